@@ -1,0 +1,97 @@
+using Merganser.Core.Figures;
+using Merganser.Core.Units;
+
+namespace Merganser.Core.Arrows;
+
+/// <summary>A built arrow with its components' own values, so that a later change in the catalogue leaves it as it was.</summary>
+/// <param name="Shaft">Shaft.</param>
+/// <param name="CutLength">Nock throat to the end of the shaft, point left out (L), inches.</param>
+/// <param name="Insert">Insert, or none.</param>
+/// <param name="Point">Point or head.</param>
+/// <param name="Nock">Nock.</param>
+/// <param name="Vane">Vane, or none for an arrow without.</param>
+/// <param name="VaneCount">How many vanes.</param>
+/// <param name="VaneFront">Front edge of the vanes from the throat, inches.</param>
+/// <param name="Wrap">Wrap, or none.</param>
+/// <param name="Glue">Glue at the vanes, grains.</param>
+public sealed record Arrow(
+    Shaft Shaft, double CutLength, Insert? Insert, Point Point, Nock Nock, Vane? Vane, int VaneCount, double VaneFront, Wrap? Wrap, double Glue)
+{
+    /// <summary>The shaft tube's own length, inches.</summary>
+    public double TubeLength => CutLength - Nock.TubeStart;
+
+    /// <summary>The shaft's mass g(L − x₀), grains.</summary>
+    public double ShaftGrains => Shaft.GrainsPerInch * TubeLength;
+
+    /// <summary>Everything at the front end: insert and point, grains.</summary>
+    public double FrontGrains => (Insert?.Grains ?? 0) + Point.Grains;
+
+    /// <summary>Every mass with its place, by each component's own centre rule.</summary>
+    public IReadOnlyList<PlacedMass> Masses()
+    {
+        List<PlacedMass> masses = [new("Shaft", ShaftGrains, (CutLength + Nock.TubeStart) / 2)];
+        Add("Insert", Insert?.Grains ?? 0, CutLength + (Insert?.CentreAhead ?? 0));
+        Add("Point", Point.Grains, CutLength + Point.CentreAhead);
+        Add("Nock", Nock.Grains, Nock.Centre);
+        Add("Wrap", Wrap?.Grains ?? 0, Nock.TubeStart + ((Wrap?.Length ?? 0) / 2));
+        Add("Vanes", (Vane?.Grains ?? 0) * VaneCount, VaneFront - ((Vane?.Length ?? 0) / 2));
+        Add("Glue", Glue, VaneFront - ((Vane?.Length ?? 0) / 2));
+        return masses;
+
+        void Add(string name, double grains, double position)
+        {
+            if (grains > 0)
+            {
+                masses.Add(new PlacedMass(name, grains, position));
+            }
+        }
+    }
+
+    /// <summary>The arrow's mass and balance.</summary>
+    public Balance Balance() => new(CutLength, Masses());
+}
+
+/// <summary>Allowed ranges of an arrow's fields. Common practice, no source.</summary>
+public static class ArrowRanges
+{
+    public static readonly AllowedRange CutLength = new(15, 36, "in", "shorter than 15 in no bow draws safely, longer shafts are not sold");
+    public static readonly AllowedRange VaneFront = new(1, 12, "in", "vanes sit on the shaft behind the rest");
+    public static readonly AllowedRange Glue = new(0, 60, "gr", "glue for three or four vanes weighs a few grains");
+    public static readonly AllowedRange VaneCount = new(0, 6, "", "arrows carry three or four vanes, six at the most");
+}
+
+/// <summary>An arrow as typed, with its components already looked up.</summary>
+public sealed record ArrowEntry(
+    Shaft? Shaft, string? CutLength, Insert? Insert, Point? Point, Nock? Nock, Vane? Vane, int VaneCount, string? VaneFront, Wrap? Wrap, string? Glue)
+{
+    private const double UsualVaneGap = 1.0;
+
+    /// <summary>Reads and checks the build.</summary>
+    /// <exception cref="RefusedException">A part is missing, a text cannot be read, or the geometry is impossible.</exception>
+    public Arrow Read()
+    {
+        var fields = new FieldReader();
+        fields.Check(Shaft is not null, "shaft", "missing", "Pick a shaft.");
+        fields.Check(Point is not null, "point", "missing", "Pick a point.");
+        fields.Check(Nock is not null, "nock", "missing", "Pick a nock.");
+        fields.Check(ArrowRanges.VaneCount.Holds(VaneCount), "vaneCount", "range", $"Allowed is {ArrowRanges.VaneCount.Words}: {ArrowRanges.VaneCount.Why}.");
+        fields.Check(Vane is null || VaneCount > 0, "vaneCount", "range", "Vanes are picked but their count is 0.");
+        var length = fields.Required("cutLength", CutLength, Quantity.Length, ArrowRanges.CutLength);
+        var front = fields.Optional("vaneFront", VaneFront, Quantity.Length, ArrowRanges.VaneFront);
+        var glue = fields.Optional("glue", Glue, Quantity.Weight, ArrowRanges.Glue);
+        var start = Nock?.TubeStart ?? 0;
+        var vaneFront = front?.Value ?? start + UsualVaneGap + (Vane?.Length ?? 0);
+        if (length is not null && Shaft is not null)
+        {
+            fields.Check(length.Value - start <= Shaft.MaxLength, "cutLength", "too-long",
+                $"This shaft is sold {Show.Number(Shaft.MaxLength, 2)} in long: at most {Show.Number(Shaft.MaxLength + start, 2)} in from the nock throat.");
+            fields.Check((Insert?.Length ?? 0) < length.Value - start, "insert", "geometry", "The insert is longer than the shaft.");
+            fields.Check(vaneFront < length.Value, "vaneFront", "geometry", "The vanes would stand ahead of the shaft's end.");
+        }
+
+        fields.Check(vaneFront - (Vane?.Length ?? 0) >= start, "vaneFront", "geometry",
+            $"The vanes would stand behind the shaft: their front edge is at {Show.Number(start + (Vane?.Length ?? 0), 2)} in or more.");
+        fields.ThrowIfAny();
+        return new Arrow(Shaft!, length!.Value, Insert, Point!, Nock!, Vane, Vane is null ? 0 : VaneCount, vaneFront, Wrap, glue?.Value ?? 0);
+    }
+}

@@ -1,0 +1,92 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Core.Speed;
+using Merganser.Core.Spine;
+
+namespace Merganser.Core.Arrows;
+
+/// <summary>The verdict on the spine with the bands that it is drawn on.</summary>
+/// <param name="Ratio">R = needed/actual.</param>
+/// <param name="Low">Lower end of the interval.</param>
+/// <param name="High">Upper end.</param>
+/// <param name="Words">Verdict in words.</param>
+/// <param name="Band">The band of R itself.</param>
+/// <param name="OpenedRatio">R of the opened state.</param>
+public sealed record FitReading(double Ratio, double Low, double High, string Words, FitBand Band, double? OpenedRatio);
+
+/// <summary>Places to draw, inches from the nock throat.</summary>
+/// <param name="BalancePoint">Balance point.</param>
+/// <param name="HalfLength">Half of L.</param>
+/// <param name="Gap">Balance point less half length: the FOC as a length.</param>
+/// <param name="RestAtFullDraw">The rest at full draw.</param>
+/// <param name="ToSpare">Shaft ahead of the rest at full draw.</param>
+/// <param name="VaneFront">Front edge of the vanes.</param>
+public sealed record ArrowPlaces(double BalancePoint, double HalfLength, double Gap, double RestAtFullDraw, double ToSpare, double VaneFront);
+
+/// <summary>Everything the bench shows about an arrow on a bow.</summary>
+public sealed record ArrowReading(
+    IReadOnlyList<Figure> Figures, FitReading Fit, IReadOnlyList<Caution> Cautions, ArrowPlaces Places, IReadOnlyList<PlacedMass> Masses, Next Next)
+{
+    /// <summary>True when some caution refuses the arrow.</summary>
+    public bool Refused => Cautions.Any(c => c.Refused);
+
+    /// <summary>The figure of this name.</summary>
+    public Figure this[string name] => Figures.First(f => f.Name == name);
+
+    /// <summary>Reads an arrow on a bow, with every change against the state in which it was opened.</summary>
+    public static ArrowReading Of(Bow bow, Arrow arrow, Arrow? opened = null)
+    {
+        var numbers = new ArrowNumbers(bow, arrow);
+        var before = opened is null ? null : new ArrowNumbers(bow, opened);
+        var earlier = before is null ? [] : ArrowFigures.All(before);
+        var figures = ArrowFigures.All(numbers)
+            .Select(f => f.Since(earlier.FirstOrDefault(e => e.Name == f.Name)))
+            .ToArray();
+        var fit = new FitReading(numbers.Fit.Ratio, numbers.Fit.Low, numbers.Fit.High, numbers.Fit.Words, numbers.Fit.Band, before?.Fit.Ratio);
+        var cautions = ArrowCautions.Of(numbers);
+        var half = arrow.CutLength / 2;
+        var places = new ArrowPlaces(numbers.Balance.Point, half, numbers.Balance.Point - half, bow.RestAtFullDraw, numbers.ToSpare, arrow.VaneFront);
+        return new ArrowReading(figures, fit, cautions, places, arrow.Masses(), ArrowNext.Of(numbers, cautions));
+    }
+}
+
+/// <summary>The numbers behind the figures, computed once.</summary>
+public sealed class ArrowNumbers
+{
+    public ArrowNumbers(Bow bow, Arrow arrow)
+    {
+        Bow = bow;
+        Arrow = arrow;
+        Balance = arrow.Balance();
+        Factor = BowFactor.For(bow);
+        LoadShare = NeededSpine.LoadShare(arrow.FrontGrains, arrow.ShaftGrains, Balance.Grains);
+        EffectiveWeight = bow.DrawWeight * Factor.Factor;
+        Needed = NeededSpine.Of(EffectiveWeight, arrow.CutLength, LoadShare);
+        Fit = SpineFit.Of(Needed, arrow.Shaft.Spine, arrow.CutLength, bow.DrawWeight, bow.MeasuredWeight is not null, Factor.ModelSpread);
+        Launch = LaunchSpeed.Of(bow, Balance.Grains);
+    }
+
+    public Bow Bow { get; }
+
+    public Arrow Arrow { get; }
+
+    public Balance Balance { get; }
+
+    public BowFactor Factor { get; }
+
+    public double LoadShare { get; }
+
+    public double EffectiveWeight { get; }
+
+    public double Needed { get; }
+
+    public SpineFit Fit { get; }
+
+    public Launch Launch { get; }
+
+    /// <summary>Grains per pound of draw weight.</summary>
+    public double GrainsPerPound => Balance.Grains / Bow.DrawWeight;
+
+    /// <summary>Shaft ahead of the rest at full draw: L − (AMO draw − 1.75 in) − the rest's place ahead of the pivot.</summary>
+    public double ToSpare => Arrow.CutLength - Bow.RestAtFullDraw;
+}

@@ -1,0 +1,27 @@
+namespace Merganser.Core.Bows;
+
+/// <summary>The hand that draws the string.</summary>
+public enum Hand { Right, Left }
+
+/// <summary>What to touch first for a tear: the four schools of trade practice.</summary>
+public enum School
+{
+    /// <summary>Rest stays at centre shot; cams, yokes, spacers or pockets do the work. The default.</summary>
+    CentreFirst,
+
+    /// <summary>Rest inside its window, then yokes, then form and a control arrow, then spacers.</summary>
+    Ladder,
+
+    /// <summary>Only the rest and the nocking point: a home bench without a press.</summary>
+    RestOnly,
+
+    /// <summary>Paper only starts it; the target at 20, 40 and 60 yd decides.</summary>
+    WalkBack,
+}
+
+/// <summary>The person who shoots.</summary>
+/// <param name="Name">As the bench calls them.</param>
+/// <param name="Hand">Drawing hand.</param>
+/// <param name="HasPress">True when they have the right press and the bow's manual.</param>
+/// <param name="School">The school they tune by.</param>
+public sealed record Archer(string Name, Hand Hand, bool HasPress, School School);

@@ -1,0 +1,49 @@
+namespace Merganser.Core.Bows;
+
+public enum BowKind { Compound, Recurve, Barebow, Longbow }
+
+public enum Release { ReleaseAid, Fingers }
+
+/// <summary>How the rest lets the arrow go; it bears on which way a sideways move of the rest drives the tail.</summary>
+public enum RestType { DropAwayEarly, DropAwayLate, Containment, Launcher, Plunger, Shelf }
+
+public enum CamSystem { None, Single, Hybrid, Binary, TwinYoke }
+
+/// <summary>How hard the cams store energy: a stated correction to the draw weight in the spine rule.</summary>
+public enum CamDraw { Soft, Medium, Hard }
+
+/// <summary>A bow as measured on the bench. Weights in lb, lengths in inches, speeds in ft/s.</summary>
+/// <param name="Name">As the bench calls it.</param>
+/// <param name="Kind">Compound, recurve, barebow or longbow.</param>
+/// <param name="Hand">The hand that draws it.</param>
+/// <param name="Release">Release aid or fingers.</param>
+/// <param name="NominalWeight">Marked draw weight.</param>
+/// <param name="MeasuredWeight">Draw weight on a scale at the archer's draw, or null.</param>
+/// <param name="DrawLength">AMO draw length: pivot point plus 1.75 in.</param>
+/// <param name="AxleToAxle">Axle to axle, or bow length without cams.</param>
+/// <param name="BraceHeight">Brace height.</param>
+/// <param name="RatedSpeed">The maker's speed at 350 gr, 70 lb, 30 in, or null.</param>
+/// <param name="RestType">How the rest lets go.</param>
+/// <param name="CamSystem">Cams, or none.</param>
+/// <param name="CamDraw">Soft, medium or hard cams.</param>
+/// <param name="RestAhead">Rest ahead of the pivot point; negative behind it.</param>
+/// <param name="FactorSet">A bow factor set by the user or learned, or null for the stated default.</param>
+/// <param name="StringWeight">Weight fixed on the string (peep, loop, silencers), grains.</param>
+/// <param name="StringWeightFromTip">Its distance from the string's nearer tip, as a share of half the string, 0 to 1.</param>
+public sealed record Bow(
+    string Name, BowKind Kind, Hand Hand, Release Release, double NominalWeight, double? MeasuredWeight, double DrawLength,
+    double AxleToAxle, double BraceHeight, double? RatedSpeed, RestType RestType, CamSystem CamSystem, CamDraw CamDraw,
+    double RestAhead, double? FactorSet = null, double StringWeight = 0, double StringWeightFromTip = 0)
+{
+    /// <summary>AMO draw length less the draw to the pivot point, inches (AMO standard).</summary>
+    public const double AmoAllowance = 1.75;
+
+    /// <summary>The measured weight where there is one, else the nominal.</summary>
+    public double DrawWeight => MeasuredWeight ?? NominalWeight;
+
+    /// <summary>Where the rest stands at full draw, inches from the nock throat.</summary>
+    public double RestAtFullDraw => DrawLength - AmoAllowance + RestAhead;
+
+    /// <summary>Power stroke S = draw − 1.75 − brace, inches.</summary>
+    public double PowerStroke => DrawLength - AmoAllowance - BraceHeight;
+}

@@ -1,0 +1,54 @@
+using Merganser.Core.Figures;
+using Merganser.Core.Units;
+
+namespace Merganser.Core.Bows;
+
+/// <summary>A bow as typed: every measured field is text until it has been read.</summary>
+public sealed record BowEntry(
+    string? Name, BowKind Kind, Hand Hand, Release Release, string? NominalWeight, string? MeasuredWeight, string? DrawLength,
+    string? AxleToAxle, string? BraceHeight, string? RatedSpeed, RestType RestType, CamSystem CamSystem, CamDraw CamDraw,
+    string? RestAhead, string? FactorSet, string? StringWeight, string? StringWeightFromTip)
+{
+    /// <summary>Reads and checks every field.</summary>
+    /// <exception cref="RefusedException">Some field cannot be read or is outside its range; each is named.</exception>
+    public Bow Read()
+    {
+        var fields = new FieldReader();
+        var name = fields.Name("name", Name);
+        var nominal = fields.Required("nominalWeight", NominalWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
+        var measured = fields.Optional("measuredWeight", MeasuredWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
+        var draw = fields.Required("drawLength", DrawLength, Quantity.Length, BowRanges.DrawLength);
+        var axle = fields.Required("axleToAxle", AxleToAxle, Quantity.Length, Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength);
+        var brace = fields.Required("braceHeight", BraceHeight, Quantity.Length, BowRanges.BraceHeight);
+        var rated = fields.Optional("ratedSpeed", RatedSpeed, Quantity.Speed, BowRanges.RatedSpeed);
+        var ahead = fields.Optional("restAhead", RestAhead, Quantity.Length, BowRanges.RestAhead);
+        var factor = fields.Optional("factorSet", FactorSet, Quantity.Number, BowRanges.Factor);
+        var stringWeight = fields.Optional("stringWeight", StringWeight, Quantity.Weight, BowRanges.StringWeight);
+        var place = fields.Optional("stringWeightFromTip", StringWeightFromTip, Quantity.Number, BowRanges.StringPlace);
+        if (draw is not null && brace is not null)
+        {
+            fields.Check(draw.Value - Bow.AmoAllowance - brace.Value >= 6, "braceHeight", "stroke",
+                "Draw length less 1 3/4 in less brace height leaves a power stroke under 6 in: one of the two is off.");
+        }
+
+        fields.ThrowIfAny();
+        return new Bow(name, Kind, Hand, Release, nominal!.Value, measured?.Value, draw!.Value, axle!.Value, brace!.Value, rated?.Value,
+            RestType, Kind == BowKind.Compound ? CamSystem : CamSystem.None, CamDraw, ahead?.Value ?? 0, factor?.Value,
+            stringWeight?.Value ?? 0, place?.Value ?? 0);
+    }
+}
+
+/// <summary>Allowed ranges of a bow's fields. Common practice, no source: wide enough for every bow in use, narrow enough to catch a slip.</summary>
+public static class BowRanges
+{
+    public static readonly AllowedRange DrawWeight = new(5, 120, "lb", "children's bows start at 5 lb and no hand-held bow goes past 120");
+    public static readonly AllowedRange DrawLength = new(15, 36, "in", "AMO draw length, from a child's to the tallest archer's");
+    public static readonly AllowedRange AxleToAxle = new(20, 50, "in", "compounds run from 20 to 50 in between the axles");
+    public static readonly AllowedRange BowLength = new(44, 84, "in", "bows without cams run from 44 to 84 in");
+    public static readonly AllowedRange BraceHeight = new(3, 12, "in", "grip to string at rest, from low longbows to high target recurves");
+    public static readonly AllowedRange RatedSpeed = new(120, 400, "ft/s", "the maker's rating with 350 gr at 70 lb and 30 in");
+    public static readonly AllowedRange RestAhead = new(-3, 4, "in", "rests stand from an overdraw behind the pivot to 4 in ahead of it");
+    public static readonly AllowedRange Factor = new(0.6, 1.4, "", "1 is an average bow; beyond this the arrow would be read as another bow's");
+    public static readonly AllowedRange StringWeight = new(0, 200, "gr", "peep, loop and silencers together");
+    public static readonly AllowedRange StringPlace = new(0, 1, "", "0 at the tip, 1 at the nocking point");
+}

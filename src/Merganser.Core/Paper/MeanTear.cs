@@ -1,0 +1,90 @@
+using Merganser.Core.Bows;
+using static Merganser.Core.Units.Show;
+
+namespace Merganser.Core.Paper;
+
+/// <summary>
+/// The mean of one set of tears and the circle that holds the true mean with 95 %: radius s √(2F/n) with
+/// s² = SS/(2(n−1)), ν = 2(n−1), F = (0.05^(−2/ν) − 1)ν/2, the 95 % point of F(2, ν) in closed form
+/// (critical values: NIST/SEMATECH e-Handbook 1.3.6.7.3).
+/// </summary>
+public sealed class MeanTear
+{
+    /// <summary>Shot spread per axis that is assumed until this archer's own is known, inches (trade-like guess, no source).</summary>
+    public const double UsualSpread = 0.18;
+
+    private const double Miss = 0.05;
+
+    /// <param name="tears">At least one tear.</param>
+    /// <param name="usualSpread">Spread per axis to use for a single shot, inches.</param>
+    /// <exception cref="ArgumentException">No tears.</exception>
+    public MeanTear(IReadOnlyList<Tear> tears, double usualSpread = UsualSpread)
+    {
+        Count = tears.Count > 0 ? tears.Count : throw new ArgumentException("A mean needs at least one tear.", nameof(tears));
+        Mean = new Tear(tears.Average(t => t.X), tears.Average(t => t.Y));
+        if (Count == 1)
+        {
+            Spread = usualSpread;
+            SpreadAssumed = true;
+            Radius = usualSpread * Math.Sqrt(-2 * Math.Log(Miss));
+            return;
+        }
+
+        var squares = tears.Sum(t => Math.Pow(t.X - Mean.X, 2) + Math.Pow(t.Y - Mean.Y, 2));
+        var freedom = 2.0 * (Count - 1);
+        Spread = Math.Sqrt(squares / freedom);
+        Radius = Spread * Math.Sqrt(2 * CriticalF(freedom) / Count);
+    }
+
+    /// <summary>Shots read.</summary>
+    public int Count { get; }
+
+    /// <summary>The mean tear.</summary>
+    public Tear Mean { get; }
+
+    /// <summary>Spread per axis, inches.</summary>
+    public double Spread { get; }
+
+    /// <summary>True when the spread is the usual one, since one shot shows none.</summary>
+    public bool SpreadAssumed { get; }
+
+    /// <summary>Radius of the 95 % region, inches.</summary>
+    public double Radius { get; }
+
+    /// <summary>True when the region along this axis holds zero.</summary>
+    public bool Level(TearAxis axis) => Math.Abs(Mean.Along(axis)) <= Radius;
+
+    /// <summary>The 95 % point of F(2, ν).</summary>
+    public static double CriticalF(double freedom) => (Math.Pow(Miss, -2 / freedom) - 1) * freedom / 2;
+
+    /// <summary>The reading in words, always by the tail.</summary>
+    public string Words
+    {
+        get
+        {
+            var sideways = Level(TearAxis.Sideways) ? null : $"tail {(Mean.X < 0 ? "left" : "right")} {Size(Mean.X)}";
+            var height = Level(TearAxis.Height) ? null : $"tail {(Mean.Y < 0 ? "low" : "high")} {Size(Mean.Y)}";
+            var words = (sideways, height) switch
+            {
+                (null, null) => "level both ways",
+                (null, _) => height + ". Left and right are level",
+                (_, null) => sideways + ". Height is level",
+                _ => sideways + ", " + height,
+            };
+            return char.ToUpperInvariant(words[0]) + words[1..] + ".";
+        }
+    }
+
+    private static string Size(double inches) =>
+        (Math.Abs(inches) < Tolerances.Usual ? "a little, " : "") + Number(Math.Abs(inches), 2) + " in";
+}
+
+/// <summary>How close to one clean hole is good enough, inches (common practice, no source).</summary>
+public static class Tolerances
+{
+    /// <summary>Tail within a quarter inch at close range: the default.</summary>
+    public const double Usual = 0.25;
+
+    /// <summary>Half a shaft: the strict school.</summary>
+    public const double Strict = 0.125;
+}

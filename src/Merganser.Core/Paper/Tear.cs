@@ -1,0 +1,42 @@
+using Merganser.Core.Bows;
+
+namespace Merganser.Core.Paper;
+
+/// <summary>The face of the sheet that was read.</summary>
+public enum SheetSide { ShootingSide, TargetSide }
+
+/// <summary>A place on the sheet as it was read, inches, x right and y up.</summary>
+public readonly record struct Hole(double X, double Y);
+
+/// <summary>
+/// A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting side.
+/// x right, y up, inches.
+/// </summary>
+public readonly record struct Tear(double X, double Y)
+{
+    /// <summary>Length of the tear, inches.</summary>
+    public double Length => Math.Sqrt((X * X) + (Y * Y));
+
+    /// <summary>Reads the two holes; a sheet read from the target side is mirrored.</summary>
+    public static Tear Between(Hole point, Hole tail, SheetSide side)
+    {
+        var right = tail.X - point.X;
+        return new Tear(side == SheetSide.ShootingSide ? right : -right, tail.Y - point.Y);
+    }
+
+    /// <summary>The same tear on a mirrored bow.</summary>
+    public Tear Mirrored() => new(-X, Y);
+
+    /// <summary>The component along an axis.</summary>
+    public double Along(TearAxis axis) => axis == TearAxis.Sideways ? X : Y;
+}
+
+/// <summary>Limits of a marked sheet.</summary>
+public static class SheetLimits
+{
+    /// <summary>Half the width of the sheet that can be marked, inches.</summary>
+    public const double HalfSheet = 12;
+
+    /// <summary>Longest tear that an arrow can leave and still be read, inches.</summary>
+    public const double LongestTear = 12;
+}

@@ -1,0 +1,42 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Paper;
+
+namespace Merganser.Core.Tuning;
+
+public enum AdviceKind { NoShots, ShootMore, Move, SmallTest, GoodEnough, NotReachable }
+
+/// <summary>A statement with the evidence for it and what would overturn it.</summary>
+public sealed record Evidence(string Statement, string Because, string WouldOverturn);
+
+/// <summary>Where the mean is expected after the move: an ellipse, to be drawn dashed.</summary>
+/// <param name="Mean">Predicted mean tear.</param>
+/// <param name="RadiusX">Half width of the 95 % region, inches.</param>
+/// <param name="RadiusY">Half height, inches.</param>
+/// <param name="Share">How much this outcome is believed, 0 to 1.</param>
+/// <param name="Words">What would have to be true.</param>
+public sealed record Predicted(Tear Mean, double RadiusX, double RadiusY, double Share, string Words);
+
+/// <summary>The one advised move.</summary>
+/// <param name="Kind">The adjuster.</param>
+/// <param name="From">Its position now.</param>
+/// <param name="To">The position advised.</param>
+/// <param name="Order">What to do, in the technician's words.</param>
+/// <param name="NeedsPress">True when a press is needed.</param>
+/// <param name="After">What to check again after it.</param>
+public sealed record AdvisedMove(AdjusterKind Kind, int From, int To, string Order, bool NeedsPress, string After);
+
+/// <summary>What to do next after a set of shots: exactly one thing.</summary>
+/// <param name="Kind">Which kind of advice.</param>
+/// <param name="Sentence">The order, as a sentence.</param>
+/// <param name="Reason">Why.</param>
+/// <param name="Move">The move, where one is advised.</param>
+/// <param name="Disputed">What is disputed about it, or null.</param>
+/// <param name="RunnerUp">The runner-up and why it lost, or null.</param>
+/// <param name="Evidence">The evidence, each line with what would overturn it.</param>
+/// <param name="Ghosts">Predicted means: one, or one for each way a disputed move may go.</param>
+public sealed record Advice(
+    AdviceKind Kind, string Sentence, string Reason, AdvisedMove? Move, string? Disputed, string? RunnerUp,
+    IReadOnlyList<Evidence> Evidence, IReadOnlyList<Predicted> Ghosts);
+
+/// <summary>A move that was really made between two sets, with the mean before and after.</summary>
+public sealed record MadeMove(AdjusterKind Kind, int Steps, MeanTear Before, MeanTear After);

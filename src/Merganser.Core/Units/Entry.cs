@@ -1,0 +1,80 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+
+namespace Merganser.Core.Units;
+
+/// <summary>A measured value as a person typed it, and what it means in the trade unit of its quantity.</summary>
+/// <param name="Typed">The text, untouched, so that it can be shown again as it was written.</param>
+/// <param name="Value">The value in the trade unit (in, gr, lb, ft/s, yd).</param>
+public sealed partial record Entry(string Typed, double Value)
+{
+    private const int LongestText = 40;
+
+    /// <summary>
+    /// Reads <c>28 1/2</c>, <c>28.5</c>, <c>28,5</c>, <c>13/16</c>, <c>72.4 cm</c>. A comma is a decimal comma.
+    /// </summary>
+    /// <exception cref="EntryException">The text is empty, too long, no number, or carries a unit of another quantity.</exception>
+    public static Entry Parse(string? text, Quantity quantity)
+    {
+        var typed = text?.Trim() ?? "";
+        if (typed.Length == 0)
+        {
+            throw new EntryException("empty", "Nothing is entered here yet.");
+        }
+
+        if (typed.Length > LongestText)
+        {
+            throw new EntryException("too-long", $"At most {LongestText} characters.");
+        }
+
+        var match = Pattern().Match(typed.Replace('−', '-').Replace('⁄', '/'));
+        if (!match.Success)
+        {
+            throw new EntryException("not-a-number", $"“{typed}” is not a number. Write it like 28.5, 28 1/2 or 28,5.");
+        }
+
+        var value = Number(match, typed);
+        var unit = match.Groups["unit"].Value;
+        if (unit.Length == 0)
+        {
+            return new Entry(typed, value);
+        }
+
+        var factor = UnitTable.Factor(quantity, unit)
+            ?? throw new EntryException("unit", quantity == Quantity.Number
+                ? $"“{unit}” is not expected here: this is a plain number."
+                : $"“{unit}” is not a unit for this. Use one of: {UnitTable.Known(quantity)}.");
+        return new Entry(typed, value * factor);
+    }
+
+    private static double Number(Match match, string typed)
+    {
+        var whole = match.Groups["number"].Success
+            ? double.Parse(match.Groups["number"].Value.Replace(',', '.'), CultureInfo.InvariantCulture)
+            : 0;
+        var part = 0.0;
+        if (match.Groups["over"].Success)
+        {
+            var under = double.Parse(match.Groups["under"].Value, CultureInfo.InvariantCulture);
+            if (under == 0)
+            {
+                throw new EntryException("not-a-number", $"“{typed}” divides by nought.");
+            }
+
+            part = double.Parse(match.Groups["over"].Value, CultureInfo.InvariantCulture) / under;
+        }
+
+        var value = whole + part;
+        return match.Groups["sign"].Value == "-" ? -value : value;
+    }
+
+    [GeneratedRegex(@"^(?<sign>[+-]?)\s*(?:(?<number>\d{1,7}(?:[.,]\d{1,9})?|[.,]\d{1,9})(?![\d/])(?:[\s-]+(?<over>\d{1,3})/(?<under>\d{1,3}))?|(?<over>\d{1,3})/(?<under>\d{1,3}))\s*(?<unit>[^\d\s.,/+-][^\d\s]{0,6})?$")]
+    private static partial Regex Pattern();
+}
+
+/// <summary>An entry that cannot be read. The message is a sentence for the person who typed it.</summary>
+public sealed class EntryException(string code, string message) : Exception(message)
+{
+    /// <summary>A short stable word for programs: <c>empty</c>, <c>not-a-number</c>, <c>unit</c>, <c>too-long</c>.</summary>
+    public string Code { get; } = code;
+}

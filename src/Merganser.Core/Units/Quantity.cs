@@ -1,0 +1,57 @@
+namespace Merganser.Core.Units;
+
+/// <summary>What an entry measures. Its trade unit is the one in which the Core computes.</summary>
+public enum Quantity
+{
+    /// <summary>Length in inches.</summary>
+    Length,
+
+    /// <summary>Mass of arrow parts in grains.</summary>
+    Weight,
+
+    /// <summary>Draw weight in pounds-force.</summary>
+    DrawWeight,
+
+    /// <summary>Speed in ft/s.</summary>
+    Speed,
+
+    /// <summary>Distance to a target in yards.</summary>
+    Distance,
+
+    /// <summary>A plain number, a count or a factor.</summary>
+    Number,
+}
+
+/// <summary>The units a person may write after a number, and the trade unit each stands for.</summary>
+public static class UnitTable
+{
+    private static readonly (Quantity Quantity, string Written, double Factor)[] Rows =
+    [
+        (Quantity.Length, "in", 1), (Quantity.Length, "\"", 1), (Quantity.Length, "″", 1), (Quantity.Length, "inch", 1),
+        (Quantity.Length, "mm", 1 / Physical.MillimetresPerInch), (Quantity.Length, "cm", 10 / Physical.MillimetresPerInch),
+        (Quantity.Weight, "gr", 1), (Quantity.Weight, "grain", 1), (Quantity.Weight, "grains", 1),
+        (Quantity.Weight, "g", 1000 / Physical.MilligramsPerGrain),
+        (Quantity.DrawWeight, "lb", 1), (Quantity.DrawWeight, "lbs", 1), (Quantity.DrawWeight, "#", 1),
+        (Quantity.DrawWeight, "N", 1 / Physical.NewtonsPerPound), (Quantity.DrawWeight, "kg", Physical.StandardGravity / Physical.NewtonsPerPound),
+        (Quantity.Speed, "ft/s", 1), (Quantity.Speed, "fps", 1), (Quantity.Speed, "m/s", 1 / Physical.MetresPerFoot),
+        (Quantity.Distance, "yd", 1), (Quantity.Distance, "m", 1 / Physical.MetresPerYard),
+    ];
+
+    /// <summary>The factor to the trade unit, or null when this quantity has no such unit.</summary>
+    public static double? Factor(Quantity quantity, string written)
+    {
+        foreach (var row in Rows)
+        {
+            if (row.Quantity == quantity && string.Equals(row.Written, written, StringComparison.OrdinalIgnoreCase))
+            {
+                return row.Factor;
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>The units that this quantity understands, for a message.</summary>
+    public static string Known(Quantity quantity) =>
+        string.Join(", ", Rows.Where(r => r.Quantity == quantity).Select(r => r.Written).Where(w => w.Length > 1 || char.IsLetter(w[0])).Distinct());
+}
