@@ -1,0 +1,209 @@
+using System.Data;
+using Dapper;
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Core.Units;
+
+namespace Merganser.Data;
+
+/// <summary>A bow: what was measured, what was typed, and its adjusters as they stand.</summary>
+public sealed record BowRow(string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<Adjuster> Adjusters, int Version);
+
+/// <summary>A logged move or the correction of one.</summary>
+public sealed record MoveRow(
+    string Id, string BowId, string? PaperId, string? AfterSetId, AdjusterKind Adjuster, int From, int To, bool Correction, string? Corrects,
+    string Note, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal);
+
+/// <summary>A move to be logged.</summary>
+public sealed record NewMove(string Id, string BowId, string? PaperId, AdjusterKind Adjuster, int To, string? Corrects, string Note, DateTimeOffset? HappenedAt);
+
+public sealed class BowStore(Database database, TimeProvider clock)
+{
+    public IReadOnlyList<BowRow> All() => database.Read(c =>
+        c.Query<string>("SELECT id FROM bow ORDER BY created_at, id").Select(id => Get(c, null, id)).ToArray());
+
+    public BowRow Get(string id) => database.Read(c => Get(c, null, id));
+
+    public BowRow Add(string id, string archerId, BowEntry typed, IReadOnlyList<Adjuster> adjusters)
+    {
+        var bow = typed.Read();
+        return database.Write((c, t) =>
+        {
+            var known = c.ExecuteScalar<string?>("SELECT id FROM archer WHERE id = @archerId", new { archerId }, t);
+            if (known is null)
+            {
+                throw new MissingException("archer");
+            }
+
+            var added = c.Execute(
+                """
+                INSERT INTO bow (id, archer_id, name, facts, typed, created_at) VALUES (@id, @archerId, @Name, @facts, @typed, @now)
+                ON CONFLICT (id) DO NOTHING
+                """,
+                new { id, archerId, bow.Name, facts = FactsJson.Write(bow), typed = FactsJson.Write(typed), now = Stamp.Of(clock.GetUtcNow()) }, t);
+            if (added == 1)
+            {
+                PutAdjusters(c, t, id, adjusters);
+            }
+
+            return Get(c, t, id);
+        });
+    }
+
+    /// <exception cref="ChangedException">The row is not at this version any more.</exception>
+    public BowRow Change(string id, int version, BowEntry typed, IReadOnlyList<Adjuster> adjusters)
+    {
+        var bow = typed.Read();
+        return database.Write((c, t) =>
+        {
+            var changed = c.Execute(
+                "UPDATE bow SET name = @Name, facts = @facts, typed = @typed, version = version + 1 WHERE id = @id AND version = @version",
+                new { id, version, bow.Name, facts = FactsJson.Write(bow), typed = FactsJson.Write(typed) }, t);
+            if (changed == 0)
+            {
+                throw new ChangedException("bow", Get(c, t, id));
+            }
+
+            PutAdjusters(c, t, id, adjusters);
+            return Get(c, t, id);
+        });
+    }
+
+    public IReadOnlyList<MoveRow> Moves(string bowId) => database.Read(c => Moves(c, null, bowId));
+
+    /// <summary>Logs a move or corrects the last entry of its adjuster; the position follows. The same id again changes nothing.</summary>
+    /// <exception cref="RefusedException">The step is beyond the travel, nothing moved, or later moves rest on the entry to be corrected.</exception>
+    public MoveRow Log(NewMove move) => database.Write((c, t) => Log(c, t, move, clock.GetUtcNow()));
+
+    internal static MoveRow Log(IDbConnection c, IDbTransaction t, NewMove move, DateTimeOffset now)
+    {
+        var moves = Moves(c, t, move.BowId);
+        if (moves.FirstOrDefault(m => m.Id == move.Id) is { } again)
+        {
+            return again;
+        }
+
+        var adjuster = Get(c, t, move.BowId).Adjusters.FirstOrDefault(a => a.Kind == move.Adjuster)
+            ?? throw new RefusedException("no-adjuster", "This bow has no such adjuster.", new FieldProblem("adjuster", "no-adjuster", "This bow has no such adjuster."));
+        var from = adjuster.Position;
+        if (move.Corrects is { } corrects)
+        {
+            var wrong = moves.FirstOrDefault(m => m.Id == corrects) ?? throw new MissingException("move");
+            var last = moves.Last(m => m.Adjuster == wrong.Adjuster);
+            if ((last.Id != corrects && last.Corrects != corrects) || wrong.Adjuster != move.Adjuster)
+            {
+                throw new RefusedException("later-moves", "A later move of this adjuster rests on that entry: correct the later one first.");
+            }
+        }
+
+        Check(adjuster, move, from);
+        var happened = move.HappenedAt ?? now;
+        if (happened > now.AddMinutes(5))
+        {
+            throw new RefusedException("future", "A move cannot have been made in the future.", new FieldProblem("happenedAt", "future", "A move cannot have been made in the future."));
+        }
+
+        var afterSet = move.PaperId is null ? null : c.ExecuteScalar<string?>(
+            "SELECT id FROM shot_set WHERE paper_id = @PaperId ORDER BY number DESC LIMIT 1", new { move.PaperId }, t);
+        c.Execute(
+            """
+            INSERT INTO move (id, bow_id, paper_id, after_set_id, adjuster, from_step, to_step, kind, corrects, note, happened_at, recorded_at, ordinal)
+            VALUES (@Id, @BowId, @PaperId, @afterSet, @adjuster, @from, @To, @kind, @Corrects, @Note, @happened, @now, @ordinal)
+            """,
+            new
+            {
+                move.Id,
+                move.BowId,
+                move.PaperId,
+                afterSet,
+                adjuster = FactsJson.Word(move.Adjuster),
+                from,
+                move.To,
+                kind = move.Corrects is null ? "move" : "correction",
+                move.Corrects,
+                move.Note,
+                happened = Stamp.Of(happened),
+                now = Stamp.Of(now),
+                ordinal = moves.Length + 1,
+            }, t);
+        c.Execute("UPDATE adjuster SET position = @To WHERE bow_id = @BowId AND kind = @kind", new { move.To, move.BowId, kind = FactsJson.Word(move.Adjuster) }, t);
+        return Moves(c, t, move.BowId)[^1];
+    }
+
+    /// <summary>Writes down the bow as it stands now, for a set of shots to refer to.</summary>
+    internal static string TakeState(IDbConnection c, IDbTransaction t, string bowId, DateTimeOffset now)
+    {
+        var row = Get(c, t, bowId);
+        var id = Guid.NewGuid().ToString();
+        c.Execute(
+            "INSERT INTO bow_state (id, bow_id, facts, positions, taken_at) VALUES (@id, @bowId, @facts, @positions, @now)",
+            new { id, bowId, facts = FactsJson.Write(row.Bow), positions = FactsJson.Write(row.Adjusters), now = Stamp.Of(now) }, t);
+        return id;
+    }
+
+    internal static BowRow Get(IDbConnection c, IDbTransaction? t, string id)
+    {
+        var row = c.QueryFirstOrDefault<(string ArcherId, string Facts, string Typed, int Version)?>(
+            "SELECT archer_id, facts, typed, version FROM bow WHERE id = @id", new { id }, t) ?? throw new MissingException("bow");
+        var adjusters = c.Query<(string Kind, int Position, int Lower, int Upper, bool NeedsPress)>(
+            "SELECT kind, position, lower, upper, needs_press FROM adjuster WHERE bow_id = @id AND fitted = 1", new { id }, t)
+            .Select(a => new Adjuster(FactsJson.Enum<AdjusterKind>(a.Kind), a.Position, a.Lower, a.Upper, a.NeedsPress))
+            .OrderBy(a => a.Kind)
+            .ToArray();
+        return new BowRow(id, row.ArcherId, FactsJson.Read<Bow>(row.Facts), FactsJson.Read<BowEntry>(row.Typed), adjusters, row.Version);
+    }
+
+    private static void Check(Adjuster adjuster, NewMove move, int from)
+    {
+        var unit = AdjusterTable.Of(adjuster.Kind).StepUnit;
+        var problem = !adjuster.Reaches(move.To)
+            ? new FieldProblem("to", "range", $"Its travel ends at {Show.Signed(adjuster.Lower, 0)} and {Show.Signed(adjuster.Upper, 0)} ({unit}).")
+            : move.To == from ? new FieldProblem("to", "nothing-moved", "That is where it stands already.") : null;
+        if (problem is not null)
+        {
+            throw new RefusedException(problem.Code, problem.Message, problem);
+        }
+    }
+
+    private static void PutAdjusters(IDbConnection c, IDbTransaction t, string bowId, IReadOnlyList<Adjuster> adjusters)
+    {
+        // An adjuster that is taken off keeps its row: its moves refer to it.
+        c.Execute("UPDATE adjuster SET fitted = 0 WHERE bow_id = @bowId", new { bowId }, t);
+        foreach (var adjuster in adjusters)
+        {
+            c.Execute(
+                """
+                INSERT INTO adjuster (bow_id, kind, position, lower, upper, needs_press) VALUES (@bowId, @kind, @Position, @Lower, @Upper, @NeedsPress)
+                ON CONFLICT (bow_id, kind) DO UPDATE SET lower = @Lower, upper = @Upper, needs_press = @NeedsPress, fitted = 1
+                """,
+                new { bowId, kind = FactsJson.Word(adjuster.Kind), adjuster.Position, adjuster.Lower, adjuster.Upper, adjuster.NeedsPress }, t);
+        }
+    }
+
+    private static MoveRow[] Moves(IDbConnection c, IDbTransaction? t, string bowId) => [.. c.Query<MoveLine>(
+        """
+        SELECT id, bow_id AS bowId, paper_id AS paperId, after_set_id AS afterSetId, adjuster, from_step AS "from", to_step AS "to", kind, corrects,
+          note, happened_at AS happenedAt, recorded_at AS recordedAt, ordinal
+        FROM move WHERE bow_id = @bowId ORDER BY ordinal
+        """, new { bowId }, t).Select(m => m.Row())];
+
+    private sealed class MoveLine
+    {
+        public string Id { get; init; } = "";
+        public string BowId { get; init; } = "";
+        public string? PaperId { get; init; }
+        public string? AfterSetId { get; init; }
+        public string Adjuster { get; init; } = "";
+        public long From { get; init; }
+        public long To { get; init; }
+        public string Kind { get; init; } = "";
+        public string? Corrects { get; init; }
+        public string Note { get; init; } = "";
+        public string HappenedAt { get; init; } = "";
+        public string RecordedAt { get; init; } = "";
+        public long Ordinal { get; init; }
+
+        public MoveRow Row() => new(Id, BowId, PaperId, AfterSetId, FactsJson.Enum<AdjusterKind>(Adjuster), (int)From, (int)To, Kind == "correction",
+            Corrects, Note, Stamp.Read(HappenedAt), Stamp.Read(RecordedAt), (int)Ordinal);
+    }
+}

@@ -1,0 +1,79 @@
+using System.Data;
+using Dapper;
+using DbUp;
+using Microsoft.Data.Sqlite;
+
+namespace Merganser.Data;
+
+/// <summary>The data file: opens connections that keep what they are told, and brings the file to the present tables.</summary>
+public sealed class Database(string path)
+{
+    private readonly string connectionString = new SqliteConnectionStringBuilder
+    {
+        DataSource = path,
+        ForeignKeys = true,
+        DefaultTimeout = 10,
+    }.ToString();
+
+    /// <summary>Where the file is.</summary>
+    public string Path { get; } = path;
+
+    /// <summary>A connection with write-ahead log, full synchronisation and foreign keys.</summary>
+    public SqliteConnection Open()
+    {
+        var connection = new SqliteConnection(connectionString);
+        connection.Open();
+        connection.Execute("PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON;");
+        return connection;
+    }
+
+    /// <summary>One command, one transaction: all of it is kept or nothing.</summary>
+    public T Write<T>(Func<IDbConnection, IDbTransaction, T> command)
+    {
+        using var connection = Open();
+        using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
+        var result = command(connection, transaction);
+        transaction.Commit();
+        return result;
+    }
+
+    /// <summary>Reads without changing anything.</summary>
+    public T Read<T>(Func<IDbConnection, T> query)
+    {
+        using var connection = Open();
+        return query(connection);
+    }
+
+    /// <summary>Brings the file to the present tables; a file that has data is copied beside itself first.</summary>
+    /// <returns>The path of the copy, or null when none was needed.</returns>
+    /// <exception cref="InvalidOperationException">A migration failed; the file is as it was.</exception>
+    public string? Migrate(TimeProvider clock)
+    {
+        Directory.CreateDirectory(System.IO.Path.GetDirectoryName(System.IO.Path.GetFullPath(Path))!);
+        var existed = File.Exists(Path) && new FileInfo(Path).Length > 0;
+        var engine = DeployChanges.To
+            .SqliteDatabase(connectionString)
+            .WithScriptsEmbeddedInAssembly(typeof(Database).Assembly, name => name.EndsWith(".sql", StringComparison.Ordinal))
+            .WithTransaction()
+            .LogToNowhere()
+            .Build();
+        if (!engine.IsUpgradeRequired())
+        {
+            return null;
+        }
+
+        var copy = existed ? Backup(clock) : null;
+        var result = engine.PerformUpgrade();
+        return result.Successful ? copy : throw new InvalidOperationException($"The data file could not be brought up to date: {result.Error.Message}", result.Error);
+    }
+
+    private string Backup(TimeProvider clock)
+    {
+        var copy = $"{Path}.{clock.GetUtcNow():yyyyMMdd-HHmmss}.bak";
+        using var from = Open();
+        using var to = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = copy, Pooling = false }.ToString());
+        to.Open();
+        from.BackupDatabase(to);
+        return copy;
+    }
+}

@@ -1,0 +1,48 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace Merganser.Data;
+
+/// <summary>How facts are written, the same in the tables and on the wire: camel case, words for enums.</summary>
+public static class FactsJson
+{
+    public static JsonSerializerOptions Options { get; } = Configure(new JsonSerializerOptions(JsonSerializerDefaults.Web));
+
+    public static JsonSerializerOptions Configure(JsonSerializerOptions options)
+    {
+        options.NumberHandling = JsonNumberHandling.Strict;
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase));
+        return options;
+    }
+
+    public static string Write<T>(T value) => JsonSerializer.Serialize(value, Options);
+
+    public static T Read<T>(string json) => JsonSerializer.Deserialize<T>(json, Options) ?? throw new JsonException("Empty facts.");
+
+    /// <summary>An enum's word, as in the tables.</summary>
+    public static string Word<T>(T value) where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
+
+    /// <summary>The enum of a word in the tables.</summary>
+    public static T Enum<T>(string word) where T : struct, Enum => System.Enum.Parse<T>(word, ignoreCase: true);
+}
+
+/// <summary>Someone else changed the row first.</summary>
+public sealed class ChangedException(string what, object current) : Exception($"This {what} was changed meanwhile.")
+{
+    /// <summary>The row as it is now.</summary>
+    public object Current { get; } = current;
+}
+
+/// <summary>There is no such row.</summary>
+public sealed class MissingException(string what) : Exception($"There is no such {what}.");
+
+/// <summary>An id made by the client was already used for something else.</summary>
+public sealed class IdTakenException(string what) : Exception($"This id is already another {what}.");
+
+/// <summary>Times in the tables: ISO 8601 with offset.</summary>
+internal static class Stamp
+{
+    public static string Of(DateTimeOffset time) => time.ToString("yyyy-MM-dd'T'HH:mm:ss.fffzzz");
+
+    public static DateTimeOffset Read(string text) => DateTimeOffset.Parse(text, System.Globalization.CultureInfo.InvariantCulture);
+}

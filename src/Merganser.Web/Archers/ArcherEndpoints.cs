@@ -1,0 +1,28 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Data;
+using Merganser.Web.Guard;
+
+namespace Merganser.Web.Archers;
+
+/// <summary>An archer as sent: a client-made id on a new one.</summary>
+public sealed record ArcherInput(string? Id, string? Name, Hand Hand, bool HasPress, School School)
+{
+    public Archer Read()
+    {
+        var fields = new FieldReader();
+        var name = fields.Name("name", Name);
+        fields.ThrowIfAny();
+        return new Archer(name, Hand, HasPress, School);
+    }
+}
+
+public static class ArcherEndpoints
+{
+    public static void MapArchers(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/archers", (ArcherStore archers) => archers.All());
+        api.MapPost("/archers", (ArcherInput input, ArcherStore archers) => archers.Add(ClientId.Checked(input.Id), input.Read())).ProducesValidationProblem();
+        api.MapPut("/archers/{id}", (string id, ArcherInput input, HttpRequest request, ArcherStore archers) => archers.Change(id, request.IfMatch(), input.Read()));
+    }
+}

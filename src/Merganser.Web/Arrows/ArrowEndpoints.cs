@@ -1,0 +1,53 @@
+using Merganser.Core.Arrows;
+using Merganser.Core.Figures;
+using Merganser.Data;
+using Merganser.Web.Guard;
+
+namespace Merganser.Web.Arrows;
+
+/// <summary>A new arrow as sent.</summary>
+public sealed record ArrowInput(string? Id, string? BowId, ArrowDraft Draft);
+
+/// <summary>A draft to be read on a bow, against the state in which it was opened.</summary>
+public sealed record FiguresInput(string BowId, ArrowDraft Draft, string? OpenedVersionId);
+
+/// <summary>A build with what the bench shows about it.</summary>
+public sealed record FiguresView(Arrow Arrow, ArrowReading Reading);
+
+/// <summary>The client-made id of a version to keep.</summary>
+public sealed record KeepInput(string? Id);
+
+public static class ArrowEndpoints
+{
+    private const int MostText = 60;
+
+    public static void MapArrows(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/components", (ComponentStore components) => components.All());
+        api.MapGet("/bows/{bowId}/arrows", (string bowId, ArrowStore arrows) => arrows.Of(bowId));
+        api.MapPost("/arrows", (ArrowInput input, ArrowStore arrows) =>
+            arrows.Add(ClientId.Checked(input.Id), input.BowId ?? throw new MissingException("bow"), Bounded(input.Draft)));
+        api.MapPut("/arrows/{id}/draft", (string id, ArrowDraft draft, HttpRequest request, ArrowStore arrows) => arrows.ChangeDraft(id, request.IfMatch(), Bounded(draft)));
+        api.MapPost("/arrows/{id}/versions", (string id, KeepInput input, ArrowStore arrows) => arrows.Keep(id, ClientId.Checked(input.Id)));
+        api.MapPost("/figures", (FiguresInput input, BowStore bows, ArrowStore arrows, ComponentStore components) =>
+        {
+            var arrow = input.Draft.Entry(components.All()).Read();
+            var opened = input.OpenedVersionId is { } version ? arrows.Version(version).Arrow : null;
+            return new FiguresView(arrow, ArrowReading.Of(bows.Get(input.BowId).Bow, arrow, opened));
+        });
+    }
+
+    /// <summary>A draft keeps any text, but not any amount of it.</summary>
+    private static ArrowDraft Bounded(ArrowDraft draft)
+    {
+        var fields = new FieldReader();
+        fields.Name("name", draft.Name);
+        foreach (var (name, text) in new[] { ("cutLength", draft.CutLength), ("vaneFront", draft.VaneFront), ("glue", draft.Glue) })
+        {
+            fields.Check(text.Length <= MostText, name, "too-long", $"At most {MostText} characters.");
+        }
+
+        fields.ThrowIfAny();
+        return draft;
+    }
+}

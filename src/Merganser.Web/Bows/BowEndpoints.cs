@@ -1,0 +1,102 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Core.Units;
+using Merganser.Data;
+using Merganser.Web.Guard;
+
+namespace Merganser.Web.Bows;
+
+/// <summary>One adjuster that the bow has, with its travel in steps.</summary>
+public sealed record AdjusterInput(AdjusterKind Kind, int Lower, int Upper, bool NeedsPress);
+
+/// <summary>A bow as sent.</summary>
+public sealed record BowInput(string? Id, string? ArcherId, BowEntry Entry, IReadOnlyList<AdjusterInput> Adjusters)
+{
+    private const int MostSteps = 200;
+
+    /// <summary>The adjusters at their marks, checked.</summary>
+    public IReadOnlyList<Adjuster> ReadAdjusters(IReadOnlyList<Adjuster> standing)
+    {
+        var fields = new FieldReader();
+        foreach (var adjuster in Adjusters)
+        {
+            var at = standing.FirstOrDefault(a => a.Kind == adjuster.Kind)?.Position ?? 0;
+            fields.Check(adjuster.Lower >= -MostSteps && adjuster.Upper <= MostSteps && adjuster.Lower <= at && adjuster.Upper >= at,
+                $"adjusters.{FactsJson.Word(adjuster.Kind)}", "range", $"Its travel runs from at most {Show.Signed(at, 0)} down to at least {Show.Signed(at, 0)} up, {MostSteps} steps either way.");
+        }
+
+        fields.Check(Adjusters.Select(a => a.Kind).Distinct().Count() == Adjusters.Count, "adjusters", "twice", "An adjuster is listed twice.");
+        fields.ThrowIfAny();
+        return [.. Adjusters.Select(a => new Adjuster(a.Kind, 0, a.Lower, a.Upper, a.NeedsPress))];
+    }
+}
+
+/// <summary>An adjuster with its words for the bench.</summary>
+/// <param name="Plus">One + step as an order.</param>
+/// <param name="Minus">One − step as an order.</param>
+public sealed record AdjusterView(
+    AdjusterKind Kind, string Name, TearAxis Axis, string StepUnit, int Position, int Lower, int Upper, bool NeedsPress, string Plus, string Minus)
+{
+    public static AdjusterView Of(Adjuster adjuster, Hand hand)
+    {
+        var fact = AdjusterTable.Of(adjuster.Kind);
+        return new AdjusterView(adjuster.Kind, fact.Name, fact.Axis, fact.StepUnit, adjuster.Position, adjuster.Lower, adjuster.Upper, adjuster.NeedsPress,
+            fact.Order(1, hand), fact.Order(-1, hand));
+    }
+}
+
+/// <summary>A logged move in words.</summary>
+public sealed record MoveView(
+    string Id, AdjusterKind Adjuster, string Name, int From, int To, string Words, bool Correction, string? Corrects, string Note, string? PaperId,
+    string? AfterSetId, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal)
+{
+    public static MoveView Of(MoveRow move, Hand hand)
+    {
+        var fact = AdjusterTable.Of(move.Adjuster);
+        return new MoveView(move.Id, move.Adjuster, fact.Name, move.From, move.To, fact.Order(move.To - move.From, hand), move.Correction, move.Corrects,
+            move.Note, move.PaperId, move.AfterSetId, move.HappenedAt, move.RecordedAt, move.Ordinal);
+    }
+}
+
+/// <summary>A bow with everything its page shows.</summary>
+public sealed record BowView(
+    string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<AdjusterView> Adjusters, IReadOnlyList<MoveView> Moves, string Line, int Version, Next Next);
+
+/// <summary>What an adjuster is called and usually has, for a bow that is being entered.</summary>
+public sealed record AdjusterOffer(AdjusterKind Kind, string Name, string StepUnit, int Lower, int Upper, bool NeedsPress, bool Usual);
+
+public static class BowEndpoints
+{
+    public static void MapBows(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/bows/{id}", (string id, BowStore bows) => View(bows.Get(id), bows));
+        api.MapPost("/bows", (BowInput input, BowStore bows) =>
+        {
+            var id = ClientId.Checked(input.Id);
+            _ = input.Entry.Read();
+            return View(bows.Add(id, input.ArcherId ?? throw new MissingException("archer"), input.Entry, input.ReadAdjusters([])), bows);
+        });
+        api.MapPut("/bows/{id}", (string id, BowInput input, HttpRequest request, BowStore bows) =>
+            View(bows.Change(id, request.IfMatch(), input.Entry, input.ReadAdjusters(bows.Get(id).Adjusters)), bows));
+        api.MapGet("/adjusters", (BowKind kind, CamSystem cams) =>
+        {
+            var usual = AdjusterTable.Usual(kind, cams);
+            return AdjusterTable.All.Where(f => kind == BowKind.Compound == f.Kind <= AdjusterKind.BottomLimbBolt || usual.Contains(f.Kind))
+                .Select(f => new AdjusterOffer(f.Kind, f.Name, f.StepUnit, f.Lower, f.Upper, f.NeedsPress, usual.Contains(f.Kind))).ToArray();
+        });
+    }
+
+    public static BowView View(BowRow row, BowStore bows)
+    {
+        var moves = bows.Moves(row.Id).Select(m => MoveView.Of(m, row.Bow.Hand)).ToArray();
+        return new BowView(row.Id, row.ArcherId, row.Bow, row.Typed, [.. row.Adjusters.Select(a => AdjusterView.Of(a, row.Bow.Hand))], moves, Line(row.Bow), row.Version, NextFor(row.Bow));
+    }
+
+    /// <summary>The bow in one line: kind, hand, weight.</summary>
+    public static string Line(Bow bow) =>
+        $"{bow.Kind}, {(bow.Hand == Hand.Right ? "right" : "left")}-handed, {Show.Number(bow.DrawWeight, 1)} lb{(bow.MeasuredWeight is null ? " marked" : "")}";
+
+    private static Next NextFor(Bow bow) => bow.MeasuredWeight is null
+        ? new Next("Measure the draw weight on a scale.", "A marked weight can be several pounds off, and the spine follows it.", "measureWeight", "Go to the draw weight", "Choose the arrow", "arrow")
+        : new Next("The bow is measured: choose the arrow.", "Spine, length and point follow from these figures.", "arrow", "Choose the arrow");
+}

@@ -1,0 +1,93 @@
+using System.Reflection;
+using Merganser.Data;
+using Merganser.Data.Starter;
+using Merganser.Web.Archers;
+using Merganser.Web.Arrows;
+using Merganser.Web.Bows;
+using Merganser.Web.Demo;
+using Merganser.Web.Guard;
+using Merganser.Web.Paper;
+using Merganser.Web.Rack;
+using Merganser.Web.Ui;
+using Microsoft.AspNetCore.Http.Json;
+using Serilog;
+
+var describing = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+var builder = WebApplication.CreateBuilder(args);
+builder.Services.AddSerilog(log => log.MinimumLevel.Warning().WriteTo.Console());
+
+var urls = builder.Configuration["urls"] ?? "http://127.0.0.1:5210";
+if (Loopback.Refusal(urls) is { } refusal)
+{
+    Console.Error.WriteLine(refusal);
+    return 2;
+}
+
+builder.WebHost.UseUrls(urls);
+builder.WebHost.ConfigureKestrel(kestrel =>
+{
+    kestrel.Limits.MaxRequestBodySize = 256 * 1024;
+    kestrel.AddServerHeader = false;
+});
+
+var demo = builder.Configuration.GetValue("demo", false);
+var data = builder.Configuration["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.Create), "merganser", demo ? "demo.db" : "merganser.db");
+builder.Services.AddSingleton<TimeProvider>(demo && builder.Configuration["clock"] is { } fixedClock ? new DemoClock(DateTimeOffset.Parse(fixedClock)) : TimeProvider.System);
+builder.Services.AddSingleton(new Database(data));
+builder.Services.AddSingleton<ArcherStore>().AddSingleton<BowStore>().AddSingleton<ComponentStore>().AddSingleton<ArrowStore>().AddSingleton<PaperStore>();
+builder.Services.AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
+builder.Services.Configure<JsonOptions>(json =>
+{
+    FactsJson.Configure(json.SerializerOptions);
+    json.SerializerOptions.RespectNullableAnnotations = true;
+    json.SerializerOptions.RespectRequiredConstructorParameters = true;
+});
+builder.Services.AddProblemDetails();
+builder.Services.AddExceptionHandler<ProblemMapping>();
+builder.Services.AddOpenApi("v1", OpenApiShape.Configure);
+
+var app = builder.Build();
+if (!describing)
+{
+    var copy = app.Services.GetRequiredService<Database>().Migrate(app.Services.GetRequiredService<TimeProvider>());
+    if (copy is not null)
+    {
+        Console.WriteLine($"The data file was brought up to date; a copy of the old one is {copy}");
+    }
+
+    app.Services.GetRequiredService<ComponentStore>().StockIfEmpty(StarterCatalogue.Read());
+    if (demo)
+    {
+        app.Services.GetRequiredService<DemoBench>().FillIfEmpty();
+    }
+}
+
+app.UseExceptionHandler();
+app.UseStatusCodePages(ProblemMapping.WriteStatus);
+app.UseMiddleware<OriginGuard>();
+app.UseMiddleware<PageHeaders>();
+app.UseStaticFiles(UiPage.Assets);
+
+app.MapOpenApi();
+var api = app.MapGroup("/api");
+api.MapArchers();
+api.MapBows();
+api.MapArrows();
+api.MapPaper();
+api.MapRack();
+app.Map("/api/{**rest}", () => Results.Problem(title: "There is no such address in the API.", statusCode: StatusCodes.Status404NotFound,
+    extensions: new Dictionary<string, object?> { ["code"] = "no-such-address" })).ExcludeFromDescription();
+app.MapGet("/index.html", () => Results.Redirect("/")).ExcludeFromDescription();
+app.MapFallback(UiPage.Serve).ExcludeFromDescription();
+
+if (!describing)
+{
+    app.Lifetime.ApplicationStarted.Register(() =>
+        Console.WriteLine($"Merganser is ready: {app.Urls.First()}  (data: {data})"));
+}
+
+app.Run();
+return 0;
+
+/// <summary>Named so that the tests can start the application.</summary>
+public partial class Program;

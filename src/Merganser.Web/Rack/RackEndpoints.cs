@@ -1,0 +1,67 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Data;
+using Merganser.Web.Bows;
+using Merganser.Web.Paper;
+
+namespace Merganser.Web.Rack;
+
+/// <summary>A stop of the rule with its state in one or two words.</summary>
+public sealed record Stop(string Name, string State);
+
+/// <summary>A bow on the rack: what it is, how it stands, what is next.</summary>
+public sealed record RackBow(
+    string Id, string Name, string ArcherName, BowKind Kind, Hand Hand, string Line, string State, string NextStop, string NextWords, IReadOnlyList<Stop> Stops);
+
+/// <summary>The rack and the one next step.</summary>
+public sealed record RackView(IReadOnlyList<RackBow> Bows, Next Next);
+
+/// <summary>Puts the rack together.</summary>
+public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, PaperDesk desk)
+{
+    public RackView View()
+    {
+        var rack = bows.All().Select(Hang).ToArray();
+        var first = rack.FirstOrDefault(b => b.NextStop == "paper") ?? rack.FirstOrDefault();
+        var next = first is null
+            ? new Next("The rack is empty: enter your bow.", "Draw weight, draw length and brace height are enough to start.", "newBow", "Enter a bow")
+            : new Next($"{first.Name}: {Lower(first.State)}", "Everything is kept.", first.NextStop, first.NextWords, "Enter another bow", "newBow");
+        return new RackView(rack, next);
+    }
+
+    private RackBow Hang(BowRow row)
+    {
+        var bow = row.Bow;
+        var arrow = arrows.Of(row.Id).FirstOrDefault();
+        var paper = papers.Of(row.Id).FirstOrDefault();
+        var paperView = paper is null ? null : desk.View(paper);
+        var open = paperView is { AcceptedAt: null };
+        Stop[] stops =
+        [
+            new("start", bows.All().Count is var count && count == 1 ? "one bow" : $"{count} bows"),
+            new("bow", bow.MeasuredWeight is null ? "not measured" : "measured"),
+            new("arrow", arrow?.Kept is { } kept ? $"version {kept.Number}" : arrow is null ? "none yet" : "draft"),
+            new("dozen", "none yet"),
+            new("paper", paper is null ? "none yet" : open ? $"set {paper.Sets.Count}" : "accepted"),
+            new("groups", "none yet"),
+            new("story", "none yet"),
+        ];
+        var (state, stop, words) = (arrow, paperView) switch
+        {
+            (null, _) => ("No arrow yet.", "arrow", "Choose the arrow"),
+            (_, null) => ($"{arrow.Draft.Name} {(arrow.Kept is null ? "is a draft" : "is kept")}; no paper yet.", arrow.Kept is null ? "arrow" : "paper", arrow.Kept is null ? "Go on with the arrow" : "Shoot it through paper"),
+            _ when open => ($"Paper open, set {paper!.Sets.Count}. {LastWords(paperView)}", "paper", "Go on with the paper"),
+            _ => ($"Paper accepted. {LastWords(paperView!)}", "paper", "Look at the paper"),
+        };
+        return new RackBow(row.Id, bow.Name, archers.Get(row.ArcherId).Archer.Name, bow.Kind, bow.Hand, BowEndpoints.Line(bow), state, stop, words, stops);
+    }
+
+    private static string LastWords(PaperView paper) => paper.Sets.LastOrDefault(s => s.Mean is not null)?.Mean?.Words ?? "No shots yet.";
+
+    private static string Lower(string words) => char.ToLowerInvariant(words[0]) + words[1..];
+}
+
+public static class RackEndpoints
+{
+    public static void MapRack(this IEndpointRouteBuilder api) => api.MapGet("/rack", (RackDesk desk) => desk.View());
+}
