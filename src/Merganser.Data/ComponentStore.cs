@@ -4,7 +4,7 @@ using Merganser.Core.Arrows;
 namespace Merganser.Data;
 
 /// <summary>A catalogue entry: its id and the part.</summary>
-public sealed record Stocked<T>(string Id, T Part);
+public sealed record Stocked<T>(string Id, T Part) where T : class;
 
 /// <summary>The whole catalogue by class.</summary>
 public sealed record Catalogue(
@@ -36,7 +36,7 @@ public sealed class ComponentStore(Database database)
         var rows = c.Query<(string Id, string Class, string Facts)>("SELECT id, class, facts FROM component ORDER BY rowid").ToLookup(r => r.Class);
         return new Catalogue(Of<Shaft>("shaft"), Of<Insert>("insert"), Of<Point>("point"), Of<Nock>("nock"), Of<Vane>("vane"), Of<Wrap>("wrap"));
 
-        Stocked<T>[] Of<T>(string name) => [.. rows[name].Select(r => new Stocked<T>(r.Id, FactsJson.Read<T>(r.Facts)))];
+        Stocked<T>[] Of<T>(string name) where T : class => [.. rows[name].Select(r => new Stocked<T>(r.Id, FactsJson.Read<T>(r.Facts)))];
     });
 
     /// <summary>Fills an empty catalogue with the parts that ship with the application.</summary>
@@ -56,7 +56,7 @@ public sealed class ComponentStore(Database database)
         known = null;
         return starter.Count;
 
-        void Put<T>(string name, IReadOnlyList<Stocked<T>> stock, Func<T, (string Maker, string Name)> label)
+        void Put<T>(string name, IReadOnlyList<Stocked<T>> stock, Func<T, (string Maker, string Name)> label) where T : class
         {
             foreach (var item in stock)
             {

@@ -6,13 +6,13 @@ namespace Merganser.Core.Paper;
 public enum SheetSide { ShootingSide, TargetSide }
 
 /// <summary>A place on the sheet as it was read, inches, x right and y up.</summary>
-public readonly record struct Hole(double X, double Y);
+public sealed record Hole(double X, double Y);
 
 /// <summary>
 /// A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting side.
 /// x right, y up, inches.
 /// </summary>
-public readonly record struct Tear(double X, double Y)
+public sealed record Tear(double X, double Y)
 {
     /// <summary>Length of the tear, inches.</summary>
     public double Length => Math.Sqrt((X * X) + (Y * Y));

@@ -29,7 +29,7 @@ public sealed record ShotInput(string? Id, Hole Point, Hole? Tail, TailTyped? Ty
         var up = fields.Optional("up", Typed?.Up, Quantity.Length, Reach);
         fields.Check(Tail is not null || Typed is not null, "tail", "missing", "Mark the tail's hole or type its place.");
         fields.ThrowIfAny();
-        return Typed is null ? Tail!.Value : new Hole(Point.X + (right?.Value ?? 0), Point.Y + (up?.Value ?? 0));
+        return Typed is null ? Tail! : new Hole(Point.X + (right?.Value ?? 0), Point.Y + (up?.Value ?? 0));
     }
 }
 

@@ -1344,9 +1344,9 @@ export interface components {
         /** @description A place on the sheet as it was read, inches, x right and y up. */
         Hole: {
             /** Format: double */
-            x?: number;
+            x: number;
             /** Format: double */
-            y?: number;
+            y: number;
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -1677,32 +1677,32 @@ export interface components {
         /** @description A catalogue entry: its id and the part. */
         StockedOfInsert: {
             id: string;
-            part: null | components["schemas"]["Insert"];
+            part: components["schemas"]["Insert"];
         };
         /** @description A catalogue entry: its id and the part. */
         StockedOfNock: {
             id: string;
-            part: null | components["schemas"]["Nock"];
+            part: components["schemas"]["Nock"];
         };
         /** @description A catalogue entry: its id and the part. */
         StockedOfPoint: {
             id: string;
-            part: null | components["schemas"]["Point"];
+            part: components["schemas"]["Point"];
         };
         /** @description A catalogue entry: its id and the part. */
         StockedOfShaft: {
             id: string;
-            part: null | components["schemas"]["Shaft"];
+            part: components["schemas"]["Shaft"];
         };
         /** @description A catalogue entry: its id and the part. */
         StockedOfVane: {
             id: string;
-            part: null | components["schemas"]["Vane"];
+            part: components["schemas"]["Vane"];
         };
         /** @description A catalogue entry: its id and the part. */
         StockedOfWrap: {
             id: string;
-            part: null | components["schemas"]["Wrap"];
+            part: components["schemas"]["Wrap"];
         };
         /** @description A stop of the rule with its state in one or two words. */
         Stop: {
@@ -1720,9 +1720,9 @@ export interface components {
          */
         Tear: {
             /** Format: double */
-            x?: number;
+            x: number;
             /** Format: double */
-            y?: number;
+            y: number;
             /**
              * Format: double
              * @description Length of the tear, inches.

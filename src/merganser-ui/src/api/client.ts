@@ -1,0 +1,56 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+
+/** What the server refused, with a sentence for each field. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly errors: Record<string, string[]> = {},
+    readonly current: unknown = null,
+  ) {
+    super(message);
+  }
+}
+
+/** The server could not be reached at all. */
+export class Unreachable extends Error {}
+
+export const api = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: (request) => globalThis.fetch(request),
+});
+
+interface Problem {
+  status?: number;
+  title?: string;
+  code?: string;
+  errors?: Record<string, string[]>;
+  current?: unknown;
+}
+
+/** The data of an answer; a refusal or a lost server is thrown. */
+export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let result;
+  try {
+    result = await call;
+  } catch {
+    throw new Unreachable('The bench’s server does not answer.');
+  }
+  if (result.response.ok) return result.data as T;
+  const problem = (result.error ?? {}) as Problem;
+  throw new Refusal(
+    result.response.status,
+    problem.code ?? 'unexpected',
+    problem.title ?? 'Something went wrong.',
+    problem.errors,
+    problem.current,
+  );
+}
+
+export const newId = (): string => crypto.randomUUID();
+
+export const ifMatch = (version: number) => ({ headers: { 'If-Match': `"${version}"` } });

@@ -1,0 +1,101 @@
+import { ButtonBase } from '@mui/material';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { Schemas } from '../api/client';
+import { savedTheme, themes, themeWords, wearTheme } from '../app/theme';
+import { BowDrawing } from './BowDrawing';
+import { Mark } from './Mark';
+import { useRack } from './queries';
+import { isTyping } from './keys';
+
+export type StopName = 'start' | 'bow' | 'arrow' | 'dozen' | 'paper' | 'groups' | 'story';
+
+const stops: { name: StopName; label: string; key: string }[] = [
+  { name: 'start', label: 'Start', key: 's' },
+  { name: 'bow', label: 'Bow', key: 'b' },
+  { name: 'arrow', label: 'Arrow', key: 'a' },
+  { name: 'dozen', label: 'Dozen', key: 'd' },
+  { name: 'paper', label: 'Paper', key: 'p' },
+  { name: 'groups', label: 'Groups', key: 'g' },
+  { name: 'story', label: 'Story', key: 'l' },
+];
+
+const way = (stop: StopName, bowId: string | undefined) =>
+  stop === 'start' ? '/' : bowId ? `/bows/${bowId}/${stop}` : '/bows/new';
+
+export function BenchHead({ at, bowId }: { at: StopName; bowId?: string }) {
+  const rack = useRack();
+  const bow = rack.data?.bows.find((b) => b.id === bowId);
+  const navigate = useNavigate();
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+      const stop = stops.find((s) => s.key === event.key.toLowerCase());
+      if (stop) void navigate(way(stop.name, bowId));
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [bowId, navigate]);
+  return (
+    <header className="head">
+      <Link className="mark" to="/" aria-label="Merganser, to the rack">
+        <Mark />
+      </Link>
+      <ButtonBase className="clamp" component={Link} to="/">
+        {bow ? (
+          <>
+            <BowDrawing kind={bow.kind} hand={bow.hand} height={46} thin />
+            <span>
+              <b>{bow.name}</b>
+              <span>{bow.line.split(',').slice(0, 2).join(',').toLowerCase()}</span>
+            </span>
+          </>
+        ) : (
+          <span>
+            <b>No bow in hand</b>
+            <span>press to see the rack</span>
+          </span>
+        )}
+      </ButtonBase>
+      <nav className="rule" aria-label="The job, in order">
+        <svg className="ticks" aria-hidden="true" preserveAspectRatio="none">
+          <line x1="0" x2="100%" y1="0.5" y2="0.5" stroke="var(--edge)" strokeDasharray="2 9" strokeWidth="6" />
+        </svg>
+        {stops.map((stop) => (
+          <Link key={stop.name} to={way(stop.name, bowId)} aria-current={stop.name === at ? 'page' : undefined}>
+            {stop.label}
+            <small>{stateOf(rack.data, bow, stop.name)}</small>
+          </Link>
+        ))}
+      </nav>
+      <div className="tools">
+        <ThemeKey />
+      </div>
+    </header>
+  );
+}
+
+function stateOf(rack: Schemas['RackView'] | undefined, bow: Schemas['RackBow'] | undefined, stop: StopName): string {
+  if (!rack) return '…';
+  if (bow) return bow.stops.find((s) => s.name === stop)?.state ?? '';
+  return stop === 'start' ? (rack.bows[0]?.stops.find((s) => s.name === 'start')?.state ?? 'empty') : '';
+}
+
+function ThemeKey() {
+  const [theme, setTheme] = useState(savedTheme);
+  const following = themes[(themes.indexOf(theme) + 1) % themes.length]!;
+  return (
+    <ButtonBase
+      aria-label={`Theme: ${themeWords[theme]}. Change to ${themeWords[following]}`}
+      onClick={() => {
+        wearTheme(following);
+        setTheme(following);
+      }}
+    >
+      <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">
+        <circle cx="10" cy="10" r="8" fill="none" stroke="var(--ink)" strokeWidth="2" />
+        <path d={theme === 'sun' ? 'M10 6a4 4 0 110 8 4 4 0 010-8' : 'M10 2a8 8 0 000 16z'} fill="var(--ink)" />
+      </svg>
+    </ButtonBase>
+  );
+}

@@ -1,0 +1,88 @@
+import { ButtonBase, Popover } from '@mui/material';
+import { useId, useState, type ReactNode } from 'react';
+import type { Schemas } from '../api/client';
+import { direction, show, signed, withUnit } from '../units/units';
+
+type FigureData = Schemas['Figure'];
+
+/** A figure with its change; the whole of it is the button for its working. */
+export function Figure({ figure, since, small, stale, children }: { figure: FigureData; since?: string; small?: boolean; stale?: boolean; children?: ReactNode }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const id = useId();
+  const shown = figure.value === null ? null : show(figure.value, figure.unit, figure.decimals);
+  return (
+    <div>
+      <ButtonBase
+        className={small ? 'figure small' : 'figure'}
+        sx={{ width: '100%' }}
+        onClick={(event) => setAnchor(event.currentTarget)}
+        aria-expanded={anchor !== null}
+        aria-controls={anchor ? id : undefined}
+        data-figure={figure.name}
+      >
+        <span className="lab">{figure.label}</span>
+        {shown ? (
+          <span className="v">
+            {shown.value}
+            {(shown.unit || stale) && <span className="u">{stale ? '…' : shown.unit}</span>}
+          </span>
+        ) : (
+          <span className="d">{figure.missing ?? 'not measured'}</span>
+        )}
+        {children}
+        {since && figure.change !== null && <Change change={figure.change} decimals={figure.decimals} since={since} />}
+        <span className="w" aria-hidden="true">
+          =
+        </span>
+        <span className="visually-hidden">, open its working</span>
+      </ButtonBase>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
+        transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+        transitionDuration={0}
+        slotProps={{ paper: { elevation: 0, id, className: 'working', role: 'dialog', 'aria-label': `${figure.label}, the working` } as object }}
+      >
+        <WorkingTable figure={figure} />
+      </Popover>
+    </div>
+  );
+}
+
+function WorkingTable({ figure }: { figure: FigureData }) {
+  const { what, terms, source, wouldMove } = figure.working;
+  return (
+    <>
+      <h2>{figure.label}, the working</h2>
+      <p className="muted">{what}</p>
+      <table>
+        <tbody>
+          {terms.map((term) => (
+            <tr key={term.name}>
+              <td>{term.name}</td>
+              <td className="f">{term.formula}</td>
+              <td>{term.value === null ? '' : withUnit(term.value, term.unit, term.decimals)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {wouldMove && <p>{wouldMove}</p>}
+      <p className="muted">Source: {source}.</p>
+    </>
+  );
+}
+
+const signs = { up: 'M0 9h10L5 1z', down: 'M0 1h10L5 9z', same: 'M0 4h10v2H0z' };
+
+function Change({ change, decimals, since }: { change: number; decimals: number; since: string }) {
+  return (
+    <span className="d">
+      <svg width="10" height="10" aria-hidden="true">
+        <path d={signs[direction(change, decimals)]} fill="currentColor" />
+      </svg>
+      {direction(change, decimals) === 'same' ? `unchanged since ${since}` : `${signed(change, decimals)} since ${since}`}
+    </span>
+  );
+}

@@ -1,0 +1,55 @@
+import { ButtonBase } from '@mui/material';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { ownsEnter } from './keys';
+
+export interface FootProps {
+  sentence: string;
+  reason: string;
+  button: string;
+  onGo: () => void;
+  alternative?: string | null;
+  onAlternative?: () => void;
+  /** An act on the bow wants the focus or Ctrl and Enter. */
+  guarded?: boolean;
+  busy?: boolean;
+  trouble?: boolean;
+  extra?: ReactNode;
+}
+
+/** The one place for what is next: one sentence, one reason, one button. */
+export function Foot({ sentence, reason, button, onGo, alternative, onAlternative, guarded, busy, trouble, extra }: FootProps) {
+  const go = useRef(onGo);
+  useEffect(() => {
+    go.current = onGo;
+  });
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.key !== 'Enter' || event.defaultPrevented) return;
+      const ctrl = event.ctrlKey || event.metaKey;
+      if ((guarded && !ctrl) || (!ctrl && ownsEnter(event))) return;
+      event.preventDefault();
+      go.current();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [guarded]);
+  return (
+    <footer className={trouble ? 'foot trouble' : 'foot'}>
+      <span className="tag">Next</span>
+      <p className="say" aria-live="polite">
+        {sentence}
+        <small>{reason}</small>
+      </p>
+      {extra}
+      {alternative && (
+        <ButtonBase className="plain" onClick={onAlternative}>
+          {alternative}
+        </ButtonBase>
+      )}
+      <ButtonBase className="go" onClick={onGo} disabled={busy} data-testid="go">
+        {button}
+        <kbd>{guarded ? 'Ctrl Enter' : 'Enter'}</kbd>
+      </ButtonBase>
+    </footer>
+  );
+}

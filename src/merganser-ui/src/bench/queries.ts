@@ -1,0 +1,23 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { answer, api } from '../api/client';
+
+export const useRack = () => useQuery({ queryKey: ['rack'], queryFn: () => answer(api.GET('/api/rack')) });
+
+export const useBow = (id: string | undefined) =>
+  useQuery({
+    queryKey: ['bow', id],
+    queryFn: () => answer(api.GET('/api/bows/{id}', { params: { path: { id: id! } } })),
+    enabled: id !== undefined,
+  });
+
+export const useCatalogue = () =>
+  useQuery({ queryKey: ['components'], queryFn: () => answer(api.GET('/api/components')), staleTime: Infinity });
+
+/** What the rack and the bow show follows from every act. */
+export function useRefresh(bowId: string | undefined) {
+  const queries = useQueryClient();
+  return () => {
+    void queries.invalidateQueries({ queryKey: ['rack'] });
+    void queries.invalidateQueries({ queryKey: ['bow', bowId] });
+  };
+}

@@ -1,0 +1,43 @@
+/** Outlines of a strung bow in a 100 × 200 box: archer at the left, shooting right. */
+
+export type BowKind = 'compound' | 'recurve' | 'barebow' | 'longbow';
+
+export interface BowOutline {
+  limbs: string;
+  string: string;
+  cables: string;
+  grip: string;
+  cams: { x: number; y: number; r: number }[];
+}
+
+const compound: BowOutline = {
+  limbs: 'M36 14 L62 58 M36 186 L62 142',
+  string: 'M24 16 L24 184',
+  cables: 'M29 18 L38 184 M38 16 L29 182',
+  grip: 'M62 58 C74 74 72 88 62 98 C68 112 74 128 62 142',
+  cams: [
+    { x: 34, y: 14, r: 10 },
+    { x: 34, y: 186, r: 10 },
+  ],
+};
+
+const recurve: BowOutline = {
+  limbs: 'M22 8 C34 10 36 30 44 44 C54 58 58 72 58 84 M22 192 C34 190 36 170 44 156 C54 142 58 128 58 116',
+  string: 'M28 18 L28 182',
+  cables: '',
+  grip: 'M58 84 C64 92 64 108 58 116',
+  cams: [],
+};
+
+const longbow: BowOutline = {
+  limbs: 'M24 6 C46 40 58 70 58 90 M24 194 C46 160 58 130 58 110',
+  string: 'M24 6 L24 194',
+  cables: '',
+  grip: 'M58 90 L58 110',
+  cams: [],
+};
+
+export function bowOutline(kind: BowKind): BowOutline {
+  if (kind === 'compound') return compound;
+  return kind === 'longbow' ? longbow : recurve;
+}

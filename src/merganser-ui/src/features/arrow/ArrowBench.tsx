@@ -1,0 +1,166 @@
+import { ButtonBase } from '@mui/material';
+import { useEffect, useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { Caution } from '../../bench/Caution';
+import { Figure } from '../../bench/Figure';
+import { Foot } from '../../bench/Foot';
+import { isTyping } from '../../bench/keys';
+import { number } from '../../units/units';
+import { ArrowDrawing } from './ArrowDrawing';
+import { FitBand } from './FitBand';
+import { PartField, PartPanel, stepPart } from './PartPanel';
+import { parts, type PartName } from './parts';
+import { useArrowBench } from './useArrowBench';
+
+interface Props {
+  bowId: string;
+  row: Schemas['ArrowRow'];
+  arrows: Schemas['ArrowRow'][];
+  catalogue: Schemas['Catalogue'];
+  onOpen: (id: string) => void;
+  onAnother: () => void;
+  goPaper: () => void;
+}
+
+const top = ['totalWeight', 'frontOfCenter', 'grainsPerPound', 'speed', 'kineticEnergy', 'momentum'];
+const SINCE = 'kept';
+
+/** One arrow in work: the drawing, its figures, its parts. */
+export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, goPaper }: Props) {
+  const bench = useArrowBench(bowId, row);
+  const { draft, change, undo, redo, figures, faults } = bench;
+  const [chosen, setChosen] = useState<PartName>('point');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const view = figures.data;
+  const figure = (name: string) => view?.reading.figures.find((f) => f.name === name);
+  const kept = row.kept && row.kept.id === bench.openedId ? row.kept : null;
+
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !(event.target instanceof HTMLInputElement)) {
+        event.preventDefault();
+        if (event.shiftKey) redo();
+        else undo();
+      } else if (!isTyping(event) && !event.ctrlKey && (event.key === '+' || event.key === '-')) {
+        const next = stepPart(draft, catalogue, chosen, event.key === '+' ? 1 : -1);
+        if (next) change(next);
+      }
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  });
+
+  const focusPart = (part: PartName) => {
+    setChosen(part);
+    setTimeout(() => document.querySelector<HTMLElement>('.part-panel input, .part-panel select')?.focus());
+  };
+  const keep = async () => {
+    try {
+      setTrouble(null);
+      await bench.keep();
+    } catch (error) {
+      setTrouble((error as Error).message);
+    }
+  };
+  const act = (action: string | null | undefined) => {
+    if (action === 'keep') void keep();
+    else if (action === 'tryShaft') focusPart('shaft');
+    else if (action === 'fixLength') focusPart('length');
+    else if (action === 'paper') goPaper();
+  };
+
+  return (
+    <>
+      <main className="thing arrow-page">
+        <div className="arrow-title">
+          <label>
+            <span className="visually-hidden">Arrow on the bench</span>
+            <select value={row.id} onChange={(event) => onOpen(event.target.value)} className="arrow-select">
+              {arrows.map((a) => (
+                <option key={a.id} value={a.id}>
+                  {a.id === row.id ? draft.name : a.draft.name}
+                </option>
+              ))}
+            </select>
+          </label>
+          <span className="muted">{row.kept ? `version ${row.kept.number}` : 'not kept yet'}</span>
+          <ButtonBase className="plain" onClick={onAnother}>
+            Copy to a new arrow
+          </ButtonBase>
+          <ButtonBase className="plain" onClick={undo} disabled={!bench.canUndo}>
+            Undo
+          </ButtonBase>
+          <ButtonBase className="plain" onClick={redo} disabled={!bench.canRedo}>
+            Redo
+          </ButtonBase>
+          <div className="cautions">{view?.reading.cautions.map((c) => <Caution key={c.code} caution={c} />)}</div>
+        </div>
+        <div className="arrow-zone">
+          {view && <ArrowDrawing arrow={view.arrow} reading={view.reading} chosen={chosen} onChoose={focusPart} />}
+          <PartPanel part={chosen} draft={draft} catalogue={catalogue} faults={faults} onChange={change} />
+        </div>
+        {view && (
+          <div className="figures">
+            {top.map((name) => (
+              <Figure key={name} figure={figure(name)!} since={view.reading.figures.some((f) => f.change !== null) ? SINCE : undefined} stale={figures.isPlaceholderData}>
+                {name === 'speed' && <span className="d">band {number(figure('speed')!.low!, 0)} to {number(figure('speed')!.high!, 0)}</span>}
+              </Figure>
+            ))}
+          </div>
+        )}
+        <div className="arrow-lower">
+          {view && (
+            <section aria-label="Spine">
+              <div className="fit-line">
+                <h2>
+                  Fit {number(view.reading.fit.ratio, 2)} <span>{view.reading.fit.words}</span>
+                </h2>
+                <span className="muted">
+                  {number(view.reading.fit.low, 2)} to {number(view.reading.fit.high, 2)}
+                  {view.reading.fit.openedRatio !== null && `, kept ${number(view.reading.fit.openedRatio, 2)}`}
+                </span>
+              </div>
+              <FitBand fit={view.reading.fit} />
+              <div className="small-figures">
+                {['fit', 'neededSpine', 'staticSpine', 'amoSpine', 'balancePoint', 'toSpare'].map((name) => (
+                  <Figure key={name} figure={figure(name)!} small />
+                ))}
+              </div>
+            </section>
+          )}
+          <section aria-label="Parts" className="parts">
+            <div className="field">
+              <label className="lab" htmlFor="arrow-name">
+                Name
+              </label>
+              <input id="arrow-name" className="name-input" maxLength={60} value={draft.name} onChange={(event) => change({ ...draft, name: event.target.value })} />
+            </div>
+            {parts.map((part) => (
+              <div key={part.name} onFocus={() => setChosen(part.name)} className={chosen === part.name ? 'part-row chosen' : 'part-row'}>
+                <PartField part={part.name} draft={draft} catalogue={catalogue} faults={faults} onChange={change} />
+              </div>
+            ))}
+          </section>
+        </div>
+      </main>
+      <ArrowFoot bench={bench} trouble={trouble} kept={kept} act={act} />
+    </>
+  );
+}
+
+function ArrowFoot({ bench, trouble, kept, act }: { bench: ReturnType<typeof useArrowBench>; trouble: string | null; kept: Schemas['ArrowVersion'] | null; act: (action: string | null | undefined) => void }) {
+  const { save, figures, faults } = bench;
+  if (save.kind === 'conflict')
+    return <Foot trouble sentence="This arrow was changed in another place meanwhile." reason="Your build is still here. Keep yours, or take the other." button="Keep mine" onGo={() => bench.resolve(true)} alternative="Take the other" onAlternative={() => bench.resolve(false)} />;
+  if (save.kind === 'lost') return <Foot trouble sentence="Kept here, not yet saved." reason={save.message} button="Try again" onGo={() => void bench.retry()} />;
+  const fault = Object.values(faults)[0]?.[0];
+  if (fault) return <Foot trouble sentence="One entry needs another look." reason={fault} button="Undo it" onGo={bench.undo} busy={!bench.canUndo} />;
+  if (trouble) return <Foot trouble sentence={trouble} reason="Nothing is lost." button="Try again" onGo={() => act('keep')} />;
+  if (figures.isError) return <Foot trouble sentence="The figures could not be computed." reason={figures.error.message} button="Try again" onGo={() => void figures.refetch()} />;
+  const next = figures.data?.reading.next;
+  if (!next) return <Foot sentence="Opening the arrow …" reason="" button="Wait" busy onGo={() => undefined} />;
+  const same = kept !== null && JSON.stringify(kept.typed) === JSON.stringify(bench.draft);
+  if (same && next.action === 'keep')
+    return <Foot sentence={`Version ${kept.number} is kept: shoot it through paper.`} reason="Cut one shaft first. Eye protection and a dust mask for carbon." button="To the paper" onGo={() => act('paper')} />;
+  return <Foot sentence={next.sentence} reason={next.reason} button={next.button} onGo={() => act(next.action)} alternative={next.alternative} onAlternative={() => act(next.alternativeAction)} />;
+}

@@ -1,0 +1,82 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { answer, api, newId, type Schemas } from '../../api/client';
+import { BenchHead } from '../../bench/BenchHead';
+import { Foot } from '../../bench/Foot';
+import { useBow, useCatalogue, useRefresh } from '../../bench/queries';
+import { ArrowBench } from './ArrowBench';
+import { firstDraft } from './parts';
+import './arrow.css';
+
+/** The arrow of a bow: picks which one is on the bench, or starts the first. */
+export default function ArrowPage() {
+  const bowId = useParams().bowId!;
+  const [search, setSearch] = useSearchParams();
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const navigate = useNavigate();
+  const bow = useBow(bowId);
+  const catalogue = useCatalogue();
+  const queries = useQueryClient();
+  const refresh = useRefresh(bowId);
+  const arrows = useQuery({ queryKey: ['arrows', bowId], queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })) });
+  const all = arrows.data ? sorted(arrows.data) : undefined;
+  const row = all?.find((a) => a.id === search.get('arrow')) ?? arrows.data?.[0];
+
+  const start = async () => {
+    if (!bow.data || !catalogue.data) return;
+    try {
+      const like = row?.draft;
+      const draft = like ? { ...like, name: `${like.name}, copy`.slice(0, 60) } : firstDraft(catalogue.data, bow.data.bow.drawLength);
+      const added = await answer(api.POST('/api/arrows', { body: { id: newId(), bowId, draft } }));
+      await queries.invalidateQueries({ queryKey: ['arrows', bowId] });
+      refresh();
+      setSearch({ arrow: added.id });
+      setTrouble(null);
+    } catch (error) {
+      setTrouble((error as Error).message);
+    }
+  };
+
+  return (
+    <div className="page">
+      <BenchHead at="arrow" bowId={bowId} />
+      {row && all && catalogue.data && bow.data ? (
+        <ArrowBench
+          key={row.id}
+          bowId={bowId}
+          row={row}
+          arrows={all}
+          catalogue={catalogue.data}
+          onOpen={(id) => setSearch({ arrow: id })}
+          onAnother={() => void start()}
+          goPaper={() => void navigate(`/bows/${bowId}/paper`)}
+        />
+      ) : (
+        <>
+          <main className="thing inset">
+            {all?.length === 0 && <EmptyArrow />}
+            {bow.isError && <h1>There is no such bow on this rack.</h1>}
+          </main>
+          <Foot
+            sentence={trouble ?? (all?.length === 0 ? 'No arrow yet: start one for this bow.' : 'Opening the arrow …')}
+            reason={all?.length === 0 ? 'It begins as a common build; every part can be changed on the drawing.' : ''}
+            button="Start an arrow"
+            busy={all?.length !== 0 || !catalogue.data}
+            onGo={() => void start()}
+          />
+        </>
+      )}
+    </div>
+  );
+}
+
+const sorted = (arrows: Schemas['ArrowRow'][]) => arrows.toSorted((a, b) => a.draft.name.localeCompare(b.draft.name));
+
+function EmptyArrow() {
+  return (
+    <svg viewBox="0 0 1232 160" role="img" aria-label="An arrow that is not built yet" style={{ width: '100%' }}>
+      <path d="M40 80H1140 M60 80l20 -22h60l30 22 M1140 70v20l40 -10z" fill="none" stroke="var(--edge)" strokeWidth="2" strokeDasharray="8 6" />
+    </svg>
+  );
+}

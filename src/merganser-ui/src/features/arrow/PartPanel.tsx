@@ -1,0 +1,70 @@
+import { ButtonBase } from '@mui/material';
+import type { Schemas } from '../../api/client';
+import { Field, Select } from '../../bench/Field';
+import { neighbour, parts, steppedLength, stockOf, type Draft, type PartName } from './parts';
+
+interface Props {
+  part: PartName;
+  draft: Draft;
+  catalogue: Schemas['Catalogue'];
+  faults: Record<string, string[]>;
+  onChange: (draft: Draft) => void;
+}
+
+/** The chosen part under the hand: one step less, one step more, or another one. */
+export function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
+  const facts = parts.find((p) => p.name === part)!;
+  const step = (by: 1 | -1) => stepPart(draft, catalogue, part, by);
+  return (
+    <div className="part-panel" data-panel={part}>
+      <ButtonBase className="key" aria-label={`${facts.label}: one step less`} disabled={!step(-1)} onClick={() => onChange(step(-1)!)}>
+        −
+      </ButtonBase>
+      <div className="part-pick">
+        <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
+      </div>
+      <ButtonBase className="key" aria-label={`${facts.label}: one step more`} disabled={!step(1)} onClick={() => onChange(step(1)!)}>
+        +
+      </ButtonBase>
+    </div>
+  );
+}
+
+/** The draft with this part one step on, or null at the end. */
+export function stepPart(draft: Draft, catalogue: Schemas['Catalogue'], part: PartName, by: 1 | -1): Draft | null {
+  const field = parts.find((p) => p.name === part)!.field;
+  if (part === 'length') {
+    const text = steppedLength(draft.cutLength, by);
+    return text === null ? null : { ...draft, cutLength: text };
+  }
+  if (!field) return null;
+  const id = neighbour(stockOf(catalogue, part), draft[field], by);
+  return id === null ? null : { ...draft, [field]: id };
+}
+
+export function PartField({ part, draft, catalogue, faults, onChange }: Props) {
+  const facts = parts.find((p) => p.name === part)!;
+  const fault = (field: string) => faults[field]?.[0];
+  if (part === 'length')
+    return <Field label="Cut length, nock throat to shaft end" name="cutLength" unit="in" value={draft.cutLength} onChange={(cutLength) => onChange({ ...draft, cutLength })} fault={fault('cutLength')} />;
+  if (part === 'glue') return <Field label="Glue at the vanes" name="glue" unit="gr" value={draft.glue} onChange={(glue) => onChange({ ...draft, glue })} fault={fault('glue')} />;
+  const field = facts.field!;
+  const none = facts.optional ? [{ value: '', label: 'none' }] : [];
+  const select = (
+    <Select
+      label={facts.label}
+      name={field}
+      value={draft[field] ?? ''}
+      onChange={(id) => onChange({ ...draft, [field]: id === '' ? null : id })}
+      choices={[...none, ...stockOf(catalogue, part).map((s) => ({ value: s.id, label: s.label }))]}
+      fault={fault(part === 'vanes' ? 'vane' : part)}
+    />
+  );
+  if (part !== 'vanes') return select;
+  return (
+    <div className="pair">
+      {select}
+      <Select label="Count" name="vaneCount" value={String(draft.vaneCount)} onChange={(count) => onChange({ ...draft, vaneCount: Number(count) })} choices={['2', '3', '4', '6'].map((value) => ({ value, label: value }))} fault={fault('vaneCount')} />
+    </div>
+  );
+}

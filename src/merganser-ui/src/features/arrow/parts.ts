@@ -1,0 +1,84 @@
+import type { Schemas } from '../../api/client';
+
+export type Draft = Schemas['ArrowDraft'];
+export type PartName = 'nock' | 'vanes' | 'wrap' | 'shaft' | 'length' | 'insert' | 'point' | 'glue';
+
+export interface Part {
+  name: PartName;
+  label: string;
+  /** The draft's field that picks it, with the stock to pick from. */
+  field: 'shaftId' | 'insertId' | 'pointId' | 'nockId' | 'vaneId' | 'wrapId' | null;
+  optional: boolean;
+}
+
+export const parts: Part[] = [
+  { name: 'nock', label: 'Nock', field: 'nockId', optional: false },
+  { name: 'vanes', label: 'Vanes', field: 'vaneId', optional: true },
+  { name: 'wrap', label: 'Wrap', field: 'wrapId', optional: true },
+  { name: 'shaft', label: 'Shaft', field: 'shaftId', optional: false },
+  { name: 'length', label: 'Cut length', field: null, optional: false },
+  { name: 'insert', label: 'Insert', field: 'insertId', optional: true },
+  { name: 'point', label: 'Point', field: 'pointId', optional: false },
+  { name: 'glue', label: 'Glue', field: null, optional: false },
+];
+
+export interface Stock {
+  id: string;
+  label: string;
+}
+
+/** What may be picked for a part, in the catalogue's order. */
+export function stockOf(catalogue: Schemas['Catalogue'], name: PartName): Stock[] {
+  switch (name) {
+    case 'shaft':
+      return catalogue.shafts.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.material.toLowerCase()}, ${s.part.grainsPerInch.toFixed(1)} gr/in` }));
+    case 'insert':
+      return catalogue.inserts.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr` }));
+    case 'point':
+      return catalogue.points.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr` }));
+    case 'nock':
+      return catalogue.nocks.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr` }));
+    case 'vanes':
+      return catalogue.vanes.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr each` }));
+    case 'wrap':
+      return catalogue.wraps.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr` }));
+    default:
+      return [];
+  }
+}
+
+/** The neighbour in the catalogue, or null at its end. */
+export function neighbour(stock: Stock[], id: string | null, step: 1 | -1): string | null {
+  const at = stock.findIndex((s) => s.id === id);
+  return stock[at + step]?.id ?? null;
+}
+
+/** A cut length one eighth more or less, where the text is a plain number or a fraction; else null. */
+export function steppedLength(text: string, step: 1 | -1): string | null {
+  const match = /^\s*(\d+)(?:[.,](\d+)|\s+(\d+)\/(\d+))?\s*(?:in|")?\s*$/.exec(text);
+  if (!match) return null;
+  const whole = Number(match[1]);
+  const part = match[2] ? Number(`0.${match[2]}`) : match[3] ? Number(match[3]) / Number(match[4]) : 0;
+  const eighths = Math.round((whole + part) * 8) + step;
+  const rest = eighths % 8;
+  const inches = Math.floor(eighths / 8);
+  if (rest === 0) return String(inches);
+  const by = rest % 4 === 0 ? 4 : rest % 2 === 0 ? 2 : 1;
+  return `${inches} ${rest / by}/${8 / by}`;
+}
+
+export function firstDraft(catalogue: Schemas['Catalogue'], drawLength: number): Draft {
+  return {
+    name: 'First arrow',
+    shaftId: catalogue.shafts[3]?.id ?? '',
+    cutLength: String(Math.ceil((drawLength - 1.75 + 1.25) * 2) / 2),
+    insertId: catalogue.inserts[1]?.id ?? null,
+    pointId: catalogue.points[2]?.id ?? '',
+    nockId: catalogue.nocks[0]?.id ?? '',
+    vaneId: catalogue.vanes[0]?.id ?? null,
+    vaneCount: 3,
+    vaneFront: '',
+    wrapId: null,
+    glue: '0',
+  };
+}

@@ -1,0 +1,55 @@
+import { Checkbox } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { answer, api, type Schemas } from '../../api/client';
+import { Scale } from '../../bench/Scale';
+import { signed } from '../../units/units';
+import type { AdjusterInput, Entry } from './bowForm';
+
+interface Props {
+  entry: Entry;
+  chosen: AdjusterInput[];
+  standing: Schemas['AdjusterView'][];
+  onChange: (adjusters: AdjusterInput[]) => void;
+}
+
+export const useOffers = (entry: Entry) =>
+  useQuery({
+    queryKey: ['adjusters', entry.kind, entry.camSystem],
+    queryFn: () => answer(api.GET('/api/adjusters', { params: { query: { kind: entry.kind, cams: entry.camSystem } } })),
+    staleTime: Infinity,
+  });
+
+/** Which adjusters the bow has, each on its own scale with its position. */
+export function AdjusterList({ entry, chosen, standing, onChange }: Props) {
+  const offers = useOffers(entry).data ?? [];
+  const toggle = (offer: Schemas['AdjusterOffer'], on: boolean) =>
+    onChange(on ? [...chosen, { kind: offer.kind, lower: offer.lower, upper: offer.upper, needsPress: offer.needsPress }] : chosen.filter((a) => a.kind !== offer.kind));
+  return (
+    <ul className="adjusters">
+      {offers.map((offer) => {
+        const has = chosen.find((a) => a.kind === offer.kind);
+        const now = standing.find((a) => a.kind === offer.kind);
+        return (
+          <li key={offer.kind} className={has ? '' : 'absent'}>
+            <label>
+              <Checkbox checked={!!has} onChange={(event) => toggle(offer, event.target.checked)} sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }} />
+              <b>{offer.name}</b>
+              {has && (
+                <span className="n">
+                  {signed(now?.position ?? 0, 0)} <small>{offer.stepUnit}</small>
+                </span>
+              )}
+            </label>
+            {has && <Scale lower={has.lower} upper={has.upper} at={now?.position ?? 0} label={`${offer.name} at ${now?.position ?? 0}`} />}
+            {has && (
+              <p className="hint">
+                <span>{now ? `+ is ${now.plus.toLowerCase()}` : 'its mark is 0'}</span>
+                {has.needsPress && <b>press</b>}
+              </p>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,175 @@
+import { ButtonBase, Checkbox } from '@mui/material';
+import { useEffect } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { Refusal, Unreachable } from '../../api/client';
+import { BenchHead } from '../../bench/BenchHead';
+import { Field, Select } from '../../bench/Field';
+import { Foot } from '../../bench/Foot';
+import { AdjusterList, useOffers } from './AdjusterList';
+import { BowFigure } from './BowFigure';
+import { emptyEntry, type BowForm, type Entry } from './bowForm';
+import { camDraws, cams, hands, kinds, releases, rests, schools } from './choices';
+import { MoveList } from './MoveList';
+import { useBowForm } from './useBowForm';
+import './bow.css';
+
+const NEW_ARCHER = 'new';
+
+/** The bow on the bench: who shoots it, what it measures, what can be adjusted. */
+export default function BowPage() {
+  const { bowId } = useParams();
+  const bench = useBowForm(bowId);
+  const { form } = bench;
+  const navigate = useNavigate();
+  const offers = useOffers(form?.entry ?? emptyEntry).data;
+
+  const fresh = bowId === undefined && form !== null && form.adjusters.length === 0;
+  useEffect(() => {
+    if (fresh && offers && form)
+      bench.change({ ...form, adjusters: offers.filter((o) => o.usual).map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress })) });
+    // The usual adjusters are offered once, when the list is still empty.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [fresh, offers]);
+
+  if (!form)
+    return (
+      <div className="page">
+        <BenchHead at="bow" bowId={bowId} />
+        <main className="thing inset">{bench.missing && <h1>There is no such bow on this rack.</h1>}</main>
+        <Foot sentence={bench.missing ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'} reason="" button="To the rack" onGo={() => void navigate('/')} />
+      </div>
+    );
+
+  const faults = bench.problem instanceof Refusal ? bench.problem.errors : {};
+  const fault = (field: string) => faults[field]?.[0];
+  const put = (part: Partial<Entry>) => bench.change({ ...form, entry: { ...form.entry, ...part } });
+  const archer = (part: Partial<BowForm['archer']>) => bench.change({ ...form, archer: { ...form.archer, ...part } });
+  const typed = (name: keyof Entry, label: string, unit?: string, hint?: string) => (
+    <Field label={label} name={name} value={form.entry[name] ?? ''} onChange={(text) => put({ [name]: text })} unit={unit} fault={fault(name)} hint={hint} />
+  );
+
+  const pickArcher = (id: string) => {
+    const known = bench.archers.find((a) => a.id === id);
+    bench.change(
+      known
+        ? { ...form, archerId: id, newArcher: false, archer: known.archer, entry: { ...form.entry, hand: known.archer.hand } }
+        : { ...form, archerId: bench.ids.archer, newArcher: true, archer: { name: '', hand: 'right', hasPress: false, school: 'centreFirst' } },
+    );
+  };
+
+  return (
+    <div className="page">
+      <BenchHead at="bow" bowId={bowId} />
+      <main className="thing bow-page">
+        <section className="bow-picture" aria-label="The bow, drawn">
+          <BowFigure entry={form.entry} />
+          {bench.bow && <MoveList moves={bench.bow.moves} />}
+        </section>
+        <section className="bow-fields">
+          <h1>{bowId === undefined ? 'A new bow' : form.entry.name || 'The bow'}</h1>
+          <h2>Archer</h2>
+          <div className="grid">
+            {bowId === undefined && bench.archers.length > 0 && (
+              <Select label="Who shoots it" name="archer" value={form.newArcher ? NEW_ARCHER : form.archerId} onChange={pickArcher} choices={[...bench.archers.map((a) => ({ value: a.id, label: a.archer.name })), { value: NEW_ARCHER, label: 'Another archer …' }]} />
+            )}
+            {(form.newArcher || bowId !== undefined) && <Field label="Name" name="archerName" value={form.archer.name} onChange={(name) => archer({ name })} fault={form.archer.name.trim() ? undefined : fault('name')} />}
+            <Select label="School" name="school" value={form.archer.school} onChange={(school) => archer({ school: school as BowForm['archer']['school'] })} choices={schools} />
+            <label className="tick">
+              <Checkbox checked={form.archer.hasPress} onChange={(event) => archer({ hasPress: event.target.checked })} sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }} />
+              Has the right press and the manual
+            </label>
+          </div>
+          <h2>Bow</h2>
+          <div className="grid">
+            <Field label="Name of the bow" name="name" value={form.entry.name ?? ''} onChange={(name) => put({ name })} fault={form.archer.name.trim() ? fault('name') : undefined} />
+            <Select label="Kind" name="kind" value={form.entry.kind} onChange={(kind) => put({ kind: kind as Entry['kind'] })} choices={kinds} />
+            <Select label="Hand" name="hand" value={form.entry.hand} onChange={(hand) => put({ hand: hand as Entry['hand'] })} choices={hands} />
+            <Select label="Release" name="release" value={form.entry.release} onChange={(release) => put({ release: release as Entry['release'] })} choices={releases} />
+          </div>
+          <h2>Measured</h2>
+          <div className="grid">
+            {typed('nominalWeight', 'Draw weight, marked', 'lb')}
+            {typed('measuredWeight', 'Draw weight, measured', 'lb', 'on a scale, at full draw')}
+            {typed('drawLength', 'Draw length, AMO', 'in', 'pivot point plus 1 3/4 in')}
+            {typed('axleToAxle', 'Axle to axle', 'in')}
+            {typed('braceHeight', 'Brace height', 'in')}
+            {typed('ratedSpeed', 'Rated speed, if known', 'ft/s', '350 gr, 70 lb, 30 in')}
+          </div>
+          <h2>Rest and cams</h2>
+          <div className="grid">
+            <Select label="Rest" name="restType" value={form.entry.restType} onChange={(restType) => put({ restType: restType as Entry['restType'] })} choices={rests} />
+            {typed('restAhead', 'Rest ahead of the pivot', 'in', '0 when it stands above it')}
+            <Select label="Cam system" name="camSystem" value={form.entry.camSystem} onChange={(camSystem) => put({ camSystem: camSystem as Entry['camSystem'] })} choices={cams} />
+            <Select label="Cams draw" name="camDraw" value={form.entry.camDraw} onChange={(camDraw) => put({ camDraw: camDraw as Entry['camDraw'] })} choices={camDraws} />
+          </div>
+        </section>
+        <section className="bow-adjusters">
+          <h2>Adjusters</h2>
+          <p className="muted">Tick what this bow has. Positions count from the mark at which you found them.</p>
+          {Object.entries(faults)
+            .filter(([field]) => field.startsWith('adjusters'))
+            .map(([field, words]) => (
+              <p key={field} className="fault">
+                {words[0]}
+              </p>
+            ))}
+          <AdjusterList entry={form.entry} chosen={form.adjusters} standing={bench.bow?.adjusters ?? []} onChange={(adjusters) => bench.change({ ...form, adjusters })} />
+        </section>
+      </main>
+      <BowFoot bench={bench} go={(stop) => void navigate(`/bows/${bowId}/${stop}`)} />
+    </div>
+  );
+}
+
+function BowFoot({ bench, go }: { bench: ReturnType<typeof useBowForm>; go: (stop: string) => void }) {
+  const { bow, problem, conflict } = bench;
+  if (conflict)
+    return (
+      <Foot
+        sentence="This bow was changed in another place meanwhile."
+        reason="Your text is still here. Keep yours over it, or look at the other first."
+        button="Keep mine"
+        onGo={() => void bench.keepMine()}
+        alternative="Take the other"
+        onAlternative={() => void bench.takeTheirs()}
+        trouble
+      />
+    );
+  if (problem)
+    return (
+      <Foot
+        sentence={problem instanceof Unreachable ? 'Kept here, not yet saved.' : problem.message}
+        reason={problem instanceof Unreachable ? 'The bench’s server does not answer. Your text stays in this browser.' : 'Nothing you typed is lost.'}
+        button="Try again"
+        busy={bench.busy}
+        onGo={() => void bench.keep()}
+        trouble
+      />
+    );
+  if (bench.dirty || !bow)
+    return (
+      <Foot
+        sentence={bow ? 'Keep what you changed on this bow.' : 'Fill in what you know and keep the bow.'}
+        reason="Measured wins over marked. Lengths may be written 28 1/2, 28.5 or 72.4 cm."
+        button="Keep this bow"
+        busy={bench.busy}
+        onGo={() => void bench.keep()}
+        alternative={bow ? 'Put it back' : null}
+        onAlternative={() => bench.change(null)}
+        extra={
+          bow ? null : (
+            <ButtonBase className="plain" onClick={() => bench.change(null)}>
+              Clear
+            </ButtonBase>
+          )
+        }
+      />
+    );
+  const act = (action: string | null | undefined) => {
+    if (action === 'measureWeight') document.querySelector<HTMLElement>('[name=measuredWeight]')?.focus();
+    else if (action) go(action);
+  };
+  return (
+    <Foot sentence={bow.next.sentence} reason={bow.next.reason} button={bow.next.button} onGo={() => act(bow.next.action)} alternative={bow.next.alternative} onAlternative={() => act(bow.next.alternativeAction)} />
+  );
+}

@@ -1,0 +1,20 @@
+import type { Schemas } from '../../api/client';
+
+/** What was turned on this bow, newest first. */
+export function MoveList({ moves }: { moves: Schemas['MoveView'][] }) {
+  if (moves.length === 0) return <p className="muted">Nothing has been moved on this bow yet.</p>;
+  return (
+    <>
+      <h2>Moves</h2>
+      <ol className="moves">
+        {moves.toReversed().map((move) => (
+          <li key={move.id}>
+            {move.words}
+            {move.correction && <em> (entry corrected)</em>}
+            <small>{new Date(move.happenedAt).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })}</small>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}

@@ -1,0 +1,40 @@
+import type { Choice } from '../../bench/Field';
+
+export const hands: Choice[] = [
+  { value: 'right', label: 'Right-handed' },
+  { value: 'left', label: 'Left-handed' },
+];
+
+export const schools: Choice[] = [
+  { value: 'centreFirst', label: 'Centre first: cams and yokes do the work' },
+  { value: 'ladder', label: 'Ladder: rest in its window, then yokes' },
+  { value: 'restOnly', label: 'Rest only: home bench' },
+  { value: 'walkBack', label: 'Walk-back: paper only starts it' },
+];
+
+export const kinds: Choice[] = [{ value: 'compound', label: 'Compound' }];
+
+export const releases: Choice[] = [
+  { value: 'releaseAid', label: 'Release aid' },
+  { value: 'fingers', label: 'Fingers' },
+];
+
+export const rests: Choice[] = [
+  { value: 'dropAwayEarly', label: 'Drop-away, drops early' },
+  { value: 'dropAwayLate', label: 'Drop-away, drops late' },
+  { value: 'containment', label: 'Containment' },
+  { value: 'launcher', label: 'Launcher blade' },
+];
+
+export const cams: Choice[] = [
+  { value: 'twinYoke', label: 'Twin cams with yokes' },
+  { value: 'hybrid', label: 'Hybrid' },
+  { value: 'single', label: 'Single' },
+  { value: 'binary', label: 'Binary' },
+];
+
+export const camDraws: Choice[] = [
+  { value: 'soft', label: 'Soft' },
+  { value: 'medium', label: 'Medium' },
+  { value: 'hard', label: 'Hard' },
+];

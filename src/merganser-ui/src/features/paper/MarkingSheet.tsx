@@ -1,0 +1,110 @@
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { tearPath } from '../../drawing/tear';
+import { SheetGrid } from './SheetGrid';
+import type { Hole, Marking } from './paperTypes';
+
+const WIDTH = 620;
+const HEIGHT = 530;
+const GRAB = 26;
+const STEP = 0.05;
+const WIDE_STEP = 0.25;
+
+interface Props {
+  marking: Marking;
+  px: number;
+  onChange: (marking: Marking) => void;
+  onKeep: () => void;
+  onCancel: () => void;
+}
+
+type HoleName = 'point' | 'tail';
+
+/** The blank sheet: press for the point's hole, press again for the tail; drag either; or arrow keys and Enter. */
+export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props) {
+  const svg = useRef<SVGSVGElement>(null);
+  const [cross, setCross] = useState<Hole>({ x: 0, y: 0 });
+  const [dragged, setDragged] = useState<HoleName | null>(null);
+  const cx = WIDTH / 2;
+  const cy = HEIGHT / 2;
+  const next: HoleName = marking.point ? 'tail' : 'point';
+
+  const at = (event: PointerEvent): Hole => {
+    const place = svg.current!.getBoundingClientRect();
+    const k = WIDTH / place.width;
+    return { x: round(((event.clientX - place.left) * k - cx) / px), y: round((cy - (event.clientY - place.top) * k) / px) };
+  };
+  const near = (hole: Hole): HoleName | null => {
+    const close = (h: Hole | null) => h !== null && Math.hypot(h.x - hole.x, h.y - hole.y) * px < GRAB;
+    return close(marking.tail) ? 'tail' : marking.tail && close(marking.point) ? 'point' : null;
+  };
+  const put = (name: HoleName, hole: Hole) => {
+    setCross(hole);
+    onChange({ ...marking, [name]: hole, right: '', up: '' });
+  };
+
+  const down = (event: PointerEvent<SVGSVGElement>) => {
+    const hole = at(event);
+    const name = near(hole) ?? next;
+    event.currentTarget.setPointerCapture?.(event.pointerId);
+    setDragged(name);
+    put(name, hole);
+  };
+  const press = (event: KeyboardEvent) => {
+    const step = event.shiftKey ? WIDE_STEP : STEP;
+    const way: Record<string, [number, number]> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] };
+    const move = way[event.key];
+    if (move) {
+      event.preventDefault();
+      const moved = { x: round(cross.x + move[0]), y: round(cross.y + move[1]) };
+      setCross(moved);
+      if (marking.tail) onChange({ ...marking, tail: moved, right: '', up: '' });
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      event.stopPropagation();
+      if (marking.tail) onKeep();
+      else put(next, cross);
+    } else if (event.key === 'Escape') onCancel();
+  };
+
+  const screen = (hole: Hole) => ({ x: cx + hole.x * px, y: cy - hole.y * px });
+  const point = marking.point && screen(marking.point);
+  const aim = screen(cross);
+  return (
+    <svg
+      ref={svg}
+      className="sheet marking"
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      tabIndex={0}
+      role="application"
+      aria-label={`Sheet to mark. ${marking.tail ? 'Enter keeps the shot, arrow keys move the tail.' : `Arrow keys move the cross, Enter sets the ${next} hole.`}`}
+      data-owns-keys
+      data-testid="marking-sheet"
+      onPointerDown={down}
+      onPointerMove={(event) => dragged && put(dragged, at(event))}
+      onPointerUp={() => setDragged(null)}
+      onKeyDown={press}
+    >
+      <SheetGrid width={WIDTH} height={HEIGHT} cx={cx} cy={cy} px={px} />
+      {marking.point && marking.tail && (
+        <path d={tearPath({ x: marking.tail.x - marking.point.x, y: marking.tail.y - marking.point.y }, px, 'now', 3)} transform={`translate(${point!.x} ${point!.y})`} fill="var(--hole)" fillOpacity="0.5" />
+      )}
+      {point && <circle cx={point.x} cy={point.y} r={0.13 * px} fill="none" stroke="var(--paper-ink)" strokeWidth="3" />}
+      <path d={`M${aim.x - 16} ${aim.y}h32 M${aim.x} ${aim.y - 16}v32`} stroke="var(--paper-bill)" strokeWidth="2.5" />
+      <text x={aim.x + 14} y={aim.y - 12} fontSize="15" className="key-bill">
+        {marking.tail ? 'tail' : next}
+      </text>
+      <text x="16" y="28" fontSize="16" fontWeight="620">
+        {marking.tail ? 'Drag to correct, then keep the shot' : marking.point ? 'Now press where the tail went through' : 'Press where the point went through'}
+      </text>
+      <text x="16" y="48" fontSize="14">
+        {marking.side === 'shootingSide' ? 'as seen from the shooting side' : 'as seen from the target side: it will be mirrored'}
+      </text>
+      <path d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`} stroke="var(--paper-ink)" strokeWidth="2" fill="none" />
+      <text x={16 + px / 2} y={HEIGHT - 30} textAnchor="middle" fontSize="14">
+        1 in
+      </text>
+    </svg>
+  );
+}
+
+const round = (value: number) => Math.round(value * 100) / 100;

@@ -1,0 +1,85 @@
+import { ButtonBase } from '@mui/material';
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { Select } from '../../bench/Field';
+import { Scale } from '../../bench/Scale';
+import { signed } from '../../units/units';
+
+interface Props {
+  adjusters: Schemas['AdjusterView'][];
+  advised: Schemas['AdvisedMove'] | null;
+  moves: Schemas['MoveView'][];
+  fault: string | null;
+  busy: boolean;
+  onLog: (adjuster: Schemas['AdjusterKind'], to: number, note: string, corrects: string | null) => void;
+}
+
+/** What was really done to the bow, whatever was advised; a wrong entry is corrected, a real move is taken back by a move. */
+export function MovePanel({ adjusters, advised, moves, fault, busy, onLog }: Props) {
+  const [kind, setKind] = useState(advised?.kind ?? adjusters[0]?.kind ?? null);
+  const adjuster = adjusters.find((a) => a.kind === kind) ?? adjusters[0];
+  const [to, setTo] = useState(advised?.to ?? adjuster?.position ?? 0);
+  const [note, setNote] = useState('');
+  const [corrects, setCorrects] = useState<string | null>(null);
+  if (!adjuster)
+    return (
+      <section className="reading">
+        <h1>This bow has no adjusters</h1>
+        <p>Tick what it has on the Bow page.</p>
+      </section>
+    );
+  const choose = (next: string) => {
+    const found = adjusters.find((a) => a.kind === next)!;
+    setKind(found.kind);
+    setTo(found.position);
+    setCorrects(null);
+  };
+  const last = moves.findLast((m) => m.adjuster === adjuster.kind);
+  const wrong = last ? (last.corrects ?? last.id) : null;
+  const by = to - adjuster.position;
+  return (
+    <section className="reading" aria-label="Log a move">
+      <p className="lab">What was really done</p>
+      <h1>{corrects ? 'Correct the entry' : 'Log a move'}</h1>
+      <Select label="Adjuster" name="adjuster" value={adjuster.kind} onChange={choose} choices={adjusters.map((a) => ({ value: a.kind, label: a.name }))} />
+      <Scale lower={adjuster.lower} upper={adjuster.upper} at={to} label={`${adjuster.name} to ${to}`} />
+      <div className="row">
+        <ButtonBase className="key" onClick={() => setTo(to - 1)} disabled={to <= adjuster.lower} aria-label={`One more: ${adjuster.minus}`}>
+          −
+        </ButtonBase>
+        <b className="n big" data-testid="move-to">
+          {signed(adjuster.position, 0)} to {signed(to, 0)}
+        </b>
+        <ButtonBase className="key" onClick={() => setTo(to + 1)} disabled={to >= adjuster.upper} aria-label={`One more: ${adjuster.plus}`}>
+          +
+        </ButtonBase>
+      </div>
+      <p className="muted">
+        + one step: {adjuster.plus.toLowerCase()}. − one step: {adjuster.minus.toLowerCase()}.
+        {adjuster.needsPress && ' Press needed.'}
+      </p>
+      <input className="name-input" aria-label="Note" placeholder="note, if any" maxLength={500} value={note} onChange={(event) => setNote(event.target.value)} />
+      {fault && (
+        <p className="fault" role="alert">
+          {fault}
+        </p>
+      )}
+      <div className="row">
+        <ButtonBase className="key strong" disabled={by === 0 || busy} onClick={() => onLog(adjuster.kind, to, note, corrects)}>
+          {corrects ? 'Correct the entry' : 'Log this move'}
+        </ButtonBase>
+        {wrong && !corrects && (
+          <ButtonBase className="plain" onClick={() => setCorrects(wrong)}>
+            The last entry was logged wrongly
+          </ButtonBase>
+        )}
+        {corrects && (
+          <ButtonBase className="plain" onClick={() => setCorrects(null)}>
+            No, a new move
+          </ButtonBase>
+        )}
+      </div>
+      {corrects && <p className="muted">The entry is corrected; nothing was turned on the bow. If you turned it back on the bow, log a new move instead.</p>}
+    </section>
+  );
+}

@@ -1,0 +1,77 @@
+import { ButtonBase } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { answer, api } from '../../api/client';
+import { BenchHead } from '../../bench/BenchHead';
+import { Foot } from '../../bench/Foot';
+import { useBow } from '../../bench/queries';
+import { PaperPlan, type Plan } from './PaperPlan';
+import { PaperSession } from './PaperSession';
+import { SheetGrid } from './SheetGrid';
+import { usePaperBench } from './usePaperBench';
+import './paper.css';
+
+/** Paper: plan it, mark shots, read, make one move, shoot again. */
+export default function PaperPage() {
+  const bowId = useParams().bowId!;
+  const navigate = useNavigate();
+  const bow = useBow(bowId);
+  const bench = usePaperBench(bowId);
+  const arrows = useQuery({ queryKey: ['arrows', bowId], queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })) });
+  const [planning, setPlanning] = useState<Plan | null>(null);
+  const kept = arrows.data?.filter((a) => a.kept) ?? [];
+  const paper = bench.papers.data?.[0];
+  const plan: Plan = planning ?? { arrowId: kept[0]?.kept?.id ?? '', distance: '3', fletched: false, tolerance: 0.25 };
+
+  if (paper && bow.data && !planning)
+    return (
+      <div className="page">
+        <BenchHead at="paper" bowId={bowId} />
+        <PaperSession key={paper.id} paper={paper} bow={bow.data} bench={bench} onNew={() => setPlanning(plan)} goStart={() => void navigate('/')} />
+      </div>
+    );
+
+  const loading = !bench.papers.data || !arrows.data || !bow.data;
+  const begin = async () => {
+    if (await bench.start(plan)) setPlanning(null);
+  };
+  return (
+    <div className="page">
+      <BenchHead at="paper" bowId={bowId} />
+      <main className="thing paper-page">
+        <svg className="sheet" viewBox="0 0 620 530" role="img" aria-label="A blank sheet of paper">
+          <SheetGrid width={620} height={530} cx={310} cy={265} px={96} />
+        </svg>
+        {!loading && kept.length > 0 && <PaperPlan plan={plan} arrows={arrows.data} faults={bench.faults} onChange={setPlanning} />}
+        {!loading && kept.length === 0 && (
+          <section className="reading">
+            <h1>No arrow is kept yet</h1>
+            <p>Paper reads a bow with an arrow: build one and keep it first.</p>
+          </section>
+        )}
+      </main>
+      {loading ? (
+        <Foot sentence={bow.isError ? 'There is no such bow on this rack.' : 'Opening the paper …'} reason="" button="To the rack" onGo={() => void navigate('/')} />
+      ) : kept.length === 0 ? (
+        <Foot sentence="Build an arrow and keep it." reason="Paper refers to a kept version, so that it can be read again later." button="To the arrow" onGo={() => void navigate(`/bows/${bowId}/arrow`)} />
+      ) : (
+        <Foot
+          sentence={bench.unreachable ? 'Kept here, not yet saved.' : (bench.problem?.message ?? 'Hang the paper and begin.')}
+          reason="Target a yard or more behind the paper. A clear range."
+          trouble={bench.problem !== null}
+          button="Begin this paper"
+          busy={bench.busy}
+          onGo={() => void begin()}
+          extra={
+            paper && (
+              <ButtonBase className="plain" onClick={() => setPlanning(null)}>
+                Back to the last paper
+              </ButtonBase>
+            )
+          }
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,34 @@
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
+import { ThemeProvider } from '@mui/material/styles';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { Refusal } from './api/client';
+import { App } from './app/App';
+import { savedTheme, theme, wearTheme } from './app/theme';
+import './app/fonts.css';
+import './app/tokens.css';
+import './app/base.css';
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
+const cache = createCache({ key: 'm', nonce, prepend: true });
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: (count, error) => !(error instanceof Refusal) && count < 2, networkMode: 'always' }, mutations: { networkMode: 'always' } },
+});
+wearTheme(savedTheme());
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <CacheProvider value={cache}>
+      <ThemeProvider theme={theme}>
+        <QueryClientProvider client={queries}>
+          <BrowserRouter>
+            <App />
+          </BrowserRouter>
+        </QueryClientProvider>
+      </ThemeProvider>
+    </CacheProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,163 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Support.UI;
+
+namespace Merganser.Browser.Tests;
+
+/// <summary>The built application on a free port with a data file of its own, and headless Chromium in front of it.</summary>
+public sealed class Bench : IDisposable
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("merganser-").FullName;
+    private readonly bool demo;
+    private Process server;
+
+    public Bench(bool demo, int width = 1280, int height = 800)
+    {
+        this.demo = demo;
+        Url = $"http://127.0.0.1:{FreePort()}";
+        server = Start();
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+            "--disable-component-update", "--disable-sync", "--hide-scrollbars", $"--user-data-dir={Path.Combine(folder, "profile")}");
+        options.SetLoggingPreference(LogType.Browser, LogLevel.All);
+        Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
+        Size(width, height);
+    }
+
+    public string Url { get; }
+
+    public ChromeDriver Driver { get; }
+
+    public static string Root { get; } = FindRoot();
+
+    public void Size(int width, int height, bool phone = false) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
+    {
+        ["width"] = width,
+        ["height"] = height,
+        ["deviceScaleFactor"] = 1,
+        ["mobile"] = phone,
+    });
+
+    public void Go(string path) => Driver.Navigate().GoToUrl(Url + path);
+
+    /// <summary>Stops the server as a power cut would, and starts it again on the same data.</summary>
+    public void Restart()
+    {
+        Kill();
+        server = Start();
+    }
+
+    public void Kill()
+    {
+        server.Kill();
+        server.WaitForExit();
+    }
+
+    public void StartAgain() => server = Start();
+
+    public T Until<T>(Func<IWebDriver, T?> condition)
+        where T : class
+    {
+        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(15)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
+        wait.IgnoreExceptionTypes(typeof(NoSuchElementException), typeof(StaleElementReferenceException), typeof(ElementNotInteractableException));
+        return wait.Until(condition)!;
+    }
+
+    public IWebElement See(string css) => Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed));
+
+    public IWebElement SeeText(string css, string text)
+    {
+        try
+        {
+            return Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Text.Contains(text)));
+        }
+        catch (WebDriverTimeoutException)
+        {
+            var found = string.Join(" | ", Driver.FindElements(By.CssSelector(css)).Select(e => e.Text));
+            throw new InvalidOperationException($"\"{text}\" was not seen at {css}; there: {found}");
+        }
+    }
+
+    public IWebElement Button(string text) => Until(d => d.FindElements(By.TagName("button")).Concat(d.FindElements(By.CssSelector("a"))).FirstOrDefault(e => e.Displayed && e.Enabled && e.Text.Contains(text)));
+
+    public void Type(string name, string text)
+    {
+        var field = See($"[name={name}]");
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(Keys.Delete + text);
+    }
+
+    public void Pick(string name, string words) => Until(d =>
+    {
+        new SelectElement(d.FindElement(By.CssSelector($"select[name={name}]"))).SelectByText(words, true);
+        return "done";
+    });
+
+    public void Shot(string file)
+    {
+        Until(d => (string)((IJavaScriptExecutor)d).ExecuteScript("return document.fonts.status")! == "loaded" ? "yes" : null);
+        Thread.Sleep(250);
+        Driver.GetScreenshot().SaveAsFile(file);
+    }
+
+    public void Dispose()
+    {
+        Driver.Quit();
+        Kill();
+        server.Dispose();
+        Directory.Delete(folder, true);
+    }
+
+    private Process Start()
+    {
+        var app = new[] { "release", "debug" }.Select(kind => Path.Combine(Root, "artifacts/bin/Merganser.Web", kind, "Merganser.Web.dll")).First(File.Exists);
+        var start = new ProcessStartInfo("dotnet") { WorkingDirectory = Root, RedirectStandardOutput = true, RedirectStandardError = true };
+        foreach (var argument in new[] { app, "--contentRoot", "src/Merganser.Web", "--urls", Url, "--data", Path.Combine(folder, "bench.db") })
+        {
+            start.ArgumentList.Add(argument);
+        }
+
+        if (demo)
+        {
+            start.ArgumentList.Add("--demo");
+            start.ArgumentList.Add("true");
+            start.ArgumentList.Add("--clock");
+            start.ArgumentList.Add("2026-11-23T18:34:00+00:00");
+        }
+
+        var process = Process.Start(start)!;
+        var ready = new TaskCompletionSource();
+        process.OutputDataReceived += (_, line) =>
+        {
+            if (line.Data?.Contains("is ready") == true)
+            {
+                ready.TrySetResult();
+            }
+        };
+        process.BeginOutputReadLine();
+        process.BeginErrorReadLine();
+        ready.Task.Wait(TimeSpan.FromSeconds(30)).ShouldBeTrue("the server did not start");
+        return process;
+    }
+
+    private static int FreePort()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+
+    private static string FindRoot()
+    {
+        var folder = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(folder!.FullName, "Merganser.slnx")))
+        {
+            folder = folder.Parent;
+        }
+
+        return folder.FullName;
+    }
+}
