@@ -115,7 +115,7 @@ public sealed class Bench : IDisposable
     {
         var app = new[] { "release", "debug" }.Select(kind => Path.Combine(Root, "artifacts/bin/Merganser.Web", kind, "Merganser.Web.dll")).First(File.Exists);
         var start = new ProcessStartInfo("dotnet") { WorkingDirectory = Root, RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var argument in new[] { app, "--contentRoot", "src/Merganser.Web", "--urls", Url, "--data", Path.Combine(folder, "bench.db") })
+        foreach (var argument in new[] { app, "--contentRoot", Path.Combine(Root, "src/Merganser.Web"), "--urls", Url, "--data", Path.Combine(folder, "bench.db") })
         {
             start.ArgumentList.Add(argument);
         }

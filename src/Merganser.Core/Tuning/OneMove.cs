@@ -173,8 +173,8 @@ public sealed record OneMove(Hand Hand, Release Release, School School, bool Has
         {
             var wide = mean.Spread > 2 * MeanTear.UsualSpread;
             lines.Add(wide
-                ? new Evidence("Holes differ from shot to shot.", $"Spread {Number(mean.Spread, 2)} in, usual about {Number(MeanTear.UsualSpread, 2)}: that points to the archer or the arrows.", "Five holes alike.")
-                : new Evidence("Holes are alike.", $"Spread {Number(mean.Spread, 2)} in over {Count(mean.Count, "shot")}. That rules out chance and one bad arrow.", "It does not clear grip, face pressure or spine: a changed grip or a control arrow would."));
+                ? new Evidence("Holes differ from shot to shot.", $"Spread {Number(mean.Spread, 2)} in, usual about {Number(MeanTear.UsualSpread, 2)}: that points to the archer or the arrows.", "Five holes alike")
+                : new Evidence("Holes are alike.", $"Spread {Number(mean.Spread, 2)} in over {Count(mean.Count, "shot")}: not chance or one bad arrow. Grip, face and spine are not cleared.", "A changed grip or a control arrow that tears otherwise"));
         }
 
         if (made.Count > 0)
@@ -184,12 +184,12 @@ public sealed record OneMove(Hand Hand, Release Release, School School, bool Has
             var change = last.After.Mean.Along(fact.Axis) - last.Before.Mean.Along(fact.Axis);
             var sum = Math.Sqrt((last.After.Radius * last.After.Radius) + (last.Before.Radius * last.Before.Radius));
             lines.Add(new Evidence(
-                $"The last move changed the tear by {Signed(change, 2)} in.",
+                $"Last move: {Signed(change, 2)} in.",
                 $"{fact.Name}, {fact.Steps(Math.Abs(last.Steps))}: {(Math.Abs(change) > sum ? "more" : "no more")} than chance, ± {Number(sum, 2)} in.",
-                "More shots on either side of it."));
+                "More shots on either side of it"));
         }
 
-        lines.Add(new Evidence("Spine is not judged here.", "One distance cannot tell it.", "A bare tear that changes side or size at 6 yd."));
+        lines.Add(new Evidence("Spine not judged.", "One distance cannot tell it.", "A bare tear that changes side or size at 6 yd"));
         return lines;
     }
 

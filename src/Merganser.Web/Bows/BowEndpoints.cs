@@ -78,13 +78,19 @@ public static class BowEndpoints
         });
         api.MapPut("/bows/{id}", (string id, BowInput input, HttpRequest request, BowStore bows) =>
             View(bows.Change(id, request.IfMatch(), input.Entry, input.ReadAdjusters(bows.Get(id).Adjusters)), bows));
-        api.MapGet("/adjusters", (BowKind kind, CamSystem cams) =>
-        {
-            var usual = AdjusterTable.Usual(kind, cams);
-            return AdjusterTable.All.Where(f => kind == BowKind.Compound == f.Kind <= AdjusterKind.BottomLimbBolt || usual.Contains(f.Kind))
-                .Select(f => new AdjusterOffer(f.Kind, f.Name, f.StepUnit, f.Lower, f.Upper, f.NeedsPress, usual.Contains(f.Kind))).ToArray();
-        });
+        api.MapGet("/adjusters", (string kind, string cams) => Offers(Word<BowKind>("kind", kind), Word<CamSystem>("cams", cams)));
     }
+
+    private static AdjusterOffer[] Offers(BowKind kind, CamSystem cams)
+    {
+        var usual = AdjusterTable.Usual(kind, cams);
+        return [.. AdjusterTable.All.Where(f => kind == BowKind.Compound == f.Kind <= AdjusterKind.BottomLimbBolt || usual.Contains(f.Kind))
+            .Select(f => new AdjusterOffer(f.Kind, f.Name, f.StepUnit, f.Lower, f.Upper, f.NeedsPress, usual.Contains(f.Kind)))];
+    }
+
+    private static T Word<T>(string field, string word) where T : struct, Enum => Enum.TryParse<T>(word, true, out var value) && Enum.IsDefined(value)
+        ? value
+        : throw new RefusedException("unknown-word", $"\"{word}\" is not known here.", new FieldProblem(field, "unknown-word", $"Use one of: {string.Join(", ", Enum.GetNames<T>().Select(n => char.ToLowerInvariant(n[0]) + n[1..]))}."));
 
     public static BowView View(BowRow row, BowStore bows)
     {

@@ -15,7 +15,10 @@ import './app/base.css';
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
 const cache = createCache({ key: 'm', nonce, prepend: true });
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: (count, error) => !(error instanceof Refusal) && count < 2, networkMode: 'always' }, mutations: { networkMode: 'always' } },
+  defaultOptions: {
+    queries: { retry: (count, error) => !(error instanceof Refusal) && count < 2, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
 });
 wearTheme(savedTheme());
 

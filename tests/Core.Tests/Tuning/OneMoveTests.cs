@@ -147,7 +147,7 @@ public class OneMoveTests
     public void Equal_holes_never_clear_grip_or_spine()
     {
         var evidence = Bench(All).On(Alike(new(1, 0)), []).Evidence;
-        evidence.ShouldContain(e => e.WouldOverturn.Contains("grip"));
+        evidence.ShouldContain(e => e.Because.Contains("Grip, face and spine are not cleared"));
         evidence.ShouldContain(e => e.Statement.Contains("Spine"));
     }
 

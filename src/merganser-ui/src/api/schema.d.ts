@@ -223,8 +223,8 @@ export interface paths {
         get: {
             parameters: {
                 query: {
-                    kind: components["schemas"]["BowKind"];
-                    cams: components["schemas"]["CamSystem"];
+                    kind: string;
+                    cams: string;
                 };
                 header?: never;
                 path?: never;

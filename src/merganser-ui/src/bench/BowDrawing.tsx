@@ -1,9 +1,24 @@
 import { bowOutline, type BowKind } from '../drawing/bow';
 
-const words: Record<BowKind, string> = { compound: 'compound bow', recurve: 'recurve bow', barebow: 'barebow', longbow: 'longbow' };
+const words: Record<BowKind, string> = {
+  compound: 'compound bow',
+  recurve: 'recurve bow',
+  barebow: 'barebow',
+  longbow: 'longbow',
+};
 
 /** A bow from the side: a left-handed one faces the other way. */
-export function BowDrawing({ kind, hand, height, thin }: { kind: BowKind; hand: 'right' | 'left'; height: number; thin?: boolean }) {
+export function BowDrawing({
+  kind,
+  hand,
+  height,
+  thin,
+}: {
+  kind: BowKind;
+  hand: 'right' | 'left';
+  height: number;
+  thin?: boolean;
+}) {
   const bow = bowOutline(kind);
   const k = thin ? 2 : 1;
   return (
@@ -14,7 +29,12 @@ export function BowDrawing({ kind, hand, height, thin }: { kind: BowKind; hand: 
       role="img"
       aria-label={`${hand === 'left' ? 'Left' : 'Right'}-handed ${words[kind]}, seen from the side`}
     >
-      <g transform={hand === 'left' ? 'translate(100 0) scale(-1 1)' : undefined} fill="none" stroke="var(--ink)" strokeLinecap="round">
+      <g
+        transform={hand === 'left' ? 'translate(100 0) scale(-1 1)' : undefined}
+        fill="none"
+        stroke="var(--ink)"
+        strokeLinecap="round"
+      >
         <path d={bow.cables} stroke="var(--ink2)" strokeWidth={0.6 * k} />
         <path d={bow.string} strokeWidth={1 * k} />
         <path d={bow.limbs} strokeWidth={3 * k} />

@@ -19,7 +19,13 @@ export function Field({
   hint,
   onEnter,
   autoFocus,
-}: Common & { value: string; onChange: (text: string) => void; unit?: string; onEnter?: () => void; autoFocus?: boolean }) {
+}: Common & {
+  value: string;
+  onChange: (text: string) => void;
+  unit?: string;
+  onEnter?: () => void;
+  autoFocus?: boolean;
+}) {
   const id = useId();
   const press = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
     if (event.key !== 'Enter' || event.ctrlKey) return;
@@ -55,14 +61,28 @@ export interface Choice {
   label: string;
 }
 
-export function Select({ label, name, value, onChange, choices, fault, hint }: Common & { value: string; onChange: (value: string) => void; choices: Choice[] }) {
+export function Select({
+  label,
+  name,
+  value,
+  onChange,
+  choices,
+  fault,
+  hint,
+}: Common & { value: string; onChange: (value: string) => void; choices: Choice[] }) {
   const id = useId();
   return (
     <div className={fault ? 'field wrong' : 'field'}>
       <label className="lab" htmlFor={id}>
         {label}
       </label>
-      <NativeSelect id={id} name={name} value={value} onChange={(event) => onChange(event.target.value)} input={<InputBase />}>
+      <NativeSelect
+        id={id}
+        name={name}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+        input={<InputBase />}
+      >
         {choices.map((choice) => (
           <option key={choice.value} value={choice.value}>
             {choice.label}

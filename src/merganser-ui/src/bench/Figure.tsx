@@ -6,7 +6,19 @@ import { direction, show, signed, withUnit } from '../units/units';
 type FigureData = Schemas['Figure'];
 
 /** A figure with its change; the whole of it is the button for its working. */
-export function Figure({ figure, since, small, stale, children }: { figure: FigureData; since?: string; small?: boolean; stale?: boolean; children?: ReactNode }) {
+export function Figure({
+  figure,
+  since,
+  small,
+  stale,
+  children,
+}: {
+  figure: FigureData;
+  since?: string;
+  small?: boolean;
+  stale?: boolean;
+  children?: ReactNode;
+}) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const id = useId();
   const shown = figure.value === null ? null : show(figure.value, figure.unit, figure.decimals);
@@ -43,7 +55,15 @@ export function Figure({ figure, since, small, stale, children }: { figure: Figu
         anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
         transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
         transitionDuration={0}
-        slotProps={{ paper: { elevation: 0, id, className: 'working', role: 'dialog', 'aria-label': `${figure.label}, the working` } as object }}
+        slotProps={{
+          paper: {
+            elevation: 0,
+            id,
+            className: 'working',
+            role: 'dialog',
+            'aria-label': `${figure.label}, the working`,
+          } as object,
+        }}
       >
         <WorkingTable figure={figure} />
       </Popover>
@@ -82,7 +102,9 @@ function Change({ change, decimals, since }: { change: number; decimals: number;
       <svg width="10" height="10" aria-hidden="true">
         <path d={signs[direction(change, decimals)]} fill="currentColor" />
       </svg>
-      {direction(change, decimals) === 'same' ? `unchanged since ${since}` : `${signed(change, decimals)} since ${since}`}
+      {direction(change, decimals) === 'same'
+        ? `unchanged since ${since}`
+        : `${signed(change, decimals)} since ${since}`}
     </span>
   );
 }

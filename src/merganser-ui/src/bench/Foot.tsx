@@ -17,7 +17,18 @@ export interface FootProps {
 }
 
 /** The one place for what is next: one sentence, one reason, one button. */
-export function Foot({ sentence, reason, button, onGo, alternative, onAlternative, guarded, busy, trouble, extra }: FootProps) {
+export function Foot({
+  sentence,
+  reason,
+  button,
+  onGo,
+  alternative,
+  onAlternative,
+  guarded,
+  busy,
+  trouble,
+  extra,
+}: FootProps) {
   const go = useRef(onGo);
   useEffect(() => {
     go.current = onGo;

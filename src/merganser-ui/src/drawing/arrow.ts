@@ -41,7 +41,8 @@ export interface ArrowPaths {
 
 const r = (value: number) => Math.round(value * 100) / 100;
 
-const box = (x1: number, x2: number, y: number, half: number) => `M${r(x1)} ${r(y - half)}H${r(x2)}V${r(y + half)}H${r(x1)}Z`;
+const box = (x1: number, x2: number, y: number, half: number) =>
+  `M${r(x1)} ${r(y - half)}H${r(x2)}V${r(y + half)}H${r(x1)}Z`;
 
 export function arrowPaths(arrow: ArrowMeasures, at: Layout, y: number, thickness = 1): ArrowPaths {
   const px = at.x(1) - at.x(0);
@@ -52,7 +53,10 @@ export function arrowPaths(arrow: ArrowMeasures, at: Layout, y: number, thicknes
     nock: nock(at.x(0), start, y, half),
     tube: box(start, end, y, half),
     wrap: arrow.wrapTo === null ? null : box(start, at.x(arrow.wrapTo), y, half),
-    insert: arrow.insertFrom === null ? null : box(at.x(arrow.insertFrom), at.x(arrow.insertTo ?? arrow.cutLength), y, half * 0.7),
+    insert:
+      arrow.insertFrom === null
+        ? null
+        : box(at.x(arrow.insertFrom), at.x(arrow.insertTo ?? arrow.cutLength), y, half * 0.7),
     vaneUp: vane(arrow, at, y - half, -px),
     vaneDown: vane(arrow, at, y + half, px * 0.5),
     point: point(arrow, end, px, y, half),

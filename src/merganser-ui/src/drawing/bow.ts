@@ -11,10 +11,10 @@ export interface BowOutline {
 }
 
 const compound: BowOutline = {
-  limbs: 'M36 14 L62 58 M36 186 L62 142',
+  limbs: 'M36 14 L61 60 M36 186 L61 140',
   string: 'M24 16 L24 184',
   cables: 'M29 18 L38 184 M38 16 L29 182',
-  grip: 'M62 58 C74 74 72 88 62 98 C68 112 74 128 62 142',
+  grip: 'M61 60 C70 70 73 78 70 88 C68 96 64 100 65 108 C66 118 73 124 61 140',
   cams: [
     { x: 34, y: 14, r: 10 },
     { x: 34, y: 186, r: 10 },

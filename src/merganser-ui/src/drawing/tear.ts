@@ -11,7 +11,7 @@ const TAIL_RADIUS = 0.14;
 const VANE_REACH = 0.42;
 const r = (value: number) => Math.round(value * 10) / 10;
 
-/** A tear as it looks: ragged point hole, narrowing slit, tail hole, one tapering cut for each vane. Origin is the point's hole; y down. */
+/** All pieces turn the same way round, so that they fill where they overlap. A tear as it looks: ragged point hole, narrowing slit, tail hole, one tapering cut for each vane. Origin is the point's hole; y down. */
 export function tearPath(tear: TearShape, px: number, seed: string, vanes: number): string {
   const random = seeded(seed);
   const tail = { x: tear.x * px, y: -tear.y * px };
@@ -38,7 +38,7 @@ function slit(tail: { x: number; y: number }, long: number, px: number, random: 
   const wide = POINT_RADIUS * 0.8 * px;
   const narrow = (0.05 + 0.03 * random()) * px;
   const along = (share: number, side: number) => `${r(tail.x * share + nx * side)} ${r(tail.y * share + ny * side)}`;
-  return `M${along(0, wide)}L${along(0.6, narrow)}L${along(1, wide)}L${along(1, -wide)}L${along(0.55, -narrow * 0.8)}L${along(0, -wide)}Z`;
+  return `M${along(0, -wide)}L${along(0.6, -narrow)}L${along(1, -wide)}L${along(1, wide)}L${along(0.55, narrow * 0.8)}L${along(0, wide)}Z`;
 }
 
 function cut(tail: { x: number; y: number }, angle: number, px: number, random: () => number): string {
@@ -47,7 +47,7 @@ function cut(tail: { x: number; y: number }, angle: number, px: number, random: 
   const half = 0.055 * px;
   const nx = -Math.sin(angle) * half;
   const ny = Math.cos(angle) * half;
-  return `M${r(tail.x + nx)} ${r(tail.y + ny)}L${r(tail.x + reach * Math.cos(bend))} ${r(tail.y + reach * Math.sin(bend))}L${r(tail.x - nx)} ${r(tail.y - ny)}Z`;
+  return `M${r(tail.x - nx)} ${r(tail.y - ny)}L${r(tail.x + reach * Math.cos(bend))} ${r(tail.y + reach * Math.sin(bend))}L${r(tail.x + nx)} ${r(tail.y + ny)}Z`;
 }
 
 /** Pixels to the inch at twice, once or half life size, chosen so that the farthest place fits. */

@@ -5,6 +5,7 @@ import { Caution } from '../../bench/Caution';
 import { Figure } from '../../bench/Figure';
 import { Foot } from '../../bench/Foot';
 import { isTyping } from '../../bench/keys';
+import { place } from '../../drawing/band';
 import { number } from '../../units/units';
 import { ArrowDrawing } from './ArrowDrawing';
 import { FitBand } from './FitBand';
@@ -37,7 +38,11 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !(event.target instanceof HTMLInputElement)) {
+      if (
+        (event.ctrlKey || event.metaKey) &&
+        event.key.toLowerCase() === 'z' &&
+        !(event.target instanceof HTMLInputElement)
+      ) {
         event.preventDefault();
         if (event.shiftKey) redo();
         else undo();
@@ -73,9 +78,17 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
     <>
       <main className="thing arrow-page">
         <div className="arrow-title">
-          <label>
+          <input
+            className="arrow-name"
+            aria-label="Name of this arrow"
+            name="arrowName"
+            maxLength={60}
+            value={draft.name}
+            onChange={(event) => change({ ...draft, name: event.target.value })}
+          />
+          <label className="other-arrows">
             <span className="visually-hidden">Arrow on the bench</span>
-            <select value={row.id} onChange={(event) => onOpen(event.target.value)} className="arrow-select">
+            <select value={row.id} onChange={(event) => onOpen(event.target.value)}>
               {arrows.map((a) => (
                 <option key={a.id} value={a.id}>
                   {a.id === row.id ? draft.name : a.draft.name}
@@ -93,7 +106,11 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
           <ButtonBase className="plain" onClick={redo} disabled={!bench.canRedo}>
             Redo
           </ButtonBase>
-          <div className="cautions">{view?.reading.cautions.map((c) => <Caution key={c.code} caution={c} />)}</div>
+          <div className="cautions">
+            {view?.reading.cautions.map((c) => (
+              <Caution key={c.code} caution={c} />
+            ))}
+          </div>
         </div>
         <div className="arrow-zone">
           {view && <ArrowDrawing arrow={view.arrow} reading={view.reading} chosen={chosen} onChoose={focusPart} />}
@@ -102,8 +119,13 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
         {view && (
           <div className="figures">
             {top.map((name) => (
-              <Figure key={name} figure={figure(name)!} since={view.reading.figures.some((f) => f.change !== null) ? SINCE : undefined} stale={figures.isPlaceholderData}>
-                {name === 'speed' && <span className="d">band {number(figure('speed')!.low!, 0)} to {number(figure('speed')!.high!, 0)}</span>}
+              <Figure
+                key={name}
+                figure={figure(name)!}
+                since={view.reading.figures.some((f) => f.change !== null) ? SINCE : undefined}
+                stale={figures.isPlaceholderData}
+              >
+                {name === 'speed' && <SpeedBand figure={figure(name)!} />}
               </Figure>
             ))}
           </div>
@@ -129,14 +151,12 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
             </section>
           )}
           <section aria-label="Parts" className="parts">
-            <div className="field">
-              <label className="lab" htmlFor="arrow-name">
-                Name
-              </label>
-              <input id="arrow-name" className="name-input" maxLength={60} value={draft.name} onChange={(event) => change({ ...draft, name: event.target.value })} />
-            </div>
             {parts.map((part) => (
-              <div key={part.name} onFocus={() => setChosen(part.name)} className={chosen === part.name ? 'part-row chosen' : 'part-row'}>
+              <div
+                key={part.name}
+                onFocus={() => setChosen(part.name)}
+                className={chosen === part.name ? 'part-row chosen' : 'part-row'}
+              >
                 <PartField part={part.name} draft={draft} catalogue={catalogue} faults={faults} onChange={change} />
               </div>
             ))}
@@ -148,19 +168,105 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
   );
 }
 
-function ArrowFoot({ bench, trouble, kept, act }: { bench: ReturnType<typeof useArrowBench>; trouble: string | null; kept: Schemas['ArrowVersion'] | null; act: (action: string | null | undefined) => void }) {
+/** The band of the speed, drawn: its own figures say how wide it is. */
+function SpeedBand({ figure }: { figure: Schemas['Figure'] }) {
+  const at = 4 + place(figure.value!, figure.low!, figure.high!, 60);
+  return (
+    <svg
+      className="speed-band"
+      width="68"
+      height="40"
+      viewBox="0 0 68 40"
+      role="img"
+      aria-label={`between ${number(figure.low!, 0)} and ${number(figure.high!, 0)}`}
+    >
+      <path d="M4 16h60M4 10v12M64 10v12" stroke="var(--ink)" strokeWidth="1.8" fill="none" />
+      <path d={`M${at} 15l-5 -9h10z`} fill="var(--bill)" />
+      <text x="34" y="37" textAnchor="middle" fontSize="13">
+        {number(figure.low!, 0)} to {number(figure.high!, 0)}
+      </text>
+    </svg>
+  );
+}
+
+function ArrowFoot({
+  bench,
+  trouble,
+  kept,
+  act,
+}: {
+  bench: ReturnType<typeof useArrowBench>;
+  trouble: string | null;
+  kept: Schemas['ArrowVersion'] | null;
+  act: (action: string | null | undefined) => void;
+}) {
   const { save, figures, faults } = bench;
   if (save.kind === 'conflict')
-    return <Foot trouble sentence="This arrow was changed in another place meanwhile." reason="Your build is still here. Keep yours, or take the other." button="Keep mine" onGo={() => bench.resolve(true)} alternative="Take the other" onAlternative={() => bench.resolve(false)} />;
-  if (save.kind === 'lost') return <Foot trouble sentence="Kept here, not yet saved." reason={save.message} button="Try again" onGo={() => void bench.retry()} />;
+    return (
+      <Foot
+        trouble
+        sentence="This arrow was changed in another place meanwhile."
+        reason="Your build is still here. Keep yours, or take the other."
+        button="Keep mine"
+        onGo={() => bench.resolve(true)}
+        alternative="Take the other"
+        onAlternative={() => bench.resolve(false)}
+      />
+    );
+  if (save.kind === 'lost')
+    return (
+      <Foot
+        trouble
+        sentence="Kept here, not yet saved."
+        reason={save.message}
+        button="Try again"
+        onGo={() => void bench.retry()}
+      />
+    );
   const fault = Object.values(faults)[0]?.[0];
-  if (fault) return <Foot trouble sentence="One entry needs another look." reason={fault} button="Undo it" onGo={bench.undo} busy={!bench.canUndo} />;
-  if (trouble) return <Foot trouble sentence={trouble} reason="Nothing is lost." button="Try again" onGo={() => act('keep')} />;
-  if (figures.isError) return <Foot trouble sentence="The figures could not be computed." reason={figures.error.message} button="Try again" onGo={() => void figures.refetch()} />;
+  if (fault)
+    return (
+      <Foot
+        trouble
+        sentence="One entry needs another look."
+        reason={fault}
+        button="Undo it"
+        onGo={bench.undo}
+        busy={!bench.canUndo}
+      />
+    );
+  if (trouble)
+    return <Foot trouble sentence={trouble} reason="Nothing is lost." button="Try again" onGo={() => act('keep')} />;
+  if (figures.isError)
+    return (
+      <Foot
+        trouble
+        sentence="The figures could not be computed."
+        reason={figures.error.message}
+        button="Try again"
+        onGo={() => void figures.refetch()}
+      />
+    );
   const next = figures.data?.reading.next;
   if (!next) return <Foot sentence="Opening the arrow …" reason="" button="Wait" busy onGo={() => undefined} />;
   const same = kept !== null && JSON.stringify(kept.typed) === JSON.stringify(bench.draft);
   if (same && next.action === 'keep')
-    return <Foot sentence={`Version ${kept.number} is kept: shoot it through paper.`} reason="Cut one shaft first. Eye protection and a dust mask for carbon." button="To the paper" onGo={() => act('paper')} />;
-  return <Foot sentence={next.sentence} reason={next.reason} button={next.button} onGo={() => act(next.action)} alternative={next.alternative} onAlternative={() => act(next.alternativeAction)} />;
+    return (
+      <Foot
+        sentence={`Version ${kept.number} is kept: shoot it through paper.`}
+        reason="Cut one shaft first. Eye protection and a dust mask for carbon."
+        button="To the paper"
+        onGo={() => act('paper')}
+      />
+    );
+  return (
+    <Foot
+      sentence={next.sentence}
+      reason={next.reason}
+      button={next.button}
+      onGo={() => act(next.action)}
+      alternative={next.alternative}
+      onAlternative={() => act(next.alternativeAction)}
+    />
+  );
 }

@@ -19,7 +19,10 @@ export default function ArrowPage() {
   const catalogue = useCatalogue();
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
-  const arrows = useQuery({ queryKey: ['arrows', bowId], queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })) });
+  const arrows = useQuery({
+    queryKey: ['arrows', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
+  });
   const all = arrows.data ? sorted(arrows.data) : undefined;
   const row = all?.find((a) => a.id === search.get('arrow')) ?? arrows.data?.[0];
 
@@ -27,7 +30,9 @@ export default function ArrowPage() {
     if (!bow.data || !catalogue.data) return;
     try {
       const like = row?.draft;
-      const draft = like ? { ...like, name: `${like.name}, copy`.slice(0, 60) } : firstDraft(catalogue.data, bow.data.bow.drawLength);
+      const draft = like
+        ? { ...like, name: `${like.name}, copy`.slice(0, 60) }
+        : firstDraft(catalogue.data, bow.data.bow.drawLength);
       const added = await answer(api.POST('/api/arrows', { body: { id: newId(), bowId, draft } }));
       await queries.invalidateQueries({ queryKey: ['arrows', bowId] });
       refresh();
@@ -76,7 +81,13 @@ const sorted = (arrows: Schemas['ArrowRow'][]) => arrows.toSorted((a, b) => a.dr
 function EmptyArrow() {
   return (
     <svg viewBox="0 0 1232 160" role="img" aria-label="An arrow that is not built yet" style={{ width: '100%' }}>
-      <path d="M40 80H1140 M60 80l20 -22h60l30 22 M1140 70v20l40 -10z" fill="none" stroke="var(--edge)" strokeWidth="2" strokeDasharray="8 6" />
+      <path
+        d="M40 80H1140 M60 80l20 -22h60l30 22 M1140 70v20l40 -10z"
+        fill="none"
+        stroke="var(--edge)"
+        strokeWidth="2"
+        strokeDasharray="8 6"
+      />
     </svg>
   );
 }

@@ -17,18 +17,30 @@ export function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
   const step = (by: 1 | -1) => stepPart(draft, catalogue, part, by);
   return (
     <div className="part-panel" data-panel={part}>
-      <ButtonBase className="key" aria-label={`${facts.label}: one step less`} disabled={!step(-1)} onClick={() => onChange(step(-1)!)}>
+      <ButtonBase
+        className="key"
+        aria-label={`${facts.label}: one step less`}
+        disabled={!step(-1)}
+        onClick={() => onChange(step(-1)!)}
+      >
         −
       </ButtonBase>
       <div className="part-pick">
         <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
       </div>
-      <ButtonBase className="key" aria-label={`${facts.label}: one step more`} disabled={!step(1)} onClick={() => onChange(step(1)!)}>
+      <ButtonBase
+        className="key"
+        aria-label={`${facts.label}: one step more`}
+        disabled={!step(1)}
+        onClick={() => onChange(step(1)!)}
+      >
         +
       </ButtonBase>
     </div>
   );
 }
+
+const vaneCounts = ['2', '3', '4', '6'];
 
 /** The draft with this part one step on, or null at the end. */
 export function stepPart(draft: Draft, catalogue: Schemas['Catalogue'], part: PartName, by: 1 | -1): Draft | null {
@@ -36,6 +48,10 @@ export function stepPart(draft: Draft, catalogue: Schemas['Catalogue'], part: Pa
   if (part === 'length') {
     const text = steppedLength(draft.cutLength, by);
     return text === null ? null : { ...draft, cutLength: text };
+  }
+  if (part === 'vaneCount') {
+    const count = vaneCounts[vaneCounts.indexOf(String(draft.vaneCount)) + by];
+    return count === undefined ? null : { ...draft, vaneCount: Number(count) };
   }
   if (!field) return null;
   const id = neighbour(stockOf(catalogue, part), draft[field], by);
@@ -46,11 +62,41 @@ export function PartField({ part, draft, catalogue, faults, onChange }: Props) {
   const facts = parts.find((p) => p.name === part)!;
   const fault = (field: string) => faults[field]?.[0];
   if (part === 'length')
-    return <Field label="Cut length, nock throat to shaft end" name="cutLength" unit="in" value={draft.cutLength} onChange={(cutLength) => onChange({ ...draft, cutLength })} fault={fault('cutLength')} />;
-  if (part === 'glue') return <Field label="Glue at the vanes" name="glue" unit="gr" value={draft.glue} onChange={(glue) => onChange({ ...draft, glue })} fault={fault('glue')} />;
+    return (
+      <Field
+        label="Cut length, nock throat to shaft end"
+        name="cutLength"
+        unit="in"
+        value={draft.cutLength}
+        onChange={(cutLength) => onChange({ ...draft, cutLength })}
+        fault={fault('cutLength')}
+      />
+    );
+  if (part === 'glue')
+    return (
+      <Field
+        label="Glue at the vanes"
+        name="glue"
+        unit="gr"
+        value={draft.glue}
+        onChange={(glue) => onChange({ ...draft, glue })}
+        fault={fault('glue')}
+      />
+    );
+  if (part === 'vaneCount')
+    return (
+      <Select
+        label="Vane count"
+        name="vaneCount"
+        value={String(draft.vaneCount)}
+        onChange={(count) => onChange({ ...draft, vaneCount: Number(count) })}
+        choices={vaneCounts.map((value) => ({ value, label: value }))}
+        fault={fault('vaneCount')}
+      />
+    );
   const field = facts.field!;
   const none = facts.optional ? [{ value: '', label: 'none' }] : [];
-  const select = (
+  return (
     <Select
       label={facts.label}
       name={field}
@@ -59,12 +105,5 @@ export function PartField({ part, draft, catalogue, faults, onChange }: Props) {
       choices={[...none, ...stockOf(catalogue, part).map((s) => ({ value: s.id, label: s.label }))]}
       fault={fault(part === 'vanes' ? 'vane' : part)}
     />
-  );
-  if (part !== 'vanes') return select;
-  return (
-    <div className="pair">
-      {select}
-      <Select label="Count" name="vaneCount" value={String(draft.vaneCount)} onChange={(count) => onChange({ ...draft, vaneCount: Number(count) })} choices={['2', '3', '4', '6'].map((value) => ({ value, label: value }))} fault={fault('vaneCount')} />
-    </div>
   );
 }

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client';
 
 export type Draft = Schemas['ArrowDraft'];
-export type PartName = 'nock' | 'vanes' | 'wrap' | 'shaft' | 'length' | 'insert' | 'point' | 'glue';
+export type PartName = 'nock' | 'vanes' | 'vaneCount' | 'wrap' | 'shaft' | 'length' | 'insert' | 'point' | 'glue';
 
 export interface Part {
   name: PartName;
@@ -14,6 +14,7 @@ export interface Part {
 export const parts: Part[] = [
   { name: 'nock', label: 'Nock', field: 'nockId', optional: false },
   { name: 'vanes', label: 'Vanes', field: 'vaneId', optional: true },
+  { name: 'vaneCount', label: 'Vane count', field: null, optional: false },
   { name: 'wrap', label: 'Wrap', field: 'wrapId', optional: true },
   { name: 'shaft', label: 'Shaft', field: 'shaftId', optional: false },
   { name: 'length', label: 'Cut length', field: null, optional: false },
@@ -31,7 +32,10 @@ export interface Stock {
 export function stockOf(catalogue: Schemas['Catalogue'], name: PartName): Stock[] {
   switch (name) {
     case 'shaft':
-      return catalogue.shafts.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.material.toLowerCase()}, ${s.part.grainsPerInch.toFixed(1)} gr/in` }));
+      return catalogue.shafts.map((s) => ({
+        id: s.id,
+        label: `${s.part.name}, ${s.part.material.toLowerCase()}, ${s.part.grainsPerInch.toFixed(1)} gr/in`,
+      }));
     case 'insert':
       return catalogue.inserts.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr` }));
     case 'point':

@@ -7,7 +7,8 @@ import type { Draft } from './parts';
 const SAVE_AFTER = 350;
 const UNDO_DEPTH = 100;
 
-type SaveState = { kind: 'saved' | 'saving' } | { kind: 'lost'; message: string } | { kind: 'conflict'; theirs: Schemas['ArrowRow'] };
+type SaveState =
+  { kind: 'saved' | 'saving' } | { kind: 'lost'; message: string } | { kind: 'conflict'; theirs: Schemas['ArrowRow'] };
 
 const slot = (id: string) => `merganser-arrow-${id}`;
 
@@ -27,7 +28,8 @@ export function useArrowBench(bowId: string, row: Schemas['ArrowRow']) {
 
   const figures = useQuery({
     queryKey: ['figures', bowId, draft, openedId],
-    queryFn: ({ signal }) => answer(api.POST('/api/figures', { body: { bowId, draft, openedVersionId: openedId }, signal })),
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/figures', { body: { bowId, draft, openedVersionId: openedId }, signal })),
     placeholderData: keepPreviousData,
     staleTime: 60_000,
   });
@@ -39,7 +41,9 @@ export function useArrowBench(bowId: string, row: Schemas['ArrowRow']) {
       while (JSON.stringify(wanted.current) !== savedText.current) {
         setSave({ kind: 'saving' });
         const body = wanted.current;
-        const kept = await answer(api.PUT('/api/arrows/{id}/draft', { params: { path: { id: row.id } }, body, ...ifMatch(version.current) }));
+        const kept = await answer(
+          api.PUT('/api/arrows/{id}/draft', { params: { path: { id: row.id } }, body, ...ifMatch(version.current) }),
+        );
         version.current = kept.version;
         savedText.current = JSON.stringify(body);
       }
@@ -47,8 +51,13 @@ export function useArrowBench(bowId: string, row: Schemas['ArrowRow']) {
       setSave({ kind: 'saved' });
       return true;
     } catch (error) {
-      if (error instanceof Refusal && error.status === 412) setSave({ kind: 'conflict', theirs: error.current as Schemas['ArrowRow'] });
-      else setSave({ kind: 'lost', message: error instanceof Unreachable ? 'The bench’s server does not answer.' : (error as Error).message });
+      if (error instanceof Refusal && error.status === 412)
+        setSave({ kind: 'conflict', theirs: error.current as Schemas['ArrowRow'] });
+      else
+        setSave({
+          kind: 'lost',
+          message: error instanceof Unreachable ? 'The bench’s server does not answer.' : (error as Error).message,
+        });
       return false;
     } finally {
       sending.current = false;
@@ -95,7 +104,9 @@ export function useArrowBench(bowId: string, row: Schemas['ArrowRow']) {
   const keep = async () => {
     wanted.current = draft;
     if (!(await send())) return null;
-    const kept = await answer(api.POST('/api/arrows/{id}/versions', { params: { path: { id: row.id } }, body: { id: newId() } }));
+    const kept = await answer(
+      api.POST('/api/arrows/{id}/versions', { params: { path: { id: row.id } }, body: { id: newId() } }),
+    );
     setOpenedId(kept.kept!.id);
     await queries.invalidateQueries({ queryKey: ['arrows', bowId] });
     refresh();
@@ -103,7 +114,21 @@ export function useArrowBench(bowId: string, row: Schemas['ArrowRow']) {
   };
 
   const faults = figures.error instanceof Refusal ? figures.error.errors : {};
-  return { draft, change, undo, redo, canUndo: past.length > 0, canRedo: future.length > 0, figures, faults, save, retry: send, resolve, keep, openedId };
+  return {
+    draft,
+    change,
+    undo,
+    redo,
+    canUndo: past.length > 0,
+    canRedo: future.length > 0,
+    figures,
+    faults,
+    save,
+    retry: send,
+    resolve,
+    keep,
+    openedId,
+  };
 }
 
 function unsaved(row: Schemas['ArrowRow']): Draft | null {

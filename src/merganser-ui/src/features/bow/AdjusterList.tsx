@@ -15,7 +15,8 @@ interface Props {
 export const useOffers = (entry: Entry) =>
   useQuery({
     queryKey: ['adjusters', entry.kind, entry.camSystem],
-    queryFn: () => answer(api.GET('/api/adjusters', { params: { query: { kind: entry.kind, cams: entry.camSystem } } })),
+    queryFn: () =>
+      answer(api.GET('/api/adjusters', { params: { query: { kind: entry.kind, cams: entry.camSystem } } })),
     staleTime: Infinity,
   });
 
@@ -23,7 +24,11 @@ export const useOffers = (entry: Entry) =>
 export function AdjusterList({ entry, chosen, standing, onChange }: Props) {
   const offers = useOffers(entry).data ?? [];
   const toggle = (offer: Schemas['AdjusterOffer'], on: boolean) =>
-    onChange(on ? [...chosen, { kind: offer.kind, lower: offer.lower, upper: offer.upper, needsPress: offer.needsPress }] : chosen.filter((a) => a.kind !== offer.kind));
+    onChange(
+      on
+        ? [...chosen, { kind: offer.kind, lower: offer.lower, upper: offer.upper, needsPress: offer.needsPress }]
+        : chosen.filter((a) => a.kind !== offer.kind),
+    );
   return (
     <ul className="adjusters">
       {offers.map((offer) => {
@@ -32,7 +37,11 @@ export function AdjusterList({ entry, chosen, standing, onChange }: Props) {
         return (
           <li key={offer.kind} className={has ? '' : 'absent'}>
             <label>
-              <Checkbox checked={!!has} onChange={(event) => toggle(offer, event.target.checked)} sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }} />
+              <Checkbox
+                checked={!!has}
+                onChange={(event) => toggle(offer, event.target.checked)}
+                sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }}
+              />
               <b>{offer.name}</b>
               {has && (
                 <span className="n">
@@ -40,7 +49,14 @@ export function AdjusterList({ entry, chosen, standing, onChange }: Props) {
                 </span>
               )}
             </label>
-            {has && <Scale lower={has.lower} upper={has.upper} at={now?.position ?? 0} label={`${offer.name} at ${now?.position ?? 0}`} />}
+            {has && (
+              <Scale
+                lower={has.lower}
+                upper={has.upper}
+                at={now?.position ?? 0}
+                label={`${offer.name} at ${now?.position ?? 0}`}
+              />
+            )}
             {has && (
               <p className="hint">
                 <span>{now ? `+ is ${now.plus.toLowerCase()}` : 'its mark is 0'}</span>

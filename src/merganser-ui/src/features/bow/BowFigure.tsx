@@ -4,11 +4,22 @@ import type { Entry } from './bowForm';
 /** The bow with its measures standing beside what they measure, as typed. */
 export function BowFigure({ entry }: { entry: Entry }) {
   const bow = bowOutline(entry.kind);
-  const say = (text: string | null, unit: string) => (text?.trim() ? `${text.trim()}${/[a-z"]$/i.test(text.trim()) ? '' : ` ${unit}`}` : 'not measured');
+  const say = (text: string | null, unit: string) =>
+    text?.trim() ? `${text.trim()}${/[a-z"]$/i.test(text.trim()) ? '' : ` ${unit}`}` : 'not measured';
   const left = entry.hand === 'left';
   return (
-    <svg className="bow-figure" viewBox="0 0 300 440" role="img" aria-label={`${left ? 'Left' : 'Right'}-handed ${entry.kind}, drawn with its measures`}>
-      <g transform={left ? 'translate(238 24) scale(-1.9 1.9)' : 'translate(58 24) scale(1.9)'} fill="none" stroke="var(--ink)" strokeLinecap="round">
+    <svg
+      className="bow-figure"
+      viewBox="0 0 300 440"
+      role="img"
+      aria-label={`${left ? 'Left' : 'Right'}-handed ${entry.kind}, drawn with its measures`}
+    >
+      <g
+        transform={left ? 'translate(210 24) scale(-1.9 1.9)' : 'translate(30 24) scale(1.9)'}
+        fill="none"
+        stroke="var(--ink)"
+        strokeLinecap="round"
+      >
         <path d={bow.cables} stroke="var(--ink2)" strokeWidth="0.5" />
         <path d={bow.string} strokeWidth="0.9" />
         <path d={bow.limbs} strokeWidth="3" />
@@ -19,19 +30,19 @@ export function BowFigure({ entry }: { entry: Entry }) {
       </g>
       <g stroke="var(--bill)" strokeWidth="1.5" fill="none">
         <path d="M276 50 V378 M268 50 h16 M268 378 h16" />
-        <path d={left ? 'M120 214 H193 M120 206 v16 M193 206 v16' : 'M103 214 H178 M103 206 v16 M178 206 v16'} />
+        <path d={left ? 'M84 214 H165 M84 206 v16 M165 206 v16' : 'M75 214 H156 M75 206 v16 M156 206 v16'} />
       </g>
-      <text x="268" y="408" textAnchor="end" fontSize="14">
+      <text x="268" y="396" textAnchor="end" fontSize="15">
         {entry.kind === 'compound' ? 'axle to axle' : 'bow length'} {say(entry.axleToAxle, 'in')}
       </text>
-      <text x="140" y="240" textAnchor="middle" fontSize="14">
+      <text x="182" y="219" fontSize="15">
         brace {say(entry.braceHeight, 'in')}
       </text>
-      <text x="16" y="20" fontSize="14">
+      <text x="6" y="14" fontSize="15">
         draw {say(entry.drawLength, 'in')} AMO, {say(entry.measuredWeight || entry.nominalWeight, 'lb')}
         {entry.measuredWeight ? '' : entry.nominalWeight ? ' marked' : ''}
       </text>
-      <text x="16" y="432" fontSize="13" fill="var(--ink2)">
+      <text x="6" y="432" fontSize="14" fill="var(--ink2)">
         {left ? 'shoots left: left-handed' : 'shoots right: right-handed'}
       </text>
     </svg>

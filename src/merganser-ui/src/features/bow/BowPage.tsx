@@ -26,7 +26,12 @@ export default function BowPage() {
   const fresh = bowId === undefined && form !== null && form.adjusters.length === 0;
   useEffect(() => {
     if (fresh && offers && form)
-      bench.change({ ...form, adjusters: offers.filter((o) => o.usual).map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress })) });
+      bench.change({
+        ...form,
+        adjusters: offers
+          .filter((o) => o.usual)
+          .map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress })),
+      });
     // The usual adjusters are offered once, when the list is still empty.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [fresh, offers]);
@@ -36,7 +41,12 @@ export default function BowPage() {
       <div className="page">
         <BenchHead at="bow" bowId={bowId} />
         <main className="thing inset">{bench.missing && <h1>There is no such bow on this rack.</h1>}</main>
-        <Foot sentence={bench.missing ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'} reason="" button="To the rack" onGo={() => void navigate('/')} />
+        <Foot
+          sentence={bench.missing ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
+          reason=""
+          button="To the rack"
+          onGo={() => void navigate('/')}
+        />
       </div>
     );
 
@@ -45,15 +55,34 @@ export default function BowPage() {
   const put = (part: Partial<Entry>) => bench.change({ ...form, entry: { ...form.entry, ...part } });
   const archer = (part: Partial<BowForm['archer']>) => bench.change({ ...form, archer: { ...form.archer, ...part } });
   const typed = (name: keyof Entry, label: string, unit?: string, hint?: string) => (
-    <Field label={label} name={name} value={form.entry[name] ?? ''} onChange={(text) => put({ [name]: text })} unit={unit} fault={fault(name)} hint={hint} />
+    <Field
+      label={label}
+      name={name}
+      value={form.entry[name] ?? ''}
+      onChange={(text) => put({ [name]: text })}
+      unit={unit}
+      fault={fault(name)}
+      hint={hint}
+    />
   );
 
   const pickArcher = (id: string) => {
     const known = bench.archers.find((a) => a.id === id);
     bench.change(
       known
-        ? { ...form, archerId: id, newArcher: false, archer: known.archer, entry: { ...form.entry, hand: known.archer.hand } }
-        : { ...form, archerId: bench.ids.archer, newArcher: true, archer: { name: '', hand: 'right', hasPress: false, school: 'centreFirst' } },
+        ? {
+            ...form,
+            archerId: id,
+            newArcher: false,
+            archer: known.archer,
+            entry: { ...form.entry, hand: known.archer.hand },
+          }
+        : {
+            ...form,
+            archerId: bench.ids.archer,
+            newArcher: true,
+            archer: { name: '', hand: 'right', hasPress: false, school: 'centreFirst' },
+          },
     );
   };
 
@@ -70,21 +99,72 @@ export default function BowPage() {
           <h2>Archer</h2>
           <div className="grid">
             {bowId === undefined && bench.archers.length > 0 && (
-              <Select label="Who shoots it" name="archer" value={form.newArcher ? NEW_ARCHER : form.archerId} onChange={pickArcher} choices={[...bench.archers.map((a) => ({ value: a.id, label: a.archer.name })), { value: NEW_ARCHER, label: 'Another archer …' }]} />
+              <Select
+                label="Who shoots it"
+                name="archer"
+                value={form.newArcher ? NEW_ARCHER : form.archerId}
+                onChange={pickArcher}
+                choices={[
+                  ...bench.archers.map((a) => ({ value: a.id, label: a.archer.name })),
+                  { value: NEW_ARCHER, label: 'Another archer …' },
+                ]}
+              />
             )}
-            {(form.newArcher || bowId !== undefined) && <Field label="Name" name="archerName" value={form.archer.name} onChange={(name) => archer({ name })} fault={form.archer.name.trim() ? undefined : fault('name')} />}
-            <Select label="School" name="school" value={form.archer.school} onChange={(school) => archer({ school: school as BowForm['archer']['school'] })} choices={schools} />
+            {(form.newArcher || bowId !== undefined) && (
+              <Field
+                label="Name"
+                name="archerName"
+                value={form.archer.name}
+                onChange={(name) => archer({ name })}
+                fault={form.archer.name.trim() ? undefined : fault('name')}
+              />
+            )}
+            <Select
+              label="School"
+              name="school"
+              value={form.archer.school}
+              onChange={(school) => archer({ school: school as BowForm['archer']['school'] })}
+              choices={schools}
+            />
             <label className="tick">
-              <Checkbox checked={form.archer.hasPress} onChange={(event) => archer({ hasPress: event.target.checked })} sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }} />
+              <Checkbox
+                checked={form.archer.hasPress}
+                onChange={(event) => archer({ hasPress: event.target.checked })}
+                sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }}
+              />
               Has the right press and the manual
             </label>
           </div>
           <h2>Bow</h2>
           <div className="grid">
-            <Field label="Name of the bow" name="name" value={form.entry.name ?? ''} onChange={(name) => put({ name })} fault={form.archer.name.trim() ? fault('name') : undefined} />
-            <Select label="Kind" name="kind" value={form.entry.kind} onChange={(kind) => put({ kind: kind as Entry['kind'] })} choices={kinds} />
-            <Select label="Hand" name="hand" value={form.entry.hand} onChange={(hand) => put({ hand: hand as Entry['hand'] })} choices={hands} />
-            <Select label="Release" name="release" value={form.entry.release} onChange={(release) => put({ release: release as Entry['release'] })} choices={releases} />
+            <Field
+              label="Name of the bow"
+              name="name"
+              value={form.entry.name ?? ''}
+              onChange={(name) => put({ name })}
+              fault={form.archer.name.trim() ? fault('name') : undefined}
+            />
+            <Select
+              label="Kind"
+              name="kind"
+              value={form.entry.kind}
+              onChange={(kind) => put({ kind: kind as Entry['kind'] })}
+              choices={kinds}
+            />
+            <Select
+              label="Hand"
+              name="hand"
+              value={form.entry.hand}
+              onChange={(hand) => put({ hand: hand as Entry['hand'] })}
+              choices={hands}
+            />
+            <Select
+              label="Release"
+              name="release"
+              value={form.entry.release}
+              onChange={(release) => put({ release: release as Entry['release'] })}
+              choices={releases}
+            />
           </div>
           <h2>Measured</h2>
           <div className="grid">
@@ -97,10 +177,28 @@ export default function BowPage() {
           </div>
           <h2>Rest and cams</h2>
           <div className="grid">
-            <Select label="Rest" name="restType" value={form.entry.restType} onChange={(restType) => put({ restType: restType as Entry['restType'] })} choices={rests} />
+            <Select
+              label="Rest"
+              name="restType"
+              value={form.entry.restType}
+              onChange={(restType) => put({ restType: restType as Entry['restType'] })}
+              choices={rests}
+            />
             {typed('restAhead', 'Rest ahead of the pivot', 'in', '0 when it stands above it')}
-            <Select label="Cam system" name="camSystem" value={form.entry.camSystem} onChange={(camSystem) => put({ camSystem: camSystem as Entry['camSystem'] })} choices={cams} />
-            <Select label="Cams draw" name="camDraw" value={form.entry.camDraw} onChange={(camDraw) => put({ camDraw: camDraw as Entry['camDraw'] })} choices={camDraws} />
+            <Select
+              label="Cam system"
+              name="camSystem"
+              value={form.entry.camSystem}
+              onChange={(camSystem) => put({ camSystem: camSystem as Entry['camSystem'] })}
+              choices={cams}
+            />
+            <Select
+              label="Cams draw"
+              name="camDraw"
+              value={form.entry.camDraw}
+              onChange={(camDraw) => put({ camDraw: camDraw as Entry['camDraw'] })}
+              choices={camDraws}
+            />
           </div>
         </section>
         <section className="bow-adjusters">
@@ -113,7 +211,12 @@ export default function BowPage() {
                 {words[0]}
               </p>
             ))}
-          <AdjusterList entry={form.entry} chosen={form.adjusters} standing={bench.bow?.adjusters ?? []} onChange={(adjusters) => bench.change({ ...form, adjusters })} />
+          <AdjusterList
+            entry={form.entry}
+            chosen={form.adjusters}
+            standing={bench.bow?.adjusters ?? []}
+            onChange={(adjusters) => bench.change({ ...form, adjusters })}
+          />
         </section>
       </main>
       <BowFoot bench={bench} go={(stop) => void navigate(`/bows/${bowId}/${stop}`)} />
@@ -139,7 +242,11 @@ function BowFoot({ bench, go }: { bench: ReturnType<typeof useBowForm>; go: (sto
     return (
       <Foot
         sentence={problem instanceof Unreachable ? 'Kept here, not yet saved.' : problem.message}
-        reason={problem instanceof Unreachable ? 'The bench’s server does not answer. Your text stays in this browser.' : 'Nothing you typed is lost.'}
+        reason={
+          problem instanceof Unreachable
+            ? 'The bench’s server does not answer. Your text stays in this browser.'
+            : 'Nothing you typed is lost.'
+        }
         button="Try again"
         busy={bench.busy}
         onGo={() => void bench.keep()}
@@ -170,6 +277,13 @@ function BowFoot({ bench, go }: { bench: ReturnType<typeof useBowForm>; go: (sto
     else if (action) go(action);
   };
   return (
-    <Foot sentence={bow.next.sentence} reason={bow.next.reason} button={bow.next.button} onGo={() => act(bow.next.action)} alternative={bow.next.alternative} onAlternative={() => act(bow.next.alternativeAction)} />
+    <Foot
+      sentence={bow.next.sentence}
+      reason={bow.next.reason}
+      button={bow.next.button}
+      onGo={() => act(bow.next.action)}
+      alternative={bow.next.alternative}
+      onAlternative={() => act(bow.next.alternativeAction)}
+    />
   );
 }

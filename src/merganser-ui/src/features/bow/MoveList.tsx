@@ -11,7 +11,14 @@ export function MoveList({ moves }: { moves: Schemas['MoveView'][] }) {
           <li key={move.id}>
             {move.words}
             {move.correction && <em> (entry corrected)</em>}
-            <small>{new Date(move.happenedAt).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })}</small>
+            <small>
+              {new Date(move.happenedAt).toLocaleString('en-GB', {
+                day: 'numeric',
+                month: 'short',
+                hour: '2-digit',
+                minute: '2-digit',
+              })}
+            </small>
           </li>
         ))}
       </ol>

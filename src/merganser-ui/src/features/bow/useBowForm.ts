@@ -40,14 +40,19 @@ export function useBowForm(bowId: string | undefined) {
     const input = { ...now.archer, id: now.archerId };
     if (now.newArcher && !row) await answer(api.POST('/api/archers', { body: input }));
     else if (row && JSON.stringify(row.archer) !== JSON.stringify(now.archer))
-      await answer(api.PUT('/api/archers/{id}', { params: { path: { id: now.archerId } }, body: input, ...ifMatch(row.version) }));
+      await answer(
+        api.PUT('/api/archers/{id}', { params: { path: { id: now.archerId } }, body: input, ...ifMatch(row.version) }),
+      );
   };
 
   const keep = async (version = bow.data?.version): Promise<boolean> => {
     if (!form || busy) return false;
     setBusy(true);
     try {
-      await keepArcher(form, archers.data?.find((a) => a.id === form.archerId));
+      await keepArcher(
+        form,
+        archers.data?.find((a) => a.id === form.archerId),
+      );
       const body = { id: form.bowId, archerId: form.archerId, entry: form.entry, adjusters: form.adjusters };
       const saved =
         bowId === undefined
@@ -67,7 +72,8 @@ export function useBowForm(bowId: string | undefined) {
     }
   };
 
-  const conflict = problem instanceof Refusal && problem.status === 412 ? (problem.current as Schemas['BowView'] | null) : null;
+  const conflict =
+    problem instanceof Refusal && problem.status === 412 ? (problem.current as Schemas['BowView'] | null) : null;
   const takeTheirs = async () => {
     change(null);
     setProblem(null);

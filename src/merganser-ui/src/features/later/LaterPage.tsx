@@ -3,8 +3,14 @@ import { BenchHead, type StopName } from '../../bench/BenchHead';
 import { Foot } from '../../bench/Foot';
 
 const holds: Partial<Record<StopName, { title: string; text: string }>> = {
-  dozen: { title: 'The dozen', text: 'Weighing the parts, matching them into twelve arrows alike, the assembly order. It is not built yet.' },
-  groups: { title: 'Groups', text: 'Bare shafts against fletched, broadheads against field points, walk-back. It is not built yet.' },
+  dozen: {
+    title: 'The dozen',
+    text: 'Weighing the parts, matching them into twelve arrows alike, the assembly order. It is not built yet.',
+  },
+  groups: {
+    title: 'Groups',
+    text: 'Bare shafts against fletched, broadheads against field points, walk-back. It is not built yet.',
+  },
   story: { title: 'The story', text: 'What was changed on this bow, when, why, and what it did. It is not built yet.' },
 };
 
@@ -21,7 +27,12 @@ export default function LaterPage() {
         <h1>{words.title}</h1>
         <p className="muted">{words.text}</p>
       </main>
-      <Foot sentence="This stop is still empty: go on with the paper." reason="Bow, arrow and paper are ready for work." button="To the paper" onGo={() => void navigate(`/bows/${bowId}/paper`)} />
+      <Foot
+        sentence="This stop is still empty: go on with the paper."
+        reason="Bow, arrow and paper are ready for work."
+        button="To the paper"
+        onGo={() => void navigate(`/bows/${bowId}/paper`)}
+      />
     </div>
   );
 }

@@ -11,13 +11,21 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
         <li key={set.id}>
           {i > 0 && (
             <div className="film-move">
-              {set.movesBefore.length === 0 ? 'nothing moved' : set.movesBefore.map((m) => <span key={m.id}>{m.correction ? `corrected to ${m.to}` : `${m.name} ${m.from} to ${m.to}`}</span>)}
+              {set.movesBefore.length === 0
+                ? 'nothing moved'
+                : set.movesBefore.map((m) => (
+                    <span key={m.id}>{m.correction ? `corrected to ${m.to}` : `${m.name} ${m.from} to ${m.to}`}</span>
+                  ))}
               <svg width="64" height="12" aria-hidden="true">
                 <path d="M0 6h52M52 1l10 5-10 5z" stroke="var(--ink)" fill="var(--ink)" strokeWidth="1.5" />
               </svg>
             </div>
           )}
-          <ButtonBase className={set.id === shownId ? 'film-set now' : 'film-set'} onClick={() => onShow(set.id)} aria-pressed={set.id === shownId}>
+          <ButtonBase
+            className={set.id === shownId ? 'film-set now' : 'film-set'}
+            onClick={() => onShow(set.id)}
+            aria-pressed={set.id === shownId}
+          >
             <SmallSheet set={set} vanes={paper.vaneCount} />
             <span>
               <b>Set {set.number}</b>
@@ -42,7 +50,9 @@ function counted(set: ShotSet): string {
 
 const short = (set: ShotSet) => {
   const { x, y } = set.mean!.mean;
-  return Math.abs(x) >= Math.abs(y) ? `tail ${x < 0 ? 'left' : 'right'} ${number(Math.abs(x), 2)}` : `tail ${y < 0 ? 'low' : 'high'} ${number(Math.abs(y), 2)}`;
+  return Math.abs(x) >= Math.abs(y)
+    ? `tail ${x < 0 ? 'left' : 'right'} ${number(Math.abs(x), 2)}`
+    : `tail ${y < 0 ? 'low' : 'high'} ${number(Math.abs(y), 2)}`;
 };
 
 function SmallSheet({ set, vanes }: { set: ShotSet; vanes: number }) {
@@ -54,7 +64,12 @@ function SmallSheet({ set, vanes }: { set: ShotSet; vanes: number }) {
       {set.shots
         .filter((s) => s.voidReason === null)
         .map((s) => (
-          <path key={s.id} d={tearPath(s.tear, px, s.id, set.fletched ? vanes || 3 : 3)} fill="var(--hole)" fillOpacity="0.35" />
+          <path
+            key={s.id}
+            d={tearPath(s.tear, px, s.id, set.fletched ? vanes || 3 : 3)}
+            fill="var(--hole)"
+            fillOpacity="0.35"
+          />
         ))}
     </svg>
   );

@@ -19,11 +19,32 @@ export function MarkingPanel({ marking, number, px, faults, onChange, onScale, o
   return (
     <section className="reading" aria-label="Marking a shot">
       <p className="lab">Shot {number}</p>
-      <h1>{tear ? `Tail ${signed(tear.x, 2)} in right, ${signed(tear.y, 2)} in up` : 'Point hole first, then the tail'}</h1>
-      <p>The point leaves the round hole; the tail leaves the cuts of the vanes. Press both on the sheet, or type the tail’s place.</p>
+      <h1>
+        {tear ? `Tail ${signed(tear.x, 2)} in right, ${signed(tear.y, 2)} in up` : 'Point hole first, then the tail'}
+      </h1>
+      <p>
+        The point leaves the round hole; the tail leaves the cuts of the vanes. Press both on the sheet, or type the
+        tail’s place.
+      </p>
       <div className="pair-even">
-        <Field label="Tail right of the point (left: −)" name="right" unit="in" value={marking.right} onChange={(right) => onChange({ ...marking, right })} fault={(faults.right ?? faults.tail ?? faults.point)?.[0]} hint="as you read the sheet" />
-        <Field label="Tail above the point (below: −)" name="up" unit="in" value={marking.up} onChange={(up) => onChange({ ...marking, up })} fault={faults.up?.[0]} onEnter={onKeep} />
+        <Field
+          label="Tail right of the point (left: −)"
+          name="right"
+          unit="in"
+          value={marking.right}
+          onChange={(right) => onChange({ ...marking, right })}
+          fault={(faults.right ?? faults.tail ?? faults.point)?.[0]}
+          hint="as you read the sheet"
+        />
+        <Field
+          label="Tail above the point (below: −)"
+          name="up"
+          unit="in"
+          value={marking.up}
+          onChange={(up) => onChange({ ...marking, up })}
+          fault={faults.up?.[0]}
+          onEnter={onKeep}
+        />
       </div>
       <h2>Which face of the sheet do you read?</h2>
       <div className="row" role="group" aria-label="Face of the sheet">
@@ -33,7 +54,12 @@ export function MarkingPanel({ marking, number, px, faults, onChange, onScale, o
             ['targetSide', 'Target side'],
           ] as const
         ).map(([side, label]) => (
-          <ButtonBase key={side} className="key" aria-pressed={marking.side === side} onClick={() => onChange({ ...marking, side })}>
+          <ButtonBase
+            key={side}
+            className="key"
+            aria-pressed={marking.side === side}
+            onClick={() => onChange({ ...marking, side })}
+          >
             {label}
           </ButtonBase>
         ))}
@@ -47,7 +73,8 @@ export function MarkingPanel({ marking, number, px, faults, onChange, onScale, o
         ))}
       </div>
       <p className="muted">
-        Keys: arrows move the cross 0.05 in, with Shift 0.25 in. <kbd>Enter</kbd> sets the hole, then the tail, then keeps the shot. <kbd>Esc</kbd> leaves.
+        Keys: arrows move the cross 0.05 in, with Shift 0.25 in. <kbd>Enter</kbd> sets the hole, then the tail, then
+        keeps the shot. <kbd>Esc</kbd> leaves.
       </p>
     </section>
   );

@@ -31,7 +31,10 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
   const at = (event: PointerEvent): Hole => {
     const place = svg.current!.getBoundingClientRect();
     const k = WIDTH / place.width;
-    return { x: round(((event.clientX - place.left) * k - cx) / px), y: round((cy - (event.clientY - place.top) * k) / px) };
+    return {
+      x: round(((event.clientX - place.left) * k - cx) / px),
+      y: round((cy - (event.clientY - place.top) * k) / px),
+    };
   };
   const near = (hole: Hole): HoleName | null => {
     const close = (h: Hole | null) => h !== null && Math.hypot(h.x - hole.x, h.y - hole.y) * px < GRAB;
@@ -51,7 +54,12 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
   };
   const press = (event: KeyboardEvent) => {
     const step = event.shiftKey ? WIDE_STEP : STEP;
-    const way: Record<string, [number, number]> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] };
+    const way: Record<string, [number, number]> = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, step],
+      ArrowDown: [0, -step],
+    };
     const move = way[event.key];
     if (move) {
       event.preventDefault();
@@ -86,20 +94,38 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
     >
       <SheetGrid width={WIDTH} height={HEIGHT} cx={cx} cy={cy} px={px} />
       {marking.point && marking.tail && (
-        <path d={tearPath({ x: marking.tail.x - marking.point.x, y: marking.tail.y - marking.point.y }, px, 'now', 3)} transform={`translate(${point!.x} ${point!.y})`} fill="var(--hole)" fillOpacity="0.5" />
+        <path
+          d={tearPath({ x: marking.tail.x - marking.point.x, y: marking.tail.y - marking.point.y }, px, 'now', 3)}
+          transform={`translate(${point!.x} ${point!.y})`}
+          fill="var(--hole)"
+          fillOpacity="0.5"
+        />
       )}
-      {point && <circle cx={point.x} cy={point.y} r={0.13 * px} fill="none" stroke="var(--paper-ink)" strokeWidth="3" />}
+      {point && (
+        <circle cx={point.x} cy={point.y} r={0.13 * px} fill="none" stroke="var(--paper-ink)" strokeWidth="3" />
+      )}
       <path d={`M${aim.x - 16} ${aim.y}h32 M${aim.x} ${aim.y - 16}v32`} stroke="var(--paper-bill)" strokeWidth="2.5" />
       <text x={aim.x + 14} y={aim.y - 12} fontSize="15" className="key-bill">
         {marking.tail ? 'tail' : next}
       </text>
       <text x="16" y="28" fontSize="16" fontWeight="620">
-        {marking.tail ? 'Drag to correct, then keep the shot' : marking.point ? 'Now press where the tail went through' : 'Press where the point went through'}
+        {marking.tail
+          ? 'Drag to correct, then keep the shot'
+          : marking.point
+            ? 'Now press where the tail went through'
+            : 'Press where the point went through'}
       </text>
       <text x="16" y="48" fontSize="14">
-        {marking.side === 'shootingSide' ? 'as seen from the shooting side' : 'as seen from the target side: it will be mirrored'}
+        {marking.side === 'shootingSide'
+          ? 'as seen from the shooting side'
+          : 'as seen from the target side: it will be mirrored'}
       </text>
-      <path d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`} stroke="var(--paper-ink)" strokeWidth="2" fill="none" />
+      <path
+        d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`}
+        stroke="var(--paper-ink)"
+        strokeWidth="2"
+        fill="none"
+      />
       <text x={16 + px / 2} y={HEIGHT - 30} textAnchor="middle" fontSize="14">
         1 in
       </text>

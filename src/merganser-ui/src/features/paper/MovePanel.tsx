@@ -41,16 +41,32 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, onLog }: Pro
     <section className="reading" aria-label="Log a move">
       <p className="lab">What was really done</p>
       <h1>{corrects ? 'Correct the entry' : 'Log a move'}</h1>
-      <Select label="Adjuster" name="adjuster" value={adjuster.kind} onChange={choose} choices={adjusters.map((a) => ({ value: a.kind, label: a.name }))} />
+      <Select
+        label="Adjuster"
+        name="adjuster"
+        value={adjuster.kind}
+        onChange={choose}
+        choices={adjusters.map((a) => ({ value: a.kind, label: a.name }))}
+      />
       <Scale lower={adjuster.lower} upper={adjuster.upper} at={to} label={`${adjuster.name} to ${to}`} />
       <div className="row">
-        <ButtonBase className="key" onClick={() => setTo(to - 1)} disabled={to <= adjuster.lower} aria-label={`One more: ${adjuster.minus}`}>
+        <ButtonBase
+          className="key"
+          onClick={() => setTo(to - 1)}
+          disabled={to <= adjuster.lower}
+          aria-label={`One more: ${adjuster.minus}`}
+        >
           −
         </ButtonBase>
         <b className="n big" data-testid="move-to">
           {signed(adjuster.position, 0)} to {signed(to, 0)}
         </b>
-        <ButtonBase className="key" onClick={() => setTo(to + 1)} disabled={to >= adjuster.upper} aria-label={`One more: ${adjuster.plus}`}>
+        <ButtonBase
+          className="key"
+          onClick={() => setTo(to + 1)}
+          disabled={to >= adjuster.upper}
+          aria-label={`One more: ${adjuster.plus}`}
+        >
           +
         </ButtonBase>
       </div>
@@ -58,14 +74,25 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, onLog }: Pro
         + one step: {adjuster.plus.toLowerCase()}. − one step: {adjuster.minus.toLowerCase()}.
         {adjuster.needsPress && ' Press needed.'}
       </p>
-      <input className="name-input" aria-label="Note" placeholder="note, if any" maxLength={500} value={note} onChange={(event) => setNote(event.target.value)} />
+      <input
+        className="name-input"
+        aria-label="Note"
+        placeholder="note, if any"
+        maxLength={500}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+      />
       {fault && (
         <p className="fault" role="alert">
           {fault}
         </p>
       )}
       <div className="row">
-        <ButtonBase className="key strong" disabled={by === 0 || busy} onClick={() => onLog(adjuster.kind, to, note, corrects)}>
+        <ButtonBase
+          className="key strong"
+          disabled={by === 0 || busy}
+          onClick={() => onLog(adjuster.kind, to, note, corrects)}
+        >
           {corrects ? 'Correct the entry' : 'Log this move'}
         </ButtonBase>
         {wrong && !corrects && (
@@ -79,7 +106,12 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, onLog }: Pro
           </ButtonBase>
         )}
       </div>
-      {corrects && <p className="muted">The entry is corrected; nothing was turned on the bow. If you turned it back on the bow, log a new move instead.</p>}
+      {corrects && (
+        <p className="muted">
+          The entry is corrected; nothing was turned on the bow. If you turned it back on the bow, log a new move
+          instead.
+        </p>
+      )}
     </section>
   );
 }

@@ -18,7 +18,10 @@ export default function PaperPage() {
   const navigate = useNavigate();
   const bow = useBow(bowId);
   const bench = usePaperBench(bowId);
-  const arrows = useQuery({ queryKey: ['arrows', bowId], queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })) });
+  const arrows = useQuery({
+    queryKey: ['arrows', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
+  });
   const [planning, setPlanning] = useState<Plan | null>(null);
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
   const paper = bench.papers.data?.[0];
@@ -28,7 +31,14 @@ export default function PaperPage() {
     return (
       <div className="page">
         <BenchHead at="paper" bowId={bowId} />
-        <PaperSession key={paper.id} paper={paper} bow={bow.data} bench={bench} onNew={() => setPlanning(plan)} goStart={() => void navigate('/')} />
+        <PaperSession
+          key={paper.id}
+          paper={paper}
+          bow={bow.data}
+          bench={bench}
+          onNew={() => setPlanning(plan)}
+          goStart={() => void navigate('/')}
+        />
       </div>
     );
 
@@ -43,7 +53,9 @@ export default function PaperPage() {
         <svg className="sheet" viewBox="0 0 620 530" role="img" aria-label="A blank sheet of paper">
           <SheetGrid width={620} height={530} cx={310} cy={265} px={96} />
         </svg>
-        {!loading && kept.length > 0 && <PaperPlan plan={plan} arrows={arrows.data} faults={bench.faults} onChange={setPlanning} />}
+        {!loading && kept.length > 0 && (
+          <PaperPlan plan={plan} arrows={arrows.data} faults={bench.faults} onChange={setPlanning} />
+        )}
         {!loading && kept.length === 0 && (
           <section className="reading">
             <h1>No arrow is kept yet</h1>
@@ -52,12 +64,24 @@ export default function PaperPage() {
         )}
       </main>
       {loading ? (
-        <Foot sentence={bow.isError ? 'There is no such bow on this rack.' : 'Opening the paper …'} reason="" button="To the rack" onGo={() => void navigate('/')} />
+        <Foot
+          sentence={bow.isError ? 'There is no such bow on this rack.' : 'Opening the paper …'}
+          reason=""
+          button="To the rack"
+          onGo={() => void navigate('/')}
+        />
       ) : kept.length === 0 ? (
-        <Foot sentence="Build an arrow and keep it." reason="Paper refers to a kept version, so that it can be read again later." button="To the arrow" onGo={() => void navigate(`/bows/${bowId}/arrow`)} />
+        <Foot
+          sentence="Build an arrow and keep it."
+          reason="Paper refers to a kept version, so that it can be read again later."
+          button="To the arrow"
+          onGo={() => void navigate(`/bows/${bowId}/arrow`)}
+        />
       ) : (
         <Foot
-          sentence={bench.unreachable ? 'Kept here, not yet saved.' : (bench.problem?.message ?? 'Hang the paper and begin.')}
+          sentence={
+            bench.unreachable ? 'Kept here, not yet saved.' : (bench.problem?.message ?? 'Hang the paper and begin.')
+          }
           reason="Target a yard or more behind the paper. A clear range."
           trouble={bench.problem !== null}
           button="Begin this paper"

@@ -46,7 +46,9 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
     setMarking(freshMarking(usualSide));
     setTimeout(() => document.querySelector<SVGElement>('.marking')?.focus());
   };
-  const ready = marking !== null && ((marking.point !== null && marking.tail !== null) || marking.right.trim() !== '' || marking.up.trim() !== '');
+  const ready =
+    marking !== null &&
+    ((marking.point !== null && marking.tail !== null) || marking.right.trim() !== '' || marking.up.trim() !== '');
   const keepShot = async () => {
     if (!marking || !ready) return;
     if (await bench.keepShot(last.id, marking)) {
@@ -75,16 +77,35 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
     if (action === 'mark') mark();
     else if (action === 'accept') accept();
     else if (action === 'logMove') setWay('move');
-    else if (action === 'madeMove' && paper.advice.move) void logMove(paper.advice.move.kind, paper.advice.move.to, '', null);
+    else if (action === 'madeMove' && paper.advice.move)
+      void logMove(paper.advice.move.kind, paper.advice.move.to, '', null);
     else if (action === 'start') goStart();
   };
 
   return (
     <>
       <main className="thing paper-page">
-        {marking ? <MarkingSheet marking={marking} px={px} onChange={setMarking} onKeep={() => void keepShot()} onCancel={() => setMarking(null)} /> : <ReadingSheet paper={paper} set={shown} />}
         {marking ? (
-          <MarkingPanel marking={marking} number={last.shots.length + 1} px={px} faults={bench.faults} onChange={setMarking} onScale={setPx} onKeep={() => void keepShot()} />
+          <MarkingSheet
+            marking={marking}
+            px={px}
+            onChange={setMarking}
+            onKeep={() => void keepShot()}
+            onCancel={() => setMarking(null)}
+          />
+        ) : (
+          <ReadingSheet paper={paper} set={shown} />
+        )}
+        {marking ? (
+          <MarkingPanel
+            marking={marking}
+            number={last.shots.length + 1}
+            px={px}
+            faults={bench.faults}
+            onChange={setMarking}
+            onScale={setPx}
+            onKeep={() => void keepShot()}
+          />
         ) : (
           <div className="ways-pane">
             <div className="ways" role="group" aria-label="What to look at">
@@ -103,7 +124,7 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
                 Mark a shot
               </ButtonBase>
             </div>
-            {way === 'reading' && <ReadingPanel paper={paper} set={shown} onAccept={accept} />}
+            {way === 'reading' && <ReadingPanel paper={paper} set={shown} />}
             {way === 'shots' && <ShotsPanel set={shown} onVoid={(shot, reason) => void bench.voidShot(shot, reason)} />}
             {way === 'move' && (
               <MovePanel
@@ -124,7 +145,17 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
             <p className="lab">
               {paper.arrowName}, version {paper.arrowVersionNumber}
             </p>
-            <ButtonBase className="plain" onClick={() => void bench.newSet(paper, last.distanceTyped, !last.fletched).then((p) => p && setShownId(p.sets.at(-1)!.id))}>
+            <ButtonBase className="key" onClick={accept} data-testid="accept">
+              {paper.acceptedAt ? 'Open it again' : 'I accept this'}
+            </ButtonBase>
+            <ButtonBase
+              className="plain"
+              onClick={() =>
+                void bench
+                  .newSet(paper, last.distanceTyped, !last.fletched)
+                  .then((p) => p && setShownId(p.sets.at(-1)!.id))
+              }
+            >
               Next set {last.fletched ? 'bare' : 'fletched'}
             </ButtonBase>
             <ButtonBase className="plain" onClick={onNew}>
@@ -134,12 +165,28 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
         </div>
       </main>
       {bench.unreachable ? (
-        <Foot trouble sentence="Kept here, not yet saved." reason="The bench’s server does not answer. What you marked stays in this browser." button="Try again" busy={bench.busy} onGo={() => (marking ? void keepShot() : void bench.papers.refetch().then(bench.clear))} />
+        <Foot
+          trouble
+          sentence="Kept here, not yet saved."
+          reason="The bench’s server does not answer. What you marked stays in this browser."
+          button="Try again"
+          busy={bench.busy}
+          onGo={() => (marking ? void keepShot() : void bench.papers.refetch().then(bench.clear))}
+        />
       ) : marking ? (
         <Foot
           trouble={bench.problem !== null}
-          sentence={bench.problem?.message ?? (ready ? 'Keep this shot.' : marking.point ? 'Press where the tail went through.' : 'Press where the point went through.')}
-          reason={bench.problem ? 'Your marks are still here.' : 'A fault is kept and voided with its reason, not left out.'}
+          sentence={
+            bench.problem?.message ??
+            (ready
+              ? 'Keep this shot.'
+              : marking.point
+                ? 'Press where the tail went through.'
+                : 'Press where the point went through.')
+          }
+          reason={
+            bench.problem ? 'Your marks are still here.' : 'A fault is kept and voided with its reason, not left out.'
+          }
           button="Keep this shot"
           busy={!ready || bench.busy}
           onGo={() => void keepShot()}

@@ -1,16 +1,14 @@
-import { ButtonBase } from '@mui/material';
 import { Figure } from '../../bench/Figure';
 import { number } from '../../units/units';
 import type { Paper, ShotSet } from './paperTypes';
 
 /** What the paper says, on what evidence, and the one move. */
-export function ReadingPanel({ paper, set, onAccept }: { paper: Paper; set: ShotSet; onAccept: () => void }) {
+export function ReadingPanel({ paper, set }: { paper: Paper; set: ShotSet }) {
   const { advice } = paper;
   const current = set.id === paper.sets.at(-1)!.id;
   const usable = set.mean !== null;
   return (
     <section className="reading" aria-label="Reading">
-      <p className="lab">The paper says</p>
       <h1 data-testid="words">{set.mean?.words ?? 'Nothing yet: shoot through the paper.'}</h1>
       {usable && (
         <div className="reading-figures">
@@ -26,13 +24,10 @@ export function ReadingPanel({ paper, set, onAccept }: { paper: Paper; set: Shot
           ))}
         </div>
       )}
-      {current ? <CurrentAdvice paper={paper} /> : <p className="muted">A past set. The advice belongs to the set in work.</p>}
-      {current && (
-        <p className="row">
-          <ButtonBase className="plain" onClick={onAccept} data-testid="accept">
-            {paper.acceptedAt ? 'Accepted. Open it again' : 'I accept this'}
-          </ButtonBase>
-        </p>
+      {current ? (
+        <CurrentAdvice paper={paper} />
+      ) : (
+        <p className="muted">A past set. The advice belongs to the set in work.</p>
       )}
       {current && advice.runnerUp && (
         <p>
@@ -52,13 +47,15 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
           <div key={line.statement}>
             <dt>{line.statement}</dt>
             <dd>
-              {line.because} <span className="muted">{line.wouldOverturn} would overturn it.</span>
+              {line.because} <span className="muted">Would overturn it: {lower(line.wouldOverturn)}.</span>
             </dd>
           </div>
         ))}
       </dl>
       <div className="move-box" data-testid="advice" data-kind={advice.kind}>
-        <p className="move-tag">{advice.kind === 'smallTest' ? 'A small test' : advice.move ? 'The one move' : 'The one advice'}</p>
+        <p className="move-tag">
+          {advice.kind === 'smallTest' ? 'A small test' : advice.move ? 'The one move' : 'The one advice'}
+        </p>
         <h2>{advice.move ? advice.move.order : advice.sentence}</h2>
         <p>{advice.reason}</p>
         {advice.disputed && (
@@ -68,7 +65,8 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
         )}
         {advice.move && (
           <p className="muted">
-            From {advice.move.from} to {advice.move.to}. {advice.move.needsPress ? 'Press needed: only with the right press and the manual. ' : 'No press. '}
+            From {advice.move.from} to {advice.move.to}.{' '}
+            {advice.move.needsPress ? 'Press needed: only with the right press and the manual. ' : 'No press. '}
             {advice.move.after}
           </p>
         )}
@@ -76,3 +74,5 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
     </>
   );
 }
+
+const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);

@@ -11,8 +11,14 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
   const counted = set.shots.filter((s) => s.voidReason === null);
   const mean = set.mean;
   const ghosts = set.id === paper.sets.at(-1)!.id ? paper.advice.ghosts : [];
-  const places = [...counted.map((s) => s.tear), ...ghosts.map((g) => ({ x: Math.abs(g.mean.x) + g.radiusX, y: Math.abs(g.mean.y) + g.radiusY }))];
-  const reach = Math.max(0.6, ...places.map((p) => Math.max(Math.abs(p.x) + 0.35, (Math.abs(p.y) + 0.35) * (WIDTH / HEIGHT))));
+  const places = [
+    ...counted.map((s) => s.tear),
+    ...ghosts.map((g) => ({ x: Math.abs(g.mean.x) + g.radiusX, y: Math.abs(g.mean.y) + g.radiusY })),
+  ];
+  const reach = Math.max(
+    0.6,
+    ...places.map((p) => Math.max(Math.abs(p.x) + 0.35, (Math.abs(p.y) + 0.35) * (WIDTH / HEIGHT))),
+  );
   const { px, words } = sheetScale(reach, WIDTH / 2);
   const away = counted.map((s) => s.tear.x).reduce((a, b) => a + b, 0) / Math.max(1, counted.length);
   const cx = WIDTH / 2 - Math.sign(away || 0) * Math.min(90, Math.abs(away) * px * 0.35);
@@ -20,17 +26,44 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
   const voided = set.shots.length - counted.length;
   const title = `Set ${set.number}: ${set.distanceTyped.replace(/\s*yd$/, '')} yd, ${set.fletched ? 'fletched' : 'bare shafts'}`;
   return (
-    <svg className="sheet" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${title}. ${mean ? mean.words : 'No shots yet.'} ${voided ? `${voided} void.` : ''}`}>
+    <svg
+      className="sheet"
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={`${title}. ${mean ? mean.words : 'No shots yet.'} ${voided ? `${voided} void.` : ''}`}
+    >
       <SheetGrid width={WIDTH} height={HEIGHT} cx={cx} cy={cy} px={px} />
       {counted.map((shot, i) => (
-        <path key={shot.id} d={tearPath(shot.tear, px, shot.id, set.fletched ? paper.vaneCount || 3 : 3)} transform={`translate(${cx} ${cy})`} fill="var(--hole)" fillOpacity={i === counted.length - 1 ? 0.48 : 0.27} />
+        <path
+          key={shot.id}
+          d={tearPath(shot.tear, px, shot.id, set.fletched ? paper.vaneCount || 3 : 3)}
+          transform={`translate(${cx} ${cy})`}
+          fill="var(--hole)"
+          fillOpacity={i === counted.length - 1 ? 0.48 : 0.27}
+        />
       ))}
       <circle cx={cx} cy={cy} r={paper.tolerance * px} fill="none" stroke="var(--paper)" strokeWidth="6" />
       <circle cx={cx} cy={cy} r={paper.tolerance * px} fill="none" stroke="var(--paper-green)" strokeWidth="3" />
       {ghosts.map((ghost) => (
         <g key={ghost.words}>
-          <ellipse cx={cx + ghost.mean.x * px} cy={cy - ghost.mean.y * px} rx={ghost.radiusX * px} ry={ghost.radiusY * px} fill="none" stroke="var(--paper-pred)" strokeWidth="2.5" strokeDasharray="7 5" />
-          <circle cx={cx + ghost.mean.x * px} cy={cy - ghost.mean.y * px} r="5" fill="var(--paper)" stroke="var(--paper-pred)" strokeWidth="2" />
+          <ellipse
+            cx={cx + ghost.mean.x * px}
+            cy={cy - ghost.mean.y * px}
+            rx={ghost.radiusX * px}
+            ry={ghost.radiusY * px}
+            fill="none"
+            stroke="var(--paper-pred)"
+            strokeWidth="2.5"
+            strokeDasharray="7 5"
+          />
+          <circle
+            cx={cx + ghost.mean.x * px}
+            cy={cy - ghost.mean.y * px}
+            r="5"
+            fill="var(--paper)"
+            stroke="var(--paper-pred)"
+            strokeWidth="2"
+          />
         </g>
       ))}
       {counted.map((shot, i) => {
@@ -39,7 +72,14 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
         const fy = Math.max(60, Math.min(HEIGHT - 60, cy - shot.tear.y * px + 96 * Math.sin(angle)));
         return (
           <g key={shot.id}>
-            <line x1={cx + shot.tear.x * px} y1={cy - shot.tear.y * px} x2={fx} y2={fy} stroke="var(--paper-ink)" strokeDasharray="2 3" />
+            <line
+              x1={cx + shot.tear.x * px}
+              y1={cy - shot.tear.y * px}
+              x2={fx}
+              y2={fy}
+              stroke="var(--paper-ink)"
+              strokeDasharray="2 3"
+            />
             <circle cx={fx} cy={fy} r="11" fill="var(--paper)" stroke="var(--paper-ink)" strokeWidth="1.3" />
             <text x={fx} y={fy + 5} textAnchor="middle" fontSize="14" fontWeight="600">
               {shot.number}
@@ -49,10 +89,32 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
       })}
       {mean && (
         <g>
-          <circle cx={cx + mean.mean.x * px} cy={cy - mean.mean.y * px} r={mean.radius * px} fill="none" stroke="var(--paper)" strokeWidth="6" />
-          <circle cx={cx + mean.mean.x * px} cy={cy - mean.mean.y * px} r={mean.radius * px} fill="none" stroke="var(--paper-ink)" strokeWidth="2.5" />
-          <path d={`M${cx + mean.mean.x * px - 9} ${cy - mean.mean.y * px}h18 M${cx + mean.mean.x * px} ${cy - mean.mean.y * px - 9}v18`} stroke="var(--paper)" strokeWidth="6" />
-          <path d={`M${cx + mean.mean.x * px - 8} ${cy - mean.mean.y * px}h16 M${cx + mean.mean.x * px} ${cy - mean.mean.y * px - 8}v16`} stroke="var(--paper-bill)" strokeWidth="2.5" />
+          <circle
+            cx={cx + mean.mean.x * px}
+            cy={cy - mean.mean.y * px}
+            r={mean.radius * px}
+            fill="none"
+            stroke="var(--paper)"
+            strokeWidth="6"
+          />
+          <circle
+            cx={cx + mean.mean.x * px}
+            cy={cy - mean.mean.y * px}
+            r={mean.radius * px}
+            fill="none"
+            stroke="var(--paper-ink)"
+            strokeWidth="2.5"
+          />
+          <path
+            d={`M${cx + mean.mean.x * px - 9} ${cy - mean.mean.y * px}h18 M${cx + mean.mean.x * px} ${cy - mean.mean.y * px - 9}v18`}
+            stroke="var(--paper)"
+            strokeWidth="6"
+          />
+          <path
+            d={`M${cx + mean.mean.x * px - 8} ${cy - mean.mean.y * px}h16 M${cx + mean.mean.x * px} ${cy - mean.mean.y * px - 8}v16`}
+            stroke="var(--paper-bill)"
+            strokeWidth="2.5"
+          />
         </g>
       )}
       <text x="16" y="28" fontSize="16" fontWeight="620">
@@ -79,7 +141,12 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
           </text>
         )}
       </g>
-      <path d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`} stroke="var(--paper-ink)" strokeWidth="2" fill="none" />
+      <path
+        d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`}
+        stroke="var(--paper-ink)"
+        strokeWidth="2"
+        fill="none"
+      />
       <text x={16 + px / 2} y={HEIGHT - 30} textAnchor="middle" fontSize="14">
         1 in
       </text>

@@ -1,9 +1,23 @@
 /** Half-inch grid, heavier each inch, with the four directions named. */
-export function SheetGrid({ width, height, cx, cy, px }: { width: number; height: number; cx: number; cy: number; px: number }) {
+export function SheetGrid({
+  width,
+  height,
+  cx,
+  cy,
+  px,
+}: {
+  width: number;
+  height: number;
+  cx: number;
+  cy: number;
+  px: number;
+}) {
   const step = px >= 96 ? px / 2 : px;
   const lines = [];
-  for (let i = Math.ceil((0 - cx) / step); cx + i * step <= width; i++) lines.push({ key: `x${i}`, d: `M${cx + i * step} 0V${height}`, heavy: i === 0 });
-  for (let i = Math.ceil((0 - cy) / step); cy + i * step <= height; i++) lines.push({ key: `y${i}`, d: `M0 ${cy + i * step}H${width}`, heavy: i === 0 });
+  for (let i = Math.ceil((0 - cx) / step); cx + i * step <= width; i++)
+    lines.push({ key: `x${i}`, d: `M${cx + i * step} 0V${height}`, heavy: i === 0 });
+  for (let i = Math.ceil((0 - cy) / step); cy + i * step <= height; i++)
+    lines.push({ key: `y${i}`, d: `M0 ${cy + i * step}H${width}`, heavy: i === 0 });
   return (
     <g>
       <rect width={width} height={height} fill="var(--paper)" />

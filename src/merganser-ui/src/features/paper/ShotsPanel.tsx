@@ -33,7 +33,11 @@ export function ShotsPanel({ set, onVoid }: { set: ShotSet; onVoid: (shot: Shot,
               {shot.voidReason !== null && <small> void: {shot.voidReason}</small>}
             </span>
             {shot.voidReason === null ? (
-              <ButtonBase className="plain" onClick={() => setOpen(open === shot.id ? null : shot.id)} aria-expanded={open === shot.id}>
+              <ButtonBase
+                className="plain"
+                onClick={() => setOpen(open === shot.id ? null : shot.id)}
+                aria-expanded={open === shot.id}
+              >
                 Void
               </ButtonBase>
             ) : (
@@ -48,7 +52,15 @@ export function ShotsPanel({ set, onVoid }: { set: ShotSet; onVoid: (shot: Shot,
                     {reason}
                   </ButtonBase>
                 ))}
-                <input className="name-input" aria-label="Another reason" placeholder="another reason" maxLength={120} value={own} onChange={(event) => setOwn(event.target.value)} onKeyDown={(event) => event.key === 'Enter' && own.trim() && voidIt(shot, own)} />
+                <input
+                  className="name-input"
+                  aria-label="Another reason"
+                  placeholder="another reason"
+                  maxLength={120}
+                  value={own}
+                  onChange={(event) => setOwn(event.target.value)}
+                  onKeyDown={(event) => event.key === 'Enter' && own.trim() && voidIt(shot, own)}
+                />
                 <ButtonBase className="key" disabled={!own.trim()} onClick={() => voidIt(shot, own)}>
                   Void it
                 </ButtonBase>

@@ -12,7 +12,10 @@ export function usePaperBench(bowId: string) {
   const [problem, setProblem] = useState<Error | null>(null);
   const [busy, setBusy] = useState(false);
   const pending = useRef<{ what: string; id: string } | null>(null);
-  const papers = useQuery({ queryKey: ['papers', bowId], queryFn: () => answer(api.GET('/api/bows/{bowId}/papers', { params: { path: { bowId } } })) });
+  const papers = useQuery({
+    queryKey: ['papers', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/papers', { params: { path: { bowId } } })),
+  });
 
   /** The id of this very act: the same again until it has gone through. */
   const idFor = (what: string) => {
@@ -26,7 +29,10 @@ export function usePaperBench(bowId: string) {
       const paper = await call();
       pending.current = null;
       setProblem(null);
-      queries.setQueryData<Paper[]>(['papers', bowId], (all) => [paper, ...(all ?? []).filter((p) => p.id !== paper.id)]);
+      queries.setQueryData<Paper[]>(['papers', bowId], (all) => [
+        paper,
+        ...(all ?? []).filter((p) => p.id !== paper.id),
+      ]);
       refresh();
       return paper;
     } catch (error) {
@@ -46,22 +52,68 @@ export function usePaperBench(bowId: string) {
     faults: problem instanceof Refusal ? problem.errors : {},
     start: (plan: Plan) =>
       act(() =>
-        answer(api.POST('/api/papers', { body: { id: idFor(`paper ${JSON.stringify(plan)}`), bowId, arrowVersionId: plan.arrowId, distance: plan.distance, fletched: plan.fletched, tolerance: plan.tolerance } })),
+        answer(
+          api.POST('/api/papers', {
+            body: {
+              id: idFor(`paper ${JSON.stringify(plan)}`),
+              bowId,
+              arrowVersionId: plan.arrowId,
+              distance: plan.distance,
+              fletched: plan.fletched,
+              tolerance: plan.tolerance,
+            },
+          }),
+        ),
       ),
     newSet: (paper: Paper, distance: string, fletched: boolean) =>
-      act(() => answer(api.POST('/api/papers/{id}/sets', { params: { path: { id: paper.id } }, body: { id: idFor(`set ${paper.id} ${distance} ${fletched}`), distance, fletched } }))),
+      act(() =>
+        answer(
+          api.POST('/api/papers/{id}/sets', {
+            params: { path: { id: paper.id } },
+            body: { id: idFor(`set ${paper.id} ${distance} ${fletched}`), distance, fletched },
+          }),
+        ),
+      ),
     keepShot: (setId: string, marking: Marking) =>
       act(() => {
         const typed = marking.right.trim() !== '' || marking.up.trim() !== '';
-        const body = { id: idFor(`shot ${setId} ${JSON.stringify(marking)}`), point: marking.point ?? { x: 0, y: 0 }, tail: typed ? null : marking.tail, typed: typed ? { right: marking.right, up: marking.up } : null, side: marking.side };
+        const body = {
+          id: idFor(`shot ${setId} ${JSON.stringify(marking)}`),
+          point: marking.point ?? { x: 0, y: 0 },
+          tail: typed ? null : marking.tail,
+          typed: typed ? { right: marking.right, up: marking.up } : null,
+          side: marking.side,
+        };
         return answer(api.POST('/api/sets/{id}/shots', { params: { path: { id: setId } }, body }));
       }),
     voidShot: (shot: Shot, reason: string | null) =>
-      act(() => answer(api.POST('/api/shots/{id}/marks', { params: { path: { id: shot.id } }, body: { id: idFor(`void ${shot.id} ${reason}`), reason } }))),
+      act(() =>
+        answer(
+          api.POST('/api/shots/{id}/marks', {
+            params: { path: { id: shot.id } },
+            body: { id: idFor(`void ${shot.id} ${reason}`), reason },
+          }),
+        ),
+      ),
     move: (paper: Paper, adjuster: Schemas['AdjusterKind'], to: number, note: string, corrects: string | null) =>
       act(() =>
-        answer(api.POST('/api/papers/{id}/moves', { params: { path: { id: paper.id } }, body: { id: idFor(`move ${paper.id} ${adjuster} ${to} ${corrects}`), adjuster, to, note, corrects, happenedAt: null } })),
+        answer(
+          api.POST('/api/papers/{id}/moves', {
+            params: { path: { id: paper.id } },
+            body: {
+              id: idFor(`move ${paper.id} ${adjuster} ${to} ${corrects}`),
+              adjuster,
+              to,
+              note,
+              corrects,
+              happenedAt: null,
+            },
+          }),
+        ),
       ),
-    accept: (paper: Paper, accepted: boolean) => act(() => answer(api.POST('/api/papers/{id}/accept', { params: { path: { id: paper.id } }, body: { accepted } }))),
+    accept: (paper: Paper, accepted: boolean) =>
+      act(() =>
+        answer(api.POST('/api/papers/{id}/accept', { params: { path: { id: paper.id } }, body: { accepted } })),
+      ),
   };
 }

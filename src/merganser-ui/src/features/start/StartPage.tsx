@@ -22,7 +22,9 @@ export function StartPage() {
       <main className="thing">
         <div className="rack-title">
           <h1>The rack</h1>
-          <p className="muted">{bows.length === 0 ? 'No bow hangs here yet.' : 'Each bow with how it stands and what is next.'}</p>
+          <p className="muted">
+            {bows.length === 0 ? 'No bow hangs here yet.' : 'Each bow with how it stands and what is next.'}
+          </p>
         </div>
         <div className="rack-bar" aria-hidden="true" />
         <ul className="rack">
@@ -46,7 +48,12 @@ export function StartPage() {
           <li className="empty-peg">
             <div className="peg">
               <svg width="180" height="360" viewBox="0 0 100 200" role="img" aria-label="An empty peg">
-                <path d="M24 6 C46 40 58 70 58 90 V110 C58 130 46 160 24 194 Z" fill="none" stroke="var(--edge)" strokeDasharray="4 4" />
+                <path
+                  d="M24 6 C46 40 58 70 58 90 V110 C58 130 46 160 24 194 Z"
+                  fill="none"
+                  stroke="var(--edge)"
+                  strokeDasharray="4 4"
+                />
               </svg>
             </div>
             <h2>An empty peg</h2>

@@ -1,0 +1,97 @@
+using System.Text.Json.Nodes;
+using Dapper;
+
+namespace Merganser.Web.Tests;
+
+public class ArrowTests
+{
+    [Fact]
+    public async Task Figures_come_from_the_core_with_change_and_working()
+    {
+        using var bench = new WebBench();
+        var (status, body) = await bench.Post("/api/figures", Figures(WebBench.DraftBody(point: "point-pebble-125"), WebBench.IslandVersion));
+        status.ShouldBe(200, body.ToJsonString());
+        var weight = body["reading"]!["figures"]!.AsArray().First(f => (string)f!["name"]! == "totalWeight")!;
+        ((double)weight["value"]!).ShouldBe(434, 1e-9);
+        ((double)weight["change"]!).ShouldBe(25, 1e-9);
+        weight["working"]!["terms"]!.AsArray().Count.ShouldBeGreaterThan(4);
+    }
+
+    [Theory]
+    [InlineData("cutLength", "abc")]
+    [InlineData("cutLength", "60")]
+    [InlineData("glue", "lots")]
+    [InlineData("vaneFront", "0.1 kg")]
+    public async Task A_draft_that_cannot_be_read_names_its_field_and_is_kept_all_the_same(string field, string text)
+    {
+        using var bench = new WebBench();
+        var draft = WebBench.DraftBody();
+        draft[field] = text;
+        var (status, problem) = await bench.Post("/api/figures", Figures(draft.DeepClone()));
+        status.ShouldBe(400);
+        problem["errors"]![field].ShouldNotBeNull();
+        (await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", draft, "\"1\"")).Status.ShouldBe(200);
+        bench.Restart();
+        ((string)(await Arrow(bench, WebBench.Island))["draft"]![field]!).ShouldBe(text);
+    }
+
+    [Fact]
+    public async Task An_arrow_behind_the_rest_is_refused_when_it_is_to_be_kept()
+    {
+        using var bench = new WebBench();
+        var id = WebBench.NewId();
+        await bench.Post("/api/arrows", new JsonObject { ["id"] = id, ["bowId"] = WebBench.Brindle, ["draft"] = WebBench.DraftBody("27") });
+        var (status, problem) = await bench.Post($"/api/arrows/{id}/versions", new { id = WebBench.NewId() });
+        status.ShouldBe(400);
+        ((string)problem["code"]!).ShouldBe("behind-rest");
+        problem["errors"]!["cutLength"].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task A_kept_version_does_not_change_when_the_catalogue_does()
+    {
+        using var bench = new WebBench();
+        bench.Database.Write((c, t) => c.Execute("UPDATE component SET facts = json_set(facts, '$.grains', 999) WHERE id = 'point-pebble-100'", transaction: t));
+        bench.Restart();
+        var arrow = await Arrow(bench, WebBench.Island);
+        ((double)arrow["kept"]!["arrow"]!["point"]!["grains"]!).ShouldBe(100);
+        var (_, body) = await bench.Post("/api/figures", Figures(WebBench.DraftBody(), WebBench.IslandVersion));
+        var weight = body["reading"]!["figures"]!.AsArray().First(f => (string)f!["name"]! == "totalWeight")!;
+        ((double)weight["change"]!).ShouldBe(899, 1e-9);
+    }
+
+    [Fact]
+    public async Task Keeping_what_is_kept_makes_no_new_version_and_a_change_does()
+    {
+        using var bench = new WebBench();
+        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Body["kept"]!["number"]!.GetValue<int>().ShouldBe(1);
+        await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", WebBench.DraftBody("28 3/4"), "\"1\"");
+        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Body["kept"]!["number"]!.GetValue<int>().ShouldBe(2);
+    }
+
+    [Fact]
+    public async Task Two_hands_on_one_draft_are_told()
+    {
+        using var bench = new WebBench();
+        await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", WebBench.DraftBody("29"), "\"1\"");
+        var (status, problem) = await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", WebBench.DraftBody("30"), "\"1\"");
+        status.ShouldBe(412);
+        ((string)problem["current"]!["draft"]!["cutLength"]!).ShouldBe("29");
+    }
+
+    [Fact]
+    public async Task The_catalogue_has_every_class()
+    {
+        using var bench = new WebBench(demo: false);
+        var all = (await bench.Get("/api/components")).AsObject();
+        foreach (var name in new[] { "shafts", "inserts", "points", "nocks", "vanes", "wraps" })
+        {
+            all[name]!.AsArray().Count.ShouldBeGreaterThan(1, name);
+        }
+    }
+
+    private static JsonObject Figures(JsonNode draft, string? opened = null) => new() { ["bowId"] = WebBench.Brindle, ["draft"] = draft, ["openedVersionId"] = opened };
+
+    private static async Task<JsonNode> Arrow(WebBench bench, string id) =>
+        (await bench.Get($"/api/bows/{WebBench.Brindle}/arrows")).AsArray().First(a => (string)a!["id"]! == id)!;
+}

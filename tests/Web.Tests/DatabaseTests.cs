@@ -1,0 +1,84 @@
+using Dapper;
+using Merganser.Data;
+using Microsoft.Data.Sqlite;
+
+namespace Merganser.Web.Tests;
+
+public class DatabaseTests
+{
+    [Fact]
+    public void Every_connection_keeps_what_it_is_told()
+    {
+        using var bench = new WebBench();
+        using var connection = bench.Database.Open();
+        connection.ExecuteScalar<string>("PRAGMA journal_mode").ShouldBe("wal");
+        connection.ExecuteScalar<long>("PRAGMA synchronous").ShouldBe(2, "FULL is 2");
+        connection.ExecuteScalar<long>("PRAGMA foreign_keys").ShouldBe(1);
+    }
+
+    [Theory]
+    [InlineData("UPDATE shot SET tail_x = 0")]
+    [InlineData("DELETE FROM shot")]
+    [InlineData("UPDATE arrow_version SET facts = '{}'")]
+    [InlineData("UPDATE move SET to_step = 0")]
+    public void History_cannot_be_rewritten(string sql)
+    {
+        using var bench = new WebBench();
+        using var connection = bench.Database.Open();
+        Should.Throw<SqliteException>(() => connection.Execute(sql));
+    }
+
+    [Fact]
+    public void A_command_that_fails_half_way_leaves_nothing()
+    {
+        using var bench = new WebBench();
+        Should.Throw<SqliteException>(() => bench.Database.Write((c, t) =>
+        {
+            c.Execute("INSERT INTO archer (id, name, facts, created_at) VALUES ('x', 'x', '{}', 'now')", transaction: t);
+            return c.Execute("INSERT INTO bow (id, archer_id, name, facts, typed, created_at) VALUES ('y', 'nobody', 'y', '{}', '{}', 'now')", transaction: t);
+        }));
+        bench.Database.Read(c => c.ExecuteScalar<long>("SELECT count(*) FROM archer WHERE id = 'x'")).ShouldBe(0);
+    }
+
+    /// <summary>One fixture for each migration: a file as that version left it.</summary>
+    [Theory]
+    [InlineData("0001.db")]
+    public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
+    {
+        var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;
+        var path = Path.Combine(folder, "old.db");
+        File.Copy(Path.Combine(AppContext.BaseDirectory, "fixtures", fixture), path);
+        var database = new Database(path);
+        database.Migrate(TimeProvider.System);
+        var bow = new BowStore(database, TimeProvider.System).All().First(b => b.Bow.Name == "Brindle");
+        bow.Bow.DrawLength.ShouldBe(29);
+        var paper = new PaperStore(database, TimeProvider.System).Of(bow.Id)[0];
+        paper.Sets.Count.ShouldBe(2);
+        paper.Sets[1].Shots.Count(s => s.VoidReason is null).ShouldBe(5);
+        SqliteConnection.ClearAllPools();
+        Directory.Delete(folder, true);
+    }
+
+    [Fact]
+    public void A_file_with_data_is_copied_before_it_is_migrated()
+    {
+        var folder = Directory.CreateTempSubdirectory("merganser-copy-").FullName;
+        var path = Path.Combine(folder, "old.db");
+        using (var connection = new SqliteConnection($"Data Source={path}"))
+        {
+            connection.Open();
+            connection.Execute("CREATE TABLE keepsake (words TEXT); INSERT INTO keepsake VALUES ('kept')");
+        }
+
+        var copy = new Database(path).Migrate(TimeProvider.System);
+        copy.ShouldNotBeNull();
+        using (var connection = new SqliteConnection($"Data Source={copy}"))
+        {
+            connection.ExecuteScalar<string>("SELECT words FROM keepsake").ShouldBe("kept");
+            connection.ExecuteScalar<long>("SELECT count(*) FROM sqlite_master WHERE name = 'bow'").ShouldBe(0);
+        }
+
+        SqliteConnection.ClearAllPools();
+        Directory.Delete(folder, true);
+    }
+}

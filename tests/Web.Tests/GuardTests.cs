@@ -1,0 +1,71 @@
+using System.Net;
+using Merganser.Web.Guard;
+
+namespace Merganser.Web.Tests;
+
+public class GuardTests
+{
+    [Theory]
+    [InlineData("http://127.0.0.1:5210", true)]
+    [InlineData("http://localhost:80;http://[::1]:81", true)]
+    [InlineData("http://0.0.0.0:5210", false)]
+    [InlineData("http://*:5210", false)]
+    [InlineData("http://127.0.0.1:5210;http://192.168.1.4:80", false)]
+    [InlineData("https://127.0.0.1:5210", false)]
+    [InlineData("nonsense", false)]
+    public void Only_this_machine_is_served(string urls, bool allowed) => (Loopback.Refusal(urls) is null).ShouldBe(allowed);
+
+    [Fact]
+    public async Task An_unknown_api_address_is_a_404_problem_and_not_a_page()
+    {
+        using var bench = new WebBench();
+        var answer = await bench.Http.GetAsync("/api/nothing/here");
+        answer.StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        answer.Content.Headers.ContentType!.MediaType.ShouldBe("application/problem+json");
+        (await answer.Content.ReadAsStringAsync()).ShouldContain("no-such-address");
+    }
+
+    [Theory]
+    [InlineData("Host", "evil.example")]
+    [InlineData("Origin", "http://evil.example")]
+    [InlineData("Origin", "null")]
+    public async Task Another_pages_request_is_refused(string header, string value)
+    {
+        using var bench = new WebBench();
+        using var request = new HttpRequestMessage(HttpMethod.Get, "/api/rack");
+        request.Headers.TryAddWithoutValidation(header, value);
+        (await bench.Http.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+    }
+
+    [Fact]
+    public async Task Its_own_origin_is_let_in()
+    {
+        using var bench = new WebBench();
+        using var request = new HttpRequestMessage(HttpMethod.Get, "/api/rack");
+        request.Headers.TryAddWithoutValidation("Origin", "http://localhost");
+        (await bench.Http.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    [Fact]
+    public async Task The_policy_is_strict_and_its_nonce_changes()
+    {
+        using var bench = new WebBench();
+        var first = await Policy(bench);
+        var second = await Policy(bench);
+        first.ShouldContain("default-src 'none'");
+        first.ShouldContain("connect-src 'self'");
+        first.ShouldNotContain("unsafe");
+        first.ShouldNotBe(second);
+    }
+
+    [Fact]
+    public async Task The_openapi_document_is_served_and_names_no_server()
+    {
+        using var bench = new WebBench();
+        var document = await bench.Get("/openapi/v1.json");
+        document["paths"]!.AsObject().Count.ShouldBeGreaterThan(15);
+        (document["servers"]?.AsArray().Count ?? 0).ShouldBe(0);
+    }
+
+    private static async Task<string> Policy(WebBench bench) => (await bench.Http.GetAsync("/api/rack")).Headers.GetValues("Content-Security-Policy").Single();
+}

@@ -1,0 +1,185 @@
+using System.Text.Json.Nodes;
+
+namespace Merganser.Web.Tests;
+
+public class PaperTests
+{
+    [Fact]
+    public async Task From_first_tear_to_the_move_and_what_it_did()
+    {
+        using var bench = new WebBench();
+        var paper = await Start(bench);
+        Kind(paper).ShouldBe("noShots");
+        paper = await Shoot(bench, paper, -.80, .02);
+        Kind(paper).ShouldBe("shootMore");
+        paper = await Shoot(bench, paper, -.84, .05);
+        Kind(paper).ShouldBe("move");
+        ((string)paper["advice"]!["move"]!["kind"]!).ShouldBe("yokePair");
+        var from = (int)paper["advice"]!["move"]!["from"]!;
+        var to = (int)paper["advice"]!["move"]!["to"]!;
+        paper = (await bench.Post($"/api/papers/{Id(paper)}/moves", Move("yokePair", to))).Body;
+        paper["sets"]!.AsArray().Count.ShouldBe(2);
+        ((int)paper["sets"]![1]!["movesBefore"]![0]!["from"]!).ShouldBe(from);
+        bench.Restart();
+        paper = await Shoot(bench, await bench.Get($"/api/papers/{Id(paper)}"), -.10, .03);
+        paper = await Shoot(bench, paper, -.04, .01);
+        Kind(paper).ShouldBe("goodEnough");
+        var change = (double)paper["sets"]![1]!["figures"]!.AsArray().First(f => (string)f!["name"]! == "sideways")!["change"]!;
+        change.ShouldBe(.07 - .82, 1e-9);
+        var accepted = (await bench.Post($"/api/papers/{Id(paper)}/accept", new { accepted = true })).Body;
+        ((string?)accepted["acceptedAt"]).ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task The_same_shot_sent_twice_is_one_shot()
+    {
+        using var bench = new WebBench();
+        var paper = await Start(bench);
+        var shot = Shot(.5, 0);
+        await bench.Post($"/api/sets/{Set(paper)}/shots", shot.DeepClone());
+        paper = (await bench.Post($"/api/sets/{Set(paper)}/shots", shot)).Body;
+        paper["sets"]![0]!["shots"]!.AsArray().Count.ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task A_void_shot_keeps_its_reason_and_is_not_read()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.Get($"/api/papers/{WebBench.OpenPaper}");
+        var set = paper["sets"]![1]!;
+        set["shots"]!.AsArray().Count.ShouldBe(6);
+        ((int)set["mean"]!["count"]!).ShouldBe(5);
+        var voided = set["shots"]!.AsArray().Single(s => s!["voidReason"] is not null)!;
+        ((string)voided["voidReason"]!).ShouldBe("the rest did not drop");
+        paper = (await bench.Post($"/api/shots/{voided["id"]}/marks", new JsonObject { ["id"] = WebBench.NewId(), ["reason"] = null })).Body;
+        ((int)paper["sets"]![1]!["mean"]!["count"]!).ShouldBe(6);
+        (await bench.Post($"/api/shots/{voided["id"]}/marks", new { id = WebBench.NewId(), reason = " " })).Status.ShouldBe(400);
+    }
+
+    [Fact]
+    public async Task Typed_inches_are_read_in_cs_and_mirrored_from_the_target_side()
+    {
+        using var bench = new WebBench();
+        var paper = await Start(bench);
+        var shot = Shot(0, 0);
+        shot["tail"] = null;
+        shot["typed"] = new JsonObject { ["right"] = "1/2", ["up"] = "−0,25" };
+        shot["side"] = "targetSide";
+        paper = (await bench.Post($"/api/sets/{Set(paper)}/shots", shot)).Body;
+        var tear = paper["sets"]![0]!["shots"]![0]!["tear"]!;
+        ((double)tear["x"]!).ShouldBe(-.5, 1e-12);
+        ((double)tear["y"]!).ShouldBe(-.25, 1e-12);
+    }
+
+    [Theory]
+    [InlineData(13, 0, 0, "point")]
+    [InlineData(0, 13, 0, "tail")]
+    [InlineData(-7, 7, 0, "tail")]
+    public async Task A_hole_off_the_sheet_or_a_tear_longer_than_an_arrow_leaves_is_refused(double pointX, double tailX, double tailY, string field)
+    {
+        using var bench = new WebBench();
+        var paper = await Start(bench);
+        var shot = Shot(0, 0);
+        shot["point"] = new JsonObject { ["x"] = pointX, ["y"] = 0 };
+        shot["tail"] = new JsonObject { ["x"] = tailX, ["y"] = tailY };
+        var (status, problem) = await bench.Post($"/api/sets/{Set(paper)}/shots", shot);
+        status.ShouldBe(400);
+        problem["errors"]![field].ShouldNotBeNull();
+    }
+
+    [Theory]
+    [InlineData("right", "a lot")]
+    [InlineData("up", "40")]
+    public async Task Typed_nonsense_names_its_field(string field, string text)
+    {
+        using var bench = new WebBench();
+        var paper = await Start(bench);
+        var shot = Shot(0, 0);
+        shot["typed"] = new JsonObject { ["right"] = field == "right" ? text : "", ["up"] = field == "up" ? text : "" };
+        (await bench.Post($"/api/sets/{Set(paper)}/shots", shot)).Body["errors"]![field].ShouldNotBeNull();
+    }
+
+    [Theory]
+    [InlineData("0", "distance")]
+    [InlineData("far", "distance")]
+    public async Task A_paper_needs_a_distance(string distance, string field)
+    {
+        using var bench = new WebBench();
+        var (status, problem) = await bench.Post("/api/papers", new { id = WebBench.NewId(), bowId = WebBench.Brindle, arrowVersionId = WebBench.IslandVersion, distance, fletched = false, tolerance = .25 });
+        status.ShouldBe(400);
+        problem["errors"]![field].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task A_move_beyond_the_travel_or_to_where_it_stands_is_refused()
+    {
+        using var bench = new WebBench();
+        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 9))).Body["errors"]!["to"].ShouldNotBeNull();
+        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 1))).Body["errors"]!["to"].ShouldNotBeNull();
+        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("limbPocket", 1))).Body["errors"]!["adjuster"].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task A_wrong_entry_is_corrected_and_the_log_keeps_both()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.Get($"/api/papers/{WebBench.OpenPaper}");
+        paper = (await bench.Post($"/api/papers/{Id(paper)}/moves", Move("yokePair", 5))).Body;
+        var wrong = (string)paper["sets"]![2]!["movesBefore"]![0]!["id"]!;
+        paper = (await bench.Post($"/api/papers/{Id(paper)}/moves", Move("yokePair", 3, wrong))).Body;
+        paper["sets"]!.AsArray().Count.ShouldBe(3, "a correction is no move and opens no set");
+        var bow = await bench.Get($"/api/bows/{WebBench.Brindle}");
+        ((int)bow["adjusters"]!.AsArray().First(a => (string)a!["kind"]! == "yokePair")!["position"]!).ShouldBe(3);
+        bow["moves"]!.AsArray().Count.ShouldBe(3);
+        ((bool)bow["moves"]![2]!["correction"]!).ShouldBeTrue();
+    }
+
+    [Fact]
+    public async Task An_entry_under_later_moves_is_not_corrected()
+    {
+        using var bench = new WebBench();
+        var bow = await bench.Get($"/api/bows/{WebBench.Brindle}");
+        var first = (string)bow["moves"]![0]!["id"]!;
+        await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 3));
+        var (status, problem) = await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 2, first));
+        status.ShouldBe(400);
+        ((string)problem["code"]!).ShouldBe("later-moves");
+    }
+
+    [Fact]
+    public async Task A_set_refers_to_the_bow_as_it_stood()
+    {
+        using var bench = new WebBench();
+        await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 4));
+        var papers = new Data.PaperStore(bench.Database, TimeProvider.System);
+        var positions = papers.Get(WebBench.OpenPaper).Sets.Select(s => papers.Positions(s.BowStateId).Single(a => a.Kind == Core.Bows.AdjusterKind.YokePair).Position);
+        positions.ShouldBe([0, 1, 4]);
+    }
+
+    private static async Task<JsonNode> Start(WebBench bench)
+    {
+        var (status, paper) = await bench.Post("/api/papers", new { id = WebBench.NewId(), bowId = WebBench.Brindle, arrowVersionId = WebBench.IslandVersion, distance = "3 yd", fletched = false, tolerance = (double?)null });
+        status.ShouldBe(200, paper.ToJsonString());
+        return paper;
+    }
+
+    private static async Task<JsonNode> Shoot(WebBench bench, JsonNode paper, double right, double up) =>
+        (await bench.Post($"/api/sets/{Set(paper)}/shots", Shot(right, up))).Body;
+
+    private static JsonObject Shot(double right, double up) => new()
+    {
+        ["id"] = WebBench.NewId(),
+        ["point"] = new JsonObject { ["x"] = 0, ["y"] = 0 },
+        ["tail"] = new JsonObject { ["x"] = right, ["y"] = up },
+        ["typed"] = null,
+        ["side"] = "shootingSide",
+    };
+
+    private static object Move(string adjuster, int to, string? corrects = null) => new { id = WebBench.NewId(), adjuster, to, corrects, note = "", happenedAt = (DateTimeOffset?)null };
+
+    private static string Id(JsonNode paper) => (string)paper["id"]!;
+
+    private static string Set(JsonNode paper) => (string)paper["sets"]!.AsArray()[^1]!["id"]!;
+
+    private static string Kind(JsonNode paper) => (string)paper["advice"]!["kind"]!;
+}

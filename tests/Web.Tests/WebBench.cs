@@ -1,0 +1,119 @@
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Merganser.Data;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace Merganser.Web.Tests;
+
+/// <summary>The application on a data file of its own.</summary>
+public sealed class WebBench : IDisposable
+{
+    public const string Brindle = "22222222-0000-4000-8000-000000000001";
+    public const string Ada = "11111111-0000-4000-8000-000000000001";
+    public const string Island = "33333333-0000-4000-8000-000000000001";
+    public const string IslandVersion = "44444444-0000-4000-8000-000000000001";
+    public const string OpenPaper = "55555555-0000-4000-8000-000000000001";
+
+    private readonly string folder = Directory.CreateTempSubdirectory("merganser-web-").FullName;
+    private WebApplicationFactory<Program> factory;
+
+    public WebBench(bool demo = true)
+    {
+        File = Path.Combine(folder, "bench.db");
+        Demo = demo;
+        factory = Build();
+        Http = factory.CreateClient();
+    }
+
+    public string File { get; }
+
+    public bool Demo { get; }
+
+    public HttpClient Http { get; private set; }
+
+    public TestServer Server => factory.Server;
+
+    public Database Database => factory.Services.GetRequiredService<Database>();
+
+    /// <summary>A new process on the same file.</summary>
+    public void Restart()
+    {
+        factory.Dispose();
+        factory = Build();
+        Http = factory.CreateClient();
+    }
+
+    public async Task<JsonNode> Get(string path) => (await Http.GetFromJsonAsync<JsonNode>(path))!;
+
+    public async Task<(int Status, JsonNode Body)> Send(HttpMethod method, string path, object? body, string? ifMatch = null)
+    {
+        using var request = new HttpRequestMessage(method, path) { Content = body is string text ? new StringContent(text, System.Text.Encoding.UTF8, "application/json") : JsonContent.Create(body) };
+        if (ifMatch is not null)
+        {
+            request.Headers.TryAddWithoutValidation("If-Match", ifMatch);
+        }
+
+        using var response = await Http.SendAsync(request);
+        return ((int)response.StatusCode, JsonNode.Parse(await response.Content.ReadAsStringAsync())!);
+    }
+
+    public Task<(int Status, JsonNode Body)> Post(string path, object? body) => Send(HttpMethod.Post, path, body);
+
+    public static object BowBody(string id, string drawLength = "29", string archerId = Ada) => new
+    {
+        id,
+        archerId,
+        entry = new
+        {
+            name = "Test bow",
+            kind = "compound",
+            hand = "right",
+            release = "releaseAid",
+            nominalWeight = "60",
+            measuredWeight = "60,5",
+            drawLength,
+            axleToAxle = "33",
+            braceHeight = "6 1/2",
+            ratedSpeed = "",
+            restType = "launcher",
+            camSystem = "binary",
+            camDraw = "medium",
+            restAhead = "",
+            factorSet = "",
+            stringWeight = "",
+            stringWeightFromTip = "",
+        },
+        adjusters = new[] { new { kind = "restHeight", lower = -20, upper = 20, needsPress = false } },
+    };
+
+    public static JsonObject DraftBody(string cutLength = "28 1/2", string point = "point-pebble-100") => new()
+    {
+        ["name"] = "Test arrow",
+        ["shaftId"] = "shaft-wrackline-340",
+        ["cutLength"] = cutLength,
+        ["insertId"] = "insert-limpet-25",
+        ["pointId"] = point,
+        ["nockId"] = "nock-barnock-5",
+        ["vaneId"] = "vane-sandeel-2",
+        ["vaneCount"] = 3,
+        ["vaneFront"] = "",
+        ["wrapId"] = "wrap-plain-4",
+        ["glue"] = "0",
+    };
+
+    public static string NewId() => Guid.NewGuid().ToString();
+
+    public void Dispose()
+    {
+        factory.Dispose();
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        Directory.Delete(folder, true);
+    }
+
+    private WebApplicationFactory<Program> Build() => new WebApplicationFactory<Program>().WithWebHostBuilder(host => host
+        .UseSetting("data", File)
+        .UseSetting("demo", Demo ? "true" : "false")
+        .UseSetting("clock", "2026-11-23T18:34:00+00:00"));
+}
