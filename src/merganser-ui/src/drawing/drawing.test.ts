@@ -1,0 +1,115 @@
+import { describe, expect, it } from 'vitest';
+import { arrowPaths, layout, rulerTicks, type ArrowMeasures } from './arrow';
+import { place } from './band';
+import { bowOutline } from './bow';
+import { seeded } from './seeded';
+import { sheetScale, tearPath } from './tear';
+
+const measures: ArrowMeasures = {
+  cutLength: 28.5,
+  tubeStart: 0.5,
+  diameter: 0.246,
+  pointLength: 0.95,
+  head: false,
+  insertFrom: 27.6,
+  insertTo: 28.5,
+  wrapTo: 4.5,
+  vaneFront: 3.5,
+  vaneLength: 2,
+  vaneHeight: 0.46,
+  vaneCount: 3,
+};
+
+const xs = (path: string) => [...path.matchAll(/[MLH]\s*(-?[\d.]+)/g)].map((m) => Number(m[1]));
+
+describe('the arrow to scale', () => {
+  it('keeps the arrow and its point inside any width', () => {
+    for (const width of [320, 390, 800, 1232])
+      for (const length of [20, 28.5, 34]) {
+        const at = layout(width, length);
+        expect(at.x(0)).toBeGreaterThanOrEqual(24);
+        expect(at.x(length + 1)).toBeLessThanOrEqual(width);
+      }
+  });
+
+  it('never draws more than 40 px to the inch', () => {
+    const at = layout(4000, 28);
+    expect(at.x(1) - at.x(0)).toBeLessThanOrEqual(40);
+  });
+
+  it('starts the tube at the nock and ends it at the cut', () => {
+    const at = layout(1232, 28.5);
+    const tube = xs(arrowPaths(measures, at, 100).tube);
+    expect(Math.min(...tube)).toBeCloseTo(at.x(0.5), 1);
+    expect(Math.max(...tube)).toBeCloseTo(at.x(28.5), 1);
+  });
+
+  it('draws no vanes, wrap or insert where there are none', () => {
+    const bare = arrowPaths(
+      { ...measures, vaneCount: 0, wrapTo: null, insertFrom: null, insertTo: null },
+      layout(1232, 28.5),
+      100,
+    );
+    expect([bare.vaneUp, bare.vaneDown, bare.wrap, bare.insert]).toEqual([null, null, null, null]);
+  });
+
+  it('labels the ruler on the inch only', () => {
+    const ticks = rulerTicks(layout(1232, 28.5), 30);
+    expect(ticks).toHaveLength(121);
+    expect(ticks.filter((t) => t.label)).toHaveLength(31);
+    expect(ticks.at(-1)!.label).toBe('30');
+  });
+});
+
+describe('tears', () => {
+  it('look the same for the same shot and not for another', () => {
+    const tear = { x: -0.8, y: 0.1 };
+    expect(tearPath(tear, 96, 'shot 1', 3)).toBe(tearPath(tear, 96, 'shot 1', 3));
+    expect(tearPath(tear, 96, 'shot 1', 3)).not.toBe(tearPath(tear, 96, 'shot 2', 3));
+  });
+
+  it('have a hole for the point, one for the tail, a slit and one cut for each vane', () => {
+    const pieces = (vanes: number, x: number) => tearPath({ x, y: 0 }, 96, 's', vanes).match(/M/g)!.length;
+    expect(pieces(3, -1)).toBe(6);
+    expect(pieces(4, -1)).toBe(7);
+    expect(pieces(3, 0)).toBe(5);
+  });
+
+  it('put a high tail above the point on the screen', () => {
+    const ys = [...tearPath({ x: 0, y: 2 }, 100, 's', 3).matchAll(/[ML]-?[\d.]+ (-?[\d.]+)/g)].map((m) => Number(m[1]));
+    expect(Math.min(...ys)).toBeLessThan(-190);
+    expect(Math.max(...ys)).toBeLessThan(30);
+  });
+
+  it('are shown at the largest of twice, once or half life size that fits', () => {
+    expect(sheetScale(1.2, 310).px).toBe(192);
+    expect(sheetScale(2, 310).px).toBe(96);
+    expect(sheetScale(5, 310).px).toBe(48);
+    expect(sheetScale(11, 310).px).toBe(24);
+  });
+});
+
+describe('small parts', () => {
+  it('a value beyond a band shows at its edge', () => {
+    expect(place(2, 0.8, 1.3, 560)).toBe(560);
+    expect(place(0.1, 0.8, 1.3, 560)).toBe(0);
+    expect(place(1.05, 0.8, 1.3, 560)).toBeCloseTo(280);
+  });
+
+  it('seeded numbers stay within 0 and 1 and repeat', () => {
+    const a = seeded('x');
+    const b = seeded('x');
+    for (let i = 0; i < 50; i++) {
+      const value = a();
+      expect(value).toBe(b());
+      expect(value).toBeGreaterThanOrEqual(0);
+      expect(value).toBeLessThan(1);
+    }
+  });
+
+  it('only a compound has cams', () => {
+    expect(bowOutline('compound').cams).toHaveLength(2);
+    expect(bowOutline('longbow').cams).toHaveLength(0);
+    expect(bowOutline('recurve').limbs).not.toBe(bowOutline('longbow').limbs);
+  });
+});

@@ -1,0 +1,28 @@
+import { expect, it } from 'vitest';
+import { neighbour, steppedLength } from './parts';
+
+it.each([
+  ['28 1/2', 1, '28 5/8'],
+  ['28.5', -1, '28 3/8'],
+  ['28,5', 1, '28 5/8'],
+  ['28', -1, '27 7/8'],
+  ['27 7/8', 1, '28'],
+  ['29 in', 1, '29 1/8'],
+] as const)('a length of %s stepped by %i eighth is %s', (text, step, expected) => {
+  expect(steppedLength(text, step)).toBe(expected);
+});
+
+it('a length in other units or nonsense is not stepped', () => {
+  expect(steppedLength('72.4 cm', 1)).toBeNull();
+  expect(steppedLength('long', 1)).toBeNull();
+});
+
+it('the catalogue ends', () => {
+  const stock = [
+    { id: 'a', label: 'A' },
+    { id: 'b', label: 'B' },
+  ];
+  expect(neighbour(stock, 'a', 1)).toBe('b');
+  expect(neighbour(stock, 'b', 1)).toBeNull();
+  expect(neighbour(stock, 'a', -1)).toBeNull();
+});
