@@ -103,7 +103,7 @@ function Change({ change, decimals, since }: { change: number; decimals: number;
         <path d={signs[direction(change, decimals)]} fill="currentColor" />
       </svg>
       {direction(change, decimals) === 'same'
-        ? `unchanged since ${since}`
+        ? 'unchanged'
         : `${signed(change, decimals)} since ${since}`}
     </span>
   );

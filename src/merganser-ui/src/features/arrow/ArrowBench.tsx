@@ -88,12 +88,17 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
           />
           <label className="other-arrows">
             <span className="visually-hidden">Arrow on the bench</span>
-            <select value={row.id} onChange={(event) => onOpen(event.target.value)}>
-              {arrows.map((a) => (
-                <option key={a.id} value={a.id}>
-                  {a.id === row.id ? draft.name : a.draft.name}
-                </option>
-              ))}
+            <select value="" onChange={(event) => onOpen(event.target.value)} disabled={arrows.length < 2}>
+              <option value="" disabled>
+                Other arrows, {arrows.length - 1}
+              </option>
+              {arrows
+                .filter((a) => a.id !== row.id)
+                .map((a) => (
+                  <option key={a.id} value={a.id}>
+                    {a.draft.name}
+                  </option>
+                ))}
             </select>
           </label>
           <span className="muted">{row.kept ? `version ${row.kept.number}` : 'not kept yet'}</span>
