@@ -26,6 +26,7 @@ public class JourneyTests
         using var bench = new Bench(demo: true);
         bench.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
         bench.See(".arrow-drawing");
+        Choose(bench, "length");
         bench.Kill();
         bench.Type("cutLength", "28 7/8");
         bench.SeeText(".foot .say", "not yet saved");
@@ -33,7 +34,17 @@ public class JourneyTests
         bench.Button("Try again").Click();
         bench.Until(d => d.FindElements(By.CssSelector(".foot.trouble")).Count == 0 ? "calm" : null);
         bench.Driver.Navigate().Refresh();
+        bench.See(".arrow-drawing");
+        Choose(bench, "length");
         bench.Until(d => d.FindElement(By.Name("cutLength")).GetAttribute("value") == "28 7/8" ? "kept" : null);
+    }
+
+    private static void Choose(Bench bench, string part) => bench.See($"[data-callout={part}]").Click();
+
+    private static void Fit(Bench bench, string part, string field, string words)
+    {
+        Choose(bench, part);
+        bench.Pick(field, words);
     }
 
     private static void EnterBow(Bench bench)
@@ -70,6 +81,7 @@ public class JourneyTests
         bench.Button("+").Click();
         bench.Until(d => d.FindElement(By.CssSelector("[data-figure=totalWeight] .v")).Text != before ? "changed" : null);
 
+        Choose(bench, "length");
         bench.Type("cutLength", "26");
         bench.SeeText(".caution", "behind the rest");
         bench.Type("cutLength", "27 1/4");
@@ -84,17 +96,19 @@ public class JourneyTests
         bench.Driver.SwitchTo().ActiveElement().SendKeys(Keys.Escape);
         bench.Until(d => d.FindElements(By.CssSelector(".working")).Count == 0 ? "closed" : null);
 
-        bench.Pick("pointId", "Shear two-blade 125");
-        bench.Pick("shaftId", "Wrackline 500");
+        Fit(bench, "point", "pointId", "Shear two-blade 125");
+        Fit(bench, "shaft", "shaftId", "Wrackline 500");
         bench.SeeText(".caution", "fixed head");
-        bench.Pick("pointId", "Pebble 75");
-        bench.Pick("shaftId", "Marram 850");
+        Fit(bench, "point", "pointId", "Pebble 75");
+        Fit(bench, "shaft", "shaftId", "Marram 850");
         bench.SeeText(".caution", "gr/lb");
-        bench.Pick("shaftId", "Wrackline 340");
-        bench.Pick("pointId", "Pebble 100");
+        Fit(bench, "shaft", "shaftId", "Wrackline 340");
+        Fit(bench, "point", "pointId", "Pebble 100");
         bench.Button("Keep this arrow").Click();
         bench.SeeText(".foot .say", "Version 1 is kept");
         bench.Driver.Navigate().Refresh();
+        bench.See(".arrow-drawing");
+        Choose(bench, "length");
         bench.Until(d => d.FindElement(By.Name("cutLength")).GetAttribute("value") == "28 3/4" ? "kept" : null);
         bench.Button("To the paper").Click();
     }

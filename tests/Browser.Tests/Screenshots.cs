@@ -16,10 +16,25 @@ public class Screenshots
         }
 
         using var bench = new Bench(demo: true);
+        bench.Go("/");
         Take("start", "/", ".rack h2");
         Take("bow", $"{Bow}/bow", ".adjusters .scale");
-        Take("arrow", $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", ".arrow-drawing");
+        foreach (var (theme, name) in new[] { ("shed", "arrow"), ("sun", "arrow-sunlight"), ("dark", "arrow-dark") })
+        {
+            Wear(theme);
+            Take(name, $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", ".beside tbody tr:nth-child(4)");
+        }
+
+        Wear("shed");
         Take("paper", $"{Bow}/paper", ".move-box");
+        Take("paper-recurve", "/bows/22222222-0000-4000-8000-000000000002/paper", ".move-box");
+        Take("words", "/glossary", ".glossary");
+        bench.Size(390, 844, phone: true);
+        Take("phone-paper", $"{Bow}/paper", ".move-box");
+        Take("phone-arrow", $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", ".callouts");
+        Take("phone-start", "/", ".rack h2");
+
+        void Wear(string theme) => bench.Driver.ExecuteScript($"localStorage.setItem('merganser-theme', '{theme}')");
 
         void Take(string name, string path, string wait)
         {

@@ -106,11 +106,11 @@ public static class ArrowFigures
             ], "ASTM F2031; mid-loaded simple beam"));
 
     private static Figure StaticAmo(ArrowNumbers n) =>
-        Plain("amoSpine", "Static spine, AMO", StaticSpine.AmoPounds(n.Arrow.Shaft.Spine), "lb", 0, new Working(
+        Plain("amoSpine", "AMO spine", StaticSpine.AmoPounds(n.Arrow.Shaft.Spine), "AMO lb", 0, new Working(
             "The older measure: 26 in over the deflection on a 26 in span under 2 lb.",
             [
                 new Term("Deflection s₂₆", $"0.825419 × {Number(n.Arrow.Shaft.Spine, 3)}", StaticSpine.AmoDeflection(n.Arrow.Shaft.Spine), "in", 4),
-                new Term("AMO spine", "26 / s₂₆", StaticSpine.AmoPounds(n.Arrow.Shaft.Spine), "lb", 1),
+                new Term("AMO spine", "26 / s₂₆", StaticSpine.AmoPounds(n.Arrow.Shaft.Spine), "AMO lb", 1),
             ], "AMO standard, from memory"));
 
     private static Figure Needed(ArrowNumbers n)
@@ -143,7 +143,7 @@ public static class ArrowFigures
     ];
 
     private static Figure ToSpare(ArrowNumbers n) =>
-        Plain("toSpare", "Ahead of the rest at full draw", n.ToSpare, "in", 2, new Working(
+        Plain("toSpare", "To spare", n.ToSpare, "in", 2, new Working(
             "How much shaft is left ahead of the rest at full draw.",
             [
                 new Term("Rest at full draw", $"AMO draw − 1.75 + rest ahead of pivot = {Number(n.Bow.DrawLength, 2)} − 1.75 + {Number(n.Bow.RestAhead, 2)}", n.Bow.RestAtFullDraw, "in", 3),

@@ -17,6 +17,7 @@ public enum AdjusterKind
     BraceHeight,
     DrawWeight,
     PointWeight,
+    Tiller,
 }
 
 /// <summary>One adjuster as this bow has it. Positions are whole steps, signed by their nominal effect: + drives the tail right, or up.</summary>
@@ -52,7 +53,7 @@ public sealed record AdjusterFact(
     /// <summary>A count of steps with its unit: <c>2 half twists</c>, <c>3/16 in</c>.</summary>
     public string Steps(int count) => Kind switch
     {
-        AdjusterKind.NockingPoint => $"{count}/16 in",
+        AdjusterKind.NockingPoint or AdjusterKind.Tiller => $"{count}/16 in",
         AdjusterKind.PointWeight => $"{10 * count} gr",
         AdjusterKind.DrawWeight => $"{count} lb",
         _ => Show.Count(count, StepUnit),
@@ -90,6 +91,7 @@ public static class AdjusterTable
         new(AdjusterKind.BraceHeight, TearAxis.Sideways, "Brace height", "full twist", 0.04, -12, 12, false, "Brace height {0} higher", "Brace height {0} lower"),
         new(AdjusterKind.DrawWeight, TearAxis.Sideways, "Draw weight", "pound", 0.12, -4, 4, false, "Draw weight {0} down", "Draw weight {0} up"),
         new(AdjusterKind.PointWeight, TearAxis.Sideways, "Point weight", "10 gr", 0.10, -6, 6, false, "Point {0} lighter", "Point {0} heavier"),
+        new(AdjusterKind.Tiller, TearAxis.Height, "Tiller", "1/16 in", 0.04, -8, 8, false, "Tiller {0} more positive", "Tiller {0} less positive"),
     ];
 
     /// <summary>All rows.</summary>
@@ -112,7 +114,7 @@ public static class AdjusterTable
 
         if (kind is BowKind.Recurve or BowKind.Barebow)
         {
-            return [AdjusterKind.NockingPoint, AdjusterKind.PlungerTension, AdjusterKind.PlungerPosition, AdjusterKind.BraceHeight, AdjusterKind.DrawWeight, AdjusterKind.PointWeight];
+            return [AdjusterKind.NockingPoint, AdjusterKind.PlungerTension, AdjusterKind.PlungerPosition, AdjusterKind.BraceHeight, AdjusterKind.DrawWeight, AdjusterKind.PointWeight, AdjusterKind.Tiller];
         }
 
         AdjusterKind[] always = [AdjusterKind.RestSideways, AdjusterKind.RestHeight, AdjusterKind.NockingPoint];
@@ -123,6 +125,14 @@ public static class AdjusterTable
             _ => always,
         };
     }
+
+    /// <summary>The kinds that may be fitted to a bow, the usual ones among them.</summary>
+    public static IReadOnlyList<AdjusterKind> Possible(BowKind kind) => kind switch
+    {
+        BowKind.Compound => [.. Rows.Select(r => r.Kind).Where(k => k <= AdjusterKind.BottomLimbBolt), AdjusterKind.PlungerTension, AdjusterKind.PointWeight, AdjusterKind.Tiller],
+        BowKind.Longbow => [AdjusterKind.NockingPoint, AdjusterKind.BraceHeight, AdjusterKind.PointWeight],
+        _ => [AdjusterKind.RestHeight, .. Usual(BowKind.Recurve, CamSystem.None)],
+    };
 
     /// <summary>An adjuster of this kind at its mark, with the usual travel.</summary>
     public static Adjuster Fresh(AdjusterKind kind)

@@ -24,4 +24,22 @@ public enum School
 /// <param name="Hand">Drawing hand.</param>
 /// <param name="HasPress">True when they have the right press and the bow's manual.</param>
 /// <param name="School">The school they tune by.</param>
-public sealed record Archer(string Name, Hand Hand, bool HasPress, School School);
+/// <param name="Units">The units they read and type in.</param>
+public sealed record Archer(string Name, Hand Hand, bool HasPress, School School, DisplayUnits? Units = null);
+
+public enum LengthUnit { Inches, Centimetres, Millimetres }
+
+public enum MassUnit { Grains, Grams }
+
+public enum ForceUnit { Pounds, Newtons, Kilograms }
+
+public enum SpeedUnit { FeetPerSecond, MetresPerSecond }
+
+public enum EnergyUnit { FootPounds, Joules }
+
+/// <summary>A display choice only: everything is computed and kept in the trade's units.</summary>
+public sealed record DisplayUnits(LengthUnit Length, MassUnit Mass, ForceUnit Force, SpeedUnit Speed, EnergyUnit Energy)
+{
+    /// <summary>Inches, grains, pounds, ft/s, ft·lb.</summary>
+    public static DisplayUnits Trade { get; } = new(LengthUnit.Inches, MassUnit.Grains, ForceUnit.Pounds, SpeedUnit.FeetPerSecond, EnergyUnit.FootPounds);
+}

@@ -15,7 +15,7 @@ public sealed record Working(string What, IReadOnlyList<Term> Terms, string Sour
 /// <param name="Name">Stable name, e.g. <c>totalWeight</c>.</param>
 /// <param name="Label">The words beside it.</param>
 /// <param name="Value">The value in <paramref name="Unit"/>; null when it cannot be known, and then <paramref name="Missing"/> says why.</param>
-/// <param name="Unit">The trade unit: <c>gr</c>, <c>in</c>, <c>%</c>, <c>gr/lb</c>, <c>ft/s</c>, <c>ft·lb</c>, <c>slug·ft/s</c>, <c>lb</c> or empty.</param>
+/// <param name="Unit">The trade unit: <c>gr</c>, <c>in</c>, <c>%</c>, <c>gr/lb</c>, <c>ft/s</c>, <c>ft·lb</c>, <c>slug·ft/s</c>, <c>lb</c>, <c>AMO lb</c> or empty.</param>
 /// <param name="Decimals">Sensible decimals in the trade unit.</param>
 /// <param name="Low">Lower end of the band, where one is known.</param>
 /// <param name="High">Upper end of the band.</param>

@@ -12,7 +12,10 @@ public sealed record ArrowInput(string? Id, string? BowId, ArrowDraft Draft);
 public sealed record FiguresInput(string BowId, ArrowDraft Draft, string? OpenedVersionId);
 
 /// <summary>A build with what the bench shows about it.</summary>
-public sealed record FiguresView(Arrow Arrow, ArrowReading Reading);
+public sealed record FiguresView(Arrow Arrow, ArrowReading Reading, ArrowSummary Summary, BesideView? Opened, IReadOnlyList<TryView> Tries);
+
+/// <summary>Another arrow of the bow, to lay beside this one.</summary>
+public sealed record BesideView(string Id, string Name, Arrow Arrow, ArrowSummary Summary);
 
 /// <summary>The client-made id of a version to keep.</summary>
 public sealed record KeepInput(string? Id);
@@ -31,9 +34,19 @@ public static class ArrowEndpoints
         api.MapPost("/arrows/{id}/versions", (string id, KeepInput input, ArrowStore arrows) => arrows.Keep(id, ClientId.Checked(input.Id)));
         api.MapPost("/figures", (FiguresInput input, BowStore bows, ArrowStore arrows, ComponentStore components) =>
         {
-            var arrow = input.Draft.Entry(components.All()).Read();
-            var opened = input.OpenedVersionId is { } version ? arrows.Version(version).Arrow : null;
-            return new FiguresView(arrow, ArrowReading.Of(bows.Get(input.BowId).Bow, arrow, opened));
+            var catalogue = components.All();
+            var arrow = input.Draft.Entry(catalogue).Read();
+            var bow = bows.Get(input.BowId).Bow;
+            var opened = input.OpenedVersionId is { } version ? arrows.Version(version) : null;
+            return new FiguresView(arrow, ArrowReading.Of(bow, arrow, opened?.Arrow), ArrowSummary.Of(bow, arrow),
+                opened is null ? null : new BesideView(opened.Id, $"As kept, version {opened.Number}", opened.Arrow, ArrowSummary.Of(bow, opened.Arrow)),
+                Tries.Of(bow, arrow, input.Draft, catalogue));
+        });
+        api.MapGet("/bows/{bowId}/beside", (string bowId, BowStore bows, ArrowStore arrows) =>
+        {
+            var bow = bows.Get(bowId).Bow;
+            return arrows.Of(bowId).Where(a => a.Kept is not null)
+                .Select(a => new BesideView(a.Id, a.Draft.Name, a.Kept!.Arrow, ArrowSummary.Of(bow, a.Kept.Arrow))).ToArray();
         });
     }
 

@@ -60,7 +60,11 @@ public sealed record MoveView(
 
 /// <summary>A bow with everything its page shows.</summary>
 public sealed record BowView(
-    string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<AdjusterView> Adjusters, IReadOnlyList<MoveView> Moves, string Line, int Version, Next Next);
+    string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<AdjusterView> Adjusters, IReadOnlyList<MoveView> Moves, string Line, FactorView Factor,
+    DisplayUnits Units, int Version, Next Next);
+
+/// <summary>The bow factor that is in use, and the stated default it stands for.</summary>
+public sealed record FactorView(double Factor, double ModelSpread, string Why);
 
 /// <summary>What an adjuster is called and usually has, for a bow that is being entered.</summary>
 public sealed record AdjusterOffer(AdjusterKind Kind, string Name, string StepUnit, int Lower, int Upper, bool NeedsPress, bool Usual);
@@ -69,22 +73,22 @@ public static class BowEndpoints
 {
     public static void MapBows(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/bows/{id}", (string id, BowStore bows) => View(bows.Get(id), bows));
-        api.MapPost("/bows", (BowInput input, BowStore bows) =>
+        api.MapGet("/bows/{id}", (string id, BowStore bows, ArcherStore archers) => View(bows.Get(id), bows, archers));
+        api.MapPost("/bows", (BowInput input, BowStore bows, ArcherStore archers) =>
         {
             var id = ClientId.Checked(input.Id);
             _ = input.Entry.Read();
-            return View(bows.Add(id, input.ArcherId ?? throw new MissingException("archer"), input.Entry, input.ReadAdjusters([])), bows);
+            return View(bows.Add(id, input.ArcherId ?? throw new MissingException("archer"), input.Entry, input.ReadAdjusters([])), bows, archers);
         });
-        api.MapPut("/bows/{id}", (string id, BowInput input, HttpRequest request, BowStore bows) =>
-            View(bows.Change(id, request.IfMatch(), input.Entry, input.ReadAdjusters(bows.Get(id).Adjusters)), bows));
+        api.MapPut("/bows/{id}", (string id, BowInput input, HttpRequest request, BowStore bows, ArcherStore archers) =>
+            View(bows.Change(id, request.IfMatch(), input.Entry, input.ReadAdjusters(bows.Get(id).Adjusters)), bows, archers));
         api.MapGet("/adjusters", (string kind, string cams) => Offers(Word<BowKind>("kind", kind), Word<CamSystem>("cams", cams)));
     }
 
     private static AdjusterOffer[] Offers(BowKind kind, CamSystem cams)
     {
         var usual = AdjusterTable.Usual(kind, cams);
-        return [.. AdjusterTable.All.Where(f => kind == BowKind.Compound == f.Kind <= AdjusterKind.BottomLimbBolt || usual.Contains(f.Kind))
+        return [.. AdjusterTable.Possible(kind).Select(AdjusterTable.Of)
             .Select(f => new AdjusterOffer(f.Kind, f.Name, f.StepUnit, f.Lower, f.Upper, f.NeedsPress, usual.Contains(f.Kind)))];
     }
 
@@ -92,10 +96,12 @@ public static class BowEndpoints
         ? value
         : throw new RefusedException("unknown-word", $"\"{word}\" is not known here.", new FieldProblem(field, "unknown-word", $"Use one of: {string.Join(", ", Enum.GetNames<T>().Select(n => char.ToLowerInvariant(n[0]) + n[1..]))}."));
 
-    public static BowView View(BowRow row, BowStore bows)
+    public static BowView View(BowRow row, BowStore bows, ArcherStore archers)
     {
+        var factor = BowFactor.For(row.Bow);
         var moves = bows.Moves(row.Id).Select(m => MoveView.Of(m, row.Bow.Hand)).ToArray();
-        return new BowView(row.Id, row.ArcherId, row.Bow, row.Typed, [.. row.Adjusters.Select(a => AdjusterView.Of(a, row.Bow.Hand))], moves, Line(row.Bow), row.Version, NextFor(row.Bow));
+        return new BowView(row.Id, row.ArcherId, row.Bow, row.Typed, [.. row.Adjusters.Select(a => AdjusterView.Of(a, row.Bow.Hand))], moves, Line(row.Bow),
+            new FactorView(factor.Factor, factor.ModelSpread, factor.Why), archers.Get(row.ArcherId).Archer.Units ?? DisplayUnits.Trade, row.Version, NextFor(row.Bow));
     }
 
     /// <summary>The bow in one line: kind, hand, weight.</summary>

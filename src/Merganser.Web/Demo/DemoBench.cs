@@ -14,8 +14,10 @@ public sealed class DemoClock(DateTimeOffset now) : TimeProvider
 /// <summary>The demo's bench: an invented island club in the week before its autumn field shoot.</summary>
 public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arrows, PaperStore papers)
 {
-    private const string Ada = "11111111-0000-4000-8000-000000000001";
     private const string Brindle = "22222222-0000-4000-8000-000000000001";
+    private const string TallOsk = "22222222-0000-4000-8000-000000000002";
+    private const string Tansel = "22222222-0000-4000-8000-000000000003";
+    private const string Hearthwood = "22222222-0000-4000-8000-000000000004";
 
     public void FillIfEmpty()
     {
@@ -24,28 +26,67 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
             return;
         }
 
-        archers.Add(Ada, new Archer("Maren Holmsund", Hand.Right, true, School.CentreFirst));
-        bows.Add(Brindle, Ada, new BowEntry("Brindle", BowKind.Compound, Hand.Right, Release.ReleaseAid, "65", "65.5", "29", "33 1/16", "6 1/2", "330",
-            RestType.DropAwayLate, CamSystem.TwinYoke, CamDraw.Medium, "", "", "", ""), [.. AdjusterTable.Usual(BowKind.Compound, CamSystem.TwinYoke).Select(AdjusterTable.Fresh)]);
-        var island = Arrow(1, Brindle, "Island 340", "shaft-wrackline-340", "28 1/2", "insert-limpet-25", "point-pebble-100", "nock-barnock-5", "vane-sandeel-2", 3, "wrap-plain-4");
-        Arrow(2, Brindle, "Goat cull", "shaft-ballast-300", "28 3/4", "insert-limpet-50", "point-shear-125", "nock-barnock-5", "vane-sandeel-3", 3, null);
-        Paper(Brindle, island.Kept!.Id);
+        HangBows();
+        BuildArrows();
+        ShootCompound();
+        ShootRecurve();
     }
 
-    private ArrowRow Arrow(int number, string bowId, string name, string shaft, string length, string? insert, string point, string nock, string? vane, int count, string? wrap)
+    private void HangBows()
+    {
+        var field = Archer(1, new Archer("Maren Holmsund", Hand.Right, true, School.CentreFirst));
+        var target = Archer(2, new Archer("Tove Askerlund", Hand.Right, false, School.Ladder));
+        var beginner = Archer(3, new Archer("Ilo Vantrey", Hand.Left, false, School.RestOnly));
+        var hunter = Archer(4, new Archer("Bram Oskerby", Hand.Right, false, School.WalkBack));
+        Hang(Brindle, field, new BowEntry("Brindle", BowKind.Compound, Hand.Right, Release.ReleaseAid, "65", "65.5", "29", "33 1/16", "6 1/2", "330",
+            RestType.DropAwayLate, CamSystem.TwinYoke, CamDraw.Medium, "", "", "", ""));
+        Hang(TallOsk, target, Fingers("Tall Osk", BowKind.Recurve, Hand.Right, "38", "38.2", "28 1/2", "68", "8 3/4", RestType.Plunger));
+        Hang(Tansel, beginner, Fingers("Tansel", BowKind.Barebow, Hand.Left, "30", "", "27", "66", "8 1/4", RestType.Plunger));
+        Hang(Hearthwood, hunter, Fingers("Hearthwood", BowKind.Longbow, Hand.Right, "45", "47.5", "28", "67", "7", RestType.Shelf));
+    }
+
+    private void BuildArrows()
+    {
+        Arrow(1, Brindle, "Island 340", "shaft-wrackline-340", "28 1/2", "insert-limpet-25", "point-pebble-100", "nock-barnock-5", "vane-sandeel-2", 3, "wrap-plain-4");
+        Arrow(2, Brindle, "Spindrift light", "shaft-spindrift-350", "28 1/2", "insert-limpet-12", "point-pebble-75", "nock-barnock-small", "vane-spinner-175", 3, null);
+        Arrow(3, Brindle, "Ballast heavy", "shaft-ballast-250", "29", "insert-limpet-100", "point-pebble-125", "nock-barnock-5", "vane-sandeel-3", 4, null);
+        Arrow(4, TallOsk, "Osk 500", "shaft-marram-500", "28 1/4", null, "point-quill-100", "nock-barnock-pin", "vane-spinner-175", 3, null);
+        Arrow(5, Tansel, "First 700", "shaft-marram-700", "27 1/2", null, "point-quill-80", "nock-barnock-pin", "vane-spinner-175", 3, null);
+        Arrow(6, Hearthwood, "Goat cull", "shaft-wrackline-400", "28 1/2", "insert-limpet-50", "point-shear-200", "nock-barnock-5", "vane-feather-4", 3, null);
+    }
+
+    private static BowEntry Fingers(string name, BowKind kind, Hand hand, string marked, string measured, string draw, string length, string brace, RestType rest) =>
+        new(name, kind, hand, Release.Fingers, marked, measured, draw, length, brace, "", rest, CamSystem.None, CamDraw.Medium, "", "", "", "");
+
+    private string Archer(int number, Archer archer) => archers.Add($"11111111-0000-4000-8000-{number:000000000000}", archer).Id;
+
+    private void Hang(string id, string archerId, BowEntry entry) =>
+        bows.Add(id, archerId, entry, [.. AdjusterTable.Usual(entry.Kind, entry.CamSystem).Select(AdjusterTable.Fresh)]);
+
+    private void Arrow(int number, string bowId, string name, string shaft, string length, string? insert, string point, string nock, string? vane, int count, string? wrap)
     {
         var id = $"33333333-0000-4000-8000-{number:000000000000}";
         arrows.Add(id, bowId, new ArrowDraft(name, shaft, length, insert, point, nock, vane, count, "", wrap, "0"));
-        return arrows.Keep(id, $"44444444-0000-4000-8000-{number:000000000000}");
+        arrows.Keep(id, Version(number));
     }
 
-    private void Paper(string bowId, string versionId)
+    private static string Version(int number) => $"44444444-0000-4000-8000-{number:000000000000}";
+
+    private void ShootCompound()
     {
-        var paper = papers.Start("55555555-0000-4000-8000-000000000001", bowId, versionId, Tolerances.Usual, Entry.Parse("3", Quantity.Distance), false);
+        var paper = papers.Start("55555555-0000-4000-8000-000000000001", Brindle, Version(1), Tolerances.Usual, Entry.Parse("3", Quantity.Distance), false);
         Shoot(paper.Sets[^1].Id, 1, [(-1.31, .02), (-1.10, .18), (-1.25, .07)]);
-        paper = papers.Move(paper.Id, new NewMove("66666666-0000-4000-8000-000000000001", bowId, paper.Id, AdjusterKind.YokePair, 1, null, "", null));
+        paper = papers.Move(paper.Id, new NewMove("66666666-0000-4000-8000-000000000001", Brindle, paper.Id, AdjusterKind.YokePair, 1, null, "", null));
         Shoot(paper.Sets[^1].Id, 2, [(-.94, .09), (-.66, -.07), (-.83, .12), (.35, .9), (-.70, .02), (-.87, .08)]);
         papers.Mark("77777777-0000-4000-8000-000000000204", "88888888-0000-4000-8000-000000000001", "the rest did not drop");
+    }
+
+    private void ShootRecurve()
+    {
+        var paper = papers.Start("55555555-0000-4000-8000-000000000002", TallOsk, Version(4), Tolerances.Usual, Entry.Parse("6", Quantity.Distance), false);
+        Shoot(paper.Sets[^1].Id, 3, [(.42, .71), (.58, .60), (.49, .66)]);
+        paper = papers.Move(paper.Id, new NewMove("66666666-0000-4000-8000-000000000002", TallOsk, paper.Id, AdjusterKind.NockingPoint, -3, null, "", null));
+        Shoot(paper.Sets[^1].Id, 4, [(.55, .04), (.47, -.06), (.61, .02), (.44, .09)]);
     }
 
     private void Shoot(string setId, int set, (double X, double Y)[] tears)

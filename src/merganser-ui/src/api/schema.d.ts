@@ -483,6 +483,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{bowId}/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BesideView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/papers": {
         parameters: {
             query?: never;
@@ -857,7 +894,7 @@ export interface components {
          * @description What can be turned, moved or changed on a bow to steer the arrow's tail.
          * @enum {unknown}
          */
-        AdjusterKind: "restSideways" | "restHeight" | "nockingPoint" | "yokePair" | "camSpacer" | "limbPocket" | "bottomLimbBolt" | "plungerTension" | "plungerPosition" | "braceHeight" | "drawWeight" | "pointWeight";
+        AdjusterKind: "restSideways" | "restHeight" | "nockingPoint" | "yokePair" | "camSpacer" | "limbPocket" | "bottomLimbBolt" | "plungerTension" | "plungerPosition" | "braceHeight" | "drawWeight" | "pointWeight" | "tiller";
         /** @description What an adjuster is called and usually has, for a bow that is being entered. */
         AdjusterOffer: {
             kind: components["schemas"]["AdjusterKind"];
@@ -939,6 +976,7 @@ export interface components {
             hasPress: boolean;
             /** @description The school they tune by. */
             school: components["schemas"]["School"];
+            units?: null | components["schemas"]["DisplayUnits"];
         };
         /** @description An archer as sent: a client-made id on a new one. */
         ArcherInput: {
@@ -947,6 +985,7 @@ export interface components {
             hand: components["schemas"]["Hand"];
             hasPress: boolean;
             school: components["schemas"]["School"];
+            units?: null | components["schemas"]["DisplayUnits"];
         };
         /** @description An archer with the row's version. */
         ArcherRow: {
@@ -1078,6 +1117,25 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        /** @description One line of the strip that lays arrows under each other. */
+        ArrowSummary: {
+            /** Format: double */
+            grains: number;
+            /** Format: double */
+            grainsPerPound: number;
+            /** Format: double */
+            frontOfCenter: number;
+            /** Format: double */
+            ratio: number;
+            words: string;
+            /** Format: double */
+            speed: number;
+            /** Format: double */
+            kineticEnergy: number;
+            /** Format: double */
+            balancePoint: number;
+            cautions: string[];
+        };
         /** @description A kept version with its components' own values. */
         ArrowVersion: {
             id: string;
@@ -1088,6 +1146,13 @@ export interface components {
             typed: components["schemas"]["ArrowDraft"];
             /** Format: date-time */
             keptAt: string;
+        };
+        /** @description Another arrow of the bow, to lay beside this one. */
+        BesideView: {
+            id: string;
+            name: string;
+            arrow: components["schemas"]["Arrow"];
+            summary: components["schemas"]["ArrowSummary"];
         };
         /** @description A bow as measured on the bench. Weights in lb, lengths in inches, speeds in ft/s. */
         Bow: {
@@ -1211,6 +1276,8 @@ export interface components {
             adjusters: components["schemas"]["AdjusterView"][];
             moves: components["schemas"]["MoveView"][];
             line: string;
+            factor: components["schemas"]["FactorView"];
+            units: components["schemas"]["DisplayUnits"];
             /** Format: int32 */
             version: number;
             next: components["schemas"]["Next"];
@@ -1247,11 +1314,29 @@ export interface components {
              */
             field: string;
         };
+        /** @description A display choice only: everything is computed and kept in the trade's units. */
+        DisplayUnits: {
+            length: components["schemas"]["LengthUnit"];
+            mass: components["schemas"]["MassUnit"];
+            force: components["schemas"]["ForceUnit"];
+            speed: components["schemas"]["SpeedUnit"];
+            energy: components["schemas"]["EnergyUnit"];
+        };
+        /** @enum {unknown} */
+        EnergyUnit: "footPounds" | "joules";
         /** @description A statement with the evidence for it and what would overturn it. */
         Evidence: {
             statement: string;
             because: string;
             wouldOverturn: string;
+        };
+        /** @description The bow factor that is in use, and the stated default it stands for. */
+        FactorView: {
+            /** Format: double */
+            factor: number;
+            /** Format: double */
+            modelSpread: number;
+            why: string;
         };
         /** @description A computed figure in its one shape: every layer and every screen carries this. */
         Figure: {
@@ -1264,7 +1349,7 @@ export interface components {
              * @description The value in Unit; null when it cannot be known, and then Missing says why.
              */
             value: null | number;
-            /** @description The trade unit: `gr`, `in`, `%`, `gr/lb`, `ft/s`, `ft·lb`, `slug·ft/s`, `lb` or empty. */
+            /** @description The trade unit: `gr`, `in`, `%`, `gr/lb`, `ft/s`, `ft·lb`, `slug·ft/s`, `lb`, `AMO lb` or empty. */
             unit: string;
             /**
              * Format: int32
@@ -1303,6 +1388,9 @@ export interface components {
         FiguresView: {
             arrow: components["schemas"]["Arrow"];
             reading: components["schemas"]["ArrowReading"];
+            summary: components["schemas"]["ArrowSummary"];
+            opened: null | components["schemas"]["BesideView"];
+            tries: components["schemas"]["TryView"][];
         };
         /**
          * @description The verdict bands of the fit R = needed/actual spine (common practice, no source).
@@ -1336,6 +1424,8 @@ export interface components {
              */
             openedRatio: null | number;
         };
+        /** @enum {unknown} */
+        ForceUnit: "pounds" | "newtons" | "kilograms";
         /**
          * @description The hand that draws the string.
          * @enum {unknown}
@@ -1385,11 +1475,15 @@ export interface components {
         KeepInput: {
             id: null | string;
         };
+        /** @enum {unknown} */
+        LengthUnit: "inches" | "centimetres" | "millimetres";
         /** @description Voids a shot with a reason; no reason counts it again. */
         MarkInput: {
             id: null | string;
             reason: null | string;
         };
+        /** @enum {unknown} */
+        MassUnit: "grains" | "grams";
         /** @description The mean of a set to draw. */
         MeanView: {
             mean: components["schemas"]["Tear"];
@@ -1674,6 +1768,8 @@ export interface components {
             /** Format: date-time */
             shotAt: string;
         };
+        /** @enum {unknown} */
+        SpeedUnit: "feetPerSecond" | "metresPerSecond";
         /** @description A catalogue entry: its id and the part. */
         StockedOfInsert: {
             id: string;
@@ -1753,6 +1849,11 @@ export interface components {
              */
             decimals: number;
         };
+        /** @description A change to try: what it would do, and the draft that does it (null when it is a change of the bow). */
+        TryView: {
+            effect: components["schemas"]["WhatIf"];
+            draft: null | components["schemas"]["ArrowDraft"];
+        };
         /** @description One vane. */
         Vane: {
             /** @description Maker. */
@@ -1774,6 +1875,32 @@ export interface components {
              * @description Height, inches.
              */
             height: number;
+        };
+        /** @description What one change would do, computed exactly and not by a derivative. */
+        WhatIf: {
+            /** @description The change in words. */
+            label: string;
+            /**
+             * Format: double
+             * @description Fit R after it.
+             */
+            ratio: number;
+            /** @description Its band. */
+            band: components["schemas"]["FitBand"];
+            /** @description The band in words. */
+            words: string;
+            /**
+             * Format: double
+             * @description Total weight after it.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description FOC after it, per cent.
+             */
+            frontOfCenter: number;
+            /** @description True when the arrow would be unsafe. */
+            refused: boolean;
         };
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {

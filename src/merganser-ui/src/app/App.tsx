@@ -1,10 +1,13 @@
 import { lazy, Suspense } from 'react';
-import { Route, Routes } from 'react-router';
+import { Outlet, Route, Routes, useParams } from 'react-router';
+import { useBow } from '../bench/queries';
+import { UnitsProvider } from '../units/UnitsContext';
 import { StartPage } from '../features/start/StartPage';
 
 const BowPage = lazy(() => import('../features/bow/BowPage'));
 const ArrowPage = lazy(() => import('../features/arrow/ArrowPage'));
 const PaperPage = lazy(() => import('../features/paper/PaperPage'));
+const GlossaryPage = lazy(() => import('../glossary/GlossaryPage'));
 const LaterPage = lazy(() => import('../features/later/LaterPage'));
 
 export function App() {
@@ -13,12 +16,25 @@ export function App() {
       <Routes>
         <Route path="/" element={<StartPage />} />
         <Route path="/bows/new" element={<BowPage />} />
-        <Route path="/bows/:bowId/bow" element={<BowPage />} />
-        <Route path="/bows/:bowId/arrow" element={<ArrowPage />} />
-        <Route path="/bows/:bowId/paper" element={<PaperPage />} />
-        <Route path="/bows/:bowId/:stop" element={<LaterPage />} />
+        <Route path="/glossary" element={<GlossaryPage />} />
+        <Route path="/bows/:bowId" element={<InUnits />}>
+          <Route path="bow" element={<BowPage />} />
+          <Route path="arrow" element={<ArrowPage />} />
+          <Route path="paper" element={<PaperPage />} />
+          <Route path=":stop" element={<LaterPage />} />
+        </Route>
         <Route path="*" element={<StartPage />} />
       </Routes>
     </Suspense>
+  );
+}
+
+/** Everything below a bow is shown in its archer's units. */
+function InUnits() {
+  const bow = useBow(useParams().bowId);
+  return (
+    <UnitsProvider units={bow.data?.units}>
+      <Outlet />
+    </UnitsProvider>
   );
 }

@@ -1,4 +1,4 @@
-import { ButtonBase } from '@mui/material';
+import { ButtonBase, Popover } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
@@ -6,7 +6,9 @@ import { savedTheme, themes, themeWords, wearTheme } from '../app/theme';
 import { BowDrawing } from './BowDrawing';
 import { Mark } from './Mark';
 import { useRack } from './queries';
-import { isTyping } from './keys';
+import { isPageKey } from './keys';
+import { KeySheet } from './KeySheet';
+import { UnitsKey } from './UnitsKey';
 
 export type StopName = 'start' | 'bow' | 'arrow' | 'dozen' | 'paper' | 'groups' | 'story';
 
@@ -23,13 +25,20 @@ const stops: { name: StopName; label: string; key: string }[] = [
 const way = (stop: StopName, bowId: string | undefined) =>
   stop === 'start' ? '/' : bowId ? `/bows/${bowId}/${stop}` : '/bows/new';
 
-export function BenchHead({ at, bowId }: { at: StopName; bowId?: string }) {
+export function BenchHead({ at, bowId }: { at: StopName | null; bowId?: string }) {
   const rack = useRack();
   const bow = rack.data?.bows.find((b) => b.id === bowId);
   const navigate = useNavigate();
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (!isPageKey(event)) return;
+      if (event.key === '/') {
+        const find = document.querySelector<HTMLInputElement>('[data-find]');
+        if (find) {
+          event.preventDefault();
+          find.focus();
+        }
+      }
       const stop = stops.find((s) => s.key === event.key.toLowerCase());
       if (stop) void navigate(way(stop.name, bowId));
     };
@@ -68,10 +77,71 @@ export function BenchHead({ at, bowId }: { at: StopName; bowId?: string }) {
           </Link>
         ))}
       </nav>
+      <MiniRule at={at} bowId={bowId} rack={rack.data} bow={bow} />
       <div className="tools">
         <ThemeKey />
+        {bowId && <UnitsKey bowId={bowId} />}
+        <KeySheet />
       </div>
     </header>
+  );
+}
+
+interface MiniProps {
+  at: StopName | null;
+  bowId?: string;
+  rack: Schemas['RackView'] | undefined;
+  bow: Schemas['RackBow'] | undefined;
+}
+
+/** The rule where there is no room for it: the present stop, and the list of stops behind it. */
+function MiniRule({ at, bowId, rack, bow }: MiniProps) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const present = stops.find((s) => s.name === at)?.label ?? 'Words';
+  return (
+    <div className="mini">
+      <ButtonBase
+        aria-haspopup="dialog"
+        aria-expanded={anchor !== null}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        {present}
+        <svg width="12" height="8" aria-hidden="true">
+          <path d="M1 1l5 6 5-6" fill="none" stroke="var(--ink)" strokeWidth="2" />
+        </svg>
+      </ButtonBase>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+        transitionDuration={0}
+        slotProps={{
+          paper: { elevation: 0, className: 'working', role: 'dialog', 'aria-label': 'The job, in order' } as object,
+        }}
+      >
+        <nav className="mini-stops" aria-label="The job, in order">
+          {stops.map((stop) => (
+            <Link
+              key={stop.name}
+              to={way(stop.name, bowId)}
+              aria-current={stop.name === at ? 'page' : undefined}
+              onClick={() => setAnchor(null)}
+            >
+              {stop.label} <small>{stateOf(rack, bow, stop.name)}</small>
+            </Link>
+          ))}
+          <Link to="/glossary" onClick={() => setAnchor(null)}>
+            Words of the trade
+          </Link>
+        </nav>
+        <div className="row">
+          <ThemeKey />
+          {bowId && <UnitsKey bowId={bowId} />}
+        </div>
+      </Popover>
+    </div>
   );
 }
 

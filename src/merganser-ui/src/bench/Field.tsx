@@ -1,20 +1,26 @@
 import { InputBase, NativeSelect } from '@mui/material';
-import { useId, type KeyboardEvent, type ReactNode } from 'react';
+import { useId, useState, type KeyboardEvent } from 'react';
+import { fieldText, fieldUnit, keptText, type Quantity } from '../units/units';
+import { useSay, useUnits } from '../units/UnitsContext';
+import { Term } from '../glossary/Term';
 
 interface Common {
   label: string;
+  /** The glossary's word for it: the label gets a dotted underline. */
+  term?: string;
   name: string;
   fault?: string;
-  hint?: ReactNode;
+  hint?: string;
 }
 
 /** A typed value: the text is kept as it is, the unit stands beside it, a fault stands beneath. */
 export function Field({
   label,
+  term,
   name,
   value,
   onChange,
-  unit,
+  quantity = 'number',
   fault,
   hint,
   onEnter,
@@ -22,11 +28,17 @@ export function Field({
 }: Common & {
   value: string;
   onChange: (text: string) => void;
-  unit?: string;
+  quantity?: Quantity;
   onEnter?: () => void;
   autoFocus?: boolean;
 }) {
   const id = useId();
+  const units = useUnits();
+  const say = useSay();
+  // While it is being edited a field shows just what is typed; otherwise the kept value in the archer's unit.
+  const [raw, setRaw] = useState<string | null>(null);
+  const unit = fieldUnit(quantity, units);
+  const shown = raw ?? fieldText(value, quantity, units);
   const press = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
     if (event.key !== 'Enter' || event.ctrlKey) return;
     event.preventDefault();
@@ -35,24 +47,37 @@ export function Field({
   };
   return (
     <div className={fault ? 'field wrong' : 'field'}>
-      <label className="lab" htmlFor={id}>
-        {label}
-      </label>
+      <Label id={id} label={label} term={term} />
       <InputBase
         id={id}
         name={name}
-        value={value}
+        value={shown}
         autoFocus={autoFocus}
-        onChange={(event) => onChange(event.target.value)}
+        onFocus={() => setRaw(shown)}
+        onBlur={() => setRaw(null)}
+        onChange={(event) => {
+          setRaw(event.target.value);
+          onChange(keptText(event.target.value, quantity, units));
+        }}
         onKeyDown={press}
         autoComplete="off"
         endAdornment={unit && <span className="unit">{unit}</span>}
         inputProps={{ 'aria-invalid': fault ? true : undefined, 'aria-describedby': `${id}-note`, spellCheck: false }}
       />
       <span id={`${id}-note`} className={fault ? 'fault' : 'hint'}>
-        {fault ?? hint}
+        {say(fault ?? hint ?? '')}
       </span>
     </div>
+  );
+}
+
+/** The label; with a glossary word it stands underlined beside it and opens what it means. */
+function Label({ id, label, term }: { id: string; label: string; term?: string }) {
+  return (
+    <span className="lab label-row">
+      <label htmlFor={id}>{label}</label>
+      {term && <Term name={term} />}
+    </span>
   );
 }
 
@@ -63,6 +88,7 @@ export interface Choice {
 
 export function Select({
   label,
+  term,
   name,
   value,
   onChange,
@@ -73,9 +99,7 @@ export function Select({
   const id = useId();
   return (
     <div className={fault ? 'field wrong' : 'field'}>
-      <label className="lab" htmlFor={id}>
-        {label}
-      </label>
+      <Label id={id} label={label} term={term} />
       <NativeSelect
         id={id}
         name={name}

@@ -1,7 +1,8 @@
 import { ButtonBase, Popover } from '@mui/material';
 import { useId, useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
-import { direction, show, signed, withUnit } from '../units/units';
+import { direction, show, showChange, withUnit } from '../units/units';
+import { useSay, useUnits } from '../units/UnitsContext';
 
 type FigureData = Schemas['Figure'];
 
@@ -21,7 +22,8 @@ export function Figure({
 }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const id = useId();
-  const shown = figure.value === null ? null : show(figure.value, figure.unit, figure.decimals);
+  const units = useUnits();
+  const shown = figure.value === null ? null : show(figure.value, figure.unit, figure.decimals, units);
   return (
     <div>
       <ButtonBase
@@ -42,7 +44,7 @@ export function Figure({
           <span className="d">{figure.missing ?? 'not measured'}</span>
         )}
         {children}
-        {since && figure.change !== null && <Change change={figure.change} decimals={figure.decimals} since={since} />}
+        {since && figure.change !== null && <Change figure={figure} since={since} />}
         <span className="w" aria-hidden="true">
           =
         </span>
@@ -73,6 +75,8 @@ export function Figure({
 
 function WorkingTable({ figure }: { figure: FigureData }) {
   const { what, terms, source, wouldMove } = figure.working;
+  const units = useUnits();
+  const say = useSay();
   return (
     <>
       <h2>{figure.label}, the working</h2>
@@ -83,12 +87,12 @@ function WorkingTable({ figure }: { figure: FigureData }) {
             <tr key={term.name}>
               <td>{term.name}</td>
               <td className="f">{term.formula}</td>
-              <td>{term.value === null ? '' : withUnit(term.value, term.unit, term.decimals)}</td>
+              <td>{term.value === null ? '' : withUnit(term.value, term.unit, term.decimals, units)}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      {wouldMove && <p>{wouldMove}</p>}
+      {wouldMove && <p>{say(wouldMove)}</p>}
       <p className="muted">Source: {source}.</p>
     </>
   );
@@ -96,15 +100,16 @@ function WorkingTable({ figure }: { figure: FigureData }) {
 
 const signs = { up: 'M0 9h10L5 1z', down: 'M0 1h10L5 9z', same: 'M0 4h10v2H0z' };
 
-function Change({ change, decimals, since }: { change: number; decimals: number; since: string }) {
+function Change({ figure, since }: { figure: FigureData; since: string }) {
+  const units = useUnits();
+  const change = figure.change ?? 0;
+  const way = direction(change, figure.decimals);
   return (
     <span className="d">
       <svg width="10" height="10" aria-hidden="true">
-        <path d={signs[direction(change, decimals)]} fill="currentColor" />
+        <path d={signs[way]} fill="currentColor" />
       </svg>
-      {direction(change, decimals) === 'same'
-        ? 'unchanged'
-        : `${signed(change, decimals)} since ${since}`}
+      {way === 'same' ? 'unchanged' : `${showChange(change, figure.unit, figure.decimals, units)} since ${since}`}
     </span>
   );
 }

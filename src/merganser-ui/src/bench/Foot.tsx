@@ -1,5 +1,6 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useRef, type ReactNode } from 'react';
+import { useSay } from '../units/UnitsContext';
 import { ownsEnter } from './keys';
 
 export interface FootProps {
@@ -29,6 +30,7 @@ export function Foot({
   trouble,
   extra,
 }: FootProps) {
+  const say = useSay();
   const go = useRef(onGo);
   useEffect(() => {
     go.current = onGo;
@@ -48,8 +50,8 @@ export function Foot({
     <footer className={trouble ? 'foot trouble' : 'foot'}>
       <span className="tag">Next</span>
       <p className="say" aria-live="polite">
-        {sentence}
-        <small>{reason}</small>
+        {say(sentence)}
+        <small>{say(reason)}</small>
       </p>
       {extra}
       {alternative && (

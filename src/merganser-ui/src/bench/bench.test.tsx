@@ -77,7 +77,7 @@ describe('a field', () => {
       <Field
         label="Draw length"
         name="drawLength"
-        unit="in"
+        quantity="length"
         value={text}
         onChange={setText}
         fault={text === 'x' ? 'Not a number.' : undefined}

@@ -23,7 +23,7 @@ const compound: BowOutline = {
 
 const recurve: BowOutline = {
   limbs: 'M22 8 C34 10 36 30 44 44 C54 58 58 72 58 84 M22 192 C34 190 36 170 44 156 C54 142 58 128 58 116',
-  string: 'M28 18 L28 182',
+  string: 'M22 8 L27 24 L27 176 L22 192',
   cables: '',
   grip: 'M58 84 C64 92 64 108 58 116',
   cams: [],

@@ -1,16 +1,19 @@
 import { ButtonBase } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import type { Schemas } from '../../api/client';
+import { answer, api, type Schemas } from '../../api/client';
 import { Caution } from '../../bench/Caution';
 import { Figure } from '../../bench/Figure';
 import { Foot } from '../../bench/Foot';
-import { isTyping } from '../../bench/keys';
+import { isPageKey } from '../../bench/keys';
 import { place } from '../../drawing/band';
 import { number } from '../../units/units';
 import { ArrowDrawing } from './ArrowDrawing';
 import { FitBand } from './FitBand';
-import { PartField, PartPanel, stepPart } from './PartPanel';
-import { parts, type PartName } from './parts';
+import { Beside } from './Beside';
+import { PartPanel, stepPart } from './PartPanel';
+import type { PartName } from './parts';
+import { Tries } from './Tries';
 import { useArrowBench } from './useArrowBench';
 
 interface Props {
@@ -24,6 +27,7 @@ interface Props {
 }
 
 const top = ['totalWeight', 'frontOfCenter', 'grainsPerPound', 'speed', 'kineticEnergy', 'momentum'];
+const small = ['fit', 'neededSpine', 'staticSpine', 'amoSpine', 'balancePoint', 'toSpare'];
 const SINCE = 'kept';
 
 /** One arrow in work: the drawing, its figures, its parts. */
@@ -34,6 +38,11 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
   const [trouble, setTrouble] = useState<string | null>(null);
   const view = figures.data;
   const figure = (name: string) => view?.reading.figures.find((f) => f.name === name);
+  const since = view?.reading.figures.some((f) => f.change !== null) ? SINCE : undefined;
+  const beside = useQuery({
+    queryKey: ['arrows', bowId, 'beside'],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/beside', { params: { path: { bowId } } })),
+  });
   const kept = row.kept && row.kept.id === bench.openedId ? row.kept : null;
 
   useEffect(() => {
@@ -46,7 +55,7 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
         event.preventDefault();
         if (event.shiftKey) redo();
         else undo();
-      } else if (!isTyping(event) && !event.ctrlKey && (event.key === '+' || event.key === '-')) {
+      } else if (isPageKey(event) && (event.key === '+' || event.key === '-')) {
         const next = stepPart(draft, catalogue, chosen, event.key === '+' ? 1 : -1);
         if (next) change(next);
       }
@@ -117,56 +126,48 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
             ))}
           </div>
         </div>
-        <div className="arrow-zone">
+        <div className="arrow-work">
           {view && <ArrowDrawing arrow={view.arrow} reading={view.reading} chosen={chosen} onChoose={focusPart} />}
           <PartPanel part={chosen} draft={draft} catalogue={catalogue} faults={faults} onChange={change} />
         </div>
         {view && (
-          <div className="figures">
-            {top.map((name) => (
-              <Figure
-                key={name}
-                figure={figure(name)!}
-                since={view.reading.figures.some((f) => f.change !== null) ? SINCE : undefined}
-                stale={figures.isPlaceholderData}
-              >
-                {name === 'speed' && <SpeedBand figure={figure(name)!} />}
-              </Figure>
-            ))}
-          </div>
+          <>
+            <div className="figures">
+              {top.map((name) => (
+                <Figure key={name} figure={figure(name)!} since={since} stale={figures.isPlaceholderData}>
+                  {name === 'speed' && <SpeedBand figure={figure(name)!} />}
+                </Figure>
+              ))}
+            </div>
+            <div className="arrow-lower">
+              <section aria-label="Spine">
+                <div className="fit-line">
+                  <h2>
+                    Fit {number(view.reading.fit.ratio, 2)} <span>{view.reading.fit.words}</span>
+                  </h2>
+                  <span className="muted">
+                    {number(view.reading.fit.low, 2)} to {number(view.reading.fit.high, 2)}, the bar in the band
+                    {view.reading.fit.openedRatio !== null && `; kept ${number(view.reading.fit.openedRatio, 2)}`}
+                  </span>
+                </div>
+                <FitBand fit={view.reading.fit} />
+                <div className="small-figures">
+                  {small.map((name) => (
+                    <Figure key={name} figure={figure(name)!} small />
+                  ))}
+                </div>
+              </section>
+              <Tries tries={view.tries} onTry={change} />
+            </div>
+            <Beside
+              rows={[
+                { id: 'this', name: 'This arrow', arrow: view.arrow, summary: view.summary },
+                ...(view.opened ? [view.opened] : []),
+                ...(beside.data ?? []).filter((b) => b.id !== row.id).slice(0, 2),
+              ]}
+            />
+          </>
         )}
-        <div className="arrow-lower">
-          {view && (
-            <section aria-label="Spine">
-              <div className="fit-line">
-                <h2>
-                  Fit {number(view.reading.fit.ratio, 2)} <span>{view.reading.fit.words}</span>
-                </h2>
-                <span className="muted">
-                  {number(view.reading.fit.low, 2)} to {number(view.reading.fit.high, 2)}
-                  {view.reading.fit.openedRatio !== null && `, kept ${number(view.reading.fit.openedRatio, 2)}`}
-                </span>
-              </div>
-              <FitBand fit={view.reading.fit} />
-              <div className="small-figures">
-                {['fit', 'neededSpine', 'staticSpine', 'amoSpine', 'balancePoint', 'toSpare'].map((name) => (
-                  <Figure key={name} figure={figure(name)!} small />
-                ))}
-              </div>
-            </section>
-          )}
-          <section aria-label="Parts" className="parts">
-            {parts.map((part) => (
-              <div
-                key={part.name}
-                onFocus={() => setChosen(part.name)}
-                className={chosen === part.name ? 'part-row chosen' : 'part-row'}
-              >
-                <PartField part={part.name} draft={draft} catalogue={catalogue} faults={faults} onChange={change} />
-              </div>
-            ))}
-          </section>
-        </div>
       </main>
       <ArrowFoot bench={bench} trouble={trouble} kept={kept} act={act} />
     </>

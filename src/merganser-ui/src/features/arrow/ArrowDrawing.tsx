@@ -1,187 +1,160 @@
 import type { Schemas } from '../../api/client';
-import { arrowPaths, layout, rulerTicks } from '../../drawing/arrow';
-import { number, withUnit } from '../../units/units';
+import { useWidth } from '../../bench/useWidth';
+import { arrowPaths, layout, rulerTicks, type ArrowPaths } from '../../drawing/arrow';
+import { show, withUnit } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import { ArrowParts } from './ArrowParts';
+import { Callouts } from './Callouts';
 import { measuresOf } from './measures';
 import type { PartName } from './parts';
 
-const WIDTH = 1232;
-const HEIGHT = 250;
-const Y = 152;
-const RULER = 214;
+const NARROW = 760;
 
 interface Props {
   arrow: Schemas['Arrow'];
   reading: Schemas['ArrowReading'];
-  chosen: PartName | null;
+  chosen: PartName;
   onChoose: (part: PartName) => void;
 }
 
 /** The arrow to scale across the screen; each part can be pressed. */
 export function ArrowDrawing({ arrow, reading, chosen, onChoose }: Props) {
+  const { ref, width } = useWidth<HTMLDivElement>(1232);
+  const units = useUnits();
+  const narrow = width < NARROW;
+  const y = narrow ? 34 : 134;
+  const ruler = narrow ? 92 : 192;
   const measures = measuresOf(arrow);
-  const at = layout(WIDTH, arrow.cutLength);
-  const paths = arrowPaths(measures, at, Y);
+  const at = layout(width, arrow.cutLength);
+  const paths = arrowPaths(measures, at, y);
   const { balancePoint, halfLength, gap, restAtFullDraw, toSpare } = reading.places;
-  const foc = reading.figures.find((f) => f.name === 'frontOfCenter')!;
+  const inches = (value: number) => withUnit(value, 'in', 2, units);
+  const foc = reading.figures.find((f) => f.name === 'frontOfCenter')!.value!;
   const mid = at.x(halfLength);
   const bal = at.x(balancePoint);
   const rest = at.x(restAtFullDraw);
-  const press = (part: PartName) => ({
-    onClick: () => onChoose(part),
-    className: chosen === part ? 'part chosen' : 'part',
-    'data-part': part,
-  });
-  const sentence = `Arrow to scale: ${withUnit(arrow.cutLength, 'in', 2)} from nock throat to shaft end, balance point at ${withUnit(balancePoint, 'in', 2)}, half length at ${withUnit(halfLength, 'in', 2)}.`;
+  const sentence = `Arrow to scale: ${inches(arrow.cutLength)} from nock throat to shaft end, balance point at ${inches(balancePoint)}, half length at ${inches(halfLength)}, ${inches(toSpare)} ahead of the rest at full draw.`;
+  const rulerEnd = Math.ceil(arrow.cutLength + 1);
   return (
-    <svg
-      className="arrow-drawing"
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      role="img"
-      aria-label={sentence}
-      preserveAspectRatio="xMinYMid meet"
-    >
-      {paths.vaneDown && <path d={paths.vaneDown} {...press('vanes')} fill="var(--sheet)" />}
-      <path d={paths.tube} {...press('shaft')} fill="var(--sheet)" />
-      {paths.wrap && <path d={paths.wrap} {...press('wrap')} fill="var(--line)" />}
-      {paths.vaneUp && <path d={paths.vaneUp} {...press('vanes')} fill="var(--greenwash)" />}
-      <path d={paths.nock} {...press('nock')} fill="var(--greenwash)" />
-      {paths.insert && <path d={paths.insert} {...press('insert')} fill="var(--line)" strokeDasharray="4 3" />}
-      <path d={paths.point} {...press('point')} fill="var(--ink)" />
-      <path
-        className="reach"
-        d={`M${at.x(arrow.cutLength) - 14} ${Y - 20}h28v40h-28z`}
-        onClick={() => onChoose('length')}
-      />
-      <line
-        x1={at.x(arrow.cutLength)}
-        x2={at.x(arrow.cutLength)}
-        y1={Y + 10}
-        y2={RULER}
-        stroke="var(--ink)"
-        strokeDasharray="2 3"
-      />
-
-      <line x1={mid} x2={mid} y1={Y - 24} y2={RULER} stroke="var(--ink)" strokeDasharray="5 4" />
-      <path d={`M${bal} ${Y + 8}l-12 22h24z`} fill="var(--bill)" />
-      <line x1={bal} x2={bal} y1={Y + 28} y2={RULER} stroke="var(--bill)" strokeWidth="2" />
-      <path d={`M${mid + 2} ${Y + 44}H${bal - 2}`} stroke="var(--ink)" strokeWidth="1.5" />
-      <text x={mid - 8} y={Y + 49} textAnchor="end" fontSize="14" fill="var(--ink2)">
-        half length <tspan fontWeight="640">{number(halfLength, 2)}</tspan> in
-      </text>
-      <text x={(mid + bal) / 2} y={Y + 37} textAnchor="middle" fontSize="15" fontWeight="640">
-        {number(gap, 2)} in = {withUnit(foc.value!, '%', 1)}
-      </text>
-      <text x={bal + 16} y={Y + 49} fontSize="14">
-        balances at <tspan fontWeight="640">{number(balancePoint, 2)}</tspan> in
-      </text>
-
-      <path
-        d={`M${rest - 9} ${Y + 8}l9 8 9 -8 M${rest} ${Y + 16}V${RULER}`}
-        fill="none"
-        stroke={toSpare < 1 ? 'var(--crest)' : 'var(--ink2)'}
-        strokeWidth="2"
-      />
-      <text x={rest - 8} y={Y + 49} textAnchor="end" fontSize="14">
-        rest at full draw, <tspan fontWeight="640">{number(toSpare, 2)}</tspan> in to spare
-      </text>
-
-      <line
-        x1={at.x(0)}
-        x2={at.x(Math.ceil(arrow.cutLength + 1))}
-        y1={RULER}
-        y2={RULER}
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-      />
-      {rulerTicks(at, Math.ceil(arrow.cutLength + 1)).map((tick) => (
-        <g key={tick.x}>
-          <line
-            x1={tick.x}
-            x2={tick.x}
-            y1={RULER}
-            y2={RULER + (tick.size === 'inch' ? 17 : tick.size === 'half' ? 11 : 7)}
-            stroke={tick.size === 'inch' ? 'var(--ink)' : 'var(--edge)'}
-          />
-          {tick.label && (
-            <text x={tick.x} y={RULER + 31} textAnchor="middle" fontSize="13">
-              {tick.label}
+    <div className="arrow-zone" ref={ref}>
+      <svg
+        className="arrow-drawing"
+        width={width}
+        height={ruler + 38}
+        viewBox={`0 0 ${width} ${ruler + 38}`}
+        role="img"
+        aria-label={sentence}
+      >
+        <ArrowParts paths={paths} chosen={chosen} onChoose={onChoose} />
+        <path
+          className="reach"
+          d={`M${at.x(arrow.cutLength) - 8} ${y - 20}h16v40h-16z`}
+          onClick={() => onChoose('length')}
+        />
+        <line
+          x1={at.x(arrow.cutLength)}
+          x2={at.x(arrow.cutLength)}
+          y1={y + 10}
+          y2={ruler}
+          stroke="var(--ink)"
+          strokeDasharray="2 3"
+        />
+        <line x1={mid} x2={mid} y1={y - (narrow ? 14 : 24)} y2={ruler} stroke="var(--ink)" strokeDasharray="5 4" />
+        <path d={`M${bal} ${y + 8}l-12 22h24z`} fill="var(--bill)" />
+        <line x1={bal} x2={bal} y1={y + 28} y2={ruler} stroke="var(--bill)" strokeWidth="2" />
+        <path d={`M${mid + 2} ${y + 44}H${bal - 2}`} stroke="var(--ink)" strokeWidth="1.5" />
+        <path
+          d={`M${rest - 9} ${y + 8}l9 8 9 -8 M${rest} ${y + 16}V${ruler}`}
+          fill="none"
+          stroke={toSpare < 1 ? 'var(--crest)' : 'var(--ink2)'}
+          strokeWidth="2"
+        />
+        {!narrow && (
+          <g fontSize="14">
+            <text x={mid - 8} y={y + 49} textAnchor="end">
+              half length <tspan fontWeight="640">{inches(halfLength)}</tspan>
             </text>
-          )}
-        </g>
-      ))}
-      <Callouts arrow={arrow} masses={reading.masses} x={at.x} onChoose={onChoose} chosen={chosen} />
-    </svg>
+            <text x={(mid + bal) / 2} y={y + 37} textAnchor="middle" fontSize="15" fontWeight="640">
+              {inches(gap)} = {withUnit(foc, '%', 1)}
+            </text>
+            <text x={bal + 16} y={y + 49}>
+              balances at <tspan fontWeight="640">{inches(balancePoint)}</tspan>
+            </text>
+            <text x={rest - 8} y={y + 49} textAnchor="end">
+              rest at full draw, <tspan fontWeight="640">{inches(toSpare)}</tspan> to spare
+            </text>
+          </g>
+        )}
+        <line x1={at.x(0)} x2={at.x(rulerEnd)} y1={ruler} y2={ruler} stroke="var(--ink)" strokeWidth="1.5" />
+        {rulerTicks(at, rulerEnd).map((tick) => (
+          <g key={tick.x}>
+            {(!narrow || tick.size === 'inch') && (
+              <line
+                x1={tick.x}
+                x2={tick.x}
+                y1={ruler}
+                y2={ruler + (tick.size === 'inch' ? 17 : tick.size === 'half' ? 11 : 7)}
+                stroke={tick.size === 'inch' ? 'var(--ink)' : 'var(--edge)'}
+              />
+            )}
+            {tick.label && (!narrow || Number(tick.label) % 5 === 0) && (
+              <text x={tick.x} y={ruler + 31} textAnchor="middle" fontSize="14">
+                {tick.label}
+              </text>
+            )}
+          </g>
+        ))}
+        {!narrow && <Loupe paths={paths} at={at.x(loupeAt(chosen, arrow))} y={y} width={width} />}
+      </svg>
+      {narrow && (
+        <p className="arrow-words n">
+          FOC gap <b>{inches(gap)}</b> = {withUnit(foc, '%', 1)}. Balances at{' '}
+          <b>{show(balancePoint, 'in', 2, units).value}</b>, half length <b>{inches(halfLength)}</b>. Rest at full draw:{' '}
+          <b>{inches(toSpare)}</b> to spare. Ruler in inches.
+        </p>
+      )}
+      <Callouts
+        arrow={arrow}
+        masses={reading.masses}
+        x={narrow ? null : at.x}
+        y={y}
+        chosen={chosen}
+        onChoose={onChoose}
+      />
+    </div>
   );
 }
 
-function Callouts({
-  arrow,
-  masses,
-  x,
-  onChoose,
-  chosen,
-}: {
-  arrow: Schemas['Arrow'];
-  masses: Schemas['PlacedMass'][];
-  x: (inches: number) => number;
-  onChoose: (part: PartName) => void;
-  chosen: PartName | null;
-}) {
-  const grains = (name: string) => masses.find((m) => m.name === name)?.grains ?? 0;
-  const rows: {
-    part: PartName;
-    label: string;
-    name: string;
-    grains: number;
-    from: number;
-    at: number;
-    y: number;
-    end?: boolean;
-  }[] = [
-    { part: 'nock', label: 'Nock', name: arrow.nock.name, grains: grains('Nock'), from: x(0.35), at: x(0), y: 16 },
-    {
-      part: 'wrap',
-      label: 'Wrap',
-      name: arrow.wrap?.name ?? 'none',
-      grains: grains('Wrap'),
-      from: x(4.2),
-      at: x(4.2),
-      y: 16,
-    },
-    {
-      part: 'vanes',
-      label: 'Vanes',
-      name: arrow.vane ? `${arrow.vaneCount} × ${arrow.vane.name}` : 'none',
-      grains: grains('Vanes'),
-      from: x(arrow.vaneFront - 0.9),
-      at: x(4.2) - 10,
-      y: 70,
-      end: true,
-    },
-    {
-      part: 'shaft',
-      label: 'Shaft',
-      name: `${arrow.shaft.name}, ${number(arrow.shaft.grainsPerInch, 2)} gr/in, cut ${number(arrow.cutLength, 2)} in`,
-      grains: grains('Shaft'),
-      from: x(9),
-      at: x(9),
-      y: 16,
-    },
-  ];
-  return rows.map((row) => (
-    <g key={row.part} className={chosen === row.part ? 'callout chosen' : 'callout'} onClick={() => onChoose(row.part)}>
-      <line x1={row.from} x2={row.from} y1={row.y + 26} y2={Y - 8} stroke="var(--edge)" />
-      <rect x={row.end ? row.at - 146 : row.at - 4} y={row.y - 16} width="150" height="44" fill="transparent" />
-      <text x={row.at} y={row.y} fontSize="14" fill="var(--ink2)" textAnchor={row.end ? 'end' : 'start'}>
-        {row.label} <tspan fontStretch="88%">{row.name}</tspan>
-      </text>
-      <text x={row.at} y={row.y + 21} fontSize="18" fontWeight="620" textAnchor={row.end ? 'end' : 'start'}>
-        {number(row.grains, 1)}
-        <tspan fontSize="14" fontWeight="450">
-          {' '}
-          gr
-        </tspan>
-      </text>
+function loupeAt(part: PartName, arrow: Schemas['Arrow']): number {
+  if (part === 'nock') return 0.2;
+  if (part === 'wrap') return arrow.nock.tubeStart + (arrow.wrap?.length ?? 0);
+  if (part === 'vanes' || part === 'glue') return arrow.vaneFront - (arrow.vane?.length ?? 0) / 2;
+  if (part === 'insert') return arrow.cutLength - 0.4;
+  return part === 'shaft' ? arrow.cutLength - 2 : arrow.cutLength + 0.3;
+}
+
+const RADIUS = 62;
+
+/** The chosen part at 2 : 1 in a ring, with a line to where it is. */
+function Loupe({ paths, at, y, width }: { paths: ArrowPaths; at: number; y: number; width: number }) {
+  const cx = width - RADIUS - 4;
+  const cy = RADIUS + 2;
+  return (
+    <g className="loupe" aria-hidden="true">
+      <clipPath id="loupe">
+        <circle cx={cx} cy={cy} r={RADIUS} />
+      </clipPath>
+      <path d={`M${at} ${y - 12}L${cx - RADIUS * 0.7} ${cy + RADIUS * 0.7}`} stroke="var(--bill)" strokeWidth="1.5" />
+      <circle cx={cx} cy={cy} r={RADIUS} fill="var(--sheet)" />
+      <g clipPath="url(#loupe)">
+        <g transform={`translate(${cx - 2 * at} ${cy - 2 * y}) scale(2)`} strokeWidth="0.6">
+          <ArrowParts paths={paths} chosen={null} />
+        </g>
+        <text x={cx} y={cy + RADIUS - 12} textAnchor="middle" fontSize="14">
+          2 : 1
+        </text>
+      </g>
+      <circle cx={cx} cy={cy} r={RADIUS} fill="none" stroke="var(--ink)" strokeWidth="2" />
     </g>
-  ));
+  );
 }

@@ -27,6 +27,19 @@ export function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
       </ButtonBase>
       <div className="part-pick">
         <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
+        {part === 'vanes' && (
+          <PartField part="vaneCount" draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
+        )}
+        {part === 'vanes' && (
+          <Field
+            label="Front edge"
+            name="vaneFront"
+            quantity="length"
+            value={draft.vaneFront}
+            onChange={(vaneFront) => onChange({ ...draft, vaneFront })}
+            fault={faults.vaneFront?.[0]}
+          />
+        )}
       </div>
       <ButtonBase
         className="key"
@@ -58,7 +71,7 @@ export function stepPart(draft: Draft, catalogue: Schemas['Catalogue'], part: Pa
   return id === null ? null : { ...draft, [field]: id };
 }
 
-export function PartField({ part, draft, catalogue, faults, onChange }: Props) {
+function PartField({ part, draft, catalogue, faults, onChange }: Props) {
   const facts = parts.find((p) => p.name === part)!;
   const fault = (field: string) => faults[field]?.[0];
   if (part === 'length')
@@ -66,7 +79,7 @@ export function PartField({ part, draft, catalogue, faults, onChange }: Props) {
       <Field
         label="Cut length, nock throat to shaft end"
         name="cutLength"
-        unit="in"
+        quantity="length"
         value={draft.cutLength}
         onChange={(cutLength) => onChange({ ...draft, cutLength })}
         fault={fault('cutLength')}
@@ -77,7 +90,7 @@ export function PartField({ part, draft, catalogue, faults, onChange }: Props) {
       <Field
         label="Glue at the vanes"
         name="glue"
-        unit="gr"
+        quantity="weight"
         value={draft.glue}
         onChange={(glue) => onChange({ ...draft, glue })}
         fault={fault('glue')}

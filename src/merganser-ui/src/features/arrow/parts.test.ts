@@ -8,12 +8,14 @@ it.each([
   ['28', -1, '27 7/8'],
   ['27 7/8', 1, '28'],
   ['29 in', 1, '29 1/8'],
+  ['72.4 cm', 1, '72.7 cm'],
+  ['724 mm', -1, '721.0 mm'],
 ] as const)('a length of %s stepped by %i eighth is %s', (text, step, expected) => {
   expect(steppedLength(text, step)).toBe(expected);
 });
 
-it('a length in other units or nonsense is not stepped', () => {
-  expect(steppedLength('72.4 cm', 1)).toBeNull();
+it('nonsense is not stepped', () => {
+  expect(steppedLength('72.4 kg', 1)).toBeNull();
   expect(steppedLength('long', 1)).toBeNull();
 });
 

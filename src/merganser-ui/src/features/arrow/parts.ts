@@ -57,8 +57,13 @@ export function neighbour(stock: Stock[], id: string | null, step: 1 | -1): stri
   return stock[at + step]?.id ?? null;
 }
 
-/** A cut length one eighth more or less, where the text is a plain number or a fraction; else null. */
+/** A cut length about an eighth of an inch more or less, in the unit it is written in; null where the text is no length. */
 export function steppedLength(text: string, step: 1 | -1): string | null {
+  const metric = /^\s*(\d+(?:[.,]\d+)?)\s*(cm|mm)\s*$/.exec(text);
+  if (metric) {
+    const by = metric[2] === 'cm' ? 0.3 : 3;
+    return `${(Number(metric[1]!.replace(',', '.')) + step * by).toFixed(1)} ${metric[2]}`;
+  }
   const match = /^\s*(\d+)(?:[.,](\d+)|\s+(\d+)\/(\d+))?\s*(?:in|")?\s*$/.exec(text);
   if (!match) return null;
   const whole = Number(match[1]);

@@ -1,11 +1,17 @@
 import { bowOutline } from '../../drawing/bow';
+import { fieldText, fieldUnit, type Quantity } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
 import type { Entry } from './bowForm';
 
 /** The bow with its measures standing beside what they measure, as typed. */
 export function BowFigure({ entry }: { entry: Entry }) {
   const bow = bowOutline(entry.kind);
-  const say = (text: string | null, unit: string) =>
-    text?.trim() ? `${text.trim()}${/[a-z"]$/i.test(text.trim()) ? '' : ` ${unit}`}` : 'not measured';
+  const units = useUnits();
+  const say = (text: string | null, quantity: Quantity) => {
+    if (!text?.trim()) return 'not measured';
+    const shown = fieldText(text.trim(), quantity, units);
+    return /[a-z"]$/i.test(shown) ? shown : `${shown} ${fieldUnit(quantity, units)}`;
+  };
   const left = entry.hand === 'left';
   return (
     <svg
@@ -33,13 +39,13 @@ export function BowFigure({ entry }: { entry: Entry }) {
         <path d={left ? 'M84 214 H165 M84 206 v16 M165 206 v16' : 'M75 214 H156 M75 206 v16 M156 206 v16'} />
       </g>
       <text x="268" y="396" textAnchor="end" fontSize="15">
-        {entry.kind === 'compound' ? 'axle to axle' : 'bow length'} {say(entry.axleToAxle, 'in')}
+        {entry.kind === 'compound' ? 'axle to axle' : 'bow length'} {say(entry.axleToAxle, 'length')}
       </text>
       <text x="182" y="219" fontSize="15">
-        brace {say(entry.braceHeight, 'in')}
+        brace {say(entry.braceHeight, 'length')}
       </text>
       <text x="6" y="14" fontSize="15">
-        draw {say(entry.drawLength, 'in')} AMO, {say(entry.measuredWeight || entry.nominalWeight, 'lb')}
+        draw {say(entry.drawLength, 'length')} AMO, {say(entry.measuredWeight || entry.nominalWeight, 'drawWeight')}
         {entry.measuredWeight ? '' : entry.nominalWeight ? ' marked' : ''}
       </text>
       <text x="6" y="432" fontSize="14" fill="var(--ink2)">

@@ -7,8 +7,9 @@ import { Field, Select } from '../../bench/Field';
 import { Foot } from '../../bench/Foot';
 import { AdjusterList, useOffers } from './AdjusterList';
 import { BowFigure } from './BowFigure';
-import { emptyEntry, type BowForm, type Entry } from './bowForm';
-import { camDraws, cams, hands, kinds, releases, rests, schools } from './choices';
+import { differences, emptyEntry, usualFor, type BowForm, type Entry, type TextField } from './bowForm';
+import { number, type Quantity } from '../../units/units';
+import { camDraws, cams, hands, kinds, releases, restsOf, schools } from './choices';
 import { MoveList } from './MoveList';
 import { useBowForm } from './useBowForm';
 import './bow.css';
@@ -54,18 +55,20 @@ export default function BowPage() {
   const fault = (field: string) => faults[field]?.[0];
   const put = (part: Partial<Entry>) => bench.change({ ...form, entry: { ...form.entry, ...part } });
   const archer = (part: Partial<BowForm['archer']>) => bench.change({ ...form, archer: { ...form.archer, ...part } });
-  const typed = (name: keyof Entry, label: string, unit?: string, hint?: string) => (
+  const typed = (name: TextField, label: string, quantity: Quantity, hint?: string, term?: string) => (
     <Field
       label={label}
+      term={term}
       name={name}
       value={form.entry[name] ?? ''}
       onChange={(text) => put({ [name]: text })}
-      unit={unit}
+      quantity={quantity}
       fault={fault(name)}
       hint={hint}
     />
   );
 
+  const compound = form.entry.kind === 'compound';
   const pickArcher = (id: string) => {
     const known = bench.archers.find((a) => a.id === id);
     bench.change(
@@ -96,6 +99,7 @@ export default function BowPage() {
         </section>
         <section className="bow-fields">
           <h1>{bowId === undefined ? 'A new bow' : form.entry.name || 'The bow'}</h1>
+          {bench.conflict && <Conflict form={form} theirs={bench.conflict.typed} />}
           <h2>Archer</h2>
           <div className="grid">
             {bowId === undefined && bench.archers.length > 0 && (
@@ -144,13 +148,17 @@ export default function BowPage() {
               onChange={(name) => put({ name })}
               fault={form.archer.name.trim() ? fault('name') : undefined}
             />
-            <Select
-              label="Kind"
-              name="kind"
-              value={form.entry.kind}
-              onChange={(kind) => put({ kind: kind as Entry['kind'] })}
-              choices={kinds}
-            />
+            {bowId === undefined && (
+              <Select
+                label="Kind"
+                name="kind"
+                value={form.entry.kind}
+                onChange={(kind) =>
+                  bench.change({ ...form, adjusters: [], entry: { ...form.entry, ...usualFor(kind as Entry['kind']) } })
+                }
+                choices={kinds}
+              />
+            )}
             <Select
               label="Hand"
               name="hand"
@@ -168,37 +176,54 @@ export default function BowPage() {
           </div>
           <h2>Measured</h2>
           <div className="grid">
-            {typed('nominalWeight', 'Draw weight, marked', 'lb')}
-            {typed('measuredWeight', 'Draw weight, measured', 'lb', 'on a scale, at full draw')}
-            {typed('drawLength', 'Draw length, AMO', 'in', 'pivot point plus 1 3/4 in')}
-            {typed('axleToAxle', 'Axle to axle', 'in')}
-            {typed('braceHeight', 'Brace height', 'in')}
-            {typed('ratedSpeed', 'Rated speed, if known', 'ft/s', '350 gr, 70 lb, 30 in')}
+            {typed('nominalWeight', 'Draw weight, marked', 'drawWeight')}
+            {typed('measuredWeight', 'Draw weight, measured', 'drawWeight', 'on a scale, at full draw', 'drawWeight')}
+            {typed('drawLength', 'Draw length, AMO', 'length', 'pivot point plus 1 3/4 in', 'drawLength')}
+            {compound
+              ? typed('axleToAxle', 'Axle to axle', 'length', undefined, 'axleToAxle')
+              : typed('axleToAxle', 'Bow length', 'length', 'tip to tip, as the maker names it', 'bowLength')}
+            {typed('braceHeight', 'Brace height', 'length', undefined, 'braceHeight')}
+            {compound && typed('ratedSpeed', 'Rated speed, if known', 'speed', '350 gr, 70 lb, 30 in', 'ratedSpeed')}
+            {typed('stringWeight', 'Weight on the string', 'weight', 'peep, loop, silencers', 'stringWeight')}
+            {typed('stringWeightFromTip', 'Its place', 'number', '0 at the tip, 1 at the nocking point')}
           </div>
-          <h2>Rest and cams</h2>
+          <h2>{compound ? 'Rest and cams' : 'Rest'}</h2>
           <div className="grid">
             <Select
               label="Rest"
               name="restType"
               value={form.entry.restType}
               onChange={(restType) => put({ restType: restType as Entry['restType'] })}
-              choices={rests}
+              choices={restsOf(form.entry.kind)}
             />
-            {typed('restAhead', 'Rest ahead of the pivot', 'in', '0 when it stands above it')}
-            <Select
-              label="Cam system"
-              name="camSystem"
-              value={form.entry.camSystem}
-              onChange={(camSystem) => put({ camSystem: camSystem as Entry['camSystem'] })}
-              choices={cams}
-            />
-            <Select
-              label="Cams draw"
-              name="camDraw"
-              value={form.entry.camDraw}
-              onChange={(camDraw) => put({ camDraw: camDraw as Entry['camDraw'] })}
-              choices={camDraws}
-            />
+            {typed('restAhead', 'Rest ahead of the pivot', 'length', '0 when it stands above it')}
+            {compound && (
+              <>
+                <Select
+                  label="Cam system"
+                  name="camSystem"
+                  value={form.entry.camSystem}
+                  onChange={(camSystem) => put({ camSystem: camSystem as Entry['camSystem'] })}
+                  choices={cams}
+                />
+                <Select
+                  label="Cams draw"
+                  name="camDraw"
+                  value={form.entry.camDraw}
+                  onChange={(camDraw) => put({ camDraw: camDraw as Entry['camDraw'] })}
+                  choices={camDraws}
+                />
+              </>
+            )}
+            {typed(
+              'factorSet',
+              'Bow factor, if known',
+              'number',
+              bench.bow
+                ? `in use ${number(bench.bow.factor.factor, 2)}, ± ${number(100 * bench.bow.factor.modelSpread, 0)} %: ${bench.bow.factor.why}`
+                : 'empty takes the stated default',
+              'bowFactor',
+            )}
           </div>
         </section>
         <section className="bow-adjusters">
@@ -230,7 +255,7 @@ function BowFoot({ bench, go }: { bench: ReturnType<typeof useBowForm>; go: (sto
     return (
       <Foot
         sentence="This bow was changed in another place meanwhile."
-        reason="Your text is still here. Keep yours over it, or look at the other first."
+        reason="Your text is still here. Keep yours: what only the other changed stays as well."
         button="Keep mine"
         onGo={() => void bench.keepMine()}
         alternative="Take the other"
@@ -285,5 +310,30 @@ function BowFoot({ bench, go }: { bench: ReturnType<typeof useBowForm>; go: (sto
       alternative={bow.next.alternative}
       onAlternative={() => act(bow.next.alternativeAction)}
     />
+  );
+}
+
+/** The two values side by side, for each field that either side changed. */
+function Conflict({ form, theirs }: { form: BowForm; theirs: Entry }) {
+  return (
+    <table className="conflict">
+      <caption>Changed here and in another place</caption>
+      <thead>
+        <tr>
+          <th scope="col">field</th>
+          <th scope="col">here</th>
+          <th scope="col">in the other place</th>
+        </tr>
+      </thead>
+      <tbody>
+        {differences(form, theirs).map((line) => (
+          <tr key={line.field}>
+            <th scope="row">{line.field.replace(/([A-Z])/g, ' $1').toLowerCase()}</th>
+            <td>{line.mine || 'empty'}</td>
+            <td>{line.theirs || 'empty'}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -1,6 +1,8 @@
 import type { Schemas } from '../../api/client';
 
 export type Entry = Schemas['BowEntry'];
+/** The fields of a bow that are typed. */
+export type TextField = Exclude<keyof Entry, 'kind' | 'hand' | 'release' | 'restType' | 'camSystem' | 'camDraw'>;
 export type AdjusterInput = Schemas['AdjusterInput'];
 
 export interface BowForm {
@@ -10,6 +12,8 @@ export interface BowForm {
   archer: Schemas['Archer'];
   entry: Entry;
   adjusters: AdjusterInput[];
+  /** The row that the editing began on; null for a new bow. */
+  base: { version: number; entry: Entry } | null;
 }
 
 export const emptyEntry: Entry = {
@@ -32,6 +36,21 @@ export const emptyEntry: Entry = {
   stringWeightFromTip: '',
 };
 
+/** What a kind of bow usually has. */
+export function usualFor(
+  kind: Entry['kind'],
+): Pick<Entry, 'kind' | 'release' | 'restType' | 'camSystem' | 'ratedSpeed'> {
+  if (kind === 'compound')
+    return { kind, release: 'releaseAid', restType: 'dropAwayLate', camSystem: 'twinYoke', ratedSpeed: '' };
+  return {
+    kind,
+    release: 'fingers',
+    restType: kind === 'longbow' ? 'shelf' : 'plunger',
+    camSystem: 'none',
+    ratedSpeed: '',
+  };
+}
+
 export function emptyForm(ids: { bow: string; archer: string }, archers: Schemas['ArcherRow'][]): BowForm {
   const known = archers[0];
   return {
@@ -41,6 +60,7 @@ export function emptyForm(ids: { bow: string; archer: string }, archers: Schemas
     archer: known?.archer ?? { name: '', hand: 'right', hasPress: false, school: 'centreFirst' },
     entry: { ...emptyEntry, hand: known?.archer.hand ?? 'right' },
     adjusters: [],
+    base: null,
   };
 }
 
@@ -52,6 +72,7 @@ export function formOf(bow: Schemas['BowView'], archer: Schemas['Archer']): BowF
     archer,
     entry: bow.typed,
     adjusters: bow.adjusters.map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress })),
+    base: { version: bow.version, entry: bow.typed },
   };
 }
 
@@ -71,4 +92,30 @@ export function readDraft(id: string): BowForm | null {
   } catch {
     return null;
   }
+}
+
+export interface Difference {
+  field: keyof Entry;
+  mine: string;
+  theirs: string;
+}
+
+const entryFields = Object.keys(emptyEntry) as (keyof Entry)[];
+
+/** The fields that one side or both changed since the editing began. */
+export function differences(form: BowForm, theirs: Entry): Difference[] {
+  const base = form.base?.entry ?? emptyEntry;
+  return entryFields
+    .filter(
+      (field) =>
+        form.entry[field] !== theirs[field] && (form.entry[field] !== base[field] || theirs[field] !== base[field]),
+    )
+    .map((field) => ({ field, mine: String(form.entry[field] ?? ''), theirs: String(theirs[field] ?? '') }));
+}
+
+/** What I changed, laid over what the other kept: neither is lost. */
+export function merged(form: BowForm, theirs: Entry): Entry {
+  const base = form.base?.entry ?? emptyEntry;
+  const mine = entryFields.filter((field) => form.entry[field] !== base[field]);
+  return { ...theirs, ...Object.fromEntries(mine.map((field) => [field, form.entry[field]])) };
 }

@@ -12,19 +12,31 @@ export const schools: Choice[] = [
   { value: 'walkBack', label: 'Walk-back: paper only starts it' },
 ];
 
-export const kinds: Choice[] = [{ value: 'compound', label: 'Compound' }];
+export const kinds: Choice[] = [
+  { value: 'compound', label: 'Compound' },
+  { value: 'recurve', label: 'Recurve' },
+  { value: 'barebow', label: 'Barebow' },
+  { value: 'longbow', label: 'Longbow' },
+];
 
 export const releases: Choice[] = [
   { value: 'releaseAid', label: 'Release aid' },
   { value: 'fingers', label: 'Fingers' },
 ];
 
-export const rests: Choice[] = [
+const compoundRests: Choice[] = [
   { value: 'dropAwayEarly', label: 'Drop-away, drops early' },
   { value: 'dropAwayLate', label: 'Drop-away, drops late' },
   { value: 'containment', label: 'Containment' },
   { value: 'launcher', label: 'Launcher blade' },
 ];
+
+const fingerRests: Choice[] = [
+  { value: 'plunger', label: 'Rest with plunger' },
+  { value: 'shelf', label: 'Off the shelf' },
+];
+
+export const restsOf = (kind: string): Choice[] => (kind === 'compound' ? compoundRests : fingerRests);
 
 export const cams: Choice[] = [
   { value: 'twinYoke', label: 'Twin cams with yokes' },

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, ifMatch, newId, Refusal, type Schemas } from '../../api/client';
 import { useBow, useRefresh } from '../../bench/queries';
-import { emptyForm, formOf, readDraft, saveDraft, type BowForm } from './bowForm';
+import { emptyForm, formOf, merged, readDraft, saveDraft, type BowForm } from './bowForm';
 
 const NEW = 'new';
 
@@ -29,7 +29,7 @@ export function useBowForm(bowId: string | undefined) {
         ? formOf(bow.data, archerRow.archer)
         : null;
   const draft = slot in drafts ? drafts[slot]! : readDraft(slot);
-  const form = draft ?? kept;
+  const current = draft ?? kept;
 
   const change = (next: BowForm | null) => {
     saveDraft(slot, next);
@@ -45,7 +45,7 @@ export function useBowForm(bowId: string | undefined) {
       );
   };
 
-  const keep = async (version = bow.data?.version): Promise<boolean> => {
+  const keep = async (form: BowForm | null = current): Promise<boolean> => {
     if (!form || busy) return false;
     setBusy(true);
     try {
@@ -57,7 +57,9 @@ export function useBowForm(bowId: string | undefined) {
       const saved =
         bowId === undefined
           ? await answer(api.POST('/api/bows', { body }))
-          : await answer(api.PUT('/api/bows/{id}', { params: { path: { id: bowId } }, body, ...ifMatch(version!) }));
+          : await answer(
+              api.PUT('/api/bows/{id}', { params: { path: { id: bowId } }, body, ...ifMatch(form.base!.version) }),
+            );
       change(null);
       setProblem(null);
       await Promise.all([archers.refetch(), bow.data ? bow.refetch() : Promise.resolve()]);
@@ -84,14 +86,23 @@ export function useBowForm(bowId: string | undefined) {
     bow: bow.data,
     missing: bow.error instanceof Refusal && bow.error.status === 404,
     archers: archers.data ?? [],
-    form,
+    form: current,
     dirty: draft !== null,
     problem,
     conflict,
     busy,
     change,
-    keep,
-    keepMine: () => keep(conflict?.version),
+    keep: () => keep(),
+    keepMine: () => {
+      if (!current || !conflict) return;
+      const both = {
+        ...current,
+        entry: merged(current, conflict.typed),
+        base: { version: conflict.version, entry: conflict.typed },
+      };
+      change(both);
+      return keep(both);
+    },
     takeTheirs,
     ids,
   };

@@ -1,10 +1,12 @@
 import { ButtonBase } from '@mui/material';
 import { tearPath } from '../../drawing/tear';
-import { number } from '../../units/units';
+import { number, signed } from '../../units/units';
+import { useSay } from '../../units/UnitsContext';
 import type { Paper, ShotSet } from './paperTypes';
 
 /** Each set as a small picture, with the moves between them. */
 export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: string; onShow: (id: string) => void }) {
+  const say = useSay();
   return (
     <ol className="film" aria-label="The sets of this paper">
       {paper.sets.map((set, i) => (
@@ -14,7 +16,11 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
               {set.movesBefore.length === 0
                 ? 'nothing moved'
                 : set.movesBefore.map((m) => (
-                    <span key={m.id}>{m.correction ? `corrected to ${m.to}` : `${m.name} ${m.from} to ${m.to}`}</span>
+                    <span key={m.id}>
+                      {m.correction
+                        ? `corrected to ${signed(m.to, 0)}`
+                        : `${m.name} ${signed(m.from, 0)} to ${signed(m.to, 0)}`}
+                    </span>
                   ))}
               <svg width="64" height="12" aria-hidden="true">
                 <path d="M0 6h52M52 1l10 5-10 5z" stroke="var(--ink)" fill="var(--ink)" strokeWidth="1.5" />
@@ -30,7 +36,7 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
             <span>
               <b>Set {set.number}</b>
               <br />
-              {set.mean ? short(set) : 'no tears yet'}
+              {set.mean ? say(`${short(set)} in`) : 'no tears yet'}
               <br />
               <small>
                 {set.distanceTyped.replace(/\s*yd$/, '')} yd, {set.fletched ? 'fletched' : 'bare'}, {counted(set)}

@@ -1,6 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { Field } from '../../bench/Field';
 import { signed } from '../../units/units';
+import { useSay } from '../../units/UnitsContext';
 import { drawnTear, type Marking } from './paperTypes';
 
 interface Props {
@@ -15,12 +16,15 @@ interface Props {
 
 /** Beside the sheet: type the tail instead, turn the sheet, change the scale. */
 export function MarkingPanel({ marking, number, px, faults, onChange, onScale, onKeep }: Props) {
+  const say = useSay();
   const tear = drawnTear(marking);
   return (
     <section className="reading" aria-label="Marking a shot">
       <p className="lab">Shot {number}</p>
       <h1>
-        {tear ? `Tail ${signed(tear.x, 2)} in right, ${signed(tear.y, 2)} in up` : 'Point hole first, then the tail'}
+        {tear
+          ? say(`Tail ${signed(tear.x, 2)} in right, ${signed(tear.y, 2)} in up`)
+          : 'Point hole first, then the tail'}
       </h1>
       <p>
         The point leaves the round hole; the tail leaves the cuts of the vanes. Press both on the sheet, or type the
@@ -30,7 +34,7 @@ export function MarkingPanel({ marking, number, px, faults, onChange, onScale, o
         <Field
           label="Tail right of the point (left: −)"
           name="right"
-          unit="in"
+          quantity="length"
           value={marking.right}
           onChange={(right) => onChange({ ...marking, right })}
           fault={(faults.right ?? faults.tail ?? faults.point)?.[0]}
@@ -39,7 +43,7 @@ export function MarkingPanel({ marking, number, px, faults, onChange, onScale, o
         <Field
           label="Tail above the point (below: −)"
           name="up"
-          unit="in"
+          quantity="length"
           value={marking.up}
           onChange={(up) => onChange({ ...marking, up })}
           fault={faults.up?.[0]}

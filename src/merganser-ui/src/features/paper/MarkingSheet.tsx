@@ -1,10 +1,10 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useSize } from '../../bench/useWidth';
 import { tearPath } from '../../drawing/tear';
 import { SheetGrid } from './SheetGrid';
 import type { Hole, Marking } from './paperTypes';
 
-const WIDTH = 620;
-const HEIGHT = 530;
+const FINGER = 60;
 const GRAB = 26;
 const STEP = 0.05;
 const WIDE_STEP = 0.25;
@@ -21,6 +21,7 @@ type HoleName = 'point' | 'tail';
 
 /** The blank sheet: press for the point's hole, press again for the tail; drag either; or arrow keys and Enter. */
 export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props) {
+  const { ref, width: WIDTH, height: HEIGHT } = useSize<HTMLDivElement>(620, 530);
   const svg = useRef<SVGSVGElement>(null);
   const [cross, setCross] = useState<Hole>({ x: 0, y: 0 });
   const [dragged, setDragged] = useState<HoleName | null>(null);
@@ -31,9 +32,11 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
   const at = (event: PointerEvent): Hole => {
     const place = svg.current!.getBoundingClientRect();
     const k = WIDTH / place.width;
+    // The cross rides above a finger, so that the finger does not hide it.
+    const above = event.pointerType === 'touch' ? FINGER : 0;
     return {
       x: round(((event.clientX - place.left) * k - cx) / px),
-      y: round((cy - (event.clientY - place.top) * k) / px),
+      y: round((cy - (event.clientY - above - place.top) * k) / px),
     };
   };
   const near = (hole: Hole): HoleName | null => {
@@ -78,58 +81,64 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
   const point = marking.point && screen(marking.point);
   const aim = screen(cross);
   return (
-    <svg
-      ref={svg}
-      className="sheet marking"
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      tabIndex={0}
-      role="application"
-      aria-label={`Sheet to mark. ${marking.tail ? 'Enter keeps the shot, arrow keys move the tail.' : `Arrow keys move the cross, Enter sets the ${next} hole.`}`}
-      data-owns-keys
-      data-testid="marking-sheet"
-      onPointerDown={down}
-      onPointerMove={(event) => dragged && put(dragged, at(event))}
-      onPointerUp={() => setDragged(null)}
-      onKeyDown={press}
-    >
-      <SheetGrid width={WIDTH} height={HEIGHT} cx={cx} cy={cy} px={px} />
-      {marking.point && marking.tail && (
+    <div className="sheet-space marking-space" ref={ref}>
+      <svg
+        ref={svg}
+        className="sheet marking"
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        tabIndex={0}
+        role="application"
+        aria-label={`Sheet to mark. ${marking.tail ? 'Enter keeps the shot, arrow keys move the tail.' : `Arrow keys move the cross, Enter sets the ${next} hole.`}`}
+        data-owns-keys
+        data-testid="marking-sheet"
+        onPointerDown={down}
+        onPointerMove={(event) => dragged && put(dragged, at(event))}
+        onPointerUp={() => setDragged(null)}
+        onKeyDown={press}
+      >
+        <SheetGrid width={WIDTH} height={HEIGHT} cx={cx} cy={cy} px={px} />
+        {marking.point && marking.tail && (
+          <path
+            d={tearPath({ x: marking.tail.x - marking.point.x, y: marking.tail.y - marking.point.y }, px, 'now', 3)}
+            transform={`translate(${point!.x} ${point!.y})`}
+            fill="var(--hole)"
+            fillOpacity="0.5"
+          />
+        )}
+        {point && (
+          <circle cx={point.x} cy={point.y} r={0.13 * px} fill="none" stroke="var(--paper-ink)" strokeWidth="3" />
+        )}
         <path
-          d={tearPath({ x: marking.tail.x - marking.point.x, y: marking.tail.y - marking.point.y }, px, 'now', 3)}
-          transform={`translate(${point!.x} ${point!.y})`}
-          fill="var(--hole)"
-          fillOpacity="0.5"
+          d={`M${aim.x - 16} ${aim.y}h32 M${aim.x} ${aim.y - 16}v32`}
+          stroke="var(--paper-bill)"
+          strokeWidth="2.5"
         />
-      )}
-      {point && (
-        <circle cx={point.x} cy={point.y} r={0.13 * px} fill="none" stroke="var(--paper-ink)" strokeWidth="3" />
-      )}
-      <path d={`M${aim.x - 16} ${aim.y}h32 M${aim.x} ${aim.y - 16}v32`} stroke="var(--paper-bill)" strokeWidth="2.5" />
-      <text x={aim.x + 14} y={aim.y - 12} fontSize="15" className="key-bill">
-        {marking.tail ? 'tail' : next}
-      </text>
-      <text x="16" y="28" fontSize="16" fontWeight="620">
-        {marking.tail
-          ? 'Drag to correct, then keep the shot'
-          : marking.point
-            ? 'Now press where the tail went through'
-            : 'Press where the point went through'}
-      </text>
-      <text x="16" y="48" fontSize="14">
-        {marking.side === 'shootingSide'
-          ? 'as seen from the shooting side'
-          : 'as seen from the target side: it will be mirrored'}
-      </text>
-      <path
-        d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`}
-        stroke="var(--paper-ink)"
-        strokeWidth="2"
-        fill="none"
-      />
-      <text x={16 + px / 2} y={HEIGHT - 30} textAnchor="middle" fontSize="14">
-        1 in
-      </text>
-    </svg>
+        <text x={aim.x + 14} y={aim.y - 12} fontSize="15" className="key-bill">
+          {marking.tail ? 'tail' : next}
+        </text>
+        <text x="16" y="28" fontSize="16" fontWeight="620">
+          {marking.tail
+            ? 'Drag to correct, then keep the shot'
+            : marking.point
+              ? 'Now press where the tail went through'
+              : 'Press where the point went through'}
+        </text>
+        <text x="16" y="48" fontSize="14">
+          {marking.side === 'shootingSide'
+            ? 'as seen from the shooting side'
+            : 'as seen from the target side: it will be mirrored'}
+        </text>
+        <path
+          d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`}
+          stroke="var(--paper-ink)"
+          strokeWidth="2"
+          fill="none"
+        />
+        <text x={16 + px / 2} y={HEIGHT - 30} textAnchor="middle" fontSize="14">
+          1 in
+        </text>
+      </svg>
+    </div>
   );
 }
 

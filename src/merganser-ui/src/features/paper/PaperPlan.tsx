@@ -36,7 +36,7 @@ export function PaperPlan({ plan, arrows, faults, onChange }: Props) {
       <Field
         label="Distance to the paper"
         name="distance"
-        unit="yd"
+        quantity="distance"
         value={plan.distance}
         onChange={(distance) => onChange({ ...plan, distance })}
         fault={faults.distance?.[0]}

@@ -2,7 +2,7 @@ import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Foot } from '../../bench/Foot';
-import { isTyping } from '../../bench/keys';
+import { isPageKey } from '../../bench/keys';
 import { FilmStrip } from './FilmStrip';
 import { MarkingPanel } from './MarkingPanel';
 import { MarkingSheet } from './MarkingSheet';
@@ -66,12 +66,18 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (isTyping(event) || event.ctrlKey || event.metaKey || event.key.toLowerCase() !== 'm') return;
-      setWay('move');
+      if (!isPageKey(event) || marking) return;
+      const key = event.key.toLowerCase();
+      if (key === 'm') setWay('move');
+      else if (key === 'v') setWay('shots');
+      else if (key === 'n') {
+        event.preventDefault();
+        mark();
+      }
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, []);
+  });
 
   const act = (action: string | null | undefined) => {
     if (action === 'mark') mark();

@@ -1,13 +1,14 @@
+import { useSize } from '../../bench/useWidth';
 import { sheetScale, tearPath } from '../../drawing/tear';
 import { number } from '../../units/units';
+import { useSay } from '../../units/UnitsContext';
 import { SheetGrid } from './SheetGrid';
 import type { Paper, ShotSet } from './paperTypes';
 
-const WIDTH = 620;
-const HEIGHT = 530;
-
 /** The set's tears laid over one another, all point holes on one. */
 export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
+  const { ref, width: WIDTH, height: HEIGHT } = useSize<HTMLDivElement>(620, 530);
+  const say = useSay();
   const counted = set.shots.filter((s) => s.voidReason === null);
   const mean = set.mean;
   const ghosts = set.id === paper.sets.at(-1)!.id ? paper.advice.ghosts : [];
@@ -26,130 +27,132 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
   const voided = set.shots.length - counted.length;
   const title = `Set ${set.number}: ${set.distanceTyped.replace(/\s*yd$/, '')} yd, ${set.fletched ? 'fletched' : 'bare shafts'}`;
   return (
-    <svg
-      className="sheet"
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      role="img"
-      aria-label={`${title}. ${mean ? mean.words : 'No shots yet.'} ${voided ? `${voided} void.` : ''}`}
-    >
-      <SheetGrid width={WIDTH} height={HEIGHT} cx={cx} cy={cy} px={px} />
-      {counted.map((shot, i) => (
-        <path
-          key={shot.id}
-          d={tearPath(shot.tear, px, shot.id, set.fletched ? paper.vaneCount || 3 : 3)}
-          transform={`translate(${cx} ${cy})`}
-          fill="var(--hole)"
-          fillOpacity={i === counted.length - 1 ? 0.48 : 0.27}
-        />
-      ))}
-      <circle cx={cx} cy={cy} r={paper.tolerance * px} fill="none" stroke="var(--paper)" strokeWidth="6" />
-      <circle cx={cx} cy={cy} r={paper.tolerance * px} fill="none" stroke="var(--paper-green)" strokeWidth="3" />
-      {ghosts.map((ghost) => (
-        <g key={ghost.words}>
-          <ellipse
-            cx={cx + ghost.mean.x * px}
-            cy={cy - ghost.mean.y * px}
-            rx={ghost.radiusX * px}
-            ry={ghost.radiusY * px}
-            fill="none"
-            stroke="var(--paper-pred)"
-            strokeWidth="2.5"
-            strokeDasharray="7 5"
+    <div className="sheet-space" ref={ref}>
+      <svg
+        className="sheet"
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-label={`${title}. ${mean ? mean.words : 'No shots yet.'} ${voided ? `${voided} void.` : ''}`}
+      >
+        <SheetGrid width={WIDTH} height={HEIGHT} cx={cx} cy={cy} px={px} />
+        {counted.map((shot, i) => (
+          <path
+            key={shot.id}
+            d={tearPath(shot.tear, px, shot.id, set.fletched ? paper.vaneCount || 3 : 3)}
+            transform={`translate(${cx} ${cy})`}
+            fill="var(--hole)"
+            fillOpacity={i === counted.length - 1 ? 0.48 : 0.27}
           />
-          <circle
-            cx={cx + ghost.mean.x * px}
-            cy={cy - ghost.mean.y * px}
-            r="5"
-            fill="var(--paper)"
-            stroke="var(--paper-pred)"
-            strokeWidth="2"
-          />
-        </g>
-      ))}
-      {counted.map((shot, i) => {
-        const angle = -Math.PI / 2 + (2 * Math.PI * (i + 0.5)) / counted.length;
-        const fx = cx + shot.tear.x * px + 96 * Math.cos(angle);
-        const fy = Math.max(60, Math.min(HEIGHT - 60, cy - shot.tear.y * px + 96 * Math.sin(angle)));
-        return (
-          <g key={shot.id}>
-            <line
-              x1={cx + shot.tear.x * px}
-              y1={cy - shot.tear.y * px}
-              x2={fx}
-              y2={fy}
-              stroke="var(--paper-ink)"
-              strokeDasharray="2 3"
+        ))}
+        <circle cx={cx} cy={cy} r={paper.tolerance * px} fill="none" stroke="var(--paper)" strokeWidth="6" />
+        <circle cx={cx} cy={cy} r={paper.tolerance * px} fill="none" stroke="var(--paper-green)" strokeWidth="3" />
+        {ghosts.map((ghost) => (
+          <g key={ghost.words}>
+            <ellipse
+              cx={cx + ghost.mean.x * px}
+              cy={cy - ghost.mean.y * px}
+              rx={ghost.radiusX * px}
+              ry={ghost.radiusY * px}
+              fill="none"
+              stroke="var(--paper-pred)"
+              strokeWidth="2.5"
+              strokeDasharray="7 5"
             />
-            <circle cx={fx} cy={fy} r="11" fill="var(--paper)" stroke="var(--paper-ink)" strokeWidth="1.3" />
-            <text x={fx} y={fy + 5} textAnchor="middle" fontSize="14" fontWeight="600">
-              {shot.number}
-            </text>
+            <circle
+              cx={cx + ghost.mean.x * px}
+              cy={cy - ghost.mean.y * px}
+              r="5"
+              fill="var(--paper)"
+              stroke="var(--paper-pred)"
+              strokeWidth="2"
+            />
           </g>
-        );
-      })}
-      {mean && (
-        <g>
-          <circle
-            cx={cx + mean.mean.x * px}
-            cy={cy - mean.mean.y * px}
-            r={mean.radius * px}
-            fill="none"
-            stroke="var(--paper)"
-            strokeWidth="6"
-          />
-          <circle
-            cx={cx + mean.mean.x * px}
-            cy={cy - mean.mean.y * px}
-            r={mean.radius * px}
-            fill="none"
-            stroke="var(--paper-ink)"
-            strokeWidth="2.5"
-          />
-          <path
-            d={`M${cx + mean.mean.x * px - 9} ${cy - mean.mean.y * px}h18 M${cx + mean.mean.x * px} ${cy - mean.mean.y * px - 9}v18`}
-            stroke="var(--paper)"
-            strokeWidth="6"
-          />
-          <path
-            d={`M${cx + mean.mean.x * px - 8} ${cy - mean.mean.y * px}h16 M${cx + mean.mean.x * px} ${cy - mean.mean.y * px - 8}v16`}
-            stroke="var(--paper-bill)"
-            strokeWidth="2.5"
-          />
-        </g>
-      )}
-      <text x="16" y="28" fontSize="16" fontWeight="620">
-        {title}
-      </text>
-      <text x="16" y="48" fontSize="14">
-        seen from the shooting side, {words}
-      </text>
-      {counted.length === 0 && (
-        <text x={cx} y={cy + paper.tolerance * px + 30} textAnchor="middle" fontSize="16">
-          no tears in this set yet
+        ))}
+        {counted.map((shot, i) => {
+          const angle = -Math.PI / 2 + (2 * Math.PI * (i + 0.5)) / counted.length;
+          const fx = cx + shot.tear.x * px + 96 * Math.cos(angle);
+          const fy = Math.max(60, Math.min(HEIGHT - 60, cy - shot.tear.y * px + 96 * Math.sin(angle)));
+          return (
+            <g key={shot.id}>
+              <line
+                x1={cx + shot.tear.x * px}
+                y1={cy - shot.tear.y * px}
+                x2={fx}
+                y2={fy}
+                stroke="var(--paper-ink)"
+                strokeDasharray="2 3"
+              />
+              <circle cx={fx} cy={fy} r="11" fill="var(--paper)" stroke="var(--paper-ink)" strokeWidth="1.3" />
+              <text x={fx} y={fy + 5} textAnchor="middle" fontSize="14" fontWeight="600">
+                {shot.number}
+              </text>
+            </g>
+          );
+        })}
+        {mean && (
+          <g>
+            <circle
+              cx={cx + mean.mean.x * px}
+              cy={cy - mean.mean.y * px}
+              r={mean.radius * px}
+              fill="none"
+              stroke="var(--paper)"
+              strokeWidth="6"
+            />
+            <circle
+              cx={cx + mean.mean.x * px}
+              cy={cy - mean.mean.y * px}
+              r={mean.radius * px}
+              fill="none"
+              stroke="var(--paper-ink)"
+              strokeWidth="2.5"
+            />
+            <path
+              d={`M${cx + mean.mean.x * px - 9} ${cy - mean.mean.y * px}h18 M${cx + mean.mean.x * px} ${cy - mean.mean.y * px - 9}v18`}
+              stroke="var(--paper)"
+              strokeWidth="6"
+            />
+            <path
+              d={`M${cx + mean.mean.x * px - 8} ${cy - mean.mean.y * px}h16 M${cx + mean.mean.x * px} ${cy - mean.mean.y * px - 8}v16`}
+              stroke="var(--paper-bill)"
+              strokeWidth="2.5"
+            />
+          </g>
+        )}
+        <text x="16" y="28" fontSize="16" fontWeight="620">
+          {title}
         </text>
-      )}
-      <g>
-        <text x={WIDTH - 16} y={HEIGHT - 72} textAnchor="end" fontSize="14" className="key-green">
-          green ring: tolerance {number(paper.tolerance, 2)} in
+        <text x="16" y="48" fontSize="14">
+          seen from the shooting side, {words}
         </text>
-        <text x={WIDTH - 16} y={HEIGHT - 52} textAnchor="end" fontSize="14">
-          {mean ? `cross and ring: mean of ${mean.count}, 95 %` : ''}
-        </text>
-        {ghosts.length > 0 && (
-          <text x={WIDTH - 16} y={HEIGHT - 32} textAnchor="end" fontSize="14" className="key-pred">
-            dashed: after the move, predicted{ghosts.length > 1 ? ', two ways' : ''}
+        {counted.length === 0 && (
+          <text x={cx} y={cy + paper.tolerance * px + 30} textAnchor="middle" fontSize="16">
+            no tears in this set yet
           </text>
         )}
-      </g>
-      <path
-        d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`}
-        stroke="var(--paper-ink)"
-        strokeWidth="2"
-        fill="none"
-      />
-      <text x={16 + px / 2} y={HEIGHT - 30} textAnchor="middle" fontSize="14">
-        1 in
-      </text>
-    </svg>
+        <g>
+          <text x={WIDTH - 16} y={HEIGHT - 72} textAnchor="end" fontSize="14" className="key-green">
+            {say(`green ring: tolerance ${number(paper.tolerance, 2)} in`)}
+          </text>
+          <text x={WIDTH - 16} y={HEIGHT - 52} textAnchor="end" fontSize="14">
+            {mean ? `cross and ring: mean of ${mean.count}, 95 %` : ''}
+          </text>
+          {ghosts.length > 0 && (
+            <text x={WIDTH - 16} y={HEIGHT - 32} textAnchor="end" fontSize="14" className="key-pred">
+              dashed: after the move, predicted{ghosts.length > 1 ? ', two ways' : ''}
+            </text>
+          )}
+        </g>
+        <path
+          d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`}
+          stroke="var(--paper-ink)"
+          strokeWidth="2"
+          fill="none"
+        />
+        <text x={16 + px / 2} y={HEIGHT - 30} textAnchor="middle" fontSize="14">
+          1 in
+        </text>
+      </svg>
+    </div>
   );
 }

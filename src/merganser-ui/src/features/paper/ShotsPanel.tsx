@@ -1,12 +1,14 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { signed } from '../../units/units';
+import { useSay } from '../../units/UnitsContext';
 import type { Shot, ShotSet } from './paperTypes';
 
 const reasons = ['the rest did not drop', 'torqued grip', 'plucked release', 'touched the face', 'marked wrongly'];
 
 /** Every shot of the set; a void one keeps its place and its reason. */
 export function ShotsPanel({ set, onVoid }: { set: ShotSet; onVoid: (shot: Shot, reason: string | null) => void }) {
+  const say = useSay();
   const [open, setOpen] = useState<string | null>(null);
   const [own, setOwn] = useState('');
   if (set.shots.length === 0)
@@ -28,7 +30,7 @@ export function ShotsPanel({ set, onVoid }: { set: ShotSet; onVoid: (shot: Shot,
           <li key={shot.id} className={shot.voidReason === null ? '' : 'void'}>
             <b className="n">{shot.number}</b>
             <span className="n">
-              {signed(shot.tear.x, 2)} in right, {signed(shot.tear.y, 2)} in up
+              {say(`${signed(shot.tear.x, 2)} in right, ${signed(shot.tear.y, 2)} in up`)}
               {shot.side === 'targetSide' && <small className="muted"> read from the target side, mirrored</small>}
               {shot.voidReason !== null && <small> void: {shot.voidReason}</small>}
             </span>

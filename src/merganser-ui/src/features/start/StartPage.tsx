@@ -1,4 +1,5 @@
 import { ButtonBase } from '@mui/material';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { BenchHead } from '../../bench/BenchHead';
 import { BowDrawing } from '../../bench/BowDrawing';
@@ -10,7 +11,10 @@ import './start.css';
 export function StartPage() {
   const rack = useRack();
   const navigate = useNavigate();
+  const [find, setFind] = useState('');
   const bows = rack.data?.bows ?? [];
+  const wanted = find.trim().toLowerCase();
+  const shown = bows.filter((b) => `${b.name} ${b.archerName} ${b.line}`.toLowerCase().includes(wanted));
   const next = rack.data?.next;
   const go = (action: string | null | undefined) => {
     const first = bows.find((b) => b.nextStop === action) ?? bows[0];
@@ -25,10 +29,20 @@ export function StartPage() {
           <p className="muted">
             {bows.length === 0 ? 'No bow hangs here yet.' : 'Each bow with how it stands and what is next.'}
           </p>
+          {bows.length > 3 && (
+            <input
+              className="name-input"
+              data-find
+              aria-label="Find a bow or an archer"
+              placeholder="find a bow"
+              value={find}
+              onChange={(event) => setFind(event.target.value)}
+            />
+          )}
         </div>
         <div className="rack-bar" aria-hidden="true" />
         <ul className="rack">
-          {bows.map((bow) => (
+          {shown.map((bow) => (
             <li key={bow.id}>
               <div className="peg">
                 <BowDrawing kind={bow.kind} hand={bow.hand} height={360} />

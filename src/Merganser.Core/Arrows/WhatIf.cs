@@ -1,0 +1,34 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Spine;
+
+namespace Merganser.Core.Arrows;
+
+/// <summary>What one change would do, computed exactly and not by a derivative.</summary>
+/// <param name="Label">The change in words.</param>
+/// <param name="Ratio">Fit R after it.</param>
+/// <param name="Band">Its band.</param>
+/// <param name="Words">The band in words.</param>
+/// <param name="Grains">Total weight after it.</param>
+/// <param name="FrontOfCenter">FOC after it, per cent.</param>
+/// <param name="Refused">True when the arrow would be unsafe.</param>
+public sealed record WhatIf(string Label, double Ratio, FitBand Band, string Words, double Grains, double FrontOfCenter, bool Refused)
+{
+    public static WhatIf Of(string label, Bow bow, Arrow arrow)
+    {
+        var numbers = new ArrowNumbers(bow, arrow);
+        var refused = ArrowCautions.Of(numbers).Any(c => c.Refused);
+        return new WhatIf(label, numbers.Fit.Ratio, numbers.Fit.Band, SpineFit.Word(numbers.Fit.Band), numbers.Balance.Grains, numbers.Balance.FrontOfCenter, refused);
+    }
+}
+
+/// <summary>One line of the strip that lays arrows under each other.</summary>
+public sealed record ArrowSummary(
+    double Grains, double GrainsPerPound, double FrontOfCenter, double Ratio, string Words, double Speed, double KineticEnergy, double BalancePoint, IReadOnlyList<string> Cautions)
+{
+    public static ArrowSummary Of(Bow bow, Arrow arrow)
+    {
+        var n = new ArrowNumbers(bow, arrow);
+        return new ArrowSummary(n.Balance.Grains, n.GrainsPerPound, n.Balance.FrontOfCenter, n.Fit.Ratio, SpineFit.Word(n.Fit.Band), n.Launch.Speed,
+            Core.Speed.LaunchSpeed.KineticEnergy(n.Balance.Grains, n.Launch.Speed), n.Balance.Point, [.. ArrowCautions.Of(n).Select(c => c.Code)]);
+    }
+}

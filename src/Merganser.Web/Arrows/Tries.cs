@@ -1,0 +1,55 @@
+using Merganser.Core.Arrows;
+using Merganser.Core.Bows;
+using Merganser.Core.Units;
+using Merganser.Data;
+
+namespace Merganser.Web.Arrows;
+
+/// <summary>A change to try: what it would do, and the draft that does it (null when it is a change of the bow).</summary>
+public sealed record TryView(WhatIf Effect, ArrowDraft? Draft);
+
+/// <summary>The neighbours of a build: a little shorter, the next points, the next spines, a pound more.</summary>
+public static class Tries
+{
+    private const double QuarterInch = 0.25;
+
+    public static IReadOnlyList<TryView> Of(Bow bow, Arrow arrow, ArrowDraft draft, Catalogue catalogue)
+    {
+        List<TryView> tries = [];
+        var shorter = arrow.CutLength - QuarterInch;
+        if (ArrowRanges.CutLength.Holds(shorter))
+        {
+            Add("Cut 1/4 in off", bow, arrow with { CutLength = shorter }, draft with { CutLength = Show.Number(shorter, 3).TrimEnd('0').TrimEnd('.') });
+        }
+
+        var points = catalogue.Points.Where(p => p.Part.Kind == arrow.Point.Kind).OrderBy(p => p.Part.Grains).ToArray();
+        AddPoint(points.LastOrDefault(p => p.Part.Grains < arrow.Point.Grains));
+        AddPoint(points.FirstOrDefault(p => p.Part.Grains > arrow.Point.Grains));
+        var heavier = bow with { NominalWeight = bow.NominalWeight + 1, MeasuredWeight = bow.MeasuredWeight + 1 };
+        Add("Bow 1 lb up", heavier, arrow, null);
+        var family = catalogue.Shafts.Where(s => s.Part.Maker == arrow.Shaft.Maker && Family(s.Part) == Family(arrow.Shaft)).OrderBy(s => s.Part.Spine).ToArray();
+        AddShaft(family.LastOrDefault(s => s.Part.Spine < arrow.Shaft.Spine));
+        AddShaft(family.FirstOrDefault(s => s.Part.Spine > arrow.Shaft.Spine));
+        return tries;
+
+        void Add(string label, Bow on, Arrow build, ArrowDraft? change) => tries.Add(new TryView(WhatIf.Of(label, on, build), change));
+
+        void AddPoint(Stocked<Point>? point)
+        {
+            if (point is not null)
+            {
+                Add($"Point {Show.Signed(point.Part.Grains - arrow.Point.Grains, 0)} gr, {point.Part.Name}", bow, arrow with { Point = point.Part }, draft with { PointId = point.Id });
+            }
+        }
+
+        void AddShaft(Stocked<Shaft>? shaft)
+        {
+            if (shaft is not null && arrow.TubeLength <= shaft.Part.MaxLength)
+            {
+                Add($"Next spine, {Show.Spine(shaft.Part.Spine)}", bow, arrow with { Shaft = shaft.Part }, draft with { ShaftId = shaft.Id });
+            }
+        }
+    }
+
+    private static string Family(Shaft shaft) => shaft.Name.Split(' ')[0];
+}

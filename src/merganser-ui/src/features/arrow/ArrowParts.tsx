@@ -1,0 +1,29 @@
+import type { ArrowPaths } from '../../drawing/arrow';
+import type { PartName } from './parts';
+
+/** The outlines of an arrow's parts; each can be pressed where it is on the bench. */
+export function ArrowParts({
+  paths,
+  chosen,
+  onChoose,
+}: {
+  paths: ArrowPaths;
+  chosen: PartName | null;
+  onChoose?: (part: PartName) => void;
+}) {
+  const part = (name: PartName) =>
+    onChoose
+      ? { onClick: () => onChoose(name), className: chosen === name ? 'part chosen' : 'part', 'data-part': name }
+      : { className: 'part still' };
+  return (
+    <>
+      {paths.vaneDown && <path d={paths.vaneDown} {...part('vanes')} fill="var(--sheet)" />}
+      <path d={paths.tube} {...part('shaft')} fill="var(--sheet)" />
+      {paths.wrap && <path d={paths.wrap} {...part('wrap')} fill="var(--line)" />}
+      {paths.vaneUp && <path d={paths.vaneUp} {...part('vanes')} fill="var(--greenwash)" />}
+      <path d={paths.nock} {...part('nock')} fill="var(--greenwash)" />
+      {paths.insert && <path d={paths.insert} {...part('insert')} fill="var(--line)" strokeDasharray="4 3" />}
+      <path d={paths.point} {...part('point')} fill="var(--ink)" />
+    </>
+  );
+}

@@ -1,0 +1,86 @@
+import type { Schemas } from '../../api/client';
+import { arrowPaths, layout } from '../../drawing/arrow';
+import { number, show } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import { ArrowParts } from './ArrowParts';
+import { measuresOf } from './measures';
+
+const WIDTH = 480;
+const THICK = 1.25;
+
+export interface BesideRow {
+  id: string;
+  name: string;
+  arrow: Schemas['Arrow'];
+  summary: Schemas['ArrowSummary'];
+}
+
+/** This arrow under the others on one ruler: the figures that differ, and the drawing. */
+export function Beside({ rows }: { rows: BesideRow[] }) {
+  const units = useUnits();
+  const unit = (code: string) => show(0, code, 0, units).unit;
+  const longest = Math.max(...rows.map((r) => r.arrow.cutLength));
+  const at = layout(WIDTH, longest);
+  return (
+    <div className="beside-scroll" tabIndex={0} role="region" aria-label="Arrows beside each other">
+      <table className="beside">
+        <thead>
+          <tr>
+            <th scope="col">Beside it</th>
+            <th scope="col">{unit('gr')}</th>
+            <th scope="col">gr/lb</th>
+            <th scope="col">FOC %</th>
+            <th scope="col" className="words">
+              fit
+            </th>
+            <th scope="col">{unit('ft/s')}</th>
+            <th scope="col">{unit('ft·lb')}</th>
+            <th scope="col" className="words wide-only">
+              one ruler for all, not to scale across
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, i) => (
+            <tr key={row.id}>
+              <th scope="row">{row.name}</th>
+              <td>{show(row.summary.grains, 'gr', 1, units).value}</td>
+              <td className={row.summary.cautions.includes('light-arrow') ? 'caution-figure' : ''}>
+                {number(row.summary.grainsPerPound, 2)}
+              </td>
+              <td>{number(row.summary.frontOfCenter, 1)}</td>
+              <td className="words">
+                <b>{number(row.summary.ratio, 2)}</b> {row.summary.words}
+              </td>
+              <td>{show(row.summary.speed, 'ft/s', 0, units).value}</td>
+              <td>{show(row.summary.kineticEnergy, 'ft·lb', 1, units).value}</td>
+              <td className="wide-only">
+                <svg
+                  width="100%"
+                  height="22"
+                  viewBox={`0 0 ${WIDTH} 24`}
+                  aria-hidden="true"
+                  preserveAspectRatio="xMinYMid meet"
+                >
+                  <ArrowParts paths={arrowPaths(measuresOf(row.arrow), at, 10, THICK)} chosen={null} />
+                  <line
+                    x1={at.x(row.arrow.cutLength / 2)}
+                    x2={at.x(row.arrow.cutLength / 2)}
+                    y1="1"
+                    y2="20"
+                    stroke="var(--ink)"
+                    strokeDasharray="3 2"
+                  />
+                  <path
+                    d={`M${at.x(row.summary.balancePoint)} 14l-5 9h10z`}
+                    fill={i === 0 ? 'var(--bill)' : 'var(--ink2)'}
+                  />
+                </svg>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

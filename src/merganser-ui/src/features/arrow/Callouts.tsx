@@ -1,0 +1,119 @@
+import { ButtonBase } from '@mui/material';
+import type { Schemas } from '../../api/client';
+import { number, show, type Units } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import type { PartName } from './parts';
+
+interface Props {
+  arrow: Schemas['Arrow'];
+  masses: Schemas['PlacedMass'][];
+  /** Inches to pixels, or null to stand as a list beneath. */
+  x: ((inches: number) => number) | null;
+  y: number;
+  chosen: PartName;
+  onChoose: (part: PartName) => void;
+}
+
+interface Callout {
+  part: PartName;
+  label: string;
+  name: string;
+  value: string;
+  unit: string;
+  left: number;
+  top: number;
+  line: number | null;
+}
+
+/** Every part with its weight, as a list that Tab walks; on the wide bench each stands above what it names. */
+export function Callouts({ arrow, masses, x, y, chosen, onChoose }: Props) {
+  const units = useUnits();
+  const rows = calloutsOf(arrow, masses, x ?? ((inches) => inches), units);
+  return (
+    <>
+      {x && (
+        <svg className="leaders" width="100%" height={y} aria-hidden="true">
+          {rows.map(
+            (row) =>
+              row.line !== null && (
+                <line key={row.part} x1={row.line} x2={row.line} y1={row.top + 40} y2={y - 8} stroke="var(--edge)" />
+              ),
+          )}
+        </svg>
+      )}
+      <ul className={x ? 'callouts placed' : 'callouts'} aria-label="Parts of the arrow">
+        {rows.map((row) => (
+          <li key={row.part} style={x ? { left: row.left, top: row.top } : undefined}>
+            <ButtonBase
+              className="callout"
+              data-callout={row.part}
+              aria-pressed={chosen === row.part}
+              onClick={() => onChoose(row.part)}
+            >
+              <span>
+                <span className="lab">
+                  {row.label} {row.name}
+                </span>
+                <b className="n">
+                  {row.value} <small>{row.unit}</small>
+                </b>
+              </span>
+            </ButtonBase>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function calloutsOf(
+  arrow: Schemas['Arrow'],
+  masses: Schemas['PlacedMass'][],
+  x: (inches: number) => number,
+  units: Units,
+): Callout[] {
+  const weight = (name: string) => show(masses.find((m) => m.name === name)?.grains ?? 0, 'gr', 1, units);
+  const shaft = `${arrow.shaft.name}, ${number(arrow.shaft.grainsPerInch, 2)} gr/in`;
+  return [
+    { part: 'nock', label: 'Nock', name: arrow.nock.name, ...weight('Nock'), left: x(0) - 20, top: 4, line: x(0.35) },
+    {
+      part: 'vanes',
+      label: 'Vanes',
+      name: arrow.vane ? `${arrow.vaneCount} × ${arrow.vane.name}` : 'none',
+      ...weight('Vanes'),
+      left: x(0.35) + 6,
+      top: 62,
+      line: x(arrow.vaneFront - 0.9),
+    },
+    {
+      part: 'wrap',
+      label: 'Wrap',
+      name: arrow.wrap?.name ?? 'none',
+      ...weight('Wrap'),
+      left: x(4.2) - 8,
+      top: 4,
+      line: x(4.2),
+    },
+    { part: 'glue', label: 'Glue', name: 'at the vanes', ...weight('Glue'), left: x(4.2) + 6, top: 62, line: null },
+    { part: 'shaft', label: 'Shaft', name: shaft, ...weight('Shaft'), left: x(8.4) - 8, top: 4, line: x(8.6) },
+    {
+      part: 'length',
+      label: 'Cut length',
+      name: '',
+      ...show(arrow.cutLength, 'in', 2, units),
+      left: x(8.6) + 4,
+      top: 62,
+      line: null,
+    },
+    {
+      part: 'insert',
+      label: 'Insert',
+      name: arrow.insert?.name ?? 'none',
+      ...weight('Insert'),
+      left: x(11.3),
+      top: 62,
+      line: null,
+    },
+    { part: 'point', label: 'Point', name: arrow.point.name, ...weight('Point'), left: x(14.6), top: 62, line: null },
+  ];
+}

@@ -1,0 +1,50 @@
+import { ButtonBase } from '@mui/material';
+import { useEffect } from 'react';
+import type { Schemas } from '../../api/client';
+import { isPageKey } from '../../bench/keys';
+import { number, withUnit } from '../../units/units';
+import { useSay, useUnits } from '../../units/UnitsContext';
+import type { Draft } from './parts';
+
+/** What would change it: small buttons that say what they would do, and do it. */
+export function Tries({ tries, onTry }: { tries: Schemas['TryView'][]; onTry: (draft: Draft) => void }) {
+  const units = useUnits();
+  const say = useSay();
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const draft = isPageKey(event) ? tries[Number(event.key) - 1]?.draft : undefined;
+      if (draft) onTry(draft);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [tries, onTry]);
+  return (
+    <section className="tries" aria-label="What would change it">
+      <h2>
+        What would change it <span className="muted">press to try, undo takes it back</span>
+      </h2>
+      <ol>
+        {tries.map(({ effect, draft }, i) => (
+          <li key={effect.label}>
+            <ButtonBase
+              className="key try"
+              disabled={draft === null}
+              onClick={() => draft && onTry(draft)}
+              data-try={i + 1}
+            >
+              <span>{say(effect.label)}</span>
+              <span>
+                <b>
+                  {number(effect.ratio, 2)} {effect.words}
+                </b>
+                <small>
+                  {withUnit(effect.grains, 'gr', 1, units)}, {withUnit(effect.frontOfCenter, '%', 1)}
+                </small>
+              </span>
+            </ButtonBase>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
