@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Data;
 using Dapper;
 using Merganser.Core.Arrows;
@@ -13,12 +14,15 @@ public sealed record ArrowVersion(string Id, string ArrowId, int Number, Arrow A
 
 public sealed class ArrowStore(Database database, ComponentStore components, TimeProvider clock)
 {
+    private readonly ConcurrentDictionary<string, ArrowVersion> versions = new();
+
     public IReadOnlyList<ArrowRow> Of(string bowId) => database.Read(c =>
         c.Query<string>("SELECT id FROM arrow WHERE bow_id = @bowId ORDER BY changed_at DESC, rowid DESC", new { bowId }).Select(id => Get(c, null, id)).ToArray());
 
     public ArrowRow Get(string id) => database.Read(c => Get(c, null, id));
 
-    public ArrowVersion Version(string id) => database.Read(c => Version(c, null, id));
+    /// <summary>A kept version; it is never rewritten, so it is read from the file once.</summary>
+    public ArrowVersion Version(string id) => versions.GetOrAdd(id, key => database.Read(c => Version(c, null, key)));
 
     public ArrowRow Add(string id, string bowId, ArrowDraft draft) => database.Write((c, t) =>
     {

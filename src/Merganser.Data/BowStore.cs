@@ -24,6 +24,10 @@ public sealed class BowStore(Database database, TimeProvider clock)
 
     public BowRow Get(string id) => database.Read(c => Get(c, null, id));
 
+    /// <summary>Only what was measured: all that an arrow's figures need.</summary>
+    public Bow Measured(string id) => database.Read(c =>
+        FactsJson.Read<Bow>(c.ExecuteScalar<string?>("SELECT facts FROM bow WHERE id = @id", new { id }) ?? throw new MissingException("bow")));
+
     public BowRow Add(string id, string archerId, BowEntry typed, IReadOnlyList<Adjuster> adjusters)
     {
         var bow = typed.Read();

@@ -1,4 +1,5 @@
 using System.Reflection;
+using System.Text.Encodings.Web;
 using Merganser.Data;
 using Merganser.Data.Starter;
 using Merganser.Web.Archers;
@@ -39,6 +40,7 @@ builder.Services.AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton
 builder.Services.Configure<JsonOptions>(json =>
 {
     FactsJson.Configure(json.SerializerOptions);
+    json.SerializerOptions.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping; // JSON only, never inside a page
     json.SerializerOptions.RespectNullableAnnotations = true;
     json.SerializerOptions.RespectRequiredConstructorParameters = true;
 });

@@ -107,6 +107,7 @@ public class AccessTests
             bench.Driver.ExecuteScript($"localStorage.setItem('merganser-theme', '{theme}')");
             foreach (var (name, path, wait, open) in Views)
             {
+                bench.Driver.ExecuteScript("Object.keys(localStorage).filter(k => k.startsWith('merganser-mark-')).forEach(k => localStorage.removeItem(k))");
                 bench.Go(path);
                 bench.See(wait.Replace(".beside tbody tr:nth-child(4)", ".figures"));
                 if (openThings)

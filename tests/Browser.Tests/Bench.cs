@@ -1,6 +1,3 @@
-using System.Diagnostics;
-using System.Net;
-using System.Net.Sockets;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 using OpenQA.Selenium.Support.UI;
@@ -10,28 +7,24 @@ namespace Merganser.Browser.Tests;
 /// <summary>The built application on a free port with a data file of its own, and headless Chromium in front of it.</summary>
 public sealed class Bench : IDisposable
 {
-    private readonly string folder = Directory.CreateTempSubdirectory("merganser-").FullName;
-    private readonly bool demo;
-    private Process server;
+    private readonly BenchServer server;
 
     public Bench(bool demo, int width = 1280, int height = 800)
     {
-        this.demo = demo;
-        Url = $"http://127.0.0.1:{FreePort()}";
-        server = Start();
+        server = new BenchServer(demo);
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-            "--disable-component-update", "--disable-sync", "--hide-scrollbars", $"--user-data-dir={Path.Combine(folder, "profile")}");
+            "--disable-component-update", "--disable-sync", "--hide-scrollbars", $"--user-data-dir={Path.Combine(server.Folder, "profile")}");
         options.SetLoggingPreference(LogType.Browser, LogLevel.All);
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
         Size(width, height);
     }
 
-    public string Url { get; }
+    public string Url => server.Url;
 
     public ChromeDriver Driver { get; }
 
-    public static string Root { get; } = FindRoot();
+    public static string Root => BenchServer.Root;
 
     public void Size(int width, int height, bool phone = false) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
     {
@@ -46,17 +39,13 @@ public sealed class Bench : IDisposable
     /// <summary>Stops the server as a power cut would, and starts it again on the same data.</summary>
     public void Restart()
     {
-        Kill();
-        server = Start();
-    }
-
-    public void Kill()
-    {
         server.Kill();
-        server.WaitForExit();
+        server.Start();
     }
 
-    public void StartAgain() => server = Start();
+    public void Kill() => server.Kill();
+
+    public void StartAgain() => server.Start();
 
     public T Until<T>(Func<IWebDriver, T?> condition)
         where T : class
@@ -106,58 +95,6 @@ public sealed class Bench : IDisposable
     public void Dispose()
     {
         Driver.Quit();
-        Kill();
         server.Dispose();
-        Directory.Delete(folder, true);
-    }
-
-    private Process Start()
-    {
-        var app = new[] { "release", "debug" }.Select(kind => Path.Combine(Root, "artifacts/bin/Merganser.Web", kind, "Merganser.Web.dll")).First(File.Exists);
-        var start = new ProcessStartInfo("dotnet") { WorkingDirectory = Root, RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var argument in new[] { app, "--contentRoot", Path.Combine(Root, "src/Merganser.Web"), "--urls", Url, "--data", Path.Combine(folder, "bench.db") })
-        {
-            start.ArgumentList.Add(argument);
-        }
-
-        if (demo)
-        {
-            start.ArgumentList.Add("--demo");
-            start.ArgumentList.Add("true");
-            start.ArgumentList.Add("--clock");
-            start.ArgumentList.Add("2026-11-23T18:34:00+00:00");
-        }
-
-        var process = Process.Start(start)!;
-        var ready = new TaskCompletionSource();
-        process.OutputDataReceived += (_, line) =>
-        {
-            if (line.Data?.Contains("is ready") == true)
-            {
-                ready.TrySetResult();
-            }
-        };
-        process.BeginOutputReadLine();
-        process.BeginErrorReadLine();
-        ready.Task.Wait(TimeSpan.FromSeconds(30)).ShouldBeTrue("the server did not start");
-        return process;
-    }
-
-    private static int FreePort()
-    {
-        using var listener = new TcpListener(IPAddress.Loopback, 0);
-        listener.Start();
-        return ((IPEndPoint)listener.LocalEndpoint).Port;
-    }
-
-    private static string FindRoot()
-    {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder!.FullName, "Merganser.slnx")))
-        {
-            folder = folder.Parent;
-        }
-
-        return folder.FullName;
     }
 }

@@ -123,6 +123,11 @@ public class JourneyTests
         bench.See("[data-kind=move]");
         bench.SeeText(".move-box h2", "Rest");
 
+        bench.See("[data-testid=undo]").Click();
+        bench.SeeText(".move-box", "one more");
+        MarkByKeys(bench);
+        bench.SeeText(".move-box h2", "Rest");
+
         bench.Button("I made this move").Click();
         bench.SeeText(".film", "Set 2");
         bench.SeeText(".film-move", "Rest up/down 0 to");

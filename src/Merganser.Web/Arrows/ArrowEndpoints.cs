@@ -36,7 +36,7 @@ public static class ArrowEndpoints
         {
             var catalogue = components.All();
             var arrow = input.Draft.Entry(catalogue).Read();
-            var bow = bows.Get(input.BowId).Bow;
+            var bow = bows.Measured(input.BowId);
             var opened = input.OpenedVersionId is { } version ? arrows.Version(version) : null;
             return new FiguresView(arrow, ArrowReading.Of(bow, arrow, opened?.Arrow), ArrowSummary.Of(bow, arrow),
                 opened is null ? null : new BesideView(opened.Id, $"As kept, version {opened.Number}", opened.Arrow, ArrowSummary.Of(bow, opened.Arrow)),
@@ -44,7 +44,7 @@ public static class ArrowEndpoints
         });
         api.MapGet("/bows/{bowId}/beside", (string bowId, BowStore bows, ArrowStore arrows) =>
         {
-            var bow = bows.Get(bowId).Bow;
+            var bow = bows.Measured(bowId);
             return arrows.Of(bowId).Where(a => a.Kept is not null)
                 .Select(a => new BesideView(a.Id, a.Draft.Name, a.Kept!.Arrow, ArrowSummary.Of(bow, a.Kept.Arrow))).ToArray();
         });

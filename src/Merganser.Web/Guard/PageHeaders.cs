@@ -1,3 +1,5 @@
+using System.Diagnostics;
+using System.Globalization;
 using System.Security.Cryptography;
 
 namespace Merganser.Web.Guard;
@@ -21,6 +23,12 @@ public sealed class PageHeaders(RequestDelegate next)
         if (context.Request.Path.StartsWithSegments("/api"))
         {
             headers.CacheControl = "no-store";
+            var from = Stopwatch.GetTimestamp();
+            context.Response.OnStarting(() =>
+            {
+                headers["Server-Timing"] = $"app;dur={Stopwatch.GetElapsedTime(from).TotalMilliseconds.ToString("F3", CultureInfo.InvariantCulture)}";
+                return Task.CompletedTask;
+            });
         }
 
         return next(context);

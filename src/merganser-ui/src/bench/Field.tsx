@@ -62,7 +62,12 @@ export function Field({
         onKeyDown={press}
         autoComplete="off"
         endAdornment={unit && <span className="unit">{unit}</span>}
-        inputProps={{ 'aria-invalid': fault ? true : undefined, 'aria-describedby': `${id}-note`, spellCheck: false }}
+        inputProps={{
+          'aria-labelledby': `${id}-label`,
+          'aria-invalid': fault ? true : undefined,
+          'aria-describedby': `${id}-note`,
+          spellCheck: false,
+        }}
       />
       <span id={`${id}-note`} className={fault ? 'fault' : 'hint'}>
         {say(fault ?? hint ?? '')}
@@ -71,12 +76,17 @@ export function Field({
   );
 }
 
-/** The label; with a glossary word it stands underlined beside it and opens what it means. */
+/** The label; one that is a word of the glossary stands on dots and opens what it means. */
 function Label({ id, label, term }: { id: string; label: string; term?: string }) {
   return (
     <span className="lab label-row">
-      <label htmlFor={id}>{label}</label>
-      {term && <Term name={term} />}
+      {term ? (
+        <Term name={term} id={`${id}-label`} label={label} />
+      ) : (
+        <label id={`${id}-label`} htmlFor={id}>
+          {label}
+        </label>
+      )}
     </span>
   );
 }
@@ -106,6 +116,7 @@ export function Select({
         value={value}
         onChange={(event) => onChange(event.target.value)}
         input={<InputBase />}
+        inputProps={{ 'aria-labelledby': `${id}-label` }}
       >
         {choices.map((choice) => (
           <option key={choice.value} value={choice.value}>

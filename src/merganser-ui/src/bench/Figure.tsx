@@ -1,5 +1,5 @@
 import { ButtonBase, Popover } from '@mui/material';
-import { useId, useState, type ReactNode } from 'react';
+import { memo, useId, useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { direction, show, showChange, withUnit } from '../units/units';
 import { useSay, useUnits } from '../units/UnitsContext';
@@ -7,7 +7,7 @@ import { useSay, useUnits } from '../units/UnitsContext';
 type FigureData = Schemas['Figure'];
 
 /** A figure with its change; the whole of it is the button for its working. */
-export function Figure({
+export const Figure = memo(function Figure({
   figure,
   since,
   small,
@@ -28,7 +28,6 @@ export function Figure({
     <div>
       <ButtonBase
         className={small ? 'figure small' : 'figure'}
-        sx={{ width: '100%' }}
         onClick={(event) => setAnchor(event.currentTarget)}
         aria-expanded={anchor !== null}
         aria-controls={anchor ? id : undefined}
@@ -50,28 +49,30 @@ export function Figure({
         </span>
         <span className="visually-hidden">, open its working</span>
       </ButtonBase>
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={() => setAnchor(null)}
-        anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
-        transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-        transitionDuration={0}
-        slotProps={{
-          paper: {
-            elevation: 0,
-            id,
-            className: 'working',
-            role: 'dialog',
-            'aria-label': `${figure.label}, the working`,
-          } as object,
-        }}
-      >
-        <WorkingTable figure={figure} />
-      </Popover>
+      {anchor && (
+        <Popover
+          open
+          anchorEl={anchor}
+          onClose={() => setAnchor(null)}
+          anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
+          transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+          transitionDuration={0}
+          slotProps={{
+            paper: {
+              elevation: 0,
+              id,
+              className: 'working',
+              role: 'dialog',
+              'aria-label': `${figure.label}, the working`,
+            } as object,
+          }}
+        >
+          <WorkingTable figure={figure} />
+        </Popover>
+      )}
     </div>
   );
-}
+});
 
 function WorkingTable({ figure }: { figure: FigureData }) {
   const { what, terms, source, wouldMove } = figure.working;

@@ -5,7 +5,7 @@ import { findTerm } from './terms';
 import { TermDrawing } from './TermDrawing';
 
 /** A dotted underline that opens what the word means. */
-export function Term({ name }: { name: string }) {
+export function Term({ name, id, label }: { name: string; id?: string; label?: string }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const term = findTerm(name);
   if (!term) return null;
@@ -13,11 +13,11 @@ export function Term({ name }: { name: string }) {
     <>
       <ButtonBase
         className="term"
-        aria-label={`What is: ${term.word}`}
+        id={id}
         aria-expanded={anchor !== null}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        what is it
+        {label ?? term.word}
       </ButtonBase>
       <Popover
         open={anchor !== null}

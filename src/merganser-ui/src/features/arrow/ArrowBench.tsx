@@ -1,18 +1,19 @@
 import { ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { Caution } from '../../bench/Caution';
 import { Figure } from '../../bench/Figure';
 import { Foot } from '../../bench/Foot';
 import { isPageKey } from '../../bench/keys';
 import { place } from '../../drawing/band';
-import { number } from '../../units/units';
+import { number, show } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
 import { ArrowDrawing } from './ArrowDrawing';
 import { FitBand } from './FitBand';
 import { Beside } from './Beside';
 import { PartPanel, stepPart } from './PartPanel';
-import type { PartName } from './parts';
+import type { Draft, PartName } from './parts';
 import { Tries } from './Tries';
 import { useArrowBench } from './useArrowBench';
 
@@ -29,6 +30,7 @@ interface Props {
 const top = ['totalWeight', 'frontOfCenter', 'grainsPerPound', 'speed', 'kineticEnergy', 'momentum'];
 const small = ['fit', 'neededSpine', 'staticSpine', 'amoSpine', 'balancePoint', 'toSpare'];
 const SINCE = 'kept';
+const STALE_AFTER = 300;
 
 /** One arrow in work: the drawing, its figures, its parts. */
 export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, goPaper }: Props) {
@@ -44,6 +46,25 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
     queryFn: () => answer(api.GET('/api/bows/{bowId}/beside', { params: { path: { bowId } } })),
   });
   const kept = row.kept && row.kept.id === bench.openedId ? row.kept : null;
+  const speed = figure('speed');
+  const speedBand = useMemo(() => speed && <SpeedBand figure={speed} />, [speed]);
+  const stale = useLate(figures.isPlaceholderData);
+  const latest = useRef(change);
+  useEffect(() => {
+    latest.current = change;
+  });
+  const tryIt = useCallback((next: Draft) => latest.current(next), []);
+  // The figures come first; what lies below follows in the next frame.
+  const below = useDeferredValue(view);
+  const rows = useMemo(
+    () =>
+      below && [
+        { id: 'this', name: 'This arrow', arrow: below.arrow, summary: below.summary },
+        ...(below.opened ? [below.opened] : []),
+        ...(beside.data ?? []).filter((b) => b.id !== row.id).slice(0, 2),
+      ],
+    [below, beside.data, row.id],
+  );
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -64,10 +85,10 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
     return () => window.removeEventListener('keydown', press);
   });
 
-  const focusPart = (part: PartName) => {
+  const focusPart = useCallback((part: PartName) => {
     setChosen(part);
     setTimeout(() => document.querySelector<HTMLElement>('.part-panel input, .part-panel select')?.focus());
-  };
+  }, []);
   const keep = async () => {
     try {
       setTrouble(null);
@@ -134,8 +155,8 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
           <>
             <div className="figures">
               {top.map((name) => (
-                <Figure key={name} figure={figure(name)!} since={since} stale={figures.isPlaceholderData}>
-                  {name === 'speed' && <SpeedBand figure={figure(name)!} />}
+                <Figure key={name} figure={figure(name)!} since={since} stale={stale}>
+                  {name === 'speed' ? speedBand : null}
                 </Figure>
               ))}
             </div>
@@ -157,15 +178,9 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
                   ))}
                 </div>
               </section>
-              <Tries tries={view.tries} onTry={change} />
+              {below && <Tries tries={below.tries} onTry={tryIt} />}
             </div>
-            <Beside
-              rows={[
-                { id: 'this', name: 'This arrow', arrow: view.arrow, summary: view.summary },
-                ...(view.opened ? [view.opened] : []),
-                ...(beside.data ?? []).filter((b) => b.id !== row.id).slice(0, 2),
-              ]}
-            />
+            {rows && <Beside rows={rows} />}
           </>
         )}
       </main>
@@ -174,9 +189,25 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
   );
 }
 
+/** True once something has been under way for a third of a second: what is quicker is not shown as waiting. */
+function useLate(waiting: boolean): boolean {
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    if (!waiting) return;
+    const timer = setTimeout(() => setLate(true), STALE_AFTER);
+    return () => {
+      clearTimeout(timer);
+      setLate(false);
+    };
+  }, [waiting]);
+  return waiting && late;
+}
+
 /** The band of the speed, drawn: its own figures say how wide it is. */
 function SpeedBand({ figure }: { figure: Schemas['Figure'] }) {
+  const units = useUnits();
   const at = 4 + place(figure.value!, figure.low!, figure.high!, 60);
+  const [low, high] = [figure.low!, figure.high!].map((end) => show(end, figure.unit, figure.decimals, units).value);
   return (
     <svg
       className="speed-band"
@@ -184,12 +215,12 @@ function SpeedBand({ figure }: { figure: Schemas['Figure'] }) {
       height="40"
       viewBox="0 0 68 40"
       role="img"
-      aria-label={`between ${number(figure.low!, 0)} and ${number(figure.high!, 0)}`}
+      aria-label={`between ${low} and ${high}`}
     >
       <path d="M4 16h60M4 10v12M64 10v12" stroke="var(--ink)" strokeWidth="1.8" fill="none" />
       <path d={`M${at} 15l-5 -9h10z`} fill="var(--bill)" />
-      <text x="34" y="37" textAnchor="middle" fontSize="13">
-        {number(figure.low!, 0)} to {number(figure.high!, 0)}
+      <text x="34" y="37" textAnchor="middle" fontSize="14">
+        {low} to {high}
       </text>
     </svg>
   );

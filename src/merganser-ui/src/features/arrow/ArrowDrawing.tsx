@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { useWidth } from '../../bench/useWidth';
 import { arrowPaths, layout, rulerTicks, type ArrowPaths } from '../../drawing/arrow';
@@ -18,7 +19,7 @@ interface Props {
 }
 
 /** The arrow to scale across the screen; each part can be pressed. */
-export function ArrowDrawing({ arrow, reading, chosen, onChoose }: Props) {
+export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen, onChoose }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(1232);
   const units = useUnits();
   const narrow = width < NARROW;
@@ -123,7 +124,7 @@ export function ArrowDrawing({ arrow, reading, chosen, onChoose }: Props) {
       />
     </div>
   );
-}
+});
 
 function loupeAt(part: PartName, arrow: Schemas['Arrow']): number {
   if (part === 'nock') return 0.2;

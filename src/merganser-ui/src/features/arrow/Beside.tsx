@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { arrowPaths, layout } from '../../drawing/arrow';
 import { number, show } from '../../units/units';
@@ -16,7 +17,7 @@ export interface BesideRow {
 }
 
 /** This arrow under the others on one ruler: the figures that differ, and the drawing. */
-export function Beside({ rows }: { rows: BesideRow[] }) {
+export const Beside = memo(function Beside({ rows }: { rows: BesideRow[] }) {
   const units = useUnits();
   const unit = (code: string) => show(0, code, 0, units).unit;
   const longest = Math.max(...rows.map((r) => r.arrow.cutLength));
@@ -83,4 +84,4 @@ export function Beside({ rows }: { rows: BesideRow[] }) {
       </table>
     </div>
   );
-}
+});

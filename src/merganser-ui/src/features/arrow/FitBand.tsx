@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { useWidth } from '../../bench/useWidth';
 import { place } from '../../drawing/band';
@@ -8,7 +9,7 @@ const HIGH = 1.3;
 const edges = [0.9, 0.97, 1.15];
 
 /** The fit on its bands: interval as a capped bar, pointer at the value, hollow mark where it was opened. */
-export function FitBand({ fit }: { fit: Schemas['FitReading'] }) {
+export const FitBand = memo(function FitBand({ fit }: { fit: Schemas['FitReading'] }) {
   const { ref, width } = useWidth<HTMLDivElement>(560);
   const WIDTH = width - 8;
   const x = (value: number) => place(value, LOW, HIGH, WIDTH);
@@ -85,4 +86,4 @@ export function FitBand({ fit }: { fit: Schemas['FitReading'] }) {
       </svg>
     </div>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { ButtonBase } from '@mui/material';
-import { useEffect } from 'react';
+import { memo, useEffect } from 'react';
 import type { Schemas } from '../../api/client';
 import { isPageKey } from '../../bench/keys';
 import { number, withUnit } from '../../units/units';
@@ -7,7 +7,13 @@ import { useSay, useUnits } from '../../units/UnitsContext';
 import type { Draft } from './parts';
 
 /** What would change it: small buttons that say what they would do, and do it. */
-export function Tries({ tries, onTry }: { tries: Schemas['TryView'][]; onTry: (draft: Draft) => void }) {
+export const Tries = memo(function Tries({
+  tries,
+  onTry,
+}: {
+  tries: Schemas['TryView'][];
+  onTry: (draft: Draft) => void;
+}) {
   const units = useUnits();
   const say = useSay();
   useEffect(() => {
@@ -47,4 +53,4 @@ export function Tries({ tries, onTry }: { tries: Schemas['TryView'][]; onTry: (d
       </ol>
     </section>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, ifMatch, newId, Refusal, type Schemas } from '../../api/client';
 import { useBow, useRefresh } from '../../bench/queries';
@@ -28,7 +28,9 @@ export function useBowForm(bowId: string | undefined) {
       : bow.data && archerRow
         ? formOf(bow.data, archerRow.archer)
         : null;
-  const draft = slot in drafts ? drafts[slot]! : readDraft(slot);
+  // Read once: what another tab types meanwhile is that tab's.
+  const found = useMemo(() => readDraft(slot), [slot]);
+  const draft = slot in drafts ? drafts[slot]! : found;
   const current = draft ?? kept;
 
   const change = (next: BowForm | null) => {

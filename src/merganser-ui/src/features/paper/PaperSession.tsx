@@ -3,11 +3,12 @@ import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Foot } from '../../bench/Foot';
 import { isPageKey } from '../../bench/keys';
+import { useUndo } from '../../bench/useUndo';
 import { FilmStrip } from './FilmStrip';
 import { MarkingPanel } from './MarkingPanel';
 import { MarkingSheet } from './MarkingSheet';
 import { MovePanel } from './MovePanel';
-import { freshMarking, type Marking, type Paper, type Side } from './paperTypes';
+import { freshMarking, type Marking, type Paper, type Shot, type Side } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { ReadingSheet } from './ReadingSheet';
 import { ShotsPanel } from './ShotsPanel';
@@ -33,6 +34,7 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
   const [px, setPx] = useState(96);
   const [marking, setMarkingState] = useState<Marking | null>(() => readMarking(paper.id));
   const shown = paper.sets.find((s) => s.id === shownId) ?? last;
+  const undo = useUndo();
   const usualSide: Side = last.shots.at(-1)?.side ?? paper.sets.at(-2)?.shots.at(-1)?.side ?? 'shootingSide';
 
   const setMarking = (next: Marking | null) => {
@@ -51,9 +53,12 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
     ((marking.point !== null && marking.tail !== null) || marking.right.trim() !== '' || marking.up.trim() !== '');
   const keepShot = async () => {
     if (!marking || !ready) return;
-    if (await bench.keepShot(last.id, marking)) {
+    const after = await bench.keepShot(last.id, marking);
+    if (after) {
       setMarking(null);
       setWay('reading');
+      const shot = after.sets.at(-1)!.shots.at(-1)!;
+      undo.offer('Undo the shot', () => void bench.voidShot(shot, 'marked wrongly'));
     }
   };
   const logMove = async (adjuster: Schemas['AdjusterKind'], to: number, note: string, corrects: string | null) => {
@@ -62,7 +67,13 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
     setShownId(after.sets.at(-1)!.id);
     setWay('reading');
   };
-  const accept = () => void bench.accept(paper, paper.acceptedAt === null);
+  const accept = async () => {
+    if (await bench.accept(paper, paper.acceptedAt === null))
+      undo.offer('Undo', () => void bench.accept(paper, paper.acceptedAt !== null));
+  };
+  const voidShot = async (shot: Shot, reason: string | null) => {
+    if (await bench.voidShot(shot, reason)) undo.offer('Undo', () => void bench.voidShot(shot, shot.voidReason));
+  };
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -81,7 +92,7 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
 
   const act = (action: string | null | undefined) => {
     if (action === 'mark') mark();
-    else if (action === 'accept') accept();
+    else if (action === 'accept') void accept();
     else if (action === 'logMove') setWay('move');
     else if (action === 'madeMove' && paper.advice.move)
       void logMove(paper.advice.move.kind, paper.advice.move.to, '', null);
@@ -131,7 +142,7 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
               </ButtonBase>
             </div>
             {way === 'reading' && <ReadingPanel paper={paper} set={shown} />}
-            {way === 'shots' && <ShotsPanel set={shown} onVoid={(shot, reason) => void bench.voidShot(shot, reason)} />}
+            {way === 'shots' && <ShotsPanel set={shown} onVoid={(shot, reason) => void voidShot(shot, reason)} />}
             {way === 'move' && (
               <MovePanel
                 key={`${paper.version}-${paper.advice.move?.to}`}
@@ -151,7 +162,7 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
             <p className="lab">
               {paper.arrowName}, version {paper.arrowVersionNumber}
             </p>
-            <ButtonBase className="key" onClick={accept} data-testid="accept">
+            <ButtonBase className="key" onClick={() => void accept()} data-testid="accept">
               {paper.acceptedAt ? 'Open it again' : 'I accept this'}
             </ButtonBase>
             <ButtonBase
@@ -209,6 +220,7 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
           onGo={() => act(paper.next.action)}
           alternative={paper.next.alternative}
           onAlternative={() => act(paper.next.alternativeAction)}
+          extra={undo.key}
         />
       )}
     </>

@@ -1,0 +1,23 @@
+using Merganser.Bench;
+
+var benches = new (string Name, string What, Func<Task> Run)[]
+{
+    ("figures", "figures of one arrow, 10 clients x 20 a second", FiguresLoad.Run),
+    ("route", "script of the first route, gzipped", FirstRoute.Run),
+    ("typing", "typing to painted figure in Chromium", Typing.Run),
+};
+var wanted = args.Where(a => !a.StartsWith('-')).ToArray();
+if (wanted.FirstOrDefault(w => benches.All(b => b.Name != w)) is { } unknown)
+{
+    Console.Error.WriteLine($"There is no benchmark \"{unknown}\". There are: {string.Join(", ", benches.Select(b => b.Name))}.");
+    return 2;
+}
+
+foreach (var (name, what, run) in benches.Where(b => wanted.Length == 0 || wanted.Contains(b.Name)))
+{
+    Console.WriteLine($"{name}: {what}");
+    await run();
+    Console.WriteLine();
+}
+
+return 0;

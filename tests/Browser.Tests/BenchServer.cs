@@ -1,0 +1,90 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+
+namespace Merganser.Browser.Tests;
+
+/// <summary>The built application on a free port with a data file of its own.</summary>
+public sealed class BenchServer : IDisposable
+{
+    private readonly bool demo;
+    private Process? server;
+
+    public BenchServer(bool demo)
+    {
+        this.demo = demo;
+        Url = $"http://127.0.0.1:{FreePort()}";
+        Start();
+    }
+
+    public string Url { get; }
+
+    /// <summary>Where its data stands; gone when the server is.</summary>
+    public string Folder { get; } = Directory.CreateTempSubdirectory("merganser-").FullName;
+
+    public static string Root { get; } = FindRoot();
+
+    /// <summary>Ends it as a power cut would.</summary>
+    public void Kill()
+    {
+        server?.Kill();
+        server?.WaitForExit();
+    }
+
+    public void Dispose()
+    {
+        Kill();
+        server?.Dispose();
+        Directory.Delete(Folder, true);
+    }
+
+    public void Start()
+    {
+        var app = new[] { "release", "debug" }.Select(kind => Path.Combine(Root, "artifacts/bin/Merganser.Web", kind, "Merganser.Web.dll")).First(File.Exists);
+        var start = new ProcessStartInfo("dotnet") { WorkingDirectory = Root, RedirectStandardOutput = true, RedirectStandardError = true };
+        foreach (var argument in new[] { app, "--contentRoot", Path.Combine(Root, "src/Merganser.Web"), "--urls", Url, "--data", Path.Combine(Folder, "bench.db") })
+        {
+            start.ArgumentList.Add(argument);
+        }
+
+        if (demo)
+        {
+            start.ArgumentList.Add("--demo");
+            start.ArgumentList.Add("true");
+            start.ArgumentList.Add("--clock");
+            start.ArgumentList.Add("2026-11-23T18:34:00+00:00");
+        }
+
+        var process = Process.Start(start)!;
+        var ready = new TaskCompletionSource();
+        process.OutputDataReceived += (_, line) =>
+        {
+            if (line.Data?.Contains("is ready") == true)
+            {
+                ready.TrySetResult();
+            }
+        };
+        process.BeginOutputReadLine();
+        process.BeginErrorReadLine();
+        ready.Task.Wait(TimeSpan.FromSeconds(30)).ShouldBeTrue("the server did not start");
+        server = process;
+    }
+
+    private static int FreePort()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+
+    private static string FindRoot()
+    {
+        var folder = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(folder!.FullName, "Merganser.slnx")))
+        {
+            folder = folder.Parent;
+        }
+
+        return folder.FullName;
+    }
+}
