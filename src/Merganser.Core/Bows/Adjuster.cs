@@ -18,6 +18,14 @@ public enum AdjusterKind
     DrawWeight,
     PointWeight,
     Tiller,
+    YokeLeftLeg,
+    YokeRightLeg,
+    TopCable,
+    BottomCable,
+    StringTwists,
+    LimbBolts,
+    DrawModule,
+    LetOffModule,
 }
 
 /// <summary>One adjuster as this bow has it. Positions are whole steps, signed by their nominal effect: + drives the tail right, or up.</summary>
@@ -26,8 +34,13 @@ public enum AdjusterKind
 /// <param name="Lower">Lowest step that can be reached.</param>
 /// <param name="Upper">Highest step that can be reached.</param>
 /// <param name="NeedsPress">True when a bow press is needed to move it.</param>
-public sealed record Adjuster(AdjusterKind Kind, int Position, int Lower, int Upper, bool NeedsPress)
+/// <param name="InchesPerStep">What one step moves on this bow, where known: inches at the part itself, not of tear.</param>
+/// <param name="Seats">The four seats of cam spacers; null for everything else.</param>
+public sealed record Adjuster(AdjusterKind Kind, int Position, int Lower, int Upper, bool NeedsPress, double? InchesPerStep = null, SpacerSeats? Seats = null)
 {
+    /// <summary>Steps left down and up.</summary>
+    public (int Down, int Up) Left => (Position - Lower, Upper - Position);
+
     /// <summary>True when the step can be reached.</summary>
     public bool Reaches(int position) => position >= Lower && position <= Upper;
 }
@@ -40,7 +53,7 @@ public enum TearAxis { Sideways, Height }
 /// <param name="Axis">What it steers.</param>
 /// <param name="Name">Its name on the bench.</param>
 /// <param name="StepUnit">What one step is, singular.</param>
-/// <param name="NominalGain">Inches of tear at close range a step is expected to move. Trade-like guesses, no source.</param>
+/// <param name="NominalGain">Inches of tear at close range a step is expected to move; 0 for one that no tear is answered with. Trade-like guesses, no source.</param>
 /// <param name="Lower">Usual lower limit in steps.</param>
 /// <param name="Upper">Usual upper limit in steps.</param>
 /// <param name="NeedsPress">Usually needs a press.</param>
@@ -92,6 +105,14 @@ public static class AdjusterTable
         new(AdjusterKind.DrawWeight, TearAxis.Sideways, "Draw weight", "pound", 0.12, -4, 4, false, "Draw weight {0} down", "Draw weight {0} up"),
         new(AdjusterKind.PointWeight, TearAxis.Sideways, "Point weight", "10 gr", 0.10, -6, 6, false, "Point {0} lighter", "Point {0} heavier"),
         new(AdjusterKind.Tiller, TearAxis.Height, "Tiller", "1/16 in", 0.04, -8, 8, false, "Tiller {0} more positive", "Tiller {0} less positive"),
+        new(AdjusterKind.YokeLeftLeg, TearAxis.Sideways, "Left yoke leg alone", "half twist", 0, -8, 8, true, "Left yoke leg alone {0} shorter", "Left yoke leg alone {0} longer"),
+        new(AdjusterKind.YokeRightLeg, TearAxis.Sideways, "Right yoke leg alone", "half twist", 0, -8, 8, true, "Right yoke leg alone {0} shorter", "Right yoke leg alone {0} longer"),
+        new(AdjusterKind.TopCable, TearAxis.Height, "Top cam's cable", "full twist", 0, -10, 10, true, "Top cam's cable {0} shorter", "Top cam's cable {0} longer"),
+        new(AdjusterKind.BottomCable, TearAxis.Height, "Bottom cam's cable", "full twist", 0, -10, 10, true, "Bottom cam's cable {0} shorter", "Bottom cam's cable {0} longer"),
+        new(AdjusterKind.StringTwists, TearAxis.Height, "String", "full twist", 0, -12, 12, true, "String {0} in", "String {0} out"),
+        new(AdjusterKind.LimbBolts, TearAxis.Height, "Limb bolts, both", "quarter turn", 0, -20, 8, false, "Both limb bolts {0} in, evenly", "Both limb bolts {0} out, evenly"),
+        new(AdjusterKind.DrawModule, TearAxis.Height, "Draw length module", "setting", 0, -12, 12, false, "Draw length module {0} longer", "Draw length module {0} shorter"),
+        new(AdjusterKind.LetOffModule, TearAxis.Height, "Let-off module", "setting", 0, -4, 4, false, "Let-off module {0} more", "Let-off module {0} less"),
     ];
 
     /// <summary>All rows.</summary>
@@ -118,10 +139,13 @@ public static class AdjusterTable
         }
 
         AdjusterKind[] always = [AdjusterKind.RestSideways, AdjusterKind.RestHeight, AdjusterKind.NockingPoint];
+        AdjusterKind[] strings = [AdjusterKind.StringTwists, AdjusterKind.LimbBolts, AdjusterKind.DrawModule];
+        AdjusterKind[] yoke = [AdjusterKind.YokePair, AdjusterKind.YokeLeftLeg, AdjusterKind.YokeRightLeg];
         return cams switch
         {
-            CamSystem.TwinYoke or CamSystem.Single or CamSystem.Hybrid => [.. always, AdjusterKind.YokePair],
-            CamSystem.Binary => [.. always, AdjusterKind.CamSpacer],
+            CamSystem.TwinYoke => [.. always, .. yoke, .. strings],
+            CamSystem.Hybrid or CamSystem.Single => [.. always, .. yoke, AdjusterKind.BottomCable, .. strings],
+            CamSystem.Binary => [.. always, AdjusterKind.CamSpacer, AdjusterKind.TopCable, AdjusterKind.BottomCable, .. strings],
             _ => always,
         };
     }
@@ -129,7 +153,7 @@ public static class AdjusterTable
     /// <summary>The kinds that may be fitted to a bow, the usual ones among them.</summary>
     public static IReadOnlyList<AdjusterKind> Possible(BowKind kind) => kind switch
     {
-        BowKind.Compound => [.. Rows.Select(r => r.Kind).Where(k => k <= AdjusterKind.BottomLimbBolt), AdjusterKind.PlungerTension, AdjusterKind.PointWeight, AdjusterKind.Tiller],
+        BowKind.Compound => [.. Rows.Select(r => r.Kind).Where(k => k <= AdjusterKind.BottomLimbBolt || k >= AdjusterKind.YokeLeftLeg), AdjusterKind.PlungerTension, AdjusterKind.PointWeight, AdjusterKind.Tiller],
         BowKind.Longbow => [AdjusterKind.NockingPoint, AdjusterKind.BraceHeight, AdjusterKind.PointWeight],
         _ => [AdjusterKind.RestHeight, .. Usual(BowKind.Recurve, CamSystem.None)],
     };
@@ -138,6 +162,6 @@ public static class AdjusterTable
     public static Adjuster Fresh(AdjusterKind kind)
     {
         var fact = Of(kind);
-        return new Adjuster(kind, 0, fact.Lower, fact.Upper, fact.NeedsPress);
+        return new Adjuster(kind, 0, fact.Lower, fact.Upper, fact.NeedsPress, Seats: kind == AdjusterKind.CamSpacer ? SpacerSeats.Middle : null);
     }
 }

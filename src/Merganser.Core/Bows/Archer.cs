@@ -19,13 +19,30 @@ public enum School
     WalkBack,
 }
 
+/// <summary>How often they shoot: a fine tune needs regular practice.</summary>
+public enum Practice { Rarely, Weekly, Often, Daily }
+
+/// <summary>How much of this they have done before; advice adapts.</summary>
+public enum Experience { Beginner, Keen, Technician }
+
 /// <summary>The person who shoots.</summary>
 /// <param name="Name">As the bench calls them.</param>
 /// <param name="Hand">Drawing hand.</param>
 /// <param name="HasPress">True when they have the right press and the bow's manual.</param>
 /// <param name="School">The school they tune by.</param>
 /// <param name="Units">The units they read and type in.</param>
-public sealed record Archer(string Name, Hand Hand, bool HasPress, School School, DisplayUnits? Units = null);
+/// <param name="Practice">How often they shoot.</param>
+/// <param name="Experience">How much they have done.</param>
+/// <param name="HasDrawBoard">True when they have a draw board.</param>
+/// <param name="HasScale">True when they have a grain or bow scale.</param>
+/// <param name="HasChronograph">True when they have a chronograph.</param>
+public sealed record Archer(
+    string Name, Hand Hand, bool HasPress, School School, DisplayUnits? Units = null, Practice Practice = Practice.Weekly, Experience Experience = Experience.Keen,
+    bool HasDrawBoard = false, bool HasScale = false, bool HasChronograph = false)
+{
+    /// <summary>A press is only theirs to use when they have it and are no beginner: a beginner is never told to press a bow.</summary>
+    public bool MayPress => HasPress && Experience != Experience.Beginner;
+}
 
 public enum LengthUnit { Inches, Centimetres, Millimetres }
 

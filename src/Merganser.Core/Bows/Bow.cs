@@ -30,10 +30,15 @@ public enum CamDraw { Soft, Medium, Hard }
 /// <param name="FactorSet">A bow factor set by the user or learned, or null for the stated default.</param>
 /// <param name="StringWeight">Weight fixed on the string (peep, loop, silencers), grains.</param>
 /// <param name="StringWeightFromTip">Its distance from the string's nearer tip, as a share of half the string, 0 to 1.</param>
+/// <param name="MaximumWeight">The maker's rated maximum weight, or null.</param>
+/// <param name="MakerAxleToAxle">The maker's axle to axle, or null.</param>
+/// <param name="MakerBraceHeight">The maker's brace height, or null.</param>
+/// <param name="MakerCentreShot">The maker's centre shot, or null.</param>
 public sealed record Bow(
     string Name, BowKind Kind, Hand Hand, Release Release, double NominalWeight, double? MeasuredWeight, double DrawLength,
     double AxleToAxle, double BraceHeight, double? RatedSpeed, RestType RestType, CamSystem CamSystem, CamDraw CamDraw,
-    double RestAhead, double? FactorSet = null, double StringWeight = 0, double StringWeightFromTip = 0)
+    double RestAhead, double? FactorSet = null, double StringWeight = 0, double StringWeightFromTip = 0,
+    double? MaximumWeight = null, double? MakerAxleToAxle = null, double? MakerBraceHeight = null, double? MakerCentreShot = null)
 {
     /// <summary>AMO draw length less the draw to the pivot point, inches (AMO standard).</summary>
     public const double AmoAllowance = 1.75;

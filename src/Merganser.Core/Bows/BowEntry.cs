@@ -7,7 +7,8 @@ namespace Merganser.Core.Bows;
 public sealed record BowEntry(
     string? Name, BowKind Kind, Hand Hand, Release Release, string? NominalWeight, string? MeasuredWeight, string? DrawLength,
     string? AxleToAxle, string? BraceHeight, string? RatedSpeed, RestType RestType, CamSystem CamSystem, CamDraw CamDraw,
-    string? RestAhead, string? FactorSet, string? StringWeight, string? StringWeightFromTip)
+    string? RestAhead, string? FactorSet, string? StringWeight, string? StringWeightFromTip,
+    string? MaximumWeight = null, string? MakerAxleToAxle = null, string? MakerBraceHeight = null, string? MakerCentreShot = null)
 {
     /// <summary>Reads and checks every field.</summary>
     /// <exception cref="RefusedException">Some field cannot be read or is outside its range; each is named.</exception>
@@ -25,6 +26,10 @@ public sealed record BowEntry(
         var factor = fields.Optional("factorSet", FactorSet, Quantity.Number, BowRanges.Factor);
         var stringWeight = fields.Optional("stringWeight", StringWeight, Quantity.Weight, BowRanges.StringWeight);
         var place = fields.Optional("stringWeightFromTip", StringWeightFromTip, Quantity.Number, BowRanges.StringPlace);
+        var maximum = fields.Optional("maximumWeight", MaximumWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
+        var makerAxle = fields.Optional("makerAxleToAxle", MakerAxleToAxle, Quantity.Length, Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength);
+        var makerBrace = fields.Optional("makerBraceHeight", MakerBraceHeight, Quantity.Length, BowRanges.BraceHeight);
+        var makerCentre = fields.Optional("makerCentreShot", MakerCentreShot, Quantity.Length, BowRanges.CentreShot);
         if (draw is not null && brace is not null)
         {
             fields.Check(draw.Value - Bow.AmoAllowance - brace.Value >= 6, "braceHeight", "stroke",
@@ -34,7 +39,7 @@ public sealed record BowEntry(
         fields.ThrowIfAny();
         return new Bow(name, Kind, Hand, Release, nominal!.Value, measured?.Value, draw!.Value, axle!.Value, brace!.Value, rated?.Value,
             RestType, Kind == BowKind.Compound ? CamSystem : CamSystem.None, CamDraw, ahead?.Value ?? 0, factor?.Value,
-            stringWeight?.Value ?? 0, place?.Value ?? 0);
+            stringWeight?.Value ?? 0, place?.Value ?? 0, maximum?.Value, makerAxle?.Value, makerBrace?.Value, makerCentre?.Value);
     }
 }
 
@@ -46,6 +51,7 @@ public static class BowRanges
     public static readonly AllowedRange AxleToAxle = new(20, 50, "in", "compounds run from 20 to 50 in between the axles");
     public static readonly AllowedRange BowLength = new(44, 84, "in", "bows without cams run from 44 to 84 in");
     public static readonly AllowedRange BraceHeight = new(3, 12, "in", "grip to string at rest, from low longbows to high target recurves");
+    public static readonly AllowedRange CentreShot = new(0.3, 1.5, "in", "riser to arrow on any bow in use");
     public static readonly AllowedRange RatedSpeed = new(120, 400, "ft/s", "the maker's rating with 350 gr at 70 lb and 30 in");
     public static readonly AllowedRange RestAhead = new(-3, 4, "in", "rests stand from an overdraw behind the pivot to 4 in ahead of it");
     public static readonly AllowedRange Factor = new(0.6, 1.4, "", "1 is an average bow; beyond this the arrow would be read as another bow's");

@@ -63,7 +63,7 @@ export function Field({
         autoComplete="off"
         endAdornment={unit && <span className="unit">{unit}</span>}
         inputProps={{
-          'aria-labelledby': `${id}-label`,
+          'aria-label': term ? label : undefined,
           'aria-invalid': fault ? true : undefined,
           'aria-describedby': `${id}-note`,
           spellCheck: false,
@@ -80,13 +80,7 @@ export function Field({
 function Label({ id, label, term }: { id: string; label: string; term?: string }) {
   return (
     <span className="lab label-row">
-      {term ? (
-        <Term name={term} id={`${id}-label`} label={label} />
-      ) : (
-        <label id={`${id}-label`} htmlFor={id}>
-          {label}
-        </label>
-      )}
+      {term ? <Term name={term} label={label} /> : <label htmlFor={id}>{label}</label>}
     </span>
   );
 }
@@ -116,7 +110,7 @@ export function Select({
         value={value}
         onChange={(event) => onChange(event.target.value)}
         input={<InputBase />}
-        inputProps={{ 'aria-labelledby': `${id}-label` }}
+        inputProps={{ 'aria-label': term ? label : undefined }}
       >
         {choices.map((choice) => (
           <option key={choice.value} value={choice.value}>

@@ -5,18 +5,13 @@ import { findTerm } from './terms';
 import { TermDrawing } from './TermDrawing';
 
 /** A dotted underline that opens what the word means. */
-export function Term({ name, id, label }: { name: string; id?: string; label?: string }) {
+export function Term({ name, label }: { name: string; label?: string }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const term = findTerm(name);
   if (!term) return null;
   return (
     <>
-      <ButtonBase
-        className="term"
-        id={id}
-        aria-expanded={anchor !== null}
-        onClick={(event) => setAnchor(event.currentTarget)}
-      >
+      <ButtonBase className="term" aria-expanded={anchor !== null} onClick={(event) => setAnchor(event.currentTarget)}>
         {label ?? term.word}
       </ButtonBase>
       <Popover
