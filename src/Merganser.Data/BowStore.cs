@@ -7,15 +7,16 @@ using Merganser.Core.Units;
 namespace Merganser.Data;
 
 /// <summary>A bow: what was measured, what was typed, and its adjusters as they stand.</summary>
-public sealed record BowRow(string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<Adjuster> Adjusters, int Version);
+public sealed record BowRow(string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<Adjuster> Adjusters, int Version, DateTimeOffset? ArchivedAt = null);
 
 /// <summary>A logged move or the correction of one.</summary>
 public sealed record MoveRow(
     string Id, string BowId, string? PaperId, string? AfterSetId, AdjusterKind Adjuster, int From, int To, bool Correction, string? Corrects,
-    string Note, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal);
+    string Note, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal, SpacerSeats? Seats = null);
 
-/// <summary>A move to be logged.</summary>
-public sealed record NewMove(string Id, string BowId, string? PaperId, AdjusterKind Adjuster, int To, string? Corrects, string Note, DateTimeOffset? HappenedAt);
+/// <summary>A move to be logged; cam spacers name the seats after it.</summary>
+public sealed record NewMove(
+    string Id, string BowId, string? PaperId, AdjusterKind Adjuster, int To, string? Corrects, string Note, DateTimeOffset? HappenedAt, SpacerSeats? Seats = null);
 
 public sealed class BowStore(Database database, TimeProvider clock)
 {
@@ -79,6 +80,44 @@ public sealed class BowStore(Database database, TimeProvider clock)
     /// <exception cref="RefusedException">The step is beyond the travel, nothing moved, or later moves rest on the entry to be corrected.</exception>
     public MoveRow Log(NewMove move) => database.Write((c, t) => Log(c, t, move, clock.GetUtcNow()));
 
+    /// <summary>Logs moves that were made together: all or none.</summary>
+    public void LogTogether(IReadOnlyList<NewMove> moves) => database.Write((c, t) =>
+    {
+        foreach (var move in moves)
+        {
+            Log(c, t, move, clock.GetUtcNow());
+        }
+
+        return moves.Count;
+    });
+
+    /// <summary>
+    /// Takes a move back: as an entry that was made wrongly (a correction, nothing was turned) or as a real move the other way (a new move).
+    /// Software turns no screw, so it is always one of the two.
+    /// </summary>
+    public MoveRow TakeBack(string bowId, string moveId, string id, bool loggedWrongly) => database.Write((c, t) =>
+    {
+        var moves = Moves(c, t, bowId);
+        var wrong = moves.FirstOrDefault(m => m.Id == moveId) ?? throw new MissingException("move");
+        var root = wrong.Corrects is { } earlier ? moves.First(m => m.Id == earlier) : wrong;
+        var seats = root.Adjuster == AdjusterKind.CamSpacer ? moves.LastOrDefault(m => m.Ordinal < root.Ordinal && m.Seats is not null)?.Seats ?? SpacerSeats.Middle : null;
+        return Log(c, t, new NewMove(id, bowId, null, root.Adjuster, root.From, loggedWrongly ? root.Id : null, "", null, seats), clock.GetUtcNow());
+    });
+
+    /// <summary>Takes a bow with history off the rack, or hangs it up again; nothing is deleted.</summary>
+    public BowRow Archive(string id, bool archived) => database.Write((c, t) =>
+    {
+        c.Execute("UPDATE bow SET archived_at = @at, version = version + 1 WHERE id = @id", new { id, at = archived ? Stamp.Of(clock.GetUtcNow()) : null }, t);
+        return Get(c, t, id);
+    });
+
+    /// <summary>Puts what was measured on the sheet into the bow's own record.</summary>
+    internal static void PutEntry(IDbConnection c, IDbTransaction t, string id, BowEntry typed)
+    {
+        var bow = typed.Read();
+        c.Execute("UPDATE bow SET facts = @facts, typed = @typed, version = version + 1 WHERE id = @id", new { id, facts = FactsJson.Write(bow), typed = FactsJson.Write(typed) }, t);
+    }
+
     internal static MoveRow Log(IDbConnection c, IDbTransaction t, NewMove move, DateTimeOffset now)
     {
         var moves = Moves(c, t, move.BowId);
@@ -101,6 +140,7 @@ public sealed class BowStore(Database database, TimeProvider clock)
         }
 
         Check(adjuster, move, from);
+        var seats = SeatsAfter(adjuster, move) is { } after ? FactsJson.Write(after) : null;
         var happened = move.HappenedAt ?? now;
         if (happened > now.AddMinutes(5))
         {
@@ -111,8 +151,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
             "SELECT id FROM shot_set WHERE paper_id = @PaperId ORDER BY number DESC LIMIT 1", new { move.PaperId }, t);
         c.Execute(
             """
-            INSERT INTO move (id, bow_id, paper_id, after_set_id, adjuster, from_step, to_step, kind, corrects, note, happened_at, recorded_at, ordinal)
-            VALUES (@Id, @BowId, @PaperId, @afterSet, @adjuster, @from, @To, @kind, @Corrects, @Note, @happened, @now, @ordinal)
+            INSERT INTO move (id, bow_id, paper_id, after_set_id, adjuster, from_step, to_step, kind, corrects, note, happened_at, recorded_at, ordinal, seats)
+            VALUES (@Id, @BowId, @PaperId, @afterSet, @adjuster, @from, @To, @kind, @Corrects, @Note, @happened, @now, @ordinal, @seats)
             """,
             new
             {
@@ -129,8 +169,10 @@ public sealed class BowStore(Database database, TimeProvider clock)
                 happened = Stamp.Of(happened),
                 now = Stamp.Of(now),
                 ordinal = moves.Length + 1,
+                seats,
             }, t);
-        c.Execute("UPDATE adjuster SET position = @To WHERE bow_id = @BowId AND kind = @kind", new { move.To, move.BowId, kind = FactsJson.Word(move.Adjuster) }, t);
+        c.Execute("UPDATE adjuster SET position = @To, seats = coalesce(@seats, seats) WHERE bow_id = @BowId AND kind = @kind",
+            new { move.To, move.BowId, kind = FactsJson.Word(move.Adjuster), seats }, t);
         return Moves(c, t, move.BowId)[^1];
     }
 
@@ -147,22 +189,27 @@ public sealed class BowStore(Database database, TimeProvider clock)
 
     internal static BowRow Get(IDbConnection c, IDbTransaction? t, string id)
     {
-        var row = c.QueryFirstOrDefault<(string ArcherId, string Facts, string Typed, int Version)?>(
-            "SELECT archer_id, facts, typed, version FROM bow WHERE id = @id", new { id }, t) ?? throw new MissingException("bow");
-        var adjusters = c.Query<(string Kind, int Position, int Lower, int Upper, bool NeedsPress)>(
-            "SELECT kind, position, lower, upper, needs_press FROM adjuster WHERE bow_id = @id AND fitted = 1", new { id }, t)
-            .Select(a => new Adjuster(FactsJson.Enum<AdjusterKind>(a.Kind), a.Position, a.Lower, a.Upper, a.NeedsPress))
+        var row = c.QueryFirstOrDefault<(string ArcherId, string Facts, string Typed, int Version, string? ArchivedAt)?>(
+            "SELECT archer_id, facts, typed, version, archived_at FROM bow WHERE id = @id", new { id }, t) ?? throw new MissingException("bow");
+        var adjusters = c.Query<(string Kind, int Position, int Lower, int Upper, bool NeedsPress, double? Inches, string? Seats)>(
+            "SELECT kind, position, lower, upper, needs_press, inches_per_step, seats FROM adjuster WHERE bow_id = @id AND fitted = 1", new { id }, t)
+            .Select(a => new Adjuster(FactsJson.Enum<AdjusterKind>(a.Kind), a.Position, a.Lower, a.Upper, a.NeedsPress, a.Inches, a.Seats is null ? null : FactsJson.Read<SpacerSeats>(a.Seats)))
             .OrderBy(a => a.Kind)
             .ToArray();
-        return new BowRow(id, row.ArcherId, FactsJson.Read<Bow>(row.Facts), FactsJson.Read<BowEntry>(row.Typed), adjusters, row.Version);
+        return new BowRow(id, row.ArcherId, FactsJson.Read<Bow>(row.Facts), FactsJson.Read<BowEntry>(row.Typed), adjusters, row.Version, row.ArchivedAt is null ? null : Stamp.Read(row.ArchivedAt));
     }
+
+    /// <summary>The spacers' seats after a move: as named, else both cams shifted by the step.</summary>
+    private static SpacerSeats? SeatsAfter(Adjuster adjuster, NewMove move) => adjuster.Kind == AdjusterKind.CamSpacer
+        ? move.Seats ?? (adjuster.Seats ?? SpacerSeats.Middle).Shifted(move.To - adjuster.Position, move.To - adjuster.Position)
+        : null;
 
     private static void Check(Adjuster adjuster, NewMove move, int from)
     {
         var unit = AdjusterTable.Of(adjuster.Kind).StepUnit;
         var problem = !adjuster.Reaches(move.To)
             ? new FieldProblem("to", "range", $"Its travel ends at {Show.Signed(adjuster.Lower, 0)} and {Show.Signed(adjuster.Upper, 0)} ({unit}).")
-            : move.To == from ? new FieldProblem("to", "nothing-moved", "That is where it stands already.") : null;
+            : move.To == from && (move.Seats is null || move.Seats == adjuster.Seats) ? new FieldProblem("to", "nothing-moved", "That is where it stands already.") : null;
         if (problem is not null)
         {
             throw new RefusedException(problem.Code, problem.Message, problem);
@@ -177,17 +224,28 @@ public sealed class BowStore(Database database, TimeProvider clock)
         {
             c.Execute(
                 """
-                INSERT INTO adjuster (bow_id, kind, position, lower, upper, needs_press) VALUES (@bowId, @kind, @Position, @Lower, @Upper, @NeedsPress)
-                ON CONFLICT (bow_id, kind) DO UPDATE SET lower = @Lower, upper = @Upper, needs_press = @NeedsPress, fitted = 1
+                INSERT INTO adjuster (bow_id, kind, position, lower, upper, needs_press, inches_per_step, seats)
+                VALUES (@bowId, @kind, @Position, @Lower, @Upper, @NeedsPress, @InchesPerStep, @seats)
+                ON CONFLICT (bow_id, kind) DO UPDATE SET lower = @Lower, upper = @Upper, needs_press = @NeedsPress, inches_per_step = @InchesPerStep, fitted = 1
                 """,
-                new { bowId, kind = FactsJson.Word(adjuster.Kind), adjuster.Position, adjuster.Lower, adjuster.Upper, adjuster.NeedsPress }, t);
+                new
+                {
+                    bowId,
+                    kind = FactsJson.Word(adjuster.Kind),
+                    adjuster.Position,
+                    adjuster.Lower,
+                    adjuster.Upper,
+                    adjuster.NeedsPress,
+                    adjuster.InchesPerStep,
+                    seats = adjuster.Seats is null ? null : FactsJson.Write(adjuster.Seats),
+                }, t);
         }
     }
 
-    private static MoveRow[] Moves(IDbConnection c, IDbTransaction? t, string bowId) => [.. c.Query<MoveLine>(
+    internal static MoveRow[] Moves(IDbConnection c, IDbTransaction? t, string bowId) => [.. c.Query<MoveLine>(
         """
         SELECT id, bow_id AS bowId, paper_id AS paperId, after_set_id AS afterSetId, adjuster, from_step AS "from", to_step AS "to", kind, corrects,
-          note, happened_at AS happenedAt, recorded_at AS recordedAt, ordinal
+          note, happened_at AS happenedAt, recorded_at AS recordedAt, ordinal, seats
         FROM move WHERE bow_id = @bowId ORDER BY ordinal
         """, new { bowId }, t).Select(m => m.Row())];
 
@@ -206,8 +264,10 @@ public sealed class BowStore(Database database, TimeProvider clock)
         public string HappenedAt { get; init; } = "";
         public string RecordedAt { get; init; } = "";
         public long Ordinal { get; init; }
+        public string? Seats { get; init; }
 
         public MoveRow Row() => new(Id, BowId, PaperId, AfterSetId, FactsJson.Enum<AdjusterKind>(Adjuster), (int)From, (int)To, Kind == "correction",
-            Corrects, Note, Stamp.Read(HappenedAt), Stamp.Read(RecordedAt), (int)Ordinal);
+            Corrects, Note, Stamp.Read(HappenedAt), Stamp.Read(RecordedAt), (int)Ordinal,
+            Seats is null ? null : FactsJson.Read<SpacerSeats>(Seats));
     }
 }

@@ -23,6 +23,9 @@ public sealed record ShotRow(string Id, int Number, Hole Point, Hole Tail, Sheet
 
 public sealed class PaperStore(Database database, TimeProvider clock)
 {
+    /// <summary>Why a shot right after string work is not read.</summary>
+    public const string Settles = "settles new string work";
+
     public IReadOnlyList<PaperRow> Of(string bowId) => database.Read(c =>
         c.Query<string>("SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC", new { bowId }).Select(id => Get(c, null, id)).ToArray());
 
@@ -70,13 +73,20 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     {
         CheckHoles(point, tail);
         var paperId = c.ExecuteScalar<string?>("SELECT paper_id FROM shot_set WHERE id = @setId", new { setId }, t) ?? throw new MissingException("set");
-        c.Execute(
+        var added = c.Execute(
             """
             INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at)
             VALUES (@shotId, @setId, 1 + (SELECT count(*) FROM shot WHERE set_id = @setId), @px, @py, @tx, @ty, @side, @now)
             ON CONFLICT (id) DO NOTHING
             """,
             new { shotId, setId, px = point.X, py = point.Y, tx = tail.X, ty = tail.Y, side = FactsJson.Word(side), now = Stamp.Of(clock.GetUtcNow()) }, t);
+        var bowId = c.ExecuteScalar<string>("SELECT bow_id FROM paper WHERE id = @paperId", new { paperId }, t)!;
+        if (added == 1 && SetupStore.Fire(c, t, bowId, shotId, "paper", clock.GetUtcNow()))
+        {
+            c.Execute("INSERT INTO shot_mark (id, shot_id, void, reason, marked_at) VALUES (@id, @shotId, 1, @Settles, @now)",
+                new { id = $"{shotId}-settles", shotId, Settles, now = Stamp.Of(clock.GetUtcNow()) }, t);
+        }
+
         c.Execute("UPDATE paper SET accepted_at = NULL, version = version + 1 WHERE id = @paperId", new { paperId }, t);
         return Get(c, t, paperId);
     });

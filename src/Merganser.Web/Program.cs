@@ -9,6 +9,7 @@ using Merganser.Web.Demo;
 using Merganser.Web.Guard;
 using Merganser.Web.Paper;
 using Merganser.Web.Rack;
+using Merganser.Web.Setup;
 using Merganser.Web.Ui;
 using Microsoft.AspNetCore.Http.Json;
 using Serilog;
@@ -35,8 +36,8 @@ var demo = builder.Configuration.GetValue("demo", false);
 var data = builder.Configuration["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.Create), "merganser", demo ? "demo.db" : "merganser.db");
 builder.Services.AddSingleton<TimeProvider>(demo && builder.Configuration["clock"] is { } fixedClock ? new DemoClock(DateTimeOffset.Parse(fixedClock)) : TimeProvider.System);
 builder.Services.AddSingleton(new Database(data));
-builder.Services.AddSingleton<ArcherStore>().AddSingleton<BowStore>().AddSingleton<ComponentStore>().AddSingleton<ArrowStore>().AddSingleton<PaperStore>();
-builder.Services.AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
+builder.Services.AddSingleton<ArcherStore>().AddSingleton<BowStore>().AddSingleton<ComponentStore>().AddSingleton<ArrowStore>().AddSingleton<PaperStore>().AddSingleton<SetupStore>();
+builder.Services.AddSingleton<SetupDesk>().AddSingleton<SetupCard>().AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
 builder.Services.Configure<JsonOptions>(json =>
 {
     FactsJson.Configure(json.SerializerOptions);
@@ -77,6 +78,7 @@ api.MapBows();
 api.MapArrows();
 api.MapPaper();
 api.MapRack();
+api.MapSetup();
 app.Map("/api/{**rest}", () => Results.Problem(title: "There is no such address in the API.", statusCode: StatusCodes.Status404NotFound,
     extensions: new Dictionary<string, object?> { ["code"] = "no-such-address" })).ExcludeFromDescription();
 app.MapGet("/index.html", () => Results.Redirect("/")).ExcludeFromDescription();

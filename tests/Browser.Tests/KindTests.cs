@@ -59,7 +59,7 @@ public class KindTests
     public void Units_of_the_archer_follow_everywhere_and_drift_nowhere()
     {
         using var bench = new Bench(demo: true);
-        bench.Go("/bows/22222222-0000-4000-8000-000000000001/bow");
+        bench.Go("/bows/22222222-0000-4000-8000-000000000001/bow?way=measures");
         bench.See("[name=drawLength]").GetAttribute("value").ShouldBe("29");
         bench.See("[aria-label^='Units']").Click();
         bench.Button("All metric").Click();
@@ -73,7 +73,7 @@ public class KindTests
         bench.See("[aria-label^='Units']").Click();
         bench.Button("All as the trade").Click();
         bench.SeeText("[data-testid=words]", "Tail left 0.80 in");
-        bench.Go("/bows/22222222-0000-4000-8000-000000000001/bow");
+        bench.Go("/bows/22222222-0000-4000-8000-000000000001/bow?way=measures");
         bench.See("[name=axleToAxle]").GetAttribute("value").ShouldBe("33 1/16");
     }
 
@@ -81,7 +81,7 @@ public class KindTests
     public void Two_tabs_on_one_bow_lose_nothing()
     {
         using var bench = new Bench(demo: true);
-        const string path = "/bows/22222222-0000-4000-8000-000000000001/bow";
+        const string path = "/bows/22222222-0000-4000-8000-000000000001/bow?way=measures";
         bench.Go(path);
         bench.See("[name=braceHeight]");
         var first = bench.Driver.CurrentWindowHandle;

@@ -18,7 +18,9 @@ public class Screenshots
         using var bench = new Bench(demo: true);
         bench.Go("/");
         Take("start", "/", ".rack h2");
-        Take("bow", $"{Bow}/bow", ".adjusters .scale");
+        Take("work-order", $"{Bow}/bow?check=centreShot", ".check-pane");
+        Take("history", $"{Bow}/bow?way=history", ".good-state");
+        Take("bow", $"{Bow}/bow?way=measures", ".adjusters .scale");
         foreach (var (theme, name) in new[] { ("shed", "arrow"), ("sun", "arrow-sunlight"), ("dark", "arrow-dark") })
         {
             Wear(theme);

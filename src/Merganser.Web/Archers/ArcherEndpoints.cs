@@ -6,14 +6,16 @@ using Merganser.Web.Guard;
 namespace Merganser.Web.Archers;
 
 /// <summary>An archer as sent: a client-made id on a new one.</summary>
-public sealed record ArcherInput(string? Id, string? Name, Hand Hand, bool HasPress, School School, DisplayUnits? Units = null)
+public sealed record ArcherInput(
+    string? Id, string? Name, Hand Hand, bool HasPress, School School, DisplayUnits? Units = null, Practice Practice = Practice.Weekly,
+    Experience Experience = Experience.Keen, bool HasDrawBoard = false, bool HasScale = false, bool HasChronograph = false)
 {
     public Archer Read()
     {
         var fields = new FieldReader();
         var name = fields.Name("name", Name);
         fields.ThrowIfAny();
-        return new Archer(name, Hand, HasPress, School, Units);
+        return new Archer(name, Hand, HasPress, School, Units, Practice, Experience, HasDrawBoard, HasScale, HasChronograph);
     }
 }
 

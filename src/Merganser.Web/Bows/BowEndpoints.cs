@@ -7,27 +7,30 @@ using Merganser.Web.Guard;
 namespace Merganser.Web.Bows;
 
 /// <summary>One adjuster that the bow has, with its travel in steps.</summary>
-public sealed record AdjusterInput(AdjusterKind Kind, int Lower, int Upper, bool NeedsPress);
+public sealed record AdjusterInput(AdjusterKind Kind, int Lower, int Upper, bool NeedsPress, string? InchesPerStep = null);
 
 /// <summary>A bow as sent.</summary>
 public sealed record BowInput(string? Id, string? ArcherId, BowEntry Entry, IReadOnlyList<AdjusterInput> Adjusters)
 {
     private const int MostSteps = 200;
+    private static readonly AllowedRange StepSize = new(0.0005, 1, "in", "what one step moves, measured at the part itself");
 
     /// <summary>The adjusters at their marks, checked.</summary>
     public IReadOnlyList<Adjuster> ReadAdjusters(IReadOnlyList<Adjuster> standing)
     {
         var fields = new FieldReader();
+        Dictionary<AdjusterKind, double?> sizes = [];
         foreach (var adjuster in Adjusters)
         {
             var at = standing.FirstOrDefault(a => a.Kind == adjuster.Kind)?.Position ?? 0;
+            sizes[adjuster.Kind] = fields.Optional($"adjusters.{FactsJson.Word(adjuster.Kind)}.inchesPerStep", adjuster.InchesPerStep, Quantity.Length, StepSize)?.Value;
             fields.Check(adjuster.Lower >= -MostSteps && adjuster.Upper <= MostSteps && adjuster.Lower <= at && adjuster.Upper >= at,
                 $"adjusters.{FactsJson.Word(adjuster.Kind)}", "range", $"Its travel runs from at most {Show.Signed(at, 0)} down to at least {Show.Signed(at, 0)} up, {MostSteps} steps either way.");
         }
 
         fields.Check(Adjusters.Select(a => a.Kind).Distinct().Count() == Adjusters.Count, "adjusters", "twice", "An adjuster is listed twice.");
         fields.ThrowIfAny();
-        return [.. Adjusters.Select(a => new Adjuster(a.Kind, 0, a.Lower, a.Upper, a.NeedsPress))];
+        return [.. Adjusters.Select(a => AdjusterTable.Fresh(a.Kind) with { Lower = a.Lower, Upper = a.Upper, NeedsPress = a.NeedsPress, InchesPerStep = sizes[a.Kind] })];
     }
 }
 
@@ -35,13 +38,14 @@ public sealed record BowInput(string? Id, string? ArcherId, BowEntry Entry, IRea
 /// <param name="Plus">One + step as an order.</param>
 /// <param name="Minus">One − step as an order.</param>
 public sealed record AdjusterView(
-    AdjusterKind Kind, string Name, TearAxis Axis, string StepUnit, int Position, int Lower, int Upper, bool NeedsPress, string Plus, string Minus)
+    AdjusterKind Kind, string Name, TearAxis Axis, string StepUnit, int Position, int Lower, int Upper, bool NeedsPress, string Plus, string Minus,
+    double? InchesPerStep, SpacerSeats? Seats)
 {
     public static AdjusterView Of(Adjuster adjuster, Hand hand)
     {
         var fact = AdjusterTable.Of(adjuster.Kind);
         return new AdjusterView(adjuster.Kind, fact.Name, fact.Axis, fact.StepUnit, adjuster.Position, adjuster.Lower, adjuster.Upper, adjuster.NeedsPress,
-            fact.Order(1, hand), fact.Order(-1, hand));
+            fact.Order(1, hand), fact.Order(-1, hand), adjuster.InchesPerStep, adjuster.Seats);
     }
 }
 
@@ -61,7 +65,7 @@ public sealed record MoveView(
 /// <summary>A bow with everything its page shows.</summary>
 public sealed record BowView(
     string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<AdjusterView> Adjusters, IReadOnlyList<MoveView> Moves, string Line, FactorView Factor,
-    DisplayUnits Units, int Version, Next Next);
+    DisplayUnits Units, int Version, Next Next, DateTimeOffset? ArchivedAt);
 
 /// <summary>The bow factor that is in use, and the stated default it stands for.</summary>
 public sealed record FactorView(double Factor, double ModelSpread, string Why);
@@ -82,6 +86,17 @@ public static class BowEndpoints
         });
         api.MapPut("/bows/{id}", (string id, BowInput input, HttpRequest request, BowStore bows, ArcherStore archers) =>
             View(bows.Change(id, request.IfMatch(), input.Entry, input.ReadAdjusters(bows.Get(id).Adjusters)), bows, archers));
+        api.MapPost("/bows/{id}/archive", (string id, ArchiveInput input, BowStore bows, ArcherStore archers) => View(bows.Archive(id, input.Archived), bows, archers));
+        api.MapPost("/bows/{id}/moves", (string id, BowMoveInput input, BowStore bows, ArcherStore archers) =>
+        {
+            bows.LogTogether(input.Moves(id, bows.Get(id)));
+            return View(bows.Get(id), bows, archers);
+        });
+        api.MapPost("/bows/{id}/moves/{moveId}/undo", (string id, string moveId, UndoInput input, BowStore bows, ArcherStore archers) =>
+        {
+            bows.TakeBack(id, moveId, ClientId.Checked(input.Id), input.LoggedWrongly);
+            return View(bows.Get(id), bows, archers);
+        });
         api.MapGet("/adjusters", (string kind, string cams) => Offers(Word<BowKind>("kind", kind), Word<CamSystem>("cams", cams)));
     }
 
@@ -101,7 +116,8 @@ public static class BowEndpoints
         var factor = BowFactor.For(row.Bow);
         var moves = bows.Moves(row.Id).Select(m => MoveView.Of(m, row.Bow.Hand)).ToArray();
         return new BowView(row.Id, row.ArcherId, row.Bow, row.Typed, [.. row.Adjusters.Select(a => AdjusterView.Of(a, row.Bow.Hand))], moves, Line(row.Bow),
-            new FactorView(factor.Factor, factor.ModelSpread, factor.Why), archers.Get(row.ArcherId).Archer.Units ?? DisplayUnits.Trade, row.Version, NextFor(row.Bow));
+            new FactorView(factor.Factor, factor.ModelSpread, factor.Why), archers.Get(row.ArcherId).Archer.Units ?? DisplayUnits.Trade, row.Version, NextFor(row.Bow),
+            row.ArchivedAt);
     }
 
     /// <summary>The bow in one line: kind, hand, weight.</summary>

@@ -38,7 +38,7 @@ public sealed class PaperDesk(PaperStore papers, BowStore bows, ArcherStore arch
         var made = MoveHistory.Made(Log(paper, moves), means);
         var sets = paper.Sets.Select(s => ViewSet(paper, s, means, moves, bow.Bow.Hand)).ToArray();
         var now = paper.Sets[^1];
-        var bench = new OneMove(bow.Bow.Hand, bow.Bow.Release, archer.School, archer.HasPress, bow.Adjusters, paper.Tolerance);
+        var bench = new OneMove(bow.Bow.Hand, bow.Bow.Release, archer.School, archer.MayPress, bow.Adjusters, paper.Tolerance);
         var advice = bench.On(means[now.Number], made);
         return new PaperView(paper.Id, paper.BowId, paper.ArrowVersionId, version.Typed.Name, version.Number, version.Arrow.VaneCount, paper.Tolerance,
             paper.StartedAt, paper.AcceptedAt, sets, advice, PaperNext.Of(advice, paper.AcceptedAt is not null, now.Number), paper.Version);

@@ -3,6 +3,7 @@ using Merganser.Core.Figures;
 using Merganser.Data;
 using Merganser.Web.Bows;
 using Merganser.Web.Paper;
+using Merganser.Web.Setup;
 
 namespace Merganser.Web.Rack;
 
@@ -14,32 +15,40 @@ public sealed record RackBow(
     string Id, string Name, string ArcherName, BowKind Kind, Hand Hand, string Line, string State, string NextStop, string NextWords, IReadOnlyList<Stop> Stops);
 
 /// <summary>The rack and the one next step.</summary>
-public sealed record RackView(IReadOnlyList<RackBow> Bows, Next Next);
+public sealed record RackView(IReadOnlyList<RackBow> Bows, Next Next, IReadOnlyList<ArchivedBow> Archived);
+
+/// <summary>A bow that was taken off the rack; its history stays.</summary>
+public sealed record ArchivedBow(string Id, string Name, int Version);
 
 /// <summary>Puts the rack together.</summary>
-public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, PaperDesk desk)
+public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, PaperDesk desk, SetupStore setups, SetupDesk setupDesk)
 {
     public RackView View()
     {
-        var rack = bows.All().Select(Hang).ToArray();
+        var all = bows.All();
+        var hung = all.Where(b => b.ArchivedAt is null).ToArray();
+        var rack = hung.Select(b => Hang(b, hung.Length)).ToArray();
         var first = rack.FirstOrDefault(b => b.NextStop == "paper") ?? rack.FirstOrDefault();
         var next = first is null
             ? new Next("The rack is empty: enter your bow.", "Draw weight, draw length and brace height are enough to start.", "newBow", "Enter a bow")
             : new Next($"{first.Name}: {Lower(first.State)}", "Everything is kept.", first.NextStop, first.NextWords, "Enter another bow", "newBow");
-        return new RackView(rack, next);
+        return new RackView(rack, next, [.. all.Where(b => b.ArchivedAt is not null).Select(b => new ArchivedBow(b.Id, b.Bow.Name, b.Version))]);
     }
 
-    private RackBow Hang(BowRow row)
+    private RackBow Hang(BowRow row, int hung)
     {
         var bow = row.Bow;
         var arrow = arrows.Of(row.Id).FirstOrDefault();
         var paper = papers.Of(row.Id).FirstOrDefault();
         var paperView = paper is null ? null : desk.View(paper);
         var open = paperView is { AcceptedAt: null };
+        var rows = setups.Of(row.Id);
+        var sheet = setupDesk.Sheet(row, rows);
+        var due = setupDesk.Due(row, rows);
         Stop[] stops =
         [
-            new("start", bows.All().Count is var count && count == 1 ? "one bow" : $"{count} bows"),
-            new("bow", bow.MeasuredWeight is null ? "not measured" : "measured"),
+            new("start", hung == 1 ? "one bow" : $"{hung} bows"),
+            new("bow", sheet.AskedAgain.Count > 0 ? $"{sheet.AskedAgain.Count} again" : $"{sheet.Done} of {sheet.Lines.Count}"),
             new("arrow", arrow?.Kept is { } kept ? $"version {kept.Number}" : arrow is null ? "none yet" : "draft"),
             new("dozen", "none yet"),
             new("paper", paper is null ? "none yet" : open ? $"set {paper.Sets.Count}" : "accepted"),
@@ -53,6 +62,7 @@ public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arro
             _ when open => ($"Paper open, set {paper!.Sets.Count}. {LastWords(paperView)}", "paper", "Go on with the paper"),
             _ => ($"Paper accepted. {LastWords(paperView!)}", "paper", "Look at the paper"),
         };
+        state += sheet.AskedAgain.Count > 0 ? $" Again: {string.Join(", ", sheet.AskedAgain.Select(l => l.Fact.Title.ToLowerInvariant()))}." : due.Count > 0 ? $" {due[0].What}{(due[0].Now ? " is due" : due[0].ShotsLeft is { } left ? $" in {left}" : " soon")}." : "";
         return new RackBow(row.Id, bow.Name, archers.Get(row.ArcherId).Archer.Name, bow.Kind, bow.Hand, BowEndpoints.Line(bow), state, stop, words, stops);
     }
 

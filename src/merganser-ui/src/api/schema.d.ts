@@ -213,6 +213,130 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ArchiveInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BowView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BowMoveInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BowView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/moves/{moveId}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    moveId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["UndoInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BowView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/adjusters": {
         parameters: {
             query?: never;
@@ -873,6 +997,401 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/setup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetupView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CheckInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetupView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetupView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/withdrawals/{entryId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    entryId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetupView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/shots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ShotsInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetupView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/string-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["StringPlan"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetupView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/good-states": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["GoodStateInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetupView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/caliper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CaliperInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CaliperView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/cants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    degrees: number;
+                    zero: number;
+                    slope: number;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CantTable"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/card.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -889,12 +1408,13 @@ export interface components {
             /** Format: int32 */
             upper: number;
             needsPress: boolean;
+            inchesPerStep?: null | string;
         };
         /**
          * @description What can be turned, moved or changed on a bow to steer the arrow's tail.
          * @enum {unknown}
          */
-        AdjusterKind: "restSideways" | "restHeight" | "nockingPoint" | "yokePair" | "camSpacer" | "limbPocket" | "bottomLimbBolt" | "plungerTension" | "plungerPosition" | "braceHeight" | "drawWeight" | "pointWeight" | "tiller";
+        AdjusterKind: "restSideways" | "restHeight" | "nockingPoint" | "yokePair" | "camSpacer" | "limbPocket" | "bottomLimbBolt" | "plungerTension" | "plungerPosition" | "braceHeight" | "drawWeight" | "pointWeight" | "tiller" | "yokeLeftLeg" | "yokeRightLeg" | "topCable" | "bottomCable" | "stringTwists" | "limbBolts" | "drawModule" | "letOffModule";
         /** @description What an adjuster is called and usually has, for a bow that is being entered. */
         AdjusterOffer: {
             kind: components["schemas"]["AdjusterKind"];
@@ -924,6 +1444,9 @@ export interface components {
             plus: string;
             /** @description One − step as an order. */
             minus: string;
+            /** Format: double */
+            inchesPerStep: null | number;
+            seats: null | components["schemas"]["SpacerSeats"];
         };
         /** @description What to do next after a set of shots: exactly one thing. */
         Advice: {
@@ -977,6 +1500,27 @@ export interface components {
             /** @description The school they tune by. */
             school: components["schemas"]["School"];
             units?: null | components["schemas"]["DisplayUnits"];
+            /** @description How often they shoot. */
+            practice?: components["schemas"]["Practice"];
+            /** @description How much they have done. */
+            experience?: components["schemas"]["Experience"];
+            /**
+             * @description True when they have a draw board.
+             * @default false
+             */
+            hasDrawBoard: boolean;
+            /**
+             * @description True when they have a grain or bow scale.
+             * @default false
+             */
+            hasScale: boolean;
+            /**
+             * @description True when they have a chronograph.
+             * @default false
+             */
+            hasChronograph: boolean;
+            /** @description A press is only theirs to use when they have it and are no beginner: a beginner is never told to press a bow. */
+            mayPress?: boolean;
         };
         /** @description An archer as sent: a client-made id on a new one. */
         ArcherInput: {
@@ -986,11 +1530,30 @@ export interface components {
             hasPress: boolean;
             school: components["schemas"]["School"];
             units?: null | components["schemas"]["DisplayUnits"];
+            practice?: components["schemas"]["Practice"];
+            experience?: components["schemas"]["Experience"];
+            /** @default false */
+            hasDrawBoard: boolean;
+            /** @default false */
+            hasScale: boolean;
+            /** @default false */
+            hasChronograph: boolean;
         };
         /** @description An archer with the row's version. */
         ArcherRow: {
             id: string;
             archer: components["schemas"]["Archer"];
+            /** Format: int32 */
+            version: number;
+        };
+        /** @description Takes a bow off the rack, or hangs it up again. */
+        ArchiveInput: {
+            archived: boolean;
+        };
+        /** @description A bow that was taken off the rack; its history stays. */
+        ArchivedBow: {
+            id: string;
+            name: string;
             /** Format: int32 */
             version: number;
         };
@@ -1224,6 +1787,26 @@ export interface components {
             stringWeightFromTip: number;
             /**
              * Format: double
+             * @description The maker's rated maximum weight, or null.
+             */
+            maximumWeight?: null | number;
+            /**
+             * Format: double
+             * @description The maker's axle to axle, or null.
+             */
+            makerAxleToAxle?: null | number;
+            /**
+             * Format: double
+             * @description The maker's brace height, or null.
+             */
+            makerBraceHeight?: null | number;
+            /**
+             * Format: double
+             * @description The maker's centre shot, or null.
+             */
+            makerCentreShot?: null | number;
+            /**
+             * Format: double
              * @description The measured weight where there is one, else the nominal.
              */
             drawWeight?: number;
@@ -1238,6 +1821,11 @@ export interface components {
              */
             powerStroke?: number;
         };
+        /**
+         * @description Something that was done to a bow after which other things are looked at again.
+         * @enum {unknown}
+         */
+        BowChange: "newString" | "newCable" | "newServing" | "newLoop" | "newPeep" | "newRest" | "stringTwists" | "oneSidedTwist" | "opposedYokeTwists" | "drawWeight" | "drawLength" | "limbBolt" | "camSpacer" | "braceHeight" | "nockingPoint" | "sight";
         /** @description A bow as typed: every measured field is text until it has been read. */
         BowEntry: {
             name: null | string;
@@ -1257,6 +1845,10 @@ export interface components {
             factorSet: null | string;
             stringWeight: null | string;
             stringWeightFromTip: null | string;
+            maximumWeight?: null | string;
+            makerAxleToAxle?: null | string;
+            makerBraceHeight?: null | string;
+            makerCentreShot?: null | string;
         };
         /** @description A bow as sent. */
         BowInput: {
@@ -1267,6 +1859,18 @@ export interface components {
         };
         /** @enum {unknown} */
         BowKind: "compound" | "recurve" | "barebow" | "longbow";
+        /** @description A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of both cams. */
+        BowMoveInput: {
+            id: null | string;
+            adjuster?: null | components["schemas"]["AdjusterKind"];
+            /** Format: int32 */
+            to?: null | number;
+            yoke?: null | components["schemas"]["YokeInput"];
+            spacers?: null | components["schemas"]["SpacerInput"];
+            note?: null | string;
+            /** Format: date-time */
+            happenedAt?: null | string;
+        };
         /** @description A bow with everything its page shows. */
         BowView: {
             id: string;
@@ -1281,6 +1885,21 @@ export interface components {
             /** Format: int32 */
             version: number;
             next: components["schemas"]["Next"];
+            /** Format: date-time */
+            archivedAt: null | string;
+        };
+        /** @description The two stations of a caliper on the riser, typed. */
+        CaliperInput: {
+            front: null | string;
+            rear: null | string;
+            nockToRest: null | string;
+            between: null | string;
+        };
+        /** @description What a caliper reading asks of the rest. */
+        CaliperView: {
+            /** Format: double */
+            restMovesIn: number;
+            words: string;
         };
         /**
          * @description How hard the cams store energy: a stated correction to the draw weight in the spine rule.
@@ -1289,6 +1908,29 @@ export interface components {
         CamDraw: "soft" | "medium" | "hard";
         /** @enum {unknown} */
         CamSystem: "none" | "single" | "hybrid" | "binary" | "twinYoke";
+        /** @description One row of the table: what a degree costs at a distance, inches. */
+        CantRow: {
+            /** Format: double */
+            yards: number;
+            /** Format: double */
+            cant: number;
+            /** Format: double */
+            cantAfterZero: number;
+            /** Format: double */
+            thirdAxisUphill: number;
+        };
+        /** @description The table for a bow's speed and an archer's distances. */
+        CantTable: {
+            /** Format: double */
+            speed: number;
+            /** Format: double */
+            degrees: number;
+            /** Format: double */
+            zeroYards: number;
+            /** Format: double */
+            slope: number;
+            rows: components["schemas"]["CantRow"][];
+        };
         /** @description The whole catalogue by class. */
         Catalogue: {
             shafts: components["schemas"]["StockedOfShaft"][];
@@ -1314,6 +1956,108 @@ export interface components {
              */
             field: string;
         };
+        /** @description Where the arrow stands from the riser after the clicks that were made since it was measured. */
+        CentreShotView: {
+            /** Format: double */
+            measured: number;
+            /** Format: double */
+            now: number;
+            /** Format: double */
+            inchesPerClick: number;
+            stepKnown: boolean;
+            tolerance: components["schemas"]["Tolerance"];
+            verdict: components["schemas"]["Verdict"];
+        };
+        /** @description A change that can be entered, with what follows. */
+        ChangeChoice: {
+            change: components["schemas"]["BowChange"];
+            name: string;
+            follows: string;
+        };
+        /** @description A change that was made to the bow. */
+        ChangeInput: {
+            id: null | string;
+            change: components["schemas"]["BowChange"];
+            note?: null | string;
+            /** Format: date-time */
+            happenedAt?: null | string;
+        };
+        /** @description A change that was entered. */
+        ChangeView: {
+            id: string;
+            change: components["schemas"]["BowChange"];
+            name: string;
+            note: string;
+            /** Format: date-time */
+            happenedAt: string;
+        };
+        /** @description An answer that can be picked instead of a number. */
+        CheckChoice: {
+            /** @description Stable word. */
+            code: string;
+            /** @description The words on the bench. */
+            label: string;
+            /** @description How it stands. */
+            verdict: components["schemas"]["Verdict"];
+            /** @description What to do then. */
+            toDo: string;
+            /**
+             * @description True when that needs a press.
+             * @default false
+             */
+            press: boolean;
+        };
+        /** @description A finding as entered: a typed number, a picked answer, or a reason for leaving the check. */
+        CheckInput: {
+            id: null | string;
+            kind: components["schemas"]["CheckKind"];
+            typed?: null | string;
+            choice?: null | string;
+            skipReason?: null | string;
+            /** @default false */
+            confirmed: boolean;
+        };
+        /**
+         * @description What is looked at on a bow, in no order; the last three are followed up elsewhere and only asked again.
+         * @enum {unknown}
+         */
+        CheckKind: "inspection" | "drawWeight" | "axleToAxle" | "braceHeight" | "tiller" | "limbAlignment" | "camLean" | "camTiming" | "centreShot" | "plungerTension" | "shelf" | "nockingPoint" | "nockSets" | "loop" | "nockFit" | "restTiming" | "clicker" | "peep" | "firstAxis" | "secondAxis" | "thirdAxis" | "paper" | "spine" | "sight";
+        /**
+         * @description Where a check stands.
+         * @enum {unknown}
+         */
+        CheckState: "open" | "done" | "skipped" | "again" | "held";
+        /** @description A finding judged: verdict, words, what to do, who may do it. */
+        CheckVerdict: {
+            verdict: components["schemas"]["Verdict"];
+            words: string;
+            toDo: string;
+            press: boolean;
+        };
+        /** @description One check of the sheet with all that its page shows. */
+        CheckView: {
+            kind: components["schemas"]["CheckKind"];
+            title: string;
+            tool: string;
+            /** Format: int32 */
+            minutes: number;
+            whyHere: string;
+            how: string;
+            view: string;
+            quantity: null | components["schemas"]["Quantity"];
+            unit: string;
+            tolerance: null | components["schemas"]["Tolerance"];
+            /** Format: double */
+            readingError: number;
+            choices: components["schemas"]["CheckChoice"][];
+            state: components["schemas"]["CheckState"];
+            because: null | string;
+            last: null | components["schemas"]["FindingView"];
+            before: null | components["schemas"]["FindingView"];
+            verdict: null | components["schemas"]["CheckVerdict"];
+            line: string;
+            advice: string;
+        };
         /** @description A display choice only: everything is computed and kept in the trade's units. */
         DisplayUnits: {
             length: components["schemas"]["LengthUnit"];
@@ -1321,6 +2065,25 @@ export interface components {
             force: components["schemas"]["ForceUnit"];
             speed: components["schemas"]["SpeedUnit"];
             energy: components["schemas"]["EnergyUnit"];
+        };
+        /** @description Something that is due, or will be soon. */
+        DueItem: {
+            /** @description In words. */
+            what: string;
+            /** @description What is looked at then. */
+            checks: components["schemas"]["CheckKind"][];
+            /**
+             * Format: int32
+             * @description Shots until then; 0 or less is now; null when it goes by date.
+             */
+            shotsLeft: null | number;
+            /**
+             * Format: date-time
+             * @description The date, or null when it goes by shots.
+             */
+            on: null | string;
+            /** @description True when it is due. */
+            now: boolean;
         };
         /** @enum {unknown} */
         EnergyUnit: "footPounds" | "joules";
@@ -1330,6 +2093,12 @@ export interface components {
             because: string;
             wouldOverturn: string;
         };
+        /**
+         * @description How much of this they have done before; advice adapts.
+         * @default keen
+         * @enum {unknown}
+         */
+        Experience: "beginner" | "keen" | "technician";
         /** @description The bow factor that is in use, and the stated default it stands for. */
         FactorView: {
             /** Format: double */
@@ -1392,6 +2161,18 @@ export interface components {
             opened: null | components["schemas"]["BesideView"];
             tries: components["schemas"]["TryView"][];
         };
+        /** @description A finding as it was entered. */
+        FindingView: {
+            id: string;
+            /** Format: double */
+            value: null | number;
+            typed: string;
+            choice: null | string;
+            choiceWords: null | string;
+            skipReason: null | string;
+            /** Format: date-time */
+            at: string;
+        };
         /**
          * @description The verdict bands of the fit R = needed/actual spine (common practice, no source).
          * @enum {unknown}
@@ -1426,6 +2207,25 @@ export interface components {
         };
         /** @enum {unknown} */
         ForceUnit: "pounds" | "newtons" | "kilograms";
+        /** @description Marks the bow as it stands as shot well. */
+        GoodStateInput: {
+            id: null | string;
+            arrowVersionId?: null | string;
+            note?: null | string;
+        };
+        /** @description A state in which the bow shot well, and what leads back to it. */
+        GoodStateView: {
+            id: string;
+            words: string;
+            arrowVersionId: null | string;
+            note: string;
+            /** Format: date-time */
+            markedAt: string;
+            positions: {
+                [key: string]: number;
+            };
+            wayBack: components["schemas"]["WayBackMove"][];
+        };
         /**
          * @description The hand that draws the string.
          * @enum {unknown}
@@ -1639,6 +2439,12 @@ export interface components {
         };
         /** @enum {unknown} */
         PointKind: "target" | "field" | "glueIn" | "fixedHead" | "mechanicalHead";
+        /**
+         * @description How often they shoot: a fine tune needs regular practice.
+         * @default weekly
+         * @enum {unknown}
+         */
+        Practice: "rarely" | "weekly" | "often" | "daily";
         /** @description Where the mean is expected after the move: an ellipse, to be drawn dashed. */
         Predicted: {
             /** @description Predicted mean tear. */
@@ -1661,6 +2467,8 @@ export interface components {
             /** @description What would have to be true. */
             words: string;
         };
+        /** @enum {unknown} */
+        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "number" | null;
         /** @description A bow on the rack: what it is, how it stands, what is next. */
         RackBow: {
             id: string;
@@ -1678,6 +2486,7 @@ export interface components {
         RackView: {
             bows: components["schemas"]["RackBow"][];
             next: components["schemas"]["Next"];
+            archived: components["schemas"]["ArchivedBow"][];
         };
         /** @enum {unknown} */
         Release: "releaseAid" | "fingers";
@@ -1712,6 +2521,23 @@ export interface components {
             mean: null | components["schemas"]["MeanView"];
             figures: components["schemas"]["Figure"][];
             movesBefore: components["schemas"]["MoveView"][];
+        };
+        /** @description The whole set-up of a bow as its page shows it. */
+        SetupView: {
+            bowId: string;
+            checks: components["schemas"]["CheckView"][];
+            followUps: components["schemas"]["CheckView"][];
+            /** Format: int32 */
+            done: number;
+            due: components["schemas"]["DueItem"][];
+            string: components["schemas"]["StringView"];
+            choices: components["schemas"]["ChangeChoice"][];
+            changes: components["schemas"]["ChangeView"][];
+            goodStates: components["schemas"]["GoodStateView"][];
+            centreShot: null | components["schemas"]["CentreShotView"];
+            aperture: string;
+            practice: null | string;
+            next: components["schemas"]["Next"];
         };
         /** @description A shaft of one spine. Positions along the arrow are inches from the nock throat. */
         Shaft: {
@@ -1768,6 +2594,58 @@ export interface components {
             /** Format: date-time */
             shotAt: string;
         };
+        /** @description Shots that were fired away from the papers. */
+        ShotsInput: {
+            id: null | string;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description Shots that were entered or marked on paper. */
+        ShotsRow: {
+            id: string;
+            /** Format: int32 */
+            count: number;
+            settling: boolean;
+            source: string;
+            /** Format: date-time */
+            firedAt: string;
+        };
+        /** @description Sizes by which each cam was shifted, + to the left. */
+        SpacerInput: {
+            /** Format: int32 */
+            top: number;
+            /** Format: int32 */
+            bottom: number;
+        };
+        /**
+         * @description The four seats of the cam spacers with the size of the piece in each. Sizes are coded in pairs: left and right of one cam always add up to the
+         *     same, so a pair is never mixed and the axle stays supported.
+         */
+        SpacerSeats: {
+            /** Format: int32 */
+            topLeft: number;
+            /** Format: int32 */
+            topRight: number;
+            /** Format: int32 */
+            bottomLeft: number;
+            /** Format: int32 */
+            bottomRight: number;
+            /**
+             * Format: int32
+             * @description Sizes that the top cam stands left of the middle: a smaller piece on its left.
+             */
+            topShift?: number;
+            /**
+             * Format: int32
+             * @description Sizes that the bottom cam stands left of the middle.
+             */
+            bottomShift?: number;
+            /**
+             * Format: int32
+             * @description The engine's step: the net shift in sizes; with only the top cam moved it counts the half toward nought.
+             */
+            step?: number;
+        };
         /** @enum {unknown} */
         SpeedUnit: "feetPerSecond" | "metresPerSecond";
         /** @description A catalogue entry: its id and the part. */
@@ -1804,6 +2682,34 @@ export interface components {
         Stop: {
             name: string;
             state: string;
+        };
+        /** @description The plan for a string. */
+        StringPlan: {
+            /** @description Break-in or pre-stretched. */
+            school: components["schemas"]["StringSchool"];
+            /** @description Shots at which timing, peep and tune are looked at, ascending. */
+            checksAt: number[];
+            /**
+             * Format: int32
+             * @description Shots after string work that are not read; usually 5.
+             */
+            settlingShots: number;
+        };
+        /**
+         * @description How a string is looked after while it settles: both schools are in use.
+         * @enum {unknown}
+         */
+        StringSchool: "breakIn" | "preStretched";
+        /** @description The string as it stands. */
+        StringView: {
+            /** Format: int32 */
+            shots: number;
+            /** Format: int32 */
+            settling: number;
+            /** Format: int32 */
+            settlingLeft: number;
+            plan: components["schemas"]["StringPlan"];
+            entries: components["schemas"]["ShotsRow"][];
         };
         /** @description The tail's place from the point's hole as typed, as the sheet was read; empty is 0. */
         TailTyped: {
@@ -1849,10 +2755,35 @@ export interface components {
              */
             decimals: number;
         };
+        /** @description What a number is judged by. */
+        Tolerance: {
+            /**
+             * Format: double
+             * @description The figure to aim for.
+             */
+            aim: number;
+            /**
+             * Format: double
+             * @description Lower limit.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Upper limit.
+             */
+            high: number;
+            /** @description Where aim and limits come from. */
+            source: string;
+        };
         /** @description A change to try: what it would do, and the draft that does it (null when it is a change of the bow). */
         TryView: {
             effect: components["schemas"]["WhatIf"];
             draft: null | components["schemas"]["ArrowDraft"];
+        };
+        /** @description How a move is taken back: the entry was wrong, or it was turned back on the bow. */
+        UndoInput: {
+            id: null | string;
+            loggedWrongly: boolean;
         };
         /** @description One vane. */
         Vane: {
@@ -1875,6 +2806,22 @@ export interface components {
              * @description Height, inches.
              */
             height: number;
+        };
+        /**
+         * @description How a reading stands: at the edge when its own error reaches across a limit.
+         * @enum {unknown}
+         */
+        Verdict: "recorded" | "within" | "atTheEdge" | "beyond";
+        /** @description One move that leads back to an earlier state. */
+        WayBackMove: {
+            kind: components["schemas"]["AdjusterKind"];
+            name: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            order: string;
+            needsPress: boolean;
         };
         /** @description What one change would do, computed exactly and not by a derivative. */
         WhatIf: {
@@ -1926,6 +2873,13 @@ export interface components {
              * @description Length from the start of the tube, inches.
              */
             length: number;
+        };
+        /** @description Half twists put into each yoke leg; negative takes them out. */
+        YokeInput: {
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            right: number;
         };
     };
     responses: never;

@@ -5,6 +5,7 @@ import { UnitsProvider } from '../units/UnitsContext';
 import { StartPage } from '../features/start/StartPage';
 
 const BowPage = lazy(() => import('../features/bow/BowPage'));
+const BowStop = lazy(() => import('../features/setup/BowStop'));
 const ArrowPage = lazy(() => import('../features/arrow/ArrowPage'));
 const PaperPage = lazy(() => import('../features/paper/PaperPage'));
 const GlossaryPage = lazy(() => import('../glossary/GlossaryPage'));
@@ -18,7 +19,7 @@ export function App() {
         <Route path="/bows/new" element={<BowPage />} />
         <Route path="/glossary" element={<GlossaryPage />} />
         <Route path="/bows/:bowId" element={<InUnits />}>
-          <Route path="bow" element={<BowPage />} />
+          <Route path="bow" element={<BowStop />} />
           <Route path="arrow" element={<ArrowPage />} />
           <Route path="paper" element={<PaperPage />} />
           <Route path=":stop" element={<LaterPage />} />

@@ -1,5 +1,18 @@
 /** A ruler with the present value above it, pointing at the scale. */
-export function Scale({ lower, upper, at, label }: { lower: number; upper: number; at: number; label: string }) {
+export function Scale({
+  lower,
+  upper,
+  at,
+  good,
+  label,
+}: {
+  lower: number;
+  upper: number;
+  at: number;
+  /** Where it stood when the bow shot well: dashed. */
+  good?: number;
+  label: string;
+}) {
   const width = 300;
   const place = (step: number) => 8 + ((width - 16) * (step - lower)) / Math.max(1, upper - lower);
   const every = upper - lower > 40 ? 5 : 1;
@@ -14,6 +27,17 @@ export function Scale({ lower, upper, at, label }: { lower: number; upper: numbe
       {[lower, upper].map((end) => (
         <line key={end} x1={place(end)} x2={place(end)} y1="12" y2="28" stroke="var(--ink)" strokeWidth="2.5" />
       ))}
+      {good !== undefined && (
+        <line
+          x1={place(good)}
+          x2={place(good)}
+          y1="4"
+          y2="33"
+          stroke="var(--pred)"
+          strokeWidth="2.5"
+          strokeDasharray="4 3"
+        />
+      )}
       <path d={`M${place(at)} 19 l-8 -15 h16 z`} fill="var(--bill)" />
     </svg>
   );

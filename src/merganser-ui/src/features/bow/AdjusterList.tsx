@@ -1,6 +1,7 @@
 import { Checkbox } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
+import { Field } from '../../bench/Field';
 import { Scale } from '../../bench/Scale';
 import { signed } from '../../units/units';
 import type { AdjusterInput, Entry } from './bowForm';
@@ -9,6 +10,7 @@ interface Props {
   entry: Entry;
   chosen: AdjusterInput[];
   standing: Schemas['AdjusterView'][];
+  faults: Record<string, string[]>;
   onChange: (adjusters: AdjusterInput[]) => void;
 }
 
@@ -21,14 +23,25 @@ export const useOffers = (entry: Entry) =>
   });
 
 /** Which adjusters the bow has, each on its own scale with its position. */
-export function AdjusterList({ entry, chosen, standing, onChange }: Props) {
+export function AdjusterList({ entry, chosen, standing, faults, onChange }: Props) {
   const offers = useOffers(entry).data ?? [];
   const toggle = (offer: Schemas['AdjusterOffer'], on: boolean) =>
     onChange(
       on
-        ? [...chosen, { kind: offer.kind, lower: offer.lower, upper: offer.upper, needsPress: offer.needsPress }]
+        ? [
+            ...chosen,
+            {
+              kind: offer.kind,
+              lower: offer.lower,
+              upper: offer.upper,
+              needsPress: offer.needsPress,
+              inchesPerStep: '',
+            },
+          ]
         : chosen.filter((a) => a.kind !== offer.kind),
     );
+  const put = (has: AdjusterInput, part: Partial<AdjusterInput>) =>
+    onChange(chosen.map((a) => (a.kind === has.kind ? { ...a, ...part } : a)));
   return (
     <ul className="adjusters">
       {offers.map((offer) => {
@@ -63,9 +76,42 @@ export function AdjusterList({ entry, chosen, standing, onChange }: Props) {
                 {has.needsPress && <b>press</b>}
               </p>
             )}
+            {has && (
+              <details className="limits">
+                <summary>Travel and step</summary>
+                <div className="limit-grid">
+                  <Field
+                    label="From"
+                    name={`${offer.kind}-lower`}
+                    value={String(has.lower)}
+                    onChange={(text) => put(has, { lower: steps(text, has.lower) })}
+                  />
+                  <Field
+                    label="To"
+                    name={`${offer.kind}-upper`}
+                    value={String(has.upper)}
+                    onChange={(text) => put(has, { upper: steps(text, has.upper) })}
+                  />
+                  <Field
+                    label="A step moves"
+                    name={`${offer.kind}-step`}
+                    quantity="length"
+                    value={has.inchesPerStep ?? ''}
+                    onChange={(inchesPerStep) => put(has, { inchesPerStep })}
+                    fault={faults[`adjusters.${offer.kind}.inchesPerStep`]?.[0]}
+                  />
+                </div>
+              </details>
+            )}
           </li>
         );
       })}
     </ul>
   );
+}
+
+/** Whole steps as typed; while it is no number the old one stands. */
+function steps(text: string, old: number): number {
+  const value = Number(text.replace('\u2212', '-'));
+  return text.trim() !== '' && Number.isInteger(value) ? value : old;
 }

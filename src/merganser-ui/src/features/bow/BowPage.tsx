@@ -7,14 +7,22 @@ import { Field, Select } from '../../bench/Field';
 import { Foot } from '../../bench/Foot';
 import { AdjusterList, useOffers } from './AdjusterList';
 import { BowFigure } from './BowFigure';
-import { differences, emptyEntry, usualFor, type BowForm, type Entry, type TextField } from './bowForm';
+import { differences, emptyEntry, newArcher, usualFor, type BowForm, type Entry, type TextField } from './bowForm';
 import { number, type Quantity } from '../../units/units';
-import { camDraws, cams, hands, kinds, releases, restsOf, schools } from './choices';
+import { camDraws, cams, experiences, hands, kinds, practices, releases, restsOf, schools } from './choices';
 import { MoveList } from './MoveList';
 import { useBowForm } from './useBowForm';
+import { BowWays } from '../setup/BowWays';
+import '../setup/setup.css';
 import './bow.css';
 
 const NEW_ARCHER = 'new';
+const tools = [
+  ['hasPress', 'Has the right press and the manual'],
+  ['hasDrawBoard', 'Has a draw board'],
+  ['hasScale', 'Has a scale'],
+  ['hasChronograph', 'Has a chronograph'],
+] as const;
 
 /** The bow on the bench: who shoots it, what it measures, what can be adjusted. */
 export default function BowPage() {
@@ -31,7 +39,7 @@ export default function BowPage() {
         ...form,
         adjusters: offers
           .filter((o) => o.usual)
-          .map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress })),
+          .map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress, inchesPerStep: '' })),
       });
     // The usual adjusters are offered once, when the list is still empty.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -84,7 +92,7 @@ export default function BowPage() {
             ...form,
             archerId: bench.ids.archer,
             newArcher: true,
-            archer: { name: '', hand: 'right', hasPress: false, school: 'centreFirst' },
+            archer: newArcher,
           },
     );
   };
@@ -93,9 +101,15 @@ export default function BowPage() {
     <div className="page">
       <BenchHead at="bow" bowId={bowId} />
       <main className="thing bow-page">
+        {bowId !== undefined && <BowWays bowId={bowId} way="measures" />}
         <section className="bow-picture" aria-label="The bow, drawn">
           <BowFigure entry={form.entry} />
           {bench.bow && <MoveList moves={bench.bow.moves} />}
+          {bench.bow && (
+            <ButtonBase className="plain" onClick={() => void bench.archive(bench.bow!.archivedAt === null)}>
+              {bench.bow.archivedAt ? 'Hang it on the rack again' : 'Take it off the rack'}
+            </ButtonBase>
+          )}
         </section>
         <section className="bow-fields">
           <h1>{bowId === undefined ? 'A new bow' : form.entry.name || 'The bow'}</h1>
@@ -130,14 +144,30 @@ export default function BowPage() {
               onChange={(school) => archer({ school: school as BowForm['archer']['school'] })}
               choices={schools}
             />
-            <label className="tick">
-              <Checkbox
-                checked={form.archer.hasPress}
-                onChange={(event) => archer({ hasPress: event.target.checked })}
-                sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }}
-              />
-              Has the right press and the manual
-            </label>
+            <Select
+              label="Shoots"
+              name="practice"
+              value={form.archer.practice ?? 'weekly'}
+              onChange={(practice) => archer({ practice: practice as BowForm['archer']['practice'] })}
+              choices={practices}
+            />
+            <Select
+              label="Experience"
+              name="experience"
+              value={form.archer.experience ?? 'keen'}
+              onChange={(experience) => archer({ experience: experience as BowForm['archer']['experience'] })}
+              choices={experiences}
+            />
+            {tools.map(([name, label]) => (
+              <label key={name} className="tick">
+                <Checkbox
+                  checked={form.archer[name] ?? false}
+                  onChange={(event) => archer({ [name]: event.target.checked })}
+                  sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }}
+                />
+                {label}
+              </label>
+            ))}
           </div>
           <h2>Bow</h2>
           <div className="grid">
@@ -186,6 +216,13 @@ export default function BowPage() {
             {compound && typed('ratedSpeed', 'Rated speed, if known', 'speed', '350 gr, 70 lb, 30 in', 'ratedSpeed')}
             {typed('stringWeight', 'Weight on the string', 'weight', 'peep, loop, silencers', 'stringWeight')}
             {typed('stringWeightFromTip', 'Its place', 'number', '0 at the tip, 1 at the nocking point')}
+          </div>
+          <h2>The maker’s figures, where known</h2>
+          <div className="grid">
+            {compound && typed('maximumWeight', 'Rated maximum weight', 'drawWeight', 'never above it')}
+            {compound && typed('makerAxleToAxle', 'Axle to axle', 'length', 'play 1/8 in')}
+            {typed('makerBraceHeight', 'Brace height', 'length', 'play 1/8 in')}
+            {compound && typed('makerCentreShot', 'Centre shot', 'length', 'empty takes 13/16 in')}
           </div>
           <h2>{compound ? 'Rest and cams' : 'Rest'}</h2>
           <div className="grid">
@@ -239,6 +276,7 @@ export default function BowPage() {
           <AdjusterList
             entry={form.entry}
             chosen={form.adjusters}
+            faults={faults}
             standing={bench.bow?.adjusters ?? []}
             onChange={(adjusters) => bench.change({ ...form, adjusters })}
           />

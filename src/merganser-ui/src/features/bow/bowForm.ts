@@ -34,6 +34,24 @@ export const emptyEntry: Entry = {
   factorSet: '',
   stringWeight: '',
   stringWeightFromTip: '',
+  maximumWeight: '',
+  makerAxleToAxle: '',
+  makerBraceHeight: '',
+  makerCentreShot: '',
+};
+
+export const newArcher: Schemas['Archer'] = {
+  name: '',
+  hand: 'right',
+  hasPress: false,
+  school: 'centreFirst',
+  units: null,
+  practice: 'weekly',
+  experience: 'keen',
+  hasDrawBoard: false,
+  hasScale: false,
+  hasChronograph: false,
+  mayPress: false,
 };
 
 /** What a kind of bow usually has. */
@@ -57,7 +75,7 @@ export function emptyForm(ids: { bow: string; archer: string }, archers: Schemas
     bowId: ids.bow,
     archerId: known?.id ?? ids.archer,
     newArcher: !known,
-    archer: known?.archer ?? { name: '', hand: 'right', hasPress: false, school: 'centreFirst' },
+    archer: known?.archer ?? newArcher,
     entry: { ...emptyEntry, hand: known?.archer.hand ?? 'right' },
     adjusters: [],
     base: null,
@@ -71,7 +89,13 @@ export function formOf(bow: Schemas['BowView'], archer: Schemas['Archer']): BowF
     newArcher: false,
     archer,
     entry: bow.typed,
-    adjusters: bow.adjusters.map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress })),
+    adjusters: bow.adjusters.map(({ kind, lower, upper, needsPress, inchesPerStep }) => ({
+      kind,
+      lower,
+      upper,
+      needsPress,
+      inchesPerStep: inchesPerStep === null ? '' : String(inchesPerStep),
+    })),
     base: { version: bow.version, entry: bow.typed },
   };
 }

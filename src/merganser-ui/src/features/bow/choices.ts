@@ -50,3 +50,16 @@ export const camDraws: Choice[] = [
   { value: 'medium', label: 'Medium' },
   { value: 'hard', label: 'Hard' },
 ];
+
+export const practices: Choice[] = [
+  { value: 'rarely', label: 'Rarely' },
+  { value: 'weekly', label: 'About weekly' },
+  { value: 'often', label: 'Several times a week' },
+  { value: 'daily', label: 'Daily' },
+];
+
+export const experiences: Choice[] = [
+  { value: 'beginner', label: 'Beginner: nothing that needs a press' },
+  { value: 'keen', label: 'Keen home tuner' },
+  { value: 'technician', label: 'Technician' },
+];

@@ -66,7 +66,7 @@ export function useBowForm(bowId: string | undefined) {
       setProblem(null);
       await Promise.all([archers.refetch(), bow.data ? bow.refetch() : Promise.resolve()]);
       refresh();
-      if (bowId === undefined) void navigate(`/bows/${saved.id}/bow`);
+      if (bowId === undefined) void navigate(`/bows/${saved.id}/bow?way=measures`);
       return true;
     } catch (error) {
       setProblem(error as Error);
@@ -106,6 +106,16 @@ export function useBowForm(bowId: string | undefined) {
       return keep(both);
     },
     takeTheirs,
+    archive: async (archived: boolean) => {
+      try {
+        await answer(api.POST('/api/bows/{id}/archive', { params: { path: { id: bowId! } }, body: { archived } }));
+        await bow.refetch();
+        refresh();
+        if (archived) void navigate('/');
+      } catch (error) {
+        setProblem(error as Error);
+      }
+    },
     ids,
   };
 }

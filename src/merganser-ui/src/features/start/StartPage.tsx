@@ -1,6 +1,6 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { BenchHead } from '../../bench/BenchHead';
 import { BowDrawing } from '../../bench/BowDrawing';
 import { Foot } from '../../bench/Foot';
@@ -77,6 +77,16 @@ export function StartPage() {
             </ButtonBase>
           </li>
         </ul>
+        {(rack.data?.archived.length ?? 0) > 0 && (
+          <p className="off-rack">
+            Off the rack:{' '}
+            {rack.data!.archived.map((bow) => (
+              <Link key={bow.id} to={`/bows/${bow.id}/bow?way=measures`}>
+                {bow.name}
+              </Link>
+            ))}
+          </p>
+        )}
       </main>
       {next ? (
         <Foot

@@ -1,0 +1,225 @@
+using System.Data;
+using Dapper;
+using Merganser.Core.Bows;
+using Merganser.Core.Setup;
+using Merganser.Core.Tuning;
+
+namespace Merganser.Data;
+
+/// <summary>A finding with the shots that had been fired before it.</summary>
+public sealed record FindingRow(DatedFinding Dated, int AfterShots);
+
+/// <summary>A change entered by hand.</summary>
+public sealed record ChangeRow(string Id, BowChange Change, int Ordinal, string Note, int AfterShots, DateTimeOffset HappenedAt);
+
+/// <summary>A state in which the bow shot well, one for each arrow that is shot from it.</summary>
+public sealed record GoodStateRow(
+    string Id, string? ArrowVersionId, IReadOnlyList<Adjuster> Positions, IReadOnlyDictionary<CheckKind, double> Readings, string Note, DateTimeOffset MarkedAt);
+
+/// <summary>Shots that were entered or marked on paper.</summary>
+public sealed record ShotsRow(string Id, int Count, bool Settling, string Source, DateTimeOffset FiredAt);
+
+/// <summary>Everything that was entered about a bow's set-up.</summary>
+public sealed record SetupRows(
+    IReadOnlyList<FindingRow> Findings, IReadOnlyList<ChangeRow> Changes, IReadOnlyList<DatedChange> Dated, StringLife String, int CheckedAt,
+    IReadOnlyList<GoodStateRow> GoodStates, IReadOnlyList<ShotsRow> Shots);
+
+/// <summary>The set-up sheet's entries. Everything is added, nothing rewritten; what was entered wrongly is withdrawn beside it.</summary>
+public sealed class SetupStore(Database database, TimeProvider clock)
+{
+    private static readonly AdjusterKind[] StringWork = [AdjusterKind.TopCable, AdjusterKind.BottomCable, AdjusterKind.StringTwists];
+
+    public SetupRows Of(string bowId) => database.Read(c => Of(c, null, bowId));
+
+    /// <summary>Adds a finding; a measured weight, length or brace height becomes the bow's own. The same id again changes nothing.</summary>
+    public SetupRows Find(string bowId, string id, CheckFinding finding, string typed) => database.Write((c, t) =>
+    {
+        var row = BowStore.Get(c, t, bowId);
+        var added = c.Execute(
+            """
+            INSERT INTO check_finding (id, bow_id, ordinal, kind, value, typed, choice, skip_reason, after_move, after_change, after_shots, found_at)
+            VALUES (@id, @bowId, 1 + (SELECT count(*) FROM check_finding WHERE bow_id = @bowId), @kind, @Value, @typed, @Choice, @SkipReason,
+              (SELECT count(*) FROM move WHERE bow_id = @bowId), (SELECT count(*) FROM bow_change WHERE bow_id = @bowId),
+              (SELECT coalesce(sum(count), 0) FROM shots_fired WHERE bow_id = @bowId), @now)
+            ON CONFLICT (id) DO NOTHING
+            """,
+            new { id, bowId, kind = FactsJson.Word(finding.Kind), finding.Value, typed, finding.Choice, finding.SkipReason, now = Stamp.Of(clock.GetUtcNow()) }, t);
+        if (added == 1 && finding.Value is not null && Measured(row.Typed, finding.Kind, typed) is { } entry)
+        {
+            BowStore.PutEntry(c, t, bowId, entry);
+        }
+
+        return Of(c, t, bowId);
+    });
+
+    public SetupRows Change(string bowId, string id, BowChange change, string note, DateTimeOffset? happenedAt) => database.Write((c, t) =>
+    {
+        _ = BowStore.Get(c, t, bowId);
+        var now = clock.GetUtcNow();
+        c.Execute(
+            """
+            INSERT INTO bow_change (id, bow_id, ordinal, change, note, after_shots, happened_at, recorded_at)
+            VALUES (@id, @bowId, 1 + (SELECT count(*) FROM bow_change WHERE bow_id = @bowId), @change, @note,
+              (SELECT coalesce(sum(count), 0) FROM shots_fired WHERE bow_id = @bowId), @happened, @now)
+            ON CONFLICT (id) DO NOTHING
+            """,
+            new { id, bowId, change = FactsJson.Word(change), note, happened = Stamp.Of(happenedAt ?? now), now = Stamp.Of(now) }, t);
+        return Of(c, t, bowId);
+    });
+
+    /// <summary>Takes back an entry that was made wrongly; it stays on record.</summary>
+    public SetupRows Withdraw(string bowId, string entryId) => database.Write((c, t) =>
+    {
+        var known = c.ExecuteScalar<long>(
+            """
+            SELECT (SELECT count(*) FROM check_finding WHERE id = @entryId AND bow_id = @bowId) + (SELECT count(*) FROM bow_change WHERE id = @entryId AND bow_id = @bowId)
+              + (SELECT count(*) FROM shots_fired WHERE id = @entryId AND bow_id = @bowId) + (SELECT count(*) FROM good_state WHERE id = @entryId AND bow_id = @bowId)
+            """, new { entryId, bowId }, t);
+        if (known == 0)
+        {
+            throw new MissingException("entry");
+        }
+
+        c.Execute("INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@entryId, @now) ON CONFLICT DO NOTHING", new { entryId, now = Stamp.Of(clock.GetUtcNow()) }, t);
+        return Of(c, t, bowId);
+    });
+
+    public SetupRows Shoot(string bowId, string id, int count) => database.Write((c, t) =>
+    {
+        _ = BowStore.Get(c, t, bowId);
+        var settling = Math.Min(count, Of(c, t, bowId).String.SettlingLeft);
+        Fire(c, t, bowId, id, settling, true, "entered", clock.GetUtcNow());
+        Fire(c, t, bowId, settling > 0 ? $"{id}-read" : id, count - settling, false, "entered", clock.GetUtcNow());
+        return Of(c, t, bowId);
+    });
+
+    public SetupRows Plan(string bowId, StringPlan plan) => database.Write((c, t) =>
+    {
+        _ = BowStore.Get(c, t, bowId);
+        c.Execute("UPDATE bow SET string_plan = @plan WHERE id = @bowId", new { bowId, plan = FactsJson.Write(plan.Checked()) }, t);
+        return Of(c, t, bowId);
+    });
+
+    /// <summary>Marks the bow as it stands as shot well, for an arrow or for none.</summary>
+    public SetupRows MarkGood(string bowId, string id, string? arrowVersionId, string note) => database.Write((c, t) =>
+    {
+        PutGood(c, t, bowId, id, arrowVersionId, note, clock.GetUtcNow());
+        return Of(c, t, bowId);
+    });
+
+    internal static void PutGood(IDbConnection c, IDbTransaction t, string bowId, string id, string? arrowVersionId, string note, DateTimeOffset now)
+    {
+        if (c.ExecuteScalar<long>("SELECT count(*) FROM good_state WHERE id = @id", new { id }, t) > 0)
+        {
+            return;
+        }
+
+        var readings = Findings(c, t, bowId).Where(f => f.Dated.Finding.Value is not null)
+            .GroupBy(f => f.Dated.Finding.Kind).ToDictionary(g => g.Key, g => g.Last().Dated.Finding.Value!.Value);
+        var state = BowStore.TakeState(c, t, bowId, now);
+        c.Execute(
+            "INSERT INTO good_state (id, bow_id, bow_state_id, arrow_version_id, readings, note, marked_at) VALUES (@id, @bowId, @state, @arrowVersionId, @readings, @note, @now)",
+            new { id, bowId, state, arrowVersionId, readings = FactsJson.Write(readings), note, now = Stamp.Of(now) }, t);
+    }
+
+    /// <summary>Counts a shot that was marked on paper; true when it only settles new string work.</summary>
+    internal static bool Fire(IDbConnection c, IDbTransaction t, string bowId, string shotId, string source, DateTimeOffset now)
+    {
+        var settling = Of(c, t, bowId).String.SettlingLeft > 0;
+        Fire(c, t, bowId, shotId, 1, settling, source, now);
+        return settling;
+    }
+
+    internal static SetupRows Of(IDbConnection c, IDbTransaction? t, string bowId)
+    {
+        var findings = Findings(c, t, bowId);
+        var changes = c.Query<(string Id, string Change, int Ordinal, string Note, int AfterShots, string At)>(
+            "SELECT id, change, ordinal, note, after_shots, happened_at FROM bow_change WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal", new { bowId }, t)
+            .Select(r => new ChangeRow(r.Id, FactsJson.Enum<BowChange>(r.Change), r.Ordinal, r.Note, r.AfterShots, Stamp.Read(r.At))).ToArray();
+        var moves = BowStore.Moves(c, t, bowId);
+        var effective = MoveHistory.Effective([.. moves.Select(m => new LoggedMove(m.Id, m.Adjuster, m.From, m.To, m.Corrects, 0))]).ToDictionary(m => m.Id);
+        var real = moves.Where(m => effective.ContainsKey(m.Id)).ToArray();
+        var hand = BowStore.Get(c, t, bowId).Bow.Hand;
+        DatedChange[] dated =
+        [
+            .. real.Where(m => ChangeTable.Of(m.Adjuster) is not null)
+                .Select(m => new DatedChange(ChangeTable.Of(m.Adjuster)!.Value, m.Ordinal, null, Lower(AdjusterTable.Of(m.Adjuster).Order(effective[m.Id].To - m.From, hand)))),
+            .. changes.Select(r => new DatedChange(r.Change, null, r.Ordinal, Lower(ChangeTable.Of(r.Change).Name))),
+        ];
+        var (life, checkedAt, shots) = Life(c, t, bowId, findings, changes, real);
+        var good = c.Query<(string Id, string? Version, string Positions, string Readings, string Note, string At)>(
+            """
+            SELECT g.id, g.arrow_version_id, s.positions, g.readings, g.note, g.marked_at FROM good_state g JOIN bow_state s ON s.id = g.bow_state_id
+            WHERE g.bow_id = @bowId AND g.id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY g.rowid
+            """, new { bowId }, t)
+            .Select(g => new GoodStateRow(g.Id, g.Version, FactsJson.Read<Adjuster[]>(g.Positions), FactsJson.Read<Dictionary<CheckKind, double>>(g.Readings), g.Note, Stamp.Read(g.At)))
+            .GroupBy(g => g.ArrowVersionId).Select(g => g.Last()).OrderByDescending(g => g.MarkedAt).ToArray();
+        return new SetupRows(findings, changes, dated, life, checkedAt, good, shots);
+    }
+
+    private static (StringLife Life, int CheckedAt, ShotsRow[] Shots) Life(IDbConnection c, IDbTransaction? t, string bowId, IReadOnlyList<FindingRow> findings, ChangeRow[] changes, MoveRow[] moves)
+    {
+        var plan = c.ExecuteScalar<string?>("SELECT string_plan FROM bow WHERE id = @bowId", new { bowId }, t) is { } json ? FactsJson.Read<StringPlan>(json) : StringPlan.Usual;
+        var fired = c.Query<(string Id, int Count, bool Settling, string Source, int AfterMove, int AfterChange, string At)>(
+            "SELECT id, count, settling, source, after_move, after_change, fired_at FROM shots_fired WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid", new { bowId }, t).ToArray();
+        var fresh = changes.LastOrDefault(r => r.Change == BowChange.NewString);
+        var onString = fired.Where(f => fresh is null || f.AfterChange >= fresh.Ordinal).ToArray();
+        var workChange = changes.LastOrDefault(r => ChangeTable.Of(r.Change).Settles)?.Ordinal;
+        var workMove = moves.LastOrDefault(m => StringWork.Contains(m.Adjuster))?.Ordinal;
+        var since = workChange is null && workMove is null
+            ? plan.SettlingShots
+            : fired.Where(f => f.AfterChange >= (workChange ?? 0) && f.AfterMove >= (workMove ?? 0)).Sum(f => f.Count);
+        var looked = findings.LastOrDefault(f => f.Dated.Finding is { SkipReason: null, Kind: CheckKind.CamTiming or CheckKind.BraceHeight });
+        var life = new StringLife(onString.Where(f => !f.Settling).Sum(f => f.Count), onString.Where(f => f.Settling).Sum(f => f.Count), since, plan);
+        var checkedAt = looked is null ? 0 : Math.Max(0, looked.AfterShots - (fresh?.AfterShots ?? 0));
+        return (life, checkedAt, [.. fired.Where(f => f.Count > 0).Select(f => new ShotsRow(f.Id, f.Count, f.Settling, f.Source, Stamp.Read(f.At)))]);
+    }
+
+    private static FindingRow[] Findings(IDbConnection c, IDbTransaction? t, string bowId) => [.. c.Query<FindingLine>(
+        """
+        SELECT id, kind, value, typed, choice, skip_reason AS skipReason, after_move AS afterMove, after_change AS afterChange, after_shots AS afterShots, found_at AS foundAt
+        FROM check_finding WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal
+        """, new { bowId }, t).Select(f => f.Row())];
+
+    private static void Fire(IDbConnection c, IDbTransaction t, string bowId, string id, int count, bool settling, string source, DateTimeOffset now)
+    {
+        if (count <= 0)
+        {
+            return;
+        }
+
+        c.Execute(
+            """
+            INSERT INTO shots_fired (id, bow_id, count, settling, source, after_move, after_change, fired_at)
+            VALUES (@id, @bowId, @count, @settling, @source, (SELECT count(*) FROM move WHERE bow_id = @bowId), (SELECT count(*) FROM bow_change WHERE bow_id = @bowId), @now)
+            ON CONFLICT (id) DO NOTHING
+            """, new { id, bowId, count, settling, source, now = Stamp.Of(now) }, t);
+    }
+
+    private static BowEntry? Measured(BowEntry entry, CheckKind kind, string typed) => kind switch
+    {
+        CheckKind.DrawWeight => entry with { MeasuredWeight = typed },
+        CheckKind.AxleToAxle => entry with { AxleToAxle = typed },
+        CheckKind.BraceHeight => entry with { BraceHeight = typed },
+        _ => null,
+    };
+
+    private static string Lower(string words) => char.ToLowerInvariant(words[0]) + words[1..];
+
+    private sealed class FindingLine
+    {
+        public string Id { get; init; } = "";
+        public string Kind { get; init; } = "";
+        public double? Value { get; init; }
+        public string Typed { get; init; } = "";
+        public string? Choice { get; init; }
+        public string? SkipReason { get; init; }
+        public long AfterMove { get; init; }
+        public long AfterChange { get; init; }
+        public long AfterShots { get; init; }
+        public string FoundAt { get; init; } = "";
+
+        public FindingRow Row() => new(
+            new DatedFinding(Id, new CheckFinding(FactsJson.Enum<CheckKind>(Kind), Value, Choice, SkipReason), Typed, (int)AfterMove, (int)AfterChange, Stamp.Read(FoundAt)), (int)AfterShots);
+    }
+}

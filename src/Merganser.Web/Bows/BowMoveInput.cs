@@ -1,0 +1,59 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Data;
+using Merganser.Web.Guard;
+
+namespace Merganser.Web.Bows;
+
+/// <summary>Takes a bow off the rack, or hangs it up again.</summary>
+public sealed record ArchiveInput(bool Archived);
+
+/// <summary>How a move is taken back: the entry was wrong, or it was turned back on the bow.</summary>
+public sealed record UndoInput(string? Id, bool LoggedWrongly);
+
+/// <summary>Half twists put into each yoke leg; negative takes them out.</summary>
+public sealed record YokeInput(int Left, int Right);
+
+/// <summary>Sizes by which each cam was shifted, + to the left.</summary>
+public sealed record SpacerInput(int Top, int Bottom);
+
+/// <summary>A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of both cams.</summary>
+public sealed record BowMoveInput(
+    string? Id, AdjusterKind? Adjuster = null, int? To = null, YokeInput? Yoke = null, SpacerInput? Spacers = null, string? Note = null, DateTimeOffset? HappenedAt = null)
+{
+    private const int LongestNote = 500;
+
+    /// <summary>The moves to log; two legs of a yoke may be two of them.</summary>
+    /// <exception cref="RefusedException">Nothing was moved, or the note is too long.</exception>
+    public IReadOnlyList<NewMove> Moves(string bowId, BowRow bow)
+    {
+        var id = ClientId.Checked(Id);
+        var fields = new FieldReader();
+        fields.Check((Note?.Length ?? 0) <= LongestNote, "note", "too-long", $"At most {LongestNote} characters.");
+        fields.Check(Yoke is not null || Spacers is not null || (Adjuster is not null && To is not null), "adjuster", "missing", "Say which adjuster was moved, and to where.");
+        fields.Check(Yoke is null or { Left: not 0 } or { Right: not 0 }, "yoke", "nothing-moved", "Nothing was twisted.");
+        fields.Check(Spacers is null or { Top: not 0 } or { Bottom: not 0 }, "spacers", "nothing-moved", "Nothing was moved.");
+        fields.ThrowIfAny();
+        if (Yoke is { } yoke)
+        {
+            var twists = new YokeTwists(yoke.Left, yoke.Right).Moves;
+            return [.. twists.Select((m, i) => New(Derived(id, i), m.Kind, Standing(m.Kind).Position + m.Steps, null))];
+        }
+
+        if (Spacers is { } spacers)
+        {
+            var seats = (Standing(AdjusterKind.CamSpacer).Seats ?? SpacerSeats.Middle).Shifted(spacers.Top, spacers.Bottom);
+            return [New(id, AdjusterKind.CamSpacer, seats.Step, seats)];
+        }
+
+        return [New(id, Adjuster!.Value, To!.Value, null)];
+
+        NewMove New(string moveId, AdjusterKind kind, int to, SpacerSeats? seats) => new(moveId, bowId, null, kind, to, null, Note?.Trim() ?? "", HappenedAt, seats);
+
+        Adjuster Standing(AdjusterKind kind) => bow.Adjusters.FirstOrDefault(a => a.Kind == kind)
+            ?? throw new RefusedException("no-adjuster", $"This bow has no {AdjusterTable.Of(kind).Name.ToLowerInvariant()} on its list.", new FieldProblem("adjuster", "no-adjuster", $"Tick \"{AdjusterTable.Of(kind).Name}\" among its adjusters first."));
+    }
+
+    /// <summary>Ids of the parts of one act follow from the act's own, so that a retry is safe.</summary>
+    private static string Derived(string id, int part) => part == 0 ? id : $"{id}-{part}";
+}

@@ -1,0 +1,141 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Core.Setup;
+using Merganser.Core.Speed;
+using Merganser.Core.Units;
+using Merganser.Data;
+
+namespace Merganser.Web.Setup;
+
+/// <summary>A finding as it was entered.</summary>
+public sealed record FindingView(string Id, double? Value, string Typed, string? Choice, string? ChoiceWords, string? SkipReason, DateTimeOffset At);
+
+/// <summary>One check of the sheet with all that its page shows.</summary>
+public sealed record CheckView(
+    CheckKind Kind, string Title, string Tool, int Minutes, string WhyHere, string How, string View, Quantity? Quantity, string Unit, Tolerance? Tolerance, double ReadingError,
+    IReadOnlyList<CheckChoice> Choices, CheckState State, string? Because, FindingView? Last, FindingView? Before, CheckVerdict? Verdict, string Line, string Advice);
+
+/// <summary>The string as it stands.</summary>
+public sealed record StringView(int Shots, int Settling, int SettlingLeft, StringPlan Plan, IReadOnlyList<ShotsRow> Entries);
+
+/// <summary>A change that can be entered, with what follows.</summary>
+public sealed record ChangeChoice(BowChange Change, string Name, string Follows);
+
+/// <summary>A change that was entered.</summary>
+public sealed record ChangeView(string Id, BowChange Change, string Name, string Note, DateTimeOffset HappenedAt);
+
+/// <summary>A state in which the bow shot well, and what leads back to it.</summary>
+public sealed record GoodStateView(
+    string Id, string Words, string? ArrowVersionId, string Note, DateTimeOffset MarkedAt, IReadOnlyDictionary<AdjusterKind, int> Positions, IReadOnlyList<WayBackMove> WayBack);
+
+/// <summary>Where the arrow stands from the riser after the clicks that were made since it was measured.</summary>
+public sealed record CentreShotView(double Measured, double Now, double InchesPerClick, bool StepKnown, Tolerance Tolerance, Verdict Verdict);
+
+/// <summary>The whole set-up of a bow as its page shows it.</summary>
+public sealed record SetupView(
+    string BowId, IReadOnlyList<CheckView> Checks, IReadOnlyList<CheckView> FollowUps, int Done, IReadOnlyList<DueItem> Due, StringView String,
+    IReadOnlyList<ChangeChoice> Choices, IReadOnlyList<ChangeView> Changes, IReadOnlyList<GoodStateView> GoodStates, CentreShotView? CentreShot,
+    string Aperture, string? Practice, Next Next);
+
+/// <summary>Puts the rows of a bow's set-up and the Core's reading together.</summary>
+public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, TimeProvider clock)
+{
+    public SetupView View(string bowId) => View(bows.Get(bowId), setups.Of(bowId));
+
+    public SetupView View(BowRow bow, SetupRows rows)
+    {
+        var archer = archers.Get(bow.ArcherId).Archer;
+        var sheet = Sheet(bow, rows);
+        var due = Due(bow, rows);
+        var offered = bow.Bow.Kind == BowKind.Compound ? ChangeTable.ByHand : [.. ChangeTable.ByHand.Where(c => c is not BowChange.NewCable and not BowChange.NewPeep and not BowChange.NewLoop)];
+        return new SetupView(bow.Id, [.. sheet.Lines.Select(l => Check(l, bow.Bow, archer))], [.. sheet.FollowUps.Select(l => Check(l, bow.Bow, archer))], sheet.Done, due,
+            new StringView(rows.String.Shots, rows.String.Settling, rows.String.SettlingLeft, rows.String.Plan, rows.Shots),
+            [.. offered.Select(c => new ChangeChoice(c, ChangeTable.Of(c).Name, Follows(ChangeTable.Of(c), bow.Bow)))],
+            [.. rows.Changes.Reverse().Select(c => new ChangeView(c.Id, c.Change, ChangeTable.Of(c.Change).Name, c.Note, c.HappenedAt))],
+            [.. rows.GoodStates.Select(g => Good(g, bow))], Centre(bow, rows), Peep.Aperture(bow.Bow.AxleToAxle),
+            archer.Practice == Core.Bows.Practice.Rarely ? "A fine tune needs regular practice: an archer who rarely shoots cannot hold one. A quarter inch at 3 yd is plenty." : null,
+            SetupNext.Of(sheet, due));
+    }
+
+    public SetupSheet Sheet(BowRow bow, SetupRows rows)
+    {
+        var accepted = papers.Of(bow.Id).Any(p => p.AcceptedAt is not null);
+        return SetupSheet.Of(bow.Bow, archers.Get(bow.ArcherId).Archer.MayPress, [.. rows.Findings.Select(f => f.Dated)], rows.Dated, accepted, rows.GoodStates.FirstOrDefault()?.Readings);
+    }
+
+    public IReadOnlyList<DueItem> Due(BowRow bow, SetupRows rows)
+    {
+        var look = rows.Findings.LastOrDefault(f => f.Dated.Finding is { SkipReason: null, Kind: CheckKind.CamTiming or CheckKind.BraceHeight })?.Dated.At;
+        return rows.String.Due(bow.Bow.Kind, rows.CheckedAt, archers.Get(bow.ArcherId).Archer.Practice, look, clock.GetUtcNow());
+    }
+
+    /// <summary>What a degree costs at this bow's speed: of the arrow last kept, else of one at 6 gr/lb.</summary>
+    public CantTable Cants(string bowId, double degrees, double zero, double slope)
+    {
+        var bow = bows.Measured(bowId);
+        var grains = arrows.Of(bowId).FirstOrDefault(a => a.Kept is not null)?.Kept!.Arrow.Balance().Grains ?? 6 * bow.DrawWeight;
+        return CantTable.Of(LaunchSpeed.Of(bow, grains).Speed, degrees, zero, slope, CantTable.UsualYards);
+    }
+
+    private static CheckView Check(CheckLine line, Bow bow, Archer archer)
+    {
+        var fact = line.Fact;
+        var quantityUnit = fact.Quantity switch { Quantity.Length => "in", Quantity.DrawWeight => "lb", Quantity.Number => "degrees", _ => "" };
+        return new CheckView(fact.Kind, fact.Title, fact.Tool, fact.Minutes, fact.WhyHere, fact.How, fact.View, fact.Quantity, quantityUnit, CheckReading.ToleranceOf(fact.Kind, bow), fact.ReadingError,
+            fact.Choices, line.State, line.Because, Finding(line.Last, fact), Finding(line.Before, fact), line.Verdict, Short(line, quantityUnit), Advice(fact, archer));
+    }
+
+    private static FindingView? Finding(DatedFinding? found, CheckFact fact) => found is null ? null
+        : new FindingView(found.Id, found.Finding.Value, found.Typed, found.Finding.Choice, fact.Choices.FirstOrDefault(c => c.Code == found.Finding.Choice)?.Label, found.Finding.SkipReason, found.At);
+
+    private static string Short(CheckLine line, string unit) => line.State switch
+    {
+        CheckState.Again => "look at it again",
+        CheckState.Held => "after paper",
+        CheckState.Open => "open",
+        CheckState.Skipped => $"left: {line.Because}",
+        _ when line.Last!.Finding.Value is { } value => $"{Trimmed(value, unit == "lb" ? 1 : unit == "degrees" ? 0 : 3)} {unit}",
+        _ => line.Verdict!.Words.TrimEnd('.').ToLowerInvariant(),
+    };
+
+    private static string Trimmed(double value, int decimals) => decimals == 0 ? Show.Number(value, 0) : Show.Number(value, decimals).TrimEnd('0').TrimEnd('.');
+
+    /// <summary>What this archer has bears on how the check is done.</summary>
+    private static string Advice(CheckFact fact, Archer archer) => fact.Kind switch
+    {
+        CheckKind.CamTiming when !archer.HasDrawBoard => "No draw board on your list: a second person watches the cams while you draw, or a shop looks.",
+        CheckKind.DrawWeight when !archer.HasScale => "No scale on your list: a club or shop has one. Until then the marking counts, with its doubt.",
+        CheckKind.Peep or CheckKind.CamLean when !archer.MayPress => "Whatever needs the press goes to a shop; what you find here tells them what.",
+        _ => "",
+    };
+
+    private static string Follows(ChangeFact fact, Bow bow)
+    {
+        var order = CheckTable.Order(bow.Kind, bow.Release);
+        var again = fact.Again.Where(k => !CheckTable.Of(k).OnSheet || order.Contains(k)).Select(k => CheckTable.Of(k).Title.ToLowerInvariant());
+        return $"Looked at again: {string.Join(", ", again)}.";
+    }
+
+    private GoodStateView Good(GoodStateRow good, BowRow bow)
+    {
+        var arrow = good.ArrowVersionId is { } version ? arrows.Version(version) : null;
+        return new GoodStateView(good.Id, arrow is null ? "as it shot well" : $"as it shot {arrow.Typed.Name} well, version {arrow.Number}", good.ArrowVersionId, good.Note, good.MarkedAt,
+            good.Positions.ToDictionary(p => p.Kind, p => p.Position), StateDiff.WayBack(bow.Adjusters, good.Positions, bow.Bow.Hand));
+    }
+
+    private CentreShotView? Centre(BowRow bow, SetupRows rows)
+    {
+        var found = rows.Findings.LastOrDefault(f => f.Dated.Finding is { Kind: CheckKind.CentreShot, Value: not null })?.Dated;
+        var rest = bow.Adjusters.FirstOrDefault(a => a.Kind == AdjusterKind.RestSideways);
+        if (found is null || rest is null)
+        {
+            return null;
+        }
+
+        var then = bows.Moves(bow.Id).Where(m => m.Ordinal <= found.AfterMove && m.Adjuster == AdjusterKind.RestSideways).Select(m => m.To).LastOrDefault();
+        var step = rest.InchesPerStep ?? AdjusterTable.RestClickInches;
+        var now = Core.Setup.CentreShot.After(found.Finding.Value!.Value, rest.Position - then, step, bow.Bow.Hand);
+        var tolerance = Core.Setup.CentreShot.Tolerance(bow.Bow.MakerCentreShot);
+        return new CentreShotView(found.Finding.Value!.Value, now, step, rest.InchesPerStep is not null, tolerance, CheckReading.Of(now, tolerance, CheckTable.Of(CheckKind.CentreShot).ReadingError));
+    }
+}

@@ -1,0 +1,79 @@
+import { ButtonBase } from '@mui/material';
+import type { Schemas } from '../../api/client';
+import { Scale } from '../../bench/Scale';
+import { number, signed, withUnit } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import { MoveForm } from './MoveForm';
+import type { Setup, SetupBench } from './useSetup';
+
+interface Props {
+  bow: Schemas['BowView'];
+  setup: Setup;
+  bench: SetupBench;
+  open: Schemas['AdjusterKind'] | null;
+  onOpen: (kind: Schemas['AdjusterKind'] | null) => void;
+}
+
+/** Every adjuster on its own scale, with the place where it stood when the bow shot well. */
+export function AdjusterColumn({ bow, setup, bench, open, onOpen }: Props) {
+  const units = useUnits();
+  const good = setup.goodStates[0];
+  const centre = setup.centreShot;
+  return (
+    <section className="adjuster-column" aria-label="Adjusters">
+      <h2>
+        Adjusters{' '}
+        {good && (
+          <small className="muted">
+            dashed: {new Date(good.markedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}, shot well
+          </small>
+        )}
+      </h2>
+      <ul>
+        {bow.adjusters.filter(worthARow).map((adjuster) => (
+          <li key={adjuster.kind}>
+            <ButtonBase
+              className="adjuster-row"
+              aria-expanded={open === adjuster.kind}
+              onClick={() => onOpen(open === adjuster.kind ? null : adjuster.kind)}
+              data-adjuster={adjuster.kind}
+            >
+              <span className="adjuster-head">
+                <b>{adjuster.name}</b>
+                <span className="n">
+                  {signed(adjuster.position, 0)} <small>{adjuster.stepUnit}</small>
+                </span>
+              </span>
+              <Scale
+                lower={adjuster.lower}
+                upper={adjuster.upper}
+                at={adjuster.position}
+                good={good?.positions[adjuster.kind]}
+                label={`${adjuster.name} at ${adjuster.position}, ${adjuster.position - adjuster.lower} left down, ${adjuster.upper - adjuster.position} left up`}
+              />
+              <span className="adjuster-note">
+                <span>
+                  {adjuster.kind === 'restSideways' && centre
+                    ? `centre shot ${withUnit(centre.now, 'in', 2, units)}, ${centre.verdict === 'within' ? 'within' : centre.verdict === 'beyond' ? 'beyond' : 'at the edge'}`
+                    : adjuster.seats
+                      ? `top ${adjuster.seats.topLeft} | ${adjuster.seats.topRight}, bottom ${adjuster.seats.bottomLeft} | ${adjuster.seats.bottomRight}`
+                      : `${number(adjuster.position - adjuster.lower, 0)} left down, ${number(adjuster.upper - adjuster.position, 0)} up`}
+                  {adjuster.inchesPerStep !== null && `, ${withUnit(adjuster.inchesPerStep, 'in', 4, units)} a step`}
+                </span>
+                {adjuster.needsPress && <b>press</b>}
+              </span>
+            </ButtonBase>
+            {open === adjuster.kind && (
+              <MoveForm key={bow.version} adjuster={adjuster} bench={bench} onDone={() => onOpen(null)} />
+            )}
+          </li>
+        ))}
+      </ul>
+      <p className="muted">Press a row to log a move.</p>
+    </section>
+  );
+}
+
+/** A leg alone is logged with its pair, and has a row of its own only where it was twisted. */
+const worthARow = (adjuster: Schemas['AdjusterView']) =>
+  (adjuster.kind !== 'yokeLeftLeg' && adjuster.kind !== 'yokeRightLeg') || adjuster.position !== 0;

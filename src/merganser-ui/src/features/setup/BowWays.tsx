@@ -1,0 +1,30 @@
+import { Link } from 'react-router';
+
+export type BowWay = 'sheet' | 'measures' | 'history' | 'string' | 'sights' | 'card';
+
+const ways: [BowWay, string][] = [
+  ['sheet', 'Work order'],
+  ['measures', 'Bow and archer'],
+  ['history', 'Adjusters and history'],
+  ['string', 'String'],
+  ['sights', 'Sight axes'],
+  ['card', 'Card'],
+];
+
+/** The ways to look at one bow. */
+export function BowWays({ bowId, way }: { bowId: string; way: BowWay }) {
+  return (
+    <nav className="ways" aria-label="The bow">
+      {ways.map(([name, label]) => (
+        <Link
+          key={name}
+          className="way"
+          to={name === 'sheet' ? `/bows/${bowId}/bow` : `/bows/${bowId}/bow?way=${name}`}
+          aria-current={name === way ? 'true' : undefined}
+        >
+          {label}
+        </Link>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,48 @@
+import type { Schemas } from '../../api/client';
+import { signed } from '../../units/units';
+import { useSay } from '../../units/UnitsContext';
+import type { Setup } from './useSetup';
+
+/** The set-up card on the screen, and as a page to print. */
+export function CardPane({ bow, setup }: { bow: Schemas['BowView']; setup: Setup }) {
+  const say = useSay();
+  return (
+    <div className="history card-pane">
+      <section className="wide" aria-label="Set-up card">
+        <h1>{bow.bow.name}</h1>
+        <p className="muted">
+          {bow.line}. String: {setup.string.shots} shots.{' '}
+          <a href={`/api/bows/${bow.id}/card.pdf`} download={`${bow.bow.name}.pdf`}>
+            One page to print (PDF)
+          </a>
+        </p>
+        <table className="card-table">
+          <tbody>
+            {setup.checks.map((check) => (
+              <tr key={check.kind}>
+                <th scope="row">{check.title}</th>
+                <td>{say(check.line)}</td>
+                <td className="muted">{check.state === 'done' && check.verdict ? say(check.verdict.words) : ''}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <section aria-label="Positions">
+        <h2>Adjusters, from their marks</h2>
+        <table className="card-table">
+          <tbody>
+            {bow.adjusters.map((a) => (
+              <tr key={a.kind}>
+                <th scope="row">{a.name}</th>
+                <td>
+                  {signed(a.position, 0)} <small className="muted">{a.stepUnit}</small>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,168 @@
+import { ButtonBase } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../../api/client';
+import { Select } from '../../bench/Field';
+import type { Setup, SetupBench } from './useSetup';
+
+const when = (at: string) =>
+  new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+
+/** Moves, changes and good states: what was done, and how it is taken back. */
+export function HistoryPane({ bow, setup, bench }: { bow: Schemas['BowView']; setup: Setup; bench: SetupBench }) {
+  return (
+    <div className="history">
+      <Moves moves={bow.moves} bench={bench} />
+      <GoodStates bowId={bow.id} setup={setup} bench={bench} />
+      <Changes setup={setup} bench={bench} />
+    </div>
+  );
+}
+
+function Moves({ moves, bench }: { moves: Schemas['MoveView'][]; bench: SetupBench }) {
+  const [asking, setAsking] = useState<string | null>(null);
+  const corrected = new Set(moves.map((m) => m.corrects).filter(Boolean));
+  const latest = (move: Schemas['MoveView']) =>
+    !moves.some((m) => m.adjuster === move.adjuster && m.ordinal > move.ordinal);
+  const undo = async (id: string, loggedWrongly: boolean) => {
+    if (await bench.undoMove(id, loggedWrongly)) setAsking(null);
+  };
+  return (
+    <section aria-label="Moves">
+      <h2>Moves</h2>
+      {moves.length === 0 && (
+        <p className="muted">Nothing has been moved on this bow yet. Press an adjuster to log one.</p>
+      )}
+      <ol className="moves">
+        {moves.toReversed().map((move) => (
+          <li key={move.id}>
+            <p className={corrected.has(move.id) ? 'struck' : ''}>
+              {move.correction ? `Entry corrected: ${move.name} stands at ${move.to}` : move.words}
+              {move.note && <em> {move.note}</em>}
+            </p>
+            <small>{when(move.happenedAt)}</small>
+            {latest(move) && !move.correction && asking !== move.id && (
+              <ButtonBase className="plain" onClick={() => setAsking(move.id)} data-undo={move.adjuster}>
+                Undo …
+              </ButtonBase>
+            )}
+            {asking === move.id && (
+              <div className="row" role="group" aria-label="How is it taken back?">
+                <ButtonBase className="key" onClick={() => void undo(move.id, true)}>
+                  It was logged wrongly
+                </ButtonBase>
+                <ButtonBase className="key" onClick={() => void undo(move.id, false)}>
+                  I turned it back on the bow
+                </ButtonBase>
+                <ButtonBase className="plain" onClick={() => setAsking(null)}>
+                  Leave it
+                </ButtonBase>
+              </div>
+            )}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function GoodStates({ bowId, setup, bench }: { bowId: string; setup: Setup; bench: SetupBench }) {
+  const [arrow, setArrow] = useState('');
+  const arrows = useQuery({
+    queryKey: ['arrows', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
+  });
+  const kept = (arrows.data ?? []).filter((a) => a.kept);
+  return (
+    <section aria-label="As it shot well">
+      <h2>As it shot well</h2>
+      <p className="muted">A bow shot with several arrows keeps a good state for each.</p>
+      {setup.goodStates.map((good) => (
+        <article key={good.id} className="good-state">
+          <p>
+            <b>{good.words}</b> <small>{when(good.markedAt)}</small>
+          </p>
+          {good.wayBack.length === 0 ? (
+            <p>The bow stands so now.</p>
+          ) : (
+            <>
+              <p>What leads back to it, one after the other:</p>
+              <ol className="way-back">
+                {good.wayBack.map((move) => (
+                  <li key={move.kind}>
+                    {move.order}
+                    {move.needsPress && <b> (press)</b>}
+                  </li>
+                ))}
+              </ol>
+            </>
+          )}
+          <ButtonBase className="plain" onClick={() => void bench.withdraw(good.id)}>
+            That was marked wrongly
+          </ButtonBase>
+        </article>
+      ))}
+      <div className="row">
+        {kept.length > 0 && (
+          <Select
+            label="With which arrow"
+            name="goodArrow"
+            value={arrow}
+            onChange={setArrow}
+            choices={[
+              { value: '', label: 'no arrow in particular' },
+              ...kept.map((a) => ({ value: a.kept!.id, label: `${a.kept!.typed.name}, version ${a.kept!.number}` })),
+            ]}
+          />
+        )}
+        <ButtonBase className="key" onClick={() => void bench.markGood(arrow || null, '')}>
+          It shoots well as it stands
+        </ButtonBase>
+      </div>
+    </section>
+  );
+}
+
+function Changes({ setup, bench }: { setup: Setup; bench: SetupBench }) {
+  const [note, setNote] = useState('');
+  return (
+    <section aria-label="Changes">
+      <h2>Something new on the bow</h2>
+      <input
+        className="name-input"
+        aria-label="Note on the change"
+        placeholder="note, if any"
+        maxLength={500}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+      />
+      <ul className="change-choices">
+        {setup.choices.map((choice) => (
+          <li key={choice.change}>
+            <ButtonBase
+              className="key"
+              data-change={choice.change}
+              onClick={() => void bench.change(choice.change, note).then((ok) => ok && setNote(''))}
+            >
+              {choice.name}
+            </ButtonBase>
+            <small>{choice.follows}</small>
+          </li>
+        ))}
+      </ul>
+      <ol className="moves">
+        {setup.changes.map((change) => (
+          <li key={change.id}>
+            <p>
+              {change.name} {change.note && <em>{change.note}</em>}
+            </p>
+            <small>{when(change.happenedAt)}</small>
+            <ButtonBase className="plain" onClick={() => void bench.withdraw(change.id)}>
+              Entered wrongly
+            </ButtonBase>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,88 @@
+import { ButtonBase } from '@mui/material';
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { signed } from '../../units/units';
+import type { SetupBench } from './useSetup';
+
+interface Props {
+  adjuster: Schemas['AdjusterView'];
+  bench: SetupBench;
+  onDone: () => void;
+}
+
+const isYoke = (kind: string) => kind === 'yokePair' || kind === 'yokeLeftLeg' || kind === 'yokeRightLeg';
+
+/** Logs a move as it was made: steps, both legs of a yoke, or the pieces in the four seats of the spacers. */
+export function MoveForm({ adjuster, bench, onDone }: Props) {
+  const [first, setFirst] = useState(0);
+  const [second, setSecond] = useState(0);
+  const [note, setNote] = useState('');
+  const yoke = isYoke(adjuster.kind);
+  const spacers = adjuster.kind === 'camSpacer';
+  const log = async () => {
+    const rest = { note, happenedAt: null };
+    const none = { adjuster: null, to: null, yoke: null, spacers: null };
+    const ok = yoke
+      ? await bench.move({ ...none, yoke: { left: first, right: second }, ...rest })
+      : spacers
+        ? await bench.move({ ...none, spacers: { top: first, bottom: second }, ...rest })
+        : await bench.move({ ...none, adjuster: adjuster.kind, to: adjuster.position + first, ...rest });
+    if (ok) onDone();
+  };
+  const words = yoke
+    ? ['Left leg', 'Right leg', 'shorter', 'longer', 'half twist']
+    : spacers
+      ? ['Top cam', 'Bottom cam', 'left', 'right', 'size']
+      : [adjuster.name, '', adjuster.plus, adjuster.minus, adjuster.stepUnit];
+  const stepper = (label: string, value: number, set: (next: number) => void) => (
+    <div className="stepper">
+      <span className="lab">{label}</span>
+      <ButtonBase className="key" onClick={() => set(value - 1)} aria-label={`${label}: one less`}>
+        −
+      </ButtonBase>
+      <b className="n">{signed(value, 0)}</b>
+      <ButtonBase className="key" onClick={() => set(value + 1)} aria-label={`${label}: one more`}>
+        +
+      </ButtonBase>
+    </div>
+  );
+  const fault = Object.values(bench.faults)[0]?.[0] ?? bench.problem?.message;
+  return (
+    <div className="move-form" data-testid="move-form">
+      {stepper(words[0]!, first, setFirst)}
+      {(yoke || spacers) && stepper(words[1]!, second, setSecond)}
+      <p className="muted">
+        {yoke || spacers
+          ? `+ is one ${words[4]} ${words[2]}, − one ${words[4]} ${words[3]}.${yoke && first * second >= 0 && first !== second ? ' One leg alone: timing will be asked again.' : ''}`
+          : `+ ${words[2]!.toLowerCase()}; − ${words[3]!.toLowerCase()}.`}
+        {adjuster.needsPress && ' Only in the right press, by its manual.'}
+      </p>
+      <input
+        className="name-input"
+        aria-label="Note on the move"
+        placeholder="note, if any"
+        maxLength={500}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+      />
+      {fault && (
+        <p className="fault" role="alert">
+          {fault}
+        </p>
+      )}
+      <div className="row">
+        <ButtonBase
+          className="key"
+          disabled={bench.busy || (first === 0 && second === 0)}
+          onClick={() => void log()}
+          data-testid="log-move"
+        >
+          Log this move
+        </ButtonBase>
+        <ButtonBase className="plain" onClick={onDone}>
+          Nothing was moved
+        </ButtonBase>
+      </div>
+    </div>
+  );
+}

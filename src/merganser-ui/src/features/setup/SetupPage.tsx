@@ -1,0 +1,200 @@
+import { useEffect, useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { BenchHead } from '../../bench/BenchHead';
+import { Foot } from '../../bench/Foot';
+import { isPageKey } from '../../bench/keys';
+import { useBow } from '../../bench/queries';
+import { AdjusterColumn } from './AdjusterColumn';
+import { BowWays, type BowWay } from './BowWays';
+import { CardPane } from './CardPane';
+import { CheckPane } from './CheckPane';
+import { HistoryPane } from './HistoryPane';
+import { SightsPane } from './SightsPane';
+import { StringPane } from './StringPane';
+import { useSetup, type Check } from './useSetup';
+import { WorkOrder } from './WorkOrder';
+import './setup.css';
+
+const slot = (bowId: string) => `merganser-checks-${bowId}`;
+
+/** The bow on the bench: a work order of checks, its adjusters, its history and its string. */
+export default function SetupPage({ way }: { way: BowWay }) {
+  const bowId = useParams().bowId!;
+  const navigate = useNavigate();
+  const [search, setSearch] = useSearchParams();
+  const bow = useBow(bowId);
+  const bench = useSetup(bowId);
+  const [typed, setTyped] = useState<Record<string, string>>(() => readTyped(bowId));
+  const [open, setOpen] = useState<Schemas['AdjusterKind'] | null>(null);
+  const setup = bench.setup.data;
+  const all = setup ? [...setup.checks, ...setup.followUps] : [];
+  const wanted = setup?.next.action.startsWith('check:') ? setup.next.action.slice(6) : null;
+  const check = all.find((c) => c.kind === search.get('check')) ?? all.find((c) => c.kind === wanted) ?? all[0];
+  const text = check ? (typed[check.kind] ?? check.last?.typed ?? '') : '';
+  const changed = check !== undefined && typed[check.kind] !== undefined && typed[check.kind]!.trim() !== '';
+
+  const type = (kind: Check['kind'], next: string | null) => {
+    const rest = { ...typed };
+    if (next === null) delete rest[kind];
+    else rest[kind] = next;
+    localStorage.setItem(slot(bowId), JSON.stringify(rest));
+    setTyped(rest);
+    if (bench.problem) bench.clear();
+  };
+  const show = (kind: Check['kind'] | null) => setSearch(kind ? { check: kind } : {});
+  const after = (kind: Check['kind']) => {
+    const order = setup!.checks;
+    const from = order.findIndex((c) => c.kind === kind);
+    return (
+      order.slice(from + 1).find((c) => c.state === 'open' || c.state === 'again') ??
+      order.find((c) => c.kind !== kind && (c.state === 'open' || c.state === 'again'))
+    );
+  };
+  const found = async (entry: Parameters<typeof bench.find>[1]) => {
+    if (!check || !(await bench.find(check.kind, entry))) return;
+    type(check.kind, null);
+    show(check.kind);
+    setStay(check.kind);
+  };
+  // After an entry its verdict is read before the next check comes.
+  const [stay, setStay] = useState<string | null>(null);
+  const keep = (confirmed = false) => void found({ typed: text, confirmed });
+  const next = check ? after(check.kind) : undefined;
+  const goNext = () => {
+    setStay(null);
+    show(next?.kind ?? null);
+  };
+
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (!isPageKey(event) || way !== 'sheet' || !check) return;
+      const choice = check.quantity ? undefined : check.choices[Number(event.key) - 1];
+      if (choice) void found({ choice: choice.code });
+      if (event.key.toLowerCase() === 'm' && bow.data) setOpen(bow.data.adjusters[0]?.kind ?? null);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  });
+
+  const act = (action: string | null | undefined) => {
+    if (action?.startsWith('check:')) show(action.slice(6) as Check['kind']);
+    else if (action?.startsWith('done:')) void bench.find(action.slice(5) as Check['kind'], { choice: 'done' });
+    else if (action === 'string' || action === 'sights') void navigate(`/bows/${bowId}/bow?way=${action}`);
+    else if (action) void navigate(`/bows/${bowId}/${action}`);
+  };
+
+  if (!setup || !bow.data || !check)
+    return (
+      <div className="page">
+        <BenchHead at="bow" bowId={bowId} />
+        <main className="thing inset">{bow.isError && <h1>There is no such bow on this rack.</h1>}</main>
+        <Foot
+          sentence={bow.isError ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
+          reason=""
+          button="To the rack"
+          onGo={() => void navigate('/')}
+        />
+      </div>
+    );
+
+  const foot = bench.unreachable ? (
+    <Foot
+      trouble
+      sentence="Kept here, not yet saved."
+      reason="The bench’s server does not answer. What you typed stays in this browser."
+      button="Try again"
+      busy={bench.busy}
+      onGo={() => (changed ? keep() : void bench.setup.refetch().then(bench.clear))}
+    />
+  ) : bench.problem ? (
+    <Foot
+      trouble
+      sentence={bench.suspicious ? 'Look at that reading again.' : 'One entry needs another look.'}
+      reason={bench.problem.message}
+      button={bench.suspicious ? 'Keep it all the same' : 'I see'}
+      onGo={() => (bench.suspicious ? keep(true) : bench.clear())}
+    />
+  ) : way === 'sheet' && changed ? (
+    <Foot
+      sentence={`Keep ${text.trim()} as ${check.title.toLowerCase()}.`}
+      reason={setup.practice ?? 'The sheet can be left here and taken up again.'}
+      button="Keep it"
+      busy={bench.busy}
+      onGo={() => keep()}
+      alternative="Put it back"
+      onAlternative={() => type(check.kind, null)}
+    />
+  ) : way === 'sheet' && stay === check.kind && next ? (
+    <Foot
+      sentence={`Go on: ${next.title.toLowerCase()}.`}
+      reason={`${setup.checks.length - setup.done} checks stay open. The sheet can be left and taken up again.`}
+      button="Next check"
+      onGo={goNext}
+    />
+  ) : way === 'sheet' && setup.next.action === `check:${check.kind}` ? (
+    <Foot
+      sentence={setup.next.sentence}
+      reason={setup.next.reason}
+      button={check.quantity ? 'Type it' : 'Pick what you found'}
+      onGo={() => document.querySelector<HTMLElement>('.check-entry input, .check-entry button')?.focus()}
+      alternative={setup.next.alternative}
+      onAlternative={() => act(setup.next.alternativeAction)}
+    />
+  ) : (
+    <Foot
+      sentence={setup.next.sentence}
+      reason={setup.next.reason}
+      button={setup.next.button}
+      onGo={() => act(setup.next.action)}
+      alternative={setup.next.alternative}
+      onAlternative={() => act(setup.next.alternativeAction)}
+    />
+  );
+
+  return (
+    <div className="page">
+      <BenchHead at="bow" bowId={bowId} />
+      <main className="thing setup-page">
+        <BowWays bowId={bowId} way={way} />
+        {way === 'sheet' && (
+          <div className="setup-grid">
+            <WorkOrder setup={setup} chosen={check.kind} onChoose={show} />
+            <CheckPane
+              key={check.kind}
+              check={check}
+              at={setup.checks.indexOf(check) + 1}
+              total={setup.checks.length}
+              typed={text}
+              aperture={setup.aperture}
+              bench={bench}
+              onType={(next) => type(check.kind, next)}
+              onKeep={keep}
+              onPick={(choice) => void found({ choice })}
+              onSkip={(skipReason) => void found({ skipReason })}
+            />
+            <AdjusterColumn bow={bow.data} setup={setup} bench={bench} open={open} onOpen={setOpen} />
+          </div>
+        )}
+        {way === 'history' && (
+          <div className="setup-grid two">
+            <HistoryPane bow={bow.data} setup={setup} bench={bench} />
+            <AdjusterColumn bow={bow.data} setup={setup} bench={bench} open={open} onOpen={setOpen} />
+          </div>
+        )}
+        {way === 'string' && <StringPane key={setup.string.plan.checksAt.join()} setup={setup} bench={bench} />}
+        {way === 'sights' && <SightsPane bowId={bowId} />}
+        {way === 'card' && <CardPane bow={bow.data} setup={setup} />}
+      </main>
+      {foot}
+    </div>
+  );
+}
+
+function readTyped(bowId: string): Record<string, string> {
+  try {
+    return JSON.parse(localStorage.getItem(slot(bowId)) ?? '{}') as Record<string, string>;
+  } catch {
+    return {};
+  }
+}

@@ -1,0 +1,98 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, Refusal } from '../../api/client';
+import { Field } from '../../bench/Field';
+import { number, show, withUnit } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+
+/** What a degree costs at this bow's speed and distances, flat and on a slope. */
+export function SightsPane({ bowId }: { bowId: string }) {
+  const units = useUnits();
+  const [degrees, setDegrees] = useState('1');
+  const [zero, setZero] = useState('20');
+  const [slope, setSlope] = useState('30');
+  const asked = { degrees: value(degrees), zero: value(zero), slope: value(slope) };
+  const table = useQuery({
+    queryKey: ['cants', bowId, asked],
+    queryFn: () => answer(api.GET('/api/bows/{id}/cants', { params: { path: { id: bowId }, query: asked } })),
+    placeholderData: keepPreviousData,
+  });
+  const faults = table.error instanceof Refusal ? table.error.errors : {};
+  const rows = table.data?.rows ?? [];
+  const most = Math.max(0.01, ...rows.map((r) => Math.max(r.cant, r.thirdAxisUphill)));
+  return (
+    <div className="history">
+      <section aria-label="Cant">
+        <h2>What a degree costs</h2>
+        <p className="muted">
+          Bow plumb first, then the bar (first axis), the housing level (second), then leaned forward, square to the
+          line of sight (third). Tightening moves the level: check again after it.
+        </p>
+        <Field label="Degrees off" name="degrees" value={degrees} onChange={setDegrees} fault={faults.degrees?.[0]} />
+        <Field
+          label="Sight zeroed at"
+          name="zero"
+          quantity="distance"
+          value={zero}
+          onChange={setZero}
+          fault={faults.zero?.[0]}
+        />
+        <Field
+          label="Slope of the shot, degrees"
+          name="slope"
+          value={slope}
+          onChange={setSlope}
+          fault={faults.slope?.[0]}
+        />
+      </section>
+      <section className="wide" aria-label="The table">
+        <h2>
+          Sideways at the target{' '}
+          {table.data && <small className="muted">at {withUnit(table.data.speed, 'ft/s', 0, units)}</small>}
+        </h2>
+        <table className="cants">
+          <thead>
+            <tr>
+              <th scope="col">distance</th>
+              <th scope="col">bow canted</th>
+              <th scope="col">after the zero</th>
+              <th scope="col">third axis, uphill</th>
+              <th scope="col" aria-hidden="true" />
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.yards}>
+                <th scope="row">{number(row.yards, 0)} yd</th>
+                <td>{withUnit(row.cant, 'in', 2, units)}</td>
+                <td>{withUnit(row.cantAfterZero, 'in', 2, units)}</td>
+                <td>{withUnit(row.thirdAxisUphill, 'in', 2, units)}</td>
+                <td aria-hidden="true">
+                  <svg width="150" height="26">
+                    <line x1="4" x2={4 + (140 * row.cant) / most} y1="8" y2="8" stroke="var(--ink)" strokeWidth="5" />
+                    <line
+                      x1="4"
+                      x2={4 + (140 * row.thirdAxisUphill) / most}
+                      y1="19"
+                      y2="19"
+                      stroke="var(--ink)"
+                      strokeWidth="2"
+                      strokeDasharray="4 3"
+                    />
+                  </svg>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className="muted">
+          Bow canted: drop × sin of the cant, drop g t² / 2 in vacuum. After the zero: what is left once the sight was
+          set with the same cant at {show(asked.zero, 'yd', 0, units).value} yd. Third axis: drop × cos of the slope ×
+          tan of the error × tan of the slope, to the other side downhill. Thick bar: canted; dashed: third axis.
+        </p>
+      </section>
+    </div>
+  );
+}
+
+const value = (text: string) => Number(text.replace(',', '.')) || 0;

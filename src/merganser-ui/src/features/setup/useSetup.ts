@@ -1,0 +1,99 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { answer, api, newId, Refusal, Unreachable, type Schemas } from '../../api/client';
+import { useRefresh } from '../../bench/queries';
+
+export type Setup = Schemas['SetupView'];
+export type Check = Schemas['CheckView'];
+
+/** The set-up of a bow and every act on it. Each act has one id, so that trying it again is safe. */
+export function useSetup(bowId: string) {
+  const queries = useQueryClient();
+  const refresh = useRefresh(bowId);
+  const [problem, setProblem] = useState<Error | null>(null);
+  const [busy, setBusy] = useState(false);
+  const pending = useRef<{ what: string; id: string } | null>(null);
+  const setup = useQuery({
+    queryKey: ['setup', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{id}/setup', { params: { path: { id: bowId } } })),
+  });
+
+  const idFor = (what: string) => {
+    if (pending.current?.what !== what) pending.current = { what, id: newId() };
+    return pending.current.id;
+  };
+
+  const act = async (call: () => Promise<unknown>): Promise<boolean> => {
+    setBusy(true);
+    try {
+      await call();
+      pending.current = null;
+      setProblem(null);
+      await queries.invalidateQueries({ queryKey: ['setup', bowId] });
+      refresh();
+      return true;
+    } catch (error) {
+      setProblem(error as Error);
+      return false;
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  const path = { path: { id: bowId } };
+  const post = (what: string, call: (id: string) => Promise<unknown>) => act(() => call(idFor(what)));
+  return {
+    setup,
+    problem,
+    busy,
+    clear: () => setProblem(null),
+    unreachable: problem instanceof Unreachable,
+    faults: problem instanceof Refusal ? problem.errors : {},
+    suspicious: problem instanceof Refusal && problem.code === 'suspicious' ? problem.message : null,
+    find: (kind: Check['kind'], found: { typed?: string; choice?: string; skipReason?: string; confirmed?: boolean }) =>
+      post(`check ${kind} ${JSON.stringify({ ...found, confirmed: undefined })}`, (id) =>
+        answer(
+          api.POST('/api/bows/{id}/checks', {
+            params: path,
+            body: {
+              id,
+              kind,
+              typed: found.typed ?? null,
+              choice: found.choice ?? null,
+              skipReason: found.skipReason ?? null,
+              confirmed: found.confirmed ?? false,
+            },
+          }),
+        ),
+      ),
+    withdraw: (entryId: string) =>
+      act(() => answer(api.POST('/api/bows/{id}/withdrawals/{entryId}', { params: { path: { id: bowId, entryId } } }))),
+    change: (change: Schemas['BowChange'], note: string) =>
+      post(`change ${change} ${note}`, (id) =>
+        answer(api.POST('/api/bows/{id}/changes', { params: path, body: { id, change, note, happenedAt: null } })),
+      ),
+    shoot: (count: number) =>
+      post(`shots ${count}`, (id) => answer(api.POST('/api/bows/{id}/shots', { params: path, body: { id, count } }))),
+    plan: (plan: Schemas['StringPlan']) =>
+      act(() => answer(api.PUT('/api/bows/{id}/string-plan', { params: path, body: plan }))),
+    markGood: (arrowVersionId: string | null, note: string) =>
+      post(`good ${arrowVersionId} ${note}`, (id) =>
+        answer(api.POST('/api/bows/{id}/good-states', { params: path, body: { id, arrowVersionId, note } })),
+      ),
+    move: (move: Omit<Schemas['BowMoveInput'], 'id'>) =>
+      post(`move ${JSON.stringify(move)}`, (id) =>
+        answer(api.POST('/api/bows/{id}/moves', { params: path, body: { ...move, id } })),
+      ),
+    undoMove: (moveId: string, loggedWrongly: boolean) =>
+      post(`undo ${moveId} ${loggedWrongly}`, (id) =>
+        answer(
+          api.POST('/api/bows/{id}/moves/{moveId}/undo', {
+            params: { path: { id: bowId, moveId } },
+            body: { id, loggedWrongly },
+          }),
+        ),
+      ),
+  };
+}
+
+export type SetupBench = ReturnType<typeof useSetup>;
