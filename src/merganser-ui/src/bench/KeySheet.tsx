@@ -12,7 +12,7 @@ const keys: [string, string][] = [
   ['Ctrl Z, Ctrl Shift Z', 'undo and redo on the arrow'],
   ['Tab', 'walk the parts of the arrow'],
   ['+ −', 'step the chosen part'],
-  ['1 to 6', 'try what would change the arrow'],
+  ['1 to 9', 'pick what was found at a check; try what would change the arrow'],
   ['Arrow keys', 'on the sheet: move the cross 0.05 in, with Shift 0.25 in'],
   ['N', 'mark a shot'],
   ['V', 'the shots of the set, to void one'],
