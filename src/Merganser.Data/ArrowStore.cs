@@ -24,6 +24,14 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
     /// <summary>A kept version; it is never rewritten, so it is read from the file once.</summary>
     public ArrowVersion Version(string id) => versions.GetOrAdd(id, key => database.Read(c => Version(c, null, key)));
 
+    /// <summary>Every kept version of an arrow, the newest first.</summary>
+    public IReadOnlyList<ArrowVersion> Versions(string arrowId) => database.Read(c =>
+        c.Query<string>("SELECT id FROM arrow_version WHERE arrow_id = @arrowId ORDER BY number DESC", new { arrowId }).Select(id => Version(c, null, id)).ToArray());
+
+    /// <summary>The versions that were shot through paper: they are history.</summary>
+    public IReadOnlyList<string> Shot(string arrowId) => database.Read(c =>
+        c.Query<string>("SELECT DISTINCT v.id FROM arrow_version v JOIN shot_set s ON s.arrow_version_id = v.id JOIN shot h ON h.set_id = s.id WHERE v.arrow_id = @arrowId", new { arrowId }).ToArray());
+
     public ArrowRow Add(string id, string bowId, ArrowDraft draft) => database.Write((c, t) =>
     {
         _ = BowStore.Get(c, t, bowId);
@@ -49,7 +57,7 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
     public ArrowRow Keep(string id, string versionId) => database.Write((c, t) =>
     {
         var row = Get(c, t, id);
-        var arrow = row.Draft.Entry(components.All()).Read();
+        var arrow = row.Draft.Entry(components.Only(row.Draft.Parts())).Read();
         if (row.Kept is { } last && (last.Id == versionId || last.Arrow == arrow))
         {
             return row;

@@ -1,12 +1,13 @@
 using Dapper;
 using Merganser.Core.Arrows;
+using Merganser.Core.Figures;
 
 namespace Merganser.Data;
 
 /// <summary>A catalogue entry: its id and the part.</summary>
 public sealed record Stocked<T>(string Id, T Part) where T : class;
 
-/// <summary>The whole catalogue by class.</summary>
+/// <summary>The catalogue by class, as the bench picks from it.</summary>
 public sealed record Catalogue(
     IReadOnlyList<Stocked<Shaft>> Shafts, IReadOnlyList<Stocked<Insert>> Inserts, IReadOnlyList<Stocked<Point>> Points,
     IReadOnlyList<Stocked<Nock>> Nocks, IReadOnlyList<Stocked<Vane>> Vanes, IReadOnlyList<Stocked<Wrap>> Wraps)
@@ -17,53 +18,212 @@ public sealed record Catalogue(
 /// <summary>An arrow as it is being built: components by id, measures as typed.</summary>
 public sealed record ArrowDraft(
     string Name, string ShaftId, string CutLength, string? InsertId, string PointId, string NockId, string? VaneId, int VaneCount,
-    string VaneFront, string? WrapId, string Glue)
+    string VaneFront, string? WrapId, string Glue, int InsertBroken = 0, int PointBroken = 0)
 {
     /// <summary>The build with its components looked up.</summary>
     public ArrowEntry Entry(Catalogue catalogue) => new(
         Find(catalogue.Shafts, ShaftId), CutLength, Find(catalogue.Inserts, InsertId), Find(catalogue.Points, PointId), Find(catalogue.Nocks, NockId),
-        Find(catalogue.Vanes, VaneId), VaneCount, VaneFront, Find(catalogue.Wraps, WrapId), Glue);
+        Find(catalogue.Vanes, VaneId), VaneCount, VaneFront, Find(catalogue.Wraps, WrapId), Glue, InsertBroken, PointBroken);
+
+    /// <summary>The components it is built from.</summary>
+    public IReadOnlyList<string> Parts() => [.. new[] { ShaftId, InsertId, PointId, NockId, VaneId, WrapId }.OfType<string>()];
 
     private static T? Find<T>(IReadOnlyList<Stocked<T>> stock, string? id) where T : class => stock.FirstOrDefault(s => s.Id == id)?.Part;
 }
 
+/// <summary>A row of the catalogue.</summary>
+public sealed record ComponentRow(string Id, ComponentClass Class, IComponent Part, bool Retired, int Version)
+{
+    private readonly string words = $"{Part.Maker} {Part.Name} {(Part is Shaft s ? $"{s.Material} {Core.Units.Show.Spine(s.SpineInUse)}" : "")}".ToUpperInvariant();
+
+    /// <summary>True when maker, name, material or spine hold the word, given in upper case.</summary>
+    public bool Holds(string upper) => words.Contains(upper, StringComparison.Ordinal);
+}
+
+/// <summary>The catalogue. It is read once and kept, since every figure asks for it.</summary>
 public sealed class ComponentStore(Database database)
 {
-    private Catalogue? known;
+    /// <summary>Most rows of one class that the bench's own lists hold; the rest are found in the catalogue.</summary>
+    public const int MostListed = 500;
 
-    public Catalogue All() => known ??= database.Read(c =>
+    private readonly Lock gate = new();
+    private (IReadOnlyDictionary<string, ComponentRow> ById, IReadOnlyList<ComponentRow> Rows)? known;
+
+    /// <summary>Every row in the order in which it was entered.</summary>
+    public IReadOnlyList<ComponentRow> Rows() => Known().Rows;
+
+    /// <summary>The catalogue of the bench: rows in use by nobody else than retired ones are left out, and each class is cut at <see cref="MostListed"/>.</summary>
+    /// <param name="also">Parts to hold in any case: those of the arrow in work.</param>
+    public Catalogue All(IReadOnlyList<string>? also = null)
     {
-        var rows = c.Query<(string Id, string Class, string Facts)>("SELECT id, class, facts FROM component ORDER BY rowid").ToLookup(r => r.Class);
-        return new Catalogue(Of<Shaft>("shaft"), Of<Insert>("insert"), Of<Point>("point"), Of<Nock>("nock"), Of<Vane>("vane"), Of<Wrap>("wrap"));
+        var (byId, rows) = Known();
+        var wanted = (also ?? []).Where(byId.ContainsKey).Select(id => byId[id]).ToArray();
+        return new Catalogue(Of<Shaft>(ComponentClass.Shaft), Of<Insert>(ComponentClass.Insert), Of<Point>(ComponentClass.Point), Of<Nock>(ComponentClass.Nock), Of<Vane>(ComponentClass.Vane), Of<Wrap>(ComponentClass.Wrap));
 
-        Stocked<T>[] Of<T>(string name) where T : class => [.. rows[name].Select(r => new Stocked<T>(r.Id, FactsJson.Read<T>(r.Facts)))];
-    });
+        Stocked<T>[] Of<T>(ComponentClass kind) where T : class, IComponent =>
+            [.. rows.Where(r => r.Class == kind && !r.Retired).Take(MostListed).Concat(wanted.Where(r => r.Class == kind)).DistinctBy(r => r.Id).Select(r => new Stocked<T>(r.Id, (T)r.Part))];
+    }
+
+    /// <summary>Only the named parts: what one arrow needs.</summary>
+    public Catalogue Only(IReadOnlyList<string> ids)
+    {
+        var (byId, _) = Known();
+        var rows = ids.Where(byId.ContainsKey).Select(id => byId[id]).ToArray();
+        return new Catalogue(Of<Shaft>(), Of<Insert>(), Of<Point>(), Of<Nock>(), Of<Vane>(), Of<Wrap>());
+
+        Stocked<T>[] Of<T>() where T : class, IComponent => [.. rows.Where(r => r.Part is T).Select(r => new Stocked<T>(r.Id, (T)r.Part))];
+    }
+
+    public ComponentRow Get(string id) => Known().ById.TryGetValue(id, out var row) ? row : throw new MissingException("component");
+
+    /// <summary>Adds a part; the same id again changes nothing.</summary>
+    public ComponentRow Add(string id, IComponent part)
+    {
+        Put([(id, part)], default, null);
+        return Get(id);
+    }
+
+    /// <exception cref="ChangedException">The row is not at this version any more.</exception>
+    public ComponentRow Change(string id, int version, IComponent part)
+    {
+        var before = Get(id);
+        if (before.Class != ComponentTable.ClassOf(part))
+        {
+            throw new RefusedException("class", "A component stays what it is: a shaft is no point.");
+        }
+
+        return Edit(id, version, "UPDATE component SET maker = @Maker, name = @Name, facts = @facts, version = version + 1 WHERE id = @id AND version = @version",
+            new { id, version, part.Maker, part.Name, facts = Facts(part) });
+    }
+
+    /// <summary>Takes a part out of the lists, or puts it back; arrows that have it keep it.</summary>
+    public ComponentRow Retire(string id, int version, bool retired) =>
+        Edit(id, version, "UPDATE component SET retired = @retired, version = version + 1 WHERE id = @id AND version = @version", new { id, version, retired });
+
+    /// <exception cref="RefusedException">Some arrow is built with it.</exception>
+    public void Delete(string id)
+    {
+        var row = Get(id);
+        database.Write((c, t) =>
+        {
+            var users = c.Query<string>("SELECT DISTINCT name FROM arrow WHERE @id IN (SELECT value FROM json_each(arrow.draft)) LIMIT 4", new { id }, t).ToArray();
+            if (users.Length > 0)
+            {
+                throw new RefusedException("in-use", $"{row.Part.Name} is in use ({string.Join(", ", users)}): it can be retired, not deleted.");
+            }
+
+            return c.Execute("DELETE FROM component WHERE id = @id", new { id }, t);
+        });
+        Forget();
+    }
+
+    /// <summary>Adds and changes parts in one transaction; known ids are rewritten, others added.</summary>
+    /// <param name="parts">Id and part.</param>
+    /// <param name="cancel">Ends it with nothing written.</param>
+    /// <param name="progress">Told how many are in.</param>
+    public int Put(IReadOnlyList<(string Id, IComponent Part)> parts, CancellationToken cancel, Action<int>? progress)
+    {
+        var count = database.Write((c, t) =>
+        {
+            using var command = c.CreateCommand();
+            command.Transaction = t;
+            command.CommandText =
+                """
+                INSERT INTO component (id, class, maker, name, facts) VALUES ($id, $class, $maker, $name, $facts)
+                ON CONFLICT (id) DO UPDATE SET maker = $maker, name = $name, facts = $facts, version = version + 1 WHERE facts <> $facts
+                """;
+            var values = new[] { "$id", "$class", "$maker", "$name", "$facts" }.Select(name =>
+            {
+                var parameter = command.CreateParameter();
+                parameter.ParameterName = name;
+                command.Parameters.Add(parameter);
+                return parameter;
+            }).ToArray();
+            for (var i = 0; i < parts.Count; i++)
+            {
+                if (i % 500 == 0)
+                {
+                    cancel.ThrowIfCancellationRequested();
+                    progress?.Invoke(i);
+                }
+
+                var (id, part) = parts[i];
+                values[0].Value = id;
+                values[1].Value = FactsJson.Word(ComponentTable.ClassOf(part));
+                values[2].Value = part.Maker;
+                values[3].Value = part.Name;
+                values[4].Value = Facts(part);
+                command.ExecuteNonQuery();
+            }
+
+            cancel.ThrowIfCancellationRequested();
+            return parts.Count;
+        });
+        Forget();
+        return count;
+    }
 
     /// <summary>Fills an empty catalogue with the parts that ship with the application.</summary>
-    public void StockIfEmpty(Catalogue starter) => database.Write((c, t) =>
+    public void StockIfEmpty(Catalogue starter)
     {
-        if (c.ExecuteScalar<long>("SELECT count(*) FROM component", transaction: t) > 0)
+        if (Rows().Count > 0)
         {
-            return 0;
+            return;
         }
 
-        Put("shaft", starter.Shafts, s => (s.Maker, s.Name));
-        Put("insert", starter.Inserts, s => (s.Maker, s.Name));
-        Put("point", starter.Points, s => (s.Maker, s.Name));
-        Put("nock", starter.Nocks, s => (s.Maker, s.Name));
-        Put("vane", starter.Vanes, s => (s.Maker, s.Name));
-        Put("wrap", starter.Wraps, s => (s.Maker, s.Name));
-        known = null;
-        return starter.Count;
+        Put([.. Parts(starter.Shafts), .. Parts(starter.Inserts), .. Parts(starter.Points), .. Parts(starter.Nocks), .. Parts(starter.Vanes), .. Parts(starter.Wraps)], default, null);
 
-        void Put<T>(string name, IReadOnlyList<Stocked<T>> stock, Func<T, (string Maker, string Name)> label) where T : class
+        static IEnumerable<(string, IComponent)> Parts<T>(IReadOnlyList<Stocked<T>> stock) where T : class, IComponent => stock.Select(s => (s.Id, (IComponent)s.Part));
+    }
+
+    private ComponentRow Edit(string id, int version, string sql, object values)
+    {
+        var changed = database.Write((c, t) => c.Execute(sql, values, t));
+        Forget();
+        var now = Get(id);
+        return changed == 1 ? now : throw new ChangedException("component", now);
+    }
+
+    private void Forget()
+    {
+        lock (gate)
         {
-            foreach (var item in stock)
-            {
-                var words = label(item.Part);
-                c.Execute("INSERT INTO component (id, class, maker, name, facts) VALUES (@Id, @name, @maker, @called, @facts)",
-                    new { item.Id, name, maker = words.Maker, called = words.Name, facts = FactsJson.Write(item.Part) }, t);
-            }
+            known = null;
         }
-    });
+    }
+
+    private (IReadOnlyDictionary<string, ComponentRow> ById, IReadOnlyList<ComponentRow> Rows) Known()
+    {
+        lock (gate)
+        {
+            return known ??= Read();
+        }
+    }
+
+    private (IReadOnlyDictionary<string, ComponentRow>, IReadOnlyList<ComponentRow>) Read()
+    {
+        var rows = database.Read(c => c.Query<(string Id, string Class, string Facts, bool Retired, int Version)>("SELECT id, class, facts, retired, version FROM component ORDER BY rowid")
+            .Select(r => new ComponentRow(r.Id, FactsJson.Enum<ComponentClass>(r.Class), Part(r.Class, r.Facts), r.Retired, r.Version)).ToArray());
+        return (rows.ToDictionary(r => r.Id), rows);
+    }
+
+    private static IComponent Part(string kind, string facts) => FactsJson.Enum<ComponentClass>(kind) switch
+    {
+        ComponentClass.Shaft => FactsJson.Read<Shaft>(facts),
+        ComponentClass.Insert => FactsJson.Read<Insert>(facts),
+        ComponentClass.Point => FactsJson.Read<Point>(facts),
+        ComponentClass.Nock => FactsJson.Read<Nock>(facts),
+        ComponentClass.Vane => FactsJson.Read<Vane>(facts),
+        _ => FactsJson.Read<Wrap>(facts),
+    };
+
+    private static string Facts(IComponent part) => part switch
+    {
+        Shaft s => FactsJson.Write(s),
+        Insert i => FactsJson.Write(i),
+        Point p => FactsJson.Write(p),
+        Nock n => FactsJson.Write(n),
+        Vane v => FactsJson.Write(v),
+        _ => FactsJson.Write((Wrap)part),
+    };
 }

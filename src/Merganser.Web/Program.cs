@@ -5,6 +5,7 @@ using Merganser.Data.Starter;
 using Merganser.Web.Archers;
 using Merganser.Web.Arrows;
 using Merganser.Web.Bows;
+using Merganser.Web.Catalogues;
 using Merganser.Web.Demo;
 using Merganser.Web.Guard;
 using Merganser.Web.Paper;
@@ -37,7 +38,7 @@ var data = builder.Configuration["data"] ?? Path.Combine(Environment.GetFolderPa
 builder.Services.AddSingleton<TimeProvider>(demo && builder.Configuration["clock"] is { } fixedClock ? new DemoClock(DateTimeOffset.Parse(fixedClock)) : TimeProvider.System);
 builder.Services.AddSingleton(new Database(data));
 builder.Services.AddSingleton<ArcherStore>().AddSingleton<BowStore>().AddSingleton<ComponentStore>().AddSingleton<ArrowStore>().AddSingleton<PaperStore>().AddSingleton<SetupStore>();
-builder.Services.AddSingleton<SetupDesk>().AddSingleton<SetupCard>().AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
+builder.Services.AddSingleton<ArrowTools>().AddSingleton<ArrowExport>().AddSingleton<ImportDesk>().AddSingleton<SetupDesk>().AddSingleton<SetupCard>().AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
 builder.Services.Configure<JsonOptions>(json =>
 {
     FactsJson.Configure(json.SerializerOptions);
@@ -76,6 +77,9 @@ var api = app.MapGroup("/api");
 api.MapArchers();
 api.MapBows();
 api.MapArrows();
+api.MapArrowTools();
+api.MapCatalogue();
+api.MapGet("/schemas/arrow.json", () => Results.Stream(typeof(Program).Assembly.GetManifestResourceStream("arrow.schema.json")!, "application/schema+json")).ExcludeFromDescription();
 api.MapPaper();
 api.MapRack();
 api.MapSetup();

@@ -28,6 +28,10 @@ public class Screenshots
         }
 
         Wear("shed");
+        const string arrow = $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001";
+        Take("compare", arrow + "&way=compare", ".compared");
+        Take("needed-spine", arrow + "&way=chart", "[data-testid=spine-chart]");
+        Take("catalogue", "/catalogue?bow=22222222-0000-4000-8000-000000000001", ".catalogue-grid tbody tr");
         Take("paper", $"{Bow}/paper", ".move-box");
         Take("paper-recurve", "/bows/22222222-0000-4000-8000-000000000002/paper", ".move-box");
         Take("words", "/glossary", ".glossary");

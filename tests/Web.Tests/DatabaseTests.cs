@@ -43,6 +43,8 @@ public class DatabaseTests
     /// <summary>One fixture for each migration: a file as that version left it.</summary>
     [Theory]
     [InlineData("0001.db")]
+    [InlineData("0002.db")]
+    [InlineData("0003.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;

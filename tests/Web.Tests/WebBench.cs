@@ -35,6 +35,8 @@ public sealed class WebBench : IDisposable
 
     public TestServer Server => factory.Server;
 
+    public IServiceProvider Services => factory.Services;
+
     public Database Database => factory.Services.GetRequiredService<Database>();
 
     /// <summary>A new process on the same file.</summary>

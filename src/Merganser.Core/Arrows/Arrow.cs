@@ -21,20 +21,20 @@ public sealed record Arrow(
     public double TubeLength => CutLength - Nock.TubeStart;
 
     /// <summary>The shaft's mass g(L − x₀), grains.</summary>
-    public double ShaftGrains => Shaft.GrainsPerInch * TubeLength;
+    public double ShaftGrains => Shaft.GrainsPerInchInUse * TubeLength;
 
     /// <summary>Everything at the front end: insert and point, grains.</summary>
-    public double FrontGrains => (Insert?.Grains ?? 0) + Point.Grains;
+    public double FrontGrains => (Insert?.Weight ?? 0) + Point.Weight;
 
     /// <summary>Every mass with its place, by each component's own centre rule.</summary>
     public IReadOnlyList<PlacedMass> Masses()
     {
         List<PlacedMass> masses = [new("Shaft", ShaftGrains, (CutLength + Nock.TubeStart) / 2)];
-        Add("Insert", Insert?.Grains ?? 0, CutLength + (Insert?.CentreAhead ?? 0));
-        Add("Point", Point.Grains, CutLength + Point.CentreAhead);
-        Add("Nock", Nock.Grains, Nock.Centre);
-        Add("Wrap", Wrap?.Grains ?? 0, Nock.TubeStart + ((Wrap?.Length ?? 0) / 2));
-        Add("Vanes", (Vane?.Grains ?? 0) * VaneCount, VaneFront - ((Vane?.Length ?? 0) / 2));
+        Add("Insert", Insert?.Weight ?? 0, CutLength + (Insert?.CentreAhead ?? 0));
+        Add("Point", Point.Weight, CutLength + Point.CentreAhead);
+        Add("Nock", Nock.Weight, Nock.Centre);
+        Add("Wrap", Wrap?.Weight ?? 0, Nock.TubeStart + ((Wrap?.Length ?? 0) / 2));
+        Add("Vanes", (Vane?.Weight ?? 0) * VaneCount, VaneFront - ((Vane?.Length ?? 0) / 2));
         Add("Glue", Glue, VaneFront - ((Vane?.Length ?? 0) / 2));
         return masses;
 
@@ -62,7 +62,8 @@ public static class ArrowRanges
 
 /// <summary>An arrow as typed, with its components already looked up.</summary>
 public sealed record ArrowEntry(
-    Shaft? Shaft, string? CutLength, Insert? Insert, Point? Point, Nock? Nock, Vane? Vane, int VaneCount, string? VaneFront, Wrap? Wrap, string? Glue)
+    Shaft? Shaft, string? CutLength, Insert? Insert, Point? Point, Nock? Nock, Vane? Vane, int VaneCount, string? VaneFront, Wrap? Wrap, string? Glue,
+    int InsertBroken = 0, int PointBroken = 0)
 {
     private const double UsualVaneGap = 1.0;
 
@@ -79,6 +80,8 @@ public sealed record ArrowEntry(
         var length = fields.Required("cutLength", CutLength, Quantity.Length, ArrowRanges.CutLength);
         var front = fields.Optional("vaneFront", VaneFront, Quantity.Length, ArrowRanges.VaneFront);
         var glue = fields.Optional("glue", Glue, Quantity.Weight, ArrowRanges.Glue);
+        var insert = Insert is null ? null : Insert with { Grains = Broken("insertBroken", Insert.Weight, Insert.BreakOff, Insert.BreakOffSteps, InsertBroken), MeasuredGrains = null };
+        var point = Point is null ? null : Point with { Grains = Broken("pointBroken", Point.Weight, Point.BreakOff, Point.BreakOffSteps, PointBroken), MeasuredGrains = null };
         var start = Nock?.TubeStart ?? 0;
         var vaneFront = front?.Value ?? start + UsualVaneGap + (Vane?.Length ?? 0);
         if (length is not null && Shaft is not null)
@@ -92,6 +95,13 @@ public sealed record ArrowEntry(
         fields.Check(vaneFront - (Vane?.Length ?? 0) >= start, "vaneFront", "geometry",
             $"The vanes would stand behind the shaft: their front edge is at {Show.Number(start + (Vane?.Length ?? 0), 2)} in or more.");
         fields.ThrowIfAny();
-        return new Arrow(Shaft!, length!.Value, Insert, Point!, Nock!, Vane, Vane is null ? 0 : VaneCount, vaneFront, Wrap, glue?.Value ?? 0);
+        return new Arrow(Shaft!, length!.Value, InsertBroken > 0 ? insert : Insert, PointBroken > 0 ? point! : Point!, Nock!, Vane, Vane is null ? 0 : VaneCount, vaneFront, Wrap,
+            glue?.Value ?? (Vane?.Glue ?? 0) * VaneCount);
+
+        double Broken(string field, double whole, double step, int steps, int broken)
+        {
+            fields.Check(broken >= 0 && broken <= steps, field, "range", steps == 0 ? "Nothing can be broken off this one." : $"At most {steps} steps of {Show.Number(step, 0)} gr can be broken off.");
+            return whole - (Math.Clamp(broken, 0, steps) * step);
+        }
     }
 }

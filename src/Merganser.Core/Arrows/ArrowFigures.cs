@@ -23,9 +23,9 @@ public static class ArrowFigures
     {
         var arrow = n.Arrow;
         var terms = arrow.Masses().Select(m => m.Name == "Shaft"
-            ? new Term("Shaft", $"g (L − x₀) = {Number(arrow.Shaft.GrainsPerInch, 2)} × ({Number(arrow.CutLength, 2)} − {Number(arrow.Nock.TubeStart, 2)})", m.Grains, "gr", 2)
+            ? new Term("Shaft", $"g (L − x₀) = {Number(arrow.Shaft.GrainsPerInchInUse, 2)}{(arrow.Shaft.MeasuredGrainsPerInch is null ? "" : " measured")} × ({Number(arrow.CutLength, 2)} − {Number(arrow.Nock.TubeStart, 2)})", m.Grains, "gr", 2)
             : m.Name == "Vanes"
-                ? new Term("Vanes", $"{arrow.VaneCount} × {Number(arrow.Vane!.Grains, 1)}", m.Grains, "gr", 2)
+                ? new Term("Vanes", $"{arrow.VaneCount} × {Number(arrow.Vane!.Weight, 1)}", m.Grains, "gr", 2)
                 : new Term(m.Name, $"at {Number(m.Position, 2)} in", m.Grains, "gr", 2)).ToList();
         terms.Add(new Term("Total", "M = Σ mᵢ", n.Balance.Grains, "gr", 2));
         return Plain("totalWeight", "Total weight", n.Balance.Grains, "gr", 1, new Working(
@@ -98,19 +98,19 @@ public static class ArrowFigures
     }
 
     private static Figure StaticAstm(ArrowNumbers n) =>
-        Plain("staticSpine", "Static spine", n.Arrow.Shaft.Spine, "in", 3, new Working(
+        Plain("staticSpine", n.Arrow.Shaft.MeasuredSpine is null ? "Static spine" : "Static spine, measured", n.Arrow.Shaft.SpineInUse, "in", 3, new Working(
             "Deflection of the shaft at mid-span.",
             [
-                new Term("ASTM spine", "28 in span, 1.94 lb", n.Arrow.Shaft.Spine, "in", 3),
-                new Term("Stiffness EI", $"P l³ / (48 s) = 887.2267 / {Number(n.Arrow.Shaft.Spine, 3)}", StaticSpine.Stiffness(n.Arrow.Shaft.Spine), "lbf·in²", 1),
+                new Term("ASTM spine", n.Arrow.Shaft.MeasuredSpine is null ? "28 in span, 1.94 lb" : $"measured, brought to 28 in span and 1.94 lb; nominal {Number(n.Arrow.Shaft.Spine, 3)}", n.Arrow.Shaft.SpineInUse, "in", 3),
+                new Term("Stiffness EI", $"P l³ / (48 s) = 887.2267 / {Number(n.Arrow.Shaft.SpineInUse, 3)}", StaticSpine.Stiffness(n.Arrow.Shaft.SpineInUse), "lbf·in²", 1),
             ], "ASTM F2031; mid-loaded simple beam"));
 
     private static Figure StaticAmo(ArrowNumbers n) =>
-        Plain("amoSpine", "AMO spine", StaticSpine.AmoPounds(n.Arrow.Shaft.Spine), "AMO lb", 0, new Working(
+        Plain("amoSpine", "AMO spine", StaticSpine.AmoPounds(n.Arrow.Shaft.SpineInUse), "AMO lb", 0, new Working(
             "The older measure: 26 in over the deflection on a 26 in span under 2 lb.",
             [
-                new Term("Deflection s₂₆", $"0.825419 × {Number(n.Arrow.Shaft.Spine, 3)}", StaticSpine.AmoDeflection(n.Arrow.Shaft.Spine), "in", 4),
-                new Term("AMO spine", "26 / s₂₆", StaticSpine.AmoPounds(n.Arrow.Shaft.Spine), "AMO lb", 1),
+                new Term("Deflection s₂₆", $"0.825419 × {Number(n.Arrow.Shaft.SpineInUse, 3)}", StaticSpine.AmoDeflection(n.Arrow.Shaft.SpineInUse), "in", 4),
+                new Term("AMO spine", "26 / s₂₆", StaticSpine.AmoPounds(n.Arrow.Shaft.SpineInUse), "AMO lb", 1),
             ], "AMO standard, from memory"));
 
     private static Figure Needed(ArrowNumbers n)
@@ -127,7 +127,7 @@ public static class ArrowFigures
             "Needed over actual spine. Above 1 the shaft is stiffer than needed; stiff is the safer side, above all with a fixed head.",
             [
                 .. NeededTerms(n),
-                new Term("Fit R", $"needed / actual = {Number(n.Needed, 4)} / {Number(n.Arrow.Shaft.Spine, 4)}", n.Fit.Ratio, "", 3),
+                new Term("Fit R", $"needed / actual = {Number(n.Needed, 4)} / {Number(n.Arrow.Shaft.SpineInUse, 4)}", n.Fit.Ratio, "", 3),
                 new Term("Interval", $"± R √(f² + (2.5 u_L / L)² + (u_W / W)²), f = {Number(n.Factor.ModelSpread, 2)}, u_L = 1/16 in, u_W = {Number(n.Bow.MeasuredWeight is null ? SpineFit.NominalWeightUncertainty : SpineFit.MeasuredWeightUncertainty, 1)} lb", n.Fit.Ratio * n.Fit.Relative, "", 3),
             ],
             SpineSource + "; bands common practice: under 0.90 weak, to 0.97 borderline weak, to 1.15 good, above stiff",

@@ -62,7 +62,7 @@ public sealed class ArrowNumbers
         LoadShare = NeededSpine.LoadShare(arrow.FrontGrains, arrow.ShaftGrains, Balance.Grains);
         EffectiveWeight = bow.DrawWeight * Factor.Factor;
         Needed = NeededSpine.Of(EffectiveWeight, arrow.CutLength, LoadShare);
-        Fit = SpineFit.Of(Needed, arrow.Shaft.Spine, arrow.CutLength, bow.DrawWeight, bow.MeasuredWeight is not null, Factor.ModelSpread);
+        Fit = SpineFit.Of(Needed, arrow.Shaft.SpineInUse, arrow.CutLength, bow.DrawWeight, bow.MeasuredWeight is not null, Factor.ModelSpread);
         Launch = LaunchSpeed.Of(bow, Balance.Grains);
     }
 

@@ -5,52 +5,116 @@ public enum ComponentClass { Shaft, Insert, Point, Nock, Vane, Wrap }
 
 public enum PointKind { Target, Field, GlueIn, FixedHead, MechanicalHead }
 
+public enum NockKind { PressIn, Pin, Bushing, Lit }
+
+/// <summary>How a vane is set on the shaft.</summary>
+public enum VaneSetting { Straight, Offset, Helical }
+
+/// <summary>A part of the catalogue.</summary>
+public interface IComponent
+{
+    string Maker { get; }
+
+    string Name { get; }
+}
+
 /// <summary>A shaft of one spine. Positions along the arrow are inches from the nock throat.</summary>
 /// <param name="Maker">Maker.</param>
-/// <param name="Name">Family.</param>
-/// <param name="Spine">Static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.</param>
-/// <param name="GrainsPerInch">Mass of an inch.</param>
+/// <param name="Name">Family and size.</param>
+/// <param name="Spine">Nominal static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.</param>
+/// <param name="GrainsPerInch">Nominal mass of an inch.</param>
 /// <param name="OuterDiameter">Outer diameter, inches.</param>
 /// <param name="MaxLength">Length as sold, inches.</param>
 /// <param name="Material">Carbon, aluminium, wood …</param>
-public sealed record Shaft(string Maker, string Name, double Spine, double GrainsPerInch, double OuterDiameter, double MaxLength, string Material);
+/// <param name="InnerDiameter">Inner diameter, inches; 0 where it is not known or the shaft is solid.</param>
+/// <param name="Straightness">The maker's straightness, inches; 0 where not known.</param>
+/// <param name="WeightTolerance">The maker's weight tolerance, grains; 0 where not known.</param>
+/// <param name="TubeCode">Aluminium tube code, or null.</param>
+/// <param name="MeasuredSpine">ASTM spine measured on these very shafts, or null; it wins over the nominal one.</param>
+/// <param name="MeasuredGrainsPerInch">Mass of an inch measured on these very shafts, or null; it wins.</param>
+public sealed record Shaft(
+    string Maker, string Name, double Spine, double GrainsPerInch, double OuterDiameter, double MaxLength, string Material, double InnerDiameter = 0, double Straightness = 0,
+    double WeightTolerance = 0, string? TubeCode = null, double? MeasuredSpine = null, double? MeasuredGrainsPerInch = null) : IComponent
+{
+    /// <summary>The spine to reckon with: measured where it was, else nominal.</summary>
+    public double SpineInUse => MeasuredSpine ?? Spine;
+
+    /// <summary>The mass of an inch to reckon with.</summary>
+    public double GrainsPerInchInUse => MeasuredGrainsPerInch ?? GrainsPerInch;
+}
 
 /// <summary>An insert, outsert or collar at the front.</summary>
 /// <param name="Maker">Maker.</param>
 /// <param name="Name">Name.</param>
-/// <param name="Grains">Mass.</param>
+/// <param name="Grains">Nominal mass, whole.</param>
 /// <param name="Length">Length, inches.</param>
 /// <param name="CentreAhead">Its centre of mass ahead of the shaft's end; negative inside the shaft.</param>
-public sealed record Insert(string Maker, string Name, double Grains, double Length, double CentreAhead);
+/// <param name="BreakOff">Grains of one break-off step, 0 for none.</param>
+/// <param name="BreakOffSteps">How many steps can be broken off.</param>
+/// <param name="MeasuredGrains">Measured mass, or null; it wins over the nominal one.</param>
+public sealed record Insert(
+    string Maker, string Name, double Grains, double Length, double CentreAhead, double BreakOff = 0, int BreakOffSteps = 0, double? MeasuredGrains = null) : IComponent
+{
+    /// <summary>The mass to reckon with.</summary>
+    public double Weight => MeasuredGrains ?? Grains;
+}
 
 /// <summary>A point or head.</summary>
 /// <param name="Maker">Maker.</param>
 /// <param name="Name">Name.</param>
 /// <param name="Kind">Target, field, glue-in or head.</param>
-/// <param name="Grains">Mass.</param>
+/// <param name="Grains">Nominal mass, whole.</param>
 /// <param name="Length">Length ahead of the shaft's end, inches.</param>
 /// <param name="CentreAhead">Its centre of mass ahead of the shaft's end; negative for a shank inside it.</param>
-public sealed record Point(string Maker, string Name, PointKind Kind, double Grains, double Length, double CentreAhead);
+/// <param name="Blades">Blades of a head, 0 for a point.</param>
+/// <param name="BreakOff">Grains of one break-off step, 0 for none.</param>
+/// <param name="BreakOffSteps">How many steps can be broken off.</param>
+/// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
+public sealed record Point(
+    string Maker, string Name, PointKind Kind, double Grains, double Length, double CentreAhead, int Blades = 0, double BreakOff = 0, int BreakOffSteps = 0, double? MeasuredGrains = null) : IComponent
+{
+    /// <summary>The mass to reckon with.</summary>
+    public double Weight => MeasuredGrains ?? Grains;
+}
 
 /// <summary>A nock.</summary>
 /// <param name="Maker">Maker.</param>
 /// <param name="Name">Name.</param>
-/// <param name="Grains">Mass, with pin or bushing.</param>
+/// <param name="Grains">Nominal mass, with pin or bushing.</param>
 /// <param name="TubeStart">Throat to where the shaft's tube starts, inches (x₀).</param>
 /// <param name="Centre">Throat to its centre of mass, inches.</param>
-public sealed record Nock(string Maker, string Name, double Grains, double TubeStart, double Centre);
+/// <param name="Kind">How it is held; a lit one is heavier.</param>
+/// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
+public sealed record Nock(string Maker, string Name, double Grains, double TubeStart, double Centre, NockKind Kind = NockKind.PressIn, double? MeasuredGrains = null) : IComponent
+{
+    /// <summary>The mass to reckon with.</summary>
+    public double Weight => MeasuredGrains ?? Grains;
+}
 
 /// <summary>One vane.</summary>
 /// <param name="Maker">Maker.</param>
 /// <param name="Name">Name.</param>
-/// <param name="Grains">Mass of one.</param>
+/// <param name="Grains">Nominal mass of one.</param>
 /// <param name="Length">Length, inches.</param>
 /// <param name="Height">Height, inches.</param>
-public sealed record Vane(string Maker, string Name, double Grains, double Length, double Height);
+/// <param name="Setting">How it is usually set.</param>
+/// <param name="Glue">Glue allowance for one, grains.</param>
+/// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
+public sealed record Vane(
+    string Maker, string Name, double Grains, double Length, double Height, VaneSetting Setting = VaneSetting.Offset, double Glue = 0, double? MeasuredGrains = null) : IComponent
+{
+    /// <summary>The mass to reckon with.</summary>
+    public double Weight => MeasuredGrains ?? Grains;
+}
 
 /// <summary>A wrap.</summary>
 /// <param name="Maker">Maker.</param>
 /// <param name="Name">Name.</param>
-/// <param name="Grains">Mass.</param>
+/// <param name="Grains">Nominal mass.</param>
 /// <param name="Length">Length from the start of the tube, inches.</param>
-public sealed record Wrap(string Maker, string Name, double Grains, double Length);
+/// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
+public sealed record Wrap(string Maker, string Name, double Grains, double Length, double? MeasuredGrains = null) : IComponent
+{
+    /// <summary>The mass to reckon with.</summary>
+    public double Weight => MeasuredGrains ?? Grains;
+}

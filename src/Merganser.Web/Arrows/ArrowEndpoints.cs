@@ -26,7 +26,7 @@ public static class ArrowEndpoints
 
     public static void MapArrows(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/components", (ComponentStore components) => components.All());
+        api.MapGet("/components", (string? also, ComponentStore components) => components.All(also?.Split(',')));
         api.MapGet("/bows/{bowId}/arrows", (string bowId, ArrowStore arrows) => arrows.Of(bowId));
         api.MapPost("/arrows", (ArrowInput input, ArrowStore arrows) =>
             arrows.Add(ClientId.Checked(input.Id), input.BowId ?? throw new MissingException("bow"), Bounded(input.Draft)));
@@ -34,7 +34,7 @@ public static class ArrowEndpoints
         api.MapPost("/arrows/{id}/versions", (string id, KeepInput input, ArrowStore arrows) => arrows.Keep(id, ClientId.Checked(input.Id)));
         api.MapPost("/figures", (FiguresInput input, BowStore bows, ArrowStore arrows, ComponentStore components) =>
         {
-            var catalogue = components.All();
+            var catalogue = components.All(input.Draft.Parts());
             var arrow = input.Draft.Entry(catalogue).Read();
             var bow = bows.Measured(input.BowId);
             var opened = input.OpenedVersionId is { } version ? arrows.Version(version) : null;

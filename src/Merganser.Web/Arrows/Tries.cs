@@ -22,14 +22,14 @@ public static class Tries
             Add("Cut 1/4 in off", bow, arrow with { CutLength = shorter }, draft with { CutLength = Show.Number(shorter, 3).TrimEnd('0').TrimEnd('.') });
         }
 
-        var points = catalogue.Points.Where(p => p.Part.Kind == arrow.Point.Kind).OrderBy(p => p.Part.Grains).ToArray();
-        AddPoint(points.LastOrDefault(p => p.Part.Grains < arrow.Point.Grains));
-        AddPoint(points.FirstOrDefault(p => p.Part.Grains > arrow.Point.Grains));
+        var points = catalogue.Points.Where(p => p.Part.Kind == arrow.Point.Kind).OrderBy(p => p.Part.Weight).ToArray();
+        AddPoint(points.LastOrDefault(p => p.Part.Weight < arrow.Point.Weight));
+        AddPoint(points.FirstOrDefault(p => p.Part.Weight > arrow.Point.Weight));
         var heavier = bow with { NominalWeight = bow.NominalWeight + 1, MeasuredWeight = bow.MeasuredWeight + 1 };
         Add("Bow 1 lb up", heavier, arrow, null);
-        var family = catalogue.Shafts.Where(s => s.Part.Maker == arrow.Shaft.Maker && Family(s.Part) == Family(arrow.Shaft)).OrderBy(s => s.Part.Spine).ToArray();
-        AddShaft(family.LastOrDefault(s => s.Part.Spine < arrow.Shaft.Spine));
-        AddShaft(family.FirstOrDefault(s => s.Part.Spine > arrow.Shaft.Spine));
+        var family = catalogue.Shafts.Where(s => s.Part.Maker == arrow.Shaft.Maker && Family(s.Part) == Family(arrow.Shaft)).OrderBy(s => s.Part.SpineInUse).ToArray();
+        AddShaft(family.LastOrDefault(s => s.Part.SpineInUse < arrow.Shaft.SpineInUse));
+        AddShaft(family.FirstOrDefault(s => s.Part.SpineInUse > arrow.Shaft.SpineInUse));
         return tries;
 
         void Add(string label, Bow on, Arrow build, ArrowDraft? change) => tries.Add(new TryView(WhatIf.Of(label, on, build), change));
@@ -38,7 +38,7 @@ public static class Tries
         {
             if (point is not null)
             {
-                Add($"Point {Show.Signed(point.Part.Grains - arrow.Point.Grains, 0)} gr, {point.Part.Name}", bow, arrow with { Point = point.Part }, draft with { PointId = point.Id });
+                Add($"Point {Show.Signed(point.Part.Weight - arrow.Point.Weight, 0)} gr, {point.Part.Name}", bow, arrow with { Point = point.Part }, draft with { PointId = point.Id });
             }
         }
 
@@ -46,10 +46,10 @@ public static class Tries
         {
             if (shaft is not null && arrow.TubeLength <= shaft.Part.MaxLength)
             {
-                Add($"Next spine, {Show.Spine(shaft.Part.Spine)}", bow, arrow with { Shaft = shaft.Part }, draft with { ShaftId = shaft.Id });
+                Add($"Next spine, {Show.Spine(shaft.Part.SpineInUse)}", bow, arrow with { Shaft = shaft.Part }, draft with { ShaftId = shaft.Id });
             }
         }
     }
 
-    private static string Family(Shaft shaft) => shaft.Name.Split(' ')[0];
+    internal static string Family(Shaft shaft) => shaft.Name.Split(' ')[0];
 }

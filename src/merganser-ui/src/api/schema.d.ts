@@ -384,7 +384,9 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    also?: string;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;
@@ -534,7 +536,28 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["VersionView"][];
+                    };
+                };
+            };
+        };
         put?: never;
         post: {
             parameters: {
@@ -638,6 +661,821 @@ export interface paths {
         };
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/figures/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AskInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["AskView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/figures/chart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FiguresInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SpineChart"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/weights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    purpose: string;
+                    grains?: number;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["WeightsView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    arrows: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CompareView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows/{id}/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ArrowFile"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows/{id}/export.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows/{id}/export.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "image/svg+xml": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows/{id}/card.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/component-fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            [key: string]: components["schemas"]["ComponentField"][];
+                        };
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    kind: string;
+                    find?: string;
+                    retired?: boolean;
+                    skip?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CataloguePage"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ComponentInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ComponentView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ComponentView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ComponentInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ComponentView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{id}/retire": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RetireInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ComponentView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/export.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    kind: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CatalogueFile"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/import.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CatalogueFile"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": unknown;
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ImportView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query: {
+                    kind: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "text/csv": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ImportView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/mapping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MappingInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ImportView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ImportView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ImportView"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -1489,6 +2327,25 @@ export interface components {
             /** @description What to check again after it. */
             after: string;
         };
+        /** @description An allowed range with the reason that is told when it is left. */
+        AllowedRange: {
+            /**
+             * Format: double
+             * @description Lowest allowed value in the trade unit.
+             */
+            low?: number;
+            /**
+             * Format: double
+             * @description Highest allowed value.
+             */
+            high?: number;
+            /** @description Trade unit for the message. */
+            unit?: string;
+            /** @description Why the range ends there. */
+            why?: string;
+            /** @description The range as words. */
+            words?: null | string;
+        };
         /** @description The person who shoots. */
         Archer: {
             /** @description As the bench calls them. */
@@ -1618,6 +2475,26 @@ export interface components {
             vaneFront: string;
             wrapId: null | string;
             glue: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            insertBroken: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            pointBroken: number;
+        };
+        /** @description One arrow as a file. The schema is docs/schemas/arrow.json. */
+        ArrowFile: {
+            format: string;
+            name: string;
+            /** Format: int32 */
+            version: number;
+            bow: string;
+            arrow: components["schemas"]["Arrow"];
+            figures: components["schemas"]["ExportedFigure"][];
         };
         /** @description A new arrow as sent. */
         ArrowInput: {
@@ -1709,6 +2586,21 @@ export interface components {
             typed: components["schemas"]["ArrowDraft"];
             /** Format: date-time */
             keptAt: string;
+        };
+        /** @description A wanted value, typed. */
+        AskInput: {
+            bowId: string;
+            draft: components["schemas"]["ArrowDraft"];
+            wanted: components["schemas"]["Wanted"];
+            value: null | string;
+        };
+        /** @description The exact answer in words, and what is in stock next to it. */
+        AskView: {
+            /** Format: double */
+            exact: number;
+            unit: string;
+            words: string;
+            inStock: components["schemas"]["TryView"][];
         };
         /** @description Another arrow of the bow, to lay beside this one. */
         BesideView: {
@@ -1931,7 +2823,7 @@ export interface components {
             slope: number;
             rows: components["schemas"]["CantRow"][];
         };
-        /** @description The whole catalogue by class. */
+        /** @description The catalogue by class, as the bench picks from it. */
         Catalogue: {
             shafts: components["schemas"]["StockedOfShaft"][];
             inserts: components["schemas"]["StockedOfInsert"][];
@@ -1941,6 +2833,19 @@ export interface components {
             wraps: components["schemas"]["StockedOfWrap"][];
             /** Format: int32 */
             count?: number;
+        };
+        /** @description The whole catalogue as JSON. */
+        CatalogueFile: {
+            format: string;
+            components: components["schemas"]["ComponentInput"][];
+        };
+        /** @description A page of the catalogue. */
+        CataloguePage: {
+            rows: components["schemas"]["ComponentView"][];
+            /** Format: int32 */
+            found: number;
+            /** Format: int32 */
+            all: number;
         };
         /** @description A caution: the fact, its limit and what to do, in one line, shown where the act is. */
         Caution: {
@@ -2058,6 +2963,66 @@ export interface components {
             line: string;
             advice: string;
         };
+        /** @description One of the compared arrows with all its figures. */
+        CompareRow: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            version: number;
+            arrow: components["schemas"]["Arrow"];
+            reading: components["schemas"]["ArrowReading"];
+            parts: {
+                [key: string]: string;
+            };
+        };
+        /** @description Several arrows on one ruler, and in what they differ. */
+        CompareView: {
+            arrows: components["schemas"]["CompareRow"][];
+            differs: string[];
+        };
+        /**
+         * @description What an arrow is made of.
+         * @enum {unknown}
+         */
+        ComponentClass: "shaft" | "insert" | "point" | "nock" | "vane" | "wrap";
+        /** @description One field of a component: the column of a table, the field of a form. */
+        ComponentField: {
+            /** @description Stable name, the header of its column. */
+            name: string;
+            /** @description Its words. */
+            label: string;
+            /** @description Text, number or choice. */
+            kind: components["schemas"]["ComponentFieldKind"];
+            /** @description What a number measures. */
+            quantity: components["schemas"]["Quantity"];
+            /** @description What a number may be. */
+            range: components["schemas"]["AllowedRange"];
+            /** @description True when it may not be empty. */
+            required: boolean;
+            /** @description The words of a choice. */
+            choices: string[];
+        };
+        /** @enum {unknown} */
+        ComponentFieldKind: "text" | "number" | "choice";
+        /** @description A part as typed. */
+        ComponentInput: {
+            id: null | string;
+            class: components["schemas"]["ComponentClass"];
+            fields: {
+                [key: string]: string;
+            };
+        };
+        /** @description A row of the catalogue with its fields as typed texts. */
+        ComponentView: {
+            id: string;
+            class: components["schemas"]["ComponentClass"];
+            fields: {
+                [key: string]: string;
+            };
+            retired: boolean;
+            /** Format: int32 */
+            version: number;
+        };
         /** @description A display choice only: everything is computed and kept in the trade's units. */
         DisplayUnits: {
             length: components["schemas"]["LengthUnit"];
@@ -2099,6 +3064,17 @@ export interface components {
          * @enum {unknown}
          */
         Experience: "beginner" | "keen" | "technician";
+        /** @description A figure without its working. */
+        ExportedFigure: {
+            name: string;
+            /** Format: double */
+            value: null | number;
+            unit: string;
+            /** Format: double */
+            low: null | number;
+            /** Format: double */
+            high: null | number;
+        };
         /** @description The bow factor that is in use, and the stated default it stands for. */
         FactorView: {
             /** Format: double */
@@ -2249,6 +3225,65 @@ export interface components {
                 [key: string]: string[];
             };
         };
+        /** @description What is wrong with one cell, and the cure. */
+        ImportProblem: {
+            /** Format: int32 */
+            row: number;
+            column: string;
+            message: string;
+        };
+        /** @enum {unknown} */
+        ImportState: "read" | "checking" | "checked" | "writing" | "written" | "cancelled" | "failed";
+        /** @description An import as it stands. */
+        ImportView: {
+            /** @description Its id. */
+            id: string;
+            /** @description How far it is. */
+            state: components["schemas"]["ImportState"];
+            /** @description What it holds. */
+            class: components["schemas"]["ComponentClass"];
+            /** @description The file's columns. */
+            columns: string[];
+            /** @description The fields there are, with their words. */
+            fields: {
+                [key: string]: string;
+            };
+            /** @description Field to column; a field without one is left empty. */
+            mapping: {
+                [key: string]: string;
+            };
+            /**
+             * Format: int32
+             * @description How many rows the file has.
+             */
+            rows: number;
+            /**
+             * Format: int32
+             * @description How many are through this step.
+             */
+            done: number;
+            /**
+             * Format: int32
+             * @description Rows that can be written.
+             */
+            good: number;
+            /**
+             * Format: int32
+             * @description Good rows whose id is in the catalogue already: they are changed, not added.
+             */
+            known: number;
+            /** @description The first problems, row by row. */
+            problems: components["schemas"]["ImportProblem"][];
+            /**
+             * Format: int32
+             * @description How many there are.
+             */
+            problemCount: number;
+            /** @description The first rows as texts. */
+            preview: string[][];
+            /** @description Why it failed, or null. */
+            message: null | string;
+        };
         /** @description An insert, outsert or collar at the front. */
         Insert: {
             /** @description Maker. */
@@ -2257,7 +3292,7 @@ export interface components {
             name: string;
             /**
              * Format: double
-             * @description Mass.
+             * @description Nominal mass, whole.
              */
             grains: number;
             /**
@@ -2270,6 +3305,28 @@ export interface components {
              * @description Its centre of mass ahead of the shaft's end; negative inside the shaft.
              */
             centreAhead: number;
+            /**
+             * Format: double
+             * @description Grains of one break-off step, 0 for none.
+             * @default 0
+             */
+            breakOff: number;
+            /**
+             * Format: int32
+             * @description How many steps can be broken off.
+             * @default 0
+             */
+            breakOffSteps: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins over the nominal one.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight?: number;
         };
         /** @description The client-made id of a version to keep. */
         KeepInput: {
@@ -2277,6 +3334,12 @@ export interface components {
         };
         /** @enum {unknown} */
         LengthUnit: "inches" | "centimetres" | "millimetres";
+        /** @description Which column holds which field. */
+        MappingInput: {
+            mapping: {
+                [key: string]: string;
+            };
+        };
         /** @description Voids a shot with a reason; no reason counts it again. */
         MarkInput: {
             id: null | string;
@@ -2352,7 +3415,7 @@ export interface components {
             name: string;
             /**
              * Format: double
-             * @description Mass, with pin or bushing.
+             * @description Nominal mass, with pin or bushing.
              */
             grains: number;
             /**
@@ -2365,7 +3428,24 @@ export interface components {
              * @description Throat to its centre of mass, inches.
              */
             centre: number;
+            /** @description How it is held; a lit one is heavier. */
+            kind?: components["schemas"]["NockKind"];
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight?: number;
         };
+        /**
+         * @default pressIn
+         * @enum {unknown}
+         */
+        NockKind: "pressIn" | "pin" | "bushing" | "lit";
         /** @description A paper to start: bow, arrow version, distance and whether the shafts have vanes. */
         PaperInput: {
             id: null | string;
@@ -2423,7 +3503,7 @@ export interface components {
             kind: components["schemas"]["PointKind"];
             /**
              * Format: double
-             * @description Mass.
+             * @description Nominal mass, whole.
              */
             grains: number;
             /**
@@ -2436,6 +3516,34 @@ export interface components {
              * @description Its centre of mass ahead of the shaft's end; negative for a shank inside it.
              */
             centreAhead: number;
+            /**
+             * Format: int32
+             * @description Blades of a head, 0 for a point.
+             * @default 0
+             */
+            blades: number;
+            /**
+             * Format: double
+             * @description Grains of one break-off step, 0 for none.
+             * @default 0
+             */
+            breakOff: number;
+            /**
+             * Format: int32
+             * @description How many steps can be broken off.
+             * @default 0
+             */
+            breakOffSteps: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight?: number;
         };
         /** @enum {unknown} */
         PointKind: "target" | "field" | "glueIn" | "fixedHead" | "mechanicalHead";
@@ -2467,8 +3575,11 @@ export interface components {
             /** @description What would have to be true. */
             words: string;
         };
-        /** @enum {unknown} */
-        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "number" | null;
+        /**
+         * @description What an entry measures. Its trade unit is the one in which the Core computes.
+         * @enum {unknown}
+         */
+        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "number";
         /** @description A bow on the rack: what it is, how it stands, what is next. */
         RackBow: {
             id: string;
@@ -2495,6 +3606,20 @@ export interface components {
          * @enum {unknown}
          */
         RestType: "dropAwayEarly" | "dropAwayLate" | "containment" | "launcher" | "plunger" | "shelf";
+        /** @description Takes a part out of the lists, or puts it back. */
+        RetireInput: {
+            retired: boolean;
+        };
+        /** @description A rule of thumb with a band, shown as such. */
+        RuleOfThumb: {
+            figure: string;
+            unit: string;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            words: string;
+        };
         /**
          * @description What to touch first for a tear: the four schools of trade practice.
          * @enum {unknown}
@@ -2543,16 +3668,16 @@ export interface components {
         Shaft: {
             /** @description Maker. */
             maker: string;
-            /** @description Family. */
+            /** @description Family and size. */
             name: string;
             /**
              * Format: double
-             * @description Static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.
+             * @description Nominal static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.
              */
             spine: number;
             /**
              * Format: double
-             * @description Mass of an inch.
+             * @description Nominal mass of an inch.
              */
             grainsPerInch: number;
             /**
@@ -2567,6 +3692,46 @@ export interface components {
             maxLength: number;
             /** @description Carbon, aluminium, wood … */
             material: string;
+            /**
+             * Format: double
+             * @description Inner diameter, inches; 0 where it is not known or the shaft is solid.
+             * @default 0
+             */
+            innerDiameter: number;
+            /**
+             * Format: double
+             * @description The maker's straightness, inches; 0 where not known.
+             * @default 0
+             */
+            straightness: number;
+            /**
+             * Format: double
+             * @description The maker's weight tolerance, grains; 0 where not known.
+             * @default 0
+             */
+            weightTolerance: number;
+            /** @description Aluminium tube code, or null. */
+            tubeCode?: null | string;
+            /**
+             * Format: double
+             * @description ASTM spine measured on these very shafts, or null; it wins over the nominal one.
+             */
+            measuredSpine?: null | number;
+            /**
+             * Format: double
+             * @description Mass of an inch measured on these very shafts, or null; it wins.
+             */
+            measuredGrainsPerInch?: null | number;
+            /**
+             * Format: double
+             * @description The spine to reckon with: measured where it was, else nominal.
+             */
+            spineInUse?: number;
+            /**
+             * Format: double
+             * @description The mass of an inch to reckon with.
+             */
+            grainsPerInchInUse?: number;
         };
         /**
          * @description The face of the sheet that was read.
@@ -2648,6 +3813,37 @@ export interface components {
         };
         /** @enum {unknown} */
         SpeedUnit: "feetPerSecond" | "metresPerSecond";
+        /**
+         * @description Fit over cut length and point weight for one shaft on one bow, with the other spines of its family as lines where R = 1.
+         *     The rule is that of NeededSpine; each cell is computed with the whole arrow, not by a derivative.
+         */
+        SpineChart: {
+            /** @description Columns, inches. */
+            lengths: number[];
+            /** @description Rows, grains. */
+            pointWeights: number[];
+            /** @description R by row, then column. */
+            ratios: number[][];
+            /**
+             * Format: double
+             * @description The shortest safe length: 1 in ahead of the rest at full draw.
+             */
+            least: number;
+            /** @description Other spines that exist. */
+            lines: components["schemas"]["SpineLine"][];
+        };
+        /** @description A line on the chart: the point weight at which a spine fits just right, over cut length; null where no weight does. */
+        SpineLine: {
+            /** @description The shaft's size. */
+            label: string;
+            /**
+             * Format: double
+             * @description Its spine.
+             */
+            spine: number;
+            /** @description Point weight for each length of the chart. */
+            points: (null | number)[];
+        };
         /** @description A catalogue entry: its id and the part. */
         StockedOfInsert: {
             id: string;
@@ -2793,7 +3989,7 @@ export interface components {
             name: string;
             /**
              * Format: double
-             * @description Mass of one.
+             * @description Nominal mass of one.
              */
             grains: number;
             /**
@@ -2806,12 +4002,49 @@ export interface components {
              * @description Height, inches.
              */
             height: number;
+            /** @description How it is usually set. */
+            setting?: components["schemas"]["VaneSetting"];
+            /**
+             * Format: double
+             * @description Glue allowance for one, grains.
+             * @default 0
+             */
+            glue: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight?: number;
         };
+        /**
+         * @description How a vane is set on the shaft.
+         * @default offset
+         * @enum {unknown}
+         */
+        VaneSetting: "straight" | "offset" | "helical";
         /**
          * @description How a reading stands: at the edge when its own error reaches across a limit.
          * @enum {unknown}
          */
         Verdict: "recorded" | "within" | "atTheEdge" | "beyond";
+        /** @description A kept version in the list of an arrow. */
+        VersionView: {
+            id: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            keptAt: string;
+            words: string;
+            shot: boolean;
+            typed: components["schemas"]["ArrowDraft"];
+        };
+        /** @enum {unknown} */
+        Wanted: "pointForFrontOfCenter" | "lengthForWeight" | "spineForFit";
         /** @description One move that leads back to an earlier state. */
         WayBackMove: {
             kind: components["schemas"]["AdjusterKind"];
@@ -2822,6 +4055,51 @@ export interface components {
             to: number;
             order: string;
             needsPress: boolean;
+        };
+        /** @description One weight on this bow: speed with its band, energy, momentum, grains per pound. */
+        WeightPoint: {
+            /** Format: double */
+            grains: number;
+            /** Format: double */
+            speed: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            kineticEnergy: number;
+            /** Format: double */
+            momentum: number;
+            /** Format: double */
+            grainsPerPound: number;
+        };
+        /** @description A school of arrow weight with its reasons, named fairly. */
+        WeightSchool: {
+            /** @description Light, middle or heavy. */
+            name: string;
+            /**
+             * Format: double
+             * @description From so many grains.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description To so many.
+             */
+            to: number;
+            /** @description What its people say for it. */
+            for: string;
+            /** @description What it costs. */
+            against: string;
+        };
+        /** @description Light, middle and heavy for one bow. */
+        WeightsView: {
+            curve: components["schemas"]["WeightPoint"][];
+            schools: components["schemas"]["WeightSchool"][];
+            rules: components["schemas"]["RuleOfThumb"][];
+            here: null | components["schemas"]["WeightPoint"];
+            word: null | string;
+            law: string;
         };
         /** @description What one change would do, computed exactly and not by a derivative. */
         WhatIf: {
@@ -2865,7 +4143,7 @@ export interface components {
             name: string;
             /**
              * Format: double
-             * @description Mass.
+             * @description Nominal mass.
              */
             grains: number;
             /**
@@ -2873,6 +4151,16 @@ export interface components {
              * @description Length from the start of the tube, inches.
              */
             length: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight?: number;
         };
         /** @description Half twists put into each yoke leg; negative takes them out. */
         YokeInput: {

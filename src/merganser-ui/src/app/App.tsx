@@ -8,6 +8,7 @@ const BowPage = lazy(() => import('../features/bow/BowPage'));
 const BowStop = lazy(() => import('../features/setup/BowStop'));
 const ArrowPage = lazy(() => import('../features/arrow/ArrowPage'));
 const PaperPage = lazy(() => import('../features/paper/PaperPage'));
+const CataloguePage = lazy(() => import('../features/catalogue/CataloguePage'));
 const GlossaryPage = lazy(() => import('../glossary/GlossaryPage'));
 const LaterPage = lazy(() => import('../features/later/LaterPage'));
 
@@ -17,6 +18,7 @@ export function App() {
       <Routes>
         <Route path="/" element={<StartPage />} />
         <Route path="/bows/new" element={<BowPage />} />
+        <Route path="/catalogue" element={<CataloguePage />} />
         <Route path="/glossary" element={<GlossaryPage />} />
         <Route path="/bows/:bowId" element={<InUnits />}>
           <Route path="bow" element={<BowStop />} />

@@ -10,8 +10,13 @@ export const useBow = (id: string | undefined) =>
     enabled: id !== undefined,
   });
 
-export const useCatalogue = () =>
-  useQuery({ queryKey: ['components'], queryFn: () => answer(api.GET('/api/components')), staleTime: Infinity });
+/** The parts that the bench picks from, and any that are named besides. */
+export const useCatalogue = (also?: string) =>
+  useQuery({
+    queryKey: ['components', also ?? ''],
+    queryFn: () => answer(api.GET('/api/components', { params: { query: { also } } })),
+    staleTime: Infinity,
+  });
 
 /** What the rack and the bow show follows from every act. */
 export function useRefresh(bowId: string | undefined) {

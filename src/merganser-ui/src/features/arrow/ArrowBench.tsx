@@ -14,6 +14,8 @@ import { FitBand } from './FitBand';
 import { Beside } from './Beside';
 import { PartPanel, stepPart } from './PartPanel';
 import type { Draft, PartName } from './parts';
+import { AskPanel } from './AskPanel';
+import { MoreWays } from './ArrowWays';
 import { Tries } from './Tries';
 import { useArrowBench } from './useArrowBench';
 
@@ -38,6 +40,7 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
   const { draft, change, undo, redo, figures, faults } = bench;
   const [chosen, setChosen] = useState<PartName>('point');
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [asking, setAsking] = useState(false);
   const view = figures.data;
   const figure = (name: string) => view?.reading.figures.find((f) => f.name === name);
   const since = view?.reading.figures.some((f) => f.change !== null) ? SINCE : undefined;
@@ -133,8 +136,9 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
           </label>
           <span className="muted">{row.kept ? `version ${row.kept.number}` : 'not kept yet'}</span>
           <ButtonBase className="plain" onClick={onAnother}>
-            Copy to a new arrow
+            Copy
           </ButtonBase>
+          <MoreWays bowId={bowId} arrowId={row.id} />
           <ButtonBase className="plain" onClick={undo} disabled={!bench.canUndo}>
             Undo
           </ButtonBase>
@@ -178,7 +182,19 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
                   ))}
                 </div>
               </section>
-              {below && <Tries tries={below.tries} onTry={tryIt} />}
+              {below && asking ? (
+                <section className="tries" aria-label="Ask for a value">
+                  <h2>
+                    Ask for a value{' '}
+                    <ButtonBase className="plain" onClick={() => setAsking(false)}>
+                      What would change it
+                    </ButtonBase>
+                  </h2>
+                  <AskPanel bowId={bowId} draft={draft} onTry={tryIt} />
+                </section>
+              ) : (
+                below && <Tries tries={below.tries} onTry={tryIt} onAsk={() => setAsking(true)} />
+              )}
             </div>
             {rows && <Beside rows={rows} />}
           </>

@@ -6,6 +6,8 @@ import { BenchHead } from '../../bench/BenchHead';
 import { Foot } from '../../bench/Foot';
 import { useBow, useCatalogue, useRefresh } from '../../bench/queries';
 import { ArrowBench } from './ArrowBench';
+import { arrowWays } from './ArrowWays';
+import { ArrowWayPage } from './ArrowWayPage';
 import { firstDraft } from './parts';
 import './arrow.css';
 
@@ -16,7 +18,7 @@ export default function ArrowPage() {
   const [trouble, setTrouble] = useState<string | null>(null);
   const navigate = useNavigate();
   const bow = useBow(bowId);
-  const catalogue = useCatalogue();
+  const catalogue = useCatalogue(search.get('part') ?? undefined);
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
   const arrows = useQuery({
@@ -25,6 +27,8 @@ export default function ArrowPage() {
   });
   const all = arrows.data ? sorted(arrows.data) : undefined;
   const row = all?.find((a) => a.id === search.get('arrow')) ?? arrows.data?.[0];
+
+  const way = arrowWays.find(([name]) => name === search.get('way'))?.[0] ?? 'build';
 
   const start = async () => {
     if (!bow.data || !catalogue.data) return;
@@ -46,7 +50,17 @@ export default function ArrowPage() {
   return (
     <div className="page">
       <BenchHead at="arrow" bowId={bowId} />
-      {row && all && catalogue.data && bow.data ? (
+      {row && all && catalogue.data && bow.data && way !== 'build' ? (
+        <ArrowWayPage
+          key={`${row.id}-${row.version}-${way}`}
+          bowId={bowId}
+          way={way}
+          row={row}
+          arrows={all}
+          catalogue={catalogue.data}
+          goBuild={() => void arrows.refetch().then(() => setSearch({ arrow: row.id }))}
+        />
+      ) : row && all && catalogue.data && bow.data ? (
         <ArrowBench
           key={row.id}
           bowId={bowId}

@@ -27,6 +27,9 @@ export function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
       </ButtonBase>
       <div className="part-pick">
         <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
+        {(part === 'insert' || part === 'point') && (
+          <BreakOff part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
+        )}
         {part === 'vanes' && (
           <PartField part="vaneCount" draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
         )}
@@ -53,6 +56,29 @@ export function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
   );
 }
 
+/** Steps that are broken off an insert or a point, where it has any. */
+function BreakOff({ part, draft, catalogue, faults, onChange }: Props & { part: 'insert' | 'point' }) {
+  const field = part === 'insert' ? 'insertBroken' : 'pointBroken';
+  const stock = part === 'insert' ? catalogue.inserts : catalogue.points;
+  const id = part === 'insert' ? draft.insertId : draft.pointId;
+  const steps = stock.find((s) => s.id === id)?.part.breakOffSteps ?? 0;
+  if (steps === 0) return null;
+  const size = stock.find((s) => s.id === id)!.part.breakOff ?? 0;
+  return (
+    <Select
+      label="Broken off"
+      name={field}
+      value={String(draft[field] ?? 0)}
+      onChange={(count) => onChange({ ...draft, [field]: Number(count) })}
+      choices={Array.from({ length: steps + 1 }, (_, i) => ({
+        value: String(i),
+        label: i === 0 ? 'nothing' : `${i} × ${size} gr`,
+      }))}
+      fault={faults[field]?.[0]}
+    />
+  );
+}
+
 const vaneCounts = ['2', '3', '4', '6'];
 
 /** The draft with this part one step on, or null at the end. */
@@ -68,8 +94,12 @@ export function stepPart(draft: Draft, catalogue: Schemas['Catalogue'], part: Pa
   }
   if (!field) return null;
   const id = neighbour(stockOf(catalogue, part), draft[field], by);
-  return id === null ? null : { ...draft, [field]: id };
+  return id === null ? null : { ...draft, ...whole(part), [field]: id };
 }
+
+/** Another insert or point is whole. */
+const whole = (part: PartName): Partial<Draft> =>
+  part === 'insert' ? { insertBroken: 0 } : part === 'point' ? { pointBroken: 0 } : {};
 
 function PartField({ part, draft, catalogue, faults, onChange }: Props) {
   const facts = parts.find((p) => p.name === part)!;
@@ -114,7 +144,7 @@ function PartField({ part, draft, catalogue, faults, onChange }: Props) {
       label={facts.label}
       name={field}
       value={draft[field] ?? ''}
-      onChange={(id) => onChange({ ...draft, [field]: id === '' ? null : id })}
+      onChange={(id) => onChange({ ...draft, ...whole(part), [field]: id === '' ? null : id })}
       choices={[...none, ...stockOf(catalogue, part).map((s) => ({ value: s.id, label: s.label }))]}
       fault={fault(part === 'vanes' ? 'vane' : part)}
     />

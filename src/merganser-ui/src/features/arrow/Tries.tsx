@@ -10,9 +10,11 @@ import type { Draft } from './parts';
 export const Tries = memo(function Tries({
   tries,
   onTry,
+  onAsk,
 }: {
   tries: Schemas['TryView'][];
   onTry: (draft: Draft) => void;
+  onAsk: () => void;
 }) {
   const units = useUnits();
   const say = useSay();
@@ -28,6 +30,9 @@ export const Tries = memo(function Tries({
     <section className="tries" aria-label="What would change it">
       <h2>
         What would change it <span className="muted">press to try, undo takes it back</span>
+        <ButtonBase className="plain" onClick={onAsk}>
+          Ask for a value
+        </ButtonBase>
       </h2>
       <ol>
         {tries.map(({ effect, draft }, i) => (

@@ -88,6 +88,8 @@ export function firstDraft(catalogue: Schemas['Catalogue'], drawLength: number):
     vaneCount: 3,
     vaneFront: '',
     wrapId: null,
-    glue: '0',
+    glue: '',
+    insertBroken: 0,
+    pointBroken: 0,
   };
 }

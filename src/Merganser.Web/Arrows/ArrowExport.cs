@@ -1,0 +1,131 @@
+using System.Globalization;
+using System.Text;
+using Merganser.Core.Arrows;
+using Merganser.Core.Units;
+using Merganser.Data;
+using Merganser.Web.Catalogues;
+using Merganser.Web.Printing;
+
+namespace Merganser.Web.Arrows;
+
+/// <summary>One arrow as a file. The schema is docs/schemas/arrow.json.</summary>
+public sealed record ArrowFile(string Format, string Name, int Version, string Bow, Arrow Arrow, IReadOnlyList<ExportedFigure> Figures);
+
+/// <summary>A figure without its working.</summary>
+public sealed record ExportedFigure(string Name, double? Value, string Unit, double? Low, double? High);
+
+/// <summary>One arrow as JSON, CSV, drawing to scale, and a card to print.</summary>
+public sealed class ArrowExport(ArrowStore arrows, BowStore bows, ComponentStore components, TimeProvider clock)
+{
+    /// <summary>The name of the file format.</summary>
+    public const string Format = "merganser-arrow-1";
+
+    public ArrowFile Json(string id)
+    {
+        var (row, arrow, reading, bow) = Read(id);
+        return new ArrowFile(Format, row.Draft.Name, row.Kept?.Number ?? 0, bow, arrow, [.. reading.Figures.Select(f => new ExportedFigure(f.Name, f.Value, f.Unit, f.Low, f.High))]);
+    }
+
+    public string Csv(string id)
+    {
+        var (row, arrow, reading, _) = Read(id);
+        var text = new StringBuilder("part or figure,value,unit\n");
+        text.Append(CultureInfo.InvariantCulture, $"name,{Cell(row.Draft.Name)},\n");
+        foreach (var part in ArrowTools.PartsOf(arrow))
+        {
+            text.Append(CultureInfo.InvariantCulture, $"{Cell(part.Key)},{Cell(part.Value)},\n");
+        }
+
+        foreach (var figure in reading.Figures)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"{Cell(figure.Label)},{figure.Value?.ToString("F" + (figure.Decimals + 1), CultureInfo.InvariantCulture)},{Cell(figure.Unit)}\n");
+        }
+
+        return text.ToString();
+
+        static string Cell(string words)
+        {
+            var harmless = CatalogueCsv.Harmless(words);
+            return harmless.AsSpan().IndexOfAny(",\"\n") >= 0 ? $"\"{harmless.Replace("\"", "\"\"")}\"" : harmless;
+        }
+    }
+
+    /// <summary>The arrow to scale: one unit of the drawing is an inch, and its width says so.</summary>
+    public string Svg(string id)
+    {
+        var (row, arrow, reading, _) = Read(id);
+        var width = N(arrow.CutLength + 2.5);
+        var places = reading.Places;
+        return $"""
+            <svg xmlns="http://www.w3.org/2000/svg" width="{width}in" height="2in" viewBox="-0.6 -1 {width} 2" font-family="sans-serif" font-size="0.16">
+            <title>{System.Net.WebUtility.HtmlEncode(row.Draft.Name)}, to scale, nock throat at 0</title>
+            <path d="{Outline(arrow)}" fill="none" stroke="black" stroke-width="0.02"/>
+            <path d="M{N(places.HalfLength)} -0.4V0.4" stroke="black" stroke-width="0.015" stroke-dasharray="0.08 0.06"/>
+            <path d="M{N(places.BalancePoint)} 0.16l-0.12 0.24h0.24z"/>
+            <path d="M0 0.6H{N(arrow.CutLength)}M0 0.54V0.66M{N(arrow.CutLength)} 0.54V0.66" fill="none" stroke="black" stroke-width="0.015"/>
+            <text x="{N(arrow.CutLength / 2)}" y="0.84" text-anchor="middle">{Show.Number(arrow.CutLength, 3)} in, balances at {Show.Number(places.BalancePoint, 2)} in</text>
+            </svg>
+            """;
+    }
+
+    /// <summary>One page: drawing, parts and figures.</summary>
+    public byte[] Card(string id)
+    {
+        var (row, arrow, reading, bow) = Read(id);
+        var now = clock.GetUtcNow();
+        using var page = new PrintedPage($"Arrow card, {row.Draft.Name}", now);
+        page.Text(row.Draft.Name, PrintedPage.Margin, page.Y + 14, 20, true);
+        page.Text($"arrow card, {now:d MMMM yyyy}", PrintedPage.Width - PrintedPage.Margin, page.Y + 14, 10, right: true);
+        page.Y += 34;
+        page.Text($"For {bow}. {(row.Kept is { } kept ? $"Version {kept.Number}." : "A draft.")}", PrintedPage.Margin, page.Y);
+        page.Y += 40;
+        var scale = (PrintedPage.Width - (2 * PrintedPage.Margin)) / (float)(arrow.CutLength + 2.2);
+        page.Path(Outline(arrow), PrintedPage.Margin + (0.5f * scale), page.Y, scale);
+        page.Path(FormattableString.Invariant($"M{reading.Places.BalancePoint} .3l-.25 .5h.5z"), PrintedPage.Margin + (0.5f * scale), page.Y, scale, filled: true);
+        page.Y += 34;
+        page.Heading("Parts");
+        foreach (var part in ArrowTools.PartsOf(arrow))
+        {
+            page.Line(part.Key, part.Value);
+        }
+
+        page.Heading("Figures");
+        foreach (var figure in reading.Figures)
+        {
+            page.Line(figure.Label, $"{Show.Number(figure.Value ?? 0, figure.Decimals)} {figure.Unit}", figure is { Low: { } low, High: { } high } ? $"{Show.Number(low, figure.Decimals)} to {Show.Number(high, figure.Decimals)}{(figure.Word is { } word ? ", " + word : "")}" : "");
+        }
+
+        foreach (var caution in reading.Cautions)
+        {
+            page.Y += 6;
+            page.Text($"Caution. {caution.Text}", PrintedPage.Margin, page.Y, 9, true, PrintedPage.Width - (2 * PrintedPage.Margin));
+            page.Y += 8;
+        }
+
+        page.Text("Merganser. Total weight under 5 gr per lb can break a bow; the maker's minimum and local law come first.", PrintedPage.Margin, PrintedPage.Height - 30, 8);
+        return page.Finish();
+    }
+
+    private (ArrowRow Row, Arrow Arrow, ArrowReading Reading, string Bow) Read(string id)
+    {
+        var row = arrows.Get(id);
+        var arrow = row.Kept?.Arrow ?? row.Draft.Entry(components.Only(row.Draft.Parts())).Read();
+        var bow = bows.Measured(row.BowId);
+        return (row, arrow, ArrowReading.Of(bow, arrow), bow.Name);
+    }
+
+    /// <summary>Nock, shaft, vanes and point in inches, the axis at nought.</summary>
+    private static string Outline(Arrow arrow)
+    {
+        var r = arrow.Shaft.OuterDiameter / 2;
+        var start = arrow.Nock.TubeStart;
+        var end = arrow.CutLength;
+        var tip = end + Math.Max(0.3, arrow.Point.Length);
+        var path = $"M{N(start)} {N(-r)}H{N(end)}V{N(r)}H{N(start)}zM{N(start)} {N(-r)}H-0.15V{N(-r / 3)}H0.1V{N(r / 3)}H-0.15V{N(r)}H{N(start)}M{N(end)} {N(-r)}L{N(tip)} 0L{N(end)} {N(r)}";
+        return arrow.Vane is { } vane
+            ? path + $"M{N(arrow.VaneFront)} {N(-r)}L{N(arrow.VaneFront - (vane.Length * 0.7))} {N(-r - vane.Height)}H{N(arrow.VaneFront - vane.Length)}V{N(-r)}"
+            : path;
+    }
+
+    private static string N(double value) => value.ToString("0.####", CultureInfo.InvariantCulture);
+}

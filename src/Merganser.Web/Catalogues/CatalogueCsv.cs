@@ -1,0 +1,105 @@
+using System.Text;
+using CsvHelper;
+using Merganser.Core.Arrows;
+using Merganser.Core.Figures;
+using Merganser.Data;
+
+namespace Merganser.Web.Catalogues;
+
+/// <summary>A table as it was read: its header and its rows of texts.</summary>
+public sealed record CsvTable(IReadOnlyList<string> Columns, IReadOnlyList<IReadOnlyList<string>> Rows);
+
+/// <summary>The catalogue as comma-separated text. A cell that a spreadsheet would run as a formula is written with an apostrophe before it, and read back without.</summary>
+public static class CatalogueCsv
+{
+    /// <summary>Most rows that are read at once.</summary>
+    public const int MostRows = 50_000;
+
+    private const string FormulaStarts = "=+-@\t\r";
+    private static readonly CsvWriterOptions Written = new() { NewLine = "\n" };
+
+    /// <summary>The rows of one class, ids first.</summary>
+    public static string Write(ComponentClass kind, IEnumerable<ComponentRow> rows)
+    {
+        using var text = new StringWriter();
+        using var csv = CsvWriter.Create(text, Written, true);
+        var fields = ComponentTable.Fields(kind);
+        csv.WriteField("id");
+        foreach (var field in fields)
+        {
+            csv.WriteField(field.Name);
+        }
+
+        csv.EndRecord();
+        foreach (var row in rows.Where(r => r.Class == kind))
+        {
+            var texts = ComponentTable.Write(row.Part);
+            csv.WriteField(row.Id);
+            foreach (var field in fields)
+            {
+                csv.WriteField(field.Kind == ComponentFieldKind.Text ? Harmless(texts[field.Name]) : texts[field.Name]);
+            }
+
+            csv.EndRecord();
+        }
+
+        csv.Flush();
+        return text.ToString();
+    }
+
+    /// <summary>Reads a table; the first line is its header.</summary>
+    /// <exception cref="RefusedException">Not UTF-8 or UTF-16, empty, or too many rows.</exception>
+    public static CsvTable Read(byte[] bytes, CancellationToken cancel = default)
+    {
+        var text = Text(bytes);
+        using var csv = CsvReader.FromText(text, new CsvReaderOptions { HasHeader = false });
+        if (!csv.Read() || csv.FieldCount == 0 || Cells(csv.FieldCount).All(string.IsNullOrWhiteSpace))
+        {
+            throw new RefusedException("csv-empty", "There is no header line: the first line names the columns.");
+        }
+
+        var header = Cells(csv.FieldCount);
+        List<IReadOnlyList<string>> rows = [];
+        while (csv.Read())
+        {
+            if (rows.Count == MostRows)
+            {
+                throw new RefusedException("csv-rows", $"More than {MostRows} rows are refused: split the file.");
+            }
+
+            if (rows.Count % 1000 == 0)
+            {
+                cancel.ThrowIfCancellationRequested();
+            }
+
+            rows.Add(Cells(header.Length));
+        }
+
+        return new CsvTable([.. header.Select(h => h.Trim())], rows);
+
+        string[] Cells(int count) => [.. Enumerable.Range(0, count).Select(i => i < csv.FieldCount ? Plain(csv.GetString(i)) : "")];
+    }
+
+    /// <summary>A cell that no spreadsheet runs.</summary>
+    public static string Harmless(string text) => text.Length > 0 && FormulaStarts.Contains(text[0]) || text.StartsWith('\'') ? $"'{text}" : text;
+
+    private static string Plain(string cell) => cell.StartsWith('\'') ? cell[1..] : cell;
+
+    private static string Text(byte[] bytes)
+    {
+        try
+        {
+            return bytes switch
+            {
+                [0xEF, 0xBB, 0xBF, ..] => new UTF8Encoding(false, true).GetString(bytes, 3, bytes.Length - 3),
+                [0xFF, 0xFE, ..] => Encoding.Unicode.GetString(bytes, 2, bytes.Length - 2),
+                [0xFE, 0xFF, ..] => Encoding.BigEndianUnicode.GetString(bytes, 2, bytes.Length - 2),
+                _ => new UTF8Encoding(false, true).GetString(bytes),
+            };
+        }
+        catch (DecoderFallbackException)
+        {
+            throw new RefusedException("csv-encoding", "The file is not UTF-8: save it as \"CSV UTF-8\" and try again. Nothing was written.");
+        }
+    }
+}

@@ -1,0 +1,229 @@
+using System.Collections.Concurrent;
+using Merganser.Core.Arrows;
+using Merganser.Core.Figures;
+using Merganser.Data;
+
+namespace Merganser.Web.Catalogues;
+
+public enum ImportState { Read, Checking, Checked, Writing, Written, Cancelled, Failed }
+
+/// <summary>What is wrong with one cell, and the cure.</summary>
+public sealed record ImportProblem(int Row, string Column, string Message);
+
+/// <summary>An import as it stands.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="State">How far it is.</param>
+/// <param name="Class">What it holds.</param>
+/// <param name="Columns">The file's columns.</param>
+/// <param name="Fields">The fields there are, with their words.</param>
+/// <param name="Mapping">Field to column; a field without one is left empty.</param>
+/// <param name="Rows">How many rows the file has.</param>
+/// <param name="Done">How many are through this step.</param>
+/// <param name="Good">Rows that can be written.</param>
+/// <param name="Known">Good rows whose id is in the catalogue already: they are changed, not added.</param>
+/// <param name="Problems">The first problems, row by row.</param>
+/// <param name="ProblemCount">How many there are.</param>
+/// <param name="Preview">The first rows as texts.</param>
+/// <param name="Message">Why it failed, or null.</param>
+public sealed record ImportView(
+    string Id, ImportState State, ComponentClass Class, IReadOnlyList<string> Columns, IReadOnlyDictionary<string, string> Fields, IReadOnlyDictionary<string, string> Mapping, int Rows, int Done, int Good, int Known,
+    IReadOnlyList<ImportProblem> Problems, int ProblemCount, IReadOnlyList<IReadOnlyList<string>> Preview, string? Message);
+
+/// <summary>Imports in work. Nothing is written until it is confirmed; any of them can be cancelled.</summary>
+public sealed class ImportDesk(ComponentStore components)
+{
+    private const int MostProblems = 200;
+    private const int MostAtOnce = 4;
+    private const int PreviewRows = 8;
+
+    private readonly ConcurrentDictionary<string, Import> imports = new();
+
+    /// <summary>Reads a file and checks it against a mapping that is guessed from its header.</summary>
+    public ImportView Begin(string id, ComponentClass kind, byte[] bytes)
+    {
+        if (imports.TryGetValue(id, out var known))
+        {
+            return known.View();
+        }
+
+        foreach (var old in imports.Values.OrderBy(i => i.Begun).Take(Math.Max(0, imports.Count - MostAtOnce + 1)))
+        {
+            old.Cancel.Cancel();
+            imports.TryRemove(old.Id, out _);
+        }
+
+        var table = CatalogueCsv.Read(bytes);
+        var import = new Import(id, kind, table, Guess(kind, table.Columns));
+        imports[id] = import;
+        Check(import);
+        return import.View();
+    }
+
+    public ImportView Get(string id) => Find(id).View();
+
+    /// <summary>Checks again with another mapping.</summary>
+    public ImportView Map(string id, IReadOnlyDictionary<string, string> mapping)
+    {
+        var import = Find(id);
+        import.Mapping = mapping.Where(m => import.Table.Columns.Contains(m.Value)).ToDictionary(m => m.Key, m => m.Value);
+        Check(import);
+        return import.View();
+    }
+
+    /// <summary>Writes the good rows, in one transaction.</summary>
+    public ImportView Confirm(string id)
+    {
+        var import = Find(id);
+        if (import.State != ImportState.Checked || import.Parts.Count == 0)
+        {
+            throw new RefusedException("import-state", "There is nothing to write: no row could be read, or it is not checked yet.");
+        }
+
+        import.State = ImportState.Writing;
+        import.Done = 0;
+        import.Work = Task.Run(() => import.Guarded(() =>
+        {
+            components.Put(import.Parts, import.Cancel.Token, done => import.Done = done);
+            import.Done = import.Parts.Count;
+            import.State = ImportState.Written;
+        }));
+        return import.View();
+    }
+
+    public ImportView Cancel(string id)
+    {
+        var import = Find(id);
+        import.Cancel.Cancel();
+        import.Work.Wait();
+        if (import.State != ImportState.Written)
+        {
+            import.State = ImportState.Cancelled;
+        }
+
+        return import.View();
+    }
+
+    /// <summary>Waits until the step in work is over; for tests and the benchmark.</summary>
+    public Task Settled(string id) => Find(id).Work;
+
+    private void Check(Import import)
+    {
+        import.State = ImportState.Checking;
+        import.Done = 0;
+        import.Work = Task.Run(() => import.Guarded(() => CheckRows(import)));
+    }
+
+    private void CheckRows(Import import)
+    {
+        var known = components.Rows().Select(r => r.Id).ToHashSet();
+        var columns = import.Table.Columns.Select((c, i) => (c, i)).DistinctBy(c => c.c).ToDictionary(c => c.c, c => c.i);
+        var fields = ComponentTable.Fields(import.Class).Where(f => import.Mapping.ContainsKey(f.Name)).Select(f => (f.Name, At: columns[import.Mapping[f.Name]])).ToArray();
+        int? idAt = import.Mapping.TryGetValue("id", out var idColumn) ? columns[idColumn] : null;
+        List<(string, IComponent)> parts = [];
+        List<ImportProblem> problems = [];
+        var count = 0;
+        var changed = 0;
+        Dictionary<string, int> ids = [];
+        foreach (var row in import.Table.Rows)
+        {
+            import.Cancel.Token.ThrowIfCancellationRequested();
+            var line = import.Done + 2;
+            try
+            {
+                var part = ComponentTable.Read(import.Class, fields.ToDictionary(f => f.Name, f => (string?)row[f.At]));
+                var id = idAt is { } at && row[at].Trim() is { Length: > 0 and <= 80 } given ? given : $"{FactsJson.Word(import.Class)}-{Guid.NewGuid()}";
+                if (!ids.TryAdd(id, line))
+                {
+                    Problem(line, "id", $"The same id stands in row {ids[id]}: one of the two rows goes, or gets another id.");
+                }
+                else
+                {
+                    parts.Add((id, part));
+                    changed += known.Contains(id) ? 1 : 0;
+                }
+            }
+            catch (RefusedException refused)
+            {
+                foreach (var problem in refused.Problems)
+                {
+                    Problem(line, import.Mapping.GetValueOrDefault(problem.Field, problem.Field), problem.Message);
+                }
+            }
+
+            import.Done++;
+        }
+
+        (import.Parts, import.Problems, import.ProblemCount, import.Known) = (parts, problems, count, changed);
+        import.State = ImportState.Checked;
+
+        void Problem(int row, string column, string message)
+        {
+            count++;
+            if (problems.Count < MostProblems)
+            {
+                problems.Add(new ImportProblem(row, column, message));
+            }
+        }
+    }
+
+    /// <summary>A column belongs to a field when its header is the field's name or label, whatever its case, spaces and signs.</summary>
+    private static Dictionary<string, string> Guess(ComponentClass kind, IReadOnlyList<string> columns)
+    {
+        var wanted = ComponentTable.Fields(kind).Select(f => (f.Name, Keys: new[] { Key(f.Name), Key(f.Label) })).Append((Name: "id", Keys: ["id"]));
+        return wanted.Select(w => (w.Name, Column: columns.FirstOrDefault(c => w.Keys.Contains(Key(c))))).Where(m => m.Column is not null).ToDictionary(m => m.Name, m => m.Column!);
+    }
+
+    private static string Key(string words) => new([.. words.Where(char.IsLetterOrDigit).Select(char.ToLowerInvariant)]);
+
+    private Import Find(string id) => imports.TryGetValue(id, out var import) ? import : throw new MissingException("import");
+
+    private sealed class Import(string id, ComponentClass kind, CsvTable table, Dictionary<string, string> mapping)
+    {
+        public string Id { get; } = id;
+
+        public ComponentClass Class { get; } = kind;
+
+        public CsvTable Table { get; } = table;
+
+        public Dictionary<string, string> Mapping { get; set; } = mapping;
+
+        public long Begun { get; } = Environment.TickCount64;
+
+        public CancellationTokenSource Cancel { get; } = new();
+
+        public volatile ImportState State;
+
+        public volatile int Done;
+
+        public IReadOnlyList<(string, IComponent)> Parts { get; set; } = [];
+
+        public IReadOnlyList<ImportProblem> Problems { get; set; } = [];
+
+        public int ProblemCount { get; set; }
+
+        public int Known { get; set; }
+
+        public string? Message { get; set; }
+
+        public Task Work { get; set; } = Task.CompletedTask;
+
+        public void Guarded(Action step)
+        {
+            try
+            {
+                step();
+            }
+            catch (OperationCanceledException)
+            {
+                State = ImportState.Cancelled;
+            }
+            catch (Exception problem)
+            {
+                Message = problem.Message;
+                State = ImportState.Failed;
+            }
+        }
+
+        public ImportView View() => new(Id, State, Class, Table.Columns, ComponentTable.Fields(Class).ToDictionary(f => f.Name, f => f.Label), Mapping, Table.Rows.Count, Done, Parts.Count, Known, Problems, ProblemCount, [.. Table.Rows.Take(PreviewRows)], Message);
+    }
+}

@@ -1,0 +1,93 @@
+import { useSearchParams } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { Foot } from '../../bench/Foot';
+import { ArrowWays, type ArrowWay } from './ArrowWays';
+import { ChartPane } from './ChartPane';
+import { ComparePane } from './ComparePane';
+import { useArrowBench } from './useArrowBench';
+import { VersionsPane } from './VersionsPane';
+import { WeightsPane } from './WeightsPane';
+
+interface Props {
+  bowId: string;
+  way: ArrowWay;
+  row: Schemas['ArrowRow'];
+  arrows: Schemas['ArrowRow'][];
+  catalogue: Schemas['Catalogue'];
+  goBuild: () => void;
+}
+
+const words: Record<ArrowWay, [string, string]> = {
+  build: ['', ''],
+  compare: [
+    'Lay two to four arrows side by side.',
+    'Kept versions are compared; an arrow never kept is compared as it is.',
+  ],
+  weights: ['Say what the arrow is for, then look at the weights.', 'Arc and honest range come with flight.'],
+  chart: ['Drag the dot to where the fit is good.', 'Err stiff rather than weak, above all with a fixed head.'],
+  versions: ['Open an earlier version, or take the arrow along as a file.', 'What was shot stays as it was.'],
+};
+
+/** The arrow seen another way than by building it. */
+export function ArrowWayPage({ bowId, way, row, arrows, catalogue, goBuild }: Props) {
+  const bench = useArrowBench(bowId, row);
+  const [search, setSearch] = useSearchParams();
+  const chosen = search.get('with')?.split(',') ?? arrows.slice(0, 3).map((a) => a.id);
+  const view = bench.figures.data;
+  const [sentence, reason] = words[way];
+  return (
+    <>
+      <main className="thing way-page">
+        <ArrowWays bowId={bowId} arrowId={row.id} way={way} />
+        <div className="way-body">
+          {way === 'compare' && (
+            <ComparePane
+              bowId={bowId}
+              arrows={arrows}
+              chosen={chosen.filter((id) => arrows.some((a) => a.id === id))}
+              onChoose={(ids) => setSearch({ arrow: row.id, way, with: ids.join(',') })}
+            />
+          )}
+          {way === 'weights' && <WeightsPane bowId={bowId} grains={view?.summary.grains ?? null} />}
+          {way === 'chart' && view && (
+            <ChartPane
+              bowId={bowId}
+              draft={bench.draft}
+              catalogue={catalogue}
+              arrow={view.arrow}
+              openedId={bench.openedId}
+              onChange={bench.change}
+            />
+          )}
+          {way === 'versions' && (
+            <VersionsPane
+              arrowId={row.id}
+              onOpen={(draft) => {
+                bench.change(draft);
+                goBuild();
+              }}
+            />
+          )}
+        </div>
+      </main>
+      {bench.save.kind === 'lost' ? (
+        <Foot
+          trouble
+          sentence="Kept here, not yet saved."
+          reason={bench.save.message}
+          button="Try again"
+          onGo={() => void bench.retry()}
+        />
+      ) : (
+        <Foot
+          sentence={sentence}
+          reason={reason}
+          button="Back to the build"
+          onGo={goBuild}
+          alternative={bench.canUndo ? 'Undo' : null}
+          onAlternative={bench.undo}
+        />
+      )}
+    </>
+  );
+}

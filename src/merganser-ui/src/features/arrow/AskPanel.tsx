@@ -1,0 +1,86 @@
+import { ButtonBase } from '@mui/material';
+import { useState } from 'react';
+import { answer, api, Refusal, type Schemas } from '../../api/client';
+import { Field, Select } from '../../bench/Field';
+import { number, withUnit, type Quantity } from '../../units/units';
+import { useSay, useUnits } from '../../units/UnitsContext';
+import type { Draft } from './parts';
+
+type Wanted = Schemas['Wanted'];
+
+const wants: { value: Wanted; label: string; of: string; quantity: Quantity }[] = [
+  { value: 'pointForFrontOfCenter', label: 'Point for a front of center', of: 'Wanted FOC, %', quantity: 'number' },
+  { value: 'lengthForWeight', label: 'Length for a weight', of: 'Wanted total weight', quantity: 'weight' },
+  { value: 'spineForFit', label: 'Spine for a fit', of: 'Wanted fit', quantity: 'number' },
+];
+
+/** Asks for a value instead of trying parts: the exact answer, and what is in stock next to it. */
+export function AskPanel({ bowId, draft, onTry }: { bowId: string; draft: Draft; onTry: (draft: Draft) => void }) {
+  const [wanted, setWanted] = useState<Wanted>('pointForFrontOfCenter');
+  const [value, setValue] = useState('12');
+  const [told, setTold] = useState<Schemas['AskView'] | null>(null);
+  const [fault, setFault] = useState<string | undefined>();
+  const units = useUnits();
+  const say = useSay();
+  const want = wants.find((w) => w.value === wanted)!;
+  const ask = async () => {
+    try {
+      setTold(await answer(api.POST('/api/figures/ask', { body: { bowId, draft, wanted, value } })));
+      setFault(undefined);
+    } catch (error) {
+      setTold(null);
+      setFault((error instanceof Refusal && error.errors.value?.[0]) || (error as Error).message);
+    }
+  };
+  return (
+    <div className="ask">
+      <div className="ask-form">
+        <Select
+          label="What is asked for"
+          name="wanted"
+          value={wanted}
+          onChange={(next) => {
+            setWanted(next as Wanted);
+            setTold(null);
+            setFault(undefined);
+          }}
+          choices={wants}
+        />
+        <Field
+          label={want.of}
+          name="wantedValue"
+          quantity={want.quantity}
+          value={value}
+          onChange={setValue}
+          fault={fault}
+          onEnter={() => void ask()}
+        />
+        <ButtonBase className="key" onClick={() => void ask()}>
+          Ask
+        </ButtonBase>
+      </div>
+      {told && (
+        <div aria-live="polite">
+          <p data-testid="asked">
+            <b>{say(told.words)}</b>
+          </p>
+          <div className="row">
+            {told.inStock.map(({ effect, draft: change }) => (
+              <ButtonBase key={effect.label} className="key try" onClick={() => change && onTry(change)}>
+                <span>{say(effect.label)}</span>
+                <span>
+                  <b>
+                    {number(effect.ratio, 2)} {effect.words}
+                  </b>
+                  <small>
+                    {withUnit(effect.grains, 'gr', 1, units)}, {withUnit(effect.frontOfCenter, '%', 1)}
+                  </small>
+                </span>
+              </ButtonBase>
+            ))}
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}

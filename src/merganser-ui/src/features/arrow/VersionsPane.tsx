@@ -1,0 +1,65 @@
+import { ButtonBase } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { answer, api } from '../../api/client';
+import type { Draft } from './parts';
+
+const when = (at: string) =>
+  new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+
+/** Every kept version, what changed in it, and the arrow as files. */
+export function VersionsPane({ arrowId, onOpen }: { arrowId: string; onOpen: (draft: Draft) => void }) {
+  const versions = useQuery({
+    queryKey: ['arrows', arrowId, 'versions'],
+    queryFn: () => answer(api.GET('/api/arrows/{id}/versions', { params: { path: { id: arrowId } } })),
+  });
+  const file = (name: string) => `/api/arrows/${arrowId}/${name}`;
+  return (
+    <div className="history">
+      <section className="wide" aria-label="Versions">
+        <h2>Versions</h2>
+        <p className="muted">A kept version is never rewritten: a change makes the next one.</p>
+        {versions.data?.length === 0 && <p>Nothing is kept yet.</p>}
+        <ol className="moves">
+          {versions.data?.map((version) => (
+            <li key={version.id}>
+              <p>
+                <b>Version {version.number}</b>: {version.words}
+                {version.shot && <em> (shot through paper: frozen)</em>}
+              </p>
+              <small>{when(version.keptAt)}</small>
+              <ButtonBase className="plain" onClick={() => onOpen(version.typed)}>
+                Put it on the bench
+              </ButtonBase>
+            </li>
+          ))}
+        </ol>
+      </section>
+      <section aria-label="Files">
+        <h2>This arrow as a file</h2>
+        <ul className="files">
+          <li>
+            <a href={file('card.pdf')} download>
+              Card to print (PDF)
+            </a>
+          </li>
+          <li>
+            <a href={file('export.svg')} download="arrow.svg">
+              Drawing to scale (SVG)
+            </a>
+          </li>
+          <li>
+            <a href={file('export.json')} download="arrow.json">
+              JSON
+            </a>
+            , with its <a href="/api/schemas/arrow.json">schema</a>
+          </li>
+          <li>
+            <a href={file('export.csv')} download="arrow.csv">
+              CSV
+            </a>
+          </li>
+        </ul>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,47 @@
+import type { Schemas } from '../../api/client';
+import { Field, Select } from '../../bench/Field';
+import type { Quantity } from '../../units/units';
+
+export type Fields = Record<string, string>;
+
+interface Props {
+  fields: Schemas['ComponentField'][];
+  values: Fields;
+  faults: Record<string, string[]>;
+  onChange: (values: Fields) => void;
+}
+
+/** One part as a form; which fields it has comes from the server. */
+export function ComponentForm({ fields, values, faults, onChange }: Props) {
+  const put = (name: string, text: string) => onChange({ ...values, [name]: text });
+  return (
+    <section className="component-form" aria-label="The part">
+      {fields.map((field) =>
+        field.kind === 'choice' ? (
+          <Select
+            key={field.name}
+            label={field.label}
+            name={field.name}
+            value={values[field.name] ?? ''}
+            onChange={(text) => put(field.name, text)}
+            choices={[
+              { value: '', label: 'pick one' },
+              ...field.choices.map((c) => ({ value: c, label: c.replace(/([A-Z])/g, ' $1').toLowerCase() })),
+            ]}
+            fault={faults[field.name]?.[0]}
+          />
+        ) : (
+          <Field
+            key={field.name}
+            label={field.label}
+            name={field.name}
+            quantity={field.kind === 'number' ? (field.quantity as Quantity) : undefined}
+            value={values[field.name] ?? ''}
+            onChange={(text) => put(field.name, text)}
+            fault={faults[field.name]?.[0]}
+          />
+        ),
+      )}
+    </section>
+  );
+}
