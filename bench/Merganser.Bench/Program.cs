@@ -5,6 +5,7 @@ var benches = new (string Name, string What, Func<Task> Run)[]
     ("figures", "figures of one arrow, 10 clients x 20 a second", FiguresLoad.Run),
     ("route", "script of the first route, gzipped", FirstRoute.Run),
     ("catalogue", "50,000 rows imported and looked through", CatalogueLoad.Run),
+    ("match", "matching twelve and a gross", MatchSpeed.Run),
     ("typing", "typing to painted figure in Chromium", Typing.Run),
 };
 var wanted = args.Where(a => !a.StartsWith('-')).ToArray();

@@ -58,9 +58,10 @@ public sealed class BowStore(Database database, TimeProvider clock)
     /// <exception cref="ChangedException">The row is not at this version any more.</exception>
     public BowRow Change(string id, int version, BowEntry typed, IReadOnlyList<Adjuster> adjusters)
     {
-        var bow = typed.Read();
+        var read = typed.Read();
         return database.Write((c, t) =>
         {
+            var bow = read with { Chronograph = Get(c, t, id).Bow.Chronograph };
             var changed = c.Execute(
                 "UPDATE bow SET name = @Name, facts = @facts, typed = @typed, version = version + 1 WHERE id = @id AND version = @version",
                 new { id, version, bow.Name, facts = FactsJson.Write(bow), typed = FactsJson.Write(typed) }, t);
@@ -114,8 +115,15 @@ public sealed class BowStore(Database database, TimeProvider clock)
     /// <summary>Puts what was measured on the sheet into the bow's own record.</summary>
     internal static void PutEntry(IDbConnection c, IDbTransaction t, string id, BowEntry typed)
     {
-        var bow = typed.Read();
+        var bow = typed.Read() with { Chronograph = Get(c, t, id).Bow.Chronograph };
         c.Execute("UPDATE bow SET facts = @facts, typed = @typed, version = version + 1 WHERE id = @id", new { id, facts = FactsJson.Write(bow), typed = FactsJson.Write(typed) }, t);
+    }
+
+    /// <summary>Puts what a chronograph taught onto the bow; null forgets it.</summary>
+    internal static void PutSpeed(IDbConnection c, IDbTransaction t, string id, SpeedFit? fit)
+    {
+        var bow = Get(c, t, id).Bow with { Chronograph = fit };
+        c.Execute("UPDATE bow SET facts = @facts, version = version + 1 WHERE id = @id", new { id, facts = FactsJson.Write(bow) }, t);
     }
 
     internal static MoveRow Log(IDbConnection c, IDbTransaction t, NewMove move, DateTimeOffset now)

@@ -7,7 +7,9 @@ using Merganser.Web.Arrows;
 using Merganser.Web.Bows;
 using Merganser.Web.Catalogues;
 using Merganser.Web.Demo;
+using Merganser.Web.Dozens;
 using Merganser.Web.Guard;
+using Merganser.Web.Instruments;
 using Merganser.Web.Paper;
 using Merganser.Web.Rack;
 using Merganser.Web.Setup;
@@ -26,6 +28,12 @@ if (Loopback.Refusal(urls) is { } refusal)
     return 2;
 }
 
+if (InstrumentEndpoints.Refusal(builder.Configuration["instrument"]) is { } noAddress)
+{
+    Console.Error.WriteLine(noAddress);
+    return 2;
+}
+
 builder.WebHost.UseUrls(urls);
 builder.WebHost.ConfigureKestrel(kestrel =>
 {
@@ -37,8 +45,8 @@ var demo = builder.Configuration.GetValue("demo", false);
 var data = builder.Configuration["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.Create), "merganser", demo ? "demo.db" : "merganser.db");
 builder.Services.AddSingleton<TimeProvider>(demo && builder.Configuration["clock"] is { } fixedClock ? new DemoClock(DateTimeOffset.Parse(fixedClock)) : TimeProvider.System);
 builder.Services.AddSingleton(new Database(data));
-builder.Services.AddSingleton<ArcherStore>().AddSingleton<BowStore>().AddSingleton<ComponentStore>().AddSingleton<ArrowStore>().AddSingleton<PaperStore>().AddSingleton<SetupStore>();
-builder.Services.AddSingleton<ArrowTools>().AddSingleton<ArrowExport>().AddSingleton<ImportDesk>().AddSingleton<SetupDesk>().AddSingleton<SetupCard>().AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
+builder.Services.AddSingleton<ArcherStore>().AddSingleton<BowStore>().AddSingleton<ComponentStore>().AddSingleton<ArrowStore>().AddSingleton<PaperStore>().AddSingleton<SetupStore>().AddSingleton<DozenStore>();
+builder.Services.AddSingleton<InstrumentDesk>().AddSingleton<DozenDesk>().AddSingleton<ArrowTools>().AddSingleton<ArrowExport>().AddSingleton<ImportDesk>().AddSingleton<SetupDesk>().AddSingleton<SetupCard>().AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
 builder.Services.Configure<JsonOptions>(json =>
 {
     FactsJson.Configure(json.SerializerOptions);
@@ -83,6 +91,8 @@ api.MapGet("/schemas/arrow.json", () => Results.Stream(typeof(Program).Assembly.
 api.MapPaper();
 api.MapRack();
 api.MapSetup();
+api.MapDozens();
+api.MapInstruments();
 app.Map("/api/{**rest}", () => Results.Problem(title: "There is no such address in the API.", statusCode: StatusCodes.Status404NotFound,
     extensions: new Dictionary<string, object?> { ["code"] = "no-such-address" })).ExcludeFromDescription();
 app.MapGet("/index.html", () => Results.Redirect("/")).ExcludeFromDescription();

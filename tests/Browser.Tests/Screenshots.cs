@@ -32,6 +32,9 @@ public class Screenshots
         Take("compare", arrow + "&way=compare", ".compared");
         Take("needed-spine", arrow + "&way=chart", "[data-testid=spine-chart]");
         Take("catalogue", "/catalogue?bow=22222222-0000-4000-8000-000000000001", ".catalogue-grid tbody tr");
+        Take("weigh-in", $"{Bow}/dozen?way=weigh&class=Point", ".live-value");
+        Take("match", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=match", ".match-found");
+        Take("build-list", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=tray", ".assembly");
         Take("paper", $"{Bow}/paper", ".move-box");
         Take("paper-recurve", "/bows/22222222-0000-4000-8000-000000000002/paper", ".move-box");
         Take("words", "/glossary", ".glossary");

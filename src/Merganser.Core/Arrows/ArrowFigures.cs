@@ -60,6 +60,11 @@ public static class ArrowFigures
     private static Figure Speed(ArrowNumbers n)
     {
         var bow = n.Bow;
+        if (bow.Chronograph is { } fit)
+        {
+            return Measured(n, fit);
+        }
+
         var virtualMass = LaunchSpeed.VirtualMassOf(bow);
         var stroke = new Term("Power stroke S", $"draw − 1.75 − brace = {Number(bow.DrawLength, 2)} − 1.75 − {Number(bow.BraceHeight, 2)}", bow.PowerStroke, "in", 2);
         IReadOnlyList<Term> terms = n.Launch.FromRating
@@ -79,6 +84,18 @@ public static class ArrowFigures
         return new Figure("speed", label, n.Launch.Speed, "ft/s", 0, n.Launch.Low, n.Launch.High, null, null, null, new Working(
             n.Launch.FromRating ? "A bow comes in 3 to 8 % below its rating, so the band is wide until a chronograph has spoken." : "No rated speed: energy estimated from draw weight and stroke, ±10 %.",
             terms, n.Launch.FromRating ? SpeedSource : "Virtual mass, Klopsteg 1943; energy share c from memory", "A chronograph reading would narrow the band."));
+    }
+
+    private static Figure Measured(ArrowNumbers n, SpeedFit fit)
+    {
+        var line = new SpeedCalibration(fit);
+        return new Figure("speed", "Speed, by chronograph", n.Launch.Speed, "ft/s", 0, n.Launch.Low, n.Launch.High, null, null, null, new Working(
+            $"This bow's own line from {Count(fit.Shots, "shot")} of {(fit.Masses == 1 ? "one arrow weight" : $"{fit.Masses} arrow weights")}; the band is 95 %.",
+            [
+                new Term("Virtual mass K", fit.Masses == 1 ? "the usual 110 ± 40 until another weight is shot" : $"a / b, ± {Number(line.VirtualMassError, 0)}", line.VirtualMass, "gr", 1),
+                new Term("Energy E", $"1 / (2b), ± {Number(line.EnergyError, 1)}", line.Energy, "ft·lb", 2),
+                new Term("Speed", $"√(2E / (m + K)), m = {Number(n.Balance.Grains, 1)} gr", n.Launch.Speed, "ft/s", 1),
+            ], "1/v² = a + b m by weighted least squares (Klopsteg's virtual mass, 1943; NIST/SEMATECH e-Handbook 4.1.4.3)", "Shots with a much lighter or heavier arrow narrow it most."));
     }
 
     private static Figure KineticEnergy(ArrowNumbers n) => FromSpeed(n, "kineticEnergy", "Kinetic energy", "ft·lb", 1,

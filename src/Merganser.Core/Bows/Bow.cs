@@ -34,11 +34,13 @@ public enum CamDraw { Soft, Medium, Hard }
 /// <param name="MakerAxleToAxle">The maker's axle to axle, or null.</param>
 /// <param name="MakerBraceHeight">The maker's brace height, or null.</param>
 /// <param name="MakerCentreShot">The maker's centre shot, or null.</param>
+/// <param name="Chronograph">What a chronograph taught of this bow's speed, or null; it wins over rating and estimate.</param>
 public sealed record Bow(
     string Name, BowKind Kind, Hand Hand, Release Release, double NominalWeight, double? MeasuredWeight, double DrawLength,
     double AxleToAxle, double BraceHeight, double? RatedSpeed, RestType RestType, CamSystem CamSystem, CamDraw CamDraw,
     double RestAhead, double? FactorSet = null, double StringWeight = 0, double StringWeightFromTip = 0,
-    double? MaximumWeight = null, double? MakerAxleToAxle = null, double? MakerBraceHeight = null, double? MakerCentreShot = null)
+    double? MaximumWeight = null, double? MakerAxleToAxle = null, double? MakerBraceHeight = null, double? MakerCentreShot = null,
+    SpeedFit? Chronograph = null)
 {
     /// <summary>AMO draw length less the draw to the pivot point, inches (AMO standard).</summary>
     public const double AmoAllowance = 1.75;
@@ -52,3 +54,13 @@ public sealed record Bow(
     /// <summary>Power stroke S = draw − 1.75 − brace, inches.</summary>
     public double PowerStroke => DrawLength - AmoAllowance - BraceHeight;
 }
+
+/// <summary>This bow's own line 1/v² = a + b·m from chronograph readings, with the variances that its ± comes from.</summary>
+/// <param name="A">a, (s/ft)².</param>
+/// <param name="B">b, (s/ft)² per grain.</param>
+/// <param name="VarianceA">Variance of a.</param>
+/// <param name="VarianceB">Variance of b.</param>
+/// <param name="Covariance">Their covariance.</param>
+/// <param name="Shots">Shots it rests on.</param>
+/// <param name="Masses">Different arrow masses among them.</param>
+public sealed record SpeedFit(double A, double B, double VarianceA, double VarianceB, double Covariance, int Shots, int Masses);

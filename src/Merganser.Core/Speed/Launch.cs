@@ -9,7 +9,8 @@ namespace Merganser.Core.Speed;
 /// <param name="High">Upper end.</param>
 /// <param name="Bare">What the formula gave before the usual allowance.</param>
 /// <param name="FromRating">True when a rated speed was used, false when the stored energy was estimated.</param>
-public readonly record struct Launch(double Speed, double Low, double High, double Bare, bool FromRating);
+/// <param name="Measured">True when a chronograph taught it.</param>
+public readonly record struct Launch(double Speed, double Low, double High, double Bare, bool FromRating, bool Measured = false);
 
 /// <summary>Launch speed v = √(2E/(m + K)), K the virtual mass of string and limbs (Klopsteg 1943).</summary>
 public static class LaunchSpeed
@@ -25,6 +26,8 @@ public static class LaunchSpeed
     public const double ShareLow = 0.91;
     public const double ShareHigh = 0.99;
     public const double EstimateBand = 0.10;
+
+    private const double TwoSided = 1.96;
 
     /// <summary>v = v_r·√[(W·S)/(70·S_r)·(350 + K)/(m + K)], the bare formula from a rated speed, ft/s.</summary>
     public static double FromRating(double rated, double drawWeight, double stroke, double ratedStroke, double arrowGrains, double virtualMass) =>
@@ -52,6 +55,12 @@ public static class LaunchSpeed
     public static Launch Of(Bow bow, double arrowGrains)
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(arrowGrains);
+        if (bow.Chronograph is { } fit)
+        {
+            var (measured, error) = new SpeedCalibration(fit).Predict(arrowGrains);
+            return new Launch(measured, measured - (TwoSided * error), measured + (TwoSided * error), measured, false, true);
+        }
+
         var virtualMass = VirtualMassOf(bow);
         if (bow.RatedSpeed is { } rated)
         {

@@ -1,3 +1,4 @@
+using Merganser.Core.Bows;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Speed;
@@ -14,6 +15,10 @@ public readonly record struct ChronographShot(double Grains, double Speed, doubl
 /// </summary>
 public sealed class SpeedCalibration
 {
+    /// <summary>K before any second mass was shot, grains, and its spread (trade-like guess, no source).</summary>
+    public const double PriorVirtualMass = 110;
+    public const double PriorSpread = 40;
+
     private readonly double a;
     private readonly double b;
     private readonly double varianceA;
@@ -53,6 +58,45 @@ public sealed class SpeedCalibration
         varianceA = swxx / determinant;
         varianceB = sw / determinant;
         covariance = -swx / determinant;
+    }
+
+    /// <summary>A calibration that was kept on the bow.</summary>
+    public SpeedCalibration(SpeedFit kept) => (a, b, varianceA, varianceB, covariance) = (kept.A, kept.B, kept.VarianceA, kept.VarianceB, kept.Covariance);
+
+    /// <summary>
+    /// Readings of one arrow mass only: K is the prior 110 ± 40 gr, the energy follows from the mean speed, and the ± of both is carried on.
+    /// </summary>
+    /// <param name="shots">Readings of one mass, at least one.</param>
+    public static SpeedFit OfOneMass(IReadOnlyList<ChronographShot> shots)
+    {
+        var grains = shots[0].Grains;
+        var mean = shots.Average(s => s.Speed);
+        var spread = shots[0].Spread / Math.Sqrt(shots.Count);
+        // 1/v² = b (K + m): b from the mean, K from the prior; da and db by the delta method.
+        var slope = 1 / (mean * mean * (PriorVirtualMass + grains));
+        var byK = -slope / (PriorVirtualMass + grains);
+        var bySpeed = -2 * slope / mean;
+        var varianceB = Square(byK * PriorSpread) + Square(bySpeed * spread);
+        var aByK = slope + (PriorVirtualMass * byK);
+        var aBySpeed = PriorVirtualMass * bySpeed;
+        return new SpeedFit(slope * PriorVirtualMass, slope, Square(aByK * PriorSpread) + Square(aBySpeed * spread), varianceB,
+            (aByK * byK * PriorSpread * PriorSpread) + (aBySpeed * bySpeed * spread * spread), shots.Count, 1);
+
+        static double Square(double x) => x * x;
+    }
+
+    /// <summary>The fit of any readings: the line through two or more masses, else the prior's K with one.</summary>
+    /// <exception cref="ArgumentException">No readings, or readings that fit no bow.</exception>
+    public static SpeedFit Fit(IReadOnlyList<ChronographShot> shots)
+    {
+        var masses = shots.Select(s => s.Grains).Distinct().Count();
+        if (masses < 2)
+        {
+            return shots.Count == 0 ? throw new ArgumentException("No readings.", nameof(shots)) : OfOneMass(shots);
+        }
+
+        var line = new SpeedCalibration(shots);
+        return new SpeedFit(line.a, line.b, line.varianceA, line.varianceB, line.covariance, shots.Count, masses);
     }
 
     /// <summary>K, grains.</summary>

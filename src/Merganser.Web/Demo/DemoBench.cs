@@ -1,8 +1,10 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Dozens;
 using Merganser.Core.Paper;
 using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
+using Merganser.Web.Dozens;
 
 namespace Merganser.Web.Demo;
 
@@ -13,7 +15,7 @@ public sealed class DemoClock(DateTimeOffset now) : TimeProvider
 }
 
 /// <summary>The demo's bench: an invented island club in the week before its autumn field shoot.</summary>
-public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arrows, PaperStore papers, SetupStore setups)
+public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arrows, PaperStore papers, SetupStore setups, DozenStore dozens, DozenDesk dozenDesk)
 {
     private const string Brindle = "22222222-0000-4000-8000-000000000001";
     private const string TallOsk = "22222222-0000-4000-8000-000000000002";
@@ -33,7 +35,57 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         ShootCompound();
         SetUpRecurve();
         ShootRecurve();
+        BuildRecurveDozen();
+        WeighCompoundDozen();
     }
+
+    /// <summary>A finished set of eight for the recurve: weighed, matched, built, verified.</summary>
+    private void BuildRecurveDozen()
+    {
+        const string id = "cccccccc-0000-4000-8000-000000000001";
+        dozens.Start(id, TallOsk, Version(4), new DozenPlan("Osk eight", 8, ["Shaft", "Point", "Nock"], 0, false));
+        Enter(id, 1, new DozenEntry("check", Value: 100.1, Second: 100, Word: "typed"));
+        Weigh(id, 10, "Shaft", 183.2, 8, .7);
+        Weigh(id, 30, "Point", 100.1, 8, .6);
+        Weigh(id, 50, "Nock", 12.1, 8, .3);
+        for (var shaft = 1; shaft <= 8; shaft++)
+        {
+            Enter(id, 70 + shaft, new DozenEntry("spin", Number: shaft, Word: "grade", Note: shaft % 3 == 0 ? "fair" : "good"));
+        }
+
+        Enter(id, 100, dozenDesk.Match(dozens.Get(id), new MatchOptions(null, false, false, 0, []), default));
+        var number = 200;
+        for (var arrow = 1; arrow <= 8; arrow++)
+        {
+            foreach (var step in Assembly.Steps)
+            {
+                Enter(id, number++, new DozenEntry("tick", Number: arrow, Word: step.Code));
+            }
+
+            Enter(id, number++, new DozenEntry("made", Number: arrow, Value: 304.4 + Math.Round(.4 * Math.Sin(arrow * 2.1), 1), Word: "built"));
+        }
+    }
+
+    /// <summary>The compound's dozen, half weighed.</summary>
+    private void WeighCompoundDozen()
+    {
+        const string id = "cccccccc-0000-4000-8000-000000000002";
+        dozens.Start(id, Brindle, Version(1), new DozenPlan("Island dozen", 12, ["Shaft", "Insert", "Point", "Nock", "Vanes"], 1, true));
+        Enter(id, 1001, new DozenEntry("check", Value: 100, Second: 100, Word: "scale"));
+        Weigh(id, 1010, "Shaft", 252.3, 13, 1.6);
+        Weigh(id, 1040, "Insert", 25.1, 13, .3);
+        Weigh(id, 1060, "Point", 100.2, 7, .9);
+    }
+
+    private void Weigh(string dozen, int from, string kind, double middle, int count, double sway)
+    {
+        for (var i = 1; i <= count; i++)
+        {
+            Enter(dozen, from + i, new DozenEntry("piece", kind, i, Math.Round(middle + (sway * Math.Sin((i * 12.9898) + middle)), 1), Word: "scale"));
+        }
+    }
+
+    private void Enter(string dozen, int number, DozenEntry entry) => dozens.Add(dozen, [($"dddddddd-0000-4000-8000-{number:000000000000}", entry)]);
 
     private void SetUpCompound()
     {

@@ -2,6 +2,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Data;
 using Merganser.Web.Bows;
+using Merganser.Web.Dozens;
 using Merganser.Web.Paper;
 using Merganser.Web.Setup;
 
@@ -21,7 +22,7 @@ public sealed record RackView(IReadOnlyList<RackBow> Bows, Next Next, IReadOnlyL
 public sealed record ArchivedBow(string Id, string Name, int Version);
 
 /// <summary>Puts the rack together.</summary>
-public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, PaperDesk desk, SetupStore setups, SetupDesk setupDesk)
+public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, PaperDesk desk, SetupStore setups, SetupDesk setupDesk, DozenStore dozens, DozenDesk dozenDesk)
 {
     public RackView View()
     {
@@ -50,7 +51,7 @@ public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arro
             new("start", hung == 1 ? "one bow" : $"{hung} bows"),
             new("bow", sheet.AskedAgain.Count > 0 ? $"{sheet.AskedAgain.Count} again" : $"{sheet.Done} of {sheet.Lines.Count}"),
             new("arrow", arrow?.Kept is { } kept ? $"version {kept.Number}" : arrow is null ? "none yet" : "draft"),
-            new("dozen", "none yet"),
+            new("dozen", dozens.Of(row.Id).FirstOrDefault() is { } dozen ? dozenDesk.View(dozen).State : "none yet"),
             new("paper", paper is null ? "none yet" : open ? $"set {paper.Sets.Count}" : "accepted"),
             new("groups", "none yet"),
             new("story", "none yet"),

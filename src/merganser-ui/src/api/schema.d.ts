@@ -2230,6 +2230,512 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{bowId}/dozens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DozenView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DozenInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DozenView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DozenView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["EntryInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DozenView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/weights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["WeightsInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DozenView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/withdrawals/{entryId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    entryId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DozenView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/match": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MatchOptions"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DozenView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/tray.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/labels.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/export.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/chronograph": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChronographView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SpeedInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChronographView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/chronograph/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChronographView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{kind}/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    kind: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["OrderInput"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2557,6 +3063,11 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        /**
+         * @description How far an arrow is.
+         * @enum {unknown}
+         */
+        ArrowState: "parts" | "cut" | "bare" | "fletched" | "verified";
         /** @description One line of the strip that lays arrows under each other. */
         ArrowSummary: {
             /** Format: double */
@@ -2601,6 +3112,17 @@ export interface components {
             unit: string;
             words: string;
             inStock: components["schemas"]["TryView"][];
+        };
+        /** @description The assembly of an arrow, step by step, with what is said at it (trade practice). */
+        AssemblyStep: {
+            /** @description Stable word. */
+            code: string;
+            /** @description What is done. */
+            words: string;
+            /** @description What is said where the act is, or empty. */
+            caution: string;
+            /** @description The state the arrow has after it. */
+            state: components["schemas"]["ArrowState"];
         };
         /** @description Another arrow of the bow, to lay beside this one. */
         BesideView: {
@@ -2697,6 +3219,7 @@ export interface components {
              * @description The maker's centre shot, or null.
              */
             makerCentreShot?: null | number;
+            chronograph?: null | components["schemas"]["SpeedFit"];
             /**
              * Format: double
              * @description The measured weight where there is one, else the nominal.
@@ -2963,6 +3486,30 @@ export interface components {
             line: string;
             advice: string;
         };
+        /** @description A chronograph reading. */
+        ChronographRow: {
+            id: string;
+            /** Format: double */
+            grains: number;
+            /** Format: double */
+            speed: number;
+            source: string;
+            /** Format: date-time */
+            shotAt: string;
+        };
+        /** @description What the chronograph taught of this bow. */
+        ChronographView: {
+            strings: components["schemas"]["SpeedString"][];
+            /** Format: double */
+            virtualMass: null | number;
+            /** Format: double */
+            virtualMassError: null | number;
+            /** Format: double */
+            energy: null | number;
+            /** Format: double */
+            energyError: null | number;
+            words: string;
+        };
         /** @description One of the compared arrows with all its figures. */
         CompareRow: {
             id: string;
@@ -3031,6 +3578,61 @@ export interface components {
             speed: components["schemas"]["SpeedUnit"];
             energy: components["schemas"]["EnergyUnit"];
         };
+        /** @description A dozen to start. */
+        DozenInput: {
+            id: null | string;
+            arrowVersionId: string;
+            name: null | string;
+            /** Format: int32 */
+            arrows: number;
+            classes: string[];
+            /** Format: int32 */
+            spare: number;
+            vanesInSets: boolean;
+        };
+        /** @description What a dozen is to be. */
+        DozenPlan: {
+            /** @description As the bench calls it. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many arrows.
+             */
+            arrows: number;
+            /** @description Which classes are weighed. */
+            classes: string[];
+            /**
+             * Format: int32
+             * @description Spare pieces of each class.
+             */
+            spare: number;
+            /** @description True when the vanes of one arrow are weighed together. */
+            vanesInSets: boolean;
+        };
+        /** @description A dozen as its page shows it. */
+        DozenView: {
+            id: string;
+            bowId: string;
+            name: string;
+            arrowName: string;
+            /** Format: int32 */
+            arrowVersion: number;
+            plan: components["schemas"]["DozenPlan"];
+            /** Format: date-time */
+            startedAt: string;
+            classes: components["schemas"]["PieceClassView"][];
+            check: null | components["schemas"]["ScaleCheck"];
+            checkEntryId: null | string;
+            shafts: components["schemas"]["ShaftView"][];
+            match: null | components["schemas"]["MatchView"];
+            tray: components["schemas"]["TrayArrow"][];
+            heads: components["schemas"]["HeadView"];
+            steps: components["schemas"]["AssemblyStep"][];
+            lastEntryId: null | string;
+            changed: null | string;
+            next: components["schemas"]["Next"];
+            state: string;
+        };
         /** @description Something that is due, or will be soon. */
         DueItem: {
             /** @description In words. */
@@ -3052,6 +3654,18 @@ export interface components {
         };
         /** @enum {unknown} */
         EnergyUnit: "footPounds" | "joules";
+        /** @description An entry as sent: what was weighed, spun, ticked or found. */
+        EntryInput: {
+            id: null | string;
+            kind: string;
+            class?: null | string;
+            /** Format: int32 */
+            number?: null | number;
+            value?: null | string;
+            second?: null | string;
+            word?: null | string;
+            note?: null | string;
+        };
         /** @description A statement with the evidence for it and what would overturn it. */
         Evidence: {
             statement: string;
@@ -3207,6 +3821,27 @@ export interface components {
          * @enum {unknown}
          */
         Hand: "right" | "left";
+        /** @description One head on one arrow. */
+        HeadOn: {
+            /** Format: int32 */
+            arrow: number;
+            /** Format: int32 */
+            head: number;
+            /** Format: double */
+            total: number;
+        };
+        /** @description Heads on the straightest arrows. */
+        HeadView: {
+            pieces: components["schemas"]["PieceView"][];
+            heads: components["schemas"]["HeadOn"][];
+            /** Format: double */
+            spread: null | number;
+            /** Format: double */
+            bestSpread: null | number;
+            words: string;
+            /** Format: int32 */
+            practice: null | number;
+        };
         /** @description A place on the sheet as it was read, inches, x right and y up. */
         Hole: {
             /** Format: double */
@@ -3347,6 +3982,41 @@ export interface components {
         };
         /** @enum {unknown} */
         MassUnit: "grains" | "grams";
+        /** @description How a match is made. */
+        MatchOptions: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description Shafts measured alike go together. */
+            spineSets: boolean;
+            /** @description Of too many shafts the straightest are taken. */
+            straightest: boolean;
+            /**
+             * Format: int32
+             * @description So many arrows fewer: the worst pieces stay out.
+             */
+            leaveOut: number;
+            /** @description Shafts whose insert of the same number is glued in already. */
+            gluedShafts: number[];
+        };
+        /** @description The match with what it buys. */
+        MatchView: {
+            /** Format: double */
+            spread: number;
+            /** Format: double */
+            bound: number;
+            proven: boolean;
+            binds: null | string;
+            /** Format: double */
+            byChance: number;
+            /** Format: double */
+            oppositeOrder: number;
+            bought: components["schemas"]["Worth"];
+            chance: components["schemas"]["Worth"];
+            /** Format: double */
+            frontOfCenterSpread: number;
+            words: string;
+            stale: boolean;
+        };
         /** @description The mean of a set to draw. */
         MeanView: {
             mean: components["schemas"]["Tear"];
@@ -3446,6 +4116,12 @@ export interface components {
          * @enum {unknown}
          */
         NockKind: "pressIn" | "pin" | "bushing" | "lit";
+        /** @description An order to an instrument: tare; for a stand-in also what lies on it. */
+        OrderInput: {
+            order: string;
+            /** Format: double */
+            value: null | number;
+        };
         /** @description A paper to start: bow, arrow version, distance and whether the shafts have vanes. */
         PaperInput: {
             id: null | string;
@@ -3477,6 +4153,33 @@ export interface components {
             next: components["schemas"]["Next"];
             /** Format: int32 */
             version: number;
+        };
+        /** @description The pieces of one class. */
+        PieceClassView: {
+            name: string;
+            /** Format: int32 */
+            perArrow: number;
+            /** Format: int32 */
+            needed: number;
+            /** Format: int32 */
+            wanted: number;
+            pieces: components["schemas"]["PieceView"][];
+            /** Format: double */
+            lightest: null | number;
+            /** Format: double */
+            heaviest: null | number;
+            /** Format: int32 */
+            missing: number;
+        };
+        /** @description A weighed piece; an odd one is asked to be weighed again. */
+        PieceView: {
+            entryId: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            grains: number;
+            source: string;
+            odd: boolean;
         };
         /** @description A mass at a place along the arrow. */
         PlacedMass: {
@@ -3620,6 +4323,26 @@ export interface components {
             to: number;
             words: string;
         };
+        /** @description A scale against a check weight. */
+        ScaleCheck: {
+            /**
+             * Format: double
+             * @description The check weight, grains.
+             */
+            nominal: number;
+            /**
+             * Format: double
+             * @description What the scale showed.
+             */
+            reading: number;
+            /**
+             * Format: double
+             * @description Reading less nominal, grains.
+             */
+            error?: number;
+            /** @description True when the scale is off. */
+            off?: boolean;
+        };
         /**
          * @description What to touch first for a tear: the four schools of trade practice.
          * @enum {unknown}
@@ -3733,6 +4456,19 @@ export interface components {
              */
             grainsPerInchInUse?: number;
         };
+        /** @description What is known of a shaft. */
+        ShaftView: {
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            runOut: null | number;
+            grade: null | string;
+            /** Format: double */
+            spine: null | number;
+            indexMark: null | string;
+            damaged: boolean;
+            note: null | string;
+        };
         /**
          * @description The face of the sheet that was read.
          * @enum {unknown}
@@ -3810,6 +4546,68 @@ export interface components {
              * @description The engine's step: the net shift in sizes; with only the top cam moved it counts the half toward nought.
              */
             step?: number;
+        };
+        /** @description This bow's own line 1/v² = a + b·m from chronograph readings, with the variances that its ± comes from. */
+        SpeedFit: {
+            /**
+             * Format: double
+             * @description a, (s/ft)².
+             */
+            a: number;
+            /**
+             * Format: double
+             * @description b, (s/ft)² per grain.
+             */
+            b: number;
+            /**
+             * Format: double
+             * @description Variance of a.
+             */
+            varianceA: number;
+            /**
+             * Format: double
+             * @description Variance of b.
+             */
+            varianceB: number;
+            /**
+             * Format: double
+             * @description Their covariance.
+             */
+            covariance: number;
+            /**
+             * Format: int32
+             * @description Shots it rests on.
+             */
+            shots: number;
+            /**
+             * Format: int32
+             * @description Different arrow masses among them.
+             */
+            masses: number;
+        };
+        /** @description A chronograph reading as typed. */
+        SpeedInput: {
+            id: null | string;
+            grains: null | string;
+            speed: null | string;
+            source: string;
+        };
+        /** @description Readings of one arrow weight. */
+        SpeedString: {
+            /** Format: double */
+            grains: number;
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            spread: null | number;
+            /** Format: double */
+            energy: number;
+            /** Format: double */
+            momentum: number;
+            shots: components["schemas"]["ChronographRow"][];
+            odd: string[];
         };
         /** @enum {unknown} */
         SpeedUnit: "feetPerSecond" | "metresPerSecond";
@@ -3971,6 +4769,37 @@ export interface components {
             /** @description Where aim and limits come from. */
             source: string;
         };
+        /** @description One arrow of the tray: which pieces, what it weighs, how far it is. */
+        TrayArrow: {
+            /** Format: int32 */
+            number: number;
+            pieces: {
+                [key: string]: number[];
+            };
+            /** Format: double */
+            total: number;
+            /** Format: double */
+            deviation: number;
+            deviations: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            frontOfCenter: number;
+            ticked: string[];
+            state: components["schemas"]["ArrowState"];
+            /** Format: double */
+            built: null | number;
+            /** Format: double */
+            glueAndWrap: null | number;
+            /** Format: double */
+            balance: null | number;
+            /** Format: double */
+            builtFrontOfCenter: null | number;
+            nockMark: null | string;
+            paper: null | string;
+            retired: boolean;
+            note: null | string;
+        };
         /** @description A change to try: what it would do, and the draft that does it (null when it is a change of the bow). */
         TryView: {
             effect: components["schemas"]["WhatIf"];
@@ -4092,6 +4921,11 @@ export interface components {
             /** @description What it costs. */
             against: string;
         };
+        /** @description Weights of one class as text, one a line. */
+        WeightsInput: {
+            class: string;
+            text: string;
+        };
         /** @description Light, middle and heavy for one bow. */
         WeightsView: {
             curve: components["schemas"]["WeightPoint"][];
@@ -4134,6 +4968,28 @@ export interface components {
             source: string;
             /** @default  */
             wouldMove: string;
+        };
+        /** @description What a spread in weight is worth on this bow: speed, height at distances, front of center. */
+        Worth: {
+            /**
+             * Format: double
+             * @description Heaviest less lightest.
+             */
+            spreadGrains: number;
+            /**
+             * Format: double
+             * @description Fastest less slowest, ft/s.
+             */
+            speedSpread: number;
+            /** @description Height between them with the same aim; drop in vacuum, so a lower bound of the difference. */
+            heights: components["schemas"]["WorthAt"][];
+        };
+        /** @description What a spread costs at one distance: inches of height between the lightest and the heaviest arrow. */
+        WorthAt: {
+            /** Format: double */
+            yards: number;
+            /** Format: double */
+            inches: number;
         };
         /** @description A wrap. */
         Wrap: {

@@ -7,6 +7,7 @@ import { StartPage } from '../features/start/StartPage';
 const BowPage = lazy(() => import('../features/bow/BowPage'));
 const BowStop = lazy(() => import('../features/setup/BowStop'));
 const ArrowPage = lazy(() => import('../features/arrow/ArrowPage'));
+const DozenPage = lazy(() => import('../features/dozen/DozenPage'));
 const PaperPage = lazy(() => import('../features/paper/PaperPage'));
 const CataloguePage = lazy(() => import('../features/catalogue/CataloguePage'));
 const GlossaryPage = lazy(() => import('../glossary/GlossaryPage'));
@@ -23,6 +24,7 @@ export function App() {
         <Route path="/bows/:bowId" element={<InUnits />}>
           <Route path="bow" element={<BowStop />} />
           <Route path="arrow" element={<ArrowPage />} />
+          <Route path="dozen" element={<DozenPage />} />
           <Route path="paper" element={<PaperPage />} />
           <Route path=":stop" element={<LaterPage />} />
         </Route>

@@ -3,10 +3,6 @@ import { BenchHead, type StopName } from '../../bench/BenchHead';
 import { Foot } from '../../bench/Foot';
 
 const holds: Partial<Record<StopName, { title: string; text: string }>> = {
-  dozen: {
-    title: 'The dozen',
-    text: 'Weighing the parts, matching them into twelve arrows alike, the assembly order. It is not built yet.',
-  },
   groups: {
     title: 'Groups',
     text: 'Bare shafts against fletched, broadheads against field points, walk-back. It is not built yet.',

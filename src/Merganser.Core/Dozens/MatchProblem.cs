@@ -1,0 +1,114 @@
+using Merganser.Core.Figures;
+
+namespace Merganser.Core.Dozens;
+
+/// <summary>The pieces of one class, in tenths of a grain.</summary>
+/// <param name="Name">Shaft, point, insert …</param>
+/// <param name="PerArrow">How many an arrow takes: one, or three or four vanes.</param>
+/// <param name="Tenths">Weights in tenths of a grain, one a piece.</param>
+public sealed record MatchClass(string Name, int PerArrow, IReadOnlyList<int> Tenths);
+
+/// <summary>
+/// So many arrows from weighed pieces; more pieces than needed may be left over. Glued pairs (first class, second class) stay together.
+/// </summary>
+/// <param name="Arrows">1 to 144.</param>
+/// <param name="Classes">At least one; the first is the shafts.</param>
+/// <param name="Glued">Pairs of a piece of the first class and one of the second that are glued already.</param>
+public sealed record MatchProblem(int Arrows, IReadOnlyList<MatchClass> Classes, IReadOnlyList<(int First, int Second)> Glued)
+{
+    /// <summary>Most arrows at once: a gross.</summary>
+    public const int MostArrows = 144;
+
+    /// <exception cref="RefusedException">Too few pieces of some class, or a count out of range.</exception>
+    public MatchProblem Checked()
+    {
+        var fields = new FieldReader();
+        fields.Check(Arrows is >= 1 and <= MostArrows, "arrows", "range", $"Allowed is 1 to {MostArrows}.");
+        fields.Check(Classes.Count > 0, "classes", "missing", "Nothing was weighed yet.");
+        foreach (var kind in Classes)
+        {
+            var needed = Arrows * kind.PerArrow;
+            fields.Check(kind.Tenths.Count >= needed, kind.Name, "too-few", $"{needed} are needed, {kind.Tenths.Count} are weighed: weigh {needed - kind.Tenths.Count} more, or build fewer arrows.");
+        }
+
+        fields.ThrowIfAny();
+        return this;
+    }
+
+    /// <summary>Pieces of a class that are left over.</summary>
+    public int Spare(MatchClass kind) => kind.Tenths.Count - (Arrows * kind.PerArrow);
+}
+
+/// <summary>A lower bound of the spread, in tenths, with the class that binds.</summary>
+/// <param name="Tenths">No assignment has a smaller spread.</param>
+/// <param name="Binds">The class that keeps it from being less, or null when only the grid does.</param>
+public sealed record MatchBound(int Tenths, string? Binds)
+{
+    /// <summary>
+    /// One tenth when the total does not divide, and H − L: H is the most, over class and k, of the mean weight that the k arrows with the
+    /// k heaviest pieces of the class must have at the least; L its mirror. With pieces to spare the heaviest may be left out, so they are passed over.
+    /// </summary>
+    public static MatchBound Of(MatchProblem problem)
+    {
+        var sorted = problem.Classes.Select(c => c.Tenths.Order().ToArray()).ToArray();
+        var high = int.MinValue;
+        var low = int.MaxValue;
+        string? heavy = null;
+        string? light = null;
+        for (var c = 0; c < sorted.Length; c++)
+        {
+            var spare = problem.Spare(problem.Classes[c]);
+            for (var k = 1; k <= problem.Arrows; k++)
+            {
+                var heaviest = Heavy(sorted[c], k, spare) + Light(sorted[c], k * (problem.Classes[c].PerArrow - 1), 0);
+                var lightest = Light(sorted[c], k, spare) + Heavy(sorted[c], k * (problem.Classes[c].PerArrow - 1), 0);
+                for (var o = 0; o < sorted.Length; o++)
+                {
+                    if (o != c)
+                    {
+                        heaviest += Light(sorted[o], k * problem.Classes[o].PerArrow, 0);
+                        lightest += Heavy(sorted[o], k * problem.Classes[o].PerArrow, 0);
+                    }
+                }
+
+                var atLeast = (int)Math.Ceiling(heaviest / (double)k);
+                var atMost = (int)Math.Floor(lightest / (double)k);
+                (high, heavy) = atLeast > high ? (atLeast, problem.Classes[c].Name) : (high, heavy);
+                (low, light) = atMost < low ? (atMost, problem.Classes[c].Name) : (low, light);
+            }
+        }
+
+        var all = problem.Classes.All(c => problem.Spare(c) == 0);
+        var grid = all && problem.Classes.Sum(c => c.Tenths.Sum(t => (long)t)) % problem.Arrows != 0 ? 1 : 0;
+        var bound = Math.Max(0, high - low);
+        return bound > grid ? new MatchBound(bound, heavy == light ? heavy : $"{heavy} and {light}") : new MatchBound(grid, null);
+    }
+
+    private static long Heavy(int[] sorted, int count, int passOver) => Sum(sorted, sorted.Length - passOver - count, count);
+
+    private static long Light(int[] sorted, int count, int passOver) => Sum(sorted, passOver, count);
+
+    private static long Sum(int[] sorted, int from, int count)
+    {
+        long sum = 0;
+        for (var i = Math.Max(0, from); i < Math.Min(sorted.Length, from + count); i++)
+        {
+            sum += sorted[i];
+        }
+
+        return sum;
+    }
+}
+
+/// <summary>The best assignment that was found.</summary>
+/// <param name="Pieces">By arrow, then class: the pieces' places in their class.</param>
+/// <param name="Totals">Total of each arrow, tenths of a grain.</param>
+/// <param name="Spread">Heaviest less lightest, tenths.</param>
+/// <param name="Bound">What cannot be beaten.</param>
+/// <param name="ByChance">Mean spread of random assignments, tenths.</param>
+/// <param name="OppositeOrder">Spread of light with heavy, tenths.</param>
+public sealed record MatchResult(IReadOnlyList<IReadOnlyList<IReadOnlyList<int>>> Pieces, IReadOnlyList<int> Totals, int Spread, MatchBound Bound, double ByChance, int OppositeOrder)
+{
+    /// <summary>True when no assignment can be better.</summary>
+    public bool Proven => Spread <= Bound.Tenths;
+}

@@ -1,0 +1,111 @@
+using Merganser.Core.Arrows;
+using Merganser.Core.Bows;
+using Merganser.Core.Setup;
+using Merganser.Core.Speed;
+
+namespace Merganser.Core.Dozens;
+
+/// <summary>What a spread costs at one distance: inches of height between the lightest and the heaviest arrow.</summary>
+public sealed record WorthAt(double Yards, double Inches);
+
+/// <summary>What a spread in weight is worth on this bow: speed, height at distances, front of center.</summary>
+/// <param name="SpreadGrains">Heaviest less lightest.</param>
+/// <param name="SpeedSpread">Fastest less slowest, ft/s.</param>
+/// <param name="Heights">Height between them with the same aim; drop in vacuum, so a lower bound of the difference.</param>
+public sealed record Worth(double SpreadGrains, double SpeedSpread, IReadOnlyList<WorthAt> Heights)
+{
+    public static Worth Of(Bow bow, double meanGrains, double spreadGrains, IReadOnlyList<double> yards)
+    {
+        var light = LaunchSpeed.Of(bow, meanGrains - (spreadGrains / 2)).Speed;
+        var heavy = LaunchSpeed.Of(bow, meanGrains + (spreadGrains / 2)).Speed;
+        return new Worth(spreadGrains, light - heavy, [.. yards.Select(d => new WorthAt(d, SightAxes.Drop(heavy, d) - SightAxes.Drop(light, d)))]);
+    }
+
+    /// <summary>FOC of each arrow of a match, per cent: every piece with its own weight in place of the catalogue's.</summary>
+    /// <param name="arrow">The arrow they are built to.</param>
+    /// <param name="pieces">By arrow: the class's name with the grains of its pieces together.</param>
+    public static IReadOnlyList<double> FrontsOfCenter(Arrow arrow, IReadOnlyList<IReadOnlyDictionary<string, double>> pieces) =>
+    [
+        .. pieces.Select(own => new Balance(arrow.CutLength, [.. arrow.Masses().Select(m => own.TryGetValue(m.Name, out var grains) ? m with { Grains = grains } : m)]).FrontOfCenter),
+    ];
+}
+
+/// <summary>Heads onto arrows: lightest arrow with heaviest head, and the optimum where it differs.</summary>
+/// <param name="Heads">By arrow: the place of its head.</param>
+/// <param name="Spread">Spread of the totals, grains.</param>
+/// <param name="BestHeads">The optimum's heads.</param>
+/// <param name="BestSpread">Its spread.</param>
+/// <param name="Practice">The head kept for practice: the one left over, else the one farthest from the middle, or null when all are needed.</param>
+public sealed record HeadMatch(IReadOnlyList<int> Heads, double Spread, IReadOnlyList<int> BestHeads, double BestSpread, int? Practice)
+{
+    /// <param name="arrows">Weights of the arrows without heads, grains, the straightest chosen before.</param>
+    /// <param name="heads">Weights of the heads, at least as many.</param>
+    public static HeadMatch Of(IReadOnlyList<double> arrows, IReadOnlyList<double> heads)
+    {
+        var practice = heads.Count > arrows.Count ? Farthest(heads) : (int?)null;
+        var usable = Enumerable.Range(0, heads.Count).Where(h => h != practice).ToArray();
+        var byWeight = usable.OrderByDescending(h => heads[h]).Take(arrows.Count).ToArray();
+        var order = Enumerable.Range(0, arrows.Count).OrderBy(a => arrows[a]).ToArray();
+        var simple = new int[arrows.Count];
+        for (var k = 0; k < order.Length; k++)
+        {
+            simple[order[k]] = byWeight[k];
+        }
+
+        var problem = new MatchProblem(arrows.Count, [new("arrows", 1, [.. arrows.Select(Tenths)]), new("heads", 1, [.. usable.Select(h => Tenths(heads[h]))])], []);
+        var best = Matcher.Find(problem);
+        var bestHeads = new int[arrows.Count];
+        foreach (var arrow in best.Pieces)
+        {
+            bestHeads[arrow[0][0]] = usable[arrow[1][0]];
+        }
+
+        return new HeadMatch(simple, SpreadOf(simple), bestHeads, best.Spread / 10.0, practice);
+
+        double SpreadOf(int[] given)
+        {
+            var totals = given.Select((h, a) => arrows[a] + heads[h]).ToArray();
+            return totals.Max() - totals.Min();
+        }
+    }
+
+    private static int Farthest(IReadOnlyList<double> heads)
+    {
+        var median = Outliers.Median(heads);
+        return Enumerable.Range(0, heads.Count).MaxBy(h => Math.Abs(heads[h] - median));
+    }
+
+    private static int Tenths(double grains) => (int)Math.Round(grains * 10);
+}
+
+/// <summary>The assembly of an arrow, step by step, with what is said at it (trade practice).</summary>
+/// <param name="Code">Stable word.</param>
+/// <param name="Words">What is done.</param>
+/// <param name="Caution">What is said where the act is, or empty.</param>
+/// <param name="State">The state the arrow has after it.</param>
+public sealed record AssemblyStep(string Code, string Words, string Caution, ArrowState State);
+
+/// <summary>How far an arrow is.</summary>
+public enum ArrowState { Parts, Cut, Bare, Fletched, Verified }
+
+/// <summary>The order of assembly (trade practice).</summary>
+public static class Assembly
+{
+    public static IReadOnlyList<AssemblyStep> Steps { get; } =
+    [
+        new("cut", "Cut with a cooled abrasive wheel", "Eye protection, a dust mask for carbon. A cut is not undone.", ArrowState.Cut),
+        new("square", "Square both ends", "An unsquare end makes a head plane.", ArrowState.Cut),
+        new("clean", "Clean, wipe dry", "", ArrowState.Cut),
+        new("insert", "Insert, with the glue that the shaft's maker names", "No flame on carbon: heat ruins it.", ArrowState.Cut),
+        new("pin", "Pin or bushing, nock", "A loose pin is shimmed with thin film, so that it can be pulled again.", ArrowState.Bare),
+        new("bare", "Bare through paper, nock turned and marked", "Inspect before every shot: a cracked carbon shaft is destroyed, not shot.", ArrowState.Bare),
+        new("wrap", "Wrap", "", ArrowState.Bare),
+        new("fletch", "Fletch to the mark, at the chosen angle", "", ArrowState.Fletched),
+        new("cure", "Let it cure", "", ArrowState.Fletched),
+        new("weigh", "Weigh again: glue and wrap are the grains everyone forgets", "", ArrowState.Fletched),
+        new("verify", "Verify with vanes, nobody in front of the line", "", ArrowState.Verified),
+    ];
+
+    /// <summary>The state after the steps that were ticked.</summary>
+    public static ArrowState StateOf(IReadOnlyCollection<string> ticked) => Steps.Where(s => ticked.Contains(s.Code)).Select(s => s.State).DefaultIfEmpty(ArrowState.Parts).Max();
+}

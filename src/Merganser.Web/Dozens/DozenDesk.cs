@@ -1,0 +1,258 @@
+using Merganser.Core.Arrows;
+using Merganser.Core.Dozens;
+using Merganser.Core.Figures;
+using Merganser.Core.Units;
+using Merganser.Data;
+
+namespace Merganser.Web.Dozens;
+
+/// <summary>A weighed piece; an odd one is asked to be weighed again.</summary>
+public sealed record PieceView(string EntryId, int Number, double Grains, string Source, bool Odd);
+
+/// <summary>The pieces of one class.</summary>
+public sealed record PieceClassView(string Name, int PerArrow, int Needed, int Wanted, IReadOnlyList<PieceView> Pieces, double? Lightest, double? Heaviest, int Missing);
+
+/// <summary>What is known of a shaft.</summary>
+public sealed record ShaftView(int Number, double? RunOut, string? Grade, double? Spine, string? IndexMark, bool Damaged, string? Note);
+
+/// <summary>One arrow of the tray: which pieces, what it weighs, how far it is.</summary>
+public sealed record TrayArrow(
+    int Number, IReadOnlyDictionary<string, IReadOnlyList<int>> Pieces, double Total, double Deviation, IReadOnlyDictionary<string, double> Deviations, double FrontOfCenter,
+    IReadOnlyList<string> Ticked, ArrowState State, double? Built, double? GlueAndWrap, double? Balance, double? BuiltFrontOfCenter, string? NockMark, string? Paper, bool Retired, string? Note);
+
+/// <summary>The match with what it buys.</summary>
+public sealed record MatchView(
+    double Spread, double Bound, bool Proven, string? Binds, double ByChance, double OppositeOrder, Worth Bought, Worth Chance, double FrontOfCenterSpread, string Words, bool Stale);
+
+/// <summary>Heads on the straightest arrows.</summary>
+public sealed record HeadView(IReadOnlyList<PieceView> Pieces, IReadOnlyList<HeadOn> Heads, double? Spread, double? BestSpread, string Words, int? Practice);
+
+/// <summary>One head on one arrow.</summary>
+public sealed record HeadOn(int Arrow, int Head, double Total);
+
+/// <summary>A dozen as its page shows it.</summary>
+public sealed record DozenView(
+    string Id, string BowId, string Name, string ArrowName, int ArrowVersion, DozenPlan Plan, DateTimeOffset StartedAt, IReadOnlyList<PieceClassView> Classes, ScaleCheck? Check, string? CheckEntryId,
+    IReadOnlyList<ShaftView> Shafts, MatchView? Match, IReadOnlyList<TrayArrow> Tray, HeadView Heads, IReadOnlyList<AssemblyStep> Steps, string? LastEntryId, string? Changed, Next Next, string State);
+
+/// <summary>Reads a dozen's entries and puts together what its page shows.</summary>
+public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrows)
+{
+    /// <summary>Distances at which the worth of a match is shown, yards.</summary>
+    public static readonly double[] Yards = [20, 40, 60];
+
+    private const string Heads = "Head";
+
+    /// <summary>The classes that can be weighed, with what an arrow takes of each.</summary>
+    public static IReadOnlyDictionary<string, int> ClassesOf(Arrow arrow, bool vanesInSets)
+    {
+        var all = arrow.Masses().Select(m => m.Name).Where(n => n != "Glue").ToDictionary(n => n, n => n == "Vanes" && !vanesInSets ? arrow.VaneCount : 1);
+        return all;
+    }
+
+    public DozenView View(string id) => View(dozens.Get(id));
+
+    public DozenView View(DozenRow row)
+    {
+        var version = arrows.Version(row.ArrowVersionId);
+        var arrow = version.Arrow;
+        var per = ClassesOf(arrow, row.Plan.VanesInSets);
+        var classes = row.Plan.Classes.Select(name => Class(row, name, per.GetValueOrDefault(name, 1))).ToArray();
+        var check = row.Entries.LastOrDefault(e => e.Entry.Kind == "check");
+        var shafts = Shafts(row);
+        var match = row.Entries.LastOrDefault(e => e.Entry.Kind == "match");
+        var tray = match is null ? [] : Tray(row, match, classes, arrow);
+        var bow = bows.Measured(row.BowId);
+        var view = match is null ? null : MatchOf(row, match, classes, bow, tray);
+        var heads = HeadsOf(row, tray, shafts);
+        var newest = arrows.Get(version.ArrowId).Kept;
+        var changed = newest is { } kept && kept.Id != version.Id ? $"{version.Typed.Name} has a version {kept.Number} by now; this dozen is built to version {version.Number}." : null;
+        return new DozenView(row.Id, row.BowId, row.Plan.Name, version.Typed.Name, version.Number, row.Plan, row.StartedAt, classes,
+            check is null ? null : new ScaleCheck(check.Entry.Second ?? 0, check.Entry.Value ?? 0), check?.Id, shafts, view, tray, heads, Assembly.Steps, row.Entries.LastOrDefault()?.Id, changed,
+            NextOf(row, classes, check, view, tray), StateOf(classes, view, tray));
+    }
+
+    /// <summary>Finds the best assignment of what is weighed.</summary>
+    /// <exception cref="RefusedException">Pieces are missing.</exception>
+    public DozenEntry Match(DozenRow row, MatchOptions options, CancellationToken cancel)
+    {
+        var arrow = arrows.Version(row.ArrowVersionId).Arrow;
+        var per = ClassesOf(arrow, row.Plan.VanesInSets);
+        var shafts = Shafts(row);
+        var classes = row.Plan.Classes.Select(name => Class(row, name, per.GetValueOrDefault(name, 1))).ToArray();
+        var usable = classes.Select(c => c.Pieces.Where(p => c.Name != "Shaft" || !(shafts.FirstOrDefault(s => s.Number == p.Number)?.Damaged ?? false)).ToList()).ToArray();
+        var count = Math.Max(1, row.Plan.Arrows - Math.Max(0, options.LeaveOut));
+        var at = Array.FindIndex(classes, c => c.Name == "Shaft");
+        if (at >= 0)
+        {
+            usable[at] = Chosen(usable[at], shafts, count, options);
+        }
+
+        var problem = new MatchProblem(count, [.. classes.Select((c, i) => new MatchClass(c.Name, c.PerArrow, [.. usable[i].Select(p => (int)Math.Round(p.Grains * 10))]))], []);
+        var order = classes.Select((c, i) => i).OrderBy(i => i == at ? 0 : classes[i].Name == "Insert" ? 1 : 2).ToArray();
+        var sorted = problem with { Classes = [.. order.Select(i => problem.Classes[i])], Glued = Glued(options, order.Select(i => classes[i].Name).ToArray(), [.. order.Select(i => usable[i])]) };
+        var found = Matcher.Find(sorted, cancel: cancel);
+        var numbers = found.Pieces.Select(a => (IReadOnlyList<IReadOnlyList<int>>)[.. Enumerable.Range(0, classes.Length).Select(i => (IReadOnlyList<int>)[.. a[Array.IndexOf(order, i)].Select(p => usable[i][p].Number)])]).ToArray();
+        return new DozenEntry("match", Match: found with { Pieces = numbers });
+    }
+
+    private static List<PieceView> Chosen(List<PieceView> shafts, IReadOnlyList<ShaftView> known, int count, MatchOptions options)
+    {
+        double? Spine(PieceView p) => known.FirstOrDefault(s => s.Number == p.Number)?.Spine;
+        double RunOut(PieceView p) => known.FirstOrDefault(s => s.Number == p.Number) is { } s ? s.RunOut ?? (s.Grade switch { "good" => 0.001, "fair" => 0.004, "poor" => 0.01, _ => 0.003 }) : 0.003;
+        if (options.SpineSets && shafts.Count(p => Spine(p) is not null) >= count)
+        {
+            var bySpine = shafts.Where(p => Spine(p) is not null).OrderBy(Spine).ToList();
+            var from = Enumerable.Range(0, bySpine.Count - count + 1).MinBy(i => Spine(bySpine[i + count - 1]) - Spine(bySpine[i]));
+            return bySpine.GetRange(from, count);
+        }
+
+        return options.Straightest && shafts.Count > count ? [.. shafts.OrderBy(RunOut).Take(count)] : shafts;
+    }
+
+    private static (int, int)[] Glued(MatchOptions options, string[] names, List<PieceView>[] usable)
+    {
+        if (names.Length < 2 || names[0] != "Shaft" || names[1] != "Insert")
+        {
+            return [];
+        }
+
+        return [.. options.GluedShafts.Select(n => (usable[0].FindIndex(p => p.Number == n), usable[1].FindIndex(p => p.Number == n))).Where(g => g.Item1 >= 0 && g.Item2 >= 0)];
+    }
+
+    private static PieceClassView Class(DozenRow row, string name, int per)
+    {
+        var pieces = row.Entries.Where(e => e.Entry.Kind == "piece" && e.Entry.Class == name).OrderBy(e => e.Entry.Number).ToArray();
+        var odd = Outliers.Of([.. pieces.Select(p => p.Entry.Value!.Value)]);
+        var needed = row.Plan.Arrows * per;
+        return new PieceClassView(name, per, needed, needed + row.Plan.Spare, [.. pieces.Select((p, i) => new PieceView(p.Id, p.Entry.Number!.Value, p.Entry.Value!.Value, p.Entry.Word ?? "typed", odd.Contains(i)))],
+            pieces.Length == 0 ? null : pieces.Min(p => p.Entry.Value), pieces.Length == 0 ? null : pieces.Max(p => p.Entry.Value), Math.Max(0, needed - pieces.Length));
+    }
+
+    private static ShaftView[] Shafts(DozenRow row) =>
+    [
+        .. row.Entries.Where(e => e.Entry.Kind == "spin").GroupBy(e => e.Entry.Number!.Value).OrderBy(g => g.Key).Select(g =>
+        {
+            DozenEntry? Last(string word) => g.LastOrDefault(e => e.Entry.Word == word)?.Entry;
+            var inspected = Last("inspection");
+            return new ShaftView(g.Key, Last("runOut")?.Value, Last("grade")?.Note, Last("spine")?.Value, Last("index")?.Note, inspected?.Note is { } found && found != "sound", inspected?.Note);
+        }),
+    ];
+
+    private TrayArrow[] Tray(DozenRow row, DozenEntryRow match, PieceClassView[] classes, Arrow arrow)
+    {
+        var found = match.Entry.Match!;
+        var weights = classes.Select(c => c.Pieces.ToDictionary(p => p.Number, p => p.Grains)).ToArray();
+        var own = found.Pieces.Select(a => a.Select((numbers, c) => numbers.Sum(n => weights[c].GetValueOrDefault(n))).ToArray()).ToArray();
+        var means = classes.Select((_, c) => own.Average(a => a[c])).ToArray();
+        var focs = Worth.FrontsOfCenter(arrow, [.. own.Select(a => classes.Select((k, c) => (k.Name, a[c])).ToDictionary(p => p.Name, p => p.Item2))]);
+        var mean = found.Totals.Average() / 10;
+        var rest = arrow.Masses().Where(m => m.Name is not "Glue" && classes.All(c => c.Name != m.Name)).Sum(m => m.Grains);
+        return
+        [
+            .. found.Pieces.Select((pieces, i) =>
+            {
+                var number = i + 1;
+                var ticks = row.Entries.Where(e => e.Entry.Kind == "tick" && e.Entry.Number == number && e.Ordinal > match.Ordinal).Select(e => e.Entry.Word!).Distinct().ToArray();
+                DozenEntry? Made(string what) => row.Entries.LastOrDefault(e => e.Entry.Kind == "made" && e.Entry.Number == number && e.Entry.Word == what && e.Ordinal > match.Ordinal)?.Entry;
+                var built = Made("built")?.Value;
+                var balance = Made("balance")?.Value;
+                var total = found.Totals[i] / 10.0;
+                return new TrayArrow(number, classes.Select((c, k) => (c.Name, pieces[k])).ToDictionary(p => p.Name, p => p.Item2), total, total - mean,
+                    classes.Select((c, k) => (c.Name, own[i][k] - means[k])).ToDictionary(p => p.Name, p => p.Item2), focs[i], ticks, Assembly.StateOf(ticks), built, built - total - rest, balance,
+                    balance is { } at ? 100 * ((at / arrow.CutLength) - 0.5) : null, Made("nock")?.Note, Made("paper")?.Note, Made("retired") is { Note: not "" and not null }, Made("note")?.Note);
+            }),
+        ];
+    }
+
+    private static MatchView MatchOf(DozenRow row, DozenEntryRow match, PieceClassView[] classes, Core.Bows.Bow bow, TrayArrow[] tray)
+    {
+        var found = match.Entry.Match!;
+        var mean = Math.Max(100, found.Totals.Average() / 10);
+        var spread = found.Spread / 10.0;
+        var chance = found.ByChance / 10;
+        var bought = Worth.Of(bow, mean, spread, Yards);
+        var stale = row.Entries.Any(e => e.Ordinal > match.Ordinal && e.Entry.Kind is "piece");
+        var binds = found.Bound.Binds is { } name ? $" {name}s bind: spares of that class would help." : "";
+        var words = found.Proven ? $"Proven best: no assignment of these pieces lies closer than {Show.Number(spread, 1)} gr.{binds}" : $"Within {Show.Number(spread - (found.Bound.Tenths / 10.0), 1)} gr of what is possible.{binds}";
+        return new MatchView(spread, found.Bound.Tenths / 10.0, found.Proven, found.Bound.Binds, chance, found.OppositeOrder / 10.0, bought, Worth.Of(bow, mean, chance, Yards),
+            tray.Max(t => t.FrontOfCenter) - tray.Min(t => t.FrontOfCenter), words, stale);
+    }
+
+    private static HeadView HeadsOf(DozenRow row, TrayArrow[] tray, ShaftView[] shafts)
+    {
+        var pieces = Class(row, Heads, 1).Pieces;
+        double Straight(TrayArrow t) => t.Pieces.TryGetValue("Shaft", out var n) && shafts.FirstOrDefault(s => s.Number == n[0]) is { } s ? s.RunOut ?? (s.Grade switch { "good" => 0.001, "fair" => 0.004, "poor" => 0.01, _ => 0.003 }) : 0.003;
+        var wanted = Math.Min(6, Math.Min(tray.Length, pieces.Count));
+        if (wanted < 2)
+        {
+            return new HeadView(pieces, [], null, null, pieces.Count == 0 ? "Weigh the heads, then the straightest four to six arrows get them." : "Match the dozen first, then the straightest arrows get heads.", null);
+        }
+
+        var chosen = tray.Where(t => !t.Retired).OrderBy(Straight).ThenBy(t => t.Number).Take(wanted).ToArray();
+        var withoutPoint = chosen.Select(t => t.Built ?? t.Total).ToArray();
+        var match = HeadMatch.Of(withoutPoint, [.. pieces.Select(p => p.Grains)]);
+        var differs = match.BestSpread < match.Spread - 0.05;
+        var words = differs
+            ? $"Lightest arrow with heaviest head leaves {Show.Number(match.Spread, 1)} gr; the best found, shown here, {Show.Number(match.BestSpread, 1)} gr."
+            : $"Lightest arrow with heaviest head: {Show.Number(match.Spread, 1)} gr apart, and nothing found is better.";
+        var heads = differs ? match.BestHeads : match.Heads;
+        return new HeadView(pieces, [.. chosen.Select((t, i) => new HeadOn(t.Number, pieces[heads[i]].Number, withoutPoint[i] + pieces[heads[i]].Grains))], match.Spread, match.BestSpread, words,
+            match.Practice is { } practice ? pieces[practice].Number : null);
+    }
+
+    private static Next NextOf(DozenRow row, PieceClassView[] classes, DozenEntryRow? check, MatchView? match, TrayArrow[] tray)
+    {
+        if (check is null && classes.All(c => c.Pieces.Count == 0))
+        {
+            return new Next("Put the check weight on the scale first.", "A scale that is off is kept and marked; the match does not mind, the speed does.", "check", "Weigh the check weight", "Go on without", "weigh");
+        }
+
+        if (classes.FirstOrDefault(c => c.Missing > 0) is { } missing)
+        {
+            return new Next($"Weigh the {Words(missing.Name, missing.Missing)}: {missing.Missing} to go.", "One piece after the other; the pan must be empty between two.", $"weigh:{missing.Name}", "Go on weighing", classes.Any(c => c.Pieces.Any(p => p.Odd)) ? "An odd one" : null, "odd");
+        }
+
+        if (classes.FirstOrDefault(c => c.Pieces.Any(p => p.Odd)) is { } odd && match is null)
+        {
+            var piece = odd.Pieces.First(p => p.Odd);
+            return new Next($"{odd.Name} {piece.Number} stands apart: weigh it again.", $"{Show.Number(piece.Grains, 1)} gr, robust z above {Show.Number(Outliers.Limit, 1)}. It may be right.", $"weigh:{odd.Name}", "Weigh it again", "Match all the same", "match");
+        }
+
+        if (match is null || match.Stale)
+        {
+            return new Next("All is weighed: match the pieces.", "Shafts can be kept in spine sets, glued pairs kept together, the worst left out.", "match", "Match the pieces");
+        }
+
+        var arrow = tray.FirstOrDefault(t => t.State != ArrowState.Verified && !t.Retired);
+        if (arrow is null)
+        {
+            return new Next("The dozen is built and verified.", "Labels and cards can be printed; heads go on the straightest.", "heads", "Weigh the heads");
+        }
+
+        var step = Assembly.Steps.First(s => !arrow.Ticked.Contains(s.Code));
+        return new Next($"Arrow {arrow.Number}: {char.ToLowerInvariant(step.Words[0])}{step.Words[1..].Split(',')[0].Split(':')[0]}.", step.Caution.Length > 0 ? step.Caution : "Tick it on the tray list when it is done.", $"tick:{arrow.Number}:{step.Code}", "It is done", "Tray list", "tray");
+    }
+
+    private static string Words(string name, int count) => name == "Vanes" ? "vanes" : count == 1 ? name.ToLowerInvariant() : name.ToLowerInvariant() + "s";
+
+    private static string StateOf(PieceClassView[] classes, MatchView? match, TrayArrow[] tray)
+    {
+        if (match is null)
+        {
+            var done = classes.Sum(c => Math.Min(c.Pieces.Count, c.Needed));
+            return $"{done} of {classes.Sum(c => c.Needed)}";
+        }
+
+        var verified = tray.Count(t => t.State == ArrowState.Verified);
+        return verified == tray.Length ? "verified" : tray.Any(t => t.State != ArrowState.Parts) ? $"{verified} of {tray.Length}" : "matched";
+    }
+}
+
+/// <summary>How a match is made.</summary>
+/// <param name="Id">Client-made id.</param>
+/// <param name="SpineSets">Shafts measured alike go together.</param>
+/// <param name="Straightest">Of too many shafts the straightest are taken.</param>
+/// <param name="LeaveOut">So many arrows fewer: the worst pieces stay out.</param>
+/// <param name="GluedShafts">Shafts whose insert of the same number is glued in already.</param>
+public sealed record MatchOptions(string? Id, bool SpineSets, bool Straightest, int LeaveOut, IReadOnlyList<int> GluedShafts);

@@ -1,0 +1,128 @@
+using System.Globalization;
+using System.Runtime.CompilerServices;
+using Merganser.Core.Dozens;
+using Merganser.Core.Figures;
+using Merganser.Instruments;
+
+namespace Merganser.Web.Instruments;
+
+/// <summary>What a page is told by an instrument.</summary>
+/// <param name="State">connected, reading, garbage, lost, or taken over by another page.</param>
+/// <param name="Value">The reading in its unit.</param>
+/// <param name="Unit">gr or ft/s.</param>
+/// <param name="Stable">True when the instrument calls it stable.</param>
+/// <param name="Take">The weight to take now, or null.</param>
+/// <param name="WaitsForEmpty">True while the last piece still lies on the pan.</param>
+/// <param name="Why">What was wrong.</param>
+/// <param name="Simulated">True for a stand-in.</param>
+public sealed record InstrumentEvent(string State, double? Value, string Unit, bool Stable, double? Take, bool WaitsForEmpty, string? Why, bool Simulated);
+
+/// <summary>An order to an instrument: tare; for a stand-in also what lies on it.</summary>
+public sealed record OrderInput(string Order, double? Value);
+
+/// <summary>The instruments on the bench: stand-ins on loopback, or a device that was named at start. One page owns a stream.</summary>
+public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider clock) : IAsyncDisposable
+{
+    private static readonly string[] Orders = ["tare", "put", "lift", "gain", "unplug", "plug", "shoot"];
+
+    private readonly Lock gate = new();
+    private readonly Dictionary<InstrumentKind, (InstrumentLink Link, IAsyncDisposable? Device)> links = [];
+
+    /// <summary>Follows an instrument until the page goes away or another page takes it over.</summary>
+    public async IAsyncEnumerable<InstrumentEvent> Follow(InstrumentKind kind, [EnumeratorCancellation] CancellationToken cancel)
+    {
+        var link = Link(kind);
+        var watch = new PanWatch();
+        var unit = InstrumentLine.UnitOf(kind);
+        await foreach (var news in link.Listen().ReadAllAsync(cancel))
+        {
+            yield return news switch
+            {
+                InstrumentNews.Reading reading => new InstrumentEvent("reading", reading.Line.Value, unit, reading.Line.Stable,
+                    kind == InstrumentKind.Scale ? watch.See(new ScaleReading(TimeOf(reading), reading.Line.Value, reading.Line.Stable)) : reading.Line.Value, watch.WaitsForEmpty, null, link.Simulated),
+                InstrumentNews.Garbage garbage => new InstrumentEvent("garbage", null, unit, false, null, watch.WaitsForEmpty, garbage.Why, link.Simulated),
+                InstrumentNews.Lost lost => new InstrumentEvent("lost", null, unit, false, null, watch.WaitsForEmpty, lost.Why, link.Simulated),
+                _ => new InstrumentEvent("connected", null, unit, false, null, watch.WaitsForEmpty, null, link.Simulated),
+            };
+        }
+
+        yield return new InstrumentEvent("taken-over", null, unit, false, null, false, "Another page follows this instrument now.", link.Simulated);
+    }
+
+    /// <exception cref="RefusedException">An order nobody knows, one only for a stand-in, or nothing is connected.</exception>
+    public void Send(InstrumentKind kind, OrderInput input)
+    {
+        var link = Link(kind);
+        if (!Orders.Contains(input.Order) || (input.Order != "tare" && !link.Simulated))
+        {
+            throw new RefusedException("order", $"\"{input.Order}\" is no order for this instrument.");
+        }
+
+        if (!link.Send(input.Value is { } value ? $"{input.Order} {value.ToString(CultureInfo.InvariantCulture)}" : input.Order))
+        {
+            throw new RefusedException("not-connected", "The instrument is not connected: type the value instead.");
+        }
+    }
+
+    public async ValueTask DisposeAsync()
+    {
+        foreach (var (link, device) in links.Values)
+        {
+            await link.DisposeAsync();
+            if (device is not null)
+            {
+                await device.DisposeAsync();
+            }
+        }
+    }
+
+    /// <summary>A demo clock stands still; a pan needs one that runs.</summary>
+    private static DateTimeOffset TimeOf(InstrumentNews.Reading reading) => reading.At;
+
+    private InstrumentLink Link(InstrumentKind kind)
+    {
+        lock (gate)
+        {
+            if (links.TryGetValue(kind, out var known))
+            {
+                return known.Link;
+            }
+
+            var running = clock is Demo.DemoClock ? TimeProvider.System : clock;
+            if (kind == InstrumentKind.Scale && configuration["instrument"] is { } named)
+            {
+                var parts = named.Split(':');
+                var real = new InstrumentLink(parts[0], int.Parse(parts[1], CultureInfo.InvariantCulture), false, true, running);
+                links[kind] = (real, null);
+                return real;
+            }
+
+            SimulatedInstrument device = kind == InstrumentKind.Scale ? new SimulatedScale() : new SimulatedChronograph();
+            var link = new InstrumentLink(device.Address.Address.ToString(), device.Address.Port, true, kind == InstrumentKind.Scale, running);
+            links[kind] = (link, device);
+            return link;
+        }
+    }
+}
+
+public static class InstrumentEndpoints
+{
+    public static void MapInstruments(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/instruments/{kind}/stream", (string kind, InstrumentDesk desk, CancellationToken cancel) => Results.ServerSentEvents(desk.Follow(Kind(kind), cancel))).ExcludeFromDescription();
+        api.MapPost("/instruments/{kind}/orders", (string kind, OrderInput input, InstrumentDesk desk) =>
+        {
+            desk.Send(Kind(kind), input);
+            return Results.NoContent();
+        }).Produces(204);
+    }
+
+    /// <summary>A sentence that refuses an address that cannot be, or null.</summary>
+    public static string? Refusal(string? address) => address is null || (address.Split(':') is [{ Length: > 0 }, var port] && int.TryParse(port, out var number) && number is > 0 and < 65536)
+        ? null
+        : $"\"{address}\" is no address of an instrument. Write it like --instrument 192.168.1.20:4001";
+
+    private static InstrumentKind Kind(string word) => Enum.TryParse<InstrumentKind>(word, true, out var kind) && Enum.IsDefined(kind)
+        ? kind
+        : throw new Data.MissingException("instrument");
+}

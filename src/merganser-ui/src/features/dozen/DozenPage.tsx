@@ -1,0 +1,188 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { answer, api } from '../../api/client';
+import { BenchHead } from '../../bench/BenchHead';
+import { Foot } from '../../bench/Foot';
+import { HeadsPane } from './HeadsPane';
+import { MatchPane } from './MatchPane';
+import { QuiverPane } from './QuiverPane';
+import { SpeedPane } from './SpeedPane';
+import { SpinPane } from './SpinPane';
+import { classesOf, StartDozen, type DozenForm } from './StartDozen';
+import { TrayPane } from './TrayPane';
+import { useDozen } from './useDozen';
+import { blank, WeighPane } from './WeighPane';
+import './dozen.css';
+
+const ways = [
+  ['weigh', 'Weigh in'],
+  ['spin', 'Spin'],
+  ['match', 'Match'],
+  ['tray', 'Build list'],
+  ['heads', 'Heads'],
+  ['quiver', 'Arrows'],
+  ['speed', 'Chronograph'],
+] as const;
+
+/** From one arrow on paper to twelve real ones. */
+export default function DozenPage() {
+  const bowId = useParams().bowId!;
+  const navigate = useNavigate();
+  const [search, setSearch] = useSearchParams();
+  const bench = useDozen(bowId);
+  const [planning, setPlanning] = useState<DozenForm | null>(null);
+  const arrows = useQuery({
+    queryKey: ['arrows', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
+  });
+  const kept = arrows.data?.filter((a) => a.kept) ?? [];
+  const dozen = bench.dozens.data?.find((d) => d.id === search.get('dozen')) ?? bench.dozens.data?.[0];
+  const way = ways.find(([w]) => w === search.get('way'))?.[0] ?? 'weigh';
+  const kind =
+    search.get('class') ?? (dozen?.check ? (dozen.classes.find((c) => c.missing > 0)?.name ?? 'Shaft') : 'check');
+  const go = (next: string, of?: string) => {
+    bench.clear();
+    setSearch({ ...(dozen ? { dozen: dozen.id } : {}), way: next, ...(of ? { class: of } : {}) });
+  };
+  const first = kept[0]?.kept;
+  const plan: DozenForm | null =
+    planning ??
+    (first
+      ? {
+          arrowVersionId: first.id,
+          name: first.typed.name,
+          arrows: '12',
+          spare: '0',
+          classes: classesOf(first.arrow),
+          vanesInSets: false,
+        }
+      : null);
+  const begin = async () => {
+    if (!plan) return;
+    const started = await bench.start({
+      arrowVersionId: plan.arrowVersionId,
+      name: plan.name,
+      arrows: Number(plan.arrows) || 0,
+      classes: plan.classes,
+      spare: Number(plan.spare) || 0,
+      vanesInSets: plan.vanesInSets,
+    });
+    if (started) {
+      setPlanning(null);
+      setSearch({ dozen: started.id, way: 'weigh' });
+    }
+  };
+  const act = (action: string | null | undefined) => {
+    if (!action || !dozen) return;
+    const [what, a, b] = action.split(':');
+    if (what === 'weigh') go('weigh', a);
+    else if (what === 'check') go('weigh', 'check');
+    else if (what === 'tick') void bench.enter(dozen.id, { ...blank, kind: 'tick', number: Number(a), word: b! });
+    else if (what === 'odd') go('weigh', dozen.classes.find((c) => c.pieces.some((p) => p.odd))?.name);
+    else if (what === 'match') go('match');
+    else if (what === 'heads') go('heads');
+    else if (what === 'tray') go('tray');
+  };
+
+  const loading = !bench.dozens.data || !arrows.data;
+  const starting = !loading && (!dozen || planning !== null);
+  return (
+    <div className="page">
+      <BenchHead at="dozen" bowId={bowId} />
+      <main className="thing way-page">
+        {dozen && !starting && (
+          <nav className="ways" aria-label="The dozen">
+            {ways.map(([name, label]) => (
+              <Link
+                key={name}
+                className="way"
+                to={`?dozen=${dozen.id}&way=${name}`}
+                aria-current={name === way ? 'true' : undefined}
+                onClick={bench.clear}
+              >
+                {label}
+              </Link>
+            ))}
+          </nav>
+        )}
+        {starting && plan && <StartDozen form={plan} kept={kept} faults={bench.faults} onChange={setPlanning} />}
+        {starting && !plan && <p className="way-body">A dozen is built to a kept arrow: keep one first.</p>}
+        {dozen && !starting && (
+          <div className="dozen-body">
+            <p className="dozen-title">
+              <b>{dozen.name}</b> {dozen.plan.arrows} arrows to {dozen.arrowName}, version {dozen.arrowVersion}.{' '}
+              {dozen.changed && <em>{dozen.changed}</em>}{' '}
+              {(bench.dozens.data ?? [])
+                .filter((d) => d.id !== dozen.id)
+                .map((d) => (
+                  <Link key={d.id} to={`?dozen=${d.id}&way=${way}`}>
+                    {d.name}, {d.state}
+                  </Link>
+                ))}
+            </p>
+            {way === 'weigh' && (
+              <WeighPane
+                key={`${dozen.id}-${kind}`}
+                dozen={dozen}
+                bench={bench}
+                kind={kind}
+                onKind={(k) => go('weigh', k)}
+              />
+            )}
+            {way === 'spin' && <SpinPane dozen={dozen} bench={bench} />}
+            {way === 'match' && <MatchPane dozen={dozen} bench={bench} />}
+            {way === 'tray' && <TrayPane dozen={dozen} bench={bench} />}
+            {way === 'heads' && <HeadsPane dozen={dozen} bench={bench} />}
+            {way === 'quiver' && <QuiverPane dozen={dozen} />}
+            {way === 'speed' && <SpeedPane bowId={bowId} grains={dozen.tray[0]?.total ?? 400} />}
+          </div>
+        )}
+      </main>
+      {loading ? (
+        <Foot sentence="Opening the dozen …" reason="" button="To the rack" onGo={() => void navigate('/')} />
+      ) : bench.problem ? (
+        <Foot
+          trouble
+          sentence={bench.unreachable ? 'Not saved: the bench’s server does not answer.' : bench.problem.message}
+          reason="Nothing that was taken is lost."
+          button="I see"
+          onGo={() => {
+            bench.clear();
+            void bench.dozens.refetch();
+          }}
+        />
+      ) : starting ? (
+        plan ? (
+          <Foot
+            sentence="Say what is built, then weigh the parts."
+            reason="Every reading is kept at once, one by one."
+            button="Start the dozen"
+            busy={bench.busy}
+            onGo={() => void begin()}
+            alternative={dozen ? 'Back' : null}
+            onAlternative={() => setPlanning(null)}
+          />
+        ) : (
+          <Foot
+            sentence="Build an arrow and keep it."
+            reason="A dozen refers to a kept version."
+            button="To the arrow"
+            onGo={() => void navigate(`/bows/${bowId}/arrow`)}
+          />
+        )
+      ) : (
+        <Foot
+          sentence={dozen!.next.sentence}
+          reason={dozen!.next.reason}
+          button={dozen!.next.button}
+          busy={bench.busy}
+          guarded={dozen!.next.action.startsWith('tick') || way === 'weigh'}
+          onGo={() => act(dozen!.next.action)}
+          alternative={dozen!.next.alternative ?? 'Another dozen'}
+          onAlternative={() => (dozen!.next.alternative ? act(dozen!.next.alternativeAction) : setPlanning(plan))}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import { Field } from '../../bench/Field';
+import { number } from '../../units/units';
+import type { Dozen, DozenBench } from './useDozen';
+import { blank } from './WeighPane';
+
+/** Heads on the straightest arrows, the lightest arrow with the heaviest head; one kept for practice. */
+export function HeadsPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
+  const [typed, setTyped] = useState('');
+  const { heads } = dozen;
+  const next = heads.pieces.length + 1;
+  return (
+    <div className="tray-pane">
+      <section aria-label="Heads">
+        <h2>Heads</h2>
+        <Field
+          label={`Head ${next}, weight`}
+          name="head"
+          quantity="weight"
+          value={typed}
+          onChange={setTyped}
+          fault={bench.faults.value?.[0]}
+          onEnter={() =>
+            void bench
+              .enter(dozen.id, { ...blank, kind: 'piece', class: 'Head', number: next, value: typed, word: 'typed' })
+              .then((ok) => ok && setTyped(''))
+          }
+          hint="or weigh them under Weigh in"
+        />
+        <ol className="tray">
+          {heads.pieces.map((p) => (
+            <li key={p.number} className="filled">
+              <small>{p.number}</small>
+              <b className="n">{number(p.grains, 1)}</b>
+            </li>
+          ))}
+        </ol>
+        <p className="muted">Broadheads: cutting edges, a wrench, a covered quiver. Weigh arrows without heads.</p>
+      </section>
+      <section aria-label="Heads on arrows">
+        <h2>{heads.words}</h2>
+        <table className="cants">
+          <thead>
+            <tr>
+              <th scope="col">arrow</th>
+              <th scope="col">head</th>
+              <th scope="col">together, gr</th>
+            </tr>
+          </thead>
+          <tbody>
+            {heads.heads.map((on) => (
+              <tr key={on.arrow}>
+                <th scope="row">Arrow {on.arrow}</th>
+                <td>head {on.head}</td>
+                <td>{number(on.total, 1)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {heads.practice !== null && <p>Head {heads.practice} is the practice head.</p>}
+      </section>
+    </div>
+  );
+}

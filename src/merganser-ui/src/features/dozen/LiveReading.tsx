@@ -1,0 +1,33 @@
+import { number } from '../../units/units';
+import type { InstrumentEvent } from './useInstrument';
+
+/** The reading itself, as large as can be read at arm's length; a stand-in says so. */
+export function LiveReading({ last, trouble }: { last: InstrumentEvent | null; trouble: string | null }) {
+  return (
+    <div className="live" data-testid="live">
+      {(last?.simulated ?? true) && <span className="sim">simulated</span>}
+      <p className={trouble ? 'live-value n struck' : 'live-value n'}>
+        {last?.value === null || last === null ? '…' : number(last.value, 1)}
+        <small>{last?.unit ?? 'gr'}</small>
+      </p>
+      <p className="live-state" aria-live="polite">
+        {trouble ? (
+          <b>{trouble}; the field below is open</b>
+        ) : last?.waitsForEmpty ? (
+          <b>taken: lift the piece off</b>
+        ) : last?.stable ? (
+          <>
+            <span className="stable-bar" aria-hidden="true" /> stable
+          </>
+        ) : (
+          <>
+            <svg width="40" height="12" aria-hidden="true">
+              <path d="M1 6q5-8 10 0t10 0t10 0" fill="none" stroke="var(--ink)" strokeWidth="2" />
+            </svg>{' '}
+            moving
+          </>
+        )}
+      </p>
+    </div>
+  );
+}

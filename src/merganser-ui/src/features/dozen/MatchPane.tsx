@@ -1,0 +1,191 @@
+import { ButtonBase, Checkbox } from '@mui/material';
+import { useState } from 'react';
+import { Field } from '../../bench/Field';
+import { useWidth } from '../../bench/useWidth';
+import { number, signed, withUnit } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import type { Dozen, DozenBench } from './useDozen';
+
+const tick = { width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } };
+
+/** Pieces into arrows: what was found, what cannot be beaten, and what it buys. */
+export function MatchPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
+  const units = useUnits();
+  const [spineSets, setSpineSets] = useState(false);
+  const [straightest, setStraightest] = useState(false);
+  const [leaveOut, setLeaveOut] = useState('0');
+  const [glued, setGlued] = useState('');
+  const match = dozen.match;
+  const go = () =>
+    void bench.match(dozen.id, {
+      spineSets,
+      straightest,
+      leaveOut: Number(leaveOut) || 0,
+      gluedShafts: glued.split(/\D+/).filter(Boolean).map(Number),
+    });
+  const fault = Object.values(bench.faults)[0]?.[0];
+  return (
+    <div className="match">
+      <section aria-label="How it is matched">
+        <h2>Match</h2>
+        <label className="tick">
+          <Checkbox checked={spineSets} onChange={(e) => setSpineSets(e.target.checked)} sx={tick} />
+          Shafts measured alike go together
+        </label>
+        <label className="tick">
+          <Checkbox checked={straightest} onChange={(e) => setStraightest(e.target.checked)} sx={tick} />
+          Of too many shafts the straightest
+        </label>
+        <Field
+          label="Arrows fewer, the worst pieces left out"
+          name="leaveOut"
+          value={leaveOut}
+          onChange={setLeaveOut}
+        />
+        <Field
+          label="Shafts with their insert glued in"
+          name="glued"
+          value={glued}
+          onChange={setGlued}
+          hint="numbers; insert 3 sits in shaft 3"
+        />
+        <div className="row">
+          <ButtonBase className="key" disabled={bench.busy} onClick={go} data-testid="match">
+            {bench.busy ? 'Matching …' : 'Match the pieces'}
+          </ButtonBase>
+          {bench.busy && (
+            <ButtonBase className="plain" onClick={bench.cancel}>
+              Cancel
+            </ButtonBase>
+          )}
+        </div>
+        {fault && (
+          <p className="fault" role="alert">
+            {fault}
+          </p>
+        )}
+      </section>
+      {match && (
+        <section className="match-found" aria-label="What was found">
+          <h1>{number(match.spread, 1)} gr apart</h1>
+          <p>
+            <b data-testid="match-words">{match.words}</b>
+            {match.stale && ' Pieces were weighed since: match again.'}
+          </p>
+          <table className="cants">
+            <tbody>
+              <tr>
+                <th scope="row">By chance</th>
+                <td>{withUnit(match.byChance, 'gr', 1, units)}</td>
+              </tr>
+              <tr>
+                <th scope="row">Light with heavy</th>
+                <td>{withUnit(match.oppositeOrder, 'gr', 1, units)}</td>
+              </tr>
+              <tr>
+                <th scope="row">Merganser</th>
+                <td>{withUnit(match.spread, 'gr', 1, units)}</td>
+              </tr>
+              <tr>
+                <th scope="row">Cannot be less than</th>
+                <td>{withUnit(match.bound, 'gr', 1, units)}</td>
+              </tr>
+            </tbody>
+          </table>
+          <Stairs dozen={dozen} />
+          <h2>What it buys</h2>
+          <p>
+            Speed {withUnit(match.bought.speedSpread, 'ft/s', 2, units)} apart in place of{' '}
+            {withUnit(match.chance.speedSpread, 'ft/s', 2, units)}; front of center{' '}
+            {number(match.frontOfCenterSpread, 2)} % apart.
+          </p>
+          <table className="cants">
+            <thead>
+              <tr>
+                <th scope="col">at</th>
+                <th scope="col">height apart</th>
+                <th scope="col">by chance</th>
+              </tr>
+            </thead>
+            <tbody>
+              {match.bought.heights.map((at, i) => (
+                <tr key={at.yards}>
+                  <th scope="row">{number(at.yards, 0)} yd</th>
+                  <td>{withUnit(at.inches, 'in', 2, units)}</td>
+                  <td>{withUnit(match.chance.heights[i]!.inches, 'in', 2, units)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      )}
+      {!match && (
+        <p className="muted">Nothing is matched yet. Many say it is not critical: the match shows what is gained.</p>
+      )}
+    </div>
+  );
+}
+
+const hatches = ['var(--ink)', 'var(--ink2)', 'var(--edge)', 'var(--line)', 'var(--sheet)', 'var(--greenwash)'];
+
+/** Per arrow the deviations of its classes, one after the other; they must all end at the gate. */
+function Stairs({ dozen }: { dozen: Dozen }) {
+  const { ref, width } = useWidth<HTMLDivElement>(620);
+  const names = dozen.classes.map((c) => c.name);
+  const most = Math.max(0.5, ...dozen.tray.flatMap((a) => names.map((n) => Math.abs(a.deviations[n] ?? 0)))) * 1.6;
+  const x = (grains: number) => 70 + ((width - 90) * (grains + most)) / (2 * most);
+  const rows = dozen.tray.slice(0, 24);
+  return (
+    <div ref={ref}>
+      <svg
+        width={width}
+        height={rows.length * 20 + 34}
+        role="img"
+        aria-label={`Each arrow's deviations by class, ending ${rows.map((a) => signed(a.deviation, 1)).join(', ')} gr from the mean`}
+      >
+        <line
+          x1={x(0)}
+          x2={x(0)}
+          y1="0"
+          y2={rows.length * 20 + 6}
+          stroke="var(--bill)"
+          strokeWidth="2"
+          strokeDasharray="3 4"
+        />
+        {rows.map((arrow, i) => {
+          const steps = names.reduce<number[]>(
+            (all, name) => [...all, all.at(-1)! + (arrow.deviations[name] ?? 0)],
+            [0],
+          );
+          return (
+            <g key={arrow.number} transform={`translate(0 ${i * 20})`}>
+              <text x="0" y="15" fontSize="14">
+                {arrow.number}
+              </text>
+              {names.map((name, k) => (
+                <rect
+                  key={name}
+                  x={Math.min(x(steps[k]!), x(steps[k + 1]!))}
+                  y={3 + k * (14 / names.length)}
+                  width={Math.max(1, Math.abs(x(steps[k + 1]!) - x(steps[k]!)))}
+                  height={Math.max(2, 14 / names.length)}
+                  fill={hatches[k % hatches.length]}
+                  stroke="var(--ink)"
+                  strokeWidth="0.6"
+                />
+              ))}
+              <circle cx={x(steps.at(-1)!)} cy="10" r="4" fill="var(--bench)" stroke="var(--ink)" strokeWidth="2" />
+            </g>
+          );
+        })}
+        <text x={x(0)} y={rows.length * 20 + 26} fontSize="14" textAnchor="middle">
+          mean
+        </text>
+      </svg>
+      <p className="muted">
+        Each arrow from the top of its row down: {names.map((n) => n.toLowerCase()).join(', ')}. A bar is how far that
+        piece is from the mean of its class.
+      </p>
+    </div>
+  );
+}

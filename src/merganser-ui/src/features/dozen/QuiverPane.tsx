@@ -1,0 +1,57 @@
+import { number, signed } from '../../units/units';
+import type { Dozen } from './useDozen';
+
+/** The arrows' own records, the best spinners first: what goes into the quiver today. */
+export function QuiverPane({ dozen }: { dozen: Dozen }) {
+  const runOut = (a: Dozen['tray'][number]) => {
+    const shaft = dozen.shafts.find((s) => s.number === a.pieces.Shaft?.[0]);
+    return shaft?.runOut ?? { good: 0.001, fair: 0.004, poor: 0.01 }[shaft?.grade ?? ''] ?? 0.003;
+  };
+  const sorted = dozen.tray.filter((a) => !a.retired).toSorted((a, b) => runOut(a) - runOut(b));
+  return (
+    <div className="way-body">
+      <h2>The five that spin best go first</h2>
+      <div className="beside-scroll" tabIndex={0} role="region" aria-label="Arrows">
+        <table className="cants">
+          <thead>
+            <tr>
+              <th scope="col">arrow</th>
+              <th scope="col">run-out</th>
+              <th scope="col">spine mark</th>
+              <th scope="col">weight, gr</th>
+              <th scope="col">FOC %</th>
+              <th scope="col">nock</th>
+              <th scope="col">paper</th>
+              <th scope="col">state</th>
+              <th scope="col">note</th>
+            </tr>
+          </thead>
+          <tbody>
+            {sorted.map((a, i) => {
+              const shaft = dozen.shafts.find((s) => s.number === a.pieces.Shaft?.[0]);
+              return (
+                <tr key={a.number} className={i < 5 ? 'differs' : ''}>
+                  <th scope="row">
+                    Arrow {a.number}
+                    {i < 5 && ', quiver'}
+                  </th>
+                  <td>{shaft?.runOut ? number(shaft.runOut, 4) : (shaft?.grade ?? 'not spun')}</td>
+                  <td>{shaft?.indexMark}</td>
+                  <td>
+                    {number(a.built ?? a.total, 1)} <small className="muted">{signed(a.deviation, 1)}</small>
+                  </td>
+                  <td>{number(a.builtFrontOfCenter ?? a.frontOfCenter, 1)}</td>
+                  <td>{a.nockMark}</td>
+                  <td>{a.paper}</td>
+                  <td>{a.state}</td>
+                  <td>{a.note}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      {sorted.length === 0 && <p className="muted">No arrow yet: match the pieces first.</p>}
+    </div>
+  );
+}

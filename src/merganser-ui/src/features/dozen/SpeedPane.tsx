@@ -1,0 +1,141 @@
+import { ButtonBase } from '@mui/material';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, newId, Refusal } from '../../api/client';
+import { Field } from '../../bench/Field';
+import { useRefresh } from '../../bench/queries';
+import { number, withUnit } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import { LiveReading } from './LiveReading';
+import { useInstrument } from './useInstrument';
+
+/** Strings of shots through the chronograph; this bow's virtual mass and energy follow, and every speed figure with them. */
+export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: number }) {
+  const units = useUnits();
+  const queries = useQueryClient();
+  const refresh = useRefresh(bowId);
+  const [grains, setGrains] = useState(number(first, 1));
+  const [speed, setSpeed] = useState('');
+  const [faults, setFaults] = useState<Record<string, string[]>>({});
+  const view = useQuery({
+    queryKey: ['chronograph', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/chronograph', { params: { path: { bowId } } })),
+  });
+  const done = () => {
+    void queries.invalidateQueries({ queryKey: ['chronograph', bowId] });
+    void queries.invalidateQueries({ queryKey: ['figures', bowId] });
+    refresh();
+  };
+  const shoot = async (value: string, source: string) => {
+    try {
+      await answer(
+        api.POST('/api/bows/{bowId}/chronograph', {
+          params: { path: { bowId } },
+          body: { id: newId(), grains, speed: value, source },
+        }),
+      );
+      setFaults({});
+      setSpeed('');
+      done();
+    } catch (error) {
+      setFaults(error instanceof Refusal ? error.errors : { speed: [(error as Error).message] });
+    }
+  };
+  const chrono = useInstrument('chronograph', true, (value) => void shoot(String(value), 'chronograph'));
+  const withdraw = async (id: string) => {
+    await answer(api.POST('/api/bows/{bowId}/chronograph/{id}/withdraw', { params: { path: { bowId, id } } }));
+    done();
+  };
+  const data = view.data;
+  return (
+    <div className="tray-pane">
+      <section aria-label="Chronograph">
+        <h2>Chronograph</h2>
+        <LiveReading last={chrono.last} trouble={chrono.trouble} />
+        <Field
+          label="Arrow weight"
+          name="arrowGrains"
+          quantity="weight"
+          value={grains}
+          onChange={setGrains}
+          fault={faults.grains?.[0]}
+        />
+        <Field
+          label="Or type the speed"
+          name="speed"
+          quantity="speed"
+          value={speed}
+          onChange={setSpeed}
+          fault={faults.speed?.[0]}
+          onEnter={() => speed.trim() && void shoot(speed, 'typed')}
+        />
+        {(chrono.last?.simulated ?? true) && (
+          <div className="row sim-row">
+            <span className="sim">simulated shot</span>
+            <ButtonBase
+              className="key"
+              data-testid="shoot"
+              onClick={() =>
+                void chrono.order({
+                  order: 'shoot',
+                  value: Math.sqrt((2 * 94.7 * 225218.35) / ((Number(grains) || 400) + 120)),
+                })
+              }
+            >
+              Shoot one through
+            </ButtonBase>
+          </div>
+        )}
+        <p className="muted">Three or more shots, the mean and not the first. Then a much lighter or heavier arrow.</p>
+      </section>
+      <section aria-label="What it taught">
+        <h2 data-testid="speed-words">{data?.words}</h2>
+        {data?.virtualMass != null && (
+          <p className="n">
+            Virtual mass K {number(data.virtualMass, 1)} ± {number(data.virtualMassError!, 1)} gr, energy{' '}
+            {withUnit(data.energy!, 'ft·lb', 2, units)} ± {number(data.energyError!, 2)}.
+          </p>
+        )}
+        <table className="cants">
+          <thead>
+            <tr>
+              <th scope="col">arrow</th>
+              <th scope="col">shots</th>
+              <th scope="col">mean</th>
+              <th scope="col">spread</th>
+              <th scope="col">energy</th>
+              <th scope="col">momentum</th>
+              <th scope="col">readings</th>
+            </tr>
+          </thead>
+          <tbody>
+            {data?.strings.map((s) => (
+              <tr key={s.grains}>
+                <th scope="row">{withUnit(s.grains, 'gr', 1, units)}</th>
+                <td>{s.count}</td>
+                <td>{withUnit(s.mean, 'ft/s', 1, units)}</td>
+                <td>{s.spread === null ? '' : number(s.spread, 1)}</td>
+                <td>{withUnit(s.energy, 'ft·lb', 1, units)}</td>
+                <td>{withUnit(s.momentum, 'slug·ft/s', 3, units)}</td>
+                <td>
+                  {s.shots.map((shot) => (
+                    <ButtonBase
+                      key={shot.id}
+                      className="plain"
+                      aria-label={`Take back ${number(shot.speed, 1)}`}
+                      onClick={() => void withdraw(shot.id)}
+                    >
+                      {number(shot.speed, 1)}
+                      {s.odd.includes(shot.id) && ' odd'}
+                    </ButtonBase>
+                  ))}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className="muted">Press a reading to take it back. An odd one is asked about, never dropped by itself.</p>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,121 @@
+import { ButtonBase } from '@mui/material';
+import { useState } from 'react';
+import { Field } from '../../bench/Field';
+import { number } from '../../units/units';
+import type { Dozen, DozenBench } from './useDozen';
+import { blank } from './WeighPane';
+
+const grades = ['good', 'fair', 'poor'];
+
+/** Each shaft spun and looked at: run-out, spine, its stiff side, and whether it is sound. */
+export function SpinPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
+  const weighed = dozen.classes.find((c) => c.name === 'Shaft')?.pieces.map((p) => p.number) ?? [];
+  const numbers =
+    weighed.length > 0 ? weighed : Array.from({ length: dozen.plan.arrows + dozen.plan.spare }, (_, i) => i + 1);
+  const [at, setAt] = useState(numbers[0] ?? 1);
+  const [runOut, setRunOut] = useState('');
+  const [spine, setSpine] = useState('');
+  const [index, setIndex] = useState('');
+  const shaft = dozen.shafts.find((s) => s.number === at);
+  const keep = (word: string, value: string | null, note: string | null = null) =>
+    bench.enter(dozen.id, { ...blank, kind: 'spin', number: at, word, value, note });
+  const go = (n: number) => {
+    setAt(n);
+    setRunOut('');
+    setSpine('');
+    setIndex('');
+  };
+  return (
+    <div className="tray-pane">
+      <section aria-label="Shafts">
+        <h2>Spin, spine and inspect</h2>
+        <ul className="tray">
+          {numbers.map((n) => {
+            const known = dozen.shafts.find((s) => s.number === n);
+            return (
+              <li key={n} className={n === at ? 'here' : known ? 'filled' : ''}>
+                <ButtonBase className="plain" onClick={() => go(n)} aria-pressed={n === at}>
+                  {n}
+                </ButtonBase>
+                <small>
+                  {known?.damaged
+                    ? 'damaged'
+                    : known
+                      ? [
+                          known.runOut === null ? known.grade : number(known.runOut, 4),
+                          known.spine && number(known.spine, 3).slice(1),
+                        ]
+                          .filter(Boolean)
+                          .join(' ')
+                      : ''}
+                </small>
+              </li>
+            );
+          })}
+        </ul>
+        <p className="muted">The straightest four to six get broadheads; the best spinners are used for paper.</p>
+      </section>
+      <section aria-label={`Shaft ${at}`}>
+        <h2>Shaft {at}</h2>
+        {shaft?.damaged && (
+          <p className="caution" role="note">
+            <span>
+              <b>Caution.</b>A damaged carbon shaft is destroyed, not shot: it can injure the hand. It is never
+              assigned.
+            </span>
+          </p>
+        )}
+        <div className="row" role="group" aria-label="Inspection">
+          {['sound', 'cracked or splintered', 'bent', 'ends not square'].map((found) => (
+            <ButtonBase
+              key={found}
+              className="key"
+              aria-pressed={shaft?.note === found}
+              onClick={() => void keep('inspection', null, found)}
+            >
+              {found}
+            </ButtonBase>
+          ))}
+        </div>
+        <div className="row" role="group" aria-label="Run-out by eye">
+          {grades.map((grade) => (
+            <ButtonBase
+              key={grade}
+              className="key"
+              aria-pressed={shaft?.grade === grade}
+              onClick={() => void keep('grade', null, grade)}
+            >
+              spins {grade}
+            </ButtonBase>
+          ))}
+        </div>
+        <Field
+          label="Run-out from the dial"
+          name="runOut"
+          quantity="length"
+          value={runOut || (shaft?.runOut ?? '').toString()}
+          onChange={setRunOut}
+          fault={bench.faults.value?.[0]}
+          onEnter={() => void keep('runOut', runOut)}
+          hint="Enter keeps it"
+        />
+        <Field
+          label="Spine, 28 in under 1.94 lb"
+          name="spine"
+          value={spine || (shaft?.spine ?? '').toString()}
+          onChange={setSpine}
+          onEnter={() => void keep('spine', spine)}
+          hint="Enter keeps it"
+        />
+        <Field
+          label="Mark of the stiff side"
+          name="index"
+          value={index || (shaft?.indexMark ?? '')}
+          onChange={setIndex}
+          onEnter={() => void keep('index', null, index)}
+          hint="Enter keeps it"
+        />
+      </section>
+    </div>
+  );
+}

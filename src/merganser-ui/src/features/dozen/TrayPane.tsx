@@ -1,0 +1,158 @@
+import { ButtonBase, Checkbox } from '@mui/material';
+import { useState } from 'react';
+import { Field } from '../../bench/Field';
+import { number, signed, withUnit } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import type { Dozen, DozenBench } from './useDozen';
+import { blank } from './WeighPane';
+
+const tick = { width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } };
+
+/** The build list: which pieces make which arrow, ticked as it is assembled; and the arrow's own record. */
+export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
+  const units = useUnits();
+  const [open, setOpen] = useState<number>(dozen.tray.find((a) => a.state !== 'verified')?.number ?? 1);
+  const arrow = dozen.tray.find((a) => a.number === open);
+  const done = (step: string) => arrow!.ticked.includes(step);
+  if (dozen.tray.length === 0)
+    return <p className="way-body">Match the pieces first: then the build list stands here.</p>;
+  const made = (word: string, value: string | null, note: string | null = null) =>
+    bench.enter(dozen.id, { ...blank, kind: 'made', number: open, word, value, note });
+  return (
+    <div className="tray-pane">
+      <section aria-label="Build list">
+        <h2>Build list</h2>
+        <div className="beside-scroll" tabIndex={0} role="region" aria-label="Arrows and their pieces">
+          <table className="cants">
+            <thead>
+              <tr>
+                <th scope="col">arrow</th>
+                {dozen.classes.map((c) => (
+                  <th key={c.name} scope="col">
+                    {c.name}
+                  </th>
+                ))}
+                <th scope="col">gr</th>
+                <th scope="col">state</th>
+                <th scope="col">built</th>
+              </tr>
+            </thead>
+            <tbody>
+              {dozen.tray.map((a) => (
+                <tr key={a.number} className={a.number === open ? 'differs' : ''} data-arrow={a.number}>
+                  <th scope="row">
+                    <ButtonBase className="plain" onClick={() => setOpen(a.number)} aria-pressed={a.number === open}>
+                      Arrow {a.number}
+                    </ButtonBase>
+                  </th>
+                  {dozen.classes.map((c) => (
+                    <td key={c.name}>{a.pieces[c.name]?.join('·')}</td>
+                  ))}
+                  <td>
+                    {number(a.total, 1)} <small className="muted">{signed(a.deviation, 1)}</small>
+                  </td>
+                  <td>{a.retired ? 'retired' : a.state}</td>
+                  <td>{a.built === null ? '' : `${number(a.built, 1)}, glue and wrap ${signed(a.glueAndWrap!, 1)}`}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        <p className="row">
+          <a className="plain-link" href={`/api/dozens/${dozen.id}/tray.pdf`} download>
+            Print the list
+          </a>
+          <a className="plain-link" href={`/api/dozens/${dozen.id}/labels.pdf`} download>
+            Labels
+          </a>
+          <a className="plain-link" href={`/api/dozens/${dozen.id}/export.csv`} download>
+            CSV
+          </a>
+          <a className="plain-link" href={`/api/dozens/${dozen.id}`} download="dozen.json">
+            JSON
+          </a>
+        </p>
+      </section>
+      {arrow && (
+        <section aria-label={`Arrow ${arrow.number}`} key={arrow.number}>
+          <h2>
+            Arrow {arrow.number} <small className="muted">{arrow.state}</small>
+          </h2>
+          <ol className="assembly">
+            {dozen.steps.map((step) => (
+              <li key={step.code}>
+                <label className="tick">
+                  <Checkbox
+                    checked={done(step.code)}
+                    disabled={bench.busy || done(step.code)}
+                    onChange={() =>
+                      void bench.enter(dozen.id, { ...blank, kind: 'tick', number: arrow.number, word: step.code })
+                    }
+                    sx={tick}
+                    slotProps={{ input: { 'data-tick': step.code } as object }}
+                  />
+                  <span>
+                    {step.words}
+                    {step.caution && <small> {step.caution}</small>}
+                  </span>
+                </label>
+              </li>
+            ))}
+          </ol>
+          <div className="caliper-grid">
+            <Made
+              label="Built weight"
+              quantity="weight"
+              value={arrow.built}
+              onKeep={(v) => made('built', v)}
+              fault={bench.faults.value?.[0]}
+            />
+            <Made label="Balance point" quantity="length" value={arrow.balance} onKeep={(v) => made('balance', v)} />
+            <Made label="Nock turned to" value={arrow.nockMark} onKeep={(v) => made('nock', null, v)} />
+            <Made label="Paper result" value={arrow.paper} onKeep={(v) => made('paper', null, v)} />
+            <Made label="Note" value={arrow.note} onKeep={(v) => made('note', null, v)} />
+            <Made
+              label="Retired, why"
+              value={arrow.retired ? 'retired' : null}
+              onKeep={(v) => made('retired', null, v)}
+            />
+          </div>
+          <p>
+            FOC {number(arrow.frontOfCenter, 1)} % from its pieces
+            {arrow.builtFrontOfCenter !== null && `, ${number(arrow.builtFrontOfCenter, 1)} % as built`}.
+            {arrow.glueAndWrap !== null &&
+              ` Glue and what was not weighed: ${withUnit(arrow.glueAndWrap, 'gr', 1, units)}.`}
+          </p>
+        </section>
+      )}
+    </div>
+  );
+}
+
+function Made({
+  label,
+  value,
+  quantity,
+  onKeep,
+  fault,
+}: {
+  label: string;
+  value: number | string | null;
+  quantity?: 'weight' | 'length';
+  onKeep: (text: string) => Promise<unknown>;
+  fault?: string;
+}) {
+  const [text, setText] = useState(value === null ? '' : String(value));
+  return (
+    <Field
+      label={label}
+      name={label.toLowerCase().replace(/\W+/g, '-')}
+      quantity={quantity}
+      value={text}
+      onChange={setText}
+      fault={text !== '' && text !== String(value ?? '') ? fault : undefined}
+      onEnter={() => void onKeep(text)}
+      hint="Enter keeps it"
+    />
+  );
+}

@@ -1,0 +1,234 @@
+import { ButtonBase } from '@mui/material';
+import { useEffect, useState } from 'react';
+import { Field } from '../../bench/Field';
+import { isPageKey } from '../../bench/keys';
+import { number } from '../../units/units';
+import { LiveReading } from './LiveReading';
+import type { Dozen, DozenBench } from './useDozen';
+import { useInstrument } from './useInstrument';
+
+interface Props {
+  dozen: Dozen;
+  bench: DozenBench;
+  kind: string;
+  onKind: (kind: string) => void;
+}
+
+const CHECK = 'check';
+const NOMINAL: Record<string, number> = { Shaft: 252, Insert: 25, Point: 100, Nock: 9, Vanes: 6, Wrap: 5, Head: 100 };
+
+/** One class after the other, hands on the parts: the reading takes itself when it stands still and the pan was empty. */
+export function WeighPane({ dozen, bench, kind, onKind }: Props) {
+  const [typed, setTyped] = useState('');
+  const [table, setTable] = useState('');
+  const [tone, setTone] = useState(() => localStorage.getItem('merganser-tone') !== 'off');
+  const [nominal, setNominal] = useState('100');
+  const checking = kind === CHECK;
+  const group = kind === 'Head' ? null : dozen.classes.find((c) => c.name === kind);
+  const pieces = kind === 'Head' ? dozen.heads.pieces : (group?.pieces ?? []);
+  const wanted = group?.wanted ?? Math.max(6, pieces.length + 1);
+  const next = firstFree(pieces.map((p) => p.number));
+  const enter = async (value: string, source: string) => {
+    const ok = checking
+      ? await bench.enter(dozen.id, { ...blank, kind: 'check', value, second: nominal })
+      : await bench.enter(dozen.id, { ...blank, kind: 'piece', class: kind, number: next, value, word: source });
+    if (!ok) return;
+    setTyped('');
+    if (tone) beep();
+    if (!checking && group && pieces.length + 1 >= wanted) {
+      const open = dozen.classes.find((c) => c.name !== kind && c.missing > 0);
+      if (open) onKind(open.name);
+    }
+  };
+  const scale = useInstrument('scale', true, (value) => void enter(String(value), 'scale'));
+  const lastPiece = pieces.toSorted((a, b) => a.number - b.number).at(-1);
+  const takeNow = () => {
+    if (scale.last && scale.last.value !== null && !scale.last.waitsForEmpty && Math.abs(scale.last.value) >= 0.5)
+      void enter(number(scale.last.value, 1).replace('\u2212', '-'), 'scale');
+  };
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (!isPageKey(event)) return;
+      if (event.key === 'Backspace' && lastPiece) void bench.withdraw(dozen.id, lastPiece.entryId);
+      else if (event.key === '0') void scale.order({ order: 'tare', value: null });
+      else if (event.key.toLowerCase() === 't') setTone(flip);
+      else if (event.key === 'Enter' && event.target === document.body) {
+        event.preventDefault();
+        takeNow();
+      } else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  });
+  const put = () => {
+    const base = checking ? Number(nominal) || 100 : (pieces[0]?.grains ?? NOMINAL[kind] ?? 10);
+    const sway = checking ? 0 : Math.sin(next * 12.9898 + kind.length * 78.233) * Math.max(0.2, base * 0.006);
+    void scale.order({ order: 'put', value: Math.round((base + sway) * 10) / 10 });
+  };
+  return (
+    <div className="weigh">
+      <section className="weigh-left" aria-label="Classes">
+        <h2>Weigh in</h2>
+        <ul>
+          <li>
+            <ButtonBase className="weigh-class" aria-pressed={checking} onClick={() => onKind(CHECK)}>
+              <b>Check weight</b>
+              <small>
+                {dozen.check
+                  ? `${number(dozen.check.reading, 1)} of ${number(dozen.check.nominal, 1)} gr${dozen.check.off ? ', off: marked' : ''}`
+                  : 'not yet'}
+              </small>
+            </ButtonBase>
+          </li>
+          {[
+            ...dozen.classes.map((c) => [c.name, `${c.pieces.length} of ${c.wanted}`]),
+            ['Head', `${dozen.heads.pieces.length} heads`],
+          ].map(([name, words]) => (
+            <li key={name}>
+              <ButtonBase
+                className="weigh-class"
+                aria-pressed={kind === name}
+                onClick={() => onKind(name!)}
+                data-class={name}
+              >
+                <b>{name}</b>
+                <small>{words}</small>
+              </ButtonBase>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="weigh-middle" aria-label="The scale">
+        <h1>{checking ? `Check weight, ${nominal} gr` : `${kind} ${next}`}</h1>
+        <LiveReading last={scale.last} trouble={scale.trouble} />
+        {dozen.check?.off && (
+          <p className="caution" role="note">
+            <span>
+              <b>Caution.</b>The scale is {number(dozen.check.error ?? 0, 1)} gr off its check weight: it is kept and
+              marked. The match does not mind, speed and FOC do.
+            </span>
+          </p>
+        )}
+        <div className="row">
+          {checking && (
+            <Field label="The check weight" name="nominal" quantity="weight" value={nominal} onChange={setNominal} />
+          )}
+          <Field
+            label="Or type it"
+            name="weight"
+            quantity="weight"
+            value={typed}
+            onChange={setTyped}
+            fault={bench.faults.value?.[0] ?? bench.faults.number?.[0]}
+            onEnter={() => typed.trim() && void enter(typed, 'typed')}
+          />
+          <ButtonBase className="key" onClick={takeNow}>
+            Take now
+          </ButtonBase>
+          <ButtonBase className="key" onClick={() => void scale.order({ order: 'tare', value: null })}>
+            Tare
+          </ButtonBase>
+          <ButtonBase className="key" aria-pressed={tone} onClick={() => setTone(flip)}>
+            Tone
+          </ButtonBase>
+        </div>
+        {(scale.last?.simulated ?? true) && (
+          <div className="row sim-row">
+            <span className="sim">simulated pan</span>
+            <ButtonBase className="key" onClick={put} data-testid="put">
+              Put the next piece on
+            </ButtonBase>
+            <ButtonBase
+              className="key"
+              onClick={() => void scale.order({ order: 'lift', value: null })}
+              data-testid="lift"
+            >
+              Lift it off
+            </ButtonBase>
+          </div>
+        )}
+        {!checking && (
+          <details>
+            <summary>Or a table of weights</summary>
+            <textarea
+              className="name-input table-in"
+              aria-label={`Weights of ${kind}, one a line`}
+              rows={5}
+              value={table}
+              placeholder={'one a line, or number;weight'}
+              onChange={(event) => setTable(event.target.value)}
+            />
+            <p className="fault">{bench.faults.text?.[0]}</p>
+            <ButtonBase
+              className="key"
+              disabled={!table.trim()}
+              onClick={() => void bench.weights(dozen.id, kind, table).then((ok) => ok && setTable(''))}
+            >
+              Take these
+            </ButtonBase>
+          </details>
+        )}
+      </section>
+      <section className="weigh-right" aria-label="The tray">
+        <h2>
+          Tray{' '}
+          <small className="muted">
+            {group && group.lightest !== null ? `${number(group.lightest, 1)} to ${number(group.heaviest!, 1)} gr` : ''}
+          </small>
+        </h2>
+        <ol className="tray">
+          {Array.from({ length: checking ? 0 : Math.max(wanted, pieces.length) }, (_, i) => {
+            const piece = pieces.find((p) => p.number === i + 1);
+            return (
+              <li key={i} className={piece ? (piece.odd ? 'filled odd' : 'filled') : i + 1 === next ? 'here' : ''}>
+                <small>{i + 1}</small>
+                <b className="n">{piece ? number(piece.grains, 1) : ''}</b>
+                {piece?.odd && <em>odd</em>}
+                {piece && (
+                  <ButtonBase
+                    className="plain"
+                    aria-label={`Take back ${kind} ${piece.number}`}
+                    onClick={() => void bench.withdraw(dozen.id, piece.entryId)}
+                  >
+                    back
+                  </ButtonBase>
+                )}
+              </li>
+            );
+          })}
+        </ol>
+        <p className="muted">
+          <kbd>Enter</kbd> takes at once, <kbd>Backspace</kbd> takes the last one back, <kbd>0</kbd> tares, <kbd>T</kbd>{' '}
+          tone.
+        </p>
+      </section>
+    </div>
+  );
+}
+
+export const blank = { class: null, number: null, value: null, second: null, word: null, note: null };
+
+function firstFree(taken: number[]): number {
+  let n = 1;
+  while (taken.includes(n)) n++;
+  return n;
+}
+
+function flip(on: boolean): boolean {
+  localStorage.setItem('merganser-tone', on ? 'off' : 'on');
+  return !on;
+}
+
+function beep() {
+  try {
+    const audio = new AudioContext();
+    const tone = audio.createOscillator();
+    tone.frequency.value = 880;
+    tone.connect(audio.destination);
+    tone.start();
+    tone.stop(audio.currentTime + 0.08);
+  } catch {
+    // No sound here: the reading says it too.
+  }
+}

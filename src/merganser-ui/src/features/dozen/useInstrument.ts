@@ -1,0 +1,50 @@
+import { useEffect, useRef, useState } from 'react';
+import { answer, api, type Schemas } from '../../api/client';
+
+export interface InstrumentEvent {
+  state: 'connected' | 'reading' | 'garbage' | 'lost' | 'taken-over';
+  value: number | null;
+  unit: string;
+  stable: boolean;
+  take: number | null;
+  waitsForEmpty: boolean;
+  why: string | null;
+  simulated: boolean;
+}
+
+/** Follows an instrument while it is on the page: the last reading, and what to take. */
+export function useInstrument(kind: 'scale' | 'chronograph', on: boolean, onTake: (value: number) => void) {
+  const [last, setLast] = useState<InstrumentEvent | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const take = useRef(onTake);
+  useEffect(() => {
+    take.current = onTake;
+  });
+  useEffect(() => {
+    if (!on || typeof EventSource === 'undefined') return;
+    const source = new EventSource(`/api/instruments/${kind}/stream`);
+    source.onmessage = (message) => {
+      const event = JSON.parse(message.data as string) as InstrumentEvent;
+      if (event.state === 'garbage') setTrouble(event.why);
+      else if (event.state === 'lost') setTrouble(event.why);
+      else if (event.state === 'taken-over') {
+        setTrouble(event.why);
+        source.close();
+      } else if (event.state === 'reading') {
+        setTrouble(null);
+        setLast(event);
+        if (event.take !== null) take.current(event.take);
+      }
+    };
+    source.onerror = () => setTrouble('the server does not answer');
+    return () => source.close();
+  }, [kind, on]);
+  return {
+    last,
+    trouble,
+    order: (input: Schemas['OrderInput']) =>
+      answer(api.POST('/api/instruments/{kind}/orders', { params: { path: { kind } }, body: input })).catch(
+        (error: Error) => setTrouble(error.message),
+      ),
+  };
+}

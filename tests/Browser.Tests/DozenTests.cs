@@ -1,0 +1,69 @@
+using OpenQA.Selenium;
+
+namespace Merganser.Browser.Tests;
+
+/// <summary>Twelve shafts from the simulated scale by keyboard only; match, tick, calibrate the speed.</summary>
+public class DozenTests
+{
+    [Fact]
+    public void Twelve_shafts_from_the_scale_then_a_match_and_a_tick()
+    {
+        using var bench = new Bench(demo: true);
+        bench.Go("/bows/22222222-0000-4000-8000-000000000004/dozen");
+        bench.SeeText("h1", "A new dozen");
+        foreach (var name in new[] { "Insert", "Nock", "Vanes" })
+        {
+            bench.Until(d => d.FindElements(By.CssSelector("label.tick")).FirstOrDefault(l => l.Text == name))!.Click();
+        }
+
+        bench.Button("Start the dozen").Click();
+        bench.SeeText(".foot .say", "check weight");
+        bench.See("[data-class=Shaft]").SendKeys(Keys.Enter);
+        bench.SeeText(".weigh-middle h1", "Shaft 1");
+        for (var shaft = 1; shaft <= 12; shaft++)
+        {
+            bench.See("[data-testid=put]").SendKeys(Keys.Enter);
+            bench.Until(d => d.FindElements(By.CssSelector(".tray li.filled")).Count == shaft || d.FindElement(By.CssSelector(".weigh-middle h1")).Text.StartsWith("Point") ? "taken" : null);
+            bench.See("[data-testid=lift]").SendKeys(Keys.Enter);
+            Thread.Sleep(1200);
+        }
+
+        bench.SeeText(".weigh-middle h1", "Point 1");
+        bench.SeeText("[data-class=Shaft]", "12 of 12");
+        bench.Driver.FindElement(By.CssSelector("summary")).Click();
+        bench.See(".table-in").SendKeys(string.Join("\n", Enumerable.Range(0, 12).Select(i => $"{199 + (i * 7 % 12 * 0.2):F1}")));
+        bench.Button("Take these").Click();
+        bench.SeeText(".foot .say", "match the pieces");
+        bench.Restart();
+        bench.Driver.Navigate().Refresh();
+        bench.SeeText("[data-class=Shaft]", "12 of 12");
+        bench.Button("Match the pieces").Click();
+        bench.See("[data-testid=match]").Click();
+        bench.See("[data-testid=match-words]");
+        bench.Button("It is done").Click();
+        bench.Button("Build list").Click();
+        bench.Until(d => d.FindElement(By.CssSelector("[data-tick=cut]")).Selected ? "ticked" : null);
+    }
+
+    [Fact]
+    public void The_chronograph_calibrates_the_speed_of_the_bow()
+    {
+        using var bench = new Bench(demo: true);
+        bench.Go("/bows/22222222-0000-4000-8000-000000000001/dozen?way=speed");
+        bench.SeeText("[data-testid=speed-words]", "No shot yet");
+        foreach (var grains in new[] { "400", "600" })
+        {
+            bench.Type("arrowGrains", grains);
+            for (var shot = 1; shot <= 2; shot++)
+            {
+                bench.See("[data-testid=shoot]").Click();
+                var seen = shot;
+                bench.Until(d => d.FindElements(By.CssSelector(".cants tbody tr")).Any(r => r.Text.StartsWith(grains) && r.FindElements(By.CssSelector(".plain")).Count == seen) ? "shot" : null);
+            }
+        }
+
+        bench.SeeText("[data-testid=speed-words]", "4 shots of 2 weights");
+        bench.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
+        bench.SeeText("[data-figure=speed]", "by chronograph");
+    }
+}
