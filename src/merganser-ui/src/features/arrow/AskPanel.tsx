@@ -2,9 +2,10 @@ import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { answer, api, Refusal, type Schemas } from '../../api/client';
 import { Field, Select } from '../../bench/Field';
-import { number, withUnit, type Quantity } from '../../units/units';
-import { useSay, useUnits } from '../../units/UnitsContext';
+import type { Quantity } from '../../units/units';
+import { useSay } from '../../units/UnitsContext';
 import type { Draft } from './parts';
+import { TryWords } from './TryWords';
 
 type Wanted = Schemas['Wanted'];
 
@@ -20,7 +21,6 @@ export function AskPanel({ bowId, draft, onTry }: { bowId: string; draft: Draft;
   const [value, setValue] = useState('12');
   const [told, setTold] = useState<Schemas['AskView'] | null>(null);
   const [fault, setFault] = useState<string | undefined>();
-  const units = useUnits();
   const say = useSay();
   const want = wants.find((w) => w.value === wanted)!;
   const ask = async () => {
@@ -67,15 +67,7 @@ export function AskPanel({ bowId, draft, onTry }: { bowId: string; draft: Draft;
           <div className="row">
             {told.inStock.map(({ effect, draft: change }) => (
               <ButtonBase key={effect.label} className="key try" onClick={() => change && onTry(change)}>
-                <span>{say(effect.label)}</span>
-                <span>
-                  <b>
-                    {number(effect.ratio, 2)} {effect.words}
-                  </b>
-                  <small>
-                    {withUnit(effect.grains, 'gr', 1, units)}, {withUnit(effect.frontOfCenter, '%', 1)}
-                  </small>
-                </span>
+                <TryWords effect={effect} />
               </ButtonBase>
             ))}
           </div>

@@ -2,9 +2,9 @@ import { ButtonBase } from '@mui/material';
 import { memo, useEffect } from 'react';
 import type { Schemas } from '../../api/client';
 import { isPageKey } from '../../bench/keys';
-import { number, withUnit } from '../../units/units';
-import { useSay, useUnits } from '../../units/UnitsContext';
+
 import type { Draft } from './parts';
+import { TryWords } from './TryWords';
 
 /** What would change it: small buttons that say what they would do, and do it. */
 export const Tries = memo(function Tries({
@@ -16,8 +16,6 @@ export const Tries = memo(function Tries({
   onTry: (draft: Draft) => void;
   onAsk: () => void;
 }) {
-  const units = useUnits();
-  const say = useSay();
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const draft = isPageKey(event) ? tries[Number(event.key) - 1]?.draft : undefined;
@@ -43,15 +41,7 @@ export const Tries = memo(function Tries({
               onClick={() => draft && onTry(draft)}
               data-try={i + 1}
             >
-              <span>{say(effect.label)}</span>
-              <span>
-                <b>
-                  {number(effect.ratio, 2)} {effect.words}
-                </b>
-                <small>
-                  {withUnit(effect.grains, 'gr', 1, units)}, {withUnit(effect.frontOfCenter, '%', 1)}
-                </small>
-              </span>
+              <TryWords effect={effect} />
             </ButtonBase>
           </li>
         ))}

@@ -39,24 +39,26 @@ export function HeadsPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
       </section>
       <section aria-label="Heads on arrows">
         <h2>{heads.words}</h2>
-        <table className="cants">
-          <thead>
-            <tr>
-              <th scope="col">arrow</th>
-              <th scope="col">head</th>
-              <th scope="col">together, gr</th>
-            </tr>
-          </thead>
-          <tbody>
-            {heads.heads.map((on) => (
-              <tr key={on.arrow}>
-                <th scope="row">Arrow {on.arrow}</th>
-                <td>head {on.head}</td>
-                <td>{number(on.total, 1)}</td>
+        <div className="beside-scroll" tabIndex={0} role="region" aria-label="Heads on arrows">
+          <table className="cants">
+            <thead>
+              <tr>
+                <th scope="col">arrow</th>
+                <th scope="col">head</th>
+                <th scope="col">together, gr</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {heads.heads.map((on) => (
+                <tr key={on.arrow}>
+                  <th scope="row">Arrow {on.arrow}</th>
+                  <td>head {on.head}</td>
+                  <td>{number(on.total, 1)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
         {heads.practice !== null && <p>Head {heads.practice} is the practice head.</p>}
       </section>
     </div>

@@ -96,44 +96,46 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
             {withUnit(data.energy!, 'ft·lb', 2, units)} ± {number(data.energyError!, 2)}.
           </p>
         )}
-        <table className="cants">
-          <thead>
-            <tr>
-              <th scope="col">arrow</th>
-              <th scope="col">shots</th>
-              <th scope="col">mean</th>
-              <th scope="col">spread</th>
-              <th scope="col">energy</th>
-              <th scope="col">momentum</th>
-              <th scope="col">readings</th>
-            </tr>
-          </thead>
-          <tbody>
-            {data?.strings.map((s) => (
-              <tr key={s.grains}>
-                <th scope="row">{withUnit(s.grains, 'gr', 1, units)}</th>
-                <td>{s.count}</td>
-                <td>{withUnit(s.mean, 'ft/s', 1, units)}</td>
-                <td>{s.spread === null ? '' : number(s.spread, 1)}</td>
-                <td>{withUnit(s.energy, 'ft·lb', 1, units)}</td>
-                <td>{withUnit(s.momentum, 'slug·ft/s', 3, units)}</td>
-                <td>
-                  {s.shots.map((shot) => (
-                    <ButtonBase
-                      key={shot.id}
-                      className="plain"
-                      aria-label={`Take back ${number(shot.speed, 1)}`}
-                      onClick={() => void withdraw(shot.id)}
-                    >
-                      {number(shot.speed, 1)}
-                      {s.odd.includes(shot.id) && ' odd'}
-                    </ButtonBase>
-                  ))}
-                </td>
+        <div className="beside-scroll" tabIndex={0} role="region" aria-label="Readings by arrow weight">
+          <table className="cants">
+            <thead>
+              <tr>
+                <th scope="col">arrow</th>
+                <th scope="col">shots</th>
+                <th scope="col">mean</th>
+                <th scope="col">spread</th>
+                <th scope="col">energy</th>
+                <th scope="col">momentum</th>
+                <th scope="col">readings</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {data?.strings.map((s) => (
+                <tr key={s.grains}>
+                  <th scope="row">{withUnit(s.grains, 'gr', 1, units)}</th>
+                  <td>{s.count}</td>
+                  <td>{withUnit(s.mean, 'ft/s', 1, units)}</td>
+                  <td>{s.spread === null ? '' : number(s.spread, 1)}</td>
+                  <td>{withUnit(s.energy, 'ft·lb', 1, units)}</td>
+                  <td>{withUnit(s.momentum, 'slug·ft/s', 3, units)}</td>
+                  <td>
+                    {s.shots.map((shot) => (
+                      <ButtonBase
+                        key={shot.id}
+                        className="plain"
+                        aria-label={`Take back ${number(shot.speed, 1)}`}
+                        onClick={() => void withdraw(shot.id)}
+                      >
+                        {number(shot.speed, 1)}
+                        {s.odd.includes(shot.id) && ' odd'}
+                      </ButtonBase>
+                    ))}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
         <p className="muted">Press a reading to take it back. An odd one is asked about, never dropped by itself.</p>
       </section>
     </div>

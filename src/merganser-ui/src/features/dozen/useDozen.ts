@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
-import { answer, api, newId, Refusal, Unreachable, type Schemas } from '../../api/client';
+import { useRef } from 'react';
+import { answer, api, type Schemas } from '../../api/client';
 import { useRefresh } from '../../bench/queries';
+import { useActs } from '../../bench/useActs';
 
 export type Dozen = Schemas['DozenView'];
 export type EntryInput = Omit<Schemas['EntryInput'], 'id'>;
@@ -10,44 +11,26 @@ export type EntryInput = Omit<Schemas['EntryInput'], 'id'>;
 export function useDozen(bowId: string) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
-  const [problem, setProblem] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
-  const pending = useRef<{ what: string; id: string } | null>(null);
+  const acts = useActs();
   const stop = useRef<AbortController | null>(null);
   const dozens = useQuery({
     queryKey: ['dozens', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/dozens', { params: { path: { bowId } } })),
   });
-  const idFor = (what: string) => {
-    if (pending.current?.what !== what) pending.current = { what, id: newId() };
-    return pending.current.id;
-  };
   const act = async (what: string, call: (id: string) => Promise<Dozen>): Promise<Dozen | null> => {
-    setBusy(true);
-    try {
-      const dozen = await call(idFor(what));
-      pending.current = null;
-      setProblem(null);
-      queries.setQueryData<Dozen[]>(['dozens', bowId], (all) => [
-        dozen,
-        ...(all ?? []).filter((d) => d.id !== dozen.id),
-      ]);
-      refresh();
-      return dozen;
-    } catch (error) {
-      if ((error as Error).name !== 'AbortError') setProblem(error as Error);
-      return null;
-    } finally {
-      setBusy(false);
-    }
+    const dozen = await acts.act(() => call(acts.idFor(what)));
+    if (!dozen) return null;
+    queries.setQueryData<Dozen[]>(['dozens', bowId], (all) => [dozen, ...(all ?? []).filter((d) => d.id !== dozen.id)]);
+    refresh();
+    return dozen;
   };
   return {
     dozens,
-    problem,
-    busy,
-    clear: () => setProblem(null),
-    unreachable: problem instanceof Unreachable,
-    faults: problem instanceof Refusal ? problem.errors : {},
+    problem: acts.problem,
+    busy: acts.busy,
+    clear: acts.clear,
+    unreachable: acts.unreachable,
+    faults: acts.faults,
     start: (input: Omit<Schemas['DozenInput'], 'id'>) =>
       act(`start ${JSON.stringify(input)}`, (id) =>
         answer(api.POST('/api/bows/{bowId}/dozens', { params: { path: { bowId } }, body: { ...input, id } })),

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
-import { answer, api, newId, Refusal, Unreachable, type Schemas } from '../../api/client';
+import { answer, api, type Schemas } from '../../api/client';
 import { useRefresh } from '../../bench/queries';
+import { useActs } from '../../bench/useActs';
 import type { Marking, Paper, Shot } from './paperTypes';
 import type { Plan } from './PaperPlan';
 
@@ -9,47 +9,28 @@ import type { Plan } from './PaperPlan';
 export function usePaperBench(bowId: string) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
-  const [problem, setProblem] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
-  const pending = useRef<{ what: string; id: string } | null>(null);
+  const acts = useActs();
+  const { idFor } = acts;
   const papers = useQuery({
     queryKey: ['papers', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/papers', { params: { path: { bowId } } })),
   });
 
-  /** The id of this very act: the same again until it has gone through. */
-  const idFor = (what: string) => {
-    if (pending.current?.what !== what) pending.current = { what, id: newId() };
-    return pending.current.id;
-  };
-
   const act = async (call: () => Promise<Paper>): Promise<Paper | null> => {
-    setBusy(true);
-    try {
-      const paper = await call();
-      pending.current = null;
-      setProblem(null);
-      queries.setQueryData<Paper[]>(['papers', bowId], (all) => [
-        paper,
-        ...(all ?? []).filter((p) => p.id !== paper.id),
-      ]);
-      refresh();
-      return paper;
-    } catch (error) {
-      setProblem(error as Error);
-      return null;
-    } finally {
-      setBusy(false);
-    }
+    const paper = await acts.act(call);
+    if (!paper) return null;
+    queries.setQueryData<Paper[]>(['papers', bowId], (all) => [paper, ...(all ?? []).filter((p) => p.id !== paper.id)]);
+    refresh();
+    return paper;
   };
 
   return {
     papers,
-    problem,
-    busy,
-    clear: () => setProblem(null),
-    unreachable: problem instanceof Unreachable,
-    faults: problem instanceof Refusal ? problem.errors : {},
+    problem: acts.problem,
+    busy: acts.busy,
+    clear: acts.clear,
+    unreachable: acts.unreachable,
+    faults: acts.faults,
     start: (plan: Plan) =>
       act(() =>
         answer(

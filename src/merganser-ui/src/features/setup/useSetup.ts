@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
-import { answer, api, newId, Refusal, Unreachable, type Schemas } from '../../api/client';
+import { answer, api, Refusal, type Schemas } from '../../api/client';
 import { useRefresh } from '../../bench/queries';
+import { useActs } from '../../bench/useActs';
 
 export type Setup = Schemas['SetupView'];
 export type Check = Schemas['CheckView'];
@@ -10,45 +10,30 @@ export type Check = Schemas['CheckView'];
 export function useSetup(bowId: string) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
-  const [problem, setProblem] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
-  const pending = useRef<{ what: string; id: string } | null>(null);
+  const acts = useActs();
+  const { problem } = acts;
   const setup = useQuery({
     queryKey: ['setup', bowId],
     queryFn: () => answer(api.GET('/api/bows/{id}/setup', { params: { path: { id: bowId } } })),
   });
 
-  const idFor = (what: string) => {
-    if (pending.current?.what !== what) pending.current = { what, id: newId() };
-    return pending.current.id;
-  };
-
   const act = async (call: () => Promise<unknown>): Promise<boolean> => {
-    setBusy(true);
-    try {
-      await call();
-      pending.current = null;
-      setProblem(null);
-      await queries.invalidateQueries({ queryKey: ['setup', bowId] });
-      refresh();
-      return true;
-    } catch (error) {
-      setProblem(error as Error);
-      return false;
-    } finally {
-      setBusy(false);
-    }
+    const done = await acts.act(async () => ({ done: await call() }));
+    if (!done) return false;
+    await queries.invalidateQueries({ queryKey: ['setup', bowId] });
+    refresh();
+    return true;
   };
 
   const path = { path: { id: bowId } };
-  const post = (what: string, call: (id: string) => Promise<unknown>) => act(() => call(idFor(what)));
+  const post = (what: string, call: (id: string) => Promise<unknown>) => act(() => call(acts.idFor(what)));
   return {
     setup,
     problem,
-    busy,
-    clear: () => setProblem(null),
-    unreachable: problem instanceof Unreachable,
-    faults: problem instanceof Refusal ? problem.errors : {},
+    busy: acts.busy,
+    clear: acts.clear,
+    unreachable: acts.unreachable,
+    faults: acts.faults,
     suspicious: problem instanceof Refusal && problem.code === 'suspicious' ? problem.message : null,
     find: (kind: Check['kind'], found: { typed?: string; choice?: string; skipReason?: string; confirmed?: boolean }) =>
       post(`check ${kind} ${JSON.stringify({ ...found, confirmed: undefined })}`, (id) =>

@@ -1,0 +1,177 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { answering, refusing, show } from '../testing';
+import CataloguePage from './CataloguePage';
+import { ImportPanel } from './ImportPanel';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const field = (name: string, label: string, kind = 'number', choices: string[] = []) => ({
+  name,
+  label,
+  kind,
+  quantity: 'weight',
+  range: { low: 0, high: 60, unit: 'gr', why: '', words: '' },
+  required: true,
+  choices,
+});
+const fields = {
+  shaft: [field('maker', 'Maker', 'text'), field('name', 'Family and size', 'text')],
+  wrap: [field('maker', 'Maker', 'text'), field('name', 'Name', 'text'), field('grains', 'Weight')],
+};
+const row = {
+  id: 'w1',
+  class: 'wrap',
+  fields: { maker: 'Own', name: 'Band 3', grains: '4.1' },
+  retired: false,
+  version: 2,
+};
+const rack = { bows: [], next: { sentence: '', reason: '', action: '', button: '' }, archived: [] };
+const answers = (more: Record<string, unknown> = {}) => ({
+  '/api/component-fields': fields,
+  '/api/catalogue?': { rows: [row], found: 1, all: 1 },
+  '/api/rack': rack,
+  ...more,
+});
+
+describe('the catalogue', () => {
+  it('lists the parts of a class with their columns', async () => {
+    answering(answers());
+    show(<CataloguePage />, '/catalogue?kind=wrap');
+    expect(await screen.findByText('Band 3')).toBeTruthy();
+    expect(screen.getByText('1 of 1')).toBeTruthy();
+    expect(screen.getAllByRole('columnheader').map((c) => c.textContent)).toEqual(['Maker', 'Name', 'Weight', 'do']);
+  });
+
+  it('looks for what is typed on the server', async () => {
+    const asked = answering(answers());
+    show(<CataloguePage />, '/catalogue?kind=wrap');
+    await userEvent.type(screen.getByLabelText('Find a part'), 'band');
+    await waitFor(() => expect(asked.some((a) => a.path.includes('find=band'))).toBe(true));
+  });
+
+  it('keeps an edit with the version it was made on', async () => {
+    const asked = answering(answers({ '/api/catalogue/w1': row }));
+    show(<CataloguePage />, '/catalogue?kind=wrap');
+    await userEvent.click(await screen.findByLabelText('Edit Band 3'));
+    const weight = screen.getByLabelText('Weight');
+    await userEvent.clear(weight);
+    await userEvent.type(weight, '4,3');
+    await userEvent.click(screen.getByTestId('go'));
+    await waitFor(() => expect(asked.some((a) => a.method === 'PUT')).toBe(true));
+    expect(asked.find((a) => a.method === 'PUT')!.body).toMatchObject({
+      id: 'w1',
+      class: 'wrap',
+      fields: { grains: '4,3' },
+    });
+    await waitFor(() => expect(screen.queryByLabelText('Weight')).toBeNull());
+  });
+
+  it('keeps what was typed beside the fault', async () => {
+    answering(
+      answers({ '/api/catalogue/w1': () => refusing({ grains: ['Allowed is 0 to 60 gr: a few grains each.'] }) }),
+    );
+    show(<CataloguePage />, '/catalogue?kind=wrap');
+    await userEvent.click(await screen.findByLabelText('Edit Band 3'));
+    await userEvent.clear(screen.getByLabelText('Weight'));
+    await userEvent.type(screen.getByLabelText('Weight'), '900');
+    await userEvent.click(screen.getByTestId('go'));
+    expect(await screen.findByText(/a few grains each/)).toBeTruthy();
+    expect((screen.getByLabelText('Weight') as HTMLInputElement).value).toBe('900');
+  });
+
+  it('copies a part under a name of its own', async () => {
+    const asked = answering(answers({ '/api/catalogue': row }));
+    show(<CataloguePage />, '/catalogue?kind=wrap');
+    await userEvent.click(await screen.findByLabelText('Copy Band 3'));
+    await userEvent.click(screen.getByTestId('go'));
+    await waitFor(() => expect(asked.some((a) => a.method === 'POST')).toBe(true));
+    const body = asked.find((a) => a.method === 'POST')!.body as { id: string; fields: { name: string } };
+    expect(body.fields.name).toBe('Band 3, copy');
+    expect(body.id).not.toBe('w1');
+  });
+
+  it('says why a part in use stays', async () => {
+    answering(
+      answers({
+        '/api/catalogue/w1': () => refusing({}, 'Band 3 is in use (Island 340): it can be retired, not deleted.'),
+      }),
+    );
+    show(<CataloguePage />, '/catalogue?kind=wrap');
+    await userEvent.click(await screen.findByLabelText('Delete Band 3'));
+    expect(await screen.findByText(/it can be retired, not deleted/)).toBeTruthy();
+  });
+});
+
+describe('an import', () => {
+  const view = (part: object) => ({
+    id: 'i',
+    state: 'checked',
+    class: 'wrap',
+    columns: ['maker', 'weight'],
+    fields: { maker: 'Maker', grains: 'Weight' },
+    mapping: { maker: 'maker' },
+    rows: 4,
+    done: 4,
+    good: 2,
+    known: 1,
+    problems: [{ row: 3, column: 'weight', message: '“heavy” is not a number.' }],
+    problemCount: 1,
+    preview: [['Own', '5']],
+    message: null,
+    ...part,
+  });
+  const give = () =>
+    fireEvent.change(screen.getByLabelText('The file'), {
+      target: { files: [new File(['maker,weight\nOwn,5\n'], 'w.csv')] },
+    });
+
+  it('tells each problem with its row and column, and writes nothing before a yes', async () => {
+    const onDone = vi.fn();
+    const asked = answering({ '/api/imports/': view({}), '/api/imports/i/confirm': view({ state: 'written' }) });
+    show(<ImportPanel kind="wrap" onDone={onDone} onClose={vi.fn()} />);
+    give();
+    expect(await screen.findByText(/2 of 4 rows can be written, 1 of them change/)).toBeTruthy();
+    expect(screen.getByText('Row 3, weight:')).toBeTruthy();
+    expect(onDone).not.toHaveBeenCalled();
+    await userEvent.click(screen.getByText('Write 2 parts'));
+    await waitFor(() => expect(onDone).toHaveBeenCalled());
+    expect(asked.some((a) => a.path.endsWith('/confirm'))).toBe(true);
+  });
+
+  it('checks again with another column', async () => {
+    const asked = answering({
+      '/api/imports/': view({}),
+      '/api/imports/i/mapping': view({ good: 4, mapping: { maker: 'maker', grains: 'weight' } }),
+    });
+    show(<ImportPanel kind="wrap" onDone={vi.fn()} onClose={vi.fn()} />);
+    give();
+    await userEvent.click(await screen.findByText(/Which column is what/));
+    await userEvent.selectOptions(screen.getByLabelText('Weight'), 'weight');
+    expect(await screen.findByText(/4 of 4 rows/)).toBeTruthy();
+    expect(asked.find((a) => a.method === 'PUT')!.body).toEqual({ mapping: { maker: 'maker', grains: 'weight' } });
+  });
+
+  it('shows progress and can be cancelled', async () => {
+    answering({
+      '/api/imports/': view({ state: 'checking', done: 1 }),
+      '/api/imports/i/cancel': view({ state: 'cancelled' }),
+    });
+    show(<ImportPanel kind="wrap" onDone={vi.fn()} onClose={vi.fn()} />);
+    give();
+    expect(await screen.findByText(/Checking 1 of 4/)).toBeTruthy();
+    await userEvent.click(screen.getByText('Cancel'));
+    expect(await screen.findByText('Cancelled: nothing was written.')).toBeTruthy();
+  });
+
+  it('says what is wrong with the file itself', async () => {
+    answering({ '/api/imports/': () => refusing({}, 'The file is not UTF-8: save it as "CSV UTF-8" and try again.') });
+    show(<ImportPanel kind="wrap" onDone={vi.fn()} onClose={vi.fn()} />);
+    give();
+    expect(await screen.findByText(/not UTF-8/)).toBeTruthy();
+  });
+});

@@ -1,0 +1,198 @@
+import { cleanup, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { HeadsPane } from './HeadsPane';
+import { LiveReading } from './LiveReading';
+import { MatchPane } from './MatchPane';
+import { QuiverPane } from './QuiverPane';
+import { TrayPane } from './TrayPane';
+import type { Dozen, DozenBench } from './useDozen';
+import type { InstrumentEvent } from './useInstrument';
+
+afterEach(cleanup);
+
+const reading = (part: Partial<InstrumentEvent>): InstrumentEvent => ({
+  state: 'reading',
+  value: 252.3,
+  unit: 'gr',
+  stable: true,
+  take: null,
+  waitsForEmpty: false,
+  why: null,
+  simulated: true,
+  ...part,
+});
+
+const arrow = (number: number, part: Partial<Dozen['tray'][number]> = {}): Dozen['tray'][number] => ({
+  number,
+  pieces: { Shaft: [number], Point: [5 - number] },
+  total: 350 + number / 10,
+  deviation: number / 10 - 0.2,
+  deviations: { Shaft: 0.3, Point: -0.2 },
+  frontOfCenter: 12.7,
+  ticked: [],
+  state: 'parts',
+  built: null,
+  glueAndWrap: null,
+  balance: null,
+  builtFrontOfCenter: null,
+  nockMark: null,
+  paper: null,
+  retired: false,
+  note: null,
+  ...part,
+});
+
+const dozen = (part: Partial<Dozen> = {}): Dozen =>
+  ({
+    id: 'd',
+    name: 'Island dozen',
+    plan: { name: 'Island dozen', arrows: 3, classes: ['Shaft', 'Point'], spare: 0, vanesInSets: false },
+    classes: [
+      { name: 'Shaft', perArrow: 1, needed: 3, wanted: 3, pieces: [], lightest: null, heaviest: null, missing: 3 },
+      { name: 'Point', perArrow: 1, needed: 3, wanted: 3, pieces: [], lightest: null, heaviest: null, missing: 3 },
+    ],
+    shafts: [
+      { number: 1, runOut: null, grade: 'poor', spine: null, indexMark: null, damaged: false, note: null },
+      { number: 2, runOut: 0.0005, grade: null, spine: null, indexMark: 'blue', damaged: false, note: null },
+    ],
+    match: null,
+    tray: [arrow(1), arrow(2), arrow(3)],
+    heads: { pieces: [], heads: [], spread: null, bestSpread: null, words: 'Weigh the heads.', practice: null },
+    steps: [
+      { code: 'cut', words: 'Cut', caution: 'Eye protection.', state: 'cut' },
+      { code: 'square', words: 'Square both ends', caution: '', state: 'cut' },
+    ],
+    ...part,
+  }) as Dozen;
+
+const bench = () =>
+  ({
+    busy: false,
+    problem: null,
+    faults: {},
+    enter: vi.fn().mockResolvedValue({}),
+    match: vi.fn(),
+    cancel: vi.fn(),
+  }) as unknown as DozenBench;
+
+describe('a live reading', () => {
+  it('is marked as simulated and says when it stands still', () => {
+    render(<LiveReading last={reading({})} trouble={null} />);
+    expect(screen.getByText('simulated')).toBeTruthy();
+    expect(screen.getByText('252.3')).toBeTruthy();
+    expect(screen.getByText('stable')).toBeTruthy();
+  });
+
+  it('of a real device is not marked', () => {
+    render(<LiveReading last={reading({ simulated: false, stable: false })} trouble={null} />);
+    expect(screen.queryByText('simulated')).toBeNull();
+    expect(screen.getByText('moving')).toBeTruthy();
+  });
+
+  it('waits for an empty pan after a piece was taken', () => {
+    render(<LiveReading last={reading({ waitsForEmpty: true })} trouble={null} />);
+    expect(screen.getByText('taken: lift the piece off')).toBeTruthy();
+  });
+
+  it('that is lost is struck through and typing stays open', () => {
+    const { container } = render(<LiveReading last={reading({})} trouble="no reading for 4 s" />);
+    expect(container.querySelector('.struck')).toBeTruthy();
+    expect(screen.getByText(/no reading for 4 s; the field below is open/)).toBeTruthy();
+  });
+});
+
+describe('matching', () => {
+  it('sends what was chosen', async () => {
+    const acts = bench();
+    render(<MatchPane dozen={dozen()} bench={acts} />);
+    await userEvent.click(screen.getByLabelText('Shafts measured alike go together'));
+    await userEvent.type(screen.getByLabelText('Shafts with their insert glued in'), '3, 5');
+    await userEvent.click(screen.getByTestId('match'));
+    expect(acts.match).toHaveBeenCalledWith('d', {
+      spineSets: true,
+      straightest: false,
+      leaveOut: 0,
+      gluedShafts: [3, 5],
+    });
+  });
+
+  it('shows what was found beside chance, and what it buys', () => {
+    const worth = (speed: number) => ({
+      spreadGrains: 1,
+      speedSpread: speed,
+      heights: [{ yards: 60, inches: speed / 2 }],
+    });
+    const match = {
+      spread: 0.2,
+      bound: 0.1,
+      proven: false,
+      binds: 'Shaft',
+      byChance: 2.6,
+      oppositeOrder: 1.1,
+      bought: worth(0.1),
+      chance: worth(0.8),
+      frontOfCenterSpread: 0.05,
+      words: 'Within 0.1 gr of what is possible.',
+      stale: true,
+    };
+    render(<MatchPane dozen={dozen({ match })} bench={bench()} />);
+    expect(screen.getByText('0.2 gr apart')).toBeTruthy();
+    expect(screen.getByText('2.6 gr')).toBeTruthy();
+    expect(screen.getByText(/match again/)).toBeTruthy();
+    expect(screen.getByText(/0.10 ft\/s apart in place of 0.80 ft\/s/)).toBeTruthy();
+  });
+});
+
+describe('the build list', () => {
+  it('names the pieces of each arrow and ticks a step', async () => {
+    const acts = bench();
+    render(<TrayPane dozen={dozen()} bench={acts} />);
+    expect(screen.getByText('Arrow 3')).toBeTruthy();
+    expect(screen.getByText('Eye protection.')).toBeTruthy();
+    await userEvent.click(screen.getAllByRole('checkbox')[0]!);
+    expect(acts.enter).toHaveBeenCalledWith('d', expect.objectContaining({ kind: 'tick', number: 1, word: 'cut' }));
+  });
+
+  it('keeps a built weight by Enter', async () => {
+    const acts = bench();
+    render(<TrayPane dozen={dozen()} bench={acts} />);
+    await userEvent.type(screen.getByLabelText('Built weight'), '412.3{Enter}');
+    expect(acts.enter).toHaveBeenCalledWith(
+      'd',
+      expect.objectContaining({ kind: 'made', word: 'built', value: '412.3' }),
+    );
+  });
+
+  it('waits for a match', () => {
+    render(<TrayPane dozen={dozen({ tray: [] })} bench={bench()} />);
+    expect(screen.getByText(/Match the pieces first/)).toBeTruthy();
+  });
+});
+
+describe('the quiver', () => {
+  it('puts the best spinners first and leaves retired arrows out', () => {
+    render(<QuiverPane dozen={dozen({ tray: [arrow(1), arrow(2), arrow(3, { retired: true })] })} />);
+    const rows = screen.getAllByRole('rowheader').map((cell) => cell.textContent);
+    expect(rows).toEqual(['Arrow 2, quiver', 'Arrow 1, quiver']);
+  });
+});
+
+describe('heads', () => {
+  it('stand on their arrows with the practice head named', async () => {
+    const heads = {
+      pieces: [{ entryId: 'h', number: 1, grains: 100.2, source: 'typed', odd: false }],
+      heads: [{ arrow: 2, head: 1, total: 450.4 }],
+      spread: 0.4,
+      bestSpread: 0.4,
+      words: 'Lightest arrow with heaviest head.',
+      practice: 4,
+    };
+    const acts = bench();
+    render(<HeadsPane dozen={dozen({ heads })} bench={acts} />);
+    expect(screen.getByText('450.4')).toBeTruthy();
+    expect(screen.getByText('Head 4 is the practice head.')).toBeTruthy();
+    await userEvent.type(screen.getByLabelText('Head 2, weight'), '101{Enter}');
+    expect(acts.enter).toHaveBeenCalledWith('d', expect.objectContaining({ class: 'Head', number: 2, value: '101' }));
+  });
+});

@@ -1,0 +1,50 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { vi } from 'vitest';
+
+/** For tests: the answers of the API by the end of their path, and everything that was asked. */
+export function answering(answers: Record<string, unknown | ((body: unknown) => unknown)>) {
+  const asked: { method: string; path: string; body: unknown }[] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const path = new URL(request.url).pathname + new URL(request.url).search;
+    const text = request.method === 'GET' ? '' : await request.clone().text();
+    const body = parsed(text);
+    asked.push({ method: request.method, path, body });
+    const key = Object.keys(answers)
+      .sort((a, b) => b.length - a.length)
+      .find((k) => path.includes(k));
+    const found = key === undefined ? undefined : answers[key];
+    const made = typeof found === 'function' ? (found as (b: unknown) => unknown)(body) : found;
+    if (made instanceof Response) return made;
+    return made === undefined
+      ? new Response(JSON.stringify({ title: 'There is no such thing.', code: 'missing' }), { status: 404 })
+      : new Response(JSON.stringify(made), { status: 200, headers: { 'Content-Type': 'application/json' } });
+  });
+  return asked;
+}
+
+function parsed(text: string): unknown {
+  try {
+    return text ? JSON.parse(text) : null;
+  } catch {
+    return text;
+  }
+}
+
+/** A refusal as the server sends it. */
+export const refusing = (errors: Record<string, string[]>, title = 'That cannot be.', status = 400) =>
+  new Response(JSON.stringify({ title, code: 'fields', errors }), {
+    status,
+    headers: { 'Content-Type': 'application/problem+json' },
+  });
+
+export function show(children: ReactNode, path = '/') {
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  return render(
+    <QueryClientProvider client={queries}>
+      <MemoryRouter initialEntries={[path]}>{children}</MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
