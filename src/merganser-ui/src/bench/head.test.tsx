@@ -1,0 +1,138 @@
+import { cleanup, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { answering, refusing, show } from '../features/testing';
+import { StartPage } from '../features/start/StartPage';
+import { BenchHead } from './BenchHead';
+import { KeySheet } from './KeySheet';
+import { UnitsKey } from './UnitsKey';
+import { tradeUnits } from '../units/units';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+  localStorage.clear();
+});
+
+const stops = ['start', 'bow', 'arrow', 'dozen', 'paper', 'groups', 'story'].map((name) => ({
+  name,
+  state: `${name} state`,
+}));
+const bow = (id: string, name: string, nextStop = 'paper') => ({
+  id,
+  name,
+  archerName: 'Own archer',
+  kind: 'compound',
+  hand: 'right',
+  line: 'Compound, right-handed, 65.5 lb',
+  state: `${name} stands so.`,
+  nextStop,
+  nextWords: `Go on with ${name}`,
+  stops,
+});
+const rack = (bows: object[], archived: object[] = []) => ({
+  bows,
+  archived,
+  next: {
+    sentence: 'Brindle: paper open.',
+    reason: 'Everything is kept.',
+    action: 'paper',
+    button: 'Go on',
+    alternative: 'Enter another bow',
+    alternativeAction: 'newBow',
+  },
+});
+
+describe('the head', () => {
+  it('shows the job in its order with the state of each stop', async () => {
+    answering({ '/api/rack': rack([bow('b', 'Brindle')]), '/api/bows/b': { units: tradeUnits } });
+    show(<BenchHead at="arrow" bowId="b" />);
+    expect(await screen.findByText('dozen state')).toBeTruthy();
+    const present = screen.getAllByRole('link', { current: 'page' })[0]!;
+    expect(present.textContent).toContain('Arrow');
+    expect(screen.getByText('compound, right-handed')).toBeTruthy();
+  });
+
+  it('without a bow in hand leads to the rack', () => {
+    answering({ '/api/rack': rack([]) });
+    show(<BenchHead at="start" />);
+    expect(screen.getByText('No bow in hand')).toBeTruthy();
+  });
+});
+
+describe('the rack', () => {
+  it('hangs every bow with its state and its next step', async () => {
+    answering({ '/api/rack': rack([bow('b', 'Brindle'), bow('t', 'Tall Osk')]) });
+    show(<StartPage />);
+    expect(await screen.findByText('Brindle stands so.')).toBeTruthy();
+    expect(screen.getByText('Go on with Tall Osk')).toBeTruthy();
+    expect(screen.queryByLabelText('Find a bow or an archer')).toBeNull();
+  });
+
+  it('is searched when many hang on it', async () => {
+    answering({ '/api/rack': rack(['A', 'B', 'C', 'Dunlin'].map((n, i) => bow(`b${i}`, n))) });
+    show(<StartPage />);
+    await userEvent.type(await screen.findByLabelText('Find a bow or an archer'), 'dun');
+    expect(screen.queryByText('A stands so.')).toBeNull();
+    expect(screen.getByText('Dunlin stands so.')).toBeTruthy();
+  });
+
+  it('names what was taken off it', async () => {
+    answering({ '/api/rack': rack([bow('b', 'Brindle')], [{ id: 'o', name: 'Old one', version: 2 }]) });
+    show(<StartPage />);
+    expect((await screen.findByText('Old one')).getAttribute('href')).toBe('/bows/o/bow?way=measures');
+  });
+
+  it('says so when the server does not answer', async () => {
+    answering({ '/api/rack': () => refusing({}, 'Something went wrong here.', 500) });
+    show(<StartPage />);
+    expect(await screen.findByText(/server does not answer/)).toBeTruthy();
+  });
+});
+
+describe('the keys', () => {
+  it('open by ?, and single letters can be turned off', async () => {
+    show(<KeySheet />);
+    await userEvent.keyboard('?');
+    expect(await screen.findByText('go to the stops of the rule')).toBeTruthy();
+    await userEvent.click(screen.getByRole('checkbox'));
+    expect(localStorage.getItem('merganser-letters')).toBe('off');
+    await userEvent.click(screen.getByText('Close'));
+    await waitFor(() => expect(screen.queryByText('go to the stops of the rule')).toBeNull());
+  });
+});
+
+describe('the units', () => {
+  const archer = {
+    id: 'a',
+    version: 4,
+    archer: { name: 'Own archer', hand: 'right', hasPress: false, school: 'ladder', units: null },
+  };
+
+  it('are the archer’s, and change with the version they were read at', async () => {
+    const asked = answering({
+      '/api/bows/b': { archerId: 'a', units: tradeUnits },
+      '/api/archers': [archer],
+      '/api/archers/a': archer,
+    });
+    show(<UnitsKey bowId="b" />);
+    await waitFor(() => expect(asked.some((a) => a.path.includes('/api/bows/b'))).toBe(true));
+    await userEvent.click(screen.getByText('gr in'));
+    await userEvent.click(screen.getByText('All metric'));
+    await waitFor(() => expect(asked.some((a) => a.method === 'PUT')).toBe(true));
+    expect(asked.find((a) => a.method === 'PUT')!.body).toMatchObject({
+      units: { length: 'centimetres', mass: 'grams' },
+    });
+  });
+
+  it('say when they could not be kept', async () => {
+    answering({
+      '/api/bows/b': { archerId: 'a', units: tradeUnits },
+      '/api/archers': () => refusing({}, 'This archer was changed meanwhile.', 412),
+    });
+    show(<UnitsKey bowId="b" />);
+    await userEvent.click(screen.getByText('gr in'));
+    await userEvent.click(screen.getByText('All as the trade'));
+    expect(await screen.findByText('This archer was changed meanwhile.')).toBeTruthy();
+  });
+});

@@ -1,0 +1,176 @@
+import { cleanup, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { show } from '../testing';
+import { FilmStrip } from './FilmStrip';
+import { MarkingPanel } from './MarkingPanel';
+import { MovePanel } from './MovePanel';
+import { drawnTear, freshMarking, type Paper, type ShotSet } from './paperTypes';
+import { ShotsPanel } from './ShotsPanel';
+
+afterEach(cleanup);
+
+const shot = (number: number, part: object = {}) => ({
+  id: `s${number}`,
+  number,
+  point: { x: 0, y: 0 },
+  tail: { x: -0.8, y: 0.05 },
+  side: 'shootingSide' as const,
+  tear: { x: -0.8, y: 0.05 },
+  voidReason: null,
+  shotAt: '2026-11-23T18:00:00Z',
+  ...part,
+});
+
+const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {}): ShotSet => ({
+  id: `set${number}`,
+  number,
+  distanceTyped: '3',
+  distance: 3,
+  fletched: false,
+  startedAt: '2026-11-23T18:00:00Z',
+  shots,
+  mean: null,
+  figures: [],
+  movesBefore: [],
+  ...part,
+});
+
+const adjuster = (part: object = {}) => ({
+  kind: 'restHeight' as const,
+  name: 'Rest up/down',
+  axis: 'height' as const,
+  stepUnit: 'click',
+  position: 2,
+  lower: -60,
+  upper: 60,
+  needsPress: false,
+  plus: 'Rest 1 click down',
+  minus: 'Rest 1 click up',
+  inchesPerStep: null,
+  seats: null,
+  ...part,
+});
+
+describe('the shots of a set', () => {
+  it('are voided only with a reason, and count again when asked', async () => {
+    const onVoid = vi.fn();
+    show(<ShotsPanel set={set(1, [shot(1), shot(2, { voidReason: 'torqued grip' })])} onVoid={onVoid} />);
+    expect(screen.getByText(/void: torqued grip/)).toBeTruthy();
+    await userEvent.click(screen.getByText(/^Void/));
+    await userEvent.click(screen.getByText('the rest did not drop'));
+    expect(onVoid).toHaveBeenCalledWith(expect.objectContaining({ id: 's1' }), 'the rest did not drop');
+  });
+
+  it('say when they were read from the other face of the sheet', () => {
+    show(<ShotsPanel set={set(1, [shot(1, { side: 'targetSide' })])} onVoid={vi.fn()} />);
+    expect(screen.getByText(/read from the target side, mirrored/)).toBeTruthy();
+  });
+
+  it('are none yet in an empty set', () => {
+    show(<ShotsPanel set={set(1, [])} onVoid={vi.fn()} />);
+    expect(screen.getByText('No shots in this set yet')).toBeTruthy();
+  });
+});
+
+describe('logging what was really done', () => {
+  const logged = (onLog = vi.fn(), moves: object[] = [], advised: object | null = null) => {
+    show(
+      <MovePanel
+        adjusters={[adjuster(), adjuster({ kind: 'nockingPoint', name: 'Nocking point', position: 0 })]}
+        advised={advised as never}
+        moves={moves as never}
+        fault={null}
+        busy={false}
+        onLog={onLog}
+      />,
+    );
+    return onLog;
+  };
+
+  it('begins at the advised move', async () => {
+    const onLog = logged(vi.fn(), [], {
+      kind: 'restHeight',
+      from: 2,
+      to: -18,
+      order: 'Rest 20 clicks up',
+      needsPress: false,
+      after: '',
+    });
+    expect(screen.getByTestId('move-to').textContent).toBe('+2 to \u221218');
+    await userEvent.click(screen.getByLabelText('One more: Rest 1 click down'));
+    await userEvent.click(screen.getByText('Log this move'));
+    expect(onLog).toHaveBeenCalledWith('restHeight', -17, '', null);
+  });
+
+  it('takes another adjuster from where it stands, with a note', async () => {
+    const onLog = logged();
+    await userEvent.selectOptions(screen.getByLabelText('Adjuster'), 'nockingPoint');
+    expect(screen.getByTestId('move-to').textContent).toBe('0 to 0');
+    await userEvent.click(screen.getByLabelText('One more: Rest 1 click up'));
+    await userEvent.type(screen.getByLabelText('Note'), 'loop retied');
+    await userEvent.click(screen.getByText('Log this move'));
+    expect(onLog).toHaveBeenCalledWith('nockingPoint', -1, 'loop retied', null);
+  });
+
+  it('corrects a wrong entry and says that nothing was turned', async () => {
+    const onLog = logged(vi.fn(), [{ id: 'm1', adjuster: 'restHeight', corrects: null }]);
+    await userEvent.click(screen.getByText('The last entry was logged wrongly'));
+    expect(screen.getByText(/nothing was turned on the bow/)).toBeTruthy();
+    await userEvent.click(screen.getByLabelText('One more: Rest 1 click down'));
+    await userEvent.click(screen.getAllByText('Correct the entry').at(-1)!);
+    expect(onLog).toHaveBeenCalledWith('restHeight', 3, '', 'm1');
+  });
+});
+
+describe('marking a shot', () => {
+  it('reads the tear from the two holes, mirrored from the target side', () => {
+    const marking = { ...freshMarking('shootingSide'), point: { x: 1, y: 0 }, tail: { x: 0.2, y: 0.1 } };
+    expect(drawnTear(marking)!.x).toBeCloseTo(-0.8);
+    expect(drawnTear({ ...marking, side: 'targetSide' })!.x).toBeCloseTo(0.8);
+    expect(drawnTear({ ...marking, tail: null })).toBeNull();
+  });
+
+  it('can be typed, turned and scaled, and keeps its faults beside the field', async () => {
+    const onChange = vi.fn();
+    const onScale = vi.fn();
+    const onKeep = vi.fn();
+    show(
+      <MarkingPanel
+        marking={freshMarking('shootingSide')}
+        number={3}
+        px={96}
+        faults={{ right: ['Allowed is \u221212 to 12 in: no arrow tears farther.'] }}
+        onChange={onChange}
+        onScale={onScale}
+        onKeep={onKeep}
+      />,
+    );
+    expect(screen.getByText(/no arrow tears farther/)).toBeTruthy();
+    await userEvent.type(screen.getByLabelText('Tail above the point (below: −)'), '1{Enter}');
+    expect(onChange).toHaveBeenCalledWith(expect.objectContaining({ up: '1' }));
+    expect(onKeep).toHaveBeenCalled();
+    await userEvent.click(screen.getByText('Target side'));
+    expect(onChange).toHaveBeenCalledWith(expect.objectContaining({ side: 'targetSide' }));
+    await userEvent.click(screen.getByText('2 : 1'));
+    expect(onScale).toHaveBeenCalledWith(192);
+  });
+});
+
+describe('the film strip', () => {
+  it('shows each set with what was moved before it', async () => {
+    const onShow = vi.fn();
+    const mean = { mean: { x: -0.8, y: 0.05 }, radius: 0.1, spread: 0.1, count: 2, spreadAssumed: false, words: '' };
+    const moved = { id: 'm', name: 'Yoke pair', from: 0, to: 1, correction: false } as never;
+    const paper = {
+      sets: [set(1, [shot(1), shot(2)], { mean }), set(2, [], { movesBefore: [moved] })],
+      vaneCount: 3,
+    } as unknown as Paper;
+    show(<FilmStrip paper={paper} shownId="set2" onShow={onShow} />);
+    expect(screen.getByText('tail left 0.80 in')).toBeTruthy();
+    expect(screen.getByText('Yoke pair 0 to +1')).toBeTruthy();
+    expect(screen.getByText('no tears yet')).toBeTruthy();
+    await userEvent.click(screen.getByText('Set 1'));
+    expect(onShow).toHaveBeenCalledWith('set1');
+  });
+});
