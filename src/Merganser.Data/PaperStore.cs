@@ -29,6 +29,9 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     public IReadOnlyList<PaperRow> Of(string bowId) => database.Read(c =>
         c.Query<string>("SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC", new { bowId }).Select(id => Get(c, null, id)).ToArray());
 
+    /// <summary>True once some paper of this bow was accepted.</summary>
+    public bool AnyAccepted(string bowId) => database.Read(c => c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM paper WHERE bow_id = @bowId AND accepted_at IS NOT NULL)", new { bowId }));
+
     public PaperRow Get(string id) => database.Read(c => Get(c, null, id));
 
     /// <summary>Starts a paper with its first set; the same id again changes nothing.</summary>

@@ -13,7 +13,14 @@ public sealed record PieceView(string EntryId, int Number, double Grains, string
 public sealed record PieceClassView(string Name, int PerArrow, int Needed, int Wanted, IReadOnlyList<PieceView> Pieces, double? Lightest, double? Heaviest, int Missing);
 
 /// <summary>What is known of a shaft.</summary>
-public sealed record ShaftView(int Number, double? RunOut, string? Grade, double? Spine, string? IndexMark, bool Damaged, string? Note);
+public sealed record ShaftView(int Number, double? RunOut, string? Grade, double? Spine, string? IndexMark, bool Damaged, string? Note)
+{
+    /// <summary>Where a shaft that was not spun stands among the others, inches (trade-like guess, no source).</summary>
+    public const double NotSpun = 0.003;
+
+    /// <summary>What shafts are ordered by: the dial's run-out, else what the eye's grade stands for, inches.</summary>
+    public double Crookedness => RunOut ?? Grade switch { "good" => 0.001, "fair" => 0.004, "poor" => 0.01, _ => NotSpun };
+}
 
 /// <summary>One arrow of the tray: which pieces, what it weighs, how far it is.</summary>
 public sealed record TrayArrow(
@@ -99,7 +106,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
     private static List<PieceView> Chosen(List<PieceView> shafts, IReadOnlyList<ShaftView> known, int count, MatchOptions options)
     {
         double? Spine(PieceView p) => known.FirstOrDefault(s => s.Number == p.Number)?.Spine;
-        double RunOut(PieceView p) => known.FirstOrDefault(s => s.Number == p.Number) is { } s ? s.RunOut ?? (s.Grade switch { "good" => 0.001, "fair" => 0.004, "poor" => 0.01, _ => 0.003 }) : 0.003;
+        double RunOut(PieceView p) => known.FirstOrDefault(s => s.Number == p.Number)?.Crookedness ?? ShaftView.NotSpun;
         if (options.SpineSets && shafts.Count(p => Spine(p) is not null) >= count)
         {
             var bySpine = shafts.Where(p => Spine(p) is not null).OrderBy(Spine).ToList();
@@ -182,7 +189,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
     private static HeadView HeadsOf(DozenRow row, TrayArrow[] tray, ShaftView[] shafts)
     {
         var pieces = Class(row, Heads, 1).Pieces;
-        double Straight(TrayArrow t) => t.Pieces.TryGetValue("Shaft", out var n) && shafts.FirstOrDefault(s => s.Number == n[0]) is { } s ? s.RunOut ?? (s.Grade switch { "good" => 0.001, "fair" => 0.004, "poor" => 0.01, _ => 0.003 }) : 0.003;
+        double Straight(TrayArrow t) => (t.Pieces.TryGetValue("Shaft", out var n) ? shafts.FirstOrDefault(s => s.Number == n[0])?.Crookedness : null) ?? ShaftView.NotSpun;
         var wanted = Math.Min(6, Math.Min(tray.Length, pieces.Count));
         if (wanted < 2)
         {

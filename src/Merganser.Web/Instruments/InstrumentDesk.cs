@@ -23,9 +23,10 @@ public sealed record OrderInput(string Order, double? Value);
 /// <summary>The instruments on the bench: stand-ins on loopback, or a device that was named at start. One page owns a stream.</summary>
 public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider clock) : IAsyncDisposable
 {
-    private static readonly string[] Orders = ["tare", "put", "lift", "gain", "unplug", "plug", "shoot"];
+    private static readonly string[] Orders = ["tare", "take", "put", "lift", "gain", "unplug", "plug", "shoot"];
 
     private readonly Lock gate = new();
+    private volatile PanWatch? pan;
     private readonly Dictionary<InstrumentKind, (InstrumentLink Link, IAsyncDisposable? Device)> links = [];
 
     /// <summary>Follows an instrument until the page goes away or another page takes it over.</summary>
@@ -33,13 +34,14 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
     {
         var link = Link(kind);
         var watch = new PanWatch();
+        pan = kind == InstrumentKind.Scale ? watch : pan;
         var unit = InstrumentLine.UnitOf(kind);
         await foreach (var news in link.Listen().ReadAllAsync(cancel))
         {
             yield return news switch
             {
                 InstrumentNews.Reading reading => new InstrumentEvent("reading", reading.Line.Value, unit, reading.Line.Stable,
-                    kind == InstrumentKind.Scale ? watch.See(new ScaleReading(TimeOf(reading), reading.Line.Value, reading.Line.Stable)) : reading.Line.Value, watch.WaitsForEmpty, null, link.Simulated),
+                    kind == InstrumentKind.Scale ? watch.See(new ScaleReading(reading.At, reading.Line.Value, reading.Line.Stable)) : reading.Line.Value, watch.WaitsForEmpty, null, link.Simulated),
                 InstrumentNews.Garbage garbage => new InstrumentEvent("garbage", null, unit, false, null, watch.WaitsForEmpty, garbage.Why, link.Simulated),
                 InstrumentNews.Lost lost => new InstrumentEvent("lost", null, unit, false, null, watch.WaitsForEmpty, lost.Why, link.Simulated),
                 _ => new InstrumentEvent("connected", null, unit, false, null, watch.WaitsForEmpty, null, link.Simulated),
@@ -53,9 +55,16 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
     public void Send(InstrumentKind kind, OrderInput input)
     {
         var link = Link(kind);
-        if (!Orders.Contains(input.Order) || (input.Order != "tare" && !link.Simulated))
+        if (!Orders.Contains(input.Order) || (input.Order is not ("tare" or "take") && !link.Simulated))
         {
             throw new RefusedException("order", $"\"{input.Order}\" is no order for this instrument.");
+        }
+
+        if (input.Order == "take")
+        {
+            // The page took it by hand: the pan must be empty before the next is taken by itself.
+            pan?.TakeNow(input.Value ?? 0);
+            return;
         }
 
         if (!link.Send(input.Value is { } value ? $"{input.Order} {value.ToString(CultureInfo.InvariantCulture)}" : input.Order))
@@ -76,9 +85,6 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
         }
     }
 
-    /// <summary>A demo clock stands still; a pan needs one that runs.</summary>
-    private static DateTimeOffset TimeOf(InstrumentNews.Reading reading) => reading.At;
-
     private InstrumentLink Link(InstrumentKind kind)
     {
         lock (gate)
@@ -88,6 +94,7 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
                 return known.Link;
             }
 
+            // A demo clock stands still; a pan needs one that runs.
             var running = clock is Demo.DemoClock ? TimeProvider.System : clock;
             if (kind == InstrumentKind.Scale && configuration["instrument"] is { } named)
             {

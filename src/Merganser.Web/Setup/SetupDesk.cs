@@ -59,7 +59,7 @@ public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore arch
 
     public SetupSheet Sheet(BowRow bow, SetupRows rows)
     {
-        var accepted = papers.Of(bow.Id).Any(p => p.AcceptedAt is not null);
+        var accepted = papers.AnyAccepted(bow.Id);
         return SetupSheet.Of(bow.Bow, archers.Get(bow.ArcherId).Archer.MayPress, [.. rows.Findings.Select(f => f.Dated)], rows.Dated, accepted, rows.GoodStates.FirstOrDefault()?.Readings);
     }
 

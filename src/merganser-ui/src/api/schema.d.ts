@@ -4468,6 +4468,11 @@ export interface components {
             indexMark: null | string;
             damaged: boolean;
             note: null | string;
+            /**
+             * Format: double
+             * @description What shafts are ordered by: the dial's run-out, else what the eye's grade stands for, inches.
+             */
+            crookedness?: number;
         };
         /**
          * @description The face of the sheet that was read.

@@ -1,12 +1,12 @@
 import { number, signed } from '../../units/units';
 import type { Dozen } from './useDozen';
 
+const NOT_SPUN = 0.003;
+
 /** The arrows' own records, the best spinners first: what goes into the quiver today. */
 export function QuiverPane({ dozen }: { dozen: Dozen }) {
-  const runOut = (a: Dozen['tray'][number]) => {
-    const shaft = dozen.shafts.find((s) => s.number === a.pieces.Shaft?.[0]);
-    return shaft?.runOut ?? { good: 0.001, fair: 0.004, poor: 0.01 }[shaft?.grade ?? ''] ?? 0.003;
-  };
+  const shaftOf = (a: Dozen['tray'][number]) => dozen.shafts.find((s) => s.number === a.pieces.Shaft?.[0]);
+  const runOut = (a: Dozen['tray'][number]) => shaftOf(a)?.crookedness ?? NOT_SPUN;
   const sorted = dozen.tray.filter((a) => !a.retired).toSorted((a, b) => runOut(a) - runOut(b));
   return (
     <div className="way-body">
@@ -28,7 +28,7 @@ export function QuiverPane({ dozen }: { dozen: Dozen }) {
           </thead>
           <tbody>
             {sorted.map((a, i) => {
-              const shaft = dozen.shafts.find((s) => s.number === a.pieces.Shaft?.[0]);
+              const shaft = shaftOf(a);
               return (
                 <tr key={a.number} className={i < 5 ? 'differs' : ''}>
                   <th scope="row">

@@ -43,8 +43,11 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
   const scale = useInstrument('scale', true, (value) => void enter(String(value), 'scale'));
   const lastPiece = pieces.toSorted((a, b) => a.number - b.number).at(-1);
   const takeNow = () => {
-    if (scale.last && scale.last.value !== null && !scale.last.waitsForEmpty && Math.abs(scale.last.value) >= 0.5)
-      void enter(number(scale.last.value, 1).replace('\u2212', '-'), 'scale');
+    const value = scale.last?.value;
+    if (value === null || value === undefined || scale.last!.waitsForEmpty || Math.abs(value) < 0.5) return;
+    // The pan is told too, so that it does not take the same piece again.
+    void scale.order({ order: 'take', value });
+    void enter(String(value), 'scale');
   };
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
