@@ -1,7 +1,7 @@
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { ThemeProvider } from '@mui/material/styles';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
@@ -20,6 +20,8 @@ const queries = new QueryClient({
     mutations: { networkMode: 'always' },
   },
 });
+// An answer is drawn at once, not after a timer.
+notifyManager.setScheduler(queueMicrotask);
 wearTheme(savedTheme());
 
 createRoot(document.getElementById('root')!).render(

@@ -153,7 +153,7 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
         </div>
         <div className="arrow-work">
           {view && <ArrowDrawing arrow={view.arrow} reading={view.reading} chosen={chosen} onChoose={focusPart} />}
-          <PartPanel part={chosen} draft={draft} catalogue={catalogue} faults={faults} onChange={change} />
+          <PartPanel part={chosen} draft={draft} catalogue={catalogue} faults={faults} onChange={tryIt} />
         </div>
         {view && (
           <>

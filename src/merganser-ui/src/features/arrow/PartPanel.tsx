@@ -1,4 +1,5 @@
 import { ButtonBase } from '@mui/material';
+import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../bench/Field';
 import { neighbour, parts, steppedLength, stockOf, type Draft, type PartName } from './parts';
@@ -12,7 +13,7 @@ interface Props {
 }
 
 /** The chosen part under the hand: one step less, one step more, or another one. */
-export function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
+export const PartPanel = memo(function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
   const facts = parts.find((p) => p.name === part)!;
   const step = (by: 1 | -1) => stepPart(draft, catalogue, part, by);
   return (
@@ -54,7 +55,7 @@ export function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
       </ButtonBase>
     </div>
   );
-}
+});
 
 /** Steps that are broken off an insert or a point, where it has any. */
 function BreakOff({ part, draft, catalogue, faults, onChange }: Props & { part: 'insert' | 'point' }) {

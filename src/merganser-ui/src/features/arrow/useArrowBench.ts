@@ -6,6 +6,7 @@ import type { Draft } from './parts';
 
 const SAVE_AFTER = 350;
 const UNDO_DEPTH = 100;
+const NO_FAULTS: Record<string, string[]> = {};
 
 type SaveState =
   { kind: 'saved' | 'saving' } | { kind: 'lost'; message: string } | { kind: 'conflict'; theirs: Schemas['ArrowRow'] };
@@ -26,13 +27,13 @@ export function useArrowBench(bowId: string, row: Schemas['ArrowRow']) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
 
-  const figures = useQuery({
-    queryKey: ['figures', bowId, draft, openedId],
-    queryFn: ({ signal }) =>
-      answer(api.POST('/api/figures', { body: { bowId, draft, openedVersionId: openedId }, signal })),
-    placeholderData: keepPreviousData,
+  const figuresOf = (of: Draft) => ({
+    queryKey: ['figures', bowId, of, openedId],
+    queryFn: ({ signal }: { signal: AbortSignal }) =>
+      answer(api.POST('/api/figures', { body: { bowId, draft: of, openedVersionId: openedId }, signal })),
     staleTime: 60_000,
   });
+  const figures = useQuery({ ...figuresOf(draft), placeholderData: keepPreviousData });
 
   const send = useCallback(async () => {
     if (sending.current) return true;
@@ -73,6 +74,8 @@ export function useArrowBench(bowId: string, row: Schemas['ArrowRow']) {
   }, [draft, row.id, send]);
 
   const change = (next: Draft) => {
+    // Asked for at once: the server computes while the page draws what was typed.
+    void queries.prefetchQuery(figuresOf(next));
     setPast((all) => [...all.slice(-UNDO_DEPTH), draft]);
     setFuture([]);
     setDraft(next);
@@ -113,7 +116,7 @@ export function useArrowBench(bowId: string, row: Schemas['ArrowRow']) {
     return kept.kept!;
   };
 
-  const faults = figures.error instanceof Refusal ? figures.error.errors : {};
+  const faults = figures.error instanceof Refusal ? figures.error.errors : NO_FAULTS;
   return {
     draft,
     change,
