@@ -6,6 +6,7 @@ var benches = new (string Name, string What, Func<Task> Run)[]
     ("route", "script of the first route, gzipped", FirstRoute.Run),
     ("catalogue", "50,000 rows imported and looked through", CatalogueLoad.Run),
     ("match", "matching twelve and a gross", MatchSpeed.Run),
+    ("tuning", "the tuning engine beside a hand and an oracle, on seeded bows", TuningWorld.Run),
     ("typing", "typing to painted figure in Chromium", Typing.Run),
 };
 var wanted = args.Where(a => !a.StartsWith('-')).ToArray();

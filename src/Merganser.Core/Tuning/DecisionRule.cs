@@ -1,0 +1,271 @@
+namespace Merganser.Core.Tuning;
+
+/// <summary>What an adjuster may do now: its limits in the session's steps, and whether school, press and axis order let it be advised.</summary>
+public sealed record Lever(int Index, int Lower, int Upper);
+
+public enum DecisionKind { Shoot, Done, Move, SmallTest, NotReachable }
+
+/// <summary>A move that was weighed.</summary>
+/// <param name="Lever">Index of the adjuster.</param>
+/// <param name="To">The step to go to.</param>
+/// <param name="Score">What it is expected to leave: E|t|² in² with its cost in the first rule, −chance with its cost in the second. Lower is better.</param>
+/// <param name="Test">True for a test of the disputed sign.</param>
+public sealed record Candidate(int Lever, int To, double Score, bool Test);
+
+/// <summary>The decision with what it rests on.</summary>
+/// <param name="Kind">What to do.</param>
+/// <param name="Chosen">The move, where one is decided.</param>
+/// <param name="Others">The other moves that were weighed, best first.</param>
+/// <param name="Chance">P(in) at the setting as it stands.</param>
+/// <param name="Enough">The chance at which it would be done.</param>
+/// <param name="Now">Mean tear as it stands.</param>
+public sealed record Decision(DecisionKind Kind, Candidate? Chosen, IReadOnlyList<Candidate> Others, double Chance, double Enough, TearMoments Now);
+
+/// <summary>The figures of the rule; those of a user are the tolerance and the shots per decision.</summary>
+/// <param name="Tolerance">Good enough, inches.</param>
+/// <param name="MinimumShots">Shots at a setting before a move is thought of.</param>
+/// <param name="ShotCost">κ: what a shot is worth against a false "done".</param>
+/// <param name="Inflate">Variances are multiplied by this, because the fit is a little too sure of itself: see docs/decisions/0009.</param>
+public sealed record RuleFigures(double Tolerance, int MinimumShots = 2, double ShotCost = 0.05, double Inflate = RuleFigures.UsualInflation)
+{
+    public const double UsualInflation = 1.1;
+    public const double StrictInflation = 1.2;
+    private const double PoorSpread = 0.28;
+
+    /// <summary>The figures for a tolerance, in inches, and an archer whose shots stray by so much, in inches.</summary>
+    public static RuleFigures For(double tolerance, double spread = Paper.MeanTear.UsualSpread, int minimumShots = 2) =>
+        new(tolerance, minimumShots, Inflate: tolerance < Paper.Tolerances.Usual || spread > PoorSpread ? StrictInflation : UsualInflation);
+
+    /// <summary>The trade's quarter inch.</summary>
+    public static RuleFigures Usual { get; } = For(Paper.Tolerances.Usual);
+
+    /// <summary>Lowest of clamp(κ S²/tol²): never surer than 97 % is asked for.</summary>
+    public double LeastRisk { get; init; } = 0.03;
+
+    /// <summary>Highest: never less than 60 %.</summary>
+    public double MostRisk { get; init; } = 0.40;
+
+    /// <summary>A move is thought of while the chance of being inside is below this.</summary>
+    public double FarChance { get; init; } = 0.35;
+
+    /// <summary>Shots at a setting before a move on its chance alone is thought of.</summary>
+    public int ShotsForChance { get; init; } = 2;
+
+    /// <summary>What a move costs in squared inches.</summary>
+    public double MoveCost { get; init; } = 0.0015;
+
+    /// <summary>What a move costs in chance.</summary>
+    public double MoveChance { get; init; } = 0.05;
+
+    /// <summary>A move on its chance alone must win this much.</summary>
+    public double ChanceGain { get; init; } = 0.1;
+
+    /// <summary>Sds of a shot that a test of the sign may move the tear; null leaves it as large as it likes.</summary>
+    public double? TestInSpreads { get; init; } = 3;
+
+    /// <summary>The rule as it was first written down, before it was measured against others here: the check session is told in it.</summary>
+    public RuleFigures AsFirstWritten => this with { Inflate = 1, ShotsForChance = 3, ChanceGain = 0.2, TestInSpreads = null };
+}
+
+/// <summary>
+/// Done, move, test or shoot: the first that holds, in this order. (a) done when the chance of being inside is enough for what a shot is
+/// worth; (b) far out and sure of it: the one move that leaves the least E|t|²; (c) else the move that wins the most chance; (d) not
+/// reachable; (e) shoot. While the disputed sign is open its test is one more candidate, scored as the first of two moves.
+/// </summary>
+/// <param name="figures">The figures of the rule.</param>
+public sealed class DecisionRule(RuleFigures figures)
+{
+    private const double OpenSign = 0.03;
+    private const double LeastGain = 0.001;
+    private const double SureInTolerances = 0.48;
+    private const double SureInTears = 0.35;
+    private const int StopAsking = 8;
+    private const double ClearlyOut = 0.72;
+    private const int ShotsForUnreachable = 15;
+    private const double HopelessChance = 0.03;
+
+    /// <summary>Decides.</summary>
+    /// <param name="prior">The prior, for the disputed adjuster.</param>
+    /// <param name="belief">What is believed now.</param>
+    /// <param name="setting">Where the adjusters stand.</param>
+    /// <param name="levers">What may be moved, and how far.</param>
+    /// <param name="shotsHere">Shots at this setting.</param>
+    public Decision Decide(ResponsePrior prior, Belief belief, int[] setting, IReadOnlyList<Lever> levers, int shotsHere)
+    {
+        var tolerance = figures.Tolerance;
+        var now = belief.At(setting);
+        var chance = belief.ChanceInside(setting, tolerance);
+        var enough = 1 - Math.Clamp(figures.ShotCost * belief.Spread2 / (tolerance * tolerance), figures.LeastRisk, figures.MostRisk);
+        Decision Say(DecisionKind kind, Candidate? chosen, IEnumerable<Candidate> all) =>
+            new(kind, chosen, [.. all.Where(c => c != chosen).OrderBy(c => c.Score)], chance, enough, now);
+
+        if (shotsHere > 0 && chance >= enough)
+        {
+            return Say(DecisionKind.Done, null, []);
+        }
+
+        var far = (shotsHere >= figures.MinimumShots && chance < figures.FarChance
+                && now.WiderSd <= Math.Max(SureInTolerances * tolerance, SureInTears * now.Length))
+            || (shotsHere >= StopAsking && now.Length > ClearlyOut * tolerance);
+        if (far)
+        {
+            var moves = BySquare(prior, belief, setting, levers);
+            if (moves.Where(c => c.Score <= now.Square - LeastGain).MinBy(c => c.Score) is { } best)
+            {
+                return Say(best.Test ? DecisionKind.SmallTest : DecisionKind.Move, best, moves);
+            }
+
+            return shotsHere >= ShotsForUnreachable && chance < HopelessChance
+                ? FirstOfTwo(belief, setting, levers, now) is { } first ? Say(DecisionKind.Move, first, moves) : Say(DecisionKind.NotReachable, null, moves)
+                : Say(DecisionKind.Shoot, null, moves);
+        }
+
+        if (shotsHere >= Math.Max(figures.ShotsForChance, figures.MinimumShots))
+        {
+            var moves = ByChance(prior, belief, setting, levers);
+            var stay = belief.CollapsedChance(setting, tolerance);
+            if (moves.MinBy(c => c.Score) is { } best && -best.Score - stay >= figures.ChanceGain)
+            {
+                return Say(best.Test ? DecisionKind.SmallTest : DecisionKind.Move, best, moves);
+            }
+
+            return Say(DecisionKind.Shoot, null, moves);
+        }
+
+        return Say(DecisionKind.Shoot, null, []);
+    }
+
+    /// <summary>E|t|² as expected after the best step of each lever, and after a test of the open sign.</summary>
+    private List<Candidate> BySquare(ResponsePrior prior, Belief belief, int[] setting, IReadOnlyList<Lever> levers)
+    {
+        List<Candidate> found = [];
+        foreach (var lever in levers)
+        {
+            var (c, b, a) = (0.0, 0.0, 0.0);
+            foreach (var sign in belief.Signs)
+            {
+                var part = belief.Square(sign, setting, lever.Index);
+                (c, b, a) = (c + (sign.Weight * part.C), b + (sign.Weight * part.B), a + (sign.Weight * part.A));
+            }
+
+            if (BestStep(setting[lever.Index], lever, b, a) is { } step)
+            {
+                found.Add(new Candidate(lever.Index, setting[lever.Index] + step, c + (b * step) + (a * step * step) + figures.MoveCost, false));
+            }
+        }
+
+        if (Disputed(prior, belief, levers) is { } open)
+        {
+            var parts = belief.Signs.Select(s => (s.Weight, Square: belief.Square(s, setting, open.Index))).ToArray();
+            var steps = parts.Select(p => BestStep(setting[open.Index], open, p.Square.B, p.Square.A) ?? 0).ToArray();
+            var score = parts.Select((p, i) => p.Weight * (p.Square.C + (p.Square.B * steps[i]) + (p.Square.A * steps[i] * steps[i]))).Sum();
+            AddTest(found, belief, setting, open, steps, score + (figures.MoveCost * (2 - parts.Max(p => p.Weight))));
+        }
+
+        return found;
+    }
+
+    /// <summary>−(chance of being inside) as expected after the best step of each lever, and after a test of the open sign.</summary>
+    private List<Candidate> ByChance(ResponsePrior prior, Belief belief, int[] setting, IReadOnlyList<Lever> levers)
+    {
+        List<Candidate> found = [];
+        foreach (var lever in levers)
+        {
+            var (to, chance) = BestChance(setting, lever, at => belief.CollapsedChance(at, figures.Tolerance));
+            if (to != setting[lever.Index])
+            {
+                found.Add(new Candidate(lever.Index, to, figures.MoveChance - chance, false));
+            }
+        }
+
+        if (Disputed(prior, belief, levers) is { } open)
+        {
+            var best = belief.Signs.Select(s => BestChance(setting, open, at => Belief.Inside(belief.At(s, at), figures.Tolerance))).ToArray();
+            var score = -best.Select((b, i) => belief.Signs[i].Weight * b.Chance).Sum();
+            AddTest(found, belief, setting, open, [.. best.Select(b => b.To - setting[open.Index])], score + (figures.MoveChance * (2 - belief.Signs.Max(s => s.Weight))));
+        }
+
+        return found;
+    }
+
+    private void AddTest(List<Candidate> found, Belief belief, int[] setting, Lever open, int[] steps, double score)
+    {
+        var likelier = belief.Signs[1].Weight > belief.Signs[0].Weight ? 1 : 0;
+        var step = steps[likelier];
+        if (figures.TestInSpreads is { } spreads)
+        {
+            var gain = Math.Abs(belief.GainOf(belief.Signs[likelier], open.Index).Gain);
+            var most = Math.Max(1, (int)Math.Ceiling(spreads * Math.Sqrt(belief.Spread2) / gain));
+            step = Math.Clamp(step, -most, most);
+        }
+
+        if (step != 0)
+        {
+            found.Add(new Candidate(open.Index, setting[open.Index] + step, score, true));
+        }
+    }
+
+    private static Lever? Disputed(ResponsePrior prior, Belief belief, IReadOnlyList<Lever> levers) =>
+        belief.SignDoubt >= OpenSign ? levers.FirstOrDefault(l => l.Index == prior.DisputedIndex) : null;
+
+    /// <summary>The whole step that makes bδ + aδ² least, inside the limits; null when that is none.</summary>
+    private static int? BestStep(int at, Lever lever, double b, double a)
+    {
+        var ideal = -b / (2 * a);
+        var (low, high) = (lever.Lower - at, lever.Upper - at);
+        var down = Math.Clamp((int)Math.Floor(Math.Clamp(ideal, low, high)), low, high);
+        var up = Math.Clamp(down + 1, low, high);
+        var best = (b * down) + (a * down * down) <= (b * up) + (a * up * up) ? down : up;
+        return best == 0 ? null : best;
+    }
+
+    private static (int To, double Chance) BestChance(int[] setting, Lever lever, Func<int[], double> chanceAt)
+    {
+        var at = (int[])setting.Clone();
+        var best = (To: setting[lever.Index], Chance: double.NegativeInfinity);
+        for (var to = lever.Lower; to <= lever.Upper; to++)
+        {
+            at[lever.Index] = to;
+            var chance = chanceAt(at);
+            if (chance > best.Chance)
+            {
+                best = (to, chance);
+            }
+        }
+
+        return best;
+    }
+
+    /// <summary>Where no single move helps: the first of two that together would.</summary>
+    private Candidate? FirstOfTwo(Belief belief, int[] setting, IReadOnlyList<Lever> levers, TearMoments now)
+    {
+        Candidate? best = null;
+        var at = (int[])setting.Clone();
+        foreach (var one in levers)
+        {
+            for (var to = one.Lower; to <= one.Upper; to++)
+            {
+                at[one.Index] = to;
+                foreach (var two in levers)
+                {
+                    if (two.Index == one.Index)
+                    {
+                        continue;
+                    }
+
+                    var (c, b, a) = belief.Square(belief.All, at, two.Index);
+                    var step = BestStep(at[two.Index], two, b, a) ?? 0;
+                    var score = c + (b * step) + (a * step * step) + (2 * figures.MoveCost);
+                    if (to != setting[one.Index] && score <= now.Square - LeastGain && (best is null || score < best.Score))
+                    {
+                        best = new Candidate(one.Index, to, score, false);
+                    }
+                }
+            }
+
+            at[one.Index] = setting[one.Index];
+        }
+
+        return best;
+    }
+}
