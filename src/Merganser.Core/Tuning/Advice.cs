@@ -34,9 +34,12 @@ public sealed record AdvisedMove(AdjusterKind Kind, int From, int To, string Ord
 /// <param name="RunnerUp">The runner-up and why it lost, or null.</param>
 /// <param name="Evidence">The evidence, each line with what would overturn it.</param>
 /// <param name="Ghosts">Predicted means: one, or one for each way a disputed move may go.</param>
+/// <param name="Chance">Chance that the true mean lies inside as the bow stands, 0 to 1; null before the first shot.</param>
+/// <param name="Enough">The chance at which it is called done: what one more shot is worth.</param>
+/// <param name="ChanceAfter">The chance after the advised move.</param>
 public sealed record Advice(
     AdviceKind Kind, string Sentence, string Reason, AdvisedMove? Move, string? Disputed, string? RunnerUp,
-    IReadOnlyList<Evidence> Evidence, IReadOnlyList<Predicted> Ghosts);
+    IReadOnlyList<Evidence> Evidence, IReadOnlyList<Predicted> Ghosts, double? Chance = null, double? Enough = null, double? ChanceAfter = null);
 
 /// <summary>A move that was really made between two sets, with the mean before and after.</summary>
 public sealed record MadeMove(AdjusterKind Kind, int Steps, MeanTear Before, MeanTear After);

@@ -46,6 +46,9 @@ public sealed class Belief
         Spread2 = components.Sum(c => c.Weight * c.Spread * c.Spread);
     }
 
+    /// <summary>Every hypothesis as fitted.</summary>
+    public IReadOnlyList<Component> Components => components;
+
     /// <summary>One Gaussian for each sign of the disputed adjuster, + first.</summary>
     public IReadOnlyList<Component> Signs { get; }
 

@@ -75,7 +75,9 @@ public sealed record RuleFigures(double Tolerance, int MinimumShots = 2, double 
 /// <param name="figures">The figures of the rule.</param>
 public sealed class DecisionRule(RuleFigures figures)
 {
-    private const double OpenSign = 0.03;
+    /// <summary>The sign is open while the less likely one is believed this much.</summary>
+    public const double OpenSign = 0.03;
+
     private const double LeastGain = 0.001;
     private const double SureInTolerances = 0.48;
     private const double SureInTears = 0.35;
@@ -83,6 +85,7 @@ public sealed class DecisionRule(RuleFigures figures)
     private const double ClearlyOut = 0.72;
     private const int ShotsForUnreachable = 15;
     private const double HopelessChance = 0.03;
+    private const double Alike = 1e-9;
 
     /// <summary>Decides.</summary>
     /// <param name="prior">The prior, for the disputed adjuster.</param>
@@ -136,7 +139,7 @@ public sealed class DecisionRule(RuleFigures figures)
     }
 
     /// <summary>E|t|² as expected after the best step of each lever, and after a test of the open sign.</summary>
-    private List<Candidate> BySquare(ResponsePrior prior, Belief belief, int[] setting, IReadOnlyList<Lever> levers)
+    public IReadOnlyList<Candidate> BySquare(ResponsePrior prior, Belief belief, int[] setting, IReadOnlyList<Lever> levers)
     {
         List<Candidate> found = [];
         foreach (var lever in levers)
@@ -227,7 +230,8 @@ public sealed class DecisionRule(RuleFigures figures)
         {
             at[lever.Index] = to;
             var chance = chanceAt(at);
-            if (chance > best.Chance)
+            var nearer = Math.Abs(to - setting[lever.Index]) < Math.Abs(best.To - setting[lever.Index]);
+            if (chance > best.Chance + (nearer ? -Alike : Alike))
             {
                 best = (to, chance);
             }

@@ -52,6 +52,7 @@ public static class DirectionTable
         new(null, TearAxis.Sideways, AdjusterKind.PlungerTension, 1, false, false, "A softer plunger cures stiff, a stiffer one weak"),
         new(null, TearAxis.Sideways, AdjusterKind.PointWeight, 2, false, false, "A heavier point cures stiff, a lighter one weak"),
         new(null, TearAxis.Sideways, AdjusterKind.DrawWeight, 3, false, false, "More draw weight cures stiff, less cures weak"),
+        new(null, TearAxis.Sideways, AdjusterKind.PlungerPosition, 5, false, false, "The plunger's place is the bow's centre shot: only when the others are used up"),
         new(null, TearAxis.Sideways, AdjusterKind.BraceHeight, 4, false, false, "A lower brace cures stiff, a higher one weak, a little"),
     ];
 

@@ -198,19 +198,3 @@ public sealed record OneMove(Hand Hand, Release Release, School School, bool Has
     private static Advice Plain(AdviceKind kind, string sentence, string reason, IReadOnlyList<Evidence> evidence) =>
         new(kind, sentence, reason, null, null, null, evidence, []);
 }
-
-/// <summary>What a move asks to be looked at again (trade practice).</summary>
-public static class MoveEffects
-{
-    public static string After(AdjusterKind kind) => kind switch
-    {
-        AdjusterKind.YokePair => "Equal and opposite, so cable length and timing stay.",
-        AdjusterKind.CamSpacer => "Every spacer seated, shoulder outward; cams turn freely.",
-        AdjusterKind.LimbPocket => "Same amount top and bottom; lock the screws again.",
-        AdjusterKind.BottomLimbBolt => "Draw weight and timing are measured again.",
-        AdjusterKind.DrawWeight => "Spine, paper and sight are looked at again.",
-        AdjusterKind.BraceHeight => "Nocking point and brace height are measured again.",
-        AdjusterKind.PointWeight => "Balance, spine and sight are looked at again.",
-        _ => "Shoot again before touching anything else.",
-    };
-}

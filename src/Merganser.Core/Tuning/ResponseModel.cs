@@ -8,14 +8,10 @@ namespace Merganser.Core.Tuning;
 /// </summary>
 public sealed class ResponseModel
 {
-    /// <summary>Share of flyers that is expected.</summary>
-    public const double FlyerShare = 0.1;
-
     /// <summary>How far a flyer strays beyond the spread, inches per axis.</summary>
     public const double FlyerSd = 0.75;
 
     private const double DoubtfulShare = 0.5;
-    private static readonly double LogGoodOdds = Math.Log((1 - FlyerShare) / FlyerShare);
     private const double FirstDoubt = 0.5;
     private const double LogGainBound = 2.5;
     private const int Passes = 3;
@@ -228,8 +224,8 @@ public sealed class ResponseModel
 
     /// <summary>How flyers are told at a setting: what is unsure of the mean there counts with the spread.</summary>
     private FlyerTest TestOf(Hypothesis hypothesis) => hypothesis.Fitted
-        ? new FlyerTest(hypothesis.Variance, Quadratic(alongX, hypothesis.Covariance), Quadratic(alongY, hypothesis.Covariance))
-        : new FlyerTest(hypothesis.Variance, FirstDoubt, FirstDoubt);
+        ? new FlyerTest(prior.FlyerShare, hypothesis.Variance, Quadratic(alongX, hypothesis.Covariance), Quadratic(alongY, hypothesis.Covariance))
+        : new FlyerTest(prior.FlyerShare, hypothesis.Variance, FirstDoubt, FirstDoubt);
 
     private double Quadratic(double[] along, double[] covariance)
     {
@@ -331,7 +327,7 @@ public sealed class ResponseModel
             foreach (var shot in group.Shots)
             {
                 var squared = Math.Pow(shot.X - fx, 2) + Math.Pow(shot.Y - fy, 2);
-                var share = shot.Doubtful ? DoubtfulShare : FlyerShare;
+                var share = shot.Doubtful ? DoubtfulShare : prior.FlyerShare;
                 log += Math.Log(((1 - share) * Density(squared, good)) + (share * Density(squared, flyer)));
             }
         }
@@ -353,11 +349,13 @@ public sealed class ResponseModel
     private readonly struct FlyerTest
     {
         private readonly double good;
+        private readonly double usualOdds;
         private readonly double perSquareX;
         private readonly double perSquareY;
 
-        public FlyerTest(double variance, double qx, double qy)
+        public FlyerTest(double share, double variance, double qx, double qy)
         {
+            usualOdds = Math.Log((1 - share) / share);
             var wide = variance + (FlyerSd * FlyerSd);
             good = 0.5 * Math.Log((wide + qx) * (wide + qy) / ((variance + qx) * (variance + qy)));
             perSquareX = 0.5 * ((1 / (wide + qx)) - (1 / (variance + qx)));
@@ -366,7 +364,7 @@ public sealed class ResponseModel
 
         public double Chance(TuningShot shot, double rx, double ry)
         {
-            var odds = good + (perSquareX * rx * rx) + (perSquareY * ry * ry) + (shot.Doubtful ? 0 : LogGoodOdds);
+            var odds = good + (perSquareX * rx * rx) + (perSquareY * ry * ry) + (shot.Doubtful ? 0 : usualOdds);
             return 1 / (1 + Math.Exp(odds));
         }
     }

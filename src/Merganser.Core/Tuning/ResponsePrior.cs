@@ -55,8 +55,9 @@ public sealed record GainPrior(
 /// <param name="CrossShare">Sd of the gain on the other axis, as a share of m.</param>
 /// <param name="SpreadCentre">Shot spread about which the hypotheses stand, inches: this archer's own once it is known.</param>
 /// <param name="SpreadLogSd">How sure that is, in logs.</param>
+/// <param name="FlyerShare">Share of flyers that is expected, 0 to 1.</param>
 public sealed record ResponsePrior(
-    IReadOnlyList<GainPrior> Gains, double TearSd = 0.9, double CrossShare = 0.08, double SpreadCentre = 0.18, double SpreadLogSd = 0.40)
+    IReadOnlyList<GainPrior> Gains, double TearSd = 0.9, double CrossShare = 0.08, double SpreadCentre = 0.18, double SpreadLogSd = 0.40, double FlyerShare = 0.1)
 {
     /// <summary>The shot spreads that are weighed against each other, inches.</summary>
     public static IReadOnlyList<double> Spreads { get; } = [0.09, 0.12, 0.155, 0.20, 0.26, 0.34, 0.45];

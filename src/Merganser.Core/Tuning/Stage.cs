@@ -1,0 +1,156 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Paper;
+
+namespace Merganser.Core.Tuning;
+
+/// <summary>What a response belongs to: a distance, bare or fletched, and an arrow.</summary>
+/// <param name="Distance">Bow to paper, yards.</param>
+/// <param name="Fletched">With vanes.</param>
+/// <param name="Arrow">Which arrow (its version).</param>
+public sealed record Stage(double Distance, bool Fletched, string Arrow)
+{
+    /// <summary>In words.</summary>
+    public string Words => $"{Units.Show.Number(Distance, Distance % 1 == 0 ? 0 : 1)} yd, {(Fletched ? "fletched" : "bare")}";
+}
+
+/// <summary>One shot of a session that counts, with where every adjuster stood when it was shot.</summary>
+/// <param name="Set">Number of its set.</param>
+/// <param name="Stage">What it belongs to.</param>
+/// <param name="Positions">Where the adjusters stood, in the bow's own steps.</param>
+/// <param name="Tear">The tear.</param>
+/// <param name="Doubtful">True when the shooter doubts it.</param>
+/// <param name="ArrowNumber">Which arrow of the dozen, where it was said.</param>
+public sealed record SessionShot(int Set, Stage Stage, IReadOnlyDictionary<AdjusterKind, int> Positions, Tear Tear, bool Doubtful = false, string? ArrowNumber = null);
+
+/// <summary>What one stage taught of one adjuster: the log of its gain against the nominal one, before and after.</summary>
+/// <param name="Kind">The adjuster.</param>
+/// <param name="Prior">What was believed before.</param>
+/// <param name="LogMean">ln(|gain| / m) now.</param>
+/// <param name="LogSd">Its sd.</param>
+/// <param name="PlusChance">Chance that + steps drive the tail right, or up.</param>
+/// <param name="Settings">Different positions that were shot.</param>
+public sealed record LearnedGain(AdjusterKind Kind, GainPrior Prior, double LogMean, double LogSd, double PlusChance, int Settings)
+{
+    /// <summary>Inches a step, signed by the likelier way.</summary>
+    public double Gain => (PlusChance >= 0.5 ? 1 : -1) * Prior.Nominal * Math.Exp(LogMean);
+
+    /// <summary>Its sd, by the delta method.</summary>
+    public double Sd => Math.Abs(Gain) * LogSd;
+}
+
+/// <summary>One fitted stage of a bow: what its shots taught, to be a weaker prior of others.</summary>
+/// <param name="Stage">Which.</param>
+/// <param name="Gains">What was learned of each adjuster.</param>
+/// <param name="Spread">Shot spread, inches per axis.</param>
+/// <param name="Shots">Shots it rests on.</param>
+public sealed record StageFit(Stage Stage, IReadOnlyList<LearnedGain> Gains, double Spread, int Shots)
+{
+    /// <summary>Fits the shots of one stage.</summary>
+    /// <param name="prior">What is believed before.</param>
+    /// <param name="shots">All of one stage, at least one.</param>
+    public static StageFit Of(ResponsePrior prior, IReadOnlyList<SessionShot> shots)
+    {
+        var belief = ResponseModel.Of(prior, Settings.Of(prior, shots)).Read();
+        return new StageFit(shots[0].Stage, Learned(prior, belief, shots), Math.Sqrt(belief.Spread2), shots.Count);
+    }
+
+    /// <summary>What a belief says of each adjuster.</summary>
+    public static IReadOnlyList<LearnedGain> Learned(ResponsePrior prior, Belief belief, IReadOnlyList<SessionShot> shots) =>
+    [
+        .. prior.Gains.Select((g, i) =>
+        {
+            var likely = belief.Signs.MaxBy(s => s.Weight)!;
+            var (gain, sd) = belief.GainOf(g.Disputed ? likely : belief.All, i);
+            var plus = g.Disputed ? belief.Signs.Where(s => s.Sign > 0).Sum(s => s.Weight) : gain >= 0 ? 1 : 0;
+            return new LearnedGain(g.Kind, g, Math.Log(Math.Abs(gain) / g.Nominal), sd / Math.Abs(gain), plus, shots.Select(s => s.Positions.GetValueOrDefault(g.Kind)).Distinct().Count());
+        }),
+    ];
+}
+
+/// <summary>Turns the bow's own positions into the engine's steps from where the stage began.</summary>
+public static class Settings
+{
+    public static IReadOnlyList<TuningShot> Of(ResponsePrior prior, IReadOnlyList<SessionShot> shots) =>
+        [.. shots.Select(s => new TuningShot(From(prior, shots[0].Positions, s.Positions), s.Tear.X, s.Tear.Y, s.Doubtful))];
+
+    /// <summary>Steps of every adjuster from an origin.</summary>
+    public static int[] From(ResponsePrior prior, IReadOnlyDictionary<AdjusterKind, int> origin, IReadOnlyDictionary<AdjusterKind, int> positions) =>
+        [.. prior.Gains.Select(g => positions.GetValueOrDefault(g.Kind) - origin.GetValueOrDefault(g.Kind))];
+}
+
+/// <summary>
+/// The other stages of the same bow as a weaker prior: what each taught beyond its own prior counts as one reading of the log gain, with a
+/// spread between stages on top. The spreads are trade-like guesses, no source; with vanes even a sign may change, so signs are pooled weakly.
+/// </summary>
+public static class StagePool
+{
+    private const double LeastTaught = 0.2;
+    private const double SureEnough = 0.98;
+    private const double LeastSpreadSd = 0.15;
+
+    /// <summary>Sd of ln gain between two stages: alike, another arrow, another distance, bare against fletched.</summary>
+    public static double Between(Stage a, Stage b) =>
+        a.Fletched != b.Fletched ? 0.50 : a.Distance != b.Distance ? 0.35 : a.Arrow != b.Arrow ? 0.25 : 0.12;
+
+    /// <summary>How much of a sign's evidence goes over from one stage to another.</summary>
+    public static double SignShare(Stage a, Stage b) =>
+        a.Fletched != b.Fletched ? 0.3 : a.Distance != b.Distance ? 0.5 : a.Arrow != b.Arrow ? 0.7 : 0.9;
+
+    /// <summary>The prior of a stage after what other stages taught.</summary>
+    public static ResponsePrior For(ResponsePrior prior, Stage stage, IReadOnlyList<StageFit> others)
+    {
+        if (others.Count == 0)
+        {
+            return prior;
+        }
+
+        var (sureness, centre) = (1 / Math.Pow(prior.SpreadLogSd, 2), Math.Log(prior.SpreadCentre) / Math.Pow(prior.SpreadLogSd, 2));
+        foreach (var fit in others)
+        {
+            var weight = Math.Max(0, fit.Shots - 1);
+            (sureness, centre) = (sureness + weight, centre + (weight * Math.Log(fit.Spread)));
+        }
+
+        return prior with
+        {
+            Gains = [.. prior.Gains.Select(g => Pooled(g, stage, others))],
+            SpreadCentre = Math.Exp(centre / sureness),
+            SpreadLogSd = Math.Max(LeastSpreadSd, 1 / Math.Sqrt(sureness)),
+        };
+    }
+
+    private static GainPrior Pooled(GainPrior prior, Stage stage, IReadOnlyList<StageFit> others)
+    {
+        var (precision, sum, logit, any) = (1 / (prior.LogSd * prior.LogSd), prior.LogMean / (prior.LogSd * prior.LogSd), 0.0, false);
+        foreach (var fit in others)
+        {
+            if (fit.Gains.FirstOrDefault(g => g.Kind == prior.Kind) is not { Settings: > 1 } learned)
+            {
+                continue;
+            }
+
+            var before = 1 / (learned.Prior.LogSd * learned.Prior.LogSd);
+            var taught = (1 / (learned.LogSd * learned.LogSd)) - before;
+            if (taught < LeastTaught)
+            {
+                continue;
+            }
+
+            var reading = ((learned.LogMean / (learned.LogSd * learned.LogSd)) - (learned.Prior.LogMean * before)) / taught;
+            var between = Between(stage, fit.Stage);
+            var weight = 1 / ((1 / taught) + (between * between));
+            (precision, sum, any) = (precision + weight, sum + (weight * reading), true);
+            var chance = Math.Clamp(learned.PlusChance, 1e-4, 1 - 1e-4);
+            logit += SignShare(stage, fit.Stage) * Math.Log(chance / (1 - chance));
+        }
+
+        if (!any)
+        {
+            return prior;
+        }
+
+        var sd = 1 / Math.Sqrt(precision);
+        var plus = prior.Disputed ? Math.Clamp(1 / (1 + Math.Exp(-logit)), 1 - SureEnough, SureEnough) : prior.PlusChance;
+        return prior with { LogMean = sum / precision, LogSd = sd, SharedSd = Math.Min(prior.SharedSd, sd * prior.SharedSd / prior.LogSd), PlusChance = plus };
+    }
+}
