@@ -1,0 +1,59 @@
+using Merganser.Core.Paper;
+using static Merganser.Core.Units.Show;
+
+namespace Merganser.Core.Dozens;
+
+/// <summary>One arrow's shot at one turn of its nock.</summary>
+/// <param name="Turn">Steps turned from its first index, clockwise from behind: 0 is as it came.</param>
+/// <param name="Tear">The tear.</param>
+/// <param name="Fletched">With vanes.</param>
+public sealed record NockShot(int Turn, Tear Tear, bool Fletched);
+
+public enum NockState { Untried, TurnOn, Good, Practice }
+
+/// <summary>How one arrow stands in nock tuning.</summary>
+/// <param name="State">Untried, to be turned on, good, or practice only.</param>
+/// <param name="Best">The best turn so far.</param>
+/// <param name="Next">The next turn to try, or null.</param>
+/// <param name="Words">In words.</param>
+public sealed record NockReading(NockState State, int? Best, int? Next, string Words);
+
+/// <summary>
+/// Nock tuning (common practice, no source): a shaft that tears is turned on its nock one vane step at a time, until a turn flies inside; one
+/// that never does is for practice. Bare shafts are turned by quarters and marked before they are fletched.
+/// </summary>
+public static class NockTune
+{
+    /// <summary>Turns of a bare shaft.</summary>
+    public const int BareTurns = 4;
+
+    /// <summary>How many turns there are: as many as vanes, or quarters of a bare shaft.</summary>
+    public static int Turns(int vanes, bool fletched) => fletched ? Math.Max(2, vanes) : BareTurns;
+
+    /// <summary>Reads one arrow.</summary>
+    /// <param name="shots">Its shots, in order, bare or fletched as asked for.</param>
+    /// <param name="turns">How many turns there are.</param>
+    /// <param name="tolerance">Good enough, inches.</param>
+    public static NockReading Of(IReadOnlyList<NockShot> shots, int turns, double tolerance)
+    {
+        if (shots.Count == 0)
+        {
+            return new NockReading(NockState.Untried, null, 0, "not shot yet");
+        }
+
+        var means = shots.GroupBy(s => s.Turn).Select(g => (Turn: g.Key, Length: new Tear(g.Average(s => s.Tear.X), g.Average(s => s.Tear.Y)).Length)).ToArray();
+        var best = means.MinBy(m => m.Length);
+        if (best.Length <= tolerance)
+        {
+            return new NockReading(NockState.Good, best.Turn, null, best.Turn == 0 ? $"inside as it is, {Number(best.Length, 2)} in" : $"inside at {Turned(best.Turn, turns)}, {Number(best.Length, 2)} in: mark it");
+        }
+
+        int? next = Enumerable.Range(0, turns).Where(t => means.All(m => m.Turn != t)).Select(t => (int?)t).FirstOrDefault();
+        return next is { } turn
+            ? new NockReading(NockState.TurnOn, best.Turn, turn, $"best {Number(best.Length, 2)} in at {Turned(best.Turn, turns)}: turn the nock to {Turned(turn, turns)} and shoot")
+            : new NockReading(NockState.Practice, best.Turn, null, $"no turn flies inside, best {Number(best.Length, 2)} in at {Turned(best.Turn, turns)}: practice only");
+    }
+
+    /// <summary>A turn in words.</summary>
+    public static string Turned(int turn, int turns) => turn == 0 ? "as it came" : $"{turn} of {turns} turned";
+}

@@ -1,0 +1,47 @@
+using Merganser.Core.Bows;
+
+namespace Merganser.Core.Paper;
+
+/// <summary>A session that tunes, or a trial that leaves the bow untouched.</summary>
+public enum SessionKind { Tune, Trial }
+
+/// <summary>A distance and whether the shafts have vanes.</summary>
+/// <param name="Distance">Bow to paper, yards.</param>
+/// <param name="Fletched">With vanes.</param>
+public sealed record PlannedStage(double Distance, bool Fletched)
+{
+    /// <summary>In words.</summary>
+    public string Words => $"{Units.Show.Number(Distance, Distance % 1 == 0 ? 0 : 1)} yd {(Fletched ? "fletched" : "bare")}";
+}
+
+/// <summary>What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.</summary>
+public enum SetPurpose { Session, ControlArrow, ChangedGrip, OtherArcher, Machine }
+
+/// <summary>What a session is to be.</summary>
+/// <param name="Kind">Tune or trial.</param>
+/// <param name="School">The school, or null for the archer's own.</param>
+/// <param name="Stages">The stages in order, one at least.</param>
+/// <param name="ShotsPerDecision">Shots before a move is thought of: 1, 3, 5, or 2 for "until it is clear".</param>
+/// <param name="ByMachine">Shot by a machine: form is out of it.</param>
+/// <param name="DozenId">The dozen whose numbered arrows are shot, or null.</param>
+public sealed record SessionPlan(SessionKind Kind, School? School, IReadOnlyList<PlannedStage> Stages, int ShotsPerDecision, bool ByMachine, string? DozenId)
+{
+    /// <summary>"Until it is clear": the engine asks for two and goes on asking while it has to.</summary>
+    public const int UntilClear = 2;
+
+    /// <summary>The stages that are in use (common practice, no source).</summary>
+    public static IReadOnlyList<(string Code, string Words, IReadOnlyList<PlannedStage> Stages)> Usual { get; } =
+    [
+        ("three", "3 yd", [new(3, false)]),
+        ("threeSix", "3 yd, then 6 yd", [new(3, false), new(6, false)]),
+        ("threeFifteen", "3, then 15 yd bare, then both fletched", [new(3, false), new(15, false), new(3, true), new(15, true)]),
+        ("five", "5 yd", [new(5, false)]),
+    ];
+
+    /// <summary>The stage after this one, or null at the end or for a stage that was not planned.</summary>
+    public PlannedStage? After(PlannedStage stage)
+    {
+        var at = Stages.ToList().IndexOf(stage);
+        return at < 0 || at + 1 >= Stages.Count ? null : Stages[at + 1];
+    }
+}
