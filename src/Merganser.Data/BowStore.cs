@@ -14,9 +14,10 @@ public sealed record MoveRow(
     string Id, string BowId, string? PaperId, string? AfterSetId, AdjusterKind Adjuster, int From, int To, bool Correction, string? Corrects,
     string Note, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal, SpacerSeats? Seats = null);
 
-/// <summary>A move to be logged; cam spacers name the seats after it.</summary>
+/// <summary>A move to be logged; cam spacers name the seats after it. One that is logged late names the set it came after.</summary>
 public sealed record NewMove(
-    string Id, string BowId, string? PaperId, AdjusterKind Adjuster, int To, string? Corrects, string Note, DateTimeOffset? HappenedAt, SpacerSeats? Seats = null);
+    string Id, string BowId, string? PaperId, AdjusterKind Adjuster, int To, string? Corrects, string Note, DateTimeOffset? HappenedAt, SpacerSeats? Seats = null,
+    string? AfterSetId = null);
 
 public sealed class BowStore(Database database, TimeProvider clock)
 {
@@ -156,7 +157,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
         }
 
         var afterSet = move.PaperId is null ? null : c.ExecuteScalar<string?>(
-            "SELECT id FROM shot_set WHERE paper_id = @PaperId ORDER BY number DESC LIMIT 1", new { move.PaperId }, t);
+            "SELECT id FROM shot_set WHERE paper_id = @PaperId AND (@AfterSetId IS NULL OR id = @AfterSetId) ORDER BY number DESC LIMIT 1", new { move.PaperId, move.AfterSetId }, t)
+            ?? throw new MissingException("set");
         c.Execute(
             """
             INSERT INTO move (id, bow_id, paper_id, after_set_id, adjuster, from_step, to_step, kind, corrects, note, happened_at, recorded_at, ordinal, seats)

@@ -15,7 +15,7 @@ namespace Merganser.Data;
 public sealed record DozenPlan(string Name, int Arrows, IReadOnlyList<string> Classes, int Spare, bool VanesInSets);
 
 /// <summary>Something that was done for a dozen; which fields are set depends on the kind.</summary>
-/// <param name="Kind">check, piece, spin, match, tick, made, head, heads, chosen.</param>
+/// <param name="Kind">check, piece, spin, match, tick, made, nockShot.</param>
 /// <param name="Class">The class of a piece.</param>
 /// <param name="Number">Number of the piece or arrow.</param>
 /// <param name="Value">A measured value in the trade unit.</param>
@@ -23,7 +23,9 @@ public sealed record DozenPlan(string Name, int Arrows, IReadOnlyList<string> Cl
 /// <param name="Word">A word: source, grade, step, what.</param>
 /// <param name="Note">Words of the person.</param>
 /// <param name="Match">An assignment that was found.</param>
-public sealed record DozenEntry(string Kind, string? Class = null, int? Number = null, double? Value = null, double? Second = null, string? Word = null, string? Note = null, MatchResult? Match = null);
+/// <param name="Turn">Steps the nock was turned, for a shot that tunes it.</param>
+public sealed record DozenEntry(
+    string Kind, string? Class = null, int? Number = null, double? Value = null, double? Second = null, string? Word = null, string? Note = null, MatchResult? Match = null, int? Turn = null);
 
 /// <summary>An entry with its id and time.</summary>
 public sealed record DozenEntryRow(string Id, int Ordinal, DozenEntry Entry, DateTimeOffset At);

@@ -45,8 +45,8 @@ var demo = builder.Configuration.GetValue("demo", false);
 var data = builder.Configuration["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.Create), "merganser", demo ? "demo.db" : "merganser.db");
 builder.Services.AddSingleton<TimeProvider>(demo && builder.Configuration["clock"] is { } fixedClock ? new DemoClock(DateTimeOffset.Parse(fixedClock)) : TimeProvider.System);
 builder.Services.AddSingleton(new Database(data));
-builder.Services.AddSingleton<ArcherStore>().AddSingleton<BowStore>().AddSingleton<ComponentStore>().AddSingleton<ArrowStore>().AddSingleton<PaperStore>().AddSingleton<SetupStore>().AddSingleton<DozenStore>();
-builder.Services.AddSingleton<InstrumentDesk>().AddSingleton<DozenDesk>().AddSingleton<ArrowTools>().AddSingleton<ArrowExport>().AddSingleton<ImportDesk>().AddSingleton<SetupDesk>().AddSingleton<SetupCard>().AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
+builder.Services.AddSingleton<ArcherStore>().AddSingleton<BowStore>().AddSingleton<ComponentStore>().AddSingleton<ArrowStore>().AddSingleton<PaperStore>().AddSingleton<SetupStore>().AddSingleton<DozenStore>().AddSingleton<ResponseStore>();
+builder.Services.AddSingleton<InstrumentDesk>().AddSingleton<DozenDesk>().AddSingleton<NockDesk>().AddSingleton<ArrowTools>().AddSingleton<ArrowExport>().AddSingleton<ImportDesk>().AddSingleton<SetupDesk>().AddSingleton<SetupCard>().AddSingleton<TuningDesk>().AddSingleton<ResponseDesk>().AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
 builder.Services.Configure<JsonOptions>(json =>
 {
     FactsJson.Configure(json.SerializerOptions);

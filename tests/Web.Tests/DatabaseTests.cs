@@ -46,6 +46,7 @@ public class DatabaseTests
     [InlineData("0002.db")]
     [InlineData("0003.db")]
     [InlineData("0004.db")]
+    [InlineData("0005.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;

@@ -63,6 +63,31 @@ public sealed class WebBench : IDisposable
 
     public Task<(int Status, JsonNode Body)> Post(string path, object? body) => Send(HttpMethod.Post, path, body);
 
+    /// <summary>Starts a session at 3 yd, bare, for the demo's compound.</summary>
+    public async Task<JsonNode> StartPaper(object? stages = null, string kind = "tune", string bowId = Brindle, string version = IslandVersion, int shotsPerDecision = 2, string? dozenId = null)
+    {
+        var (status, paper) = await Post("/api/papers", new { id = NewId(), bowId, arrowVersionId = version, stages = stages ?? new[] { new { distance = "3 yd", fletched = false } }, tolerance = (double?)null, kind, shotsPerDecision, dozenId });
+        status.ShouldBe(200, paper.ToJsonString());
+        return paper;
+    }
+
+    /// <summary>Marks a shot in the last set.</summary>
+    public async Task<JsonNode> Shoot(JsonNode paper, double right, double up, string? arrowNumber = null)
+    {
+        var shot = Shot(right, up);
+        shot["arrowNumber"] = arrowNumber;
+        return (await Post($"/api/sets/{(string)paper["sets"]!.AsArray()[^1]!["id"]!}/shots", shot)).Body;
+    }
+
+    public static JsonObject Shot(double right, double up) => new()
+    {
+        ["id"] = NewId(),
+        ["point"] = new JsonObject { ["x"] = 0, ["y"] = 0 },
+        ["tail"] = new JsonObject { ["x"] = right, ["y"] = up },
+        ["typed"] = null,
+        ["side"] = "shootingSide",
+    };
+
     public static object BowBody(string id, string drawLength = "29", string archerId = Ada) => new
     {
         id,

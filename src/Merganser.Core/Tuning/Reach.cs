@@ -82,7 +82,7 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Withheld> 
     private static bool Height(ResponsePrior prior, Lever lever) => prior.Gains[lever.Index].Axis == TearAxis.Height;
 
     private static bool HeightFirst(TuningBench bench, ResponsePrior prior, TearMoments now) =>
-        bench.Release == Release.Fingers && Math.Abs(now.Y) > HeightMatters * bench.Tolerance && prior.Gains.Any(g => g.Axis == TearAxis.Height);
+        bench.Release == Release.Fingers && Math.Abs(now.Y) - Math.Sqrt(now.VarianceY) > HeightMatters * bench.Tolerance && prior.Gains.Any(g => g.Axis == TearAxis.Height);
 
     /// <summary>Rest height and nocking point are agreed alike: both stand open.</summary>
     private static bool TogetherWith(AdjusterKind kind) => kind is AdjusterKind.RestHeight or AdjusterKind.NockingPoint;

@@ -183,8 +183,8 @@ public sealed record TuningBench(
         new(new Tear(at.X, at.Y), Region * Math.Sqrt(at.VarianceX), Region * Math.Sqrt(at.VarianceY), share, words);
 
     private Evidence ChanceLine(TuningState state, Decision decision) => new(
-        $"Chance of being inside {Number(Tolerance, 2)} in: {Percent(decision.Chance)}.",
-        $"{Count(state.ShotsHere, "shot")} here and {state.Shots.Count - state.ShotsHere} at other settings of this stage; mean {Signed(decision.Now.X, 2)} right, {Signed(decision.Now.Y, 2)} up, ± {Number(Region * decision.Now.WiderSd, 2)} in.",
+        $"Chance of being inside {Number(Tolerance, 2)} in.",
+        $"{Percent(decision.Chance)}: {Count(state.ShotsHere, "shot")} here and {state.Shots.Count - state.ShotsHere} at other settings of this stage; mean {Signed(decision.Now.X, 2)} right, {Signed(decision.Now.Y, 2)} up, ± {Number(Region * decision.Now.WiderSd, 2)} in.",
         $"More shots here; {Percent(decision.Enough)} calls it done");
 
     /// <summary>What this bow has shown of the adjuster in question, or of all that were moved.</summary>

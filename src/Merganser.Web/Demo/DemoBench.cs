@@ -5,6 +5,7 @@ using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Dozens;
+using Merganser.Web.Paper;
 
 namespace Merganser.Web.Demo;
 
@@ -15,7 +16,7 @@ public sealed class DemoClock(DateTimeOffset now) : TimeProvider
 }
 
 /// <summary>The demo's bench: an invented island club in the week before its autumn field shoot.</summary>
-public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arrows, PaperStore papers, SetupStore setups, DozenStore dozens, DozenDesk dozenDesk)
+public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arrows, PaperStore papers, SetupStore setups, DozenStore dozens, DozenDesk dozenDesk, PaperDesk paperDesk)
 {
     private const string Brindle = "22222222-0000-4000-8000-000000000001";
     private const string TallOsk = "22222222-0000-4000-8000-000000000002";
@@ -35,8 +36,70 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         ShootCompound();
         SetUpRecurve();
         ShootRecurve();
+        ShootFinished();
+        ShootStubborn();
         BuildRecurveDozen();
+        TurnNocks();
         WeighCompoundDozen();
+    }
+
+    /// <summary>The barebow's session, shot to the end: each move is the one that was advised, and the tear answers by gains of its own.</summary>
+    private void ShootFinished()
+    {
+        (double X, double Y)[] stray = [(.08, -.05), (-.10, .07), (.04, .11), (-.06, -.09), (.12, .03), (-.03, .06), (.07, -.10), (-.09, -.02), (.02, .08), (.05, .01)];
+        var plan = new SessionPlan(SessionKind.Tune, null, SessionPlan.Usual[1].Stages, SessionPlan.UntilClear, false, null);
+        var paper = papers.Start("55555555-0000-4000-8000-000000000003", Tansel, Version(5), Tolerances.Usual, Entry.Parse("3", Quantity.Distance), false, plan);
+        var (shot, move, stage) = (0, 0, 1);
+        while (paper.AcceptedAt is null && shot < 60)
+        {
+            var at = bows.Get(Tansel).Adjusters.ToDictionary(a => a.Kind, a => a.Position);
+            var (x, y) = stray[shot++ % stray.Length];
+            var tear = new Tear((stage == 1 ? .95 : .58) + (.24 * at[AdjusterKind.PlungerTension]) + (.05 * at[AdjusterKind.PointWeight]) + x, 1.15 + (.29 * at[AdjusterKind.NockingPoint]) + y);
+            Shoot(paper.Sets[^1].Id, 60 + shot, [(tear.X, tear.Y)]);
+            var view = paperDesk.View(paper.Id);
+            paper = view.Next.Action switch
+            {
+                "nextStage" => papers.StartSet(paper.Id, new NewSet($"55555555-1111-4000-8000-{stage++:000000000000}", Entry.Parse("6", Quantity.Distance), false)),
+                "accept" => papers.Accept(paper.Id, true),
+                _ when view.Advice.Move is { } advised => papers.Move(paper.Id, new NewMove($"66666666-0000-4000-8000-{100 + move++:000000000000}", Tansel, paper.Id, advised.Kind, advised.To, null, "", null)),
+                _ => papers.Get(paper.Id),
+            };
+        }
+    }
+
+    /// <summary>The longbow's session: a high tail that no nocking point answers.</summary>
+    private void ShootStubborn()
+    {
+        var paper = papers.Start("55555555-0000-4000-8000-000000000004", Hearthwood, Version(6), Tolerances.Usual, Entry.Parse("5", Quantity.Distance), true);
+        (int Set, int To)[] moves = [(41, -3), (42, -5), (43, -6)];
+        foreach (var (set, to) in moves)
+        {
+            Shoot(paper.Sets[^1].Id, set, [(.05, .86 + (.01 * set % .05)), (-.04, .94), (.06, .80)]);
+            paper = papers.Move(paper.Id, new NewMove($"66666666-0000-4000-8000-{200 + set:000000000000}", Hearthwood, paper.Id, AdjusterKind.NockingPoint, to, null, "", null));
+        }
+
+        Shoot(paper.Sets[^1].Id, 44, [(.02, .83), (.07, .90), (-.03, .88)]);
+        papers.Note(paper.Id, "eeeeeeee-0000-4000-8000-000000000001", "spine", "nothing", "the next two shafts tear the same");
+        papers.Note(paper.Id, "eeeeeeee-0000-4000-8000-000000000002", "face", "nothing", "ten at the bale, no change");
+    }
+
+    /// <summary>The recurve's eight through paper: bare and turned, then the first of them with vanes.</summary>
+    private void TurnNocks()
+    {
+        const string id = "cccccccc-0000-4000-8000-000000000001";
+        (int Arrow, int Turn, double X, double Y)[] bare =
+            [(1, 0, .12, .05), (2, 0, .45, -.1), (2, 1, .16, .02), (3, 0, -.1, .1), (4, 0, .2, .08), (5, 0, .6, .2), (5, 1, .5, .1), (5, 2, .21, .03), (6, 0, .05, -.04), (7, 0, .18, .1), (8, 0, -.02, .13)];
+        (int Arrow, int Turn, double X, double Y)[] vanes = [(1, 0, .1, .02), (2, 0, .14, -.03), (3, 0, -.12, .06), (4, 0, .5, .2), (4, 1, .42, -.3), (4, 2, .38, .33), (5, 0, .44, 0)];
+        var number = 400;
+        foreach (var (arrow, turn, x, y) in bare)
+        {
+            Enter(id, number++, new DozenEntry("nockShot", Number: arrow, Value: x, Second: y, Word: "bare", Turn: turn));
+        }
+
+        foreach (var (arrow, turn, x, y) in vanes)
+        {
+            Enter(id, number++, new DozenEntry("nockShot", Number: arrow, Value: x, Second: y, Word: "fletched", Turn: turn));
+        }
     }
 
     /// <summary>A finished set of eight for the recurve: weighed, matched, built, verified.</summary>
@@ -196,7 +259,7 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         for (var i = 0; i < tears.Length; i++)
         {
             var point = new Hole(.3 * i, -.2 * i);
-            papers.AddShot(setId, $"77777777-0000-4000-8000-0000000{set:000}{i + 1:00}", point, new Hole(point.X + tears[i].X, point.Y + tears[i].Y), SheetSide.ShootingSide);
+            papers.AddShot(setId, new NewShot($"77777777-0000-4000-8000-0000000{set:000}{i + 1:00}", point, new Hole(point.X + tears[i].X, point.Y + tears[i].Y), SheetSide.ShootingSide));
         }
     }
 }

@@ -167,7 +167,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
                 var total = found.Totals[i] / 10.0;
                 return new TrayArrow(number, classes.Select((c, k) => (c.Name, pieces[k])).ToDictionary(p => p.Name, p => p.Item2), total, total - mean,
                     classes.Select((c, k) => (c.Name, own[i][k] - means[k])).ToDictionary(p => p.Name, p => p.Item2), focs[i], ticks, Assembly.StateOf(ticks), built, built - total - rest, balance,
-                    balance is { } at ? 100 * ((at / arrow.CutLength) - 0.5) : null, Made("nock")?.Note, Made("paper")?.Note, Made("retired") is { Note: not "" and not null }, Made("note")?.Note);
+                    balance is { } at ? 100 * ((at / arrow.CutLength) - 0.5) : null, Made("nock")?.Note ?? NockDesk.MarkOf(row, number, arrow.VaneCount), Made("paper")?.Note ?? NockDesk.PaperOf(row, number, arrow.VaneCount), Made("retired") is { Note: not "" and not null }, Made("note")?.Note);
             }),
         ];
     }

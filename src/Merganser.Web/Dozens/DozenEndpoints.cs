@@ -59,6 +59,7 @@ public static class DozenEndpoints
         api.MapGet("/dozens/{id}/tray.pdf", (string id, DozenDesk desk) => Results.File(Tray(desk.View(id)), "application/pdf")).Produces(200, contentType: "application/pdf");
         api.MapGet("/dozens/{id}/labels.pdf", (string id, DozenDesk desk) => Results.File(Labels(desk.View(id)), "application/pdf")).Produces(200, contentType: "application/pdf");
         api.MapGet("/dozens/{id}/export.csv", (string id, DozenDesk desk) => Results.Text(Csv(desk.View(id)), "text/csv", Encoding.UTF8)).Produces<string>(200, "text/csv");
+        api.MapNocks();
         api.MapGet("/bows/{bowId}/chronograph", (string bowId, DozenStore dozens, BowStore bows) => Chronograph(dozens.Shots(bowId), bows.Measured(bowId)));
         api.MapPost("/bows/{bowId}/chronograph", (string bowId, SpeedInput input, DozenStore dozens, BowStore bows) =>
         {

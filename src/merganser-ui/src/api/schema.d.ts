@@ -1482,6 +1482,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/paper-choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PaperChoices"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/papers": {
         parameters: {
             query?: never;
@@ -1795,6 +1830,201 @@ export interface paths {
             };
         };
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NoteInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PaperView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/notes/{noteId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    noteId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PaperView"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/response": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ResponseView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/response/resets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ResetInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ResponseView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/response/resets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ResponseView"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -2597,6 +2827,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dozens/{id}/nocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["NockTuneView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NockShotInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["NockTuneView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/nocks/{shotId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    shotId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["NockTuneView"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/chronograph": {
         parameters: {
             query?: never;
@@ -2809,6 +3139,21 @@ export interface components {
             evidence: components["schemas"]["Evidence"][];
             /** @description Predicted means: one, or one for each way a disputed move may go. */
             ghosts: components["schemas"]["Predicted"][];
+            /**
+             * Format: double
+             * @description Chance that the true mean lies inside as the bow stands, 0 to 1; null before the first shot.
+             */
+            chance?: null | number;
+            /**
+             * Format: double
+             * @description The chance at which it is called done: what one more shot is worth.
+             */
+            enough?: null | number;
+            /**
+             * Format: double
+             * @description The chance after the advised move.
+             */
+            chanceAfter?: null | number;
         };
         /** @enum {unknown} */
         AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable";
@@ -3370,6 +3715,11 @@ export interface components {
             /** Format: int32 */
             all: number;
         };
+        /**
+         * @description What a record points to, beside the bow's adjusters.
+         * @enum {unknown}
+         */
+        Cause: "form" | "arrow" | "clearance" | "spine" | "travel";
         /** @description A caution: the fact, its limit and what to do, in one line, shown where the act is. */
         Caution: {
             /** @description Stable word, e.g. `light-arrow`. */
@@ -3797,6 +4147,22 @@ export interface components {
         };
         /** @enum {unknown} */
         ForceUnit: "pounds" | "newtons" | "kilograms";
+        /** @description A proposal to forget what was learned, since the bow is another one now. */
+        Forgetting: {
+            /** @description What was changed. */
+            change: components["schemas"]["BowChange"];
+            /** @description The adjusters whose gains are forgotten; all of them when it is empty. */
+            kinds: components["schemas"]["AdjusterKind"][];
+            /** @description In a sentence. */
+            words: string;
+        };
+        /** @description A gain with its sd, inches a step. */
+        GainView: {
+            /** Format: double */
+            gain: number;
+            /** Format: double */
+            sd: number;
+        };
         /** @description Marks the bow as it stands as shot well. */
         GoodStateInput: {
             id: null | string;
@@ -3967,6 +4333,12 @@ export interface components {
         KeepInput: {
             id: null | string;
         };
+        /** @description The ladder for when moves do not help. */
+        LadderView: {
+            wanted: boolean;
+            rungs: components["schemas"]["RungView"][];
+            next: null | string;
+        };
         /** @enum {unknown} */
         LengthUnit: "inches" | "centimetres" | "millimetres";
         /** @description Which column holds which field. */
@@ -3975,10 +4347,12 @@ export interface components {
                 [key: string]: string;
             };
         };
-        /** @description Voids a shot with a reason; no reason counts it again. */
+        /** @description Voids a shot with a reason or calls it doubtful; neither counts it again. */
         MarkInput: {
             id: null | string;
             reason: null | string;
+            /** @default false */
+            doubtful: boolean;
         };
         /** @enum {unknown} */
         MassUnit: "grains" | "grams";
@@ -4017,6 +4391,34 @@ export interface components {
             words: string;
             stale: boolean;
         };
+        /**
+         * @description The mean of one set of tears and the circle that holds the true mean with 95 %: radius s √(2F/n) with
+         *     s² = SS/(2(n−1)), ν = 2(n−1), F = (0.05^(−2/ν) − 1)ν/2, the 95 % point of F(2, ν) in closed form
+         *     (critical values: NIST/SEMATECH e-Handbook 1.3.6.7.3).
+         */
+        MeanTear: {
+            /**
+             * Format: int32
+             * @description Shots read.
+             */
+            count?: number;
+            /** @description The mean tear. */
+            mean?: components["schemas"]["Tear"];
+            /**
+             * Format: double
+             * @description Spread per axis, inches.
+             */
+            spread?: number;
+            /** @description True when the spread is the usual one, since one shot shows none. */
+            spreadAssumed?: boolean;
+            /**
+             * Format: double
+             * @description Radius of the 95 % region, inches.
+             */
+            radius?: number;
+            /** @description The reading in words, always by the tail. */
+            words?: null | string;
+        };
         /** @description The mean of a set to draw. */
         MeanView: {
             mean: components["schemas"]["Tear"];
@@ -4029,16 +4431,17 @@ export interface components {
             spreadAssumed: boolean;
             words: string;
         };
-        /** @description A move as it was really made. */
+        /** @description A move as it was really made; one that is logged late names the set it came after. */
         MoveInput: {
             id: null | string;
             adjuster: components["schemas"]["AdjusterKind"];
             /** Format: int32 */
             to: number;
-            corrects: null | string;
-            note: null | string;
+            corrects?: null | string;
+            note?: null | string;
             /** Format: date-time */
-            happenedAt: null | string;
+            happenedAt?: null | string;
+            afterSetId?: null | string;
         };
         /** @description A logged move in words. */
         MoveView: {
@@ -4062,6 +4465,12 @@ export interface components {
             /** Format: int32 */
             ordinal: number;
         };
+        /**
+         * @description The end of the arrow that a shooter names a tear by.
+         * @default tail
+         * @enum {unknown}
+         */
+        NamedEnd: "tail" | "point";
         /** @description What is next: one sentence, one line of reason, one button, one alternative. */
         Next: {
             /** @description At most 70 characters. */
@@ -4111,26 +4520,159 @@ export interface components {
              */
             weight?: number;
         };
+        /** @description How one arrow stands, bare and fletched. */
+        NockArrowView: {
+            /** Format: int32 */
+            number: number;
+            bare: components["schemas"]["NockReading"];
+            fletched: components["schemas"]["NockReading"];
+            shots: components["schemas"]["NockShotView"][];
+            mark: null | string;
+            retired: boolean;
+        };
         /**
          * @default pressIn
          * @enum {unknown}
          */
         NockKind: "pressIn" | "pin" | "bushing" | "lit";
+        /** @description The next arrow to shoot, or null when all are done. */
+        NockNext: {
+            /** Format: int32 */
+            number: null | number;
+            fletched: boolean;
+            /** Format: int32 */
+            turn: number;
+            sentence: string;
+            reason: string;
+        };
+        /** @description How one arrow stands in nock tuning. */
+        NockReading: {
+            /** @description Untried, to be turned on, good, or practice only. */
+            state: components["schemas"]["NockState"];
+            /**
+             * Format: int32
+             * @description The best turn so far.
+             */
+            best: null | number;
+            /**
+             * Format: int32
+             * @description The next turn to try, or null.
+             */
+            next: null | number;
+            /** @description In words. */
+            words: string;
+        };
+        /** @description A nock shot as typed: the tail from the point's hole, or in words. */
+        NockShotInput: {
+            id: null | string;
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            turn: number;
+            fletched: boolean;
+            right: null | string;
+            up: null | string;
+            words?: null | components["schemas"]["ShooterWords"];
+        };
+        /** @description A shot of one arrow at one turn of its nock. */
+        NockShotView: {
+            id: string;
+            /** Format: int32 */
+            turn: number;
+            turned: string;
+            fletched: boolean;
+            tear: components["schemas"]["Tear"];
+        };
+        /** @enum {unknown} */
+        NockState: "untried" | "turnOn" | "good" | "practice";
+        /** @description Nock tuning of a dozen: every arrow, how far it is, and which is next. */
+        NockTuneView: {
+            dozenId: string;
+            name: string;
+            /** Format: double */
+            tolerance: number;
+            /** @description Every arrow. */
+            arrows: components["schemas"]["NockArrowView"][];
+            /**
+             * Format: int32
+             * @description Turns of a bare shaft.
+             */
+            bareTurns: number;
+            /**
+             * Format: int32
+             * @description Turns with vanes.
+             */
+            vaneTurns: number;
+            /**
+             * Format: int32
+             * @description Arrows that fly inside with vanes, or bare until they have them.
+             */
+            good: number;
+            /**
+             * Format: int32
+             * @description Arrows that no turn helps.
+             */
+            practice: number;
+            /** @description What is next. */
+            next: components["schemas"]["NockNext"];
+        };
+        /** @description A note, or a rung of the ladder with what came of it. */
+        NoteInput: {
+            id: null | string;
+            rung?: null | string;
+            outcome?: null | string;
+            note?: null | string;
+        };
+        /** @description A rung of the ladder that was done, with its answer, or a note alone. */
+        NoteRow: {
+            id: string;
+            afterSetId: null | string;
+            rung: null | string;
+            outcome: null | string;
+            note: string;
+            /** Format: date-time */
+            notedAt: string;
+        };
         /** @description An order to an instrument: tare; for a stand-in also what lies on it. */
         OrderInput: {
             order: string;
             /** Format: double */
             value: null | number;
         };
-        /** @description A paper to start: bow, arrow version, distance and whether the shafts have vanes. */
+        /** @description What another stage of this bow taught. */
+        OtherStageView: {
+            words: string;
+            arrowName: string;
+            /** Format: int32 */
+            shots: number;
+            /** Format: double */
+            spread: number;
+            taught: components["schemas"]["TaughtView"][];
+        };
+        /** @description What a plan and a marking are picked from. */
+        PaperChoices: {
+            stages: components["schemas"]["StageChoice"][];
+            sizes: components["schemas"]["SaidSize"][];
+            beforeYouShoot: string[];
+        };
+        /** @description A paper to start: bow, arrow version, stages, and how it is decided. */
         PaperInput: {
             id: null | string;
             bowId: string;
             arrowVersionId: string;
-            distance: null | string;
-            fletched: boolean;
+            stages: components["schemas"]["StageInput"][];
             /** Format: double */
-            tolerance: null | number;
+            tolerance?: null | number;
+            kind?: components["schemas"]["SessionKind"];
+            school?: null | components["schemas"]["School"];
+            /**
+             * Format: int32
+             * @default 2
+             */
+            shotsPerDecision: number;
+            /** @default false */
+            byMachine: boolean;
+            dozenId?: null | string;
         };
         /** @description A paper session as its page shows it. */
         PaperView: {
@@ -4148,8 +4690,13 @@ export interface components {
             startedAt: string;
             /** Format: date-time */
             acceptedAt: null | string;
+            plan: components["schemas"]["PlanView"];
             sets: components["schemas"]["SetView"][];
             advice: components["schemas"]["Advice"];
+            readings: components["schemas"]["Reading"][];
+            ladder: components["schemas"]["LadderView"];
+            trial: null | components["schemas"]["Trial"];
+            spineCheck: null | components["schemas"]["SpineCheckView"];
             next: components["schemas"]["Next"];
             /** Format: int32 */
             version: number;
@@ -4195,6 +4742,31 @@ export interface components {
              * @description Inches from the nock throat.
              */
             position: number;
+        };
+        /** @description The plan and where in it the session is. */
+        PlanView: {
+            kind: components["schemas"]["SessionKind"];
+            school: components["schemas"]["School"];
+            ownSchool: boolean;
+            /** Format: int32 */
+            shotsPerDecision: number;
+            byMachine: boolean;
+            dozenId: null | string;
+            stages: components["schemas"]["StageView"][];
+            nextStage: null | components["schemas"]["PlannedStage"];
+            arrowNumbers: string[];
+        };
+        /** @description A distance and whether the shafts have vanes. */
+        PlannedStage: {
+            /**
+             * Format: double
+             * @description Bow to paper, yards.
+             */
+            distance: number;
+            /** @description With vanes. */
+            fletched: boolean;
+            /** @description In words. */
+            words?: null | string;
         };
         /** @description A point or head. */
         Point: {
@@ -4302,8 +4874,74 @@ export interface components {
             next: components["schemas"]["Next"];
             archived: components["schemas"]["ArchivedBow"][];
         };
+        /** @description One reading of the record, with the test behind it. */
+        Reading: {
+            /** @description What it bears on. */
+            cause: components["schemas"]["Cause"];
+            /** @description True when the test points to it; false when it is only not cleared. */
+            suspected: boolean;
+            /** @description The statement with its evidence and what would overturn it. */
+            evidence: components["schemas"]["Evidence"];
+            /** @description The name of the test. */
+            test: string;
+        };
         /** @enum {unknown} */
         Release: "releaseAid" | "fingers";
+        /** @description What is forgotten; no kinds is everything. */
+        ResetInput: {
+            id: null | string;
+            kinds: components["schemas"]["AdjusterKind"][];
+            reason: null | string;
+        };
+        /** @description A reset that was made. */
+        ResetView: {
+            id: string;
+            words: string;
+            reason: string;
+            /** Format: date-time */
+            resetAt: string;
+        };
+        /** @description One adjuster's answer: the trade's guess, what was believed before this stage, and now. */
+        ResponseRow: {
+            kind: components["schemas"]["AdjusterKind"];
+            name: string;
+            stepUnit: string;
+            plusWords: string;
+            /** Format: double */
+            nominal: number;
+            before: components["schemas"]["GainView"];
+            now: components["schemas"]["GainView"];
+            /**
+             * Format: double
+             * @description Chance that + steps drive the tail right, or up.
+             */
+            plusChance: number;
+            /** @description True where the way is a property of the bow and not settled yet: the gain has no sign. */
+            open: boolean;
+            /**
+             * Format: int32
+             * @description Positions that were shot at this stage.
+             */
+            settings: number;
+            words: string;
+        };
+        /** @description The learned response of a bow. */
+        ResponseView: {
+            bowId: string;
+            stage: null | string;
+            arrowName: null | string;
+            /** Format: int32 */
+            shots: number;
+            /** Format: double */
+            spread: number;
+            /** Format: double */
+            usualSpread: number;
+            ownSpread: boolean;
+            rows: components["schemas"]["ResponseRow"][];
+            others: components["schemas"]["OtherStageView"][];
+            proposals: components["schemas"]["Forgetting"][];
+            resets: components["schemas"]["ResetView"][];
+        };
         /**
          * @description How the rest lets the arrow go; it bears on which way a sideways move of the rest drives the tail.
          * @enum {unknown}
@@ -4322,6 +4960,29 @@ export interface components {
             /** Format: double */
             to: number;
             words: string;
+        };
+        /** @description A rung with what was answered. */
+        RungView: {
+            code: string;
+            title: string;
+            how: string;
+            tells: string;
+            control: boolean;
+            noteId: null | string;
+            outcome: null | string;
+            note: null | string;
+        };
+        /** @description A size as it is said at the paper; trade words, the inches are what they usually mean (no source). */
+        SaidSize: {
+            /** @description Stable word. */
+            code: string;
+            /** @description As it is said. */
+            words: string;
+            /**
+             * Format: double
+             * @description What it is read as.
+             */
+            inches: number;
         };
         /** @description A scale against a check weight. */
         ScaleCheck: {
@@ -4348,13 +5009,25 @@ export interface components {
          * @enum {unknown}
          */
         School: "centreFirst" | "ladder" | "restOnly" | "walkBack";
-        /** @description A set to start. */
+        /**
+         * @description A session that tunes, or a trial that leaves the bow untouched.
+         * @enum {unknown}
+         */
+        SessionKind: "tune" | "trial";
+        /** @description A set to start; a control names what it changes, a trial or a control arrow its version. */
         SetInput: {
             id: null | string;
             distance: null | string;
             fletched: boolean;
+            purpose?: components["schemas"]["SetPurpose"];
+            arrowVersionId?: null | string;
         };
-        /** @description A set with its reading, and the moves that were made before it. */
+        /**
+         * @description What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.
+         * @enum {unknown}
+         */
+        SetPurpose: "session" | "controlArrow" | "changedGrip" | "otherArcher" | "machine";
+        /** @description A set with its reading, the moves that were made before it, and the moves that would lead back to it. */
         SetView: {
             id: string;
             /** Format: int32 */
@@ -4363,12 +5036,16 @@ export interface components {
             /** Format: double */
             distance: number;
             fletched: boolean;
+            purpose: components["schemas"]["SetPurpose"];
+            arrowName: string;
             /** Format: date-time */
             startedAt: string;
             shots: components["schemas"]["ShotView"][];
             mean: null | components["schemas"]["MeanView"];
             figures: components["schemas"]["Figure"][];
             movesBefore: components["schemas"]["MoveView"][];
+            notesAfter: components["schemas"]["NoteRow"][];
+            wayBack: components["schemas"]["WayBackMove"][];
         };
         /** @description The whole set-up of a bow as its page shows it. */
         SetupView: {
@@ -4479,13 +5156,32 @@ export interface components {
          * @enum {unknown}
          */
         SheetSide: "shootingSide" | "targetSide";
-        /** @description A shot as marked: inches on the sheet as it was read. Typed inches win over a marked tail. */
+        /** @description A tear in the shooter's own words: "about an inch left, point low". */
+        ShooterWords: {
+            /** @description Code of the size to the side, or null when it is level. */
+            sideways: null | string;
+            /** @description True for left. */
+            left: boolean;
+            /** @description The end that is named. */
+            sidewaysEnd: components["schemas"]["NamedEnd"];
+            /** @description Code of the size in height, or null when it is level. */
+            height: null | string;
+            /** @description True for low. */
+            low: boolean;
+            /** @description The end that is named. */
+            heightEnd: components["schemas"]["NamedEnd"];
+            /** @description The words back, by the tail. */
+            byTheTail?: null | string;
+        };
+        /** @description A shot as marked: inches on the sheet as it was read. Words win over typed inches, and those over a marked tail. */
         ShotInput: {
             id: null | string;
             point: components["schemas"]["Hole"];
             tail: null | components["schemas"]["Hole"];
             typed: null | components["schemas"]["TailTyped"];
             side: components["schemas"]["SheetSide"];
+            words?: null | components["schemas"]["ShooterWords"];
+            arrowNumber?: null | string;
         };
         /** @description A shot with its tear. */
         ShotView: {
@@ -4497,6 +5193,9 @@ export interface components {
             side: components["schemas"]["SheetSide"];
             tear: components["schemas"]["Tear"];
             voidReason: null | string;
+            doubtful: boolean;
+            arrowNumber: null | string;
+            words: null | string;
             /** Format: date-time */
             shotAt: string;
         };
@@ -4635,6 +5334,17 @@ export interface components {
             /** @description Other spines that exist. */
             lines: components["schemas"]["SpineLine"][];
         };
+        /** @description The spine question: the fit as computed, and what each cure would do to it. */
+        SpineCheckView: {
+            /** Format: double */
+            ratio: number;
+            words: string;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            tries: components["schemas"]["TryView"][];
+        };
         /** @description A line on the chart: the point weight at which a spine fits just right, over cut length; null where no weight does. */
         SpineLine: {
             /** @description The shaft's size. */
@@ -4646,6 +5356,31 @@ export interface components {
             spine: number;
             /** @description Point weight for each length of the chart. */
             points: (null | number)[];
+        };
+        /** @description Usual stages to pick from. */
+        StageChoice: {
+            code: string;
+            words: string;
+            stages: components["schemas"]["PlannedStage"][];
+        };
+        /** @description A stage as typed. */
+        StageInput: {
+            distance: null | string;
+            fletched: boolean;
+        };
+        /** @description How one stage of the session stands; results are kept for each distance. */
+        StageView: {
+            words: string;
+            /** Format: double */
+            distance: number;
+            fletched: boolean;
+            planned: boolean;
+            inWork: boolean;
+            /** Format: int32 */
+            shots: number;
+            reading: null | string;
+            /** Format: double */
+            chance: null | number;
         };
         /** @description A catalogue entry: its id and the part. */
         StockedOfInsert: {
@@ -4710,10 +5445,22 @@ export interface components {
             plan: components["schemas"]["StringPlan"];
             entries: components["schemas"]["ShotsRow"][];
         };
-        /** @description The tail's place from the point's hole as typed, as the sheet was read; empty is 0. */
+        /** @description The tail's place from the point's hole as typed, as the sheet was read, or the point's from the tail's; empty is 0. */
         TailTyped: {
             right: null | string;
             up: null | string;
+            by?: components["schemas"]["NamedEnd"];
+        };
+        /** @description What another stage taught of one adjuster. */
+        TaughtView: {
+            kind: components["schemas"]["AdjusterKind"];
+            name: string;
+            /** Format: double */
+            gain: number;
+            /** Format: double */
+            sd: number;
+            /** Format: int32 */
+            settings: number;
         };
         /**
          * @description A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting side.
@@ -4774,6 +5521,17 @@ export interface components {
             /** @description Where aim and limits come from. */
             source: string;
         };
+        /** @description The range of points that one shaft shoots from this bow as it stands. */
+        ToleratedRange: {
+            shaft: string;
+            /** Format: double */
+            lightest: number;
+            /** Format: double */
+            heaviest: number;
+            /** Format: int32 */
+            tried: number;
+            words?: null | string;
+        };
         /** @description One arrow of the tray: which pieces, what it weighs, how far it is. */
         TrayArrow: {
             /** Format: int32 */
@@ -4804,6 +5562,45 @@ export interface components {
             paper: null | string;
             retired: boolean;
             note: null | string;
+        };
+        /**
+         * @description The bow untouched, several arrows through paper in one sitting: which need no move, how wide a range of points each shaft tolerates, and
+         *     whether the bow or the arrow is the cause (one-way F between arrows on both axes, p &lt; .05; NIST/SEMATECH e-Handbook 7.4.3).
+         */
+        Trial: {
+            /** @description The arrows, the least tear first. */
+            rows: components["schemas"]["TrialRow"][];
+            /** @description Tolerated points by shaft, the widest first. */
+            ranges: components["schemas"]["ToleratedRange"][];
+            /** @description Bow or arrow, in a sentence. */
+            cause: string;
+            /** @description The test behind it. */
+            because: string;
+        };
+        /** @description One arrow of a trial: its shaft, its point, its tears. */
+        TrialArrow: {
+            /** @description As the bench calls it. */
+            name: string;
+            /** @description Its shaft. */
+            shaft: string;
+            /**
+             * Format: double
+             * @description Its point, grains.
+             */
+            pointGrains: number;
+            /** @description Its tears that count. */
+            tears: components["schemas"]["Tear"][];
+        };
+        /** @description How one arrow of a trial stands. */
+        TrialRow: {
+            /** @description The arrow. */
+            arrow: components["schemas"]["TrialArrow"];
+            /** @description Its mean tear. */
+            mean: components["schemas"]["MeanTear"];
+            /** @description True when its whole region lies inside the tolerance, null while that is open. */
+            needsNoMove: null | boolean;
+            /** @description In words. */
+            words: string;
         };
         /** @description A change to try: what it would do, and the draft that does it (null when it is a change of the bow). */
         TryView: {

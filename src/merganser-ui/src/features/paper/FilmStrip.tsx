@@ -2,31 +2,17 @@ import { ButtonBase } from '@mui/material';
 import { tearPath } from '../../drawing/tear';
 import { number, signed } from '../../units/units';
 import { useSay } from '../../units/UnitsContext';
-import type { Paper, ShotSet } from './paperTypes';
+import { counted, purposes, type Paper, type ShotSet } from './paperTypes';
 
-/** Each set as a small picture, with the moves between them. */
+/** Each set as a small picture, with the moves and notes between them; last, dashed, what the advised move is expected to do. */
 export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: string; onShow: (id: string) => void }) {
   const say = useSay();
+  const ghost = paper.advice.move && paper.advice.ghosts.length === 1 ? paper.advice.ghosts[0]! : null;
   return (
     <ol className="film" aria-label="The sets of this paper">
       {paper.sets.map((set, i) => (
         <li key={set.id}>
-          {i > 0 && (
-            <div className="film-move">
-              {set.movesBefore.length === 0
-                ? 'nothing moved'
-                : set.movesBefore.map((m) => (
-                    <span key={m.id}>
-                      {m.correction
-                        ? `corrected to ${signed(m.to, 0)}`
-                        : `${m.name} ${signed(m.from, 0)} to ${signed(m.to, 0)}`}
-                    </span>
-                  ))}
-              <svg width="64" height="12" aria-hidden="true">
-                <path d="M0 6h52M52 1l10 5-10 5z" stroke="var(--ink)" fill="var(--ink)" strokeWidth="1.5" />
-              </svg>
-            </div>
-          )}
+          {i > 0 && <Between set={set} before={paper.sets[i - 1]!} />}
           <ButtonBase
             className={set.id === shownId ? 'film-set now' : 'film-set'}
             onClick={() => onShow(set.id)}
@@ -35,23 +21,99 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
             <SmallSheet set={set} vanes={paper.vaneCount} />
             <span>
               <b>Set {set.number}</b>
+              {set.purpose !== 'session' && <small> {purposes[set.purpose]}</small>}
               <br />
               {set.mean ? say(`${short(set)} in`) : 'no tears yet'}
               <br />
               <small>
-                {set.distanceTyped.replace(/\s*yd$/, '')} yd, {set.fletched ? 'fletched' : 'bare'}, {counted(set)}
+                {set.distanceTyped.replace(/\s*yd$/, '')} yd, {set.fletched ? 'fletched' : 'bare'}, {shots(set)}
               </small>
             </span>
           </ButtonBase>
         </li>
       ))}
+      {ghost && (
+        <li className="film-ahead">
+          <div className="film-move">
+            <span>advised</span>
+            <Arrow dashed />
+          </div>
+          <span className="film-set">
+            <svg width="120" height="76" viewBox="-60 -38 120 76" aria-hidden="true">
+              <rect
+                x="-59"
+                y="-37"
+                width="118"
+                height="74"
+                fill="var(--paper)"
+                stroke="var(--paper-pred)"
+                strokeWidth="1.5"
+                strokeDasharray="5 4"
+              />
+              <path d="M-60 0H60M0 -38V38" stroke="var(--paper-line)" />
+              <circle r={paper.tolerance * 30} fill="none" stroke="var(--paper-green)" strokeWidth="2" />
+              <ellipse
+                cx={ghost.mean.x * 30}
+                cy={-ghost.mean.y * 30}
+                rx={ghost.radiusX * 30}
+                ry={ghost.radiusY * 30}
+                fill="none"
+                stroke="var(--paper-pred)"
+                strokeWidth="2"
+                strokeDasharray="5 4"
+              />
+            </svg>
+            <span>
+              <b>Next set</b>
+              <br />
+              {say(`${signed(ghost.mean.x, 2)} in right`)}
+              <br />
+              <small>predicted, 95 %</small>
+            </span>
+          </span>
+        </li>
+      )}
     </ol>
   );
 }
 
-function counted(set: ShotSet): string {
-  const good = set.shots.filter((s) => s.voidReason === null).length;
-  return good === set.shots.length ? `${good} shots` : `${good} of ${set.shots.length}`;
+function Between({ set, before }: { set: ShotSet; before: ShotSet }) {
+  return (
+    <div className="film-move">
+      {set.movesBefore.length === 0
+        ? 'nothing moved'
+        : set.movesBefore.map((m) => (
+            <span key={m.id}>
+              {m.correction
+                ? `corrected to ${signed(m.to, 0)}`
+                : `${m.name} ${signed(m.from, 0)} to ${signed(m.to, 0)}`}
+            </span>
+          ))}
+      <Arrow />
+      {before.notesAfter.length > 0 && (
+        <small title={before.notesAfter.map((n) => n.note).join('; ')}>
+          {before.notesAfter.length === 1 ? 'a note' : `${before.notesAfter.length} notes`}
+        </small>
+      )}
+    </div>
+  );
+}
+
+const Arrow = ({ dashed }: { dashed?: boolean }) => (
+  <svg width="64" height="12" aria-hidden="true">
+    <path
+      d="M0 6h52"
+      stroke={dashed ? 'var(--pred)' : 'var(--ink)'}
+      strokeDasharray={dashed ? '5 4' : undefined}
+      strokeWidth="1.5"
+    />
+    <path d="M52 1l10 5-10 5z" fill={dashed ? 'var(--pred)' : 'var(--ink)'} />
+  </svg>
+);
+
+function shots(set: ShotSet): string {
+  const good = counted(set).length;
+  return good === set.shots.length ? `${good} ${good === 1 ? 'shot' : 'shots'}` : `${good} of ${set.shots.length}`;
 }
 
 const short = (set: ShotSet) => {
@@ -67,16 +129,14 @@ function SmallSheet({ set, vanes }: { set: ShotSet; vanes: number }) {
     <svg width="120" height="76" viewBox="-60 -38 120 76" aria-hidden="true">
       <rect x="-60" y="-38" width="120" height="76" fill="var(--paper)" stroke="var(--edge)" />
       <path d="M-60 0H60M0 -38V38" stroke="var(--paper-line)" />
-      {set.shots
-        .filter((s) => s.voidReason === null)
-        .map((s) => (
-          <path
-            key={s.id}
-            d={tearPath(s.tear, px, s.id, set.fletched ? vanes || 3 : 3)}
-            fill="var(--hole)"
-            fillOpacity="0.35"
-          />
-        ))}
+      {counted(set).map((s) => (
+        <path
+          key={s.id}
+          d={tearPath(s.tear, px, s.id, set.fletched ? vanes || 3 : 3)}
+          fill="var(--hole)"
+          fillOpacity={s.doubtful ? 0.15 : 0.35}
+        />
+      ))}
     </svg>
   );
 }

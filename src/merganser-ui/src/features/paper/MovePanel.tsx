@@ -11,16 +11,25 @@ interface Props {
   moves: Schemas['MoveView'][];
   fault: string | null;
   busy: boolean;
-  onLog: (adjuster: Schemas['AdjusterKind'], to: number, note: string, corrects: string | null) => void;
+  /** The sets of the paper: a move that was forgotten is logged late, after the set it really came after. */
+  sets?: { id: string; number: number }[];
+  onLog: (
+    adjuster: Schemas['AdjusterKind'],
+    to: number,
+    note: string,
+    corrects: string | null,
+    afterSetId: string | null,
+  ) => void;
 }
 
 /** What was really done to the bow, whatever was advised; a wrong entry is corrected, a real move is taken back by a move. */
-export function MovePanel({ adjusters, advised, moves, fault, busy, onLog }: Props) {
+export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], onLog }: Props) {
   const [kind, setKind] = useState(advised?.kind ?? adjusters[0]?.kind ?? null);
   const adjuster = adjusters.find((a) => a.kind === kind) ?? adjusters[0];
   const [to, setTo] = useState(advised?.to ?? adjuster?.position ?? 0);
   const [note, setNote] = useState('');
   const [corrects, setCorrects] = useState<string | null>(null);
+  const [afterSet, setAfterSet] = useState('');
   if (!adjuster)
     return (
       <section className="reading">
@@ -82,6 +91,18 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, onLog }: Pro
         value={note}
         onChange={(event) => setNote(event.target.value)}
       />
+      {sets.length > 1 && !corrects && (
+        <Select
+          label="When it was made"
+          name="afterSet"
+          value={afterSet}
+          onChange={setAfterSet}
+          choices={[
+            { value: '', label: 'now, after the last set' },
+            ...sets.slice(0, -1).map((s) => ({ value: s.id, label: `late: it was made after set ${s.number}` })),
+          ]}
+        />
+      )}
       {fault && (
         <p className="fault" role="alert">
           {fault}
@@ -91,7 +112,7 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, onLog }: Pro
         <ButtonBase
           className="key strong"
           disabled={by === 0 || busy}
-          onClick={() => onLog(adjuster.kind, to, note, corrects)}
+          onClick={() => onLog(adjuster.kind, to, note, corrects, corrects ? null : afterSet || null)}
         >
           {corrects ? 'Correct the entry' : 'Log this move'}
         </ButtonBase>

@@ -1,13 +1,14 @@
 import { ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../../api/client';
 import { BenchHead } from '../../bench/BenchHead';
 import { Foot } from '../../bench/Foot';
 import { useBow } from '../../bench/queries';
-import { PaperPlan, type Plan } from './PaperPlan';
-import { PaperSession } from './PaperSession';
+import { NocksPage } from './NocksPage';
+import { freshPlan, PaperPlan, seenBeforeYouShoot, type Plan } from './PaperPlan';
+import { PaperSession, type Way } from './PaperSession';
 import { SheetGrid } from './SheetGrid';
 import { usePaperBench } from './usePaperBench';
 import './paper.css';
@@ -22,10 +23,24 @@ export default function PaperPage() {
     queryKey: ['arrows', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
   });
+  const dozens = useQuery({
+    queryKey: ['dozens', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/dozens', { params: { path: { bowId } } })),
+  });
+  const way = useSearchParams()[0].get('way');
   const [planning, setPlanning] = useState<Plan | null>(null);
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
   const paper = bench.papers.data?.[0];
-  const plan: Plan = planning ?? { arrowId: kept[0]?.kept?.id ?? '', distance: '3', fletched: false, tolerance: 0.25 };
+  const plan: Plan =
+    planning ?? freshPlan((kept.find((a) => a.kept!.id === paper?.arrowVersionId) ?? kept[0])?.kept?.id ?? '');
+
+  if (way === 'nocks')
+    return (
+      <div className="page">
+        <BenchHead at="paper" bowId={bowId} />
+        <NocksPage bowId={bowId} choices={bench.choices.data} />
+      </div>
+    );
 
   if (paper && bow.data && !planning)
     return (
@@ -36,6 +51,9 @@ export default function PaperPage() {
           paper={paper}
           bow={bow.data}
           bench={bench}
+          arrows={arrows.data ?? []}
+          firstWay={way === 'learned' || way === 'ladder' ? (way satisfies Way) : 'reading'}
+          goNocks={() => void navigate(`/bows/${bowId}/paper?way=nocks`)}
           onNew={() => setPlanning(plan)}
           goStart={() => void navigate('/')}
         />
@@ -44,7 +62,10 @@ export default function PaperPage() {
 
   const loading = !bench.papers.data || !arrows.data || !bow.data;
   const begin = async () => {
-    if (await bench.start(plan)) setPlanning(null);
+    if (await bench.start(plan)) {
+      seenBeforeYouShoot();
+      setPlanning(null);
+    }
   };
   return (
     <div className="page">
@@ -54,7 +75,14 @@ export default function PaperPage() {
           <SheetGrid width={620} height={530} cx={310} cy={265} px={96} />
         </svg>
         {!loading && kept.length > 0 && (
-          <PaperPlan plan={plan} arrows={arrows.data} faults={bench.faults} onChange={setPlanning} />
+          <PaperPlan
+            plan={plan}
+            arrows={arrows.data}
+            dozens={dozens.data ?? []}
+            choices={bench.choices.data}
+            faults={bench.faults}
+            onChange={setPlanning}
+          />
         )}
         {!loading && kept.length === 0 && (
           <section className="reading">

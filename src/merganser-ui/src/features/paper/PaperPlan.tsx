@@ -1,76 +1,194 @@
 import { ButtonBase } from '@mui/material';
+import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../bench/Field';
+import type { Choices } from './paperTypes';
 
 export interface Plan {
   arrowId: string;
-  distance: string;
-  fletched: boolean;
+  kind: Schemas['SessionKind'];
+  stages: { distance: string; fletched: boolean }[];
   tolerance: number;
+  shotsPerDecision: number;
+  byMachine: boolean;
+  school: Schemas['School'] | null;
+  dozenId: string | null;
 }
+
+export const freshPlan = (arrowId: string): Plan => ({
+  arrowId,
+  kind: 'tune',
+  stages: [{ distance: '3', fletched: false }],
+  tolerance: 0.25,
+  shotsPerDecision: 2,
+  byMachine: false,
+  school: null,
+  dozenId: null,
+});
 
 interface Props {
   plan: Plan;
   arrows: Schemas['ArrowRow'][];
+  dozens: Schemas['DozenView'][];
+  choices: Choices | undefined;
   faults: Record<string, string[]>;
   onChange: (plan: Plan) => void;
 }
 
-/** What is shot, from where, and when it is good enough. */
-export function PaperPlan({ plan, arrows, faults, onChange }: Props) {
+const tolerances: [number, string][] = [
+  [0.25, '1/4 in, usual'],
+  [0.125, '1/8 in, strict'],
+  [0.0625, 'one clean hole'],
+];
+const decisions: [number, string][] = [
+  [2, 'until it is clear'],
+  [1, '1'],
+  [3, '3'],
+  [5, '5'],
+];
+const schools: { value: string; label: string }[] = [
+  { value: '', label: 'my own, as the archer has it' },
+  { value: 'centreFirst', label: 'centre first: cams and yokes do the work' },
+  { value: 'ladder', label: 'ladder: rest, yokes, form, control arrow, spacers' },
+  { value: 'restOnly', label: 'rest only: no press at hand' },
+  { value: 'walkBack', label: 'walk-back after paper' },
+];
+const OWN = 'own';
+
+const same = (a: Plan['stages'], b: Schemas['PlannedStage'][]) =>
+  a.length === b.length && a.every((s, i) => Number(s.distance) === b[i]!.distance && s.fletched === b[i]!.fletched);
+
+/** What is shot, from where, by which school, and when it is good enough. */
+export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: Props) {
   const kept = arrows.filter((a) => a.kept);
+  const usual = choices?.stages.find((u) => same(plan.stages, u.stages))?.code ?? OWN;
+  const one = plan.stages.length === 1;
+  const pick = <T,>(label: string, name: keyof Plan, options: [T, string][]) => (
+    <div className="row" role="group" aria-label={label}>
+      {options.map(([value, words]) => (
+        <ButtonBase
+          key={words}
+          className="key"
+          aria-pressed={plan[name] === value}
+          onClick={() => onChange({ ...plan, [name]: value })}
+        >
+          {words}
+        </ButtonBase>
+      ))}
+    </div>
+  );
   return (
     <section className="reading plan" aria-label="A new paper">
       <h1>A new paper</h1>
-      <p>
-        Paper taut, arrow level through it, the target a yard or more behind, so that the whole arrow has left the paper
-        before the point stops. Nobody in front of the line.
-      </p>
+      <BeforeYouShoot lines={choices?.beforeYouShoot ?? []} />
+      {pick<Schemas['SessionKind']>('What for', 'kind', [
+        ['tune', 'Tune the bow'],
+        ['trial', 'Trial: arrows, the bow untouched'],
+      ])}
       <Select
-        label="Arrow"
+        label={plan.kind === 'trial' ? 'First arrow of the trial' : 'Arrow'}
         name="arrow"
         value={plan.arrowId}
         onChange={(arrowId) => onChange({ ...plan, arrowId })}
         choices={kept.map((a) => ({ value: a.kept!.id, label: `${a.kept!.typed.name}, version ${a.kept!.number}` }))}
       />
-      <Field
-        label="Distance to the paper"
-        name="distance"
-        quantity="distance"
-        value={plan.distance}
-        onChange={(distance) => onChange({ ...plan, distance })}
-        fault={faults.distance?.[0]}
-        hint="3 yd is close and easy; 6 yd shows more"
+      <Select
+        label="Stages"
+        name="stages"
+        value={usual}
+        onChange={(code) => {
+          const found = choices?.stages.find((u) => u.code === code);
+          onChange({
+            ...plan,
+            stages: found
+              ? found.stages.map((s) => ({ distance: String(s.distance), fletched: s.fletched }))
+              : [{ distance: '8', fletched: false }],
+          });
+        }}
+        choices={[
+          ...(choices?.stages ?? []).map((u) => ({ value: u.code, label: u.words })),
+          { value: OWN, label: 'my own distance' },
+        ]}
+        hint="close is easy, far shows more; bare shows more than fletched"
       />
-      <div className="row" role="group" aria-label="Bare or fletched">
-        <ButtonBase
-          className="key"
-          aria-pressed={!plan.fletched}
-          onClick={() => onChange({ ...plan, fletched: false })}
-        >
-          Bare shafts
-        </ButtonBase>
-        <ButtonBase className="key" aria-pressed={plan.fletched} onClick={() => onChange({ ...plan, fletched: true })}>
-          Fletched
-        </ButtonBase>
-      </div>
+      {one && (
+        <div className="pair-even">
+          <Field
+            label="Distance to the paper"
+            name="distance"
+            quantity="distance"
+            value={plan.stages[0]!.distance}
+            onChange={(distance) => onChange({ ...plan, stages: [{ ...plan.stages[0]!, distance }] })}
+            fault={faults.distance?.[0]}
+          />
+          <div className="row" role="group" aria-label="Bare or fletched">
+            {[false, true].map((fletched) => (
+              <ButtonBase
+                key={String(fletched)}
+                className="key"
+                aria-pressed={plan.stages[0]!.fletched === fletched}
+                onClick={() => onChange({ ...plan, stages: [{ ...plan.stages[0]!, fletched }] })}
+              >
+                {fletched ? 'Fletched' : 'Bare shafts'}
+              </ButtonBase>
+            ))}
+          </div>
+        </div>
+      )}
       <h2>Good enough</h2>
-      <div className="row" role="group" aria-label="Good enough">
-        <ButtonBase
-          className="key"
-          aria-pressed={plan.tolerance === 0.25}
-          onClick={() => onChange({ ...plan, tolerance: 0.25 })}
-        >
-          1/4 in, usual
-        </ButtonBase>
-        <ButtonBase
-          className="key"
-          aria-pressed={plan.tolerance === 0.125}
-          onClick={() => onChange({ ...plan, tolerance: 0.125 })}
-        >
-          1/8 in, strict
-        </ButtonBase>
-      </div>
+      {pick('Good enough', 'tolerance', tolerances)}
+      {plan.kind === 'tune' && (
+        <>
+          <h2>Shots per decision</h2>
+          {pick('Shots per decision', 'shotsPerDecision', decisions)}
+          <Select
+            label="School"
+            name="school"
+            value={plan.school ?? ''}
+            onChange={(school) => onChange({ ...plan, school: (school || null) as Plan['school'] })}
+            choices={schools}
+          />
+        </>
+      )}
+      {pick('Shot by', 'byMachine', [
+        [false, 'Shot by the archer'],
+        [true, 'by a machine'],
+      ])}
+      {dozens.length > 0 && (
+        <Select
+          label="Numbered arrows of a dozen"
+          name="dozen"
+          value={plan.dozenId ?? ''}
+          onChange={(id) => onChange({ ...plan, dozenId: id || null })}
+          choices={[
+            { value: '', label: 'arrows are not numbered' },
+            ...dozens.map((d) => ({ value: d.id, label: d.name })),
+          ]}
+        />
+      )}
     </section>
+  );
+}
+
+const SEEN = 'merganser-before-you-shoot';
+
+export const seenBeforeYouShoot = () => localStorage.setItem(SEEN, 'seen');
+
+/** Set-up notes: open until a paper was begun with them, or they were closed. */
+function BeforeYouShoot({ lines }: { lines: string[] }) {
+  const [open, setOpen] = useState(localStorage.getItem(SEEN) === null);
+  const close = (still: boolean) => {
+    setOpen(still);
+    if (!still) seenBeforeYouShoot();
+  };
+  return (
+    <details className="before" open={open} onToggle={(event) => close(event.currentTarget.open)}>
+      <summary>Before you shoot</summary>
+      <ul>
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </details>
   );
 }

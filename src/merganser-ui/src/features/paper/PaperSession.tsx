@@ -5,32 +5,48 @@ import { Foot } from '../../bench/Foot';
 import { isPageKey } from '../../bench/keys';
 import { useUndo } from '../../bench/useUndo';
 import { FilmStrip } from './FilmStrip';
+import { LadderPanel } from './LadderPanel';
+import { LearnedPanel } from './LearnedPanel';
 import { MarkingPanel } from './MarkingPanel';
 import { MarkingSheet } from './MarkingSheet';
 import { MovePanel } from './MovePanel';
-import { freshMarking, type Marking, type Paper, type Shot, type Side } from './paperTypes';
+import {
+  counted,
+  freshMarking,
+  isMarked,
+  type Marking,
+  type Paper,
+  type Purpose,
+  type Shot,
+  type ShotSet,
+  type Side,
+} from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { ReadingSheet } from './ReadingSheet';
 import { ShotsPanel } from './ShotsPanel';
-import type { usePaperBench } from './usePaperBench';
+import { StageRail } from './StageRail';
+import type { NextSet, PaperBench } from './usePaperBench';
 
-type Way = 'reading' | 'shots' | 'move';
+export type Way = 'reading' | 'shots' | 'move' | 'ladder' | 'learned';
 
 interface Props {
   paper: Paper;
   bow: Schemas['BowView'];
-  bench: ReturnType<typeof usePaperBench>;
+  bench: PaperBench;
+  arrows: Schemas['ArrowRow'][];
+  firstWay: Way;
   onNew: () => void;
   goStart: () => void;
+  goNocks: () => void;
 }
 
 const markSlot = (id: string) => `merganser-mark-${id}`;
 
 /** A paper in work. */
-export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
+export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goStart, goNocks }: Props) {
   const last = paper.sets.at(-1)!;
   const [shownId, setShownId] = useState(last.id);
-  const [way, setWay] = useState<Way>('reading');
+  const [way, setWay] = useState<Way>(firstWay);
   const [px, setPx] = useState(96);
   const [marking, setMarkingState] = useState<Marking | null>(() => readMarking(paper.id));
   const shown = paper.sets.find((s) => s.id === shownId) ?? last;
@@ -48,9 +64,7 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
     setMarking(freshMarking(usualSide));
     setTimeout(() => document.querySelector<SVGElement>('.marking')?.focus());
   };
-  const ready =
-    marking !== null &&
-    ((marking.point !== null && marking.tail !== null) || marking.right.trim() !== '' || marking.up.trim() !== '');
+  const ready = isMarked(marking);
   const keepShot = async () => {
     if (!marking || !ready) return;
     const after = await bench.keepShot(last.id, marking);
@@ -58,28 +72,57 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
       setMarking(null);
       setWay('reading');
       const shot = after.sets.at(-1)!.shots.at(-1)!;
-      undo.offer('Undo the shot', () => void bench.voidShot(shot, 'marked wrongly'));
+      undo.offer('Undo the shot', () => void bench.markShot(shot, 'marked wrongly'));
     }
   };
-  const logMove = async (adjuster: Schemas['AdjusterKind'], to: number, note: string, corrects: string | null) => {
-    const after = await bench.move(paper, adjuster, to, note, corrects);
+  const show = (after: Paper | null) => {
     if (!after) return;
     setShownId(after.sets.at(-1)!.id);
     setWay('reading');
+  };
+  const logMove = async (
+    adjuster: Schemas['AdjusterKind'],
+    to: number,
+    note: string,
+    corrects: string | null,
+    afterSetId: string | null = null,
+  ) => show(await bench.move(paper, adjuster, to, note, corrects, afterSetId));
+  const newSet = async (next: NextSet) => show(await bench.newSet(paper, next));
+  /** Real moves back to how the bow stood at a set, one by one; each is logged. */
+  const goBackTo = async (set: ShotSet) => {
+    let after: Paper | null = paper;
+    for (const move of set.wayBack) {
+      if (!after) return;
+      after = await bench.move(after, move.kind, move.to, `back to set ${set.number}`, null);
+    }
+    show(after);
+  };
+  const control = (purpose: Purpose) => {
+    const other = arrows.find((a) => a.kept && a.kept.id !== paper.arrowVersionId)?.kept?.id ?? null;
+    void newSet({
+      distance: last.distanceTyped,
+      fletched: last.fletched,
+      purpose,
+      arrowVersionId: purpose === 'controlArrow' ? other : null,
+    });
   };
   const accept = async () => {
     if (await bench.accept(paper, paper.acceptedAt === null))
       undo.offer('Undo', () => void bench.accept(paper, paper.acceptedAt !== null));
   };
-  const voidShot = async (shot: Shot, reason: string | null) => {
-    if (await bench.voidShot(shot, reason)) undo.offer('Undo', () => void bench.voidShot(shot, shot.voidReason));
+  const markShot = async (shot: Shot, reason: string | null, doubtful = false) => {
+    if (await bench.markShot(shot, reason, doubtful))
+      undo.offer('Undo', () => void bench.markShot(shot, shot.voidReason, shot.doubtful));
   };
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (!isPageKey(event) || marking) return;
+      if (!isPageKey(event)) return;
       const key = event.key.toLowerCase();
-      if (key === 'm') setWay('move');
+      if (marking) {
+        if (key === 'f')
+          setMarking({ ...marking, side: marking.side === 'shootingSide' ? 'targetSide' : 'shootingSide' });
+      } else if (key === 'm') setWay('move');
       else if (key === 'v') setWay('shots');
       else if (key === 'n') {
         event.preventDefault();
@@ -97,6 +140,10 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
     else if (action === 'madeMove' && paper.advice.move)
       void logMove(paper.advice.move.kind, paper.advice.move.to, '', null);
     else if (action === 'start') goStart();
+    else if (action === 'rung') setWay('ladder');
+    else if (action === 'backToSession') void newSet({ distance: last.distanceTyped, fletched: last.fletched });
+    else if (action === 'nextStage' && paper.plan.nextStage)
+      void newSet({ distance: String(paper.plan.nextStage.distance), fletched: paper.plan.nextStage.fletched });
   };
 
   return (
@@ -119,6 +166,8 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
             number={last.shots.length + 1}
             px={px}
             faults={bench.faults}
+            sizes={bench.choices.data?.sizes ?? []}
+            arrowNumbers={paper.plan.arrowNumbers}
             onChange={setMarking}
             onScale={setPx}
             onKeep={() => void keepShot()}
@@ -131,18 +180,35 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
                   ['reading', 'Reading'],
                   ['shots', `Shots, ${shown.shots.length}`],
                   ['move', 'Log a move'],
+                  ['ladder', 'Ladder'],
+                  ['learned', 'Learned'],
                 ] as const
               ).map(([name, label]) => (
                 <ButtonBase key={name} className="way" aria-pressed={way === name} onClick={() => setWay(name)}>
                   {label}
                 </ButtonBase>
               ))}
+              <ButtonBase className="way" onClick={goNocks}>
+                Nocks
+              </ButtonBase>
               <ButtonBase className="way" onClick={mark}>
                 Mark a shot
               </ButtonBase>
             </div>
-            {way === 'reading' && <ReadingPanel paper={paper} set={shown} />}
-            {way === 'shots' && <ShotsPanel set={shown} onVoid={(shot, reason) => void voidShot(shot, reason)} />}
+            {way === 'reading' && <ReadingPanel paper={paper} set={shown} onBack={(set) => void goBackTo(set)} />}
+            {way === 'shots' && (
+              <ShotsPanel set={shown} onMark={(shot, reason, doubtful) => void markShot(shot, reason, doubtful)} />
+            )}
+            {way === 'ladder' && (
+              <LadderPanel
+                paper={paper}
+                busy={bench.busy}
+                onControl={control}
+                onNote={(rung, outcome, note) => void bench.note(paper, rung, outcome, note)}
+                onWithdraw={(noteId) => void bench.withdrawNote(paper, noteId)}
+              />
+            )}
+            {way === 'learned' && <LearnedPanel bowId={paper.bowId} onForgot={() => void bench.papers.refetch()} />}
             {way === 'move' && (
               <MovePanel
                 key={`${paper.version}-${paper.advice.move?.to}`}
@@ -151,7 +217,8 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
                 moves={bow.moves}
                 fault={bench.faults.to?.[0] ?? bench.problem?.message ?? null}
                 busy={bench.busy}
-                onLog={(adjuster, to, note, corrects) => void logMove(adjuster, to, note, corrects)}
+                sets={paper.sets.map(({ id, number }) => ({ id, number }))}
+                onLog={(...entry) => void logMove(...entry)}
               />
             )}
           </div>
@@ -159,25 +226,19 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
         <div className="strip">
           <FilmStrip paper={paper} shownId={shown.id} onShow={setShownId} />
           <div className="stage">
-            <p className="lab">
-              {paper.arrowName}, version {paper.arrowVersionNumber}
-            </p>
-            <ButtonBase className="key" onClick={() => void accept()} data-testid="accept">
-              {paper.acceptedAt ? 'Open it again' : 'I accept this'}
-            </ButtonBase>
-            <ButtonBase
-              className="plain"
-              onClick={() =>
-                void bench
-                  .newSet(paper, last.distanceTyped, !last.fletched)
-                  .then((p) => p && setShownId(p.sets.at(-1)!.id))
-              }
-            >
-              Next set {last.fletched ? 'bare' : 'fletched'}
-            </ButtonBase>
-            <ButtonBase className="plain" onClick={onNew}>
-              New paper or distance
-            </ButtonBase>
+            <StageRail
+              paper={paper}
+              onGo={(stage) => void newSet({ distance: String(stage.distance), fletched: stage.fletched })}
+            />
+            {paper.trial && <NextArrow paper={paper} arrows={arrows} onTake={(set) => void newSet(set)} />}
+            <div className="row">
+              <ButtonBase className="key" onClick={() => void accept()} data-testid="accept">
+                {paper.acceptedAt ? 'Open it again' : paper.trial ? 'End the trial' : 'I accept this'}
+              </ButtonBase>
+              <ButtonBase className="plain" onClick={onNew}>
+                New paper
+              </ButtonBase>
+            </div>
           </div>
         </div>
       </main>
@@ -227,9 +288,46 @@ export function PaperSession({ paper, bow, bench, onNew, goStart }: Props) {
   );
 }
 
+/** The next arrow of a trial: the bow stays as it is. */
+function NextArrow({
+  paper,
+  arrows,
+  onTake,
+}: {
+  paper: Paper;
+  arrows: Schemas['ArrowRow'][];
+  onTake: (set: NextSet) => void;
+}) {
+  const last = paper.sets.at(-1)!;
+  return (
+    <label className="other-arrows">
+      <span className="visually-hidden">Next arrow of the trial</span>
+      <select
+        value=""
+        disabled={counted(last).length === 0}
+        onChange={(event) =>
+          onTake({ distance: last.distanceTyped, fletched: last.fletched, arrowVersionId: event.target.value })
+        }
+      >
+        <option value="" disabled>
+          Take the next arrow
+        </option>
+        {arrows
+          .filter((a) => a.kept)
+          .map((a) => (
+            <option key={a.id} value={a.kept!.id}>
+              {a.kept!.typed.name}
+            </option>
+          ))}
+      </select>
+    </label>
+  );
+}
+
 function readMarking(paperId: string): Marking | null {
   try {
-    return JSON.parse(localStorage.getItem(markSlot(paperId)) ?? 'null') as Marking | null;
+    const kept = JSON.parse(localStorage.getItem(markSlot(paperId)) ?? 'null') as Partial<Marking> | null;
+    return kept && { ...freshMarking('shootingSide'), ...kept };
   } catch {
     return null;
   }

@@ -1,19 +1,29 @@
+import { ButtonBase } from '@mui/material';
+import type { Schemas } from '../../api/client';
 import { Figure } from '../../bench/Figure';
-import { signed, withUnit } from '../../units/units';
+import { number, signed, withUnit } from '../../units/units';
 import { useSay, useUnits } from '../../units/UnitsContext';
-import type { Paper, ShotSet } from './paperTypes';
+import { ChanceBar } from './ChanceBar';
+import { TrialPanel } from './TrialPanel';
+import { purposes, type Paper, type ShotSet } from './paperTypes';
+
+interface Props {
+  paper: Paper;
+  set: ShotSet;
+  onBack?: (set: ShotSet) => void;
+}
 
 /** What the paper says, on what evidence, and the one move. */
-export function ReadingPanel({ paper, set }: { paper: Paper; set: ShotSet }) {
+export function ReadingPanel({ paper, set, onBack }: Props) {
   const say = useSay();
   const units = useUnits();
   const { advice } = paper;
   const current = set.id === paper.sets.at(-1)!.id;
-  const usable = set.mean !== null;
   return (
     <section className="reading" aria-label="Reading">
+      {set.purpose !== 'session' && <p className="lab">A control: {purposes[set.purpose]}, the bow left alone</p>}
       <h1 data-testid="words">{say(set.mean?.words ?? 'Nothing yet: shoot through the paper.')}</h1>
-      {usable && (
+      {set.mean && (
         <div className="reading-figures">
           {set.figures.map((figure) => (
             <Figure key={figure.name} figure={figure} small since={set.number > 1 ? 'the last set' : undefined}>
@@ -28,16 +38,16 @@ export function ReadingPanel({ paper, set }: { paper: Paper; set: ShotSet }) {
           ))}
         </div>
       )}
-      {current ? (
-        <CurrentAdvice paper={paper} />
-      ) : (
-        <p className="muted">A past set. The advice belongs to the set in work.</p>
-      )}
+      {paper.trial && <TrialPanel trial={paper.trial} />}
+      {current && !paper.trial && <CurrentAdvice paper={paper} />}
+      {!current && <PastSet set={set} onBack={onBack} />}
       {current && advice.runnerUp && (
         <p>
           <b>Why not another?</b> {say(advice.runnerUp)}
         </p>
       )}
+      {current && <EvidenceLines lines={advice.evidence} />}
+      {current && paper.spineCheck && <SpineCheck check={paper.spineCheck} />}
     </section>
   );
 }
@@ -46,37 +56,111 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
   const say = useSay();
   const { advice } = paper;
   return (
-    <>
-      <dl className="evidence">
-        {advice.evidence.map((line) => (
-          <div key={line.statement}>
-            <dt>{say(line.statement)}</dt>
-            <dd>
-              {say(line.because)} <span className="muted">Would overturn it: {say(lower(line.wouldOverturn))}.</span>
-            </dd>
-          </div>
-        ))}
-      </dl>
-      <div className="move-box" data-testid="advice" data-kind={advice.kind}>
-        <p className="move-tag">
-          {advice.kind === 'smallTest' ? 'A small test' : advice.move ? 'The one move' : 'The one advice'}
+    <div className="move-box" data-testid="advice" data-kind={advice.kind}>
+      <p className="move-tag">
+        {advice.kind === 'smallTest' ? 'A small test' : advice.move ? 'The one move' : 'The one advice'}
+      </p>
+      <h2>{say(advice.move ? advice.move.order : advice.sentence)}</h2>
+      <p>{say(advice.reason)}</p>
+      {advice.chance != null && (
+        <ChanceBar
+          chance={advice.chance}
+          enough={advice.enough ?? null}
+          after={advice.chanceAfter}
+          tolerance={paper.tolerance}
+        />
+      )}
+      {advice.disputed && (
+        <p>
+          <b>The way.</b> {say(advice.disputed)}
         </p>
-        <h2>{say(advice.move ? advice.move.order : advice.sentence)}</h2>
-        <p>{say(advice.reason)}</p>
-        {advice.disputed && (
-          <p>
-            <b>Disputed.</b> {say(advice.disputed)}
-          </p>
-        )}
-        {advice.move && (
+      )}
+      {advice.move && (
+        <p className="muted">
+          From {signed(advice.move.from, 0)} to {signed(advice.move.to, 0)}.{' '}
+          {advice.move.needsPress ? 'Press needed: only with the right press and the manual. ' : 'No press. '}
+          {advice.move.after}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function EvidenceLines({ lines }: { lines: Schemas['Evidence'][] }) {
+  const say = useSay();
+  return (
+    <dl className="evidence">
+      {lines.map((line) => (
+        <div key={line.statement + line.because}>
+          <dt>{say(line.statement)}</dt>
+          <dd>
+            {say(line.because)} <span className="muted">Would overturn it: {say(lower(line.wouldOverturn))}.</span>
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+/** A past set: what stood after it, and the real moves that lead back to how the bow stood then. */
+function PastSet({ set, onBack }: { set: ShotSet; onBack?: (set: ShotSet) => void }) {
+  return (
+    <>
+      <p className="muted">A past set. The advice belongs to the set in work.</p>
+      {set.notesAfter.map((note) => (
+        <p key={note.id}>
+          <b>Noted.</b> {note.note || note.outcome}
+        </p>
+      ))}
+      {set.wayBack.length === 0 ? (
+        <p>The bow stands as it did then.</p>
+      ) : (
+        <>
+          <h2>Back to how the bow stood then</h2>
+          <ul className="plain-list">
+            {set.wayBack.map((move) => (
+              <li key={move.kind}>
+                {move.order}
+                {move.needsPress && <small className="muted"> press needed</small>}
+              </li>
+            ))}
+          </ul>
+          {onBack && (
+            <ButtonBase className="key strong" onClick={() => onBack(set)}>
+              I made {set.wayBack.length === 1 ? 'this move' : 'these moves'} back
+            </ButtonBase>
+          )}
           <p className="muted">
-            From {signed(advice.move.from, 0)} to {signed(advice.move.to, 0)}.{' '}
-            {advice.move.needsPress ? 'Press needed: only with the right press and the manual. ' : 'No press. '}
-            {advice.move.after}
+            A real move is taken back by a move. If an entry was wrong and nothing was turned, correct it under “Log a
+            move”.
           </p>
-        )}
-      </div>
+        </>
+      )}
     </>
+  );
+}
+
+/** The spine question, computed: the fit, and what each cure does to it. */
+function SpineCheck({ check }: { check: Schemas['SpineCheckView'] }) {
+  return (
+    <div className="spine-check" data-testid="spine-check">
+      <h2>Is it the spine?</h2>
+      <p>
+        As computed: fit <b className="n">{number(check.ratio, 2)}</b>, {check.words} ({number(check.low, 2)} to{' '}
+        {number(check.high, 2)}). Each cure for a weak shaft, and the fit after it:
+      </p>
+      <table className="card-table">
+        <tbody>
+          {check.tries.map((t) => (
+            <tr key={t.effect.label}>
+              <th scope="row">{t.effect.label}</th>
+              <td>{number(t.effect.ratio, 2)}</td>
+              <td>{t.effect.words}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

@@ -18,6 +18,9 @@ const shot = (number: number, part: object = {}) => ({
   side: 'shootingSide' as const,
   tear: { x: -0.8, y: 0.05 },
   voidReason: null,
+  doubtful: false,
+  arrowNumber: null,
+  words: null,
   shotAt: '2026-11-23T18:00:00Z',
   ...part,
 });
@@ -33,6 +36,10 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   mean: null,
   figures: [],
   movesBefore: [],
+  purpose: 'session',
+  arrowName: 'Island',
+  notesAfter: [],
+  wayBack: [],
   ...part,
 });
 
@@ -55,20 +62,20 @@ const adjuster = (part: object = {}) => ({
 describe('the shots of a set', () => {
   it('are voided only with a reason, and count again when asked', async () => {
     const onVoid = vi.fn();
-    show(<ShotsPanel set={set(1, [shot(1), shot(2, { voidReason: 'torqued grip' })])} onVoid={onVoid} />);
+    show(<ShotsPanel set={set(1, [shot(1), shot(2, { voidReason: 'torqued grip' })])} onMark={onVoid} />);
     expect(screen.getByText(/void: torqued grip/)).toBeTruthy();
-    await userEvent.click(screen.getByText(/^Void/));
+    await userEvent.click(screen.getByText('Void'));
     await userEvent.click(screen.getByText('the rest did not drop'));
-    expect(onVoid).toHaveBeenCalledWith(expect.objectContaining({ id: 's1' }), 'the rest did not drop');
+    expect(onVoid).toHaveBeenCalledWith(expect.objectContaining({ id: 's1' }), 'the rest did not drop', undefined);
   });
 
   it('say when they were read from the other face of the sheet', () => {
-    show(<ShotsPanel set={set(1, [shot(1, { side: 'targetSide' })])} onVoid={vi.fn()} />);
+    show(<ShotsPanel set={set(1, [shot(1, { side: 'targetSide' })])} onMark={vi.fn()} />);
     expect(screen.getByText(/read from the target side, mirrored/)).toBeTruthy();
   });
 
   it('are none yet in an empty set', () => {
-    show(<ShotsPanel set={set(1, [])} onVoid={vi.fn()} />);
+    show(<ShotsPanel set={set(1, [])} onMark={vi.fn()} />);
     expect(screen.getByText('No shots in this set yet')).toBeTruthy();
   });
 });
@@ -100,7 +107,7 @@ describe('logging what was really done', () => {
     expect(screen.getByTestId('move-to').textContent).toBe('+2 to \u221218');
     await userEvent.click(screen.getByLabelText('One more: Rest 1 click down'));
     await userEvent.click(screen.getByText('Log this move'));
-    expect(onLog).toHaveBeenCalledWith('restHeight', -17, '', null);
+    expect(onLog).toHaveBeenCalledWith('restHeight', -17, '', null, null);
   });
 
   it('takes another adjuster from where it stands, with a note', async () => {
@@ -110,7 +117,7 @@ describe('logging what was really done', () => {
     await userEvent.click(screen.getByLabelText('One more: Rest 1 click up'));
     await userEvent.type(screen.getByLabelText('Note'), 'loop retied');
     await userEvent.click(screen.getByText('Log this move'));
-    expect(onLog).toHaveBeenCalledWith('nockingPoint', -1, 'loop retied', null);
+    expect(onLog).toHaveBeenCalledWith('nockingPoint', -1, 'loop retied', null, null);
   });
 
   it('corrects a wrong entry and says that nothing was turned', async () => {
@@ -119,7 +126,7 @@ describe('logging what was really done', () => {
     expect(screen.getByText(/nothing was turned on the bow/)).toBeTruthy();
     await userEvent.click(screen.getByLabelText('One more: Rest 1 click down'));
     await userEvent.click(screen.getAllByText('Correct the entry').at(-1)!);
-    expect(onLog).toHaveBeenCalledWith('restHeight', 3, '', 'm1');
+    expect(onLog).toHaveBeenCalledWith('restHeight', 3, '', 'm1', null);
   });
 });
 
@@ -141,6 +148,8 @@ describe('marking a shot', () => {
         number={3}
         px={96}
         faults={{ right: ['Allowed is \u221212 to 12 in: no arrow tears farther.'] }}
+        sizes={[]}
+        arrowNumbers={[]}
         onChange={onChange}
         onScale={onScale}
         onKeep={onKeep}
@@ -165,6 +174,7 @@ describe('the film strip', () => {
     const paper = {
       sets: [set(1, [shot(1), shot(2)], { mean }), set(2, [], { movesBefore: [moved] })],
       vaneCount: 3,
+      advice: { move: null, ghosts: [] },
     } as unknown as Paper;
     show(<FilmStrip paper={paper} shownId="set2" onShow={onShow} />);
     expect(screen.getByText('tail left 0.80 in')).toBeTruthy();

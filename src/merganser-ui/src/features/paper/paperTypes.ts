@@ -5,6 +5,10 @@ export type ShotSet = Schemas['SetView'];
 export type Shot = Schemas['ShotView'];
 export type Hole = Schemas['Hole'];
 export type Side = Schemas['SheetSide'];
+export type End = Schemas['NamedEnd'];
+export type Words = Schemas['ShooterWords'];
+export type Choices = Schemas['PaperChoices'];
+export type Purpose = Schemas['SetPurpose'];
 
 /** A shot that is being marked, not yet kept. */
 export interface Marking {
@@ -13,9 +17,38 @@ export interface Marking {
   side: Side;
   right: string;
   up: string;
+  by: End;
+  words: Words | null;
+  arrowNumber: string;
 }
 
-export const freshMarking = (side: Side): Marking => ({ point: null, tail: null, side, right: '', up: '' });
+export const freshMarking = (side: Side): Marking => ({
+  point: null,
+  tail: null,
+  side,
+  right: '',
+  up: '',
+  by: 'tail',
+  words: null,
+  arrowNumber: '',
+});
+
+export const level: Words = {
+  sideways: null,
+  left: true,
+  sidewaysEnd: 'tail',
+  height: null,
+  low: false,
+  heightEnd: 'tail',
+};
+
+/** True once there is enough to keep the shot. */
+export const isMarked = (marking: Marking | null): boolean =>
+  marking !== null &&
+  ((marking.point !== null && marking.tail !== null) ||
+    marking.right.trim() !== '' ||
+    marking.up.trim() !== '' ||
+    marking.words !== null);
 
 /** The tear as the archer sees it, for the drawing only: the server reads the raw holes. */
 export function drawnTear(marking: Marking): Hole | null {
@@ -23,3 +56,14 @@ export function drawnTear(marking: Marking): Hole | null {
   const right = marking.tail.x - marking.point.x;
   return { x: marking.side === 'shootingSide' ? right : -right, y: marking.tail.y - marking.point.y };
 }
+
+/** What a control changes, in words. */
+export const purposes: Record<Purpose, string> = {
+  session: 'the session',
+  controlArrow: 'control arrow',
+  changedGrip: 'changed grip',
+  otherArcher: 'another archer',
+  machine: 'machine',
+};
+
+export const counted = (set: ShotSet) => set.shots.filter((s) => s.voidReason === null);

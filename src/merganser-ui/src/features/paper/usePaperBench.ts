@@ -2,8 +2,15 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { useRefresh } from '../../bench/queries';
 import { useActs } from '../../bench/useActs';
-import type { Marking, Paper, Shot } from './paperTypes';
+import type { Marking, Paper, Purpose, Shot } from './paperTypes';
 import type { Plan } from './PaperPlan';
+
+export interface NextSet {
+  distance: string;
+  fletched: boolean;
+  purpose?: Purpose;
+  arrowVersionId?: string | null;
+}
 
 /** The papers of a bow and every act on them. Each act has one id, so that trying it again is safe. */
 export function usePaperBench(bowId: string) {
@@ -15,17 +22,24 @@ export function usePaperBench(bowId: string) {
     queryKey: ['papers', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/papers', { params: { path: { bowId } } })),
   });
+  const choices = useQuery({
+    queryKey: ['paper-choices'],
+    queryFn: () => answer(api.GET('/api/paper-choices')),
+    staleTime: Infinity,
+  });
 
   const act = async (call: () => Promise<Paper>): Promise<Paper | null> => {
     const paper = await acts.act(call);
     if (!paper) return null;
     queries.setQueryData<Paper[]>(['papers', bowId], (all) => [paper, ...(all ?? []).filter((p) => p.id !== paper.id)]);
+    void queries.invalidateQueries({ queryKey: ['response', bowId] });
     refresh();
     return paper;
   };
 
   return {
     papers,
+    choices,
     problem: acts.problem,
     busy: acts.busy,
     clear: acts.clear,
@@ -39,19 +53,29 @@ export function usePaperBench(bowId: string) {
               id: idFor(`paper ${JSON.stringify(plan)}`),
               bowId,
               arrowVersionId: plan.arrowId,
-              distance: plan.distance,
-              fletched: plan.fletched,
+              stages: plan.stages,
               tolerance: plan.tolerance,
+              kind: plan.kind,
+              school: plan.school,
+              shotsPerDecision: plan.shotsPerDecision,
+              byMachine: plan.byMachine,
+              dozenId: plan.dozenId,
             },
           }),
         ),
       ),
-    newSet: (paper: Paper, distance: string, fletched: boolean) =>
+    newSet: (paper: Paper, { distance, fletched, purpose = 'session', arrowVersionId = null }: NextSet) =>
       act(() =>
         answer(
           api.POST('/api/papers/{id}/sets', {
             params: { path: { id: paper.id } },
-            body: { id: idFor(`set ${paper.id} ${distance} ${fletched}`), distance, fletched },
+            body: {
+              id: idFor(`set ${paper.id} ${distance} ${fletched} ${purpose} ${arrowVersionId}`),
+              distance,
+              fletched,
+              purpose,
+              arrowVersionId,
+            },
           }),
         ),
       ),
@@ -61,40 +85,63 @@ export function usePaperBench(bowId: string) {
         const body = {
           id: idFor(`shot ${setId} ${JSON.stringify(marking)}`),
           point: marking.point ?? { x: 0, y: 0 },
-          tail: typed ? null : marking.tail,
-          typed: typed ? { right: marking.right, up: marking.up } : null,
+          tail: typed || marking.words ? null : marking.tail,
+          typed: typed ? { right: marking.right, up: marking.up, by: marking.by } : null,
           side: marking.side,
+          words: marking.words,
+          arrowNumber: marking.arrowNumber || null,
         };
         return answer(api.POST('/api/sets/{id}/shots', { params: { path: { id: setId } }, body }));
       }),
-    voidShot: (shot: Shot, reason: string | null) =>
+    markShot: (shot: Shot, reason: string | null, doubtful = false) =>
       act(() =>
         answer(
           api.POST('/api/shots/{id}/marks', {
             params: { path: { id: shot.id } },
-            body: { id: idFor(`void ${shot.id} ${reason}`), reason },
+            body: { id: idFor(`mark ${shot.id} ${reason} ${doubtful}`), reason, doubtful },
           }),
         ),
       ),
-    move: (paper: Paper, adjuster: Schemas['AdjusterKind'], to: number, note: string, corrects: string | null) =>
+    move: (
+      paper: Paper,
+      adjuster: Schemas['AdjusterKind'],
+      to: number,
+      note: string,
+      corrects: string | null,
+      afterSetId: string | null = null,
+    ) =>
       act(() =>
         answer(
           api.POST('/api/papers/{id}/moves', {
             params: { path: { id: paper.id } },
             body: {
-              id: idFor(`move ${paper.id} ${adjuster} ${to} ${corrects}`),
+              id: idFor(`move ${paper.id} ${adjuster} ${to} ${corrects} ${afterSetId}`),
               adjuster,
               to,
               note,
               corrects,
               happenedAt: null,
+              afterSetId,
             },
           }),
         ),
       ),
+    note: (paper: Paper, rung: string | null, outcome: string | null, note: string) =>
+      act(() =>
+        answer(
+          api.POST('/api/papers/{id}/notes', {
+            params: { path: { id: paper.id } },
+            body: { id: idFor(`note ${paper.id} ${rung} ${outcome} ${note}`), rung, outcome, note },
+          }),
+        ),
+      ),
+    withdrawNote: (paper: Paper, noteId: string) =>
+      act(() => answer(api.DELETE('/api/papers/{id}/notes/{noteId}', { params: { path: { id: paper.id, noteId } } }))),
     accept: (paper: Paper, accepted: boolean) =>
       act(() =>
         answer(api.POST('/api/papers/{id}/accept', { params: { path: { id: paper.id } }, body: { accepted } })),
       ),
   };
 }
+
+export type PaperBench = ReturnType<typeof usePaperBench>;

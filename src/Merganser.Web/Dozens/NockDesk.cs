@@ -1,0 +1,143 @@
+using Merganser.Core.Dozens;
+using Merganser.Core.Figures;
+using Merganser.Core.Paper;
+using Merganser.Core.Units;
+using Merganser.Data;
+using Merganser.Web.Guard;
+
+namespace Merganser.Web.Dozens;
+
+/// <summary>A shot of one arrow at one turn of its nock.</summary>
+public sealed record NockShotView(string Id, int Turn, string Turned, bool Fletched, Tear Tear);
+
+/// <summary>How one arrow stands, bare and fletched.</summary>
+public sealed record NockArrowView(int Number, NockReading Bare, NockReading Fletched, IReadOnlyList<NockShotView> Shots, string? Mark, bool Retired);
+
+/// <summary>Nock tuning of a dozen: every arrow, how far it is, and which is next.</summary>
+/// <param name="Arrows">Every arrow.</param>
+/// <param name="BareTurns">Turns of a bare shaft.</param>
+/// <param name="VaneTurns">Turns with vanes.</param>
+/// <param name="Good">Arrows that fly inside with vanes, or bare until they have them.</param>
+/// <param name="Practice">Arrows that no turn helps.</param>
+/// <param name="Next">What is next.</param>
+public sealed record NockTuneView(string DozenId, string Name, double Tolerance, IReadOnlyList<NockArrowView> Arrows, int BareTurns, int VaneTurns, int Good, int Practice, NockNext Next);
+
+/// <summary>The next arrow to shoot, or null when all are done.</summary>
+public sealed record NockNext(int? Number, bool Fletched, int Turn, string Sentence, string Reason);
+
+/// <summary>A nock shot as typed: the tail from the point's hole, or in words.</summary>
+public sealed record NockShotInput(string? Id, int Number, int Turn, bool Fletched, string? Right, string? Up, ShooterWords? Words = null);
+
+/// <summary>Every shaft through paper, its nock turned and marked; then all of them with vanes.</summary>
+public sealed class NockDesk(DozenStore dozens, ArrowStore arrows)
+{
+    /// <summary>Close enough for a dozen, inches.</summary>
+    public const double Tolerance = Tolerances.Usual;
+
+    public NockTuneView View(string dozenId)
+    {
+        var row = dozens.Get(dozenId);
+        var vanes = arrows.Version(row.ArrowVersionId).Arrow.VaneCount;
+        var turns = NockTune.Turns(vanes, true);
+        NockArrowView[] all = [.. Enumerable.Range(1, row.Plan.Arrows).Select(n => ArrowOf(row, n, vanes))];
+        var verified = all.Any(a => a.Fletched.State != NockState.Untried);
+        bool Good(NockArrowView a) => verified ? a.Fletched.State == NockState.Good : a.Bare.State == NockState.Good;
+        return new NockTuneView(dozenId, row.Plan.Name, Tolerance, all, NockTune.BareTurns, turns, all.Count(Good), all.Count(a => a.Fletched.State == NockState.Practice), NextOf(all, turns));
+    }
+
+    /// <summary>The best turn found, as it is marked on the arrow; vanes speak before the bare shaft.</summary>
+    public static string? MarkOf(DozenRow row, int number, int vanes)
+    {
+        foreach (var fletched in new[] { true, false })
+        {
+            var turns = NockTune.Turns(vanes, fletched);
+            if (Read(row, number, vanes, fletched) is { State: NockState.Good, Best: { } best })
+            {
+                return $"{NockTune.Turned(best, turns)}{(fletched ? "" : ", bare")}";
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>What paper said of an arrow with vanes, once it was shot.</summary>
+    public static string? PaperOf(DozenRow row, int number, int vanes) => Read(row, number, vanes, true) switch
+    {
+        { State: NockState.Good } => "flies inside",
+        { State: NockState.Practice } => "practice only",
+        { State: NockState.TurnOn } => "tears, to be turned",
+        _ => null,
+    };
+
+    /// <summary>Reads and checks a shot.</summary>
+    public DozenEntry Read(string dozenId, NockShotInput input)
+    {
+        var row = dozens.Get(dozenId);
+        var vanes = arrows.Version(row.ArrowVersionId).Arrow.VaneCount;
+        var reach = new AllowedRange(-SheetLimits.LongestTear, SheetLimits.LongestTear, "in", "no arrow tears farther");
+        var fields = new FieldReader();
+        var right = fields.Optional("right", input.Right, Quantity.Length, reach);
+        var up = fields.Optional("up", input.Up, Quantity.Length, reach);
+        fields.Check(input.Number >= 1 && input.Number <= row.Plan.Arrows, "number", "range", $"Arrows are numbered 1 to {row.Plan.Arrows}.");
+        fields.Check(input.Turn >= 0 && input.Turn < NockTune.Turns(vanes, input.Fletched), "turn", "range", $"Turns are 0 to {NockTune.Turns(vanes, input.Fletched) - 1}.");
+        fields.Check(input.Words is not null || !string.IsNullOrWhiteSpace(input.Right) || !string.IsNullOrWhiteSpace(input.Up), "right", "missing", "Say the tear, or type it; 0 for a clean hole.");
+        fields.Check(input.Words is not { } said || new[] { said.Sideways, said.Height }.All(w => w is null || ShooterWords.Sizes.Any(s => s.Code == w)), "words", "unknown-word", "That size is not in the list.");
+        fields.ThrowIfAny();
+        var tear = input.Words?.Read() ?? new Tear(right?.Value ?? 0, up?.Value ?? 0);
+        return new DozenEntry("nockShot", Number: input.Number, Value: tear.X, Second: tear.Y, Word: input.Fletched ? "fletched" : "bare", Turn: input.Turn);
+    }
+
+    private static NockArrowView ArrowOf(DozenRow row, int number, int vanes)
+    {
+        var shots = row.Entries.Where(e => e.Entry.Kind == "nockShot" && e.Entry.Number == number)
+            .Select(e => new NockShotView(e.Id, e.Entry.Turn ?? 0, NockTune.Turned(e.Entry.Turn ?? 0, NockTune.Turns(vanes, e.Entry.Word == "fletched")), e.Entry.Word == "fletched", new Tear(e.Entry.Value ?? 0, e.Entry.Second ?? 0)));
+        var retired = row.Entries.LastOrDefault(e => e.Entry.Kind == "made" && e.Entry.Number == number && e.Entry.Word == "retired")?.Entry.Note is { Length: > 0 };
+        return new NockArrowView(number, Read(row, number, vanes, false), Read(row, number, vanes, true), [.. shots], MarkOf(row, number, vanes), retired);
+    }
+
+    private static NockReading Read(DozenRow row, int number, int vanes, bool fletched) => NockTune.Of(
+        [
+            .. row.Entries.Where(e => e.Entry.Kind == "nockShot" && e.Entry.Number == number && e.Entry.Word == (fletched ? "fletched" : "bare"))
+                .Select(e => new NockShot(e.Entry.Turn ?? 0, new Tear(e.Entry.Value ?? 0, e.Entry.Second ?? 0), fletched)),
+        ], NockTune.Turns(vanes, fletched), Tolerance);
+
+    /// <summary>Bare first, arrow by arrow, each turned until it is inside or out of turns; then all with vanes.</summary>
+    private static NockNext NextOf(NockArrowView[] all, int vaneTurns)
+    {
+        var use = all.Where(a => !a.Retired).ToArray();
+        var fletched = use.Any(a => a.Fletched.State != NockState.Untried);
+        NockReading Of(NockArrowView a) => fletched ? a.Fletched : a.Bare;
+        if (use.FirstOrDefault(a => Of(a).State == NockState.TurnOn) is { } turn)
+        {
+            var to = Of(turn).Next!.Value;
+            return new NockNext(turn.Number, fletched, to, $"Arrow {turn.Number}: turn the nock to {NockTune.Turned(to, fletched ? vaneTurns : NockTune.BareTurns)}, shoot.", Of(turn).Words + ".");
+        }
+
+        if (use.FirstOrDefault(a => Of(a).State == NockState.Untried) is { } open)
+        {
+            return new NockNext(open.Number, fletched, 0, $"Arrow {open.Number}, {(fletched ? "with vanes" : "bare")}: shoot it as it is.", fletched ? "Every arrow is verified with its vanes." : "Flex and look the shaft over first; a cracked one is destroyed.");
+        }
+
+        return fletched
+            ? new NockNext(null, true, 0, "Every arrow is verified.", "Those for practice are kept apart and marked.")
+            : new NockNext(use.FirstOrDefault()?.Number, true, 0, "All shafts are shot bare: fletch to the marks, then verify.", "Arrow 1 first, with its vanes, at the planned distance.");
+    }
+}
+
+public static class NockEndpoints
+{
+    public static void MapNocks(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/dozens/{id}/nocks", (string id, NockDesk desk) => desk.View(id));
+        api.MapPost("/dozens/{id}/nocks", (string id, NockShotInput input, DozenStore dozens, NockDesk desk) =>
+        {
+            dozens.Add(id, [(ClientId.Checked(input.Id), desk.Read(id, input))]);
+            return desk.View(id);
+        });
+        api.MapDelete("/dozens/{id}/nocks/{shotId}", (string id, string shotId, DozenStore dozens, NockDesk desk) =>
+        {
+            dozens.Withdraw(id, shotId);
+            return desk.View(id);
+        });
+    }
+}

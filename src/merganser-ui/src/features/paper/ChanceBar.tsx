@@ -1,0 +1,55 @@
+import { number } from '../../units/units';
+import { useSay } from '../../units/UnitsContext';
+
+/** The chance of being inside as a bar; with the chance after the move, dashed, and where it would be called done. */
+export function ChanceBar({
+  chance,
+  enough,
+  after,
+  tolerance,
+}: {
+  chance: number;
+  enough: number | null;
+  after?: number | null;
+  tolerance: number;
+}) {
+  const say = useSay();
+  const WIDTH = 160;
+  const words = `${percent(chance)} inside ${number(tolerance, 2)} in now${after == null ? '' : `, ${percent(after)} after the move`}`;
+  return (
+    <div className="chance">
+      <svg width={WIDTH} height="26" viewBox={`0 0 ${WIDTH} 26`} role="img" aria-label={words}>
+        <rect x="0.5" y="7.5" width={WIDTH - 1} height="11" fill="var(--sheet)" stroke="var(--edge)" />
+        <rect x="0" y="8" width={WIDTH * chance} height="10" fill="var(--ink)" />
+        {after != null && (
+          <rect
+            x="1"
+            y="8"
+            width={Math.max(0, WIDTH * after - 2)}
+            height="10"
+            fill="none"
+            stroke="var(--pred)"
+            strokeWidth="2"
+            strokeDasharray="5 3"
+          />
+        )}
+        {enough !== null && (
+          <line x1={WIDTH * enough} x2={WIDTH * enough} y1="1" y2="25" stroke="var(--green)" strokeWidth="3" />
+        )}
+      </svg>
+      <span>
+        <b className="n">{percent(chance)}</b> {say(`inside ${number(tolerance, 2)} in`)}
+        {after != null && (
+          <>
+            , <b className="n pred">{percent(after)}</b> after it
+          </>
+        )}
+        {enough !== null && <span className="muted">; {percent(enough)} calls it done</span>}
+      </span>
+    </div>
+  );
+}
+
+/** A chance in words: never 0 or 100 %. */
+export const percent = (chance: number) =>
+  chance > 0.99 ? 'over 99 %' : chance < 0.01 ? 'under 1 %' : `${number(100 * chance, 0)} %`;

@@ -1,0 +1,135 @@
+import { ButtonBase } from '@mui/material';
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import type { Paper, Purpose } from './paperTypes';
+
+const controls: Record<string, Purpose> = {
+  controlArrow: 'controlArrow',
+  grip: 'changedGrip',
+  face: 'changedGrip',
+  spine: 'controlArrow',
+  archer: 'otherArcher',
+};
+const outcomes: [string, string][] = [
+  ['nothing', 'Nothing found'],
+  ['found', 'Something was found'],
+  ['left', 'Leave it'],
+];
+
+interface Props {
+  paper: Paper;
+  busy: boolean;
+  onControl: (purpose: Purpose) => void;
+  onNote: (rung: string | null, outcome: string | null, note: string) => void;
+  onWithdraw: (noteId: string) => void;
+}
+
+/** When moves do not help: what to look at, in the school's order; nothing that was done is asked again. */
+export function LadderPanel({ paper, busy, onControl, onNote, onWithdraw }: Props) {
+  const [free, setFree] = useState('');
+  const { ladder } = paper;
+  return (
+    <section className="reading" aria-label="The ladder">
+      <h1>{ladder.wanted ? 'Moves do not help: look here first' : 'If moves do not help'}</h1>
+      <p className="muted">In the order of this school. Equal holes do not clear grip, face pressure or spine.</p>
+      <ol className="ladder">
+        {ladder.rungs.map((rung) => (
+          <RungLine
+            key={rung.code}
+            rung={rung}
+            here={rung.code === ladder.next}
+            busy={busy}
+            onControl={onControl}
+            onNote={onNote}
+            onWithdraw={onWithdraw}
+          />
+        ))}
+      </ol>
+      <h2>A note at this place</h2>
+      <div className="row">
+        <input
+          className="name-input wide-input"
+          aria-label="A note at this place"
+          placeholder="wind, a new grip, seated …"
+          maxLength={500}
+          value={free}
+          onChange={(event) => setFree(event.target.value)}
+        />
+        <ButtonBase
+          className="key"
+          disabled={!free.trim() || busy}
+          onClick={() => {
+            onNote(null, null, free);
+            setFree('');
+          }}
+        >
+          Note it
+        </ButtonBase>
+      </div>
+    </section>
+  );
+}
+
+function RungLine({
+  rung,
+  here,
+  busy,
+  onControl,
+  onNote,
+  onWithdraw,
+}: { rung: Schemas['RungView']; here: boolean } & Omit<Props, 'paper'>) {
+  const [note, setNote] = useState('');
+  const done = rung.outcome !== null;
+  return (
+    <li className={here ? 'here' : done ? 'done' : ''} data-rung={rung.code}>
+      <b>{rung.title}</b>
+      {done ? (
+        <span>
+          {words(rung.outcome!)}
+          {rung.note && `: ${rung.note}`}
+          {rung.noteId && (
+            <ButtonBase className="plain" disabled={busy} onClick={() => onWithdraw(rung.noteId!)}>
+              Take back
+            </ButtonBase>
+          )}
+        </span>
+      ) : (
+        <>
+          <p>{rung.how}</p>
+          <p className="muted">{rung.tells}</p>
+          {here && (
+            <div className="row">
+              {controls[rung.code] && (
+                <ButtonBase className="key strong" disabled={busy} onClick={() => onControl(controls[rung.code]!)}>
+                  Shoot it now
+                </ButtonBase>
+              )}
+              <input
+                className="name-input"
+                aria-label={`${rung.title}: what was seen`}
+                placeholder="what was seen"
+                maxLength={500}
+                value={note}
+                onChange={(event) => setNote(event.target.value)}
+              />
+              {outcomes.map(([code, label]) => (
+                <ButtonBase key={code} className="key" disabled={busy} onClick={() => onNote(rung.code, code, note)}>
+                  {label}
+                </ButtonBase>
+              ))}
+            </div>
+          )}
+        </>
+      )}
+    </li>
+  );
+}
+
+const words = (outcome: string) =>
+  outcome === 'nothing'
+    ? 'done, nothing found'
+    : outcome === 'found'
+      ? 'something was found'
+      : outcome === 'left'
+        ? 'left'
+        : 'shot';

@@ -1,0 +1,192 @@
+import { ButtonBase } from '@mui/material';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { answer, api, newId, type Schemas } from '../../api/client';
+import { useActs } from '../../bench/useActs';
+import { number, signed } from '../../units/units';
+import { useSay } from '../../units/UnitsContext';
+import { percent } from './ChanceBar';
+
+type Response = Schemas['ResponseView'];
+
+/** What this bow's adjusters were seen to do: before and after, with what its other stages taught; can be forgotten. */
+export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () => void }) {
+  const queries = useQueryClient();
+  const acts = useActs();
+  const response = useQuery({
+    queryKey: ['response', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/response', { params: { path: { bowId } } })),
+  });
+  const after = (view: Response | null) => {
+    if (!view) return;
+    queries.setQueryData(['response', bowId], view);
+    onForgot();
+  };
+  const forget = async (kinds: Schemas['AdjusterKind'][], reason: string) =>
+    after(
+      await acts.act(() =>
+        answer(
+          api.POST('/api/bows/{bowId}/response/resets', {
+            params: { path: { bowId } },
+            body: { id: newId(), kinds, reason },
+          }),
+        ),
+      ),
+    );
+  const takeBack = async (id: string) =>
+    after(
+      await acts.act(() =>
+        answer(api.DELETE('/api/bows/{bowId}/response/resets/{id}', { params: { path: { bowId, id } } })),
+      ),
+    );
+  const view = response.data;
+  if (!view)
+    return (
+      <section className="reading">
+        <h1>{response.isError ? 'The learned response could not be read.' : 'Reading what was learned …'}</h1>
+      </section>
+    );
+  return (
+    <section className="reading" aria-label="Learned response" data-testid="learned">
+      <h1>What this bow has taught</h1>
+      <p>
+        {view.stage
+          ? `${view.stage}, ${view.arrowName}: ${view.shots} shots, spread ${number(view.spread, 2)} in (${view.ownSpread ? 'this archer’s usual' : 'usual about'} ${number(view.usualSpread, 2)}).`
+          : 'No paper yet: these are the trade’s guesses.'}
+      </p>
+      {acts.problem && (
+        <p className="fault" role="alert">
+          {acts.problem.message}
+        </p>
+      )}
+      {view.proposals.map((proposal) => (
+        <div key={proposal.change} className="caution asking">
+          <p>{proposal.words}</p>
+          <ButtonBase className="key" disabled={acts.busy} onClick={() => void forget(proposal.kinds, proposal.change)}>
+            Forget it
+          </ButtonBase>
+        </div>
+      ))}
+      <Rows view={view} />
+      {view.others.length > 0 && (
+        <>
+          <h2>Its other stages, a weaker word</h2>
+          <ul className="plain-list">
+            {view.others.map((other, i) => (
+              <li key={`${other.words}${i}`}>
+                <b>
+                  {other.words}, {other.arrowName}
+                </b>
+                , {other.shots} shots, spread {number(other.spread, 2)} in.{' '}
+                {other.taught.length === 0
+                  ? 'Nothing was moved there.'
+                  : other.taught.map((t) => `${t.name} ${signed(t.gain, 3)} ± ${number(t.sd, 3)} in a step`).join('; ')}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <div className="row">
+        <ButtonBase
+          className="key"
+          disabled={acts.busy || view.shots === 0}
+          onClick={() => void forget([], 'asked for by hand')}
+        >
+          Forget everything learned so far
+        </ButtonBase>
+      </div>
+      {view.resets.map((reset) => (
+        <p key={reset.id} className="muted">
+          Forgotten on {new Date(reset.resetAt).toLocaleDateString('en-GB')}: {reset.words} ({reset.reason}). The shots
+          stay on record.
+          <ButtonBase className="plain" disabled={acts.busy} onClick={() => void takeBack(reset.id)}>
+            Take it back
+          </ButtonBase>
+        </p>
+      ))}
+    </section>
+  );
+}
+
+function Rows({ view }: { view: Response }) {
+  const say = useSay();
+  return (
+    <table className="card-table learned">
+      <thead>
+        <tr>
+          <th scope="col">Adjuster</th>
+          <th scope="col">A step now, in</th>
+          <th scope="col">
+            <span className="visually-hidden">Drawn: </span>guess, before, now
+          </th>
+          <th scope="col">From</th>
+        </tr>
+      </thead>
+      <tbody>
+        {view.rows.map((row) => (
+          <tr key={row.kind}>
+            <th scope="row">
+              {row.name}
+              <br />
+              <small className="muted">
+                {row.stepUnit}; +: {say(row.plusWords.toLowerCase())}
+              </small>
+            </th>
+            <td>
+              {row.open ? number(row.now.gain, 3) : signed(row.now.gain, 3)} ± {number(row.now.sd, 3)}
+              {row.open && (
+                <>
+                  <br />
+                  <small>either way</small>
+                </>
+              )}
+            </td>
+            <td>
+              <GainBars row={row} />
+            </td>
+            <td>
+              {row.words}
+              {row.open && `; to the right with ${percent(row.plusChance)}`}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Hollow: the trade's guess; dashed: before this stage; solid: now. Bars are 95 %. */
+function GainBars({ row }: { row: Schemas['ResponseRow'] }) {
+  const WIDTH = 190;
+  const reach = Math.max(
+    row.nominal * 2.2,
+    Math.abs(row.now.gain) + 2 * row.now.sd,
+    row.before.gain + 2 * row.before.sd,
+  );
+  const low = row.now.gain < 0 ? -reach : 0;
+  const x = (gain: number) => 8 + ((WIDTH - 16) * (Math.max(low, gain) - low)) / (reach - low);
+  const bar = (y: number, gain: number, sd: number, colour: string, dash?: string) => (
+    <path
+      d={`M${x(gain - 2 * sd)} ${y}H${x(gain + 2 * sd)}M${x(gain - 2 * sd)} ${y - 4}v8M${x(gain + 2 * sd)} ${y - 4}v8`}
+      stroke={colour}
+      strokeWidth="2"
+      strokeDasharray={dash}
+      fill="none"
+    />
+  );
+  return (
+    <svg
+      width={WIDTH}
+      height="40"
+      viewBox={`0 0 ${WIDTH} 40`}
+      role="img"
+      aria-label={`guess ${number(row.nominal, 3)}, before ${number(row.before.gain, 3)} ± ${number(row.before.sd, 3)}, now ${signed(row.now.gain, 3)} ± ${number(row.now.sd, 3)}`}
+    >
+      <path d={`M${x(0)} 2v36`} stroke="var(--line)" />
+      <path d={`M${x(row.nominal)} 8l-5 -7h10z`} fill="none" stroke="var(--ink2)" strokeWidth="1.5" />
+      {bar(16, row.before.gain, row.before.sd, 'var(--pred)', '4 3')}
+      {bar(30, row.now.gain, row.now.sd, 'var(--ink)')}
+      <circle cx={x(row.before.gain)} cy="16" r="4" fill="var(--bench)" stroke="var(--pred)" strokeWidth="2" />
+      <circle cx={x(row.now.gain)} cy="30" r="4.5" fill="var(--bill)" />
+    </svg>
+  );
+}

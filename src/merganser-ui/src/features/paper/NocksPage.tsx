@@ -1,0 +1,294 @@
+import { ButtonBase } from '@mui/material';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { answer, api, type Schemas } from '../../api/client';
+import { Field } from '../../bench/Field';
+import { Foot } from '../../bench/Foot';
+import { useActs } from '../../bench/useActs';
+import { useUndo } from '../../bench/useUndo';
+import { number } from '../../units/units';
+import { useSay } from '../../units/UnitsContext';
+import { SayIt } from './SayIt';
+import type { Choices, Words } from './paperTypes';
+
+type Nocks = Schemas['NockTuneView'];
+
+/** Every shaft through paper: its nock turned and marked, then all of them with vanes. */
+export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices | undefined }) {
+  const navigate = useNavigate();
+  const dozens = useQuery({
+    queryKey: ['dozens', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/dozens', { params: { path: { bowId } } })),
+  });
+  const [dozenId, setDozenId] = useState<string | null>(null);
+  const dozen = dozens.data?.find((d) => d.id === dozenId) ?? dozens.data?.[0];
+  const nocks = useQuery({
+    queryKey: ['nocks', dozen?.id],
+    queryFn: () => answer(api.GET('/api/dozens/{id}/nocks', { params: { path: { id: dozen!.id } } })),
+    enabled: dozen !== undefined,
+  });
+  if (dozens.data?.length === 0)
+    return (
+      <>
+        <main className="thing nocks-page">
+          <section className="reading">
+            <h1>No dozen yet</h1>
+            <p>Nock tuning goes arrow by arrow: number them first, in a dozen.</p>
+          </section>
+        </main>
+        <Foot
+          sentence="Begin a dozen, then its nocks."
+          reason="Each arrow keeps its mark and what paper said of it."
+          button="To the dozen"
+          onGo={() => void navigate(`/bows/${bowId}/dozen`)}
+          alternative="Back to the session"
+          onAlternative={() => void navigate(`/bows/${bowId}/paper`)}
+        />
+      </>
+    );
+  if (!nocks.data)
+    return (
+      <>
+        <main className="thing nocks-page" />
+        <Foot
+          sentence={nocks.isError ? 'The nocks could not be read.' : 'Opening the dozen …'}
+          reason=""
+          button="Back to the session"
+          onGo={() => void navigate(`/bows/${bowId}/paper`)}
+        />
+      </>
+    );
+  return (
+    <NockBench
+      key={nocks.data.dozenId}
+      bowId={bowId}
+      nocks={nocks.data}
+      sizes={choices?.sizes ?? []}
+      others={(dozens.data ?? []).map((d) => ({ id: d.id, name: d.name }))}
+      onDozen={setDozenId}
+    />
+  );
+}
+
+interface BenchProps {
+  bowId: string;
+  nocks: Nocks;
+  sizes: Choices['sizes'];
+  others: { id: string; name: string }[];
+  onDozen: (id: string) => void;
+}
+
+function NockBench({ bowId, nocks, sizes, others, onDozen }: BenchProps) {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const acts = useActs();
+  const undo = useUndo();
+  const [picked, setPicked] = useState<{ number: number; turn: number; fletched: boolean } | null>(null);
+  const [words, setWords] = useState<Words | null>(null);
+  const [right, setRight] = useState('');
+  const [up, setUp] = useState('');
+  const next = nocks.next;
+  const at = picked ?? (next.number ? { number: next.number, turn: next.turn, fletched: next.fletched } : null);
+  const ready = words !== null || right.trim() !== '' || up.trim() !== '';
+  const put = (view: Nocks | null) => {
+    if (!view) return;
+    queries.setQueryData(['nocks', nocks.dozenId], view);
+    void queries.invalidateQueries({ queryKey: ['dozens', bowId] });
+    setPicked(null);
+    setWords(null);
+    setRight('');
+    setUp('');
+  };
+  const shoot = async () => {
+    if (!at || !ready) return;
+    const before = nocks.arrows.flatMap((a) => a.shots.map((s) => s.id));
+    const what = `nock ${JSON.stringify([at, words, right, up, before.length])}`;
+    const view = await acts.act(() =>
+      answer(
+        api.POST('/api/dozens/{id}/nocks', {
+          params: { path: { id: nocks.dozenId } },
+          body: { id: acts.idFor(what), ...at, right: words ? null : right, up: words ? null : up, words },
+        }),
+      ),
+    );
+    put(view);
+    const added = view?.arrows.flatMap((a) => a.shots).find((s) => !before.includes(s.id));
+    if (added) undo.offer('Undo the shot', () => void takeBack(added.id));
+  };
+  const takeBack = async (shotId: string) =>
+    put(
+      await acts.act(() =>
+        answer(api.DELETE('/api/dozens/{id}/nocks/{shotId}', { params: { path: { id: nocks.dozenId, shotId } } })),
+      ),
+    );
+  const turns = at?.fletched ? nocks.vaneTurns : nocks.bareTurns;
+  return (
+    <>
+      <main className="thing nocks-page">
+        <section className="reading" aria-label="Arrows">
+          <div className="row">
+            <h1>Nocks of {nocks.name}</h1>
+            {others.length > 1 && (
+              <label className="other-arrows">
+                <span className="visually-hidden">Dozen</span>
+                <select value={nocks.dozenId} onChange={(event) => onDozen(event.target.value)}>
+                  {others.map((o) => (
+                    <option key={o.id} value={o.id}>
+                      {o.name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+          </div>
+          <p className="muted">
+            {nocks.good} of {nocks.arrows.length} fly inside {number(nocks.tolerance, 2)} in
+            {nocks.practice > 0 && `, ${nocks.practice} for practice`}. Rings: one turn each, the best one filled.
+          </p>
+          <ul className="nock-list">
+            {nocks.arrows.map((arrow) => (
+              <li key={arrow.number} className={arrow.number === at?.number ? 'here' : ''}>
+                <ButtonBase
+                  className="nock-arrow"
+                  aria-pressed={arrow.number === at?.number}
+                  onClick={() => {
+                    const fletched = arrow.fletched.state !== 'untried' || arrow.bare.state === 'good';
+                    setPicked({
+                      number: arrow.number,
+                      fletched,
+                      turn: (fletched ? arrow.fletched : arrow.bare).next ?? 0,
+                    });
+                  }}
+                >
+                  <b className="n">{arrow.number}</b>
+                  <NockRing arrow={arrow} fletched={false} turns={nocks.bareTurns} />
+                  <NockRing arrow={arrow} fletched turns={nocks.vaneTurns} />
+                  <span>
+                    <small>bare: {arrow.bare.words}</small>
+                    <small>vanes: {arrow.fletched.words}</small>
+                  </span>
+                </ButtonBase>
+              </li>
+            ))}
+          </ul>
+        </section>
+        {at && (
+          <section className="reading" aria-label="This arrow">
+            <p className="lab">Arrow {at.number}</p>
+            <h1>
+              {at.fletched ? 'With vanes' : 'Bare'}, {at.turn === 0 ? 'as it came' : `${at.turn} of ${turns} turned`}
+            </h1>
+            <div className="row" role="group" aria-label="Bare or fletched">
+              {[false, true].map((fletched) => (
+                <ButtonBase
+                  key={String(fletched)}
+                  className="key"
+                  aria-pressed={at.fletched === fletched}
+                  onClick={() => setPicked({ ...at, fletched, turn: 0 })}
+                >
+                  {fletched ? 'With vanes' : 'Bare'}
+                </ButtonBase>
+              ))}
+            </div>
+            <div className="row" role="group" aria-label="Turn of the nock">
+              {Array.from({ length: turns }, (_, turn) => (
+                <ButtonBase
+                  key={turn}
+                  className="key"
+                  aria-pressed={at.turn === turn}
+                  onClick={() => setPicked({ ...at, turn })}
+                >
+                  {turn === 0 ? 'as it came' : `turn ${turn}`}
+                </ButtonBase>
+              ))}
+            </div>
+            <SayIt words={words} sizes={sizes} onChange={setWords} />
+            {!words && (
+              <div className="pair-even">
+                <Field
+                  label="Tail right of the point (left: −)"
+                  name="right"
+                  quantity="length"
+                  value={right}
+                  onChange={setRight}
+                  fault={acts.faults.right?.[0]}
+                />
+                <Field
+                  label="Tail above the point (below: −)"
+                  name="up"
+                  quantity="length"
+                  value={up}
+                  onChange={setUp}
+                  fault={acts.faults.up?.[0]}
+                  onEnter={() => void shoot()}
+                />
+              </div>
+            )}
+            <ShotsOf arrow={nocks.arrows[at.number - 1]!} onTakeBack={(id) => void takeBack(id)} />
+          </section>
+        )}
+      </main>
+      <Foot
+        trouble={acts.problem !== null}
+        sentence={acts.problem?.message ?? (ready ? `Keep it for arrow ${at?.number}.` : next.sentence)}
+        reason={acts.problem ? 'What you entered is still here.' : next.reason}
+        button="Keep this shot"
+        busy={!ready || !at || acts.busy}
+        onGo={() => void shoot()}
+        alternative="Back to the session"
+        onAlternative={() => void navigate(`/bows/${bowId}/paper`)}
+        extra={undo.key}
+      />
+    </>
+  );
+}
+
+function ShotsOf({ arrow, onTakeBack }: { arrow: Schemas['NockArrowView']; onTakeBack: (id: string) => void }) {
+  const say = useSay();
+  if (arrow.shots.length === 0) return <p className="muted">No shot of this arrow yet.</p>;
+  return (
+    <ul className="plain-list">
+      {arrow.shots.map((shot) => (
+        <li key={shot.id}>
+          {shot.fletched ? 'vanes' : 'bare'}, {shot.turned}:{' '}
+          <b className="n">{say(`${number(shot.tear.length!, 2)} in`)}</b>
+          <ButtonBase className="plain" onClick={() => onTakeBack(shot.id)}>
+            Take back
+          </ButtonBase>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The nock from behind: a mark for each turn; tried ones hollow, the best filled, good with a green ring. */
+function NockRing({ arrow, fletched, turns }: { arrow: Schemas['NockArrowView']; fletched: boolean; turns: number }) {
+  const reading = fletched ? arrow.fletched : arrow.bare;
+  const tried = new Set(arrow.shots.filter((s) => s.fletched === fletched).map((s) => s.turn));
+  const good = reading.state === 'good';
+  return (
+    <svg width="48" height="48" viewBox="-24 -24 48 48" aria-hidden="true">
+      <circle r="13" fill="none" stroke={good ? 'var(--green)' : 'var(--edge)'} strokeWidth={good ? 4 : 1.5} />
+      <path d="M-4 0h8" stroke="var(--ink)" strokeWidth="2.5" />
+      {Array.from({ length: turns }, (_, turn) => {
+        const angle = -Math.PI / 2 + (2 * Math.PI * turn) / turns;
+        const [x, y] = [19 * Math.cos(angle), 19 * Math.sin(angle)];
+        return tried.has(turn) ? (
+          <circle
+            key={turn}
+            cx={x}
+            cy={y}
+            r="4"
+            fill={turn === reading.best ? 'var(--ink)' : 'var(--bench)'}
+            stroke="var(--ink)"
+            strokeWidth="1.5"
+          />
+        ) : (
+          <circle key={turn} cx={x} cy={y} r="1.8" fill="var(--edge)" />
+        );
+      })}
+      {reading.state === 'practice' && <path d="M-9 -9l18 18M9 -9l-18 18" stroke="var(--crest)" strokeWidth="2.5" />}
+    </svg>
+  );
+}

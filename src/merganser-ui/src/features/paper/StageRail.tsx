@@ -1,0 +1,42 @@
+import { ButtonBase } from '@mui/material';
+import { percent } from './ChanceBar';
+import type { Paper } from './paperTypes';
+
+/** The stages of the plan on a rail, the pointer at the one in work, each with how it stands. */
+export function StageRail({
+  paper,
+  onGo,
+}: {
+  paper: Paper;
+  onGo: (stage: { distance: number; fletched: boolean }) => void;
+}) {
+  return (
+    <ol className="stage-rail" aria-label="Stages">
+      {paper.plan.stages.map((stage) => (
+        <li key={stage.words} className={stage.inWork ? 'now' : ''}>
+          <ButtonBase
+            onClick={() => onGo(stage)}
+            aria-current={stage.inWork ? 'step' : undefined}
+            aria-label={`${stage.words}, ${stage.chance === null ? 'not shot yet' : `${percent(stage.chance)} inside`}`}
+          >
+            <svg width="30" height="29" viewBox="0 2 30 29" aria-hidden="true">
+              {stage.inWork && <path d="M15 12l-7 -11h14z" fill="var(--bill)" />}
+              <path d="M0 22h30" stroke="var(--edge)" strokeWidth="1.5" />
+              <circle
+                cx="15"
+                cy="22"
+                r={stage.inWork ? 8 : 6}
+                fill={stage.chance !== null && stage.chance > 0.9 ? 'var(--green)' : 'var(--bench)'}
+                stroke="var(--ink)"
+                strokeWidth={stage.inWork ? 3 : 1.5}
+                strokeDasharray={stage.planned ? undefined : '3 2'}
+              />
+            </svg>
+            <b>{stage.words}</b>
+            <small>{stage.chance === null ? 'not yet' : `${percent(stage.chance)} in`}</small>
+          </ButtonBase>
+        </li>
+      ))}
+    </ol>
+  );
+}

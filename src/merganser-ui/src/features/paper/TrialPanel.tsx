@@ -1,0 +1,44 @@
+import type { Schemas } from '../../api/client';
+import { number } from '../../units/units';
+import { useSay } from '../../units/UnitsContext';
+
+/** A trial: which arrows need no move, the points each shaft tolerates, and whether bow or arrow is the cause. */
+export function TrialPanel({ trial }: { trial: Schemas['Trial'] }) {
+  const say = useSay();
+  return (
+    <div data-testid="trial">
+      <h2>{trial.cause}</h2>
+      {trial.because && <p className="muted">{trial.because}</p>}
+      <table className="card-table">
+        <thead>
+          <tr>
+            <th scope="col">Arrow</th>
+            <th scope="col">Mean tear</th>
+            <th scope="col">Shots</th>
+            <th scope="col">Reading</th>
+          </tr>
+        </thead>
+        <tbody>
+          {trial.rows.map((row) => (
+            <tr key={row.arrow.name}>
+              <th scope="row">{row.arrow.name}</th>
+              <td>{say(`${number(row.mean.mean!.length!, 2)} in ± ${number(row.mean.radius!, 2)}`)}</td>
+              <td>{row.mean.count}</td>
+              <td>{row.words}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {trial.ranges.length > 0 && (
+        <>
+          <h2>Points that need no move, the widest range first</h2>
+          <ul className="plain-list">
+            {trial.ranges.map((range) => (
+              <li key={range.shaft}>{range.words}</li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}

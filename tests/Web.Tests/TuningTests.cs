@@ -1,0 +1,310 @@
+using System.Text.Json.Nodes;
+
+namespace Merganser.Web.Tests;
+
+/// <summary>The whole session over the API: plan, stages, words, doubt, late moves, controls, ladder, trial, response, nock tuning.</summary>
+public class TuningTests
+{
+    private static readonly object ThreeThenSix = new[] { new { distance = "3", fletched = false }, new { distance = "6", fletched = false } };
+
+    [Fact]
+    public async Task Passing_three_yards_leads_to_six_and_results_are_kept_for_each()
+    {
+        using var bench = new WebBench();
+        var paper = await ShootUntilGood(bench, await bench.StartPaper(ThreeThenSix));
+        ((string)paper["next"]!["action"]!).ShouldBe("nextStage");
+        ((double)paper["plan"]!["nextStage"]!["distance"]!).ShouldBe(6);
+        paper = (await bench.Post($"/api/papers/{Id(paper)}/sets", new { id = WebBench.NewId(), distance = "6", fletched = false })).Body;
+        Kind(paper).ShouldBe("noShots");
+        paper = await bench.Shoot(paper, .7, 0);
+        var stages = paper["plan"]!["stages"]!.AsArray();
+        stages.Count.ShouldBe(2);
+        ((double)stages[0]!["chance"]!).ShouldBeGreaterThan(.9);
+        ((bool)stages[1]!["inWork"]!).ShouldBeTrue();
+        ((double)stages[1]!["chance"]!).ShouldBeLessThan(.2);
+    }
+
+    [Theory]
+    [InlineData(0, "shotsPerDecision")]
+    [InlineData(4, "shotsPerDecision")]
+    public async Task A_plan_has_a_number_of_shots_that_is_in_use(int shots, string field)
+    {
+        using var bench = new WebBench();
+        var (status, problem) = await bench.Post("/api/papers", new { id = WebBench.NewId(), bowId = WebBench.Brindle, arrowVersionId = WebBench.IslandVersion, stages = ThreeThenSix, shotsPerDecision = shots });
+        status.ShouldBe(400);
+        problem["errors"]![field].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task The_second_stages_bad_distance_is_named()
+    {
+        using var bench = new WebBench();
+        var (status, problem) = await bench.Post("/api/papers", new { id = WebBench.NewId(), bowId = WebBench.Brindle, arrowVersionId = WebBench.IslandVersion, stages = new[] { new { distance = "3", fletched = false }, new { distance = "far", fletched = true } } });
+        status.ShouldBe(400);
+        problem["errors"]!["distance2"].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task The_shooters_words_are_understood_and_kept()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.StartPaper();
+        var shot = WebBench.Shot(0, 0);
+        shot["tail"] = null;
+        shot["words"] = new JsonObject { ["sideways"] = "inch", ["left"] = true, ["sidewaysEnd"] = "tail", ["height"] = "half", ["low"] = true, ["heightEnd"] = "point" };
+        paper = (await bench.Post($"/api/sets/{SetId(paper)}/shots", shot)).Body;
+        var kept = paper["sets"]![0]!["shots"]![0]!;
+        ((double)kept["tear"]!["x"]!).ShouldBe(-1);
+        ((double)kept["tear"]!["y"]!).ShouldBe(.5);
+        ((string)kept["words"]!).ShouldBe("tail left 1.00 in, tail high 0.50 in");
+        shot["id"] = WebBench.NewId();
+        shot["words"]!["sideways"] = "mile";
+        (await bench.Post($"/api/sets/{SetId(paper)}/shots", shot)).Body["errors"]!["words"].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task A_doubted_shot_counts_for_less_and_is_shown_as_such()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.StartPaper();
+        paper = await bench.Shoot(paper, .3, 0);
+        paper = await bench.Shoot(paper, .33, .02);
+        paper = await bench.Shoot(paper, 1.1, .4);
+        var sure = (double)paper["advice"]!["ghosts"]!.AsArray().Select(g => (double)g!["mean"]!["x"]!).DefaultIfEmpty(0).First();
+        var odd = (string)paper["sets"]![0]!["shots"]![2]!["id"]!;
+        paper = (await bench.Post($"/api/shots/{odd}/marks", new { id = WebBench.NewId(), reason = (string?)null, doubtful = true })).Body;
+        ((bool)paper["sets"]![0]!["shots"]![2]!["doubtful"]!).ShouldBeTrue();
+        paper["sets"]![0]!["shots"]![2]!["voidReason"].ShouldBeNull();
+        var chance = (double)paper["advice"]!["chance"]!;
+        paper = (await bench.Post($"/api/shots/{odd}/marks", new { id = WebBench.NewId(), reason = (string?)null, doubtful = false })).Body;
+        ((bool)paper["sets"]![0]!["shots"]![2]!["doubtful"]!).ShouldBeFalse();
+        ((double)paper["advice"]!["chance"]!).ShouldNotBe(chance);
+        sure.ShouldBeLessThan(2);
+    }
+
+    [Fact]
+    public async Task A_move_that_is_logged_late_changes_the_sets_it_lies_between()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.StartPaper();
+        paper = await bench.Shoot(paper, .02, .8);
+        paper = await bench.Shoot(paper, -.02, .82);
+        var first = SetId(paper);
+        paper = (await bench.Post($"/api/papers/{Id(paper)}/sets", new { id = WebBench.NewId(), distance = "3", fletched = false })).Body;
+        paper = await bench.Shoot(paper, .03, .1);
+        paper = await bench.Shoot(paper, .00, .12);
+        var sets = paper["sets"]!.AsArray().Count;
+        paper = (await bench.Post($"/api/papers/{Id(paper)}/moves", new { id = WebBench.NewId(), adjuster = "restHeight", to = -22, note = "forgot to log", afterSetId = first })).Body;
+        paper["sets"]!.AsArray().Count.ShouldBe(sets, "a late entry opens no set");
+        paper["sets"]![0]!["wayBack"]!.AsArray().Single(m => (string)m!["kind"]! == "restHeight")!["to"]!.GetValue<int>().ShouldBe(-2);
+        paper["sets"]![1]!["wayBack"]!.AsArray().ShouldNotContain(m => (string)m!["kind"]! == "restHeight");
+        var learned = await bench.Get($"/api/bows/{WebBench.Brindle}/response");
+        var rest = learned["rows"]!.AsArray().Single(r => (string)r!["kind"]! == "restHeight")!;
+        ((int)rest["settings"]!).ShouldBe(2);
+        ((double)rest["now"]!["gain"]!).ShouldBe(.7 / 20, .012);
+        ((double)rest["now"]!["sd"]!).ShouldBeLessThan((double)rest["before"]!["sd"]!);
+    }
+
+    [Fact]
+    public async Task A_control_arrow_that_tears_otherwise_points_to_the_arrow_and_is_no_part_of_the_session()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.StartPaper();
+        paper = await bench.Shoot(paper, .8, .02);
+        paper = await bench.Shoot(paper, .84, 0);
+        var chance = (double)paper["advice"]!["chance"]!;
+        paper = (await bench.Post($"/api/papers/{Id(paper)}/sets", new { id = WebBench.NewId(), distance = "3", fletched = false, purpose = "controlArrow", arrowVersionId = WebBench.IslandVersion })).Body;
+        ((string)paper["next"]!["sentence"]!).ShouldBe("Control arrow: shoot 3 more, touch nothing.");
+        foreach (var x in new[] { .02, -.03, .01 })
+        {
+            paper = await bench.Shoot(paper, x, 0);
+        }
+
+        ((string)paper["next"]!["action"]!).ShouldBe("backToSession");
+        var reading = paper["readings"]!.AsArray().Single(r => (string)r!["cause"]! == "arrow")!;
+        ((bool)reading["suspected"]!).ShouldBeTrue();
+        ((double)paper["advice"]!["chance"]!).ShouldBe(chance, 1e-9);
+        paper["ladder"]!["rungs"]!.AsArray().Single(r => (string)r!["code"]! == "controlArrow")!["outcome"]!.GetValue<string>().ShouldBe("shot");
+    }
+
+    [Fact]
+    public async Task When_moves_do_not_help_the_ladder_comes_first_and_repeats_nothing()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.StartPaper();
+        foreach (var to in new[] { -16, -30, -44 })
+        {
+            paper = await bench.Shoot(paper, 0, .8);
+            paper = await bench.Shoot(paper, .02, .82);
+            paper = (await bench.Post($"/api/papers/{Id(paper)}/moves", new { id = WebBench.NewId(), adjuster = "restHeight", to, note = "" })).Body;
+        }
+
+        paper = await bench.Shoot(paper, 0, .81);
+        paper = await bench.Shoot(paper, .02, .8);
+        ((bool)paper["ladder"]!["wanted"]!).ShouldBeTrue();
+        ((string)paper["next"]!["action"]!).ShouldBe("rung");
+        paper["readings"]!.AsArray().ShouldContain(r => (string)r!["cause"]! == "clearance" && (bool)r["suspected"]!);
+        var rung = (string)paper["ladder"]!["next"]!;
+        paper = (await bench.Post($"/api/papers/{Id(paper)}/notes", new { id = WebBench.NewId(), rung, outcome = "nothing", note = "three shots with a club arrow" })).Body;
+        ((string)paper["ladder"]!["next"]!).ShouldNotBe(rung);
+        var note = paper["sets"]!.AsArray()[^1]!["notesAfter"]![0]!;
+        ((string)note["rung"]!).ShouldBe(rung);
+        var (_, after) = await bench.Send(HttpMethod.Delete, $"/api/papers/{Id(paper)}/notes/{note["id"]}", null);
+        ((string)after["ladder"]!["next"]!).ShouldBe(rung, "a note that is taken back is not done");
+        (await bench.Post($"/api/papers/{Id(paper)}/notes", new { id = WebBench.NewId(), note = " " })).Body["errors"]!["note"].ShouldNotBeNull();
+        (await bench.Post($"/api/papers/{Id(paper)}/notes", new { id = WebBench.NewId(), rung, outcome = "perhaps" })).Body["errors"]!["outcome"].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task A_trial_advises_no_move_and_names_the_cause()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.StartPaper(kind: "trial");
+        paper = await bench.Shoot(paper, .9, 0);
+        paper = await bench.Shoot(paper, .95, .02);
+        var other = (await bench.Get($"/api/bows/{WebBench.Brindle}/arrows")).AsArray().Select(a => a!["kept"]).First(k => k is not null && (string)k["id"]! != WebBench.IslandVersion)!;
+        paper = (await bench.Post($"/api/papers/{Id(paper)}/sets", new { id = WebBench.NewId(), distance = "3", fletched = false, arrowVersionId = (string)other["id"]! })).Body;
+        paper = await bench.Shoot(paper, .02, 0);
+        paper = await bench.Shoot(paper, -.02, .02);
+        paper["advice"]!["move"].ShouldBeNull();
+        var trial = paper["trial"]!;
+        trial["rows"]!.AsArray().Count.ShouldBe(2);
+        ((string)trial["cause"]!).ShouldStartWith("The arrow");
+        ((string)trial["rows"]![0]!["arrow"]!["name"]!).ShouldBe((string)other["typed"]!["name"]!);
+        ((string)paper["next"]!["alternativeAction"]!).ShouldBe("accept");
+    }
+
+    [Fact]
+    public async Task A_bare_tear_that_changes_side_raises_the_spine_question_with_what_each_cure_does()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.StartPaper(ThreeThenSix);
+        paper = await bench.Shoot(paper, -.3, 0);
+        paper = await bench.Shoot(paper, -.33, .02);
+        paper = await bench.Shoot(paper, -.28, .01);
+        paper["spineCheck"].ShouldBeNull();
+        paper = (await bench.Post($"/api/papers/{Id(paper)}/sets", new { id = WebBench.NewId(), distance = "6", fletched = false })).Body;
+        foreach (var x in new[] { .6, .63, .58 })
+        {
+            paper = await bench.Shoot(paper, x, 0);
+        }
+
+        paper["readings"]!.AsArray().ShouldContain(r => (string)r!["cause"]! == "spine" && (bool)r["suspected"]!);
+        var check = paper["spineCheck"]!;
+        var ratio = (double)check["ratio"]!;
+        var tries = check["tries"]!.AsArray();
+        tries.ShouldContain(t => ((string)t!["effect"]!["label"]!).StartsWith("Next spine"));
+        tries.ShouldContain(t => ((string)t!["effect"]!["label"]!).StartsWith("Bow 2 lb down"));
+        tries.ShouldAllBe(t => (double)t!["effect"]!["ratio"]! > ratio);
+    }
+
+    [Fact]
+    public async Task What_was_learned_is_forgotten_when_asked_and_comes_back_when_that_is_undone()
+    {
+        using var bench = new WebBench();
+        var before = await bench.Get($"/api/bows/{WebBench.Brindle}/response");
+        ((int)Yoke(before)["settings"]!).ShouldBe(2);
+        await bench.Post($"/api/bows/{WebBench.Brindle}/changes", new { id = WebBench.NewId(), change = "newString", note = "", happenedAt = (DateTimeOffset?)null });
+        var proposed = await bench.Get($"/api/bows/{WebBench.Brindle}/response");
+        ((string)proposed["proposals"]![0]!["change"]!).ShouldBe("newString");
+        var reset = WebBench.NewId();
+        var (status, after) = await bench.Post($"/api/bows/{WebBench.Brindle}/response/resets", new { id = reset, kinds = Array.Empty<string>(), reason = "new string" });
+        status.ShouldBe(200, after.ToJsonString());
+        ((int)after["shots"]!).ShouldBe(0);
+        after["proposals"]!.AsArray().ShouldBeEmpty();
+        ((double)Yoke(after)["now"]!["gain"]!).ShouldBe((double)Yoke(after)["nominal"]!, 1e-9);
+        var (_, again) = await bench.Send(HttpMethod.Delete, $"/api/bows/{WebBench.Brindle}/response/resets/{reset}", null);
+        ((int)Yoke(again)["settings"]!).ShouldBe(2);
+    }
+
+    [Fact]
+    public async Task Another_distance_of_the_same_bow_is_a_weaker_prior()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.StartPaper(new[] { new { distance = "6", fletched = false } });
+        await bench.Shoot(paper, .4, 0);
+        var learned = await bench.Get($"/api/bows/{WebBench.Brindle}/response");
+        ((string)learned["stage"]!).ShouldBe("6 yd, bare");
+        learned["others"]!.AsArray().ShouldContain(o => (string)o!["words"]! == "3 yd, bare");
+        ((double)Yoke(learned)["before"]!["gain"]!).ShouldNotBe((double)Yoke(learned)["nominal"]!);
+        ((string)Yoke(learned)["words"]!).ShouldBe("from this bow's other stages");
+    }
+
+    [Fact]
+    public async Task An_arrow_of_the_dozen_that_tears_apart_is_named()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.StartPaper(dozenId: "cccccccc-0000-4000-8000-000000000002");
+        paper["plan"]!["arrowNumbers"]!.AsArray().Count.ShouldBe(12);
+        foreach (var (x, arrow) in new[] { (.10, "1"), (.12, "1"), (.11, "4"), (.13, "4"), (.9, "9"), (.95, "9") })
+        {
+            paper = await bench.Shoot(paper, x, 0, arrow);
+        }
+
+        ((string)paper["readings"]!.AsArray().Single(r => (string)r!["cause"]! == "arrow")!["evidence"]!["statement"]!).ShouldBe("Arrow 9 tears apart from the others.");
+    }
+
+    [Fact]
+    public async Task Nocks_are_turned_until_a_turn_flies_inside_and_the_mark_is_on_the_arrow()
+    {
+        using var bench = new WebBench();
+        const string dozen = "cccccccc-0000-4000-8000-000000000001";
+        var view = await bench.Get($"/api/dozens/{dozen}/nocks");
+        ((int)view["next"]!["number"]!).ShouldBe(1);
+        view = await Nock(bench, dozen, 1, 0, false, "0,6");
+        ((int)view["next"]!["turn"]!).ShouldBe(1);
+        view = await Nock(bench, dozen, 1, 1, false, "0.1");
+        ((string)view["arrows"]![0]!["bare"]!["state"]!).ShouldBe("good");
+        ((int)view["next"]!["number"]!).ShouldBe(2);
+        view = await Nock(bench, dozen, 3, 0, true, ".6");
+        view = await Nock(bench, dozen, 3, 1, true, ".5");
+        view = await Nock(bench, dozen, 3, 2, true, ".7");
+        ((string)view["arrows"]![2]!["fletched"]!["state"]!).ShouldBe("practice");
+        ((int)view["practice"]!).ShouldBe(1);
+        var tray = (await bench.Get($"/api/dozens/{dozen}"))["tray"]!.AsArray();
+        ((string)tray[0]!["nockMark"]!).ShouldBe("1 of 4 turned, bare");
+        ((string)tray[2]!["paper"]!).ShouldBe("practice only");
+        var last = (string)view["arrows"]![2]!["shots"]!.AsArray()[^1]!["id"]!;
+        var (_, undone) = await bench.Send(HttpMethod.Delete, $"/api/dozens/{dozen}/nocks/{last}", null);
+        ((string)undone["arrows"]![2]!["fletched"]!["state"]!).ShouldBe("turnOn");
+    }
+
+    [Theory]
+    [InlineData(9, 0, "0", "number")]
+    [InlineData(1, 7, "0", "turn")]
+    [InlineData(1, 0, "", "right")]
+    [InlineData(1, 0, "a lot", "right")]
+    public async Task A_nock_shot_names_what_is_wrong(int number, int turn, string right, string field)
+    {
+        using var bench = new WebBench();
+        var (status, problem) = await bench.Post("/api/dozens/cccccccc-0000-4000-8000-000000000001/nocks", new { id = WebBench.NewId(), number, turn, fletched = false, right, up = "" });
+        status.ShouldBe(400);
+        problem["errors"]![field].ShouldNotBeNull();
+    }
+
+    private static async Task<JsonNode> Nock(WebBench bench, string dozen, int number, int turn, bool fletched, string right)
+    {
+        var (status, view) = await bench.Post($"/api/dozens/{dozen}/nocks", new { id = WebBench.NewId(), number, turn, fletched, right, up = "0" });
+        status.ShouldBe(200, view.ToJsonString());
+        return view;
+    }
+
+    private static async Task<JsonNode> ShootUntilGood(WebBench bench, JsonNode paper)
+    {
+        for (var i = 0; i < 12 && Kind(paper) != "goodEnough"; i++)
+        {
+            paper = await bench.Shoot(paper, i % 2 == 0 ? .03 : -.02, .01);
+        }
+
+        Kind(paper).ShouldBe("goodEnough");
+        return paper;
+    }
+
+    private static JsonNode Yoke(JsonNode response) => response["rows"]!.AsArray().Single(r => (string)r!["kind"]! == "yokePair")!;
+
+    private static string Id(JsonNode paper) => (string)paper["id"]!;
+
+    private static string SetId(JsonNode paper) => (string)paper["sets"]!.AsArray()[^1]!["id"]!;
+
+    private static string Kind(JsonNode paper) => (string)paper["advice"]!["kind"]!;
+}
