@@ -36,8 +36,8 @@ public class Screenshots
         Take("match", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=match", ".match-found");
         Take("build-list", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=tray", ".assembly");
         Take("paper", $"{Bow}/paper", ".move-box");
-        Take("paper-recurve", "/bows/22222222-0000-4000-8000-000000000002/paper", ".move-box");
-        Take("words", "/glossary", ".glossary");
+        Take("learned", $"{Bow}/paper?way=learned", "[data-testid=learned] .learned");
+        Take("nock-tune", "/bows/22222222-0000-4000-8000-000000000002/paper?way=nocks", ".nock-list");
         bench.Size(390, 844, phone: true);
         Take("phone-paper", $"{Bow}/paper", ".move-box");
         Take("phone-arrow", $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", ".callouts");

@@ -13,6 +13,9 @@ public sealed class MeanTear
     /// <summary>Shot spread per axis that is assumed until this archer's own is known, inches (trade-like guess, no source).</summary>
     public const double UsualSpread = 0.18;
 
+    /// <summary>How well a hole is read at best, inches per axis: shots that look alike are not closer than this (trade-like guess, no source).</summary>
+    public const double ReadingError = 0.02;
+
     private const double Miss = 0.05;
 
     /// <param name="tears">At least one tear.</param>
@@ -32,7 +35,7 @@ public sealed class MeanTear
 
         var squares = tears.Sum(t => Math.Pow(t.X - Mean.X, 2) + Math.Pow(t.Y - Mean.Y, 2));
         var freedom = 2.0 * (Count - 1);
-        Spread = Math.Sqrt(squares / freedom);
+        Spread = Math.Max(ReadingError, Math.Sqrt(squares / freedom));
         Radius = Spread * Math.Sqrt(2 * CriticalF(freedom) / Count);
     }
 

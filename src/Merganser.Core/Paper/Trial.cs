@@ -74,7 +74,7 @@ public sealed record Trial(IReadOnlyList<TrialRow> Rows, IReadOnlyList<Tolerated
         var between = usable.Sum(r => r.Arrow.Tears.Count * (Math.Pow(r.Mean.Mean.X - x, 2) + Math.Pow(r.Mean.Mean.Y - y, 2)));
         var within = usable.Sum(r => r.Arrow.Tears.Sum(t => Math.Pow(t.X - r.Mean.Mean.X, 2) + Math.Pow(t.Y - r.Mean.Mean.Y, 2)));
         var (top, bottom) = (2.0 * (usable.Length - 1), 2.0 * (shots - usable.Length));
-        var f = between / top / (within / bottom);
+        var f = between / top / Math.Max(within / bottom, MeanTear.ReadingError * MeanTear.ReadingError);
         var p = 1 - FisherSnedecor.CDF(top, bottom, f);
         var test = $"F({Number(top, 0)}, {Number(bottom, 0)}) = {Number(f, 2)}, p = {(p < 0.001 ? "under .001" : Number(p, 3).TrimStart('0'))}";
         var off = Math.Sqrt((x * x) + (y * y));

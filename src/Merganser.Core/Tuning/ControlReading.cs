@@ -22,7 +22,7 @@ public static class ControlReading
         var (a, b) = (new MeanTear(one).Mean, new MeanTear(two).Mean);
         var squares = one.Sum(t => Math.Pow(t.X - a.X, 2) + Math.Pow(t.Y - a.Y, 2)) + two.Sum(t => Math.Pow(t.X - b.X, 2) + Math.Pow(t.Y - b.Y, 2));
         var apart = Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2);
-        var f = one.Count * (double)two.Count / (one.Count + two.Count) * apart / 2 / (squares / freedom);
+        var f = one.Count * (double)two.Count / (one.Count + two.Count) * apart / 2 / Math.Max(squares / freedom, MeanTear.ReadingError * MeanTear.ReadingError);
         return (f, Math.Pow(1 + (2 * f / freedom), -freedom / 2));
     }
 

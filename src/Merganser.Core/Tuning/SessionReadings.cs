@@ -94,7 +94,7 @@ public static class SessionReadings
         var between = arrows.Sum(g => g.Count() * (Math.Pow(g.Average(s => s.X), 2) + Math.Pow(g.Average(s => s.Y), 2)));
         var within = arrows.Sum(g => g.Sum(s => Math.Pow(s.X - g.Average(o => o.X), 2) + Math.Pow(s.Y - g.Average(o => o.Y), 2)));
         var top = 2.0 * (arrows.Length - 1);
-        var f = between / top / (within / freedom);
+        var f = between / top / Math.Max(within / freedom, MeanTear.ReadingError * MeanTear.ReadingError);
         var p = 1 - FisherSnedecor.CDF(top, freedom, f);
         if (p >= Significant)
         {

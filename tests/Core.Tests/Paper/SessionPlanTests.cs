@@ -59,6 +59,17 @@ public class SessionPlanTests
     }
 
     [Fact]
+    public void Holes_that_look_alike_are_no_closer_than_they_can_be_read()
+    {
+        // Two shots in the same words: the region is that of a reading error of .02 in, not nothing.
+        Tear[] alike = [new(-1, 0), new(-1, 0)];
+        new MeanTear(alike).Radius.ShouldBeGreaterThan(.03);
+        var trial = Trial.Of([new("a", "S", 100, alike), new("b", "T", 100, [new(0, 0), new(0, 0)])], .25);
+        trial.Cause.ShouldStartWith("The arrow");
+        trial.Because.ShouldNotContain("NaN");
+    }
+
+    [Fact]
     public void A_nock_is_turned_until_a_turn_flies_inside_and_the_best_is_kept()
     {
         NockTune.Of([], 3, .25).State.ShouldBe(NockState.Untried);
