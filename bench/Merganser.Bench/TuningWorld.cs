@@ -24,7 +24,7 @@ public static class TuningWorld
             Row("fixed step, mean of 3", tolerance, seed => Hands.FixedStep(new SimulatedBow(seed), tolerance));
             Row("practised hand, one shot", tolerance, seed => Hands.Practised(new SimulatedBow(seed), tolerance, 1, confirm: false));
             Row("practised hand, 3 + 1", tolerance, seed => Hands.Practised(new SimulatedBow(seed), tolerance, 3, confirm: true));
-            Row("engine as first written", tolerance, seed => Engine(seed, figures.AsFirstWritten));
+            Row("engine as first written", tolerance, seed => Engine(seed, figures.AsFirstWritten, asFirstWritten: true));
             Row("engine", tolerance, seed => Engine(seed, figures));
             Row("oracle", tolerance, seed => Oracle(seed, figures));
         }
@@ -42,10 +42,11 @@ public static class TuningWorld
         return Task.CompletedTask;
     }
 
-    private static SessionResult Engine(int seed, RuleFigures figures, SimulatedWorld? world = null, double scale = 1)
+    private static SessionResult Engine(int seed, RuleFigures figures, SimulatedWorld? world = null, double scale = 1, bool asFirstWritten = false)
     {
         var bow = new SimulatedBow(seed, world);
-        return ClosedLoop.Run(bow, ClosedLoop.PriorOf(bow, scale), figures);
+        var prior = ClosedLoop.PriorOf(bow, scale);
+        return ClosedLoop.Run(bow, asFirstWritten ? prior with { Gains = [.. prior.Gains.Select(g => g with { LogSd = 0.5, SharedSd = 0.25 })] } : prior, figures);
     }
 
     /// <summary>Knows every gain on its own axis to a percent, and the rest's sign; not the tear.</summary>
@@ -115,17 +116,18 @@ public static class TuningWorld
             return new TuningShot(setting, tear.X, tear.Y);
         }).ToArray();
         List<double> times = [];
-        var before = 0L;
+        long before = 0;
         for (var i = 0; i < 60; i++)
         {
-            before = GC.GetAllocatedBytesForCurrentThread();
+            var allocated = GC.GetAllocatedBytesForCurrentThread();
             var from = Stopwatch.GetTimestamp();
             var model = ResponseModel.Of(prior, shots);
             rule.Decide(prior, model.Read().Wider(RuleFigures.UsualInflation), shots[^1].Setting, bow.Levers, 6);
             times.Add(Stopwatch.GetElapsedTime(from).TotalMilliseconds);
+            before = GC.GetAllocatedBytesForCurrentThread() - allocated;
         }
 
         Console.WriteLine($"  an advice from nothing in a session of 60 shots at 10 settings: {Percentiles.Line(times.Skip(20))}");
-        Console.WriteLine($"    allocated {(GC.GetAllocatedBytesForCurrentThread() - before) / 1024} kB");
+        Console.WriteLine($"    allocated {before / 1024} kB");
     }
 }

@@ -250,23 +250,25 @@ public class TuningTests
         using var bench = new WebBench();
         const string dozen = "cccccccc-0000-4000-8000-000000000001";
         var view = await bench.Get($"/api/dozens/{dozen}/nocks");
-        ((int)view["next"]!["number"]!).ShouldBe(1);
-        view = await Nock(bench, dozen, 1, 0, false, "0,6");
-        ((int)view["next"]!["turn"]!).ShouldBe(1);
-        view = await Nock(bench, dozen, 1, 1, false, "0.1");
-        ((string)view["arrows"]![0]!["bare"]!["state"]!).ShouldBe("good");
-        ((int)view["next"]!["number"]!).ShouldBe(2);
-        view = await Nock(bench, dozen, 3, 0, true, ".6");
-        view = await Nock(bench, dozen, 3, 1, true, ".5");
-        view = await Nock(bench, dozen, 3, 2, true, ".7");
-        ((string)view["arrows"]![2]!["fletched"]!["state"]!).ShouldBe("practice");
-        ((int)view["practice"]!).ShouldBe(1);
+        ((int)view["next"]!["number"]!).ShouldBe(5);
+        ((bool)view["next"]!["fletched"]!).ShouldBeTrue();
+        view = await Nock(bench, dozen, 5, 1, true, "0,6");
+        ((int)view["next"]!["turn"]!).ShouldBe(2);
+        view = await Nock(bench, dozen, 5, 2, true, "0.1");
+        ((string)view["arrows"]![4]!["fletched"]!["state"]!).ShouldBe("good");
+        ((int)view["next"]!["number"]!).ShouldBe(6);
+        var practice = (int)view["practice"]!;
+        view = await Nock(bench, dozen, 6, 0, true, ".6");
+        view = await Nock(bench, dozen, 6, 1, true, ".5");
+        view = await Nock(bench, dozen, 6, 2, true, ".7");
+        ((string)view["arrows"]![5]!["fletched"]!["state"]!).ShouldBe("practice");
+        ((int)view["practice"]!).ShouldBe(practice + 1);
         var tray = (await bench.Get($"/api/dozens/{dozen}"))["tray"]!.AsArray();
-        ((string)tray[0]!["nockMark"]!).ShouldBe("1 of 4 turned, bare");
-        ((string)tray[2]!["paper"]!).ShouldBe("practice only");
-        var last = (string)view["arrows"]![2]!["shots"]!.AsArray()[^1]!["id"]!;
+        ((string)tray[4]!["nockMark"]!).ShouldBe("2 of 3 turned");
+        ((string)tray[5]!["paper"]!).ShouldBe("practice only");
+        var last = (string)view["arrows"]![5]!["shots"]!.AsArray()[^1]!["id"]!;
         var (_, undone) = await bench.Send(HttpMethod.Delete, $"/api/dozens/{dozen}/nocks/{last}", null);
-        ((string)undone["arrows"]![2]!["fletched"]!["state"]!).ShouldBe("turnOn");
+        ((string)undone["arrows"]![5]!["fletched"]!["state"]!).ShouldBe("turnOn");
     }
 
     [Theory]

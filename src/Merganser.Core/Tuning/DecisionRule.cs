@@ -30,11 +30,12 @@ public sealed record RuleFigures(double Tolerance, int MinimumShots = 2, double 
 {
     public const double UsualInflation = 1.1;
     public const double StrictInflation = 1.2;
+    public const double PoorInflation = 1.35;
     private const double PoorSpread = 0.28;
 
     /// <summary>The figures for a tolerance, in inches, and an archer whose shots stray by so much, in inches.</summary>
     public static RuleFigures For(double tolerance, double spread = Paper.MeanTear.UsualSpread, int minimumShots = 2) =>
-        new(tolerance, minimumShots, Inflate: tolerance < Paper.Tolerances.Usual || spread > PoorSpread ? StrictInflation : UsualInflation);
+        new(tolerance, minimumShots, Inflate: spread > PoorSpread ? PoorInflation : tolerance < Paper.Tolerances.Usual ? StrictInflation : UsualInflation);
 
     /// <summary>The trade's quarter inch.</summary>
     public static RuleFigures Usual { get; } = For(Paper.Tolerances.Usual);
@@ -86,6 +87,7 @@ public sealed class DecisionRule(RuleFigures figures)
     private const int ShotsForUnreachable = 15;
     private const double HopelessChance = 0.03;
     private const double Alike = 1e-9;
+    private const int AlikeDecimals = 9;
 
     /// <summary>Decides.</summary>
     /// <param name="prior">The prior, for the disputed adjuster.</param>
@@ -113,7 +115,7 @@ public sealed class DecisionRule(RuleFigures figures)
         if (far)
         {
             var moves = BySquare(prior, belief, setting, levers);
-            if (moves.Where(c => c.Score <= now.Square - LeastGain).MinBy(c => c.Score) is { } best)
+            if (Best(moves.Where(c => c.Score <= now.Square - LeastGain)) is { } best)
             {
                 return Say(best.Test ? DecisionKind.SmallTest : DecisionKind.Move, best, moves);
             }
@@ -127,7 +129,7 @@ public sealed class DecisionRule(RuleFigures figures)
         {
             var moves = ByChance(prior, belief, setting, levers);
             var stay = belief.CollapsedChance(setting, tolerance);
-            if (moves.MinBy(c => c.Score) is { } best && -best.Score - stay >= figures.ChanceGain)
+            if (Best(moves) is { } best && -best.Score - stay >= figures.ChanceGain)
             {
                 return Say(best.Test ? DecisionKind.SmallTest : DecisionKind.Move, best, moves);
             }
@@ -190,6 +192,9 @@ public sealed class DecisionRule(RuleFigures figures)
 
         return found;
     }
+
+    /// <summary>The least score; where two are alike the one that is reached for first, so that rounding never decides.</summary>
+    private static Candidate? Best(IEnumerable<Candidate> moves) => moves.MinBy(c => Math.Round(c.Score, AlikeDecimals));
 
     private void AddTest(List<Candidate> found, Belief belief, int[] setting, Lever open, int[] steps, double score)
     {

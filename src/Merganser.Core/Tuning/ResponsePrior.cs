@@ -9,16 +9,16 @@ namespace Merganser.Core.Tuning;
 /// <param name="Kind">The adjuster.</param>
 /// <param name="Axis">What it steers.</param>
 /// <param name="Nominal">m, inches a step.</param>
-/// <param name="LogSd">Sd of x: .5 as a rule, .6 where the size of a step is unsure.</param>
-/// <param name="SharedSd">The part of x that the adjusters of one bow share: .25, or .45 where unsure.</param>
+/// <param name="LogSd">Sd of x: .55 as a rule (measured, docs/decisions/0009), .65 where the size of a step is unsure.</param>
+/// <param name="SharedSd">The part of x that the adjusters of one bow share: .30, or .45 where unsure.</param>
 /// <param name="LogMean">Mean of x: 0, until this bow's history has spoken.</param>
 /// <param name="PlusChance">Chance that + steps drive the tail right: 1 where agreed, .5 where disputed.</param>
 public sealed record GainPrior(
     AdjusterKind Kind, TearAxis Axis, double Nominal, double LogSd = GainPrior.UsualSd, double SharedSd = GainPrior.UsualShared, double LogMean = 0, double PlusChance = 1)
 {
-    public const double UsualSd = 0.5;
-    public const double UsualShared = 0.25;
-    public const double WideSd = 0.6;
+    public const double UsualSd = 0.55;
+    public const double UsualShared = 0.30;
+    public const double WideSd = 0.65;
     public const double WideShared = 0.45;
 
     /// <summary>Inches of tear a step, as expected.</summary>

@@ -137,7 +137,7 @@ public sealed record TuningBench(
     private string? RunnerUp(TuningState state, Decision decision, Reach reach, IReadOnlyList<Candidate> all)
     {
         var chosen = decision.Chosen!;
-        var best = all.Where(c => c.Lever != chosen.Lever).MinBy(c => c.Score);
+        var best = all.Where(c => c.Lever != chosen.Lever).MinBy(c => Math.Round(c.Score, 9));
         if (best is null)
         {
             return null;

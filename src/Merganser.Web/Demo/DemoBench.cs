@@ -54,7 +54,7 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         {
             var at = bows.Get(Tansel).Adjusters.ToDictionary(a => a.Kind, a => a.Position);
             var (x, y) = stray[shot++ % stray.Length];
-            var tear = new Tear((stage == 1 ? .95 : .58) + (.24 * at[AdjusterKind.PlungerTension]) + (.05 * at[AdjusterKind.PointWeight]) + x, 1.15 + (.29 * at[AdjusterKind.NockingPoint]) + y);
+            var tear = new Tear((stage == 1 ? .95 : .58) + (.24 * at[AdjusterKind.PlungerTension]) + (.05 * at[AdjusterKind.PointWeight]) + x, 1.15 + (.36 * at[AdjusterKind.NockingPoint]) + y);
             Shoot(paper.Sets[^1].Id, 60 + shot, [(tear.X, tear.Y)]);
             var view = paperDesk.View(paper.Id);
             paper = view.Next.Action switch

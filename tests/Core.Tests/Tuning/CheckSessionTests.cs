@@ -16,7 +16,7 @@ public class CheckSessionTests
         (AdjusterKind.BottomLimbBolt, TearAxis.Height, .12, 0, 3),
     ];
 
-    private static readonly ResponsePrior Prior = new([.. Bow.Select(b => new GainPrior(b.Kind, b.Axis, b.Nominal, PlusChance: b.Kind == AdjusterKind.RestSideways ? .5 : 1))]);
+    private static readonly ResponsePrior Prior = new([.. Bow.Select(b => new GainPrior(b.Kind, b.Axis, b.Nominal, LogSd: .5, SharedSd: .25, PlusChance: b.Kind == AdjusterKind.RestSideways ? .5 : 1))]);
     private static readonly Lever[] Levers = [.. Bow.Select((b, i) => new Lever(i, b.Lower, b.Upper))];
 
     private sealed record Step(double X, double Y, DecisionKind Kind, AdjusterKind? Moved = null, int To = 0, double[]? Mean = null, double[]? Sd = null, double? Chance = null);

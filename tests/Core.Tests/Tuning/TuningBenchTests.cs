@@ -15,14 +15,14 @@ public class TuningBenchTests
 
     public static TheoryData<string, Tear, AdjusterKind[], AdjusterKind, string> Cases => new()
     {
-        { "tail right: cams right", new(1, 0), [AdjusterKind.CamSpacer], AdjusterKind.CamSpacer, "Cams 2 sizes right" },
-        { "tail left: cams left", new(-1, 0), [AdjusterKind.CamSpacer], AdjusterKind.CamSpacer, "Cams 2 sizes left" },
-        { "tail left: left leg shorter, right longer", new(-.8, 0), [AdjusterKind.YokePair, AdjusterKind.RestSideways], AdjusterKind.YokePair, "Left yoke leg 2 half twists shorter, right leg 2 half twists longer" },
-        { "tail right: right leg shorter", new(.8, 0), [AdjusterKind.YokePair, AdjusterKind.RestSideways], AdjusterKind.YokePair, "Right yoke leg 2 half twists shorter" },
+        { "tail right: cams right", new(1, 0), [AdjusterKind.CamSpacer], AdjusterKind.CamSpacer, "Cams 1 size right, top cam first" },
+        { "tail left: cams left", new(-1, 0), [AdjusterKind.CamSpacer], AdjusterKind.CamSpacer, "Cams 1 size left, top cam first" },
+        { "tail left about 1 in: left leg one twist shorter, right longer", new(-1, 0), [AdjusterKind.YokePair, AdjusterKind.RestSideways], AdjusterKind.YokePair, "Left yoke leg 2 half twists shorter, right leg 2 half twists longer" },
+        { "tail right: right leg shorter", new(1, 0), [AdjusterKind.YokePair, AdjusterKind.RestSideways], AdjusterKind.YokePair, "Right yoke leg 2 half twists shorter" },
         { "tail high: rest up", new(0, .6), [AdjusterKind.RestHeight, AdjusterKind.NockingPoint], AdjusterKind.RestHeight, "clicks up" },
         { "tail low: rest down", new(0, -.6), [AdjusterKind.RestHeight, AdjusterKind.NockingPoint], AdjusterKind.RestHeight, "clicks down" },
-        { "tail high: or nocking point down", new(0, .5), [AdjusterKind.NockingPoint], AdjusterKind.NockingPoint, "Nocking point 2/16 in down" },
-        { "tail low: or nocking point up", new(0, -.5), [AdjusterKind.NockingPoint], AdjusterKind.NockingPoint, "Nocking point 2/16 in up" },
+        { "tail high: or nocking point down", new(0, .6), [AdjusterKind.NockingPoint], AdjusterKind.NockingPoint, "Nocking point 2/16 in down" },
+        { "tail low: or nocking point up", new(0, -.6), [AdjusterKind.NockingPoint], AdjusterKind.NockingPoint, "Nocking point 2/16 in up" },
         { "pockets clockwise drive the tail left", new(.45, 0), [AdjusterKind.LimbPocket], AdjusterKind.LimbPocket, "clockwise, top and bottom" },
     };
 
