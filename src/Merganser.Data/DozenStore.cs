@@ -24,8 +24,9 @@ public sealed record DozenPlan(string Name, int Arrows, IReadOnlyList<string> Cl
 /// <param name="Note">Words of the person.</param>
 /// <param name="Match">An assignment that was found.</param>
 /// <param name="Turn">Steps the nock was turned, for a shot that tunes it.</param>
+/// <param name="Distance">From where that shot was made, yards.</param>
 public sealed record DozenEntry(
-    string Kind, string? Class = null, int? Number = null, double? Value = null, double? Second = null, string? Word = null, string? Note = null, MatchResult? Match = null, int? Turn = null);
+    string Kind, string? Class = null, int? Number = null, double? Value = null, double? Second = null, string? Word = null, string? Note = null, MatchResult? Match = null, int? Turn = null, double? Distance = null);
 
 /// <summary>An entry with its id and time.</summary>
 public sealed record DozenEntryRow(string Id, int Ordinal, DozenEntry Entry, DateTimeOffset At);

@@ -266,6 +266,8 @@ public class TuningTests
         var tray = (await bench.Get($"/api/dozens/{dozen}"))["tray"]!.AsArray();
         ((string)tray[4]!["nockMark"]!).ShouldBe("2 of 3 turned");
         ((string)tray[5]!["paper"]!).ShouldBe("practice only");
+        var far = await bench.Get($"/api/dozens/{dozen}/nocks?distance=15");
+        ((string)far["arrows"]![4]!["fletched"]!["state"]!).ShouldBe("untried", "it is verified at every planned distance");
         var last = (string)view["arrows"]![5]!["shots"]!.AsArray()[^1]!["id"]!;
         var (_, undone) = await bench.Send(HttpMethod.Delete, $"/api/dozens/{dozen}/nocks/{last}", null);
         ((string)undone["arrows"]![5]!["fletched"]!["state"]!).ShouldBe("turnOn");

@@ -7,7 +7,8 @@ namespace Merganser.Core.Dozens;
 /// <param name="Turn">Steps turned from its first index, clockwise from behind: 0 is as it came.</param>
 /// <param name="Tear">The tear.</param>
 /// <param name="Fletched">With vanes.</param>
-public sealed record NockShot(int Turn, Tear Tear, bool Fletched);
+/// <param name="Distance">Bow to paper, yards.</param>
+public sealed record NockShot(int Turn, Tear Tear, bool Fletched, double Distance = 3);
 
 public enum NockState { Untried, TurnOn, Good, Practice }
 
@@ -41,7 +42,7 @@ public static class NockTune
             return new NockReading(NockState.Untried, null, 0, "not shot yet");
         }
 
-        var means = shots.GroupBy(s => s.Turn).Select(g => (Turn: g.Key, Length: new Tear(g.Average(s => s.Tear.X), g.Average(s => s.Tear.Y)).Length)).ToArray();
+        var means = shots.GroupBy(s => s.Turn).Select(g => (Turn: g.Key, Length: g.GroupBy(s => s.Distance).Max(d => new Tear(d.Average(s => s.Tear.X), d.Average(s => s.Tear.Y)).Length))).ToArray();
         var best = means.MinBy(m => m.Length);
         if (best.Length <= tolerance)
         {

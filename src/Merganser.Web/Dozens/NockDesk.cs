@@ -8,25 +8,27 @@ using Merganser.Web.Guard;
 namespace Merganser.Web.Dozens;
 
 /// <summary>A shot of one arrow at one turn of its nock.</summary>
-public sealed record NockShotView(string Id, int Turn, string Turned, bool Fletched, Tear Tear);
+public sealed record NockShotView(string Id, int Turn, string Turned, bool Fletched, double Distance, Tear Tear);
 
 /// <summary>How one arrow stands, bare and fletched.</summary>
 public sealed record NockArrowView(int Number, NockReading Bare, NockReading Fletched, IReadOnlyList<NockShotView> Shots, string? Mark, bool Retired);
 
-/// <summary>Nock tuning of a dozen: every arrow, how far it is, and which is next.</summary>
+/// <summary>Nock tuning of a dozen at one distance: every arrow, how far it is, and which is next.</summary>
+/// <param name="Distance">The distance that is looked at, yards.</param>
+/// <param name="Distances">Every distance that was shot, and the one looked at.</param>
 /// <param name="Arrows">Every arrow.</param>
 /// <param name="BareTurns">Turns of a bare shaft.</param>
 /// <param name="VaneTurns">Turns with vanes.</param>
 /// <param name="Good">Arrows that fly inside with vanes, or bare until they have them.</param>
 /// <param name="Practice">Arrows that no turn helps.</param>
 /// <param name="Next">What is next.</param>
-public sealed record NockTuneView(string DozenId, string Name, double Tolerance, IReadOnlyList<NockArrowView> Arrows, int BareTurns, int VaneTurns, int Good, int Practice, NockNext Next);
+public sealed record NockTuneView(string DozenId, string Name, double Tolerance, double Distance, IReadOnlyList<double> Distances, IReadOnlyList<NockArrowView> Arrows, int BareTurns, int VaneTurns, int Good, int Practice, NockNext Next);
 
 /// <summary>The next arrow to shoot, or null when all are done.</summary>
 public sealed record NockNext(int? Number, bool Fletched, int Turn, string Sentence, string Reason);
 
 /// <summary>A nock shot as typed: the tail from the point's hole, or in words.</summary>
-public sealed record NockShotInput(string? Id, int Number, int Turn, bool Fletched, string? Right, string? Up, ShooterWords? Words = null);
+public sealed record NockShotInput(string? Id, int Number, int Turn, bool Fletched, string? Right, string? Up, ShooterWords? Words = null, string? Distance = null);
 
 /// <summary>Every shaft through paper, its nock turned and marked; then all of them with vanes.</summary>
 public sealed class NockDesk(DozenStore dozens, ArrowStore arrows)
@@ -34,15 +36,20 @@ public sealed class NockDesk(DozenStore dozens, ArrowStore arrows)
     /// <summary>Close enough for a dozen, inches.</summary>
     public const double Tolerance = Tolerances.Usual;
 
-    public NockTuneView View(string dozenId)
+    private const double UsualDistance = 3;
+    private static readonly AllowedRange Distances = new(1, 100, "yd", "close enough that the hole shows");
+
+    public NockTuneView View(string dozenId, double? wanted = null)
     {
         var row = dozens.Get(dozenId);
+        var shots = row.Entries.Where(e => e.Entry.Kind == "nockShot").ToArray();
+        var distance = wanted ?? shots.LastOrDefault()?.Entry.Distance ?? UsualDistance;
         var vanes = arrows.Version(row.ArrowVersionId).Arrow.VaneCount;
         var turns = NockTune.Turns(vanes, true);
-        NockArrowView[] all = [.. Enumerable.Range(1, row.Plan.Arrows).Select(n => ArrowOf(row, n, vanes))];
+        NockArrowView[] all = [.. Enumerable.Range(1, row.Plan.Arrows).Select(n => ArrowOf(row, n, vanes, distance))];
         var verified = all.Any(a => a.Fletched.State != NockState.Untried);
         bool Good(NockArrowView a) => verified ? a.Fletched.State == NockState.Good : a.Bare.State == NockState.Good;
-        return new NockTuneView(dozenId, row.Plan.Name, Tolerance, all, NockTune.BareTurns, turns, all.Count(Good), all.Count(a => a.Fletched.State == NockState.Practice), NextOf(all, turns));
+        return new NockTuneView(dozenId, row.Plan.Name, Tolerance, distance, [.. shots.Select(s => s.Entry.Distance ?? UsualDistance).Append(distance).Distinct().Order()], all, NockTune.BareTurns, turns, all.Count(Good), all.Count(a => a.Fletched.State == NockState.Practice), NextOf(all, turns));
     }
 
     /// <summary>The best turn found, as it is marked on the arrow; vanes speak before the bare shaft.</summary>
@@ -78,27 +85,29 @@ public sealed class NockDesk(DozenStore dozens, ArrowStore arrows)
         var fields = new FieldReader();
         var right = fields.Optional("right", input.Right, Quantity.Length, reach);
         var up = fields.Optional("up", input.Up, Quantity.Length, reach);
+        var distance = fields.Optional("distance", input.Distance, Quantity.Distance, Distances);
         fields.Check(input.Number >= 1 && input.Number <= row.Plan.Arrows, "number", "range", $"Arrows are numbered 1 to {row.Plan.Arrows}.");
         fields.Check(input.Turn >= 0 && input.Turn < NockTune.Turns(vanes, input.Fletched), "turn", "range", $"Turns are 0 to {NockTune.Turns(vanes, input.Fletched) - 1}.");
         fields.Check(input.Words is not null || !string.IsNullOrWhiteSpace(input.Right) || !string.IsNullOrWhiteSpace(input.Up), "right", "missing", "Say the tear, or type it; 0 for a clean hole.");
         fields.Check(input.Words is not { } said || new[] { said.Sideways, said.Height }.All(w => w is null || ShooterWords.Sizes.Any(s => s.Code == w)), "words", "unknown-word", "That size is not in the list.");
         fields.ThrowIfAny();
         var tear = input.Words?.Read() ?? new Tear(right?.Value ?? 0, up?.Value ?? 0);
-        return new DozenEntry("nockShot", Number: input.Number, Value: tear.X, Second: tear.Y, Word: input.Fletched ? "fletched" : "bare", Turn: input.Turn);
+        return new DozenEntry("nockShot", Number: input.Number, Value: tear.X, Second: tear.Y, Word: input.Fletched ? "fletched" : "bare", Turn: input.Turn, Distance: distance?.Value ?? UsualDistance);
     }
 
-    private static NockArrowView ArrowOf(DozenRow row, int number, int vanes)
+    private static NockArrowView ArrowOf(DozenRow row, int number, int vanes, double distance)
     {
         var shots = row.Entries.Where(e => e.Entry.Kind == "nockShot" && e.Entry.Number == number)
-            .Select(e => new NockShotView(e.Id, e.Entry.Turn ?? 0, NockTune.Turned(e.Entry.Turn ?? 0, NockTune.Turns(vanes, e.Entry.Word == "fletched")), e.Entry.Word == "fletched", new Tear(e.Entry.Value ?? 0, e.Entry.Second ?? 0)));
+            .Select(e => new NockShotView(e.Id, e.Entry.Turn ?? 0, NockTune.Turned(e.Entry.Turn ?? 0, NockTune.Turns(vanes, e.Entry.Word == "fletched")), e.Entry.Word == "fletched", e.Entry.Distance ?? UsualDistance, new Tear(e.Entry.Value ?? 0, e.Entry.Second ?? 0)));
         var retired = row.Entries.LastOrDefault(e => e.Entry.Kind == "made" && e.Entry.Number == number && e.Entry.Word == "retired")?.Entry.Note is { Length: > 0 };
-        return new NockArrowView(number, Read(row, number, vanes, false), Read(row, number, vanes, true), [.. shots], MarkOf(row, number, vanes), retired);
+        return new NockArrowView(number, Read(row, number, vanes, false, distance), Read(row, number, vanes, true, distance), [.. shots], MarkOf(row, number, vanes), retired);
     }
 
-    private static NockReading Read(DozenRow row, int number, int vanes, bool fletched) => NockTune.Of(
+    /// <summary>One arrow at one distance, or at all of them: then a turn counts by its worst.</summary>
+    private static NockReading Read(DozenRow row, int number, int vanes, bool fletched, double? distance = null) => NockTune.Of(
         [
-            .. row.Entries.Where(e => e.Entry.Kind == "nockShot" && e.Entry.Number == number && e.Entry.Word == (fletched ? "fletched" : "bare"))
-                .Select(e => new NockShot(e.Entry.Turn ?? 0, new Tear(e.Entry.Value ?? 0, e.Entry.Second ?? 0), fletched)),
+            .. row.Entries.Where(e => e.Entry.Kind == "nockShot" && e.Entry.Number == number && e.Entry.Word == (fletched ? "fletched" : "bare") && (distance is null || (e.Entry.Distance ?? UsualDistance) == distance))
+                .Select(e => new NockShot(e.Entry.Turn ?? 0, new Tear(e.Entry.Value ?? 0, e.Entry.Second ?? 0), fletched, e.Entry.Distance ?? UsualDistance)),
         ], NockTune.Turns(vanes, fletched), Tolerance);
 
     /// <summary>Bare first, arrow by arrow, each turned until it is inside or out of turns; then all with vanes.</summary>
@@ -119,7 +128,7 @@ public sealed class NockDesk(DozenStore dozens, ArrowStore arrows)
         }
 
         return fletched
-            ? new NockNext(null, true, 0, "Every arrow is verified.", "Those for practice are kept apart and marked.")
+            ? new NockNext(null, true, 0, "Every arrow is verified at this distance.", "Take the next distance, or keep those for practice apart and marked.")
             : new NockNext(use.FirstOrDefault()?.Number, true, 0, "All shafts are shot bare: fletch to the marks, then verify.", "Arrow 1 first, with its vanes, at the planned distance.");
     }
 }
@@ -128,7 +137,7 @@ public static class NockEndpoints
 {
     public static void MapNocks(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/dozens/{id}/nocks", (string id, NockDesk desk) => desk.View(id));
+        api.MapGet("/dozens/{id}/nocks", (string id, double? distance, NockDesk desk) => desk.View(id, distance));
         api.MapPost("/dozens/{id}/nocks", (string id, NockShotInput input, DozenStore dozens, NockDesk desk) =>
         {
             dozens.Add(id, [(ClientId.Checked(input.Id), desk.Read(id, input))]);

@@ -63,7 +63,7 @@ public sealed class PaperDesk(PaperStore papers, BowStore bows, ArrowStore arrow
         var ladder = LadderOf(paper, bow, read, advice, trial is not null);
         var plan = PlanOf(paper, read, advice);
         var accepted = paper.AcceptedAt is not null;
-        var next = accepted ? PaperNext.Accepted
+        var next = accepted ? PaperNext.Accepted(plan, bow.Bow.Kind, trial is not null)
             : now.Purpose != SetPurpose.Session ? PaperNext.Control(now, ControlShots - now.Shots.Count(s => s.VoidReason is null))
             : PaperNext.Of(advice, now, plan.NextStage, ladder, trial is not null);
         return new PaperView(paper.Id, paper.BowId, paper.ArrowVersionId, version.Typed.Name, version.Number, version.Arrow.VaneCount, paper.Tolerance,
@@ -165,8 +165,14 @@ public static class PaperNext
 {
     private const double Hopeless = 0.05;
 
-    /// <summary>The paper is done.</summary>
-    public static Next Accepted { get; } = new("Accepted: this paper is done.", "The bow is marked as shot well with this arrow. Shoot more to open it again.", "start", "Back to the rack", "Shoot more", "mark");
+    /// <summary>The paper is done: what was kept, and what remains.</summary>
+    public static Next Accepted(PlanView plan, BowKind kind, bool trial)
+    {
+        string[] open = [.. plan.Stages.Where(s => s.Planned && s.Shots == 0).Select(s => s.Words)];
+        var after = kind == BowKind.Compound ? "peep, sight and groups come after paper" : "sight and groups come after paper";
+        var remains = trial ? "The bow was left as it is." : $"Marked as shot well with this arrow. Remains: {(open.Length > 0 ? string.Join(", ", open) + "; " : "")}{after}.";
+        return new Next("Accepted: this paper is done.", remains, "start", "Back to the rack", "Shoot more", "mark");
+    }
 
     /// <summary>A control in work: the bow is left alone.</summary>
     public static Next Control(SetRow set, int left) => left > 0

@@ -96,6 +96,10 @@ public class SessionPlanTests
     public void Two_shots_at_one_turn_are_read_by_their_mean() =>
         NockTune.Of([Nock(0, .5), new NockShot(0, new Tear(-.4, 0), true)], 3, .25).State.ShouldBe(NockState.Good);
 
+    [Fact]
+    public void A_turn_counts_by_its_worst_distance() =>
+        NockTune.Of([Nock(0, .1), Nock(0, .5) with { Distance = 15 }, Nock(1, .2), Nock(1, .15) with { Distance = 15 }], 3, .25).Best.ShouldBe(1);
+
     private static NockShot Nock(int turn, double x) => new(turn, new Tear(x, 0), true);
 
     private static TrialArrow Arrow(string name, string shaft, double point, double x) =>

@@ -2836,7 +2836,9 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    distance?: number;
+                };
                 header?: never;
                 path: {
                     id: string;
@@ -4573,6 +4575,7 @@ export interface components {
             right: null | string;
             up: null | string;
             words?: null | components["schemas"]["ShooterWords"];
+            distance?: null | string;
         };
         /** @description A shot of one arrow at one turn of its nock. */
         NockShotView: {
@@ -4581,16 +4584,25 @@ export interface components {
             turn: number;
             turned: string;
             fletched: boolean;
+            /** Format: double */
+            distance: number;
             tear: components["schemas"]["Tear"];
         };
         /** @enum {unknown} */
         NockState: "untried" | "turnOn" | "good" | "practice";
-        /** @description Nock tuning of a dozen: every arrow, how far it is, and which is next. */
+        /** @description Nock tuning of a dozen at one distance: every arrow, how far it is, and which is next. */
         NockTuneView: {
             dozenId: string;
             name: string;
             /** Format: double */
             tolerance: number;
+            /**
+             * Format: double
+             * @description The distance that is looked at, yards.
+             */
+            distance: number;
+            /** @description Every distance that was shot, and the one looked at. */
+            distances: number[];
             /** @description Every arrow. */
             arrows: components["schemas"]["NockArrowView"][];
             /**

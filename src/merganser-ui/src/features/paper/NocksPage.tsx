@@ -1,5 +1,5 @@
 import { ButtonBase } from '@mui/material';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
@@ -23,10 +23,17 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
   });
   const [dozenId, setDozenId] = useState<string | null>(null);
   const dozen = dozens.data?.find((d) => d.id === dozenId) ?? dozens.data?.[0];
+  const [distance, setDistance] = useState<number | null>(null);
   const nocks = useQuery({
-    queryKey: ['nocks', dozen?.id],
-    queryFn: () => answer(api.GET('/api/dozens/{id}/nocks', { params: { path: { id: dozen!.id } } })),
+    queryKey: ['nocks', dozen?.id, distance],
+    queryFn: () =>
+      answer(
+        api.GET('/api/dozens/{id}/nocks', {
+          params: { path: { id: dozen!.id }, query: distance === null ? {} : { distance } },
+        }),
+      ),
     enabled: dozen !== undefined,
+    placeholderData: keepPreviousData,
   });
   if (dozens.data?.length === 0)
     return (
@@ -67,6 +74,7 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
       sizes={choices?.sizes ?? []}
       others={(dozens.data ?? []).map((d) => ({ id: d.id, name: d.name }))}
       onDozen={setDozenId}
+      onDistance={setDistance}
     />
   );
 }
@@ -77,9 +85,12 @@ interface BenchProps {
   sizes: Choices['sizes'];
   others: { id: string; name: string }[];
   onDozen: (id: string) => void;
+  onDistance: (distance: number | null) => void;
 }
 
-function NockBench({ bowId, nocks, sizes, others, onDozen }: BenchProps) {
+const usual = [3, 6, 15];
+
+function NockBench({ bowId, nocks, sizes, others, onDozen, onDistance }: BenchProps) {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const acts = useActs();
@@ -93,7 +104,7 @@ function NockBench({ bowId, nocks, sizes, others, onDozen }: BenchProps) {
   const ready = words !== null || right.trim() !== '' || up.trim() !== '';
   const put = (view: Nocks | null) => {
     if (!view) return;
-    queries.setQueryData(['nocks', nocks.dozenId], view);
+    void queries.invalidateQueries({ queryKey: ['nocks', nocks.dozenId] });
     void queries.invalidateQueries({ queryKey: ['dozens', bowId] });
     setPicked(null);
     setWords(null);
@@ -108,7 +119,14 @@ function NockBench({ bowId, nocks, sizes, others, onDozen }: BenchProps) {
       answer(
         api.POST('/api/dozens/{id}/nocks', {
           params: { path: { id: nocks.dozenId } },
-          body: { id: acts.idFor(what), ...at, right: words ? null : right, up: words ? null : up, words },
+          body: {
+            id: acts.idFor(what),
+            ...at,
+            right: words ? null : right,
+            up: words ? null : up,
+            words,
+            distance: String(nocks.distance),
+          },
         }),
       ),
     );
@@ -141,6 +159,20 @@ function NockBench({ bowId, nocks, sizes, others, onDozen }: BenchProps) {
                 </select>
               </label>
             )}
+          </div>
+          <div className="row" role="group" aria-label="Distance">
+            {[...new Set([...usual, ...nocks.distances])]
+              .sort((a, b) => a - b)
+              .map((yards) => (
+                <ButtonBase
+                  key={yards}
+                  className="key"
+                  aria-pressed={nocks.distance === yards}
+                  onClick={() => onDistance(yards)}
+                >
+                  {yards} yd
+                </ButtonBase>
+              ))}
           </div>
           <p className="muted">
             {nocks.good} of {nocks.arrows.length} fly inside {number(nocks.tolerance, 2)} in
@@ -251,7 +283,7 @@ function ShotsOf({ arrow, onTakeBack }: { arrow: Schemas['NockArrowView']; onTak
     <ul className="plain-list">
       {arrow.shots.map((shot) => (
         <li key={shot.id}>
-          {shot.fletched ? 'vanes' : 'bare'}, {shot.turned}:{' '}
+          {shot.fletched ? 'vanes' : 'bare'}, {shot.distance} yd, {shot.turned}:{' '}
           <b className="n">{say(`${number(shot.tear.length!, 2)} in`)}</b>
           <ButtonBase className="plain" onClick={() => onTakeBack(shot.id)}>
             Take back

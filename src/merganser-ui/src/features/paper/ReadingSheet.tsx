@@ -41,7 +41,7 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
             d={tearPath(shot.tear, px, shot.id, set.fletched ? paper.vaneCount || 3 : 3)}
             transform={`translate(${cx} ${cy})`}
             fill="var(--hole)"
-            fillOpacity={i === counted.length - 1 ? 0.48 : 0.27}
+            fillOpacity={shot.doubtful ? 0.12 : i === counted.length - 1 ? 0.48 : 0.27}
           />
         ))}
         <circle cx={cx} cy={cy} r={paper.tolerance * px} fill="none" stroke="var(--paper)" strokeWidth="6" />
@@ -82,7 +82,15 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
                 stroke="var(--paper-ink)"
                 strokeDasharray="2 3"
               />
-              <circle cx={fx} cy={fy} r="11" fill="var(--paper)" stroke="var(--paper-ink)" strokeWidth="1.3" />
+              <circle
+                cx={fx}
+                cy={fy}
+                r="11"
+                fill="var(--paper)"
+                stroke="var(--paper-ink)"
+                strokeWidth="1.3"
+                strokeDasharray={shot.doubtful ? '3 3' : undefined}
+              />
               <text x={fx} y={fy + 5} textAnchor="middle" fontSize="14" fontWeight="600">
                 {shot.number}
               </text>
@@ -135,7 +143,9 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
             {say(`green ring: tolerance ${number(paper.tolerance, 2)} in`)}
           </text>
           <text x={WIDTH - 16} y={HEIGHT - 52} textAnchor="end" fontSize="14">
-            {mean ? `cross and ring: mean of ${mean.count}, 95 %` : ''}
+            {mean
+              ? `cross and ring: mean of ${mean.count}, 95 %${counted.some((c) => c.doubtful) ? '; pale: doubted' : ''}`
+              : ''}
           </text>
           {ghosts.length > 0 && (
             <text x={WIDTH - 16} y={HEIGHT - 32} textAnchor="end" fontSize="14" className="key-pred">
