@@ -162,7 +162,7 @@ public class SessionTests
         bench.SeeText(".nock-list", "practice only");
         bench.Button("One clean hole").Click();
         bench.Button("Keep this shot").Click();
-        bench.SeeText(".nock-list", "inside at 1 of 3 turned");
+        bench.SeeText(".nock-list", "inside at step 1 of 3");
         bench.SeeText(".foot .say", "Arrow 6, with vanes");
         bench.See("[data-testid=undo]").Click();
         bench.SeeText(".foot .say", "Arrow 5: turn the nock");

@@ -264,7 +264,7 @@ public class TuningTests
         ((string)view["arrows"]![5]!["fletched"]!["state"]!).ShouldBe("practice");
         ((int)view["practice"]!).ShouldBe(practice + 1);
         var tray = (await bench.Get($"/api/dozens/{dozen}"))["tray"]!.AsArray();
-        ((string)tray[4]!["nockMark"]!).ShouldBe("2 of 3 turned");
+        ((string)tray[4]!["nockMark"]!).ShouldBe("step 2 of 3");
         ((string)tray[5]!["paper"]!).ShouldBe("practice only");
         var far = await bench.Get($"/api/dozens/{dozen}/nocks?distance=15");
         ((string)far["arrows"]![4]!["fletched"]!["state"]!).ShouldBe("untried", "it is verified at every planned distance");

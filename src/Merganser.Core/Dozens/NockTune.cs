@@ -46,15 +46,17 @@ public static class NockTune
         var best = means.MinBy(m => m.Length);
         if (best.Length <= tolerance)
         {
-            return new NockReading(NockState.Good, best.Turn, null, best.Turn == 0 ? $"inside as it is, {Number(best.Length, 2)} in" : $"inside at {Turned(best.Turn, turns)}, {Number(best.Length, 2)} in: mark it");
+            return new NockReading(NockState.Good, best.Turn, null, best.Turn == 0 ? $"inside as it is, {Number(best.Length, 2)} in" : $"inside {At(best.Turn, turns)}, {Number(best.Length, 2)} in: mark it");
         }
 
         int? next = Enumerable.Range(0, turns).Where(t => means.All(m => m.Turn != t)).Select(t => (int?)t).FirstOrDefault();
         return next is { } turn
-            ? new NockReading(NockState.TurnOn, best.Turn, turn, $"best {Number(best.Length, 2)} in at {Turned(best.Turn, turns)}: turn the nock to {Turned(turn, turns)} and shoot")
-            : new NockReading(NockState.Practice, best.Turn, null, $"no turn flies inside, best {Number(best.Length, 2)} in at {Turned(best.Turn, turns)}: practice only");
+            ? new NockReading(NockState.TurnOn, best.Turn, turn, $"best {Number(best.Length, 2)} in {At(best.Turn, turns)}: turn the nock to {Turned(turn, turns)} and shoot")
+            : new NockReading(NockState.Practice, best.Turn, null, $"no turn flies inside, best {Number(best.Length, 2)} in {At(best.Turn, turns)}: practice only");
     }
 
     /// <summary>A turn in words.</summary>
-    public static string Turned(int turn, int turns) => turn == 0 ? "as it came" : $"{turn} of {turns} turned";
+    public static string Turned(int turn, int turns) => turn == 0 ? "as it came" : $"step {turn} of {turns}";
+
+    private static string At(int turn, int turns) => turn == 0 ? "as it came" : $"at {Turned(turn, turns)}";
 }

@@ -146,7 +146,7 @@ public static class SessionReadings
         var swings = Math.Sign(near.Mean.Mean.X) != Math.Sign(far.Mean.Mean.X);
         yield return Math.Abs(change) > region
             ? new Reading(Cause.Spine, true, new Evidence(swings ? "The bare tear changes side with the distance: a weak shaft is suspected." : "The bare tear changes with the distance: a weak shaft is suspected.", words, "A stiffer shaft that does the same"), "bare tear by distance, both regions")
-            : new Reading(Cause.Spine, false, new Evidence("The bare tear does not change with the distance.", words, "More shots at the longer distance"), "bare tear by distance, both regions");
+            : new Reading(Cause.Spine, false, new Evidence("No clear change of the bare tear with the distance.", words, "More shots at the longer distance"), "bare tear by distance, both regions");
     }
 
     /// <summary>An adjuster at the end of its travel while its axis is not level.</summary>

@@ -1,4 +1,5 @@
 import { ButtonBase } from '@mui/material';
+import { useEffect, useRef } from 'react';
 import { tearPath } from '../../drawing/tear';
 import { number, signed } from '../../units/units';
 import { useSay } from '../../units/UnitsContext';
@@ -7,9 +8,15 @@ import { counted, purposes, type Paper, type ShotSet } from './paperTypes';
 /** Each set as a small picture, with the moves and notes between them; last, dashed, what the advised move is expected to do. */
 export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: string; onShow: (id: string) => void }) {
   const say = useSay();
+  const film = useRef<HTMLOListElement>(null);
+  const count = paper.sets.length;
+  useEffect(() => {
+    // The set in work is in sight, with what is expected after it.
+    if (film.current) film.current.scrollLeft = film.current.scrollWidth;
+  }, [count]);
   const ghost = paper.advice.move && paper.advice.ghosts.length === 1 ? paper.advice.ghosts[0]! : null;
   return (
-    <ol className="film" aria-label="The sets of this paper">
+    <ol ref={film} className="film" aria-label="The sets of this paper">
       {paper.sets.map((set, i) => (
         <li key={set.id}>
           {i > 0 && <Between set={set} before={paper.sets[i - 1]!} />}

@@ -209,7 +209,7 @@ function NockBench({ bowId, nocks, sizes, others, onDozen, onDistance }: BenchPr
           <section className="reading" aria-label="This arrow">
             <p className="lab">Arrow {at.number}</p>
             <h1>
-              {at.fletched ? 'With vanes' : 'Bare'}, {at.turn === 0 ? 'as it came' : `${at.turn} of ${turns} turned`}
+              {at.fletched ? 'With vanes' : 'Bare'}, {at.turn === 0 ? 'as it came' : `step ${at.turn} of ${turns}`}
             </h1>
             <div className="row" role="group" aria-label="Bare or fletched">
               {[false, true].map((fletched) => (
@@ -231,7 +231,7 @@ function NockBench({ bowId, nocks, sizes, others, onDozen, onDistance }: BenchPr
                   aria-pressed={at.turn === turn}
                   onClick={() => setPicked({ ...at, turn })}
                 >
-                  {turn === 0 ? 'as it came' : `turn ${turn}`}
+                  {turn === 0 ? 'as it came' : `step ${turn}`}
                 </ButtonBase>
               ))}
             </div>

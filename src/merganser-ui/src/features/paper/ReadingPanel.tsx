@@ -54,7 +54,20 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
 
 function CurrentAdvice({ paper }: { paper: Paper }) {
   const say = useSay();
-  const { advice } = paper;
+  const { advice, next } = paper;
+  // When moves do not help, or a control is in work, that is the one thing to do: no move stands beside it.
+  const first = next.action === 'rung' || next.action === 'backToSession' || next.alternativeAction === 'backToSession';
+  if (first)
+    return (
+      <div className="move-box" data-testid="advice" data-kind={advice.kind}>
+        <p className="move-tag">Before another move</p>
+        <h2>{say(next.sentence)}</h2>
+        <p>{say(next.reason)}</p>
+        {advice.chance != null && (
+          <ChanceBar chance={advice.chance} enough={advice.enough ?? null} tolerance={paper.tolerance} />
+        )}
+      </div>
+    );
   return (
     <div className="move-box" data-testid="advice" data-kind={advice.kind}>
       <p className="move-tag">

@@ -23,7 +23,8 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
   const { px, words } = sheetScale(reach, WIDTH / 2);
   const away = counted.map((s) => s.tear.x).reduce((a, b) => a + b, 0) / Math.max(1, counted.length);
   const cx = WIDTH / 2 - Math.sign(away || 0) * Math.min(90, Math.abs(away) * px * 0.35);
-  const cy = HEIGHT / 2 - 8;
+  const above = counted.map((s) => s.tear.y).reduce((a, b) => a + b, 0) / Math.max(1, counted.length);
+  const cy = HEIGHT / 2 - 8 + Math.sign(above || 0) * Math.min(90, Math.abs(above) * px * 0.5);
   const voided = set.shots.length - counted.length;
   const title = `Set ${set.number}: ${set.distanceTyped.replace(/\s*yd$/, '')} yd, ${set.fletched ? 'fletched' : 'bare shafts'}`;
   return (
