@@ -212,6 +212,39 @@ export const terms: GlossaryTerm[] = [
     means: 'The middle of several tears. The ring around it holds the true middle with 95 %.',
     drawing: 'M60 30a20 20 0 1 0 40 0a20 20 0 1 0-40 0M72 30H88M80 22V38',
   },
+  {
+    name: 'chance',
+    word: 'Chance of being inside',
+    means:
+      'How sure it is that the true mean tear lies inside the tolerance, not only the mean of the shots that happened to be shot.',
+  },
+  {
+    name: 'learned',
+    word: 'Learned response',
+    means:
+      'What one step of an adjuster has been seen to do on this bow, and how sure that is. It belongs to a distance, bare or fletched, and an arrow.',
+  },
+  {
+    name: 'doubted',
+    word: 'Doubted shot',
+    means: 'A shot that counts, but for less: it is as likely a flyer as not. A void shot does not count at all.',
+  },
+  {
+    name: 'control',
+    word: 'Control',
+    means: 'A few shots with one thing changed and the bow left alone: another arrow, a changed grip, another archer.',
+  },
+  {
+    name: 'trial',
+    word: 'Trial',
+    means: 'Several arrows through paper in one sitting, the bow untouched: which of them need no move.',
+  },
+  {
+    name: 'nockTune',
+    word: 'Nock tune',
+    means: 'A shaft is turned on its nock a vane step at a time until it flies straight, and the step is marked.',
+    drawing: 'M60 30a20 20 0 1 0 40 0a20 20 0 1 0-40 0M72 30H88M80 4v8M57 43l-7 4M103 43l7 4',
+  },
   { name: 'spread', word: 'Spread', means: 'How far single shots stray from their mean, to each side.' },
   {
     name: 'tolerance',
