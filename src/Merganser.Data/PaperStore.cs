@@ -43,6 +43,10 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     public IReadOnlyList<PaperRow> Of(string bowId) => database.Read(c =>
         c.Query<string>("SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC", new { bowId }).Select(id => Get(c, null, id)).ToArray());
 
+    /// <summary>The paper that was begun last, or null.</summary>
+    public PaperRow? Newest(string bowId) => database.Read(c =>
+        c.QueryFirstOrDefault<string?>("SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT 1", new { bowId }) is { } id ? Get(c, null, id) : null);
+
     /// <summary>The papers of a bow by their ids, the oldest first.</summary>
     public IReadOnlyList<string> Order(string bowId) => database.Read(c => c.Query<string>("SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at, rowid", new { bowId }).ToArray());
 

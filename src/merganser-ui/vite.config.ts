@@ -9,5 +9,5 @@ export default defineConfig({
     assetsInlineLimit: 0,
   },
   server: { proxy: { '/api': 'http://127.0.0.1:5210', '/openapi': 'http://127.0.0.1:5210' } },
-  test: { environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'] },
+  test: { environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'], testTimeout: 30_000 },
 });

@@ -172,6 +172,11 @@ public class TuningTests
         ((string)trial["cause"]!).ShouldStartWith("The arrow");
         ((string)trial["rows"]![0]!["arrow"]!["name"]!).ShouldBe((string)other["typed"]!["name"]!);
         ((string)paper["next"]!["alternativeAction"]!).ShouldBe("accept");
+        var tolerated = (await bench.Get($"/api/bows/{WebBench.Brindle}/tolerated"))[0]!;
+        ((string)tolerated["ranges"]![0]!["shaft"]!).ShouldNotBeEmpty();
+        (await bench.Get($"/api/bows/{WebBench.Brindle}/papers")).AsArray().Count.ShouldBe(2);
+        var newest = (await bench.Get($"/api/bows/{WebBench.Brindle}/papers?newest=1")).AsArray();
+        ((string)newest.Single()!["id"]!).ShouldBe(Id(paper));
     }
 
     [Fact]

@@ -38,6 +38,9 @@ public sealed record LadderView(bool Wanted, IReadOnlyList<RungView> Rungs, stri
 /// <summary>The spine question: the fit as computed, and what each cure would do to it.</summary>
 public sealed record SpineCheckView(double Ratio, string Words, double Low, double High, IReadOnlyList<TryView> Tries);
 
+/// <summary>What a trial of a bow found of the points its shafts tolerate.</summary>
+public sealed record ToleratedView(string PaperId, DateTimeOffset StartedAt, IReadOnlyList<ToleratedRange> Ranges);
+
 /// <summary>A paper session as its page shows it.</summary>
 public sealed record PaperView(
     string Id, string BowId, string ArrowVersionId, string ArrowName, int ArrowVersionNumber, int VaneCount, double Tolerance, DateTimeOffset StartedAt,
@@ -70,6 +73,10 @@ public sealed class PaperDesk(PaperStore papers, BowStore bows, ArrowStore arrow
             paper.StartedAt, paper.AcceptedAt, plan, [.. paper.Sets.Select(s => SetOf(paper, s, moves, bow, read))], advice, read.Readings, ladder, trial,
             read.Readings.Any(r => r is { Cause: Cause.Spine, Suspected: true }) ? SpineOf(bow.Bow, version) : null, next, paper.Version);
     }
+
+    /// <summary>The points that shafts tolerated in this bow's trials, the newest first: for whoever chooses the next arrow.</summary>
+    public IReadOnlyList<ToleratedView> Tolerated(string bowId) =>
+        [.. papers.Of(bowId).Where(p => p.Plan.Kind == SessionKind.Trial).Select(p => new ToleratedView(p.Id, p.StartedAt, Trial.Of(TrialArrows(p), p.Tolerance).Ranges)).Where(t => t.Ranges.Count > 0)];
 
     /// <summary>The mean of the shots of a set that count.</summary>
     public static MeanTear? MeanOf(SetRow set)

@@ -22,7 +22,7 @@ public sealed record RackView(IReadOnlyList<RackBow> Bows, Next Next, IReadOnlyL
 public sealed record ArchivedBow(string Id, string Name, int Version);
 
 /// <summary>Puts the rack together.</summary>
-public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, PaperDesk desk, SetupStore setups, SetupDesk setupDesk, DozenStore dozens, DozenDesk dozenDesk)
+public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, SetupStore setups, SetupDesk setupDesk, DozenStore dozens, DozenDesk dozenDesk)
 {
     public RackView View()
     {
@@ -40,9 +40,8 @@ public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arro
     {
         var bow = row.Bow;
         var arrow = arrows.Of(row.Id).FirstOrDefault();
-        var paper = papers.Of(row.Id).FirstOrDefault();
-        var paperView = paper is null ? null : desk.View(paper);
-        var open = paperView is { AcceptedAt: null };
+        var paper = papers.Newest(row.Id);
+        var open = paper is { AcceptedAt: null };
         var rows = setups.Of(row.Id);
         var sheet = setupDesk.Sheet(row, rows);
         var due = setupDesk.Due(row, rows);
@@ -56,18 +55,18 @@ public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arro
             new("groups", "none yet"),
             new("story", "none yet"),
         ];
-        var (state, stop, words) = (arrow, paperView) switch
+        var (state, stop, words) = (arrow, paper) switch
         {
             (null, _) => ("No arrow yet.", "arrow", "Choose the arrow"),
             (_, null) => ($"{arrow.Draft.Name} {(arrow.Kept is null ? "is a draft" : "is kept")}; no paper yet.", arrow.Kept is null ? "arrow" : "paper", arrow.Kept is null ? "Go on with the arrow" : "Shoot it through paper"),
-            _ when open => ($"Paper open, set {paper!.Sets.Count}. {LastWords(paperView)}", "paper", "Go on with the paper"),
-            _ => ($"Paper accepted. {LastWords(paperView!)}", "paper", "Look at the paper"),
+            _ when open => ($"Paper open, set {paper!.Sets.Count}. {LastWords(paper!)}", "paper", "Go on with the paper"),
+            _ => ($"Paper accepted. {LastWords(paper!)}", "paper", "Look at the paper"),
         };
         state += sheet.AskedAgain.Count > 0 ? $" Again: {string.Join(", ", sheet.AskedAgain.Select(l => l.Fact.Title.ToLowerInvariant()))}." : due.Count > 0 ? $" {due[0].What}{(due[0].Now ? " is due" : due[0].ShotsLeft is { } left ? $" in {left}" : " soon")}." : "";
         return new RackBow(row.Id, bow.Name, archers.Get(row.ArcherId).Archer.Name, bow.Kind, bow.Hand, BowEndpoints.Line(bow), state, stop, words, stops);
     }
 
-    private static string LastWords(PaperView paper) => paper.Sets.LastOrDefault(s => s.Mean is not null)?.Mean?.Words ?? "No shots yet.";
+    private static string LastWords(PaperRow paper) => paper.Sets.Select(PaperDesk.MeanOf).LastOrDefault(m => m is not null)?.Words ?? "No shots yet.";
 
     private static string Lower(string words) => char.ToLowerInvariant(words[0]) + words[1..];
 }

@@ -1526,7 +1526,9 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    newest?: number;
+                };
                 header?: never;
                 path: {
                     bowId: string;
@@ -1542,6 +1544,43 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["PaperView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/tolerated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ToleratedView"][];
                     };
                 };
             };
@@ -5543,6 +5582,13 @@ export interface components {
             /** Format: int32 */
             tried: number;
             words?: null | string;
+        };
+        /** @description What a trial of a bow found of the points its shafts tolerate. */
+        ToleratedView: {
+            paperId: string;
+            /** Format: date-time */
+            startedAt: string;
+            ranges: components["schemas"]["ToleratedRange"][];
         };
         /** @description One arrow of the tray: which pieces, what it weighs, how far it is. */
         TrayArrow: {

@@ -16,6 +16,7 @@ const keys: [string, string][] = [
   ['Arrow keys', 'on the sheet: move the cross 0.05 in, with Shift 0.25 in'],
   ['N', 'mark a shot'],
   ['V', 'the shots of the set, to void one'],
+  ['F', 'while a shot is marked: read the other face of the sheet'],
   ['M', 'log a move'],
   ['?', 'this sheet'],
 ];

@@ -1,8 +1,11 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render } from '@testing-library/react';
+import { configure, render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { vi } from 'vitest';
+
+// What is waited for may take long on a busy machine; nothing here measures speed.
+configure({ asyncUtilTimeout: 10_000 });
 
 /** For tests: the answers of the API by the end of their path, and everything that was asked. */
 export function answering(answers: Record<string, unknown | ((body: unknown) => unknown)>) {

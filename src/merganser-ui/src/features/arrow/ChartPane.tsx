@@ -41,6 +41,10 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
     queryFn: () => answer(api.POST('/api/figures/chart', { body: { bowId, draft, openedVersionId: openedId } })),
     placeholderData: keepPreviousData,
   });
+  const tolerated = useQuery({
+    queryKey: ['tolerated', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/tolerated', { params: { path: { bowId } } })),
+  });
   const data = chart.data;
   const point = arrow.point.measuredGrains ?? arrow.point.grains;
   const here = held ?? { length: arrow.cutLength, grains: point };
@@ -221,6 +225,12 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
         Hatched weak, plain borderline, {'\u200a'}tinted good, dotted stiff. Rule and bands as in the working of the
         fit; each place is computed with the whole arrow.
       </p>
+      {tolerated.data?.[0] && (
+        <p className="muted" data-testid="tolerated">
+          In a trial on paper ({new Date(tolerated.data[0].startedAt).toLocaleDateString('en-GB')}) these needed no
+          move, the widest range first: {tolerated.data[0].ranges.map((r) => r.words).join('; ')}.
+        </p>
+      )}
     </div>
   );
 }

@@ -20,7 +20,7 @@ export function usePaperBench(bowId: string) {
   const { idFor } = acts;
   const papers = useQuery({
     queryKey: ['papers', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/papers', { params: { path: { bowId } } })),
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/papers', { params: { path: { bowId }, query: { newest: 1 } } })),
   });
   const choices = useQuery({
     queryKey: ['paper-choices'],
