@@ -14,11 +14,7 @@ export function StageRail({
     <ol className="stage-rail" aria-label="Stages">
       {paper.plan.stages.map((stage) => (
         <li key={stage.words} className={stage.inWork ? 'now' : ''}>
-          <ButtonBase
-            onClick={() => onGo(stage)}
-            aria-current={stage.inWork ? 'step' : undefined}
-            aria-label={`${stage.words}, ${stage.chance === null ? 'not shot yet' : `${percent(stage.chance)} inside`}`}
-          >
+          <ButtonBase onClick={() => onGo(stage)} aria-current={stage.inWork ? 'step' : undefined}>
             <svg width="30" height="29" viewBox="0 2 30 29" aria-hidden="true">
               {stage.inWork && <path d="M15 12l-7 -11h14z" fill="var(--bill)" />}
               <path d="M0 22h30" stroke="var(--edge)" strokeWidth="1.5" />
@@ -32,8 +28,7 @@ export function StageRail({
                 strokeDasharray={stage.planned ? undefined : '3 2'}
               />
             </svg>
-            <b>{stage.words}</b>
-            <small>{stage.chance === null ? 'not yet' : `${percent(stage.chance)} in`}</small>
+            <b>{stage.words}</b> <small>{stage.chance === null ? 'not yet' : `${percent(stage.chance)} in`}</small>
           </ButtonBase>
         </li>
       ))}

@@ -346,8 +346,8 @@ describe('the stages', () => {
       { words: '6 yd bare', distance: 6, fletched: false, planned: true, inWork: false, shots: 0, chance: null },
     ];
     show(<StageRail paper={paper({ plan: { stages, arrowNumbers: [] } })} onGo={onGo} />);
-    expect(screen.getByLabelText('3 yd bare, 98 % inside').getAttribute('aria-current')).toBe('step');
-    await userEvent.click(screen.getByLabelText('6 yd bare, not shot yet'));
+    expect(screen.getByRole('button', { name: '3 yd bare 98 % in' }).getAttribute('aria-current')).toBe('step');
+    await userEvent.click(screen.getByRole('button', { name: '6 yd bare not yet' }));
     expect(onGo).toHaveBeenCalledWith(stages[1]);
   });
 });
