@@ -122,12 +122,13 @@ public class SessionTests
         bench.SeeText(".foot .say", "Shoot two with this arrow");
         Say(bench, "about an inch", "tail left");
         Say(bench, "about an inch", "tail left");
-        bench.Until(d => d.FindElement(By.CssSelector("[aria-label='Stages'] ~ label select")).FindElements(By.TagName("option")).FirstOrDefault(o => o.Text.Contains("Spindrift"))).Click();
+        bench.Until(d => d.FindElement(By.CssSelector(".stage select")).FindElements(By.TagName("option")).FirstOrDefault(o => o.Text.Contains("Spindrift"))).Click();
         bench.SeeText(".film", "Set 2");
         Say(bench, null, null);
         Say(bench, null, null);
         bench.SeeText("[data-testid=trial]", "The arrow");
         bench.SeeText("[data-testid=trial]", "Spindrift light");
+        bench.See(".stage select").Size.Height.ShouldBeGreaterThanOrEqualTo(48);
         bench.Driver.FindElements(By.CssSelector("[data-testid=advice]")).ShouldBeEmpty();
         bench.Button("End the trial").Click();
         bench.SeeText(".foot .say", "Accepted");

@@ -76,7 +76,7 @@ public sealed record Trial(IReadOnlyList<TrialRow> Rows, IReadOnlyList<Tolerated
         var (top, bottom) = (2.0 * (usable.Length - 1), 2.0 * (shots - usable.Length));
         var f = between / top / Math.Max(within / bottom, MeanTear.ReadingError * MeanTear.ReadingError);
         var p = 1 - FisherSnedecor.CDF(top, bottom, f);
-        var test = $"F({Number(top, 0)}, {Number(bottom, 0)}) = {Number(f, 2)}, p = {(p < 0.001 ? "under .001" : Number(p, 3).TrimStart('0'))}";
+        var test = $"F({Number(top, 0)}, {Number(bottom, 0)}) = {Number(f, 2)}, {Probability(p)}";
         var off = Math.Sqrt((x * x) + (y * y));
         return p < Significant
             ? (rows.Any(r => r.NeedsNoMove == true) ? "The arrow: they tear apart, and one of them needs no move." : "The arrow: they tear apart from one another.", test)

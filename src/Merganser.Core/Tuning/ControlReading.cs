@@ -41,7 +41,7 @@ public static class ControlReading
         var (what, cause) = Name(purpose);
         var differs = p < SessionReadings.Significant;
         var mean = new MeanTear(control);
-        var because = $"{mean.Words} F(2, {Number(2.0 * (session.Count + control.Count - 2), 0)}) = {Number(f, 2)}, p = {(p < 0.001 ? "under .001" : Number(p, 3).TrimStart('0'))}.";
+        var because = $"{mean.Words} F(2, {Number(2.0 * (session.Count + control.Count - 2), 0)}) = {Number(f, 2)}, {Probability(p)}.";
         return differs
             ? new Reading(cause, true, new Evidence($"{what} tears otherwise: {(cause == Cause.Arrow ? "look at the arrow" : "look at the archer")} before the bow.", because, "The same again, alike"), "control against session, F test")
             : new Reading(cause, false, new Evidence($"{what} tears alike: not {(cause == Cause.Arrow ? "this arrow alone" : "this alone")}.", because, "More shots of both"), "control against session, F test");

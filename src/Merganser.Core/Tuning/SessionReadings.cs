@@ -71,7 +71,7 @@ public static class SessionReadings
         var spread = Math.Sqrt(squares / freedom);
         var f = spread * spread / (usual.Spread * usual.Spread);
         var p = 1 - FisherSnedecor.CDF(freedom, usual.Freedom, f);
-        var test = $"F({Number(freedom, 0)}, {Number(usual.Freedom, 0)}) = {Number(f, 2)}, p = {Chance(p)}";
+        var test = $"F({Number(freedom, 0)}, {Number(usual.Freedom, 0)}) = {Number(f, 2)}, {Probability(p)}";
         var whose = usual.Own ? "this archer's usual" : "usual about";
         yield return p < Significant
             ? new Reading(Cause.Form, true, new Evidence("Holes differ from shot to shot.", $"Spread {Number(spread, 2)} in, {whose} {Number(usual.Spread, 2)}: {test}. That points to the archer or the arrows.", "Five holes alike"), "spread against usual, F test")
@@ -104,7 +104,7 @@ public static class SessionReadings
         var apart = arrows.MaxBy(g => Math.Pow(g.Average(s => s.X), 2) + Math.Pow(g.Average(s => s.Y), 2))!;
         yield return new Reading(Cause.Arrow, true, new Evidence(
             $"Arrow {apart.Key} tears apart from the others.",
-            $"{Signed(apart.Average(s => s.X), 2)} in right, {Signed(apart.Average(s => s.Y), 2)} up of their mean over {Count(apart.Count(), "shot")}: F({Number(top, 0)}, {Number(freedom, 0)}) = {Number(f, 2)}, p = {Chance(p)}.",
+            $"{Signed(apart.Average(s => s.X), 2)} in right, {Signed(apart.Average(s => s.Y), 2)} up of their mean over {Count(apart.Count(), "shot")}: F({Number(top, 0)}, {Number(freedom, 0)}) = {Number(f, 2)}, {Probability(p)}.",
             "The same arrow like the others after its nock is turned"), "one-way F between arrows");
     }
 
@@ -191,6 +191,4 @@ public static class SessionReadings
     private static string Key(SessionShot shot) => $"{shot.Stage}|{Places(shot)}";
 
     private static string Places(SessionShot shot) => string.Join(',', shot.Positions.OrderBy(p => p.Key).Select(p => p.Value));
-
-    private static string Chance(double p) => p < 0.001 ? "under .001" : Number(p, 3).TrimStart('0');
 }

@@ -18,6 +18,9 @@ public static class Show
     /// <summary>A spine deflection as the trade names it: <c>.340</c>.</summary>
     public static string Spine(double inches) => Number(inches, 3).TrimStart('0');
 
+    /// <summary>A probability of a test: <c>p = .031</c>, <c>p &lt; .001</c>.</summary>
+    public static string Probability(double p) => p < 0.001 ? "p < .001" : $"p = {Number(p, 3).TrimStart('0')}";
+
     /// <summary>A count with its noun: <c>1 shot</c>, <c>3 shots</c>.</summary>
     public static string Count(int count, string noun) => count == 1 ? $"1 {noun}" : $"{count} {noun}s";
 }

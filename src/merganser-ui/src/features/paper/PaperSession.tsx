@@ -226,11 +226,14 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
         <div className="strip">
           <FilmStrip paper={paper} shownId={shown.id} onShow={setShownId} />
           <div className="stage">
-            <StageRail
-              paper={paper}
-              onGo={(stage) => void newSet({ distance: String(stage.distance), fletched: stage.fletched })}
-            />
-            {paper.trial && <NextArrow paper={paper} arrows={arrows} onTake={(set) => void newSet(set)} />}
+            {paper.trial ? (
+              <NextArrow paper={paper} arrows={arrows} onTake={(set) => void newSet(set)} />
+            ) : (
+              <StageRail
+                paper={paper}
+                onGo={(stage) => void newSet({ distance: String(stage.distance), fletched: stage.fletched })}
+              />
+            )}
             <div className="row">
               <ButtonBase className="key" onClick={() => void accept()} data-testid="accept">
                 {paper.acceptedAt ? 'Open it again' : paper.trial ? 'End the trial' : 'I accept this'}
@@ -260,7 +263,7 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
               ? 'Keep this shot.'
               : marking.point
                 ? 'Press where the tail went through.'
-                : 'Press where the point went through.')
+                : 'Mark the point’s hole, type the tail’s place, or say it.')
           }
           reason={
             bench.problem ? 'Your marks are still here.' : 'A fault is kept and voided with its reason, not left out.'

@@ -46,7 +46,7 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
           <b>Why not another?</b> {say(advice.runnerUp)}
         </p>
       )}
-      {current && <EvidenceLines lines={advice.evidence} />}
+      {current && !paper.trial && <EvidenceLines lines={advice.evidence} />}
       {current && paper.spineCheck && <SpineCheck check={paper.spineCheck} />}
     </section>
   );
