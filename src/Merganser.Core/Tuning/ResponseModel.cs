@@ -15,6 +15,7 @@ public sealed class ResponseModel
     private const double FirstDoubt = 0.5;
     private const double LogGainBound = 2.5;
     private const int Passes = 3;
+    private static readonly double LogNegligible = Math.Log(1e-6);
 
     private readonly ResponsePrior prior;
     private readonly int levers;
@@ -95,9 +96,12 @@ public sealed class ResponseModel
 
         group.Shots.Add(shot);
         Count++;
+        var best = hypotheses.Max(h => h.LogEvidence);
         foreach (var hypothesis in hypotheses)
         {
-            for (var pass = 0; pass < Passes; pass++)
+            // One that is not believed any more is kept up to date with a single pass: it may come back.
+            var passes = hypothesis.LogEvidence > best + LogNegligible ? Passes : 1;
+            for (var pass = 0; pass < passes; pass++)
             {
                 Refit(hypothesis);
             }
