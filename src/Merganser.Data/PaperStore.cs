@@ -103,6 +103,12 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     {
         CheckHoles(shot.Point, shot.Tail);
         var paperId = c.ExecuteScalar<string?>("SELECT paper_id FROM shot_set WHERE id = @setId", new { setId }, t) ?? throw new MissingException("set");
+        if (c.ExecuteScalar<long>("SELECT count(*) FROM shot WHERE id = @Id", new { shot.Id }, t) > 0)
+        {
+            return Get(c, t, paperId);
+        }
+
+        setId = SetAtThisSetting(c, t, Get(c, t, paperId), setId);
         var added = c.Execute(
             """
             INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number, words)
@@ -232,6 +238,27 @@ public sealed class PaperStore(Database database, TimeProvider clock)
                 problems.Add(new FieldProblem(field, "off-sheet", $"The {field} hole lies off the sheet: at most {SheetLimits.HalfSheet} in from its middle."));
             }
         }
+    }
+
+    /// <summary>A set is one setting of the bow: once the bow was moved away from this paper, the next shot begins another set.</summary>
+    private string SetAtThisSetting(IDbConnection c, IDbTransaction t, PaperRow paper, string setId)
+    {
+        var set = paper.Sets[^1];
+        if (set.Id != setId || set.Shots.Count == 0)
+        {
+            return setId;
+        }
+
+        var moved = c.ExecuteScalar<long>(
+            "SELECT count(*) FROM move WHERE bow_id = @BowId AND ordinal > @AfterMove AND corrects IS NULL AND (paper_id IS NULL OR paper_id <> @Id)", new { paper.BowId, set.AfterMove, paper.Id }, t);
+        if (moved == 0)
+        {
+            return setId;
+        }
+
+        var next = new NewSet(Guid.NewGuid().ToString(), new Entry(set.DistanceTyped, set.Distance), set.Fletched, set.Purpose, set.ArrowVersionId);
+        AddSet(c, t, paper, next);
+        return next.Id;
     }
 
     /// <summary>The paper is in work again: what was marked as shot well by accepting it is taken back.</summary>

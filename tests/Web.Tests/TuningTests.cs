@@ -106,6 +106,24 @@ public class TuningTests
     }
 
     [Fact]
+    public async Task A_shot_after_the_bow_was_moved_elsewhere_begins_a_set_of_its_own()
+    {
+        using var bench = new WebBench();
+        var paper = await bench.StartPaper();
+        paper = await bench.Shoot(paper, 0, .8);
+        var first = SetId(paper);
+        (await bench.Post($"/api/bows/{WebBench.Brindle}/moves", new { id = WebBench.NewId(), adjuster = "restHeight", to = -20, note = "" })).Status.ShouldBe(200);
+        var shot = WebBench.Shot(0, .1);
+        paper = (await bench.Post($"/api/sets/{first}/shots", shot.DeepClone())).Body;
+        paper = (await bench.Post($"/api/sets/{first}/shots", shot)).Body;
+        paper["sets"]!.AsArray().Count.ShouldBe(2, "and the same shot again adds nothing");
+        paper["sets"]![1]!["shots"]!.AsArray().Count.ShouldBe(1);
+        ((string)paper["sets"]![1]!["movesBefore"]!.AsArray().Single()!["adjuster"]!).ShouldBe("restHeight");
+        paper["sets"]![0]!["wayBack"]!.AsArray().Single()!["to"]!.GetValue<int>().ShouldBe(-2);
+        paper["sets"]![1]!["wayBack"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
     public async Task A_control_arrow_that_tears_otherwise_points_to_the_arrow_and_is_no_part_of_the_session()
     {
         using var bench = new WebBench();

@@ -95,9 +95,12 @@ public sealed class PaperDesk(PaperStore papers, BowStore bows, ArrowStore arrow
         return new SetView(set.Id, set.Number, set.DistanceTyped, set.Distance, set.Fletched, set.Purpose, arrows.Version(set.ArrowVersionId).Typed.Name, set.StartedAt, shots,
             mean is null ? null : new MeanView(mean.Mean, mean.Radius, mean.Spread, mean.Count, mean.SpreadAssumed, mean.Words),
             mean is null ? [] : TearFigures.Of(mean, before),
-            previous is null ? [] : [.. moves.Where(m => m.AfterSetId == previous.Id).Select(m => MoveView.Of(m, bow.Bow.Hand))],
+            previous is null ? [] : [.. moves.Where(m => m.AfterSetId == previous.Id || Elsewhere(m, previous, set)).Select(m => MoveView.Of(m, bow.Bow.Hand))],
             [.. paper.Notes.Where(n => n.AfterSetId == set.Id)], StateDiff.WayBack(bow.Adjusters, then, bow.Bow.Hand));
     }
+
+    /// <summary>Logged away from this paper, between the beginnings of two of its sets.</summary>
+    private static bool Elsewhere(MoveRow move, SetRow previous, SetRow set) => move.AfterSetId is null && move.Ordinal > previous.AfterMove && move.Ordinal <= set.AfterMove;
 
     private PlanView PlanOf(PaperRow paper, TuningRead read, Advice advice)
     {
