@@ -108,26 +108,21 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             return Get(c, t, paperId);
         }
 
-        setId = SetAtThisSetting(c, t, Get(c, t, paperId), setId);
-        var added = c.Execute(
+        var paper = Get(c, t, paperId);
+        setId = SetAtThisSetting(c, t, paper, setId);
+        c.Execute(
             """
             INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number, words)
             VALUES (@Id, @setId, 1 + (SELECT count(*) FROM shot WHERE set_id = @setId), @px, @py, @tx, @ty, @side, @now, @ArrowNumber, @Words)
-            ON CONFLICT (id) DO NOTHING
             """,
             new { shot.Id, setId, px = shot.Point.X, py = shot.Point.Y, tx = shot.Tail.X, ty = shot.Tail.Y, side = FactsJson.Word(shot.Side), now = Stamp.Of(clock.GetUtcNow()), shot.ArrowNumber, shot.Words }, t);
-        var bowId = c.ExecuteScalar<string>("SELECT bow_id FROM paper WHERE id = @paperId", new { paperId }, t)!;
-        if (added == 1 && SetupStore.Fire(c, t, bowId, shot.Id, "paper", clock.GetUtcNow()))
+        if (SetupStore.Fire(c, t, paper.BowId, shot.Id, "paper", clock.GetUtcNow()))
         {
             c.Execute("INSERT INTO shot_mark (id, shot_id, void, reason, marked_at) VALUES (@id, @shotId, 1, @Settles, @now)",
                 new { id = $"{shot.Id}-settles", shotId = shot.Id, Settles, now = Stamp.Of(clock.GetUtcNow()) }, t);
         }
 
-        if (added == 1)
-        {
-            Reopen(c, t, paperId);
-        }
-
+        Reopen(c, t, paperId);
         return Get(c, t, paperId);
     });
 
@@ -196,17 +191,19 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     /// <summary>"I accept this": ends the paper as it is and marks the bow as shot well with this arrow; or opens it again.</summary>
     public PaperRow Accept(string paperId, bool accepted) => database.Write((c, t) =>
     {
+        if (!accepted)
+        {
+            Reopen(c, t, paperId);
+            return Get(c, t, paperId);
+        }
+
         var paper = Get(c, t, paperId);
         var now = clock.GetUtcNow();
-        c.Execute("UPDATE paper SET accepted_at = @at, version = version + 1 WHERE id = @paperId", new { paperId, at = accepted ? Stamp.Of(now) : null }, t);
-        if (accepted && paper.AcceptedAt is null && paper.Plan.Kind == SessionKind.Tune)
+        c.Execute("UPDATE paper SET accepted_at = @at, version = version + 1 WHERE id = @paperId", new { paperId, at = Stamp.Of(now) }, t);
+        if (paper.AcceptedAt is null && paper.Plan.Kind == SessionKind.Tune)
         {
             var last = paper.Sets.LastOrDefault(s => s.Purpose == SetPurpose.Session) ?? paper.Sets[^1];
             SetupStore.PutGood(c, t, paper.BowId, $"{paperId}-good-{paper.Version}", last.ArrowVersionId, $"accepted on paper, {new PlannedStage(last.Distance, last.Fletched).Words}", now);
-        }
-        else if (!accepted)
-        {
-            Reopen(c, t, paperId);
         }
 
         return Get(c, t, paperId);

@@ -18,6 +18,9 @@ public sealed class MeanTear
 
     private const double Miss = 0.05;
 
+    /// <summary>Half width of a 95 % region in two dimensions, in sds of one: √(−2 ln .05).</summary>
+    public static readonly double RegionInSds = Math.Sqrt(-2 * Math.Log(Miss));
+
     /// <param name="tears">At least one tear.</param>
     /// <param name="usualSpread">Spread per axis to use for a single shot, inches.</param>
     /// <exception cref="ArgumentException">No tears.</exception>
@@ -29,7 +32,7 @@ public sealed class MeanTear
         {
             Spread = usualSpread;
             SpreadAssumed = true;
-            Radius = usualSpread * Math.Sqrt(-2 * Math.Log(Miss));
+            Radius = usualSpread * RegionInSds;
             return;
         }
 

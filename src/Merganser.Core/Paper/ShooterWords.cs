@@ -27,6 +27,9 @@ public sealed record ShooterWords(string? Sideways, bool Left, NamedEnd Sideways
         new("inch", "about an inch", 1), new("inchHalf", "an inch and a half", 1.5), new("two", "two inches", 2), new("three", "three inches", 3),
     ];
 
+    /// <summary>True when both sizes are in the list.</summary>
+    public bool Known() => new[] { Sideways, Height }.All(code => code is null || Sizes.Any(s => s.Code == code));
+
     /// <summary>The tear that is meant: always the tail from the point's hole, whichever end was named.</summary>
     /// <exception cref="ArgumentException">A size that is not in the list.</exception>
     public Tear Read() => new(

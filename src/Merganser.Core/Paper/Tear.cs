@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Figures;
 
 namespace Merganser.Core.Paper;
 
@@ -34,6 +35,12 @@ public sealed record Tear(double X, double Y)
 /// <summary>Limits of a marked sheet.</summary>
 public static class SheetLimits
 {
+    /// <summary>From where paper is shot, yards.</summary>
+    public static AllowedRange Distances { get; } = new(1, 100, "yd", "close enough that the hole shows, far enough to clear the bow");
+
+    /// <summary>Where a tail may lie from the point's hole, inches on each axis.</summary>
+    public static AllowedRange Reach { get; } = new(-LongestTear, LongestTear, "in", "no arrow tears farther");
+
     /// <summary>Half the width of the sheet that can be marked, inches.</summary>
     public const double HalfSheet = 12;
 

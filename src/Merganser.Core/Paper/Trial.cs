@@ -1,4 +1,3 @@
-using MathNet.Numerics.Distributions;
 using static Merganser.Core.Units.Show;
 
 namespace Merganser.Core.Paper;
@@ -64,24 +63,17 @@ public sealed record Trial(IReadOnlyList<TrialRow> Rows, IReadOnlyList<Tolerated
     private static (string, string) CauseOf(TrialRow[] rows, double tolerance)
     {
         var usable = rows.Where(r => r.Arrow.Tears.Count >= 2).ToArray();
-        var shots = usable.Sum(r => r.Arrow.Tears.Count);
         if (usable.Length < 2)
         {
             return ("Not enough yet: two arrows with two shots each say whether it is the bow or the arrow.", "");
         }
 
-        var (x, y) = (usable.SelectMany(r => r.Arrow.Tears).Average(t => t.X), usable.SelectMany(r => r.Arrow.Tears).Average(t => t.Y));
-        var between = usable.Sum(r => r.Arrow.Tears.Count * (Math.Pow(r.Mean.Mean.X - x, 2) + Math.Pow(r.Mean.Mean.Y - y, 2)));
-        var within = usable.Sum(r => r.Arrow.Tears.Sum(t => Math.Pow(t.X - r.Mean.Mean.X, 2) + Math.Pow(t.Y - r.Mean.Mean.Y, 2)));
-        var (top, bottom) = (2.0 * (usable.Length - 1), 2.0 * (shots - usable.Length));
-        var f = between / top / Math.Max(within / bottom, MeanTear.ReadingError * MeanTear.ReadingError);
-        var p = 1 - FisherSnedecor.CDF(top, bottom, f);
-        var test = $"F({Number(top, 0)}, {Number(bottom, 0)}) = {Number(f, 2)}, {Probability(p)}";
-        var off = Math.Sqrt((x * x) + (y * y));
-        return p < Significant
-            ? (rows.Any(r => r.NeedsNoMove == true) ? "The arrow: they tear apart, and one of them needs no move." : "The arrow: they tear apart from one another.", test)
-            : off > tolerance
-                ? ("The bow, or the archer: all arrows tear alike.", test)
-                : ("Neither: all arrows fly alike and inside.", test);
+        var all = OneWay.Mean([.. usable.SelectMany(r => r.Arrow.Tears)]);
+        var test = OneWay.Of([.. usable.Select(r => r.Arrow.Tears)], all);
+        return test.P < Significant
+            ? (rows.Any(r => r.NeedsNoMove == true) ? "The arrow: they tear apart, and one of them needs no move." : "The arrow: they tear apart from one another.", test.Words)
+            : all.Length > tolerance
+                ? ("The bow, or the archer: all arrows tear alike.", test.Words)
+                : ("Neither: all arrows fly alike and inside.", test.Words);
     }
 }

@@ -1,30 +1,15 @@
 using Merganser.Core.Paper;
-using static Merganser.Core.Units.Show;
 
 namespace Merganser.Core.Tuning;
 
 /// <summary>
-/// A control changes one thing and leaves the bow alone: does it tear alike? Isotropic two-sample test, F = nm/(n+m)·|d|²/2/s² on (2, 2(n+m−2)),
-/// p = (1 + 2F/ν)^(−ν/2) (closed form for two numerator degrees; NIST/SEMATECH e-Handbook 1.3.6.6.5).
+/// A control changes one thing and leaves the bow alone: does it tear alike? The isotropic two-sample test of <see cref="OneWay"/>.
 /// </summary>
 public static class ControlReading
 {
-    /// <summary>p of two sets with one common spread.</summary>
+    /// <summary>Two sets with one common spread.</summary>
     /// <exception cref="ArgumentException">Fewer than three shots in all: no spread to go by.</exception>
-    public static (double F, double P) Test(IReadOnlyList<Tear> one, IReadOnlyList<Tear> two)
-    {
-        var freedom = 2.0 * (one.Count + two.Count - 2);
-        if (freedom <= 0)
-        {
-            throw new ArgumentException("Two sets want three shots in all.", nameof(two));
-        }
-
-        var (a, b) = (new MeanTear(one).Mean, new MeanTear(two).Mean);
-        var squares = one.Sum(t => Math.Pow(t.X - a.X, 2) + Math.Pow(t.Y - a.Y, 2)) + two.Sum(t => Math.Pow(t.X - b.X, 2) + Math.Pow(t.Y - b.Y, 2));
-        var apart = Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2);
-        var f = one.Count * (double)two.Count / (one.Count + two.Count) * apart / 2 / Math.Max(squares / freedom, MeanTear.ReadingError * MeanTear.ReadingError);
-        return (f, Math.Pow(1 + (2 * f / freedom), -freedom / 2));
-    }
+    public static OneWay Test(IReadOnlyList<Tear> one, IReadOnlyList<Tear> two) => OneWay.Of([one, two], OneWay.Mean([.. one, .. two]));
 
     /// <summary>The reading, or null while there is too little.</summary>
     /// <param name="purpose">What was changed.</param>
@@ -37,11 +22,11 @@ public static class ControlReading
             return null;
         }
 
-        var (f, p) = Test(session, control);
+        var test = Test(session, control);
         var (what, cause) = Name(purpose);
-        var differs = p < SessionReadings.Significant;
+        var differs = test.P < SessionReadings.Significant;
         var mean = new MeanTear(control);
-        var because = $"{mean.Words} F(2, {Number(2.0 * (session.Count + control.Count - 2), 0)}) = {Number(f, 2)}, {Probability(p)}.";
+        var because = $"{mean.Words} {test.Words}.";
         return differs
             ? new Reading(cause, true, new Evidence($"{what} tears otherwise: {(cause == Cause.Arrow ? "look at the arrow" : "look at the archer")} before the bow.", because, "The same again, alike"), "control against session, F test")
             : new Reading(cause, false, new Evidence($"{what} tears alike: not {(cause == Cause.Arrow ? "this arrow alone" : "this alone")}.", because, "More shots of both"), "control against session, F test");

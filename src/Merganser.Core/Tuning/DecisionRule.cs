@@ -15,11 +15,10 @@ public sealed record Candidate(int Lever, int To, double Score, bool Test);
 /// <summary>The decision with what it rests on.</summary>
 /// <param name="Kind">What to do.</param>
 /// <param name="Chosen">The move, where one is decided.</param>
-/// <param name="Others">The other moves that were weighed, best first.</param>
 /// <param name="Chance">P(in) at the setting as it stands.</param>
 /// <param name="Enough">The chance at which it would be done.</param>
 /// <param name="Now">Mean tear as it stands.</param>
-public sealed record Decision(DecisionKind Kind, Candidate? Chosen, IReadOnlyList<Candidate> Others, double Chance, double Enough, TearMoments Now);
+public sealed record Decision(DecisionKind Kind, Candidate? Chosen, double Chance, double Enough, TearMoments Now);
 
 /// <summary>The figures of the rule; those of a user are the tolerance and the shots per decision.</summary>
 /// <param name="Tolerance">Good enough, inches.</param>
@@ -101,12 +100,12 @@ public sealed class DecisionRule(RuleFigures figures)
         var now = belief.At(setting);
         var chance = belief.ChanceInside(setting, tolerance);
         var enough = 1 - Math.Clamp(figures.ShotCost * belief.Spread2 / (tolerance * tolerance), figures.LeastRisk, figures.MostRisk);
-        Decision Say(DecisionKind kind, Candidate? chosen, IEnumerable<Candidate> all) =>
-            new(kind, chosen, [.. all.Where(c => c != chosen).OrderBy(c => c.Score)], chance, enough, now);
+        Decision Say(DecisionKind kind) => new(kind, null, chance, enough, now);
+        Decision Go(Candidate to) => new(to.Test ? DecisionKind.SmallTest : DecisionKind.Move, to, chance, enough, now);
 
         if (shotsHere > 0 && chance >= enough)
         {
-            return Say(DecisionKind.Done, null, []);
+            return Say(DecisionKind.Done);
         }
 
         var far = (shotsHere >= figures.MinimumShots && chance < figures.FarChance
@@ -117,12 +116,15 @@ public sealed class DecisionRule(RuleFigures figures)
             var moves = BySquare(prior, belief, setting, levers);
             if (Best(moves.Where(c => c.Score <= now.Square - LeastGain)) is { } best)
             {
-                return Say(best.Test ? DecisionKind.SmallTest : DecisionKind.Move, best, moves);
+                return Go(best);
             }
 
-            return shotsHere >= ShotsForUnreachable && chance < HopelessChance
-                ? FirstOfTwo(belief, setting, levers, now) is { } first ? Say(DecisionKind.Move, first, moves) : Say(DecisionKind.NotReachable, null, moves)
-                : Say(DecisionKind.Shoot, null, moves);
+            if (shotsHere < ShotsForUnreachable || chance >= HopelessChance)
+            {
+                return Say(DecisionKind.Shoot);
+            }
+
+            return FirstOfTwo(belief, setting, levers, now) is { } first ? Go(first) : Say(DecisionKind.NotReachable);
         }
 
         if (shotsHere >= Math.Max(figures.ShotsForChance, figures.MinimumShots))
@@ -131,13 +133,11 @@ public sealed class DecisionRule(RuleFigures figures)
             var stay = belief.CollapsedChance(setting, tolerance);
             if (Best(moves) is { } best && -best.Score - stay >= figures.ChanceGain)
             {
-                return Say(best.Test ? DecisionKind.SmallTest : DecisionKind.Move, best, moves);
+                return Go(best);
             }
-
-            return Say(DecisionKind.Shoot, null, moves);
         }
 
-        return Say(DecisionKind.Shoot, null, []);
+        return Say(DecisionKind.Shoot);
     }
 
     /// <summary>E|t|² as expected after the best step of each lever, and after a test of the open sign.</summary>
@@ -194,7 +194,7 @@ public sealed class DecisionRule(RuleFigures figures)
     }
 
     /// <summary>The least score; where two are alike the one that is reached for first, so that rounding never decides.</summary>
-    private static Candidate? Best(IEnumerable<Candidate> moves) => moves.MinBy(c => Math.Round(c.Score, AlikeDecimals));
+    public static Candidate? Best(IEnumerable<Candidate> moves) => moves.MinBy(c => Math.Round(c.Score, AlikeDecimals));
 
     private void AddTest(List<Candidate> found, Belief belief, int[] setting, Lever open, int[] steps, double score)
     {

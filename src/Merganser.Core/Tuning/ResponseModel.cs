@@ -111,7 +111,11 @@ public sealed class ResponseModel
     }
 
     /// <summary>What is believed now.</summary>
-    public Belief Read() => new(prior, [.. hypotheses.Select(Weighed)]);
+    public Belief Read()
+    {
+        var weights = Weights();
+        return new Belief(prior, [.. hypotheses.Select((h, i) => Weighed(h, weights[i]))]);
+    }
 
     /// <summary>How likely each shot is a flyer, averaged over the hypotheses, in the order of settings and shots.</summary>
     public IReadOnlyDictionary<TuningShot, double> Flyers()
@@ -160,9 +164,8 @@ public sealed class ResponseModel
         return [.. raw.Select(w => w / sum)];
     }
 
-    private Component Weighed(Hypothesis hypothesis, int index)
+    private Component Weighed(Hypothesis hypothesis, double weight)
     {
-        var weights = Weights();
         var mean = new double[size];
         var slope = new double[size];
         for (var i = 0; i < size; i++)
@@ -182,7 +185,7 @@ public sealed class ResponseModel
             }
         }
 
-        return new Component(weights[index], hypothesis.Sign, hypothesis.Spread, mean, covariance);
+        return new Component(weight, hypothesis.Sign, hypothesis.Spread, mean, covariance);
     }
 
     private double Gain(Hypothesis hypothesis, int lever)

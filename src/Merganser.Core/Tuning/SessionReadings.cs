@@ -82,29 +82,24 @@ public static class SessionReadings
     private static IEnumerable<Reading> ArrowApart(IReadOnlyList<SessionShot> here)
     {
         var sets = here.Where(s => s.ArrowNumber is not null).GroupBy(s => (s.Set, Key(s))).Where(g => g.Select(s => s.ArrowNumber).Distinct().Count() > 1).ToArray();
-        var left = sets.SelectMany(g => g.Select(s => (s.ArrowNumber, X: s.Tear.X - g.Average(o => o.Tear.X), Y: s.Tear.Y - g.Average(o => o.Tear.Y)))).ToArray();
-        var arrows = left.GroupBy(s => s.ArrowNumber!).Where(g => g.Count() >= 2).ToArray();
-        var shots = arrows.Sum(g => g.Count());
-        var freedom = 2.0 * (shots - arrows.Length - (sets.Length - 1));
-        if (arrows.Length < 2 || freedom <= 0)
+        var left = sets.SelectMany(g => g.Select(s => (Arrow: s.ArrowNumber!, Tear: new Tear(s.Tear.X - g.Average(o => o.Tear.X), s.Tear.Y - g.Average(o => o.Tear.Y)))));
+        var arrows = left.GroupBy(s => s.Arrow, s => s.Tear).Where(g => g.Count() >= 2).Select(g => (Number: g.Key, Tears: (Tear[])[.. g])).ToArray();
+        if (arrows.Length < 2 || arrows.Sum(a => a.Tears.Length) <= arrows.Length + sets.Length - 1)
         {
             yield break;
         }
 
-        var between = arrows.Sum(g => g.Count() * (Math.Pow(g.Average(s => s.X), 2) + Math.Pow(g.Average(s => s.Y), 2)));
-        var within = arrows.Sum(g => g.Sum(s => Math.Pow(s.X - g.Average(o => o.X), 2) + Math.Pow(s.Y - g.Average(o => o.Y), 2)));
-        var top = 2.0 * (arrows.Length - 1);
-        var f = between / top / Math.Max(within / freedom, MeanTear.ReadingError * MeanTear.ReadingError);
-        var p = 1 - FisherSnedecor.CDF(top, freedom, f);
-        if (p >= Significant)
+        var test = OneWay.Of([.. arrows.Select(a => a.Tears)], new Tear(0, 0), sets.Length - 1);
+        if (test.P >= Significant)
         {
             yield break;
         }
 
-        var apart = arrows.MaxBy(g => Math.Pow(g.Average(s => s.X), 2) + Math.Pow(g.Average(s => s.Y), 2))!;
+        var (number, tears) = arrows.MaxBy(a => OneWay.Mean(a.Tears).Length);
+        var mean = OneWay.Mean(tears);
         yield return new Reading(Cause.Arrow, true, new Evidence(
-            $"Arrow {apart.Key} tears apart from the others.",
-            $"{Signed(apart.Average(s => s.X), 2)} in right, {Signed(apart.Average(s => s.Y), 2)} up of their mean over {Count(apart.Count(), "shot")}: F({Number(top, 0)}, {Number(freedom, 0)}) = {Number(f, 2)}, {Probability(p)}.",
+            $"Arrow {number} tears apart from the others.",
+            $"{Signed(mean.X, 2)} in right, {Signed(mean.Y, 2)} up of their mean over {Count(tears.Length, "shot")}: {test.Words}.",
             "The same arrow like the others after its nock is turned"), "one-way F between arrows");
     }
 

@@ -20,9 +20,6 @@ public sealed record TuningBench(
     Hand Hand, Release Release, School School, bool MayPress, RestType RestType, IReadOnlyList<Adjuster> Adjusters,
     double Tolerance = Tolerances.Usual, int ShotsPerDecision = 2)
 {
-    /// <summary>Half width of a 95 % region in two dimensions, in sds: √(−2 ln .05).</summary>
-    private static readonly double Region = Math.Sqrt(-2 * Math.Log(0.05));
-
     /// <summary>What other stages of this bow have taught, this session's among them.</summary>
     public IReadOnlyList<StageFit> Others { get; init; } = [];
 
@@ -63,14 +60,13 @@ public sealed record TuningBench(
         var rule = new DecisionRule(state.Figures);
         var reach = Reach.Of(this, state.Prior, state.Belief, state.Setting);
         var decision = rule.Decide(state.Prior, state.Belief, state.Setting, reach.Levers, state.ShotsHere);
-        var all = rule.BySquare(state.Prior, state.Belief, state.Setting, Reach.Everything(this, state.Prior, state.Setting));
         IReadOnlyList<Evidence> evidence = [ChanceLine(state, decision), .. before ?? [], .. GainLines(state, decision)];
         var advice = decision.Kind switch
         {
             DecisionKind.Done => Done(state, decision, evidence),
             DecisionKind.NotReachable => NotReachable(state, reach, evidence),
             DecisionKind.Shoot => Shoot(state, decision, reach, evidence),
-            _ => Moving(state, decision, reach, all, evidence),
+            _ => Moving(state, decision, reach, rule, evidence),
         };
         return advice with { Chance = decision.Chance, Enough = decision.Enough };
     }
@@ -96,10 +92,10 @@ public sealed record TuningBench(
 
         var near = decision.Chance >= state.Figures.FarChance;
         return new Advice(AdviceKind.ShootMore, near ? "Shoot one more: it is close." : "Shoot two more: not enough yet to choose a move.",
-            near ? $"Chance of being inside {Percent(decision.Chance)}; {Percent(decision.Enough)} calls it done." : $"The mean may still be {Number(Region * decision.Now.WiderSd, 2)} in off what was read.", null, null, null, evidence, []);
+            near ? $"Chance of being inside {Percent(decision.Chance)}; {Percent(decision.Enough)} calls it done." : $"The mean may still be {Number(MeanTear.RegionInSds * decision.Now.WiderSd, 2)} in off what was read.", null, null, null, evidence, []);
     }
 
-    private Advice Moving(TuningState state, Decision decision, Reach reach, IReadOnlyList<Candidate> all, IReadOnlyList<Evidence> evidence)
+    private Advice Moving(TuningState state, Decision decision, Reach reach, DecisionRule rule, IReadOnlyList<Evidence> evidence)
     {
         var chosen = decision.Chosen!;
         var gain = state.Prior.Gains[chosen.Lever];
@@ -119,7 +115,7 @@ public sealed record TuningBench(
             ? "A small test: about what two shots can tell apart, no more."
             : $"{Number(Math.Abs(gain.Axis == TearAxis.Sideways ? decision.Now.X : decision.Now.Y), 2)} in at about {Number(Math.Abs(size), Math.Abs(size) < 0.1 ? 3 : 2)} in a step.";
         return new Advice(test ? AdviceKind.SmallTest : AdviceKind.Move, $"{order}, then shoot two.", $"{row.Reason}. {why}", move,
-            gain.Kind == AdjusterKind.RestSideways ? Dispute(state, chosen.Lever) : null, RunnerUp(state, decision, reach, all), evidence, ghosts,
+            gain.Kind == AdjusterKind.RestSideways ? Dispute(state, chosen.Lever) : null, RunnerUp(state, decision, reach, rule), evidence, ghosts,
             ChanceAfter: state.Belief.CollapsedChance(after, Tolerance));
     }
 
@@ -134,10 +130,11 @@ public sealed record TuningBench(
         return new Advice(AdviceKind.NotReachable, "Not reachable with the adjusters at hand.", reason, null, null, null, evidence, []);
     }
 
-    private string? RunnerUp(TuningState state, Decision decision, Reach reach, IReadOnlyList<Candidate> all)
+    private string? RunnerUp(TuningState state, Decision decision, Reach reach, DecisionRule rule)
     {
         var chosen = decision.Chosen!;
-        var best = all.Where(c => c.Lever != chosen.Lever).MinBy(c => Math.Round(c.Score, 9));
+        var all = rule.BySquare(state.Prior, state.Belief, state.Setting, Reach.Everything(this, state.Prior, state.Setting));
+        var best = DecisionRule.Best(all.Where(c => c.Lever != chosen.Lever));
         if (best is null)
         {
             return null;
@@ -180,11 +177,11 @@ public sealed record TuningBench(
         state.Shots.Count == 0 ? [] : [Ghost(state.Belief.At(state.Setting), 1, "expected at the new setting")];
 
     private static Predicted Ghost(TearMoments at, double share, string words) =>
-        new(new Tear(at.X, at.Y), Region * Math.Sqrt(at.VarianceX), Region * Math.Sqrt(at.VarianceY), share, words);
+        new(new Tear(at.X, at.Y), MeanTear.RegionInSds * Math.Sqrt(at.VarianceX), MeanTear.RegionInSds * Math.Sqrt(at.VarianceY), share, words);
 
     private Evidence ChanceLine(TuningState state, Decision decision) => new(
         $"Chance of being inside {Number(Tolerance, 2)} in.",
-        $"{Percent(decision.Chance)}: {Count(state.ShotsHere, "shot")} here and {state.Shots.Count - state.ShotsHere} at other settings of this stage; mean {Signed(decision.Now.X, 2)} right, {Signed(decision.Now.Y, 2)} up, ± {Number(Region * decision.Now.WiderSd, 2)} in.",
+        $"{Percent(decision.Chance)}: {Count(state.ShotsHere, "shot")} here and {state.Shots.Count - state.ShotsHere} at other settings of this stage; mean {Signed(decision.Now.X, 2)} right, {Signed(decision.Now.Y, 2)} up, ± {Number(MeanTear.RegionInSds * decision.Now.WiderSd, 2)} in.",
         $"More shots here; {Percent(decision.Enough)} calls it done");
 
     /// <summary>What this bow has shown of the adjuster in question, or of all that were moved.</summary>

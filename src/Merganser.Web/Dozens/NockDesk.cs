@@ -37,7 +37,6 @@ public sealed class NockDesk(DozenStore dozens, ArrowStore arrows)
     public const double Tolerance = Tolerances.Usual;
 
     private const double UsualDistance = 3;
-    private static readonly AllowedRange Distances = new(1, 100, "yd", "close enough that the hole shows");
 
     public NockTuneView View(string dozenId, double? wanted = null)
     {
@@ -81,15 +80,14 @@ public sealed class NockDesk(DozenStore dozens, ArrowStore arrows)
     {
         var row = dozens.Get(dozenId);
         var vanes = arrows.Version(row.ArrowVersionId).Arrow.VaneCount;
-        var reach = new AllowedRange(-SheetLimits.LongestTear, SheetLimits.LongestTear, "in", "no arrow tears farther");
         var fields = new FieldReader();
-        var right = fields.Optional("right", input.Right, Quantity.Length, reach);
-        var up = fields.Optional("up", input.Up, Quantity.Length, reach);
-        var distance = fields.Optional("distance", input.Distance, Quantity.Distance, Distances);
+        var right = fields.Optional("right", input.Right, Quantity.Length, SheetLimits.Reach);
+        var up = fields.Optional("up", input.Up, Quantity.Length, SheetLimits.Reach);
+        var distance = fields.Optional("distance", input.Distance, Quantity.Distance, SheetLimits.Distances);
         fields.Check(input.Number >= 1 && input.Number <= row.Plan.Arrows, "number", "range", $"Arrows are numbered 1 to {row.Plan.Arrows}.");
         fields.Check(input.Turn >= 0 && input.Turn < NockTune.Turns(vanes, input.Fletched), "turn", "range", $"Turns are 0 to {NockTune.Turns(vanes, input.Fletched) - 1}.");
         fields.Check(input.Words is not null || !string.IsNullOrWhiteSpace(input.Right) || !string.IsNullOrWhiteSpace(input.Up), "right", "missing", "Say the tear, or type it; 0 for a clean hole.");
-        fields.Check(input.Words is not { } said || new[] { said.Sideways, said.Height }.All(w => w is null || ShooterWords.Sizes.Any(s => s.Code == w)), "words", "unknown-word", "That size is not in the list.");
+        fields.Check(input.Words is null || input.Words.Known(), "words", "unknown-word", "That size is not in the list.");
         fields.ThrowIfAny();
         var tear = input.Words?.Read() ?? new Tear(right?.Value ?? 0, up?.Value ?? 0);
         return new DozenEntry("nockShot", Number: input.Number, Value: tear.X, Second: tear.Y, Word: input.Fletched ? "fletched" : "bare", Turn: input.Turn, Distance: distance?.Value ?? UsualDistance);

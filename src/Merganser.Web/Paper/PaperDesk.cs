@@ -48,7 +48,7 @@ public sealed record PaperView(
     SpineCheckView? SpineCheck, Next Next, int Version);
 
 /// <summary>Puts a paper's rows and the Core's reading together.</summary>
-public sealed class PaperDesk(PaperStore papers, BowStore bows, ArrowStore arrows, DozenStore dozens, ComponentStore components, TuningDesk tuning)
+public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore dozens, ComponentStore components, TuningDesk tuning)
 {
     private const int ControlShots = 3;
 
@@ -56,9 +56,8 @@ public sealed class PaperDesk(PaperStore papers, BowStore bows, ArrowStore arrow
 
     public PaperView View(PaperRow paper)
     {
-        var bow = bows.Get(paper.BowId);
-        var moves = bows.Moves(paper.BowId);
         var read = tuning.Read(paper);
+        var (bow, moves) = (read.Bow, read.Moves);
         var version = arrows.Version(paper.ArrowVersionId);
         var now = paper.Sets[^1];
         var trial = paper.Plan.Kind == SessionKind.Trial ? Trial.Of(TrialArrows(paper), paper.Tolerance) : null;

@@ -25,17 +25,16 @@ public sealed record TailTyped(string? Right, string? Up, NamedEnd By = NamedEnd
 public sealed record ShotInput(string? Id, Hole Point, Hole? Tail, TailTyped? Typed, SheetSide Side, ShooterWords? Words = null, string? ArrowNumber = null)
 {
     private const int LongestNumber = 8;
-    private static readonly AllowedRange Reach = new(-SheetLimits.LongestTear, SheetLimits.LongestTear, "in", "no arrow tears farther");
 
     /// <summary>The shot to be kept.</summary>
     public NewShot Read(string id)
     {
         var fields = new FieldReader();
-        var right = fields.Optional("right", Typed?.Right, Quantity.Length, Reach);
-        var up = fields.Optional("up", Typed?.Up, Quantity.Length, Reach);
+        var right = fields.Optional("right", Typed?.Right, Quantity.Length, SheetLimits.Reach);
+        var up = fields.Optional("up", Typed?.Up, Quantity.Length, SheetLimits.Reach);
         fields.Check(Tail is not null || Typed is not null || Words is not null, "tail", "missing", "Mark the tail's hole, type its place or say it.");
         fields.Check((ArrowNumber?.Length ?? 0) <= LongestNumber, "arrowNumber", "too-long", $"At most {LongestNumber} characters.");
-        fields.Check(Words is null || (Known(Words.Sideways) && Known(Words.Height)), "words", "unknown-word", "That size is not in the list.");
+        fields.Check(Words is null || Words.Known(), "words", "unknown-word", "That size is not in the list.");
         fields.ThrowIfAny();
         var number = string.IsNullOrWhiteSpace(ArrowNumber) ? null : ArrowNumber.Trim();
         if (Words is not null)
@@ -48,8 +47,6 @@ public sealed record ShotInput(string? Id, Hole Point, Hole? Tail, TailTyped? Ty
         var sign = Typed?.By == NamedEnd.Point ? -1 : 1;
         return new NewShot(id, Point, Typed is null ? Tail! : new Hole(Point.X + (sign * (right?.Value ?? 0)), Point.Y + (sign * (up?.Value ?? 0))), Side, number);
     }
-
-    private static bool Known(string? code) => code is null || ShooterWords.Sizes.Any(s => s.Code == code);
 }
 
 /// <summary>Voids a shot with a reason or calls it doubtful; neither counts it again.</summary>
@@ -79,7 +76,6 @@ public static class PaperEndpoints
     private const int MostStages = 8;
     private static readonly int[] Decisions = [1, 2, 3, 5];
     private static readonly string[] Outcomes = ["nothing", "found", "shot", "left"];
-    private static readonly AllowedRange Distances = new(1, 100, "yd", "close enough that the hole shows, far enough to clear the bow");
     private static readonly AllowedRange AllowedTolerance = new(0.05, 1, "in", "from a single clean hole to a first rough setting");
 
     private static readonly string[] BeforeYouShoot =
@@ -140,7 +136,7 @@ public static class PaperEndpoints
         fields.Check(AllowedTolerance.Holds(tolerance), "tolerance", "range", $"Allowed is {AllowedTolerance.Words}: {AllowedTolerance.Why}.");
         fields.Check(Decisions.Contains(input.ShotsPerDecision), "shotsPerDecision", "range", "One, three, five, or until it is clear.");
         fields.Check(input.Stages.Count is > 0 and <= MostStages, "stages", "range", $"1 to {MostStages} stages.");
-        var distances = input.Stages.Take(MostStages).Select((s, i) => fields.Required(i == 0 ? "distance" : $"distance{i + 1}", s.Distance, Quantity.Distance, Distances)).ToArray();
+        var distances = input.Stages.Take(MostStages).Select((s, i) => fields.Required(i == 0 ? "distance" : $"distance{i + 1}", s.Distance, Quantity.Distance, SheetLimits.Distances)).ToArray();
         fields.ThrowIfAny();
         PlannedStage[] stages = [.. input.Stages.Select((s, i) => new PlannedStage(distances[i]!.Value, s.Fletched))];
         return (new SessionPlan(input.Kind, input.School, stages, input.ShotsPerDecision, input.ByMachine, input.DozenId), distances[0]!);
@@ -149,7 +145,7 @@ public static class PaperEndpoints
     private static Entry Distance(string? text)
     {
         var fields = new FieldReader();
-        var distance = fields.Required("distance", text, Quantity.Distance, Distances);
+        var distance = fields.Required("distance", text, Quantity.Distance, SheetLimits.Distances);
         fields.ThrowIfAny();
         return distance!;
     }

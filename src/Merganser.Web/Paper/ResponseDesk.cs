@@ -33,24 +33,19 @@ public sealed class ResponseDesk(PaperStore papers, BowStore bows, ArrowStore ar
 {
     public ResponseView View(string bowId)
     {
-        var bow = bows.Get(bowId);
-        var moves = bows.Moves(bowId);
         var resets = responses.Of(bowId);
-        var order = papers.Order(bowId);
         ResetView[] done = [.. resets.Reverse().Select(r => new ResetView(r.Id, r.Kinds.Count == 0 ? "everything" : string.Join(", ", r.Kinds.Select(k => AdjusterTable.Of(k).Name)), r.Reason, r.ResetAt))];
-        if (order.Count == 0)
+        if (papers.Newest(bowId) is not { } paper)
         {
+            var bow = bows.Get(bowId);
             return new ResponseView(bowId, null, null, 0, Core.Paper.MeanTear.UsualSpread, Core.Paper.MeanTear.UsualSpread, false, Rows(bow, ResponsePrior.Of(bow.Adjusters), null), [], [], done);
         }
 
-        var paper = papers.Get(order[^1]);
         var read = tuning.Read(paper);
-        var earlier = tuning.Earlier(paper, bow, moves, resets, order);
-        var usual = UsualSpread.Of(earlier);
         var others = read.Bench.Others.Where(f => f.Shots > 0).Reverse().Select(f => new OtherStageView(f.Stage.Words, arrows.Version(f.Stage.Arrow).Typed.Name, f.Shots, f.Spread,
             [.. f.Gains.Where(g => g.Settings > 1).Select(g => new TaughtView(g.Kind, AdjusterTable.Of(g.Kind).Name, g.Gain, g.Sd, g.Settings))]));
-        return new ResponseView(bowId, read.Stage.Words, arrows.Version(read.Stage.Arrow).Typed.Name, read.Here.Count, Math.Sqrt(read.State.Belief.Spread2), usual.Spread, usual.Own,
-            Rows(bow, read.State.Prior, read), [.. others], Proposals(bowId, paper, resets), done);
+        return new ResponseView(bowId, read.Stage.Words, arrows.Version(read.Stage.Arrow).Typed.Name, read.Here.Count, Math.Sqrt(read.State.Belief.Spread2), read.Usual.Spread, read.Usual.Own,
+            Rows(read.Bow, read.State.Prior, read), [.. others], Proposals(bowId, paper, resets), done);
     }
 
     private static IReadOnlyList<ResponseRow> Rows(BowRow bow, ResponsePrior prior, TuningRead? read) =>

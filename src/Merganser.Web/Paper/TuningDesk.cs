@@ -7,6 +7,9 @@ using Merganser.Data;
 namespace Merganser.Web.Paper;
 
 /// <summary>A paper as the engine reads it.</summary>
+/// <param name="Bow">The bow it was shot from.</param>
+/// <param name="Moves">All moves of that bow.</param>
+/// <param name="Usual">How widely this archer's shots usually stray.</param>
 /// <param name="Positions">Where every adjuster stood at each set.</param>
 /// <param name="Shots">The session's shots that count, in order.</param>
 /// <param name="Here">Those of the stage in work.</param>
@@ -16,7 +19,7 @@ namespace Merganser.Web.Paper;
 /// <param name="Bench">The bench it was read at.</param>
 /// <param name="Stage">The stage in work.</param>
 public sealed record TuningRead(
-    IReadOnlyDictionary<int, IReadOnlyDictionary<AdjusterKind, int>> Positions, IReadOnlyList<SessionShot> Shots, IReadOnlyList<SessionShot> Here,
+    BowRow Bow, IReadOnlyList<MoveRow> Moves, UsualSpread Usual, IReadOnlyDictionary<int, IReadOnlyDictionary<AdjusterKind, int>> Positions, IReadOnlyList<SessionShot> Shots, IReadOnlyList<SessionShot> Here,
     IReadOnlyList<MadeMove> Made, IReadOnlyList<Reading> Readings, TuningState State, TuningBench Bench, Stage Stage);
 
 /// <summary>Puts a paper's rows before the engine: settings, stages, and what the bow's other papers taught.</summary>
@@ -42,12 +45,13 @@ public sealed class TuningDesk(PaperStore papers, BowStore bows, ArcherStore arc
         StageFit[] others = [.. earlier, .. shots.Where(s => s.Stage != stage).GroupBy(s => s.Stage).Select(g => StageFit.Of(prior, [.. g]))];
         var bench = new TuningBench(bow.Bow.Hand, bow.Bow.Release, paper.Plan.School ?? archer.School, archer.MayPress, bow.Bow.RestType, bow.Adjusters, paper.Tolerance, paper.Plan.ShotsPerDecision) { Others = others };
         var made = MoveHistory.Made(LogOf(paper, moves), MeansOf(paper, stage));
-        Reading[] readings = [.. SessionReadings.Of(here, shots, made, bow.Adjusters, UsualSpread.Of(earlier)), .. Controls(paper, positions, shots)];
-        return new TuningRead(positions, shots, here, made, readings, bench.Read(stage, here), bench, stage);
+        var usual = UsualSpread.Of(earlier);
+        Reading[] readings = [.. SessionReadings.Of(here, shots, made, bow.Adjusters, usual), .. Controls(paper, positions, shots)];
+        return new TuningRead(bow, moves, usual, positions, shots, here, made, readings, bench.Read(stage, here), bench, stage);
     }
 
     /// <summary>What each stage of a paper taught, kept while nothing of it changes.</summary>
-    public IReadOnlyList<StageFit> FitsOf(PaperRow paper, BowRow bow, IReadOnlyList<MoveRow> moves, IReadOnlyList<ResetRow> resets, IReadOnlyList<string> order)
+    private IReadOnlyList<StageFit> FitsOf(PaperRow paper, BowRow bow, IReadOnlyList<MoveRow> moves, IReadOnlyList<ResetRow> resets, IReadOnlyList<string> order)
     {
         var key = (paper.Id, paper.Version, moves.Count, string.Join(',', resets.Select(r => r.Id)));
         return fits.GetOrAdd(key, _ =>
@@ -61,15 +65,15 @@ public sealed class TuningDesk(PaperStore papers, BowStore bows, ArcherStore arc
     }
 
     /// <summary>The fits of the papers begun before this one, the newest few.</summary>
-    public IReadOnlyList<StageFit> Earlier(PaperRow paper, BowRow bow, IReadOnlyList<MoveRow> moves, IReadOnlyList<ResetRow> resets, IReadOnlyList<string> order) =>
+    private IReadOnlyList<StageFit> Earlier(PaperRow paper, BowRow bow, IReadOnlyList<MoveRow> moves, IReadOnlyList<ResetRow> resets, IReadOnlyList<string> order) =>
         [.. order.Take(Rank(order, paper.Id) - 1).TakeLast(EarlierPapers).Select(papers.Get).Where(p => p.Plan.Kind == SessionKind.Tune).SelectMany(p => FitsOf(p, bow, moves, resets, order))];
 
     /// <summary>The log of a paper: its own moves by the set they came after, others by when the sets were begun.</summary>
-    public static IReadOnlyList<LoggedMove> LogOf(PaperRow paper, IReadOnlyList<MoveRow> moves) =>
+    private static IReadOnlyList<LoggedMove> LogOf(PaperRow paper, IReadOnlyList<MoveRow> moves) =>
         [.. moves.Select(m => new LoggedMove(m.Id, m.Adjuster, m.From, m.To, m.Corrects, AfterSet(paper, m)))];
 
     /// <summary>Where every adjuster stood at each set.</summary>
-    public static IReadOnlyDictionary<int, IReadOnlyDictionary<AdjusterKind, int>> PositionsOf(PaperRow paper, BowRow bow, IReadOnlyList<MoveRow> moves) =>
+    private static IReadOnlyDictionary<int, IReadOnlyDictionary<AdjusterKind, int>> PositionsOf(PaperRow paper, BowRow bow, IReadOnlyList<MoveRow> moves) =>
         SettingHistory.At(bow.Adjusters, LogOf(paper, moves), paper.Sets.Select(s => s.Number));
 
     private static int AfterSet(PaperRow paper, MoveRow move) =>

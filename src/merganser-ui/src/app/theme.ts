@@ -13,6 +13,11 @@ export const theme = createTheme({
   typography: { fontFamily: 'inherit' },
   components: {
     MuiButtonBase: { defaultProps: { disableRipple: true, disableTouchRipple: true } },
+    MuiCheckbox: {
+      styleOverrides: {
+        root: { width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } },
+      },
+    },
   },
 });
 

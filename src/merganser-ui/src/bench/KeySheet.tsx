@@ -64,7 +64,6 @@ export function KeySheet() {
               setLetters(event.target.checked);
               set(event.target.checked);
             }}
-            sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }}
           />
           Single letters work (never inside a field)
         </label>

@@ -57,7 +57,6 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
                 checked={on}
                 disabled={!on && chosen.length >= MOST}
                 onChange={() => onChoose(on ? chosen.filter((id) => id !== arrow.id) : [...chosen, arrow.id])}
-                sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }}
               />
               {arrow.draft.name}
             </label>

@@ -50,11 +50,7 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
         return (
           <li key={offer.kind} className={has ? '' : 'absent'}>
             <label>
-              <Checkbox
-                checked={!!has}
-                onChange={(event) => toggle(offer, event.target.checked)}
-                sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }}
-              />
+              <Checkbox checked={!!has} onChange={(event) => toggle(offer, event.target.checked)} />
               <b>{offer.name}</b>
               {has && (
                 <span className="n">

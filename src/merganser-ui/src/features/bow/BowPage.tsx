@@ -163,7 +163,6 @@ export default function BowPage() {
                 <Checkbox
                   checked={form.archer[name] ?? false}
                   onChange={(event) => archer({ [name]: event.target.checked })}
-                  sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }}
                 />
                 {label}
               </label>

@@ -133,11 +133,7 @@ export default function CataloguePage() {
             {page.data ? `${page.data.found} of ${page.data.all}` : ''}
           </span>
           <label className="tick">
-            <Checkbox
-              checked={retired}
-              onChange={(event) => setRetired(event.target.checked)}
-              sx={{ width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } }}
-            />
+            <Checkbox checked={retired} onChange={(event) => setRetired(event.target.checked)} />
             with retired ones
           </label>
           <ButtonBase className="key" onClick={() => setEditing(fresh())}>

@@ -6,8 +6,6 @@ import { number, signed, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Dozen, DozenBench } from './useDozen';
 
-const tick = { width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } };
-
 /** Pieces into arrows: what was found, what cannot be beaten, and what it buys. */
 export function MatchPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
   const units = useUnits();
@@ -29,11 +27,11 @@ export function MatchPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
       <section aria-label="How it is matched">
         <h2>Match</h2>
         <label className="tick">
-          <Checkbox checked={spineSets} onChange={(e) => setSpineSets(e.target.checked)} sx={tick} />
+          <Checkbox checked={spineSets} onChange={(e) => setSpineSets(e.target.checked)} />
           Shafts measured alike go together
         </label>
         <label className="tick">
-          <Checkbox checked={straightest} onChange={(e) => setStraightest(e.target.checked)} sx={tick} />
+          <Checkbox checked={straightest} onChange={(e) => setStraightest(e.target.checked)} />
           Of too many shafts the straightest
         </label>
         <Field

@@ -11,8 +11,6 @@ export interface DozenForm {
   vanesInSets: boolean;
 }
 
-const tick = { width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } };
-
 /** The classes that an arrow has. */
 export function classesOf(arrow: Schemas['Arrow']): string[] {
   return [
@@ -86,7 +84,6 @@ export function StartDozen({ form, kept, faults, onChange }: Props) {
                       : form.classes.filter((c) => c !== name),
                   })
                 }
-                sx={tick}
               />
               {name}
             </label>
@@ -95,7 +92,6 @@ export function StartDozen({ form, kept, faults, onChange }: Props) {
           <Checkbox
             checked={form.vanesInSets}
             onChange={(event) => onChange({ ...form, vanesInSets: event.target.checked })}
-            sx={tick}
           />
           The vanes of one arrow together
         </label>

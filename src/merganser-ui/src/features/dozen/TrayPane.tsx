@@ -6,8 +6,6 @@ import { useUnits } from '../../units/UnitsContext';
 import type { Dozen, DozenBench } from './useDozen';
 import { blank } from './WeighPane';
 
-const tick = { width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } };
-
 /** The build list: which pieces make which arrow, ticked as it is assembled; and the arrow's own record. */
 export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
   const units = useUnits();
@@ -88,7 +86,6 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
                     onChange={() =>
                       void bench.enter(dozen.id, { ...blank, kind: 'tick', number: arrow.number, word: step.code })
                     }
-                    sx={tick}
                     slotProps={{ input: { 'data-tick': step.code } as object }}
                   />
                   <span>
