@@ -17,7 +17,7 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
     private readonly ConcurrentDictionary<string, ArrowVersion> versions = new();
 
     public IReadOnlyList<ArrowRow> Of(string bowId) => database.Read(c =>
-        c.Query<string>("SELECT id FROM arrow WHERE bow_id = @bowId ORDER BY changed_at DESC, rowid DESC", new { bowId }).Select(id => Get(c, null, id)).ToArray());
+        database.Unreadable.Each("arrow", c.Query<string>("SELECT id FROM arrow WHERE bow_id = @bowId ORDER BY changed_at DESC, rowid DESC", new { bowId }), id => id, id => Get(c, null, id)));
 
     public ArrowRow Get(string id) => database.Read(c => Get(c, null, id));
 
@@ -74,6 +74,16 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
             new { versionId, id, number = (row.Kept?.Number ?? 0) + 1, facts = FactsJson.Write(arrow), typed = FactsJson.Write(row.Draft), now = Stamp.Of(clock.GetUtcNow()) }, t);
         return Get(c, t, id);
     });
+
+    /// <exception cref="MissingException">This bow has no such kept arrow.</exception>
+    internal static void CheckOfBow(IDbConnection c, IDbTransaction t, string versionId, string bowId)
+    {
+        var owner = c.ExecuteScalar<string?>("SELECT a.bow_id FROM arrow_version v JOIN arrow a ON a.id = v.arrow_id WHERE v.id = @versionId", new { versionId }, t);
+        if (owner != bowId)
+        {
+            throw new MissingException("arrow of this bow");
+        }
+    }
 
     internal static ArrowVersion Version(IDbConnection c, IDbTransaction? t, string id) =>
         ReadVersion(c.QueryFirstOrDefault<VersionLine>(

@@ -2,12 +2,25 @@ using System.Data;
 using Dapper;
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Setup;
 using Merganser.Core.Units;
 
 namespace Merganser.Data;
 
 /// <summary>A bow: what was measured, what was typed, and its adjusters as they stand.</summary>
-public sealed record BowRow(string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<Adjuster> Adjusters, int Version, DateTimeOffset? ArchivedAt = null);
+/// <param name="Unsound">Set while it may not be drawn or shot.</param>
+public sealed record BowRow(
+    string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<Adjuster> Adjusters, int Version, DateTimeOffset? ArchivedAt = null, Unsound? Unsound = null)
+{
+    /// <exception cref="RefusedException">It is unsound: nothing on it is drawn or shot.</exception>
+    public BowRow Sound() => Unsound is null ? this : throw Unsound.Refusal();
+}
+
+/// <summary>Whose a new bow is: an archer who is known, or one to be added with it.</summary>
+public sealed record NewOwner(string ArcherId, Archer? New);
+
+/// <summary>A bow's archer as edited, and the version that the edit was made on.</summary>
+public sealed record EditedArcher(int Version, Archer Archer);
 
 /// <summary>A logged move or the correction of one.</summary>
 public sealed record MoveRow(
@@ -22,7 +35,7 @@ public sealed record NewMove(
 public sealed class BowStore(Database database, TimeProvider clock)
 {
     public IReadOnlyList<BowRow> All() => database.Read(c =>
-        c.Query<string>("SELECT id FROM bow ORDER BY created_at, id").Select(id => Get(c, null, id)).ToArray());
+        database.Unreadable.Each("bow", c.Query<string>("SELECT id FROM bow ORDER BY created_at, id"), id => id, id => Get(c, null, id)));
 
     public BowRow Get(string id) => database.Read(c => Get(c, null, id));
 
@@ -30,17 +43,28 @@ public sealed class BowStore(Database database, TimeProvider clock)
     public Bow Measured(string id) => database.Read(c =>
         FactsJson.Read<Bow>(c.ExecuteScalar<string?>("SELECT facts FROM bow WHERE id = @id", new { id }) ?? throw new MissingException("bow")));
 
-    public BowRow Add(string id, string archerId, BowEntry typed, IReadOnlyList<Adjuster> adjusters)
+    /// <summary>Adds a bow, and its archer where that one is new: both or neither. The same id again changes nothing.</summary>
+    /// <exception cref="IdTakenException">The id is already that of another bow or archer.</exception>
+    public BowRow Add(string id, NewOwner owner, BowEntry typed, IReadOnlyList<Adjuster> adjusters)
     {
         var bow = typed.Read();
         return database.Write((c, t) =>
         {
-            var known = c.ExecuteScalar<string?>("SELECT id FROM archer WHERE id = @archerId", new { archerId }, t);
-            if (known is null)
+            if (c.ExecuteScalar<string?>("SELECT typed FROM bow WHERE id = @id", new { id }, t) is { } before)
+            {
+                return before == FactsJson.Write(typed) ? Get(c, t, id) : throw new IdTakenException("bow");
+            }
+
+            if (owner.New is { } archer)
+            {
+                ArcherStore.Add(c, t, owner.ArcherId, archer, clock.GetUtcNow());
+            }
+            else if (c.ExecuteScalar<string?>("SELECT id FROM archer WHERE id = @ArcherId", owner, t) is null)
             {
                 throw new MissingException("archer");
             }
 
+            var archerId = owner.ArcherId;
             var added = c.Execute(
                 """
                 INSERT INTO bow (id, archer_id, name, facts, typed, created_at) VALUES (@id, @archerId, @Name, @facts, @typed, @now)
@@ -56,8 +80,9 @@ public sealed class BowStore(Database database, TimeProvider clock)
         });
     }
 
-    /// <exception cref="ChangedException">The row is not at this version any more.</exception>
-    public BowRow Change(string id, int version, BowEntry typed, IReadOnlyList<Adjuster> adjusters)
+    /// <summary>Changes a bow, and its archer where that one was edited beside it: both or neither.</summary>
+    /// <exception cref="ChangedException">A row is not at this version any more.</exception>
+    public BowRow Change(string id, int version, BowEntry typed, IReadOnlyList<Adjuster> adjusters, EditedArcher? archer = null)
     {
         var read = typed.Read();
         return database.Write((c, t) =>
@@ -72,7 +97,13 @@ public sealed class BowStore(Database database, TimeProvider clock)
             }
 
             PutAdjusters(c, t, id, adjusters);
-            return Get(c, t, id);
+            var row = Get(c, t, id);
+            if (archer is not null)
+            {
+                ArcherStore.Change(c, t, row.ArcherId, archer.Version, archer.Archer);
+            }
+
+            return row;
         });
     }
 
@@ -206,7 +237,14 @@ public sealed class BowStore(Database database, TimeProvider clock)
             .Select(a => new Adjuster(FactsJson.Enum<AdjusterKind>(a.Kind), a.Position, a.Lower, a.Upper, a.NeedsPress, a.Inches, a.Seats is null ? null : FactsJson.Read<SpacerSeats>(a.Seats)))
             .OrderBy(a => a.Kind)
             .ToArray();
-        return new BowRow(id, row.ArcherId, FactsJson.Read<Bow>(row.Facts), FactsJson.Read<BowEntry>(row.Typed), adjusters, row.Version, row.ArchivedAt is null ? null : Stamp.Read(row.ArchivedAt));
+        var inspected = c.QueryFirstOrDefault<(string Choice, string At)?>(
+            """
+            SELECT choice, found_at FROM check_finding
+            WHERE bow_id = @id AND kind = 'inspection' AND choice IN ('damaged', 'repaired') AND id NOT IN (SELECT entry_id FROM withdrawn)
+            ORDER BY ordinal DESC LIMIT 1
+            """, new { id }, t);
+        return new BowRow(id, row.ArcherId, FactsJson.Read<Bow>(row.Facts), FactsJson.Read<BowEntry>(row.Typed), adjusters, row.Version,
+            row.ArchivedAt is null ? null : Stamp.Read(row.ArchivedAt), inspected is { Choice: Unsound.Damaged } found ? new Unsound(Stamp.Read(found.At)) : null);
     }
 
     /// <summary>The spacers' seats after a move: as named, else both cams shifted by the step.</summary>

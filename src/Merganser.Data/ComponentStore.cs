@@ -76,9 +76,15 @@ public sealed class ComponentStore(Database database)
 
     public ComponentRow Get(string id) => Known().ById.TryGetValue(id, out var row) ? row : throw new MissingException("component");
 
-    /// <summary>Adds a part; the same id again changes nothing.</summary>
+    /// <summary>Adds a part; the same part under the same id again changes nothing.</summary>
+    /// <exception cref="IdTakenException">The id is already that of another part: adding never overwrites.</exception>
     public ComponentRow Add(string id, IComponent part)
     {
+        if (Known().ById.TryGetValue(id, out var before))
+        {
+            return Facts(before.Part) == Facts(part) && before.Class == ComponentTable.ClassOf(part) ? before : throw new IdTakenException("component");
+        }
+
         Put([(id, part)], default, null);
         return Get(id);
     }
@@ -117,12 +123,20 @@ public sealed class ComponentStore(Database database)
         Forget();
     }
 
-    /// <summary>Adds and changes parts in one transaction; known ids are rewritten, others added.</summary>
+    /// <summary>Adds and changes parts in one transaction; known ids are rewritten, others added. An id belongs to one class for good.</summary>
+    /// <exception cref="RefusedException">An id is already that of a part of another class; nothing was written.</exception>
     /// <param name="parts">Id and part.</param>
     /// <param name="cancel">Ends it with nothing written.</param>
     /// <param name="progress">Told how many are in.</param>
     public int Put(IReadOnlyList<(string Id, IComponent Part)> parts, CancellationToken cancel, Action<int>? progress)
     {
+        var (known, _) = Known();
+        if (parts.FirstOrDefault(p => known.TryGetValue(p.Id, out var row) && row.Class != ComponentTable.ClassOf(p.Part)) is { Id: { } taken })
+        {
+            var words = $"\"{taken}\" is the id of a {FactsJson.Word(known[taken].Class)}: a component stays what it is.";
+            throw new RefusedException("class", words, new FieldProblem("id", "class", words));
+        }
+
         var count = database.Write((c, t) =>
         {
             using var command = c.CreateCommand();
@@ -130,7 +144,7 @@ public sealed class ComponentStore(Database database)
             command.CommandText =
                 """
                 INSERT INTO component (id, class, maker, name, facts) VALUES ($id, $class, $maker, $name, $facts)
-                ON CONFLICT (id) DO UPDATE SET maker = $maker, name = $name, facts = $facts, version = version + 1 WHERE facts <> $facts
+                ON CONFLICT (id) DO UPDATE SET maker = $maker, name = $name, facts = $facts, version = version + 1 WHERE facts <> $facts AND class = $class
                 """;
             var values = new[] { "$id", "$class", "$maker", "$name", "$facts" }.Select(name =>
             {
@@ -202,8 +216,9 @@ public sealed class ComponentStore(Database database)
 
     private (IReadOnlyDictionary<string, ComponentRow>, IReadOnlyList<ComponentRow>) Read()
     {
-        var rows = database.Read(c => c.Query<(string Id, string Class, string Facts, bool Retired, int Version)>("SELECT id, class, facts, retired, version FROM component ORDER BY rowid")
-            .Select(r => new ComponentRow(r.Id, FactsJson.Enum<ComponentClass>(r.Class), Part(r.Class, r.Facts), r.Retired, r.Version)).ToArray());
+        var rows = database.Read(c => database.Unreadable.Each(
+            "component", c.Query<(string Id, string Class, string Facts, bool Retired, int Version)>("SELECT id, class, facts, retired, version FROM component ORDER BY rowid"), r => r.Id,
+            r => new ComponentRow(r.Id, FactsJson.Enum<ComponentClass>(r.Class), Part(r.Class, r.Facts), r.Retired, r.Version)));
         return (rows.ToDictionary(r => r.Id), rows);
     }
 

@@ -15,6 +15,9 @@ public sealed class Database(string path)
         DefaultTimeout = 10,
     }.ToString();
 
+    /// <summary>Rows of this file that could not be read.</summary>
+    public Unreadable Unreadable { get; } = new();
+
     /// <summary>Where the file is.</summary>
     public string Path { get; } = path;
 

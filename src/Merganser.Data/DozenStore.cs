@@ -43,7 +43,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
     public const double UsualSpread = 1;
 
     public IReadOnlyList<DozenRow> Of(string bowId) => database.Read(c =>
-        c.Query<string>("SELECT id FROM dozen WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC", new { bowId }).Select(id => Get(c, null, id)).ToArray());
+        database.Unreadable.Each("dozen", c.Query<string>("SELECT id FROM dozen WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC", new { bowId }), id => id, id => Get(c, null, id)));
 
     public DozenRow Get(string id) => database.Read(c => Get(c, null, id));
 
@@ -51,17 +51,32 @@ public sealed class DozenStore(Database database, TimeProvider clock)
     public DozenRow Start(string id, string bowId, string arrowVersionId, DozenPlan plan) => database.Write((c, t) =>
     {
         _ = BowStore.Get(c, t, bowId);
-        _ = ArrowStore.Version(c, t, arrowVersionId);
+        ArrowStore.CheckOfBow(c, t, arrowVersionId, bowId);
         c.Execute("INSERT INTO dozen (id, bow_id, arrow_version_id, plan, started_at) VALUES (@id, @bowId, @arrowVersionId, @plan, @now) ON CONFLICT (id) DO NOTHING",
             new { id, bowId, arrowVersionId, plan = FactsJson.Write(plan), now = Stamp.Of(clock.GetUtcNow()) }, t);
         return Get(c, t, id);
     });
 
     /// <summary>Adds entries, all or none; an id that is there already is passed over.</summary>
-    public DozenRow Add(string dozenId, IReadOnlyList<(string Id, DozenEntry Entry)> entries) => database.Write((c, t) =>
+    public DozenRow Add(string dozenId, IReadOnlyList<(string Id, DozenEntry Entry)> entries) => Add(dozenId, entries[0].Id, _ => entries);
+
+    /// <summary>
+    /// Adds what is made of the dozen as it stands, in the same transaction: nothing comes between the check and the writing. All or none; when
+    /// the act was done before, by its id, nothing is made.
+    /// </summary>
+    /// <param name="dozenId">The dozen.</param>
+    /// <param name="actId">The act's own id, that of its first entry.</param>
+    /// <param name="make">Checks the dozen as it stands and makes the entries.</param>
+    /// <exception cref="IdTakenException">The id is already that of an entry of another dozen.</exception>
+    public DozenRow Add(string dozenId, string actId, Func<DozenRow, IReadOnlyList<(string Id, DozenEntry Entry)>> make) => database.Write((c, t) =>
     {
-        _ = Get(c, t, dozenId);
-        foreach (var (id, entry) in entries)
+        var row = Get(c, t, dozenId);
+        if (c.ExecuteScalar<string?>("SELECT dozen_id FROM dozen_entry WHERE id = @actId", new { actId }, t) is { } known)
+        {
+            return known == dozenId ? row : throw new IdTakenException("entry");
+        }
+
+        foreach (var (id, entry) in make(row))
         {
             c.Execute(
                 """
@@ -90,7 +105,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
     /// <summary>Adds a chronograph reading; the bow's speed follows, and its string has one shot more.</summary>
     public IReadOnlyList<ChronographRow> Shoot(string bowId, string id, double grains, double speed, string source) => database.Write((c, t) =>
     {
-        _ = BowStore.Get(c, t, bowId);
+        _ = BowStore.Get(c, t, bowId).Sound();
         var added = c.Execute("INSERT INTO chronograph_shot (id, bow_id, grains, speed, source, shot_at) VALUES (@id, @bowId, @grains, @speed, @source, @now) ON CONFLICT (id) DO NOTHING",
             new { id, bowId, grains, speed, source, now = Stamp.Of(clock.GetUtcNow()) }, t);
         if (added == 1)
@@ -102,8 +117,14 @@ public sealed class DozenStore(Database database, TimeProvider clock)
         return Shots(c, t, bowId);
     });
 
+    /// <exception cref="MissingException">This bow has no such reading.</exception>
     public IReadOnlyList<ChronographRow> WithdrawShot(string bowId, string id) => database.Write((c, t) =>
     {
+        if (c.ExecuteScalar<long>("SELECT count(*) FROM chronograph_shot WHERE id = @id AND bow_id = @bowId", new { id, bowId }, t) == 0)
+        {
+            throw new MissingException("reading");
+        }
+
         c.Execute("INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@id, @now) ON CONFLICT DO NOTHING", new { id, now = Stamp.Of(clock.GetUtcNow()) }, t);
         Recalibrate(c, t, bowId);
         return Shots(c, t, bowId);

@@ -3,6 +3,7 @@ using Dapper;
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Paper;
+using Merganser.Core.Tuning;
 using Merganser.Core.Units;
 
 namespace Merganser.Data;
@@ -41,11 +42,11 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     public const string Settles = "settles new string work";
 
     public IReadOnlyList<PaperRow> Of(string bowId) => database.Read(c =>
-        c.Query<string>("SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC", new { bowId }).Select(id => Get(c, null, id)).ToArray());
+        database.Unreadable.Each("paper", c.Query<string>("SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC", new { bowId }), id => id, id => Get(c, null, id)));
 
-    /// <summary>The paper that was begun last, or null.</summary>
-    public PaperRow? Newest(string bowId) => database.Read(c =>
-        c.QueryFirstOrDefault<string?>("SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT 1", new { bowId }) is { } id ? Get(c, null, id) : null);
+    /// <summary>The paper that was begun last and can be read, or null.</summary>
+    public PaperRow? Newest(string bowId) => database.Read(c => c.Query<string>("SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC", new { bowId })
+        .SelectMany(id => database.Unreadable.Each("paper", [id], i => i, i => Get(c, null, i))).FirstOrDefault());
 
     /// <summary>The papers of a bow by their ids, the oldest first.</summary>
     public IReadOnlyList<string> Order(string bowId) => database.Read(c => c.Query<string>("SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at, rowid", new { bowId }).ToArray());
@@ -58,9 +59,14 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     /// <summary>Starts a paper with its first set; the same id again changes nothing.</summary>
     public PaperRow Start(string id, string bowId, string arrowVersionId, double tolerance, Entry distance, bool fletched, SessionPlan? plan = null) => database.Write((c, t) =>
     {
-        _ = BowStore.Get(c, t, bowId);
-        _ = ArrowStore.Version(c, t, arrowVersionId);
+        _ = BowStore.Get(c, t, bowId).Sound();
+        ArrowStore.CheckOfBow(c, t, arrowVersionId, bowId);
         plan ??= Alone(distance.Value, fletched);
+        if (plan.DozenId is { } dozen && c.ExecuteScalar<string?>("SELECT bow_id FROM dozen WHERE id = @dozen", new { dozen }, t) != bowId)
+        {
+            throw new MissingException("dozen of this bow");
+        }
+
         var added = c.Execute(
             "INSERT INTO paper (id, bow_id, arrow_version_id, tolerance, plan, started_at) VALUES (@id, @bowId, @arrowVersionId, @tolerance, @plan, @now) ON CONFLICT (id) DO NOTHING",
             new { id, bowId, arrowVersionId, tolerance, plan = FactsJson.Write(plan), now = Stamp.Of(clock.GetUtcNow()) }, t);
@@ -81,6 +87,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             return paper;
         }
 
+        _ = BowStore.Get(c, t, paper.BowId).Sound();
         var arrow = set.ArrowVersionId ?? paper.ArrowVersionId;
         _ = ArrowStore.Version(c, t, arrow);
         if (paper.Sets is [.., { Shots.Count: 0 } empty])
@@ -109,6 +116,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         }
 
         var paper = Get(c, t, paperId);
+        _ = BowStore.Get(c, t, paper.BowId).Sound();
         setId = SetAtThisSetting(c, t, paper, setId);
         c.Execute(
             """
@@ -189,6 +197,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     });
 
     /// <summary>"I accept this": ends the paper as it is and marks the bow as shot well with this arrow; or opens it again.</summary>
+    /// <exception cref="RefusedException">The setting that the bow stands at was not shot.</exception>
     public PaperRow Accept(string paperId, bool accepted) => database.Write((c, t) =>
     {
         if (!accepted)
@@ -199,6 +208,11 @@ public sealed class PaperStore(Database database, TimeProvider clock)
 
         var paper = Get(c, t, paperId);
         var now = clock.GetUtcNow();
+        if (paper.Plan.Kind == SessionKind.Tune)
+        {
+            CheckShot(paper, BowStore.Moves(c, t, paper.BowId));
+        }
+
         c.Execute("UPDATE paper SET accepted_at = @at, version = version + 1 WHERE id = @paperId", new { paperId, at = Stamp.Of(now) }, t);
         if (paper.AcceptedAt is null && paper.Plan.Kind == SessionKind.Tune)
         {
@@ -208,6 +222,25 @@ public sealed class PaperStore(Database database, TimeProvider clock)
 
         return Get(c, t, paperId);
     });
+
+    /// <summary>What is accepted is a setting that was shot: the bow stands as it did for the last set with a shot that counts.</summary>
+    /// <exception cref="RefusedException">Nothing was shot, or the bow was moved since.</exception>
+    private static void CheckShot(PaperRow paper, IReadOnlyList<MoveRow> moves)
+    {
+        if (paper.Sets.LastOrDefault(s => s.Purpose == SetPurpose.Session && s.Shots.Any(h => h.VoidReason is null)) is not { } read)
+        {
+            throw new RefusedException("unshot", "No shot counts on this paper yet: there is nothing to accept.");
+        }
+
+        var late = paper.Sets.Where(s => s.Number < read.Number).Select(s => s.Id).ToHashSet();
+        var since = moves.Where(m => m.Ordinal > read.AfterMove && (m.AfterSetId is null || !late.Contains(m.AfterSetId))).Select(m => m.Id).ToHashSet();
+        var moved = MoveHistory.Effective([.. moves.Select(m => new LoggedMove(m.Id, m.Adjuster, m.From, m.To, m.Corrects, 0))])
+            .Where(m => since.Contains(m.Id)).GroupBy(m => m.Kind).Any(g => g.Sum(m => m.To - m.From) != 0);
+        if (moved)
+        {
+            throw new RefusedException("unshot", "Nothing was shot since the last move: shoot at this setting, or take the move back.");
+        }
+    }
 
     /// <summary>The adjusters as they stood when a set was shot.</summary>
     public IReadOnlyList<Adjuster> Positions(string bowStateId) => database.Read(c =>

@@ -11,7 +11,9 @@ public static class FactsJson
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
     {
         options.NumberHandling = JsonNumberHandling.Strict;
-        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase));
+        options.RespectNullableAnnotations = true;
+        options.RespectRequiredConstructorParameters = true;
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         return options;
     }
 
@@ -23,7 +25,12 @@ public static class FactsJson
     public static string Word<T>(T value) where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
 
     /// <summary>The enum of a word in the tables.</summary>
-    public static T Enum<T>(string word) where T : struct, Enum => System.Enum.Parse<T>(word, ignoreCase: true);
+    /// <exception cref="JsonException">It is no word of this enum; a number never is.</exception>
+    public static T Enum<T>(string word) where T : struct, Enum => TryEnum<T>(word) ?? throw new JsonException($"\"{word}\" is no {typeof(T).Name}.");
+
+    /// <summary>The enum of a word, or null when it is none; numbers and lists are none.</summary>
+    public static T? TryEnum<T>(string word) where T : struct, Enum =>
+        System.Enum.GetNames<T>().FirstOrDefault(n => n.Equals(word, StringComparison.OrdinalIgnoreCase)) is { } name ? System.Enum.Parse<T>(name) : null;
 }
 
 /// <summary>Someone else changed the row first.</summary>

@@ -1,6 +1,7 @@
 using System.Data;
 using Dapper;
 using Merganser.Core.Bows;
+using Merganser.Core.Figures;
 using Merganser.Core.Setup;
 using Merganser.Core.Tuning;
 
@@ -32,18 +33,24 @@ public sealed class SetupStore(Database database, TimeProvider clock)
     public SetupRows Of(string bowId) => database.Read(c => Of(c, null, bowId));
 
     /// <summary>Adds a finding; a measured weight, length or brace height becomes the bow's own. The same id again changes nothing.</summary>
+    /// <exception cref="RefusedException">The bow is unsound, and the check would draw it or call it sound without a repair.</exception>
     public SetupRows Find(string bowId, string id, CheckFinding finding, string typed) => database.Write((c, t) =>
     {
         var row = BowStore.Get(c, t, bowId);
+        if (row.Unsound is { } unsound)
+        {
+            CheckUnsound(unsound, finding);
+        }
+
         var added = c.Execute(
             """
-            INSERT INTO check_finding (id, bow_id, ordinal, kind, value, typed, choice, skip_reason, after_move, after_change, after_shots, found_at)
-            VALUES (@id, @bowId, 1 + (SELECT count(*) FROM check_finding WHERE bow_id = @bowId), @kind, @Value, @typed, @Choice, @SkipReason,
+            INSERT INTO check_finding (id, bow_id, ordinal, kind, value, typed, choice, skip_reason, replaced, after_move, after_change, after_shots, found_at)
+            VALUES (@id, @bowId, 1 + (SELECT count(*) FROM check_finding WHERE bow_id = @bowId), @kind, @Value, @typed, @Choice, @SkipReason, @replaced,
               (SELECT count(*) FROM move WHERE bow_id = @bowId), (SELECT count(*) FROM bow_change WHERE bow_id = @bowId),
               (SELECT coalesce(sum(count), 0) FROM shots_fired WHERE bow_id = @bowId), @now)
             ON CONFLICT (id) DO NOTHING
             """,
-            new { id, bowId, kind = FactsJson.Word(finding.Kind), finding.Value, typed, finding.Choice, finding.SkipReason, now = Stamp.Of(clock.GetUtcNow()) }, t);
+            new { id, bowId, kind = FactsJson.Word(finding.Kind), finding.Value, typed, finding.Choice, finding.SkipReason, replaced = finding.Value is null ? null : Recorded(row.Typed, finding.Kind), now = Stamp.Of(clock.GetUtcNow()) }, t);
         if (added == 1 && finding.Value is not null && Measured(row.Typed, finding.Kind, typed) is { } entry)
         {
             BowStore.PutEntry(c, t, bowId, entry);
@@ -73,7 +80,7 @@ public sealed class SetupStore(Database database, TimeProvider clock)
         var known = c.ExecuteScalar<long>(
             """
             SELECT (SELECT count(*) FROM check_finding WHERE id = @entryId AND bow_id = @bowId) + (SELECT count(*) FROM bow_change WHERE id = @entryId AND bow_id = @bowId)
-              + (SELECT count(*) FROM shots_fired WHERE id = @entryId AND bow_id = @bowId) + (SELECT count(*) FROM good_state WHERE id = @entryId AND bow_id = @bowId)
+              + (SELECT count(*) FROM shots_fired WHERE id = @entryId AND bow_id = @bowId AND source = 'entered') + (SELECT count(*) FROM good_state WHERE id = @entryId AND bow_id = @bowId)
             """, new { entryId, bowId }, t);
         if (known == 0)
         {
@@ -81,12 +88,14 @@ public sealed class SetupStore(Database database, TimeProvider clock)
         }
 
         c.Execute("INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@entryId, @now) ON CONFLICT DO NOTHING", new { entryId, now = Stamp.Of(clock.GetUtcNow()) }, t);
+        GiveBack(c, t, bowId, entryId);
         return Of(c, t, bowId);
     });
 
+    /// <exception cref="RefusedException">The bow is unsound.</exception>
     public SetupRows Shoot(string bowId, string id, int count) => database.Write((c, t) =>
     {
-        _ = BowStore.Get(c, t, bowId);
+        _ = BowStore.Get(c, t, bowId).Sound();
         var settling = Math.Min(count, Of(c, t, bowId).String.SettlingLeft);
         Fire(c, t, bowId, id, settling, true, "entered", clock.GetUtcNow());
         Fire(c, t, bowId, settling > 0 ? $"{id}-read" : id, count - settling, false, "entered", clock.GetUtcNow());
@@ -195,6 +204,63 @@ public sealed class SetupStore(Database database, TimeProvider clock)
             ON CONFLICT (id) DO NOTHING
             """, new { id, bowId, count, settling, source, now = Stamp.Of(now) }, t);
     }
+
+    private static void CheckUnsound(Unsound unsound, CheckFinding finding)
+    {
+        if (finding.SkipReason is null && CheckTable.Draws(finding.Kind))
+        {
+            throw unsound.Refusal();
+        }
+
+        if (finding is { Kind: CheckKind.Inspection, Choice: not Unsound.Damaged and not Unsound.Repaired })
+        {
+            const string words = "It was found damaged: say that it is repaired, and by whom.";
+            throw new RefusedException("repaired", words, new FieldProblem("choice", "repaired", words));
+        }
+    }
+
+    /// <summary>A measured value that was taken back gives the bow's record what stood there before it, unless a later finding counts.</summary>
+    private static void GiveBack(IDbConnection c, IDbTransaction t, string bowId, string entryId)
+    {
+        var taken = c.QueryFirstOrDefault<(string Kind, string? Replaced, int Ordinal)?>(
+            "SELECT kind, replaced, ordinal FROM check_finding WHERE id = @entryId AND bow_id = @bowId AND value IS NOT NULL", new { entryId, bowId }, t);
+        if (taken is not { Replaced: { } former } finding)
+        {
+            return;
+        }
+
+        var later = c.ExecuteScalar<long>(
+            """
+            SELECT count(*) FROM check_finding
+            WHERE bow_id = @bowId AND kind = @Kind AND ordinal > @Ordinal AND value IS NOT NULL AND id NOT IN (SELECT entry_id FROM withdrawn)
+            """, new { bowId, finding.Kind, finding.Ordinal }, t);
+        var kind = FactsJson.Enum<CheckKind>(finding.Kind);
+        if (later > 0 || Measured(BowStore.Get(c, t, bowId).Typed, kind, former) is not { } entry)
+        {
+            return;
+        }
+
+        // What stood there before may itself have been taken back since.
+        var earlier = c.Query<(string Typed, string? Replaced)>(
+            """
+            SELECT typed, replaced FROM check_finding
+            WHERE bow_id = @bowId AND kind = @Kind AND ordinal < @Ordinal AND value IS NOT NULL AND id IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal DESC
+            """, new { bowId, finding.Kind, finding.Ordinal }, t);
+        foreach (var (typed, replaced) in earlier.Where(e => e.Replaced is not null))
+        {
+            former = typed == former ? replaced! : former;
+        }
+
+        BowStore.PutEntry(c, t, bowId, Measured(entry, kind, former)!);
+    }
+
+    private static string? Recorded(BowEntry entry, CheckKind kind) => kind switch
+    {
+        CheckKind.DrawWeight => entry.MeasuredWeight ?? "",
+        CheckKind.AxleToAxle => entry.AxleToAxle ?? "",
+        CheckKind.BraceHeight => entry.BraceHeight ?? "",
+        _ => null,
+    };
 
     private static BowEntry? Measured(BowEntry entry, CheckKind kind, string typed) => kind switch
     {

@@ -51,8 +51,6 @@ builder.Services.Configure<JsonOptions>(json =>
 {
     FactsJson.Configure(json.SerializerOptions);
     json.SerializerOptions.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping; // JSON only, never inside a page
-    json.SerializerOptions.RespectNullableAnnotations = true;
-    json.SerializerOptions.RespectRequiredConstructorParameters = true;
 });
 builder.Services.AddProblemDetails();
 builder.Services.AddExceptionHandler<ProblemMapping>();

@@ -15,8 +15,8 @@ public class DozenTests
         var (status, dozen) = await bench.Post($"/api/bows/{WebBench.Brindle}/dozens", new { id, arrowVersionId = WebBench.IslandVersion, name = "Four", arrows = 4, classes = new[] { "Shaft", "Point" }, spare = 0, vanesInSets = false });
         status.ShouldBe(200, dozen.ToJsonString());
         (await bench.Post($"/api/dozens/{id}/match", Options())).Status.ShouldBe(400, "nothing is weighed");
-        await bench.Post($"/api/dozens/{id}/weights", new { @class = "Shaft", text = "250.1\n251,3\n249.8\n4;250.6" });
-        (_, dozen) = await bench.Post($"/api/dozens/{id}/weights", new { @class = "Point", text = "100.2\n99.0\n100.5\n99.7" });
+        await bench.Post($"/api/dozens/{id}/weights", new { id = WebBench.NewId(), @class = "Shaft", text = "250.1\n251,3\n249.8\n4;250.6" });
+        (_, dozen) = await bench.Post($"/api/dozens/{id}/weights", new { id = WebBench.NewId(), @class = "Point", text = "100.2\n99.0\n100.5\n99.7" });
         ((string)dozen["next"]!["action"]!).ShouldBe("match");
         (status, dozen) = await bench.Post($"/api/dozens/{id}/match", Options());
         status.ShouldBe(200, dozen.ToJsonString());
@@ -37,8 +37,8 @@ public class DozenTests
         using var bench = new WebBench();
         var id = WebBench.NewId();
         await bench.Post($"/api/bows/{WebBench.Brindle}/dozens", new { id, arrowVersionId = WebBench.IslandVersion, name = "Three", arrows = 3, classes = new[] { "Shaft", "Point" }, spare = 1, vanesInSets = false });
-        await bench.Post($"/api/dozens/{id}/weights", new { @class = "Shaft", text = "250\n250\n250\n259" });
-        await bench.Post($"/api/dozens/{id}/weights", new { @class = "Point", text = "100\n100\n100" });
+        await bench.Post($"/api/dozens/{id}/weights", new { id = WebBench.NewId(), @class = "Shaft", text = "250\n250\n250\n259" });
+        await bench.Post($"/api/dozens/{id}/weights", new { id = WebBench.NewId(), @class = "Point", text = "100\n100\n100" });
         await bench.Post($"/api/dozens/{id}/entries", new { id = WebBench.NewId(), kind = "spin", number = 2, word = "inspection", note = "cracked or splintered" });
         var (_, dozen) = await bench.Post($"/api/dozens/{id}/match", Options());
         Shafts(dozen).ShouldBe([1, 3, 4], ignoreOrder: true);
@@ -79,7 +79,7 @@ public class DozenTests
     public async Task A_table_with_a_bad_line_writes_nothing()
     {
         using var bench = new WebBench();
-        var (status, problem) = await bench.Post($"{Half}/weights", new { @class = "Nock", text = "9.1\nabout nine\n9.3" });
+        var (status, problem) = await bench.Post($"{Half}/weights", new { id = WebBench.NewId(), @class = "Nock", text = "9.1\nabout nine\n9.3" });
         status.ShouldBe(400);
         problem["errors"]!["text"]![0]!.ToString().ShouldContain("Line 2");
         (await bench.Get(Half))["classes"]!.AsArray().First(c => (string)c!["name"]! == "Nock")!["pieces"]!.AsArray().ShouldBeEmpty();

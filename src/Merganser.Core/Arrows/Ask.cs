@@ -36,6 +36,25 @@ public static class Ask
             : throw new RefusedException("no-answer", $"That would be {Number(length, 2)} in: this shaft is sold {Number(arrow.Shaft.MaxLength, 2)} in long.");
     }
 
+    /// <summary>Point weight for a wanted total weight, grains: m = M − Σ others.</summary>
+    /// <exception cref="RefusedException">The point would weigh nothing or less.</exception>
+    public static double PointForWeight(Arrow arrow, double wantedGrains)
+    {
+        var grains = wantedGrains - arrow.Masses().Where(m => m.Name != "Point").Sum(m => m.Grains);
+        return grains > 0 ? grains : throw new RefusedException("no-answer", $"All but the point weighs {Number(wantedGrains - grains, 1)} gr: no point does it, a lighter shaft may.");
+    }
+
+    /// <summary>What the bench would say of an answer, before it is shown: a refusal is a refusal here too.</summary>
+    /// <param name="bow">The bow.</param>
+    /// <param name="arrow">The arrow as the answer would make it.</param>
+    /// <returns>Its cautions, the most serious first.</returns>
+    /// <exception cref="RefusedException">The bench refuses that arrow.</exception>
+    public static IReadOnlyList<Caution> Passed(Bow bow, Arrow arrow)
+    {
+        var cautions = ArrowCautions.Of(new ArrowNumbers(bow, arrow));
+        return cautions.FirstOrDefault(c => c.Refused) is { } refused ? throw new RefusedException(refused.Code, refused.Text) : cautions;
+    }
+
     /// <summary>Spine for a wanted fit, inches, all else unchanged: needed spine over R. Another shaft brings its own weight, so its fit is computed anew.</summary>
     public static double SpineFor(Bow bow, Arrow arrow, double wantedRatio) => new ArrowNumbers(bow, arrow).Needed / wantedRatio;
 }

@@ -17,10 +17,10 @@ public enum CamDraw { Soft, Medium, Hard }
 /// <param name="Kind">Compound, recurve, barebow or longbow.</param>
 /// <param name="Hand">The hand that draws it.</param>
 /// <param name="Release">Release aid or fingers.</param>
-/// <param name="NominalWeight">Marked draw weight.</param>
+/// <param name="NominalWeight">Marked draw weight, or null where only a measured one is known.</param>
 /// <param name="MeasuredWeight">Draw weight on a scale at the archer's draw, or null.</param>
 /// <param name="DrawLength">AMO draw length: pivot point plus 1.75 in.</param>
-/// <param name="AxleToAxle">Axle to axle, or bow length without cams.</param>
+/// <param name="AxleToAxle">Axle to axle, or bow length without cams; null until it is measured.</param>
 /// <param name="BraceHeight">Brace height.</param>
 /// <param name="RatedSpeed">The maker's speed at 350 gr, 70 lb, 30 in, or null.</param>
 /// <param name="RestType">How the rest lets go.</param>
@@ -36,8 +36,8 @@ public enum CamDraw { Soft, Medium, Hard }
 /// <param name="MakerCentreShot">The maker's centre shot, or null.</param>
 /// <param name="Chronograph">What a chronograph taught of this bow's speed, or null; it wins over rating and estimate.</param>
 public sealed record Bow(
-    string Name, BowKind Kind, Hand Hand, Release Release, double NominalWeight, double? MeasuredWeight, double DrawLength,
-    double AxleToAxle, double BraceHeight, double? RatedSpeed, RestType RestType, CamSystem CamSystem, CamDraw CamDraw,
+    string Name, BowKind Kind, Hand Hand, Release Release, double? NominalWeight, double? MeasuredWeight, double DrawLength,
+    double? AxleToAxle, double BraceHeight, double? RatedSpeed, RestType RestType, CamSystem CamSystem, CamDraw CamDraw,
     double RestAhead, double? FactorSet = null, double StringWeight = 0, double StringWeightFromTip = 0,
     double? MaximumWeight = null, double? MakerAxleToAxle = null, double? MakerBraceHeight = null, double? MakerCentreShot = null,
     SpeedFit? Chronograph = null)
@@ -46,7 +46,7 @@ public sealed record Bow(
     public const double AmoAllowance = 1.75;
 
     /// <summary>The measured weight where there is one, else the nominal.</summary>
-    public double DrawWeight => MeasuredWeight ?? NominalWeight;
+    public double DrawWeight => MeasuredWeight ?? NominalWeight ?? throw new InvalidOperationException("A bow has a marked or a measured weight.");
 
     /// <summary>Where the rest stands at full draw, inches from the nock throat.</summary>
     public double RestAtFullDraw => DrawLength - AmoAllowance + RestAhead;

@@ -16,10 +16,10 @@ public sealed record BowEntry(
     {
         var fields = new FieldReader();
         var name = fields.Name("name", Name);
-        var nominal = fields.Required("nominalWeight", NominalWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
+        var nominal = fields.Optional("nominalWeight", NominalWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
         var measured = fields.Optional("measuredWeight", MeasuredWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
         var draw = fields.Required("drawLength", DrawLength, Quantity.Length, BowRanges.DrawLength);
-        var axle = fields.Required("axleToAxle", AxleToAxle, Quantity.Length, Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength);
+        var axle = fields.Optional("axleToAxle", AxleToAxle, Quantity.Length, Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength);
         var brace = fields.Required("braceHeight", BraceHeight, Quantity.Length, BowRanges.BraceHeight);
         var rated = fields.Optional("ratedSpeed", RatedSpeed, Quantity.Speed, BowRanges.RatedSpeed);
         var ahead = fields.Optional("restAhead", RestAhead, Quantity.Length, BowRanges.RestAhead);
@@ -30,6 +30,8 @@ public sealed record BowEntry(
         var makerAxle = fields.Optional("makerAxleToAxle", MakerAxleToAxle, Quantity.Length, Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength);
         var makerBrace = fields.Optional("makerBraceHeight", MakerBraceHeight, Quantity.Length, BowRanges.BraceHeight);
         var makerCentre = fields.Optional("makerCentreShot", MakerCentreShot, Quantity.Length, BowRanges.CentreShot);
+        fields.Check(!string.IsNullOrWhiteSpace(NominalWeight) || !string.IsNullOrWhiteSpace(MeasuredWeight), "measuredWeight", "missing",
+            "The draw weight is needed: measured on a scale, or as the bow is marked.");
         if (draw is not null && brace is not null)
         {
             fields.Check(draw.Value - Bow.AmoAllowance - brace.Value >= 6, "braceHeight", "stroke",
@@ -37,7 +39,7 @@ public sealed record BowEntry(
         }
 
         fields.ThrowIfAny();
-        return new Bow(name, Kind, Hand, Release, nominal!.Value, measured?.Value, draw!.Value, axle!.Value, brace!.Value, rated?.Value,
+        return new Bow(name, Kind, Hand, Release, nominal?.Value, measured?.Value, draw!.Value, axle?.Value, brace!.Value, rated?.Value,
             RestType, Kind == BowKind.Compound ? CamSystem : CamSystem.None, CamDraw, ahead?.Value ?? 0, factor?.Value,
             stringWeight?.Value ?? 0, place?.Value ?? 0, maximum?.Value, makerAxle?.Value, makerBrace?.Value, makerCentre?.Value);
     }

@@ -13,6 +13,18 @@ public sealed class RefusedException(string code, string message, params IReadOn
 
     /// <summary>The problems, field by field; may be empty.</summary>
     public IReadOnlyList<FieldProblem> Problems { get; } = problems;
+
+    /// <summary>A refusal that names its fields: one by its own sentence, several by their names.</summary>
+    /// <param name="problems">At least one.</param>
+    public static RefusedException Of(IReadOnlyList<FieldProblem> problems) =>
+        new("fields", problems.Count == 1 ? problems[0].Message : $"Another look is needed at {string.Join(", ", problems.Select(p => Named(p.Field)).Distinct())}.", [.. problems]);
+
+    /// <summary>A field's name in words: <c>drawLength</c> is "draw length".</summary>
+    private static string Named(string field)
+    {
+        var last = field[(field.LastIndexOf('.') + 1)..];
+        return string.Concat(last.Select(c => char.IsUpper(c) ? $" {char.ToLowerInvariant(c)}" : $"{c}"));
+    }
 }
 
 /// <summary>An allowed range with the reason that is told when it is left.</summary>
@@ -69,7 +81,7 @@ public sealed class FieldReader
     {
         if (problems.Count > 0)
         {
-            throw new RefusedException("fields", problems.Count == 1 ? problems[0].Message : $"{problems.Count} fields need another look.", [.. problems]);
+            throw RefusedException.Of(problems);
         }
     }
 

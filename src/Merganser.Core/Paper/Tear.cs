@@ -1,5 +1,7 @@
 using Merganser.Core.Bows;
+using System.Text.Json.Serialization;
 using Merganser.Core.Figures;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Paper;
 
@@ -27,6 +29,24 @@ public sealed record Tear(double X, double Y)
 
     /// <summary>The same tear on a mirrored bow.</summary>
     public Tear Mirrored() => new(-X, Y);
+
+    /// <summary>Where the tail lies from the point's hole, as a person says it: never a minus sign.</summary>
+    [JsonIgnore]
+    public string Words => $"{Sideways}, {Height}";
+
+    /// <summary>The same, sideways alone: <c>0.94 in left</c>.</summary>
+    [JsonIgnore]
+    public string Sideways => Said(X, "right", "left", "sideways");
+
+    /// <summary>The same, in height alone: <c>0.32 in high</c>.</summary>
+    [JsonIgnore]
+    public string Height => Said(Y, "high", "low", "in height");
+
+    private static string Said(double inches, string plus, string minus, string none) =>
+        Math.Abs(inches) < Shown ? $"0 in {none}" : $"{Show.Number(Math.Abs(inches), 2)} in {(inches > 0 ? plus : minus)}";
+
+    /// <summary>Half of the last decimal that is shown, inches.</summary>
+    private const double Shown = 0.005;
 
     /// <summary>The component along an axis.</summary>
     public double Along(TearAxis axis) => axis == TearAxis.Sideways ? X : Y;

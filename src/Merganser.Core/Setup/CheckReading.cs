@@ -25,7 +25,7 @@ public static class CheckReading
     /// <summary>The tolerance of a check on a bow, or null where none exists.</summary>
     public static Tolerance? ToleranceOf(CheckKind kind, Bow bow) => kind switch
     {
-        CheckKind.DrawWeight when bow.MaximumWeight is { } most => new Tolerance(Math.Min(bow.NominalWeight, most), 0, most, "the maker's rated maximum"),
+        CheckKind.DrawWeight when bow.MaximumWeight is { } most => new Tolerance(Math.Min(bow.NominalWeight ?? most, most), 0, most, "the maker's rated maximum"),
         CheckKind.AxleToAxle when bow.MakerAxleToAxle is { } axle => new Tolerance(axle, axle - MakerPlay, axle + MakerPlay, "the maker's figure, play 1/8 in (common practice)"),
         CheckKind.BraceHeight when bow.MakerBraceHeight is { } brace => new Tolerance(brace, brace - MakerPlay, brace + MakerPlay, "the maker's figure, play 1/8 in (common practice)"),
         CheckKind.Tiller when bow.Kind == BowKind.Compound => new Tolerance(0, -TillerPlay, TillerPlay, "bolts even, common practice"),
@@ -41,13 +41,15 @@ public static class CheckReading
     /// <param name="bow">The bow.</param>
     /// <param name="hasPress">True when the archer has the right press and the manual.</param>
     /// <param name="good">What stood here when the bow shot well, where known.</param>
-    public static CheckVerdict Judge(CheckFinding finding, Bow bow, bool hasPress, double? good = null)
+    /// <param name="by">Who repaired it, where it was repaired.</param>
+    public static CheckVerdict Judge(CheckFinding finding, Bow bow, bool hasPress, double? good = null, string by = "")
     {
-        var fact = CheckTable.Of(finding.Kind);
+        var fact = CheckTable.For(finding.Kind, bow.Kind);
         if (finding.Value is not { } value)
         {
             var choice = fact.Choices.First(c => c.Code == finding.Choice);
-            return new CheckVerdict(choice.Verdict, choice.Label + ".", Adapted(choice.ToDo, choice.Press, hasPress), choice.Press);
+            var answer = choice.Code == Unsound.Repaired ? $"{choice.Label} by {by}." : choice.Label + ".";
+            return new CheckVerdict(choice.Verdict, answer, Adapted(choice.ToDo, choice.Press, hasPress), choice.Press);
         }
 
         if (ToleranceOf(finding.Kind, bow) is not { } tolerance)
@@ -78,18 +80,36 @@ public static class CheckReading
         _ => "Recorded",
     };
 
-    /// <summary>A question about an odd reading, or null: never a refusal.</summary>
-    public static string? Suspicion(CheckKind kind, double value, double? last)
+    /// <summary>How much wider a first reading may lie from what is marked or usual than a later one from the last (trade-like guess, no source).</summary>
+    public const double FirstReadingSlack = 3;
+
+    /// <summary>A question about an odd reading, or null: never a refusal. A first reading is held against what is marked, typed or usual.</summary>
+    /// <param name="kind">The check.</param>
+    /// <param name="value">Read now, trade unit.</param>
+    /// <param name="last">Read last time, or null.</param>
+    /// <param name="bow">The bow, for what is marked or usual; null asks only against the last reading.</param>
+    public static string? Suspicion(CheckKind kind, double value, double? last, Bow? bow = null)
     {
         var fact = CheckTable.Of(kind);
-        if (last is null || fact.Suspicious <= 0 || Math.Abs(value - last.Value) <= fact.Suspicious)
+        var (held, words, slack) = last is not null ? (last, "last time", 1) : bow is null ? (null, "", 1) : Expected(kind, bow);
+        if (held is not { } expected || fact.Suspicious <= 0 || Math.Abs(value - expected) <= fact.Suspicious * slack)
         {
             return null;
         }
 
         var unit = fact.Range.Unit.Length == 0 ? "degrees" : fact.Range.Unit;
-        return $"{fact.Title} {Show.Number(Math.Abs(value - last.Value), 2)} {unit} {(value > last ? "more" : "less")} than last time ({Show.Number(last.Value, 2)} {unit}): is that so?";
+        return $"{fact.Title} {Show.Number(Math.Abs(value - expected), 2)} {unit} {(value > expected ? "more" : "less")} than {words} ({Show.Number(expected, 2)} {unit}): is that so?";
     }
+
+    private static (double? Value, string Words, double Slack) Expected(CheckKind kind, Bow bow) => kind switch
+    {
+        CheckKind.DrawWeight when bow.MeasuredWeight is { } measured => (measured, "what this bow measured", 1),
+        CheckKind.DrawWeight => (bow.NominalWeight, "what is marked", FirstReadingSlack),
+        CheckKind.AxleToAxle when bow.AxleToAxle is { } axle => (axle, "what was entered", 1),
+        CheckKind.BraceHeight => (bow.BraceHeight, "what was entered", 1),
+        CheckKind.CamLean => (0, "upright", FirstReadingSlack),
+        _ => (ToleranceOf(kind, bow)?.Aim, "is usual", FirstReadingSlack),
+    };
 
     private static string Offset(CheckKind kind, double off, CheckFact fact)
     {
@@ -116,8 +136,9 @@ public static class CheckReading
         _ => fact.ToDo,
     };
 
+    /// <summary>What is to be done, with who may do it added: a sentence of safety is never replaced.</summary>
     private static string Adapted(string toDo, bool press, bool hasPress) =>
-        press && !hasPress ? "This needs a press: a shop with the maker's manual does it. Note what was found and go on." : toDo;
+        press && !hasPress && !toDo.Contains("shop", StringComparison.Ordinal) ? $"{toDo} That needs a press: a shop with the maker's manual does it." : toDo;
 }
 
 /// <summary>Centre shot: the arrow's centre against the riser, inches.</summary>
@@ -159,7 +180,7 @@ public static class Peep
     private const double ShortBow = 31.5;
 
     /// <summary>The suggested aperture: nearer the eye on a longer bow, so smaller.</summary>
-    public static string Aperture(double axleToAxle) => axleToAxle < ShortBow ? "1/4 in" : "3/16 in";
+    public static string Aperture(double? axleToAxle) => axleToAxle < ShortBow ? "1/4 in" : "3/16 in";
 
     /// <summary>Twists that bring it round: one at the far end is about a quarter turn, at the near end half to three quarters.</summary>
     public static string Cure(double degrees)

@@ -19,7 +19,8 @@ public static class CheckTable
             "Limbs without cracks, strings and servings whole, module screws, string stop and axle bolts tight; cams turn freely. Limb bolts even on both sides.", "bow from the side",
             new("sound", "Sound, all tight", Verdict.Within, "Go on."),
             new("tightened", "Something was loose, now tight", Verdict.AtTheEdge, "Look at it again after the first shots."),
-            new("damaged", "Cracked, frayed or worn", Verdict.Beyond, "Do not draw it. A shop with the maker's manual.", true)),
+            new(Unsound.Damaged, "Cracked, frayed or worn", Verdict.Beyond, "Do not draw it. A shop with the maker's manual.", true),
+            new(Unsound.Repaired, "Repaired", Verdict.AtTheEdge, "Look it over again after the first shots.")),
         Number(CheckKind.DrawWeight, "Draw weight", "bow scale", 3, "Before any arrow is judged: the spine follows it.",
             "Draw on the scale through the peak to the archer's draw length, let down slowly. Never release.", "bow drawn on the scale",
             Quantity.DrawWeight, BowRanges.DrawWeight, 0.5, 3, "Above the rated maximum: back both limb bolts off evenly before anything else.", false),
@@ -100,6 +101,13 @@ public static class CheckTable
         FollowUp(CheckKind.Sight, "Sight marks", "Sight the marks in again."),
     ];
 
+    /// <summary>Checks that draw the bow or bend its limbs further.</summary>
+    private static readonly CheckKind[] Drawing =
+    [
+        CheckKind.DrawWeight, CheckKind.CamTiming, CheckKind.PlungerTension, CheckKind.Loop, CheckKind.NockFit, CheckKind.RestTiming, CheckKind.Clicker, CheckKind.Peep,
+        CheckKind.Paper, CheckKind.Sight,
+    ];
+
     private static readonly CheckKind[] Compound =
     [
         CheckKind.Inspection, CheckKind.DrawWeight, CheckKind.AxleToAxle, CheckKind.BraceHeight, CheckKind.Tiller, CheckKind.CamLean, CheckKind.CamTiming, CheckKind.CentreShot,
@@ -117,6 +125,43 @@ public static class CheckTable
 
     /// <summary>The row of a kind.</summary>
     public static CheckFact Of(CheckKind kind) => Rows[(int)kind];
+
+    /// <summary>The row of a kind as a bow without cams has it: it speaks of that bow's own parts only.</summary>
+    public static CheckFact For(CheckKind kind, BowKind bow) => bow == BowKind.Compound ? Of(kind) : (kind, bow) switch
+    {
+        (CheckKind.Inspection, BowKind.Longbow) => Of(kind) with
+        {
+            Title = "Limbs and string",
+            Tool = "eyes, fingers",
+            How = "Limbs without cracks or lifting, nocks of the limbs whole, string and servings whole.",
+        },
+        (CheckKind.Inspection, _) => Of(kind) with
+        {
+            Title = "Limbs, bolts and string",
+            How = "Limbs without cracks or twist, string and servings whole, limb bolts, rest and plunger tight. Limb bolts even on both sides.",
+        },
+        (CheckKind.DrawWeight, BowKind.Longbow) => Of(kind) with { ToDo = "Above what it is rated for: do not draw it farther; a bowyer looks at it." },
+        (CheckKind.BraceHeight, _) => Of(kind) with { WhyHere = "Before tiller and nocking point: it moves both." },
+        (CheckKind.Tiller, BowKind.Longbow) => Of(kind) with
+        {
+            WhyHere = "Before the nocking point: it shows how the limbs share the work.",
+            How = "String to limb, square, at the same distance above and below the grip: top less bottom.",
+            View = "bow from the side, both limbs",
+            ToDo = "A bowyer sets the tiller of a longbow.",
+        },
+        (CheckKind.LimbAlignment, BowKind.Longbow) => Of(kind) with
+        {
+            Tool = "eyes",
+            WhyHere = "Before all that is measured: a string that runs off centre moves everything after it.",
+            How = "The string, seen from behind, runs through the middle of both limbs and the grip.",
+        },
+        (CheckKind.CentreShot, _) => Of(kind) with { WhyHere = "After the limbs run straight, before plunger and nocking point." },
+        (CheckKind.NockingPoint, _) => Of(kind) with { ToDo = "Move the nock set; a little high is the usual start." },
+        _ => Of(kind),
+    };
+
+    /// <summary>True for a check that draws the bow: none of them on one that is unsound.</summary>
+    public static bool Draws(CheckKind kind) => Drawing.Contains(kind);
 
     /// <summary>The checks of a kind of bow in the order in which they are done.</summary>
     public static IReadOnlyList<CheckKind> Order(BowKind kind, Release release = Release.ReleaseAid) => kind switch

@@ -44,18 +44,24 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
     public static SetupSheet Of(
         Bow bow, bool hasPress, IReadOnlyList<DatedFinding> findings, IReadOnlyList<DatedChange> changes, bool paperAccepted, IReadOnlyDictionary<CheckKind, double>? good = null)
     {
+        var unsound = Unsound.Of(findings);
         var lines = CheckTable.Order(bow.Kind, bow.Release).Select(Line).ToArray();
         var followUps = CheckTable.All.Where(f => !f.OnSheet).Select(f => Line(f.Kind)).Where(l => l.State == CheckState.Again).ToArray();
         return new SetupSheet(lines, followUps);
 
         CheckLine Line(CheckKind kind)
         {
-            var fact = CheckTable.Of(kind);
+            var fact = CheckTable.For(kind, bow.Kind);
             var own = findings.Where(f => f.Finding.Kind == kind).ToArray();
             var last = own.LastOrDefault();
             var before = own.Length > 1 ? own[^2] : null;
             var asked = changes.LastOrDefault(c => ChangeTable.Of(c.Change).Again.Contains(kind) && IsAfter(c, last));
-            var verdict = last?.Finding is { SkipReason: null } found ? CheckReading.Judge(found, bow, hasPress, GoodOf(kind)) : null;
+            var verdict = last?.Finding is { SkipReason: null } found ? CheckReading.Judge(found, bow, hasPress, GoodOf(kind), last.Typed) : null;
+            if (unsound is not null && CheckTable.Draws(kind))
+            {
+                return new CheckLine(fact, CheckState.Held, last, before, verdict, "It draws the bow: not while it is unsound.");
+            }
+
             if (asked is not null && (last is not null || !fact.OnSheet))
             {
                 return new CheckLine(fact, CheckState.Again, last, before, verdict, $"{ChangeTable.Of(asked.Change).Why}: {asked.Words}.");
@@ -83,10 +89,6 @@ public static class SetupNext
     public static Next Of(SetupSheet sheet, IReadOnlyList<DueItem> due)
     {
         var total = sheet.Lines.Count;
-        if (sheet.Lines.FirstOrDefault(l => l.Verdict is { Verdict: Verdict.Beyond } && l.Fact.Kind == CheckKind.Inspection && l.State == CheckState.Done) is { } unsound)
-        {
-            return new Next("Do not shoot this bow until it is sound.", unsound.Verdict!.ToDo, "check:inspection", "Look at it again");
-        }
 
         if (sheet.AskedAgain.FirstOrDefault() is { } again)
         {
@@ -97,7 +99,7 @@ public static class SetupNext
 
         if (due.FirstOrDefault(d => d.Now) is { } now)
         {
-            return new Next($"{now.What}: timing, peep and tune.", "A check is cheap; a string that crept is not.", "string", "To the string", "Choose the arrow", "arrow");
+            return new Next($"{now.What}: {string.Join(", ", now.Checks.Select(k => Lower(CheckTable.Of(k).Title)))}.", "A check is cheap; a string that crept is not.", "string", "To the string", "Choose the arrow", "arrow");
         }
 
         return sheet.Next is { } next

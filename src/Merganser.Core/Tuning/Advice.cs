@@ -3,7 +3,7 @@ using Merganser.Core.Paper;
 
 namespace Merganser.Core.Tuning;
 
-public enum AdviceKind { NoShots, ShootMore, Move, SmallTest, GoodEnough, NotReachable }
+public enum AdviceKind { NoShots, ShootMore, Move, SmallTest, GoodEnough, NotReachable, Unsound }
 
 /// <summary>A statement with the evidence for it and what would overturn it.</summary>
 public sealed record Evidence(string Statement, string Because, string WouldOverturn);
@@ -23,7 +23,8 @@ public sealed record Predicted(Tear Mean, double RadiusX, double RadiusY, double
 /// <param name="Order">What to do, in the technician's words.</param>
 /// <param name="NeedsPress">True when a press is needed.</param>
 /// <param name="After">What to check again after it.</param>
-public sealed record AdvisedMove(AdjusterKind Kind, int From, int To, string Order, bool NeedsPress, string After);
+/// <param name="Places">Where it stands before and after it, in the hand's own words.</param>
+public sealed record AdvisedMove(AdjusterKind Kind, int From, int To, string Order, bool NeedsPress, string After, string Places);
 
 /// <summary>What to do next after a set of shots: exactly one thing.</summary>
 /// <param name="Kind">Which kind of advice.</param>

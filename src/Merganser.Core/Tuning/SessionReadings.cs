@@ -99,7 +99,7 @@ public static class SessionReadings
         var mean = OneWay.Mean(tears);
         yield return new Reading(Cause.Arrow, true, new Evidence(
             $"Arrow {number} tears apart from the others.",
-            $"{Signed(mean.X, 2)} in right, {Signed(mean.Y, 2)} up of their mean over {Count(tears.Length, "shot")}: {test.Words}.",
+            $"{mean.Words} of their mean over {Count(tears.Length, "shot")}: {test.Words}.",
             "The same arrow like the others after its nock is turned"), "one-way F between arrows");
     }
 
@@ -113,7 +113,7 @@ public static class SessionReadings
             {
                 yield return new Reading(Cause.Clearance, true, new Evidence(
                     $"The tear ignores {Count(ignored.Length, "move")}.",
-                    $"{string.Join("; ", ignored.Select(m => $"{AdjusterTable.Of(m.Kind).Name} {Signed(m.Steps, 0)}: {Signed(Change(m, axis.Key), 2)} in, about {Number(Math.Abs(m.Steps) * AdjusterTable.Of(m.Kind).NominalGain, 2)} expected"))}. That points to clearance, timing or a rest that does not drop.",
+                    $"{string.Join("; ", ignored.Select(m => $"{AdjusterTable.Of(m.Kind).Name} by {AdjusterTable.Of(m.Kind).Steps(Math.Abs(m.Steps))}: {Number(Math.Abs(Change(m, axis.Key)), 2)} in, about {Number(Math.Abs(m.Steps) * AdjusterTable.Of(m.Kind).NominalGain, 2)} in expected"))}. That points to clearance, timing or a rest that does not drop.",
                     "No mark in powder on the vanes, and timing found right"), "no answer to moves, beyond both regions");
             }
         }
@@ -137,7 +137,7 @@ public static class SessionReadings
         var (near, far) = (bare[0], bare[^1]);
         var change = far.Mean.Mean.X - near.Mean.Mean.X;
         var region = Math.Sqrt((near.Mean.Radius * near.Mean.Radius) + (far.Mean.Radius * far.Mean.Radius));
-        var words = $"{Signed(near.Mean.Mean.X, 2)} in right at {Number(near.Distance, 0)} yd, {Signed(far.Mean.Mean.X, 2)} at {Number(far.Distance, 0)} yd; the change is {Number(Math.Abs(change), 2)}, chance alone gives up to {Number(region, 2)}.";
+        var words = $"{near.Mean.Mean.Sideways} at {Number(near.Distance, 0)} yd, {far.Mean.Mean.Sideways} at {Number(far.Distance, 0)} yd; the change is {Number(Math.Abs(change), 2)} in, chance alone gives up to {Number(region, 2)} in.";
         var swings = Math.Sign(near.Mean.Mean.X) != Math.Sign(far.Mean.Mean.X);
         yield return Math.Abs(change) > region
             ? new Reading(Cause.Spine, true, new Evidence(swings ? "The bare tear changes side with the distance: a weak shaft is suspected." : "The bare tear changes with the distance: a weak shaft is suspected.", words, "A stiffer shaft that does the same"), "bare tear by distance, both regions")

@@ -103,7 +103,8 @@ public sealed record TuningBench(
         var to = adjuster.Position + chosen.To - state.Setting[chosen.Lever];
         var fact = AdjusterTable.Of(gain.Kind);
         var order = fact.Order(to - adjuster.Position, Hand);
-        var move = new AdvisedMove(gain.Kind, adjuster.Position, to, order, adjuster.NeedsPress, MoveEffects.After(gain.Kind));
+        var move = new AdvisedMove(gain.Kind, adjuster.Position, to, order, adjuster.NeedsPress, MoveEffects.After(gain.Kind),
+            $"From {fact.Standing(adjuster.Position, Hand)} to {fact.Standing(to, Hand)}.");
         var after = state.At(chosen);
         var test = decision.Kind == DecisionKind.SmallTest;
         var ghosts = test
@@ -181,7 +182,7 @@ public sealed record TuningBench(
 
     private Evidence ChanceLine(TuningState state, Decision decision) => new(
         $"Chance of being inside {Number(Tolerance, 2)} in.",
-        $"{Percent(decision.Chance)}: {Count(state.ShotsHere, "shot")} here and {state.Shots.Count - state.ShotsHere} at other settings of this stage; mean {Signed(decision.Now.X, 2)} right, {Signed(decision.Now.Y, 2)} up, ± {Number(MeanTear.RegionInSds * decision.Now.WiderSd, 2)} in.",
+        $"{Percent(decision.Chance)}: {Count(state.ShotsHere, "shot")} here and {state.Shots.Count - state.ShotsHere} at other settings of this stage; mean {new Tear(decision.Now.X, decision.Now.Y).Words}, ± {Number(MeanTear.RegionInSds * decision.Now.WiderSd, 2)} in.",
         $"More shots here; {Percent(decision.Enough)} calls it done");
 
     /// <summary>What this bow has shown of the adjuster in question, or of all that were moved.</summary>
@@ -193,7 +194,7 @@ public sealed record TuningBench(
             var (gain, sd) = state.Belief.GainOf(g.Index);
             var fact = AdjusterTable.Of(g.Prior.Kind);
             return new Evidence(
-                $"{fact.Name}: {Signed(gain, 3)} in a step on this bow.", $"± {Number(sd, 3)}, learned from {state.SettingsOf(g.Index)} positions; the trade's guess was {Number(g.Prior.Expected, 3)}.",
+                $"{fact.Name}: one {fact.StepUnit} moves the tail {Number(Math.Abs(gain), 3)} in on this bow{(gain < 0 ? ", the other way than usual" : "")}.", $"± {Number(sd, 3)}, learned from {state.SettingsOf(g.Index)} positions; the trade's guess was {Number(g.Prior.Expected, 3)}.",
                 "A move of it that answers otherwise");
         });
 

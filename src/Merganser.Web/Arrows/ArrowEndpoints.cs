@@ -1,5 +1,6 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Figures;
+using Merganser.Core.Setup;
 using Merganser.Data;
 using Merganser.Web.Guard;
 
@@ -36,9 +37,10 @@ public static class ArrowEndpoints
         {
             var catalogue = components.All(input.Draft.Parts());
             var arrow = input.Draft.Entry(catalogue).Read();
-            var bow = bows.Measured(input.BowId);
+            var row = bows.Get(input.BowId);
+            var bow = row.Bow;
             var opened = input.OpenedVersionId is { } version ? arrows.Version(version) : null;
-            return new FiguresView(arrow, ArrowReading.Of(bow, arrow, opened?.Arrow), ArrowSummary.Of(bow, arrow),
+            return new FiguresView(arrow, Guarded(row, ArrowReading.Of(bow, arrow, opened?.Arrow)), ArrowSummary.Of(bow, arrow),
                 opened is null ? null : new BesideView(opened.Id, $"As kept, version {opened.Number}", opened.Arrow, ArrowSummary.Of(bow, opened.Arrow)),
                 Tries.Of(bow, arrow, input.Draft, catalogue));
         });
@@ -49,6 +51,9 @@ public static class ArrowEndpoints
                 .Select(a => new BesideView(a.Id, a.Draft.Name, a.Kept!.Arrow, ArrowSummary.Of(bow, a.Kept.Arrow))).ToArray();
         });
     }
+
+    /// <summary>On an unsound bow no arrow is shot; it may still be built.</summary>
+    private static ArrowReading Guarded(BowRow row, ArrowReading reading) => reading with { Next = Unsound.Guard(row.Unsound, reading.Next, mayGoOn: true) };
 
     /// <summary>A draft keeps any text, but not any amount of it.</summary>
     private static ArrowDraft Bounded(ArrowDraft draft)

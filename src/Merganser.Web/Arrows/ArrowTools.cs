@@ -3,16 +3,17 @@ using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Units;
 using Merganser.Data;
+using Merganser.Web.Guard;
 
 namespace Merganser.Web.Arrows;
 
-public enum Wanted { PointForFrontOfCenter, LengthForWeight, SpineForFit }
+public enum Wanted { PointForFrontOfCenter, PointForWeight, LengthForWeight, SpineForFit }
 
 /// <summary>A wanted value, typed.</summary>
 public sealed record AskInput(string BowId, ArrowDraft Draft, Wanted Wanted, string? Value);
 
-/// <summary>The exact answer in words, and what is in stock next to it.</summary>
-public sealed record AskView(double Exact, string Unit, string Words, IReadOnlyList<TryView> InStock);
+/// <summary>The exact answer in words, what is in stock next to it, and the cautions that the bench would give.</summary>
+public sealed record AskView(double Exact, string Unit, string Words, IReadOnlyList<TryView> InStock, IReadOnlyList<Caution> Cautions);
 
 /// <summary>Light, middle and heavy for one bow.</summary>
 public sealed record WeightsView(IReadOnlyList<WeightPoint> Curve, IReadOnlyList<WeightSchool> Schools, IReadOnlyList<RuleOfThumb> Rules, WeightPoint? Here, string? Word, string Law);
@@ -41,7 +42,7 @@ public sealed class ArrowTools(BowStore bows, ArrowStore arrows, ComponentStore 
         var (range, quantity) = input.Wanted switch
         {
             Wanted.PointForFrontOfCenter => (Core.Arrows.Ask.FrontOfCenter, Quantity.Number),
-            Wanted.LengthForWeight => (Core.Arrows.Ask.TotalWeight, Quantity.Weight),
+            Wanted.LengthForWeight or Wanted.PointForWeight => (Core.Arrows.Ask.TotalWeight, Quantity.Weight),
             _ => (Core.Arrows.Ask.Ratio, Quantity.Number),
         };
         var wanted = fields.Required("value", input.Value?.TrimEnd('%', ' '), quantity, range);
@@ -51,6 +52,7 @@ public sealed class ArrowTools(BowStore bows, ArrowStore arrows, ComponentStore 
             return input.Wanted switch
             {
                 Wanted.PointForFrontOfCenter => PointFor(bow, arrow, input.Draft, wanted!.Value, catalogue),
+                Wanted.PointForWeight => PointForWeight(bow, arrow, input.Draft, wanted!.Value, catalogue),
                 Wanted.LengthForWeight => LengthFor(bow, arrow, input.Draft, wanted!.Value),
                 _ => SpineFor(bow, arrow, input.Draft, wanted!.Value, catalogue),
             };
@@ -121,26 +123,44 @@ public sealed class ArrowTools(BowStore bows, ArrowStore arrows, ComponentStore 
     private static AskView PointFor(Bow bow, Arrow arrow, ArrowDraft draft, double wanted, Catalogue catalogue)
     {
         var exact = Core.Arrows.Ask.PointFor(arrow, wanted);
-        var stock = catalogue.Points.Where(p => p.Part.Kind == arrow.Point.Kind).OrderBy(p => Math.Abs(p.Part.Weight - exact)).Take(Nearest)
-            .Select(p => new TryView(WhatIf.Of($"{p.Part.Name}, {Show.Number(p.Part.Weight, 0)} gr", bow, arrow with { Point = p.Part }), draft with { PointId = p.Id, PointBroken = 0 }));
-        return new AskView(exact, "gr", $"{Show.Number(exact, 1)} gr at the point gives {Show.Number(wanted, 1)} %.", [.. stock]);
+        return PointOf(bow, arrow, draft, exact, $"{Show.Number(exact, 1)} gr at the point gives {Show.Number(wanted, 1)} %.", catalogue);
     }
+
+    private static AskView PointForWeight(Bow bow, Arrow arrow, ArrowDraft draft, double wanted, Catalogue catalogue)
+    {
+        var exact = Core.Arrows.Ask.PointForWeight(arrow, wanted);
+        return PointOf(bow, arrow, draft, exact, $"{Show.Number(exact, 1)} gr at the point gives {Show.Number(wanted, 1)} gr in all.", catalogue);
+    }
+
+    /// <summary>A point of this weight, and the nearest in stock that the bench does not refuse.</summary>
+    private static AskView PointOf(Bow bow, Arrow arrow, ArrowDraft draft, double exact, string words, Catalogue catalogue)
+    {
+        var cautions = Core.Arrows.Ask.Passed(bow, arrow with { Point = arrow.Point with { Grains = exact, MeasuredGrains = null } });
+        var stock = catalogue.Points.Where(p => p.Part.Kind == arrow.Point.Kind && Sound(bow, arrow with { Point = p.Part }))
+            .OrderBy(p => Math.Abs(p.Part.Weight - exact)).Take(Nearest)
+            .Select(p => new TryView(WhatIf.Of($"{p.Part.Name}, {Show.Number(p.Part.Weight, 0)} gr", bow, arrow with { Point = p.Part }), draft with { PointId = p.Id, PointBroken = 0 }));
+        return new AskView(exact, "gr", words, [.. stock], cautions);
+    }
+
+    private static bool Sound(Bow bow, Arrow arrow) => !ArrowCautions.Of(new ArrowNumbers(bow, arrow)).Any(c => c.Refused);
 
     private static AskView LengthFor(Bow bow, Arrow arrow, ArrowDraft draft, double wanted)
     {
         var exact = Core.Arrows.Ask.LengthFor(arrow, wanted);
         var cut = Math.Round(exact * 16) / 16;
-        return new AskView(exact, "in", $"{Show.Number(exact, 3)} in of cut length gives {Show.Number(wanted, 1)} gr.",
-            [new TryView(WhatIf.Of($"Cut to {Show.Number(cut, 4).TrimEnd('0').TrimEnd('.')} in", bow, arrow with { CutLength = cut }), draft with { CutLength = Show.Number(cut, 4).TrimEnd('0').TrimEnd('.') })]);
+        var cautions = Core.Arrows.Ask.Passed(bow, arrow with { CutLength = Math.Min(exact, cut) });
+        var once = exact < arrow.CutLength ? " Cut once: leave it longer and lighten the point first." : "";
+        return new AskView(exact, "in", $"{Show.Number(exact, 3)} in of cut length gives {Show.Number(wanted, 1)} gr.{once}",
+            [new TryView(WhatIf.Of($"Cut to {Show.Number(cut, 4).TrimEnd('0').TrimEnd('.')} in", bow, arrow with { CutLength = cut }), draft with { CutLength = Show.Number(cut, 4).TrimEnd('0').TrimEnd('.') })], cautions);
     }
 
     private static AskView SpineFor(Bow bow, Arrow arrow, ArrowDraft draft, double wanted, Catalogue catalogue)
     {
         var exact = Core.Arrows.Ask.SpineFor(bow, arrow, wanted);
-        var stock = catalogue.Shafts.Where(s => s.Part.Material == arrow.Shaft.Material && arrow.TubeLength <= s.Part.MaxLength)
+        var stock = catalogue.Shafts.Where(s => s.Part.Material == arrow.Shaft.Material && arrow.TubeLength <= s.Part.MaxLength && Sound(bow, arrow with { Shaft = s.Part }))
             .Select(s => new TryView(WhatIf.Of($"{s.Part.Name}, {Show.Spine(s.Part.SpineInUse)}", bow, arrow with { Shaft = s.Part }), draft with { ShaftId = s.Id }))
             .OrderBy(t => Math.Abs(t.Effect.Ratio - wanted)).Take(Nearest + 1);
-        return new AskView(exact, "in", $"A spine of {Show.Spine(exact)} in gives a fit of {Show.Number(wanted, 2)} at this weight; another shaft brings its own weight.", [.. stock]);
+        return new AskView(exact, "in", $"A spine of {Show.Spine(exact)} in gives a fit of {Show.Number(wanted, 2)} at this weight; another shaft brings its own weight.", [.. stock], Core.Arrows.Ask.Passed(bow, arrow));
     }
 }
 
@@ -150,7 +170,7 @@ public static class ArrowToolEndpoints
     {
         api.MapPost("/figures/ask", (AskInput input, ArrowTools tools) => tools.Ask(input));
         api.MapPost("/figures/chart", (FiguresInput input, ArrowTools tools) => tools.Chart(input));
-        api.MapGet("/bows/{id}/weights", (string id, string purpose, double? grains, ArrowTools tools) => tools.Weights(id, ReadPurpose(purpose), grains));
+        api.MapGet("/bows/{id}/weights", (string id, string purpose, double? grains, ArrowTools tools) => tools.Weights(id, Words.Read<Purpose>("purpose", purpose), grains));
         api.MapGet("/bows/{id}/compare", (string id, string arrows, ArrowTools tools) => tools.Compare(id, arrows.Split(',', StringSplitOptions.RemoveEmptyEntries)));
         api.MapGet("/arrows/{id}/versions", (string id, ArrowTools tools) => tools.Versions(id));
         api.MapGet("/arrows/{id}/export.json", (string id, ArrowExport export) => export.Json(id));
@@ -159,7 +179,4 @@ public static class ArrowToolEndpoints
         api.MapGet("/arrows/{id}/card.pdf", (string id, ArrowExport export) => Results.File(export.Card(id), "application/pdf")).Produces(200, contentType: "application/pdf");
     }
 
-    private static Purpose ReadPurpose(string word) => Enum.TryParse<Purpose>(word, true, out var purpose) && Enum.IsDefined(purpose)
-        ? purpose
-        : throw new RefusedException("unknown-word", $"\"{word}\" is no purpose known here.", new FieldProblem("purpose", "unknown-word", "Pick what the arrow is for."));
 }

@@ -1,7 +1,9 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
+using Merganser.Web.Archers;
 using Merganser.Web.Guard;
 
 namespace Merganser.Web.Bows;
@@ -10,9 +12,54 @@ namespace Merganser.Web.Bows;
 public sealed record AdjusterInput(AdjusterKind Kind, int Lower, int Upper, bool NeedsPress, string? InchesPerStep = null);
 
 /// <summary>A bow as sent.</summary>
-public sealed record BowInput(string? Id, string? ArcherId, BowEntry Entry, IReadOnlyList<AdjusterInput> Adjusters)
+/// <param name="Id">Made by the client for this one submission.</param>
+/// <param name="ArcherId">Whose it is: an archer who is on the rack already.</param>
+/// <param name="Entry">What was typed of the bow.</param>
+/// <param name="Adjusters">What it has to adjust.</param>
+/// <param name="Archer">With a new bow: a new archer, in place of <paramref name="ArcherId"/>. With a known bow: its archer as edited.</param>
+/// <param name="ArcherVersion">The version that an edit of the archer was made on.</param>
+public sealed record BowInput(
+    string? Id, string? ArcherId, BowEntry Entry, IReadOnlyList<AdjusterInput> Adjusters, ArcherInput? Archer = null, int? ArcherVersion = null)
 {
     private const int MostSteps = 200;
+
+    /// <summary>Whose a new bow is. A new archer draws with the hand of the bow; fields of bow and archer are refused together.</summary>
+    /// <exception cref="RefusedException">Some field cannot be read; each is named.</exception>
+    public NewOwner NewOwner()
+    {
+        if (Archer is null)
+        {
+            return new NewOwner(ArcherId ?? throw new MissingException("archer"), null);
+        }
+
+        var archer = Both(Archer with { Hand = Entry.Hand });
+        return new NewOwner(ClientId.Checked(Archer.Id), archer);
+    }
+
+    /// <summary>The archer as edited with the bow, or null.</summary>
+    public EditedArcher? EditedArcher() => Archer is null ? null : new EditedArcher(ArcherVersion ?? throw new PreconditionMissingException(), Both(Archer));
+
+    private Archer Both(ArcherInput archer)
+    {
+        List<FieldProblem> problems = [];
+        Archer? read = null;
+        Try(() => read = archer.Read(), problem => problem.Field == "name" ? problem with { Field = "archerName" } : problem);
+        Try(() => _ = Entry.Read(), problem => problem);
+        return problems.Count == 0 ? read! : throw RefusedException.Of(problems);
+
+        void Try(Action act, Func<FieldProblem, FieldProblem> named)
+        {
+            try
+            {
+                act();
+            }
+            catch (RefusedException refused)
+            {
+                problems.AddRange(refused.Problems.Select(named));
+            }
+        }
+    }
+
     private static readonly AllowedRange StepSize = new(0.0005, 1, "in", "what one step moves, measured at the part itself");
 
     /// <summary>The adjusters at their marks, checked.</summary>
@@ -25,7 +72,7 @@ public sealed record BowInput(string? Id, string? ArcherId, BowEntry Entry, IRea
             var at = standing.FirstOrDefault(a => a.Kind == adjuster.Kind)?.Position ?? 0;
             sizes[adjuster.Kind] = fields.Optional($"adjusters.{FactsJson.Word(adjuster.Kind)}.inchesPerStep", adjuster.InchesPerStep, Quantity.Length, StepSize)?.Value;
             fields.Check(adjuster.Lower >= -MostSteps && adjuster.Upper <= MostSteps && adjuster.Lower <= at && adjuster.Upper >= at,
-                $"adjusters.{FactsJson.Word(adjuster.Kind)}", "range", $"Its travel runs from at most {Show.Signed(at, 0)} down to at least {Show.Signed(at, 0)} up, {MostSteps} steps either way.");
+                $"adjusters.{FactsJson.Word(adjuster.Kind)}", "range", $"It stands at {Show.Number(at, 0)}: its travel must hold that step, and runs at most {MostSteps} steps either way.");
         }
 
         fields.Check(Adjusters.Select(a => a.Kind).Distinct().Count() == Adjusters.Count, "adjusters", "twice", "An adjuster is listed twice.");
@@ -37,35 +84,39 @@ public sealed record BowInput(string? Id, string? ArcherId, BowEntry Entry, IRea
 /// <summary>An adjuster with its words for the bench.</summary>
 /// <param name="Plus">One + step as an order.</param>
 /// <param name="Minus">One − step as an order.</param>
+/// <param name="Standing">Where it stands, in the hand's own words.</param>
+/// <param name="Room">What is left of its travel each way.</param>
+/// <param name="Places">The same words for every step from <paramref name="Lower"/> to <paramref name="Upper"/>.</param>
 public sealed record AdjusterView(
     AdjusterKind Kind, string Name, TearAxis Axis, string StepUnit, int Position, int Lower, int Upper, bool NeedsPress, string Plus, string Minus,
-    double? InchesPerStep, SpacerSeats? Seats)
+    double? InchesPerStep, SpacerSeats? Seats, string Standing, string Room, IReadOnlyList<string> Places)
 {
     public static AdjusterView Of(Adjuster adjuster, Hand hand)
     {
         var fact = AdjusterTable.Of(adjuster.Kind);
         return new AdjusterView(adjuster.Kind, fact.Name, fact.Axis, fact.StepUnit, adjuster.Position, adjuster.Lower, adjuster.Upper, adjuster.NeedsPress,
-            fact.Order(1, hand), fact.Order(-1, hand), adjuster.InchesPerStep, adjuster.Seats);
+            fact.Order(1, hand), fact.Order(-1, hand), adjuster.InchesPerStep, adjuster.Seats, fact.Standing(adjuster.Position, hand), fact.Room(adjuster, hand),
+            [.. Enumerable.Range(adjuster.Lower, adjuster.Upper - adjuster.Lower + 1).Select(p => fact.Standing(p, hand))]);
     }
 }
 
-/// <summary>A logged move in words.</summary>
+/// <summary>A logged move in words, with where the adjuster stood before and after it.</summary>
 public sealed record MoveView(
     string Id, AdjusterKind Adjuster, string Name, int From, int To, string Words, bool Correction, string? Corrects, string Note, string? PaperId,
-    string? AfterSetId, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal)
+    string? AfterSetId, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal, string Before, string After)
 {
     public static MoveView Of(MoveRow move, Hand hand)
     {
         var fact = AdjusterTable.Of(move.Adjuster);
         return new MoveView(move.Id, move.Adjuster, fact.Name, move.From, move.To, fact.Order(move.To - move.From, hand), move.Correction, move.Corrects,
-            move.Note, move.PaperId, move.AfterSetId, move.HappenedAt, move.RecordedAt, move.Ordinal);
+            move.Note, move.PaperId, move.AfterSetId, move.HappenedAt, move.RecordedAt, move.Ordinal, fact.Standing(move.From, hand), fact.Standing(move.To, hand));
     }
 }
 
 /// <summary>A bow with everything its page shows.</summary>
 public sealed record BowView(
     string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<AdjusterView> Adjusters, IReadOnlyList<MoveView> Moves, string Line, FactorView Factor,
-    DisplayUnits Units, int Version, Next Next, DateTimeOffset? ArchivedAt);
+    DisplayUnits Units, int Version, Next Next, DateTimeOffset? ArchivedAt, string? Unsound);
 
 /// <summary>The bow factor that is in use, and the stated default it stands for.</summary>
 public sealed record FactorView(double Factor, double ModelSpread, string Why);
@@ -81,11 +132,11 @@ public static class BowEndpoints
         api.MapPost("/bows", (BowInput input, BowStore bows, ArcherStore archers) =>
         {
             var id = ClientId.Checked(input.Id);
-            _ = input.Entry.Read();
-            return View(bows.Add(id, input.ArcherId ?? throw new MissingException("archer"), input.Entry, input.ReadAdjusters([])), bows, archers);
+            var owner = input.NewOwner();
+            return View(bows.Add(id, owner, input.Entry, input.ReadAdjusters([])), bows, archers);
         });
         api.MapPut("/bows/{id}", (string id, BowInput input, HttpRequest request, BowStore bows, ArcherStore archers) =>
-            View(bows.Change(id, request.IfMatch(), input.Entry, input.ReadAdjusters(bows.Get(id).Adjusters)), bows, archers));
+            View(bows.Change(id, request.IfMatch(), input.Entry, input.ReadAdjusters(bows.Get(id).Adjusters), input.EditedArcher()), bows, archers));
         api.MapPost("/bows/{id}/archive", (string id, ArchiveInput input, BowStore bows, ArcherStore archers) => View(bows.Archive(id, input.Archived), bows, archers));
         api.MapPost("/bows/{id}/moves", (string id, BowMoveInput input, BowStore bows, ArcherStore archers) =>
         {
@@ -97,7 +148,7 @@ public static class BowEndpoints
             bows.TakeBack(id, moveId, ClientId.Checked(input.Id), input.LoggedWrongly);
             return View(bows.Get(id), bows, archers);
         });
-        api.MapGet("/adjusters", (string kind, string cams) => Offers(Word<BowKind>("kind", kind), Word<CamSystem>("cams", cams)));
+        api.MapGet("/adjusters", (string kind, string cams) => Offers(Words.Read<BowKind>("kind", kind), Words.Read<CamSystem>("cams", cams)));
     }
 
     private static AdjusterOffer[] Offers(BowKind kind, CamSystem cams)
@@ -107,17 +158,13 @@ public static class BowEndpoints
             .Select(f => new AdjusterOffer(f.Kind, f.Name, f.StepUnit, f.Lower, f.Upper, f.NeedsPress, usual.Contains(f.Kind)))];
     }
 
-    private static T Word<T>(string field, string word) where T : struct, Enum => Enum.TryParse<T>(word, true, out var value) && Enum.IsDefined(value)
-        ? value
-        : throw new RefusedException("unknown-word", $"\"{word}\" is not known here.", new FieldProblem(field, "unknown-word", $"Use one of: {string.Join(", ", Enum.GetNames<T>().Select(n => char.ToLowerInvariant(n[0]) + n[1..]))}."));
-
     public static BowView View(BowRow row, BowStore bows, ArcherStore archers)
     {
         var factor = BowFactor.For(row.Bow);
         var moves = bows.Moves(row.Id).Select(m => MoveView.Of(m, row.Bow.Hand)).ToArray();
         return new BowView(row.Id, row.ArcherId, row.Bow, row.Typed, [.. row.Adjusters.Select(a => AdjusterView.Of(a, row.Bow.Hand))], moves, Line(row.Bow),
-            new FactorView(factor.Factor, factor.ModelSpread, factor.Why), archers.Get(row.ArcherId).Archer.Units ?? DisplayUnits.Trade, row.Version, NextFor(row.Bow),
-            row.ArchivedAt);
+            new FactorView(factor.Factor, factor.ModelSpread, factor.Why), archers.Get(row.ArcherId).Archer.Units ?? DisplayUnits.Trade, row.Version, Unsound.Guard(row.Unsound, NextFor(row.Bow)),
+            row.ArchivedAt, row.Unsound?.Words);
     }
 
     /// <summary>The bow in one line: kind, hand, weight.</summary>

@@ -25,6 +25,7 @@ public static class CatalogueCsv
         using var csv = CsvWriter.Create(text, Written, true);
         var fields = ComponentTable.Fields(kind);
         csv.WriteField("id");
+        csv.WriteField("class");
         foreach (var field in fields)
         {
             csv.WriteField(field.Name);
@@ -35,6 +36,7 @@ public static class CatalogueCsv
         {
             var texts = ComponentTable.Write(row.Part);
             csv.WriteField(row.Id);
+            csv.WriteField(FactsJson.Word(kind));
             foreach (var field in fields)
             {
                 csv.WriteField(field.Kind == ComponentFieldKind.Text ? Harmless(texts[field.Name]) : texts[field.Name]);

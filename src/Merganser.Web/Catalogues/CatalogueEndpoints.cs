@@ -98,7 +98,5 @@ public static class CatalogueEndpoints
             : throw new RefusedException("components", $"{problems.Count} fields cannot be read; nothing was written.", [.. problems.Take(100)]);
     }
 
-    private static ComponentClass Kind(string word) => Enum.TryParse<ComponentClass>(word, true, out var kind) && Enum.IsDefined(kind)
-        ? kind
-        : throw new RefusedException("unknown-word", $"\"{word}\" is no class of component.", new FieldProblem("kind", "unknown-word", "Use one of: shaft, insert, point, nock, vane, wrap."));
+    private static ComponentClass Kind(string word) => Words.Read<ComponentClass>("kind", word);
 }

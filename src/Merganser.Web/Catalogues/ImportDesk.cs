@@ -10,6 +10,12 @@ public enum ImportState { Read, Checking, Checked, Writing, Written, Cancelled, 
 /// <summary>What is wrong with one cell, and the cure.</summary>
 public sealed record ImportProblem(int Row, string Column, string Message);
 
+/// <summary>One field of a part that the import would change.</summary>
+public sealed record ImportDifference(string Field, string From, string To);
+
+/// <summary>A part of the catalogue that the import would change, with every field that differs.</summary>
+public sealed record ImportChange(int Row, string Id, string Name, IReadOnlyList<ImportDifference> Fields);
+
 /// <summary>An import as it stands.</summary>
 /// <param name="Id">Its id.</param>
 /// <param name="State">How far it is.</param>
@@ -20,14 +26,15 @@ public sealed record ImportProblem(int Row, string Column, string Message);
 /// <param name="Rows">How many rows the file has.</param>
 /// <param name="Done">How many are through this step.</param>
 /// <param name="Good">Rows that can be written.</param>
-/// <param name="Known">Good rows whose id is in the catalogue already: they are changed, not added.</param>
+/// <param name="Changed">How many parts of the catalogue it would change.</param>
+/// <param name="Changes">The first of them, field by field.</param>
 /// <param name="Problems">The first problems, row by row.</param>
 /// <param name="ProblemCount">How many there are.</param>
 /// <param name="Preview">The first rows as texts.</param>
 /// <param name="Message">Why it failed, or null.</param>
 public sealed record ImportView(
-    string Id, ImportState State, ComponentClass Class, IReadOnlyList<string> Columns, IReadOnlyDictionary<string, string> Fields, IReadOnlyDictionary<string, string> Mapping, int Rows, int Done, int Good, int Known,
-    IReadOnlyList<ImportProblem> Problems, int ProblemCount, IReadOnlyList<IReadOnlyList<string>> Preview, string? Message);
+    string Id, ImportState State, ComponentClass Class, IReadOnlyList<string> Columns, IReadOnlyDictionary<string, string> Fields, IReadOnlyDictionary<string, string> Mapping, int Rows, int Done, int Good, int Changed,
+    IReadOnlyList<ImportChange> Changes,    IReadOnlyList<ImportProblem> Problems, int ProblemCount, IReadOnlyList<IReadOnlyList<string>> Preview, string? Message);
 
 /// <summary>Imports in work. Nothing is written until it is confirmed; any of them can be cancelled.</summary>
 public sealed class ImportDesk(ComponentStore components)
@@ -53,6 +60,7 @@ public sealed class ImportDesk(ComponentStore components)
         }
 
         var table = CatalogueCsv.Read(bytes);
+        CheckClass(kind, table.Columns);
         var import = new Import(id, kind, table, Guess(kind, table.Columns));
         imports[id] = import;
         Check(import);
@@ -115,14 +123,15 @@ public sealed class ImportDesk(ComponentStore components)
 
     private void CheckRows(Import import)
     {
-        var known = components.Rows().Select(r => r.Id).ToHashSet();
+        var known = components.Rows().ToDictionary(r => r.Id);
+        int? classAt = import.Table.Columns.ToList().FindIndex(c => Key(c) == "class") is >= 0 and var found ? found : null;
         var columns = import.Table.Columns.Select((c, i) => (c, i)).DistinctBy(c => c.c).ToDictionary(c => c.c, c => c.i);
         var fields = ComponentTable.Fields(import.Class).Where(f => import.Mapping.ContainsKey(f.Name)).Select(f => (f.Name, At: columns[import.Mapping[f.Name]])).ToArray();
         int? idAt = import.Mapping.TryGetValue("id", out var idColumn) ? columns[idColumn] : null;
         List<(string, IComponent)> parts = [];
         List<ImportProblem> problems = [];
         var count = 0;
-        var changed = 0;
+        List<ImportChange> changed = [];
         Dictionary<string, int> ids = [];
         foreach (var row in import.Table.Rows)
         {
@@ -131,15 +140,29 @@ public sealed class ImportDesk(ComponentStore components)
             try
             {
                 var part = ComponentTable.Read(import.Class, fields.ToDictionary(f => f.Name, f => (string?)row[f.At]));
+                if (classAt is { } stated && row[stated].Trim() is { Length: > 0 } word && FactsJson.TryEnum<ComponentClass>(word) != import.Class)
+                {
+                    Problem(line, import.Table.Columns[stated], $"This row says it is a {word}: import it as that, not as a {FactsJson.Word(import.Class)}.");
+                    import.Done++;
+                    continue;
+                }
+
                 var id = idAt is { } at && row[at].Trim() is { Length: > 0 and <= 80 } given ? given : $"{FactsJson.Word(import.Class)}-{Guid.NewGuid()}";
                 if (!ids.TryAdd(id, line))
                 {
                     Problem(line, "id", $"The same id stands in row {ids[id]}: one of the two rows goes, or gets another id.");
                 }
+                else if (known.TryGetValue(id, out var before) && before.Class != import.Class)
+                {
+                    Problem(line, "id", $"\"{id}\" is the id of a {FactsJson.Word(before.Class)}: a component stays what it is. Take the id out, or import it as that.");
+                }
                 else
                 {
                     parts.Add((id, part));
-                    changed += known.Contains(id) ? 1 : 0;
+                    if (before is not null && Differences(before.Part, part) is { Count: > 0 } differences)
+                    {
+                        changed.Add(new ImportChange(line, id, before.Part.Name, differences));
+                    }
                 }
             }
             catch (RefusedException refused)
@@ -153,7 +176,7 @@ public sealed class ImportDesk(ComponentStore components)
             import.Done++;
         }
 
-        (import.Parts, import.Problems, import.ProblemCount, import.Known) = (parts, problems, count, changed);
+        (import.Parts, import.Problems, import.ProblemCount, import.Changes) = (parts, problems, count, changed);
         import.State = ImportState.Checked;
 
         void Problem(int row, string column, string message)
@@ -164,6 +187,26 @@ public sealed class ImportDesk(ComponentStore components)
                 problems.Add(new ImportProblem(row, column, message));
             }
         }
+    }
+
+    /// <summary>A table whose columns are another class's is not read as this one.</summary>
+    /// <exception cref="RefusedException">More of the columns belong to another class.</exception>
+    private static void CheckClass(ComponentClass kind, IReadOnlyList<string> columns)
+    {
+        int Known(ComponentClass of) => Guess(of, columns).Count(m => m.Key != "id");
+        var best = Enum.GetValues<ComponentClass>().MaxBy(Known);
+        if (Known(best) > Known(kind))
+        {
+            var words = $"These are the columns of a {FactsJson.Word(best)}: {Known(best)} of them are known there, {Known(kind)} in a {FactsJson.Word(kind)}. Import the table as {FactsJson.Word(best)}s.";
+            throw new RefusedException("class", words, new FieldProblem("kind", "class", words));
+        }
+    }
+
+    /// <summary>In which fields a part differs from the one that has its id, from and to.</summary>
+    private static List<ImportDifference> Differences(IComponent before, IComponent now)
+    {
+        var then = ComponentTable.Write(before);
+        return [.. ComponentTable.Write(now).Where(f => then.GetValueOrDefault(f.Key, "") != f.Value).Select(f => new ImportDifference(f.Key, then.GetValueOrDefault(f.Key, ""), f.Value))];
     }
 
     /// <summary>A column belongs to a field when its header is the field's name or label, whatever its case, spaces and signs.</summary>
@@ -201,7 +244,7 @@ public sealed class ImportDesk(ComponentStore components)
 
         public int ProblemCount { get; set; }
 
-        public int Known { get; set; }
+        public IReadOnlyList<ImportChange> Changes { get; set; } = [];
 
         public string? Message { get; set; }
 
@@ -224,6 +267,6 @@ public sealed class ImportDesk(ComponentStore components)
             }
         }
 
-        public ImportView View() => new(Id, State, Class, Table.Columns, ComponentTable.Fields(Class).ToDictionary(f => f.Name, f => f.Label), Mapping, Table.Rows.Count, Done, Parts.Count, Known, Problems, ProblemCount, [.. Table.Rows.Take(PreviewRows)], Message);
+        public ImportView View() => new(Id, State, Class, Table.Columns, ComponentTable.Fields(Class).ToDictionary(f => f.Name, f => f.Label), Mapping, Table.Rows.Count, Done, Parts.Count, Changes.Count, [.. Changes.Take(MostProblems)], Problems, ProblemCount, [.. Table.Rows.Take(PreviewRows)], Message);
     }
 }

@@ -226,7 +226,7 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
     private string Archer(int number, Archer archer) => archers.Add($"11111111-0000-4000-8000-{number:000000000000}", archer).Id;
 
     private void Hang(string id, string archerId, BowEntry entry) =>
-        bows.Add(id, archerId, entry, [.. AdjusterTable.Usual(entry.Kind, entry.CamSystem).Select(AdjusterTable.Fresh)]);
+        bows.Add(id, new NewOwner(archerId, null), entry, [.. AdjusterTable.Usual(entry.Kind, entry.CamSystem).Select(AdjusterTable.Fresh)]);
 
     private void Arrow(int number, string bowId, string name, string shaft, string length, string? insert, string point, string nock, string? vane, int count, string? wrap)
     {

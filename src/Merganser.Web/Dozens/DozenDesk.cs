@@ -1,6 +1,7 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
+using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
 
@@ -15,6 +16,12 @@ public sealed record PieceClassView(string Name, int PerArrow, int Needed, int W
 /// <summary>What is known of a shaft.</summary>
 public sealed record ShaftView(int Number, double? RunOut, string? Grade, double? Spine, string? IndexMark, bool Damaged, string? Note)
 {
+    /// <summary>Findings after which a shaft is destroyed, not shot.</summary>
+    private static readonly string[] Destroying = ["cracked or splintered", "bent"];
+
+    /// <summary>True for a shaft that is destroyed: no arrow is made of it, and one that was is never shot.</summary>
+    public bool Destroyed => Note is not null && Destroying.Contains(Note);
+
     /// <summary>Where a shaft that was not spun stands among the others, inches (trade-like guess, no source).</summary>
     public const double NotSpun = 0.003;
 
@@ -22,10 +29,10 @@ public sealed record ShaftView(int Number, double? RunOut, string? Grade, double
     public double Crookedness => RunOut ?? Grade switch { "good" => 0.001, "fair" => 0.004, "poor" => 0.01, _ => NotSpun };
 }
 
-/// <summary>One arrow of the tray: which pieces, what it weighs, how far it is.</summary>
+/// <summary>One arrow of the tray: which pieces, what it weighs, how far it is; a retired one says why and is never shot.</summary>
 public sealed record TrayArrow(
     int Number, IReadOnlyDictionary<string, IReadOnlyList<int>> Pieces, double Total, double Deviation, IReadOnlyDictionary<string, double> Deviations, double FrontOfCenter,
-    IReadOnlyList<string> Ticked, ArrowState State, double? Built, double? GlueAndWrap, double? Balance, double? BuiltFrontOfCenter, string? NockMark, string? Paper, bool Retired, string? Note);
+    IReadOnlyList<string> Ticked, ArrowState State, double? Built, double? GlueAndWrap, double? Balance, double? BuiltFrontOfCenter, string? NockMark, string? Paper, bool Retired, string? Note, string? RetiredWhy, IReadOnlyDictionary<string, string> TickIds);
 
 /// <summary>The match with what it buys.</summary>
 public sealed record MatchView(
@@ -68,15 +75,16 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
         var check = row.Entries.LastOrDefault(e => e.Entry.Kind == "check");
         var shafts = Shafts(row);
         var match = row.Entries.LastOrDefault(e => e.Entry.Kind == "match");
-        var tray = match is null ? [] : Tray(row, match, classes, arrow);
-        var bow = bows.Measured(row.BowId);
+        var tray = match is null ? [] : Tray(row, match, classes, arrow, shafts);
+        var owner = bows.Get(row.BowId);
+        var bow = owner.Bow;
         var view = match is null ? null : MatchOf(row, match, classes, bow, tray);
         var heads = HeadsOf(row, tray, shafts);
         var newest = arrows.Get(version.ArrowId).Kept;
         var changed = newest is { } kept && kept.Id != version.Id ? $"{version.Typed.Name} has a version {kept.Number} by now; this dozen is built to version {version.Number}." : null;
         return new DozenView(row.Id, row.BowId, row.Plan.Name, version.Typed.Name, version.Number, row.Plan, row.StartedAt, classes,
             check is null ? null : new ScaleCheck(check.Entry.Second ?? 0, check.Entry.Value ?? 0), check?.Id, shafts, view, tray, heads, Assembly.Steps, row.Entries.LastOrDefault()?.Id, changed,
-            NextOf(row, classes, check, view, tray), StateOf(classes, view, tray));
+            Unsound.Guard(owner.Unsound, NextOf(row, classes, check, view, tray), mayGoOn: true), StateOf(classes, view, tray));
     }
 
     /// <summary>Finds the best assignment of what is weighed.</summary>
@@ -101,6 +109,31 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
         var found = Matcher.Find(sorted, cancel: cancel);
         var numbers = found.Pieces.Select(a => (IReadOnlyList<IReadOnlyList<int>>)[.. Enumerable.Range(0, classes.Length).Select(i => (IReadOnlyList<int>)[.. a[Array.IndexOf(order, i)].Select(p => usable[i][p].Number)])]).ToArray();
         return new DozenEntry("match", Match: found with { Pieces = numbers });
+    }
+
+    /// <summary>Arrows of the last match that were begun are never taken apart by another.</summary>
+    /// <exception cref="RefusedException">Some arrow has a tick, a built weight or a note.</exception>
+    public static void CheckLoose(DozenRow row)
+    {
+        var begun = Begun(row);
+        if (begun.Length > 0)
+        {
+            var which = begun.Length == 1 ? $"Arrow {begun[0]} is" : $"Arrows {string.Join(", ", begun)} are";
+            throw new RefusedException("begun", $"{which} begun: another match would take them apart. Take their ticks back first, or build on with this match.");
+        }
+    }
+
+    /// <summary>The found match as an entry, when nothing was entered while it was sought.</summary>
+    /// <exception cref="RefusedException">Something was entered meanwhile.</exception>
+    public static IReadOnlyList<(string Id, DozenEntry Entry)> Unchanged(DozenRow before, DozenRow now, string act, DozenEntry found) =>
+        before.Entries.Count == now.Entries.Count && before.Entries.LastOrDefault()?.Id == now.Entries.LastOrDefault()?.Id
+            ? [(act, found)]
+            : throw new RefusedException("changed", "Something was entered while the match was sought: match again.");
+
+    private static int[] Begun(DozenRow row)
+    {
+        var match = row.Entries.LastOrDefault(e => e.Entry.Kind == "match")?.Ordinal ?? int.MaxValue;
+        return [.. row.Entries.Where(e => e.Ordinal > match && e.Entry.Kind is "tick" or "made").Select(e => e.Entry.Number ?? 0).Distinct().Order()];
     }
 
     private static List<PieceView> Chosen(List<PieceView> shafts, IReadOnlyList<ShaftView> known, int count, MatchOptions options)
@@ -146,7 +179,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
         }),
     ];
 
-    private TrayArrow[] Tray(DozenRow row, DozenEntryRow match, PieceClassView[] classes, Arrow arrow)
+    private TrayArrow[] Tray(DozenRow row, DozenEntryRow match, PieceClassView[] classes, Arrow arrow, ShaftView[] shafts)
     {
         var found = match.Entry.Match!;
         var weights = classes.Select(c => c.Pieces.ToDictionary(p => p.Number, p => p.Grains)).ToArray();
@@ -160,16 +193,44 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
             .. found.Pieces.Select((pieces, i) =>
             {
                 var number = i + 1;
-                var ticks = row.Entries.Where(e => e.Entry.Kind == "tick" && e.Entry.Number == number && e.Ordinal > match.Ordinal).Select(e => e.Entry.Word!).Distinct().ToArray();
+                var ticked = row.Entries.Where(e => e.Entry.Kind == "tick" && e.Entry.Number == number && e.Ordinal > match.Ordinal)
+                    .GroupBy(e => e.Entry.Word!).ToDictionary(g => g.Key, g => g.Last().Id);
+                var ticks = ticked.Keys.ToArray();
+                var why = WhyRetired(row, match, number, pieces, classes, shafts);
                 DozenEntry? Made(string what) => row.Entries.LastOrDefault(e => e.Entry.Kind == "made" && e.Entry.Number == number && e.Entry.Word == what && e.Ordinal > match.Ordinal)?.Entry;
                 var built = Made("built")?.Value;
                 var balance = Made("balance")?.Value;
                 var total = found.Totals[i] / 10.0;
                 return new TrayArrow(number, classes.Select((c, k) => (c.Name, pieces[k])).ToDictionary(p => p.Name, p => p.Item2), total, total - mean,
                     classes.Select((c, k) => (c.Name, own[i][k] - means[k])).ToDictionary(p => p.Name, p => p.Item2), focs[i], ticks, Assembly.StateOf(ticks), built, built - total - rest, balance,
-                    balance is { } at ? 100 * ((at / arrow.CutLength) - 0.5) : null, Made("nock")?.Note ?? NockDesk.MarkOf(row, number, arrow.VaneCount), Made("paper")?.Note ?? NockDesk.PaperOf(row, number, arrow.VaneCount), Made("retired") is { Note: not "" and not null }, Made("note")?.Note);
+                    balance is { } at ? 100 * ((at / arrow.CutLength) - 0.5) : null, Made("nock")?.Note ?? NockDesk.MarkOf(row, number, arrow.VaneCount), Made("paper")?.Note ?? NockDesk.PaperOf(row, number, arrow.VaneCount), why is not null, Made("note")?.Note, why, ticked);
             }),
         ];
+    }
+
+    /// <summary>Why an arrow is out of use: somebody retired it, or its shaft is to be destroyed.</summary>
+    private static string? WhyRetired(DozenRow row, DozenEntryRow match, int number, IReadOnlyList<IReadOnlyList<int>> pieces, PieceClassView[] classes, ShaftView[] shafts)
+    {
+        var at = Array.FindIndex(classes, c => c.Name == "Shaft");
+        if (at >= 0 && shafts.FirstOrDefault(s => s.Destroyed && pieces[at].Contains(s.Number)) is { } shaft)
+        {
+            return $"shaft {shaft.Number} is {shaft.Note}: destroyed, not shot";
+        }
+
+        var said = row.Entries.LastOrDefault(e => e.Entry.Kind == "made" && e.Entry.Number == number && e.Entry.Word == "retired" && e.Ordinal > match.Ordinal);
+        return said?.Entry.Note is { Length: > 0 } note ? note : null;
+    }
+
+    /// <summary>True for an arrow that is not shot: retired, or of a shaft that is to be destroyed. Before a match, arrow and shaft have one number.</summary>
+    public static bool OutOfUse(DozenRow row, int number)
+    {
+        var shafts = Shafts(row);
+        if (row.Entries.LastOrDefault(e => e.Entry.Kind == "match") is not { Entry.Match: { } found } match)
+        {
+            return shafts.Any(s => s.Destroyed && s.Number == number);
+        }
+
+        return number > found.Pieces.Count || WhyRetired(row, match, number, found.Pieces[number - 1], [.. row.Plan.Classes.Select(name => Class(row, name, 1))], shafts) is not null;
     }
 
     private static MatchView MatchOf(DozenRow row, DozenEntryRow match, PieceClassView[] classes, Core.Bows.Bow bow, TrayArrow[] tray)
@@ -179,7 +240,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
         var spread = found.Spread / 10.0;
         var chance = found.ByChance / 10;
         var bought = Worth.Of(bow, mean, spread, Yards);
-        var stale = row.Entries.Any(e => e.Ordinal > match.Ordinal && e.Entry.Kind is "piece");
+        var stale = row.Entries.Any(e => e.Ordinal > match.Ordinal && e.Entry.Kind is "piece" && e.Entry.Class != Heads);
         var binds = found.Bound.Binds is { } name ? $" {name}s bind: spares of that class would help." : "";
         var words = found.Proven ? $"Proven best: no assignment of these pieces lies closer than {Show.Number(spread, 1)} gr.{binds}" : $"Within {Show.Number(spread - (found.Bound.Tenths / 10.0), 1)} gr of what is possible.{binds}";
         return new MatchView(spread, found.Bound.Tenths / 10.0, found.Proven, found.Bound.Binds, chance, found.OppositeOrder / 10.0, bought, Worth.Of(bow, mean, chance, Yards),
@@ -190,13 +251,14 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
     {
         var pieces = Class(row, Heads, 1).Pieces;
         double Straight(TrayArrow t) => (t.Pieces.TryGetValue("Shaft", out var n) ? shafts.FirstOrDefault(s => s.Number == n[0])?.Crookedness : null) ?? ShaftView.NotSpun;
-        var wanted = Math.Min(6, Math.Min(tray.Length, pieces.Count));
+        var use = tray.Where(t => !t.Retired).ToArray();
+        var wanted = Math.Min(6, Math.Min(use.Length, pieces.Count));
         if (wanted < 2)
         {
             return new HeadView(pieces, [], null, null, pieces.Count == 0 ? "Weigh the heads, then the straightest four to six arrows get them." : "Match the dozen first, then the straightest arrows get heads.", null);
         }
 
-        var chosen = tray.Where(t => !t.Retired).OrderBy(Straight).ThenBy(t => t.Number).Take(wanted).ToArray();
+        var chosen = use.OrderBy(Straight).ThenBy(t => t.Number).Take(wanted).ToArray();
         var withoutPoint = chosen.Select(t => t.Built ?? t.Total).ToArray();
         var match = HeadMatch.Of(withoutPoint, [.. pieces.Select(p => p.Grains)]);
         var differs = match.BestSpread < match.Spread - 0.05;
@@ -226,7 +288,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
             return new Next($"{odd.Name} {piece.Number} stands apart: weigh it again.", $"{Show.Number(piece.Grains, 1)} gr, robust z above {Show.Number(Outliers.Limit, 1)}. It may be right.", $"weigh:{odd.Name}", "Weigh it again", "Match all the same", "match");
         }
 
-        if (match is null || match.Stale)
+        if (match is null || (match.Stale && Begun(row).Length == 0))
         {
             return new Next("All is weighed: match the pieces.", "Shafts can be kept in spine sets, glued pairs kept together, the worst left out.", "match", "Match the pieces");
         }
@@ -251,8 +313,9 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
             return $"{done} of {classes.Sum(c => c.Needed)}";
         }
 
-        var verified = tray.Count(t => t.State == ArrowState.Verified);
-        return verified == tray.Length ? "verified" : tray.Any(t => t.State != ArrowState.Parts) ? $"{verified} of {tray.Length}" : "matched";
+        var use = tray.Where(t => !t.Retired).ToArray();
+        var verified = use.Count(t => t.State == ArrowState.Verified);
+        return verified == use.Length ? "verified" : tray.Any(t => t.State != ArrowState.Parts) ? $"{verified} of {use.Length}" : "matched";
     }
 }
 

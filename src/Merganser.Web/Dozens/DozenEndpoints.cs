@@ -15,11 +15,11 @@ namespace Merganser.Web.Dozens;
 /// <summary>A dozen to start.</summary>
 public sealed record DozenInput(string? Id, string ArrowVersionId, string? Name, int Arrows, IReadOnlyList<string> Classes, int Spare, bool VanesInSets);
 
-/// <summary>An entry as sent: what was weighed, spun, ticked or found.</summary>
+/// <summary>An entry as sent: what was weighed, spun, ticked or found. A piece without a number gets the first that is free.</summary>
 public sealed record EntryInput(string? Id, string Kind, string? Class = null, int? Number = null, string? Value = null, string? Second = null, string? Word = null, string? Note = null);
 
 /// <summary>Weights of one class as text, one a line.</summary>
-public sealed record WeightsInput(string Class, string Text);
+public sealed record WeightsInput(string? Id, string Class, string Text);
 
 /// <summary>A chronograph reading as typed.</summary>
 public sealed record SpeedInput(string? Id, string? Grains, string? Speed, string Source);
@@ -34,6 +34,7 @@ public static class DozenEndpoints
 {
     private const int LongestText = 120;
     private const int MostLines = 1000;
+    private const int MostPieces = 999;
     private static readonly string[] Kinds = ["check", "piece", "spin", "tick", "made"];
     private static readonly AllowedRange Grains = new(0.1, 1500, "gr", "a piece of an arrow");
     private static readonly AllowedRange RunOut = new(0, 0.25, "in", "a quarter inch of run-out is a bent shaft");
@@ -44,18 +45,29 @@ public static class DozenEndpoints
 
     public static void MapDozens(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/bows/{bowId}/dozens", (string bowId, DozenStore dozens, DozenDesk desk) => dozens.Of(bowId).Select(desk.View).ToArray());
+        api.MapGet("/bows/{bowId}/dozens", (string bowId, DozenStore dozens, DozenDesk desk, Database database) =>
+            database.Unreadable.Each("dozen", dozens.Of(bowId), row => row.Id, desk.View));
         api.MapPost("/bows/{bowId}/dozens", (string bowId, DozenInput input, DozenStore dozens, ArrowStore arrows, DozenDesk desk) => desk.View(dozens.Start(ClientId.Checked(input.Id), bowId, input.ArrowVersionId, Plan(input, arrows))));
         api.MapGet("/dozens/{id}", (string id, DozenDesk desk) => desk.View(id));
         api.MapPost("/dozens/{id}/entries", (string id, EntryInput input, DozenStore dozens, DozenDesk desk) =>
         {
-            var row = dozens.Get(id);
-            return desk.View(dozens.Add(id, [(ClientId.Checked(input.Id), Read(input, row))]));
+            var act = ClientId.Checked(input.Id);
+            return desk.View(dozens.Add(id, act, row => [(act, Read(input, row))]));
         });
-        api.MapPost("/dozens/{id}/weights", (string id, WeightsInput input, DozenStore dozens, DozenDesk desk) => desk.View(dozens.Add(id, Weights(input, dozens.Get(id)))));
+        api.MapPost("/dozens/{id}/weights", (string id, WeightsInput input, DozenStore dozens, DozenDesk desk) =>
+        {
+            var act = ClientId.Checked(input.Id);
+            return desk.View(dozens.Add(id, act, row => Weights(act, input, row)));
+        });
         api.MapPost("/dozens/{id}/withdrawals/{entryId}", (string id, string entryId, DozenStore dozens, DozenDesk desk) => desk.View(dozens.Withdraw(id, entryId)));
         api.MapPost("/dozens/{id}/match", (string id, MatchOptions options, DozenStore dozens, DozenDesk desk, CancellationToken cancel) =>
-            desk.View(dozens.Add(id, [(ClientId.Checked(options.Id), desk.Match(dozens.Get(id), options, cancel))])));
+        {
+            var act = ClientId.Checked(options.Id);
+            var before = dozens.Get(id);
+            DozenDesk.CheckLoose(before);
+            var found = desk.Match(before, options, cancel);
+            return desk.View(dozens.Add(id, act, row => DozenDesk.Unchanged(before, row, act, found)));
+        });
         api.MapGet("/dozens/{id}/tray.pdf", (string id, DozenDesk desk) => Results.File(Tray(desk.View(id)), "application/pdf")).Produces(200, contentType: "application/pdf");
         api.MapGet("/dozens/{id}/labels.pdf", (string id, DozenDesk desk) => Results.File(Labels(desk.View(id)), "application/pdf")).Produces(200, contentType: "application/pdf");
         api.MapGet("/dozens/{id}/export.csv", (string id, DozenDesk desk) => Results.Text(Csv(desk.View(id)), "text/csv", Encoding.UTF8)).Produces<string>(200, "text/csv");
@@ -100,8 +112,9 @@ public static class DozenEndpoints
                 break;
             case "piece":
                 fields.Check(row.Plan.Classes.Contains(input.Class) || input.Class == "Head", "class", "classes", "That class is not weighed for this dozen.");
-                fields.Check(input.Number is >= 1 and <= 999, "number", "range", "Pieces are numbered from 1 to 999.");
-                fields.Check(row.Entries.All(e => e.Entry.Kind != "piece" || e.Entry.Class != input.Class || e.Entry.Number != input.Number), "number", "twice", $"{input.Class} {input.Number} is weighed already: take that one back first.");
+                fields.Check(input.Number is null or (>= 1 and <= MostPieces), "number", "range", $"Pieces are numbered from 1 to {MostPieces}.");
+                fields.Check(input.Number is not null || Taken(row, input.Class).Count < MostPieces, "number", "range", $"At most {MostPieces} pieces of a class.");
+                fields.Check(input.Number is null || row.Entries.All(e => e.Entry.Kind != "piece" || e.Entry.Class != input.Class || e.Entry.Number != input.Number), "number", "twice", $"{input.Class} {input.Number} is weighed already: take that one back first.");
                 value = fields.Required("value", input.Value, Quantity.Weight, Grains)?.Value;
                 break;
             case "spin":
@@ -120,28 +133,36 @@ public static class DozenEndpoints
         }
 
         fields.ThrowIfAny();
-        return new DozenEntry(input.Kind, input.Class, input.Number, value is { } v && input.Kind == "piece" ? Math.Round(v, 1, MidpointRounding.AwayFromZero) : value, second, input.Word, input.Note?.Trim());
+        var number = input.Kind == "piece" ? input.Number ?? FirstFree(Taken(row, input.Class)) : input.Number;
+        return new DozenEntry(input.Kind, input.Class, number, value is { } v && input.Kind == "piece" ? Math.Round(v, 1, MidpointRounding.AwayFromZero) : value, second, input.Word, input.Note?.Trim());
     }
 
+    private static HashSet<int> Taken(DozenRow row, string? name) =>
+        [.. row.Entries.Where(e => e.Entry.Kind == "piece" && e.Entry.Class == name).Select(e => e.Entry.Number!.Value)];
+
+    private static int FirstFree(HashSet<int> taken) => Enumerable.Range(1, MostPieces).First(n => !taken.Contains(n));
+
     /// <summary>Weights from a table: one a line, or "number,weight"; every bad line is named and nothing is written.</summary>
-    private static (string, DozenEntry)[] Weights(WeightsInput input, DozenRow row)
+    private static (string, DozenEntry)[] Weights(string act, WeightsInput input, DozenRow row)
     {
         var fields = new FieldReader();
         var lines = input.Text.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
         fields.Check(lines.Length is > 0 and <= MostLines, "text", "range", $"1 to {MostLines} lines, a weight each.");
         fields.Check(row.Plan.Classes.Contains(input.Class) || input.Class == "Head", "class", "classes", "That class is not weighed for this dozen.");
-        var taken = row.Entries.Where(e => e.Entry.Kind == "piece" && e.Entry.Class == input.Class).Select(e => e.Entry.Number!.Value).ToHashSet();
+        var taken = Taken(row, input.Class);
+        fields.Check(lines.Length + taken.Count <= MostPieces, "text", "range", $"At most {MostPieces} pieces of a class.");
+        fields.ThrowIfAny();
         List<(string, DozenEntry)> entries = [];
         foreach (var (line, i) in lines.Take(MostLines).Select((l, i) => (l, i)))
         {
             var cells = line.Split([';', '\t'], StringSplitOptions.TrimEntries) is { Length: 2 } two ? two : line.Split(',', StringSplitOptions.TrimEntries) is { Length: 2 } comma && int.TryParse(comma[0], out _) && comma[1].Contains('.') ? comma : [line];
-            var number = cells.Length == 2 && int.TryParse(cells[0], out var given) ? given : Enumerable.Range(1, 999).First(n => !taken.Contains(n));
+            var number = cells.Length == 2 && int.TryParse(cells[0], out var given) ? given : FirstFree(taken);
             try
             {
                 var weight = Entry.Parse(cells[^1], Quantity.Weight).Value;
                 fields.Check(Grains.Holds(weight), "text", "range", $"Line {i + 1}: allowed is {Grains.Words}.");
                 fields.Check(taken.Add(number), "text", "twice", $"Line {i + 1}: {input.Class} {number} is there already.");
-                entries.Add((Guid.NewGuid().ToString(), new DozenEntry("piece", input.Class, number, Math.Round(weight, 1, MidpointRounding.AwayFromZero), Word: "csv")));
+                entries.Add((entries.Count == 0 ? act : $"{act}-{entries.Count}", new DozenEntry("piece", input.Class, number, Math.Round(weight, 1, MidpointRounding.AwayFromZero), Word: "csv")));
             }
             catch (EntryException problem)
             {
@@ -181,7 +202,8 @@ public static class DozenEndpoints
         page.Text(dozen.Name, PrintedPage.Margin, page.Y + 14, 20, true);
         page.Text($"{dozen.ArrowName}, version {dozen.ArrowVersion}", PrintedPage.Width - PrintedPage.Margin, page.Y + 14, 10, right: true);
         page.Y += 40;
-        foreach (var arrow in dozen.Tray.Take(44))
+        var use = dozen.Tray.Where(a => !a.Retired).ToArray();
+        foreach (var arrow in use.Take(44))
         {
             page.Box(PrintedPage.Margin, page.Y);
             page.Text($"Arrow {arrow.Number}", PrintedPage.Margin + 16, page.Y, 10, true);
@@ -190,9 +212,9 @@ public static class DozenEndpoints
             page.Y += 16;
         }
 
-        if (dozen.Tray.Count > 44)
+        if (use.Length > 44)
         {
-            page.Text($"and {dozen.Tray.Count - 44} more: see the CSV.", PrintedPage.Margin, page.Y);
+            page.Text($"and {use.Length - 44} more: see the CSV.", PrintedPage.Margin, page.Y);
         }
 
         return page.Finish();
@@ -203,10 +225,10 @@ public static class DozenEndpoints
         const int columns = 3;
         using var page = new PrintedPage($"Labels, {dozen.Name}", dozen.StartedAt);
         var width = (PrintedPage.Width - (2 * PrintedPage.Margin)) / columns;
-        foreach (var arrow in dozen.Tray.Take(columns * 20))
+        foreach (var (place, arrow) in dozen.Tray.Where(a => !a.Retired).Take(columns * 20).Index())
         {
-            var x = PrintedPage.Margin + ((arrow.Number - 1) % columns * width);
-            var y = PrintedPage.Margin + ((arrow.Number - 1) / columns * 38);
+            var x = PrintedPage.Margin + (place % columns * width);
+            var y = PrintedPage.Margin + (place / columns * 38);
             page.Text($"{arrow.Number}", x, y + 14, 18, true);
             page.Text($"{Show.Number(arrow.Built ?? arrow.Total, 1)} gr", x + 34, y + 6, 9, true);
             page.Text($"{dozen.ArrowName}{(arrow.NockMark is { Length: > 0 } mark ? $", nock {mark}" : "")}", x + 34, y + 17, 8, width: width - 42);
@@ -222,7 +244,7 @@ public static class DozenEndpoints
         var text = new StringBuilder("arrow,pieces,total gr,deviation gr,FOC %,state,built gr,glue and wrap gr,nock,note\n");
         foreach (var a in dozen.Tray)
         {
-            text.Append(CultureInfo.InvariantCulture, $"{a.Number},\"{Pieces(a)}\",{a.Total:F1},{a.Deviation:F2},{a.FrontOfCenter:F2},{a.State},{a.Built:F1},{a.GlueAndWrap:F1},\"{Quoted(a.NockMark)}\",\"{Quoted(a.Note)}\"\n");
+            text.Append(CultureInfo.InvariantCulture, $"{a.Number},\"{Pieces(a)}\",{a.Total:F1},{a.Deviation:F2},{a.FrontOfCenter:F2},{(a.Retired ? "retired" : a.State)},{a.Built:F1},{a.GlueAndWrap:F1},\"{Quoted(a.NockMark)}\",\"{Quoted(a.RetiredWhy ?? a.Note)}\"\n");
         }
 
         return text.ToString();

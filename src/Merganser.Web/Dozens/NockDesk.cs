@@ -31,7 +31,7 @@ public sealed record NockNext(int? Number, bool Fletched, int Turn, string Sente
 public sealed record NockShotInput(string? Id, int Number, int Turn, bool Fletched, string? Right, string? Up, ShooterWords? Words = null, string? Distance = null);
 
 /// <summary>Every shaft through paper, its nock turned and marked; then all of them with vanes.</summary>
-public sealed class NockDesk(DozenStore dozens, ArrowStore arrows)
+public sealed class NockDesk(DozenStore dozens, ArrowStore arrows, BowStore bows)
 {
     /// <summary>Close enough for a dozen, inches.</summary>
     public const double Tolerance = Tolerances.Usual;
@@ -76,15 +76,17 @@ public sealed class NockDesk(DozenStore dozens, ArrowStore arrows)
     };
 
     /// <summary>Reads and checks a shot.</summary>
-    public DozenEntry Read(string dozenId, NockShotInput input)
+    /// <exception cref="RefusedException">A field cannot be read, the arrow is out of use, or the bow is unsound.</exception>
+    public DozenEntry Read(DozenRow row, NockShotInput input)
     {
-        var row = dozens.Get(dozenId);
+        _ = bows.Get(row.BowId).Sound();
         var vanes = arrows.Version(row.ArrowVersionId).Arrow.VaneCount;
         var fields = new FieldReader();
         var right = fields.Optional("right", input.Right, Quantity.Length, SheetLimits.Reach);
         var up = fields.Optional("up", input.Up, Quantity.Length, SheetLimits.Reach);
         var distance = fields.Optional("distance", input.Distance, Quantity.Distance, SheetLimits.Distances);
         fields.Check(input.Number >= 1 && input.Number <= row.Plan.Arrows, "number", "range", $"Arrows are numbered 1 to {row.Plan.Arrows}.");
+        fields.Check(!DozenDesk.OutOfUse(row, input.Number), "number", "out-of-use", "That arrow is out of use: it is not shot.");
         fields.Check(input.Turn >= 0 && input.Turn < NockTune.Turns(vanes, input.Fletched), "turn", "range", $"Turns are 0 to {NockTune.Turns(vanes, input.Fletched) - 1}.");
         fields.Check(input.Words is not null || !string.IsNullOrWhiteSpace(input.Right) || !string.IsNullOrWhiteSpace(input.Up), "right", "missing", "Say the tear, or type it; 0 for a clean hole.");
         fields.Check(input.Words is null || input.Words.Known(), "words", "unknown-word", "That size is not in the list.");
@@ -97,8 +99,7 @@ public sealed class NockDesk(DozenStore dozens, ArrowStore arrows)
     {
         var shots = row.Entries.Where(e => e.Entry.Kind == "nockShot" && e.Entry.Number == number)
             .Select(e => new NockShotView(e.Id, e.Entry.Turn ?? 0, NockTune.Turned(e.Entry.Turn ?? 0, NockTune.Turns(vanes, e.Entry.Word == "fletched")), e.Entry.Word == "fletched", e.Entry.Distance ?? UsualDistance, new Tear(e.Entry.Value ?? 0, e.Entry.Second ?? 0)));
-        var retired = row.Entries.LastOrDefault(e => e.Entry.Kind == "made" && e.Entry.Number == number && e.Entry.Word == "retired")?.Entry.Note is { Length: > 0 };
-        return new NockArrowView(number, Read(row, number, vanes, false, distance), Read(row, number, vanes, true, distance), [.. shots], MarkOf(row, number, vanes), retired);
+        return new NockArrowView(number, Read(row, number, vanes, false, distance), Read(row, number, vanes, true, distance), [.. shots], MarkOf(row, number, vanes), DozenDesk.OutOfUse(row, number));
     }
 
     /// <summary>One arrow at one distance, or at all of them: then a turn counts by its worst.</summary>
@@ -138,7 +139,8 @@ public static class NockEndpoints
         api.MapGet("/dozens/{id}/nocks", (string id, double? distance, NockDesk desk) => desk.View(id, distance));
         api.MapPost("/dozens/{id}/nocks", (string id, NockShotInput input, DozenStore dozens, NockDesk desk) =>
         {
-            dozens.Add(id, [(ClientId.Checked(input.Id), desk.Read(id, input))]);
+            var act = ClientId.Checked(input.Id);
+            dozens.Add(id, act, row => [(act, desk.Read(row, input))]);
             return desk.View(id);
         });
         api.MapDelete("/dozens/{id}/nocks/{shotId}", (string id, string shotId, DozenStore dozens, NockDesk desk) =>

@@ -2,6 +2,7 @@ using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Paper;
+using Merganser.Core.Setup;
 using Merganser.Core.Tuning;
 using Merganser.Data;
 using Merganser.Web.Arrows;
@@ -9,9 +10,9 @@ using Merganser.Web.Bows;
 
 namespace Merganser.Web.Paper;
 
-/// <summary>A shot with its tear.</summary>
+/// <summary>A shot with its tear, and where its tail lies in words.</summary>
 public sealed record ShotView(
-    string Id, int Number, Hole Point, Hole Tail, SheetSide Side, Tear Tear, string? VoidReason, bool Doubtful, string? ArrowNumber, string? Words, DateTimeOffset ShotAt);
+    string Id, int Number, Hole Point, Hole Tail, SheetSide Side, Tear Tear, string? VoidReason, bool Doubtful, string? ArrowNumber, string? Words, DateTimeOffset ShotAt, string Place);
 
 /// <summary>The mean of a set to draw.</summary>
 public sealed record MeanView(Tear Mean, double Radius, double Spread, int Count, bool SpreadAssumed, string Words);
@@ -42,10 +43,11 @@ public sealed record SpineCheckView(double Ratio, string Words, double Low, doub
 public sealed record ToleratedView(string PaperId, DateTimeOffset StartedAt, IReadOnlyList<ToleratedRange> Ranges);
 
 /// <summary>A paper session as its page shows it.</summary>
+/// <param name="LastMove">The move of this bow that was logged last: what undo takes back after it.</param>
 public sealed record PaperView(
     string Id, string BowId, string ArrowVersionId, string ArrowName, int ArrowVersionNumber, int VaneCount, double Tolerance, DateTimeOffset StartedAt,
     DateTimeOffset? AcceptedAt, PlanView Plan, IReadOnlyList<SetView> Sets, Advice Advice, IReadOnlyList<Reading> Readings, LadderView Ladder, Trial? Trial,
-    SpineCheckView? SpineCheck, Next Next, int Version);
+    SpineCheckView? SpineCheck, Next Next, int Version, MoveView? LastMove);
 
 /// <summary>Puts a paper's rows and the Core's reading together.</summary>
 public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore dozens, ComponentStore components, TuningDesk tuning)
@@ -65,12 +67,20 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
         var ladder = LadderOf(paper, bow, read, advice, trial is not null);
         var plan = PlanOf(paper, read, advice);
         var accepted = paper.AcceptedAt is not null;
+        if (bow.Unsound is { } unsound)
+        {
+            advice = new Advice(AdviceKind.Unsound, "Do not shoot this bow until it is repaired.", unsound.Words, null, null, null, [], []);
+        }
+
+        var unshot = now.Shots.All(s => s.VoidReason is not null) && Moved(read, paper);
         var next = accepted ? PaperNext.Accepted(plan, bow.Bow.Kind, trial is not null)
             : now.Purpose != SetPurpose.Session ? PaperNext.Control(now, ControlShots - now.Shots.Count(s => s.VoidReason is null))
-            : PaperNext.Of(advice, now, plan.NextStage, ladder, trial is not null);
+            : PaperNext.Of(advice, now, plan.NextStage, ladder, trial is not null, unshot);
+        next = Unsound.Guard(bow.Unsound, next);
         return new PaperView(paper.Id, paper.BowId, paper.ArrowVersionId, version.Typed.Name, version.Number, version.Arrow.VaneCount, paper.Tolerance,
             paper.StartedAt, paper.AcceptedAt, plan, [.. paper.Sets.Select(s => SetOf(paper, s, moves, bow, read))], advice, read.Readings, ladder, trial,
-            read.Readings.Any(r => r is { Cause: Cause.Spine, Suspected: true }) ? SpineOf(bow.Bow, version) : null, next, paper.Version);
+            read.Readings.Any(r => r is { Cause: Cause.Spine, Suspected: true }) ? SpineOf(bow.Bow, version) : null, next, paper.Version,
+            moves.Count == 0 ? null : MoveView.Of(moves[^1], bow.Bow.Hand));
     }
 
     /// <summary>The points that shafts tolerated in this bow's trials, the newest first: for whoever chooses the next arrow.</summary>
@@ -89,7 +99,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
         var mean = MeanOf(set);
         var before = paper.Sets.Where(s => s.Number < set.Number).Select(MeanOf).LastOrDefault(m => m is not null);
         var previous = paper.Sets.FirstOrDefault(s => s.Number == set.Number - 1);
-        var shots = set.Shots.Select(s => new ShotView(s.Id, s.Number, s.Point, s.Tail, s.Side, s.Tear(), s.VoidReason, s.Doubtful, s.ArrowNumber, s.Words, s.ShotAt)).ToArray();
+        var shots = set.Shots.Select(s => new ShotView(s.Id, s.Number, s.Point, s.Tail, s.Side, s.Tear(), s.VoidReason, s.Doubtful, s.ArrowNumber, s.Words, s.ShotAt, s.Tear().Words)).ToArray();
         Adjuster[] then = [.. bow.Adjusters.Select(a => a with { Position = read.Positions[set.Number].GetValueOrDefault(a.Kind) })];
         return new SetView(set.Id, set.Number, set.DistanceTyped, set.Distance, set.Fletched, set.Purpose, arrows.Version(set.ArrowVersionId).Typed.Name, set.StartedAt, shots,
             mean is null ? null : new MeanView(mean.Mean, mean.Radius, mean.Spread, mean.Count, mean.SpreadAssumed, mean.Words),
@@ -97,6 +107,11 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
             previous is null ? [] : [.. moves.Where(m => m.AfterSetId == previous.Id || Elsewhere(m, previous, set)).Select(m => MoveView.Of(m, bow.Bow.Hand))],
             [.. paper.Notes.Where(n => n.AfterSetId == set.Id)], StateDiff.WayBack(bow.Adjusters, then, bow.Bow.Hand));
     }
+
+    /// <summary>True when the bow stands otherwise than at the last set that was read.</summary>
+    private static bool Moved(TuningRead read, PaperRow paper) =>
+        paper.Sets.LastOrDefault(s => s.Purpose == SetPurpose.Session && s.Shots.Any(h => h.VoidReason is null)) is not { } last
+        || read.Positions[last.Number].Any(p => read.Positions[paper.Sets[^1].Number].GetValueOrDefault(p.Key) != p.Value);
 
     /// <summary>Logged away from this paper, between the beginnings of two of its sets.</summary>
     private static bool Elsewhere(MoveRow move, SetRow previous, SetRow set) => move.AfterSetId is null && move.Ordinal > previous.AfterMove && move.Ordinal <= set.AfterMove;
@@ -112,7 +127,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
             double? chance = stage == current ? advice.Chance : shots.Length == 0 ? null : ChanceOf(read, shots);
             return new StageView(stage.Words, stage.Distance, stage.Fletched, paper.Plan.Stages.Contains(stage), stage == current, shots.Length, last?.Words, chance);
         });
-        IReadOnlyList<string> numbers = paper.Plan.DozenId is { } dozen ? [.. Enumerable.Range(1, dozens.Get(dozen).Plan.Arrows).Select(n => $"{n}")] : [];
+        IReadOnlyList<string> numbers = paper.Plan.DozenId is { } dozen && dozens.Of(paper.BowId).Any(d => d.Id == dozen) ? [.. Enumerable.Range(1, dozens.Get(dozen).Plan.Arrows).Select(n => $"{n}")] : [];
         return new PlanView(paper.Plan.Kind, read.Bench.School, paper.Plan.School is null, paper.Plan.ShotsPerDecision, paper.Plan.ByMachine, paper.Plan.DozenId, [.. stages], paper.Plan.After(current), numbers);
     }
 
@@ -180,7 +195,7 @@ public static class PaperNext
         string[] open = [.. plan.Stages.Where(s => s.Planned && s.Shots == 0).Select(s => s.Words)];
         var after = kind == BowKind.Compound ? "peep, sight and groups come after paper" : "sight and groups come after paper";
         var remains = trial ? "The bow was left as it is." : $"Marked as shot well with this arrow. Remains: {(open.Length > 0 ? string.Join(", ", open) + "; " : "")}{after}.";
-        return new Next("Accepted: this paper is done.", remains, "start", "Back to the rack", "Shoot more", "mark");
+        return new Next("Accepted: this paper is done.", remains, "start", "Back to the rack", "Shoot more: opens it again", "mark");
     }
 
     /// <summary>A control in work: the bow is left alone.</summary>
@@ -188,7 +203,9 @@ public static class PaperNext
         ? new Next($"{Name(set.Purpose)}: shoot {left} more, touch nothing.", "Same distance, same bow; one thing is changed.", "mark", "Mark a shot", "Back to the session", "backToSession")
         : new Next("The control is shot: read it, then go on.", "What it says stands among the evidence.", "backToSession", "Back to the session", "Shoot more", "mark");
 
-    public static Next Of(Advice advice, SetRow set, PlannedStage? nextStage, LadderView ladder, bool trial)
+    /// <summary>What is next while the paper is open.</summary>
+    /// <param name="unshot">True while nothing was shot at the setting the bow stands at: there is nothing to accept.</param>
+    public static Next Of(Advice advice, SetRow set, PlannedStage? nextStage, LadderView ladder, bool trial, bool unshot)
     {
         if (trial)
         {
@@ -205,10 +222,11 @@ public static class PaperNext
 
         return advice.Kind switch
         {
-            AdviceKind.NoShots when set.Number > 1 => new Next(advice.Sentence, "Point hole first, then the tail. Nobody in front of the line.", "mark", "Mark a shot", "I accept this", "accept"),
+            AdviceKind.NoShots when unshot => new Next(advice.Sentence, "Point hole first, then the tail. Nobody in front of the line.", "mark", "Mark a shot", "I did something else", "logMove"),
             AdviceKind.NoShots or AdviceKind.ShootMore => new Next(advice.Sentence, advice.Reason, "mark", "Mark a shot", "I accept this", "accept"),
             AdviceKind.GoodEnough when nextStage is not null => new Next($"Good enough here: go on to {nextStage.Words}.", advice.Reason, "nextStage", $"On to {nextStage.Words}", "I accept this", "accept"),
             AdviceKind.GoodEnough => new Next("Good enough: accept this, or shoot more.", advice.Reason, "accept", "I accept this", "Shoot more", "mark"),
+            AdviceKind.Unsound => new Next(advice.Sentence, advice.Reason, "check:inspection", "To the inspection"),
             AdviceKind.NotReachable => new Next(advice.Sentence, advice.Reason, "accept", "I accept this", "I did something else", "logMove"),
             _ => new Next(Short(advice), Caution(advice), "madeMove", "I made this move", "I did something else", "logMove"),
         };

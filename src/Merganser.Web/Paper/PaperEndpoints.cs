@@ -89,8 +89,11 @@ public static class PaperEndpoints
     public static void MapPaper(this IEndpointRouteBuilder api)
     {
         api.MapGet("/paper-choices", () => new PaperChoices([.. SessionPlan.Usual.Select(u => new StageChoice(u.Code, u.Words, u.Stages))], ShooterWords.Sizes, BeforeYouShoot));
-        api.MapGet("/bows/{bowId}/papers", (string bowId, int? newest, PaperStore papers, PaperDesk desk) =>
-            (newest == 1 ? papers.Newest(bowId) is { } last ? [last] : [] : papers.Of(bowId).Take(newest ?? int.MaxValue)).Select(desk.View).ToArray());
+        api.MapGet("/bows/{bowId}/papers", (string bowId, int? newest, PaperStore papers, PaperDesk desk, Database database) =>
+        {
+            IEnumerable<PaperRow> rows = newest == 1 ? papers.Newest(bowId) is { } last ? [last] : [] : papers.Of(bowId).Take(newest ?? int.MaxValue);
+            return database.Unreadable.Each("paper", rows, row => row.Id, desk.View);
+        });
         api.MapGet("/bows/{bowId}/tolerated", (string bowId, PaperDesk desk) => desk.Tolerated(bowId));
         api.MapGet("/papers/{id}", (string id, PaperDesk desk) => desk.View(id));
         api.MapPost("/papers", (PaperInput input, PaperStore papers, PaperDesk desk) =>

@@ -13,27 +13,27 @@ public sealed record Stop(string Name, string State);
 
 /// <summary>A bow on the rack: what it is, how it stands, what is next.</summary>
 public sealed record RackBow(
-    string Id, string Name, string ArcherName, BowKind Kind, Hand Hand, string Line, string State, string NextStop, string NextWords, IReadOnlyList<Stop> Stops);
+    string Id, string Name, string ArcherName, BowKind Kind, Hand Hand, string Line, string State, string NextStop, string NextWords, IReadOnlyList<Stop> Stops, string? Unsound);
 
-/// <summary>The rack and the one next step.</summary>
-public sealed record RackView(IReadOnlyList<RackBow> Bows, Next Next, IReadOnlyList<ArchivedBow> Archived);
+/// <summary>The rack and the one next step; rows that cannot be read are named, the others stand as they are.</summary>
+public sealed record RackView(IReadOnlyList<RackBow> Bows, Next Next, IReadOnlyList<ArchivedBow> Archived, IReadOnlyList<string> Unreadable);
 
 /// <summary>A bow that was taken off the rack; its history stays.</summary>
 public sealed record ArchivedBow(string Id, string Name, int Version);
 
 /// <summary>Puts the rack together.</summary>
-public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, SetupStore setups, SetupDesk setupDesk, DozenStore dozens, DozenDesk dozenDesk)
+public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, SetupStore setups, SetupDesk setupDesk, DozenStore dozens, DozenDesk dozenDesk, Database database)
 {
     public RackView View()
     {
         var all = bows.All();
         var hung = all.Where(b => b.ArchivedAt is null).ToArray();
-        var rack = hung.Select(b => Hang(b, hung.Length)).ToArray();
-        var first = rack.FirstOrDefault(b => b.NextStop == "paper") ?? rack.FirstOrDefault();
+        var rack = database.Unreadable.Each("bow", hung, b => b.Id, b => Hang(b, hung.Length));
+        var first = rack.FirstOrDefault(b => b.Unsound is not null) ?? rack.FirstOrDefault(b => b.NextStop == "paper") ?? rack.FirstOrDefault();
         var next = first is null
             ? new Next("The rack is empty: enter your bow.", "Draw weight, draw length and brace height are enough to start.", "newBow", "Enter a bow")
-            : new Next($"{first.Name}: {Lower(first.State)}", "Everything is kept.", first.NextStop, first.NextWords, "Enter another bow", "newBow");
-        return new RackView(rack, next, [.. all.Where(b => b.ArchivedAt is not null).Select(b => new ArchivedBow(b.Id, b.Bow.Name, b.Version))]);
+            : new Next($"{first.Name}: {Lower(first.State)}", "", first.NextStop, first.NextWords, "Enter another bow", "newBow");
+        return new RackView(rack, next, [.. all.Where(b => b.ArchivedAt is not null).Select(b => new ArchivedBow(b.Id, b.Bow.Name, b.Version))], database.Unreadable.Words);
     }
 
     private RackBow Hang(BowRow row, int hung)
@@ -63,7 +63,12 @@ public sealed class RackDesk(BowStore bows, ArcherStore archers, ArrowStore arro
             _ => ($"Paper accepted. {LastWords(paper!)}", "paper", "Look at the paper"),
         };
         state += sheet.AskedAgain.Count > 0 ? $" Again: {string.Join(", ", sheet.AskedAgain.Select(l => l.Fact.Title.ToLowerInvariant()))}." : due.Count > 0 ? $" {due[0].What}{(due[0].Now ? " is due" : due[0].ShotsLeft is { } left ? $" in {left}" : " soon")}." : "";
-        return new RackBow(row.Id, bow.Name, archers.Get(row.ArcherId).Archer.Name, bow.Kind, bow.Hand, BowEndpoints.Line(bow), state, stop, words, stops);
+        if (row.Unsound is { } unsound)
+        {
+            (state, stop, words) = ("Do not shoot it. " + unsound.Words, "bow?check=inspection", "To the inspection");
+        }
+
+        return new RackBow(row.Id, bow.Name, archers.Get(row.ArcherId).Archer.Name, bow.Kind, bow.Hand, BowEndpoints.Line(bow), state, stop, words, stops, row.Unsound?.Words);
     }
 
     private static string LastWords(PaperRow paper) => paper.Sets.Select(PaperDesk.MeanOf).LastOrDefault(m => m is not null)?.Words ?? "No shots yet.";

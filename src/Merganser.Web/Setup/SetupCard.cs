@@ -24,7 +24,7 @@ public sealed class SetupCard(SetupDesk desk, BowStore bows, ArcherStore archers
 
         page.Heading("Measured");
         page.Line("Draw length, AMO", $"{Show.Number(row.Bow.DrawLength, 2)} in");
-        page.Line(row.Bow.Kind == BowKind.Compound ? "Axle to axle" : "Bow length", $"{Show.Number(row.Bow.AxleToAxle, 3)} in");
+        page.Line(row.Bow.Kind == BowKind.Compound ? "Axle to axle" : "Bow length", row.Bow.AxleToAxle is { } axle ? $"{Show.Number(axle, 3)} in" : "not measured");
         foreach (var check in view.Checks.Where(c => c.Kind != CheckKind.AxleToAxle))
         {
             page.Line(check.Title, check.Line, check.Last is { } last ? $"{check.Verdict?.Words ?? ""} {last.At:d MMM yyyy}" : "");
@@ -34,8 +34,8 @@ public sealed class SetupCard(SetupDesk desk, BowStore bows, ArcherStore archers
         foreach (var adjuster in row.Adjusters)
         {
             var fact = AdjusterTable.Of(adjuster.Kind);
-            var seats = adjuster.Seats is { } s ? $"top {s.TopLeft} | {s.TopRight}, bottom {s.BottomLeft} | {s.BottomRight}" : $"travel {Show.Signed(adjuster.Lower, 0)} to {Show.Signed(adjuster.Upper, 0)}";
-            page.Line(fact.Name, $"{Show.Signed(adjuster.Position, 0)} ({fact.StepUnit})", seats);
+            var seats = adjuster.Seats is { } s ? $"top {s.TopLeft} | {s.TopRight}, bottom {s.BottomLeft} | {s.BottomRight}" : fact.Room(adjuster, row.Bow.Hand);
+            page.Line(fact.Name, fact.Standing(adjuster.Position, row.Bow.Hand), seats);
         }
 
         if (view.GoodStates.FirstOrDefault() is { } good)

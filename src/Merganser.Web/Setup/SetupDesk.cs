@@ -54,7 +54,7 @@ public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore arch
             [.. rows.Changes.Reverse().Select(c => new ChangeView(c.Id, c.Change, ChangeTable.Of(c.Change).Name, c.Note, c.HappenedAt))],
             [.. rows.GoodStates.Select(g => Good(g, bow))], Centre(bow, rows), Peep.Aperture(bow.Bow.AxleToAxle),
             archer.Practice == Core.Bows.Practice.Rarely ? "A fine tune needs regular practice: an archer who rarely shoots cannot hold one. A quarter inch at 3 yd is plenty." : null,
-            SetupNext.Of(sheet, due));
+            Unsound.Guard(bow.Unsound, SetupNext.Of(sheet, due)));
     }
 
     public SetupSheet Sheet(BowRow bow, SetupRows rows)
@@ -82,7 +82,14 @@ public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore arch
         var fact = line.Fact;
         var quantityUnit = fact.Quantity switch { Quantity.Length => "in", Quantity.DrawWeight => "lb", Quantity.Number => "degrees", _ => "" };
         return new CheckView(fact.Kind, fact.Title, fact.Tool, fact.Minutes, fact.WhyHere, fact.How, fact.View, fact.Quantity, quantityUnit, CheckReading.ToleranceOf(fact.Kind, bow), fact.ReadingError,
-            fact.Choices, line.State, line.Because, Finding(line.Last, fact), Finding(line.Before, fact), line.Verdict, Short(line, quantityUnit), Advice(fact, archer));
+            Choices(fact, line), line.State, line.Because, Finding(line.Last, fact), Finding(line.Before, fact), line.Verdict, Short(line, quantityUnit), Advice(fact, archer));
+    }
+
+    /// <summary>What can be picked: after a damage only that it is repaired, before it never that.</summary>
+    private static IReadOnlyList<CheckChoice> Choices(CheckFact fact, CheckLine line)
+    {
+        var damaged = line.Last?.Finding.Choice == Unsound.Damaged;
+        return [.. fact.Choices.Where(c => damaged ? c.Code is Unsound.Damaged or Unsound.Repaired : c.Code != Unsound.Repaired || line.Last?.Finding.Choice == Unsound.Repaired)];
     }
 
     private static FindingView? Finding(DatedFinding? found, CheckFact fact) => found is null ? null
@@ -91,7 +98,7 @@ public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore arch
     private static string Short(CheckLine line, string unit) => line.State switch
     {
         CheckState.Again => "look at it again",
-        CheckState.Held => "after paper",
+        CheckState.Held => line.Verdict is null && line.Fact.Kind == CheckKind.Peep ? "after paper" : "not now",
         CheckState.Open => "open",
         CheckState.Skipped => $"left: {line.Because}",
         _ when line.Last!.Finding.Value is { } value => $"{Trimmed(value, unit == "lb" ? 1 : unit == "degrees" ? 0 : 3)} {unit}",

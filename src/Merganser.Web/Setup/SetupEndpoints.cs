@@ -1,3 +1,4 @@
+using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Setup;
 using Merganser.Core.Units;
@@ -18,7 +19,7 @@ public sealed record CheckInput(string? Id, CheckKind Kind, string? Typed = null
     private const int LongestReason = 120;
 
     /// <exception cref="RefusedException">Nothing readable was entered, it is out of range, or it is odd and not yet confirmed (code <c>suspicious</c>).</exception>
-    public CheckFinding Read(double? last)
+    public CheckFinding Read(double? last, Bow bow)
     {
         var fact = CheckTable.Of(Kind);
         var fields = new FieldReader();
@@ -32,13 +33,14 @@ public sealed record CheckInput(string? Id, CheckKind Kind, string? Typed = null
         if (fact.Quantity is not { } quantity)
         {
             fields.Check(fact.Choices.Any(c => c.Code == Choice), "choice", "missing", "Pick what you found.");
+            fields.Check(Choice != Unsound.Repaired || Typed?.Trim().Length is > 0 and <= 60, "typed", "missing", "By whom? A name of 1 to 60 characters.");
             fields.ThrowIfAny();
             return new CheckFinding(Kind, null, Choice, null);
         }
 
         var entry = fields.Required("typed", Typed, quantity, fact.Range);
         fields.ThrowIfAny();
-        if (!Confirmed && CheckReading.Suspicion(Kind, entry!.Value, last) is { } question)
+        if (!Confirmed && CheckReading.Suspicion(Kind, entry!.Value, last, bow) is { } question)
         {
             throw new RefusedException("suspicious", question, new FieldProblem("typed", "suspicious", question));
         }
@@ -72,7 +74,7 @@ public static class SetupEndpoints
         api.MapPost("/bows/{id}/checks", (string id, CheckInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
         {
             var last = setups.Of(id).Findings.LastOrDefault(f => f.Dated.Finding.Kind == input.Kind && f.Dated.Finding.Value is not null && f.Dated.Id != input.Id)?.Dated.Finding.Value;
-            var rows = setups.Find(id, ClientId.Checked(input.Id), input.Read(last), input.Typed?.Trim() ?? "");
+            var rows = setups.Find(id, ClientId.Checked(input.Id), input.Read(last, bows.Get(id).Bow), input.Typed?.Trim() ?? "");
             return desk.View(bows.Get(id), rows);
         });
         api.MapPost("/bows/{id}/changes", (string id, ChangeInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>

@@ -21,7 +21,7 @@ public class BowEntryTests
     public static TheoryData<string, BowEntry> Bad => new()
     {
         { "name", Good with { Name = " " } },
-        { "nominalWeight", Good with { NominalWeight = "" } },
+        { "measuredWeight", Good with { NominalWeight = "", MeasuredWeight = "" } },
         { "nominalWeight", Good with { NominalWeight = "4.9" } },
         { "measuredWeight", Good with { MeasuredWeight = "121" } },
         { "drawLength", Good with { DrawLength = "14" } },

@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Figures;
 using Merganser.Core.Setup;
 
 namespace Merganser.Core.Tests.Setup;
@@ -74,7 +75,47 @@ public class SetupSheetTests
     public void A_cracked_limb_stops_everything()
     {
         var sheet = SetupSheet.Of(SetupSamples.Compound, true, [Finding(CheckKind.Inspection, "damaged", 0)], [], true);
-        SetupNext.Of(sheet, []).Sentence.ShouldContain("Do not shoot");
+        CheckKind[] drawing = [CheckKind.DrawWeight, CheckKind.CamTiming, CheckKind.NockFit, CheckKind.Peep];
+        sheet.Lines.Where(l => drawing.Contains(l.Fact.Kind)).ShouldAllBe(l => l.State == CheckState.Held);
+        var next = Unsound.Guard(Unsound.Of([Finding(CheckKind.Inspection, "damaged", 0)]), new Next("Shoot it.", "", "paper", "To the paper"));
+        next.Sentence.ShouldContain("Do not shoot");
+        next.Alternative.ShouldBeNull();
+    }
+
+    [Fact]
+    public void Only_a_repair_lets_it_go_on_and_a_damage_found_later_stops_it_again()
+    {
+        DatedFinding Found(string choice) => Finding(CheckKind.Inspection, choice, 0);
+        Unsound.Of([]).ShouldBeNull();
+        Unsound.Of([Found("damaged"), Found("sound")]).ShouldNotBeNull();
+        Unsound.Of([Found("damaged"), Found("repaired"), Found("sound")]).ShouldBeNull();
+        Unsound.Of([Found("damaged"), Found("repaired"), Found("damaged")]).ShouldNotBeNull();
+    }
+
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void A_damage_is_never_answered_with_going_on(bool hasPress)
+    {
+        var verdict = CheckReading.Judge(new CheckFinding(CheckKind.Inspection, null, "damaged", null), SetupSamples.Compound, hasPress);
+        verdict.ToDo.ShouldStartWith("Do not draw it.");
+        verdict.ToDo.ShouldNotContain("go on");
+    }
+
+    [Theory]
+    [InlineData(BowKind.Recurve)]
+    [InlineData(BowKind.Barebow)]
+    [InlineData(BowKind.Longbow)]
+    public void A_bow_without_cams_is_never_asked_about_them(BowKind kind)
+    {
+        string[] others = ["cam", "module", "axle", "string stop", "D-loop", "peep"];
+        var facts = CheckTable.Order(kind, Release.Fingers).Select(k => CheckTable.For(k, kind)).ToArray();
+        string[] words = [.. facts.Select(f => $"{f.Title} {f.Tool} {f.WhyHere} {f.How} {f.View} {f.ToDo}")];
+        words.Where(w => others.Any(o => w.Contains(o, StringComparison.OrdinalIgnoreCase))).ShouldBeEmpty();
+        if (kind == BowKind.Longbow)
+        {
+            words.Where(w => w.Contains("bolt") || w.Contains("pocket") || w.Contains("plunger")).ShouldBeEmpty();
+        }
     }
 
     [Theory]

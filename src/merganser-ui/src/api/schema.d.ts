@@ -3162,6 +3162,12 @@ export interface components {
             /** Format: double */
             inchesPerStep: null | number;
             seats: null | components["schemas"]["SpacerSeats"];
+            /** @description Where it stands, in the hand's own words. */
+            standing: string;
+            /** @description What is left of its travel each way. */
+            room: string;
+            /** @description The same words for every step from Lower to Upper. */
+            places: string[];
         };
         /** @description What to do next after a set of shots: exactly one thing. */
         Advice: {
@@ -3197,7 +3203,7 @@ export interface components {
             chanceAfter?: null | number;
         };
         /** @enum {unknown} */
-        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable";
+        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "unsound";
         /** @description The one advised move. */
         AdvisedMove: {
             /** @description The adjuster. */
@@ -3218,6 +3224,8 @@ export interface components {
             needsPress: boolean;
             /** @description What to check again after it. */
             after: string;
+            /** @description Where it stands before and after it, in the hand's own words. */
+            places: string;
         };
         /** @description An allowed range with the reason that is told when it is left. */
         AllowedRange: {
@@ -3491,13 +3499,14 @@ export interface components {
             wanted: components["schemas"]["Wanted"];
             value: null | string;
         };
-        /** @description The exact answer in words, and what is in stock next to it. */
+        /** @description The exact answer in words, what is in stock next to it, and the cautions that the bench would give. */
         AskView: {
             /** Format: double */
             exact: number;
             unit: string;
             words: string;
             inStock: components["schemas"]["TryView"][];
+            cautions: components["schemas"]["Caution"][];
         };
         /** @description The assembly of an arrow, step by step, with what is said at it (trade practice). */
         AssemblyStep: {
@@ -3529,9 +3538,9 @@ export interface components {
             release: components["schemas"]["Release"];
             /**
              * Format: double
-             * @description Marked draw weight.
+             * @description Marked draw weight, or null where only a measured one is known.
              */
-            nominalWeight: number;
+            nominalWeight: null | number;
             /**
              * Format: double
              * @description Draw weight on a scale at the archer's draw, or null.
@@ -3544,9 +3553,9 @@ export interface components {
             drawLength: number;
             /**
              * Format: double
-             * @description Axle to axle, or bow length without cams.
+             * @description Axle to axle, or bow length without cams; null until it is measured.
              */
-            axleToAxle: number;
+            axleToAxle: null | number;
             /**
              * Format: double
              * @description Brace height.
@@ -3653,10 +3662,20 @@ export interface components {
         };
         /** @description A bow as sent. */
         BowInput: {
+            /** @description Made by the client for this one submission. */
             id: null | string;
+            /** @description Whose it is: an archer who is on the rack already. */
             archerId: null | string;
+            /** @description What was typed of the bow. */
             entry: components["schemas"]["BowEntry"];
+            /** @description What it has to adjust. */
             adjusters: components["schemas"]["AdjusterInput"][];
+            archer?: null | components["schemas"]["ArcherInput"];
+            /**
+             * Format: int32
+             * @description The version that an edit of the archer was made on.
+             */
+            archerVersion?: null | number;
         };
         /** @enum {unknown} */
         BowKind: "compound" | "recurve" | "barebow" | "longbow";
@@ -3688,6 +3707,7 @@ export interface components {
             next: components["schemas"]["Next"];
             /** Format: date-time */
             archivedAt: null | string;
+            unsound: null | string;
         };
         /** @description The two stations of a caliper on the riser, typed. */
         CaliperInput: {
@@ -4045,7 +4065,7 @@ export interface components {
         };
         /** @enum {unknown} */
         EnergyUnit: "footPounds" | "joules";
-        /** @description An entry as sent: what was weighed, spun, ticked or found. */
+        /** @description An entry as sent: what was weighed, spun, ticked or found. A piece without a number gets the first that is free. */
         EntryInput: {
             id: null | string;
             kind: string;
@@ -4267,6 +4287,20 @@ export interface components {
                 [key: string]: string[];
             };
         };
+        /** @description A part of the catalogue that the import would change, with every field that differs. */
+        ImportChange: {
+            /** Format: int32 */
+            row: number;
+            id: string;
+            name: string;
+            fields: components["schemas"]["ImportDifference"][];
+        };
+        /** @description One field of a part that the import would change. */
+        ImportDifference: {
+            field: string;
+            from: string;
+            to: string;
+        };
         /** @description What is wrong with one cell, and the cure. */
         ImportProblem: {
             /** Format: int32 */
@@ -4311,9 +4345,11 @@ export interface components {
             good: number;
             /**
              * Format: int32
-             * @description Good rows whose id is in the catalogue already: they are changed, not added.
+             * @description How many parts of the catalogue it would change.
              */
-            known: number;
+            changed: number;
+            /** @description The first of them, field by field. */
+            changes: components["schemas"]["ImportChange"][];
             /** @description The first problems, row by row. */
             problems: components["schemas"]["ImportProblem"][];
             /**
@@ -4484,7 +4520,7 @@ export interface components {
             happenedAt?: null | string;
             afterSetId?: null | string;
         };
-        /** @description A logged move in words. */
+        /** @description A logged move in words, with where the adjuster stood before and after it. */
         MoveView: {
             id: string;
             adjuster: components["schemas"]["AdjusterKind"];
@@ -4505,6 +4541,8 @@ export interface components {
             recordedAt: string;
             /** Format: int32 */
             ordinal: number;
+            before: string;
+            after: string;
         };
         /**
          * @description The end of the arrow that a shooter names a tear by.
@@ -4751,6 +4789,7 @@ export interface components {
             next: components["schemas"]["Next"];
             /** Format: int32 */
             version: number;
+            lastMove: null | components["schemas"]["MoveView"];
         };
         /** @description The pieces of one class. */
         PieceClassView: {
@@ -4918,12 +4957,14 @@ export interface components {
             nextStop: string;
             nextWords: string;
             stops: components["schemas"]["Stop"][];
+            unsound: null | string;
         };
-        /** @description The rack and the one next step. */
+        /** @description The rack and the one next step; rows that cannot be read are named, the others stand as they are. */
         RackView: {
             bows: components["schemas"]["RackBow"][];
             next: components["schemas"]["Next"];
             archived: components["schemas"]["ArchivedBow"][];
+            unreadable: string[];
         };
         /** @description One reading of the record, with the test behind it. */
         Reading: {
@@ -5196,6 +5237,8 @@ export interface components {
             indexMark: null | string;
             damaged: boolean;
             note: null | string;
+            /** @description True for a shaft that is destroyed: no arrow is made of it, and one that was is never shot. */
+            destroyed?: boolean;
             /**
              * Format: double
              * @description What shafts are ordered by: the dial's run-out, else what the eye's grade stands for, inches.
@@ -5234,7 +5277,7 @@ export interface components {
             words?: null | components["schemas"]["ShooterWords"];
             arrowNumber?: null | string;
         };
-        /** @description A shot with its tear. */
+        /** @description A shot with its tear, and where its tail lies in words. */
         ShotView: {
             id: string;
             /** Format: int32 */
@@ -5249,6 +5292,7 @@ export interface components {
             words: null | string;
             /** Format: date-time */
             shotAt: string;
+            place: string;
         };
         /** @description Shots that were fired away from the papers. */
         ShotsInput: {
@@ -5590,7 +5634,7 @@ export interface components {
             startedAt: string;
             ranges: components["schemas"]["ToleratedRange"][];
         };
-        /** @description One arrow of the tray: which pieces, what it weighs, how far it is. */
+        /** @description One arrow of the tray: which pieces, what it weighs, how far it is; a retired one says why and is never shot. */
         TrayArrow: {
             /** Format: int32 */
             number: number;
@@ -5620,6 +5664,10 @@ export interface components {
             paper: null | string;
             retired: boolean;
             note: null | string;
+            retiredWhy: null | string;
+            tickIds: {
+                [key: string]: string;
+            };
         };
         /**
          * @description The bow untouched, several arrows through paper in one sitting: which need no move, how wide a range of points each shaft tolerates, and
@@ -5733,7 +5781,7 @@ export interface components {
             typed: components["schemas"]["ArrowDraft"];
         };
         /** @enum {unknown} */
-        Wanted: "pointForFrontOfCenter" | "lengthForWeight" | "spineForFit";
+        Wanted: "pointForFrontOfCenter" | "pointForWeight" | "lengthForWeight" | "spineForFit";
         /** @description One move that leads back to an earlier state. */
         WayBackMove: {
             kind: components["schemas"]["AdjusterKind"];
@@ -5783,6 +5831,7 @@ export interface components {
         };
         /** @description Weights of one class as text, one a line. */
         WeightsInput: {
+            id: null | string;
             class: string;
             text: string;
         };

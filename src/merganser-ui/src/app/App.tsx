@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import { Outlet, Route, Routes, useParams } from 'react-router';
 import { useBow } from '../bench/queries';
 import { UnitsProvider } from '../units/UnitsContext';
+import { EscapeKeeper, FocusKeeper } from '../bench/focus';
 import { StartPage } from '../features/start/StartPage';
 
 const BowPage = lazy(() => import('../features/bow/BowPage'));
@@ -16,6 +17,8 @@ const LaterPage = lazy(() => import('../features/later/LaterPage'));
 export function App() {
   return (
     <Suspense fallback={<div className="page" />}>
+      <FocusKeeper />
+      <EscapeKeeper />
       <Routes>
         <Route path="/" element={<StartPage />} />
         <Route path="/bows/new" element={<BowPage />} />

@@ -25,10 +25,14 @@ const stops: { name: StopName; label: string; key: string }[] = [
 const way = (stop: StopName, bowId: string | undefined) =>
   stop === 'start' ? '/' : bowId ? `/bows/${bowId}/${stop}` : '/bows/new';
 
-export function BenchHead({ at, bowId }: { at: StopName | null; bowId?: string }) {
+export function BenchHead({ at, bowId, title }: { at: StopName | null; bowId?: string; title?: string }) {
   const rack = useRack();
   const bow = rack.data?.bows.find((b) => b.id === bowId);
   const navigate = useNavigate();
+  const view = title ?? stops.find((s) => s.name === at)?.label ?? 'Words';
+  useEffect(() => {
+    document.title = [view, bow?.name, 'Merganser'].filter(Boolean).join(', ');
+  }, [view, bow?.name]);
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (!isPageKey(event)) return;
@@ -56,7 +60,11 @@ export function BenchHead({ at, bowId }: { at: StopName | null; bowId?: string }
             <BowDrawing kind={bow.kind} hand={bow.hand} height={46} thin />
             <span>
               <b>{bow.name}</b>
-              <span>{bow.line.split(',').slice(0, 2).join(',').toLowerCase()}</span>
+              {bow.unsound ? (
+                <em className="unsound">do not shoot it</em>
+              ) : (
+                <span>{bow.line.split(',').slice(0, 2).join(',').toLowerCase()}</span>
+              )}
             </span>
           </>
         ) : (

@@ -25,23 +25,27 @@ export function Field({
   hint,
   onEnter,
   autoFocus,
+  first,
 }: Common & {
   value: string;
   onChange: (text: string) => void;
   quantity?: Quantity;
   onEnter?: () => void;
   autoFocus?: boolean;
+  /** The first thing of its view: it gets the focus when nothing has it. */
+  first?: boolean;
 }) {
   const id = useId();
   const units = useUnits();
   const say = useSay();
-  // While it is being edited a field shows just what is typed; otherwise the kept value in the archer's unit.
-  const [raw, setRaw] = useState<string | null>(null);
+  // While it is being edited a field shows just what is typed, as long as that is the value; otherwise the value in the archer's unit.
+  const [raw, setRaw] = useState<{ text: string; value: string } | null>(null);
   const unit = fieldUnit(quantity, units);
-  const shown = raw ?? fieldText(value, quantity, units);
+  const shown = raw && raw.value === value ? raw.text : fieldText(value, quantity, units);
   const press = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
     if (event.key !== 'Enter' || event.ctrlKey) return;
     event.preventDefault();
+    if (event.repeat) return;
     if (onEnter) onEnter();
     else nextField(event.currentTarget);
   };
@@ -53,11 +57,12 @@ export function Field({
         name={name}
         value={shown}
         autoFocus={autoFocus}
-        onFocus={() => setRaw(shown)}
+        onFocus={() => setRaw({ text: shown, value })}
         onBlur={() => setRaw(null)}
         onChange={(event) => {
-          setRaw(event.target.value);
-          onChange(keptText(event.target.value, quantity, units));
+          const kept = keptText(event.target.value, quantity, units);
+          setRaw({ text: event.target.value, value: kept });
+          onChange(kept);
         }}
         onKeyDown={press}
         autoComplete="off"
@@ -67,6 +72,7 @@ export function Field({
           'aria-invalid': fault ? true : undefined,
           'aria-describedby': `${id}-note`,
           spellCheck: false,
+          'data-first': first ? true : undefined,
         }}
       />
       <span id={`${id}-note`} className={fault ? 'fault' : 'hint'}>
@@ -99,7 +105,8 @@ export function Select({
   choices,
   fault,
   hint,
-}: Common & { value: string; onChange: (value: string) => void; choices: Choice[] }) {
+  first,
+}: Common & { value: string; onChange: (value: string) => void; choices: Choice[]; first?: boolean }) {
   const id = useId();
   return (
     <div className={fault ? 'field wrong' : 'field'}>
@@ -110,7 +117,7 @@ export function Select({
         value={value}
         onChange={(event) => onChange(event.target.value)}
         input={<InputBase />}
-        inputProps={{ 'aria-label': term ? label : undefined }}
+        inputProps={{ 'aria-label': term ? label : undefined, 'data-first': first ? true : undefined } as object}
       >
         {choices.map((choice) => (
           <option key={choice.value} value={choice.value}>

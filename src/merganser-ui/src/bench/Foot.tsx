@@ -33,7 +33,7 @@ export function Foot({
   const say = useSay();
   const go = useRef(onGo);
   useEffect(() => {
-    go.current = onGo;
+    go.current = busy ? () => undefined : onGo;
   });
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -51,7 +51,7 @@ export function Foot({
       <span className="tag">Next</span>
       <p className="say" aria-live="polite">
         {say(sentence)}
-        <small>{say(reason)}</small>
+        {reason && <small>{say(reason)}</small>}
       </p>
       {extra}
       {alternative && (
@@ -59,7 +59,7 @@ export function Foot({
           {alternative}
         </ButtonBase>
       )}
-      <ButtonBase className="go" onClick={onGo} disabled={busy} data-testid="go">
+      <ButtonBase className="go" onClick={() => !busy && onGo()} aria-disabled={busy || undefined} data-testid="go">
         {button}
         <kbd>{guarded ? 'Ctrl Enter' : 'Enter'}</kbd>
       </ButtonBase>

@@ -31,6 +31,7 @@ const bow = (id: string, name: string, nextStop = 'paper') => ({
   stops,
 });
 const rack = (bows: object[], archived: object[] = []) => ({
+  unreadable: [],
   bows,
   archived,
   next: {

@@ -1,14 +1,18 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 
-const SHOWN = 10_000;
+interface Offer {
+  /** What is taken back, in words: the foot's key and Ctrl Z name the same thing. */
+  what: string;
+  run: () => void;
+}
 
-/** After an act the foot offers to take it back for ten seconds; Ctrl Z does the same. */
+/** Undo takes back the newest act, whatever it was: the foot names it before, and says so after. Ctrl Z does the same. */
 export function useUndo() {
-  const [offered, setOffered] = useState<{ label: string; run: () => void } | null>(null);
+  const [offered, setOffered] = useState<Offer | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
   useEffect(() => {
     if (!offered) return;
-    const timer = setTimeout(() => setOffered(null), SHOWN);
     const press = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.key.toLowerCase() !== 'z') return;
       if (event.target instanceof HTMLInputElement) return;
@@ -17,14 +21,19 @@ export function useUndo() {
       offered.run();
     };
     window.addEventListener('keydown', press);
-    return () => {
-      clearTimeout(timer);
-      window.removeEventListener('keydown', press);
-    };
+    return () => window.removeEventListener('keydown', press);
   }, [offered]);
   return {
-    offer: (label: string, run: () => void) => setOffered({ label, run }),
-    key: offered && (
+    /** The newest act: it takes the place of what was offered before. */
+    offer: (what: string, run: () => void) => {
+      setSaid(null);
+      setOffered({ what, run });
+    },
+    /** Something was done that cannot be taken back this way: nothing older is. */
+    forget: () => setOffered(null),
+    /** What was taken back, once it has been. */
+    done: (what: string) => setSaid(`Taken back: ${what}.`),
+    key: offered ? (
       <ButtonBase
         className="plain"
         data-testid="undo"
@@ -33,8 +42,12 @@ export function useUndo() {
           offered.run();
         }}
       >
-        {offered.label}
+        Undo: {offered.what}
       </ButtonBase>
-    ),
+    ) : said ? (
+      <span className="taken" role="status">
+        {said}
+      </span>
+    ) : null,
   };
 }

@@ -186,4 +186,25 @@ const shapes: Record<string, MeasureShapes> = {
   },
 };
 
-export const measureShapes = (kind: string): MeasureShapes | null => shapes[kind] ?? null;
+/** A bow without cams has its own outline, and its own parts to look at. */
+const withoutCams: Record<string, MeasureShapes> = {
+  inspection: {
+    ink: plainBow,
+    thin: 'M236 24V246',
+    red: 'M266 44a14 14 0 1 0 .1 0M266 198a14 14 0 1 0 .1 0M236 122a12 12 0 1 0 .1 0',
+    labels: [
+      { x: 300, y: 60, text: 'limbs without cracks' },
+      { x: 320, y: 160, text: 'grip sound, all tight' },
+      { x: 200, y: 140, text: 'string whole', end: true },
+    ],
+  },
+  braceHeight: {
+    ink: plainBow,
+    thin: 'M236 24V246',
+    red: across(135, 238, 306),
+    labels: [{ x: 330, y: 140, text: 'grip to string, square' }],
+  },
+};
+
+export const measureShapes = (kind: string, bow: string): MeasureShapes | null =>
+  (bow === 'compound' ? undefined : withoutCams[kind]) ?? shapes[kind] ?? null;

@@ -82,7 +82,7 @@ describe('the drawings of how a check is done', () => {
   ];
 
   it.each(kinds)('%s has one, with what is measured in red and inside the sheet', (kind) => {
-    const shapes = measureShapes(kind)!;
+    const shapes = measureShapes(kind, 'compound')!;
     expect(shapes.ink).toMatch(/^M/);
     expect(shapes.red).toMatch(/^M/);
     expect(shapes.labels.length).toBeGreaterThan(0);
@@ -94,9 +94,17 @@ describe('the drawings of how a check is done', () => {
     }
   });
 
+  it('of a bow without cams shows no cam', () => {
+    for (const kind of ['inspection', 'braceHeight']) {
+      const [plain, compound] = [measureShapes(kind, 'recurve')!, measureShapes(kind, 'compound')!];
+      expect(plain.ink).not.toBe(compound.ink);
+      expect(plain.labels.map((l) => l.text).join()).not.toMatch(/cam/);
+    }
+  });
+
   it('has none for what is followed up elsewhere', () => {
-    expect(measureShapes('paper')).toBeNull();
-    expect(measureShapes('sight')).toBeNull();
+    expect(measureShapes('paper', 'compound')).toBeNull();
+    expect(measureShapes('sight', 'compound')).toBeNull();
   });
 });
 

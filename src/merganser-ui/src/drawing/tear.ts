@@ -59,3 +59,10 @@ export function sheetScale(reachInches: number, halfPixels: number): { px: numbe
   ];
   return scales.find((s) => reachInches * s.px <= halfPixels) ?? { px: 24, words: '1 : 4, quarter size' };
 }
+
+/** Where a tail lies while it is being marked, as a person says it: never a minus sign. */
+export const sideways = (inches: number) => said(inches, 'right', 'left', 'sideways');
+export const height = (inches: number) => said(inches, 'high', 'low', 'in height');
+
+const said = (inches: number, plus: string, minus: string, none: string) =>
+  Math.abs(inches) < 0.005 ? `0 in ${none}` : `${Math.abs(inches).toFixed(2)} in ${inches > 0 ? plus : minus}`;

@@ -5,6 +5,7 @@ import { answer, api, type Schemas } from '../../api/client';
 import { Caution } from '../../bench/Caution';
 import { Figure } from '../../bench/Figure';
 import { Foot } from '../../bench/Foot';
+import { useEscape } from '../../bench/focus';
 import { isPageKey } from '../../bench/keys';
 import { place } from '../../drawing/band';
 import { number, show } from '../../units/units';
@@ -27,6 +28,7 @@ interface Props {
   onOpen: (id: string) => void;
   onAnother: () => void;
   goPaper: () => void;
+  goCheck: (kind: string) => void;
 }
 
 const top = ['totalWeight', 'frontOfCenter', 'grainsPerPound', 'speed', 'kineticEnergy', 'momentum'];
@@ -35,7 +37,7 @@ const SINCE = 'kept';
 const STALE_AFTER = 300;
 
 /** One arrow in work: the drawing, its figures, its parts. */
-export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, goPaper }: Props) {
+export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, goPaper, goCheck }: Props) {
   const bench = useArrowBench(bowId, row);
   const { draft, change, undo, redo, figures, faults } = bench;
   const [chosen, setChosen] = useState<PartName>('point');
@@ -51,6 +53,7 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
   const kept = row.kept && row.kept.id === bench.openedId ? row.kept : null;
   const speed = figure('speed');
   const speedBand = useMemo(() => speed && <SpeedBand figure={speed} />, [speed]);
+  useEscape(asking, () => setAsking(false));
   const stale = useLate(figures.isPlaceholderData);
   const latest = useRef(change);
   useEffect(() => {
@@ -103,13 +106,16 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
   const act = (action: string | null | undefined) => {
     if (action === 'keep') void keep();
     else if (action === 'tryShaft') focusPart('shaft');
+    else if (action === 'tryPoint') focusPart('point');
     else if (action === 'fixLength') focusPart('length');
+    else if (action?.startsWith('check:')) goCheck(action.slice(6));
     else if (action === 'paper') goPaper();
   };
 
   return (
     <>
       <main className="thing arrow-page">
+        <h1 className="visually-hidden">Arrow {draft.name}</h1>
         <div className="arrow-title">
           <input
             className="arrow-name"

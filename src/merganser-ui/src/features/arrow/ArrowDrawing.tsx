@@ -65,7 +65,7 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
         <line x1={bal} x2={bal} y1={y + 28} y2={ruler} stroke="var(--bill)" strokeWidth="2" />
         <path d={`M${mid + 2} ${y + 44}H${bal - 2}`} stroke="var(--ink)" strokeWidth="1.5" />
         <path
-          d={`M${rest - 9} ${y + 8}l9 8 9 -8 M${rest} ${y + 16}V${ruler}`}
+          d={`M${rest - 9} ${y + 8}l9 8 9 -8 M${rest} ${y + 16}V${ruler}M${rest} ${y - 8}v-10h-6`}
           fill="none"
           stroke={toSpare < 1 ? 'var(--crest)' : 'var(--ink2)'}
           strokeWidth="2"
@@ -81,7 +81,7 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
             <text x={bal + 16} y={y + 49}>
               balances at <tspan fontWeight="640">{inches(balancePoint)}</tspan>
             </text>
-            <text x={rest - 8} y={y + 49} textAnchor="end">
+            <text x={rest - 10} y={y - 13} textAnchor="end">
               rest at full draw, <tspan fontWeight="640">{inches(toSpare)}</tspan> to spare
             </text>
           </g>
@@ -141,7 +141,7 @@ function Loupe({ paths, at, y, width }: { paths: ArrowPaths; at: number; y: numb
   const cx = width - RADIUS - 4;
   const cy = RADIUS + 2;
   return (
-    <g className="loupe" aria-hidden="true">
+    <g aria-hidden="true">
       <clipPath id="loupe">
         <circle cx={cx} cy={cy} r={RADIUS} />
       </clipPath>

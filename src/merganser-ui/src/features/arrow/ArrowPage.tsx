@@ -49,7 +49,11 @@ export default function ArrowPage() {
 
   return (
     <div className="page">
-      <BenchHead at="arrow" bowId={bowId} />
+      <BenchHead
+        at="arrow"
+        bowId={bowId}
+        title={way === 'build' ? undefined : arrowWays.find(([name]) => name === way)![1]}
+      />
       {row && all && catalogue.data && bow.data && way !== 'build' ? (
         <ArrowWayPage
           key={`${row.id}-${row.version}-${way}`}
@@ -70,6 +74,7 @@ export default function ArrowPage() {
           onOpen={(id) => setSearch({ arrow: id })}
           onAnother={() => void start()}
           goPaper={() => void navigate(`/bows/${bowId}/paper`)}
+          goCheck={(kind) => void navigate(`/bows/${bowId}/bow?check=${kind}`)}
         />
       ) : (
         <>

@@ -1,7 +1,7 @@
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Foot } from '../../bench/Foot';
-import { ArrowWays, type ArrowWay } from './ArrowWays';
+import { ArrowWays, arrowWays, type ArrowWay } from './ArrowWays';
 import { ChartPane } from './ChartPane';
 import { ComparePane } from './ComparePane';
 import { useArrowBench } from './useArrowBench';
@@ -39,6 +39,7 @@ export function ArrowWayPage({ bowId, way, row, arrows, catalogue, goBuild }: Pr
     <>
       <main className="thing way-page">
         <ArrowWays bowId={bowId} arrowId={row.id} way={way} />
+        <h1 className="visually-hidden">{arrowWays.find(([name]) => name === way)![1]}</h1>
         <div className="way-body">
           {way === 'compare' && (
             <ComparePane

@@ -1,6 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { answer, api, Refusal, type Schemas } from '../../api/client';
+import { Caution } from '../../bench/Caution';
 import { Field, Select } from '../../bench/Field';
 import type { Quantity } from '../../units/units';
 import { useSay } from '../../units/UnitsContext';
@@ -11,6 +12,7 @@ type Wanted = Schemas['Wanted'];
 
 const wants: { value: Wanted; label: string; of: string; quantity: Quantity }[] = [
   { value: 'pointForFrontOfCenter', label: 'Point for a front of center', of: 'Wanted FOC, %', quantity: 'number' },
+  { value: 'pointForWeight', label: 'Point for a weight', of: 'Wanted total weight', quantity: 'weight' },
   { value: 'lengthForWeight', label: 'Length for a weight', of: 'Wanted total weight', quantity: 'weight' },
   { value: 'spineForFit', label: 'Spine for a fit', of: 'Wanted fit', quantity: 'number' },
 ];
@@ -64,6 +66,9 @@ export function AskPanel({ bowId, draft, onTry }: { bowId: string; draft: Draft;
           <p data-testid="asked">
             <b>{say(told.words)}</b>
           </p>
+          {told.cautions.map((caution) => (
+            <Caution key={caution.code} caution={caution} />
+          ))}
           <div className="row">
             {told.inStock.map(({ effect, draft: change }) => (
               <ButtonBase key={effect.label} className="key try" onClick={() => change && onTry(change)}>

@@ -82,7 +82,7 @@ function calloutsOf(
       name: arrow.vane ? `${arrow.vaneCount} × ${arrow.vane.name}` : 'none',
       ...weight('Vanes'),
       left: x(0.35) + 6,
-      top: 62,
+      top: 72,
       line: x(arrow.vaneFront - 0.9),
     },
     {
@@ -94,7 +94,7 @@ function calloutsOf(
       top: 4,
       line: x(4.2),
     },
-    { part: 'glue', label: 'Glue', name: 'at the vanes', ...weight('Glue'), left: x(4.2) + 6, top: 62, line: null },
+    { part: 'glue', label: 'Glue', name: 'at the vanes', ...weight('Glue'), left: x(4.2) + 6, top: 72, line: null },
     { part: 'shaft', label: 'Shaft', name: shaft, ...weight('Shaft'), left: x(8.4) - 8, top: 4, line: x(8.6) },
     {
       part: 'length',
@@ -102,7 +102,7 @@ function calloutsOf(
       name: '',
       ...show(arrow.cutLength, 'in', 2, units),
       left: x(8.6) + 4,
-      top: 62,
+      top: 72,
       line: null,
     },
     {
@@ -110,10 +110,10 @@ function calloutsOf(
       label: 'Insert',
       name: arrow.insert?.name ?? 'none',
       ...weight('Insert'),
-      left: x(11.3),
-      top: 62,
+      left: x(10.9),
+      top: 72,
       line: null,
     },
-    { part: 'point', label: 'Point', name: arrow.point.name, ...weight('Point'), left: x(14.6), top: 62, line: null },
+    { part: 'point', label: 'Point', name: arrow.point.name, ...weight('Point'), left: x(15.4), top: 72, line: null },
   ];
 }

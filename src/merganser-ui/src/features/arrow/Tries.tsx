@@ -18,7 +18,9 @@ export const Tries = memo(function Tries({
 }) {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      const draft = isPageKey(event) ? tries[Number(event.key) - 1]?.draft : undefined;
+      // A digit tries only while this list has the focus.
+      const listed = (event.target as Element).closest?.('.tries') !== null;
+      const draft = isPageKey(event) && listed ? tries[Number(event.key) - 1]?.draft : undefined;
       if (draft) onTry(draft);
     };
     window.addEventListener('keydown', press);

@@ -95,6 +95,7 @@ describe('asking for a value', () => {
     exact: 92.365,
     unit: 'gr',
     words: '92.4 gr at the point gives 12.0 %.',
+    cautions: [],
     inStock: [{ effect, draft: { ...draft, pointId: 'p85' } }],
   };
 

@@ -3,7 +3,6 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { Field } from '../../bench/Field';
 import { Scale } from '../../bench/Scale';
-import { signed } from '../../units/units';
 import type { AdjusterInput, Entry } from './bowForm';
 
 interface Props {
@@ -52,23 +51,19 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
             <label>
               <Checkbox checked={!!has} onChange={(event) => toggle(offer, event.target.checked)} />
               <b>{offer.name}</b>
-              {has && (
-                <span className="n">
-                  {signed(now?.position ?? 0, 0)} <small>{offer.stepUnit}</small>
-                </span>
-              )}
+              {has && <span className="n place">{now?.standing ?? 'at its mark'}</span>}
             </label>
             {has && (
               <Scale
                 lower={has.lower}
                 upper={has.upper}
                 at={now?.position ?? 0}
-                label={`${offer.name} at ${now?.position ?? 0}`}
+                label={`${offer.name}: ${now?.standing ?? 'at its mark'}`}
               />
             )}
             {has && (
               <p className="hint">
-                <span>{now ? `+ is ${now.plus.toLowerCase()}` : 'its mark is 0'}</span>
+                <span>{now?.room ?? `one step is ${offer.stepUnit === '1/16 in' ? '' : 'a '}${offer.stepUnit}`}</span>
                 {has.needsPress && <b>press</b>}
               </p>
             )}

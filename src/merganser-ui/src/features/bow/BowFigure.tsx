@@ -3,7 +3,10 @@ import { fieldText, fieldUnit, type Quantity } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Entry } from './bowForm';
 
-/** The bow with its measures standing beside what they measure, as typed. */
+const WIDTH = 240;
+const SIZE = 16.5;
+
+/** The bow with its measures standing beside what they measure, as typed; a left-handed one is the mirror image. */
 export function BowFigure({ entry }: { entry: Entry }) {
   const bow = bowOutline(entry.kind);
   const units = useUnits();
@@ -13,15 +16,17 @@ export function BowFigure({ entry }: { entry: Entry }) {
     return /[a-z"]$/i.test(shown) ? shown : `${shown} ${fieldUnit(quantity, units)}`;
   };
   const left = entry.hand === 'left';
+  const x = (right: number) => (left ? WIDTH - right : right);
+  const [start, end] = left ? (['end', 'start'] as const) : (['start', 'end'] as const);
   return (
     <svg
       className="bow-figure"
-      viewBox="0 0 300 440"
+      viewBox={`0 0 ${WIDTH} 470`}
       role="img"
       aria-label={`${left ? 'Left' : 'Right'}-handed ${entry.kind}, drawn with its measures`}
     >
       <g
-        transform={left ? 'translate(210 24) scale(-1.9 1.9)' : 'translate(30 24) scale(1.9)'}
+        transform={left ? `translate(${WIDTH - 6} 44) scale(-1.8 1.8)` : 'translate(6 44) scale(1.8)'}
         fill="none"
         stroke="var(--ink)"
         strokeLinecap="round"
@@ -35,22 +40,30 @@ export function BowFigure({ entry }: { entry: Entry }) {
         ))}
       </g>
       <g stroke="var(--bill)" strokeWidth="1.5" fill="none">
-        <path d="M276 50 V378 M268 50 h16 M268 378 h16" />
-        <path d={left ? 'M84 214 H165 M84 206 v16 M165 206 v16' : 'M75 214 H156 M75 206 v16 M156 206 v16'} />
+        <path d={`M${x(226)} 69V379M${x(218)} 69H${x(234)}M${x(218)} 379H${x(234)}`} />
+        <path d={`M${x(50)} 224H${x(128)}M${x(50)} 216v16M${x(128)} 216v16`} />
       </g>
-      <text x="268" y="396" textAnchor="end" fontSize="15">
-        {entry.kind === 'compound' ? 'axle to axle' : 'bow length'} {say(entry.axleToAxle, 'length')}
-      </text>
-      <text x="182" y="219" fontSize="15">
-        brace {say(entry.braceHeight, 'length')}
-      </text>
-      <text x="6" y="14" fontSize="15">
-        draw {say(entry.drawLength, 'length')} AMO, {say(entry.measuredWeight || entry.nominalWeight, 'drawWeight')}
-        {entry.measuredWeight ? '' : entry.nominalWeight ? ' marked' : ''}
-      </text>
-      <text x="6" y="432" fontSize="14" fill="var(--ink2)">
-        {left ? 'shoots left: left-handed' : 'shoots right: right-handed'}
-      </text>
+      <g fontSize={SIZE}>
+        <text x="4" y="16">
+          draw {say(entry.drawLength, 'length')} AMO
+        </text>
+        <text x="4" y="36">
+          {say(entry.measuredWeight || entry.nominalWeight, 'drawWeight')}
+          {entry.measuredWeight ? '' : entry.nominalWeight ? ' marked' : ''}
+        </text>
+        <text x={x(148)} y="264" textAnchor={start}>
+          brace
+        </text>
+        <text x={x(entry.braceHeight?.trim() ? 148 : 220)} y="284" textAnchor={entry.braceHeight?.trim() ? start : end}>
+          {say(entry.braceHeight, 'length')}
+        </text>
+        <text x={x(236)} y="428" textAnchor={end}>
+          {entry.kind === 'compound' ? 'axle to axle' : 'bow length'} {say(entry.axleToAxle, 'length')}
+        </text>
+        <text x="4" y="458" style={{ fill: 'var(--ink2)' }}>
+          {left ? 'shoots left: left-handed' : 'shoots right: right-handed'}
+        </text>
+      </g>
     </svg>
   );
 }

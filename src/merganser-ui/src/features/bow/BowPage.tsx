@@ -1,15 +1,26 @@
 import { ButtonBase, Checkbox } from '@mui/material';
-import { useEffect } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Refusal, Unreachable } from '../../api/client';
 import { BenchHead } from '../../bench/BenchHead';
 import { Field, Select } from '../../bench/Field';
+import { useFaultFocus } from '../../bench/focus';
 import { Foot } from '../../bench/Foot';
 import { AdjusterList, useOffers } from './AdjusterList';
 import { BowFigure } from './BowFigure';
 import { differences, emptyEntry, newArcher, usualFor, type BowForm, type Entry, type TextField } from './bowForm';
 import { number, type Quantity } from '../../units/units';
-import { camDraws, cams, experiences, hands, kinds, practices, releases, restsOf, schools } from './choices';
+import {
+  camDraws,
+  cams,
+  experiences,
+  hands,
+  kinds,
+  practices,
+  releases,
+  restsOf,
+  schools,
+  schoolWords,
+} from './choices';
 import { MoveList } from './MoveList';
 import { useBowForm } from './useBowForm';
 import { BowWays } from '../setup/BowWays';
@@ -32,23 +43,15 @@ export default function BowPage() {
   const navigate = useNavigate();
   const offers = useOffers(form?.entry ?? emptyEntry).data;
 
-  const fresh = bowId === undefined && form !== null && form.adjusters.length === 0;
-  useEffect(() => {
-    if (fresh && offers && form)
-      bench.change({
-        ...form,
-        adjusters: offers
-          .filter((o) => o.usual)
-          .map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress, inchesPerStep: '' })),
-      });
-    // The usual adjusters are offered once, when the list is still empty.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [fresh, offers]);
+  const usual = (offers ?? [])
+    .filter((o) => o.usual)
+    .map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress, inchesPerStep: '' }));
+  useFaultFocus(bench.problem);
 
   if (!form)
     return (
       <div className="page">
-        <BenchHead at="bow" bowId={bowId} />
+        <BenchHead at="bow" bowId={bowId} title="Bow and archer" />
         <main className="thing inset">{bench.missing && <h1>There is no such bow on this rack.</h1>}</main>
         <Foot
           sentence={bench.missing ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
@@ -77,32 +80,23 @@ export default function BowPage() {
   );
 
   const compound = form.entry.kind === 'compound';
+  const fresh = bowId === undefined;
+  const newOne = fresh && form.archerId === null;
   const pickArcher = (id: string) => {
     const known = bench.archers.find((a) => a.id === id);
     bench.change(
       known
-        ? {
-            ...form,
-            archerId: id,
-            newArcher: false,
-            archer: known.archer,
-            entry: { ...form.entry, hand: known.archer.hand },
-          }
-        : {
-            ...form,
-            archerId: bench.ids.archer,
-            newArcher: true,
-            archer: newArcher,
-          },
+        ? { ...form, archerId: id, archer: known.archer, entry: { ...form.entry, hand: known.archer.hand } }
+        : { ...form, archerId: null, archer: { ...newArcher, hand: form.entry.hand } },
     );
   };
 
   return (
     <div className="page">
-      <BenchHead at="bow" bowId={bowId} />
+      <BenchHead at="bow" bowId={bowId} title={fresh ? 'A new bow' : 'Bow and archer'} />
       <main className="thing bow-page">
         {bowId !== undefined && <BowWays bowId={bowId} way="measures" />}
-        <section className="bow-picture" aria-label="The bow, drawn">
+        <section aria-label="The bow, drawn">
           <BowFigure entry={form.entry} />
           {bench.bow && <MoveList moves={bench.bow.moves} />}
           {bench.bow && (
@@ -116,11 +110,11 @@ export default function BowPage() {
           {bench.conflict && <Conflict form={form} theirs={bench.conflict.typed} />}
           <h2>Archer</h2>
           <div className="grid">
-            {bowId === undefined && bench.archers.length > 0 && (
+            {fresh && bench.archers.length > 0 && (
               <Select
                 label="Who shoots it"
                 name="archer"
-                value={form.newArcher ? NEW_ARCHER : form.archerId}
+                value={form.archerId ?? NEW_ARCHER}
                 onChange={pickArcher}
                 choices={[
                   ...bench.archers.map((a) => ({ value: a.id, label: a.archer.name })),
@@ -128,45 +122,52 @@ export default function BowPage() {
                 ]}
               />
             )}
-            {(form.newArcher || bowId !== undefined) && (
+            {(newOne || !fresh) && (
               <Field
                 label="Name"
                 name="archerName"
                 value={form.archer.name}
                 onChange={(name) => archer({ name })}
-                fault={form.archer.name.trim() ? undefined : fault('name')}
+                fault={fault('archerName')}
+                first={newOne}
               />
             )}
-            <Select
-              label="School"
-              name="school"
-              value={form.archer.school}
-              onChange={(school) => archer({ school: school as BowForm['archer']['school'] })}
-              choices={schools}
-            />
-            <Select
-              label="Shoots"
-              name="practice"
-              value={form.archer.practice ?? 'weekly'}
-              onChange={(practice) => archer({ practice: practice as BowForm['archer']['practice'] })}
-              choices={practices}
-            />
-            <Select
-              label="Experience"
-              name="experience"
-              value={form.archer.experience ?? 'keen'}
-              onChange={(experience) => archer({ experience: experience as BowForm['archer']['experience'] })}
-              choices={experiences}
-            />
-            {tools.map(([name, label]) => (
-              <label key={name} className="tick">
-                <Checkbox
-                  checked={form.archer[name] ?? false}
-                  onChange={(event) => archer({ [name]: event.target.checked })}
+            {fresh && !newOne && <KnownArcher archer={form.archer} />}
+            {(newOne || !fresh) && (
+              <>
+                <Select
+                  label="School"
+                  name="school"
+                  value={form.archer.school}
+                  onChange={(school) => archer({ school: school as BowForm['archer']['school'] })}
+                  choices={schools}
+                  hint={schoolWords[form.archer.school]}
                 />
-                {label}
-              </label>
-            ))}
+                <Select
+                  label="Shoots"
+                  name="practice"
+                  value={form.archer.practice ?? 'weekly'}
+                  onChange={(practice) => archer({ practice: practice as BowForm['archer']['practice'] })}
+                  choices={practices}
+                />
+                <Select
+                  label="Experience"
+                  name="experience"
+                  value={form.archer.experience ?? 'keen'}
+                  onChange={(experience) => archer({ experience: experience as BowForm['archer']['experience'] })}
+                  choices={experiences}
+                />
+                {tools.map(([name, label]) => (
+                  <label key={name} className="tick">
+                    <Checkbox
+                      checked={form.archer[name] ?? false}
+                      onChange={(event) => archer({ [name]: event.target.checked })}
+                    />
+                    {label}
+                  </label>
+                ))}
+              </>
+            )}
           </div>
           <h2>Bow</h2>
           <div className="grid">
@@ -175,15 +176,20 @@ export default function BowPage() {
               name="name"
               value={form.entry.name ?? ''}
               onChange={(name) => put({ name })}
-              fault={form.archer.name.trim() ? fault('name') : undefined}
+              fault={fault('name')}
+              first={fresh && !newOne}
             />
-            {bowId === undefined && (
+            {fresh && (
               <Select
                 label="Kind"
                 name="kind"
                 value={form.entry.kind}
                 onChange={(kind) =>
-                  bench.change({ ...form, adjusters: [], entry: { ...form.entry, ...usualFor(kind as Entry['kind']) } })
+                  bench.change({
+                    ...form,
+                    adjusters: null,
+                    entry: { ...form.entry, ...usualFor(kind as Entry['kind']) },
+                  })
                 }
                 choices={kinds}
               />
@@ -205,11 +211,11 @@ export default function BowPage() {
           </div>
           <h2>Measured</h2>
           <div className="grid">
-            {typed('nominalWeight', 'Draw weight, marked', 'drawWeight')}
+            {typed('nominalWeight', 'Draw weight, marked', 'drawWeight', 'not needed beside a measured one')}
             {typed('measuredWeight', 'Draw weight, measured', 'drawWeight', 'on a scale, at full draw', 'drawWeight')}
             {typed('drawLength', 'Draw length, AMO', 'length', 'pivot point plus 1 3/4 in', 'drawLength')}
             {compound
-              ? typed('axleToAxle', 'Axle to axle', 'length', undefined, 'axleToAxle')
+              ? typed('axleToAxle', 'Axle to axle', 'length', 'later, if not measured yet', 'axleToAxle')
               : typed('axleToAxle', 'Bow length', 'length', 'tip to tip, as the maker names it', 'bowLength')}
             {typed('braceHeight', 'Brace height', 'length', undefined, 'braceHeight')}
             {compound && typed('ratedSpeed', 'Rated speed, if known', 'speed', '350 gr, 70 lb, 30 in', 'ratedSpeed')}
@@ -262,7 +268,7 @@ export default function BowPage() {
             )}
           </div>
         </section>
-        <section className="bow-adjusters">
+        <section aria-label="Adjusters">
           <h2>Adjusters</h2>
           <p className="muted">Tick what this bow has. Positions count from the mark at which you found them.</p>
           {Object.entries(faults)
@@ -274,19 +280,49 @@ export default function BowPage() {
             ))}
           <AdjusterList
             entry={form.entry}
-            chosen={form.adjusters}
+            chosen={form.adjusters ?? usual}
             faults={faults}
             standing={bench.bow?.adjusters ?? []}
             onChange={(adjusters) => bench.change({ ...form, adjusters })}
           />
         </section>
       </main>
-      <BowFoot bench={bench} go={(stop) => void navigate(`/bows/${bowId}/${stop}`)} />
+      <BowFoot
+        bench={bench}
+        keep={() => void bench.keep(usual)}
+        go={(stop) => void navigate(`/bows/${bowId}/${stop}`)}
+      />
     </div>
   );
 }
 
-function BowFoot({ bench, go }: { bench: ReturnType<typeof useBowForm>; go: (stop: string) => void }) {
+/** Who shoots it, as known: an archer is changed on one of their own bows, never beside a new one. */
+function KnownArcher({ archer }: { archer: BowForm['archer'] }) {
+  const word = (choices: { value: string; label: string }[], value: string | null | undefined) =>
+    choices.find((c) => c.value === value)?.label ?? '';
+  const has = tools.filter(([name]) => archer[name]).map(([, label]) => label.replace('Has ', ''));
+  return (
+    <p className="known-archer muted">
+      {[
+        word(schools, archer.school),
+        word(practices, archer.practice),
+        word(experiences, archer.experience),
+        ...has,
+      ].join('; ')}
+      . Changed on the page of one of their bows.
+    </p>
+  );
+}
+
+function BowFoot({
+  bench,
+  keep,
+  go,
+}: {
+  bench: ReturnType<typeof useBowForm>;
+  keep: () => void;
+  go: (stop: string) => void;
+}) {
   const { bow, problem, conflict } = bench;
   if (conflict)
     return (
@@ -311,7 +347,7 @@ function BowFoot({ bench, go }: { bench: ReturnType<typeof useBowForm>; go: (sto
         }
         button="Try again"
         busy={bench.busy}
-        onGo={() => void bench.keep()}
+        onGo={keep}
         trouble
       />
     );
@@ -322,7 +358,7 @@ function BowFoot({ bench, go }: { bench: ReturnType<typeof useBowForm>; go: (sto
         reason="Measured wins over marked. Lengths may be written 28 1/2, 28.5 or 72.4 cm."
         button="Keep this bow"
         busy={bench.busy}
-        onGo={() => void bench.keep()}
+        onGo={keep}
         alternative={bow ? 'Put it back' : null}
         onAlternative={() => bench.change(null)}
         extra={
@@ -336,6 +372,7 @@ function BowFoot({ bench, go }: { bench: ReturnType<typeof useBowForm>; go: (sto
     );
   const act = (action: string | null | undefined) => {
     if (action === 'measureWeight') document.querySelector<HTMLElement>('[name=measuredWeight]')?.focus();
+    else if (action?.startsWith('check:')) go(`bow?check=${action.slice(6)}`);
     else if (action) go(action);
   };
   return (

@@ -1,10 +1,9 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { differences, emptyEntry, emptyForm, merged, readDraft, saveDraft, usualFor, type BowForm } from './bowForm';
 
-const ids = { bow: 'b', archer: 'a' };
 const base = { ...emptyEntry, name: 'Brindle', braceHeight: '6 1/2', axleToAxle: '33' };
 const formWith = (entry: Partial<BowForm['entry']>): BowForm => ({
-  ...emptyForm(ids, []),
+  ...emptyForm([]),
   entry: { ...base, ...entry },
   base: { version: 3, entry: base },
 });
@@ -66,10 +65,9 @@ describe('what a kind usually has', () => {
   });
 
   it('a new bow belongs to the archer who is known, or to a new one', () => {
-    expect(emptyForm(ids, []).newArcher).toBe(true);
-    const known = { id: 'k', version: 1, archer: { ...emptyForm(ids, []).archer, name: 'Own', hand: 'left' as const } };
-    const form = emptyForm(ids, [known]);
-    expect(form.newArcher).toBe(false);
+    expect(emptyForm([]).archerId).toBeNull();
+    const known = { id: 'k', version: 1, archer: { ...emptyForm([]).archer, name: 'Own', hand: 'left' as const } };
+    const form = emptyForm([known]);
     expect(form.archerId).toBe('k');
     expect(form.entry.hand).toBe('left');
   });

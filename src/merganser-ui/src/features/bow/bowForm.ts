@@ -6,12 +6,13 @@ export type TextField = Exclude<keyof Entry, 'kind' | 'hand' | 'release' | 'rest
 export type AdjusterInput = Schemas['AdjusterInput'];
 
 export interface BowForm {
-  bowId: string;
-  archerId: string;
-  newArcher: boolean;
+  /** Whose it is; null while it is a new archer's. */
+  archerId: string | null;
+  /** The archer as typed: a new one, or the bow's own as edited. A known archer picked for a new bow is not edited there. */
   archer: Schemas['Archer'];
   entry: Entry;
-  adjusters: AdjusterInput[];
+  /** Null while they are the usual ones of this kind of bow. */
+  adjusters: AdjusterInput[] | null;
   /** The row that the editing began on; null for a new bow. */
   base: { version: number; entry: Entry } | null;
 }
@@ -69,24 +70,20 @@ export function usualFor(
   };
 }
 
-export function emptyForm(ids: { bow: string; archer: string }, archers: Schemas['ArcherRow'][]): BowForm {
+export function emptyForm(archers: Schemas['ArcherRow'][]): BowForm {
   const known = archers[0];
   return {
-    bowId: ids.bow,
-    archerId: known?.id ?? ids.archer,
-    newArcher: !known,
+    archerId: known?.id ?? null,
     archer: known?.archer ?? newArcher,
     entry: { ...emptyEntry, hand: known?.archer.hand ?? 'right' },
-    adjusters: [],
+    adjusters: null,
     base: null,
   };
 }
 
 export function formOf(bow: Schemas['BowView'], archer: Schemas['Archer']): BowForm {
   return {
-    bowId: bow.id,
     archerId: bow.archerId,
-    newArcher: false,
     archer,
     entry: bow.typed,
     adjusters: bow.adjusters.map(({ kind, lower, upper, needsPress, inchesPerStep }) => ({
@@ -100,7 +97,8 @@ export function formOf(bow: Schemas['BowView'], archer: Schemas['Archer']): BowF
   };
 }
 
-const key = (id: string) => `merganser-bow-${id}`;
+// The number grows with the shape of the form: an older draft is not read.
+const key = (id: string) => `merganser-bow-2-${id}`;
 
 /** What was typed and not yet kept survives a reload. */
 export function saveDraft(id: string, form: BowForm | null): void {

@@ -6,11 +6,19 @@ export const hands: Choice[] = [
 ];
 
 export const schools: Choice[] = [
-  { value: 'centreFirst', label: 'Centre first: cams and yokes do the work' },
-  { value: 'ladder', label: 'Ladder: rest in its window, then yokes' },
-  { value: 'restOnly', label: 'Rest only: home bench' },
-  { value: 'walkBack', label: 'Walk-back: paper only starts it' },
+  { value: 'centreFirst', label: 'Centre first' },
+  { value: 'ladder', label: 'Ladder' },
+  { value: 'restOnly', label: 'Rest only' },
+  { value: 'walkBack', label: 'Walk-back' },
 ];
+
+/** What each school touches first. */
+export const schoolWords: Record<string, string> = {
+  centreFirst: 'rest at centre; cams and yokes do the work',
+  ladder: 'rest in its window, then yokes',
+  restOnly: 'home bench: at its limit a shop goes on',
+  walkBack: 'paper only starts it, the target decides',
+};
 
 export const kinds: Choice[] = [
   { value: 'compound', label: 'Compound' },
@@ -59,7 +67,7 @@ export const practices: Choice[] = [
 ];
 
 export const experiences: Choice[] = [
-  { value: 'beginner', label: 'Beginner: nothing that needs a press' },
+  { value: 'beginner', label: 'Beginner, no press' },
   { value: 'keen', label: 'Keen home tuner' },
   { value: 'technician', label: 'Technician' },
 ];

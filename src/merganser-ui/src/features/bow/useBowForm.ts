@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { answer, api, ifMatch, newId, Refusal, type Schemas } from '../../api/client';
+import { answer, api, ifMatch, newId, Refusal } from '../../api/client';
 import { useBow, useRefresh } from '../../bench/queries';
-import { emptyForm, formOf, merged, readDraft, saveDraft, type BowForm } from './bowForm';
+import { emptyForm, formOf, merged, readDraft, saveDraft, type AdjusterInput, type BowForm } from './bowForm';
 
 const NEW = 'new';
 
@@ -12,7 +12,8 @@ export function useBowForm(bowId: string | undefined) {
   const bow = useBow(bowId);
   const archers = useQuery({ queryKey: ['archers'], queryFn: () => answer(api.GET('/api/archers')) });
   const slot = bowId ?? NEW;
-  const [ids] = useState(() => ({ bow: newId(), archer: newId() }));
+  /** The ids of one submission: the same for a retry of the same form, others for any other. */
+  const submission = useRef<{ what: string; bow: string; archer: string } | null>(null);
   const [drafts, setDrafts] = useState<Record<string, BowForm | null>>({});
   const [problem, setProblem] = useState<Error | null>(null);
   const [busy, setBusy] = useState(false);
@@ -23,7 +24,7 @@ export function useBowForm(bowId: string | undefined) {
   const kept: BowForm | null =
     bowId === undefined
       ? archers.data
-        ? emptyForm(ids, archers.data)
+        ? emptyForm(archers.data)
         : null
       : bow.data && archerRow
         ? formOf(bow.data, archerRow.archer)
@@ -38,30 +39,44 @@ export function useBowForm(bowId: string | undefined) {
     setDrafts((all) => ({ ...all, [slot]: next }));
   };
 
-  const keepArcher = async (now: BowForm, row: Schemas['ArcherRow'] | undefined) => {
-    const input = { ...now.archer, id: now.archerId };
-    if (now.newArcher && !row) await answer(api.POST('/api/archers', { body: input }));
-    else if (row && JSON.stringify(row.archer) !== JSON.stringify(now.archer))
-      await answer(
-        api.PUT('/api/archers/{id}', { params: { path: { id: now.archerId } }, body: input, ...ifMatch(row.version) }),
-      );
-  };
-
-  const keep = async (form: BowForm | null = current): Promise<boolean> => {
+  const keep = async (usual: AdjusterInput[], form: BowForm | null = current): Promise<boolean> => {
     if (!form || busy) return false;
     setBusy(true);
     try {
-      await keepArcher(
-        form,
-        archers.data?.find((a) => a.id === form.archerId),
-      );
-      const body = { id: form.bowId, archerId: form.archerId, entry: form.entry, adjusters: form.adjusters };
+      const adjusters = form.adjusters ?? usual;
+      const what = JSON.stringify(form);
+      if (submission.current?.what !== what) submission.current = { what, bow: newId(), archer: newId() };
+      const ids = submission.current;
+      const edited = archerRow && JSON.stringify(archerRow.archer) !== JSON.stringify(form.archer);
       const saved =
         bowId === undefined
-          ? await answer(api.POST('/api/bows', { body }))
+          ? await answer(
+              api.POST('/api/bows', {
+                body: {
+                  id: ids.bow,
+                  archerId: form.archerId,
+                  entry: form.entry,
+                  adjusters,
+                  archer: form.archerId === null ? { ...form.archer, id: ids.archer } : null,
+                  archerVersion: null,
+                },
+              }),
+            )
           : await answer(
-              api.PUT('/api/bows/{id}', { params: { path: { id: bowId } }, body, ...ifMatch(form.base!.version) }),
+              api.PUT('/api/bows/{id}', {
+                params: { path: { id: bowId } },
+                body: {
+                  id: bowId,
+                  archerId: form.archerId,
+                  entry: form.entry,
+                  adjusters,
+                  archer: edited ? { ...form.archer, id: archerRow.id } : null,
+                  archerVersion: edited ? archerRow.version : null,
+                },
+                ...ifMatch(form.base!.version),
+              }),
             );
+      submission.current = null;
       change(null);
       setProblem(null);
       await Promise.all([archers.refetch(), bow.data ? bow.refetch() : Promise.resolve()]);
@@ -77,7 +92,7 @@ export function useBowForm(bowId: string | undefined) {
   };
 
   const conflict =
-    problem instanceof Refusal && problem.status === 412 ? (problem.current as Schemas['BowView'] | null) : null;
+    problem instanceof Refusal && problem.status === 412 && isBow(problem.current) ? problem.current : null;
   const takeTheirs = async () => {
     change(null);
     setProblem(null);
@@ -94,7 +109,7 @@ export function useBowForm(bowId: string | undefined) {
     conflict,
     busy,
     change,
-    keep: () => keep(),
+    keep: (usual: AdjusterInput[]) => keep(usual),
     keepMine: () => {
       if (!current || !conflict) return;
       const both = {
@@ -103,7 +118,7 @@ export function useBowForm(bowId: string | undefined) {
         base: { version: conflict.version, entry: conflict.typed },
       };
       change(both);
-      return keep(both);
+      return keep([], both);
     },
     takeTheirs,
     archive: async (archived: boolean) => {
@@ -116,6 +131,12 @@ export function useBowForm(bowId: string | undefined) {
         setProblem(error as Error);
       }
     },
-    ids,
   };
 }
+
+interface BowRow {
+  version: number;
+  typed: BowForm['entry'];
+}
+
+const isBow = (row: unknown): row is BowRow => typeof row === 'object' && row !== null && 'typed' in row;

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { answer, api, ifMatch, newId, Refusal, type Schemas } from '../../api/client';
 import { BenchHead } from '../../bench/BenchHead';
+import { useEscape, useFaultFocus } from '../../bench/focus';
 import { Foot } from '../../bench/Foot';
 import { ComponentForm, type Fields } from './ComponentForm';
 import { ImportPanel } from './ImportPanel';
@@ -26,6 +27,7 @@ const kinds: [Kind, string][] = [
   ['wrap', 'Wraps'],
 ];
 const PAGE = 200;
+const NAME = 'name';
 
 /** Every part that can be picked: find, add, edit, copy, retire, import, export. */
 export default function CataloguePage() {
@@ -105,11 +107,17 @@ export default function CataloguePage() {
   const fresh = (): Editing => ({ id: newId(), version: null, fields: {} });
   const faults = problem instanceof Refusal ? problem.errors : {};
   const rows = page.data?.rows ?? [];
+  // A column that nothing stands in is left out; the form of a part has every field.
+  const columns = shown.filter((f) => f.name === NAME || rows.some((row) => row.fields[f.name]));
+  const opened = rows.find((row) => row.id === editing?.id);
+  useEscape(editing !== null, () => setEditing(null));
+  useFaultFocus(problem);
 
   return (
     <div className="page">
-      <BenchHead at="arrow" bowId={bowId} />
+      <BenchHead at="arrow" bowId={bowId} title="Catalogue" />
       <main className="thing catalogue-page">
+        <h1 className="visually-hidden">Catalogue</h1>
         <nav className="ways" aria-label="Classes of parts">
           {kinds.map(([name, label]) => (
             <ButtonBase key={name} className="way" aria-pressed={name === kind} onClick={() => go(name)}>
@@ -156,68 +164,58 @@ export default function CataloguePage() {
             values={editing.fields}
             faults={faults}
             onChange={(values) => setEditing({ ...editing, fields: values })}
-          />
+          >
+            {opened && (
+              <>
+                <ButtonBase
+                  className="key"
+                  onClick={() =>
+                    setEditing({ ...fresh(), fields: { ...opened.fields, name: `${opened.fields.name}, copy` } })
+                  }
+                >
+                  Copy it
+                </ButtonBase>
+                <ButtonBase className="key" onClick={() => void retire(opened).then((ok) => ok && setEditing(null))}>
+                  {opened.retired ? 'Put it back' : 'Retire it'}
+                </ButtonBase>
+                <ButtonBase className="key" onClick={() => void remove(opened.id).then((ok) => ok && setEditing(null))}>
+                  Delete it
+                </ButtonBase>
+              </>
+            )}
+          </ComponentForm>
         )}
         <div className="catalogue-grid" tabIndex={0} role="region" aria-label="Parts">
           <table className="cants">
             <thead>
               <tr>
-                {shown.map((field) => (
+                {columns.map((field) => (
                   <th key={field.name} scope="col">
                     {field.label}
                   </th>
                 ))}
-                <th scope="col">do</th>
               </tr>
             </thead>
             <tbody>
               {rows.map((row) => (
                 <tr key={row.id} className={row.retired ? 'retired' : ''} data-part={row.id}>
-                  {shown.map((field, i) =>
-                    i === 1 ? (
+                  {columns.map((field) =>
+                    field.name === NAME ? (
                       <th key={field.name} scope="row">
-                        {row.fields[field.name]}
+                        <ButtonBase
+                          className="plain"
+                          aria-label={`Open ${row.fields.name}`}
+                          aria-expanded={editing?.id === row.id}
+                          onClick={() => setEditing({ id: row.id, version: row.version, fields: row.fields })}
+                        >
+                          {row.fields.name}
+                        </ButtonBase>
                         {row.retired && <em> retired</em>}
                       </th>
                     ) : (
                       <td key={field.name}>{row.fields[field.name]}</td>
                     ),
                   )}
-                  <td className="row-acts">
-                    <ButtonBase
-                      className="plain"
-                      aria-label={`Edit ${row.fields.name}`}
-                      onClick={() => setEditing({ id: row.id, version: row.version, fields: row.fields })}
-                    >
-                      Edit
-                    </ButtonBase>
-                    <ButtonBase
-                      className="plain"
-                      aria-label={`Copy ${row.fields.name}`}
-                      onClick={() =>
-                        setEditing({
-                          ...fresh(),
-                          fields: { ...row.fields, name: `${row.fields.name}, copy` },
-                        })
-                      }
-                    >
-                      Copy
-                    </ButtonBase>
-                    <ButtonBase
-                      className="plain"
-                      aria-label={`${row.retired ? 'Put back' : 'Retire'} ${row.fields.name}`}
-                      onClick={() => void retire(row)}
-                    >
-                      {row.retired ? 'Put back' : 'Retire'}
-                    </ButtonBase>
-                    <ButtonBase
-                      className="plain"
-                      aria-label={`Delete ${row.fields.name}`}
-                      onClick={() => void remove(row.id)}
-                    >
-                      Delete
-                    </ButtonBase>
-                  </td>
                 </tr>
               ))}
             </tbody>

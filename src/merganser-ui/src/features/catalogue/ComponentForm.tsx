@@ -1,3 +1,4 @@
+import { useEffect, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../bench/Field';
 import type { Quantity } from '../../units/units';
@@ -9,10 +10,15 @@ interface Props {
   values: Fields;
   faults: Record<string, string[]>;
   onChange: (values: Fields) => void;
+  /** What else can be done with the part. */
+  children?: ReactNode;
 }
 
 /** One part as a form; which fields it has comes from the server. */
-export function ComponentForm({ fields, values, faults, onChange }: Props) {
+export function ComponentForm({ fields, values, faults, onChange, children }: Props) {
+  useEffect(() => {
+    document.querySelector<HTMLElement>('.component-form input, .component-form select')?.focus();
+  }, []);
   const put = (name: string, text: string) => onChange({ ...values, [name]: text });
   return (
     <section className="component-form" aria-label="The part">
@@ -42,6 +48,7 @@ export function ComponentForm({ fields, values, faults, onChange }: Props) {
           />
         ),
       )}
+      {children && <div className="row part-acts">{children}</div>}
     </section>
   );
 }

@@ -2,6 +2,12 @@ import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { answer, api, newId, type Schemas } from '../../api/client';
 import { Select } from '../../bench/Field';
+import { useEscape } from '../../bench/focus';
+
+const changes = (count: number) =>
+  count === 0
+    ? 'no part that is there changes.'
+    : `${count} ${count === 1 ? 'part' : 'parts'} that are there would change.`;
 
 type ImportView = Schemas['ImportView'];
 
@@ -29,6 +35,8 @@ export function ImportPanel({
     }, 120);
     return () => clearInterval(timer);
   }, [view, working, onDone]);
+
+  useEscape(true, onClose);
 
   const act = async (call: () => Promise<ImportView>) => {
     try {
@@ -95,13 +103,13 @@ export function ImportPanel({
                     ? view.message
                     : working
                       ? `${view.state === 'writing' ? 'Writing' : 'Checking'} ${view.done} of ${view.rows} …`
-                      : `${view.good} of ${view.rows} rows can be written, ${view.known} of them change a part that is there.`}
+                      : `${view.good} of ${view.rows} rows can be written; ${changes(view.changed)}`}
             </b>
           </p>
           {working && <progress max={view.rows} value={view.done} />}
           {view.state === 'checked' && (
             <>
-              <details className="mapping">
+              <details>
                 <summary>Which column is what ({Object.keys(view.mapping).length} found)</summary>
                 <div className="component-form">
                   {Object.keys(view.fields).map((field) => (
@@ -119,6 +127,21 @@ export function ImportPanel({
                   ))}
                 </div>
               </details>
+              {view.changes.length > 0 && (
+                <ul className="import-changes" aria-label="Parts that would change">
+                  {view.changes.slice(0, 20).map((change) => (
+                    <li key={change.id}>
+                      <b>
+                        Row {change.row}, {change.name}:
+                      </b>{' '}
+                      {change.fields
+                        .map((f) => `${view.fields[f.field] ?? f.field} ${f.from || 'empty'} to ${f.to || 'empty'}`)
+                        .join('; ')}
+                    </li>
+                  ))}
+                  {view.changed > 20 && <li>and {view.changed - 20} more</li>}
+                </ul>
+              )}
               {view.problemCount > 0 && (
                 <ul className="problems" aria-label="Problems">
                   {view.problems.slice(0, 20).map((p) => (

@@ -30,7 +30,7 @@ const row = {
   retired: false,
   version: 2,
 };
-const rack = { bows: [], next: { sentence: '', reason: '', action: '', button: '' }, archived: [] };
+const rack = { bows: [], next: { sentence: '', reason: '', action: '', button: '' }, archived: [], unreadable: [] };
 const answers = (more: Record<string, unknown> = {}) => ({
   '/api/component-fields': fields,
   '/api/catalogue?': { rows: [row], found: 1, all: 1 },
@@ -44,7 +44,7 @@ describe('the catalogue', () => {
     show(<CataloguePage />, '/catalogue?kind=wrap');
     expect(await screen.findByText('Band 3')).toBeTruthy();
     expect(screen.getByText('1 of 1')).toBeTruthy();
-    expect(screen.getAllByRole('columnheader').map((c) => c.textContent)).toEqual(['Maker', 'Name', 'Weight', 'do']);
+    expect(screen.getAllByRole('columnheader').map((c) => c.textContent)).toEqual(['Maker', 'Name', 'Weight']);
   });
 
   it('looks for what is typed on the server', async () => {
@@ -57,7 +57,7 @@ describe('the catalogue', () => {
   it('keeps an edit with the version it was made on', async () => {
     const asked = answering(answers({ '/api/catalogue/w1': row }));
     show(<CataloguePage />, '/catalogue?kind=wrap');
-    await userEvent.click(await screen.findByLabelText('Edit Band 3'));
+    await userEvent.click(await screen.findByLabelText('Open Band 3'));
     const weight = screen.getByLabelText('Weight');
     await userEvent.clear(weight);
     await userEvent.type(weight, '4,3');
@@ -76,7 +76,7 @@ describe('the catalogue', () => {
       answers({ '/api/catalogue/w1': () => refusing({ grains: ['Allowed is 0 to 60 gr: a few grains each.'] }) }),
     );
     show(<CataloguePage />, '/catalogue?kind=wrap');
-    await userEvent.click(await screen.findByLabelText('Edit Band 3'));
+    await userEvent.click(await screen.findByLabelText('Open Band 3'));
     await userEvent.clear(screen.getByLabelText('Weight'));
     await userEvent.type(screen.getByLabelText('Weight'), '900');
     await userEvent.click(screen.getByTestId('go'));
@@ -87,7 +87,8 @@ describe('the catalogue', () => {
   it('copies a part under a name of its own', async () => {
     const asked = answering(answers({ '/api/catalogue': row }));
     show(<CataloguePage />, '/catalogue?kind=wrap');
-    await userEvent.click(await screen.findByLabelText('Copy Band 3'));
+    await userEvent.click(await screen.findByLabelText('Open Band 3'));
+    await userEvent.click(screen.getByText('Copy it'));
     await userEvent.click(screen.getByTestId('go'));
     await waitFor(() => expect(asked.some((a) => a.method === 'POST')).toBe(true));
     const body = asked.find((a) => a.method === 'POST')!.body as { id: string; fields: { name: string } };
@@ -102,7 +103,8 @@ describe('the catalogue', () => {
       }),
     );
     show(<CataloguePage />, '/catalogue?kind=wrap');
-    await userEvent.click(await screen.findByLabelText('Delete Band 3'));
+    await userEvent.click(await screen.findByLabelText('Open Band 3'));
+    await userEvent.click(screen.getByText('Delete it'));
     expect(await screen.findByText(/it can be retired, not deleted/)).toBeTruthy();
   });
 });
@@ -118,7 +120,8 @@ describe('an import', () => {
     rows: 4,
     done: 4,
     good: 2,
-    known: 1,
+    changed: 1,
+    changes: [{ row: 3, id: 'w1', name: 'Band 3', fields: [{ field: 'grains', from: '4.1', to: '4.6' }] }],
     problems: [{ row: 3, column: 'weight', message: '“heavy” is not a number.' }],
     problemCount: 1,
     preview: [['Own', '5']],
@@ -135,7 +138,8 @@ describe('an import', () => {
     const asked = answering({ '/api/imports/': view({}), '/api/imports/i/confirm': view({ state: 'written' }) });
     show(<ImportPanel kind="wrap" onDone={onDone} onClose={vi.fn()} />);
     give();
-    expect(await screen.findByText(/2 of 4 rows can be written, 1 of them change/)).toBeTruthy();
+    expect(await screen.findByText(/2 of 4 rows can be written; 1 part/)).toBeTruthy();
+    expect(screen.getByText(/Weight 4.1 to 4.6/)).toBeTruthy();
     expect(screen.getByText('Row 3, weight:')).toBeTruthy();
     expect(onDone).not.toHaveBeenCalled();
     await userEvent.click(screen.getByText('Write 2 parts'));

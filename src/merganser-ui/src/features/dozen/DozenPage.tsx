@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../../api/client';
 import { BenchHead } from '../../bench/BenchHead';
+import { useEscape, useFaultFocus } from '../../bench/focus';
 import { Foot } from '../../bench/Foot';
 import { HeadsPane } from './HeadsPane';
 import { MatchPane } from './MatchPane';
@@ -76,7 +77,8 @@ export default function DozenPage() {
   const act = (action: string | null | undefined) => {
     if (!action || !dozen) return;
     const [what, a, b] = action.split(':');
-    if (what === 'weigh') go('weigh', a);
+    if (action.startsWith('check:')) void navigate(`/bows/${bowId}/bow?check=${a}`);
+    else if (what === 'weigh') go('weigh', a);
     else if (what === 'check') go('weigh', 'check');
     else if (what === 'tick') void bench.enter(dozen.id, { ...blank, kind: 'tick', number: Number(a), word: b! });
     else if (what === 'odd') go('weigh', dozen.classes.find((c) => c.pieces.some((p) => p.odd))?.name);
@@ -85,12 +87,15 @@ export default function DozenPage() {
     else if (what === 'tray') go('tray');
   };
 
+  useFaultFocus(bench.problem);
+  useEscape(planning !== null && dozen !== undefined, () => setPlanning(null));
   const loading = !bench.dozens.data || !arrows.data;
   const starting = !loading && (!dozen || planning !== null);
   return (
     <div className="page">
-      <BenchHead at="dozen" bowId={bowId} />
+      <BenchHead at="dozen" bowId={bowId} title={starting || loading ? undefined : ways.find(([w]) => w === way)![1]} />
       <main className="thing way-page">
+        {way !== 'weigh' && !starting && <h1 className="visually-hidden">{ways.find(([w]) => w === way)![1]}</h1>}
         {dozen && !starting && (
           <nav className="ways" aria-label="The dozen">
             {ways.map(([name, label]) => (

@@ -1,31 +1,27 @@
-import { useState } from 'react';
-import { Field } from '../../bench/Field';
+import { ReadingField } from '../../bench/ReadingField';
 import { number } from '../../units/units';
 import type { Dozen, DozenBench } from './useDozen';
 import { blank } from './WeighPane';
 
 /** Heads on the straightest arrows, the lightest arrow with the heaviest head; one kept for practice. */
 export function HeadsPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
-  const [typed, setTyped] = useState('');
   const { heads } = dozen;
   const next = heads.pieces.length + 1;
   return (
     <div className="tray-pane">
       <section aria-label="Heads">
         <h2>Heads</h2>
-        <Field
+        <ReadingField
           label={`Head ${next}, weight`}
           name="head"
           quantity="weight"
-          value={typed}
-          onChange={setTyped}
-          fault={bench.faults.value?.[0]}
-          onEnter={() =>
-            void bench
-              .enter(dozen.id, { ...blank, kind: 'piece', class: 'Head', number: next, value: typed, word: 'typed' })
-              .then((ok) => ok && setTyped(''))
-          }
+          fault={bench.faults.value?.[0] ?? bench.problem?.message}
+          onTake={async (value) => {
+            const entry = { ...blank, kind: 'piece', class: 'Head', value, word: 'typed' };
+            return (await bench.enter(dozen.id, entry)) ? `taken: ${value}` : null;
+          }}
           hint="or weigh them under Weigh in"
+          first
         />
         <ol className="tray">
           {heads.pieces.map((p) => (

@@ -1,15 +1,28 @@
 import { number } from '../../units/units';
 import type { InstrumentEvent } from './useInstrument';
 
-/** The reading itself, as large as can be read at arm's length; a stand-in says so. */
-export function LiveReading({ last, trouble }: { last: InstrumentEvent | null; trouble: string | null }) {
+/** The reading itself, as large as can be read at arm's length; a stand-in says so, and no reading is words. */
+export function LiveReading({
+  last,
+  trouble,
+  unit,
+}: {
+  last: InstrumentEvent | null;
+  trouble: string | null;
+  unit: string;
+}) {
+  const value = last?.value ?? null;
   return (
     <div className="live" data-testid="live">
       {(last?.simulated ?? true) && <span className="sim">simulated</span>}
-      <p className={trouble ? 'live-value n struck' : 'live-value n'}>
-        {last?.value === null || last === null ? '…' : number(last.value, 1)}
-        <small>{last?.unit ?? 'gr'}</small>
-      </p>
+      {value === null ? (
+        <p className="live-none">no reading yet</p>
+      ) : (
+        <p className="live-value n">
+          {trouble ? <s>{number(value, 1)}</s> : number(value, 1)}
+          <small>{last?.unit || unit}</small>
+        </p>
+      )}
       <p className="live-state" aria-live="polite">
         {trouble ? (
           <b>{trouble}; the field below is open</b>
@@ -19,6 +32,8 @@ export function LiveReading({ last, trouble }: { last: InstrumentEvent | null; t
           <>
             <span className="stable-bar" aria-hidden="true" /> stable
           </>
+        ) : value === null ? (
+          `waiting for ${unit}`
         ) : (
           <>
             <svg width="40" height="12" aria-hidden="true">

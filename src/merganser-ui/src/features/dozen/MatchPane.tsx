@@ -64,7 +64,7 @@ export function MatchPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
         )}
       </section>
       {match && (
-        <section className="match-found" aria-label="What was found">
+        <section data-testid="match-found" aria-label="What was found">
           <h1>{number(match.spread, 1)} gr apart</h1>
           <p>
             <b data-testid="match-words">{match.words}</b>

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, newId, Refusal } from '../../api/client';
 import { Field } from '../../bench/Field';
+import { ReadingField } from '../../bench/ReadingField';
 import { useRefresh } from '../../bench/queries';
 import { number, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
@@ -15,7 +16,6 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
   const [grains, setGrains] = useState(number(first, 1));
-  const [speed, setSpeed] = useState('');
   const [faults, setFaults] = useState<Record<string, string[]>>({});
   const view = useQuery({
     queryKey: ['chronograph', bowId],
@@ -26,7 +26,7 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
     void queries.invalidateQueries({ queryKey: ['figures', bowId] });
     refresh();
   };
-  const shoot = async (value: string, source: string) => {
+  const shoot = async (value: string, source: string): Promise<string | null> => {
     try {
       await answer(
         api.POST('/api/bows/{bowId}/chronograph', {
@@ -35,10 +35,12 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
         }),
       );
       setFaults({});
-      setSpeed('');
       done();
+      return `taken: ${value} ft/s with ${grains} gr`;
     } catch (error) {
-      setFaults(error instanceof Refusal ? error.errors : { speed: [(error as Error).message] });
+      const errors = error instanceof Refusal ? error.errors : {};
+      setFaults(errors.speed || errors.grains ? errors : { speed: [(error as Error).message] });
+      return null;
     }
   };
   const chrono = useInstrument('chronograph', true, (value) => void shoot(String(value), 'chronograph'));
@@ -51,7 +53,7 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
     <div className="tray-pane">
       <section aria-label="Chronograph">
         <h2>Chronograph</h2>
-        <LiveReading last={chrono.last} trouble={chrono.trouble} />
+        <LiveReading last={chrono.last} trouble={chrono.trouble} unit="ft/s" />
         <Field
           label="Arrow weight"
           name="arrowGrains"
@@ -60,17 +62,16 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
           onChange={setGrains}
           fault={faults.grains?.[0]}
         />
-        <Field
-          label="Or type the speed"
+        <ReadingField
+          label="Or type the speed, one shot after the other"
           name="speed"
           quantity="speed"
-          value={speed}
-          onChange={setSpeed}
           fault={faults.speed?.[0]}
-          onEnter={() => speed.trim() && void shoot(speed, 'typed')}
+          onTake={(value) => shoot(value, 'typed')}
+          first
         />
         {(chrono.last?.simulated ?? true) && (
-          <div className="row sim-row">
+          <div className="row">
             <span className="sim">simulated shot</span>
             <ButtonBase
               className="key"
@@ -92,8 +93,9 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
         <h2 data-testid="speed-words">{data?.words}</h2>
         {data?.virtualMass != null && (
           <p className="n">
-            Virtual mass K {number(data.virtualMass, 1)} ± {number(data.virtualMassError!, 1)} gr, energy{' '}
-            {withUnit(data.energy!, 'ft·lb', 2, units)} ± {number(data.energyError!, 2)}.
+            Virtual mass K {withUnit(data.virtualMass, 'gr', 1, units)} ±{' '}
+            {withUnit(data.virtualMassError!, 'gr', 1, units)}, energy {withUnit(data.energy!, 'ft·lb', 2, units)} ±{' '}
+            {withUnit(data.energyError!, 'ft·lb', 2, units)}.
           </p>
         )}
         <div className="beside-scroll" tabIndex={0} role="region" aria-label="Readings by arrow weight">

@@ -13,17 +13,17 @@ export function SpinPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
   const numbers =
     weighed.length > 0 ? weighed : Array.from({ length: dozen.plan.arrows + dozen.plan.spare }, (_, i) => i + 1);
   const [at, setAt] = useState(numbers[0] ?? 1);
-  const [runOut, setRunOut] = useState('');
-  const [spine, setSpine] = useState('');
-  const [index, setIndex] = useState('');
+  const [runOut, setRunOut] = useState<string | null>(null);
+  const [spine, setSpine] = useState<string | null>(null);
+  const [index, setIndex] = useState<string | null>(null);
   const shaft = dozen.shafts.find((s) => s.number === at);
   const keep = (word: string, value: string | null, note: string | null = null) =>
     bench.enter(dozen.id, { ...blank, kind: 'spin', number: at, word, value, note });
   const go = (n: number) => {
     setAt(n);
-    setRunOut('');
-    setSpine('');
-    setIndex('');
+    setRunOut(null);
+    setSpine(null);
+    setIndex(null);
   };
   return (
     <div className="tray-pane">
@@ -93,26 +93,26 @@ export function SpinPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
           label="Run-out from the dial"
           name="runOut"
           quantity="length"
-          value={runOut || (shaft?.runOut ?? '').toString()}
+          value={runOut ?? (shaft?.runOut ?? '').toString()}
           onChange={setRunOut}
           fault={bench.faults.value?.[0]}
-          onEnter={() => void keep('runOut', runOut)}
+          onEnter={() => runOut !== null && void keep('runOut', runOut).then((ok) => ok && setRunOut(null))}
           hint="Enter keeps it"
         />
         <Field
           label="Spine, 28 in under 1.94 lb"
           name="spine"
-          value={spine || (shaft?.spine ?? '').toString()}
+          value={spine ?? (shaft?.spine ?? '').toString()}
           onChange={setSpine}
-          onEnter={() => void keep('spine', spine)}
+          onEnter={() => spine !== null && void keep('spine', spine).then((ok) => ok && setSpine(null))}
           hint="Enter keeps it"
         />
         <Field
           label="Mark of the stiff side"
           name="index"
-          value={index || (shaft?.indexMark ?? '')}
+          value={index ?? shaft?.indexMark ?? ''}
           onChange={setIndex}
-          onEnter={() => void keep('index', null, index)}
+          onEnter={() => index !== null && void keep('index', null, index).then((ok) => ok && setIndex(null))}
           hint="Enter keeps it"
         />
       </section>

@@ -9,8 +9,9 @@ import { blank } from './WeighPane';
 /** The build list: which pieces make which arrow, ticked as it is assembled; and the arrow's own record. */
 export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
   const units = useUnits();
-  const [open, setOpen] = useState<number>(dozen.tray.find((a) => a.state !== 'verified')?.number ?? 1);
-  const arrow = dozen.tray.find((a) => a.number === open);
+  const use = dozen.tray.filter((a) => !a.retired);
+  const [open, setOpen] = useState<number>(use.find((a) => a.state !== 'verified')?.number ?? 1);
+  const arrow = use.find((a) => a.number === open) ?? use[0];
   const done = (step: string) => arrow!.ticked.includes(step);
   if (dozen.tray.length === 0)
     return <p className="way-body">Match the pieces first: then the build list stands here.</p>;
@@ -36,7 +37,7 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
               </tr>
             </thead>
             <tbody>
-              {dozen.tray.map((a) => (
+              {use.map((a) => (
                 <tr key={a.number} className={a.number === open ? 'differs' : ''} data-arrow={a.number}>
                   <th scope="row">
                     <ButtonBase className="plain" onClick={() => setOpen(a.number)} aria-pressed={a.number === open}>
@@ -49,13 +50,23 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
                   <td>
                     {number(a.total, 1)} <small className="muted">{signed(a.deviation, 1)}</small>
                   </td>
-                  <td>{a.retired ? 'retired' : a.state}</td>
+                  <td>{a.state}</td>
                   <td>{a.built === null ? '' : `${number(a.built, 1)}, glue and wrap ${signed(a.glueAndWrap!, 1)}`}</td>
                 </tr>
               ))}
             </tbody>
           </table>
         </div>
+        {dozen.tray
+          .filter((a) => a.retired)
+          .map((a) => (
+            <p key={a.number} className="caution" role="note">
+              <span>
+                <b>Arrow {a.number} is out of use.</b>
+                {a.retiredWhy}
+              </span>
+            </p>
+          ))}
         <p className="row">
           <a className="plain-link" href={`/api/dozens/${dozen.id}/tray.pdf`} download>
             Print the list
@@ -82,9 +93,11 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
                 <label className="tick">
                   <Checkbox
                     checked={done(step.code)}
-                    disabled={bench.busy || done(step.code)}
+                    disabled={bench.busy}
                     onChange={() =>
-                      void bench.enter(dozen.id, { ...blank, kind: 'tick', number: arrow.number, word: step.code })
+                      void (done(step.code)
+                        ? bench.withdraw(dozen.id, arrow.tickIds[step.code]!)
+                        : bench.enter(dozen.id, { ...blank, kind: 'tick', number: arrow.number, word: step.code }))
                     }
                     slotProps={{ input: { 'data-tick': step.code } as object }}
                   />
@@ -108,11 +121,7 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
             <Made label="Nock turned to" value={arrow.nockMark} onKeep={(v) => made('nock', null, v)} />
             <Made label="Paper result" value={arrow.paper} onKeep={(v) => made('paper', null, v)} />
             <Made label="Note" value={arrow.note} onKeep={(v) => made('note', null, v)} />
-            <Made
-              label="Retired, why"
-              value={arrow.retired ? 'retired' : null}
-              onKeep={(v) => made('retired', null, v)}
-            />
+            <Made label="Retired, why" value={arrow.retiredWhy} onKeep={(v) => made('retired', null, v)} />
           </div>
           <p>
             FOC {number(arrow.frontOfCenter, 1)} % from its pieces

@@ -1,7 +1,8 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { Field } from '../../bench/Field';
-import { isPageKey } from '../../bench/keys';
+import { isPageKey, ownsEnter } from '../../bench/keys';
+import { ReadingField } from '../../bench/ReadingField';
 import { number } from '../../units/units';
 import { LiveReading } from './LiveReading';
 import type { Dozen, DozenBench } from './useDozen';
@@ -19,7 +20,6 @@ const NOMINAL: Record<string, number> = { Shaft: 252, Insert: 25, Point: 100, No
 
 /** One class after the other, hands on the parts: the reading takes itself when it stands still and the pan was empty. */
 export function WeighPane({ dozen, bench, kind, onKind }: Props) {
-  const [typed, setTyped] = useState('');
   const [table, setTable] = useState('');
   const [tone, setTone] = useState(() => localStorage.getItem('merganser-tone') !== 'off');
   const [nominal, setNominal] = useState('100');
@@ -28,17 +28,21 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
   const pieces = kind === 'Head' ? dozen.heads.pieces : (group?.pieces ?? []);
   const wanted = group?.wanted ?? Math.max(6, pieces.length + 1);
   const next = firstFree(pieces.map((p) => p.number));
-  const enter = async (value: string, source: string) => {
-    const ok = checking
+  const enter = async (value: string, source: string): Promise<string | null> => {
+    // The server numbers the piece, so that two at once are two.
+    const after = checking
       ? await bench.enter(dozen.id, { ...blank, kind: 'check', value, second: nominal })
-      : await bench.enter(dozen.id, { ...blank, kind: 'piece', class: kind, number: next, value, word: source });
-    if (!ok) return;
-    setTyped('');
+      : await bench.enter(dozen.id, { ...blank, kind: 'piece', class: kind, value, word: source });
+    if (!after) return null;
     if (tone) beep();
-    if (!checking && group && pieces.length + 1 >= wanted) {
-      const open = dozen.classes.find((c) => c.name !== kind && c.missing > 0);
+    if (checking) return `taken: the check weight reads ${value}`;
+    const now = after.classes.find((c) => c.name === kind);
+    if (now && now.pieces.length >= now.wanted) {
+      const open = after.classes.find((c) => c.name !== kind && c.missing > 0);
       if (open) onKind(open.name);
     }
+    const piece = newest(now?.pieces ?? after.heads.pieces, pieces);
+    return piece ? `taken: ${kind} ${piece.number}, ${number(piece.grains, 1)} gr` : `taken: ${value}`;
   };
   const scale = useInstrument('scale', true, (value) => void enter(String(value), 'scale'));
   const lastPiece = pieces.toSorted((a, b) => a.number - b.number).at(-1);
@@ -55,7 +59,7 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
       if (event.key === 'Backspace' && lastPiece) void bench.withdraw(dozen.id, lastPiece.entryId);
       else if (event.key === '0') void scale.order({ order: 'tare', value: null });
       else if (event.key.toLowerCase() === 't') setTone(flip);
-      else if (event.key === 'Enter' && event.target === document.body) {
+      else if (event.key === 'Enter' && !ownsEnter(event)) {
         event.preventDefault();
         takeNow();
       } else return;
@@ -71,7 +75,7 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
   };
   return (
     <div className="weigh">
-      <section className="weigh-left" aria-label="Classes">
+      <section aria-label="Classes">
         <h2>Weigh in</h2>
         <ul>
           <li>
@@ -104,7 +108,7 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
       </section>
       <section className="weigh-middle" aria-label="The scale">
         <h1>{checking ? `Check weight, ${nominal} gr` : `${kind} ${next}`}</h1>
-        <LiveReading last={scale.last} trouble={scale.trouble} />
+        <LiveReading last={scale.last} trouble={scale.trouble} unit="gr" />
         {dozen.check?.off && (
           <p className="caution" role="note">
             <span>
@@ -117,14 +121,14 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
           {checking && (
             <Field label="The check weight" name="nominal" quantity="weight" value={nominal} onChange={setNominal} />
           )}
-          <Field
-            label="Or type it"
+          <ReadingField
+            label="Or type it, one after the other"
             name="weight"
             quantity="weight"
-            value={typed}
-            onChange={setTyped}
-            fault={bench.faults.value?.[0] ?? bench.faults.number?.[0]}
-            onEnter={() => typed.trim() && void enter(typed, 'typed')}
+            fault={bench.faults.value?.[0] ?? bench.faults.number?.[0] ?? bench.problem?.message}
+            onTake={(value) => enter(value, 'typed')}
+            onEmpty={takeNow}
+            first
           />
           <ButtonBase className="key" onClick={takeNow}>
             Take now
@@ -137,7 +141,7 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
           </ButtonBase>
         </div>
         {(scale.last?.simulated ?? true) && (
-          <div className="row sim-row">
+          <div className="row">
             <span className="sim">simulated pan</span>
             <ButtonBase className="key" onClick={put} data-testid="put">
               Put the next piece on
@@ -173,7 +177,7 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
           </details>
         )}
       </section>
-      <section className="weigh-right" aria-label="The tray">
+      <section aria-label="The tray">
         <h2>
           Tray{' '}
           <small className="muted">
@@ -211,6 +215,10 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
 }
 
 export const blank = { class: null, number: null, value: null, second: null, word: null, note: null };
+
+/** The piece that was not there before. */
+const newest = (now: Dozen['heads']['pieces'], before: Dozen['heads']['pieces']) =>
+  now.find((p) => !before.some((b) => b.entryId === p.entryId)) ?? now.at(-1);
 
 function firstFree(taken: number[]): number {
   let n = 1;

@@ -40,6 +40,8 @@ const arrow = (number: number, part: Partial<Dozen['tray'][number]> = {}): Dozen
   paper: null,
   retired: false,
   note: null,
+  retiredWhy: null,
+  tickIds: {},
   ...part,
 });
 
@@ -96,26 +98,32 @@ const bench = () =>
 
 describe('a live reading', () => {
   it('is marked as simulated and says when it stands still', () => {
-    render(<LiveReading last={reading({})} trouble={null} />);
+    render(<LiveReading last={reading({})} trouble={null} unit="gr" />);
     expect(screen.getByText('simulated')).toBeTruthy();
     expect(screen.getByText('252.3')).toBeTruthy();
     expect(screen.getByText('stable')).toBeTruthy();
   });
 
   it('of a real device is not marked', () => {
-    render(<LiveReading last={reading({ simulated: false, stable: false })} trouble={null} />);
+    render(<LiveReading last={reading({ simulated: false, stable: false })} trouble={null} unit="gr" />);
     expect(screen.queryByText('simulated')).toBeNull();
     expect(screen.getByText('moving')).toBeTruthy();
   });
 
   it('waits for an empty pan after a piece was taken', () => {
-    render(<LiveReading last={reading({ waitsForEmpty: true })} trouble={null} />);
+    render(<LiveReading last={reading({ waitsForEmpty: true })} trouble={null} unit="gr" />);
     expect(screen.getByText('taken: lift the piece off')).toBeTruthy();
   });
 
+  it('that has not come yet is words, in its own unit', () => {
+    const { container } = render(<LiveReading last={null} trouble={null} unit="ft/s" />);
+    expect(screen.getByText('no reading yet')).toBeTruthy();
+    expect(container.textContent).not.toMatch(/gr|…/);
+  });
+
   it('that is lost is struck through and typing stays open', () => {
-    const { container } = render(<LiveReading last={reading({})} trouble="no reading for 4 s" />);
-    expect(container.querySelector('.struck')).toBeTruthy();
+    const { container } = render(<LiveReading last={reading({})} trouble="no reading for 4 s" unit="gr" />);
+    expect(container.querySelector('s')?.textContent).toBe('252.3');
     expect(screen.getByText(/no reading for 4 s; the field below is open/)).toBeTruthy();
   });
 });
@@ -211,6 +219,6 @@ describe('heads', () => {
     expect(screen.getByText('450.4')).toBeTruthy();
     expect(screen.getByText('Head 4 is the practice head.')).toBeTruthy();
     await userEvent.type(screen.getByLabelText('Head 2, weight'), '101{Enter}');
-    expect(acts.enter).toHaveBeenCalledWith('d', expect.objectContaining({ class: 'Head', number: 2, value: '101' }));
+    expect(acts.enter).toHaveBeenCalledWith('d', expect.objectContaining({ class: 'Head', value: '101' }));
   });
 });

@@ -40,9 +40,9 @@ export function useDozen(bowId: string) {
         answer(api.POST('/api/dozens/{id}/entries', { params: { path: { id: dozenId } }, body: { ...entry, id } })),
       ),
     weights: (dozenId: string, kind: string, text: string) =>
-      act(`weights ${kind} ${text}`, () =>
+      act(`weights ${kind} ${text}`, (id) =>
         answer(
-          api.POST('/api/dozens/{id}/weights', { params: { path: { id: dozenId } }, body: { class: kind, text } }),
+          api.POST('/api/dozens/{id}/weights', { params: { path: { id: dozenId } }, body: { id, class: kind, text } }),
         ),
       ),
     withdraw: (dozenId: string, entryId: string) =>

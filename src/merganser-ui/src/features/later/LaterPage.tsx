@@ -1,6 +1,7 @@
 import { useNavigate, useParams } from 'react-router';
 import { BenchHead, type StopName } from '../../bench/BenchHead';
 import { Foot } from '../../bench/Foot';
+import { useBow } from '../../bench/queries';
 
 const holds: Partial<Record<StopName, { title: string; text: string }>> = {
   groups: {
@@ -14,6 +15,7 @@ const holds: Partial<Record<StopName, { title: string; text: string }>> = {
 export default function LaterPage() {
   const { bowId, stop } = useParams();
   const navigate = useNavigate();
+  const unsound = useBow(bowId).data?.unsound;
   const at = (stop ?? 'story') as StopName;
   const words = holds[at] ?? { title: 'Nothing here', text: 'There is no such stop on the rule.' };
   return (
@@ -23,12 +25,21 @@ export default function LaterPage() {
         <h1>{words.title}</h1>
         <p className="muted">{words.text}</p>
       </main>
-      <Foot
-        sentence="This stop is still empty: go on with the paper."
-        reason="Bow, arrow and paper are ready for work."
-        button="To the paper"
-        onGo={() => void navigate(`/bows/${bowId}/paper`)}
-      />
+      {unsound ? (
+        <Foot
+          sentence="Do not shoot this bow until it is repaired."
+          reason={unsound}
+          button="To the inspection"
+          onGo={() => void navigate(`/bows/${bowId}/bow?check=inspection`)}
+        />
+      ) : (
+        <Foot
+          sentence="This stop is still empty: go on with the paper."
+          reason="Bow, arrow and paper are ready for work."
+          button="To the paper"
+          onGo={() => void navigate(`/bows/${bowId}/paper`)}
+        />
+      )}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useRef } from 'react';
-import { tearPath } from '../../drawing/tear';
-import { number, signed } from '../../units/units';
+import { sideways, tearPath } from '../../drawing/tear';
+import { number } from '../../units/units';
 import { useSay } from '../../units/UnitsContext';
 import { counted, purposes, type Paper, type ShotSet } from './paperTypes';
 
@@ -73,7 +73,7 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
             <span>
               <b>Next set</b>
               <br />
-              {say(`${signed(ghost.mean.x, 2)} in right`)}
+              {say(sideways(ghost.mean.x))}
               <br />
               <small>predicted, 95 %</small>
             </span>
@@ -89,13 +89,7 @@ function Between({ set, before }: { set: ShotSet; before: ShotSet }) {
     <div className="film-move">
       {set.movesBefore.length === 0
         ? 'nothing moved'
-        : set.movesBefore.map((m) => (
-            <span key={m.id}>
-              {m.correction
-                ? `corrected to ${signed(m.to, 0)}`
-                : `${m.name} ${signed(m.from, 0)} to ${signed(m.to, 0)}`}
-            </span>
-          ))}
+        : set.movesBefore.map((m) => <span key={m.id}>{m.correction ? `corrected: ${m.after}` : m.words}</span>)}
       <Arrow />
       {before.notesAfter.length > 0 && (
         <small title={before.notesAfter.map((n) => n.note).join('; ')}>

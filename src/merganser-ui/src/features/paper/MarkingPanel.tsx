@@ -1,7 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Field } from '../../bench/Field';
-import { signed } from '../../units/units';
+import { height, sideways } from '../../drawing/tear';
 import { useSay } from '../../units/UnitsContext';
 import { drawnTear, type Choices, type Marking } from './paperTypes';
 import { SayIt } from './SayIt';
@@ -38,7 +38,7 @@ export function MarkingPanel(props: Props) {
       <p className="lab">Shot {number}</p>
       <h1>
         {tear && entry === 'mark'
-          ? say(`Tail ${signed(tear.x, 2)} in right, ${signed(tear.y, 2)} in up`)
+          ? say(`Tail ${sideways(tear.x)}, ${height(tear.y)}`)
           : entry === 'say'
             ? 'In the shooter’s own words'
             : 'Point hole first, then the tail'}

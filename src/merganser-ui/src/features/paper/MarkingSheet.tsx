@@ -74,7 +74,10 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
       event.stopPropagation();
       if (marking.tail) onKeep();
       else put(next, cross);
-    } else if (event.key === 'Escape') onCancel();
+    } else if (event.key === 'Escape') {
+      event.preventDefault();
+      onCancel();
+    }
   };
 
   const screen = (hole: Hole) => ({ x: cx + hole.x * px, y: cy - hole.y * px });

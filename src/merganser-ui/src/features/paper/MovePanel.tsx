@@ -3,7 +3,6 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Select } from '../../bench/Field';
 import { Scale } from '../../bench/Scale';
-import { signed } from '../../units/units';
 
 interface Props {
   adjusters: Schemas['AdjusterView'][];
@@ -46,18 +45,20 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], o
   const last = moves.findLast((m) => m.adjuster === adjuster.kind);
   const wrong = last ? (last.corrects ?? last.id) : null;
   const by = to - adjuster.position;
+  const place = (at: number) => adjuster.places[at - adjuster.lower] ?? '';
   return (
     <section className="reading" aria-label="Log a move">
       <p className="lab">What was really done</p>
       <h1>{corrects ? 'Correct the entry' : 'Log a move'}</h1>
       <Select
+        first
         label="Adjuster"
         name="adjuster"
         value={adjuster.kind}
         onChange={choose}
         choices={adjusters.map((a) => ({ value: a.kind, label: a.name }))}
       />
-      <Scale lower={adjuster.lower} upper={adjuster.upper} at={to} label={`${adjuster.name} to ${to}`} />
+      <Scale lower={adjuster.lower} upper={adjuster.upper} at={to} label={`${adjuster.name}: ${place(to)}`} />
       <div className="row">
         <ButtonBase
           className="key"
@@ -67,8 +68,8 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], o
         >
           −
         </ButtonBase>
-        <b className="n big" data-testid="move-to">
-          {signed(adjuster.position, 0)} to {signed(to, 0)}
+        <b className="n" data-testid="move-to">
+          {place(adjuster.position)} → {place(to)}
         </b>
         <ButtonBase
           className="key"

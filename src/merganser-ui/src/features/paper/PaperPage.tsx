@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../../api/client';
 import { BenchHead } from '../../bench/BenchHead';
+import { useEscape, useFaultFocus } from '../../bench/focus';
 import { Foot } from '../../bench/Foot';
 import { useBow } from '../../bench/queries';
 import { NocksPage } from './NocksPage';
@@ -34,10 +35,13 @@ export default function PaperPage() {
   const plan: Plan =
     planning ?? freshPlan((kept.find((a) => a.kept!.id === paper?.arrowVersionId) ?? kept[0])?.kept?.id ?? '');
 
+  useEscape(planning !== null && paper !== undefined, () => setPlanning(null));
+  useFaultFocus(bench.problem);
+
   if (way === 'nocks')
     return (
       <div className="page">
-        <BenchHead at="paper" bowId={bowId} />
+        <BenchHead at="paper" bowId={bowId} title="Nocks" />
         <NocksPage bowId={bowId} choices={bench.choices.data} />
       </div>
     );
@@ -56,6 +60,7 @@ export default function PaperPage() {
           goNocks={() => void navigate(`/bows/${bowId}/paper?way=nocks`)}
           onNew={() => setPlanning(plan)}
           goStart={() => void navigate('/')}
+          goCheck={(kind) => void navigate(`/bows/${bowId}/bow?check=${kind}`)}
         />
       </div>
     );

@@ -2,6 +2,7 @@ import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Foot } from '../../bench/Foot';
+import { focusHome, useEscape } from '../../bench/focus';
 import { isPageKey } from '../../bench/keys';
 import { useUndo } from '../../bench/useUndo';
 import { FilmStrip } from './FilmStrip';
@@ -38,12 +39,13 @@ interface Props {
   onNew: () => void;
   goStart: () => void;
   goNocks: () => void;
+  goCheck: (kind: string) => void;
 }
 
 const markSlot = (id: string) => `merganser-mark-${id}`;
 
 /** A paper in work. */
-export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goStart, goNocks }: Props) {
+export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goStart, goNocks, goCheck }: Props) {
   const last = paper.sets.at(-1)!;
   const [shownId, setShownId] = useState(last.id);
   const [way, setWay] = useState<Way>(firstWay);
@@ -51,6 +53,8 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
   const [marking, setMarkingState] = useState<Marking | null>(() => readMarking(paper.id));
   const shown = paper.sets.find((s) => s.id === shownId) ?? last;
   const undo = useUndo();
+  const [taking, setTaking] = useState<Schemas['MoveView'] | null>(null);
+  const [reopened, setReopened] = useState(false);
   const usualSide: Side = last.shots.at(-1)?.side ?? paper.sets.at(-2)?.shots.at(-1)?.side ?? 'shootingSide';
 
   const setMarking = (next: Marking | null) => {
@@ -71,14 +75,29 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
     if (after) {
       setMarking(null);
       setWay('reading');
+      setShownId(after.sets.at(-1)!.id);
       const shot = after.sets.at(-1)!.shots.at(-1)!;
-      undo.offer('Undo the shot', () => void bench.markShot(shot, 'marked wrongly'));
+      const what = `shot ${shot.number} of set ${after.sets.at(-1)!.number}`;
+      undo.offer(what, () => void bench.markShot(shot, 'marked wrongly').then((ok) => ok && undo.done(what)));
+      sayReopened(after);
+      setTimeout(focusHome);
     }
+  };
+  const sayReopened = (after: Paper) =>
+    setReopened(paper.acceptedAt !== null && after.acceptedAt === null && paper.plan.kind === 'tune');
+  const look = (next: Way) => {
+    setWay(next);
+    setTimeout(() =>
+      document
+        .querySelector<HTMLElement>('.ways-pane .reading :is(select, input, button, h1), .ways-pane .reading')
+        ?.focus(),
+    );
   };
   const show = (after: Paper | null) => {
     if (!after) return;
     setShownId(after.sets.at(-1)!.id);
     setWay('reading');
+    setTimeout(focusHome);
   };
   const logMove = async (
     adjuster: Schemas['AdjusterKind'],
@@ -86,8 +105,28 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
     note: string,
     corrects: string | null,
     afterSetId: string | null = null,
-  ) => show(await bench.move(paper, adjuster, to, note, corrects, afterSetId));
-  const newSet = async (next: NextSet) => show(await bench.newSet(paper, next));
+  ) => {
+    const after = await bench.move(paper, adjuster, to, note, corrects, afterSetId);
+    show(after);
+    if (!after) return;
+    sayReopened(after);
+    const made = after.lastMove;
+    if (made?.adjuster === adjuster && !corrects) undo.offer(made.words, () => setTaking(made));
+    else undo.forget();
+  };
+  /** A move is taken back as an entry that was wrong, or as a real move the other way: software turns no screw. */
+  const takeBack = async (move: Schemas['MoveView'], loggedWrongly: boolean) => {
+    setTaking(null);
+    const note = loggedWrongly ? '' : 'turned back';
+    const after = await bench.move(paper, move.adjuster, move.from, note, loggedWrongly ? move.id : null);
+    show(after);
+    if (after) undo.done(move.words);
+  };
+  const newSet = async (next: NextSet) => {
+    const after = await bench.newSet(paper, next);
+    show(after);
+    if (after) undo.forget();
+  };
   /** Real moves back to how the bow stood at a set, one by one; each is logged. */
   const goBackTo = async (set: ShotSet) => {
     let after: Paper | null = paper;
@@ -107,13 +146,23 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
     });
   };
   const accept = async () => {
-    if (await bench.accept(paper, paper.acceptedAt === null))
-      undo.offer('Undo', () => void bench.accept(paper, paper.acceptedAt !== null));
+    const open = paper.acceptedAt === null;
+    if (!(await bench.accept(paper, open))) return;
+    setReopened(false);
+    const what = open ? 'the accepting' : 'the opening';
+    undo.offer(what, () => void bench.accept(paper, !open).then((ok) => ok && undo.done(what)));
   };
   const markShot = async (shot: Shot, reason: string | null, doubtful = false) => {
-    if (await bench.markShot(shot, reason, doubtful))
-      undo.offer('Undo', () => void bench.markShot(shot, shot.voidReason, shot.doubtful));
+    if (!(await bench.markShot(shot, reason, doubtful))) return;
+    const what = `shot ${shot.number} ${reason ? 'void' : doubtful ? 'doubted' : 'counted'}`;
+    undo.offer(
+      what,
+      () => void bench.markShot(shot, shot.voidReason, shot.doubtful).then((ok) => ok && undo.done(what)),
+    );
   };
+  useEscape(marking !== null, () => setMarking(null));
+  useEscape(marking === null && way !== 'reading', () => setWay('reading'));
+  useEscape(taking !== null, () => setTaking(null));
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -122,8 +171,8 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
       if (marking) {
         if (key === 'f')
           setMarking({ ...marking, side: marking.side === 'shootingSide' ? 'targetSide' : 'shootingSide' });
-      } else if (key === 'm') setWay('move');
-      else if (key === 'v') setWay('shots');
+      } else if (key === 'm') look('move');
+      else if (key === 'v') look('shots');
       else if (key === 'n') {
         event.preventDefault();
         mark();
@@ -136,11 +185,12 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
   const act = (action: string | null | undefined) => {
     if (action === 'mark') mark();
     else if (action === 'accept') void accept();
-    else if (action === 'logMove') setWay('move');
+    else if (action === 'logMove') look('move');
     else if (action === 'madeMove' && paper.advice.move)
       void logMove(paper.advice.move.kind, paper.advice.move.to, '', null);
     else if (action === 'start') goStart();
-    else if (action === 'rung') setWay('ladder');
+    else if (action === 'rung') look('ladder');
+    else if (action?.startsWith('check:')) goCheck(action.slice(6));
     else if (action === 'backToSession') void newSet({ distance: last.distanceTyped, fletched: last.fletched });
     else if (action === 'nextStage' && paper.plan.nextStage)
       void newSet({ distance: String(paper.plan.nextStage.distance), fletched: paper.plan.nextStage.fletched });
@@ -195,6 +245,32 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
                 Mark a shot
               </ButtonBase>
             </div>
+            {reopened && (
+              <p className="caution" role="status">
+                <span>
+                  <b>Open again.</b>This paper was accepted: that the bow shot well so is taken back until you accept it
+                  anew.
+                </span>
+              </p>
+            )}
+            {taking && (
+              <div className="taking" role="group" aria-label="How is it taken back?">
+                <p>
+                  <b>{taking.words}.</b> Was it logged wrongly, or turned back on the bow?
+                </p>
+                <p className="row">
+                  <ButtonBase className="key" autoFocus onClick={() => void takeBack(taking, true)}>
+                    It was logged wrongly
+                  </ButtonBase>
+                  <ButtonBase className="key" onClick={() => void takeBack(taking, false)}>
+                    I turned it back on the bow
+                  </ButtonBase>
+                  <ButtonBase className="plain" onClick={() => setTaking(null)}>
+                    Leave it
+                  </ButtonBase>
+                </p>
+              </div>
+            )}
             {way === 'reading' && <ReadingPanel paper={paper} set={shown} onBack={(set) => void goBackTo(set)} />}
             {way === 'shots' && (
               <ShotsPanel set={shown} onMark={(shot, reason, doubtful) => void markShot(shot, reason, doubtful)} />
@@ -245,7 +321,15 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
           </div>
         </div>
       </main>
-      {bench.unreachable ? (
+      {bench.problem && !marking && way !== 'move' && !bench.unreachable ? (
+        <Foot
+          trouble
+          sentence={bench.problem.message}
+          reason="Nothing was changed."
+          button="I see"
+          onGo={bench.clear}
+        />
+      ) : bench.unreachable ? (
         <Foot
           trouble
           sentence="Kept here, not yet saved."

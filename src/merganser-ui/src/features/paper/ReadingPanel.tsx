@@ -1,7 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
 import { Figure } from '../../bench/Figure';
-import { number, signed, withUnit } from '../../units/units';
+import { number, withUnit } from '../../units/units';
 import { useSay, useUnits } from '../../units/UnitsContext';
 import { ChanceBar } from './ChanceBar';
 import { TrialPanel } from './TrialPanel';
@@ -71,7 +71,13 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
   return (
     <div className="move-box" data-testid="advice" data-kind={advice.kind}>
       <p className="move-tag">
-        {advice.kind === 'smallTest' ? 'A small test' : advice.move ? 'The one move' : 'The one advice'}
+        {advice.kind === 'unsound'
+          ? 'Stop'
+          : advice.kind === 'smallTest'
+            ? 'A small test'
+            : advice.move
+              ? 'The one move'
+              : 'The one advice'}
       </p>
       <h2>{say(advice.move ? advice.move.order : advice.sentence)}</h2>
       <p>{say(advice.reason)}</p>
@@ -90,7 +96,7 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
       )}
       {advice.move && (
         <p className="muted">
-          From {signed(advice.move.from, 0)} to {signed(advice.move.to, 0)}.{' '}
+          {advice.move.places}{' '}
           {advice.move.needsPress ? 'Press needed: only with the right press and the manual. ' : 'No press. '}
           {advice.move.after}
         </p>
@@ -156,7 +162,7 @@ function PastSet({ set, onBack }: { set: ShotSet; onBack?: (set: ShotSet) => voi
 /** The spine question, computed: the fit, and what each cure does to it. */
 function SpineCheck({ check }: { check: Schemas['SpineCheckView'] }) {
   return (
-    <div className="spine-check" data-testid="spine-check">
+    <div data-testid="spine-check">
       <h2>Is it the spine?</h2>
       <p>
         As computed: fit <b className="n">{number(check.ratio, 2)}</b>, {check.words} ({number(check.low, 2)} to{' '}

@@ -1,6 +1,5 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { signed } from '../../units/units';
 import { useSay } from '../../units/UnitsContext';
 import type { Shot, ShotSet } from './paperTypes';
 
@@ -59,7 +58,7 @@ function ShotLine({
     <li className={isVoid ? 'void' : shot.doubtful ? 'doubted' : ''}>
       <b className="n">{shot.number}</b>
       <span className="n">
-        {say(`${signed(shot.tear.x, 2)} in right, ${signed(shot.tear.y, 2)} in up`)}
+        {say(shot.place)}
         {shot.arrowNumber && <small className="muted"> arrow {shot.arrowNumber}</small>}
         {shot.words && <small className="muted"> as said</small>}
         {shot.side === 'targetSide' && <small className="muted"> read from the target side, mirrored</small>}

@@ -52,7 +52,7 @@ describe('nock tuning', () => {
     const asked = answering({ '/dozens/d/nocks/s': nocks(), '/dozens/d/nocks': nocks(), '/dozens': dozens });
     show(<NocksPage bowId="b" choices={choices} />);
     expect(await screen.findByText('Bare, step 1 of 4')).toBeTruthy();
-    expect(screen.getByText('Keep this shot').closest('button')!.disabled).toBe(true);
+    expect(screen.getByText('Keep this shot').closest('button')!.getAttribute('aria-disabled')).toBe('true');
     await userEvent.click(screen.getByText('One clean hole'));
     await userEvent.click(screen.getByText('Keep this shot'));
     await waitFor(() => expect(asked.some((a) => a.method === 'POST')).toBe(true));

@@ -22,6 +22,7 @@ const shot = (number: number, part: object = {}) => ({
   arrowNumber: null,
   words: null,
   shotAt: '2026-11-23T18:00:00Z',
+  place: '0.80 in left, 0.05 in high',
   ...part,
 });
 
@@ -56,6 +57,9 @@ const adjuster = (part: object = {}) => ({
   minus: 'Rest 1 click up',
   inchesPerStep: null,
   seats: null,
+  standing: '2 clicks down',
+  room: 'to go: 62 clicks up, 58 clicks down',
+  places: Array.from({ length: 121 }, (_, i) => `place ${i - 60}`),
   ...part,
 });
 
@@ -104,7 +108,7 @@ describe('logging what was really done', () => {
       needsPress: false,
       after: '',
     });
-    expect(screen.getByTestId('move-to').textContent).toBe('+2 to \u221218');
+    expect(screen.getByTestId('move-to').textContent).toBe('place 2 → place -18');
     await userEvent.click(screen.getByLabelText('One more: Rest 1 click down'));
     await userEvent.click(screen.getByText('Log this move'));
     expect(onLog).toHaveBeenCalledWith('restHeight', -17, '', null, null);
@@ -113,7 +117,7 @@ describe('logging what was really done', () => {
   it('takes another adjuster from where it stands, with a note', async () => {
     const onLog = logged();
     await userEvent.selectOptions(screen.getByLabelText('Adjuster'), 'nockingPoint');
-    expect(screen.getByTestId('move-to').textContent).toBe('0 to 0');
+    expect(screen.getByTestId('move-to').textContent).toBe('place 0 → place 0');
     await userEvent.click(screen.getByLabelText('One more: Rest 1 click up'));
     await userEvent.type(screen.getByLabelText('Note'), 'loop retied');
     await userEvent.click(screen.getByText('Log this move'));
@@ -170,7 +174,8 @@ describe('the film strip', () => {
   it('shows each set with what was moved before it', async () => {
     const onShow = vi.fn();
     const mean = { mean: { x: -0.8, y: 0.05 }, radius: 0.1, spread: 0.1, count: 2, spreadAssumed: false, words: '' };
-    const moved = { id: 'm', name: 'Yoke pair', from: 0, to: 1, correction: false } as never;
+    const words = 'Left yoke leg 1 half twist shorter, right leg 1 half twist longer';
+    const moved = { id: 'm', words, correction: false } as never;
     const paper = {
       sets: [set(1, [shot(1), shot(2)], { mean }), set(2, [], { movesBefore: [moved] })],
       vaneCount: 3,
@@ -178,7 +183,7 @@ describe('the film strip', () => {
     } as unknown as Paper;
     show(<FilmStrip paper={paper} shownId="set2" onShow={onShow} />);
     expect(screen.getByText('tail left 0.80 in')).toBeTruthy();
-    expect(screen.getByText('Yoke pair 0 to +1')).toBeTruthy();
+    expect(screen.getByText(words)).toBeTruthy();
     expect(screen.getByText('no tears yet')).toBeTruthy();
     await userEvent.click(screen.getByText('Set 1'));
     expect(onShow).toHaveBeenCalledWith('set1');

@@ -1,7 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
 import { Scale } from '../../bench/Scale';
-import { number, signed, withUnit } from '../../units/units';
+import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { MoveForm } from './MoveForm';
 import type { Setup, SetupBench } from './useSetup';
@@ -40,16 +40,14 @@ export function AdjusterColumn({ bow, setup, bench, open, onOpen }: Props) {
             >
               <span className="adjuster-head">
                 <b>{adjuster.name}</b>
-                <span className="n">
-                  {signed(adjuster.position, 0)} <small>{adjuster.stepUnit}</small>
-                </span>
+                <span className="n">{adjuster.standing}</span>
               </span>
               <Scale
                 lower={adjuster.lower}
                 upper={adjuster.upper}
                 at={adjuster.position}
                 good={good?.positions[adjuster.kind]}
-                label={`${adjuster.name} at ${adjuster.position}, ${adjuster.position - adjuster.lower} left down, ${adjuster.upper - adjuster.position} left up`}
+                label={`${adjuster.name}: ${adjuster.standing}, ${adjuster.room}`}
               />
               <span className="adjuster-note">
                 <span>
@@ -57,7 +55,7 @@ export function AdjusterColumn({ bow, setup, bench, open, onOpen }: Props) {
                     ? `centre shot ${withUnit(centre.now, 'in', 2, units)}, ${centre.verdict === 'within' ? 'within' : centre.verdict === 'beyond' ? 'beyond' : 'at the edge'}`
                     : adjuster.seats
                       ? `top ${adjuster.seats.topLeft} | ${adjuster.seats.topRight}, bottom ${adjuster.seats.bottomLeft} | ${adjuster.seats.bottomRight}`
-                      : `${number(adjuster.position - adjuster.lower, 0)} left down, ${number(adjuster.upper - adjuster.position, 0)} up`}
+                      : adjuster.room}
                   {adjuster.inchesPerStep !== null && `, ${withUnit(adjuster.inchesPerStep, 'in', 4, units)} a step`}
                 </span>
                 {adjuster.needsPress && <b>press</b>}

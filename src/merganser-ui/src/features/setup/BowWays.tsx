@@ -11,6 +11,8 @@ const ways: [BowWay, string][] = [
   ['card', 'Card'],
 ];
 
+export const bowWayLabel = (way: BowWay) => ways.find(([name]) => name === way)![1];
+
 /** The ways to look at one bow. */
 export function BowWays({ bowId, way }: { bowId: string; way: BowWay }) {
   return (

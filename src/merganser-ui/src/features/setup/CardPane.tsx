@@ -1,5 +1,4 @@
 import type { Schemas } from '../../api/client';
-import { signed } from '../../units/units';
 import { useSay } from '../../units/UnitsContext';
 import type { Setup } from './useSetup';
 
@@ -7,7 +6,7 @@ import type { Setup } from './useSetup';
 export function CardPane({ bow, setup }: { bow: Schemas['BowView']; setup: Setup }) {
   const say = useSay();
   return (
-    <div className="history card-pane">
+    <div className="history">
       <section className="wide" aria-label="Set-up card">
         <h1>{bow.bow.name}</h1>
         <p className="muted">
@@ -35,9 +34,7 @@ export function CardPane({ bow, setup }: { bow: Schemas['BowView']; setup: Setup
             {bow.adjusters.map((a) => (
               <tr key={a.kind}>
                 <th scope="row">{a.name}</th>
-                <td>
-                  {signed(a.position, 0)} <small className="muted">{a.stepUnit}</small>
-                </td>
+                <td>{a.standing}</td>
               </tr>
             ))}
           </tbody>

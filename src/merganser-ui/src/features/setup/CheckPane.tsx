@@ -3,6 +3,8 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Field } from '../../bench/Field';
 import { useWidth } from '../../bench/useWidth';
+import { useEscape } from '../../bench/focus';
+import type { BowKind } from '../../drawing/bow';
 import { gauge, sixteenths } from '../../drawing/gauge';
 import { measureShapes } from '../../drawing/measure';
 import { number, show, type Quantity, type Units } from '../../units/units';
@@ -17,19 +19,41 @@ interface Props {
   typed: string;
   aperture: string;
   bench: SetupBench;
+  kind: BowKind;
   onType: (text: string) => void;
   onKeep: (confirmed?: boolean) => void;
-  onPick: (choice: string) => void;
+  onEnter: () => void;
+  onPick: (choice: string, by?: string) => void;
   onSkip: (reason: string) => void;
 }
+
+/** The answer that names who did it. */
+const REPAIRED = 'repaired';
+/** The width that the drawings are made in. */
+const WIDTH = 620;
 
 const when = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
 
 /** One check: how it is measured, the entry, the verdict and what to do. */
-export function CheckPane({ check, at, total, typed, aperture, bench, onType, onKeep, onPick, onSkip }: Props) {
+export function CheckPane({
+  check,
+  at,
+  total,
+  typed,
+  aperture,
+  bench,
+  kind,
+  onType,
+  onKeep,
+  onEnter,
+  onPick,
+  onSkip,
+}: Props) {
   const say = useSay();
   const units = useUnits();
   const [skipping, setSkipping] = useState<string | null>(null);
+  const [by, setBy] = useState('');
+  useEscape(skipping !== null, () => setSkipping(null));
   const last = check.last;
   return (
     <section className="check-pane" aria-label={check.title}>
@@ -43,12 +67,12 @@ export function CheckPane({ check, at, total, typed, aperture, bench, onType, on
       {check.because && check.state !== 'done' && (
         <p className="caution" role="note">
           <span>
-            <b>{check.state === 'again' ? 'Again.' : check.state === 'held' ? 'Later.' : 'Left open.'}</b>
+            <b>{check.state === 'again' ? 'Again.' : check.state === 'held' ? 'Not now.' : 'Left open.'}</b>
             {say(check.because)}
           </span>
         </p>
       )}
-      <MeasureDrawing check={check} />
+      <MeasureDrawing check={check} kind={kind} />
       <p>
         {say(check.how)} {check.advice && <span className="muted">{check.advice}</span>}
         {check.kind === 'peep' && ` Suggested aperture: ${aperture}, from the axle to axle.`}
@@ -62,7 +86,8 @@ export function CheckPane({ check, at, total, typed, aperture, bench, onType, on
             quantity={check.quantity as Quantity}
             value={typed}
             onChange={onType}
-            onEnter={() => onKeep()}
+            onEnter={onEnter}
+            first
             fault={bench.suspicious ? undefined : bench.faults.typed?.[0]}
             hint={
               check.tolerance
@@ -73,19 +98,40 @@ export function CheckPane({ check, at, total, typed, aperture, bench, onType, on
             }
           />
         ) : (
-          <div className="choices" role="group" aria-label={`${check.title}, what was found`}>
-            {check.choices.map((choice, i) => (
-              <ButtonBase
-                key={choice.code}
-                className="key"
-                aria-pressed={last?.choice === choice.code && check.state === 'done'}
-                disabled={bench.busy}
-                onClick={() => onPick(choice.code)}
-                data-choice={choice.code}
-              >
-                <kbd aria-hidden="true">{i + 1}</kbd>&nbsp;{choice.label}
-              </ButtonBase>
-            ))}
+          <div className="choices" role="group" tabIndex={-1} data-first aria-label={`${check.title}, what was found`}>
+            {check.choices.map((choice, i) =>
+              choice.code === REPAIRED ? (
+                <span key={choice.code} className="row repaired">
+                  <Field
+                    label="Repaired by"
+                    name="repairedBy"
+                    value={by}
+                    onChange={setBy}
+                    fault={bench.faults.typed?.[0]}
+                    onEnter={() => by.trim() && onPick(REPAIRED, by)}
+                  />
+                  <ButtonBase
+                    className="key"
+                    disabled={bench.busy || !by.trim()}
+                    onClick={() => onPick(REPAIRED, by)}
+                    data-choice={choice.code}
+                  >
+                    It is repaired
+                  </ButtonBase>
+                </span>
+              ) : (
+                <ButtonBase
+                  key={choice.code}
+                  className="key"
+                  aria-pressed={last?.choice === choice.code && check.state === 'done'}
+                  disabled={bench.busy}
+                  onClick={() => onPick(choice.code)}
+                  data-choice={choice.code}
+                >
+                  <kbd aria-hidden="true">{i + 1}</kbd>&nbsp;{choice.label}
+                </ButtonBase>
+              ),
+            )}
           </div>
         )}
         {check.verdict && last && (
@@ -104,6 +150,11 @@ export function CheckPane({ check, at, total, typed, aperture, bench, onType, on
           </div>
         )}
       </div>
+      {bench.faults.choice && (
+        <p className="fault" role="alert">
+          {bench.faults.choice[0]}
+        </p>
+      )}
       {bench.suspicious && (
         <div className="caution asking" role="alert">
           <span>
@@ -154,28 +205,46 @@ function inUnit(value: number, unit: string, units: Units): string {
 }
 
 /** One view, named; what is measured stands in red. */
-function MeasureDrawing({ check }: { check: Check }) {
-  const shapes = measureShapes(check.kind);
+function MeasureDrawing({ check, kind }: { check: Check; kind: BowKind }) {
+  const { ref, width } = useWidth<HTMLDivElement>(620);
+  const shapes = measureShapes(check.kind, kind);
   if (!shapes) return null;
+  // Where the drawing is small its captions are numbers, and the words stand beneath it.
+  const narrow = width < 520;
   return (
-    <svg
-      className="measure"
-      viewBox="0 0 620 270"
-      role="img"
-      aria-label={`${check.title}: ${check.view}. ${check.how}`}
-    >
-      <text x="14" y="24" fontSize="15" className="muted-text">
-        {check.view}
-      </text>
-      <path d={shapes.thin} fill="none" stroke="var(--ink2)" strokeWidth="1.5" />
-      <path d={shapes.ink} fill="none" stroke="var(--ink)" strokeWidth="2.5" strokeLinejoin="round" />
-      <path d={shapes.red} fill="none" stroke="var(--bill)" strokeWidth="2.5" />
-      {shapes.labels.map((label) => (
-        <text key={label.text} x={label.x} y={label.y} fontSize="15" textAnchor={label.end ? 'end' : 'start'}>
-          {label.text}
-        </text>
-      ))}
-    </svg>
+    <figure ref={ref}>
+      <svg
+        className="measure"
+        viewBox={`0 0 ${WIDTH} 270`}
+        role="img"
+        aria-label={`${check.title}: ${check.view}. ${check.how}`}
+      >
+        {!narrow && (
+          <text x="14" y="24" fontSize="15" className="muted-text">
+            {check.view}
+          </text>
+        )}
+        <path d={shapes.thin} fill="none" stroke="var(--ink2)" strokeWidth="1.5" />
+        <path d={shapes.ink} fill="none" stroke="var(--ink)" strokeWidth="2.5" strokeLinejoin="round" />
+        <path d={shapes.red} fill="none" stroke="var(--bill)" strokeWidth="2.5" />
+        {shapes.labels.map((label, i) => (
+          <text
+            key={label.text}
+            x={label.x}
+            y={label.y}
+            fontSize={narrow ? (14.5 * WIDTH) / width : 15}
+            textAnchor={label.end ? 'end' : 'start'}
+          >
+            {narrow ? i + 1 : label.text}
+          </text>
+        ))}
+      </svg>
+      {narrow && (
+        <figcaption className="muted">
+          {check.view}: {shapes.labels.map((label, i) => `${i + 1} ${label.text}`).join(', ')}
+        </figcaption>
+      )}
+    </figure>
   );
 }
 

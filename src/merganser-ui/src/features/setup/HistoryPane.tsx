@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { Select } from '../../bench/Field';
+import { useEscape } from '../../bench/focus';
 import type { Setup, SetupBench } from './useSetup';
 
 const when = (at: string) =>
@@ -21,6 +22,7 @@ export function HistoryPane({ bow, setup, bench }: { bow: Schemas['BowView']; se
 
 function Moves({ moves, bench }: { moves: Schemas['MoveView'][]; bench: SetupBench }) {
   const [asking, setAsking] = useState<string | null>(null);
+  useEscape(asking !== null, () => setAsking(null));
   const corrected = new Set(moves.map((m) => m.corrects).filter(Boolean));
   const latest = (move: Schemas['MoveView']) =>
     !moves.some((m) => m.adjuster === move.adjuster && m.ordinal > move.ordinal);
@@ -36,8 +38,14 @@ function Moves({ moves, bench }: { moves: Schemas['MoveView'][]; bench: SetupBen
       <ol className="moves">
         {moves.toReversed().map((move) => (
           <li key={move.id}>
-            <p className={corrected.has(move.id) ? 'struck' : ''}>
-              {move.correction ? `Entry corrected: ${move.name} stands at ${move.to}` : move.words}
+            <p>
+              {move.correction ? (
+                `Entry corrected: ${move.name} ${move.after}`
+              ) : corrected.has(move.id) ? (
+                <s>{move.words}</s>
+              ) : (
+                move.words
+              )}
               {move.note && <em> {move.note}</em>}
             </p>
             <small>{when(move.happenedAt)}</small>

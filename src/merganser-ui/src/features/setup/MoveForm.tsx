@@ -1,7 +1,8 @@
 import { ButtonBase } from '@mui/material';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { signed } from '../../units/units';
+import { useEscape } from '../../bench/focus';
+import { number } from '../../units/units';
 import type { SetupBench } from './useSetup';
 
 interface Props {
@@ -14,6 +15,10 @@ const isYoke = (kind: string) => kind === 'yokePair' || kind === 'yokeLeftLeg' |
 
 /** Logs a move as it was made: steps, both legs of a yoke, or the pieces in the four seats of the spacers. */
 export function MoveForm({ adjuster, bench, onDone }: Props) {
+  useEscape(true, onDone);
+  useEffect(() => {
+    document.querySelector<HTMLElement>('.move-form .key')?.focus();
+  }, []);
   const [first, setFirst] = useState(0);
   const [second, setSecond] = useState(0);
   const [note, setNote] = useState('');
@@ -34,13 +39,17 @@ export function MoveForm({ adjuster, bench, onDone }: Props) {
     : spacers
       ? ['Top cam', 'Bottom cam', 'left', 'right', 'size']
       : [adjuster.name, '', adjuster.plus, adjuster.minus, adjuster.stepUnit];
+  const done = (what: string, steps: number) =>
+    steps === 0
+      ? ''
+      : `${what} ${Math.abs(steps)} ${words[4]}${Math.abs(steps) > 1 ? 's' : ''} ${words[steps > 0 ? 2 : 3]}`;
   const stepper = (label: string, value: number, set: (next: number) => void) => (
     <div className="stepper">
       <span className="lab">{label}</span>
       <ButtonBase className="key" onClick={() => set(value - 1)} aria-label={`${label}: one less`}>
         −
       </ButtonBase>
-      <b className="n">{signed(value, 0)}</b>
+      <b className="n">{number(Math.abs(value), 0)}</b>
       <ButtonBase className="key" onClick={() => set(value + 1)} aria-label={`${label}: one more`}>
         +
       </ButtonBase>
@@ -51,10 +60,14 @@ export function MoveForm({ adjuster, bench, onDone }: Props) {
     <div className="move-form" data-testid="move-form">
       {stepper(words[0]!, first, setFirst)}
       {(yoke || spacers) && stepper(words[1]!, second, setSecond)}
-      <p className="muted">
+      <p className="muted" data-testid="move-words">
         {yoke || spacers
-          ? `+ is one ${words[4]} ${words[2]}, − one ${words[4]} ${words[3]}.${yoke && first * second >= 0 && first !== second ? ' One leg alone: timing will be asked again.' : ''}`
-          : `+ ${words[2]!.toLowerCase()}; − ${words[3]!.toLowerCase()}.`}
+          ? [done(words[0]!, first), done(words[1]!, second)].filter(Boolean).join('; ') ||
+            `+ is one ${words[4]} ${words[2]}, − one ${words[4]} ${words[3]}.`
+          : first === 0
+            ? `+ ${adjuster.plus.toLowerCase()}; − ${adjuster.minus.toLowerCase()}.`
+            : `It stands then: ${adjuster.places[adjuster.position + first - adjuster.lower] ?? 'beyond its travel'}.`}
+        {yoke && first * second >= 0 && first !== second && ' One leg alone: timing will be asked again.'}
         {adjuster.needsPress && ' Only in the right press, by its manual.'}
       </p>
       <input

@@ -3,10 +3,11 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { BenchHead } from '../../bench/BenchHead';
 import { Foot } from '../../bench/Foot';
+import { focusSoon } from '../../bench/focus';
 import { isPageKey } from '../../bench/keys';
 import { useBow } from '../../bench/queries';
 import { AdjusterColumn } from './AdjusterColumn';
-import { BowWays, type BowWay } from './BowWays';
+import { bowWayLabel, BowWays, type BowWay } from './BowWays';
 import { CardPane } from './CardPane';
 import { CheckPane } from './CheckPane';
 import { HistoryPane } from './HistoryPane';
@@ -16,6 +17,8 @@ import { useSetup, type Check } from './useSetup';
 import { WorkOrder } from './WorkOrder';
 import './setup.css';
 
+/** The answer that names who did it. */
+const REPAIRED = 'repaired';
 const slot = (bowId: string) => `merganser-checks-${bowId}`;
 
 /** The bow on the bench: a work order of checks, its adjusters, its history and its string. */
@@ -54,23 +57,30 @@ export default function SetupPage({ way }: { way: BowWay }) {
   const found = async (entry: Parameters<typeof bench.find>[1]) => {
     if (!check || !(await bench.find(check.kind, entry))) return;
     type(check.kind, null);
-    show(check.kind);
+    if (search.get('check') !== check.kind) show(check.kind);
     setStay(check.kind);
   };
   // After an entry its verdict is read before the next check comes.
   const [stay, setStay] = useState<string | null>(null);
   const keep = (confirmed = false) => void found({ typed: text, confirmed });
   const next = check ? after(check.kind) : undefined;
+  const focusCheck = () => focusSoon('.check-entry input, .check-entry .choices');
   const goNext = () => {
     setStay(null);
     show(next?.kind ?? null);
+    setTimeout(focusCheck);
   };
+  /** Enter in the field: keeps what was typed; once that is kept, it goes on to the next check. */
+  const enter = () => (stay === check?.kind && !changed && next ? goNext() : keep());
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (!isPageKey(event) || way !== 'sheet' || !check) return;
-      const choice = check.quantity ? undefined : check.choices[Number(event.key) - 1];
-      if (choice) void found({ choice: choice.code });
+      // A digit picks only while the list of answers has the focus: elsewhere it would record what nobody looked at.
+      const listed = (event.target as Element).closest('.check-entry .choices') !== null;
+      const choice = check.quantity || !listed ? undefined : check.choices[Number(event.key) - 1];
+      if (choice && choice.code !== REPAIRED) void found({ choice: choice.code });
+      else if (choice) focusSoon('.check-entry [name=repairedBy]');
       if (event.key.toLowerCase() === 'm' && bow.data) setOpen(bow.data.adjusters[0]?.kind ?? null);
     };
     window.addEventListener('keydown', press);
@@ -87,7 +97,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
   if (!setup || !bow.data || !check)
     return (
       <div className="page">
-        <BenchHead at="bow" bowId={bowId} />
+        <BenchHead at="bow" bowId={bowId} title={bowWayLabel(way)} />
         <main className="thing inset">{bow.isError && <h1>There is no such bow on this rack.</h1>}</main>
         <Foot
           sentence={bow.isError ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
@@ -137,7 +147,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
       sentence={setup.next.sentence}
       reason={setup.next.reason}
       button={check.quantity ? 'Type it' : 'Pick what you found'}
-      onGo={() => document.querySelector<HTMLElement>('.check-entry input, .check-entry button')?.focus()}
+      onGo={focusCheck}
       alternative={setup.next.alternative}
       onAlternative={() => act(setup.next.alternativeAction)}
     />
@@ -154,12 +164,20 @@ export default function SetupPage({ way }: { way: BowWay }) {
 
   return (
     <div className="page">
-      <BenchHead at="bow" bowId={bowId} />
+      <BenchHead at="bow" bowId={bowId} title={way === 'sheet' ? check.title : bowWayLabel(way)} />
       <main className="thing setup-page">
         <BowWays bowId={bowId} way={way} />
+        {way !== 'sheet' && way !== 'card' && <h1 className="visually-hidden">{bowWayLabel(way)}</h1>}
         {way === 'sheet' && (
           <div className="setup-grid">
-            <WorkOrder setup={setup} chosen={check.kind} onChoose={show} />
+            <WorkOrder
+              setup={setup}
+              chosen={check.kind}
+              onChoose={(kind) => {
+                show(kind);
+                setTimeout(focusCheck);
+              }}
+            />
             <CheckPane
               key={check.kind}
               check={check}
@@ -168,9 +186,11 @@ export default function SetupPage({ way }: { way: BowWay }) {
               typed={text}
               aperture={setup.aperture}
               bench={bench}
+              kind={bow.data.bow.kind}
               onType={(next) => type(check.kind, next)}
               onKeep={keep}
-              onPick={(choice) => void found({ choice })}
+              onEnter={enter}
+              onPick={(choice, by) => void found({ choice, typed: by })}
               onSkip={(skipReason) => void found({ skipReason })}
             />
             <AdjusterColumn bow={bow.data} setup={setup} bench={bench} open={open} onOpen={setOpen} />
@@ -182,7 +202,14 @@ export default function SetupPage({ way }: { way: BowWay }) {
             <AdjusterColumn bow={bow.data} setup={setup} bench={bench} open={open} onOpen={setOpen} />
           </div>
         )}
-        {way === 'string' && <StringPane key={setup.string.plan.checksAt.join()} setup={setup} bench={bench} />}
+        {way === 'string' && (
+          <StringPane
+            key={setup.string.plan.checksAt.join()}
+            setup={setup}
+            bench={bench}
+            compound={bow.data.bow.kind === 'compound'}
+          />
+        )}
         {way === 'sights' && <SightsPane bowId={bowId} />}
         {way === 'card' && <CardPane bow={bow.data} setup={setup} />}
       </main>

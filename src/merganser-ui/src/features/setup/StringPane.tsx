@@ -1,18 +1,18 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Field } from '../../bench/Field';
+import { ReadingField } from '../../bench/ReadingField';
 import { useWidth } from '../../bench/useWidth';
 import type { Setup, SetupBench } from './useSetup';
 
 const TALLIES = [6, 12, 30, 60];
 
 /** The string's life: what was shot on it, what is due, how it is looked after. */
-export function StringPane({ setup, bench }: { setup: Setup; bench: SetupBench }) {
+export function StringPane({ setup, bench, compound }: { setup: Setup; bench: SetupBench; compound: boolean }) {
   const { string, due } = setup;
-  const [count, setCount] = useState('');
   const [checks, setChecks] = useState(string.plan.checksAt.join(', '));
   const [settle, setSettle] = useState(String(string.plan.settlingShots));
-  const shoot = (shots: number) => void bench.shoot(shots).then((ok) => ok && setCount(''));
+  const shoot = (shots: number) => void bench.shoot(shots);
   const plan = (school: 'breakIn' | 'preStretched') =>
     void bench.plan({
       school,
@@ -39,7 +39,7 @@ export function StringPane({ setup, bench }: { setup: Setup; bench: SetupBench }
           </p>
         )}
         {due.map((item) => (
-          <p key={item.what} className={item.now ? 'caution' : 'due'} role="note">
+          <p key={item.what} className={item.now ? 'caution' : undefined} role="note">
             <span>
               <b>{item.now ? 'Due.' : 'Soon.'}</b> {item.what}
               {item.shotsLeft !== null && item.shotsLeft > 0 && `, ${item.shotsLeft} shots to go`}
@@ -59,13 +59,14 @@ export function StringPane({ setup, bench }: { setup: Setup; bench: SetupBench }
             </ButtonBase>
           ))}
         </div>
-        <Field
+        <ReadingField
           label="Or so many"
           name="shots"
-          value={count}
-          onChange={setCount}
-          fault={bench.faults.count?.[0]}
-          onEnter={() => count.trim() && shoot(Number(count) || 0)}
+          fault={bench.faults.count?.[0] ?? bench.problem?.message}
+          onTake={async (text) => {
+            const shots = Number(text);
+            return (await bench.shoot(Number.isInteger(shots) ? shots : 0)) ? `taken: ${text} shots` : null;
+          }}
         />
         <ol className="moves">
           {string.entries
@@ -87,8 +88,9 @@ export function StringPane({ setup, bench }: { setup: Setup; bench: SetupBench }
       <section aria-label="School of the string">
         <h2>How it is looked after</h2>
         <p className="muted">
-          Break-in school: check timing, peep and tune after so many shots. Pre-stretched school: none needed. The usual
-          is one check at 100 and one at 300, because a check is cheap.
+          Break-in school: check {compound ? 'timing, peep' : 'brace height, nocking point'} and tune after so many
+          shots. Pre-stretched school: none needed. The usual is one check at 100 and one at 300, because a check is
+          cheap.
         </p>
         <Field
           label="Checks at so many shots"

@@ -46,7 +46,7 @@ const setup = (part: Partial<Setup> = {}): Setup =>
 
 describe('the string', () => {
   it('counts what was read and what only settled it', () => {
-    show(<StringPane setup={setup()} bench={bench()} />);
+    show(<StringPane compound setup={setup()} bench={bench()} />);
     expect(screen.getByText('87')).toBeTruthy();
     expect(screen.getByText(/5 more that settled it/)).toBeTruthy();
     expect(screen.getByRole('img', { name: /87 shots on the string; checks at 100 and 300/ })).toBeTruthy();
@@ -54,7 +54,7 @@ describe('the string', () => {
 
   it('counts by ends, or as typed', async () => {
     const acts = bench();
-    show(<StringPane setup={setup()} bench={acts} />);
+    show(<StringPane compound setup={setup()} bench={acts} />);
     await userEvent.click(screen.getByText('+12'));
     expect(acts.shoot).toHaveBeenCalledWith(12);
     await userEvent.type(screen.getByLabelText('Or so many'), '45{Enter}');
@@ -64,14 +64,14 @@ describe('the string', () => {
   it('says what is due, and what settles', () => {
     const due = [{ what: 'String check at 100 shots', checks: [], shotsLeft: -4, on: null, now: true }];
     const string = { ...setup().string, settlingLeft: 3 };
-    show(<StringPane setup={setup({ due, string })} bench={bench()} />);
+    show(<StringPane compound setup={setup({ due, string })} bench={bench()} />);
     expect(screen.getByText('Due.')).toBeTruthy();
     expect(screen.getByText(/next 3 shots settle/)).toBeTruthy();
   });
 
   it('takes the other school with own numbers', async () => {
     const acts = bench();
-    show(<StringPane setup={setup()} bench={acts} />);
+    show(<StringPane compound setup={setup()} bench={acts} />);
     await userEvent.clear(screen.getByLabelText('Checks at so many shots'));
     await userEvent.type(screen.getByLabelText('Checks at so many shots'), '80, 250');
     await userEvent.click(screen.getByText('Pre-stretched'));
@@ -80,7 +80,7 @@ describe('the string', () => {
 
   it('takes back an entry that was wrong', async () => {
     const acts = bench();
-    show(<StringPane setup={setup()} bench={acts} />);
+    show(<StringPane compound setup={setup()} bench={acts} />);
     await userEvent.click(screen.getByText('Entered wrongly'));
     expect(acts.withdraw).toHaveBeenCalledWith('e1');
   });

@@ -51,9 +51,11 @@ const pane = (which: Check, bench: SetupBench, acts: Partial<Parameters<typeof C
         total={17}
         typed=""
         aperture="3/16 in"
+        kind="compound"
         bench={bench}
         onType={vi.fn()}
         onKeep={vi.fn()}
+        onEnter={vi.fn()}
         onPick={vi.fn()}
         onSkip={vi.fn()}
         {...acts}
@@ -80,10 +82,10 @@ describe('a check', () => {
   });
 
   it('keeps its number by Enter', async () => {
-    const onKeep = vi.fn();
-    pane(check({}), quiet(), { onKeep, typed: '0.845' });
+    const onEnter = vi.fn();
+    pane(check({}), quiet(), { onEnter, typed: '0.845' });
     await userEvent.type(screen.getByRole('textbox', { name: 'Centre shot' }), '{Enter}');
-    expect(onKeep).toHaveBeenCalled();
+    expect(onEnter).toHaveBeenCalled();
   });
 
   it('shows verdict, what to do and that it needs a press', () => {
@@ -171,6 +173,9 @@ describe('logging a move', () => {
     minus: 'Right shorter',
     inchesPerStep: null,
     seats: null,
+    standing: 'at its mark',
+    room: 'to go: 8 half twists right leg shorter, 8 half twists left leg shorter',
+    places: Array.from({ length: 17 }, (_, i) => `place ${i - 8}`),
   };
 
   it('takes both legs of a yoke and says when timing will be asked', async () => {

@@ -53,13 +53,15 @@ export function StartPage() {
                 <br />
                 {bow.archerName}
               </p>
-              <p className="state">{bow.state}</p>
+              <p className={bow.unsound ? 'state caution' : 'state'} role={bow.unsound ? 'note' : undefined}>
+                {bow.state}
+              </p>
               <ButtonBase className="key" onClick={() => void navigate(`/bows/${bow.id}/${bow.nextStop}`)}>
                 {bow.nextWords}
               </ButtonBase>
             </li>
           ))}
-          <li className="empty-peg">
+          <li>
             <div className="peg">
               <svg width="180" height="360" viewBox="0 0 100 200" role="img" aria-label="An empty peg">
                 <path
@@ -77,6 +79,14 @@ export function StartPage() {
             </ButtonBase>
           </li>
         </ul>
+        {rack.data?.unreadable.map((line) => (
+          <p key={line} className="caution" role="note">
+            <span>
+              <b>Not read.</b>
+              {line}
+            </span>
+          </p>
+        ))}
         {(rack.data?.archived.length ?? 0) > 0 && (
           <p className="off-rack">
             Off the rack:{' '}

@@ -1,0 +1,68 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Quantity } from '../units/units';
+import { Field } from './Field';
+
+interface Props {
+  label: string;
+  name: string;
+  quantity?: Quantity;
+  fault?: string;
+  hint?: string;
+  /** Takes a reading; answers with what was taken in words, or null when it was refused. */
+  onTake: (text: string) => Promise<string | null>;
+  /** Enter in the empty field. */
+  onEmpty?: () => void;
+  first?: boolean;
+}
+
+/**
+ * A field that takes one reading after the other: Enter takes the text, empties the field, keeps the focus and says what was taken.
+ * What is typed while a reading is under way waits its turn; a refused one comes back to be corrected.
+ */
+export function ReadingField({ label, name, quantity, fault, hint, onTake, onEmpty, first }: Props) {
+  const [text, setText] = useState('');
+  const [taken, setTaken] = useState<string | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const latest = useRef(onTake);
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  useEffect(() => {
+    latest.current = onTake;
+  });
+  // A refused reading comes back selected: what is typed next takes its place and is not glued to it.
+  useEffect(() => {
+    if (refused !== null) document.querySelector<HTMLInputElement>(`input[name="${name}"]`)?.select();
+  }, [refused, name]);
+  const enter = () => {
+    const reading = text.trim();
+    if (reading === '') return onEmpty?.();
+    setText('');
+    setRefused(null);
+    queue.current = queue.current.then(async () => {
+      const words = await latest.current(reading);
+      if (words !== null) return setTaken(words);
+      setRefused(reading);
+      setText((now) => (now === '' ? reading : now));
+    });
+  };
+  return (
+    <div>
+      <Field
+        label={label}
+        name={name}
+        quantity={quantity}
+        value={text}
+        onChange={(next) => {
+          setText(next);
+          setTaken(null);
+        }}
+        onEnter={enter}
+        fault={refused !== null && fault ? (text === refused ? fault : `${refused}: ${fault}`) : undefined}
+        hint={hint}
+        first={first}
+      />
+      <p className="taken" role="status" data-testid={`${name}-taken`}>
+        {taken}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,95 @@
+import { useEffect, useRef } from 'react';
+import { useLocation } from 'react-router';
+
+/** Where the focus goes when what had it is gone: the place that the view names, else its heading. */
+export function focusHome(): void {
+  const home =
+    document.querySelector<HTMLElement>('main [data-first]') ??
+    document.querySelector<HTMLElement>('main h1') ??
+    document.querySelector<HTMLElement>('main');
+  if (!home) return;
+  if (home.tabIndex < 0 && !home.hasAttribute('tabindex')) home.tabIndex = -1;
+  home.focus({ preventScroll: true });
+}
+
+/** Puts the focus into the first thing found, once it is drawn. */
+export function focusSoon(css: string): void {
+  requestAnimationFrame(() => document.querySelector<HTMLElement>(css)?.focus());
+}
+
+const lost = () => document.activeElement === null || document.activeElement === document.body;
+
+/** Keeps the focus on the page: after a navigation, and when the element that had it is taken away or was only busy. */
+export function FocusKeeper() {
+  const location = useLocation();
+  const last = useRef<HTMLElement | null>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => lost() && focusHome(), 50);
+    return () => clearTimeout(timer);
+  }, [location.pathname, location.search]);
+  useEffect(() => {
+    const entered = (event: FocusEvent) => {
+      last.current = event.target as HTMLElement;
+    };
+    // A press on nothing is meant: the focus is not brought back then.
+    const pressed = (event: PointerEvent) => {
+      if (!(event.target as Element).closest('a, button, input, select, textarea, summary, label, [tabindex]'))
+        last.current = null;
+    };
+    const mend = () => {
+      const had = last.current;
+      if (!had || !lost() || document.querySelector('[role="dialog"]')) return;
+      if (!had.isConnected) focusHome();
+      else if (!(had as HTMLButtonElement).disabled) had.focus({ preventScroll: true });
+    };
+    const watch = new MutationObserver(() => requestAnimationFrame(mend));
+    watch.observe(document.body, { childList: true, subtree: true, attributeFilter: ['disabled'] });
+    document.addEventListener('focusin', entered);
+    document.addEventListener('pointerdown', pressed, true);
+    return () => {
+      watch.disconnect();
+      document.removeEventListener('focusin', entered);
+      document.removeEventListener('pointerdown', pressed, true);
+    };
+  }, []);
+  return null;
+}
+
+const open: (() => void)[] = [];
+
+/** Esc closes what was opened last; what stands under it stays. */
+export function useEscape(isOpen: boolean, close: () => void): void {
+  const latest = useRef(close);
+  useEffect(() => {
+    latest.current = close;
+  });
+  useEffect(() => {
+    if (!isOpen) return;
+    const entry = () => latest.current();
+    open.push(entry);
+    return () => void open.splice(open.indexOf(entry), 1);
+  }, [isOpen]);
+}
+
+/** Listens for Esc, once for the page. */
+export function EscapeKeeper() {
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.key !== 'Escape' || event.defaultPrevented || document.querySelector('[role="dialog"]')) return;
+      open.at(-1)?.();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, []);
+  return null;
+}
+
+/** After a refusal the first field that it names has the focus and is in sight. */
+export function useFaultFocus(problem: Error | null): void {
+  useEffect(() => {
+    if (!problem) return;
+    const field = document.querySelector<HTMLElement>('.field.wrong input, .field.wrong select, .field.wrong textarea');
+    field?.focus({ preventScroll: true });
+    field?.scrollIntoView?.({ block: 'center' });
+  }, [problem]);
+}
