@@ -3,53 +3,7 @@ namespace Merganser.Browser.Tests;
 /// <summary>Every view in every theme, by axe-core, by computed contrast, and at small sizes.</summary>
 public class AccessTests
 {
-    private const string Compound = "/bows/22222222-0000-4000-8000-000000000001";
-    private const string Arrow = Compound + "/arrow?arrow=33333333-0000-4000-8000-000000000001";
     private static readonly string[] Themes = ["shed", "sun", "dark"];
-
-    private static readonly (string Name, string Path, string Wait, Action<Bench> Open)[] Views =
-    [
-        ("start", "/", ".rack h2", _ => { }),
-        ("new bow", "/bows/new", ".adjusters li", _ => { }),
-        ("bow", $"{Compound}/bow?way=measures", ".adjusters .scale", _ => { }),
-        ("bow with a word open", $"{Compound}/bow?way=measures", ".term", b => { b.See(".term").Click(); b.See(".working"); }),
-        ("work order", $"{Compound}/bow?check=centreShot", ".check-pane", _ => { }),
-        ("work order, a pick", $"{Compound}/bow?check=restTiming", ".check-pane", b => { b.See("[data-adjuster=yokePair]").Click(); b.See("[data-testid=move-form]"); }),
-        ("history", $"{Compound}/bow?way=history", ".good-state", b => { b.See("[data-undo]").Click(); b.Button("It was logged wrongly"); }),
-        ("string", $"{Compound}/bow?way=string", ".history .count", _ => { }),
-        ("sights", $"{Compound}/bow?way=sights", ".cants td", _ => { }),
-        ("card", $"{Compound}/bow?way=card", ".card-table", _ => { }),
-        ("arrow", Arrow, ".beside tbody tr:nth-child(4)", _ => { }),
-        ("arrow with a working", Arrow, ".beside tbody tr:nth-child(4)", b => { b.See("[data-figure=frontOfCenter]").Click(); b.See(".working"); }),
-        ("ask", Arrow, ".tries", b => { b.Button("Ask for a value").Click(); b.Button("Ask").Click(); b.See("[data-testid=asked]"); }),
-        ("compare", Arrow + "&way=compare", ".compared", _ => { }),
-        ("weights", Arrow + "&way=weights", ".weights", b => { b.Button("Field and 3D").Click(); b.See(".schools"); }),
-        ("chart", Arrow + "&way=chart", "[data-testid=spine-chart]", _ => { }),
-        ("versions", Arrow + "&way=versions", ".moves li", _ => { }),
-        ("catalogue", "/catalogue?kind=point", ".catalogue-grid tbody tr", b => { b.Button("Add one").Click(); b.See(".component-form"); }),
-        ("weigh in", $"{Compound}/dozen?way=weigh&class=Point", ".live-value", _ => { }),
-        ("spin", $"{Compound}/dozen?way=spin", ".tray li", _ => { }),
-        ("match", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=match", ".match-found", _ => { }),
-        ("build list", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=tray", ".assembly", _ => { }),
-        ("heads", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=heads", ".tray-pane", _ => { }),
-        ("arrows", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=quiver", ".cants tbody tr", _ => { }),
-        ("chronograph", $"{Compound}/dozen?way=speed", "[data-testid=speed-words]", _ => { }),
-        ("paper", $"{Compound}/paper", ".move-box", _ => { }),
-        ("marking", $"{Compound}/paper", ".move-box", b => { b.Button("Mark a shot").Click(); b.See("[data-testid=marking-sheet]"); }),
-        ("shots", $"{Compound}/paper", ".move-box", b => { b.Button("Shots").Click(); b.See(".shots"); }),
-        ("log a move", $"{Compound}/paper", ".move-box", b => { b.Button("Log a move").Click(); b.See("[data-testid=move-to]"); }),
-        ("new paper", $"{Compound}/paper", ".move-box", b => { b.Button("New paper").Click(); b.See(".plan"); }),
-        ("shot said", $"{Compound}/paper", ".move-box", b => { b.Button("Mark a shot").Click(); b.Button("Say it").Click(); b.See(".say-it"); }),
-        ("past set", $"{Compound}/paper", ".move-box", b => { b.Button("Set 1").Click(); b.SeeText(".reading", "A past set"); }),
-        ("ladder", "/bows/22222222-0000-4000-8000-000000000004/paper?way=ladder", ".ladder", _ => { }),
-        ("learned response", $"{Compound}/paper?way=learned", "[data-testid=learned] .learned", _ => { }),
-        ("nock tune", "/bows/22222222-0000-4000-8000-000000000002/paper?way=nocks", ".nock-list", _ => { }),
-        ("finished session", "/bows/22222222-0000-4000-8000-000000000003/paper", ".move-box", _ => { }),
-        ("recurve paper", "/bows/22222222-0000-4000-8000-000000000002/paper", ".move-box", _ => { }),
-        ("groups to come", $"{Compound}/groups", "h1", _ => { }),
-        ("words", "/glossary", ".glossary", _ => { }),
-        ("keys", "/", ".rack h2", b => { b.See("[aria-label='Keys and words']").Click(); b.See(".keys"); }),
-    ];
 
     [Fact]
     public void No_view_in_any_theme_has_a_serious_or_critical_violation()
@@ -130,17 +84,10 @@ public class AccessTests
         foreach (var theme in themes)
         {
             bench.Driver.ExecuteScript($"localStorage.setItem('merganser-theme', '{theme}')");
-            foreach (var (name, path, wait, open) in Views)
+            foreach (var view in Views.Demo)
             {
-                bench.Driver.ExecuteScript("Object.keys(localStorage).filter(k => k.startsWith('merganser-mark-')).forEach(k => localStorage.removeItem(k))");
-                bench.Go(path);
-                bench.See(wait.Replace(".beside tbody tr:nth-child(4)", ".figures"));
-                if (openThings)
-                {
-                    open(bench);
-                }
-
-                look(theme, name);
+                Views.Open(bench, view, openThings);
+                look(theme, view.Name);
             }
         }
     }

@@ -20,12 +20,12 @@ public class ArrowBenchTests
         bench.SeeText("[data-figure=totalWeight] .v", "425.8");
 
         bench.Button("Ask for a value").Click();
-        bench.Type("wantedValue", "16");
+        bench.Retype("wantedValue", "16");
         bench.Button("Ask").Click();
         bench.SeeText("[data-testid=asked]", "gives 16.0 %");
         bench.See(".ask .try").Click();
         bench.Until(d => d.FindElement(By.CssSelector("[data-figure=totalWeight] .v")).Text.StartsWith("425.8") ? null : "tried");
-        bench.Type("wantedValue", "0");
+        bench.Retype("wantedValue", "0");
         bench.Button("Ask").Click();
         bench.SeeText(".ask .fault", "farther forward");
 
@@ -77,11 +77,11 @@ public class ArrowBenchTests
         bench.SeeText(".catalogue-grid", "Own band 5");
         bench.See("[data-find]").SendKeys("own band 3");
         bench.Until(d => d.FindElements(By.CssSelector(".catalogue-grid tbody tr")).Count == 1 ? "found" : null);
-        bench.See("[aria-label='Edit Own band 3']").Click();
-        bench.Type("grains", "900");
+        bench.See("[aria-label='Open Own band 3']").Click();
+        bench.Retype("grains", "900");
         bench.Button("Keep this part").Click();
         bench.SeeText(".component-form .fault", "0 to 60 gr");
-        bench.Type("grains", "4,3");
+        bench.Retype("grains", "4,3");
         bench.Button("Try again").Click();
         bench.SeeText(".catalogue-grid", "4.3");
         File.Delete(file);

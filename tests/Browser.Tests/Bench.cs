@@ -72,12 +72,43 @@ public sealed class Bench : IDisposable
 
     public IWebElement Button(string text) => Until(d => d.FindElements(By.TagName("button")).Concat(d.FindElements(By.CssSelector("a"))).FirstOrDefault(e => e.Displayed && e.Enabled && e.Text.Contains(text)));
 
-    public void Type(string name, string text)
+    /// <summary>Types into a field as a hand does: what stands in it already stays, and the text is added to it.</summary>
+    public void Type(string name, string text) => See($"[name='{name}']").SendKeys(text);
+
+    /// <summary>Types over what stands in a field: all of it is selected by keys first.</summary>
+    public void Retype(string name, string text)
     {
-        var field = See($"[name={name}]");
+        var field = See($"[name='{name}']");
         field.SendKeys(Keys.Control + "a");
-        field.SendKeys(Keys.Delete + text);
+        field.SendKeys(text);
     }
+
+    /// <summary>Keys for whatever has the focus.</summary>
+    public void Press(string keys) => Driver.SwitchTo().ActiveElement().SendKeys(keys);
+
+    /// <summary>What a field holds.</summary>
+    public string Value(string name) => (string)Driver.ExecuteScript("return document.querySelector(`[name='${arguments[0]}']`).value", name)!;
+
+    /// <summary>Waits until a field holds this.</summary>
+    public void Holds(string name, string value) => Until(_ => Value(name) == value ? "so" : null);
+
+    /// <summary>Presses something that only a wide bench shows, and waits for what it opens.</summary>
+    public void IfWide(string css, Action then) => If(css, then);
+
+    /// <summary>Presses something that only a small one shows.</summary>
+    public void IfSmall(string css, Action then) => If(css, then);
+
+    private void If(string css, Action then)
+    {
+        if (Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed) is { } found)
+        {
+            found.Click();
+            then();
+        }
+    }
+
+    /// <summary>Waits until fonts are there and two frames were drawn.</summary>
+    public void Settled() => Driver.ExecuteAsyncScript("const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 200))))");
 
     public void Pick(string name, string words) => Until(d =>
     {
@@ -87,8 +118,7 @@ public sealed class Bench : IDisposable
 
     public void Shot(string file)
     {
-        Until(d => (string)((IJavaScriptExecutor)d).ExecuteScript("return document.fonts.status")! == "loaded" ? "yes" : null);
-        Thread.Sleep(250);
+        Settled();
         Driver.GetScreenshot().SaveAsFile(file);
     }
 

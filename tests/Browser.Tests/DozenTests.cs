@@ -53,7 +53,7 @@ public class DozenTests
         bench.SeeText("[data-testid=speed-words]", "No shot yet");
         foreach (var grains in new[] { "400", "600" })
         {
-            bench.Type("arrowGrains", grains);
+            bench.Retype("arrowGrains", grains);
             for (var shot = 1; shot <= 2; shot++)
             {
                 bench.See("[data-testid=shoot]").SendKeys(Keys.Enter);

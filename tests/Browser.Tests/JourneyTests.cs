@@ -28,7 +28,7 @@ public class JourneyTests
         bench.See(".arrow-drawing");
         Choose(bench, "length");
         bench.Kill();
-        bench.Type("cutLength", "28 7/8");
+        bench.Retype("cutLength", "28 7/8");
         bench.SeeText(".foot .say", "not yet saved");
         bench.StartAgain();
         bench.Button("Try again").Click();
@@ -62,7 +62,7 @@ public class JourneyTests
         bench.Driver.FindElement(By.Name("drawLength")).GetAttribute("value").ShouldBe("14", "typed text is never lost by an error");
         bench.Driver.Navigate().Refresh();
         bench.Until(d => d.FindElement(By.Name("drawLength")).GetAttribute("value") == "14" ? "kept" : null);
-        bench.Type("drawLength", "28 1/2");
+        bench.Retype("drawLength", "28 1/2");
         bench.Button("Keep this bow").Click();
         bench.SeeText(".foot .say", "The bow is measured");
         bench.Driver.Navigate().Refresh();
@@ -82,13 +82,13 @@ public class JourneyTests
         bench.Until(d => d.FindElement(By.CssSelector("[data-figure=totalWeight] .v")).Text != before ? "changed" : null);
 
         Choose(bench, "length");
-        bench.Type("cutLength", "26");
+        bench.Retype("cutLength", "26");
         bench.SeeText(".caution", "behind the rest");
-        bench.Type("cutLength", "27 1/4");
+        bench.Retype("cutLength", "27 1/4");
         bench.SeeText(".caution", "ahead of the rest");
-        bench.Type("cutLength", "abc");
+        bench.Retype("cutLength", "abc");
         bench.SeeText(".field .fault", "not a number");
-        bench.Type("cutLength", "28 3/4");
+        bench.Retype("cutLength", "28 3/4");
         bench.Until(d => d.FindElements(By.CssSelector(".caution")).Count == 0 ? "none" : null);
 
         bench.See("[data-figure=frontOfCenter]").Click();
@@ -130,7 +130,7 @@ public class JourneyTests
 
         bench.Button("I made this move").Click();
         bench.SeeText(".film", "Set 2");
-        bench.SeeText(".film-move", "Rest up/down 0 to");
+        bench.SeeText(".film-move", "Rest");
         bench.Restart();
         bench.Driver.Navigate().Refresh();
         MarkTyped(bench, "0,06", "−1/16");

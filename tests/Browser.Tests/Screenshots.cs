@@ -32,8 +32,8 @@ public class Screenshots
         Take("compare", arrow + "&way=compare", ".compared");
         Take("needed-spine", arrow + "&way=chart", "[data-testid=spine-chart]");
         Take("catalogue", "/catalogue?bow=22222222-0000-4000-8000-000000000001", ".catalogue-grid tbody tr");
-        Take("weigh-in", $"{Bow}/dozen?way=weigh&class=Point", ".live-value");
-        Take("match", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=match", ".match-found");
+        Take("weigh-in", $"{Bow}/dozen?way=weigh&class=Point", ".live");
+        Take("match", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=match", "[data-testid=match-found]");
         Take("build-list", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=tray", ".assembly");
         Take("paper", $"{Bow}/paper", ".move-box");
         Take("learned", $"{Bow}/paper?way=learned", "[data-testid=learned] .learned");
@@ -49,6 +49,8 @@ public class Screenshots
         {
             bench.Go(path);
             bench.See(wait);
+            bench.Settled();
+            LayoutAudit.Found(bench).ShouldBeEmpty($"{name}: a view that fails the audit of its layout is not pictured");
             bench.Shot(Path.Combine(Folder!, $"{name}.png"));
         }
     }

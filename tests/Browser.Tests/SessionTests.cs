@@ -79,7 +79,7 @@ public class SessionTests
         bench.SeeText(".reading", "Right yoke leg 1 half twist shorter");
         bench.Button("I made this move back").Click();
         bench.SeeText(".film", "Set 3");
-        bench.SeeText(".film", "Yoke pair +1 to 0");
+        bench.SeeText(".film", "Right yoke leg 1 half twist shorter, left leg 1 half twist longer");
         bench.SeeText(".foot .say", "Left yoke leg 3 half twists shorter");
     }
 
@@ -149,7 +149,7 @@ public class SessionTests
         bench.See("[aria-label^='One more: Rest 1 click up']").Click();
         bench.Pick("afterSet", "late: it was made after set 1");
         bench.Button("Log this move").Click();
-        bench.SeeText(".film", "Rest up/down −2 to −3");
+        bench.SeeText(".film", "Rest 1 click up");
         bench.Driver.FindElements(By.CssSelector(".film-set")).Count(e => e.Text.Contains("Set 3")).ShouldBe(0);
     }
 

@@ -23,13 +23,19 @@ const lost = () => document.activeElement === null || document.activeElement ===
 export function FocusKeeper() {
   const location = useLocation();
   const last = useRef<HTMLElement | null>(null);
+  // After a navigation the view may still be fetching: until a hand does something, what comes first in it gets the focus.
+  const arriving = useRef(true);
   useEffect(() => {
+    arriving.current = true;
     const timer = setTimeout(() => lost() && focusHome(), 50);
     return () => clearTimeout(timer);
   }, [location.pathname, location.search]);
   useEffect(() => {
     const entered = (event: FocusEvent) => {
       last.current = event.target as HTMLElement;
+    };
+    const acted = () => {
+      arriving.current = false;
     };
     // A press on nothing is meant: the focus is not brought back then.
     const pressed = (event: PointerEvent) => {
@@ -38,6 +44,9 @@ export function FocusKeeper() {
     };
     const mend = () => {
       const had = last.current;
+      const at = document.activeElement;
+      const waits = arriving.current && (lost() || at?.tagName === 'MAIN' || at?.tagName === 'H1');
+      if (waits && document.querySelector('main [data-first]')) return focusHome();
       if (!had || !lost() || document.querySelector('[role="dialog"]')) return;
       if (!had.isConnected) focusHome();
       else if (!(had as HTMLButtonElement).disabled) had.focus({ preventScroll: true });
@@ -45,10 +54,14 @@ export function FocusKeeper() {
     const watch = new MutationObserver(() => requestAnimationFrame(mend));
     watch.observe(document.body, { childList: true, subtree: true, attributeFilter: ['disabled'] });
     document.addEventListener('focusin', entered);
+    document.addEventListener('keydown', acted, true);
+    document.addEventListener('pointerdown', acted, true);
     document.addEventListener('pointerdown', pressed, true);
     return () => {
       watch.disconnect();
       document.removeEventListener('focusin', entered);
+      document.removeEventListener('keydown', acted, true);
+      document.removeEventListener('pointerdown', acted, true);
       document.removeEventListener('pointerdown', pressed, true);
     };
   }, []);

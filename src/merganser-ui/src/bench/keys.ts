@@ -19,5 +19,5 @@ export function isPageKey(event: KeyboardEvent): boolean {
 /** True while Enter belongs to what has the focus. */
 export function ownsEnter(event: Event): boolean {
   const at = event.target;
-  return at instanceof HTMLElement && (isTyping(event) || at.closest('a, button, [role="button"]') !== null);
+  return at instanceof HTMLElement && (isTyping(event) || at.closest('a, button, summary, [role="button"]') !== null);
 }

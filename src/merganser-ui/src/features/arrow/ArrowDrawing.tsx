@@ -9,7 +9,7 @@ import { Callouts } from './Callouts';
 import { measuresOf } from './measures';
 import type { PartName } from './parts';
 
-const NARROW = 760;
+const NARROW = 960;
 
 interface Props {
   arrow: Schemas['Arrow'];

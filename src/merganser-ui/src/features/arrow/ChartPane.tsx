@@ -34,6 +34,7 @@ const bandOf = (ratio: number) =>
 export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }: Props) {
   const units = useUnits();
   const { ref, width } = useWidth<HTMLDivElement>(1180);
+  const narrow = width < 620;
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<{ length: number; grains: number } | null>(null);
   const chart = useQuery({
@@ -188,7 +189,7 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
                 stroke={line.label === arrow.shaft.name ? 'var(--green)' : 'var(--ink)'}
                 strokeWidth={line.label === arrow.shaft.name ? 4 : 1.8}
               />
-              {last && (
+              {last && (!narrow || line.label === arrow.shaft.name) && (
                 <text
                   x={Math.max(LEFT + 110, last[0] - 6)}
                   y={last[1] - 8}
@@ -202,7 +203,7 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
             </g>
           );
         })}
-        {ticksOf(l0, l1, 0.5).map((tick) => (
+        {ticksOf(l0, l1, narrow ? 2 : 0.5).map((tick) => (
           <text key={tick} x={x(tick)} y={HEIGHT - 10} fontSize="14" textAnchor="middle">
             {sixteenths(tick)}
           </text>

@@ -99,7 +99,7 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
               stroke="var(--ink)"
             />
             {rulerTicks(at, Math.ceil(longest))
-              .filter((tick) => tick.label !== null)
+              .filter((tick) => tick.label !== null && (width > 600 || Number(tick.label) % 5 === 0))
               .map((tick) => (
                 <g key={tick.x}>
                   <line

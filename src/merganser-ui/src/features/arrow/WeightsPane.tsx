@@ -22,6 +22,8 @@ const curves = [
 ] as const;
 
 const HEIGHT = 300;
+/** Below this the words stand under the picture. */
+const NARROW = 620;
 
 /** Speed, energy and momentum over arrow weight for this bow, and the three schools with their reasons. */
 export function WeightsPane({ bowId, grains }: { bowId: string; grains: number | null }) {
@@ -43,6 +45,7 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
   const curve = data?.curve ?? [];
   const low = curve[0]?.grains ?? 250;
   const high = curve.at(-1)?.grains ?? 750;
+  const narrow = width < NARROW;
   const x = (g: number) => 20 + ((width - 40) * (g - low)) / (high - low);
   return (
     <div className="weights">
@@ -64,7 +67,7 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
             role="img"
             aria-label="Speed, kinetic energy and momentum over arrow weight, each on its own scale"
           >
-            {data.schools.map((school) => (
+            {data.schools.map((school, i) => (
               <g key={school.name}>
                 <rect
                   x={x(Math.max(low, school.from))}
@@ -74,7 +77,12 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
                   fill="var(--sheet)"
                   stroke="var(--line)"
                 />
-                <text x={x(Math.max(low, school.from)) + 8} y="20" fontSize="15" fontWeight="620">
+                <text
+                  x={x(Math.max(low, school.from)) + 8}
+                  y={narrow ? 20 + 18 * i : 20}
+                  fontSize="15"
+                  fontWeight="620"
+                >
                   {school.name}
                 </text>
               </g>
@@ -93,15 +101,17 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
                     strokeWidth="2.5"
                     strokeDasharray={c.dash}
                   />
-                  <text
-                    x={x(curve[Math.round(c.at * (curve.length - 1))]!.grains)}
-                    y={y(values[Math.round(c.at * (curve.length - 1))]!) + c.under}
-                    fontSize="14"
-                    textAnchor="middle"
-                  >
-                    {c.label}, {withUnit(bottom, c.unit, c.decimals, units)} to{' '}
-                    {withUnit(top, c.unit, c.decimals, units)}
-                  </text>
+                  {!narrow && (
+                    <text
+                      x={x(curve[Math.round(c.at * (curve.length - 1))]!.grains)}
+                      y={y(values[Math.round(c.at * (curve.length - 1))]!) + c.under}
+                      fontSize="14"
+                      textAnchor="middle"
+                    >
+                      {c.label}, {withUnit(bottom, c.unit, c.decimals, units)} to{' '}
+                      {withUnit(top, c.unit, c.decimals, units)}
+                    </text>
+                  )}
                   {data.here && (
                     <circle
                       cx={x(data.here.grains)}
@@ -124,6 +134,22 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
               </g>
             ))}
           </svg>
+        )}
+        {data && narrow && (
+          <ul>
+            {curves.map((c) => {
+              const values = curve.map((p) => p[c.key]);
+              return (
+                <li key={c.key}>
+                  <svg width="44" height="10" aria-hidden="true">
+                    <path d="M0 5h44" stroke="var(--ink)" strokeWidth="2.5" strokeDasharray={c.dash} />
+                  </svg>{' '}
+                  {c.label}, {withUnit(Math.min(...values), c.unit, c.decimals, units)} to{' '}
+                  {withUnit(Math.max(...values), c.unit, c.decimals, units)}
+                </li>
+              );
+            })}
+          </ul>
         )}
         {data?.here && (
           <p>

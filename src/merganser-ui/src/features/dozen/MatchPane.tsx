@@ -65,7 +65,7 @@ export function MatchPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
       </section>
       {match && (
         <section data-testid="match-found" aria-label="What was found">
-          <h1>{number(match.spread, 1)} gr apart</h1>
+          <h2 className="spread">{number(match.spread, 1)} gr apart</h2>
           <p>
             <b data-testid="match-words">{match.words}</b>
             {match.stale && ' Pieces were weighed since: match again.'}

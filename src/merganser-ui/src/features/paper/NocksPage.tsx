@@ -208,9 +208,9 @@ function NockBench({ bowId, nocks, sizes, others, onDozen, onDistance }: BenchPr
         {at && (
           <section className="reading" aria-label="This arrow">
             <p className="lab">Arrow {at.number}</p>
-            <h1>
+            <h2>
               {at.fletched ? 'With vanes' : 'Bare'}, {at.turn === 0 ? 'as it came' : `step ${at.turn} of ${turns}`}
-            </h1>
+            </h2>
             <div className="row" role="group" aria-label="Bare or fletched">
               {[false, true].map((fletched) => (
                 <ButtonBase

@@ -21,7 +21,8 @@ export function ShotsPanel({ set, onMark }: Props) {
     );
   return (
     <section className="reading" aria-label="Shots of this set">
-      <p className="lab">Set {set.number}, tail from the point’s hole</p>
+      <h1>Shots of set {set.number}</h1>
+      <p className="lab">tail from the point’s hole</p>
       <ol className="shots">
         {set.shots.map((shot) => (
           <ShotLine
@@ -58,7 +59,7 @@ function ShotLine({
     <li className={isVoid ? 'void' : shot.doubtful ? 'doubted' : ''}>
       <b className="n">{shot.number}</b>
       <span className="n">
-        {say(shot.place)}
+        {isVoid ? <s>{say(shot.place)}</s> : say(shot.place)}
         {shot.arrowNumber && <small className="muted"> arrow {shot.arrowNumber}</small>}
         {shot.words && <small className="muted"> as said</small>}
         {shot.side === 'targetSide' && <small className="muted"> read from the target side, mirrored</small>}

@@ -57,7 +57,8 @@ export default function SetupPage({ way }: { way: BowWay }) {
   const found = async (entry: Parameters<typeof bench.find>[1]) => {
     if (!check || !(await bench.find(check.kind, entry))) return;
     type(check.kind, null);
-    if (search.get('check') !== check.kind) show(check.kind);
+    // The check stays in view, without another step for Back to take.
+    setSearch({ check: check.kind }, { replace: true });
     setStay(check.kind);
   };
   // After an entry its verdict is read before the next check comes.
