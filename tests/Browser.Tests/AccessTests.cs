@@ -77,16 +77,17 @@ public class AccessTests
         found.Distinct().ShouldBeEmpty();
     }
 
+    /// <summary>Goes through every state, each opened once, its theme switched in place; with nothing opened every address once.</summary>
     private static void EachView(Bench bench, string[] themes, Action<string, string> look, bool openThings = true)
     {
         bench.Go("/");
         bench.See(".rack h2");
-        foreach (var theme in themes)
+        foreach (var view in openThings ? Views.Demo : Views.Demo.DistinctBy(v => v.Path))
         {
-            bench.Driver.ExecuteScript($"localStorage.setItem('merganser-theme', '{theme}')");
-            foreach (var view in Views.Demo)
+            Views.Open(bench, view, openThings);
+            foreach (var theme in themes)
             {
-                Views.Open(bench, view, openThings);
+                bench.Driver.ExecuteScript($"document.documentElement.dataset.theme = '{theme}'");
                 look(theme, view.Name);
             }
         }

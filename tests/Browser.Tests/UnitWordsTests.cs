@@ -21,6 +21,7 @@ public partial class UnitWordsTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_trade_bench_says_nothing_in_metric_units()
     {
         using var bench = new Bench(demo: true);

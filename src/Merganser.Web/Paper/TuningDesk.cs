@@ -26,7 +26,8 @@ public sealed record TuningRead(
 public sealed class TuningDesk(PaperStore papers, BowStore bows, ArcherStore archers, ResponseStore responses)
 {
     private const int EarlierPapers = 6;
-    private readonly ConcurrentDictionary<(string Paper, int Version, int Moves, string Resets), IReadOnlyList<StageFit>> fits = new();
+    private const int MostKept = 512;
+    private readonly ConcurrentDictionary<(string Paper, int Version, int Moves, string Resets, string Adjusters), IReadOnlyList<StageFit>> fits = new();
 
     /// <summary>Reads a paper of a bow.</summary>
     public TuningRead Read(PaperRow paper)
@@ -53,7 +54,14 @@ public sealed class TuningDesk(PaperStore papers, BowStore bows, ArcherStore arc
     /// <summary>What each stage of a paper taught, kept while nothing of it changes.</summary>
     private IReadOnlyList<StageFit> FitsOf(PaperRow paper, BowRow bow, IReadOnlyList<MoveRow> moves, IReadOnlyList<ResetRow> resets, IReadOnlyList<string> order)
     {
-        var key = (paper.Id, paper.Version, moves.Count, string.Join(',', resets.Select(r => r.Id)));
+        // Everything that it is computed from: an adjuster whose step was measured anew teaches something else.
+        var adjusters = string.Join(';', bow.Adjusters.Select(a => FormattableString.Invariant($"{a.Kind} {a.Lower} {a.Upper} {a.InchesPerStep}")));
+        var key = (paper.Id, paper.Version, moves.Count, string.Join(',', resets.Select(r => r.Id)), adjusters);
+        if (fits.Count > MostKept)
+        {
+            fits.Clear();
+        }
+
         return fits.GetOrAdd(key, _ =>
         {
             var rank = Rank(order, paper.Id);
