@@ -108,7 +108,8 @@ public sealed class Bench : IDisposable
     }
 
     /// <summary>Waits until fonts are there and two frames were drawn.</summary>
-    public void Settled() => Driver.ExecuteAsyncScript("const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 200))))");
+    public void Settled(int milliseconds = 200) =>
+        Driver.ExecuteAsyncScript("const done = arguments[1]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, arguments[0]))))", milliseconds);
 
     public void Pick(string name, string words) => Until(d =>
     {

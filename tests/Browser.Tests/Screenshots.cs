@@ -50,7 +50,7 @@ public class Screenshots
             bench.Go(path);
             bench.See(wait);
             bench.Settled();
-            LayoutAudit.Found(bench).ShouldBeEmpty($"{name}: a view that fails the audit of its layout is not pictured");
+            StateAudit.Found(bench).ShouldBeEmpty($"{name}: a view that fails the audit of its layout is not pictured");
             bench.Shot(Path.Combine(Folder!, $"{name}.png"));
         }
     }

@@ -1,0 +1,172 @@
+namespace Merganser.Browser.Tests;
+
+/// <summary>
+/// Each state of the interface, opened once; size and theme are switched in place. Its layout audits itself (no text struck, lying over another, cut
+/// or off the edge, no select that shows half of its words, no class without a rule), axe-core finds nothing serious, sunlight has its contrast, the
+/// page never scrolls sideways, and what is pressed is large enough for cold hands.
+/// </summary>
+public abstract class StateAudit(SharedBench shared)
+{
+    private const int AfterResizing = 200;
+    private const int AfterTheme = 40;
+
+    private static readonly string Layout = "return " + string.Join('\n', File.ReadLines(Path.Combine(Bench.Root, "tests/Browser.Tests/layoutAudit.js")).SkipWhile(line => line.StartsWith("//", StringComparison.Ordinal)));
+    private static readonly string Axe = File.ReadAllText(Path.Combine(Bench.Root, "src/merganser-ui/node_modules/axe-core/axe.min.js"));
+    private static readonly (int Width, int Height)[] Small = [(1024, 768), (390, 844)];
+    private static readonly (int Width, int Height)[] NeverSideways = [(320, 640), (640, 400), (390, 844), (1280, 680)];
+
+    /// <summary>What the page itself finds wrong with its layout as it stands.</summary>
+    public static IReadOnlyList<string> Found(Bench bench) => Texts(bench.Driver.ExecuteScript(Layout)!);
+
+    protected void Check(string name)
+    {
+        var bench = shared.Bench;
+        var view = Views.Of(name);
+        List<string> found = [];
+        bench.Size(1280, 800);
+        bench.Go("/");
+        bench.See(".rack h2");
+        Views.Open(bench, view, openThings: false);
+        if (Views.Demo.Concat(Views.Empty).First(v => v.Path == view.Path).Name == name)
+        {
+            found.AddRange(Texts(bench.Driver.ExecuteScript(SmallTargets)!).Select(f => $"target: {f}"));
+            found.AddRange(NeverSideways.SelectMany(size => Scrolls(bench, size.Width, size.Height, view)));
+            bench.Size(1280, 800);
+            bench.Settled(AfterResizing);
+        }
+
+        view.Open(bench);
+        foreach (var theme in new[] { "sun", "dark", "shed" })
+        {
+            bench.Driver.ExecuteScript($"document.documentElement.dataset.theme = '{theme}'");
+            bench.Settled(AfterTheme);
+            found.AddRange(Found(bench).Select(f => $"1280x800 {theme}: {f}"));
+            found.AddRange(Violations(bench, everything: theme == "shed").Select(f => $"{theme}: {f}"));
+            if (theme == "sun")
+            {
+                found.AddRange(Texts(bench.Driver.ExecuteScript(PaleOrSmall)!).Select(f => $"sun: {f}"));
+            }
+        }
+
+        foreach (var (width, height) in Small)
+        {
+            bench.Size(width, height);
+            bench.Settled(AfterResizing);
+            found.AddRange(Found(bench).Select(f => $"{width}x{height} shed: {f}"));
+        }
+
+        found.ShouldBeEmpty();
+    }
+
+    private static IEnumerable<string> Scrolls(Bench bench, int width, int height, View view)
+    {
+        bench.Size(width, height);
+        bench.Settled(AfterResizing);
+        long Of(string js) => (long)bench.Driver.ExecuteScript("return " + js)!;
+        if (Of("document.scrollingElement.scrollWidth") > width)
+        {
+            yield return $"{width}x{height}: the page scrolls sideways";
+        }
+
+        // The rack may be as long as it likes to the side where there is room for a row of bows.
+        var rack = view.Path == "/" && width > 760;
+        if (!rack && Of("(() => { const m = document.querySelector('main'); return m.scrollWidth - m.clientWidth; })()") > 1)
+        {
+            yield return $"{width}x{height}: what is on the page scrolls sideways";
+        }
+
+        if (width == 1280 && Of("document.scrollingElement.scrollHeight") > height)
+        {
+            yield return $"{width}x{height}: the page scrolls down";
+        }
+    }
+
+    /// <summary>Serious and critical violations by axe-core; of themes after the first only what depends on colour.</summary>
+    private static IReadOnlyList<string> Violations(Bench bench, bool everything)
+    {
+        bench.Driver.ExecuteScript("if (!window.axe) { " + Axe + " }");
+        return Texts(bench.Driver.ExecuteAsyncScript(
+            """
+            const done = arguments[arguments.length - 1];
+            const options = arguments[0] ? { resultTypes: ['violations'] } : { resultTypes: ['violations'], runOnly: ['color-contrast'] };
+            axe.run(document, options).then(r => done(r.violations
+              .filter(v => v.impact === 'serious' || v.impact === 'critical')
+              .map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).slice(0, 3).join(' | '))));
+            """, everything)!);
+    }
+
+    private static IReadOnlyList<string> Texts(object list) => [.. ((IReadOnlyCollection<object>)list).Cast<string>().Distinct()];
+
+    private const string SmallTargets =
+        """
+        return [...document.querySelectorAll('button, a, select, input')]
+          .filter(e => e.offsetParent && !e.closest('p, label, .label-row, dl') && e.type !== 'checkbox')
+          .filter(e => { const r = (e.closest('.MuiInputBase-root') ?? e).getBoundingClientRect(); return r.height > 0 && (r.height < 47.5 || r.width < 43.5); })
+          .map(e => `${e.tagName} ${e.className} ${e.textContent.slice(0, 20)}`);
+        """;
+
+    private const string PaleOrSmall =
+        """
+        const parse = c => (c.match(/[\d.]+/g) ?? []).map(Number);
+        const lum = ([r, g, b]) => { const f = v => (v /= 255) <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4; return 0.2126 * f(r) + 0.7152 * f(g) + 0.0722 * f(b); };
+        const ground = e => { for (; e; e = e.parentElement) { const c = parse(getComputedStyle(e).backgroundColor); if (c.length && (c[3] ?? 1) > 0.5) return c;
+          if (getComputedStyle(e).backgroundImage.startsWith('linear')) return parse(getComputedStyle(document.documentElement).getPropertyValue('--green').replace(/#(..)(..)(..)/, (_, r, g, b) => [r, g, b].map(h => parseInt(h, 16)).join(' '))); } return [255, 255, 255]; };
+        const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+        const found = [];
+        for (let node = walk.nextNode(); node; node = walk.nextNode()) {
+          const e = node.parentElement;
+          if (!node.textContent.trim() || !e.getClientRects().length || e.closest('.visually-hidden, .Mui-disabled, script, option, [aria-hidden=true]')) continue;
+          const style = getComputedStyle(e);
+          if (parseFloat(style.fontSize) === 0) continue;
+          const text = parse(e instanceof SVGElement ? style.fill : style.color);
+          const [a, b] = [lum(text), lum(ground(e instanceof SVGElement ? e.closest('svg').parentElement : e))].sort((x, y) => y - x);
+          const ratio = (a + 0.05) / (b + 0.05);
+          if (ratio < 7) found.push(`contrast ${ratio.toFixed(1)}: ${node.textContent.slice(0, 30)} (${e.className})`);
+          if (parseFloat(style.fontSize) < 13.9) found.push(`${style.fontSize}: ${node.textContent.slice(0, 30)} (${e.className?.baseVal ?? e.className})`);
+        }
+        return [...new Set(found)];
+        """;
+}
+
+/// <summary>A bench in front of a browser that a class of tests shares.</summary>
+public abstract class SharedBench(bool demo) : IDisposable
+{
+    public Bench Bench { get; } = new(demo);
+
+    public void Dispose()
+    {
+        Bench.Dispose();
+        GC.SuppressFinalize(this);
+    }
+}
+
+public sealed class SharedDemo() : SharedBench(true);
+
+public sealed class SharedEmpty() : SharedBench(false);
+
+public class StateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<SharedDemo>
+{
+    public static TheoryData<string> Names => new(Views.Demo.Where((_, i) => i % 2 == 0).Select(v => v.Name));
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void Can_be_read_reached_and_used(string view) => Check(view);
+}
+
+public class MoreStateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<SharedDemo>
+{
+    public static TheoryData<string> Names => new(Views.Demo.Where((_, i) => i % 2 == 1).Select(v => v.Name));
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void Can_be_read_reached_and_used(string view) => Check(view);
+}
+
+public class EmptyStateTests(SharedEmpty shared) : StateAudit(shared), IClassFixture<SharedEmpty>
+{
+    public static TheoryData<string> Names => new(Views.Empty.Select(v => v.Name));
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void Can_be_read_reached_and_used(string view) => Check(view);
+}
