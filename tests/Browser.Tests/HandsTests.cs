@@ -218,27 +218,6 @@ public class HandsTests
         bench.Until(d => d.FindElements(By.CssSelector(".rack .state.caution")).Count == 0 ? "sound" : null);
     }
 
-    [Fact]
-    public void Every_view_has_a_title_and_one_heading_of_the_first_rank()
-    {
-        using var bench = new Bench(demo: true);
-        List<string> titles = [];
-        List<string> wrong = [];
-        foreach (var view in Views.Demo.DistinctBy(v => v.Path))
-        {
-            Views.Open(bench, view, openThings: false);
-            titles.Add(bench.Driver.Title);
-            var headings = bench.Driver.FindElements(By.CssSelector("h1")).Count;
-            if (headings != 1 || !bench.Driver.Title.EndsWith("Merganser", StringComparison.Ordinal))
-            {
-                wrong.Add($"{view.Name}: {headings} headings, \"{bench.Driver.Title}\"");
-            }
-        }
-
-        wrong.ShouldBeEmpty();
-        titles.Distinct().Count().ShouldBeGreaterThan(25);
-    }
-
     private static void EnterBow(Bench bench, string archer, string name, Action more)
     {
         bench.Type("archerName", archer);

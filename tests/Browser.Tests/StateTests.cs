@@ -3,7 +3,7 @@ namespace Merganser.Browser.Tests;
 /// <summary>
 /// Each state of the interface, opened once; size and theme are switched in place. Its layout audits itself (no text struck, lying over another, cut
 /// or off the edge, no select that shows half of its words, no class without a rule), axe-core finds nothing serious, sunlight has its contrast, the
-/// page never scrolls sideways, and what is pressed is large enough for cold hands.
+/// page never scrolls sideways, what is pressed is large enough for cold hands, and there is a title and one heading of the first rank.
 /// </summary>
 public abstract class StateAudit(SharedBench shared)
 {
@@ -29,6 +29,12 @@ public abstract class StateAudit(SharedBench shared)
         Views.Open(bench, view, openThings: false);
         if (Views.Demo.Concat(Views.Empty).First(v => v.Path == view.Path).Name == name)
         {
+            var headings = (long)bench.Driver.ExecuteScript("return document.querySelectorAll('h1').length")!;
+            if (headings != 1 || !bench.Driver.Title.EndsWith(", Merganser", StringComparison.Ordinal))
+            {
+                found.Add($"{headings} headings of the first rank, title \"{bench.Driver.Title}\"");
+            }
+
             found.AddRange(Texts(bench.Driver.ExecuteScript(SmallTargets)!).Select(f => $"target: {f}"));
             found.AddRange(NeverSideways.SelectMany(size => Scrolls(bench, size.Width, size.Height, view)));
             bench.Size(1280, 800);

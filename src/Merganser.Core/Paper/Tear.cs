@@ -1,5 +1,5 @@
-using Merganser.Core.Bows;
 using System.Text.Json.Serialization;
+using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Units;
 

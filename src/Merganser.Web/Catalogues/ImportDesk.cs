@@ -34,7 +34,7 @@ public sealed record ImportChange(int Row, string Id, string Name, IReadOnlyList
 /// <param name="Message">Why it failed, or null.</param>
 public sealed record ImportView(
     string Id, ImportState State, ComponentClass Class, IReadOnlyList<string> Columns, IReadOnlyDictionary<string, string> Fields, IReadOnlyDictionary<string, string> Mapping, int Rows, int Done, int Good, int Changed,
-    IReadOnlyList<ImportChange> Changes,    IReadOnlyList<ImportProblem> Problems, int ProblemCount, IReadOnlyList<IReadOnlyList<string>> Preview, string? Message);
+    IReadOnlyList<ImportChange> Changes, IReadOnlyList<ImportProblem> Problems, int ProblemCount, IReadOnlyList<IReadOnlyList<string>> Preview, string? Message);
 
 /// <summary>Imports in work. Nothing is written until it is confirmed; any of them can be cancelled.</summary>
 public sealed class ImportDesk(ComponentStore components)

@@ -22,7 +22,8 @@ interface Props {
 export function ReadingField({ label, name, quantity, fault, hint, onTake, onEmpty, first }: Props) {
   const [text, setText] = useState('');
   const [taken, setTaken] = useState<string | null>(null);
-  const [refused, setRefused] = useState<string | null>(null);
+  // An object, so that the same text refused twice is two refusals.
+  const [refused, setRefused] = useState<{ text: string } | null>(null);
   const latest = useRef(onTake);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   useEffect(() => {
@@ -40,7 +41,7 @@ export function ReadingField({ label, name, quantity, fault, hint, onTake, onEmp
     queue.current = queue.current.then(async () => {
       const words = await latest.current(reading);
       if (words !== null) return setTaken(words);
-      setRefused(reading);
+      setRefused({ text: reading });
       setText((now) => (now === '' ? reading : now));
     });
   };
@@ -56,7 +57,7 @@ export function ReadingField({ label, name, quantity, fault, hint, onTake, onEmp
           setTaken(null);
         }}
         onEnter={enter}
-        fault={refused !== null && fault ? (text === refused ? fault : `${refused}: ${fault}`) : undefined}
+        fault={refused !== null && fault ? (text === refused.text ? fault : `${refused.text}: ${fault}`) : undefined}
         hint={hint}
         first={first}
       />

@@ -46,7 +46,8 @@ export function FocusKeeper() {
       const had = last.current;
       const at = document.activeElement;
       const waits = arriving.current && (lost() || at?.tagName === 'MAIN' || at?.tagName === 'H1');
-      if (waits && document.querySelector('main [data-first]')) return focusHome();
+      const better = at?.tagName === 'H1' ? 'main [data-first]' : 'main [data-first], main h1';
+      if (waits && document.querySelector(better)) return focusHome();
       if (!had || !lost() || document.querySelector('[role="dialog"]')) return;
       if (!had.isConnected) focusHome();
       else if (!(had as HTMLButtonElement).disabled) had.focus({ preventScroll: true });

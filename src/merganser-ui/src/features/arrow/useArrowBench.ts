@@ -127,7 +127,10 @@ export function useArrowBench(bowId: string, row: Schemas['ArrowRow']) {
     figures,
     faults,
     save,
-    retry: send,
+    /** The server is back: what was typed is sent, and the figures that could not be had are asked for again. */
+    retry: async () => {
+      if ((await send()) && figures.isError) await figures.refetch();
+    },
     resolve,
     keep,
     openedId,

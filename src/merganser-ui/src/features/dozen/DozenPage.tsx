@@ -112,7 +112,12 @@ export default function DozenPage() {
           </nav>
         )}
         {starting && plan && <StartDozen form={plan} kept={kept} faults={bench.faults} onChange={setPlanning} />}
-        {starting && !plan && <p className="way-body">A dozen is built to a kept arrow: keep one first.</p>}
+        {starting && !plan && (
+          <div className="way-body">
+            <h1>No arrow is kept yet</h1>
+            <p>A dozen is built to a kept arrow: keep one first.</p>
+          </div>
+        )}
         {dozen && !starting && (
           <div className="dozen-body">
             <p className="dozen-title">
