@@ -25,13 +25,16 @@ export function ReadingField({ label, name, quantity, fault, hint, onTake, onEmp
   // An object, so that the same text refused twice is two refusals.
   const [refused, setRefused] = useState<{ text: string } | null>(null);
   const latest = useRef(onTake);
+  const held = useRef(text);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   useEffect(() => {
     latest.current = onTake;
+    held.current = text;
   });
-  // A refused reading comes back selected: what is typed next takes its place and is not glued to it.
+  // A refused reading comes back selected: what is typed next takes its place and is not glued to it. What was typed by then stays as it is.
   useEffect(() => {
-    if (refused !== null) document.querySelector<HTMLInputElement>(`input[name="${name}"]`)?.select();
+    if (refused !== null && held.current === refused.text)
+      document.querySelector<HTMLInputElement>(`input[name="${name}"]`)?.select();
   }, [refused, name]);
   const enter = () => {
     const reading = text.trim();
