@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import type { Quantity } from '../units/units';
 import { Field } from './Field';
 
@@ -27,12 +27,12 @@ export function ReadingField({ label, name, quantity, fault, hint, onTake, onEmp
   const latest = useRef(onTake);
   const held = useRef(text);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = onTake;
     held.current = text;
   });
   // A refused reading comes back selected: what is typed next takes its place and is not glued to it. What was typed by then stays as it is.
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (refused !== null && held.current === refused.text)
       document.querySelector<HTMLInputElement>(`input[name="${name}"]`)?.select();
   }, [refused, name]);
