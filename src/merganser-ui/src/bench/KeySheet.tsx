@@ -5,14 +5,14 @@ import { isTyping, lettersOn, setLetters } from './keys';
 
 const keys: [string, string][] = [
   ['S B A D P G L', 'go to the stops of the rule'],
-  ['Enter', 'press what is next, or go to the next field'],
+  ['Enter', 'press what is next, take a reading, or go to the next field'],
   ['Ctrl Enter', 'record an act on the bow'],
   ['Esc', 'close what is open'],
   ['/', 'find, on the rack and among the words'],
-  ['Ctrl Z, Ctrl Shift Z', 'undo and redo on the arrow'],
+  ['Ctrl Z', 'take back the newest act; on the arrow, Ctrl Shift Z goes forward again'],
   ['Tab', 'walk the parts of the arrow'],
   ['+ −', 'step the chosen part'],
-  ['1 to 9', 'pick what was found at a check; try what would change the arrow'],
+  ['1 to 9', 'while their list has the focus: pick what was found; try what would change the arrow'],
   ['Arrow keys', 'on the sheet: move the cross 0.05 in, with Shift 0.25 in'],
   ['N', 'mark a shot'],
   ['V', 'the shots of the set, to void one'],
