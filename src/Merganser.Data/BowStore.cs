@@ -240,9 +240,9 @@ public sealed class BowStore(Database database, TimeProvider clock)
         var inspected = c.QueryFirstOrDefault<(string Choice, string At)?>(
             """
             SELECT choice, found_at FROM check_finding
-            WHERE bow_id = @id AND kind = 'inspection' AND choice IN ('damaged', 'repaired') AND id NOT IN (SELECT entry_id FROM withdrawn)
+            WHERE bow_id = @id AND kind = 'inspection' AND choice IN (@Damaged, @Repaired) AND id NOT IN (SELECT entry_id FROM withdrawn)
             ORDER BY ordinal DESC LIMIT 1
-            """, new { id }, t);
+            """, new { id, Unsound.Damaged, Unsound.Repaired }, t);
         return new BowRow(id, row.ArcherId, FactsJson.Read<Bow>(row.Facts), FactsJson.Read<BowEntry>(row.Typed), adjusters, row.Version,
             row.ArchivedAt is null ? null : Stamp.Read(row.ArchivedAt), inspected is { Choice: Unsound.Damaged } found ? new Unsound(Stamp.Read(found.At)) : null);
     }

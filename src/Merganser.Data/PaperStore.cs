@@ -11,7 +11,11 @@ namespace Merganser.Data;
 /// <summary>A paper session with its plan, sets, shots and notes.</summary>
 public sealed record PaperRow(
     string Id, string BowId, string ArrowVersionId, double Tolerance, SessionPlan Plan, DateTimeOffset StartedAt, DateTimeOffset? AcceptedAt, IReadOnlyList<SetRow> Sets,
-    IReadOnlyList<NoteRow> Notes, int Version);
+    IReadOnlyList<NoteRow> Notes, int Version)
+{
+    /// <summary>The last set of the session itself with a shot that counts: what can be accepted is its setting.</summary>
+    public SetRow? LastRead => Sets.LastOrDefault(s => s.Purpose == SetPurpose.Session && s.Shots.Any(h => h.VoidReason is null));
+}
 
 /// <summary>One set of shots at one setting of the bow.</summary>
 /// <param name="AfterMove">How many moves of this bow had been logged when it was begun.</param>
@@ -227,7 +231,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     /// <exception cref="RefusedException">Nothing was shot, or the bow was moved since.</exception>
     private static void CheckShot(PaperRow paper, IReadOnlyList<MoveRow> moves)
     {
-        if (paper.Sets.LastOrDefault(s => s.Purpose == SetPurpose.Session && s.Shots.Any(h => h.VoidReason is null)) is not { } read)
+        if (paper.LastRead is not { } read)
         {
             throw new RefusedException("unshot", "No shot counts on this paper yet: there is nothing to accept.");
         }

@@ -74,7 +74,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
         var classes = row.Plan.Classes.Select(name => Class(row, name, per.GetValueOrDefault(name, 1))).ToArray();
         var check = row.Entries.LastOrDefault(e => e.Entry.Kind == "check");
         var shafts = Shafts(row);
-        var match = row.Entries.LastOrDefault(e => e.Entry.Kind == "match");
+        var match = LastMatch(row);
         var tray = match is null ? [] : Tray(row, match, classes, arrow, shafts);
         var owner = bows.Get(row.BowId);
         var bow = owner.Bow;
@@ -130,9 +130,15 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
             ? [(act, found)]
             : throw new RefusedException("changed", "Something was entered while the match was sought: match again.");
 
+    private static DozenEntryRow? LastMatch(DozenRow row) => row.Entries.LastOrDefault(e => e.Entry.Kind == "match");
+
+    /// <summary>What was entered last of an arrow of this match: its built weight, its note, why it is retired.</summary>
+    private static DozenEntry? MadeOf(DozenRow row, DozenEntryRow match, int number, string what) =>
+        row.Entries.LastOrDefault(e => e.Entry.Kind == "made" && e.Entry.Number == number && e.Entry.Word == what && e.Ordinal > match.Ordinal)?.Entry;
+
     private static int[] Begun(DozenRow row)
     {
-        var match = row.Entries.LastOrDefault(e => e.Entry.Kind == "match")?.Ordinal ?? int.MaxValue;
+        var match = LastMatch(row)?.Ordinal ?? int.MaxValue;
         return [.. row.Entries.Where(e => e.Ordinal > match && e.Entry.Kind is "tick" or "made").Select(e => e.Entry.Number ?? 0).Distinct().Order()];
     }
 
@@ -197,7 +203,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
                     .GroupBy(e => e.Entry.Word!).ToDictionary(g => g.Key, g => g.Last().Id);
                 var ticks = ticked.Keys.ToArray();
                 var why = WhyRetired(row, match, number, pieces, classes, shafts);
-                DozenEntry? Made(string what) => row.Entries.LastOrDefault(e => e.Entry.Kind == "made" && e.Entry.Number == number && e.Entry.Word == what && e.Ordinal > match.Ordinal)?.Entry;
+                DozenEntry? Made(string what) => MadeOf(row, match, number, what);
                 var built = Made("built")?.Value;
                 var balance = Made("balance")?.Value;
                 var total = found.Totals[i] / 10.0;
@@ -217,15 +223,14 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
             return $"shaft {shaft.Number} is {shaft.Note}: destroyed, not shot";
         }
 
-        var said = row.Entries.LastOrDefault(e => e.Entry.Kind == "made" && e.Entry.Number == number && e.Entry.Word == "retired" && e.Ordinal > match.Ordinal);
-        return said?.Entry.Note is { Length: > 0 } note ? note : null;
+        return MadeOf(row, match, number, "retired")?.Note is { Length: > 0 } note ? note : null;
     }
 
     /// <summary>True for an arrow that is not shot: retired, or of a shaft that is to be destroyed. Before a match, arrow and shaft have one number.</summary>
     public static bool OutOfUse(DozenRow row, int number)
     {
         var shafts = Shafts(row);
-        if (row.Entries.LastOrDefault(e => e.Entry.Kind == "match") is not { Entry.Match: { } found } match)
+        if (LastMatch(row) is not { Entry.Match: { } found } match)
         {
             return shafts.Any(s => s.Destroyed && s.Number == number);
         }

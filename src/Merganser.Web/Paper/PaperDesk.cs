@@ -110,7 +110,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
 
     /// <summary>True when the bow stands otherwise than at the last set that was read.</summary>
     private static bool Moved(TuningRead read, PaperRow paper) =>
-        paper.Sets.LastOrDefault(s => s.Purpose == SetPurpose.Session && s.Shots.Any(h => h.VoidReason is null)) is not { } last
+        paper.LastRead is not { } last
         || read.Positions[last.Number].Any(p => read.Positions[paper.Sets[^1].Number].GetValueOrDefault(p.Key) != p.Value);
 
     /// <summary>Logged away from this paper, between the beginnings of two of its sets.</summary>
@@ -127,7 +127,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
             double? chance = stage == current ? advice.Chance : shots.Length == 0 ? null : ChanceOf(read, shots);
             return new StageView(stage.Words, stage.Distance, stage.Fletched, paper.Plan.Stages.Contains(stage), stage == current, shots.Length, last?.Words, chance);
         });
-        IReadOnlyList<string> numbers = paper.Plan.DozenId is { } dozen && dozens.Of(paper.BowId).Any(d => d.Id == dozen) ? [.. Enumerable.Range(1, dozens.Get(dozen).Plan.Arrows).Select(n => $"{n}")] : [];
+        IReadOnlyList<string> numbers = paper.Plan.DozenId is { } id && dozens.Of(paper.BowId).FirstOrDefault(d => d.Id == id) is { } dozen ? [.. Enumerable.Range(1, dozen.Plan.Arrows).Select(n => $"{n}")] : [];
         return new PlanView(paper.Plan.Kind, read.Bench.School, paper.Plan.School is null, paper.Plan.ShotsPerDecision, paper.Plan.ByMachine, paper.Plan.DozenId, [.. stages], paper.Plan.After(current), numbers);
     }
 

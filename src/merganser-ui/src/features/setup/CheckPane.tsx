@@ -206,7 +206,7 @@ function inUnit(value: number, unit: string, units: Units): string {
 
 /** One view, named; what is measured stands in red. */
 function MeasureDrawing({ check, kind }: { check: Check; kind: BowKind }) {
-  const { ref, width } = useWidth<HTMLDivElement>(620);
+  const { ref, width } = useWidth<HTMLDivElement>(WIDTH);
   const shapes = measureShapes(check.kind, kind);
   if (!shapes) return null;
   // Where the drawing is small its captions are numbers, and the words stand beneath it.
