@@ -113,7 +113,7 @@ public static class TuningWorld
         {
             int[] setting = [i / 6 % 5, (i / 6 * 3) - 9, i / 12 % 3, i / 20, 0];
             var tear = bow.Shoot(setting);
-            return new TuningShot(setting, tear.X, tear.Y);
+            return new Observation(setting, tear.X, tear.Y);
         }).ToArray();
         List<double> times = [];
         long before = 0;

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
+using Merganser.Core.Rack;
 
 namespace Merganser.Data;
 
@@ -8,8 +9,8 @@ public sealed class Unreadable
 {
     private readonly ConcurrentDictionary<(string Kind, string Id), bool> lost = new();
 
-    /// <summary>What could not be read, in words.</summary>
-    public IReadOnlyList<string> Words => [.. lost.Keys.Order().Select(row => $"A {row.Kind} cannot be read ({row.Id}); it is left as it is, and everything else stands.")];
+    /// <summary>What could not be read.</summary>
+    public IReadOnlyList<CannotBeRead> Lost => [.. lost.Keys.Order().Select(row => new CannotBeRead(row.Kind, row.Id))];
 
     /// <summary>Reads each row of a list and leaves out those that cannot be read.</summary>
     /// <param name="kind">What a row is, in one word.</param>

@@ -14,6 +14,7 @@ using Merganser.Web.Paper;
 using Merganser.Web.Rack;
 using Merganser.Web.Setup;
 using Merganser.Web.Ui;
+using Merganser.Web.Words;
 using Microsoft.AspNetCore.Http.Json;
 using Serilog;
 
@@ -46,10 +47,11 @@ var data = builder.Configuration["data"] ?? Path.Combine(Environment.GetFolderPa
 builder.Services.AddSingleton<TimeProvider>(demo && builder.Configuration["clock"] is { } fixedClock ? new DemoClock(DateTimeOffset.Parse(fixedClock)) : TimeProvider.System);
 builder.Services.AddSingleton(new Database(data));
 builder.Services.AddSingleton<ArcherStore>().AddSingleton<BowStore>().AddSingleton<ComponentStore>().AddSingleton<ArrowStore>().AddSingleton<PaperStore>().AddSingleton<SetupStore>().AddSingleton<DozenStore>().AddSingleton<ResponseStore>();
-builder.Services.AddSingleton<InstrumentDesk>().AddSingleton<DozenDesk>().AddSingleton<NockDesk>().AddSingleton<ArrowTools>().AddSingleton<ArrowExport>().AddSingleton<ImportDesk>().AddSingleton<SetupDesk>().AddSingleton<SetupCard>().AddSingleton<TuningDesk>().AddSingleton<ResponseDesk>().AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
+builder.Services.AddSingleton<Hearers>().AddSingleton<Listener>().AddSingleton<InstrumentDesk>().AddSingleton<DozenDesk>().AddSingleton<NockDesk>().AddSingleton<ArrowTools>().AddSingleton<ArrowExport>().AddSingleton<ImportDesk>().AddSingleton<SetupDesk>().AddSingleton<SetupCard>().AddSingleton<ResponseDesk>().AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
 builder.Services.Configure<JsonOptions>(json =>
 {
     FactsJson.Configure(json.SerializerOptions);
+    json.SerializerOptions.Converters.Add(new MessageJson(Speaker.Trade));
     json.SerializerOptions.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping; // JSON only, never inside a page
 });
 builder.Services.AddProblemDetails();
@@ -79,7 +81,7 @@ app.UseMiddleware<PageHeaders>();
 app.UseStaticFiles(UiPage.Assets);
 
 app.MapOpenApi();
-var api = app.MapGroup("/api");
+var api = app.MapGroup("/api").AddEndpointFilter((call, next) => call.HttpContext.RequestServices.GetRequiredService<Listener>().Answer(call, next));
 api.MapArchers();
 api.MapBows();
 api.MapArrows();

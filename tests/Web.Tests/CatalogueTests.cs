@@ -163,7 +163,7 @@ public class CatalogueTests
         const string a = WebBench.Island, b = "33333333-0000-4000-8000-000000000002", c = "33333333-0000-4000-8000-000000000003";
         var compared = await bench.Get($"/api/bows/{WebBench.Brindle}/compare?arrows={a},{b},{c}");
         compared["arrows"]!.AsArray().Count.ShouldBe(3);
-        compared["differs"]!.AsArray().Select(d => (string)d!).ShouldContain("Shaft");
+        compared["differs"]!.AsArray().Select(d => (string)d!).ShouldContain("shaft");
         ((int)(await bench.Http.GetAsync($"/api/bows/{WebBench.Brindle}/compare?arrows={a}")).StatusCode).ShouldBe(400);
         var weights = await bench.Get($"/api/bows/{WebBench.Brindle}/weights?purpose=huntingFixed&grains=409");
         ((string)weights["law"]!).ShouldContain("Local law");

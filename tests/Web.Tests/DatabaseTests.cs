@@ -47,6 +47,7 @@ public class DatabaseTests
     [InlineData("0003.db")]
     [InlineData("0004.db")]
     [InlineData("0005.db")]
+    [InlineData("0006.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;
@@ -57,8 +58,8 @@ public class DatabaseTests
         var bow = new BowStore(database, TimeProvider.System).All().First(b => b.Bow.Name == "Brindle");
         bow.Bow.DrawLength.ShouldBe(29);
         var paper = new PaperStore(database, TimeProvider.System).Of(bow.Id)[0];
-        paper.Sets.Count.ShouldBe(2);
-        paper.Sets[1].Shots.Count(s => s.VoidReason is null).ShouldBe(5);
+        paper.Session.Sets.Count.ShouldBe(2);
+        paper.Session.Sets[1].Shots.Count(s => s.Counts).ShouldBe(5);
         SqliteConnection.ClearAllPools();
         Directory.Delete(folder, true);
     }

@@ -168,7 +168,7 @@ public class PaperTests
         using var bench = new WebBench();
         await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 4));
         var papers = new Data.PaperStore(bench.Database, TimeProvider.System);
-        var positions = papers.Get(WebBench.OpenPaper).Sets.Select(s => papers.Positions(s.BowStateId).Single(a => a.Kind == Core.Bows.AdjusterKind.YokePair).Position);
+        var positions = papers.Get(WebBench.OpenPaper).Session.Sets.Select(s => s.Positions[Core.Bows.AdjusterKind.YokePair]);
         positions.ShouldBe([0, 1, 4]);
     }
 

@@ -143,7 +143,7 @@ public class SetupTests
     public async Task The_caliper_and_the_table_answer_in_words_and_inches()
     {
         using var bench = new WebBench();
-        var (_, fix) = await bench.Post("/api/caliper", new { front = "7/8", rear = "13/16", nockToRest = "7", between = "4" });
+        var (_, fix) = await bench.Post($"/api/bows/{WebBench.Brindle}/caliper", new { front = "7/8", rear = "13/16", nockToRest = "7", between = "4" });
         ((string)fix["words"]!).ShouldContain("0.109 in in");
         var cants = await bench.Get($"{Bow}/cants?degrees=1&zero=20&slope=30");
         cants["rows"]!.AsArray().Count.ShouldBe(5);

@@ -247,8 +247,8 @@ public class TuningTests
         var paper = await bench.StartPaper(new[] { new { distance = "6", fletched = false } });
         await bench.Shoot(paper, .4, 0);
         var learned = await bench.Get($"/api/bows/{WebBench.Brindle}/response");
-        ((string)learned["stage"]!).ShouldBe("6 yd, bare");
-        learned["others"]!.AsArray().ShouldContain(o => (string)o!["words"]! == "3 yd, bare");
+        ((string)learned["stage"]!).ShouldBe("6 yd bare");
+        learned["others"]!.AsArray().ShouldContain(o => (string)o!["words"]! == "3 yd bare");
         ((double)Yoke(learned)["before"]!["gain"]!).ShouldNotBe((double)Yoke(learned)["nominal"]!);
         ((string)Yoke(learned)["words"]!).ShouldBe("from this bow's other stages");
     }

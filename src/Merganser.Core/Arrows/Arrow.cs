@@ -54,10 +54,10 @@ public sealed record Arrow(
 /// <summary>Allowed ranges of an arrow's fields. Common practice, no source.</summary>
 public static class ArrowRanges
 {
-    public static readonly AllowedRange CutLength = new(15, 36, "in", "shorter than 15 in no bow draws safely, longer shafts are not sold");
-    public static readonly AllowedRange VaneFront = new(1, 12, "in", "vanes sit on the shaft behind the rest");
-    public static readonly AllowedRange Glue = new(0, 60, "gr", "glue for three or four vanes weighs a few grains");
-    public static readonly AllowedRange VaneCount = new(0, 6, "", "arrows carry three or four vanes, six at the most");
+    public static readonly AllowedRange CutLength = new(15, 36, Unit.Inch, Why.ShaftsAreCut);
+    public static readonly AllowedRange VaneFront = new(1, 12, Unit.Inch, Why.VaneOnTheShaft);
+    public static readonly AllowedRange Glue = new(0, 60, Unit.Grain, Why.GlueOfAnArrow);
+    public static readonly AllowedRange VaneCount = new(0, 6, Unit.None, Why.FewOrManyVanes);
 }
 
 /// <summary>An arrow as typed, with its components already looked up.</summary>
@@ -72,11 +72,11 @@ public sealed record ArrowEntry(
     public Arrow Read()
     {
         var fields = new FieldReader();
-        fields.Check(Shaft is not null, "shaft", "missing", "Pick a shaft.");
-        fields.Check(Point is not null, "point", "missing", "Pick a point.");
-        fields.Check(Nock is not null, "nock", "missing", "Pick a nock.");
-        fields.Check(ArrowRanges.VaneCount.Holds(VaneCount), "vaneCount", "range", $"Allowed is {ArrowRanges.VaneCount.Words}: {ArrowRanges.VaneCount.Why}.");
-        fields.Check(Vane is null || VaneCount > 0, "vaneCount", "range", "Vanes are picked but their count is 0.");
+        fields.Check(Shaft is not null, "shaft", "missing", ArrowSays.PickShaft);
+        fields.Check(Point is not null, "point", "missing", ArrowSays.PickPoint);
+        fields.Check(Nock is not null, "nock", "missing", ArrowSays.PickNock);
+        fields.Inside("vaneCount", VaneCount, ArrowRanges.VaneCount);
+        fields.Check(Vane is null || VaneCount > 0, "vaneCount", "range", ArrowSays.NoVaneCount);
         var length = fields.Required("cutLength", CutLength, Quantity.Length, ArrowRanges.CutLength);
         var front = fields.Optional("vaneFront", VaneFront, Quantity.Length, ArrowRanges.VaneFront);
         var glue = fields.Optional("glue", Glue, Quantity.Weight, ArrowRanges.Glue);
@@ -87,20 +87,20 @@ public sealed record ArrowEntry(
         if (length is not null && Shaft is not null)
         {
             fields.Check(length.Value - start <= Shaft.MaxLength, "cutLength", "too-long",
-                $"This shaft is sold {Show.Number(Shaft.MaxLength, 2)} in long: at most {Show.Number(Shaft.MaxLength + start, 2)} in from the nock throat.");
-            fields.Check((Insert?.Length ?? 0) < length.Value - start, "insert", "geometry", "The insert is longer than the shaft.");
-            fields.Check(vaneFront < length.Value, "vaneFront", "geometry", "The vanes would stand ahead of the shaft's end.");
+                new ShaftSoldAt(Measure.Inches(Shaft.MaxLength), Measure.Inches(Shaft.MaxLength + start)));
+            fields.Check((Insert?.Length ?? 0) < length.Value - start, "insert", "geometry", ArrowSays.InsertTooLong);
+            fields.Check(vaneFront < length.Value, "vaneFront", "geometry", ArrowSays.VanesAheadOfEnd);
         }
 
         fields.Check(vaneFront - (Vane?.Length ?? 0) >= start, "vaneFront", "geometry",
-            $"The vanes would stand behind the shaft: their front edge is at {Show.Number(start + (Vane?.Length ?? 0), 2)} in or more.");
+            new VanesBehindShaft(Measure.Inches(start + (Vane?.Length ?? 0))));
         fields.ThrowIfAny();
         return new Arrow(Shaft!, length!.Value, InsertBroken > 0 ? insert : Insert, PointBroken > 0 ? point! : Point!, Nock!, Vane, Vane is null ? 0 : VaneCount, vaneFront, Wrap,
             glue?.Value ?? (Vane?.Glue ?? 0) * VaneCount);
 
         double Broken(string field, double whole, double step, int steps, int broken)
         {
-            fields.Check(broken >= 0 && broken <= steps, field, "range", steps == 0 ? "Nothing can be broken off this one." : $"At most {steps} steps of {Show.Number(step, 0)} gr can be broken off.");
+            fields.Check(broken >= 0 && broken <= steps, field, "range", new BreaksOff(steps, Measure.Grains(step, 0)));
             return whole - (Math.Clamp(broken, 0, steps) * step);
         }
     }

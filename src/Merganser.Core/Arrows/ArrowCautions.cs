@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Core.Spine;
 using Merganser.Core.Units;
 
@@ -14,33 +15,40 @@ public static class ArrowCautions
     /// <summary>Least shaft ahead of the rest at full draw, inches.</summary>
     public const double LeastToSpare = 1;
 
+    /// <summary>An arrow lighter than its bow stands.</summary>
+    public const string Light = "light-arrow";
+
+    /// <summary>A shaft that ends too close to the rest.</summary>
+    public const string Short = "short-shaft";
+
     public static IReadOnlyList<Caution> Of(ArrowNumbers n)
     {
         List<Caution> cautions = [];
-        var spare = Show.Number(Math.Abs(n.ToSpare), 2);
+        var spare = Measure.Inches(Math.Abs(n.ToSpare));
         if (n.ToSpare < 0)
         {
-            cautions.Add(new Caution("behind-rest", $"Refused: the shaft ends {spare} in behind the rest at full draw and can drop into the hand. Take a longer shaft.", true, "cutLength"));
+            cautions.Add(new Caution("behind-rest", new EndsBehindRest(spare), true, "cutLength"));
         }
         else if (n.ToSpare < LeastToSpare)
         {
-            cautions.Add(new Caution("short-shaft", $"Shaft ends {spare} in ahead of the rest at full draw: leave 1 in or more, more with a broadhead.", false, "cutLength"));
+            cautions.Add(new Caution(Short, new EndsCloseToRest(spare, Measure.Ruled(LeastToSpare)), false, "cutLength"));
         }
 
         if (n.GrainsPerPound < LeastGrainsPerPound)
         {
-            cautions.Add(new Caution("light-arrow", $"{Show.Number(n.GrainsPerPound, 2)} gr/lb: under 5 the bow can break. The maker's minimum rules{(n.Bow.Kind == BowKind.Compound ? "" : ", often heavier")}.", false, "point"));
+            var light = new TooLight(
+                new Measure(n.GrainsPerPound, Unit.GrainPerPound, 2), new Measure(LeastGrainsPerPound, Unit.GrainPerPound, 0),
+                n.Bow.Kind != BowKind.Compound);
+            cautions.Add(new Caution(Light, light, false, "point"));
         }
 
         if (n.Arrow.Point.Kind == PointKind.FixedHead && n.Fit.Band is FitBand.Weak or FitBand.BorderlineWeak)
         {
-            cautions.Add(new Caution("weak-fixed-head", $"{Capital(SpineFit.Word(n.Fit.Band))} spine with a fixed head: it recovers late and the head steers. Stiffer shaft, shorter, or a lighter head.", false, "shaft"));
+            cautions.Add(new Caution("weak-fixed-head", new WeakForFixedHead(n.Fit.Band), false, "shaft"));
         }
 
         return cautions;
     }
-
-    private static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }
 
 /// <summary>The next step on the arrow's page.</summary>
@@ -49,42 +57,43 @@ public static class ArrowNext
     /// <summary>Above this a shaft is not a little stiff but another bow's (common practice, no source).</summary>
     public const double FarTooStiff = 1.3;
 
-    /// <summary>The caution's cure is what is next, not the keeping and cutting of an arrow that has one.</summary>
-    private static Next Cure(ArrowNumbers n, Caution caution) => caution.Code switch
-    {
-        "light-arrow" => new Next("Too light for this bow: take a heavier point or shaft.", caution.Text, "tryPoint", "Pick a point", "Pick a shaft", "tryShaft"),
-        "short-shaft" => new Next($"Leave the shaft at least {Show.Number(n.Bow.RestAtFullDraw + ArrowCautions.LeastToSpare, 2)} in long.", caution.Text, "fixLength", "Go to the length", "Keep it all the same", "keep"),
-        _ => new Next("Take a stiffer shaft for a fixed head.", caution.Text, "tryShaft", "Pick a shaft", "Keep it all the same", "keep"),
-    };
-
-    private static string StiffWords(double ratio) => ratio > FarTooStiff
-        ? "Far stiffer than this bow needs: it will not tune. Look at the draw weight and the shaft again."
-        : "A little stiff tunes more easily than weak; far too stiff does not tune at all.";
-
     public static Next Of(ArrowNumbers n, IReadOnlyList<Caution> cautions)
     {
         if (cautions.FirstOrDefault(c => c.Refused) is { } refused)
         {
-            var least = Show.Number(n.Bow.RestAtFullDraw + ArrowCautions.LeastToSpare, 2);
-            return new Next($"Make the shaft at least {least} in long.", refused.Text, "fixLength", "Go to the length");
+            return new Next(new AtLeastLong(Least(n), false), refused.Text, "fixLength", ArrowSays.GoToTheLength);
         }
 
-        if (cautions.FirstOrDefault() is { } caution)
-        {
-            return Cure(n, caution);
-        }
-
-        var length = Show.Number(n.Arrow.CutLength, 2);
-        return n.Fit.Band switch
-        {
-            FitBand.Weak or FitBand.BorderlineWeak => new Next(
-                $"The spine reads {SpineFit.Word(n.Fit.Band)}: try a stiffer shaft.", "Or cut it shorter, or take a lighter point. Err stiff rather than weak.", "tryShaft", "Pick a shaft", "Keep it all the same", "keep"),
-            FitBand.Stiff => new Next(
-                "The spine reads stiff: a heavier point or a weaker shaft fits.", StiffWords(n.Fit.Ratio), "tryShaft", "Pick a shaft", "Keep it all the same", "keep"),
-            _ => new Next(
-                $"Keep this arrow, then cut one shaft to {length} in.", n.Arrow.TubeLength < n.Arrow.Shaft.MaxLength
-                    ? "A cut is not undone: leave it longer and lighten the point first. Eye protection, dust mask for carbon."
-                    : "Eye protection and a dust mask for carbon. A cut is not undone.", "keep", "Keep this arrow", "Shoot it through paper", "paper"),
-        };
+        return cautions.FirstOrDefault() is { } caution ? Cure(n, caution) : ByFit(n);
     }
+
+    /// <summary>The caution's cure is what is next, not the keeping and cutting of an arrow that has one.</summary>
+    private static Next Cure(ArrowNumbers n, Caution caution) => caution.Code switch
+    {
+        ArrowCautions.Light =>
+            new Next(ArrowSays.TooLightForBow, caution.Text, "tryPoint", ArrowSays.PickAPoint, ArrowSays.PickAShaft, "tryShaft"),
+        ArrowCautions.Short =>
+            new Next(new AtLeastLong(Least(n), true), caution.Text, "fixLength", ArrowSays.GoToTheLength, ArrowSays.KeepAllTheSame, "keep"),
+        _ => new Next(ArrowSays.StifferForFixedHead, caution.Text, "tryShaft", ArrowSays.PickAShaft, ArrowSays.KeepAllTheSame, "keep"),
+    };
+
+    private static Next ByFit(ArrowNumbers n)
+    {
+        switch (n.Fit.Band)
+        {
+            case FitBand.Weak or FitBand.BorderlineWeak:
+                return TryShaft(new ReadsWeak(n.Fit.Band), ArrowSays.OrShorterOrLighter);
+            case FitBand.Stiff:
+                return TryShaft(ArrowSays.ReadsStiff, n.Fit.Ratio > FarTooStiff ? ArrowSays.FarTooStiff : ArrowSays.LittleStiff);
+            default:
+                var reason = n.Arrow.TubeLength < n.Arrow.Shaft.MaxLength ? ArrowSays.CutIsNotUndoneLonger : ArrowSays.CutIsNotUndone;
+                var sentence = new KeepThenCut(Measure.Inches(n.Arrow.CutLength));
+                return new Next(sentence, reason, "keep", ArrowSays.KeepThisArrow, ArrowSays.ShootThroughPaper, "paper");
+        }
+    }
+
+    private static Next TryShaft(Message sentence, Message reason) =>
+        new(sentence, reason, "tryShaft", ArrowSays.PickAShaft, ArrowSays.KeepAllTheSame, "keep");
+
+    private static Measure Least(ArrowNumbers n) => Measure.Inches(n.Bow.RestAtFullDraw + ArrowCautions.LeastToSpare);
 }

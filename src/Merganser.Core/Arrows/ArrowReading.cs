@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Core.Speed;
 using Merganser.Core.Spine;
 
@@ -12,7 +13,7 @@ namespace Merganser.Core.Arrows;
 /// <param name="Words">Verdict in words.</param>
 /// <param name="Band">The band of R itself.</param>
 /// <param name="OpenedRatio">R of the opened state.</param>
-public sealed record FitReading(double Ratio, double Low, double High, string Words, FitBand Band, double? OpenedRatio);
+public sealed record FitReading(double Ratio, double Low, double High, Message Words, FitBand Band, double? OpenedRatio);
 
 /// <summary>Places to draw, inches from the nock throat.</summary>
 /// <param name="BalancePoint">Balance point.</param>

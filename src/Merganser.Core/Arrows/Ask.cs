@@ -1,6 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
-using static Merganser.Core.Units.Show;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
 
@@ -8,13 +8,13 @@ namespace Merganser.Core.Arrows;
 public static class Ask
 {
     /// <summary>FOC that can be asked for, per cent.</summary>
-    public static readonly AllowedRange FrontOfCenter = new(0, 40, "%", "beyond it no shaft stands");
+    public static readonly AllowedRange FrontOfCenter = new(0, 40, Unit.Percent, Why.NoShaftStands);
 
     /// <summary>Total weight that can be asked for, grains.</summary>
-    public static readonly AllowedRange TotalWeight = new(100, 1500, "gr", "from a child's arrow to the heaviest");
+    public static readonly AllowedRange TotalWeight = new(100, 1500, Unit.Grain, Why.LightestToHeaviest);
 
     /// <summary>Fit that can be asked for.</summary>
-    public static readonly AllowedRange Ratio = new(0.7, 1.5, "", "beyond it nobody calls it a fit");
+    public static readonly AllowedRange Ratio = new(0.7, 1.5, Unit.None, Why.NobodyCallsItAFit);
 
     /// <summary>Point weight for a wanted FOC, grains: m = Σ mᵢ(A* − xᵢ)/(x_p − A*), A* = L(F/100 + ½).</summary>
     /// <exception cref="RefusedException">There is no such weight.</exception>
@@ -28,12 +28,12 @@ public static class Ask
         var length = ((wantedGrains - others) / arrow.Shaft.GrainsPerInchInUse) + arrow.Nock.TubeStart;
         if (!ArrowRanges.CutLength.Holds(length))
         {
-            throw new RefusedException("no-answer", $"That would be {Number(length, 2)} in of shaft: no length does it, another shaft or point may.");
+            throw new RefusedException("no-answer", new NoSuchLength(Measure.Inches(length), null));
         }
 
         return length - arrow.Nock.TubeStart <= arrow.Shaft.MaxLength
             ? length
-            : throw new RefusedException("no-answer", $"That would be {Number(length, 2)} in: this shaft is sold {Number(arrow.Shaft.MaxLength, 2)} in long.");
+            : throw new RefusedException("no-answer", new NoSuchLength(Measure.Inches(length), Measure.Inches(arrow.Shaft.MaxLength)));
     }
 
     /// <summary>Point weight for a wanted total weight, grains: m = M − Σ others.</summary>
@@ -41,7 +41,7 @@ public static class Ask
     public static double PointForWeight(Arrow arrow, double wantedGrains)
     {
         var grains = wantedGrains - arrow.Masses().Where(m => m.Name != "Point").Sum(m => m.Grains);
-        return grains > 0 ? grains : throw new RefusedException("no-answer", $"All but the point weighs {Number(wantedGrains - grains, 1)} gr: no point does it, a lighter shaft may.");
+        return grains > 0 ? grains : throw new RefusedException("no-answer", new NoSuchPoint(Measure.Grains(wantedGrains - grains)));
     }
 
     /// <summary>What the bench would say of an answer, before it is shown: a refusal is a refusal here too.</summary>
@@ -54,6 +54,9 @@ public static class Ask
         var cautions = ArrowCautions.Of(new ArrowNumbers(bow, arrow));
         return cautions.FirstOrDefault(c => c.Refused) is { } refused ? throw new RefusedException(refused.Code, refused.Text) : cautions;
     }
+
+    /// <summary>True for an arrow that the bench does not refuse.</summary>
+    public static bool Sound(Bow bow, Arrow arrow) => !ArrowCautions.Of(new ArrowNumbers(bow, arrow)).Any(c => c.Refused);
 
     /// <summary>Spine for a wanted fit, inches, all else unchanged: needed spine over R. Another shaft brings its own weight, so its fit is computed anew.</summary>
     public static double SpineFor(Bow bow, Arrow arrow, double wantedRatio) => new ArrowNumbers(bow, arrow).Needed / wantedRatio;

@@ -64,11 +64,11 @@ public sealed class Balance
         var wanted = length * ((wantedPercent / 100) + 0.5);
         if (part.Position <= wanted)
         {
-            throw new RefusedException("no-answer", "No weight there can bring the balance so far forward.");
+            throw new RefusedException("no-answer", ArrowSays.NoWeightThere);
         }
 
         var others = masses.Where(m => m != part).Sum(m => m.Grains * (wanted - m.Position));
         var grains = others / (part.Position - wanted);
-        return grains >= 0 ? grains : throw new RefusedException("no-answer", "Even without it the arrow balances farther forward than that.");
+        return grains >= 0 ? grains : throw new RefusedException("no-answer", ArrowSays.BalancesFartherForward);
     }
 }

@@ -1,4 +1,6 @@
+using System.Text.Json.Serialization;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Core.Spine;
 using Merganser.Core.Units;
 
@@ -7,36 +9,43 @@ namespace Merganser.Core.Arrows;
 public enum ComponentFieldKind { Text, Number, Choice }
 
 /// <summary>One field of a component: the column of a table, the field of a form.</summary>
+/// <param name="Class">Of which class.</param>
 /// <param name="Name">Stable name, the header of its column.</param>
-/// <param name="Label">Its words.</param>
 /// <param name="Kind">Text, number or choice.</param>
 /// <param name="Quantity">What a number measures.</param>
 /// <param name="Range">What a number may be.</param>
 /// <param name="Required">True when it may not be empty.</param>
 /// <param name="Choices">The words of a choice.</param>
-public sealed record ComponentField(string Name, string Label, ComponentFieldKind Kind, Quantity Quantity, AllowedRange Range, bool Required, IReadOnlyList<string> Choices);
+public sealed record ComponentField([property: JsonIgnore] ComponentClass Class, string Name, ComponentFieldKind Kind, Quantity Quantity, AllowedRange Range, bool Required, IReadOnlyList<string> Choices)
+{
+    /// <summary>Its words.</summary>
+    public Message Label => new ComponentFieldName(Class, Name);
+}
 
 /// <summary>The fields of each class of component, and the way between typed texts and the part.</summary>
 public static class ComponentTable
 {
     private const int LongestText = 60;
 
-    private static readonly AllowedRange None = new(0, 0, "", "");
-    private static readonly AllowedRange Spine = new(0.1, 2, "in", "from the stiffest hunting shaft to a child's");
-    private static readonly AllowedRange PerInch = new(2, 30, "gr/in", "from the lightest carbon to solid wood");
-    private static readonly AllowedRange Diameter = new(0.1, 0.6, "in", "shafts run from 0.16 to 0.43 in");
-    private static readonly AllowedRange Inner = new(0, 0.6, "in", "0 for a solid shaft");
-    private static readonly AllowedRange Sold = new(15, 36, "in", "shafts are sold from 15 to 36 in long");
-    private static readonly AllowedRange Small = new(0, 0.2, "in", "straightness is a few thousandths");
-    private static readonly AllowedRange Grains = new(0, 600, "gr", "the heaviest heads weigh a few hundred grains");
-    private static readonly AllowedRange Light = new(0, 60, "gr", "a few grains each");
-    private static readonly AllowedRange Short = new(0, 8, "in", "longer than 8 in is a shaft");
-    private static readonly AllowedRange Ahead = new(-4, 4, "in", "ahead of the shaft's end, negative inside it");
-    private static readonly AllowedRange Count = new(0, 12, "", "more than 12 is no part of an arrow");
-    private static readonly AllowedRange Span = new(10, 40, "in", "between the supports");
-    private static readonly AllowedRange Load = new(0.5, 10, "lb", "the weight hung in the middle");
+    private static readonly AllowedRange None = new(0, 0, Unit.None, Why.Nothing);
+    private static readonly AllowedRange Spine = new(0.1, 2, Unit.Inch, Why.ShaftSpines);
+    private static readonly AllowedRange PerInch = new(2, 30, Unit.GrainPerInch, Why.ShaftMass);
+    private static readonly AllowedRange Diameter = new(0.1, 0.6, Unit.Inch, Why.ShaftDiameters);
+    private static readonly AllowedRange Inner = new(0, 0.6, Unit.Inch, Why.SolidShaft);
+    private static readonly AllowedRange Sold = new(15, 36, Unit.Inch, Why.ShaftsSold);
+    private static readonly AllowedRange Small = new(0, 0.2, Unit.Inch, Why.Straightness);
+    private static readonly AllowedRange Grains = new(0, 600, Unit.Grain, Why.HeadWeights);
+    private static readonly AllowedRange Light = new(0, 60, Unit.Grain, Why.FewGrainsEach);
+    private static readonly AllowedRange Short = new(0, 8, Unit.Inch, Why.LongerIsAShaft);
+    private static readonly AllowedRange Ahead = new(-4, 4, Unit.Inch, Why.AheadOfTheEnd);
+    private static readonly AllowedRange Count = new(0, 12, Unit.None, Why.PartsCount);
+    private static readonly AllowedRange Span = new(10, 40, Unit.Inch, Why.BetweenSupports);
+    private static readonly AllowedRange Load = new(0.5, 10, Unit.Pound, Why.HungInTheMiddle);
 
-    private static readonly Dictionary<ComponentClass, IReadOnlyList<ComponentField>> Tables = Enum.GetValues<ComponentClass>().ToDictionary(k => k, Table);
+    private static readonly AllowedRange Gave = new(0.05, 4, Unit.Inch, Why.WhatTheMiddleGave);
+    private static readonly AllowedRange Wraps = new(0.5, 14, Unit.Inch, Why.WrapLength);
+
+    private static readonly Dictionary<ComponentClass, IReadOnlyList<ComponentField>> Tables = Enum.GetValues<ComponentClass>().ToDictionary(k => k, k => (IReadOnlyList<ComponentField>)[.. Table(k).Select(f => f with { Class = k })]);
     private static readonly Dictionary<ComponentClass, Dictionary<string, ComponentField>> ByName = Tables.ToDictionary(t => t.Key, t => t.Value.ToDictionary(f => f.Name));
 
     /// <summary>The fields of a class, in the order of its table.</summary>
@@ -46,37 +55,37 @@ public static class ComponentTable
     {
         ComponentClass.Shaft =>
         [
-            Text("maker", "Maker"), Text("name", "Family and size"), Optional("tubeCode", "Tube code"), Number("spine", "Spine", Quantity.Length, Spine), Number("grainsPerInch", "Grains per inch", Quantity.Number, PerInch),
-            Number("outerDiameter", "Outer diameter", Quantity.Length, Diameter), Number("innerDiameter", "Inner diameter", Quantity.Length, Inner), Number("maxLength", "Length as sold", Quantity.Length, Sold, true),
-            Number("straightness", "Straightness", Quantity.Length, Small), Number("weightTolerance", "Weight tolerance", Quantity.Weight, Light), Text("material", "Material"),
-            Number("measuredDeflection", "Measured deflection", Quantity.Length, new(0.05, 4, "in", "what the middle gave")), Number("measuredSpan", "on a span of", Quantity.Length, Span),
-            Number("measuredLoad", "under", Quantity.DrawWeight, Load), Number("measuredGrainsPerInch", "Measured grains per inch", Quantity.Number, PerInch),
+            Text("maker"), Text("name"), Optional("tubeCode"), Number("spine", Quantity.Length, Spine), Number("grainsPerInch", Quantity.Number, PerInch),
+            Number("outerDiameter", Quantity.Length, Diameter), Number("innerDiameter", Quantity.Length, Inner), Number("maxLength", Quantity.Length, Sold, true),
+            Number("straightness", Quantity.Length, Small), Number("weightTolerance", Quantity.Weight, Light), Text("material"),
+            Number("measuredDeflection", Quantity.Length, Gave), Number("measuredSpan", Quantity.Length, Span),
+            Number("measuredLoad", Quantity.DrawWeight, Load), Number("measuredGrainsPerInch", Quantity.Number, PerInch),
         ],
         ComponentClass.Insert =>
         [
-            Text("maker", "Maker"), Text("name", "Name"), Number("grains", "Weight", Quantity.Weight, Grains, true), Number("length", "Length", Quantity.Length, Short, true), Number("centreAhead", "Centre ahead of the shaft's end", Quantity.Length, Ahead, true),
-            Number("breakOff", "Break-off step", Quantity.Weight, Light), Number("breakOffSteps", "Steps", Quantity.Number, Count), Number("measuredGrains", "Measured weight", Quantity.Weight, Grains),
+            Text("maker"), Text("name"), Number("grains", Quantity.Weight, Grains, true), Number("length", Quantity.Length, Short, true), Number("centreAhead", Quantity.Length, Ahead, true),
+            Number("breakOff", Quantity.Weight, Light), Number("breakOffSteps", Quantity.Number, Count), Number("measuredGrains", Quantity.Weight, Grains),
         ],
         ComponentClass.Point =>
         [
-            Text("maker", "Maker"), Text("name", "Name"), Choice<PointKind>("kind", "Kind"), Number("grains", "Weight", Quantity.Weight, Grains, true), Number("length", "Length ahead of the shaft", Quantity.Length, Short, true),
-            Number("centreAhead", "Centre ahead of the shaft's end", Quantity.Length, Ahead, true), Number("blades", "Blades", Quantity.Number, Count), Number("breakOff", "Break-off step", Quantity.Weight, Light),
-            Number("breakOffSteps", "Steps", Quantity.Number, Count), Number("measuredGrains", "Measured weight", Quantity.Weight, Grains),
+            Text("maker"), Text("name"), Choice<PointKind>("kind"), Number("grains", Quantity.Weight, Grains, true), Number("length", Quantity.Length, Short, true),
+            Number("centreAhead", Quantity.Length, Ahead, true), Number("blades", Quantity.Number, Count), Number("breakOff", Quantity.Weight, Light),
+            Number("breakOffSteps", Quantity.Number, Count), Number("measuredGrains", Quantity.Weight, Grains),
         ],
         ComponentClass.Nock =>
         [
-            Text("maker", "Maker"), Text("name", "Name"), Choice<NockKind>("kind", "Kind"), Number("grains", "Weight, with pin or bushing", Quantity.Weight, Light, true), Number("tubeStart", "Throat to the tube", Quantity.Length, Short, true),
-            Number("centre", "Throat to its centre", Quantity.Length, Short, true), Number("measuredGrains", "Measured weight", Quantity.Weight, Light),
+            Text("maker"), Text("name"), Choice<NockKind>("kind"), Number("grains", Quantity.Weight, Light, true), Number("tubeStart", Quantity.Length, Short, true),
+            Number("centre", Quantity.Length, Short, true), Number("measuredGrains", Quantity.Weight, Light),
         ],
         ComponentClass.Vane =>
         [
-            Text("maker", "Maker"), Text("name", "Name"), Number("grains", "Weight of one", Quantity.Weight, Light, true), Number("length", "Length", Quantity.Length, Short, true), Number("height", "Height", Quantity.Length, Short, true),
-            Choice<VaneSetting>("setting", "Set"), Number("glue", "Glue for one", Quantity.Weight, Light), Number("measuredGrains", "Measured weight", Quantity.Weight, Light),
+            Text("maker"), Text("name"), Number("grains", Quantity.Weight, Light, true), Number("length", Quantity.Length, Short, true), Number("height", Quantity.Length, Short, true),
+            Choice<VaneSetting>("setting"), Number("glue", Quantity.Weight, Light), Number("measuredGrains", Quantity.Weight, Light),
         ],
         _ =>
         [
-            Text("maker", "Maker"), Text("name", "Name"), Number("grains", "Weight", Quantity.Weight, Light, true), Number("length", "Length", Quantity.Length, new(0.5, 14, "in", "wraps cover the vanes and a little more"), true),
-            Number("measuredGrains", "Measured weight", Quantity.Weight, Light),
+            Text("maker"), Text("name"), Number("grains", Quantity.Weight, Light, true), Number("length", Quantity.Length, Wraps, true),
+            Number("measuredGrains", Quantity.Weight, Light),
         ],
     };
 
@@ -110,20 +119,20 @@ public static class ComponentTable
                 {
                     tube = new AluminiumTube(code);
                 }
-                catch (ArgumentException problem)
+                catch (ArgumentException)
                 {
-                    reader.Check(false, "tubeCode", "tube-code", problem.Message.Split(" (Parameter")[0]);
+                    reader.Check(false, "tubeCode", "tube-code", ArrowSays.NoSuchTube);
                 }
             }
 
             var spine = Maybe("spine") ?? tube?.Spine;
             var perInch = Maybe("grainsPerInch") ?? tube?.GrainsPerInch;
             var outer = Maybe("outerDiameter") ?? tube?.OuterDiameter;
-            reader.Check(spine is not null, "spine", "missing", "A spine, or a tube code to compute it from, is needed.");
-            reader.Check(perInch is not null, "grainsPerInch", "missing", "Grains per inch, or a tube code, are needed.");
-            reader.Check(outer is not null, "outerDiameter", "missing", "An outer diameter, or a tube code, is needed.");
+            reader.Check(spine is not null, "spine", "missing", ArrowSays.SpineOrTubeCode);
+            reader.Check(perInch is not null, "grainsPerInch", "missing", ArrowSays.MassOrTubeCode);
+            reader.Check(outer is not null, "outerDiameter", "missing", ArrowSays.DiameterOrTubeCode);
             var inner = Maybe("innerDiameter") ?? tube?.InnerDiameter ?? 0;
-            reader.Check(outer is null || inner < outer, "innerDiameter", "geometry", "The inner diameter is not smaller than the outer one.");
+            reader.Check(outer is null || inner < outer, "innerDiameter", "geometry", ArrowSays.InnerNotSmaller);
             var deflection = Maybe("measuredDeflection");
             double? measured = deflection is null ? null : StaticSpine.FromMeasured(deflection.Value, Maybe("measuredSpan") ?? StaticSpine.AstmSpan, Maybe("measuredLoad") ?? StaticSpine.AstmLoad);
             var length = Value("maxLength");
@@ -134,7 +143,7 @@ public static class ComponentTable
         string Words(string field)
         {
             var text = typed.GetValueOrDefault(field)?.Trim() ?? "";
-            reader.Check(text.Length is > 0 and <= LongestText, field, "text", $"1 to {LongestText} characters are needed.");
+            reader.Check(text.Length is > 0 and <= LongestText, field, "text", new NameWanted(LongestText));
             return text;
         }
 
@@ -150,7 +159,7 @@ public static class ComponentTable
         int Whole(string field)
         {
             var value = Value(field);
-            reader.Check(value == Math.Floor(value), field, "whole", "A whole number is needed.");
+            reader.Check(value == Math.Floor(value), field, "whole", ArrowSays.WholeNumber);
             return (int)value;
         }
 
@@ -158,7 +167,7 @@ public static class ComponentTable
         {
             var text = typed.GetValueOrDefault(field)?.Trim() ?? "";
             var found = Enum.TryParse<T>(text, true, out var value) && Enum.IsDefined(value) && !char.IsDigit(text[0]);
-            reader.Check(found, field, "choice", $"Use one of: {string.Join(", ", known[field].Choices)}.");
+            reader.Check(found, field, "choice", new UseOneOf(known[field].Choices));
             return value;
         }
     }
@@ -190,12 +199,13 @@ public static class ComponentTable
 
     private static string Word<T>(T value) where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
 
-    private static ComponentField Text(string name, string label) => new(name, label, ComponentFieldKind.Text, Quantity.Number, None, true, []);
+    private static ComponentField Text(string name) => new(default, name, ComponentFieldKind.Text, Quantity.Number, None, true, []);
 
-    private static ComponentField Optional(string name, string label) => new(name, label, ComponentFieldKind.Text, Quantity.Number, None, false, []);
+    private static ComponentField Optional(string name) => Text(name) with { Required = false };
 
-    private static ComponentField Number(string name, string label, Quantity quantity, AllowedRange range, bool required = false) => new(name, label, ComponentFieldKind.Number, quantity, range, required, []);
+    private static ComponentField Number(string name, Quantity quantity, AllowedRange range, bool required = false) =>
+        new(default, name, ComponentFieldKind.Number, quantity, range, required, []);
 
-    private static ComponentField Choice<T>(string name, string label) where T : struct, Enum =>
-        new(name, label, ComponentFieldKind.Choice, Quantity.Number, None, true, [.. Enum.GetValues<T>().Select(Word)]);
+    private static ComponentField Choice<T>(string name) where T : struct, Enum =>
+        new(default, name, ComponentFieldKind.Choice, Quantity.Number, None, true, [.. Enum.GetValues<T>().Select(Word)]);
 }

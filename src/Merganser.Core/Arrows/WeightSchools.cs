@@ -1,5 +1,7 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Messages;
 using Merganser.Core.Speed;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
 
@@ -10,15 +12,33 @@ public enum Purpose { IndoorTarget, OutdoorTarget, Field, HuntingMechanical, Hun
 public sealed record WeightPoint(double Grains, double Speed, double Low, double High, double KineticEnergy, double Momentum, double GrainsPerPound);
 
 /// <summary>A school of arrow weight with its reasons, named fairly.</summary>
-/// <param name="Name">Light, middle or heavy.</param>
+/// <param name="Kind">Light, middle or heavy.</param>
 /// <param name="From">From so many grains.</param>
 /// <param name="To">To so many.</param>
-/// <param name="For">What its people say for it.</param>
-/// <param name="Against">What it costs.</param>
-public sealed record WeightSchool(string Name, double From, double To, string For, string Against);
+public sealed record WeightSchool(WeightKind Kind, double From, double To)
+{
+    /// <summary>Its name.</summary>
+    public Message Name => new SchoolName(Kind);
+
+    /// <summary>Where it begins.</summary>
+    public Message FromText => new BareAmount(Measure.Grains(From, 0));
+
+    /// <summary>Where it ends.</summary>
+    public Message ToText => new Amount(Measure.Grains(To, 0));
+
+    /// <summary>What its people say for it.</summary>
+    public Message For => new SchoolFor(Kind);
+
+    /// <summary>What it costs.</summary>
+    public Message Against => new SchoolAgainst(Kind);
+}
 
 /// <summary>A rule of thumb with a band, shown as such.</summary>
-public sealed record RuleOfThumb(string Figure, string Unit, double From, double To, string Words);
+public sealed record RuleOfThumb(string Figure, RuleKind Kind, string Unit, double From, double To)
+{
+    /// <summary>The rule in words.</summary>
+    public Message Words => new ThumbRule(Kind, new Measure(From, Unit, 0), new Measure(To, Unit, 0));
+}
 
 /// <summary>Light, middle and heavy for one bow (common practice; bands from memory).</summary>
 public static class WeightSchools
@@ -26,6 +46,9 @@ public static class WeightSchools
     private const double Lightest = 250;
     private const double Heaviest = 750;
     private const double Step = 10;
+    private const double MiddleFrom = 400;
+    private const double MiddleTo = 520;
+    private const double HeavyFrom = 600;
 
     /// <summary>The three schools. The light one ends below 400 gr and never under 5 gr/lb; the middle runs to 500; heavy is from 600.</summary>
     public static IReadOnlyList<WeightSchool> Schools(Bow bow)
@@ -33,9 +56,9 @@ public static class WeightSchools
         var least = ArrowCautions.LeastGrainsPerPound * bow.DrawWeight;
         return
         [
-            new("Light and fast", Math.Max(Lightest, least), Math.Max(400, least), "Flatter: a wrongly judged range costs less, and pins stand closer.", "Louder, harder on the bow, less momentum; very light with low FOC demands better form and a finer tune."),
-            new("Middle", Math.Max(400, least), 520, "Ordinary builds are easier to tune and to shoot; most spines, points and vanes are made for them.", "The best of neither: neither the flattest nor the quietest."),
-            new("Heavy", 600, Heaviest, "Mass first: quieter, keeps its momentum, drag takes less of it.", "Arcs more, so a shorter honest range; very heavy with high FOC demands better form and a finer tune."),
+            new(WeightKind.Light, Math.Max(Lightest, least), Math.Max(MiddleFrom, least)),
+            new(WeightKind.Middle, Math.Max(MiddleFrom, least), MiddleTo),
+            new(WeightKind.Heavy, HeavyFrom, Heaviest),
         ];
     }
 
@@ -52,24 +75,37 @@ public static class WeightSchools
     /// <summary>Rules of thumb for a purpose, from memory. Local law and the maker come first.</summary>
     public static IReadOnlyList<RuleOfThumb> Rules(Purpose purpose) => purpose switch
     {
-        Purpose.IndoorTarget => [new("frontOfCenter", "%", 6, 12, "6 to 12 % indoors and for light target arrows")],
-        Purpose.OutdoorTarget => [new("frontOfCenter", "%", 11, 16, "11 to 16 % for outdoor target")],
-        Purpose.Field => [new("frontOfCenter", "%", 10, 15, "10 to 15 % for field, as for hunting")],
+        Purpose.IndoorTarget => [Foc(RuleKind.IndoorFoc, 6, 12)],
+        Purpose.OutdoorTarget => [Foc(RuleKind.OutdoorFoc, 11, 16)],
+        Purpose.Field => [Foc(RuleKind.FieldFoc, 10, 15)],
         _ =>
         [
-            new("frontOfCenter", "%", 10, 15, "10 to 15 % for hunting, 15 to 20 % high, above it extreme"),
-            new("kineticEnergy", "ft·lb", 0, 25, "under 25 ft·lb: small game"),
-            new("kineticEnergy", "ft·lb", 25, 41, "25 to 41 ft·lb: medium game"),
-            new("kineticEnergy", "ft·lb", 42, 65, "42 to 65 ft·lb: large game"),
-            new("kineticEnergy", "ft·lb", 65, 200, "above 65 ft·lb: the toughest"),
-            new("momentum", "slug·ft/s", 0, 2, "momentum is the other school's yardstick: it rises with arrow weight while energy hardly does"),
+            Foc(RuleKind.HuntingFoc, 10, 15),
+            Energy(RuleKind.SmallGame, 0, 25),
+            Energy(RuleKind.MediumGame, 25, 41),
+            Energy(RuleKind.LargeGame, 42, 65),
+            Energy(RuleKind.Toughest, 65, 200),
+            new("momentum", RuleKind.Momentum, Unit.SlugFootPerSecond, 0, 2),
         ],
     };
 
+    private static RuleOfThumb Foc(RuleKind kind, double from, double to) => new("frontOfCenter", kind, Unit.Percent, from, to);
+
+    private static RuleOfThumb Energy(RuleKind kind, double from, double to) => new("kineticEnergy", kind, Unit.FootPound, from, to);
+
     /// <summary>The school that a weight belongs to, or between two.</summary>
-    public static string Word(Bow bow, double grains)
+    public static Message Word(Bow bow, double grains)
     {
-        var school = Schools(bow).FirstOrDefault(s => grains >= s.From && grains < s.To);
-        return school?.Name ?? (grains < ArrowCautions.LeastGrainsPerPound * bow.DrawWeight ? "Under 5 gr/lb" : grains > Heaviest ? "Heavier than most" : "Between middle and heavy");
+        if (Schools(bow).FirstOrDefault(s => grains >= s.From && grains < s.To) is { } school)
+        {
+            return school.Name;
+        }
+
+        if (grains < ArrowCautions.LeastGrainsPerPound * bow.DrawWeight)
+        {
+            return new UnderLeast(new Measure(ArrowCautions.LeastGrainsPerPound, Unit.GrainPerPound, 0));
+        }
+
+        return grains > Heaviest ? ArrowSays.HeavierThanMost : ArrowSays.BetweenMiddleAndHeavy;
     }
 }

@@ -41,6 +41,9 @@ public sealed record Adjuster(AdjusterKind Kind, int Position, int Lower, int Up
     /// <summary>Steps left down and up.</summary>
     public (int Down, int Up) Left => (Position - Lower, Upper - Position);
 
+    /// <summary>True when it can be moved and stands at the end of its travel.</summary>
+    public bool AtEnd => Lower < Upper && (Position == Lower || Position == Upper);
+
     /// <summary>True when the step can be reached.</summary>
     public bool Reaches(int position) => position >= Lower && position <= Upper;
 }
@@ -48,70 +51,15 @@ public sealed record Adjuster(AdjusterKind Kind, int Position, int Lower, int Up
 /// <summary>Which way the tail is driven.</summary>
 public enum TearAxis { Sideways, Height }
 
-/// <summary>The trade's facts on one kind of adjuster.</summary>
+/// <summary>The trade's facts on one kind of adjuster. Its words are in the words table.</summary>
 /// <param name="Kind">Which adjuster.</param>
 /// <param name="Axis">What it steers.</param>
-/// <param name="Name">Its name on the bench.</param>
-/// <param name="StepUnit">What one step is, singular.</param>
 /// <param name="NominalGain">Inches of tear at close range a step is expected to move; 0 for one that no tear is answered with. Trade-like guesses, no source.</param>
 /// <param name="Lower">Usual lower limit in steps.</param>
 /// <param name="Upper">Usual upper limit in steps.</param>
 /// <param name="NeedsPress">Usually needs a press.</param>
-/// <param name="PlusWords">What a + step is, in the technician's words; {0} is the count with its unit.</param>
-/// <param name="MinusWords">What a − step is.</param>
-/// <param name="PlusWay">The way of a + step alone: the hand's own word for it.</param>
-/// <param name="MinusWay">The way of a − step.</param>
-public sealed record AdjusterFact(
-    AdjusterKind Kind, TearAxis Axis, string Name, string StepUnit, double NominalGain, int Lower, int Upper, bool NeedsPress,
-    string PlusWords, string MinusWords, string PlusWay, string MinusWay)
-{
-    /// <summary>A count of steps with its unit: <c>2 half twists</c>, <c>3/16 in</c>.</summary>
-    public string Steps(int count) => Kind switch
-    {
-        AdjusterKind.NockingPoint or AdjusterKind.Tiller => $"{count}/16 in",
-        AdjusterKind.PointWeight => $"{10 * count} gr",
-        AdjusterKind.DrawWeight => $"{count} lb",
-        _ => Show.Count(count, StepUnit),
-    };
-
-    /// <summary>
-    /// What so many steps are, as an order to the technician. A + step drives the tail right or up; adjusters that work through
-    /// the arrow's stiffness turn with the hand, and in/out is added for the rest.
-    /// </summary>
-    public string Order(int steps, Hand hand)
-    {
-        var plus = steps > 0;
-        var words = string.Format(plus != Turned(hand) ? PlusWords : MinusWords, Steps(Math.Abs(steps)));
-        return Kind == AdjusterKind.RestSideways ? $"{words} ({InOut(plus, hand)})" : words;
-    }
-
-    /// <summary>Where it stands from its mark, in the hand's own words: <c>2 clicks right (in)</c>, <c>30 gr lighter</c>.</summary>
-    public string Standing(int position, Hand hand) => position == 0 ? "at its mark" : $"{Steps(Math.Abs(position))} {Way(position > 0, hand)}";
-
-    /// <summary>What is left of its travel each way, in the same words.</summary>
-    public string Room(Adjuster adjuster, Hand hand)
-    {
-        var (down, up) = adjuster.Left;
-        return (down, up) switch
-        {
-            (0, 0) => "no travel",
-            (0, _) => $"at its end; {Steps(up)} {Way(true, hand)} to go",
-            (_, 0) => $"at its end; {Steps(down)} {Way(false, hand)} to go",
-            _ => $"to go: {Steps(down)} {Way(false, hand)}, {Steps(up)} {Way(true, hand)}",
-        };
-    }
-
-    /// <summary>The way of a + or − step, as the hand has it.</summary>
-    private string Way(bool plus, Hand hand)
-    {
-        var words = plus != Turned(hand) ? PlusWay : MinusWay;
-        return Kind == AdjusterKind.RestSideways ? $"{words} ({InOut(plus, hand)})" : words;
-    }
-
-    private bool Turned(Hand hand) => hand == Hand.Left && AdjusterTable.TurnsWithHand(Kind);
-
-    private static string InOut(bool plus, Hand hand) => plus == (hand == Hand.Right) ? "in" : "out";
-}
+/// <param name="Step">What a step is, where it is a quantity and not a count of clicks or twists.</param>
+public sealed record AdjusterFact(AdjusterKind Kind, TearAxis Axis, double NominalGain, int Lower, int Upper, bool NeedsPress, Measure? Step = null);
 
 /// <summary>The table of adjusters. A + step nominally drives the tail right, or up (right-handed bow; finger adjusters turn with the hand).</summary>
 public static class AdjusterTable
@@ -121,27 +69,27 @@ public static class AdjusterTable
 
     private static readonly AdjusterFact[] Rows =
     [
-        new(AdjusterKind.RestSideways, TearAxis.Sideways, "Rest in/out", "click", 0.03, -25, 25, false, "Rest {0} right", "Rest {0} left", "right", "left"),
-        new(AdjusterKind.RestHeight, TearAxis.Height, "Rest up/down", "click", 0.03, -60, 60, false, "Rest {0} down", "Rest {0} up", "down", "up"),
-        new(AdjusterKind.NockingPoint, TearAxis.Height, "Nocking point", "1/16 in", 0.25, -6, 6, false, "Nocking point {0} up", "Nocking point {0} down", "up", "down"),
-        new(AdjusterKind.YokePair, TearAxis.Sideways, "Yoke pair", "half twist", 0.40, -8, 8, true, "Left yoke leg {0} shorter, right leg {0} longer", "Right yoke leg {0} shorter, left leg {0} longer", "left leg shorter", "right leg shorter"),
-        new(AdjusterKind.CamSpacer, TearAxis.Sideways, "Cam spacers", "size", 0.50, -2, 2, true, "Cams {0} left, top cam first", "Cams {0} right, top cam first", "left", "right"),
-        new(AdjusterKind.LimbPocket, TearAxis.Sideways, "Limb-pocket screws", "quarter turn", 0.30, -4, 4, false, "Pocket screws {0} counter-clockwise, top and bottom", "Pocket screws {0} clockwise, top and bottom", "counter-clockwise", "clockwise"),
-        new(AdjusterKind.BottomLimbBolt, TearAxis.Height, "Bottom limb bolt", "quarter turn", 0.12, 0, 2, false, "Bottom limb bolt {0} out", "Bottom limb bolt {0} in", "out", "in"),
-        new(AdjusterKind.PlungerTension, TearAxis.Sideways, "Plunger tension", "half turn", 0.10, -10, 10, false, "Plunger {0} stiffer", "Plunger {0} softer", "stiffer", "softer"),
-        new(AdjusterKind.PlungerPosition, TearAxis.Sideways, "Plunger position", "half turn", 0.08, -6, 6, false, "Plunger {0} to the right", "Plunger {0} to the left", "to the right", "to the left"),
-        new(AdjusterKind.BraceHeight, TearAxis.Sideways, "Brace height", "full twist", 0.04, -12, 12, false, "Brace height {0} higher", "Brace height {0} lower", "higher", "lower"),
-        new(AdjusterKind.DrawWeight, TearAxis.Sideways, "Draw weight", "pound", 0.12, -4, 4, false, "Draw weight {0} down", "Draw weight {0} up", "down", "up"),
-        new(AdjusterKind.PointWeight, TearAxis.Sideways, "Point weight", "10 gr", 0.10, -6, 6, false, "Point {0} lighter", "Point {0} heavier", "lighter", "heavier"),
-        new(AdjusterKind.Tiller, TearAxis.Height, "Tiller", "1/16 in", 0.04, -8, 8, false, "Tiller {0} more positive", "Tiller {0} less positive", "more positive", "less positive"),
-        new(AdjusterKind.YokeLeftLeg, TearAxis.Sideways, "Left yoke leg alone", "half twist", 0, -8, 8, true, "Left yoke leg alone {0} shorter", "Left yoke leg alone {0} longer", "shorter", "longer"),
-        new(AdjusterKind.YokeRightLeg, TearAxis.Sideways, "Right yoke leg alone", "half twist", 0, -8, 8, true, "Right yoke leg alone {0} shorter", "Right yoke leg alone {0} longer", "shorter", "longer"),
-        new(AdjusterKind.TopCable, TearAxis.Height, "Top cam's cable", "full twist", 0, -10, 10, true, "Top cam's cable {0} shorter", "Top cam's cable {0} longer", "shorter", "longer"),
-        new(AdjusterKind.BottomCable, TearAxis.Height, "Bottom cam's cable", "full twist", 0, -10, 10, true, "Bottom cam's cable {0} shorter", "Bottom cam's cable {0} longer", "shorter", "longer"),
-        new(AdjusterKind.StringTwists, TearAxis.Height, "String", "full twist", 0, -12, 12, true, "String {0} in", "String {0} out", "in", "out"),
-        new(AdjusterKind.LimbBolts, TearAxis.Height, "Limb bolts, both", "quarter turn", 0, -20, 8, false, "Both limb bolts {0} in, evenly", "Both limb bolts {0} out, evenly", "in", "out"),
-        new(AdjusterKind.DrawModule, TearAxis.Height, "Draw length module", "setting", 0, -12, 12, false, "Draw length module {0} longer", "Draw length module {0} shorter", "longer", "shorter"),
-        new(AdjusterKind.LetOffModule, TearAxis.Height, "Let-off module", "setting", 0, -4, 4, false, "Let-off module {0} more", "Let-off module {0} less", "more", "less"),
+        new(AdjusterKind.RestSideways, TearAxis.Sideways, 0.03, -25, 25, false),
+        new(AdjusterKind.RestHeight, TearAxis.Height, 0.03, -60, 60, false),
+        new(AdjusterKind.NockingPoint, TearAxis.Height, 0.25, -6, 6, false, Measure.Ruled(1.0 / 16)),
+        new(AdjusterKind.YokePair, TearAxis.Sideways, 0.40, -8, 8, true),
+        new(AdjusterKind.CamSpacer, TearAxis.Sideways, 0.50, -2, 2, true),
+        new(AdjusterKind.LimbPocket, TearAxis.Sideways, 0.30, -4, 4, false),
+        new(AdjusterKind.BottomLimbBolt, TearAxis.Height, 0.12, 0, 2, false),
+        new(AdjusterKind.PlungerTension, TearAxis.Sideways, 0.10, -10, 10, false),
+        new(AdjusterKind.PlungerPosition, TearAxis.Sideways, 0.08, -6, 6, false),
+        new(AdjusterKind.BraceHeight, TearAxis.Sideways, 0.04, -12, 12, false),
+        new(AdjusterKind.DrawWeight, TearAxis.Sideways, 0.12, -4, 4, false, Measure.Pounds(1, 0)),
+        new(AdjusterKind.PointWeight, TearAxis.Sideways, 0.10, -6, 6, false, Measure.Grains(10, 0)),
+        new(AdjusterKind.Tiller, TearAxis.Height, 0.04, -8, 8, false, Measure.Ruled(1.0 / 16)),
+        new(AdjusterKind.YokeLeftLeg, TearAxis.Sideways, 0, -8, 8, true),
+        new(AdjusterKind.YokeRightLeg, TearAxis.Sideways, 0, -8, 8, true),
+        new(AdjusterKind.TopCable, TearAxis.Height, 0, -10, 10, true),
+        new(AdjusterKind.BottomCable, TearAxis.Height, 0, -10, 10, true),
+        new(AdjusterKind.StringTwists, TearAxis.Height, 0, -12, 12, true),
+        new(AdjusterKind.LimbBolts, TearAxis.Height, 0, -20, 8, false),
+        new(AdjusterKind.DrawModule, TearAxis.Height, 0, -12, 12, false),
+        new(AdjusterKind.LetOffModule, TearAxis.Height, 0, -4, 4, false),
     ];
 
     /// <summary>All rows.</summary>

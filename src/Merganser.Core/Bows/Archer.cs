@@ -1,3 +1,5 @@
+using Merganser.Core.Units;
+
 namespace Merganser.Core.Bows;
 
 /// <summary>The hand that draws the string.</summary>
@@ -42,21 +44,4 @@ public sealed record Archer(
 {
     /// <summary>A press is only theirs to use when they have it and are no beginner: a beginner is never told to press a bow.</summary>
     public bool MayPress => HasPress && Experience != Experience.Beginner;
-}
-
-public enum LengthUnit { Inches, Centimetres, Millimetres }
-
-public enum MassUnit { Grains, Grams }
-
-public enum ForceUnit { Pounds, Newtons, Kilograms }
-
-public enum SpeedUnit { FeetPerSecond, MetresPerSecond }
-
-public enum EnergyUnit { FootPounds, Joules }
-
-/// <summary>A display choice only: everything is computed and kept in the trade's units.</summary>
-public sealed record DisplayUnits(LengthUnit Length, MassUnit Mass, ForceUnit Force, SpeedUnit Speed, EnergyUnit Energy)
-{
-    /// <summary>Inches, grains, pounds, ft/s, ft·lb.</summary>
-    public static DisplayUnits Trade { get; } = new(LengthUnit.Inches, MassUnit.Grains, ForceUnit.Pounds, SpeedUnit.FeetPerSecond, EnergyUnit.FootPounds);
 }

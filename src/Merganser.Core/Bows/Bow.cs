@@ -45,11 +45,23 @@ public sealed record Bow(
     /// <summary>AMO draw length less the draw to the pivot point, inches (AMO standard).</summary>
     public const double AmoAllowance = 1.75;
 
+    /// <summary>How far ahead of the pivot point a first arrow ends, inches (common practice, no source).</summary>
+    private const double BeyondTheRest = 1.25;
+
+    /// <summary>Least power stroke of a bow that is drawn, inches (common practice, no source).</summary>
+    public const double LeastStroke = 6;
+
     /// <summary>The measured weight where there is one, else the nominal.</summary>
     public double DrawWeight => MeasuredWeight ?? NominalWeight ?? throw new InvalidOperationException("A bow has a marked or a measured weight.");
 
     /// <summary>Where the rest stands at full draw, inches from the nock throat.</summary>
     public double RestAtFullDraw => DrawLength - AmoAllowance + RestAhead;
+
+    /// <summary>The same bow turned up or down by so many pounds.</summary>
+    public Bow By(double pounds) => this with { NominalWeight = NominalWeight + pounds, MeasuredWeight = MeasuredWeight + pounds };
+
+    /// <summary>A safe length to begin an arrow with: well ahead of the rest at full draw, to the half inch above.</summary>
+    public double FirstCut => Math.Ceiling((DrawLength - AmoAllowance + BeyondTheRest) * 2) / 2;
 
     /// <summary>Power stroke S = draw − 1.75 − brace, inches.</summary>
     public double PowerStroke => DrawLength - AmoAllowance - BraceHeight;

@@ -30,12 +30,11 @@ public sealed record BowEntry(
         var makerAxle = fields.Optional("makerAxleToAxle", MakerAxleToAxle, Quantity.Length, Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength);
         var makerBrace = fields.Optional("makerBraceHeight", MakerBraceHeight, Quantity.Length, BowRanges.BraceHeight);
         var makerCentre = fields.Optional("makerCentreShot", MakerCentreShot, Quantity.Length, BowRanges.CentreShot);
-        fields.Check(!string.IsNullOrWhiteSpace(NominalWeight) || !string.IsNullOrWhiteSpace(MeasuredWeight), "measuredWeight", "missing",
-            "The draw weight is needed: measured on a scale, or as the bow is marked.");
+        fields.Check(!string.IsNullOrWhiteSpace(NominalWeight) || !string.IsNullOrWhiteSpace(MeasuredWeight), "measuredWeight", "missing", BowSays.DrawWeightNeeded);
         if (draw is not null && brace is not null)
         {
-            fields.Check(draw.Value - Bow.AmoAllowance - brace.Value >= 6, "braceHeight", "stroke",
-                "Draw length less 1 3/4 in less brace height leaves a power stroke under 6 in: one of the two is off.");
+            fields.Check(draw.Value - Bow.AmoAllowance - brace.Value >= Bow.LeastStroke, "braceHeight", "stroke",
+                new StrokeTooShort(Measure.Ruled(Bow.AmoAllowance), Measure.Ruled(Bow.LeastStroke)));
         }
 
         fields.ThrowIfAny();
@@ -48,15 +47,15 @@ public sealed record BowEntry(
 /// <summary>Allowed ranges of a bow's fields. Common practice, no source: wide enough for every bow in use, narrow enough to catch a slip.</summary>
 public static class BowRanges
 {
-    public static readonly AllowedRange DrawWeight = new(5, 120, "lb", "children's bows start at 5 lb and no hand-held bow goes past 120");
-    public static readonly AllowedRange DrawLength = new(15, 36, "in", "AMO draw length, from a child's to the tallest archer's");
-    public static readonly AllowedRange AxleToAxle = new(20, 50, "in", "compounds run from 20 to 50 in between the axles");
-    public static readonly AllowedRange BowLength = new(44, 84, "in", "bows without cams run from 44 to 84 in");
-    public static readonly AllowedRange BraceHeight = new(3, 12, "in", "grip to string at rest, from low longbows to high target recurves");
-    public static readonly AllowedRange CentreShot = new(0.3, 1.5, "in", "riser to arrow on any bow in use");
-    public static readonly AllowedRange RatedSpeed = new(120, 400, "ft/s", "the maker's rating with 350 gr at 70 lb and 30 in");
-    public static readonly AllowedRange RestAhead = new(-3, 4, "in", "rests stand from an overdraw behind the pivot to 4 in ahead of it");
-    public static readonly AllowedRange Factor = new(0.6, 1.4, "", "1 is an average bow; beyond this the arrow would be read as another bow's");
-    public static readonly AllowedRange StringWeight = new(0, 200, "gr", "peep, loop and silencers together");
-    public static readonly AllowedRange StringPlace = new(0, 1, "", "0 at the tip, 1 at the nocking point");
+    public static readonly AllowedRange DrawWeight = new(5, 120, Unit.Pound, Why.DrawWeightOfBows);
+    public static readonly AllowedRange DrawLength = new(15, 36, Unit.Inch, Why.DrawLengthOfArchers);
+    public static readonly AllowedRange AxleToAxle = new(20, 50, Unit.Inch, Why.AxlesOfCompounds);
+    public static readonly AllowedRange BowLength = new(44, 84, Unit.Inch, Why.LengthOfBows);
+    public static readonly AllowedRange BraceHeight = new(3, 12, Unit.Inch, Why.BraceOfBows);
+    public static readonly AllowedRange CentreShot = new(0.3, 1.5, Unit.Inch, Why.CentreOfBows);
+    public static readonly AllowedRange RatedSpeed = new(120, 400, Unit.FootPerSecond, Why.MakersRating);
+    public static readonly AllowedRange RestAhead = new(-3, 4, Unit.Inch, Why.RestsOfBows);
+    public static readonly AllowedRange Factor = new(0.6, 1.4, Unit.None, Why.AverageBow);
+    public static readonly AllowedRange StringWeight = new(0, 200, Unit.Grain, Why.WeightOnTheString);
+    public static readonly AllowedRange StringPlace = new(0, 1, Unit.None, Why.TipToNockingPoint);
 }

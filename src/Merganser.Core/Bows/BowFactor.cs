@@ -1,3 +1,4 @@
+using Merganser.Core.Messages;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Bows;
@@ -5,8 +6,8 @@ namespace Merganser.Core.Bows;
 /// <summary>The multiplier on draw weight in the spine rule, with its reason and the model's own uncertainty.</summary>
 /// <param name="Factor">Multiplier on the draw weight.</param>
 /// <param name="ModelSpread">Relative standard uncertainty f of the fit.</param>
-/// <param name="Why">Where it comes from, in words.</param>
-public readonly record struct BowFactor(double Factor, double ModelSpread, string Why)
+/// <param name="Why">Where it comes from.</param>
+public readonly record struct BowFactor(double Factor, double ModelSpread, Message Why)
 {
     private const double FingersExtraPounds = 5;
     private const double SoftCams = 0.95;
@@ -23,29 +24,25 @@ public readonly record struct BowFactor(double Factor, double ModelSpread, strin
     public static BowFactor For(Bow bow)
     {
         var spread = bow.Kind == BowKind.Longbow ? LongbowSpread : UsualSpread;
+        var fingers = bow.Kind == BowKind.Compound && bow.Release == Release.Fingers;
+        var why = new FactorReason(bow.Kind, bow.CamDraw, fingers ? Measure.Pounds(FingersExtraPounds, 0) : null, bow.FactorSet is not null);
         if (bow.FactorSet is { } set)
         {
-            return new BowFactor(set, spread, "set on the bow");
+            return new BowFactor(set, spread, why);
         }
 
-        return bow.Kind switch
+        var cams = bow.CamDraw switch
         {
-            BowKind.Longbow => new BowFactor(LongbowShelf, spread, "longbow shelf not cut to centre, from memory"),
-            BowKind.Recurve or BowKind.Barebow => new BowFactor(1, spread, "recurve with fingers, as charts assume"),
-            _ => Compound(bow, spread),
+            CamDraw.Soft => SoftCams,
+            CamDraw.Hard => HardCams,
+            _ => 1.0,
         };
-    }
-
-    private static BowFactor Compound(Bow bow, double spread)
-    {
-        var (cams, word) = bow.CamDraw switch
+        var factor = bow.Kind switch
         {
-            CamDraw.Soft => (SoftCams, "soft cams"),
-            CamDraw.Hard => (HardCams, "hard cams"),
-            _ => (1.0, "medium cams"),
+            BowKind.Longbow => LongbowShelf,
+            BowKind.Recurve or BowKind.Barebow => 1,
+            _ => fingers ? cams * (bow.DrawWeight + FingersExtraPounds) / bow.DrawWeight : cams,
         };
-        return bow.Release == Release.Fingers
-            ? new BowFactor(cams * (bow.DrawWeight + FingersExtraPounds) / bow.DrawWeight, spread, $"{word}, fingers count {Show.Number(FingersExtraPounds, 0)} lb more, from memory")
-            : new BowFactor(cams, spread, $"{word}, release aid, from memory");
+        return new BowFactor(factor, spread, why);
     }
 }

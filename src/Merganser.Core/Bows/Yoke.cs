@@ -49,6 +49,6 @@ public sealed record SpacerSeats(int TopLeft, int TopRight, int BottomLeft, int 
         int[] pieces = [after.TopLeft, after.TopRight, after.BottomLeft, after.BottomRight];
         return pieces.All(p => p is >= 1 and <= Largest)
             ? after
-            : throw new Figures.RefusedException("spacers", $"There is no such pair: pieces run from 1 to {Largest}, and a pair is never mixed.", new Figures.FieldProblem("spacers", "range", $"Pieces run from 1 to {Largest}."));
+            : throw Figures.RefusedException.At("spacers", "spacers", new NoSuchSpacers(Largest));
     }
 }

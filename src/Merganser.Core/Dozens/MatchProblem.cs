@@ -19,16 +19,19 @@ public sealed record MatchProblem(int Arrows, IReadOnlyList<MatchClass> Classes,
     /// <summary>Most arrows at once: a gross.</summary>
     public const int MostArrows = 144;
 
+    /// <summary>How many arrows may be matched.</summary>
+    public static AllowedRange Arrow { get; } = new(1, MostArrows, Units.Unit.None, Why.AGross);
+
     /// <exception cref="RefusedException">Too few pieces of some class, or a count out of range.</exception>
     public MatchProblem Checked()
     {
         var fields = new FieldReader();
-        fields.Check(Arrows is >= 1 and <= MostArrows, "arrows", "range", $"Allowed is 1 to {MostArrows}.");
-        fields.Check(Classes.Count > 0, "classes", "missing", "Nothing was weighed yet.");
+        fields.Check(Arrows is >= 1 and <= MostArrows, "arrows", "range", new Outside(Arrow));
+        fields.Check(Classes.Count > 0, "classes", "missing", DozenSays.NothingWeighed);
         foreach (var kind in Classes)
         {
             var needed = Arrows * kind.PerArrow;
-            fields.Check(kind.Tenths.Count >= needed, kind.Name, "too-few", $"{needed} are needed, {kind.Tenths.Count} are weighed: weigh {needed - kind.Tenths.Count} more, or build fewer arrows.");
+            fields.Check(kind.Tenths.Count >= needed, kind.Name, "too-few", new PiecesMissing(needed, kind.Tenths.Count));
         }
 
         fields.ThrowIfAny();

@@ -1,5 +1,6 @@
 using Merganser.Core.Paper;
-using static Merganser.Core.Units.Show;
+using Merganser.Core.Messages;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Dozens;
 
@@ -16,8 +17,8 @@ public enum NockState { Untried, TurnOn, Good, Practice }
 /// <param name="State">Untried, to be turned on, good, or practice only.</param>
 /// <param name="Best">The best turn so far.</param>
 /// <param name="Next">The next turn to try, or null.</param>
-/// <param name="Words">In words.</param>
-public sealed record NockReading(NockState State, int? Best, int? Next, string Words);
+/// <param name="Words">The same in words.</param>
+public sealed record NockReading(NockState State, int? Best, int? Next, Message Words);
 
 /// <summary>
 /// Nock tuning (common practice, no source): a shaft that tears is turned on its nock one vane step at a time, until a turn flies inside; one
@@ -39,24 +40,24 @@ public static class NockTune
     {
         if (shots.Count == 0)
         {
-            return new NockReading(NockState.Untried, null, 0, "not shot yet");
+            return new NockReading(NockState.Untried, null, 0, DozenSays.NotShotYet);
         }
 
-        var means = shots.GroupBy(s => s.Turn).Select(g => (Turn: g.Key, Length: g.GroupBy(s => s.Distance).Max(d => new Tear(d.Average(s => s.Tear.X), d.Average(s => s.Tear.Y)).Length))).ToArray();
+        var means = shots.GroupBy(s => s.Turn).Select(g => (Turn: g.Key, Length: WorstOf(g))).ToArray();
         var best = means.MinBy(m => m.Length);
+        var (at, by) = (new TurnIs(best.Turn, turns), Measure.Inches(best.Length));
         if (best.Length <= tolerance)
         {
-            return new NockReading(NockState.Good, best.Turn, null, best.Turn == 0 ? $"inside as it is, {Number(best.Length, 2)} in" : $"inside {At(best.Turn, turns)}, {Number(best.Length, 2)} in: mark it");
+            return new NockReading(NockState.Good, best.Turn, null, new InsideAt(at, by));
         }
 
-        int? next = Enumerable.Range(0, turns).Where(t => means.All(m => m.Turn != t)).Select(t => (int?)t).FirstOrDefault();
-        return next is { } turn
-            ? new NockReading(NockState.TurnOn, best.Turn, turn, $"best {Number(best.Length, 2)} in {At(best.Turn, turns)}: turn the nock to {Turned(turn, turns)} and shoot")
-            : new NockReading(NockState.Practice, best.Turn, null, $"no turn flies inside, best {Number(best.Length, 2)} in {At(best.Turn, turns)}: practice only");
+        var open = Enumerable.Range(0, turns).Where(t => means.All(m => m.Turn != t)).Select(t => (int?)t).FirstOrDefault();
+        return open is { } next
+            ? new NockReading(NockState.TurnOn, best.Turn, next, new TurnOn(at, by, new TurnIs(next, turns)))
+            : new NockReading(NockState.Practice, best.Turn, null, new NoTurnInside(at, by));
     }
 
-    /// <summary>A turn in words.</summary>
-    public static string Turned(int turn, int turns) => turn == 0 ? "as it came" : $"step {turn} of {turns}";
-
-    private static string At(int turn, int turns) => turn == 0 ? "as it came" : $"at {Turned(turn, turns)}";
+    /// <summary>The mean tear of one turn, inches; over several distances the worst counts.</summary>
+    private static double WorstOf(IEnumerable<NockShot> turn) =>
+        turn.GroupBy(s => s.Distance).Max(d => Tear.Mean([.. d.Select(s => s.Tear)]).Length);
 }

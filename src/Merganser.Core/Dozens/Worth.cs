@@ -1,5 +1,6 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
+using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Speed;
 
@@ -78,12 +79,20 @@ public sealed record HeadMatch(IReadOnlyList<int> Heads, double Spread, IReadOnl
     private static int Tenths(double grains) => (int)Math.Round(grains * 10);
 }
 
-/// <summary>The assembly of an arrow, step by step, with what is said at it (trade practice).</summary>
-/// <param name="Code">Stable word.</param>
-/// <param name="Words">What is done.</param>
-/// <param name="Caution">What is said where the act is, or empty.</param>
+/// <summary>The steps of an arrow's assembly.</summary>
+public enum AssemblyCode { Cut, Square, Clean, Insert, Pin, Bare, Wrap, Fletch, Cure, Weigh, Verify }
+
+/// <summary>One step of the assembly (trade practice).</summary>
+/// <param name="Code">Which.</param>
 /// <param name="State">The state the arrow has after it.</param>
-public sealed record AssemblyStep(string Code, string Words, string Caution, ArrowState State);
+public sealed record AssemblyStep(AssemblyCode Code, ArrowState State)
+{
+    /// <summary>What is done.</summary>
+    public Message Words => new StepWords(Code);
+
+    /// <summary>What is said where the act is, or nothing.</summary>
+    public Message Caution => new StepCaution(Code);
+}
 
 /// <summary>How far an arrow is.</summary>
 public enum ArrowState { Parts, Cut, Bare, Fletched, Verified }
@@ -93,19 +102,33 @@ public static class Assembly
 {
     public static IReadOnlyList<AssemblyStep> Steps { get; } =
     [
-        new("cut", "Cut with a cooled abrasive wheel", "Eye protection, a dust mask for carbon. A cut is not undone.", ArrowState.Cut),
-        new("square", "Square both ends", "An unsquare end makes a head plane.", ArrowState.Cut),
-        new("clean", "Clean, wipe dry", "", ArrowState.Cut),
-        new("insert", "Insert, with the glue that the shaft's maker names", "No flame on carbon: heat ruins it.", ArrowState.Cut),
-        new("pin", "Pin or bushing, nock", "A loose pin is shimmed with thin film, so that it can be pulled again.", ArrowState.Bare),
-        new("bare", "Bare through paper, nock turned and marked", "Inspect before every shot: a cracked carbon shaft is destroyed, not shot.", ArrowState.Bare),
-        new("wrap", "Wrap", "", ArrowState.Bare),
-        new("fletch", "Fletch to the mark, at the chosen angle", "", ArrowState.Fletched),
-        new("cure", "Let it cure", "", ArrowState.Fletched),
-        new("weigh", "Weigh again: glue and wrap are the grains everyone forgets", "", ArrowState.Fletched),
-        new("verify", "Verify with vanes, nobody in front of the line", "", ArrowState.Verified),
+        new(AssemblyCode.Cut, ArrowState.Cut),
+        new(AssemblyCode.Square, ArrowState.Cut),
+        new(AssemblyCode.Clean, ArrowState.Cut),
+        new(AssemblyCode.Insert, ArrowState.Cut),
+        new(AssemblyCode.Pin, ArrowState.Bare),
+        new(AssemblyCode.Bare, ArrowState.Bare),
+        new(AssemblyCode.Wrap, ArrowState.Bare),
+        new(AssemblyCode.Fletch, ArrowState.Fletched),
+        new(AssemblyCode.Cure, ArrowState.Fletched),
+        new(AssemblyCode.Weigh, ArrowState.Fletched),
+        new(AssemblyCode.Verify, ArrowState.Verified),
     ];
 
+    /// <summary>The steps at which something is said.</summary>
+    public static IReadOnlySet<AssemblyCode> Cautioned { get; } =
+        new HashSet<AssemblyCode> { AssemblyCode.Cut, AssemblyCode.Square, AssemblyCode.Insert, AssemblyCode.Pin, AssemblyCode.Bare };
+
+    /// <summary>A step by its code as it is kept, or null.</summary>
+    public static AssemblyStep? Of(string? code) => Steps.FirstOrDefault(s => s.Code.ToString().Equals(code, StringComparison.OrdinalIgnoreCase));
+
     /// <summary>The state after the steps that were ticked.</summary>
-    public static ArrowState StateOf(IReadOnlyCollection<string> ticked) => Steps.Where(s => ticked.Contains(s.Code)).Select(s => s.State).DefaultIfEmpty(ArrowState.Parts).Max();
+    public static ArrowState StateOf(IReadOnlyCollection<string> ticked)
+    {
+        var states = Steps.Where(s => ticked.Contains(s.Code.ToString(), StringComparer.OrdinalIgnoreCase)).Select(s => s.State);
+        return states.Any(s => s == ArrowState.Verified) ? ArrowState.Verified
+            : states.Any(s => s == ArrowState.Fletched) ? ArrowState.Fletched
+            : states.Any(s => s == ArrowState.Bare) ? ArrowState.Bare
+            : states.Any() ? ArrowState.Cut : ArrowState.Parts;
+    }
 }

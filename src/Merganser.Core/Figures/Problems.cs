@@ -1,51 +1,66 @@
+using Merganser.Core.Messages;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Figures;
 
-/// <summary>What is wrong with one field, as a sentence with the range and why.</summary>
-public sealed record FieldProblem(string Field, string Code, string Message);
+/// <summary>A range was left: what is allowed, and why.</summary>
+public sealed record Outside(AllowedRange Range) : Message;
+
+/// <summary>A range by itself.</summary>
+public sealed record RangeOf(AllowedRange Range) : Message;
+
+/// <summary>Several fields want another look.</summary>
+/// <param name="Fields">Their names.</param>
+public sealed record LookAgainAt(IReadOnlyList<string> Fields) : Message;
+
+/// <summary>A name of so many characters is wanted.</summary>
+public sealed record NameWanted(int Longest) : Message;
+
+/// <summary>One to so many are wanted.</summary>
+public sealed record TooMany(int Most) : Message;
+
+/// <summary>One of a few words is wanted.</summary>
+public sealed record UseOneOf(IReadOnlyList<string> Known) : Message;
+
+/// <summary>What is wrong with one field, with the range and why.</summary>
+public sealed record FieldProblem(string Field, string Code, Message Message);
 
 /// <summary>Input that the Core refuses, with one problem for each field.</summary>
-public sealed class RefusedException(string code, string message, params IReadOnlyList<FieldProblem> problems) : Exception(message)
+public sealed class RefusedException(string code, Message said, params IReadOnlyList<FieldProblem> problems) : Exception(code)
 {
     /// <summary>Stable word for the whole refusal.</summary>
     public string Code { get; } = code;
 
+    /// <summary>What is said of it.</summary>
+    public Message Said { get; } = said;
+
     /// <summary>The problems, field by field; may be empty.</summary>
     public IReadOnlyList<FieldProblem> Problems { get; } = problems;
+
+    /// <summary>A refusal that stands beside one field.</summary>
+    public static RefusedException At(string field, string code, Message said) => new(code, said, new FieldProblem(field, code, said));
 
     /// <summary>A refusal that names its fields: one by its own sentence, several by their names.</summary>
     /// <param name="problems">At least one.</param>
     public static RefusedException Of(IReadOnlyList<FieldProblem> problems) =>
-        new("fields", problems.Count == 1 ? problems[0].Message : $"Another look is needed at {string.Join(", ", problems.Select(p => Named(p.Field)).Distinct())}.", [.. problems]);
-
-    /// <summary>A field's name in words: <c>drawLength</c> is "draw length".</summary>
-    private static string Named(string field)
-    {
-        var last = field[(field.LastIndexOf('.') + 1)..];
-        return string.Concat(last.Select(c => char.IsUpper(c) ? $" {char.ToLowerInvariant(c)}" : $"{c}"));
-    }
+        new("fields", problems.Count == 1 ? problems[0].Message : new LookAgainAt([.. problems.Select(p => p.Field).Distinct()]), [.. problems]);
 }
 
 /// <summary>An allowed range with the reason that is told when it is left.</summary>
 /// <param name="Low">Lowest allowed value in the trade unit.</param>
 /// <param name="High">Highest allowed value.</param>
-/// <param name="Unit">Trade unit for the message.</param>
+/// <param name="Unit">Trade unit.</param>
 /// <param name="Why">Why the range ends there.</param>
-public readonly record struct AllowedRange(double Low, double High, string Unit, string Why)
+public readonly record struct AllowedRange(double Low, double High, string Unit, Why Why)
 {
-    /// <summary>The range as words.</summary>
-    public string Words => $"{Trim(Low)} to {Trim(High)}{(Unit.Length == 0 ? "" : " " + Unit)}";
-
     /// <summary>True inside the range, ends included; a value that is no number is outside.</summary>
     public bool Holds(double value) => value >= Low && value <= High;
-
-    private static string Trim(double value) => Show.Number(value, 3).TrimEnd('0').TrimEnd('.');
 }
 
 /// <summary>Reads typed fields one after the other and gathers every problem, so that all are told at once.</summary>
 public sealed class FieldReader
 {
+    private const int LongestName = 60;
     private readonly List<FieldProblem> problems = [];
 
     /// <summary>The problems so far.</summary>
@@ -62,12 +77,15 @@ public sealed class FieldReader
     public string Name(string field, string? text)
     {
         var name = text?.Trim() ?? "";
-        Check(name.Length is > 0 and <= 60, field, "name", "A name of 1 to 60 characters is needed.");
+        Check(name.Length is > 0 and <= LongestName, field, "name", new NameWanted(LongestName));
         return name;
     }
 
+    /// <summary>A value that is known already and must lie inside a range.</summary>
+    public void Inside(string field, double value, AllowedRange range) => Check(range.Holds(value), field, "range", new Outside(range));
+
     /// <summary>Adds a problem unless the condition holds.</summary>
-    public void Check(bool holds, string field, string code, string message)
+    public void Check(bool holds, string field, string code, Message message)
     {
         if (!holds)
         {
@@ -95,11 +113,11 @@ public sealed class FieldReader
                 return entry;
             }
 
-            problems.Add(new FieldProblem(field, "range", $"Allowed is {range.Words}: {range.Why}."));
+            problems.Add(new FieldProblem(field, "range", new Outside(range)));
         }
         catch (EntryException problem)
         {
-            problems.Add(new FieldProblem(field, problem.Code, problem.Message));
+            problems.Add(new FieldProblem(field, problem.Code, problem.Said));
         }
 
         return null;

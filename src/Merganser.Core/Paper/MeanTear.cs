@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
-using static Merganser.Core.Units.Show;
+using Merganser.Core.Messages;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Paper;
 
@@ -26,8 +27,10 @@ public sealed class MeanTear
     /// <exception cref="ArgumentException">No tears.</exception>
     public MeanTear(IReadOnlyList<Tear> tears, double usualSpread = UsualSpread)
     {
-        Count = tears.Count > 0 ? tears.Count : throw new ArgumentException("A mean needs at least one tear.", nameof(tears));
-        Mean = new Tear(tears.Average(t => t.X), tears.Average(t => t.Y));
+        Count = tears.Count > 0
+            ? tears.Count
+            : throw new ArgumentException("A mean needs at least one tear.", nameof(tears));
+        Mean = Tear.Mean(tears);
         if (Count == 1)
         {
             Spread = usualSpread;
@@ -36,7 +39,7 @@ public sealed class MeanTear
             return;
         }
 
-        var squares = tears.Sum(t => Math.Pow(t.X - Mean.X, 2) + Math.Pow(t.Y - Mean.Y, 2));
+        var squares = tears.Sum(t => t.SquareTo(Mean));
         var freedom = 2.0 * (Count - 1);
         Spread = Math.Max(ReadingError, Math.Sqrt(squares / freedom));
         Radius = Spread * Math.Sqrt(2 * CriticalF(freedom) / Count);
@@ -63,26 +66,11 @@ public sealed class MeanTear
     /// <summary>The 95 % point of F(2, ν).</summary>
     public static double CriticalF(double freedom) => (Math.Pow(Miss, -2 / freedom) - 1) * freedom / 2;
 
-    /// <summary>The reading in words, always by the tail.</summary>
-    public string Words
-    {
-        get
-        {
-            var sideways = Level(TearAxis.Sideways) ? null : $"tail {(Mean.X < 0 ? "left" : "right")} {Size(Mean.X)}";
-            var height = Level(TearAxis.Height) ? null : $"tail {(Mean.Y < 0 ? "low" : "high")} {Size(Mean.Y)}";
-            var words = (sideways, height) switch
-            {
-                (null, null) => "level both ways",
-                (null, _) => height + ". Left and right are level",
-                (_, null) => sideways + ". Height is level",
-                _ => sideways + ", " + height,
-            };
-            return char.ToUpperInvariant(words[0]) + words[1..] + ".";
-        }
-    }
-
-    private static string Size(double inches) =>
-        (Math.Abs(inches) < Tolerances.Usual ? "a little, " : "") + Number(Math.Abs(inches), 2) + " in";
+    /// <summary>The reading, always by the tail.</summary>
+    public Message Reading => new MeanTail(
+        Level(TearAxis.Sideways) ? null : Measure.Inches(Mean.X),
+        Level(TearAxis.Height) ? null : Measure.Inches(Mean.Y),
+        Measure.Inches(Tolerances.Usual));
 }
 
 /// <summary>How close to one clean hole is good enough, inches (common practice, no source).</summary>

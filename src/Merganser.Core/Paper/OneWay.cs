@@ -1,5 +1,4 @@
 using MathNet.Numerics.Distributions;
-using static Merganser.Core.Units.Show;
 
 namespace Merganser.Core.Paper;
 
@@ -20,9 +19,9 @@ public readonly record struct OneWay(double F, double Top, double Bottom, double
     /// <exception cref="ArgumentException">No degree of freedom is left for the spread.</exception>
     public static OneWay Of(IReadOnlyList<IReadOnlyList<Tear>> groups, Tear centre, int lost = 0)
     {
-        var means = groups.Select(Mean).ToArray();
-        var between = groups.Select((g, i) => g.Count * Square(means[i], centre)).Sum();
-        var within = groups.Select((g, i) => g.Sum(t => Square(t, means[i]))).Sum();
+        var means = groups.Select(Tear.Mean).ToArray();
+        var between = groups.Select((g, i) => g.Count * means[i].SquareTo(centre)).Sum();
+        var within = groups.Select((g, i) => g.Sum(t => t.SquareTo(means[i]))).Sum();
         var (top, bottom) = (2.0 * (groups.Count - 1), 2.0 * (groups.Sum(g => g.Count) - groups.Count - lost));
         if (bottom <= 0)
         {
@@ -33,11 +32,6 @@ public readonly record struct OneWay(double F, double Top, double Bottom, double
         return new OneWay(f, top, bottom, 1 - FisherSnedecor.CDF(top, bottom, f));
     }
 
-    /// <summary>Mean of some tears.</summary>
-    public static Tear Mean(IReadOnlyList<Tear> tears) => new(tears.Average(t => t.X), tears.Average(t => t.Y));
-
-    /// <summary>The test in a line: <c>F(2, 8) = 3.10, p = .101</c>.</summary>
-    public string Words => $"F({Number(Top, 0)}, {Number(Bottom, 0)}) = {Number(F, 2)}, {Probability(P)}";
-
-    private static double Square(Tear a, Tear b) => Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2);
+    /// <summary>The test in a line.</summary>
+    public FTest Line => new FTest(F, Top, Bottom, P);
 }

@@ -1,4 +1,6 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Messages;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Paper;
 
@@ -10,8 +12,12 @@ public enum SessionKind { Tune, Trial }
 /// <param name="Fletched">With vanes.</param>
 public sealed record PlannedStage(double Distance, bool Fletched)
 {
-    /// <summary>In words.</summary>
-    public string Words => $"{Units.Show.Number(Distance, Distance % 1 == 0 ? 0 : 1)} yd {(Fletched ? "fletched" : "bare")}";
+    /// <summary>Bow to paper, yards.</summary>
+    public double Distance { get; } = SheetLimits.Distances.Holds(Distance) ? Distance : throw new ArgumentOutOfRangeException(nameof(Distance));
+
+    /// <summary>Its name.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public Message Name => new StageName(Measure.Yards(Distance), Fletched);
 }
 
 /// <summary>What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.</summary>
@@ -30,13 +36,19 @@ public sealed record SessionPlan(SessionKind Kind, School? School, IReadOnlyList
     public const int UntilClear = 2;
 
     /// <summary>The stages that are in use (common practice, no source).</summary>
-    public static IReadOnlyList<(string Code, string Words, IReadOnlyList<PlannedStage> Stages)> Usual { get; } =
+    public static IReadOnlyList<(string Code, IReadOnlyList<PlannedStage> Stages)> Usual { get; } =
     [
-        ("three", "3 yd", [new(3, false)]),
-        ("threeSix", "3 yd, then 6 yd", [new(3, false), new(6, false)]),
-        ("threeFifteen", "3, then 15 yd bare, then both fletched", [new(3, false), new(15, false), new(3, true), new(15, true)]),
-        ("five", "5 yd", [new(5, false)]),
+        ("three", [new(3, false)]),
+        ("threeSix", [new(3, false), new(6, false)]),
+        ("threeFifteen", [new(3, false), new(15, false), new(3, true), new(15, true)]),
+        ("five", [new(5, false)]),
     ];
+
+    /// <summary>Shots before a decision that may be asked for.</summary>
+    public static IReadOnlyList<int> Decisions { get; } = [1, UntilClear, 3, 5];
+
+    /// <summary>Most stages of one session.</summary>
+    public const int MostStages = 8;
 
     /// <summary>The stage after this one, or null at the end or for a stage that was not planned.</summary>
     public PlannedStage? After(PlannedStage stage)

@@ -1,4 +1,4 @@
-using static Merganser.Core.Units.Show;
+using Merganser.Core.Messages;
 
 namespace Merganser.Core.Paper;
 
@@ -7,9 +7,12 @@ public enum NamedEnd { Tail, Point }
 
 /// <summary>A size as it is said at the paper; trade words, the inches are what they usually mean (no source).</summary>
 /// <param name="Code">Stable word.</param>
-/// <param name="Words">As it is said.</param>
 /// <param name="Inches">What it is read as.</param>
-public sealed record SaidSize(string Code, string Words, double Inches);
+public sealed record SaidSize(string Code, double Inches)
+{
+    /// <summary>As it is said.</summary>
+    public Message Words => new SizeSaid(Code);
+}
 
 /// <summary>A tear in the shooter's own words: "about an inch left, point low".</summary>
 /// <param name="Sideways">Code of the size to the side, or null when it is level.</param>
@@ -23,8 +26,8 @@ public sealed record ShooterWords(string? Sideways, bool Left, NamedEnd Sideways
     /// <summary>The sizes to pick from.</summary>
     public static IReadOnlyList<SaidSize> Sizes { get; } =
     [
-        new("touch", "a touch", 0.1), new("quarter", "a quarter inch", 0.25), new("shaft", "a shaft's width", 0.3), new("half", "half an inch", 0.5),
-        new("inch", "about an inch", 1), new("inchHalf", "an inch and a half", 1.5), new("two", "two inches", 2), new("three", "three inches", 3),
+        new("touch", 0.1), new("quarter", 0.25), new("shaft", 0.3), new("half", 0.5),
+        new("inch", 1), new("inchHalf", 1.5), new("two", 2), new("three", 3),
     ];
 
     /// <summary>True when both sizes are in the list.</summary>
@@ -35,18 +38,6 @@ public sealed record ShooterWords(string? Sideways, bool Left, NamedEnd Sideways
     public Tear Read() => new(
         Inches(Sideways) * (Left == (SidewaysEnd == NamedEnd.Tail) ? -1 : 1),
         Inches(Height) * (Low == (HeightEnd == NamedEnd.Tail) ? -1 : 1));
-
-    /// <summary>The words back, by the tail.</summary>
-    public string ByTheTail
-    {
-        get
-        {
-            var tear = Read();
-            var side = tear.X == 0 ? null : $"tail {(tear.X < 0 ? "left" : "right")} {Number(Math.Abs(tear.X), 2)} in";
-            var height = tear.Y == 0 ? null : $"tail {(tear.Y < 0 ? "low" : "high")} {Number(Math.Abs(tear.Y), 2)} in";
-            return side is null && height is null ? "one clean hole" : string.Join(", ", new[] { side, height }.Where(w => w is not null));
-        }
-    }
 
     private static double Inches(string? code) => code is null ? 0
         : Sizes.FirstOrDefault(s => s.Code == code)?.Inches ?? throw new ArgumentException($"No size is said \"{code}\".", nameof(code));

@@ -1,6 +1,6 @@
-using System.Text.Json.Serialization;
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Paper;
@@ -8,17 +8,37 @@ namespace Merganser.Core.Paper;
 /// <summary>The face of the sheet that was read.</summary>
 public enum SheetSide { ShootingSide, TargetSide }
 
-/// <summary>A place on the sheet as it was read, inches, x right and y up.</summary>
-public sealed record Hole(double X, double Y);
+/// <summary>A place on the sheet as it was read, inches, x right and y up; finite.</summary>
+public sealed record Hole(double X, double Y)
+{
+    /// <summary>Right, inches.</summary>
+    public double X { get; } = double.IsFinite(X) ? X : throw new ArgumentOutOfRangeException(nameof(X));
+
+    /// <summary>Up, inches.</summary>
+    public double Y { get; } = double.IsFinite(Y) ? Y : throw new ArgumentOutOfRangeException(nameof(Y));
+}
 
 /// <summary>
 /// A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting side.
-/// x right, y up, inches.
+/// x right, y up, inches; finite.
 /// </summary>
 public sealed record Tear(double X, double Y)
 {
+    /// <summary>Right, inches.</summary>
+    public double X { get; } = double.IsFinite(X) ? X : throw new ArgumentOutOfRangeException(nameof(X));
+
+    /// <summary>Up, inches.</summary>
+    public double Y { get; } = double.IsFinite(Y) ? Y : throw new ArgumentOutOfRangeException(nameof(Y));
+
     /// <summary>Length of the tear, inches.</summary>
     public double Length => Math.Sqrt((X * X) + (Y * Y));
+
+    /// <summary>Where the tail lies from the point's hole.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public Message Place => new TailAt(Measure.Inches(X), Measure.Inches(Y));
+
+    /// <summary>The mean of some tears, at least one.</summary>
+    public static Tear Mean(IReadOnlyCollection<Tear> tears) => new(tears.Average(t => t.X), tears.Average(t => t.Y));
 
     /// <summary>Reads the two holes; a sheet read from the target side is mirrored.</summary>
     public static Tear Between(Hole point, Hole tail, SheetSide side)
@@ -30,40 +50,45 @@ public sealed record Tear(double X, double Y)
     /// <summary>The same tear on a mirrored bow.</summary>
     public Tear Mirrored() => new(-X, Y);
 
-    /// <summary>Where the tail lies from the point's hole, as a person says it: never a minus sign.</summary>
-    [JsonIgnore]
-    public string Words => $"{Sideways}, {Height}";
-
-    /// <summary>The same, sideways alone: <c>0.94 in left</c>.</summary>
-    [JsonIgnore]
-    public string Sideways => Said(X, "right", "left", "sideways");
-
-    /// <summary>The same, in height alone: <c>0.32 in high</c>.</summary>
-    [JsonIgnore]
-    public string Height => Said(Y, "high", "low", "in height");
-
-    private static string Said(double inches, string plus, string minus, string none) =>
-        Math.Abs(inches) < Shown ? $"0 in {none}" : $"{Show.Number(Math.Abs(inches), 2)} in {(inches > 0 ? plus : minus)}";
-
-    /// <summary>Half of the last decimal that is shown, inches.</summary>
-    private const double Shown = 0.005;
-
-    /// <summary>The component along an axis.</summary>
+    /// <summary>The component along an axis, inches.</summary>
     public double Along(TearAxis axis) => axis == TearAxis.Sideways ? X : Y;
+
+    /// <summary>The square of the distance to another, in².</summary>
+    public double SquareTo(Tear other) => Math.Pow(X - other.X, 2) + Math.Pow(Y - other.Y, 2);
 }
 
 /// <summary>Limits of a marked sheet.</summary>
 public static class SheetLimits
 {
     /// <summary>From where paper is shot, yards.</summary>
-    public static AllowedRange Distances { get; } = new(1, 100, "yd", "close enough that the hole shows, far enough to clear the bow");
+    public static AllowedRange Distances { get; } = new(1, 100, Unit.Yard, Why.PaperDistance);
 
     /// <summary>Where a tail may lie from the point's hole, inches on each axis.</summary>
-    public static AllowedRange Reach { get; } = new(-LongestTear, LongestTear, "in", "no arrow tears farther");
+    public static AllowedRange Reach { get; } = new(-LongestTear, LongestTear, Unit.Inch, Why.LongestTear);
+
+    /// <summary>How close to one clean hole may be asked for, inches.</summary>
+    public static AllowedRange Tolerance { get; } = new(0.05, 1, Unit.Inch, Why.CleanHoleToRoughSetting);
 
     /// <summary>Half the width of the sheet that can be marked, inches.</summary>
     public const double HalfSheet = 12;
 
     /// <summary>Longest tear that an arrow can leave and still be read, inches.</summary>
     public const double LongestTear = 12;
+
+    /// <summary>Refuses holes that lie off the sheet, or too far apart for one arrow.</summary>
+    /// <exception cref="RefusedException">A hole is off the sheet, or the tear is longer than any arrow leaves.</exception>
+    public static void Check(Hole point, Hole tail)
+    {
+        var fields = new FieldReader();
+        fields.Check(OnSheet(point), "point", "off-sheet", new OffSheet(false, Measure.Inches(HalfSheet, 0)));
+        fields.Check(OnSheet(tail), "tail", "off-sheet", new OffSheet(true, Measure.Inches(HalfSheet, 0)));
+        var tooLong = fields.Problems.Count == 0 && Tear.Between(point, tail, SheetSide.ShootingSide).Length > LongestTear;
+        fields.Check(!tooLong, "tail", "tear-too-long", new TearTooLong(Measure.Inches(LongestTear, 0)));
+        if (fields.Problems.Count > 0)
+        {
+            throw new RefusedException("holes", fields.Problems[0].Message, [.. fields.Problems]);
+        }
+    }
+
+    private static bool OnSheet(Hole hole) => Math.Abs(hole.X) <= HalfSheet && Math.Abs(hole.Y) <= HalfSheet;
 }

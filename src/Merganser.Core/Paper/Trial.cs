@@ -1,4 +1,5 @@
-using static Merganser.Core.Units.Show;
+using Merganser.Core.Messages;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Paper;
 
@@ -13,13 +14,21 @@ public sealed record TrialArrow(string Name, string Shaft, double PointGrains, I
 /// <param name="Arrow">The arrow.</param>
 /// <param name="Mean">Its mean tear.</param>
 /// <param name="NeedsNoMove">True when its whole region lies inside the tolerance, null while that is open.</param>
-/// <param name="Words">In words.</param>
-public sealed record TrialRow(TrialArrow Arrow, MeanTear Mean, bool? NeedsNoMove, string Words);
+/// <param name="Words">The verdict.</param>
+public sealed record TrialRow(TrialArrow Arrow, MeanTear Mean, bool? NeedsNoMove, Message Words)
+{
+    /// <summary>Length of its mean tear.</summary>
+    public Message Length => new Amount(Measure.Inches(Mean.Mean.Length));
+
+    /// <summary>Radius of the region of its mean.</summary>
+    public Message Radius => new BareAmount(Measure.Inches(Mean.Radius));
+}
 
 /// <summary>The range of points that one shaft shoots from this bow as it stands.</summary>
 public sealed record ToleratedRange(string Shaft, double Lightest, double Heaviest, int Tried)
 {
-    public string Words => Lightest == Heaviest ? $"{Shaft}: {Number(Lightest, 0)} gr" : $"{Shaft}: {Number(Lightest, 0)} to {Number(Heaviest, 0)} gr";
+    /// <summary>The range in a line.</summary>
+    public Message Words => new Tolerates(Shaft, Measure.Grains(Lightest, 0), Measure.Grains(Heaviest, 0));
 }
 
 /// <summary>
@@ -28,11 +37,12 @@ public sealed record ToleratedRange(string Shaft, double Lightest, double Heavie
 /// </summary>
 /// <param name="Rows">The arrows, the least tear first.</param>
 /// <param name="Ranges">Tolerated points by shaft, the widest first.</param>
-/// <param name="Cause">Bow or arrow, in a sentence.</param>
-/// <param name="Because">The test behind it.</param>
-public sealed record Trial(IReadOnlyList<TrialRow> Rows, IReadOnlyList<ToleratedRange> Ranges, string Cause, string Because)
+/// <param name="Cause">Bow or arrow.</param>
+/// <param name="Because">The test behind it, or null.</param>
+public sealed record Trial(IReadOnlyList<TrialRow> Rows, IReadOnlyList<ToleratedRange> Ranges, Message Cause, Message? Because)
 {
     private const double Significant = 0.05;
+    private const int LeastForACause = 2;
 
     /// <summary>Reads a trial.</summary>
     /// <param name="arrows">The arrows that were shot; those without a tear are left out.</param>
@@ -40,40 +50,49 @@ public sealed record Trial(IReadOnlyList<TrialRow> Rows, IReadOnlyList<Tolerated
     public static Trial Of(IReadOnlyList<TrialArrow> arrows, double tolerance)
     {
         TrialRow[] rows = [.. arrows.Where(a => a.Tears.Count > 0).Select(a => Row(a, tolerance)).OrderBy(r => r.Mean.Mean.Length)];
-        var ranges = rows.Where(r => r.NeedsNoMove != false).GroupBy(r => r.Arrow.Shaft)
-            .Select(g => new ToleratedRange(g.Key, g.Min(r => r.Arrow.PointGrains), g.Max(r => r.Arrow.PointGrains), rows.Count(r => r.Arrow.Shaft == g.Key)))
-            .OrderByDescending(r => r.Heaviest - r.Lightest).ToArray();
         var (cause, because) = CauseOf(rows, tolerance);
-        return new Trial(rows, ranges, cause, because);
+        return new Trial(rows, RangesOf(rows), cause, because);
+    }
+
+    private static ToleratedRange[] RangesOf(TrialRow[] rows)
+    {
+        var ranges = rows.Where(r => r.NeedsNoMove != false).GroupBy(r => r.Arrow.Shaft).Select(shaft =>
+        {
+            var points = shaft.Select(r => r.Arrow.PointGrains).ToArray();
+            return new ToleratedRange(shaft.Key, points.Min(), points.Max(), rows.Count(r => r.Arrow.Shaft == shaft.Key));
+        });
+        return [.. ranges.OrderByDescending(r => r.Heaviest - r.Lightest)];
     }
 
     private static TrialRow Row(TrialArrow arrow, double tolerance)
     {
         var mean = new MeanTear(arrow.Tears);
-        bool? needsNone = mean.Mean.Length + mean.Radius <= tolerance ? true : mean.Mean.Length - mean.Radius > tolerance ? false : null;
+        var (nearest, farthest) = (mean.Mean.Length - mean.Radius, mean.Mean.Length + mean.Radius);
+        bool? needsNone = farthest <= tolerance ? true : nearest > tolerance ? false : null;
         var words = needsNone switch
         {
-            true => "needs no move",
-            false => "wants a move, or another arrow",
-            null => mean.Mean.Length <= tolerance ? "inside so far, more shots would tell" : "outside so far, more shots would tell",
+            true => PaperSays.NeedsNoMove,
+            false => PaperSays.WantsAMove,
+            null => mean.Mean.Length <= tolerance ? PaperSays.InsideSoFar : PaperSays.OutsideSoFar,
         };
         return new TrialRow(arrow, mean, needsNone, words);
     }
 
-    private static (string, string) CauseOf(TrialRow[] rows, double tolerance)
+    private static (Message Cause, Message? Because) CauseOf(TrialRow[] rows, double tolerance)
     {
-        var usable = rows.Where(r => r.Arrow.Tears.Count >= 2).ToArray();
-        if (usable.Length < 2)
+        var usable = rows.Where(r => r.Arrow.Tears.Count >= LeastForACause).ToArray();
+        if (usable.Length < LeastForACause)
         {
-            return ("Not enough yet: two arrows with two shots each say whether it is the bow or the arrow.", "");
+            return (PaperSays.NotEnoughForACause, null);
         }
 
-        var all = OneWay.Mean([.. usable.SelectMany(r => r.Arrow.Tears)]);
+        var all = Tear.Mean([.. usable.SelectMany(r => r.Arrow.Tears)]);
         var test = OneWay.Of([.. usable.Select(r => r.Arrow.Tears)], all);
-        return test.P < Significant
-            ? (rows.Any(r => r.NeedsNoMove == true) ? "The arrow: they tear apart, and one of them needs no move." : "The arrow: they tear apart from one another.", test.Words)
-            : all.Length > tolerance
-                ? ("The bow, or the archer: all arrows tear alike.", test.Words)
-                : ("Neither: all arrows fly alike and inside.", test.Words);
+        if (test.P < Significant)
+        {
+            return (rows.Any(r => r.NeedsNoMove == true) ? PaperSays.ArrowOneNeedsNoMove : PaperSays.ArrowsTearApart, test.Line);
+        }
+
+        return (all.Length > tolerance ? PaperSays.BowOrArcher : PaperSays.NeitherBowNorArrow, test.Line);
     }
 }

@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Messages;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Setup;
@@ -11,7 +12,7 @@ namespace Merganser.Core.Setup;
 public sealed record CheckFinding(CheckKind Kind, double? Value, string? Choice, string? SkipReason);
 
 /// <summary>A finding judged: verdict, words, what to do, who may do it.</summary>
-public sealed record CheckVerdict(Verdict Verdict, string Words, string ToDo, bool Press);
+public sealed record CheckVerdict(Verdict Verdict, Message Words, Message ToDo, bool Press);
 
 /// <summary>Judges findings against the maker's figure, the trade's window or the state in which the bow shot well.</summary>
 public static class CheckReading
@@ -19,20 +20,31 @@ public static class CheckReading
     /// <summary>Legal play of axle-to-axle and brace height, inches (common practice, no source).</summary>
     public const double MakerPlay = 1.0 / 8;
 
-    /// <summary>Tiller of a compound, even within this (common practice, no source).</summary>
+    /// <summary>Tiller of a compound, even within this, inches (common practice, no source).</summary>
     public const double TillerPlay = 1.0 / 16;
+
+    /// <summary>How much wider a first reading may lie from what is marked or usual than a later one from the last (trade-like guess, no source).</summary>
+    public const double FirstReadingSlack = 3;
+
+    /// <summary>Below this a number is just as aimed, in its own unit.</summary>
+    private const double JustAsAimed = 0.0005;
+
+    /// <summary>A peep that is turned this far or less is seen round, degrees (common practice, no source).</summary>
+    private const double PeepPlay = 15;
 
     /// <summary>The tolerance of a check on a bow, or null where none exists.</summary>
     public static Tolerance? ToleranceOf(CheckKind kind, Bow bow) => kind switch
     {
-        CheckKind.DrawWeight when bow.MaximumWeight is { } most => new Tolerance(Math.Min(bow.NominalWeight ?? most, most), 0, most, "the maker's rated maximum"),
-        CheckKind.AxleToAxle when bow.MakerAxleToAxle is { } axle => new Tolerance(axle, axle - MakerPlay, axle + MakerPlay, "the maker's figure, play 1/8 in (common practice)"),
-        CheckKind.BraceHeight when bow.MakerBraceHeight is { } brace => new Tolerance(brace, brace - MakerPlay, brace + MakerPlay, "the maker's figure, play 1/8 in (common practice)"),
-        CheckKind.Tiller when bow.Kind == BowKind.Compound => new Tolerance(0, -TillerPlay, TillerPlay, "bolts even, common practice"),
-        CheckKind.Tiller when bow.Release == Release.Fingers => new Tolerance(1.0 / 8, 0, 1.0 / 4, "positive for fingers, common practice"),
+        CheckKind.DrawWeight when bow.MaximumWeight is { } most =>
+            new Tolerance(Math.Min(bow.NominalWeight ?? most, most), 0, most, ToleranceSource.MakersMaximum),
+        CheckKind.AxleToAxle when bow.MakerAxleToAxle is { } axle => About(axle, MakerPlay, ToleranceSource.MakersFigure),
+        CheckKind.BraceHeight when bow.MakerBraceHeight is { } brace => About(brace, MakerPlay, ToleranceSource.MakersFigure),
+        CheckKind.Tiller when bow.Kind == BowKind.Compound => About(0, TillerPlay, ToleranceSource.BoltsEven),
+        CheckKind.Tiller when bow.Release == Release.Fingers => new Tolerance(1.0 / 8, 0, 1.0 / 4, ToleranceSource.PositiveForFingers),
         CheckKind.CentreShot when bow.Kind == BowKind.Compound => CentreShot.Tolerance(bow.MakerCentreShot),
-        CheckKind.NockingPoint => bow.Kind == BowKind.Compound ? new Tolerance(1.0 / 16, 0, 1.0 / 8, "level to 1/8 in high to start, common practice") : new Tolerance(3.0 / 8, 1.0 / 8, 5.0 / 8, "1/8 to 5/8 in high with fingers, from memory"),
-        CheckKind.Peep => new Tolerance(0, -15, 15, "seen round by the eye, common practice"),
+        CheckKind.NockingPoint when bow.Kind == BowKind.Compound => new Tolerance(1.0 / 16, 0, 1.0 / 8, ToleranceSource.LevelToHigh),
+        CheckKind.NockingPoint => new Tolerance(3.0 / 8, 1.0 / 8, 5.0 / 8, ToleranceSource.HighForFingers),
+        CheckKind.Peep => About(0, PeepPlay, ToleranceSource.SeenRound),
         _ => null,
     };
 
@@ -44,101 +56,87 @@ public static class CheckReading
     /// <param name="by">Who repaired it, where it was repaired.</param>
     public static CheckVerdict Judge(CheckFinding finding, Bow bow, bool hasPress, double? good = null, string by = "")
     {
-        var fact = CheckTable.For(finding.Kind, bow.Kind);
+        var fact = CheckTable.Of(finding.Kind);
         if (finding.Value is not { } value)
         {
             var choice = fact.Choices.First(c => c.Code == finding.Choice);
-            var answer = choice.Code == Unsound.Repaired ? $"{choice.Label} by {by}." : choice.Label + ".";
-            return new CheckVerdict(choice.Verdict, answer, Adapted(choice.ToDo, choice.Press, hasPress), choice.Press);
+            var answer = new Picked(new ChoiceLabel(finding.Kind, choice.Code), choice.Code == Unsound.Repaired ? by : null);
+            return new CheckVerdict(choice.Verdict, answer, WithPress(choice.ToDo, choice.Press, hasPress), choice.Press);
         }
 
         if (ToleranceOf(finding.Kind, bow) is not { } tolerance)
         {
-            return new CheckVerdict(Verdict.Recorded, good is null ? "Recorded. There is no general tolerance." : $"Recorded. When it shot well: {Show.Number(good.Value, 3)}, now {Show.Signed(value - good.Value, 3)}.",
-                finding.Kind == CheckKind.CamLean ? fact.ToDo : "Compare with the maker's word and with the state in which this bow shot well.", false);
+            Message recorded = good is { } then
+                ? new RecordedAgainst(fact.Of(then), fact.Of(value - then))
+                : SetupSays.RecordedNoTolerance;
+            Message compare = finding.Kind == CheckKind.CamLean ? new CheckToDo(finding.Kind, bow.Kind) : SetupSays.CompareWithGoodState;
+            return new CheckVerdict(Verdict.Recorded, recorded, compare, false);
         }
 
         var verdict = Of(value, tolerance, fact.ReadingError);
         var off = value - tolerance.Aim;
-        var words = $"{Word(verdict)}. {Offset(finding.Kind, off, fact)}";
-        return new CheckVerdict(verdict, words, verdict == Verdict.Beyond ? Adapted(ToDo(finding.Kind, fact, off), fact.Press, hasPress) : "Leave it.", verdict == Verdict.Beyond && fact.Press);
+        Message offset = Math.Abs(off) < JustAsAimed ? SetupSays.JustAsAimed : new OffAim(finding.Kind, fact.Of(Math.Abs(off)), off > 0);
+        return verdict == Verdict.Beyond
+            ? new CheckVerdict(verdict, new Judged(verdict, offset), WithPress(ToDo(finding.Kind, bow.Kind, off), fact.Press, hasPress), fact.Press)
+            : new CheckVerdict(verdict, new Judged(verdict, offset), SetupSays.LeaveIt, false);
     }
 
     /// <summary>At the edge when the reading's own error reaches across a limit.</summary>
     public static Verdict Of(double value, Tolerance tolerance, double error)
     {
         var room = Math.Min(value - tolerance.Low, tolerance.High - value);
-        return room > error ? Verdict.Within : room >= -error ? Verdict.AtTheEdge : Verdict.Beyond;
+        if (room > error)
+        {
+            return Verdict.Within;
+        }
+
+        return room >= -error ? Verdict.AtTheEdge : Verdict.Beyond;
     }
-
-    /// <summary>The words of the verdict.</summary>
-    public static string Word(Verdict verdict) => verdict switch
-    {
-        Verdict.Within => "Within",
-        Verdict.AtTheEdge => "At the edge",
-        Verdict.Beyond => "Beyond",
-        _ => "Recorded",
-    };
-
-    /// <summary>How much wider a first reading may lie from what is marked or usual than a later one from the last (trade-like guess, no source).</summary>
-    public const double FirstReadingSlack = 3;
 
     /// <summary>A question about an odd reading, or null: never a refusal. A first reading is held against what is marked, typed or usual.</summary>
     /// <param name="kind">The check.</param>
     /// <param name="value">Read now, trade unit.</param>
     /// <param name="last">Read last time, or null.</param>
     /// <param name="bow">The bow, for what is marked or usual; null asks only against the last reading.</param>
-    public static string? Suspicion(CheckKind kind, double value, double? last, Bow? bow = null)
+    public static OddReading? Suspicion(CheckKind kind, double value, double? last, Bow? bow = null)
     {
         var fact = CheckTable.Of(kind);
-        var (held, words, slack) = last is not null ? (last, "last time", 1) : bow is null ? (null, "", 1) : Expected(kind, bow);
+        var (held, against, slack) = last is not null ? (last, HeldAgainst.LastTime, 1) : Expected(kind, bow);
         if (held is not { } expected || fact.Suspicious <= 0 || Math.Abs(value - expected) <= fact.Suspicious * slack)
         {
             return null;
         }
 
-        var unit = fact.Range.Unit.Length == 0 ? "degrees" : fact.Range.Unit;
-        return $"{fact.Title} {Show.Number(Math.Abs(value - expected), 2)} {unit} {(value > expected ? "more" : "less")} than {words} ({Show.Number(expected, 2)} {unit}): is that so?";
+        var title = new CheckTitle(kind, bow?.Kind ?? BowKind.Compound);
+        return new OddReading(title, Rounded(Math.Abs(value - expected)), value > expected, against, Rounded(expected));
+
+        Measure Rounded(double of) => fact.Of(of) with { Decimals = Math.Min(2, fact.Of(of).Decimals) };
     }
 
-    private static (double? Value, string Words, double Slack) Expected(CheckKind kind, Bow bow) => kind switch
+    private static Tolerance About(double aim, double play, ToleranceSource from) => new(aim, aim - play, aim + play, from);
+
+    private static (double? Value, HeldAgainst Against, double Slack) Expected(CheckKind kind, Bow? bow) => kind switch
     {
-        CheckKind.DrawWeight when bow.MeasuredWeight is { } measured => (measured, "what this bow measured", 1),
-        CheckKind.DrawWeight => (bow.NominalWeight, "what is marked", FirstReadingSlack),
-        CheckKind.AxleToAxle when bow.AxleToAxle is { } axle => (axle, "what was entered", 1),
-        CheckKind.BraceHeight => (bow.BraceHeight, "what was entered", 1),
-        CheckKind.CamLean => (0, "upright", FirstReadingSlack),
-        _ => (ToleranceOf(kind, bow)?.Aim, "is usual", FirstReadingSlack),
+        _ when bow is null => (null, HeldAgainst.Usual, 1),
+        CheckKind.DrawWeight when bow.MeasuredWeight is { } measured => (measured, HeldAgainst.MeasuredBefore, 1),
+        CheckKind.DrawWeight => (bow.NominalWeight, HeldAgainst.Marked, FirstReadingSlack),
+        CheckKind.AxleToAxle when bow.AxleToAxle is { } axle => (axle, HeldAgainst.Entered, 1),
+        CheckKind.BraceHeight => (bow.BraceHeight, HeldAgainst.Entered, 1),
+        CheckKind.CamLean => (0, HeldAgainst.Upright, FirstReadingSlack),
+        _ => (ToleranceOf(kind, bow)?.Aim, HeldAgainst.Usual, FirstReadingSlack),
     };
 
-    private static string Offset(CheckKind kind, double off, CheckFact fact)
+    private static Message ToDo(CheckKind kind, BowKind bow, double off) => kind switch
     {
-        var unit = fact.Range.Unit.Length == 0 ? "degrees" : fact.Range.Unit;
-        if (Math.Abs(off) < 0.0005)
-        {
-            return "Just as aimed.";
-        }
-
-        return kind switch
-        {
-            CheckKind.CentreShot => $"{Show.Number(Math.Abs(off), 3)} in farther {(off > 0 ? "out" : "in")} than the aim.",
-            CheckKind.DrawWeight => $"{Show.Number(Math.Abs(off), 1)} lb {(off > 0 ? "over" : "under")} the marking.",
-            CheckKind.Peep => Peep.Turned(off),
-            _ => $"{Show.Number(Math.Abs(off), 3)} {unit} {(off > 0 ? "above" : "below")} the aim.",
-        };
-    }
-
-    private static string ToDo(CheckKind kind, CheckFact fact, double off) => kind switch
-    {
-        CheckKind.CentreShot => $"Move the rest {Show.Number(Math.Abs(off), 3)} in {(off > 0 ? "in" : "out")}; paper and target decide the last clicks.",
-        CheckKind.Peep => $"{Peep.Cure(off)} {fact.ToDo}",
-        CheckKind.BraceHeight => off > 0 ? "Take twists out of the string: fewer twists lower it." : "Put twists into the string: more twists raise it.",
-        _ => fact.ToDo,
+        CheckKind.CentreShot => new MoveRest(Measure.Inches(Math.Abs(off), 3), off > 0),
+        CheckKind.Peep => new Sentences([Peep.Cure(off), new CheckToDo(kind, bow)]),
+        CheckKind.BraceHeight => off > 0 ? SetupSays.TwistsOut : SetupSays.TwistsIn,
+        _ => new CheckToDo(kind, bow),
     };
 
     /// <summary>What is to be done, with who may do it added: a sentence of safety is never replaced.</summary>
-    private static string Adapted(string toDo, bool press, bool hasPress) =>
-        press && !hasPress && !toDo.Contains("shop", StringComparison.Ordinal) ? $"{toDo} That needs a press: a shop with the maker's manual does it." : toDo;
+    private static Message WithPress(Message toDo, bool press, bool hasPress) =>
+        press ? new Sentences([toDo, hasPress ? SetupSays.OnlyInThePress : SetupSays.ShopDoesIt]) : toDo;
 }
 
 /// <summary>Centre shot: the arrow's centre against the riser, inches.</summary>
@@ -150,10 +148,16 @@ public static class CentreShot
     /// <summary>Half the legal window: 11/16 to 15/16 in (17.46 to 23.81 mm).</summary>
     public const double HalfWindow = 1.0 / 8;
 
+    /// <summary>Below this the rest stays where it is, inches.</summary>
+    public const double Equal = 0.001;
+
     /// <summary>The window around the maker's figure, else around 13/16 in.</summary>
-    public static Tolerance Tolerance(double? maker) => maker is { } figure
-        ? new Tolerance(figure, figure - HalfWindow, figure + HalfWindow, "the maker's figure, window 1/8 in either way (common practice)")
-        : new Tolerance(Usual, Usual - HalfWindow, Usual + HalfWindow, "13/16 in, window 11/16 to 15/16 in, common practice");
+    public static Tolerance Tolerance(double? maker)
+    {
+        var aim = maker ?? Usual;
+        var from = maker is null ? ToleranceSource.UsualCentreShot : ToleranceSource.MakersCentreShot;
+        return new Tolerance(aim, aim - HalfWindow, aim + HalfWindow, from);
+    }
 
     /// <summary>
     /// By caliper: how far the rest moves in when the arrow stands farther from the riser in front than behind, (front − rear)·D/s.
@@ -178,18 +182,17 @@ public static class CentreShot
 public static class Peep
 {
     private const double ShortBow = 31.5;
+    private const double NearlyRound = 135;
+    private const double Quarter = 45;
 
     /// <summary>The suggested aperture: nearer the eye on a longer bow, so smaller.</summary>
-    public static string Aperture(double? axleToAxle) => axleToAxle < ShortBow ? "1/4 in" : "3/16 in";
+    public static Message Aperture(double? axleToAxle) => new Aperture(Measure.Ruled(axleToAxle < ShortBow ? 1.0 / 4 : 3.0 / 16));
 
     /// <summary>Twists that bring it round: one at the far end is about a quarter turn, at the near end half to three quarters.</summary>
-    public static string Cure(double degrees)
+    public static PeepCure Cure(double degrees) => new(Math.Abs(degrees) switch
     {
-        var turned = Math.Abs(degrees);
-        return turned >= 135 ? "One string twist at the peep's near end turns it about half to three quarters round."
-            : turned >= 45 ? "One string twist at the far end turns it about a quarter round."
-            : "Slip it half a strand, or half a twist at the far end.";
-    }
-
-    internal static string Turned(double degrees) => $"Turned {Show.Number(Math.Abs(degrees), 0)}° {(degrees > 0 ? "clockwise" : "counter-clockwise")} from above.";
+        >= NearlyRound => PeepTurn.HalfRound,
+        >= Quarter => PeepTurn.Quarter,
+        _ => PeepTurn.HalfAStrand,
+    });
 }

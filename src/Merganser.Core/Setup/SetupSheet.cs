@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 
 namespace Merganser.Core.Setup;
 
@@ -16,10 +17,10 @@ public enum CheckState { Open, Done, Skipped, Again, Held }
 public sealed record DatedFinding(string Id, CheckFinding Finding, string Typed, int AfterMove, int AfterChange, DateTimeOffset At);
 
 /// <summary>A change in the order of the bench, from a logged move (its ordinal) or entered by hand (its own).</summary>
-public sealed record DatedChange(BowChange Change, int? Move, int? Ordinal, string Words);
+public sealed record DatedChange(BowChange Change, int? Move, int? Ordinal, Message Words);
 
 /// <summary>One line of the sheet as it stands.</summary>
-public sealed record CheckLine(CheckFact Fact, CheckState State, DatedFinding? Last, DatedFinding? Before, CheckVerdict? Verdict, string? Because);
+public sealed record CheckLine(CheckFact Fact, CheckState State, DatedFinding? Last, DatedFinding? Before, CheckVerdict? Verdict, Message? Because);
 
 /// <summary>The work order of one bow: each check in its order with its state, and the one that is next.</summary>
 public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<CheckLine> FollowUps)
@@ -51,7 +52,7 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
 
         CheckLine Line(CheckKind kind)
         {
-            var fact = CheckTable.For(kind, bow.Kind);
+            var fact = CheckTable.Of(kind);
             var own = findings.Where(f => f.Finding.Kind == kind).ToArray();
             var last = own.LastOrDefault();
             var before = own.Length > 1 ? own[^2] : null;
@@ -59,21 +60,21 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
             var verdict = last?.Finding is { SkipReason: null } found ? CheckReading.Judge(found, bow, hasPress, GoodOf(kind), last.Typed) : null;
             if (unsound is not null && CheckTable.Draws(kind))
             {
-                return new CheckLine(fact, CheckState.Held, last, before, verdict, "It draws the bow: not while it is unsound.");
+                return new CheckLine(fact, CheckState.Held, last, before, verdict, SetupSays.DrawsWhileUnsound);
             }
 
             if (asked is not null && (last is not null || !fact.OnSheet))
             {
-                return new CheckLine(fact, CheckState.Again, last, before, verdict, $"{ChangeTable.Of(asked.Change).Why}: {asked.Words}.");
+                return new CheckLine(fact, CheckState.Again, last, before, verdict, new AskedAgain(asked.Change, asked.Words));
             }
 
             if (last is null)
             {
                 var held = kind == CheckKind.Peep && !paperAccepted;
-                return new CheckLine(fact, held ? CheckState.Held : CheckState.Open, null, null, null, held ? "After timing and paper." : null);
+                return new CheckLine(fact, held ? CheckState.Held : CheckState.Open, null, null, null, held ? (Message)SetupSays.AfterTimingAndPaper : null);
             }
 
-            return new CheckLine(fact, last.Finding.SkipReason is null ? CheckState.Done : CheckState.Skipped, last, before, verdict, last.Finding.SkipReason);
+            return new CheckLine(fact, last.Finding.SkipReason is null ? CheckState.Done : CheckState.Skipped, last, before, verdict, last.Finding.SkipReason is { } reason ? new Verbatim(reason) : null);
         }
 
         double? GoodOf(CheckKind kind) => good is not null && good.TryGetValue(kind, out var value) ? value : null;
@@ -86,35 +87,48 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
 /// <summary>The one next step on the bow's page.</summary>
 public static class SetupNext
 {
-    public static Next Of(SetupSheet sheet, IReadOnlyList<DueItem> due)
+    public static Next Of(SetupSheet sheet, IReadOnlyList<DueItem> due, BowKind bow)
     {
-        var total = sheet.Lines.Count;
-
         if (sheet.AskedAgain.FirstOrDefault() is { } again)
         {
             return again.Fact.OnSheet
-                ? new Next($"Look at it again: {Lower(again.Fact.Title)}.", again.Because!, Check(again), "To the check", "Choose the arrow", "arrow")
-                : new Next(Again(again.Fact.Kind), again.Because!, again.Fact.Kind switch { CheckKind.Paper => "paper", CheckKind.Spine => "arrow", _ => "sights" }, "Go there", "It is done", $"done:{Lower(again.Fact.Kind.ToString())}");
+                ? new Next(new LookAgain(Title(again)), again.Because!, Check(again), SetupSays.ToTheCheck, BowSays.ChooseTheArrow, "arrow")
+                : new Next(new FollowUpAgain(again.Fact.Kind), again.Because!, PageOf(again.Fact.Kind), SetupSays.GoThere, SetupSays.ItIsDone, $"done:{Code(again)}");
         }
 
         if (due.FirstOrDefault(d => d.Now) is { } now)
         {
-            return new Next($"{now.What}: {string.Join(", ", now.Checks.Select(k => Lower(CheckTable.Of(k).Title)))}.", "A check is cheap; a string that crept is not.", "string", "To the string", "Choose the arrow", "arrow");
+            Message[] titles = [.. now.Checks.Select(k => new CheckTitle(k, bow))];
+            return new Next(new DueNow(now.What, titles), SetupSays.CheckIsCheap, "string", SetupSays.ToTheString, BowSays.ChooseTheArrow, "arrow");
         }
 
-        return sheet.Next is { } next
-            ? new Next($"Check {sheet.Lines.ToList().IndexOf(next) + 1} of {total}: {Lower(next.Fact.Title)}.", next.State == CheckState.Skipped ? $"Left open: {next.Because}" : next.Fact.WhyHere, Check(next), "To the check", "Choose the arrow", "arrow")
-            : new Next("The bow is measured and in order: choose the arrow.", sheet.Done == total ? "Every check is done." : $"{total - sheet.Done} held back until paper is accepted.", "arrow", "Choose the arrow");
+        return sheet.Next is { } next ? ToCheck(sheet, next) : InOrder(sheet);
+
+        CheckTitle Title(CheckLine line) => new(line.Fact.Kind, bow);
+
+        Next ToCheck(SetupSheet all, CheckLine line)
+        {
+            var place = all.Lines.ToList().IndexOf(line) + 1;
+            Message reason = line.State == CheckState.Skipped ? new LeftOpen(line.Because!) : new CheckWhy(line.Fact.Kind, bow);
+            return new Next(new NextCheck(place, all.Lines.Count, Title(line)), reason, Check(line), SetupSays.ToTheCheck, BowSays.ChooseTheArrow, "arrow");
+        }
     }
 
-    private static string Again(CheckKind kind) => kind switch
+    private static Next InOrder(SetupSheet sheet)
     {
-        CheckKind.Paper => "Shoot through paper again.",
-        CheckKind.Spine => "Look at the arrow's fit again.",
-        _ => "Sight the marks in again.",
+        var held = sheet.Lines.Count - sheet.Done;
+        Message reason = held == 0 ? SetupSays.EveryCheckIsDone : new HeldBack(held);
+        return new Next(SetupSays.MeasuredAndInOrder, reason, "arrow", BowSays.ChooseTheArrow);
+    }
+
+    private static string PageOf(CheckKind kind) => kind switch
+    {
+        CheckKind.Paper => "paper",
+        CheckKind.Spine => "arrow",
+        _ => "sights",
     };
 
-    private static string Check(CheckLine line) => $"check:{Lower(line.Fact.Kind.ToString())}";
+    private static string Check(CheckLine line) => $"check:{Code(line)}";
 
-    private static string Lower(string words) => char.ToLowerInvariant(words[0]) + words[1..];
+    private static string Code(CheckLine line) => System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(line.Fact.Kind.ToString());
 }

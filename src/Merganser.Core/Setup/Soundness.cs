@@ -1,4 +1,5 @@
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 
 namespace Merganser.Core.Setup;
 
@@ -13,7 +14,7 @@ public sealed record Unsound(DateTimeOffset FoundAt)
     public const string Repaired = "repaired";
 
     /// <summary>What stands on every stop of this bow.</summary>
-    public string Words => $"Found cracked, frayed or worn on {FoundAt:d MMMM}. Do not draw it: a shop with the maker's manual.";
+    public Message Words => new FoundDamaged(FoundAt);
 
     /// <summary>How the bow stands after its inspections: the last of damaged and repaired decides.</summary>
     /// <param name="findings">Findings in the order they were entered, withdrawn ones left out.</param>
@@ -22,8 +23,23 @@ public sealed record Unsound(DateTimeOffset FoundAt)
             ? new Unsound(found.At)
             : null;
 
+    /// <summary>Refuses a finding that an unsound bow cannot have: one that draws it, or one that calls it sound without a repair.</summary>
+    /// <exception cref="RefusedException">It is refused.</exception>
+    public void Check(CheckFinding finding)
+    {
+        if (finding.SkipReason is null && CheckTable.Draws(finding.Kind))
+        {
+            throw Refusal();
+        }
+
+        if (finding is { Kind: CheckKind.Inspection, Choice: not Damaged and not Repaired })
+        {
+            throw RefusedException.At("choice", "repaired", SetupSays.SayThatItIsRepaired);
+        }
+    }
+
     /// <summary>The refusal of whatever would draw or shoot the bow.</summary>
-    public RefusedException Refusal() => new("unsound", $"Not while this bow is unsound. {Words}");
+    public RefusedException Refusal() => new("unsound", new NotWhileUnsound(new FoundDamaged(FoundAt)));
 
     /// <summary>The next step of every stop: never to shoot.</summary>
     /// <param name="unsound">How the bow stands; null when it is sound.</param>
@@ -31,6 +47,6 @@ public sealed record Unsound(DateTimeOffset FoundAt)
     /// <param name="mayGoOn">True where the next step neither draws nor shoots it, so that it stays on offer.</param>
     public static Next Guard(Unsound? unsound, Next next, bool mayGoOn = false) => unsound is null
         ? next
-        : new Next("Do not shoot this bow until it is repaired.", unsound.Words, "check:inspection", "To the inspection",
+        : new Next(SetupSays.DoNotShootUnsound, unsound.Words, "check:inspection", Sessions.SessionSays.ToTheInspection,
             mayGoOn ? next.Button : null, mayGoOn ? next.Action : null);
 }

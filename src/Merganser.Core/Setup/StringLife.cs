@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Messages;
 
 namespace Merganser.Core.Setup;
 
@@ -28,21 +29,23 @@ public sealed record StringPlan(StringSchool School, IReadOnlyList<int> ChecksAt
     public StringPlan Checked()
     {
         var fields = new Figures.FieldReader();
-        fields.Check(ChecksAt.Count <= 8 && ChecksAt.All(c => c is > 0 and <= MostShots) && ChecksAt.SequenceEqual(ChecksAt.Distinct().Order()), "checksAt", "range",
-            "Up to 8 counts of shots, each more than the one before, at most 20 000.");
-        fields.Check(SettlingShots is >= 0 and <= 50, "settlingShots", "range", "Allowed is 0 to 50: a string settles in a few shots or not at all.");
+        fields.Check(ChecksAt.Count <= 8 && ChecksAt.All(c => c is > 0 and <= MostShots) && ChecksAt.SequenceEqual(ChecksAt.Distinct().Order()), "checksAt", "range", SetupSays.CountsAscending);
+        fields.Check(SettlingShots is >= 0 and <= 50, "settlingShots", "range", SetupSays.SettlingRange);
         fields.ThrowIfAny();
         return this;
     }
 }
 
 /// <summary>Something that is due, or will be soon.</summary>
-/// <param name="What">In words.</param>
+/// <param name="What">What it is.</param>
 /// <param name="Checks">What is looked at then.</param>
 /// <param name="ShotsLeft">Shots until then; 0 or less is now; null when it goes by date.</param>
 /// <param name="On">The date, or null when it goes by shots.</param>
 /// <param name="Now">True when it is due.</param>
-public sealed record DueItem(string What, IReadOnlyList<CheckKind> Checks, int? ShotsLeft, DateTimeOffset? On, bool Now);
+public sealed record DueItem(Message What, IReadOnlyList<CheckKind> Checks, int? ShotsLeft, DateTimeOffset? On, bool Now);
+
+/// <summary>Shots that were fired, in the order of the bench: after so many moves and changes.</summary>
+public sealed record FiredShots(int Count, bool Settling, int AfterMove, int AfterChange);
 
 /// <summary>The string's life in shots, and what is due.</summary>
 /// <param name="Shots">Shots on this string that were read.</param>
@@ -63,6 +66,26 @@ public sealed record StringLife(int Shots, int Settling, int ShotsSinceWork, Str
     private static readonly CheckKind[] Compound = [CheckKind.CamTiming, CheckKind.Peep, CheckKind.Paper];
     private static readonly CheckKind[] Plain = [CheckKind.BraceHeight, CheckKind.NockingPoint, CheckKind.Paper];
 
+    private static readonly AdjusterKind[] StringWork = [AdjusterKind.TopCable, AdjusterKind.BottomCable, AdjusterKind.StringTwists];
+
+    /// <summary>Reads a string's life from what was entered.</summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="fired">Shots in the order in which they were entered.</param>
+    /// <param name="changes">Changes entered by hand, in order, withdrawn ones left out.</param>
+    /// <param name="moves">Moves as they really were, in order, each with its ordinal.</param>
+    public static StringLife Of(
+        StringPlan plan, IReadOnlyList<FiredShots> fired, IReadOnlyList<(BowChange Change, int Ordinal)> changes, IReadOnlyList<(AdjusterKind Kind, int Ordinal)> moves)
+    {
+        var fresh = changes.Where(c => c.Change == BowChange.NewString).Select(c => c.Ordinal).LastOrDefault();
+        var workChange = changes.Where(c => ChangeTable.Of(c.Change).Settles).Select(c => c.Ordinal).LastOrDefault();
+        var workMove = moves.Where(m => StringWork.Contains(m.Kind)).Select(m => m.Ordinal).LastOrDefault();
+        var since = workChange == 0 && workMove == 0
+            ? plan.SettlingShots
+            : fired.Where(f => f.AfterChange >= workChange && f.AfterMove >= workMove).Sum(f => f.Count);
+        var onString = fired.Where(f => f.AfterChange >= fresh).ToArray();
+        return new StringLife(onString.Where(f => !f.Settling).Sum(f => f.Count), onString.Where(f => f.Settling).Sum(f => f.Count), since, plan);
+    }
+
     /// <summary>Shots that still settle before any is read.</summary>
     public int SettlingLeft => Math.Max(0, Plan.SettlingShots - ShotsSinceWork);
 
@@ -81,13 +104,13 @@ public sealed record StringLife(int Shots, int Settling, int ShotsSinceWork, Str
             var next = Plan.ChecksAt.Where(at => at > checkedAt).Cast<int?>().FirstOrDefault();
             if (next is { } at && at - Shots <= ShotsAhead)
             {
-                due.Add(new DueItem($"String check at {at} shots", checks, at - Shots, null, Shots >= at));
+                due.Add(new DueItem(new StringCheckAt(at), checks, at - Shots, null, Shots >= at));
             }
         }
 
-        if (practice >= Practice.Often && lastLook is { } look && look.AddDays(HeavyUseDays) is var on && on <= now.AddDays(DaysAhead))
+        if (practice is Practice.Often or Practice.Daily && lastLook is { } look && look.AddDays(HeavyUseDays) is var on && on <= now.AddDays(DaysAhead))
         {
-            due.Add(new DueItem("Two-monthly check for a bow that is shot a lot", checks, null, on, on <= now));
+            due.Add(new DueItem(SetupSays.TwoMonthly, checks, null, on, on <= now));
         }
 
         return due;

@@ -1,3 +1,6 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Simulation;
@@ -13,63 +16,91 @@ public enum SessionEnd { Done, NotReachable, OutOfShots }
 /// <param name="Stated">The chance of being inside that was stated at the end.</param>
 public sealed record SessionResult(SessionEnd End, int Moves, int Shots, double TrueLength, double LengthAfter18, double Stated);
 
-/// <summary>Runs the engine on a simulated bow until it says done.</summary>
-public static class ClosedLoop
+/// <summary>Drives a <see cref="TuningSession"/> on a simulated bow until it says done: every shot and move is an event of it.</summary>
+public sealed class ClosedLoop
 {
     private const int MostShots = 300;
     private const int Look = 18;
+    private const string Arrow = "simulated";
+    private static readonly PlannedStage Stage = new(3, false);
+    private static readonly SetBegun Begun = new(Stage, "3", SetPurpose.Session, Arrow);
+
+    private readonly SimulatedBow bow;
+    private readonly EngineChoice engine;
+    private readonly double tolerance;
+    private readonly List<SessionEvent> events = [];
+    private readonly int[] setting;
+    private string set = "";
+
+    private ClosedLoop(SimulatedBow bow, ResponsePrior prior, RuleFigures figures)
+    {
+        (this.bow, engine, tolerance) = (bow, new EngineChoice(prior, figures, true), figures.Tolerance);
+        setting = new int[bow.Levers.Count];
+    }
 
     /// <param name="bow">The bow.</param>
     /// <param name="prior">What the engine believes of it beforehand.</param>
     /// <param name="figures">The figures of its rule.</param>
     /// <param name="stating">Told the stated chance and the setting after every shot.</param>
-    public static SessionResult Run(SimulatedBow bow, ResponsePrior prior, RuleFigures figures, Action<double, int[]>? stating = null)
+    public static SessionResult Run(SimulatedBow bow, ResponsePrior prior, RuleFigures figures, Action<double, int[]>? stating = null) =>
+        new ClosedLoop(bow, prior, figures).Run(stating);
+
+    /// <summary>The engine's prior for a simulated bow; the scale is for priors that are too big or too small.</summary>
+    public static ResponsePrior PriorOf(SimulatedBow bow, double scale = 1)
     {
-        var model = new ResponseModel(prior);
-        var rule = new DecisionRule(figures);
-        var setting = new int[bow.Levers.Count];
-        var here = new Dictionary<string, int>();
-        var (moves, shots, after18, stated) = (0, 0, double.NaN, 0.0);
-        while (shots < MostShots)
+        var prior = ResponsePrior.Of(bow.Kinds.Select(AdjusterTable.Fresh));
+        return scale == 1 ? prior : prior with { Gains = [.. prior.Gains.Select(g => g with { Nominal = g.Nominal * scale })] };
+    }
+
+    private SessionResult Run(Action<double, int[]>? stating)
+    {
+        var (moves, after18, stated) = (0, double.NaN, 0.0);
+        set = Happens(Begun);
+        for (var shots = 1; shots <= MostShots; shots++)
         {
             var tear = bow.Shoot(setting);
-            model.Add(new TuningShot([.. setting], tear.X, tear.Y));
-            shots++;
-            var key = string.Join(',', setting);
-            here[key] = here.GetValueOrDefault(key) + 1;
-            var decision = rule.Decide(prior, model.Read().Wider(figures.Inflate), setting, bow.Levers, here[key]);
-            stated = decision.Chance;
+            Happens(new ShotMarked(set, new Hole(0, 0), new Hole(tear.X, tear.Y), SheetSide.ShootingSide));
+            var advice = Session().Advice;
+            stated = advice.Chance ?? 0;
             stating?.Invoke(stated, setting);
-            if (decision.Kind is DecisionKind.Done or DecisionKind.NotReachable)
+            if (advice.Kind is AdviceKind.GoodEnough or AdviceKind.NotReachable)
             {
-                return End(decision.Kind == DecisionKind.Done ? SessionEnd.Done : SessionEnd.NotReachable);
+                return End(advice.Kind == AdviceKind.GoodEnough ? SessionEnd.Done : SessionEnd.NotReachable, shots);
             }
 
-            if (decision.Chosen is { } move)
+            if (advice.Move is { } move)
             {
-                setting[move.Lever] = move.To;
+                Make(move);
                 moves++;
             }
 
-            if (shots == Look)
-            {
-                after18 = bow.TrueMean(setting).Length;
-            }
+            after18 = shots == Look ? bow.TrueMean(setting).Length : after18;
         }
 
-        return End(SessionEnd.OutOfShots);
+        return End(SessionEnd.OutOfShots, MostShots);
 
-        SessionResult End(SessionEnd end)
+        SessionResult End(SessionEnd end, int shots)
         {
             var length = bow.TrueMean(setting).Length;
             return new SessionResult(end, moves, shots, length, double.IsNaN(after18) ? length : after18, stated);
         }
     }
 
-    /// <summary>The engine's prior for a simulated bow; the scale is for priors that are too big or too small.</summary>
-    public static ResponsePrior PriorOf(SimulatedBow bow, double scale = 1)
+    private TuningSession Session() => new(
+        new SessionBow(SimulatedBow.Measured, SimulatedBow.Archer, bow.Adjusters(setting)), [],
+        new SessionPlan(SessionKind.Tune, null, [Stage], 1, true, null), tolerance, Knowledge.None, events, engine);
+
+    private void Make(AdvisedMove move)
     {
-        var prior = ResponsePrior.Of(bow.Kinds.Select(Bows.AdjusterTable.Fresh));
-        return scale == 1 ? prior : prior with { Gains = [.. prior.Gains.Select(g => g with { Nominal = g.Nominal * scale })] };
+        setting[bow.Kinds.ToList().IndexOf(move.Kind)] = move.To;
+        Happens(new MoveMade(move.Kind, move.From, move.To));
+        set = Happens(Begun);
+    }
+
+    private string Happens(SessionAct act)
+    {
+        var id = $"{events.Count + 1}";
+        events.Add(new SessionEvent(id, events.Count + 1, default, default, act));
+        return id;
     }
 }

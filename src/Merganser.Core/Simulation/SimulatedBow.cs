@@ -85,6 +85,17 @@ public sealed class SimulatedBow : IShootingBow
     /// <summary>Shot spread, inches per axis.</summary>
     public double Spread { get; }
 
+    /// <summary>A bow's record for the session that tunes it: its figures decide nothing there.</summary>
+    public static Bow Measured { get; } = new(
+        "Simulated", BowKind.Compound, Hand.Right, Release.ReleaseAid, 60, 60, 29, 33, 7, null, RestType.DropAwayEarly, CamSystem.TwinYoke, CamDraw.Medium, 0);
+
+    /// <summary>Who shoots it: with a press, by the trade's default school.</summary>
+    public static Archer Archer { get; } = new("Simulated", Hand.Right, true, School.CentreFirst);
+
+    /// <summary>Its adjusters at a setting.</summary>
+    public IReadOnlyList<Adjuster> Adjusters(IReadOnlyList<int> setting) =>
+        [.. Levers.Select((l, i) => AdjusterTable.Fresh(Kinds[i]) with { Position = setting[i], Lower = l.Lower, Upper = l.Upper })];
+
     /// <summary>True gain of an adjuster, inches a step: right and up.</summary>
     public (double X, double Y) TrueGain(int lever) => (gainX[lever], gainY[lever]);
 

@@ -1,3 +1,5 @@
+using Merganser.Core.Arrows;
+
 namespace Merganser.Core.Spine;
 
 /// <summary>
@@ -60,21 +62,13 @@ public readonly record struct SpineFit(double Ratio, double Relative)
 
     public FitBand Band => BandOf(Ratio);
 
-    /// <summary>The verdict; an interval that crosses a band names both.</summary>
-    public string Words
+    /// <summary>The verdict; an interval that crosses a band names the others.</summary>
+    public FitIs Words
     {
         get
         {
-            var low = BandOf(Low);
-            var high = BandOf(High);
-            var word = Word(Band);
-            if (low == Band && high == Band)
-            {
-                return word;
-            }
-
-            var other = high != Band ? high : low;
-            return low != Band && high != Band ? $"{word}, may be {Word(low)} or {Word(high)}" : $"{word}, may be {Word(other)}";
+            var (band, low, high) = (Band, BandOf(Low), BandOf(High));
+            return new FitIs(band, [.. new[] { low, high }.Where(b => b != band).Distinct()]);
         }
     }
 
@@ -87,14 +81,6 @@ public readonly record struct SpineFit(double Ratio, double Relative)
             + Math.Pow(weightUncertainty / weight, 2));
         return new SpineFit(needed / actual, relative);
     }
-
-    public static string Word(FitBand band) => band switch
-    {
-        FitBand.Weak => "weak",
-        FitBand.BorderlineWeak => "borderline weak",
-        FitBand.Good => "good",
-        _ => "stiff",
-    };
 
     private static FitBand BandOf(double ratio) => ratio switch
     {

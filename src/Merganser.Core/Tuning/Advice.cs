@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 
 namespace Merganser.Core.Tuning;
@@ -6,7 +7,7 @@ namespace Merganser.Core.Tuning;
 public enum AdviceKind { NoShots, ShootMore, Move, SmallTest, GoodEnough, NotReachable, Unsound }
 
 /// <summary>A statement with the evidence for it and what would overturn it.</summary>
-public sealed record Evidence(string Statement, string Because, string WouldOverturn);
+public sealed record Evidence(Message Statement, Message Because, Message WouldOverturn);
 
 /// <summary>Where the mean is expected after the move: an ellipse, to be drawn dashed.</summary>
 /// <param name="Mean">Predicted mean tear.</param>
@@ -14,7 +15,11 @@ public sealed record Evidence(string Statement, string Because, string WouldOver
 /// <param name="RadiusY">Half height, inches.</param>
 /// <param name="Share">How much this outcome is believed, 0 to 1.</param>
 /// <param name="Words">What would have to be true.</param>
-public sealed record Predicted(Tear Mean, double RadiusX, double RadiusY, double Share, string Words);
+public sealed record Predicted(Tear Mean, double RadiusX, double RadiusY, double Share, Message Words)
+{
+    /// <summary>Where it lies, sideways.</summary>
+    public Message Place => new TailSideways(Units.Measure.Inches(Mean.X));
+}
 
 /// <summary>The one advised move.</summary>
 /// <param name="Kind">The adjuster.</param>
@@ -24,7 +29,7 @@ public sealed record Predicted(Tear Mean, double RadiusX, double RadiusY, double
 /// <param name="NeedsPress">True when a press is needed.</param>
 /// <param name="After">What to check again after it.</param>
 /// <param name="Places">Where it stands before and after it, in the hand's own words.</param>
-public sealed record AdvisedMove(AdjusterKind Kind, int From, int To, string Order, bool NeedsPress, string After, string Places);
+public sealed record AdvisedMove(AdjusterKind Kind, int From, int To, Message Order, bool NeedsPress, Message After, Message Places);
 
 /// <summary>What to do next after a set of shots: exactly one thing.</summary>
 /// <param name="Kind">Which kind of advice.</param>
@@ -39,8 +44,13 @@ public sealed record AdvisedMove(AdjusterKind Kind, int From, int To, string Ord
 /// <param name="Enough">The chance at which it is called done: what one more shot is worth.</param>
 /// <param name="ChanceAfter">The chance after the advised move.</param>
 public sealed record Advice(
-    AdviceKind Kind, string Sentence, string Reason, AdvisedMove? Move, string? Disputed, string? RunnerUp,
-    IReadOnlyList<Evidence> Evidence, IReadOnlyList<Predicted> Ghosts, double? Chance = null, double? Enough = null, double? ChanceAfter = null);
+    AdviceKind Kind, Message Sentence, Message Reason, AdvisedMove? Move, Message? Disputed, Message? RunnerUp,
+    IReadOnlyList<Evidence> Evidence, IReadOnlyList<Predicted> Ghosts, double? Chance = null, double? Enough = null, double? ChanceAfter = null)
+{
+    /// <summary>Advice without a move.</summary>
+    public static Advice To(AdviceKind kind, Message sentence, Message reason, IReadOnlyList<Evidence> evidence) =>
+        new(kind, sentence, reason, null, null, null, evidence, []);
+}
 
 /// <summary>A move that was really made between two sets, with the mean before and after.</summary>
 public sealed record MadeMove(AdjusterKind Kind, int Steps, MeanTear Before, MeanTear After);

@@ -9,7 +9,7 @@ public static class ControlReading
 {
     /// <summary>Two sets with one common spread.</summary>
     /// <exception cref="ArgumentException">Fewer than three shots in all: no spread to go by.</exception>
-    public static OneWay Test(IReadOnlyList<Tear> one, IReadOnlyList<Tear> two) => OneWay.Of([one, two], OneWay.Mean([.. one, .. two]));
+    public static OneWay Test(IReadOnlyList<Tear> one, IReadOnlyList<Tear> two) => OneWay.Of([one, two], Tear.Mean([.. one, .. two]));
 
     /// <summary>The reading, or null while there is too little.</summary>
     /// <param name="purpose">What was changed.</param>
@@ -23,29 +23,21 @@ public static class ControlReading
         }
 
         var test = Test(session, control);
-        var (what, cause) = Name(purpose);
+        var cause = purpose == SetPurpose.ControlArrow ? Cause.Arrow : Cause.Form;
         var differs = test.P < SessionReadings.Significant;
-        var mean = new MeanTear(control);
-        var because = $"{mean.Words} {test.Words}.";
-        return differs
-            ? new Reading(cause, true, new Evidence($"{what} tears otherwise: {(cause == Cause.Arrow ? "look at the arrow" : "look at the archer")} before the bow.", because, "The same again, alike"), "control against session, F test")
-            : new Reading(cause, false, new Evidence($"{what} tears alike: not {(cause == Cause.Arrow ? "this arrow alone" : "this alone")}.", because, "More shots of both"), "control against session, F test");
+        var evidence = new Evidence(
+            new ControlTears(purpose, differs, cause == Cause.Arrow),
+            new ControlBecause(new MeanTear(control).Reading, test.Line),
+            differs ? TuningSays.SameAgainAlike : TuningSays.MoreShotsOfBoth);
+        return new Reading(cause, differs, evidence, TuningSays.TestControl);
     }
 
     /// <summary>The rung of the ladder that a control set is.</summary>
-    public static string? RungOf(SetPurpose purpose) => purpose switch
+    public static RungKind? RungOf(SetPurpose purpose) => purpose switch
     {
-        SetPurpose.ControlArrow => "controlArrow",
-        SetPurpose.ChangedGrip => "grip",
-        SetPurpose.OtherArcher or SetPurpose.Machine => "archer",
+        SetPurpose.ControlArrow => RungKind.ControlArrow,
+        SetPurpose.ChangedGrip => RungKind.Grip,
+        SetPurpose.OtherArcher or SetPurpose.Machine => RungKind.Archer,
         _ => null,
-    };
-
-    private static (string, Cause) Name(SetPurpose purpose) => purpose switch
-    {
-        SetPurpose.ControlArrow => ("The control arrow", Cause.Arrow),
-        SetPurpose.ChangedGrip => ("A changed grip", Cause.Form),
-        SetPurpose.OtherArcher => ("Another archer", Cause.Form),
-        _ => ("The machine", Cause.Form),
     };
 }

@@ -1,16 +1,14 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
 
 namespace Merganser.Core.Tuning;
-
-/// <summary>A logged entry: a move, or the correction of one.</summary>
-public sealed record LoggedMove(string Id, AdjusterKind Kind, int From, int To, string? Corrects, int AfterSet);
 
 /// <summary>Pairs moves with the sets before and after them.</summary>
 public static class MoveHistory
 {
     /// <summary>The moves as they really were: corrections put in, entries that were no move left out.</summary>
-    public static IReadOnlyList<LoggedMove> Effective(IReadOnlyList<LoggedMove> log) =>
+    public static IReadOnlyList<SessionMove> Effective(IReadOnlyList<SessionMove> log) =>
     [
         .. log.Where(m => m.Corrects is null)
             .Select(m => m with { To = log.LastOrDefault(c => c.Corrects == m.Id)?.To ?? m.To })
@@ -20,7 +18,7 @@ public static class MoveHistory
     /// <summary>Each move with the mean before and after it; moves made together on one axis cannot be told apart and are left out.</summary>
     /// <param name="log">The log in order.</param>
     /// <param name="means">The mean of each set by its number, null while it has no shots that count.</param>
-    public static IReadOnlyList<MadeMove> Made(IReadOnlyList<LoggedMove> log, IReadOnlyDictionary<int, MeanTear?> means)
+    public static IReadOnlyList<MadeMove> Made(IReadOnlyList<SessionMove> log, IReadOnlyDictionary<int, MeanTear?> means)
     {
         List<MadeMove> made = [];
         foreach (var gap in Effective(log).GroupBy(m => m.AfterSet).OrderBy(g => g.Key))
@@ -32,7 +30,8 @@ public static class MoveHistory
                 continue;
             }
 
-            made.AddRange(gap.GroupBy(m => AdjusterTable.Of(m.Kind).Axis).Where(axis => axis.Select(m => m.Kind).Distinct().Count() == 1)
+            made.AddRange(gap.GroupBy(m => AdjusterTable.Of(m.Kind).Axis)
+                .Where(axis => axis.Select(m => m.Kind).Distinct().Count() == 1)
                 .Select(axis => new MadeMove(axis.First().Kind, axis.Last().To - axis.First().From, before, after)));
         }
 

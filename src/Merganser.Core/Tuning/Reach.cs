@@ -2,8 +2,22 @@ using Merganser.Core.Bows;
 
 namespace Merganser.Core.Tuning;
 
+/// <summary>Why an adjuster is not advised now.</summary>
+public enum WithheldWhy
+{
+    PressWanted,
+    OnlyLastClicks,
+    EndOfTravel,
+    LaterInSchool,
+    NotThisTear,
+    HeightFirst,
+}
+
 /// <summary>An adjuster that is not advised now, and why.</summary>
-public sealed record Withheld(AdjusterKind Kind, string Why);
+/// <param name="Kind">Which.</param>
+/// <param name="Why">Why.</param>
+/// <param name="Reason">The trade's reason, for one that comes later in its school.</param>
+public sealed record Withheld(AdjusterKind Kind, WithheldWhy Why, DirectionReason? Reason = null);
 
 /// <summary>
 /// What may be moved now: the school's order on each side, the press, the travel that is left, and height before sides for fingers.
@@ -16,45 +30,42 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Withheld> 
     private const int LastClicks = 6;
     private const double HeightMatters = 0.72;
 
-    /// <summary>Why an adjuster waits for a shop.</summary>
-    public const string PressWanted = "it needs a press, so a shop with the maker's manual";
-
     /// <summary>The reach of a bow.</summary>
-    /// <param name="bench">Who tunes what by which school.</param>
+    /// <param name="adviser">Who tunes what by which school.</param>
     /// <param name="prior">The engine's adjusters.</param>
     /// <param name="belief">What is believed.</param>
     /// <param name="setting">Where they stand, in the engine's steps.</param>
-    public static Reach Of(TuningBench bench, ResponsePrior prior, Belief belief, int[] setting)
+    public static Reach Of(Adviser adviser, ResponsePrior prior, Belief belief, int[] setting)
     {
         var now = belief.At(setting);
         List<Lever> levers = [];
         List<Withheld> withheld = [];
         foreach (var axis in new[] { TearAxis.Height, TearAxis.Sideways })
         {
-            var rows = DirectionTable.For(bench.Release, bench.School, axis, now.Y < 0).ToArray();
-            var others = bench.Adjusters.Any(a => a.Kind != AdjusterKind.RestSideways && rows.Any(r => r.Kind == a.Kind) && bench.May(a) && a.Lower < a.Upper);
+            var rows = DirectionTable.For(adviser.Release, adviser.School, axis, now.Y < 0).ToArray();
+            var others = adviser.Adjusters.Any(a => a.Kind != AdjusterKind.RestSideways && rows.Any(r => r.Kind == a.Kind) && adviser.May(a) && a.Lower < a.Upper);
             List<Lever> open = [];
             foreach (var row in rows)
             {
                 var index = prior.IndexOf(row.Kind);
-                if (index < 0 || bench.Adjusters.FirstOrDefault(a => a.Kind == row.Kind) is not { } adjuster)
+                if (index < 0 || adviser.Adjusters.FirstOrDefault(a => a.Kind == row.Kind) is not { } adjuster)
                 {
                     continue;
                 }
 
-                var fewClicks = row.Kind == AdjusterKind.RestSideways && bench.School == School.CentreFirst && bench.Release == Release.ReleaseAid && others;
+                var fewClicks = row.Kind == AdjusterKind.RestSideways && adviser.School == School.CentreFirst && adviser.Release == Release.ReleaseAid && others;
                 var lever = LeverOf(adjuster, index, setting, fewClicks);
-                if (!bench.May(adjuster))
+                if (!adviser.May(adjuster))
                 {
-                    withheld.Add(new Withheld(row.Kind, PressWanted));
+                    withheld.Add(new Withheld(row.Kind, WithheldWhy.PressWanted));
                 }
                 else if (lever.Lower == setting[index] && lever.Upper == setting[index])
                 {
-                    withheld.Add(new Withheld(row.Kind, fewClicks ? "centre first leaves the rest only its last few clicks" : "it is at the end of its travel"));
+                    withheld.Add(new Withheld(row.Kind, fewClicks ? WithheldWhy.OnlyLastClicks : WithheldWhy.EndOfTravel));
                 }
-                else if (open.Count > 0 && !TogetherWith(row.Kind) && open.Any(l => Residual(prior, belief, now, setting, l) <= bench.Tolerance / 2))
+                else if (open.Count > 0 && !TogetherWith(row.Kind) && open.Any(l => Residual(prior, belief, now, setting, l) <= adviser.Tolerance / 2))
                 {
-                    withheld.Add(new Withheld(row.Kind, $"it comes later in this school. {row.Reason}"));
+                    withheld.Add(new Withheld(row.Kind, WithheldWhy.LaterInSchool, row.Reason));
                 }
                 else
                 {
@@ -65,24 +76,24 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Withheld> 
             levers.AddRange(open);
         }
 
-        foreach (var adjuster in bench.Adjusters.Where(a => prior.IndexOf(a.Kind) >= 0 && levers.All(l => l.Index != prior.IndexOf(a.Kind)) && withheld.All(w => w.Kind != a.Kind)))
+        foreach (var adjuster in adviser.Adjusters.Where(a => prior.IndexOf(a.Kind) >= 0 && levers.All(l => l.Index != prior.IndexOf(a.Kind)) && withheld.All(w => w.Kind != a.Kind)))
         {
-            withheld.Add(new Withheld(adjuster.Kind, "this school does not answer this tear with it"));
+            withheld.Add(new Withheld(adjuster.Kind, WithheldWhy.NotThisTear));
         }
 
-        return HeightFirst(bench, prior, now) && levers.Any(l => Height(prior, l))
-            ? new Reach([.. levers.Where(l => Height(prior, l))], [.. withheld, .. levers.Where(l => !Height(prior, l)).Select(l => new Withheld(prior.Gains[l.Index].Kind, "height comes first with fingers"))])
+        return HeightFirst(adviser, prior, now) && levers.Any(l => Height(prior, l))
+            ? new Reach([.. levers.Where(l => Height(prior, l))], [.. withheld, .. levers.Where(l => !Height(prior, l)).Select(l => new Withheld(prior.Gains[l.Index].Kind, WithheldWhy.HeightFirst))])
             : new Reach(levers, withheld);
     }
 
     /// <summary>All of a bow's adjusters, whatever school and press say: to name what lost.</summary>
-    public static IReadOnlyList<Lever> Everything(TuningBench bench, ResponsePrior prior, int[] setting) =>
-        [.. bench.Adjusters.Where(a => prior.IndexOf(a.Kind) >= 0).Select(a => LeverOf(a, prior.IndexOf(a.Kind), setting, false))];
+    public static IReadOnlyList<Lever> Everything(Adviser adviser, ResponsePrior prior, int[] setting) =>
+        [.. adviser.Adjusters.Where(a => prior.IndexOf(a.Kind) >= 0).Select(a => LeverOf(a, prior.IndexOf(a.Kind), setting, false))];
 
     private static bool Height(ResponsePrior prior, Lever lever) => prior.Gains[lever.Index].Axis == TearAxis.Height;
 
-    private static bool HeightFirst(TuningBench bench, ResponsePrior prior, TearMoments now) =>
-        bench.Release == Release.Fingers && Math.Abs(now.Y) - Math.Sqrt(now.VarianceY) > HeightMatters * bench.Tolerance && prior.Gains.Any(g => g.Axis == TearAxis.Height);
+    private static bool HeightFirst(Adviser adviser, ResponsePrior prior, TearMoments now) =>
+        adviser.Release == Release.Fingers && Math.Abs(now.Y) - Math.Sqrt(now.VarianceY) > HeightMatters * adviser.Tolerance && prior.Gains.Any(g => g.Axis == TearAxis.Height);
 
     /// <summary>Rest height and nocking point are agreed alike: both stand open.</summary>
     private static bool TogetherWith(AdjusterKind kind) => kind is AdjusterKind.RestHeight or AdjusterKind.NockingPoint;
@@ -109,5 +120,5 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Withheld> 
     }
 
     /// <summary>Why an adjuster lost, where it is not open at all.</summary>
-    public string? WhyNot(AdjusterKind kind) => Withheld.FirstOrDefault(w => w.Kind == kind)?.Why;
+    public Withheld? WhyNot(AdjusterKind kind) => Withheld.FirstOrDefault(w => w.Kind == kind);
 }

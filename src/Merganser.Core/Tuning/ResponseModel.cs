@@ -68,7 +68,7 @@ public sealed class ResponseModel
     public int Count { get; private set; }
 
     /// <summary>The model after these shots, in the order in which they were shot.</summary>
-    public static ResponseModel Of(ResponsePrior prior, IEnumerable<TuningShot> shots)
+    public static ResponseModel Of(ResponsePrior prior, IEnumerable<Observation> shots)
     {
         var model = new ResponseModel(prior);
         foreach (var shot in shots)
@@ -81,7 +81,7 @@ public sealed class ResponseModel
 
     /// <summary>Takes one shot in and fits every hypothesis again to all shots.</summary>
     /// <exception cref="ArgumentException">The setting does not name every adjuster of the prior.</exception>
-    public void Add(TuningShot shot)
+    public void Add(Observation shot)
     {
         if (shot.Setting.Length != levers)
         {
@@ -118,10 +118,10 @@ public sealed class ResponseModel
     }
 
     /// <summary>How likely each shot is a flyer, averaged over the hypotheses, in the order of settings and shots.</summary>
-    public IReadOnlyDictionary<TuningShot, double> Flyers()
+    public IReadOnlyDictionary<Observation, double> Flyers()
     {
         var weights = Weights();
-        var flyers = new Dictionary<TuningShot, double>(ReferenceEqualityComparer.Instance);
+        var flyers = new Dictionary<Observation, double>(ReferenceEqualityComparer.Instance);
         for (var h = 0; h < hypotheses.Length; h++)
         {
             TakeGains(hypotheses[h]);
@@ -369,14 +369,14 @@ public sealed class ResponseModel
             perSquareY = 0.5 * ((1 / (wide + qy)) - (1 / (variance + qy)));
         }
 
-        public double Chance(TuningShot shot, double rx, double ry)
+        public double Chance(Observation shot, double rx, double ry)
         {
             var odds = good + (perSquareX * rx * rx) + (perSquareY * ry * ry) + (shot.Doubtful ? 0 : usualOdds);
             return 1 / (1 + Math.Exp(odds));
         }
     }
 
-    private sealed record Group(int[] Setting, List<TuningShot> Shots);
+    private sealed record Group(int[] Setting, List<Observation> Shots);
 
     private sealed class Hypothesis(double sign, double spread, double logPrior, double[] mean, double[] covariance)
     {

@@ -34,7 +34,7 @@ public sealed record GainPrior(
         var fact = AdjusterTable.Of(adjuster.Kind);
         if (fact.NominalGain <= 0)
         {
-            throw new ArgumentException($"{fact.Name} has no gain: no tear is answered with it.", nameof(adjuster));
+            throw new ArgumentException($"{adjuster.Kind} has no gain: no tear is answered with it.", nameof(adjuster));
         }
 
         var rest = adjuster.Kind is AdjusterKind.RestSideways or AdjusterKind.RestHeight;
@@ -78,4 +78,4 @@ public sealed record ResponsePrior(
 /// <param name="X">Tear to the right, inches.</param>
 /// <param name="Y">Tear upward, inches.</param>
 /// <param name="Doubtful">True for a shot the shooter doubts: it starts as likely a flyer as not.</param>
-public sealed record TuningShot(int[] Setting, double X, double Y, bool Doubtful = false);
+public sealed record Observation(int[] Setting, double X, double Y, bool Doubtful = false);

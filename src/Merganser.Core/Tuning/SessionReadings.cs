@@ -1,7 +1,9 @@
 using MathNet.Numerics.Distributions;
 using Merganser.Core.Bows;
+using Merganser.Core.Messages;
 using Merganser.Core.Paper;
-using static Merganser.Core.Units.Show;
+using Merganser.Core.Sessions;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Tuning;
 
@@ -13,7 +15,7 @@ public enum Cause { Form, Arrow, Clearance, Spine, Travel }
 /// <param name="Suspected">True when the test points to it; false when it is only not cleared.</param>
 /// <param name="Evidence">The statement with its evidence and what would overturn it.</param>
 /// <param name="Test">The name of the test.</param>
-public sealed record Reading(Cause Cause, bool Suspected, Evidence Evidence, string Test);
+public sealed record Reading(Cause Cause, bool Suspected, Evidence Evidence, Message Test);
 
 /// <summary>How widely an archer's shots usually stray.</summary>
 /// <param name="Spread">Inches per axis.</param>
@@ -27,15 +29,19 @@ public sealed record UsualSpread(double Spread, double Freedom, bool Own)
     /// <summary>From earlier stages of this archer's; the guess counts with it.</summary>
     public static UsualSpread Of(IReadOnlyList<StageFit> earlier)
     {
-        var freedom = earlier.Sum(f => 2.0 * Math.Max(0, f.Shots - 1));
-        if (freedom <= 0)
+        var own = earlier.Sum(FreedomOf);
+        if (own <= 0)
         {
             return Unknown;
         }
 
-        var squares = (Unknown.Spread * Unknown.Spread * Unknown.Freedom) + earlier.Sum(f => f.Spread * f.Spread * 2 * Math.Max(0, f.Shots - 1));
-        return new UsualSpread(Math.Sqrt(squares / (freedom + Unknown.Freedom)), freedom + Unknown.Freedom, true);
+        var guessed = Unknown.Spread * Unknown.Spread * Unknown.Freedom;
+        var freedom = own + Unknown.Freedom;
+        var squares = guessed + earlier.Sum(f => f.Spread * f.Spread * FreedomOf(f));
+        return new UsualSpread(Math.Sqrt(squares / freedom), freedom, true);
     }
+
+    private static double FreedomOf(StageFit fit) => 2.0 * Math.Max(0, fit.Shots - 1);
 }
 
 /// <summary>
@@ -47,7 +53,11 @@ public static class SessionReadings
     /// <summary>Below this a test speaks.</summary>
     public const double Significant = 0.05;
 
+    /// <summary>So many moves without an answer point to something that no adjuster moves (common practice, no source).</summary>
     private const int IgnoredMoves = 2;
+
+    /// <summary>Shots of one arrow from which it can stand apart.</summary>
+    private const int ShotsOfAnArrow = 2;
 
     /// <summary>The readings of one stage and, for the spine, of the others beside it.</summary>
     /// <param name="here">The stage's shots that count.</param>
@@ -56,134 +66,165 @@ public static class SessionReadings
     /// <param name="adjusters">The adjusters as they stand.</param>
     /// <param name="usual">This archer's usual spread.</param>
     public static IReadOnlyList<Reading> Of(
-        IReadOnlyList<SessionShot> here, IReadOnlyList<SessionShot> session, IReadOnlyList<MadeMove> made, IReadOnlyList<Adjuster> adjusters, UsualSpread usual) =>
-        [.. Form(here, usual), .. ArrowApart(here), .. Clearance(made), .. SpineByDistance(session), .. AtLimit(here, adjusters)];
-
-    /// <summary>Spread of the holes against the usual: F(ν, ν_usual), one-sided.</summary>
-    private static IEnumerable<Reading> Form(IReadOnlyList<SessionShot> here, UsualSpread usual)
+        IReadOnlyList<ShotReading> here,
+        IReadOnlyList<ShotReading> session,
+        IReadOnlyList<MadeMove> made,
+        IReadOnlyList<Adjuster> adjusters,
+        UsualSpread usual)
     {
-        var (squares, freedom) = Within(here);
+        var single = new[] { Form(here, usual), ArrowApart(here) };
+        var spine = session.Count == 0 ? null : SpineByDistance(session);
+        return [.. single.OfType<Reading>(), .. Clearance(made), .. new[] { spine }.OfType<Reading>(), .. AtLimit(here, adjusters)];
+    }
+
+    /// <summary>Spread of the holes against the usual: F(ν, ν_usual), one-sided; null while no setting has two shots.</summary>
+    public static Reading? Form(IReadOnlyList<ShotReading> here, UsualSpread usual)
+    {
+        var sets = here.GroupBy(s => s.Setting).ToArray();
+        var freedom = 2.0 * (here.Count - sets.Length);
         if (freedom <= 0)
         {
-            yield break;
+            return null;
         }
 
+        var squares = sets.Sum(g => SquaresAboutMean([.. g.Select(s => s.Tear)]));
         var spread = Math.Sqrt(squares / freedom);
         var f = spread * spread / (usual.Spread * usual.Spread);
         var p = 1 - FisherSnedecor.CDF(freedom, usual.Freedom, f);
-        var test = $"F({Number(freedom, 0)}, {Number(usual.Freedom, 0)}) = {Number(f, 2)}, {Probability(p)}";
-        var whose = usual.Own ? "this archer's usual" : "usual about";
-        yield return p < Significant
-            ? new Reading(Cause.Form, true, new Evidence("Holes differ from shot to shot.", $"Spread {Number(spread, 2)} in, {whose} {Number(usual.Spread, 2)}: {test}. That points to the archer or the arrows.", "Five holes alike"), "spread against usual, F test")
-            : new Reading(Cause.Form, false, new Evidence("Holes are alike.", $"Spread {Number(spread, 2)} in over {Count(here.Count, "shot")}, {whose} {Number(usual.Spread, 2)}: not chance or one bad arrow. Grip, face and spine are not cleared.", "A changed grip, another archer or a control arrow that tears otherwise"), "spread against usual, F test");
+        var differs = p < Significant;
+        var because = new SpreadAgainst(
+            Measure.Inches(spread), differs ? null : here.Count, Measure.Inches(usual.Spread), usual.Own,
+            new FTest(f, freedom, usual.Freedom, p), differs);
+        var evidence = differs
+            ? new Evidence(TuningSays.HolesDiffer, because, TuningSays.FiveHolesAlike)
+            : new Evidence(TuningSays.HolesAlike, because, TuningSays.ControlThatTearsOtherwise);
+        return new Reading(Cause.Form, differs, evidence, TuningSays.TestSpread);
     }
 
     /// <summary>One arrow apart: one-way F on both axes, what each set shares taken out; wants two shots of two arrows.</summary>
-    private static IEnumerable<Reading> ArrowApart(IReadOnlyList<SessionShot> here)
+    public static Reading? ArrowApart(IReadOnlyList<ShotReading> here)
     {
-        var sets = here.Where(s => s.ArrowNumber is not null).GroupBy(s => (s.Set, Key(s))).Where(g => g.Select(s => s.ArrowNumber).Distinct().Count() > 1).ToArray();
-        var left = sets.SelectMany(g => g.Select(s => (Arrow: s.ArrowNumber!, Tear: new Tear(s.Tear.X - g.Average(o => o.Tear.X), s.Tear.Y - g.Average(o => o.Tear.Y)))));
-        var arrows = left.GroupBy(s => s.Arrow, s => s.Tear).Where(g => g.Count() >= 2).Select(g => (Number: g.Key, Tears: (Tear[])[.. g])).ToArray();
-        if (arrows.Length < 2 || arrows.Sum(a => a.Tears.Length) <= arrows.Length + sets.Length - 1)
+        var sets = here.Where(s => s.ArrowNumber is not null).GroupBy(s => (s.Set, s.Setting))
+            .Where(g => g.Select(s => s.ArrowNumber).Distinct().Count() > 1).ToArray();
+        var left = sets.SelectMany(AboutMean);
+        var arrows = left.GroupBy(s => s.Arrow, s => s.Tear).Where(g => g.Count() >= ShotsOfAnArrow)
+            .Select(g => (Number: g.Key, Tears: (Tear[])[.. g])).ToArray();
+        if (arrows.Length < ShotsOfAnArrow || arrows.Sum(a => a.Tears.Length) <= arrows.Length + sets.Length - 1)
         {
-            yield break;
+            return null;
         }
 
         var test = OneWay.Of([.. arrows.Select(a => a.Tears)], new Tear(0, 0), sets.Length - 1);
         if (test.P >= Significant)
         {
-            yield break;
+            return null;
         }
 
-        var (number, tears) = arrows.MaxBy(a => OneWay.Mean(a.Tears).Length);
-        var mean = OneWay.Mean(tears);
-        yield return new Reading(Cause.Arrow, true, new Evidence(
-            $"Arrow {number} tears apart from the others.",
-            $"{mean.Words} of their mean over {Count(tears.Length, "shot")}: {test.Words}.",
-            "The same arrow like the others after its nock is turned"), "one-way F between arrows");
+        var (number, tears) = arrows.MaxBy(a => Tear.Mean(a.Tears).Length);
+        var evidence = new Evidence(
+            new ArrowApart(number),
+            new ApartBy(Tear.Mean(tears).Place, tears.Length, test.Line),
+            TuningSays.LikeTheOthersAfterTurning);
+        return new Reading(Cause.Arrow, true, evidence, TuningSays.TestArrows);
     }
 
     /// <summary>Two moves or more that each should have shown and did not.</summary>
-    private static IEnumerable<Reading> Clearance(IReadOnlyList<MadeMove> made)
+    public static IEnumerable<Reading> Clearance(IReadOnlyList<MadeMove> made)
     {
         foreach (var axis in made.GroupBy(m => AdjusterTable.Of(m.Kind).Axis))
         {
             var ignored = axis.Where(m => Ignored(m, axis.Key)).ToArray();
             if (ignored.Length >= IgnoredMoves && ignored.Length == axis.Count())
             {
-                yield return new Reading(Cause.Clearance, true, new Evidence(
-                    $"The tear ignores {Count(ignored.Length, "move")}.",
-                    $"{string.Join("; ", ignored.Select(m => $"{AdjusterTable.Of(m.Kind).Name} by {AdjusterTable.Of(m.Kind).Steps(Math.Abs(m.Steps))}: {Number(Math.Abs(Change(m, axis.Key)), 2)} in, about {Number(Math.Abs(m.Steps) * AdjusterTable.Of(m.Kind).NominalGain, 2)} in expected"))}. That points to clearance, timing or a rest that does not drop.",
-                    "No mark in powder on the vanes, and timing found right"), "no answer to moves, beyond both regions");
+                var evidence = new Evidence(
+                    new IgnoresMoves(ignored.Length),
+                    new IgnoredBecause([.. ignored.Select(m => IgnoredOf(m, axis.Key))]),
+                    TuningSays.PowderCleanAndTimingRight);
+                yield return new Reading(Cause.Clearance, true, evidence, TuningSays.TestIgnored);
             }
         }
     }
 
     /// <summary>A bare shaft whose side or size changes with the distance, beyond both regions, the bow untouched.</summary>
-    private static IEnumerable<Reading> SpineByDistance(IReadOnlyList<SessionShot> session)
+    /// <param name="session">All shots of the session that count.</param>
+    public static Reading SpineByDistance(IReadOnlyList<ShotReading> session)
     {
-        var bare = session.Where(s => !s.Stage.Fletched).GroupBy(s => (s.Stage.Arrow, Places(s))).Select(setting => setting.GroupBy(s => s.Stage.Distance).OrderBy(g => g.Key)
-            .Select(g => (Distance: g.Key, Mean: new MeanTear([.. g.Select(s => s.Tear)]))).ToArray()).LastOrDefault(m => m.Length >= 2);
+        var bare = session.Where(s => !s.Stage.Fletched).GroupBy(s => (s.Stage.Arrow, s.Places))
+            .Select(ByDistance).LastOrDefault(m => m.Length >= 2);
         if (bare is null)
         {
-            if (session.Count > 0)
-            {
-                yield return new Reading(Cause.Spine, false, new Evidence("Spine not judged.", "One distance cannot tell it.", "A bare tear that changes side or size at another distance"), "bare tear by distance");
-            }
-
-            yield break;
+            var none = new Evidence(TuningSays.SpineNotJudged, TuningSays.OneDistanceCannotTell, TuningSays.BareChangesAtAnotherDistance);
+            return new Reading(Cause.Spine, false, none, TuningSays.TestOneDistance);
         }
 
         var (near, far) = (bare[0], bare[^1]);
         var change = far.Mean.Mean.X - near.Mean.Mean.X;
-        var region = Math.Sqrt((near.Mean.Radius * near.Mean.Radius) + (far.Mean.Radius * far.Mean.Radius));
-        var words = $"{near.Mean.Mean.Sideways} at {Number(near.Distance, 0)} yd, {far.Mean.Mean.Sideways} at {Number(far.Distance, 0)} yd; the change is {Number(Math.Abs(change), 2)} in, chance alone gives up to {Number(region, 2)} in.";
+        var region = Both(near.Mean, far.Mean);
+        var because = new BareByDistance(
+            new TailSideways(Measure.Inches(near.Mean.Mean.X)), Measure.Yards(near.Distance),
+            new TailSideways(Measure.Inches(far.Mean.Mean.X)), Measure.Yards(far.Distance),
+            Measure.Inches(Math.Abs(change)), Measure.Inches(region));
+        if (Math.Abs(change) <= region)
+        {
+            var steady = new Evidence(TuningSays.BareSteady, because, TuningSays.MoreShotsFarther);
+            return new Reading(Cause.Spine, false, steady, TuningSays.TestByDistance);
+        }
+
         var swings = Math.Sign(near.Mean.Mean.X) != Math.Sign(far.Mean.Mean.X);
-        yield return Math.Abs(change) > region
-            ? new Reading(Cause.Spine, true, new Evidence(swings ? "The bare tear changes side with the distance: a weak shaft is suspected." : "The bare tear changes with the distance: a weak shaft is suspected.", words, "A stiffer shaft that does the same"), "bare tear by distance, both regions")
-            : new Reading(Cause.Spine, false, new Evidence("No clear change of the bare tear with the distance.", words, "More shots at the longer distance"), "bare tear by distance, both regions");
+        var weak = new Evidence(swings ? TuningSays.BareChangesSide : TuningSays.BareChanges, because, TuningSays.StifferShaftDoesTheSame);
+        return new Reading(Cause.Spine, true, weak, TuningSays.TestByDistance);
     }
 
     /// <summary>An adjuster at the end of its travel while its axis is not level.</summary>
-    private static IEnumerable<Reading> AtLimit(IReadOnlyList<SessionShot> here, IReadOnlyList<Adjuster> adjusters)
+    public static IEnumerable<Reading> AtLimit(IReadOnlyList<ShotReading> here, IReadOnlyList<Adjuster> adjusters)
     {
         if (here.Count == 0)
         {
             yield break;
         }
 
-        var last = here.Where(s => Key(s) == Key(here[^1])).Select(s => s.Tear).ToArray();
-        var mean = new MeanTear(last);
-        foreach (var adjuster in adjusters.Where(a => a.Lower < a.Upper && (a.Position == a.Lower || a.Position == a.Upper) && a.Kind is AdjusterKind.RestSideways or AdjusterKind.RestHeight or AdjusterKind.NockingPoint))
+        var mean = new MeanTear([.. here.Where(s => s.Setting == here[^1].Setting).Select(s => s.Tear)]);
+        foreach (var adjuster in adjusters.Where(a => a.AtEnd && Limited(a.Kind) && !mean.Level(AdjusterTable.Of(a.Kind).Axis)))
         {
-            var fact = AdjusterTable.Of(adjuster.Kind);
-            if (!mean.Level(fact.Axis))
-            {
-                yield return new Reading(Cause.Travel, true, new Evidence(
-                    $"{fact.Name} is at the end of its travel.",
-                    adjuster.Kind == AdjusterKind.RestHeight ? "When the rest runs out of travel the nocking point is wrong." : adjuster.Kind == AdjusterKind.NockingPoint ? "When the nocking point runs out of travel look at the rest's height and at timing." : "The centre-shot window is used up: cams, spine or form.",
-                    "The other one moved, and this one back toward its middle"), "position against limits");
-            }
+            var evidence = new Evidence(
+                new EndOfTravel(new AdjusterName(adjuster.Kind)), new EndOfTravelMeans(adjuster.Kind), TuningSays.OtherMovedThisBack);
+            yield return new Reading(Cause.Travel, true, evidence, TuningSays.TestLimits);
         }
     }
 
-    private static (double Squares, double Freedom) Within(IReadOnlyList<SessionShot> shots)
+    private static bool Limited(AdjusterKind kind) =>
+        kind is AdjusterKind.RestSideways or AdjusterKind.RestHeight or AdjusterKind.NockingPoint;
+
+    private static double SquaresAboutMean(Tear[] tears)
     {
-        var sets = shots.GroupBy(Key).ToArray();
-        return (sets.Sum(g => g.Sum(s => Math.Pow(s.Tear.X - g.Average(o => o.Tear.X), 2) + Math.Pow(s.Tear.Y - g.Average(o => o.Tear.Y), 2))), 2.0 * (shots.Count - sets.Length));
+        var mean = Tear.Mean(tears);
+        return tears.Sum(t => t.SquareTo(mean));
     }
+
+    /// <summary>What is left of each arrow's tears after what its set shares is taken out.</summary>
+    private static IEnumerable<(string Arrow, Tear Tear)> AboutMean(IEnumerable<ShotReading> set)
+    {
+        ShotReading[] shots = [.. set];
+        var mean = Tear.Mean([.. shots.Select(s => s.Tear)]);
+        return shots.Select(s => (s.ArrowNumber!, new Tear(s.Tear.X - mean.X, s.Tear.Y - mean.Y)));
+    }
+
+    private static (double Distance, MeanTear Mean)[] ByDistance(IEnumerable<ShotReading> setting) =>
+        [.. setting.GroupBy(s => s.Stage.Distance).OrderBy(g => g.Key).Select(g => (g.Key, new MeanTear([.. g.Select(s => s.Tear)])))];
+
+    private static IgnoredMove IgnoredOf(MadeMove move, TearAxis axis) => new(
+        new AdjusterName(move.Kind), new Steps(move.Kind, Math.Abs(move.Steps)),
+        Measure.Inches(Math.Abs(Change(move, axis))), Measure.Inches(ExpectedOf(move)));
 
     private static bool Ignored(MadeMove move, TearAxis axis)
     {
-        var expected = Math.Abs(move.Steps) * AdjusterTable.Of(move.Kind).NominalGain;
-        var region = Math.Sqrt((move.Before.Radius * move.Before.Radius) + (move.After.Radius * move.After.Radius));
+        var (expected, region) = (ExpectedOf(move), Both(move.Before, move.After));
         return expected > region && Math.Abs(Change(move, axis)) < Math.Min(region, expected / 2);
     }
 
+    private static double ExpectedOf(MadeMove move) => Math.Abs(move.Steps) * AdjusterTable.Of(move.Kind).NominalGain;
+
+    private static double Both(MeanTear one, MeanTear two) => Math.Sqrt((one.Radius * one.Radius) + (two.Radius * two.Radius));
+
     private static double Change(MadeMove move, TearAxis axis) => move.After.Mean.Along(axis) - move.Before.Mean.Along(axis);
-
-    /// <summary>Where the bow stood, as one word: shots with the same word are at one setting.</summary>
-    private static string Key(SessionShot shot) => $"{shot.Stage}|{Places(shot)}";
-
-    private static string Places(SessionShot shot) => string.Join(',', shot.Positions.OrderBy(p => p.Key).Select(p => p.Value));
 }

@@ -1,5 +1,8 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Messages;
 using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Tuning;
 
@@ -9,18 +12,10 @@ namespace Merganser.Core.Tuning;
 /// <param name="Arrow">Which arrow (its version).</param>
 public sealed record Stage(double Distance, bool Fletched, string Arrow)
 {
-    /// <summary>In words.</summary>
-    public string Words => $"{Units.Show.Number(Distance, Distance % 1 == 0 ? 0 : 1)} yd, {(Fletched ? "fletched" : "bare")}";
+    /// <summary>Its name.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public Message Name => new StageName(Measure.Yards(Distance), Fletched);
 }
-
-/// <summary>One shot of a session that counts, with where every adjuster stood when it was shot.</summary>
-/// <param name="Set">Number of its set.</param>
-/// <param name="Stage">What it belongs to.</param>
-/// <param name="Positions">Where the adjusters stood, in the bow's own steps.</param>
-/// <param name="Tear">The tear.</param>
-/// <param name="Doubtful">True when the shooter doubts it.</param>
-/// <param name="ArrowNumber">Which arrow of the dozen, where it was said.</param>
-public sealed record SessionShot(int Set, Stage Stage, IReadOnlyDictionary<AdjusterKind, int> Positions, Tear Tear, bool Doubtful = false, string? ArrowNumber = null);
 
 /// <summary>What one stage taught of one adjuster: the log of its gain against the nominal one, before and after.</summary>
 /// <param name="Kind">The adjuster.</param>
@@ -48,14 +43,14 @@ public sealed record StageFit(Stage Stage, IReadOnlyList<LearnedGain> Gains, dou
     /// <summary>Fits the shots of one stage.</summary>
     /// <param name="prior">What is believed before.</param>
     /// <param name="shots">All of one stage, at least one.</param>
-    public static StageFit Of(ResponsePrior prior, IReadOnlyList<SessionShot> shots)
+    public static StageFit Of(ResponsePrior prior, IReadOnlyList<ShotReading> shots)
     {
         var belief = ResponseModel.Of(prior, Settings.Of(prior, shots)).Read();
         return new StageFit(shots[0].Stage, Learned(prior, belief, shots), Math.Sqrt(belief.Spread2), shots.Count);
     }
 
     /// <summary>What a belief says of each adjuster.</summary>
-    public static IReadOnlyList<LearnedGain> Learned(ResponsePrior prior, Belief belief, IReadOnlyList<SessionShot> shots) =>
+    public static IReadOnlyList<LearnedGain> Learned(ResponsePrior prior, Belief belief, IReadOnlyList<ShotReading> shots) =>
     [
         .. prior.Gains.Select((g, i) =>
         {
@@ -70,8 +65,8 @@ public sealed record StageFit(Stage Stage, IReadOnlyList<LearnedGain> Gains, dou
 /// <summary>Turns the bow's own positions into the engine's steps from where the stage began.</summary>
 public static class Settings
 {
-    public static IReadOnlyList<TuningShot> Of(ResponsePrior prior, IReadOnlyList<SessionShot> shots) =>
-        [.. shots.Select(s => new TuningShot(From(prior, shots[0].Positions, s.Positions), s.Tear.X, s.Tear.Y, s.Doubtful))];
+    public static IReadOnlyList<Observation> Of(ResponsePrior prior, IReadOnlyList<ShotReading> shots) =>
+        [.. shots.Select(s => new Observation(From(prior, shots[0].Positions, s.Positions), s.Tear.X, s.Tear.Y, s.Doubtful))];
 
     /// <summary>Steps of every adjuster from an origin.</summary>
     public static int[] From(ResponsePrior prior, IReadOnlyDictionary<AdjusterKind, int> origin, IReadOnlyDictionary<AdjusterKind, int> positions) =>

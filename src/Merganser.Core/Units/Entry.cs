@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
+using Merganser.Core.Messages;
 
 namespace Merganser.Core.Units;
 
@@ -19,18 +20,18 @@ public sealed partial record Entry(string Typed, double Value)
         var typed = text?.Trim() ?? "";
         if (typed.Length == 0)
         {
-            throw new EntryException("empty", "Nothing is entered here yet.");
+            throw new EntryException("empty", new NothingEntered());
         }
 
         if (typed.Length > LongestText)
         {
-            throw new EntryException("too-long", $"At most {LongestText} characters.");
+            throw new EntryException("too-long", new TooLong(LongestText));
         }
 
         var match = Pattern().Match(typed.Replace('−', '-').Replace('⁄', '/'));
         if (!match.Success)
         {
-            throw new EntryException("not-a-number", $"“{typed}” is not a number. Write it like 28.5, 28 1/2 or 28,5.");
+            throw new EntryException("not-a-number", new NotANumber(typed));
         }
 
         var value = Number(match, typed);
@@ -41,9 +42,7 @@ public sealed partial record Entry(string Typed, double Value)
         }
 
         var factor = UnitTable.Factor(quantity, unit)
-            ?? throw new EntryException("unit", quantity == Quantity.Number
-                ? $"“{unit}” is not expected here: this is a plain number."
-                : $"“{unit}” is not a unit for this. Use one of: {UnitTable.Known(quantity)}.");
+            ?? throw new EntryException("unit", new NoSuchUnit(unit, UnitTable.Known(quantity)));
         return new Entry(typed, value * factor);
     }
 
@@ -58,7 +57,7 @@ public sealed partial record Entry(string Typed, double Value)
             var under = double.Parse(match.Groups["under"].Value, CultureInfo.InvariantCulture);
             if (under == 0)
             {
-                throw new EntryException("not-a-number", $"“{typed}” divides by nought.");
+                throw new EntryException("not-a-number", new DividesByNought(typed));
             }
 
             part = double.Parse(match.Groups["over"].Value, CultureInfo.InvariantCulture) / under;
@@ -72,9 +71,29 @@ public sealed partial record Entry(string Typed, double Value)
     private static partial Regex Pattern();
 }
 
-/// <summary>An entry that cannot be read. The message is a sentence for the person who typed it.</summary>
-public sealed class EntryException(string code, string message) : Exception(message)
+/// <summary>A field that must be filled is empty.</summary>
+public sealed record NothingEntered : Message;
+
+/// <summary>A text is longer than it may be.</summary>
+public sealed record TooLong(int Characters) : Message;
+
+/// <summary>A text is no number.</summary>
+public sealed record NotANumber(string Typed) : Message;
+
+/// <summary>A fraction has nought under its line.</summary>
+public sealed record DividesByNought(string Typed) : Message;
+
+/// <summary>A unit that this quantity does not have.</summary>
+/// <param name="Written">As it was written.</param>
+/// <param name="Known">The units that may be written; none for a plain number.</param>
+public sealed record NoSuchUnit(string Written, IReadOnlyList<string> Known) : Message;
+
+/// <summary>An entry that cannot be read.</summary>
+public sealed class EntryException(string code, Message said) : Exception(code)
 {
     /// <summary>A short stable word for programs: <c>empty</c>, <c>not-a-number</c>, <c>unit</c>, <c>too-long</c>.</summary>
     public string Code { get; } = code;
+
+    /// <summary>What is said to the person who typed it.</summary>
+    public Message Said { get; } = said;
 }

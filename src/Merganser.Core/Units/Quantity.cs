@@ -51,7 +51,7 @@ public static class UnitTable
         return null;
     }
 
-    /// <summary>The units that this quantity understands, for a message.</summary>
-    public static string Known(Quantity quantity) =>
-        string.Join(", ", Rows.Where(r => r.Quantity == quantity).Select(r => r.Written).Where(w => w.Length > 1 || char.IsLetter(w[0])).Distinct());
+    /// <summary>The units that this quantity understands.</summary>
+    public static IReadOnlyList<string> Known(Quantity quantity) =>
+        [.. Rows.Where(r => r.Quantity == quantity).Select(r => r.Written).Where(w => w.Length > 1 || char.IsLetter(w[0])).Distinct()];
 }

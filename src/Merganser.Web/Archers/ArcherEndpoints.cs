@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Guard;
 

@@ -1,22 +1,25 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Core.Setup;
+using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Guard;
+using Merganser.Web.Words;
 
 namespace Merganser.Web.Arrows;
 
 /// <summary>A new arrow as sent.</summary>
-public sealed record ArrowInput(string? Id, string? BowId, ArrowDraft Draft);
+public sealed record ArrowInput(string? Id, string? BowId, ArrowDraft Draft) : IOfBow;
 
 /// <summary>A draft to be read on a bow, against the state in which it was opened.</summary>
-public sealed record FiguresInput(string BowId, ArrowDraft Draft, string? OpenedVersionId);
+public sealed record FiguresInput(string BowId, ArrowDraft Draft, string? OpenedVersionId) : IOfBow;
 
 /// <summary>A build with what the bench shows about it.</summary>
 public sealed record FiguresView(Arrow Arrow, ArrowReading Reading, ArrowSummary Summary, BesideView? Opened, IReadOnlyList<TryView> Tries);
 
 /// <summary>Another arrow of the bow, to lay beside this one.</summary>
-public sealed record BesideView(string Id, string Name, Arrow Arrow, ArrowSummary Summary);
+public sealed record BesideView(string Id, Message Name, Arrow Arrow, ArrowSummary Summary);
 
 /// <summary>The client-made id of a version to keep.</summary>
 public sealed record KeepInput(string? Id);
@@ -41,14 +44,14 @@ public static class ArrowEndpoints
             var bow = row.Bow;
             var opened = input.OpenedVersionId is { } version ? arrows.Version(version) : null;
             return new FiguresView(arrow, Guarded(row, ArrowReading.Of(bow, arrow, opened?.Arrow)), ArrowSummary.Of(bow, arrow),
-                opened is null ? null : new BesideView(opened.Id, $"As kept, version {opened.Number}", opened.Arrow, ArrowSummary.Of(bow, opened.Arrow)),
+                opened is null ? null : new BesideView(opened.Id, new AsKept(opened.Number), opened.Arrow, ArrowSummary.Of(bow, opened.Arrow)),
                 Tries.Of(bow, arrow, input.Draft, catalogue));
         });
         api.MapGet("/bows/{bowId}/beside", (string bowId, BowStore bows, ArrowStore arrows) =>
         {
             var bow = bows.Measured(bowId);
             return arrows.Of(bowId).Where(a => a.Kept is not null)
-                .Select(a => new BesideView(a.Id, a.Draft.Name, a.Kept!.Arrow, ArrowSummary.Of(bow, a.Kept.Arrow))).ToArray();
+                .Select(a => new BesideView(a.Id, new Verbatim(a.Draft.Name), a.Kept!.Arrow, ArrowSummary.Of(bow, a.Kept.Arrow))).ToArray();
         });
     }
 
@@ -62,7 +65,7 @@ public static class ArrowEndpoints
         fields.Name("name", draft.Name);
         foreach (var (name, text) in new[] { ("cutLength", draft.CutLength), ("vaneFront", draft.VaneFront), ("glue", draft.Glue) })
         {
-            fields.Check(text.Length <= MostText, name, "too-long", $"At most {MostText} characters.");
+            fields.Check(text.Length <= MostText, name, "too-long", new TooLong(MostText));
         }
 
         fields.ThrowIfAny();

@@ -1,10 +1,10 @@
 using System.Globalization;
-using System.Text;
 using Merganser.Core.Arrows;
+using Merganser.Core.Figures;
 using Merganser.Core.Units;
 using Merganser.Data;
-using Merganser.Web.Catalogues;
 using Merganser.Web.Printing;
+using Merganser.Web.Words;
 
 namespace Merganser.Web.Arrows;
 
@@ -15,7 +15,7 @@ public sealed record ArrowFile(string Format, string Name, int Version, string B
 public sealed record ExportedFigure(string Name, double? Value, string Unit, double? Low, double? High);
 
 /// <summary>One arrow as JSON, CSV, drawing to scale, and a card to print.</summary>
-public sealed class ArrowExport(ArrowStore arrows, BowStore bows, ComponentStore components, TimeProvider clock)
+public sealed class ArrowExport(ArrowStore arrows, BowStore bows, ComponentStore components, Listener listener, TimeProvider clock)
 {
     /// <summary>The name of the file format.</summary>
     public const string Format = "merganser-arrow-1";
@@ -29,31 +29,19 @@ public sealed class ArrowExport(ArrowStore arrows, BowStore bows, ComponentStore
     public string Csv(string id)
     {
         var (row, arrow, reading, _) = Read(id);
-        var text = new StringBuilder("part or figure,value,unit\n");
-        text.Append(CultureInfo.InvariantCulture, $"name,{Cell(row.Draft.Name)},\n");
-        foreach (var part in ArrowTools.PartsOf(arrow))
-        {
-            text.Append(CultureInfo.InvariantCulture, $"{Cell(part.Key)},{Cell(part.Value)},\n");
-        }
+        var speaker = listener.Of(row.BowId);
+        IEnumerable<IReadOnlyList<string>> parts = ArrowTools.PartsOf(arrow).Select(p => Line(speaker.Say(p.Name), CsvText.Harmless(speaker.Say(p.Words)), ""));
+        var figures = reading.Figures.Select(f => Line(speaker.Say(f.Label), f.Value?.ToString("F" + (f.Decimals + 1), CultureInfo.InvariantCulture) ?? "", f.Unit));
+        return CsvText.Of([["part or figure", "value", "unit"], Line("name", CsvText.Harmless(row.Draft.Name), ""), .. parts, .. figures]);
 
-        foreach (var figure in reading.Figures)
-        {
-            text.Append(CultureInfo.InvariantCulture, $"{Cell(figure.Label)},{figure.Value?.ToString("F" + (figure.Decimals + 1), CultureInfo.InvariantCulture)},{Cell(figure.Unit)}\n");
-        }
-
-        return text.ToString();
-
-        static string Cell(string words)
-        {
-            var harmless = CatalogueCsv.Harmless(words);
-            return harmless.AsSpan().IndexOfAny(",\"\n") >= 0 ? $"\"{harmless.Replace("\"", "\"\"")}\"" : harmless;
-        }
+        static IReadOnlyList<string> Line(params string[] cells) => cells;
     }
 
     /// <summary>The arrow to scale: one unit of the drawing is an inch, and its width says so.</summary>
     public string Svg(string id)
     {
         var (row, arrow, reading, _) = Read(id);
+        var speaker = listener.Of(row.BowId);
         var width = N(arrow.CutLength + 2.5);
         var places = reading.Places;
         return $"""
@@ -63,7 +51,7 @@ public sealed class ArrowExport(ArrowStore arrows, BowStore bows, ComponentStore
             <path d="M{N(places.HalfLength)} -0.4V0.4" stroke="black" stroke-width="0.015" stroke-dasharray="0.08 0.06"/>
             <path d="M{N(places.BalancePoint)} 0.16l-0.12 0.24h0.24z"/>
             <path d="M0 0.6H{N(arrow.CutLength)}M0 0.54V0.66M{N(arrow.CutLength)} 0.54V0.66" fill="none" stroke="black" stroke-width="0.015"/>
-            <text x="{N(arrow.CutLength / 2)}" y="0.84" text-anchor="middle">{Show.Number(arrow.CutLength, 3)} in, balances at {Show.Number(places.BalancePoint, 2)} in</text>
+            <text x="{N(arrow.CutLength / 2)}" y="0.84" text-anchor="middle">{speaker.Say($"{Measure.Inches(arrow.CutLength, 3)}, balances at {Measure.Inches(places.BalancePoint)}")}</text>
             </svg>
             """;
     }
@@ -73,6 +61,7 @@ public sealed class ArrowExport(ArrowStore arrows, BowStore bows, ComponentStore
     {
         var (row, arrow, reading, bow) = Read(id);
         var now = clock.GetUtcNow();
+        var speaker = listener.Of(row.BowId);
         using var page = new PrintedPage($"Arrow card, {row.Draft.Name}", now);
         page.Text(row.Draft.Name, PrintedPage.Margin, page.Y + 14, 20, true);
         page.Text($"arrow card, {now:d MMMM yyyy}", PrintedPage.Width - PrintedPage.Margin, page.Y + 14, 10, right: true);
@@ -86,24 +75,32 @@ public sealed class ArrowExport(ArrowStore arrows, BowStore bows, ComponentStore
         page.Heading("Parts");
         foreach (var part in ArrowTools.PartsOf(arrow))
         {
-            page.Line(part.Key, part.Value);
+            page.Line(speaker.Say(part.Name), speaker.Say(part.Words));
         }
 
         page.Heading("Figures");
         foreach (var figure in reading.Figures)
         {
-            page.Line(figure.Label, $"{Show.Number(figure.Value ?? 0, figure.Decimals)} {figure.Unit}", figure is { Low: { } low, High: { } high } ? $"{Show.Number(low, figure.Decimals)} to {Show.Number(high, figure.Decimals)}{(figure.Word is { } word ? ", " + word : "")}" : "");
+            page.Line(speaker.Say(figure.Label), speaker.Say($"{figure.Text} {figure.ShownUnit}"), Band(speaker, figure));
         }
 
         foreach (var caution in reading.Cautions)
         {
             page.Y += 6;
-            page.Text($"Caution. {caution.Text}", PrintedPage.Margin, page.Y, 9, true, PrintedPage.Width - (2 * PrintedPage.Margin));
+            page.Text(speaker.Say($"Caution. {caution.Text}"), PrintedPage.Margin, page.Y, 9, true, PrintedPage.Width - (2 * PrintedPage.Margin));
             page.Y += 8;
         }
 
-        page.Text("Merganser. Total weight under 5 gr per lb can break a bow; the maker's minimum and local law come first.", PrintedPage.Margin, PrintedPage.Height - 30, 8);
+        page.Text(speaker.Say($"Merganser. An arrow under {Least} can break a bow; the maker's minimum and local law come first."), PrintedPage.Margin, PrintedPage.Height - 30, 8);
         return page.Finish();
+    }
+
+    private static Measure Least => new(ArrowCautions.LeastGrainsPerPound, Unit.GrainPerPound, 0);
+
+    private static string Band(Speaker speaker, Figure figure)
+    {
+        var band = figure.LowText is null ? "" : speaker.Say($"{figure.LowText} to {figure.HighText}");
+        return figure.Word is { } word ? speaker.Say($"{band}, {word}") : band;
     }
 
     private (ArrowRow Row, Arrow Arrow, ArrowReading Reading, string Bow) Read(string id)

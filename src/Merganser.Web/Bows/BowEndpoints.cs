@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
@@ -60,7 +61,7 @@ public sealed record BowInput(
         }
     }
 
-    private static readonly AllowedRange StepSize = new(0.0005, 1, "in", "what one step moves, measured at the part itself");
+    private static readonly AllowedRange StepSize = new(0.0005, 1, Unit.Inch, Why.StepAtThePart);
 
     /// <summary>The adjusters at their marks, checked.</summary>
     public IReadOnlyList<Adjuster> ReadAdjusters(IReadOnlyList<Adjuster> standing)
@@ -72,10 +73,10 @@ public sealed record BowInput(
             var at = standing.FirstOrDefault(a => a.Kind == adjuster.Kind)?.Position ?? 0;
             sizes[adjuster.Kind] = fields.Optional($"adjusters.{FactsJson.Word(adjuster.Kind)}.inchesPerStep", adjuster.InchesPerStep, Quantity.Length, StepSize)?.Value;
             fields.Check(adjuster.Lower >= -MostSteps && adjuster.Upper <= MostSteps && adjuster.Lower <= at && adjuster.Upper >= at,
-                $"adjusters.{FactsJson.Word(adjuster.Kind)}", "range", $"It stands at {Show.Number(at, 0)}: its travel must hold that step, and runs at most {MostSteps} steps either way.");
+                $"adjusters.{FactsJson.Word(adjuster.Kind)}", "range", new TravelHoldsStep(at, MostSteps));
         }
 
-        fields.Check(Adjusters.Select(a => a.Kind).Distinct().Count() == Adjusters.Count, "adjusters", "twice", "An adjuster is listed twice.");
+        fields.Check(Adjusters.Select(a => a.Kind).Distinct().Count() == Adjusters.Count, "adjusters", "twice", BowSays.ListedTwice);
         fields.ThrowIfAny();
         return [.. Adjusters.Select(a => AdjusterTable.Fresh(a.Kind) with { Lower = a.Lower, Upper = a.Upper, NeedsPress = a.NeedsPress, InchesPerStep = sizes[a.Kind] })];
     }
@@ -88,41 +89,44 @@ public sealed record BowInput(
 /// <param name="Room">What is left of its travel each way.</param>
 /// <param name="Places">The same words for every step from <paramref name="Lower"/> to <paramref name="Upper"/>.</param>
 public sealed record AdjusterView(
-    AdjusterKind Kind, string Name, TearAxis Axis, string StepUnit, int Position, int Lower, int Upper, bool NeedsPress, string Plus, string Minus,
-    double? InchesPerStep, SpacerSeats? Seats, string Standing, string Room, IReadOnlyList<string> Places)
+    AdjusterKind Kind, Message Name, TearAxis Axis, Message StepUnit, int Position, int Lower, int Upper, bool NeedsPress, Message Plus, Message Minus,
+    double? InchesPerStep, SpacerSeats? Seats, Message Standing, Message Room, IReadOnlyList<Message> Places)
 {
-    public static AdjusterView Of(Adjuster adjuster, Hand hand)
+    public static AdjusterView Of(Adjuster adjuster)
     {
-        var fact = AdjusterTable.Of(adjuster.Kind);
-        return new AdjusterView(adjuster.Kind, fact.Name, fact.Axis, fact.StepUnit, adjuster.Position, adjuster.Lower, adjuster.Upper, adjuster.NeedsPress,
-            fact.Order(1, hand), fact.Order(-1, hand), adjuster.InchesPerStep, adjuster.Seats, fact.Standing(adjuster.Position, hand), fact.Room(adjuster, hand),
-            [.. Enumerable.Range(adjuster.Lower, adjuster.Upper - adjuster.Lower + 1).Select(p => fact.Standing(p, hand))]);
+        var (kind, position) = (adjuster.Kind, adjuster.Position);
+        var (down, up) = adjuster.Left;
+        var places = Enumerable.Range(adjuster.Lower, adjuster.Upper - adjuster.Lower + 1).Select(p => new Standing(kind, p));
+        return new AdjusterView(
+            kind, new AdjusterName(kind), AdjusterTable.Of(kind).Axis, new Steps(kind, 1), position, adjuster.Lower, adjuster.Upper, adjuster.NeedsPress,
+            new Order(kind, 1), new Order(kind, -1), adjuster.InchesPerStep, adjuster.Seats, new Standing(kind, position), new Room(kind, down, up), [.. places]);
     }
 }
 
 /// <summary>A logged move in words, with where the adjuster stood before and after it.</summary>
 public sealed record MoveView(
-    string Id, AdjusterKind Adjuster, string Name, int From, int To, string Words, bool Correction, string? Corrects, string Note, string? PaperId,
-    string? AfterSetId, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal, string Before, string After)
+    string Id, AdjusterKind Adjuster, Message Name, int From, int To, Message Words, bool Correction, string? Corrects, string Note, string? PaperId,
+    string? AfterSetId, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal, Message Before, Message After)
 {
-    public static MoveView Of(MoveRow move, Hand hand)
+    public static MoveView Of(MoveRow move)
     {
-        var fact = AdjusterTable.Of(move.Adjuster);
-        return new MoveView(move.Id, move.Adjuster, fact.Name, move.From, move.To, fact.Order(move.To - move.From, hand), move.Correction, move.Corrects,
-            move.Note, move.PaperId, move.AfterSetId, move.HappenedAt, move.RecordedAt, move.Ordinal, fact.Standing(move.From, hand), fact.Standing(move.To, hand));
+        var kind = move.Adjuster;
+        return new MoveView(
+            move.Id, kind, new AdjusterName(kind), move.From, move.To, new Order(kind, move.To - move.From), move.Corrects is not null, move.Corrects, move.Note,
+            move.PaperId, move.AfterSetId, move.HappenedAt, move.RecordedAt, move.Ordinal, new Standing(kind, move.From), new Standing(kind, move.To));
     }
 }
 
 /// <summary>A bow with everything its page shows.</summary>
 public sealed record BowView(
-    string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<AdjusterView> Adjusters, IReadOnlyList<MoveView> Moves, string Line, FactorView Factor,
-    DisplayUnits Units, int Version, Next Next, DateTimeOffset? ArchivedAt, string? Unsound);
+    string Id, string ArcherId, Bow Bow, BowEntry Typed, IReadOnlyList<AdjusterView> Adjusters, IReadOnlyList<MoveView> Moves, Message Line, FactorView Factor,
+    DisplayUnits Units, int Version, Next Next, DateTimeOffset? ArchivedAt, Message? Unsound, string FirstLength);
 
 /// <summary>The bow factor that is in use, and the stated default it stands for.</summary>
-public sealed record FactorView(double Factor, double ModelSpread, string Why);
+public sealed record FactorView(double Factor, double ModelSpread, Message Why);
 
 /// <summary>What an adjuster is called and usually has, for a bow that is being entered.</summary>
-public sealed record AdjusterOffer(AdjusterKind Kind, string Name, string StepUnit, int Lower, int Upper, bool NeedsPress, bool Usual);
+public sealed record AdjusterOffer(AdjusterKind Kind, Message Name, Message StepUnit, int Lower, int Upper, bool NeedsPress, bool Usual);
 
 public static class BowEndpoints
 {
@@ -148,30 +152,29 @@ public static class BowEndpoints
             bows.TakeBack(id, moveId, ClientId.Checked(input.Id), input.LoggedWrongly);
             return View(bows.Get(id), bows, archers);
         });
-        api.MapGet("/adjusters", (string kind, string cams) => Offers(Words.Read<BowKind>("kind", kind), Words.Read<CamSystem>("cams", cams)));
+        api.MapGet("/adjusters", (string kind, string cams) => Offers(KnownWord.Read<BowKind>("kind", kind), KnownWord.Read<CamSystem>("cams", cams)));
     }
 
     private static AdjusterOffer[] Offers(BowKind kind, CamSystem cams)
     {
         var usual = AdjusterTable.Usual(kind, cams);
         return [.. AdjusterTable.Possible(kind).Select(AdjusterTable.Of)
-            .Select(f => new AdjusterOffer(f.Kind, f.Name, f.StepUnit, f.Lower, f.Upper, f.NeedsPress, usual.Contains(f.Kind)))];
+            .Select(f => new AdjusterOffer(f.Kind, new AdjusterName(f.Kind), new Steps(f.Kind, 1), f.Lower, f.Upper, f.NeedsPress, usual.Contains(f.Kind)))];
     }
 
     public static BowView View(BowRow row, BowStore bows, ArcherStore archers)
     {
         var factor = BowFactor.For(row.Bow);
-        var moves = bows.Moves(row.Id).Select(m => MoveView.Of(m, row.Bow.Hand)).ToArray();
-        return new BowView(row.Id, row.ArcherId, row.Bow, row.Typed, [.. row.Adjusters.Select(a => AdjusterView.Of(a, row.Bow.Hand))], moves, Line(row.Bow),
+        var moves = bows.Moves(row.Id).Select(MoveView.Of).ToArray();
+        return new BowView(row.Id, row.ArcherId, row.Bow, row.Typed, [.. row.Adjusters.Select(AdjusterView.Of)], moves, Line(row.Bow),
             new FactorView(factor.Factor, factor.ModelSpread, factor.Why), archers.Get(row.ArcherId).Archer.Units ?? DisplayUnits.Trade, row.Version, Unsound.Guard(row.Unsound, NextFor(row.Bow)),
-            row.ArchivedAt, row.Unsound?.Words);
+            row.ArchivedAt, row.Unsound?.Words, FormattableString.Invariant($"{row.Bow.FirstCut:0.#}"));
     }
 
     /// <summary>The bow in one line: kind, hand, weight.</summary>
-    public static string Line(Bow bow) =>
-        $"{bow.Kind}, {(bow.Hand == Hand.Right ? "right" : "left")}-handed, {Show.Number(bow.DrawWeight, 1)} lb{(bow.MeasuredWeight is null ? " marked" : "")}";
+    public static Message Line(Bow bow) => new BowLine(bow.Kind, Measure.Pounds(bow.DrawWeight), bow.MeasuredWeight is null);
 
     private static Next NextFor(Bow bow) => bow.MeasuredWeight is null
-        ? new Next("Measure the draw weight on a scale.", "A marked weight can be several pounds off, and the spine follows it.", "measureWeight", "Go to the draw weight", "Choose the arrow", "arrow")
-        : new Next("The bow is measured: choose the arrow.", "Spine, length and point follow from these figures.", "arrow", "Choose the arrow");
+        ? new Next(BowSays.MeasureTheDrawWeight, BowSays.MarkedWeightCanBeOff, "measureWeight", BowSays.GoToTheDrawWeight, BowSays.ChooseTheArrow, "arrow")
+        : new Next(BowSays.BowIsMeasured, BowSays.ArrowFollows, "arrow", BowSays.ChooseTheArrow);
 }

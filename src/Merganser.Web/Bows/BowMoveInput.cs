@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Guard;
 
@@ -29,10 +30,10 @@ public sealed record BowMoveInput(
     {
         var id = ClientId.Checked(Id);
         var fields = new FieldReader();
-        fields.Check((Note?.Length ?? 0) <= LongestNote, "note", "too-long", $"At most {LongestNote} characters.");
-        fields.Check(Yoke is not null || Spacers is not null || (Adjuster is not null && To is not null), "adjuster", "missing", "Say which adjuster was moved, and to where.");
-        fields.Check(Yoke is null or { Left: not 0 } or { Right: not 0 }, "yoke", "nothing-moved", "Nothing was twisted.");
-        fields.Check(Spacers is null or { Top: not 0 } or { Bottom: not 0 }, "spacers", "nothing-moved", "Nothing was moved.");
+        fields.Check((Note?.Length ?? 0) <= LongestNote, "note", "too-long", new TooLong(LongestNote));
+        fields.Check(Yoke is not null || Spacers is not null || (Adjuster is not null && To is not null), "adjuster", "missing", BowSays.WhichAdjuster);
+        fields.Check(Yoke is null or { Left: not 0 } or { Right: not 0 }, "yoke", "nothing-moved", BowSays.NothingTwisted);
+        fields.Check(Spacers is null or { Top: not 0 } or { Bottom: not 0 }, "spacers", "nothing-moved", BowSays.NothingMoved);
         fields.ThrowIfAny();
         if (Yoke is { } yoke)
         {
@@ -48,10 +49,10 @@ public sealed record BowMoveInput(
 
         return [New(id, Adjuster!.Value, To!.Value, null)];
 
-        NewMove New(string moveId, AdjusterKind kind, int to, SpacerSeats? seats) => new(moveId, bowId, null, kind, to, null, Note?.Trim() ?? "", HappenedAt, seats);
+        NewMove New(string moveId, AdjusterKind kind, int to, SpacerSeats? seats) => new(moveId, bowId, null, new MoveWanted(kind, to, null, Note?.Trim() ?? "", HappenedAt, seats));
 
         Adjuster Standing(AdjusterKind kind) => bow.Adjusters.FirstOrDefault(a => a.Kind == kind)
-            ?? throw new RefusedException("no-adjuster", $"This bow has no {AdjusterTable.Of(kind).Name.ToLowerInvariant()} on its list.", new FieldProblem("adjuster", "no-adjuster", $"Tick \"{AdjusterTable.Of(kind).Name}\" among its adjusters first."));
+            ?? throw RefusedException.At("adjuster", "no-adjuster", new NoSuchAdjuster(kind));
     }
 
     /// <summary>Ids of the parts of one act follow from the act's own, so that a retry is safe.</summary>

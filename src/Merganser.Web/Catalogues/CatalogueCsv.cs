@@ -2,7 +2,9 @@ using System.Text;
 using CsvHelper;
 using Merganser.Core.Arrows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Data;
+using Merganser.Web.Printing;
 
 namespace Merganser.Web.Catalogues;
 
@@ -15,38 +17,19 @@ public static class CatalogueCsv
     /// <summary>Most rows that are read at once.</summary>
     public const int MostRows = 50_000;
 
-    private const string FormulaStarts = "=+-@\t\r";
-    private static readonly CsvWriterOptions Written = new() { NewLine = "\n" };
-
     /// <summary>The rows of one class, ids first.</summary>
     public static string Write(ComponentClass kind, IEnumerable<ComponentRow> rows)
     {
-        using var text = new StringWriter();
-        using var csv = CsvWriter.Create(text, Written, true);
         var fields = ComponentTable.Fields(kind);
-        csv.WriteField("id");
-        csv.WriteField("class");
-        foreach (var field in fields)
-        {
-            csv.WriteField(field.Name);
-        }
+        IReadOnlyList<string> header = ["id", "class", .. fields.Select(f => f.Name)];
+        return CsvText.Of(rows.Where(r => r.Class == kind).Select(r => Cells(r, fields)).Prepend(header));
+    }
 
-        csv.EndRecord();
-        foreach (var row in rows.Where(r => r.Class == kind))
-        {
-            var texts = ComponentTable.Write(row.Part);
-            csv.WriteField(row.Id);
-            csv.WriteField(FactsJson.Word(kind));
-            foreach (var field in fields)
-            {
-                csv.WriteField(field.Kind == ComponentFieldKind.Text ? Harmless(texts[field.Name]) : texts[field.Name]);
-            }
-
-            csv.EndRecord();
-        }
-
-        csv.Flush();
-        return text.ToString();
+    private static IReadOnlyList<string> Cells(ComponentRow row, IReadOnlyList<ComponentField> fields)
+    {
+        var texts = ComponentTable.Write(row.Part);
+        var cells = fields.Select(f => f.Kind == ComponentFieldKind.Text ? CsvText.Harmless(texts[f.Name]) : texts[f.Name]);
+        return [row.Id, FactsJson.Word(row.Class), .. cells];
     }
 
     /// <summary>Reads a table; the first line is its header.</summary>
@@ -57,7 +40,7 @@ public static class CatalogueCsv
         using var csv = CsvReader.FromText(text, new CsvReaderOptions { HasHeader = false });
         if (!csv.Read() || csv.FieldCount == 0 || Cells(csv.FieldCount).All(string.IsNullOrWhiteSpace))
         {
-            throw new RefusedException("csv-empty", "There is no header line: the first line names the columns.");
+            throw new RefusedException("csv-empty", new Verbatim("There is no header line: the first line names the columns."));
         }
 
         var header = Cells(csv.FieldCount);
@@ -66,7 +49,7 @@ public static class CatalogueCsv
         {
             if (rows.Count == MostRows)
             {
-                throw new RefusedException("csv-rows", $"More than {MostRows} rows are refused: split the file.");
+                throw new RefusedException("csv-rows", new Verbatim($"More than {MostRows} rows are refused: split the file."));
             }
 
             if (rows.Count % 1000 == 0)
@@ -79,13 +62,8 @@ public static class CatalogueCsv
 
         return new CsvTable([.. header.Select(h => h.Trim())], rows);
 
-        string[] Cells(int count) => [.. Enumerable.Range(0, count).Select(i => i < csv.FieldCount ? Plain(csv.GetString(i)) : "")];
+        string[] Cells(int count) => [.. Enumerable.Range(0, count).Select(i => i < csv.FieldCount ? CsvText.Plain(csv.GetString(i)) : "")];
     }
-
-    /// <summary>A cell that no spreadsheet runs.</summary>
-    public static string Harmless(string text) => text.Length > 0 && FormulaStarts.Contains(text[0]) || text.StartsWith('\'') ? $"'{text}" : text;
-
-    private static string Plain(string cell) => cell.StartsWith('\'') ? cell[1..] : cell;
 
     private static string Text(byte[] bytes)
     {
@@ -101,7 +79,7 @@ public static class CatalogueCsv
         }
         catch (DecoderFallbackException)
         {
-            throw new RefusedException("csv-encoding", "The file is not UTF-8: save it as \"CSV UTF-8\" and try again. Nothing was written.");
+            throw new RefusedException("csv-encoding", new Verbatim("The file is not UTF-8: save it as \"CSV UTF-8\" and try again. Nothing was written."));
         }
     }
 }

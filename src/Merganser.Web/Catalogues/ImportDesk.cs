@@ -1,14 +1,16 @@
 using System.Collections.Concurrent;
 using Merganser.Core.Arrows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Data;
+using Merganser.Web.Words;
 
 namespace Merganser.Web.Catalogues;
 
 public enum ImportState { Read, Checking, Checked, Writing, Written, Cancelled, Failed }
 
 /// <summary>What is wrong with one cell, and the cure.</summary>
-public sealed record ImportProblem(int Row, string Column, string Message);
+public sealed record ImportProblem(int Row, string Column, Message Message);
 
 /// <summary>One field of a part that the import would change.</summary>
 public sealed record ImportDifference(string Field, string From, string To);
@@ -33,7 +35,7 @@ public sealed record ImportChange(int Row, string Id, string Name, IReadOnlyList
 /// <param name="Preview">The first rows as texts.</param>
 /// <param name="Message">Why it failed, or null.</param>
 public sealed record ImportView(
-    string Id, ImportState State, ComponentClass Class, IReadOnlyList<string> Columns, IReadOnlyDictionary<string, string> Fields, IReadOnlyDictionary<string, string> Mapping, int Rows, int Done, int Good, int Changed,
+    string Id, ImportState State, ComponentClass Class, IReadOnlyList<string> Columns, IReadOnlyDictionary<string, Message> Fields, IReadOnlyDictionary<string, string> Mapping, int Rows, int Done, int Good, int Changed,
     IReadOnlyList<ImportChange> Changes, IReadOnlyList<ImportProblem> Problems, int ProblemCount, IReadOnlyList<IReadOnlyList<string>> Preview, string? Message);
 
 /// <summary>Imports in work. Nothing is written until it is confirmed; any of them can be cancelled.</summary>
@@ -84,7 +86,7 @@ public sealed class ImportDesk(ComponentStore components)
         var import = Find(id);
         if (import.State != ImportState.Checked || import.Parts.Count == 0)
         {
-            throw new RefusedException("import-state", "There is nothing to write: no row could be read, or it is not checked yet.");
+            throw new RefusedException("import-state", new Verbatim("There is nothing to write: no row could be read, or it is not checked yet."));
         }
 
         import.State = ImportState.Writing;
@@ -142,7 +144,7 @@ public sealed class ImportDesk(ComponentStore components)
                 var part = ComponentTable.Read(import.Class, fields.ToDictionary(f => f.Name, f => (string?)row[f.At]));
                 if (classAt is { } stated && row[stated].Trim() is { Length: > 0 } word && FactsJson.TryEnum<ComponentClass>(word) != import.Class)
                 {
-                    Problem(line, import.Table.Columns[stated], $"This row says it is a {word}: import it as that, not as a {FactsJson.Word(import.Class)}.");
+                    Problem(line, import.Table.Columns[stated], new Verbatim($"This row says it is a {word}: import it as that, not as a {FactsJson.Word(import.Class)}."));
                     import.Done++;
                     continue;
                 }
@@ -150,11 +152,11 @@ public sealed class ImportDesk(ComponentStore components)
                 var id = idAt is { } at && row[at].Trim() is { Length: > 0 and <= 80 } given ? given : $"{FactsJson.Word(import.Class)}-{Guid.NewGuid()}";
                 if (!ids.TryAdd(id, line))
                 {
-                    Problem(line, "id", $"The same id stands in row {ids[id]}: one of the two rows goes, or gets another id.");
+                    Problem(line, "id", new Verbatim($"The same id stands in row {ids[id]}: one of the two rows goes, or gets another id."));
                 }
                 else if (known.TryGetValue(id, out var before) && before.Class != import.Class)
                 {
-                    Problem(line, "id", $"\"{id}\" is the id of a {FactsJson.Word(before.Class)}: a component stays what it is. Take the id out, or import it as that.");
+                    Problem(line, "id", new Verbatim($"\"{id}\" is the id of a {FactsJson.Word(before.Class)}: a component stays what it is. Take the id out, or import it as that."));
                 }
                 else
                 {
@@ -179,7 +181,7 @@ public sealed class ImportDesk(ComponentStore components)
         (import.Parts, import.Problems, import.ProblemCount, import.Changes) = (parts, problems, count, changed);
         import.State = ImportState.Checked;
 
-        void Problem(int row, string column, string message)
+        void Problem(int row, string column, Message message)
         {
             count++;
             if (problems.Count < MostProblems)
@@ -197,8 +199,8 @@ public sealed class ImportDesk(ComponentStore components)
         var best = Enum.GetValues<ComponentClass>().MaxBy(Known);
         if (Known(best) > Known(kind))
         {
-            var words = $"These are the columns of a {FactsJson.Word(best)}: {Known(best)} of them are known there, {Known(kind)} in a {FactsJson.Word(kind)}. Import the table as {FactsJson.Word(best)}s.";
-            throw new RefusedException("class", words, new FieldProblem("kind", "class", words));
+            var words = new Verbatim($"These are the columns of a {FactsJson.Word(best)}: {Known(best)} of them are known there, {Known(kind)} in a {FactsJson.Word(kind)}. Import the table as {FactsJson.Word(best)}s.");
+            throw RefusedException.At("kind", "class", words);
         }
     }
 
@@ -212,7 +214,7 @@ public sealed class ImportDesk(ComponentStore components)
     /// <summary>A column belongs to a field when its header is the field's name or label, whatever its case, spaces and signs.</summary>
     private static Dictionary<string, string> Guess(ComponentClass kind, IReadOnlyList<string> columns)
     {
-        var wanted = ComponentTable.Fields(kind).Select(f => (f.Name, Keys: new[] { Key(f.Name), Key(f.Label) })).Append((Name: "id", Keys: ["id"]));
+        var wanted = ComponentTable.Fields(kind).Select(f => (f.Name, Keys: new[] { Key(f.Name), Key(Speaker.Trade.Say(f.Label)) })).Append((Name: "id", Keys: ["id"]));
         return wanted.Select(w => (w.Name, Column: columns.FirstOrDefault(c => w.Keys.Contains(Key(c))))).Where(m => m.Column is not null).ToDictionary(m => m.Name, m => m.Column!);
     }
 

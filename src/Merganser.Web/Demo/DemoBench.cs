@@ -1,11 +1,12 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Dozens;
 using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
+using Merganser.Core.Tuning;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Dozens;
-using Merganser.Web.Paper;
 
 namespace Merganser.Web.Demo;
 
@@ -16,7 +17,7 @@ public sealed class DemoClock(DateTimeOffset now) : TimeProvider
 }
 
 /// <summary>The demo's bench: an invented island club in the week before its autumn field shoot.</summary>
-public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arrows, PaperStore papers, SetupStore setups, DozenStore dozens, DozenDesk dozenDesk, PaperDesk paperDesk)
+public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arrows, PaperStore papers, SetupStore setups, DozenStore dozens, DozenDesk dozenDesk)
 {
     private const string Brindle = "22222222-0000-4000-8000-000000000001";
     private const string TallOsk = "22222222-0000-4000-8000-000000000002";
@@ -48,39 +49,52 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
     {
         (double X, double Y)[] stray = [(.08, -.05), (-.10, .07), (.04, .11), (-.06, -.09), (.12, .03), (-.03, .06), (.07, -.10), (-.09, -.02), (.02, .08), (.05, .01)];
         var plan = new SessionPlan(SessionKind.Tune, null, SessionPlan.Usual[1].Stages, SessionPlan.UntilClear, false, null);
-        var paper = papers.Start("55555555-0000-4000-8000-000000000003", Tansel, Version(5), Tolerances.Usual, Entry.Parse("3", Quantity.Distance), false, plan);
+        var paper = Paper(3, Tansel, 5, "3", plan);
         var (shot, move, stage) = (0, 0, 1);
-        while (paper.AcceptedAt is null && shot < 60)
+        while (paper.Session.AcceptedAt is null && shot < 60)
         {
             var at = bows.Get(Tansel).Adjusters.ToDictionary(a => a.Kind, a => a.Position);
             var (x, y) = stray[shot++ % stray.Length];
-            var tear = new Tear((stage == 1 ? .95 : .58) + (.24 * at[AdjusterKind.PlungerTension]) + (.05 * at[AdjusterKind.PointWeight]) + x, 1.15 + (.36 * at[AdjusterKind.NockingPoint]) + y);
-            Shoot(paper.Sets[^1].Id, 60 + shot, [(tear.X, tear.Y)]);
-            var view = paperDesk.View(paper.Id);
-            paper = view.Next.Action switch
+            var right = (stage == 1 ? .95 : .58) + (.24 * at[AdjusterKind.PlungerTension]) + (.05 * at[AdjusterKind.PointWeight]) + x;
+            Shoot(paper, 60 + shot, [(right, 1.15 + (.36 * at[AdjusterKind.NockingPoint]) + y)]);
+            paper = papers.Get(paper.Id);
+            var session = paper.Session;
+            paper = session.Next.Action switch
             {
-                "nextStage" => papers.StartSet(paper.Id, new NewSet($"55555555-1111-4000-8000-{stage++:000000000000}", Entry.Parse("6", Quantity.Distance), false)),
-                "accept" => papers.Accept(paper.Id, true),
-                _ when view.Advice.Move is { } advised => papers.Move(paper.Id, new NewMove($"66666666-0000-4000-8000-{100 + move++:000000000000}", Tansel, paper.Id, advised.Kind, advised.To, null, "", null)),
-                _ => papers.Get(paper.Id),
+                "nextStage" => NextStage($"55555555-1111-4000-8000-{stage++:000000000000}"),
+                "accept" => papers.Append(paper.Id, $"{paper.Id}-accepted", s => SessionActs.Accept(s, $"{paper.Id}-accepted")),
+                _ when session.Advice.Move is { } advised => Move(paper.Id, 100 + move++, advised.Kind, advised.To),
+                _ => paper,
             };
+        }
+
+        PaperRow NextStage(string id)
+        {
+            var six = Entry.Parse("6", Quantity.Distance);
+            return papers.Append(paper.Id, id, s => SessionActs.Begin(s, id, s.NextStage!, six, SetPurpose.Session, Version(5)));
         }
     }
 
     /// <summary>The longbow's session: a high tail that no nocking point answers.</summary>
     private void ShootStubborn()
     {
-        var paper = papers.Start("55555555-0000-4000-8000-000000000004", Hearthwood, Version(6), Tolerances.Usual, Entry.Parse("5", Quantity.Distance), true);
+        var paper = Paper(4, Hearthwood, 6, "5", fletched: true);
         (int Set, int To)[] moves = [(41, -3), (42, -5), (43, -6)];
         foreach (var (set, to) in moves)
         {
-            Shoot(paper.Sets[^1].Id, set, [(.05, .86 + (.01 * set % .05)), (-.04, .94), (.06, .80)]);
-            paper = papers.Move(paper.Id, new NewMove($"66666666-0000-4000-8000-{200 + set:000000000000}", Hearthwood, paper.Id, AdjusterKind.NockingPoint, to, null, "", null));
+            Shoot(paper, set, [(.05, .86 + (.01 * set % .05)), (-.04, .94), (.06, .80)]);
+            paper = Move(paper.Id, 200 + set, AdjusterKind.NockingPoint, to);
         }
 
-        Shoot(paper.Sets[^1].Id, 44, [(.02, .83), (.07, .90), (-.03, .88)]);
-        papers.Note(paper.Id, "eeeeeeee-0000-4000-8000-000000000001", "spine", "nothing", "the next two shafts tear the same");
-        papers.Note(paper.Id, "eeeeeeee-0000-4000-8000-000000000002", "face", "nothing", "ten at the bale, no change");
+        Shoot(paper, 44, [(.02, .83), (.07, .90), (-.03, .88)]);
+        Answer(paper.Id, 1, RungKind.Spine, "the next two shafts tear the same");
+        Answer(paper.Id, 2, RungKind.Face, "ten at the bale, no change");
+    }
+
+    private void Answer(string paperId, int number, RungKind rung, string note)
+    {
+        var id = $"eeeeeeee-0000-4000-8000-{number:000000000000}";
+        papers.Append(paperId, id, _ => [new NewAct(id, new RungAnswered(rung, "nothing", note))]);
     }
 
     /// <summary>The recurve's eight through paper: bare and turned, then the first of them with vanes.</summary>
@@ -122,7 +136,7 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         {
             foreach (var step in Assembly.Steps)
             {
-                Enter(id, number++, new DozenEntry("tick", Number: arrow, Word: step.Code));
+                Enter(id, number++, new DozenEntry("tick", Number: arrow, Word: FactsJson.Word(step.Code)));
             }
 
             Enter(id, number++, new DozenEntry("made", Number: arrow, Value: 304.4 + Math.Round(.4 * Math.Sin(arrow * 2.1), 1), Word: "built"));
@@ -195,7 +209,7 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
     private void Skip(string bowId, int number, CheckKind kind, string reason) =>
         setups.Find(bowId, $"bbbbbbbb-0000-4000-8000-{number:000000000000}", new CheckFinding(kind, null, null, reason), "");
 
-    private static NewMove Turn(int number, string bowId, AdjusterKind kind, int to) => new($"66666666-0000-4000-8000-{number:000000000000}", bowId, null, kind, to, null, "", null);
+    private static NewMove Turn(int number, string bowId, AdjusterKind kind, int to) => new($"66666666-0000-4000-8000-{number:000000000000}", bowId, null, new MoveWanted(kind, to));
 
     private void HangBows()
     {
@@ -239,27 +253,42 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
 
     private void ShootCompound()
     {
-        var paper = papers.Start("55555555-0000-4000-8000-000000000001", Brindle, Version(1), Tolerances.Usual, Entry.Parse("3", Quantity.Distance), false);
-        Shoot(paper.Sets[^1].Id, 1, [(-1.31, .02), (-1.10, .18), (-1.25, .07)]);
-        paper = papers.Move(paper.Id, new NewMove("66666666-0000-4000-8000-000000000001", Brindle, paper.Id, AdjusterKind.YokePair, 1, null, "", null));
-        Shoot(paper.Sets[^1].Id, 2, [(-.94, .09), (-.66, -.07), (-.83, .12), (.35, .9), (-.70, .02), (-.87, .08)]);
-        papers.Mark("77777777-0000-4000-8000-000000000204", "88888888-0000-4000-8000-000000000001", "the rest did not drop");
+        var paper = Paper(1, Brindle, 1, "3");
+        Shoot(paper, 1, [(-1.31, .02), (-1.10, .18), (-1.25, .07)]);
+        paper = Move(paper.Id, 1, AdjusterKind.YokePair, 1);
+        Shoot(paper, 2, [(-.94, .09), (-.66, -.07), (-.83, .12), (.35, .9), (-.70, .02), (-.87, .08)]);
+        papers.Judge("77777777-0000-4000-8000-000000000204", "88888888-0000-4000-8000-000000000001", "the rest did not drop", false);
     }
 
     private void ShootRecurve()
     {
-        var paper = papers.Start("55555555-0000-4000-8000-000000000002", TallOsk, Version(4), Tolerances.Usual, Entry.Parse("6", Quantity.Distance), false);
-        Shoot(paper.Sets[^1].Id, 3, [(.42, .71), (.58, .60), (.49, .66)]);
-        paper = papers.Move(paper.Id, new NewMove("66666666-0000-4000-8000-000000000002", TallOsk, paper.Id, AdjusterKind.NockingPoint, -3, null, "", null));
-        Shoot(paper.Sets[^1].Id, 4, [(.55, .04), (.47, -.06), (.61, .02), (.44, .09)]);
+        var paper = Paper(2, TallOsk, 4, "6");
+        Shoot(paper, 3, [(.42, .71), (.58, .60), (.49, .66)]);
+        paper = Move(paper.Id, 2, AdjusterKind.NockingPoint, -3);
+        Shoot(paper, 4, [(.55, .04), (.47, -.06), (.61, .02), (.44, .09)]);
     }
 
-    private void Shoot(string setId, int set, (double X, double Y)[] tears)
+    private PaperRow Paper(int number, string bowId, int arrow, string distance, SessionPlan? plan = null, bool fletched = false)
+    {
+        var first = Entry.Parse(distance, Quantity.Distance);
+        plan ??= new SessionPlan(SessionKind.Tune, null, [new PlannedStage(first.Value, fletched)], SessionPlan.UntilClear, false, null);
+        return papers.Start(new NewPaper($"55555555-0000-4000-8000-{number:000000000000}", bowId, Version(arrow), Tolerances.Usual, plan, first));
+    }
+
+    private PaperRow Move(string paperId, int number, AdjusterKind kind, int to)
+    {
+        var id = $"66666666-0000-4000-8000-{number:000000000000}";
+        return papers.Append(paperId, id, s => SessionActs.Move(s, id, new MoveWanted(kind, to)));
+    }
+
+    private void Shoot(PaperRow paper, int set, (double X, double Y)[] tears)
     {
         for (var i = 0; i < tears.Length; i++)
         {
             var point = new Hole(.3 * i, -.2 * i);
-            papers.AddShot(setId, new NewShot($"77777777-0000-4000-8000-0000000{set:000}{i + 1:00}", point, new Hole(point.X + tears[i].X, point.Y + tears[i].Y), SheetSide.ShootingSide));
+            var tail = new Hole(point.X + tears[i].X, point.Y + tears[i].Y);
+            var marked = new Marked(point, tail, null, SheetSide.ShootingSide);
+            papers.Mark(paper.Session.Now.Id, $"77777777-0000-4000-8000-0000000{set:000}{i + 1:00}", marked);
         }
     }
 }

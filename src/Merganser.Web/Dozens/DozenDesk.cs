@@ -1,6 +1,7 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
@@ -32,14 +33,14 @@ public sealed record ShaftView(int Number, double? RunOut, string? Grade, double
 /// <summary>One arrow of the tray: which pieces, what it weighs, how far it is; a retired one says why and is never shot.</summary>
 public sealed record TrayArrow(
     int Number, IReadOnlyDictionary<string, IReadOnlyList<int>> Pieces, double Total, double Deviation, IReadOnlyDictionary<string, double> Deviations, double FrontOfCenter,
-    IReadOnlyList<string> Ticked, ArrowState State, double? Built, double? GlueAndWrap, double? Balance, double? BuiltFrontOfCenter, string? NockMark, string? Paper, bool Retired, string? Note, string? RetiredWhy, IReadOnlyDictionary<string, string> TickIds);
+    IReadOnlyList<string> Ticked, ArrowState State, double? Built, double? GlueAndWrap, double? Balance, double? BuiltFrontOfCenter, Message? NockMark, Message? Paper, bool Retired, string? Note, Message? RetiredWhy, IReadOnlyDictionary<string, string> TickIds);
 
 /// <summary>The match with what it buys.</summary>
 public sealed record MatchView(
-    double Spread, double Bound, bool Proven, string? Binds, double ByChance, double OppositeOrder, Worth Bought, Worth Chance, double FrontOfCenterSpread, string Words, bool Stale);
+    double Spread, double Bound, bool Proven, string? Binds, double ByChance, double OppositeOrder, Worth Bought, Worth Chance, double FrontOfCenterSpread, Message Words, bool Stale);
 
 /// <summary>Heads on the straightest arrows.</summary>
-public sealed record HeadView(IReadOnlyList<PieceView> Pieces, IReadOnlyList<HeadOn> Heads, double? Spread, double? BestSpread, string Words, int? Practice);
+public sealed record HeadView(IReadOnlyList<PieceView> Pieces, IReadOnlyList<HeadOn> Heads, double? Spread, double? BestSpread, Message Words, int? Practice);
 
 /// <summary>One head on one arrow.</summary>
 public sealed record HeadOn(int Arrow, int Head, double Total);
@@ -47,7 +48,7 @@ public sealed record HeadOn(int Arrow, int Head, double Total);
 /// <summary>A dozen as its page shows it.</summary>
 public sealed record DozenView(
     string Id, string BowId, string Name, string ArrowName, int ArrowVersion, DozenPlan Plan, DateTimeOffset StartedAt, IReadOnlyList<PieceClassView> Classes, ScaleCheck? Check, string? CheckEntryId,
-    IReadOnlyList<ShaftView> Shafts, MatchView? Match, IReadOnlyList<TrayArrow> Tray, HeadView Heads, IReadOnlyList<AssemblyStep> Steps, string? LastEntryId, string? Changed, Next Next, string State);
+    IReadOnlyList<ShaftView> Shafts, MatchView? Match, IReadOnlyList<TrayArrow> Tray, HeadView Heads, IReadOnlyList<AssemblyStep> Steps, string? LastEntryId, Message? Changed, Next Next, Message State);
 
 /// <summary>Reads a dozen's entries and puts together what its page shows.</summary>
 public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrows)
@@ -81,7 +82,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
         var view = match is null ? null : MatchOf(row, match, classes, bow, tray);
         var heads = HeadsOf(row, tray, shafts);
         var newest = arrows.Get(version.ArrowId).Kept;
-        var changed = newest is { } kept && kept.Id != version.Id ? $"{version.Typed.Name} has a version {kept.Number} by now; this dozen is built to version {version.Number}." : null;
+        var changed = newest is { } kept && kept.Id != version.Id ? new NewerVersion(version.Typed.Name, kept.Number, version.Number) : null;
         return new DozenView(row.Id, row.BowId, row.Plan.Name, version.Typed.Name, version.Number, row.Plan, row.StartedAt, classes,
             check is null ? null : new ScaleCheck(check.Entry.Second ?? 0, check.Entry.Value ?? 0), check?.Id, shafts, view, tray, heads, Assembly.Steps, row.Entries.LastOrDefault()?.Id, changed,
             Unsound.Guard(owner.Unsound, NextOf(row, classes, check, view, tray), mayGoOn: true), StateOf(classes, view, tray));
@@ -118,8 +119,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
         var begun = Begun(row);
         if (begun.Length > 0)
         {
-            var which = begun.Length == 1 ? $"Arrow {begun[0]} is" : $"Arrows {string.Join(", ", begun)} are";
-            throw new RefusedException("begun", $"{which} begun: another match would take them apart. Take their ticks back first, or build on with this match.");
+            throw new RefusedException("begun", new ArrowsBegun(begun));
         }
     }
 
@@ -128,7 +128,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
     public static IReadOnlyList<(string Id, DozenEntry Entry)> Unchanged(DozenRow before, DozenRow now, string act, DozenEntry found) =>
         before.Entries.Count == now.Entries.Count && before.Entries.LastOrDefault()?.Id == now.Entries.LastOrDefault()?.Id
             ? [(act, found)]
-            : throw new RefusedException("changed", "Something was entered while the match was sought: match again.");
+            : throw new RefusedException("changed", DozenSays.EnteredMeanwhile);
 
     private static DozenEntryRow? LastMatch(DozenRow row) => row.Entries.LastOrDefault(e => e.Entry.Kind == "match");
 
@@ -209,21 +209,21 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
                 var total = found.Totals[i] / 10.0;
                 return new TrayArrow(number, classes.Select((c, k) => (c.Name, pieces[k])).ToDictionary(p => p.Name, p => p.Item2), total, total - mean,
                     classes.Select((c, k) => (c.Name, own[i][k] - means[k])).ToDictionary(p => p.Name, p => p.Item2), focs[i], ticks, Assembly.StateOf(ticks), built, built - total - rest, balance,
-                    balance is { } at ? 100 * ((at / arrow.CutLength) - 0.5) : null, Made("nock")?.Note ?? NockDesk.MarkOf(row, number, arrow.VaneCount), Made("paper")?.Note ?? NockDesk.PaperOf(row, number, arrow.VaneCount), why is not null, Made("note")?.Note, why, ticked);
+                    balance is { } at ? 100 * ((at / arrow.CutLength) - 0.5) : null, Own(Made("nock")?.Note) ?? NockDesk.MarkOf(row, number, arrow.VaneCount), Own(Made("paper")?.Note) ?? NockDesk.PaperOf(row, number, arrow.VaneCount), why is not null, Made("note")?.Note, why, ticked);
             }),
         ];
     }
 
     /// <summary>Why an arrow is out of use: somebody retired it, or its shaft is to be destroyed.</summary>
-    private static string? WhyRetired(DozenRow row, DozenEntryRow match, int number, IReadOnlyList<IReadOnlyList<int>> pieces, PieceClassView[] classes, ShaftView[] shafts)
+    private static Message? WhyRetired(DozenRow row, DozenEntryRow match, int number, IReadOnlyList<IReadOnlyList<int>> pieces, PieceClassView[] classes, ShaftView[] shafts)
     {
         var at = Array.FindIndex(classes, c => c.Name == "Shaft");
         if (at >= 0 && shafts.FirstOrDefault(s => s.Destroyed && pieces[at].Contains(s.Number)) is { } shaft)
         {
-            return $"shaft {shaft.Number} is {shaft.Note}: destroyed, not shot";
+            return new ShaftDestroyed(shaft.Number, shaft.Note!);
         }
 
-        return MadeOf(row, match, number, "retired")?.Note is { Length: > 0 } note ? note : null;
+        return MadeOf(row, match, number, "retired")?.Note is { Length: > 0 } note ? new Verbatim(note) : null;
     }
 
     /// <summary>True for an arrow that is not shot: retired, or of a shaft that is to be destroyed. Before a match, arrow and shaft have one number.</summary>
@@ -246,8 +246,8 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
         var chance = found.ByChance / 10;
         var bought = Worth.Of(bow, mean, spread, Yards);
         var stale = row.Entries.Any(e => e.Ordinal > match.Ordinal && e.Entry.Kind is "piece" && e.Entry.Class != Heads);
-        var binds = found.Bound.Binds is { } name ? $" {name}s bind: spares of that class would help." : "";
-        var words = found.Proven ? $"Proven best: no assignment of these pieces lies closer than {Show.Number(spread, 1)} gr.{binds}" : $"Within {Show.Number(spread - (found.Bound.Tenths / 10.0), 1)} gr of what is possible.{binds}";
+        var by = found.Proven ? spread : spread - (found.Bound.Tenths / 10.0);
+        var words = new MatchIs(found.Proven, Measure.Grains(by), found.Bound.Binds);
         return new MatchView(spread, found.Bound.Tenths / 10.0, found.Proven, found.Bound.Binds, chance, found.OppositeOrder / 10.0, bought, Worth.Of(bow, mean, chance, Yards),
             tray.Max(t => t.FrontOfCenter) - tray.Min(t => t.FrontOfCenter), words, stale);
     }
@@ -260,16 +260,14 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
         var wanted = Math.Min(6, Math.Min(use.Length, pieces.Count));
         if (wanted < 2)
         {
-            return new HeadView(pieces, [], null, null, pieces.Count == 0 ? "Weigh the heads, then the straightest four to six arrows get them." : "Match the dozen first, then the straightest arrows get heads.", null);
+            return new HeadView(pieces, [], null, null, pieces.Count == 0 ? DozenSays.WeighHeadsThen : DozenSays.MatchFirst, null);
         }
 
         var chosen = use.OrderBy(Straight).ThenBy(t => t.Number).Take(wanted).ToArray();
         var withoutPoint = chosen.Select(t => t.Built ?? t.Total).ToArray();
         var match = HeadMatch.Of(withoutPoint, [.. pieces.Select(p => p.Grains)]);
         var differs = match.BestSpread < match.Spread - 0.05;
-        var words = differs
-            ? $"Lightest arrow with heaviest head leaves {Show.Number(match.Spread, 1)} gr; the best found, shown here, {Show.Number(match.BestSpread, 1)} gr."
-            : $"Lightest arrow with heaviest head: {Show.Number(match.Spread, 1)} gr apart, and nothing found is better.";
+        var words = new HeadsLie(Measure.Grains(match.Spread), differs ? Measure.Grains(match.BestSpread) : null);
         var heads = differs ? match.BestHeads : match.Heads;
         return new HeadView(pieces, [.. chosen.Select((t, i) => new HeadOn(t.Number, pieces[heads[i]].Number, withoutPoint[i] + pieces[heads[i]].Grains))], match.Spread, match.BestSpread, words,
             match.Practice is { } practice ? pieces[practice].Number : null);
@@ -279,49 +277,56 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
     {
         if (check is null && classes.All(c => c.Pieces.Count == 0))
         {
-            return new Next("Put the check weight on the scale first.", "A scale that is off is kept and marked; the match does not mind, the speed does.", "check", "Weigh the check weight", "Go on without", "weigh");
+            return new Next(DozenSays.CheckWeightFirst, DozenSays.ScaleThatIsOff, "check", DozenSays.WeighTheCheckWeight, DozenSays.GoOnWithout, "weigh");
         }
 
         if (classes.FirstOrDefault(c => c.Missing > 0) is { } missing)
         {
-            return new Next($"Weigh the {Words(missing.Name, missing.Missing)}: {missing.Missing} to go.", "One piece after the other; the pan must be empty between two.", $"weigh:{missing.Name}", "Go on weighing", classes.Any(c => c.Pieces.Any(p => p.Odd)) ? "An odd one" : null, "odd");
+            Message? odd = classes.Any(c => c.Pieces.Any(p => p.Odd)) ? DozenSays.AnOddOne : null;
+            var rest = new WeighTheRest(missing.Name, missing.Missing);
+            return new Next(rest, DozenSays.OneAfterTheOther, $"weigh:{missing.Name}", DozenSays.GoOnWeighing, odd, "odd");
         }
 
-        if (classes.FirstOrDefault(c => c.Pieces.Any(p => p.Odd)) is { } odd && match is null)
+        if (match is null && classes.FirstOrDefault(c => c.Pieces.Any(p => p.Odd)) is { } apart)
         {
-            var piece = odd.Pieces.First(p => p.Odd);
-            return new Next($"{odd.Name} {piece.Number} stands apart: weigh it again.", $"{Show.Number(piece.Grains, 1)} gr, robust z above {Show.Number(Outliers.Limit, 1)}. It may be right.", $"weigh:{odd.Name}", "Weigh it again", "Match all the same", "match");
+            var piece = apart.Pieces.First(p => p.Odd);
+            var because = new ApartBecause(Measure.Grains(piece.Grains), Measure.Plain(Outliers.Limit, 1));
+            return new Next(
+                new StandsApart(apart.Name, piece.Number), because, $"weigh:{apart.Name}", DozenSays.WeighItAgain, DozenSays.MatchAllTheSame, "match");
         }
 
-        if (match is null || (match.Stale && Begun(row).Length == 0))
-        {
-            return new Next("All is weighed: match the pieces.", "Shafts can be kept in spine sets, glued pairs kept together, the worst left out.", "match", "Match the pieces");
-        }
-
-        var arrow = tray.FirstOrDefault(t => t.State != ArrowState.Verified && !t.Retired);
-        if (arrow is null)
-        {
-            return new Next("The dozen is built and verified.", "Labels and cards can be printed; heads go on the straightest.", "heads", "Weigh the heads");
-        }
-
-        var step = Assembly.Steps.First(s => !arrow.Ticked.Contains(s.Code));
-        return new Next($"Arrow {arrow.Number}: {char.ToLowerInvariant(step.Words[0])}{step.Words[1..].Split(',')[0].Split(':')[0]}.", step.Caution.Length > 0 ? step.Caution : "Tick it on the tray list when it is done.", $"tick:{arrow.Number}:{step.Code}", "It is done", "Tray list", "tray");
+        return match is null || (match.Stale && Begun(row).Length == 0)
+            ? new Next(DozenSays.AllIsWeighed, DozenSays.SetsAndPairs, "match", DozenSays.MatchThePieces)
+            : NextStep(tray);
     }
 
-    private static string Words(string name, int count) => name == "Vanes" ? "vanes" : count == 1 ? name.ToLowerInvariant() : name.ToLowerInvariant() + "s";
+    private static Next NextStep(TrayArrow[] tray)
+    {
+        if (tray.FirstOrDefault(t => t.State != ArrowState.Verified && !t.Retired) is not { } arrow)
+        {
+            return new Next(DozenSays.BuiltAndVerified, DozenSays.LabelsAndCards, "heads", DozenSays.WeighTheHeads);
+        }
 
-    private static string StateOf(PieceClassView[] classes, MatchView? match, TrayArrow[] tray)
+        var step = Assembly.Steps.First(s => !arrow.Ticked.Contains(FactsJson.Word(s.Code))).Code;
+        Message reason = Assembly.Cautioned.Contains(step) ? new StepCaution(step) : DozenSays.TickWhenDone;
+        return new Next(
+            new ArrowStep(arrow.Number, step), reason, $"tick:{arrow.Number}:{FactsJson.Word(step)}", DozenSays.ItIsDone, DozenSays.TrayList, "tray");
+    }
+
+    private static DozenStands StateOf(PieceClassView[] classes, MatchView? match, TrayArrow[] tray)
     {
         if (match is null)
         {
-            var done = classes.Sum(c => Math.Min(c.Pieces.Count, c.Needed));
-            return $"{done} of {classes.Sum(c => c.Needed)}";
+            return new DozenStands(DozenStage.Weighing, classes.Sum(c => Math.Min(c.Pieces.Count, c.Needed)), classes.Sum(c => c.Needed));
         }
 
         var use = tray.Where(t => !t.Retired).ToArray();
         var verified = use.Count(t => t.State == ArrowState.Verified);
-        return verified == use.Length ? "verified" : tray.Any(t => t.State != ArrowState.Parts) ? $"{verified} of {use.Length}" : "matched";
+        var stage = verified == use.Length ? DozenStage.Verified : tray.Any(t => t.State != ArrowState.Parts) ? DozenStage.Building : DozenStage.Matched;
+        return new DozenStands(stage, verified, use.Length);
     }
+
+    private static Verbatim? Own(string? note) => note is null ? null : new Verbatim(note);
 }
 
 /// <summary>How a match is made.</summary>

@@ -1,6 +1,8 @@
 using System.Text.Json;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Data;
+using Merganser.Web.Words;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
 
@@ -11,9 +13,10 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
 {
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancel)
     {
+        var speaker = Listener.Hears(context);
         var problem = exception switch
         {
-            RefusedException refused => Problem(400, refused.Message, refused.Code, errors: refused.Problems),
+            RefusedException refused => Problem(400, speaker.Say(refused.Said), refused.Code, Said(speaker, refused.Problems)),
             ChangedException changed => Problem(412, changed.Message, "changed", current: changed.Current),
             MissingException missing => Problem(404, missing.Message, "missing"),
             IdTakenException taken => Problem(409, taken.Message, "id-taken"),
@@ -47,13 +50,16 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
             : Task.CompletedTask;
     }
 
-    private static ProblemDetails Problem(int status, string title, string code, IReadOnlyList<FieldProblem>? errors = null, object? current = null)
+    private static Dictionary<string, string[]> Said(Speaker speaker, IReadOnlyList<FieldProblem> problems) =>
+        problems.GroupBy(e => e.Field).ToDictionary(g => g.Key, g => g.Select(e => speaker.Say(e.Message)).ToArray());
+
+    private static ProblemDetails Problem(int status, string title, string code, Dictionary<string, string[]>? errors = null, object? current = null)
     {
         var problem = new ProblemDetails { Status = status, Title = title, Type = "about:blank" };
         problem.Extensions["code"] = code;
         if (errors is { Count: > 0 })
         {
-            problem.Extensions["errors"] = errors.GroupBy(e => e.Field).ToDictionary(g => g.Key, g => g.Select(e => e.Message).ToArray());
+            problem.Extensions["errors"] = errors;
         }
 
         if (current is not null)
@@ -83,5 +89,5 @@ public static class ClientId
     /// <exception cref="RefusedException">Not a GUID.</exception>
     public static string Checked(string? id) => Guid.TryParse(id, out var guid)
         ? guid.ToString()
-        : throw new RefusedException("id", "A client-made GUID is needed.", new FieldProblem("id", "id", "A client-made GUID is needed."));
+        : throw RefusedException.At("id", "id", new Verbatim("A client-made GUID is needed."));
 }

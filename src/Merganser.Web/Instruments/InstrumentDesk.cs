@@ -2,6 +2,8 @@ using System.Globalization;
 using System.Runtime.CompilerServices;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
+using Merganser.Core.Speed;
 using Merganser.Instruments;
 
 namespace Merganser.Web.Instruments;
@@ -20,10 +22,19 @@ public sealed record InstrumentEvent(string State, double? Value, string Unit, b
 /// <summary>An order to an instrument: tare; for a stand-in also what lies on it.</summary>
 public sealed record OrderInput(string Order, double? Value);
 
+/// <summary>What came of an order.</summary>
+/// <param name="Taken">The weight that was taken by hand, or null: the pan was not empty before it, or holds nothing.</param>
+public sealed record OrderDone(double? Taken);
+
 /// <summary>The instruments on the bench: stand-ins on loopback, or a device that was named at start. One page owns a stream.</summary>
 public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider clock) : IAsyncDisposable
 {
     private static readonly string[] Orders = ["tare", "take", "put", "lift", "gain", "unplug", "plug", "shoot"];
+
+    /// <summary>The bow behind the simulated chronograph: energy in ft·lb, virtual mass in grains.</summary>
+    private const double StandInEnergy = 94.7;
+
+    private const double StandInMass = 120;
 
     private readonly Lock gate = new();
     private volatile PanWatch? pan;
@@ -52,25 +63,27 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
     }
 
     /// <exception cref="RefusedException">An order nobody knows, one only for a stand-in, or nothing is connected.</exception>
-    public void Send(InstrumentKind kind, OrderInput input)
+    public OrderDone Send(InstrumentKind kind, OrderInput input)
     {
         var link = Link(kind);
         if (!Orders.Contains(input.Order) || (input.Order is not ("tare" or "take") && !link.Simulated))
         {
-            throw new RefusedException("order", $"\"{input.Order}\" is no order for this instrument.");
+            throw new RefusedException("order", new Verbatim($"\"{input.Order}\" is no order for this instrument."));
         }
 
         if (input.Order == "take")
         {
             // The page took it by hand: the pan must be empty before the next is taken by itself.
-            pan?.TakeNow(input.Value ?? 0);
-            return;
+            return new OrderDone(pan?.TakeNow(input.Value ?? 0));
         }
 
-        if (!link.Send(input.Value is { } value ? $"{input.Order} {value.ToString(CultureInfo.InvariantCulture)}" : input.Order))
+        var value = input.Order == "shoot" && input.Value is { } grains ? LaunchSpeed.FromEnergy(StandInEnergy, grains, StandInMass) : input.Value;
+        if (!link.Send(value is { } number ? $"{input.Order} {number.ToString(CultureInfo.InvariantCulture)}" : input.Order))
         {
-            throw new RefusedException("not-connected", "The instrument is not connected: type the value instead.");
+            throw new RefusedException("not-connected", new Verbatim("The instrument is not connected: type the value instead."));
         }
+
+        return new OrderDone(null);
     }
 
     public async ValueTask DisposeAsync()
@@ -118,10 +131,7 @@ public static class InstrumentEndpoints
     {
         api.MapGet("/instruments/{kind}/stream", (string kind, InstrumentDesk desk, CancellationToken cancel) => Results.ServerSentEvents(desk.Follow(Kind(kind), cancel))).ExcludeFromDescription();
         api.MapPost("/instruments/{kind}/orders", (string kind, OrderInput input, InstrumentDesk desk) =>
-        {
-            desk.Send(Kind(kind), input);
-            return Results.NoContent();
-        }).Produces(204);
+            desk.Send(Kind(kind), input));
     }
 
     /// <summary>A sentence that refuses an address that cannot be, or null.</summary>

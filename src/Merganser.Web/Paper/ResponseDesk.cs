@@ -1,4 +1,7 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Messages;
+using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
 using Merganser.Data;
 
@@ -12,69 +15,73 @@ public sealed record GainView(double Gain, double Sd);
 /// <param name="Open">True where the way is a property of the bow and not settled yet: the gain has no sign.</param>
 /// <param name="Settings">Positions that were shot at this stage.</param>
 public sealed record ResponseRow(
-    AdjusterKind Kind, string Name, string StepUnit, string PlusWords, double Nominal, GainView Before, GainView Now, double PlusChance, bool Open, int Settings, string Words);
+    AdjusterKind Kind, Message Name, Message StepUnit, Message PlusWords, double Nominal, GainView Before, GainView Now, double PlusChance, bool Open,
+    int Settings, Message Words);
 
 /// <summary>What another stage taught of one adjuster.</summary>
-public sealed record TaughtView(AdjusterKind Kind, string Name, double Gain, double Sd, int Settings);
+public sealed record TaughtView(AdjusterKind Kind, Message Name, double Gain, double Sd, int Settings);
 
 /// <summary>What another stage of this bow taught.</summary>
-public sealed record OtherStageView(string Words, string ArrowName, int Shots, double Spread, IReadOnlyList<TaughtView> Taught);
+public sealed record OtherStageView(Message Words, string ArrowName, int Shots, double Spread, IReadOnlyList<TaughtView> Taught);
 
 /// <summary>A reset that was made.</summary>
-public sealed record ResetView(string Id, string Words, string Reason, DateTimeOffset ResetAt);
+public sealed record ResetView(string Id, Message Words, string Reason, DateTimeOffset ResetAt);
 
 /// <summary>The learned response of a bow.</summary>
 public sealed record ResponseView(
-    string BowId, string? Stage, string? ArrowName, int Shots, double Spread, double UsualSpread, bool OwnSpread, IReadOnlyList<ResponseRow> Rows,
+    string BowId, Message? Stage, string? ArrowName, int Shots, double Spread, double UsualSpread, bool OwnSpread, IReadOnlyList<ResponseRow> Rows,
     IReadOnlyList<OtherStageView> Others, IReadOnlyList<Forgetting> Proposals, IReadOnlyList<ResetView> Resets);
 
-/// <summary>What a bow's adjusters have been seen to do.</summary>
-public sealed class ResponseDesk(PaperStore papers, BowStore bows, ArrowStore arrows, SetupStore setups, ResponseStore responses, TuningDesk tuning)
+/// <summary>Maps what a bow's adjusters have been seen to do.</summary>
+public sealed class ResponseDesk(PaperStore papers, BowStore bows, ArrowStore arrows, SetupStore setups, ResponseStore responses)
 {
     public ResponseView View(string bowId)
     {
         var resets = responses.Of(bowId);
-        ResetView[] done = [.. resets.Reverse().Select(r => new ResetView(r.Id, r.Kinds.Count == 0 ? "everything" : string.Join(", ", r.Kinds.Select(k => AdjusterTable.Of(k).Name)), r.Reason, r.ResetAt))];
+        ResetView[] done = [.. resets.Reverse().Select(r => new ResetView(r.Id, new Forgotten([.. r.Kinds.Select(k => new AdjusterName(k))]), r.Reason, r.ResetAt))];
         if (papers.Newest(bowId) is not { } paper)
         {
-            var bow = bows.Get(bowId);
-            return new ResponseView(bowId, null, null, 0, Core.Paper.MeanTear.UsualSpread, Core.Paper.MeanTear.UsualSpread, false, Rows(bow, ResponsePrior.Of(bow.Adjusters), null), [], [], done);
+            var prior = ResponsePrior.Of(bows.Get(bowId).Adjusters);
+            return new ResponseView(bowId, null, null, 0, MeanTear.UsualSpread, MeanTear.UsualSpread, false, Rows(prior, null), [], [], done);
         }
 
-        var read = tuning.Read(paper);
-        var others = read.Bench.Others.Where(f => f.Shots > 0).Reverse().Select(f => new OtherStageView(f.Stage.Words, arrows.Version(f.Stage.Arrow).Typed.Name, f.Shots, f.Spread,
-            [.. f.Gains.Where(g => g.Settings > 1).Select(g => new TaughtView(g.Kind, AdjusterTable.Of(g.Kind).Name, g.Gain, g.Sd, g.Settings))]));
-        return new ResponseView(bowId, read.Stage.Words, arrows.Version(read.Stage.Arrow).Typed.Name, read.Here.Count, Math.Sqrt(read.State.Belief.Spread2), read.Usual.Spread, read.Usual.Own,
-            Rows(read.Bow, read.State.Prior, read), [.. others], Proposals(bowId, paper, resets), done);
+        var session = paper.Session;
+        var stage = session.Stage;
+        return new ResponseView(
+            bowId, stage.Name, arrows.Version(stage.Arrow).Typed.Name, session.Here.Count, Math.Sqrt(session.State.Belief.Spread2), session.Usual.Spread,
+            session.Usual.Own, Rows(session.State.Prior, session), [.. session.Adviser.Others.Where(f => f.Shots > 0).Reverse().Select(Other)],
+            Proposals(bowId, session, resets), done);
     }
 
-    private static IReadOnlyList<ResponseRow> Rows(BowRow bow, ResponsePrior prior, TuningRead? read) =>
-    [
-        .. prior.Gains.Select((g, i) =>
-        {
-            var fact = AdjusterTable.Of(g.Kind);
-            var before = new GainView(g.Expected, g.Expected * g.LogSd);
-            var settings = read?.State.SettingsOf(i) ?? 0;
-            var learned = read is null || read.Here.Count == 0 ? null : StageFit.Learned(prior, read.State.Belief, read.Here)[i];
-            var plus = learned?.PlusChance ?? g.PlusChance;
-            var open = Math.Min(plus, 1 - plus) >= DecisionRule.OpenSign;
-            var now = learned is null ? before : new GainView(open ? Math.Abs(learned.Gain) : learned.Gain, learned.Sd);
-            return new ResponseRow(g.Kind, fact.Name, fact.StepUnit, fact.Order(1, bow.Bow.Hand), g.Nominal, before, now, plus, open, settings, Words(g, settings, plus));
-        }),
-    ];
+    private OtherStageView Other(StageFit fit) => new(
+        fit.Stage.Name, arrows.Version(fit.Stage.Arrow).Typed.Name, fit.Shots, fit.Spread,
+        [.. fit.Gains.Where(g => g.Settings > 1).Select(g => new TaughtView(g.Kind, new AdjusterName(g.Kind), g.Gain, g.Sd, g.Settings))]);
 
-    private static string Words(GainPrior gain, int settings, double plus) => settings < 2
-        ? gain.LogMean != 0 ? "from this bow's other stages" : "not moved yet: the trade's guess"
-        : gain.Disputed ? $"{settings} positions; a click right drives the tail {(plus >= 0.5 ? "right" : "left")}, {TuningBench.Percent(Math.Max(plus, 1 - plus))} sure" : $"{settings} positions shot";
+    private static ResponseRow[] Rows(ResponsePrior prior, TuningSession? session)
+    {
+        var learned = session is null || session.Here.Count == 0 ? null : StageFit.Learned(prior, session.State.Belief, session.Here);
+        return [.. prior.Gains.Select((g, i) => Row(g, learned?[i], session?.State.SettingsOf(i) ?? 0))];
+    }
+
+    private static ResponseRow Row(GainPrior prior, LearnedGain? learned, int settings)
+    {
+        var before = new GainView(prior.Expected, prior.Expected * prior.LogSd);
+        var plus = learned?.PlusChance ?? prior.PlusChance;
+        var open = Math.Min(plus, 1 - plus) >= DecisionRule.OpenSign;
+        var gain = open ? Math.Abs(learned?.Gain ?? 0) : learned?.Gain ?? 0;
+        var right = prior.Disputed ? plus >= 0.5 : (bool?)null;
+        var words = new AnswerKnown(settings, prior.LogMean != 0, right, prior.Disputed ? new Chance(Math.Max(plus, 1 - plus)) : null);
+        return new ResponseRow(
+            prior.Kind, new AdjusterName(prior.Kind), new Steps(prior.Kind, 1), new Order(prior.Kind, 1), prior.Nominal, before,
+            learned is null ? before : new GainView(gain, learned.Sd), plus, open, settings, words);
+    }
 
     /// <summary>Changes since the last reset that make what was learned doubtful.</summary>
-    private IReadOnlyList<Forgetting> Proposals(string bowId, PaperRow newest, IReadOnlyList<ResetRow> resets)
+    private Forgetting[] Proposals(string bowId, TuningSession session, IReadOnlyList<ResetRow> resets)
     {
         var since = resets.Count == 0 ? 0 : resets.Max(r => r.AfterChange);
-        return
-        [
-            .. setups.Of(bowId).Changes.Where(c => c.Ordinal > since && newest.Sets[0].Shots.Count > 0 && c.HappenedAt >= newest.Sets[0].Shots[0].ShotAt)
-                .Select(c => Forgetting.Of(c.Change)).OfType<Forgetting>(),
-        ];
+        var first = session.Sets[0].Shots.FirstOrDefault()?.At;
+        var changes = setups.Of(bowId).Changes.Where(c => c.Ordinal > since && c.HappenedAt >= first);
+        return [.. changes.Select(c => Forgetting.Of(c.Change)).OfType<Forgetting>()];
     }
 }

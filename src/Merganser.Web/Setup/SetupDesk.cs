@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Speed;
 using Merganser.Core.Units;
@@ -8,25 +9,25 @@ using Merganser.Data;
 namespace Merganser.Web.Setup;
 
 /// <summary>A finding as it was entered.</summary>
-public sealed record FindingView(string Id, double? Value, string Typed, string? Choice, string? ChoiceWords, string? SkipReason, DateTimeOffset At);
+public sealed record FindingView(string Id, double? Value, string Typed, string? Choice, Message? ChoiceWords, string? SkipReason, DateTimeOffset At);
 
 /// <summary>One check of the sheet with all that its page shows.</summary>
 public sealed record CheckView(
-    CheckKind Kind, string Title, string Tool, int Minutes, string WhyHere, string How, string View, Quantity? Quantity, string Unit, Tolerance? Tolerance, double ReadingError,
-    IReadOnlyList<CheckChoice> Choices, CheckState State, string? Because, FindingView? Last, FindingView? Before, CheckVerdict? Verdict, string Line, string Advice);
+    CheckKind Kind, Message Title, Message Tool, int Minutes, Message WhyHere, Message How, Message View, Quantity? Quantity, string Unit, Tolerance? Tolerance, double ReadingError,
+    IReadOnlyList<CheckChoice> Choices, CheckState State, Message? Because, FindingView? Last, FindingView? Before, CheckVerdict? Verdict, Message Line, Message Advice);
 
 /// <summary>The string as it stands.</summary>
 public sealed record StringView(int Shots, int Settling, int SettlingLeft, StringPlan Plan, IReadOnlyList<ShotsRow> Entries);
 
 /// <summary>A change that can be entered, with what follows.</summary>
-public sealed record ChangeChoice(BowChange Change, string Name, string Follows);
+public sealed record ChangeChoice(BowChange Change, Message Name, Message Follows);
 
 /// <summary>A change that was entered.</summary>
-public sealed record ChangeView(string Id, BowChange Change, string Name, string Note, DateTimeOffset HappenedAt);
+public sealed record ChangeView(string Id, BowChange Change, Message Name, string Note, DateTimeOffset HappenedAt);
 
 /// <summary>A state in which the bow shot well, and what leads back to it.</summary>
 public sealed record GoodStateView(
-    string Id, string Words, string? ArrowVersionId, string Note, DateTimeOffset MarkedAt, IReadOnlyDictionary<AdjusterKind, int> Positions, IReadOnlyList<WayBackMove> WayBack);
+    string Id, Message Words, string? ArrowVersionId, Message Note, DateTimeOffset MarkedAt, IReadOnlyDictionary<AdjusterKind, int> Positions, IReadOnlyList<WayBackMove> WayBack);
 
 /// <summary>Where the arrow stands from the riser after the clicks that were made since it was measured.</summary>
 public sealed record CentreShotView(double Measured, double Now, double InchesPerClick, bool StepKnown, Tolerance Tolerance, Verdict Verdict);
@@ -35,7 +36,7 @@ public sealed record CentreShotView(double Measured, double Now, double InchesPe
 public sealed record SetupView(
     string BowId, IReadOnlyList<CheckView> Checks, IReadOnlyList<CheckView> FollowUps, int Done, IReadOnlyList<DueItem> Due, StringView String,
     IReadOnlyList<ChangeChoice> Choices, IReadOnlyList<ChangeView> Changes, IReadOnlyList<GoodStateView> GoodStates, CentreShotView? CentreShot,
-    string Aperture, string? Practice, Next Next);
+    Message Aperture, Message? Practice, Next Next);
 
 /// <summary>Puts the rows of a bow's set-up and the Core's reading together.</summary>
 public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, TimeProvider clock)
@@ -47,14 +48,13 @@ public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore arch
         var archer = archers.Get(bow.ArcherId).Archer;
         var sheet = Sheet(bow, rows);
         var due = Due(bow, rows);
-        var offered = bow.Bow.Kind == BowKind.Compound ? ChangeTable.ByHand : [.. ChangeTable.ByHand.Where(c => c is not BowChange.NewCable and not BowChange.NewPeep and not BowChange.NewLoop)];
         return new SetupView(bow.Id, [.. sheet.Lines.Select(l => Check(l, bow.Bow, archer))], [.. sheet.FollowUps.Select(l => Check(l, bow.Bow, archer))], sheet.Done, due,
             new StringView(rows.String.Shots, rows.String.Settling, rows.String.SettlingLeft, rows.String.Plan, rows.Shots),
-            [.. offered.Select(c => new ChangeChoice(c, ChangeTable.Of(c).Name, Follows(ChangeTable.Of(c), bow.Bow)))],
-            [.. rows.Changes.Reverse().Select(c => new ChangeView(c.Id, c.Change, ChangeTable.Of(c.Change).Name, c.Note, c.HappenedAt))],
+            [.. ChangeTable.ByHand(bow.Bow.Kind).Select(c => new ChangeChoice(c, new ChangeName(c), new LookedAtAgain([.. ChangeTable.Follows(c, bow.Bow).Select(k => new CheckTitle(k, bow.Bow.Kind))])))],
+            [.. rows.Changes.Reverse().Select(c => new ChangeView(c.Id, c.Change, new ChangeName(c.Change), c.Note, c.HappenedAt))],
             [.. rows.GoodStates.Select(g => Good(g, bow))], Centre(bow, rows), Peep.Aperture(bow.Bow.AxleToAxle),
-            archer.Practice == Core.Bows.Practice.Rarely ? "A fine tune needs regular practice: an archer who rarely shoots cannot hold one. A quarter inch at 3 yd is plenty." : null,
-            Unsound.Guard(bow.Unsound, SetupNext.Of(sheet, due)));
+            archer.Practice == Core.Bows.Practice.Rarely ? (Message)SetupSays.FineTuneNeedsPractice : null,
+            Unsound.Guard(bow.Unsound, SetupNext.Of(sheet, due, bow.Bow.Kind)));
     }
 
     public SetupSheet Sheet(BowRow bow, SetupRows rows)
@@ -81,8 +81,11 @@ public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore arch
     {
         var fact = line.Fact;
         var quantityUnit = fact.Quantity switch { Quantity.Length => "in", Quantity.DrawWeight => "lb", Quantity.Number => "degrees", _ => "" };
-        return new CheckView(fact.Kind, fact.Title, fact.Tool, fact.Minutes, fact.WhyHere, fact.How, fact.View, fact.Quantity, quantityUnit, CheckReading.ToleranceOf(fact.Kind, bow), fact.ReadingError,
-            Choices(fact, line), line.State, line.Because, Finding(line.Last, fact), Finding(line.Before, fact), line.Verdict, Short(line, quantityUnit), Advice(fact, archer));
+        var (kind, on) = (fact.Kind, bow.Kind);
+        return new CheckView(
+            kind, new CheckTitle(kind, on), new CheckTool(kind, on), fact.Minutes, new CheckWhy(kind, on), new CheckHow(kind, on), new CheckDrawn(kind, on),
+            fact.Quantity, quantityUnit, CheckReading.ToleranceOf(kind, bow), fact.ReadingError, Choices(fact, line), line.State, line.Because,
+            Finding(line.Last, fact), Finding(line.Before, fact), line.Verdict, Short(line), Advice(fact, archer));
     }
 
     /// <summary>What can be picked: after a damage only that it is repaired, before it never that.</summary>
@@ -93,41 +96,34 @@ public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore arch
     }
 
     private static FindingView? Finding(DatedFinding? found, CheckFact fact) => found is null ? null
-        : new FindingView(found.Id, found.Finding.Value, found.Typed, found.Finding.Choice, fact.Choices.FirstOrDefault(c => c.Code == found.Finding.Choice)?.Label, found.Finding.SkipReason, found.At);
+        : new FindingView(found.Id, found.Finding.Value, found.Typed, found.Finding.Choice, found.Finding.Choice is { } code && fact.Choices.Any(c => c.Code == code) ? new ChoiceLabel(fact.Kind, code) : null, found.Finding.SkipReason, found.At);
 
-    private static string Short(CheckLine line, string unit) => line.State switch
+    private static CheckShort Short(CheckLine line)
     {
-        CheckState.Again => "look at it again",
-        CheckState.Held => line.Verdict is null && line.Fact.Kind == CheckKind.Peep ? "after paper" : "not now",
-        CheckState.Open => "open",
-        CheckState.Skipped => $"left: {line.Because}",
-        _ when line.Last!.Finding.Value is { } value => $"{Trimmed(value, unit == "lb" ? 1 : unit == "degrees" ? 0 : 3)} {unit}",
-        _ => line.Verdict!.Words.TrimEnd('.').ToLowerInvariant(),
-    };
-
-    private static string Trimmed(double value, int decimals) => decimals == 0 ? Show.Number(value, 0) : Show.Number(value, decimals).TrimEnd('0').TrimEnd('.');
+        Message? reading = line switch
+        {
+            { State: CheckState.Skipped } => line.Because,
+            { Last.Finding.Value: { } value } => new Amount(line.Fact.Of(value)),
+            { Last.Finding.Choice: { } choice } => new ChoiceLabel(line.Fact.Kind, choice),
+            _ => null,
+        };
+        return new CheckShort(line.State, line.Verdict is null && line.Fact.Kind == CheckKind.Peep, reading);
+    }
 
     /// <summary>What this archer has bears on how the check is done.</summary>
-    private static string Advice(CheckFact fact, Archer archer) => fact.Kind switch
+    private static Message Advice(CheckFact fact, Archer archer) => fact.Kind switch
     {
-        CheckKind.CamTiming when !archer.HasDrawBoard => "No draw board on your list: a second person watches the cams while you draw, or a shop looks.",
-        CheckKind.DrawWeight when !archer.HasScale => "No scale on your list: a club or shop has one. Until then the marking counts, with its doubt.",
-        CheckKind.Peep or CheckKind.CamLean when !archer.MayPress => "Whatever needs the press goes to a shop; what you find here tells them what.",
-        _ => "",
+        CheckKind.CamTiming when !archer.HasDrawBoard => SetupSays.NoDrawBoard,
+        CheckKind.DrawWeight when !archer.HasScale => SetupSays.NoScale,
+        CheckKind.Peep or CheckKind.CamLean when !archer.MayPress => SetupSays.PressWorkToAShop,
+        _ => Message.Nothing,
     };
-
-    private static string Follows(ChangeFact fact, Bow bow)
-    {
-        var order = CheckTable.Order(bow.Kind, bow.Release);
-        var again = fact.Again.Where(k => !CheckTable.Of(k).OnSheet || order.Contains(k)).Select(k => CheckTable.Of(k).Title.ToLowerInvariant());
-        return $"Looked at again: {string.Join(", ", again)}.";
-    }
 
     private GoodStateView Good(GoodStateRow good, BowRow bow)
     {
         var arrow = good.ArrowVersionId is { } version ? arrows.Version(version) : null;
-        return new GoodStateView(good.Id, arrow is null ? "as it shot well" : $"as it shot {arrow.Typed.Name} well, version {arrow.Number}", good.ArrowVersionId, good.Note, good.MarkedAt,
-            good.Positions.ToDictionary(p => p.Kind, p => p.Position), StateDiff.WayBack(bow.Adjusters, good.Positions, bow.Bow.Hand));
+        return new GoodStateView(good.Id, new AsItShotWell(arrow?.Typed.Name, arrow?.Number ?? 0), good.ArrowVersionId, good.Stage is null ? new Verbatim(good.Note) : new AcceptedOnPaper(good.Stage.Name), good.MarkedAt,
+            good.Positions.ToDictionary(p => p.Kind, p => p.Position), StateDiff.WayBack(bow.Adjusters, good.Positions));
     }
 
     private CentreShotView? Centre(BowRow bow, SetupRows rows)

@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
@@ -11,7 +12,7 @@ namespace Merganser.Web.Setup;
 public sealed record CaliperInput(string? Front, string? Rear, string? NockToRest, string? Between);
 
 /// <summary>What a caliper reading asks of the rest.</summary>
-public sealed record CaliperView(double RestMovesIn, string Words);
+public sealed record CaliperView(double RestMovesIn, Message Words);
 
 /// <summary>A finding as entered: a typed number, a picked answer, or a reason for leaving the check.</summary>
 public sealed record CheckInput(string? Id, CheckKind Kind, string? Typed = null, string? Choice = null, string? SkipReason = null, bool Confirmed = false)
@@ -25,15 +26,15 @@ public sealed record CheckInput(string? Id, CheckKind Kind, string? Typed = null
         var fields = new FieldReader();
         if (SkipReason is not null)
         {
-            fields.Check(SkipReason.Trim().Length is > 0 and <= LongestReason, "skipReason", "reason", $"A reason of 1 to {LongestReason} characters, so that it can be taken up again.");
+            fields.Check(SkipReason.Trim().Length is > 0 and <= LongestReason, "skipReason", "reason", SetupSays.ReasonWanted);
             fields.ThrowIfAny();
             return new CheckFinding(Kind, null, null, SkipReason.Trim());
         }
 
         if (fact.Quantity is not { } quantity)
         {
-            fields.Check(fact.Choices.Any(c => c.Code == Choice), "choice", "missing", "Pick what you found.");
-            fields.Check(Choice != Unsound.Repaired || Typed?.Trim().Length is > 0 and <= 60, "typed", "missing", "By whom? A name of 1 to 60 characters.");
+            fields.Check(fact.Choices.Any(c => c.Code == Choice), "choice", "missing", SetupSays.PickWhatYouFound);
+            fields.Check(Choice != Unsound.Repaired || Typed?.Trim().Length is > 0 and <= 60, "typed", "missing", SetupSays.RepairedByWhom);
             fields.ThrowIfAny();
             return new CheckFinding(Kind, null, Choice, null);
         }
@@ -42,7 +43,7 @@ public sealed record CheckInput(string? Id, CheckKind Kind, string? Typed = null
         fields.ThrowIfAny();
         if (!Confirmed && CheckReading.Suspicion(Kind, entry!.Value, last, bow) is { } question)
         {
-            throw new RefusedException("suspicious", question, new FieldProblem("typed", "suspicious", question));
+            throw RefusedException.At("typed", "suspicious", question);
         }
 
         return new CheckFinding(Kind, entry!.Value, null, null);
@@ -60,13 +61,12 @@ public sealed record GoodStateInput(string? Id, string? ArrowVersionId = null, s
 
 public static class SetupEndpoints
 {
-    private const int MostShots = 1000;
-    private const int LongestNote = 500;
-    private static readonly AllowedRange Station = new(0, 6, "in", "riser to arrow at either station");
-    private static readonly AllowedRange Along = new(0.5, 36, "in", "along the arrow");
-    private static readonly AllowedRange Degrees = new(0, 15, "degrees", "a cant of more than 15 degrees is seen without a table");
-    private static readonly AllowedRange Slope = new(0, 60, "degrees", "steeper is no shot");
-    private static readonly AllowedRange Zero = new(5, 100, "yd", "where the sight was zeroed");
+    private static readonly AllowedRange Shots = new(1, 1000, Unit.None, Why.OneDaysShooting);
+    private static readonly AllowedRange Station = new(0, 6, Unit.Inch, Why.RiserStation);
+    private static readonly AllowedRange Along = new(0.5, 36, Unit.Inch, Why.AlongTheArrow);
+    private static readonly AllowedRange Degrees = new(0, 15, Unit.Degree, Why.DegreesOff);
+    private static readonly AllowedRange Slope = new(0, 60, Unit.Degree, Why.SlopeOfACourse);
+    private static readonly AllowedRange Zero = new(5, 100, Unit.Yard, Why.DistanceOfAZero);
 
     public static void MapSetup(this IEndpointRouteBuilder api)
     {
@@ -78,30 +78,28 @@ public static class SetupEndpoints
             return desk.View(bows.Get(id), rows);
         });
         api.MapPost("/bows/{id}/changes", (string id, ChangeInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
-            desk.View(bows.Get(id), setups.Change(id, ClientId.Checked(input.Id), input.Change, Note(input.Note), input.HappenedAt)));
+            desk.View(bows.Get(id), setups.Change(id, ClientId.Checked(input.Id), input.Change, Texts.Note(input.Note), input.HappenedAt)));
         api.MapPost("/bows/{id}/withdrawals/{entryId}", (string id, string entryId, SetupStore setups, BowStore bows, SetupDesk desk) =>
             desk.View(bows.Get(id), setups.Withdraw(id, entryId)));
         api.MapPost("/bows/{id}/shots", (string id, ShotsInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
         {
             var fields = new FieldReader();
-            fields.Check(input.Count is >= 1 and <= MostShots, "count", "range", $"Allowed is 1 to {MostShots}: one day's shooting.");
+            fields.Inside("count", input.Count, Shots);
             fields.ThrowIfAny();
             return desk.View(bows.Get(id), setups.Shoot(id, ClientId.Checked(input.Id), input.Count));
         });
         api.MapPut("/bows/{id}/string-plan", (string id, StringPlan plan, SetupStore setups, BowStore bows, SetupDesk desk) => desk.View(bows.Get(id), setups.Plan(id, plan)));
         api.MapPost("/bows/{id}/good-states", (string id, GoodStateInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
-            desk.View(bows.Get(id), setups.MarkGood(id, ClientId.Checked(input.Id), input.ArrowVersionId, Note(input.Note))));
-        api.MapPost("/caliper", (CaliperInput input) => Caliper(input));
+            desk.View(bows.Get(id), setups.MarkGood(id, ClientId.Checked(input.Id), input.ArrowVersionId, Texts.Note(input.Note))));
+        api.MapPost("/bows/{id}/caliper", (string id, CaliperInput input) => Caliper(input));
         api.MapGet("/bows/{id}/cants", (string id, double degrees, double zero, double slope, SetupDesk desk) =>
         {
             var fields = new FieldReader();
-            Check("degrees", degrees, Degrees);
-            Check("zero", zero, Zero);
-            Check("slope", slope, Slope);
+            fields.Inside("degrees", degrees, Degrees);
+            fields.Inside("zero", zero, Zero);
+            fields.Inside("slope", slope, Slope);
             fields.ThrowIfAny();
             return desk.Cants(id, degrees, zero, slope);
-
-            void Check(string field, double value, AllowedRange range) => fields.Check(range.Holds(value), field, "range", $"Allowed is {range.Words}: {range.Why}.");
         });
         api.MapGet("/bows/{id}/card.pdf", (string id, SetupCard card) => Results.File(card.Pdf(id), "application/pdf")).Produces(200, contentType: "application/pdf");
     }
@@ -115,15 +113,7 @@ public static class SetupEndpoints
         var between = fields.Required("between", input.Between, Quantity.Length, Along);
         fields.ThrowIfAny();
         var fix = CentreShot.CaliperFix(front!.Value, rear!.Value, reach!.Value, between!.Value);
-        var size = Show.Number(Math.Abs(fix), 3);
-        return new CaliperView(fix, Math.Abs(fix) < 0.001 ? "Equal at both: leave the rest." : $"The rest moves {size} in {(fix > 0 ? "in: the front stands farther out" : "out: the front stands farther in")}.");
-    }
-
-    private static string Note(string? text)
-    {
-        var fields = new FieldReader();
-        fields.Check((text?.Length ?? 0) <= LongestNote, "note", "too-long", $"At most {LongestNote} characters.");
-        fields.ThrowIfAny();
-        return text?.Trim() ?? "";
+        var moves = new CaliperSays(Measure.Inches(Math.Abs(fix), 3), fix > 0);
+        return new CaliperView(fix, Math.Abs(fix) < CentreShot.Equal ? SetupSays.EqualAtBoth : moves);
     }
 }

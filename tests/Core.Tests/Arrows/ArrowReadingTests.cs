@@ -21,7 +21,7 @@ public class ArrowReadingTests
         var reading = ArrowReading.Of(Samples.Compound, Samples.A1);
         foreach (var figure in reading.Figures)
         {
-            figure.Working.Source.ShouldNotBeNullOrWhiteSpace(figure.Name);
+            figure.Working.Source.Said().ShouldNotBeNullOrWhiteSpace(figure.Name);
             figure.Working.Terms.ShouldNotBeEmpty(figure.Name);
             figure.Working.Terms.ShouldContain(t => t.Value != null && Math.Abs(t.Value.Value - figure.Value!.Value) < 1e-9, figure.Name);
         }

@@ -24,7 +24,7 @@ public class ArrowToolsTests
 
     [Fact]
     public void A_front_of_center_that_no_point_gives_is_refused_plainly() =>
-        Should.Throw<RefusedException>(() => Ask.PointFor(Samples.A1, 0)).Message.ShouldContain("farther forward");
+        Should.Throw<RefusedException>(() => Ask.PointFor(Samples.A1, 0)).Said.Said().ShouldContain("farther forward");
 
     [Fact]
     public void Asking_for_a_length_round_trips() => Gen.Double[390, 430].Sample(wanted =>
@@ -33,8 +33,8 @@ public class ArrowToolsTests
     [Fact]
     public void A_weight_that_no_length_gives_is_refused_plainly()
     {
-        Should.Throw<RefusedException>(() => Ask.LengthFor(Samples.A1, 900)).Message.ShouldContain("no length does it");
-        Should.Throw<RefusedException>(() => Ask.LengthFor(Samples.A1, 450)).Message.ShouldContain("sold");
+        Should.Throw<RefusedException>(() => Ask.LengthFor(Samples.A1, 900)).Said.Said().ShouldContain("no length does it");
+        Should.Throw<RefusedException>(() => Ask.LengthFor(Samples.A1, 450)).Said.Said().ShouldContain("sold");
     }
 
     [Fact]
@@ -94,8 +94,8 @@ public class ArrowToolsTests
             school.From.ShouldBeGreaterThanOrEqualTo(5 * 65.5);
         }
 
-        WeightSchools.Word(Samples.Compound, 300).ShouldBe("Under 5 gr/lb");
-        WeightSchools.Word(Samples.Compound, 450).ShouldBe("Middle");
+        WeightSchools.Word(Samples.Compound, 300).Said().ShouldBe("Under 5 gr/lb");
+        WeightSchools.Word(Samples.Compound, 450).Said().ShouldBe("Middle");
     }
 
     [Fact]
@@ -104,8 +104,8 @@ public class ArrowToolsTests
         var arrow = Samples.A1 with { Shaft = Samples.A1.Shaft with { MeasuredSpine = .352, MeasuredGrainsPerInch = 9.2 }, Point = Samples.A1.Point with { MeasuredGrains = 98.4 } };
         var reading = ArrowReading.Of(Samples.Compound, arrow);
         reading["totalWeight"].Value!.Value.ShouldBe(409 + (.2 * 28) - 1.6, 1e-9);
-        reading["staticSpine"].Label.ShouldContain("measured");
-        reading["totalWeight"].Working.Terms.ShouldContain(t => t.Formula.Contains("measured"));
+        reading["staticSpine"].Label.Said().ShouldContain("measured");
+        reading["totalWeight"].Working.Terms.ShouldContain(t => t.Formula.Said().Contains("measured"));
         reading.Fit.Ratio.ShouldBeLessThan(ArrowReading.Of(Samples.Compound, Samples.A1).Fit.Ratio);
     }
 

@@ -40,12 +40,12 @@ public class AdjusterStateTests
     }
 
     [Fact]
-    public void The_way_back_leads_back() => Gen.Select(Gen.Int[-8, 8].Array[4], Gen.Int[-8, 8].Array[4], Gen.Enum<Hand>()).Sample((here, there, hand) =>
+    public void The_way_back_leads_back() => Gen.Select(Gen.Int[-8, 8].Array[4], Gen.Int[-8, 8].Array[4]).Sample((here, there) =>
     {
         AdjusterKind[] kinds = [AdjusterKind.RestSideways, AdjusterKind.RestHeight, AdjusterKind.YokePair, AdjusterKind.TopCable];
         var now = kinds.Select((k, i) => AdjusterTable.Fresh(k) with { Position = here[i] }).ToArray();
         var then = kinds.Select((k, i) => AdjusterTable.Fresh(k) with { Position = there[i] }).ToArray();
-        var back = StateDiff.WayBack(now, then, hand);
+        var back = StateDiff.WayBack(now, then);
         now.Select(a => back.FirstOrDefault(b => b.Kind == a.Kind)?.To ?? a.Position).ShouldBe(there);
         back.Count.ShouldBe(here.Zip(there).Count(p => p.First != p.Second));
     });
@@ -55,7 +55,7 @@ public class AdjusterStateTests
     [InlineData(Hand.Left, 3, "Rest 3 clicks right (out)")]
     [InlineData(Hand.Left, -3, "Rest 3 clicks left (in)")]
     public void In_and_out_turn_with_the_hand_and_left_and_right_do_not(Hand hand, int steps, string order) =>
-        AdjusterTable.Of(AdjusterKind.RestSideways).Order(steps, hand).ShouldBe(order);
+        new Order(AdjusterKind.RestSideways, steps).Said(hand).ShouldBe(order);
 
     [Fact]
     public void What_a_bow_has_follows_from_its_cams()

@@ -42,7 +42,7 @@ public class BowEntryTests
     {
         var problem = Should.Throw<RefusedException>(entry.Read).Problems.ShouldHaveSingleItem();
         problem.Field.ShouldBe(field);
-        problem.Message.Length.ShouldBeGreaterThan(10);
+        problem.Message.Said().Length.ShouldBeGreaterThan(10);
     }
 
     [Fact]

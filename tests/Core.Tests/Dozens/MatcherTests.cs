@@ -110,7 +110,7 @@ public class MatcherTests
     public void More_arrows_than_parts_are_refused_by_class()
     {
         var problem = Seeded(12, 1) with { Arrows = 13 };
-        Should.Throw<RefusedException>(() => Matcher.Find(problem)).Problems.ShouldContain(p => p.Field == "Shaft" && p.Message.Contains("weigh 1 more"));
+        Should.Throw<RefusedException>(() => Matcher.Find(problem)).Problems.ShouldContain(p => p.Field == "Shaft" && p.Message.Said().Contains("weigh 1 more"));
     }
 
     [Fact]

@@ -111,7 +111,7 @@ public class WeighingTests
         Assembly.StateOf([]).ShouldBe(ArrowState.Parts);
         Assembly.StateOf(["cut", "square"]).ShouldBe(ArrowState.Cut);
         Assembly.StateOf(["cut", "pin", "bare"]).ShouldBe(ArrowState.Bare);
-        Assembly.StateOf([.. Assembly.Steps.Select(s => s.Code)]).ShouldBe(ArrowState.Verified);
+        Assembly.StateOf([.. Assembly.Steps.Select(s => s.Code.ToString())]).ShouldBe(ArrowState.Verified);
         Assembly.Steps.Select(s => s.State).ShouldBeInOrder();
     }
 

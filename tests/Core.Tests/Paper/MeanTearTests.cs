@@ -38,7 +38,7 @@ public class MeanTearTests
     [InlineData(.2, .0, "Tail right a little, 0.20 in. Height is level.")]
     [InlineData(.01, .02, "Level both ways.")]
     public void A_reading_is_said_by_the_tail(double x, double y, string words) =>
-        new MeanTear([new(x - .06, y), new(x + .06, y), new(x, y + .06), new(x, y - .06)]).Words.ShouldBe(words);
+        new MeanTear([new(x - .06, y), new(x + .06, y), new(x, y + .06), new(x, y - .06)]).Reading.Said().ShouldBe(words);
 
     [Fact]
     public void A_sheet_read_from_the_target_side_is_mirrored()

@@ -1,5 +1,6 @@
 using Merganser.Core.Dozens;
 using Merganser.Core.Paper;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Tests.Paper;
 
@@ -22,9 +23,15 @@ public class SessionPlanTests
     [Fact]
     public void Words_are_said_back_by_the_tail_and_unknown_ones_refused()
     {
-        new ShooterWords("inch", true, NamedEnd.Point, "half", true, NamedEnd.Point).ByTheTail.ShouldBe("tail right 1.00 in, tail high 0.50 in");
-        new ShooterWords(null, true, NamedEnd.Tail, null, true, NamedEnd.Tail).ByTheTail.ShouldBe("one clean hole");
+        Back(new ShooterWords("inch", true, NamedEnd.Point, "half", true, NamedEnd.Point)).ShouldBe("tail right 1.00 in, tail high 0.50 in");
+        Back(new ShooterWords(null, true, NamedEnd.Tail, null, true, NamedEnd.Tail)).ShouldBe("one clean hole");
         Should.Throw<ArgumentException>(() => new ShooterWords("mile", true, NamedEnd.Tail, null, true, NamedEnd.Tail).Read());
+    }
+
+    private static string Back(ShooterWords words)
+    {
+        var tear = words.Read();
+        return new TailAsSaid(Measure.Inches(tear.X), Measure.Inches(tear.Y)).Said();
     }
 
     [Fact]
@@ -43,18 +50,18 @@ public class SessionPlanTests
         var trial = Trial.Of(
             [Arrow("a", "Stiff", 100, 0), Arrow("b", "Stiff", 125, .02), Arrow("c", "Stiff", 150, -.03), Arrow("d", "Weak", 100, .9), Arrow("e", "Weak", 125, 1.1)], .25);
         trial.Rows.Count(r => r.NeedsNoMove == true).ShouldBe(3);
-        trial.Ranges[0].Words.ShouldBe("Stiff: 100 to 150 gr");
+        trial.Ranges[0].Words.Said().ShouldBe("Stiff: 100 to 150 gr");
         trial.Ranges.ShouldNotContain(r => r.Shaft == "Weak");
-        trial.Cause.ShouldStartWith("The arrow");
-        trial.Because.ShouldStartWith("F(8, 20)");
+        trial.Cause.Said().ShouldStartWith("The arrow");
+        trial.Because!.Said().ShouldStartWith("F(8, 20)");
     }
 
     [Fact]
     public void Arrows_that_all_tear_alike_point_to_the_bow_or_the_archer()
     {
-        Trial.Of([Arrow("a", "S", 100, .8), Arrow("b", "T", 100, .8)], .25).Cause.ShouldStartWith("The bow, or the archer");
-        Trial.Of([Arrow("a", "S", 100, .01), Arrow("b", "T", 100, .01)], .25).Cause.ShouldStartWith("Neither");
-        Trial.Of([Arrow("a", "S", 100, .8)], .25).Cause.ShouldStartWith("Not enough yet");
+        Trial.Of([Arrow("a", "S", 100, .8), Arrow("b", "T", 100, .8)], .25).Cause.Said().ShouldStartWith("The bow, or the archer");
+        Trial.Of([Arrow("a", "S", 100, .01), Arrow("b", "T", 100, .01)], .25).Cause.Said().ShouldStartWith("Neither");
+        Trial.Of([Arrow("a", "S", 100, .8)], .25).Cause.Said().ShouldStartWith("Not enough yet");
         Trial.Of([new("bare", "S", 100, [])], .25).Rows.ShouldBeEmpty();
     }
 
@@ -65,8 +72,8 @@ public class SessionPlanTests
         Tear[] alike = [new(-1, 0), new(-1, 0)];
         new MeanTear(alike).Radius.ShouldBeGreaterThan(.03);
         var trial = Trial.Of([new("a", "S", 100, alike), new("b", "T", 100, [new(0, 0), new(0, 0)])], .25);
-        trial.Cause.ShouldStartWith("The arrow");
-        trial.Because.ShouldNotContain("NaN");
+        trial.Cause.Said().ShouldStartWith("The arrow");
+        trial.Because!.Said().ShouldNotContain("NaN");
     }
 
     [Fact]
@@ -78,7 +85,7 @@ public class SessionPlanTests
         var good = NockTune.Of([Nock(0, .6), Nock(1, .8), Nock(2, .1)], 3, .25);
         good.State.ShouldBe(NockState.Good);
         good.Best.ShouldBe(2);
-        good.Words.ShouldContain("mark it");
+        good.Words.Said().ShouldContain("mark it");
     }
 
     [Fact]

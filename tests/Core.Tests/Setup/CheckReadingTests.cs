@@ -48,16 +48,16 @@ public class CheckReadingTests
     [Fact]
     public void Cam_lean_has_no_tolerance_and_is_compared_with_the_state_that_shot_well()
     {
-        Judge(CheckKind.CamLean, 0.4).Words.ShouldContain("no general tolerance");
-        CheckReading.Judge(new CheckFinding(CheckKind.CamLean, 0.4, null, null), Brindle, true, 0.1).Words.ShouldContain("+0.300");
+        Judge(CheckKind.CamLean, 0.4).Words.Said().ShouldContain("no general tolerance");
+        CheckReading.Judge(new CheckFinding(CheckKind.CamLean, 0.4, null, null), Brindle, true, 0.1).Words.Said().ShouldContain("+0.300");
     }
 
     [Fact]
     public void Someone_without_a_press_is_sent_to_a_shop()
     {
         var late = new CheckFinding(CheckKind.CamTiming, null, "topLate", null);
-        CheckReading.Judge(late, Brindle, hasPress: false).ToDo.ShouldContain("shop");
-        CheckReading.Judge(late, Brindle, hasPress: true).ToDo.ShouldContain("lengthen it one full twist");
+        CheckReading.Judge(late, Brindle, hasPress: false).ToDo.Said().ShouldContain("shop");
+        CheckReading.Judge(late, Brindle, hasPress: true).ToDo.Said().ShouldContain("lengthen it one full twist");
         CheckReading.Judge(late, Brindle, hasPress: true).Press.ShouldBeTrue();
     }
 
@@ -68,7 +68,7 @@ public class CheckReadingTests
     [Fact]
     public void An_odd_reading_is_asked_about_and_a_plain_one_is_not()
     {
-        CheckReading.Suspicion(CheckKind.BraceHeight, 8.5, 6.5)!.ShouldContain("Brace height 2.00 in more than last time");
+        CheckReading.Suspicion(CheckKind.BraceHeight, 8.5, 6.5)!.Said().ShouldContain("Brace height 2.00 in more than last time");
         CheckReading.Suspicion(CheckKind.BraceHeight, 6.6, 6.5).ShouldBeNull();
         CheckReading.Suspicion(CheckKind.BraceHeight, 8.5, null).ShouldBeNull();
     }
@@ -88,7 +88,7 @@ public class CheckReadingTests
     [Theory]
     [InlineData(30, "1/4 in")]
     [InlineData(33, "3/16 in")]
-    public void A_longer_bow_wants_a_smaller_peep(double axle, string aperture) => Peep.Aperture(axle).ShouldBe(aperture);
+    public void A_longer_bow_wants_a_smaller_peep(double axle, string aperture) => Peep.Aperture(axle).Said().ShouldBe(aperture);
 
     [Fact]
     public void Every_check_of_every_kind_can_be_found_and_judged()
@@ -100,9 +100,9 @@ public class CheckReadingTests
             foreach (var check in order.Select(CheckTable.Of))
             {
                 check.OnSheet.ShouldBeTrue();
-                (check.Quantity is null).ShouldBe(check.Choices.Count > 0, check.Title);
-                check.WhyHere.ShouldNotBeEmpty();
-                check.How.ShouldNotBeEmpty();
+                (check.Quantity is null).ShouldBe(check.Choices.Count > 0, $"{check.Kind}");
+                new CheckWhy(check.Kind, kind).Said().ShouldNotBeEmpty();
+                new CheckHow(check.Kind, kind).Said().ShouldNotBeEmpty();
             }
         }
 

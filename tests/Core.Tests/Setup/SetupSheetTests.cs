@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 
 namespace Merganser.Core.Tests.Setup;
@@ -7,6 +8,13 @@ namespace Merganser.Core.Tests.Setup;
 /// <summary>What is asked again after a change: common practice, no source.</summary>
 public class SetupSheetTests
 {
+    private static readonly Verbatim Words = new("left leg alone");
+
+    private static IEnumerable<string> Said(CheckKind check, BowKind bow) => new Message[]
+    {
+        new CheckTitle(check, bow), new CheckTool(check, bow), new CheckWhy(check, bow), new CheckHow(check, bow), new CheckDrawn(check, bow), new CheckToDo(check, bow),
+    }.Select(m => m.Said());
+
     private static readonly DateTimeOffset Day = new(2026, 11, 23, 18, 0, 0, TimeSpan.Zero);
 
     [Theory]
@@ -16,7 +24,7 @@ public class SetupSheetTests
     [InlineData(BowChange.NewLoop, new[] { CheckKind.NockingPoint, CheckKind.Loop, CheckKind.Peep, CheckKind.Paper })]
     [InlineData(BowChange.DrawLength, new[] { CheckKind.DrawWeight, CheckKind.CamTiming, CheckKind.Peep, CheckKind.Paper, CheckKind.Spine, CheckKind.Sight })]
     public void A_change_asks_again_for_what_it_moves_and_nothing_else(BowChange change, CheckKind[] again) =>
-        AllDone([new DatedChange(change, null, 1, "entered")]).AskedAgain.Select(l => l.Fact.Kind).ShouldBe(again);
+        AllDone([new DatedChange(change, null, 1, Words)]).AskedAgain.Select(l => l.Fact.Kind).ShouldBe(again);
 
     [Theory]
     [InlineData(AdjusterKind.YokePair, false)]
@@ -27,14 +35,14 @@ public class SetupSheetTests
     [InlineData(AdjusterKind.RestHeight, false)]
     public void A_logged_move_asks_for_timing_only_where_a_cable_changed(AdjusterKind kind, bool timing)
     {
-        DatedChange[] moves = ChangeTable.Of(kind) is { } change ? [new DatedChange(change, 1, null, "moved")] : [];
+        DatedChange[] moves = ChangeTable.Of(kind) is { } change ? [new DatedChange(change, 1, null, Words)] : [];
         AllDone(moves).AskedAgain.Any(l => l.Fact.Kind == CheckKind.CamTiming).ShouldBe(timing);
     }
 
     [Fact]
     public void Looking_again_closes_it()
     {
-        var change = new DatedChange(BowChange.OneSidedTwist, 3, null, "left leg alone");
+        var change = new DatedChange(BowChange.OneSidedTwist, 3, null, Words);
         var before = Finding(CheckKind.CamTiming, "together", afterMove: 2);
         var after = Finding(CheckKind.CamTiming, "together", afterMove: 3);
         State([before], [change]).ShouldBe(CheckState.Again);
@@ -50,7 +58,7 @@ public class SetupSheetTests
         var sheet = SetupSheet.Of(SetupSamples.Compound, true, [new DatedFinding("1", new CheckFinding(CheckKind.CamTiming, null, null, "no draw board"), "", 0, 0, Day)], [], true);
         var line = sheet.Lines.First(l => l.Fact.Kind == CheckKind.CamTiming);
         line.State.ShouldBe(CheckState.Skipped);
-        line.Because.ShouldBe("no draw board");
+        line.Because!.Said().ShouldBe("no draw board");
         sheet.Done.ShouldBe(0);
     }
 
@@ -66,9 +74,9 @@ public class SetupSheetTests
     [Fact]
     public void What_is_asked_again_comes_before_what_was_never_done()
     {
-        var sheet = SetupSheet.Of(SetupSamples.Compound, true, [Finding(CheckKind.CamTiming, "together", 0)], [new DatedChange(BowChange.OneSidedTwist, 1, null, "left leg alone")], true);
-        SetupNext.Of(sheet, []).Sentence.ShouldBe("Look at it again: cam timing.");
-        SetupNext.Of(SetupSheet.Of(SetupSamples.Compound, true, [], [], true), []).Sentence.ShouldBe("Check 1 of 17: limbs and screws.");
+        var sheet = SetupSheet.Of(SetupSamples.Compound, true, [Finding(CheckKind.CamTiming, "together", 0)], [new DatedChange(BowChange.OneSidedTwist, 1, null, Words)], true);
+        SetupNext.Of(sheet, [], BowKind.Compound).Sentence.Said().ShouldBe("Look at it again: cam timing.");
+        SetupNext.Of(SetupSheet.Of(SetupSamples.Compound, true, [], [], true), [], BowKind.Compound).Sentence.Said().ShouldBe("Check 1 of 17: limbs and screws.");
     }
 
     [Fact]
@@ -77,8 +85,8 @@ public class SetupSheetTests
         var sheet = SetupSheet.Of(SetupSamples.Compound, true, [Finding(CheckKind.Inspection, "damaged", 0)], [], true);
         CheckKind[] drawing = [CheckKind.DrawWeight, CheckKind.CamTiming, CheckKind.NockFit, CheckKind.Peep];
         sheet.Lines.Where(l => drawing.Contains(l.Fact.Kind)).ShouldAllBe(l => l.State == CheckState.Held);
-        var next = Unsound.Guard(Unsound.Of([Finding(CheckKind.Inspection, "damaged", 0)]), new Next("Shoot it.", "", "paper", "To the paper"));
-        next.Sentence.ShouldContain("Do not shoot");
+        var next = Unsound.Guard(Unsound.Of([Finding(CheckKind.Inspection, "damaged", 0)]), new Next(Words, Words, "paper", Words));
+        next.Sentence.Said().ShouldContain("Do not shoot");
         next.Alternative.ShouldBeNull();
     }
 
@@ -98,8 +106,8 @@ public class SetupSheetTests
     public void A_damage_is_never_answered_with_going_on(bool hasPress)
     {
         var verdict = CheckReading.Judge(new CheckFinding(CheckKind.Inspection, null, "damaged", null), SetupSamples.Compound, hasPress);
-        verdict.ToDo.ShouldStartWith("Do not draw it.");
-        verdict.ToDo.ShouldNotContain("go on");
+        verdict.ToDo.Said().ShouldStartWith("Do not draw it.");
+        verdict.ToDo.Said().ShouldNotContain("go on");
     }
 
     [Theory]
@@ -109,8 +117,7 @@ public class SetupSheetTests
     public void A_bow_without_cams_is_never_asked_about_them(BowKind kind)
     {
         string[] others = ["cam", "module", "axle", "string stop", "D-loop", "peep"];
-        var facts = CheckTable.Order(kind, Release.Fingers).Select(k => CheckTable.For(k, kind)).ToArray();
-        string[] words = [.. facts.Select(f => $"{f.Title} {f.Tool} {f.WhyHere} {f.How} {f.View} {f.ToDo}")];
+        string[] words = [.. CheckTable.Order(kind, Release.Fingers).SelectMany(k => Said(k, kind))];
         words.Where(w => others.Any(o => w.Contains(o, StringComparison.OrdinalIgnoreCase))).ShouldBeEmpty();
         if (kind == BowKind.Longbow)
         {

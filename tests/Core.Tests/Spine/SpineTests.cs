@@ -77,13 +77,13 @@ public class SpineTests
     [InlineData(.95, "borderline weak")]
     [InlineData(1.05, "good")]
     [InlineData(1.30, "stiff")]
-    public void A_sure_fit_is_named_by_its_band(double ratio, string words) => new SpineFit(ratio, .001).Words.ShouldBe(words);
+    public void A_sure_fit_is_named_by_its_band(double ratio, string words) => new SpineFit(ratio, .001).Words.Said().ShouldBe(words);
 
     [Theory]
     [InlineData(1.12, "good, may be stiff")]
     [InlineData(.99, "good, may be borderline weak")]
     [InlineData(.935, "borderline weak, may be weak or good")]
-    public void An_interval_across_a_band_names_both(double ratio, string words) => new SpineFit(ratio, .06).Words.ShouldBe(words);
+    public void An_interval_across_a_band_names_both(double ratio, string words) => new SpineFit(ratio, .06).Words.Said().ShouldBe(words);
 
     [Fact]
     public void A_measured_draw_weight_narrows_the_interval()

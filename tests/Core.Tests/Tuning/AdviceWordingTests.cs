@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Tests.Tuning;
@@ -33,22 +34,22 @@ public class AdviceWordingTests
     [MemberData(nameof(Benches))]
     public void Every_advice_says_one_thing_in_few_words(BowKind kind, Hand hand, School school)
     {
-        var bench = BenchOf(kind, hand, school);
+        var bench = AdviserOf(kind, school);
         foreach (var advice in All(bench))
         {
-            advice.Sentence.ShouldNotBeEmpty();
-            advice.Sentence.Length.ShouldBeLessThanOrEqualTo(95, advice.Sentence);
-            advice.Sentence.ShouldEndWith(".");
-            advice.Reason.ShouldNotBeEmpty();
-            (advice.Sentence + advice.Reason + advice.RunnerUp + advice.Disputed).ShouldNotContain("NaN");
-            (advice.Sentence + advice.Reason).ShouldNotContain("!");
-            advice.Evidence.ShouldAllBe(e => e.Statement.Length > 0 && e.Because.Length > 0 && e.WouldOverturn.Length > 0);
+            var (sentence, reason) = (advice.Sentence.Said(hand), advice.Reason.Said(hand));
+            sentence.Length.ShouldBeInRange(1, 95, sentence);
+            sentence.ShouldEndWith(".");
+            reason.ShouldNotBeEmpty();
+            (sentence + reason + advice.RunnerUp?.Said(hand) + advice.Disputed?.Said(hand)).ShouldNotContain("NaN");
+            (sentence + reason).ShouldNotContain("!");
+            advice.Evidence.SelectMany(e => new[] { e.Statement, e.Because, e.WouldOverturn }).ShouldAllBe(m => m.Said(hand).Length > 0);
             if (advice.Move is { } move)
             {
                 advice.Ghosts.ShouldNotBeEmpty();
-                move.After.ShouldNotBeEmpty();
-                advice.Sentence.ShouldBe($"{move.Order}, then shoot two.");
-                Twists(move);
+                move.After.Said(hand).ShouldNotBeEmpty();
+                sentence.ShouldBe($"{move.Order.Said(hand)}, then shoot two.");
+                Twists(move.Kind, move.Order.Said(hand));
             }
             else
             {
@@ -64,7 +65,7 @@ public class AdviceWordingTests
     [InlineData(BowKind.Longbow)]
     public void The_words_of_a_finger_bow_turn_with_the_hand_and_those_of_a_compound_do_not(BowKind kind)
     {
-        string Order(Hand hand) => Advise(BenchOf(kind, hand, School.CentreFirst), new Tear(.9, 0)).Move!.Order;
+        string Order(Hand hand) => Advise(AdviserOf(kind, School.CentreFirst), new Tear(.9, 0)).Move!.Order.Said(hand);
         var (right, left) = (Order(Hand.Right), Order(Hand.Left));
         if (kind == BowKind.Compound)
         {
@@ -83,30 +84,30 @@ public class AdviceWordingTests
     [InlineData(Hand.Left, "left (in)", "right (out)")]
     public void The_rest_is_named_both_by_side_and_by_in_and_out(Hand hand, string left, string right)
     {
-        AdjusterTable.Of(AdjusterKind.RestSideways).Order(-4, hand).ShouldBe($"Rest 4 clicks {left}");
-        AdjusterTable.Of(AdjusterKind.RestSideways).Order(4, hand).ShouldBe($"Rest 4 clicks {right}");
+        new Order(AdjusterKind.RestSideways, -4).Said(hand).ShouldBe($"Rest 4 clicks {left}");
+        new Order(AdjusterKind.RestSideways, 4).Said(hand).ShouldBe($"Rest 4 clicks {right}");
     }
 
     [Fact]
     public void Chances_are_never_said_as_none_or_certain()
     {
-        TuningBench.Percent(0).ShouldBe("under 1 %");
-        TuningBench.Percent(1).ShouldBe("over 99 %");
-        TuningBench.Percent(.734).ShouldBe("73 %");
+        new Chance(0).Said().ShouldBe("under 1 %");
+        new Chance(1).Said().ShouldBe("over 99 %");
+        new Chance(.734).Said().ShouldBe("73 %");
     }
 
     /// <summary>"In" and "out" are kept for toward and away from the riser; a twist is shorter or longer.</summary>
-    private static void Twists(AdvisedMove move)
+    private static void Twists(AdjusterKind kind, string order)
     {
-        if (move.Kind == AdjusterKind.YokePair)
+        if (kind == AdjusterKind.YokePair)
         {
-            move.Order.ShouldContain("shorter");
-            move.Order.ShouldContain("longer");
-            move.Order.Split(' ').ShouldNotContain("in");
+            order.ShouldContain("shorter");
+            order.ShouldContain("longer");
+            order.Split(' ').ShouldNotContain("in");
         }
     }
 
-    private static IEnumerable<Advice> All(TuningBench bench)
+    private static IEnumerable<Advice> All(Adviser bench)
     {
         Tear[] tears = [new(1, 0), new(-1, 0), new(0, 1), new(0, -1), new(.9, .9), new(.02, .01), new(.3, -.1), new(4, 4)];
         yield return bench.Advise(bench.Read(Three, []));
@@ -117,15 +118,15 @@ public class AdviceWordingTests
         }
     }
 
-    private static Advice Advise(TuningBench bench, Tear at) =>
+    private static Advice Advise(Adviser bench, Tear at) =>
         bench.Advise(bench.Read(Three, [.. new Tear[] { new(at.X - .03, at.Y), new(at.X + .03, at.Y), new(at.X, at.Y + .03), new(at.X, at.Y - .03) }.Select(t => Shot(bench, t))]));
 
-    private static SessionShot Shot(TuningBench bench, Tear tear) => new(1, Three, bench.Positions, tear);
+    private static ShotReading Shot(Adviser bench, Tear tear) => Shots.Of(Three, bench.Positions, tear);
 
-    private static TuningBench BenchOf(BowKind kind, Hand hand, School school)
+    private static Adviser AdviserOf(BowKind kind, School school)
     {
         var compound = kind == BowKind.Compound;
         Adjuster[] adjusters = [.. AdjusterTable.Usual(kind, compound ? CamSystem.TwinYoke : CamSystem.None).Select(AdjusterTable.Fresh)];
-        return new TuningBench(hand, compound ? Release.ReleaseAid : Release.Fingers, school, compound, compound ? RestType.DropAwayLate : RestType.Plunger, adjusters);
+        return new Adviser(compound ? Release.ReleaseAid : Release.Fingers, school, compound, compound ? RestType.DropAwayLate : RestType.Plunger, adjusters);
     }
 }

@@ -48,7 +48,7 @@ public class CheckSessionTests
         List<int[]> shot = [];
         foreach (var (step, i) in Steps.Select((s, i) => (s, i)))
         {
-            model.Add(new TuningShot([.. setting], step.X, step.Y));
+            model.Add(new Observation([.. setting], step.X, step.Y));
             shot.Add([.. setting]);
             var decision = rule.Decide(Prior, model.Read(), setting, Levers, shot.Count(s => s.SequenceEqual(setting)));
             decision.Kind.ShouldBe(step.Kind, $"shot {i + 1}");
@@ -85,7 +85,7 @@ public class CheckSessionTests
         foreach (var (x, setting) in new[] { (.6, 0), (.63, 0), (1.7, -18), (1.5, -18) })
         {
             model.Read().SignDoubt.ShouldBeGreaterThan(setting == 0 || model.Count < 3 ? .4 : 0);
-            model.Add(new TuningShot([setting, 0, 0, 0, 0], x, 0));
+            model.Add(new Observation([setting, 0, 0, 0, 0], x, 0));
         }
 
         model.Read().SignDoubt.ShouldBeLessThan(DecisionRule.OpenSign);

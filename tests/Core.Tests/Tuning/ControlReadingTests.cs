@@ -32,7 +32,7 @@ public class ControlReadingTests
         var reading = ControlReading.Of(purpose, One, Two)!;
         reading.Cause.ShouldBe(cause);
         reading.Suspected.ShouldBeTrue();
-        reading.Evidence.Statement.ShouldContain(words);
+        reading.Evidence.Statement.Said().ShouldContain(words);
     }
 
     [Fact]
@@ -40,7 +40,7 @@ public class ControlReadingTests
     {
         var alike = ControlReading.Of(SetPurpose.ControlArrow, One, One)!;
         alike.Suspected.ShouldBeFalse();
-        alike.Evidence.Statement.ShouldContain("not this arrow alone");
+        alike.Evidence.Statement.Said().ShouldContain("not this arrow alone");
         ControlReading.Of(SetPurpose.ControlArrow, One, [new(0, 0)]).ShouldBeNull();
         Should.Throw<ArgumentException>(() => ControlReading.Test([new(0, 0)], [new(1, 1)]));
     }

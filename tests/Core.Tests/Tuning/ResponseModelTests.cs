@@ -17,7 +17,7 @@ public class ResponseModelTests
     {
         // Height, while only the yoke is turned: y = t + c u, with priors N(0, .9²) and N(0, (.08 × .4)²).
         (int Turned, double Y)[] shots = [(0, .31), (0, .52), (2, .38), (2, .66), (-3, .12), (-3, .27)];
-        var belief = ResponseModel.Of(Two, shots.Select(s => new TuningShot([s.Turned, 0], .4 * s.Turned, s.Y))).Read();
+        var belief = ResponseModel.Of(Two, shots.Select(s => new Observation([s.Turned, 0], .4 * s.Turned, s.Y))).Read();
         foreach (var component in belief.Components)
         {
             var rows = Matrix<double>.Build.DenseOfRowArrays(shots.Select(s => new[] { 1.0, s.Turned }));
@@ -86,7 +86,7 @@ public class ResponseModelTests
     [Fact]
     public void The_same_shots_give_the_same_belief_and_an_edited_one_changes_it()
     {
-        TuningShot[] shots = [new([0, 0], .5, .1), new([0, 0], .6, .2), new([-1, 0], .1, .1)];
+        Observation[] shots = [new([0, 0], .5, .1), new([0, 0], .6, .2), new([-1, 0], .1, .1)];
         var once = ResponseModel.Of(Two, shots).Read();
         var again = ResponseModel.Of(Two, shots).Read();
         again.All.Mean.ShouldBe(once.All.Mean);
@@ -98,11 +98,11 @@ public class ResponseModelTests
     public void A_flyer_hardly_moves_the_mean_and_a_doubted_shot_moves_it_less_than_a_sure_one()
     {
         var prior = Two with { FlyerShare = .1 };
-        TuningShot[] three = [new([0, 0], .30, .0), new([0, 0], .34, .05), new([0, 0], .27, -.04)];
-        double Mean(params TuningShot[] more) => ResponseModel.Of(prior, [.. three, .. more]).Read().At([0, 0]).X;
-        var flyer = new TuningShot([0, 0], 2.2, -1.4);
+        Observation[] three = [new([0, 0], .30, .0), new([0, 0], .34, .05), new([0, 0], .27, -.04)];
+        double Mean(params Observation[] more) => ResponseModel.Of(prior, [.. three, .. more]).Read().At([0, 0]).X;
+        var flyer = new Observation([0, 0], 2.2, -1.4);
         Math.Abs(Mean(flyer) - Mean()).ShouldBeLessThan(.06);
-        var odd = new TuningShot([0, 0], .75, .1);
+        var odd = new Observation([0, 0], .75, .1);
         Math.Abs(Mean(odd with { Doubtful = true }) - Mean()).ShouldBeLessThan(Math.Abs(Mean(odd) - Mean()));
         var model = ResponseModel.Of(prior, [.. three, flyer]);
         model.Flyers()[flyer].ShouldBeGreaterThan(.9);
@@ -111,7 +111,7 @@ public class ResponseModelTests
 
     [Fact]
     public void A_setting_names_every_adjuster() =>
-        Should.Throw<ArgumentException>(() => new ResponseModel(Two).Add(new TuningShot([0], 0, 0)));
+        Should.Throw<ArgumentException>(() => new ResponseModel(Two).Add(new Observation([0], 0, 0)));
 
     [Fact]
     public void Mirrored_shots_give_the_mirrored_belief() =>
@@ -120,18 +120,18 @@ public class ResponseModelTests
             var bow = new SimulatedBow(seed);
             var prior = ClosedLoop.PriorOf(bow);
             var random = new Random(seed);
-            TuningShot[] shots =
+            Observation[] shots =
             [
                 .. Enumerable.Range(0, 8).Select(i =>
                 {
                     int[] setting = [.. bow.Levers.Select(l => i < 2 ? 0 : random.Next(l.Lower, l.Upper + 1))];
                     var tear = bow.Shoot(setting);
-                    return new TuningShot(setting, tear.X, tear.Y);
+                    return new Observation(setting, tear.X, tear.Y);
                 }),
             ];
             int[] Turned(int[] setting) => [.. setting.Select((u, j) => prior.Gains[j].Axis == TearAxis.Sideways ? -u : u)];
             var here = ResponseModel.Of(prior, shots).Read();
-            var there = ResponseModel.Of(prior, shots.Select(s => new TuningShot(Turned(s.Setting), -s.X, s.Y))).Read();
+            var there = ResponseModel.Of(prior, shots.Select(s => new Observation(Turned(s.Setting), -s.X, s.Y))).Read();
             there.At(Turned(shots[^1].Setting)).X.ShouldBe(-here.At(shots[^1].Setting).X, 1e-7);
             there.At(Turned(shots[^1].Setting)).Y.ShouldBe(here.At(shots[^1].Setting).Y, 1e-7);
             there.ChanceInside(Turned(shots[^1].Setting), .25).ShouldBe(here.ChanceInside(shots[^1].Setting, .25), 1e-7);

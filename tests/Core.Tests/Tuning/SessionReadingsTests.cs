@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
 using Merganser.Core.Tuning;
 
@@ -17,8 +18,8 @@ public class SessionReadingsTests
         var readings = Read([Shot(1, 0), Shot(1.02, .01), Shot(.98, -.02)]);
         var form = readings.Single(r => r.Cause == Cause.Form);
         form.Suspected.ShouldBeFalse();
-        form.Evidence.Because.ShouldContain("Grip, face and spine are not cleared");
-        readings.ShouldContain(r => r.Cause == Cause.Spine && !r.Suspected && r.Evidence.Statement == "Spine not judged.");
+        form.Evidence.Because.Said().ShouldContain("Grip, face and spine are not cleared");
+        readings.ShouldContain(r => r.Cause == Cause.Spine && !r.Suspected && r.Evidence.Statement == TuningSays.SpineNotJudged);
     }
 
     [Theory]
@@ -27,7 +28,7 @@ public class SessionReadingsTests
     public void Holes_that_differ_more_than_this_archers_usual_point_to_archer_or_arrows(double half, bool suspected)
     {
         // Four shots at ± half on both axes: s² = 8 half² / 6, against .18² with 60 degrees of freedom; F(6, 60) is 2.25 at .05.
-        SessionShot[] shots = [Shot(half, half), Shot(-half, half), Shot(half, -half), Shot(-half, -half)];
+        ShotReading[] shots = [Shot(half, half), Shot(-half, half), Shot(half, -half), Shot(-half, -half)];
         var f = 8 * half * half / 6 / (.30 * .30);
         (f > 2.25).ShouldBe(false, "the usual of .30 does not speak at either");
         Read(shots, new UsualSpread(.30, 60, true)).Single(r => r.Cause == Cause.Form).Suspected.ShouldBeFalse();
@@ -39,10 +40,10 @@ public class SessionReadingsTests
     [Fact]
     public void One_arrow_apart_is_named_with_its_test()
     {
-        SessionShot[] shots = [Shot(.5, 0, "1"), Shot(.55, .05, "1"), Shot(.48, -.03, "2"), Shot(.52, .02, "2"), Shot(1.1, .3, "7"), Shot(1.2, .25, "7")];
+        ShotReading[] shots = [Shot(.5, 0, "1"), Shot(.55, .05, "1"), Shot(.48, -.03, "2"), Shot(.52, .02, "2"), Shot(1.1, .3, "7"), Shot(1.2, .25, "7")];
         var apart = Read(shots).Single(r => r.Cause == Cause.Arrow);
-        apart.Evidence.Statement.ShouldBe("Arrow 7 tears apart from the others.");
-        apart.Evidence.Because.ShouldContain("F(4, 6)");
+        apart.Evidence.Statement.Said().ShouldBe("Arrow 7 tears apart from the others.");
+        apart.Evidence.Because.Said().ShouldContain("F(4, 6)");
         Read([.. shots.Take(4)]).ShouldNotContain(r => r.Cause == Cause.Arrow);
     }
 
@@ -52,7 +53,7 @@ public class SessionReadingsTests
         MeanTear still = new([new(0, .8), new(.02, .82), new(-.02, .78)]);
         MadeMove ignored = new(AdjusterKind.RestHeight, -20, still, still);
         MadeMove answered = new(AdjusterKind.RestHeight, -20, still, new([new(0, .2), new(.02, .22), new(-.02, .18)]));
-        Read([Shot(0, .8)], made: [ignored, ignored]).ShouldContain(r => r.Cause == Cause.Clearance && r.Evidence.Because.Contains("does not drop"));
+        Read([Shot(0, .8)], made: [ignored, ignored]).ShouldContain(r => r.Cause == Cause.Clearance && r.Evidence.Because.Said().Contains("does not drop"));
         Read([Shot(0, .8)], made: [ignored]).ShouldNotContain(r => r.Cause == Cause.Clearance);
         Read([Shot(0, .8)], made: [ignored, answered]).ShouldNotContain(r => r.Cause == Cause.Clearance);
     }
@@ -61,23 +62,23 @@ public class SessionReadingsTests
     public void A_bare_tear_that_changes_side_with_the_distance_is_suspected_weak_and_a_fletched_one_is_not()
     {
         Stage fifteen = Three with { Distance = 15 };
-        SessionShot[] near = [Shot(-.3, 0), Shot(-.33, .02), Shot(-.28, -.01)];
-        SessionShot[] far = [.. near.Select(s => s with { Stage = fifteen, Tear = new Tear(.8 + s.Tear.Y, 0) })];
+        ShotReading[] near = [Shot(-.3, 0), Shot(-.33, .02), Shot(-.28, -.01)];
+        ShotReading[] far = [.. near.Select(s => s.With(fifteen, new Tear(.8 + s.Tear.Y, 0)))];
         var spine = Read([.. near, .. far]).Single(r => r.Cause == Cause.Spine);
         spine.Suspected.ShouldBeTrue();
-        spine.Evidence.Statement.ShouldContain("changes side");
-        SessionShot[] fletched = [.. near.Concat(far).Select(s => s with { Stage = s.Stage with { Fletched = true } })];
+        spine.Evidence.Statement.Said().ShouldContain("changes side");
+        ShotReading[] fletched = [.. near.Concat(far).Select(s => s.With(s.Stage with { Fletched = true }))];
         Read(fletched).ShouldNotContain(r => r.Cause == Cause.Spine && r.Suspected);
-        SessionShot[] same = [.. near, .. near.Select(s => s with { Stage = fifteen })];
+        ShotReading[] same = [.. near, .. near.Select(s => s.With(fifteen))];
         Read(same).Single(r => r.Cause == Cause.Spine).Suspected.ShouldBeFalse();
     }
 
     [Fact]
     public void An_adjuster_at_its_end_says_that_the_other_one_is_wrong()
     {
-        SessionShot[] low = [Shot(0, -.8), Shot(.02, -.82), Shot(-.02, -.78)];
+        ShotReading[] low = [Shot(0, -.8), Shot(.02, -.82), Shot(-.02, -.78)];
         var end = AdjusterTable.Fresh(AdjusterKind.RestHeight) with { Position = 60 };
-        SessionReadings.Of(low, low, [], [end], UsualSpread.Unknown).ShouldContain(r => r.Cause == Cause.Travel && r.Evidence.Because.Contains("nocking point is wrong"));
+        SessionReadings.Of(low, low, [], [end], UsualSpread.Unknown).ShouldContain(r => r.Cause == Cause.Travel && r.Evidence.Because.Said().Contains("nocking point is wrong"));
         SessionReadings.Of(low, low, [], [end with { Position = 10 }], UsualSpread.Unknown).ShouldNotContain(r => r.Cause == Cause.Travel);
     }
 
@@ -95,32 +96,32 @@ public class SessionReadingsTests
     public void A_late_or_corrected_entry_changes_only_the_sets_it_lies_between()
     {
         Adjuster[] now = [AdjusterTable.Fresh(AdjusterKind.RestHeight) with { Position = 12 }];
-        LoggedMove[] log = [new("a", AdjusterKind.RestHeight, 0, 20, null, 1), new("b", AdjusterKind.RestHeight, 20, 15, null, 2), new("c", AdjusterKind.RestHeight, 15, 12, "b", 2)];
-        int[] At(LoggedMove[] moves, int position) => [.. SettingHistory.At([now[0] with { Position = position }], moves, [1, 2, 3]).OrderBy(p => p.Key).Select(p => p.Value[AdjusterKind.RestHeight])];
+        SessionMove[] log = [new("a", 1, AdjusterKind.RestHeight, 0, 20, null), new("b", 2, AdjusterKind.RestHeight, 20, 15, null), new("c", 2, AdjusterKind.RestHeight, 15, 12, "b")];
+        int[] At(SessionMove[] moves, int position) => [.. SettingHistory.At([now[0] with { Position = position }], moves, [1, 2, 3]).OrderBy(p => p.Key).Select(p => p.Value[AdjusterKind.RestHeight])];
         At(log, 12).ShouldBe([0, 20, 12]);
         // A move of +5 that was made after the first set and logged last.
-        At([.. log, new LoggedMove("late", AdjusterKind.RestHeight, 12, 17, null, 1)], 17).ShouldBe([0, 25, 17]);
+        At([.. log, new SessionMove("late", 1, AdjusterKind.RestHeight, 12, 17, null)], 17).ShouldBe([0, 25, 17]);
         // The order in which entries came in does not matter.
         At([log[1], log[2], log[0]], 12).ShouldBe([0, 20, 12]);
     }
 
     [Theory]
-    [InlineData(Release.ReleaseAid, School.CentreFirst, "controlArrow")]
-    [InlineData(Release.ReleaseAid, School.Ladder, "grip")]
-    [InlineData(Release.Fingers, School.CentreFirst, "spine")]
-    public void The_ladder_goes_in_the_schools_order_and_repeats_nothing(Release release, School school, string first)
+    [InlineData(Release.ReleaseAid, School.CentreFirst, RungKind.ControlArrow)]
+    [InlineData(Release.ReleaseAid, School.Ladder, RungKind.Grip)]
+    [InlineData(Release.Fingers, School.CentreFirst, RungKind.Spine)]
+    public void The_ladder_goes_in_the_schools_order_and_repeats_nothing(Release release, School school, RungKind first)
     {
         var rungs = StubbornLadder.For(release, school);
-        StubbornLadder.Next(rungs, [])!.Code.ShouldBe(first);
-        List<string> done = [];
+        StubbornLadder.Next(rungs, []).ShouldBe(first);
+        List<RungKind> done = [];
         while (StubbornLadder.Next(rungs, done) is { } rung)
         {
-            done.ShouldNotContain(rung.Code);
-            done.Add(rung.Code);
+            done.ShouldNotContain(rung);
+            done.Add(rung);
         }
 
         done.Count.ShouldBe(rungs.Count);
-        rungs.Select(r => r.Code).ShouldBeUnique();
+        rungs.ShouldBeUnique();
     }
 
     [Fact]
@@ -141,12 +142,12 @@ public class SessionReadingsTests
     public void A_new_string_or_rest_proposes_to_forget_and_says_what(BowChange change, int kinds)
     {
         Forgetting.Of(change)!.Kinds.Count.ShouldBe(kinds);
-        Forgetting.Of(change)!.Words.ShouldEndWith("?");
+        Forgetting.Of(change)!.Words.Said().ShouldEndWith("?");
         Forgetting.Of(BowChange.NewPeep).ShouldBeNull();
     }
 
-    private static IReadOnlyList<Reading> Read(SessionShot[] shots, UsualSpread? usual = null, MadeMove[]? made = null) =>
+    private static IReadOnlyList<Reading> Read(ShotReading[] shots, UsualSpread? usual = null, MadeMove[]? made = null) =>
         SessionReadings.Of([.. shots.Where(s => s.Stage == shots[0].Stage)], shots, made ?? [], [AdjusterTable.Fresh(AdjusterKind.YokePair)], usual ?? UsualSpread.Unknown);
 
-    private static SessionShot Shot(double x, double y, string? arrow = null) => new(1, Three, Here, new Tear(x, y), ArrowNumber: arrow);
+    private static ShotReading Shot(double x, double y, string? arrow = null) => Shots.Of(Three, Here, new Tear(x, y), arrow: arrow);
 }

@@ -1482,7 +1482,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/paper-choices": {
+    "/api/bows/{bowId}/paper-choices": {
         parameters: {
             query?: never;
             header?: never;
@@ -1493,7 +1493,9 @@ export interface paths {
             parameters: {
                 query?: never;
                 header?: never;
-                path?: never;
+                path: {
+                    bowId: string;
+                };
                 cookie?: never;
             };
             requestBody?: never;
@@ -2384,7 +2386,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/caliper": {
+    "/api/bows/{id}/caliper": {
         parameters: {
             query?: never;
             header?: never;
@@ -2397,7 +2399,9 @@ export interface paths {
             parameters: {
                 query?: never;
                 header?: never;
-                path?: never;
+                path: {
+                    id: string;
+                };
                 cookie?: never;
             };
             requestBody: {
@@ -3092,12 +3096,14 @@ export interface paths {
                 };
             };
             responses: {
-                /** @description No Content */
-                204: {
+                /** @description OK */
+                200: {
                     headers: {
                         [name: string]: unknown;
                     };
-                    content?: never;
+                    content: {
+                        "application/json": components["schemas"]["OrderDone"];
+                    };
                 };
             };
         };
@@ -3114,6 +3120,7 @@ export interface components {
         /** @description Ends the paper, or opens it again. */
         AcceptInput: {
             accepted: boolean;
+            id?: null | string;
         };
         /** @description One adjuster that the bow has, with its travel in steps. */
         AdjusterInput: {
@@ -3155,16 +3162,12 @@ export interface components {
             /** Format: int32 */
             upper: number;
             needsPress: boolean;
-            /** @description One + step as an order. */
             plus: string;
-            /** @description One − step as an order. */
             minus: string;
             /** Format: double */
             inchesPerStep: null | number;
             seats: null | components["schemas"]["SpacerSeats"];
-            /** @description Where it stands, in the hand's own words. */
             standing: string;
-            /** @description What is left of its travel each way. */
             room: string;
             /** @description The same words for every step from Lower to Upper. */
             places: string[];
@@ -3173,14 +3176,10 @@ export interface components {
         Advice: {
             /** @description Which kind of advice. */
             kind: components["schemas"]["AdviceKind"];
-            /** @description The order, as a sentence. */
             sentence: string;
-            /** @description Why. */
             reason: string;
             move: null | components["schemas"]["AdvisedMove"];
-            /** @description What is disputed about it, or null. */
             disputed: null | string;
-            /** @description The runner-up and why it lost, or null. */
             runnerUp: null | string;
             /** @description The evidence, each line with what would overturn it. */
             evidence: components["schemas"]["Evidence"][];
@@ -3218,13 +3217,10 @@ export interface components {
              * @description The position advised.
              */
             to: number;
-            /** @description What to do, in the technician's words. */
             order: string;
             /** @description True when a press is needed. */
             needsPress: boolean;
-            /** @description What to check again after it. */
             after: string;
-            /** @description Where it stands before and after it, in the hand's own words. */
             places: string;
         };
         /** @description An allowed range with the reason that is told when it is left. */
@@ -3239,12 +3235,10 @@ export interface components {
              * @description Highest allowed value.
              */
             high?: number;
-            /** @description Trade unit for the message. */
+            /** @description Trade unit. */
             unit?: string;
             /** @description Why the range ends there. */
-            why?: string;
-            /** @description The range as words. */
-            words?: null | string;
+            why?: components["schemas"]["Why"];
         };
         /** @description The person who shoots. */
         Archer: {
@@ -3277,7 +3271,7 @@ export interface components {
              */
             hasChronograph: boolean;
             /** @description A press is only theirs to use when they have it and are no beginner: a beginner is never told to press a bow. */
-            mayPress?: boolean;
+            mayPress: boolean;
         };
         /** @description An archer as sent: a client-made id on a new one. */
         ArcherInput: {
@@ -3349,17 +3343,17 @@ export interface components {
              * Format: double
              * @description The shaft tube's own length, inches.
              */
-            tubeLength?: number;
+            tubeLength: number;
             /**
              * Format: double
              * @description The shaft's mass g(L − x₀), grains.
              */
-            shaftGrains?: number;
+            shaftGrains: number;
             /**
              * Format: double
              * @description Everything at the front end: insert and point, grains.
              */
-            frontGrains?: number;
+            frontGrains: number;
         };
         /** @description An arrow as it is being built: components by id, measures as typed. */
         ArrowDraft: {
@@ -3402,6 +3396,11 @@ export interface components {
             bowId: null | string;
             draft: components["schemas"]["ArrowDraft"];
         };
+        /**
+         * @description The parts of an arrow, in the order in which they are listed.
+         * @enum {unknown}
+         */
+        ArrowPart: "shaft" | "cutLength" | "insert" | "point" | "nock" | "vanes" | "wrap" | "glue";
         /** @description Places to draw, inches from the nock throat. */
         ArrowPlaces: {
             /**
@@ -3444,7 +3443,7 @@ export interface components {
             masses: components["schemas"]["PlacedMass"][];
             next: components["schemas"]["Next"];
             /** @description True when some caution refuses the arrow. */
-            refused?: boolean;
+            refused: boolean;
         };
         /** @description An arrow on the bench: its draft and the last version that was kept. */
         ArrowRow: {
@@ -3508,16 +3507,19 @@ export interface components {
             inStock: components["schemas"]["TryView"][];
             cautions: components["schemas"]["Caution"][];
         };
-        /** @description The assembly of an arrow, step by step, with what is said at it (trade practice). */
+        /**
+         * @description The steps of an arrow's assembly.
+         * @enum {unknown}
+         */
+        AssemblyCode: "cut" | "square" | "clean" | "insert" | "pin" | "bare" | "wrap" | "fletch" | "cure" | "weigh" | "verify";
+        /** @description One step of the assembly (trade practice). */
         AssemblyStep: {
-            /** @description Stable word. */
-            code: string;
-            /** @description What is done. */
-            words: string;
-            /** @description What is said where the act is, or empty. */
-            caution: string;
+            /** @description Which. */
+            code: components["schemas"]["AssemblyCode"];
             /** @description The state the arrow has after it. */
             state: components["schemas"]["ArrowState"];
+            words: string;
+            caution: string;
         };
         /** @description Another arrow of the bow, to lay beside this one. */
         BesideView: {
@@ -3619,17 +3621,22 @@ export interface components {
              * Format: double
              * @description The measured weight where there is one, else the nominal.
              */
-            drawWeight?: number;
+            drawWeight: number;
             /**
              * Format: double
              * @description Where the rest stands at full draw, inches from the nock throat.
              */
-            restAtFullDraw?: number;
+            restAtFullDraw: number;
+            /**
+             * Format: double
+             * @description A safe length to begin an arrow with: well ahead of the rest at full draw, to the half inch above.
+             */
+            firstCut: number;
             /**
              * Format: double
              * @description Power stroke S = draw − 1.75 − brace, inches.
              */
-            powerStroke?: number;
+            powerStroke: number;
         };
         /**
          * @description Something that was done to a bow after which other things are looked at again.
@@ -3708,6 +3715,7 @@ export interface components {
             /** Format: date-time */
             archivedAt: null | string;
             unsound: null | string;
+            firstLength: string;
         };
         /** @description The two stations of a caliper on the riser, typed. */
         CaliperInput: {
@@ -3761,7 +3769,7 @@ export interface components {
             vanes: components["schemas"]["StockedOfVane"][];
             wraps: components["schemas"]["StockedOfWrap"][];
             /** Format: int32 */
-            count?: number;
+            count: number;
         };
         /** @description The whole catalogue as JSON. */
         CatalogueFile: {
@@ -3785,7 +3793,6 @@ export interface components {
         Caution: {
             /** @description Stable word, e.g. `light-arrow`. */
             code: string;
-            /** @description One line. */
             text: string;
             /** @description True when the thing may not be kept or shot in this state. */
             refused: boolean;
@@ -3830,21 +3837,19 @@ export interface components {
             /** Format: date-time */
             happenedAt: string;
         };
-        /** @description An answer that can be picked instead of a number. */
+        /** @description An answer that can be picked instead of a number. Its words are in the words table. */
         CheckChoice: {
             /** @description Stable word. */
             code: string;
-            /** @description The words on the bench. */
-            label: string;
             /** @description How it stands. */
             verdict: components["schemas"]["Verdict"];
-            /** @description What to do then. */
-            toDo: string;
             /**
-             * @description True when that needs a press.
+             * @description True when what follows needs a press.
              * @default false
              */
             press: boolean;
+            label: string;
+            toDo: string;
         };
         /** @description A finding as entered: a typed number, a picked answer, or a reason for leaving the check. */
         CheckInput: {
@@ -3857,7 +3862,7 @@ export interface components {
             confirmed: boolean;
         };
         /**
-         * @description What is looked at on a bow, in no order; the last three are followed up elsewhere and only asked again.
+         * @description What is looked at on a bow, in no order; three are followed up elsewhere and only asked again.
          * @enum {unknown}
          */
         CheckKind: "inspection" | "drawWeight" | "axleToAxle" | "braceHeight" | "tiller" | "limbAlignment" | "camLean" | "camTiming" | "centreShot" | "plungerTension" | "shelf" | "nockingPoint" | "nockSets" | "loop" | "nockFit" | "restTiming" | "clicker" | "peep" | "firstAxis" | "secondAxis" | "thirdAxis" | "paper" | "spine" | "sight";
@@ -3929,14 +3934,12 @@ export interface components {
             version: number;
             arrow: components["schemas"]["Arrow"];
             reading: components["schemas"]["ArrowReading"];
-            parts: {
-                [key: string]: string;
-            };
+            parts: components["schemas"]["PartView"][];
         };
         /** @description Several arrows on one ruler, and in what they differ. */
         CompareView: {
             arrows: components["schemas"]["CompareRow"][];
-            differs: string[];
+            differs: components["schemas"]["ArrowPart"][];
         };
         /**
          * @description What an arrow is made of.
@@ -3947,8 +3950,6 @@ export interface components {
         ComponentField: {
             /** @description Stable name, the header of its column. */
             name: string;
-            /** @description Its words. */
-            label: string;
             /** @description Text, number or choice. */
             kind: components["schemas"]["ComponentFieldKind"];
             /** @description What a number measures. */
@@ -3959,6 +3960,7 @@ export interface components {
             required: boolean;
             /** @description The words of a choice. */
             choices: string[];
+            label: string;
         };
         /** @enum {unknown} */
         ComponentFieldKind: "text" | "number" | "choice";
@@ -3988,6 +3990,18 @@ export interface components {
             force: components["schemas"]["ForceUnit"];
             speed: components["schemas"]["SpeedUnit"];
             energy: components["schemas"]["EnergyUnit"];
+            distance?: components["schemas"]["DistanceUnit"];
+        };
+        /**
+         * @default yards
+         * @enum {unknown}
+         */
+        DistanceUnit: "yards" | "metres";
+        /** @description A distance that was shot. */
+        DistanceView: {
+            /** Format: double */
+            distance: number;
+            words: string;
         };
         /** @description A dozen to start. */
         DozenInput: {
@@ -4046,7 +4060,6 @@ export interface components {
         };
         /** @description Something that is due, or will be soon. */
         DueItem: {
-            /** @description In words. */
             what: string;
             /** @description What is looked at then. */
             checks: components["schemas"]["CheckKind"][];
@@ -4112,14 +4125,13 @@ export interface components {
         Figure: {
             /** @description Stable name, e.g. `totalWeight`. */
             name: string;
-            /** @description The words beside it. */
             label: string;
             /**
              * Format: double
              * @description The value in Unit; null when it cannot be known, and then Missing says why.
              */
             value: null | number;
-            /** @description The trade unit: `gr`, `in`, `%`, `gr/lb`, `ft/s`, `ft·lb`, `slug·ft/s`, `lb`, `AMO lb` or empty. */
+            /** @description The trade unit, one of Unit. */
             unit: string;
             /**
              * Format: int32
@@ -4141,12 +4153,15 @@ export interface components {
              * @description Value less the value of the opened state.
              */
             change: null | number;
-            /** @description A verdict in words, where there is one. */
             word: null | string;
-            /** @description Why there is no value, as a sentence. */
             missing: null | string;
             /** @description The working. */
             working: components["schemas"]["Working"];
+            text: null | string;
+            shownUnit: string;
+            lowText: null | string;
+            highText: null | string;
+            changeText: null | string;
         };
         /** @description A draft to be read on a bow, against the state in which it was opened. */
         FiguresInput: {
@@ -4196,7 +4211,6 @@ export interface components {
              * @description Upper end.
              */
             high: number;
-            /** @description Verdict in words. */
             words: string;
             /** @description The band of R itself. */
             band: components["schemas"]["FitBand"];
@@ -4214,7 +4228,6 @@ export interface components {
             change: components["schemas"]["BowChange"];
             /** @description The adjusters whose gains are forgotten; all of them when it is empty. */
             kinds: components["schemas"]["AdjusterKind"][];
-            /** @description In a sentence. */
             words: string;
         };
         /** @description A gain with its sd, inches a step. */
@@ -4269,11 +4282,17 @@ export interface components {
             /** Format: int32 */
             practice: null | number;
         };
-        /** @description A place on the sheet as it was read, inches, x right and y up. */
+        /** @description A place on the sheet as it was read, inches, x right and y up; finite. */
         Hole: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Right, inches.
+             */
             x: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Up, inches.
+             */
             y: number;
         };
         HttpValidationProblemDetails: {
@@ -4321,9 +4340,7 @@ export interface components {
             /** @description The file's columns. */
             columns: string[];
             /** @description The fields there are, with their words. */
-            fields: {
-                [key: string]: string;
-            };
+            fields: Record<string, never>;
             /** @description Field to column; a field without one is left empty. */
             mapping: {
                 [key: string]: string;
@@ -4404,17 +4421,11 @@ export interface components {
              * Format: double
              * @description The mass to reckon with.
              */
-            weight?: number;
+            weight: number;
         };
         /** @description The client-made id of a version to keep. */
         KeepInput: {
             id: null | string;
-        };
-        /** @description The ladder for when moves do not help. */
-        LadderView: {
-            wanted: boolean;
-            rungs: components["schemas"]["RungView"][];
-            next: null | string;
         };
         /** @enum {unknown} */
         LengthUnit: "inches" | "centimetres" | "millimetres";
@@ -4478,23 +4489,22 @@ export interface components {
              * Format: int32
              * @description Shots read.
              */
-            count?: number;
+            count: number;
             /** @description The mean tear. */
-            mean?: components["schemas"]["Tear"];
+            mean: components["schemas"]["Tear"];
             /**
              * Format: double
              * @description Spread per axis, inches.
              */
-            spread?: number;
+            spread: number;
             /** @description True when the spread is the usual one, since one shot shows none. */
-            spreadAssumed?: boolean;
+            spreadAssumed: boolean;
             /**
              * Format: double
              * @description Radius of the 95 % region, inches.
              */
-            radius?: number;
-            /** @description The reading in words, always by the tail. */
-            words?: null | string;
+            radius: number;
+            reading: string;
         };
         /** @description The mean of a set to draw. */
         MeanView: {
@@ -4507,6 +4517,8 @@ export interface components {
             count: number;
             spreadAssumed: boolean;
             words: string;
+            sideways: string;
+            plus: string;
         };
         /** @description A move as it was really made; one that is logged late names the set it came after. */
         MoveInput: {
@@ -4552,18 +4564,21 @@ export interface components {
         NamedEnd: "tail" | "point";
         /** @description What is next: one sentence, one line of reason, one button, one alternative. */
         Next: {
-            /** @description At most 70 characters. */
             sentence: string;
-            /** @description One line of reason or caution. */
             reason: string;
             /** @description Stable word for the button's act. */
             action: string;
-            /** @description The button's words. */
             button: string;
-            /** @description The other act's words, or null. */
             alternative?: null | string;
             /** @description Stable word for the other act. */
             alternativeAction?: null | string;
+        };
+        /** @description A stage that comes next, named. */
+        NextStageView: {
+            /** Format: double */
+            distance: number;
+            fletched: boolean;
+            words: string;
         };
         /** @description A nock. */
         Nock: {
@@ -4597,7 +4612,7 @@ export interface components {
              * Format: double
              * @description The mass to reckon with.
              */
-            weight?: number;
+            weight: number;
         };
         /** @description How one arrow stands, bare and fletched. */
         NockArrowView: {
@@ -4638,7 +4653,6 @@ export interface components {
              * @description The next turn to try, or null.
              */
             next: null | number;
-            /** @description In words. */
             words: string;
         };
         /** @description A nock shot as typed: the tail from the point's hole, or in words. */
@@ -4664,6 +4678,8 @@ export interface components {
             /** Format: double */
             distance: number;
             tear: components["schemas"]["Tear"];
+            length: string;
+            from: string;
         };
         /** @enum {unknown} */
         NockState: "untried" | "turnOn" | "good" | "practice";
@@ -4673,13 +4689,14 @@ export interface components {
             name: string;
             /** Format: double */
             tolerance: number;
+            toleranceText: string;
             /**
              * Format: double
              * @description The distance that is looked at, yards.
              */
             distance: number;
             /** @description Every distance that was shot, and the one looked at. */
-            distances: number[];
+            distances: components["schemas"]["DistanceView"][];
             /** @description Every arrow. */
             arrows: components["schemas"]["NockArrowView"][];
             /**
@@ -4708,19 +4725,26 @@ export interface components {
         /** @description A note, or a rung of the ladder with what came of it. */
         NoteInput: {
             id: null | string;
-            rung?: null | string;
+            rung?: null | components["schemas"]["RungKind"];
             outcome?: null | string;
             note?: null | string;
         };
-        /** @description A rung of the ladder that was done, with its answer, or a note alone. */
-        NoteRow: {
+        /** @description A rung or a note after a set. */
+        NoteView: {
             id: string;
-            afterSetId: null | string;
-            rung: null | string;
+            rung: null | components["schemas"]["RungKind"];
             outcome: null | string;
             note: string;
             /** Format: date-time */
             notedAt: string;
+        };
+        /** @description What came of an order. */
+        OrderDone: {
+            /**
+             * Format: double
+             * @description The weight that was taken by hand, or null: the pan was not empty before it, or holds nothing.
+             */
+            taken: null | number;
         };
         /** @description An order to an instrument: tare; for a stand-in also what lies on it. */
         OrderInput: {
@@ -4743,6 +4767,8 @@ export interface components {
             stages: components["schemas"]["StageChoice"][];
             sizes: components["schemas"]["SaidSize"][];
             beforeYouShoot: string[];
+            usualTolerance: string;
+            strictTolerance: string;
         };
         /** @description A paper to start: bow, arrow version, stages, and how it is decided. */
         PaperInput: {
@@ -4775,6 +4801,7 @@ export interface components {
             vaneCount: number;
             /** Format: double */
             tolerance: number;
+            toleranceText: string;
             /** Format: date-time */
             startedAt: string;
             /** Format: date-time */
@@ -4783,13 +4810,19 @@ export interface components {
             sets: components["schemas"]["SetView"][];
             advice: components["schemas"]["Advice"];
             readings: components["schemas"]["Reading"][];
-            ladder: components["schemas"]["LadderView"];
+            ladder: components["schemas"]["SessionLadder"];
             trial: null | components["schemas"]["Trial"];
             spineCheck: null | components["schemas"]["SpineCheckView"];
             next: components["schemas"]["Next"];
             /** Format: int32 */
             version: number;
             lastMove: null | components["schemas"]["MoveView"];
+        };
+        /** @description One part of an arrow, named. */
+        PartView: {
+            part: components["schemas"]["ArrowPart"];
+            words: string;
+            name: string;
         };
         /** @description The pieces of one class. */
         PieceClassView: {
@@ -4843,20 +4876,18 @@ export interface components {
             byMachine: boolean;
             dozenId: null | string;
             stages: components["schemas"]["StageView"][];
-            nextStage: null | components["schemas"]["PlannedStage"];
+            nextStage: null | components["schemas"]["NextStageView"];
             arrowNumbers: string[];
         };
         /** @description A distance and whether the shafts have vanes. */
         PlannedStage: {
+            /** @description With vanes. */
+            fletched: boolean;
             /**
              * Format: double
              * @description Bow to paper, yards.
              */
             distance: number;
-            /** @description With vanes. */
-            fletched: boolean;
-            /** @description In words. */
-            words?: null | string;
         };
         /** @description A point or head. */
         Point: {
@@ -4908,7 +4939,7 @@ export interface components {
              * Format: double
              * @description The mass to reckon with.
              */
-            weight?: number;
+            weight: number;
         };
         /** @enum {unknown} */
         PointKind: "target" | "field" | "glueIn" | "fixedHead" | "mechanicalHead";
@@ -4937,15 +4968,15 @@ export interface components {
              * @description How much this outcome is believed, 0 to 1.
              */
             share: number;
-            /** @description What would have to be true. */
             words: string;
+            place: string;
         };
         /**
          * @description What an entry measures. Its trade unit is the one in which the Core computes.
          * @enum {unknown}
          */
         Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "number";
-        /** @description A bow on the rack: what it is, how it stands, what is next. */
+        /** @description A bow on the rack: what it is, how it stands, what is next; said in its own archer's units. */
         RackBow: {
             id: string;
             name: string;
@@ -4974,7 +5005,6 @@ export interface components {
             suspected: boolean;
             /** @description The statement with its evidence and what would overturn it. */
             evidence: components["schemas"]["Evidence"];
-            /** @description The name of the test. */
             test: string;
         };
         /** @enum {unknown} */
@@ -5043,9 +5073,15 @@ export interface components {
         RetireInput: {
             retired: boolean;
         };
+        /**
+         * @description Rules of thumb.
+         * @enum {unknown}
+         */
+        RuleKind: "indoorFoc" | "outdoorFoc" | "fieldFoc" | "huntingFoc" | "smallGame" | "mediumGame" | "largeGame" | "toughest" | "momentum";
         /** @description A rule of thumb with a band, shown as such. */
         RuleOfThumb: {
             figure: string;
+            kind: components["schemas"]["RuleKind"];
             unit: string;
             /** Format: double */
             from: number;
@@ -5053,28 +5089,34 @@ export interface components {
             to: number;
             words: string;
         };
+        /** @enum {unknown} */
+        RungKind: "controlArrow" | "grip" | "face" | "archer" | "screws" | "draw" | "clearance" | "timing" | "tiller" | "spine" | "plunger" | null;
         /** @description A rung with what was answered. */
-        RungView: {
-            code: string;
+        RungState: {
+            /** @description Which. */
+            code: components["schemas"]["RungKind"];
+            /** @description The entry that answers it, or null. */
+            noteId: null | string;
+            /** @description What came of it, or null while it is open. */
+            outcome: null | string;
+            /** @description The answer's own words. */
+            note: null | string;
             title: string;
             how: string;
             tells: string;
+            /** @description True when it is a set of shots with the bow left alone. */
             control: boolean;
-            noteId: null | string;
-            outcome: null | string;
-            note: null | string;
         };
         /** @description A size as it is said at the paper; trade words, the inches are what they usually mean (no source). */
         SaidSize: {
             /** @description Stable word. */
             code: string;
-            /** @description As it is said. */
-            words: string;
             /**
              * Format: double
              * @description What it is read as.
              */
             inches: number;
+            words: string;
         };
         /** @description A scale against a check weight. */
         ScaleCheck: {
@@ -5092,9 +5134,9 @@ export interface components {
              * Format: double
              * @description Reading less nominal, grains.
              */
-            error?: number;
+            error: number;
             /** @description True when the scale is off. */
-            off?: boolean;
+            off: boolean;
         };
         /**
          * @description What to touch first for a tear: the four schools of trade practice.
@@ -5106,6 +5148,14 @@ export interface components {
          * @enum {unknown}
          */
         SessionKind: "tune" | "trial";
+        /** @description The ladder for when moves do not help. */
+        SessionLadder: {
+            /** @description True when they do not. */
+            wanted: boolean;
+            /** @description In the school's order. */
+            rungs: components["schemas"]["RungState"][];
+            next: null | components["schemas"]["RungKind"];
+        };
         /** @description A set to start; a control names what it changes, a trial or a control arrow its version. */
         SetInput: {
             id: null | string;
@@ -5128,6 +5178,7 @@ export interface components {
             /** Format: double */
             distance: number;
             fletched: boolean;
+            stage: string;
             purpose: components["schemas"]["SetPurpose"];
             arrowName: string;
             /** Format: date-time */
@@ -5136,7 +5187,7 @@ export interface components {
             mean: null | components["schemas"]["MeanView"];
             figures: components["schemas"]["Figure"][];
             movesBefore: components["schemas"]["MoveView"][];
-            notesAfter: components["schemas"]["NoteRow"][];
+            notesAfter: components["schemas"]["NoteView"][];
             wayBack: components["schemas"]["WayBackMove"][];
         };
         /** @description The whole set-up of a bow as its page shows it. */
@@ -5218,12 +5269,12 @@ export interface components {
              * Format: double
              * @description The spine to reckon with: measured where it was, else nominal.
              */
-            spineInUse?: number;
+            spineInUse: number;
             /**
              * Format: double
              * @description The mass of an inch to reckon with.
              */
-            grainsPerInchInUse?: number;
+            grainsPerInchInUse: number;
         };
         /** @description What is known of a shaft. */
         ShaftView: {
@@ -5238,12 +5289,12 @@ export interface components {
             damaged: boolean;
             note: null | string;
             /** @description True for a shaft that is destroyed: no arrow is made of it, and one that was is never shot. */
-            destroyed?: boolean;
+            destroyed: boolean;
             /**
              * Format: double
              * @description What shafts are ordered by: the dial's run-out, else what the eye's grade stands for, inches.
              */
-            crookedness?: number;
+            crookedness: number;
         };
         /**
          * @description The face of the sheet that was read.
@@ -5264,8 +5315,6 @@ export interface components {
             low: boolean;
             /** @description The end that is named. */
             heightEnd: components["schemas"]["NamedEnd"];
-            /** @description The words back, by the tail. */
-            byTheTail?: null | string;
         };
         /** @description A shot as marked: inches on the sheet as it was read. Words win over typed inches, and those over a marked tail. */
         ShotInput: {
@@ -5277,7 +5326,7 @@ export interface components {
             words?: null | components["schemas"]["ShooterWords"];
             arrowNumber?: null | string;
         };
-        /** @description A shot with its tear, and where its tail lies in words. */
+        /** @description A shot with its tear, and where its tail lies. */
         ShotView: {
             id: string;
             /** Format: int32 */
@@ -5334,17 +5383,17 @@ export interface components {
              * Format: int32
              * @description Sizes that the top cam stands left of the middle: a smaller piece on its left.
              */
-            topShift?: number;
+            topShift: number;
             /**
              * Format: int32
              * @description Sizes that the bottom cam stands left of the middle.
              */
-            bottomShift?: number;
+            bottomShift: number;
             /**
              * Format: int32
              * @description The engine's step: the net shift in sizes; with only the top cam moved it counts the half toward nought.
              */
-            step?: number;
+            step: number;
         };
         /** @description This bow's own line 1/v² = a + b·m from chronograph readings, with the variances that its ± comes from. */
         SpeedFit: {
@@ -5559,18 +5608,24 @@ export interface components {
         };
         /**
          * @description A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting side.
-         *     x right, y up, inches.
+         *     x right, y up, inches; finite.
          */
         Tear: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Right, inches.
+             */
             x: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Up, inches.
+             */
             y: number;
             /**
              * Format: double
              * @description Length of the tear, inches.
              */
-            length?: number;
+            length: number;
         };
         /**
          * @description Which way the tail is driven.
@@ -5579,9 +5634,7 @@ export interface components {
         TearAxis: "sideways" | "height";
         /** @description One line of a working: a name, the formula with the user's own numbers in it, and what it gives. */
         Term: {
-            /** @description What this line is. */
             name: string;
-            /** @description The formula, then the same with the numbers put in. */
             formula: string;
             /**
              * Format: double
@@ -5595,6 +5648,7 @@ export interface components {
              * @description Decimals to show: one more than the figure itself.
              */
             decimals: number;
+            text: null | string;
         };
         /** @description What a number is judged by. */
         Tolerance: {
@@ -5613,7 +5667,6 @@ export interface components {
              * @description Upper limit.
              */
             high: number;
-            /** @description Where aim and limits come from. */
             source: string;
         };
         /** @description The range of points that one shaft shoots from this bow as it stands. */
@@ -5625,7 +5678,7 @@ export interface components {
             heaviest: number;
             /** Format: int32 */
             tried: number;
-            words?: null | string;
+            words: string;
         };
         /** @description What a trial of a bow found of the points its shafts tolerate. */
         ToleratedView: {
@@ -5678,10 +5731,8 @@ export interface components {
             rows: components["schemas"]["TrialRow"][];
             /** @description Tolerated points by shaft, the widest first. */
             ranges: components["schemas"]["ToleratedRange"][];
-            /** @description Bow or arrow, in a sentence. */
             cause: string;
-            /** @description The test behind it. */
-            because: string;
+            because: null | string;
         };
         /** @description One arrow of a trial: its shaft, its point, its tears. */
         TrialArrow: {
@@ -5705,8 +5756,9 @@ export interface components {
             mean: components["schemas"]["MeanTear"];
             /** @description True when its whole region lies inside the tolerance, null while that is open. */
             needsNoMove: null | boolean;
-            /** @description In words. */
             words: string;
+            length: string;
+            radius: string;
         };
         /** @description A change to try: what it would do, and the draft that does it (null when it is a change of the bow). */
         TryView: {
@@ -5756,7 +5808,7 @@ export interface components {
              * Format: double
              * @description The mass to reckon with.
              */
-            weight?: number;
+            weight: number;
         };
         /**
          * @description How a vane is set on the shaft.
@@ -5785,14 +5837,19 @@ export interface components {
         /** @description One move that leads back to an earlier state. */
         WayBackMove: {
             kind: components["schemas"]["AdjusterKind"];
-            name: string;
             /** Format: int32 */
             from: number;
             /** Format: int32 */
             to: number;
-            order: string;
             needsPress: boolean;
+            name: string;
+            order: string;
         };
+        /**
+         * @description Schools of arrow weight.
+         * @enum {unknown}
+         */
+        WeightKind: "light" | "middle" | "heavy";
         /** @description One weight on this bow: speed with its band, energy, momentum, grains per pound. */
         WeightPoint: {
             /** Format: double */
@@ -5813,7 +5870,7 @@ export interface components {
         /** @description A school of arrow weight with its reasons, named fairly. */
         WeightSchool: {
             /** @description Light, middle or heavy. */
-            name: string;
+            kind: components["schemas"]["WeightKind"];
             /**
              * Format: double
              * @description From so many grains.
@@ -5824,9 +5881,10 @@ export interface components {
              * @description To so many.
              */
             to: number;
-            /** @description What its people say for it. */
+            name: string;
+            fromText: string;
+            toText: string;
             for: string;
-            /** @description What it costs. */
             against: string;
         };
         /** @description Weights of one class as text, one a line. */
@@ -5846,7 +5904,6 @@ export interface components {
         };
         /** @description What one change would do, computed exactly and not by a derivative. */
         WhatIf: {
-            /** @description The change in words. */
             label: string;
             /**
              * Format: double
@@ -5855,7 +5912,6 @@ export interface components {
             ratio: number;
             /** @description Its band. */
             band: components["schemas"]["FitBand"];
-            /** @description The band in words. */
             words: string;
             /**
              * Format: double
@@ -5870,13 +5926,17 @@ export interface components {
             /** @description True when the arrow would be unsafe. */
             refused: boolean;
         };
+        /**
+         * @description Why a range ends where it does.
+         * @enum {unknown}
+         */
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
             terms: components["schemas"]["Term"][];
             source: string;
-            /** @default  */
-            wouldMove: string;
+            wouldMove?: null | string;
         };
         /** @description What a spread in weight is worth on this bow: speed, height at distances, front of center. */
         Worth: {
@@ -5925,7 +5985,7 @@ export interface components {
              * Format: double
              * @description The mass to reckon with.
              */
-            weight?: number;
+            weight: number;
         };
         /** @description Half twists put into each yoke leg; negative takes them out. */
         YokeInput: {

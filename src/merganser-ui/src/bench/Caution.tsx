@@ -1,14 +1,12 @@
-import { useSay } from '../units/UnitsContext';
 import type { Schemas } from '../api/client';
 
 /** One line where the act is; it stands as long as it is true. */
 export function Caution({ caution }: { caution: Pick<Schemas['Caution'], 'text' | 'refused'> }) {
-  const say = useSay();
   return (
     <p className="caution" role="note">
       <span>
         <b>{caution.refused ? 'Stop.' : 'Caution.'}</b>
-        {say(caution.text)}
+        {caution.text}
       </span>
     </p>
   );

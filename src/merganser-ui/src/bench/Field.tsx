@@ -1,7 +1,7 @@
 import { InputBase, NativeSelect } from '@mui/material';
 import { useId, useState, type KeyboardEvent } from 'react';
 import { fieldText, fieldUnit, keptText, type Quantity } from '../units/units';
-import { useSay, useUnits } from '../units/UnitsContext';
+import { useUnits } from '../units/UnitsContext';
 import { Term } from '../glossary/Term';
 
 interface Common {
@@ -37,7 +37,6 @@ export function Field({
 }) {
   const id = useId();
   const units = useUnits();
-  const say = useSay();
   // While it is being edited a field shows just what is typed, as long as that is the value; otherwise the value in the archer's unit.
   const [raw, setRaw] = useState<{ text: string; value: string } | null>(null);
   const unit = fieldUnit(quantity, units);
@@ -76,7 +75,7 @@ export function Field({
         }}
       />
       <span id={`${id}-note`} className={fault ? 'fault' : 'hint'}>
-        {say(fault ?? hint ?? '')}
+        {fault ?? hint ?? ''}
       </span>
     </div>
   );

@@ -1,8 +1,7 @@
 import { ButtonBase, Popover } from '@mui/material';
 import { memo, useId, useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
-import { direction, show, showChange, withUnit } from '../units/units';
-import { useSay, useUnits } from '../units/UnitsContext';
+import { direction } from '../units/units';
 
 type FigureData = Schemas['Figure'];
 
@@ -22,8 +21,6 @@ export const Figure = memo(function Figure({
 }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const id = useId();
-  const units = useUnits();
-  const shown = figure.value === null ? null : show(figure.value, figure.unit, figure.decimals, units);
   return (
     <div>
       <ButtonBase
@@ -34,10 +31,10 @@ export const Figure = memo(function Figure({
         data-figure={figure.name}
       >
         <span className="lab">{figure.label}</span>
-        {shown ? (
+        {figure.text !== null ? (
           <span className="v">
-            {shown.value}
-            {(shown.unit || stale) && <span className="u">{stale ? '…' : shown.unit}</span>}
+            {figure.text}
+            {(figure.shownUnit || stale) && <span className="u">{stale ? '…' : figure.shownUnit}</span>}
           </span>
         ) : (
           <span className="d">{figure.missing ?? 'not measured'}</span>
@@ -76,8 +73,6 @@ export const Figure = memo(function Figure({
 
 function WorkingTable({ figure }: { figure: FigureData }) {
   const { what, terms, source, wouldMove } = figure.working;
-  const units = useUnits();
-  const say = useSay();
   return (
     <>
       <h2>{figure.label}, the working</h2>
@@ -88,12 +83,12 @@ function WorkingTable({ figure }: { figure: FigureData }) {
             <tr key={term.name}>
               <td>{term.name}</td>
               <td className="f">{term.formula}</td>
-              <td>{term.value === null ? '' : withUnit(term.value, term.unit, term.decimals, units)}</td>
+              <td>{term.text}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      {wouldMove && <p>{say(wouldMove)}</p>}
+      {wouldMove && <p>{wouldMove}</p>}
       <p className="muted">Source: {source}.</p>
     </>
   );
@@ -102,7 +97,6 @@ function WorkingTable({ figure }: { figure: FigureData }) {
 const signs = { up: 'M0 9h10L5 1z', down: 'M0 1h10L5 9z', same: 'M0 4h10v2H0z' };
 
 function Change({ figure, since }: { figure: FigureData; since: string }) {
-  const units = useUnits();
   const change = figure.change ?? 0;
   const way = direction(change, figure.decimals);
   return (
@@ -110,7 +104,7 @@ function Change({ figure, since }: { figure: FigureData; since: string }) {
       <svg width="10" height="10" aria-hidden="true">
         <path d={signs[way]} fill="currentColor" />
       </svg>
-      {way === 'same' ? 'unchanged' : `${showChange(change, figure.unit, figure.decimals, units)} since ${since}`}
+      {way === 'same' ? 'unchanged' : `${figure.changeText} since ${since}`}
     </span>
   );
 }

@@ -1,6 +1,5 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useRef, type ReactNode } from 'react';
-import { useSay } from '../units/UnitsContext';
 import { ownsEnter } from './keys';
 
 export interface FootProps {
@@ -30,7 +29,6 @@ export function Foot({
   trouble,
   extra,
 }: FootProps) {
-  const say = useSay();
   const go = useRef(onGo);
   useEffect(() => {
     go.current = busy ? () => undefined : onGo;
@@ -50,8 +48,8 @@ export function Foot({
     <footer className={trouble ? 'foot trouble' : 'foot'}>
       <span className="tag">Next</span>
       <p className="say" aria-live="polite">
-        {say(sentence)}
-        {reason && <small>{say(reason)}</small>}
+        {sentence}
+        {reason && <small>{reason}</small>}
       </p>
       {extra}
       {alternative && (

@@ -13,7 +13,7 @@ const keys: [string, string][] = [
   ['Tab', 'walk the parts of the arrow'],
   ['+ −', 'step the chosen part'],
   ['1 to 9', 'while their list has the focus: pick what was found; try what would change the arrow'],
-  ['Arrow keys', 'on the sheet: move the cross 0.05 in, with Shift 0.25 in'],
+  ['Arrow keys', 'on the sheet: move the cross a little, with Shift five times as far'],
   ['N', 'mark a shot'],
   ['V', 'the shots of the set, to void one'],
   ['F', 'while a shot is marked: read the other face of the sheet'],

@@ -30,12 +30,17 @@ const energy: Choices<'energy'> = [
   ['footPounds', 'ft·lb'],
   ['joules', 'J'],
 ];
+const distance: Choices<'distance'> = [
+  ['yards', 'yd'],
+  ['metres', 'm'],
+];
 const rows = [
   ['length', 'Lengths', length],
   ['mass', 'Arrow weights', mass],
   ['force', 'Draw weight', force],
   ['speed', 'Speed', speed],
   ['energy', 'Energy', energy],
+  ['distance', 'Distances', distance],
 ] as const;
 
 /** The units that the archer of this bow reads and types in. */
@@ -55,10 +60,8 @@ export function UnitsKey({ bowId }: { bowId: string }) {
       const body = { ...row.archer, id: row.id, units: next };
       await answer(api.PUT('/api/archers/{id}', { params: { path: { id: row.id } }, body, ...ifMatch(row.version) }));
       setTrouble(null);
-      await Promise.all([
-        queries.invalidateQueries({ queryKey: ['bow'] }),
-        queries.invalidateQueries({ queryKey: ['archers'] }),
-      ]);
+      // Every sentence of the server is said anew, in these units.
+      await queries.invalidateQueries();
     } catch (error) {
       setTrouble((error as Error).message);
     }

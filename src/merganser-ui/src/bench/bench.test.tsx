@@ -20,9 +20,14 @@ const figure: Schemas['Figure'] = {
   change: -29.5,
   word: null,
   missing: null,
+  text: '409.0',
+  shownUnit: 'gr',
+  lowText: null,
+  highText: null,
+  changeText: '−29.5',
   working: {
     what: 'Every part added up.',
-    terms: [{ name: 'Total', formula: 'M = Σ mᵢ', value: 409, unit: 'gr', decimals: 2 }],
+    terms: [{ name: 'Total', formula: 'M = Σ mᵢ', value: 409, unit: 'gr', decimals: 2, text: '409.00 gr' }],
     source: 'ATA/AMO',
     wouldMove: '',
   },
@@ -40,7 +45,7 @@ describe('a figure', () => {
   });
 
   it('says why there is none', () => {
-    render(<Figure figure={{ ...figure, value: null, missing: 'not weighed yet' }} />);
+    render(<Figure figure={{ ...figure, value: null, text: null, missing: 'not weighed yet' }} />);
     expect(screen.getByText('not weighed yet')).toBeTruthy();
   });
 });

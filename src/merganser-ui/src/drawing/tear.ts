@@ -61,8 +61,10 @@ export function sheetScale(reachInches: number, halfPixels: number): { px: numbe
 }
 
 /** Where a tail lies while it is being marked, as a person says it: never a minus sign. */
-export const sideways = (inches: number) => said(inches, 'right', 'left', 'sideways');
-export const height = (inches: number) => said(inches, 'high', 'low', 'in height');
-
-const said = (inches: number, plus: string, minus: string, none: string) =>
-  Math.abs(inches) < 0.005 ? `0 in ${none}` : `${Math.abs(inches).toFixed(2)} in ${inches > 0 ? plus : minus}`;
+export function tailWords(tear: TearShape, figure: (value: number, unit: string, decimals: number) => string): string {
+  const said = (inches: number, plus: string, minus: string, none: string) =>
+    Math.abs(inches) < 0.005
+      ? `${figure(0, 'in', 0)} ${none}`
+      : `${figure(Math.abs(inches), 'in', 2)} ${inches > 0 ? plus : minus}`;
+  return `${said(tear.x, 'right', 'left', 'sideways')}, ${said(tear.y, 'high', 'low', 'in height')}`;
+}

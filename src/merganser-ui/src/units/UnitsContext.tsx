@@ -1,5 +1,5 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import { say, tradeUnits, type Units } from './units';
+import { ruled, tradeUnits, withUnit, type Units } from './units';
 
 const UnitsContext = createContext<Units>(tradeUnits);
 
@@ -9,8 +9,11 @@ export const UnitsProvider = ({ units, children }: { units: Units | undefined; c
 
 export const useUnits = () => useContext(UnitsContext);
 
-/** A sentence in the archer's units. */
-export function useSay() {
+/** A figure with its unit, and inches as a rule is read: for what the browser must write itself. */
+export function useFigures() {
   const units = useUnits();
-  return (text: string) => say(text, units);
+  return {
+    figure: (value: number, unit: string, decimals: number) => withUnit(value, unit, decimals, units),
+    rule: (inches: number) => ruled(inches, units),
+  };
 }

@@ -1,50 +1,39 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../drawing/seeded';
+import vectors from '../../../../tests/vectors/quantities.json';
 import {
   fieldText,
   keptText,
   metricUnits,
-  say,
-  show,
+  ruled,
   showChange,
   tradeUnits,
+  withUnit,
   type Quantity,
   type Units,
 } from './units';
 
-/** Factors: international yard and pound of 1959; NIST SP 811 Appendix B. */
-const published: [string, number, Partial<Units>, string, number][] = [
-  ['in', 28.5, { length: 'centimetres' }, 'cm', 72.39],
-  ['in', 0.8125, { length: 'millimetres' }, 'mm', 20.6],
-  ['gr', 409, { mass: 'grams' }, 'g', 26.5],
-  ['lb', 65.5, { force: 'newtons' }, 'N', 291.36],
-  ['lb', 65.5, { force: 'kilograms' }, 'kg', 29.71],
-  ['ft/s', 279, { speed: 'metresPerSecond' }, 'm/s', 85.04],
-  ['ft·lb', 70.4, { energy: 'joules' }, 'J', 95.45],
-];
-
 describe('units', () => {
-  it.each(published)('%s %f with %o is in %s about %f', (unit, value, choice, expectedUnit, expected) => {
-    const shown = show(value, unit, 2, { ...tradeUnits, ...choice });
-    expect(shown.unit).toBe(expectedUnit);
-    expect(Math.abs(Number(shown.value) - expected)).toBeLessThan(0.06);
-  });
-
-  it('leave a spine number as it is', () => {
-    expect(show(0.34, 'in', 3, metricUnits)).toEqual({ value: '.340', unit: 'in' });
-  });
+  it.each(vectors.cases.map((c) => [c.text, c] as const))(
+    'say %s as the server does',
+    (text, { value, unit, decimals, units }) => {
+      expect(withUnit(value, unit, decimals, units as Units)).toBe(text);
+    },
+  );
 
   it('turn changes as well as values', () => {
     expect(showChange(-1, 'in', 2, metricUnits)).toBe('\u22122.54');
+    expect(showChange(0.001, 'in', 2)).toBe('0.00');
   });
 
-  it('follow in the sentences of the server', () => {
-    expect(say('Tail left 0.80 in. Height is level.', metricUnits)).toBe('Tail left 2.03 cm. Height is level.');
-    expect(say('Make the shaft at least 28 1/2 in long.', metricUnits)).toBe('Make the shaft at least 72.39 cm long.');
-    expect(say('Last move: \u22120.63 in.', metricUnits)).toBe('Last move: \u22121.60 cm.');
-    expect(say('4.49 gr/lb: under 5 the bow can break.', metricUnits)).toBe('4.49 gr/lb: under 5 the bow can break.');
-    expect(say('5 shots in set 2, nothing else.', metricUnits)).toBe('5 shots in set 2, nothing else.');
-    expect(say('Bow 1 lb up', tradeUnits)).toBe('Bow 1 lb up');
+  it('are read off a rule in thirty-seconds, and in decimals elsewhere', () => {
+    expect([0.8125, 1.75, 2, 0.03125].map((inches) => ruled(inches))).toEqual([
+      '13/16 in',
+      '1 3/4 in',
+      '2 in',
+      '1/32 in',
+    ]);
+    expect(ruled(0.25, metricUnits)).toBe('0.64 cm');
   });
 });
 

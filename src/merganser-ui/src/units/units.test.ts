@@ -10,8 +10,8 @@ describe('figures as words', () => {
   });
 
   it('names a spine as the trade does', () => {
-    expect(show(0.34, 'in', 3).value).toBe('.340');
-    expect(show(1.234, 'in', 3).value).toBe('1.234');
+    expect(show(0.34, 'spine', 3).value).toBe('.340');
+    expect(show(1.234, 'spine', 3).value).toBe('1.234');
   });
 
   it('never drops the unit', () => {

@@ -10,6 +10,7 @@ export const tradeUnits: Units = {
   force: 'pounds',
   speed: 'feetPerSecond',
   energy: 'footPounds',
+  distance: 'yards',
 };
 export const metricUnits: Units = {
   length: 'centimetres',
@@ -17,6 +18,7 @@ export const metricUnits: Units = {
   force: 'newtons',
   speed: 'metresPerSecond',
   energy: 'joules',
+  distance: 'metres',
 };
 
 const MINUS = '\u2212';
@@ -32,23 +34,51 @@ interface Way {
 const same = (unit: string): Way => ({ unit, factor: 1, finer: 0 });
 const POUND = 4.4482216152605;
 
-/** How a trade unit is shown; international yard and pound of 1959, NIST SP 811. */
+function lengthWay(units: Units): Way {
+  if (units.length === 'centimetres') return { unit: 'cm', factor: 2.54, finer: 0 };
+  return units.length === 'millimetres' ? { unit: 'mm', factor: 25.4, finer: -1 } : same('in');
+}
+
+const massWay = (units: Units): Way =>
+  units.mass === 'grams' ? { unit: 'g', factor: 0.06479891, finer: 1 } : same('gr');
+
+function forceWay(units: Units): Way {
+  if (units.force === 'newtons') return { unit: 'N', factor: POUND, finer: 0 };
+  return units.force === 'kilograms' ? { unit: 'kg', factor: 0.45359237, finer: 0 } : same('lb');
+}
+
+/** A ratio of two: as many decimals as its size against the trade's asks for. */
+function over(top: Way, bottom: Way): Way {
+  const factor = top.factor / bottom.factor;
+  return { unit: `${top.unit}/${bottom.unit}`, factor, finer: factor < 0.05 ? 2 : factor < 0.5 ? 1 : 0 };
+}
+
+/**
+ * How a trade unit is shown; international yard and pound of 1959, NIST SP 811. The server says the same in Core/Units/DisplayUnits.cs;
+ * both run the cases of tests/vectors/quantities.json.
+ */
 function wayOf(unit: string, units: Units): Way {
   switch (unit) {
     case 'in':
-      if (units.length === 'centimetres') return { unit: 'cm', factor: 2.54, finer: 0 };
-      return units.length === 'millimetres' ? { unit: 'mm', factor: 25.4, finer: -1 } : same(unit);
+      return lengthWay(units);
     case 'gr':
-      return units.mass === 'grams' ? { unit: 'g', factor: 0.06479891, finer: 1 } : same(unit);
+      return massWay(units);
     case 'lb':
-      if (units.force === 'newtons') return { unit: 'N', factor: POUND, finer: 0 };
-      return units.force === 'kilograms' ? { unit: 'kg', factor: 0.45359237, finer: 0 } : same(unit);
+      return forceWay(units);
+    case 'yd':
+      return units.distance === 'metres' ? { unit: 'm', factor: 0.9144, finer: 0 } : same(unit);
     case 'ft/s':
       return units.speed === 'metresPerSecond' ? { unit: 'm/s', factor: 0.3048, finer: 1 } : same(unit);
     case 'slug·ft/s':
       return units.speed === 'metresPerSecond' ? { unit: 'kg·m/s', factor: POUND, finer: -1 } : same(unit);
     case 'ft·lb':
       return units.energy === 'joules' ? { unit: 'J', factor: 1.3558179483314, finer: 0 } : same(unit);
+    case 'gr/lb':
+      return over(massWay(units), forceWay(units));
+    case 'gr/in':
+      return over(massWay(units), lengthWay(units));
+    case 'spine':
+      return same(units.length === 'inches' ? 'in' : 'ASTM');
     default:
       return same(unit);
   }
@@ -69,25 +99,36 @@ export function signed(value: number, decimals: number): string {
   return Number(value.toFixed(Math.max(0, decimals))) > 0 ? `+${text}` : text;
 }
 
-/** A spine is a size name in thousandths of an inch, whatever the units. */
-const isSpine = (unit: string, decimals: number) => unit === 'in' && decimals === 3;
-
-/** A value and its unit as the bench shows it. */
+/** A value and its unit as the bench shows it. A spine is a size's name: it has no nought before its point. */
 export function show(value: number, unit: string, decimals: number, units: Units = tradeUnits): Shown {
-  if (isSpine(unit, decimals)) return { value: number(value, decimals).replace(/^0\./, '.'), unit };
   const way = wayOf(unit, units);
-  return { value: number(value * way.factor, decimals + way.finer), unit: way.unit };
+  const text = number(value * way.factor, decimals + way.finer);
+  if (unit === 'spine') return { value: text.replace(/^0\./, '.'), unit: way.unit };
+  return { value: unit === 'yd' ? text.replace(/\.0$/, '') : text, unit: way.unit };
 }
 
+/** A change, its sign shown, without its unit. */
 export function showChange(change: number, unit: string, decimals: number, units: Units = tradeUnits): string {
-  if (isSpine(unit, decimals)) return signed(change, decimals);
-  const way = wayOf(unit, units);
-  return signed(change * way.factor, decimals + way.finer);
+  const text = show(change, unit, decimals, units).value;
+  return change > 0 && /[1-9]/.test(text) ? `+${text}` : text;
 }
 
 export function withUnit(value: number, unit: string, decimals: number, units: Units = tradeUnits): string {
   const shown = show(value, unit, decimals, units);
-  return shown.unit === '' ? shown.value : `${shown.value}${shown.unit === '%' ? THIN : ' '}${shown.unit}`;
+  return shown.unit === ''
+    ? shown.value
+    : `${shown.value}${shown.unit === '%' ? THIN : shown.unit === '°' ? '' : ' '}${shown.unit}`;
+}
+
+/** Inches as a rule is read, in thirty-seconds; in other units with decimals. */
+export function ruled(inches: number, units: Units = tradeUnits): string {
+  if (units.length !== 'inches') return withUnit(inches, 'in', 2, units);
+  const parts = Math.round(inches * 32);
+  const whole = Math.floor(parts / 32);
+  let part = parts % 32;
+  let under = 32;
+  while (part > 0 && part % 2 === 0) [part, under] = [part / 2, under / 2];
+  return `${[whole > 0 || part === 0 ? whole : '', part > 0 ? `${part}/${under}` : ''].filter((t) => t !== '').join(' ')} in`;
 }
 
 /** up, down or unchanged at the precision that is shown. */
@@ -127,26 +168,15 @@ export function fieldText(typed: string, quantity: Quantity, units: Units): stri
   if (way.factor === 1) return typed;
   const read = readNumber(typed);
   const trade = read !== null && (read.unit === '' || read.unit === tradeUnit[quantity]);
-  return trade ? number(read.value * way.factor, 2 + way.finer).replace(/\.?0+$/, '') : typed;
+  return trade
+    ? number(read.value * way.factor, 2 + way.finer)
+        .replace(/(\.\d*?)0+$/, '$1')
+        .replace(/\.$/, '')
+    : typed;
 }
 
 /** What is kept for a text typed into a field: it names its unit, so that it means the same for everyone. */
 export function keptText(text: string, quantity: Quantity, units: Units): string {
   const way = wayOf(tradeUnit[quantity], units);
   return way.factor === 1 || text.trim() === '' || /[a-z"]\s*$/i.test(text) ? text : `${text} ${way.unit}`;
-}
-
-const MEASURE =
-  /([+\u2212]?)(?:(\d+) )?(\d+\/\d+|\d+(?:\.\d+)?) (in|gr|lb|ft\/s|ft·lb|slug·ft\/s)(?![a-zA-Z/·])(?! \d)/g;
-
-/** A sentence from the server with its measures in the archer's units. */
-export function say(text: string, units: Units): string {
-  return text.replace(MEASURE, (all, sign: string, whole: string | undefined, figure: string, unit: string) => {
-    const way = wayOf(unit, units);
-    const decimals = figure.split('.')[1]?.length ?? (figure.includes('/') ? 2 : 0);
-    if (way.factor === 1) return all;
-    const [over, under] = figure.split('/').map(Number) as [number, number | undefined];
-    const value = Number(whole ?? 0) + (under ? over / under : over);
-    return `${sign}${number(value * way.factor, decimals + way.finer)} ${way.unit}`;
-  });
 }

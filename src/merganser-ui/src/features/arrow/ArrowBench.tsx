@@ -8,8 +8,7 @@ import { Foot } from '../../bench/Foot';
 import { useEscape } from '../../bench/focus';
 import { isPageKey } from '../../bench/keys';
 import { place } from '../../drawing/band';
-import { number, show } from '../../units/units';
-import { useUnits } from '../../units/UnitsContext';
+import { number } from '../../units/units';
 import { ArrowDrawing } from './ArrowDrawing';
 import { FitBand } from './FitBand';
 import { Beside } from './Beside';
@@ -227,9 +226,8 @@ function useLate(waiting: boolean): boolean {
 
 /** The band of the speed, drawn: its own figures say how wide it is. */
 function SpeedBand({ figure }: { figure: Schemas['Figure'] }) {
-  const units = useUnits();
   const at = 4 + place(figure.value!, figure.low!, figure.high!, 60);
-  const [low, high] = [figure.low!, figure.high!].map((end) => show(end, figure.unit, figure.decimals, units).value);
+  const [low, high] = [figure.lowText, figure.highText];
   return (
     <svg
       className="speed-band"

@@ -36,7 +36,7 @@ export default function ArrowPage() {
       const like = row?.draft;
       const draft = like
         ? { ...like, name: `${like.name}, copy`.slice(0, 60) }
-        : firstDraft(catalogue.data, bow.data.bow.drawLength);
+        : firstDraft(catalogue.data, bow.data.firstLength);
       const added = await answer(api.POST('/api/arrows', { body: { id: newId(), bowId, draft } }));
       await queries.invalidateQueries({ queryKey: ['arrows', bowId] });
       refresh();

@@ -4,7 +4,6 @@ import { answer, api, Refusal, type Schemas } from '../../api/client';
 import { Caution } from '../../bench/Caution';
 import { Field, Select } from '../../bench/Field';
 import type { Quantity } from '../../units/units';
-import { useSay } from '../../units/UnitsContext';
 import type { Draft } from './parts';
 import { TryWords } from './TryWords';
 
@@ -23,7 +22,6 @@ export function AskPanel({ bowId, draft, onTry }: { bowId: string; draft: Draft;
   const [value, setValue] = useState('12');
   const [told, setTold] = useState<Schemas['AskView'] | null>(null);
   const [fault, setFault] = useState<string | undefined>();
-  const say = useSay();
   const want = wants.find((w) => w.value === wanted)!;
   const ask = async () => {
     try {
@@ -64,7 +62,7 @@ export function AskPanel({ bowId, draft, onTry }: { bowId: string; draft: Draft;
       {told && (
         <div aria-live="polite">
           <p data-testid="asked">
-            <b>{say(told.words)}</b>
+            <b>{told.words}</b>
           </p>
           {told.cautions.map((caution) => (
             <Caution key={caution.code} caution={caution} />

@@ -4,7 +4,7 @@ import { answer, api, type Schemas } from '../../api/client';
 import { sixteenths } from '../../drawing/gauge';
 import { linePath, nearestIndex, ticksOf } from '../../drawing/chart';
 import { useWidth } from '../../bench/useWidth';
-import { number, withUnit } from '../../units/units';
+import { number, ruled, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Draft } from './parts';
 
@@ -112,7 +112,7 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
     <div ref={ref} className="chart">
       <p>
         <b className="n">
-          {sixteenths(here.length)} in, {withUnit(here.grains, 'gr', 0, units)} point: fit {number(ratio, 2)}{' '}
+          {ruled(here.length, units)}, {withUnit(here.grains, 'gr', 0, units)} point: fit {number(ratio, 2)}{' '}
           {bandOf(ratio)}
         </b>{' '}
         <span className="muted">
@@ -131,7 +131,7 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
         role="application"
         data-owns-keys
         data-testid="spine-chart"
-        aria-label={`Fit over length and point weight. ${sixteenths(here.length)} in and ${number(here.grains, 0)} grains give ${number(ratio, 2)}, ${bandOf(ratio)}. Arrow keys move, Enter keeps.`}
+        aria-label={`Fit over length and point weight. ${ruled(here.length, units)} and ${withUnit(here.grains, 'gr', 0, units)} give ${number(ratio, 2)}, ${bandOf(ratio)}. Arrow keys move, Enter keeps.`}
         onKeyDown={press}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture?.(event.pointerId);

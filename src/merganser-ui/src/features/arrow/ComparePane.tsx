@@ -3,8 +3,6 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { useWidth } from '../../bench/useWidth';
 import { arrowPaths, layout, rulerTicks } from '../../drawing/arrow';
-import { number, show } from '../../units/units';
-import { useUnits } from '../../units/UnitsContext';
 import { ArrowParts } from './ArrowParts';
 import { measuresOf } from './measures';
 
@@ -32,7 +30,6 @@ interface Props {
 
 /** Two to four arrows: drawing under drawing on one ruler, every figure, and what differs. */
 export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
-  const units = useUnits();
   const { ref, width } = useWidth<HTMLDivElement>(1232);
   const compared = useQuery({
     queryKey: ['compare', bowId, chosen],
@@ -134,15 +131,13 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
                     <th scope="row">{rows[0]!.reading.figures.find((f) => f.name === name)!.label}</th>
                     {rows.map((row) => {
                       const figure = row.reading.figures.find((f) => f.name === name)!;
-                      const shown = show(figure.value!, figure.unit, figure.decimals, units);
                       return (
                         <td key={row.id}>
-                          {shown.value} <small className="muted">{shown.unit}</small> {figure.word}
+                          {figure.text} <small className="muted">{figure.shownUnit}</small> {figure.word}
                           {name === 'speed' && (
                             <small className="muted">
                               {' '}
-                              {number(Number(show(figure.low!, figure.unit, 0, units).value), 0)} to{' '}
-                              {show(figure.high!, figure.unit, 0, units).value}
+                              {figure.lowText} to {figure.highText}
                             </small>
                           )}
                         </td>
@@ -150,14 +145,16 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
                     })}
                   </tr>
                 ))}
-                {compared.data!.differs.map((part) => (
-                  <tr key={part} className="differs">
-                    <th scope="row">{part} differs</th>
-                    {rows.map((row) => (
-                      <td key={row.id}>{row.parts[part]}</td>
-                    ))}
-                  </tr>
-                ))}
+                {rows[0]!.parts
+                  .filter((part) => compared.data!.differs.includes(part.part))
+                  .map(({ part, name }) => (
+                    <tr key={part} className="differs">
+                      <th scope="row">{name} differs</th>
+                      {rows.map((row) => (
+                        <td key={row.id}>{row.parts.find((p) => p.part === part)!.words}</td>
+                      ))}
+                    </tr>
+                  ))}
                 <tr>
                   <th scope="row">Cautions</th>
                   {rows.map((row) => (

@@ -1,5 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { memo } from 'react';
+import { withUnit } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../bench/Field';
 import { neighbour, parts, steppedLength, stockOf, type Draft, type PartName } from './parts';
@@ -62,6 +64,7 @@ function BreakOff({ part, draft, catalogue, faults, onChange }: Props & { part: 
   const field = part === 'insert' ? 'insertBroken' : 'pointBroken';
   const stock = part === 'insert' ? catalogue.inserts : catalogue.points;
   const id = part === 'insert' ? draft.insertId : draft.pointId;
+  const units = useUnits();
   const steps = stock.find((s) => s.id === id)?.part.breakOffSteps ?? 0;
   if (steps === 0) return null;
   const size = stock.find((s) => s.id === id)!.part.breakOff ?? 0;
@@ -73,7 +76,7 @@ function BreakOff({ part, draft, catalogue, faults, onChange }: Props & { part: 
       onChange={(count) => onChange({ ...draft, [field]: Number(count) })}
       choices={Array.from({ length: steps + 1 }, (_, i) => ({
         value: String(i),
-        label: i === 0 ? 'nothing' : `${i} × ${size} gr`,
+        label: i === 0 ? 'nothing' : `${i} × ${withUnit(size, 'gr', 0, units)}`,
       }))}
       fault={faults[field]?.[0]}
     />
@@ -103,6 +106,7 @@ const whole = (part: PartName): Partial<Draft> =>
   part === 'insert' ? { insertBroken: 0 } : part === 'point' ? { pointBroken: 0 } : {};
 
 function PartField({ part, draft, catalogue, faults, onChange }: Props) {
+  const units = useUnits();
   const facts = parts.find((p) => p.name === part)!;
   const fault = (field: string) => faults[field]?.[0];
   if (part === 'length')
@@ -146,7 +150,7 @@ function PartField({ part, draft, catalogue, faults, onChange }: Props) {
       name={field}
       value={draft[field] ?? ''}
       onChange={(id) => onChange({ ...draft, ...whole(part), [field]: id === '' ? null : id })}
-      choices={[...none, ...stockOf(catalogue, part).map((s) => ({ value: s.id, label: s.label }))]}
+      choices={[...none, ...stockOf(catalogue, part, units).map((s) => ({ value: s.id, label: s.label }))]}
       fault={fault(part === 'vanes' ? 'vane' : part)}
     />
   );

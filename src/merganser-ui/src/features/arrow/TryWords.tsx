@@ -1,14 +1,13 @@
 import type { Schemas } from '../../api/client';
 import { number, withUnit } from '../../units/units';
-import { useSay, useUnits } from '../../units/UnitsContext';
+import { useUnits } from '../../units/UnitsContext';
 
 /** What a change would do, in two lines on its key. */
 export function TryWords({ effect }: { effect: Schemas['WhatIf'] }) {
   const units = useUnits();
-  const say = useSay();
   return (
     <>
-      <span>{say(effect.label)}</span>
+      <span>{effect.label}</span>
       <span>
         <b>
           {number(effect.ratio, 2)} {effect.words}

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { tradeUnits, withUnit, type Units } from '../../units/units';
 
 export type Draft = Schemas['ArrowDraft'];
 export type PartName = 'nock' | 'vanes' | 'vaneCount' | 'wrap' | 'shaft' | 'length' | 'insert' | 'point' | 'glue';
@@ -29,23 +30,24 @@ export interface Stock {
 }
 
 /** What may be picked for a part, in the catalogue's order. */
-export function stockOf(catalogue: Schemas['Catalogue'], name: PartName): Stock[] {
+export function stockOf(catalogue: Schemas['Catalogue'], name: PartName, units: Units = tradeUnits): Stock[] {
+  const mass = (grains: number) => withUnit(grains, 'gr', Number.isInteger(grains) ? 0 : 1, units);
   switch (name) {
     case 'shaft':
       return catalogue.shafts.map((s) => ({
         id: s.id,
-        label: `${s.part.name}, ${s.part.material.toLowerCase()}, ${s.part.grainsPerInch.toFixed(1)} gr/in`,
+        label: `${s.part.name}, ${s.part.material.toLowerCase()}, ${withUnit(s.part.grainsPerInch, 'gr/in', 1, units)}`,
       }));
     case 'insert':
-      return catalogue.inserts.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr` }));
+      return catalogue.inserts.map((s) => ({ id: s.id, label: `${s.part.name}, ${mass(s.part.grains)}` }));
     case 'point':
-      return catalogue.points.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr` }));
+      return catalogue.points.map((s) => ({ id: s.id, label: `${s.part.name}, ${mass(s.part.grains)}` }));
     case 'nock':
-      return catalogue.nocks.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr` }));
+      return catalogue.nocks.map((s) => ({ id: s.id, label: `${s.part.name}, ${mass(s.part.grains)}` }));
     case 'vanes':
-      return catalogue.vanes.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr each` }));
+      return catalogue.vanes.map((s) => ({ id: s.id, label: `${s.part.name}, ${mass(s.part.grains)} each` }));
     case 'wrap':
-      return catalogue.wraps.map((s) => ({ id: s.id, label: `${s.part.name}, ${s.part.grains} gr` }));
+      return catalogue.wraps.map((s) => ({ id: s.id, label: `${s.part.name}, ${mass(s.part.grains)}` }));
     default:
       return [];
   }
@@ -76,11 +78,11 @@ export function steppedLength(text: string, step: 1 | -1): string | null {
   return `${inches} ${rest / by}/${8 / by}`;
 }
 
-export function firstDraft(catalogue: Schemas['Catalogue'], drawLength: number): Draft {
+export function firstDraft(catalogue: Schemas['Catalogue'], cutLength: string): Draft {
   return {
     name: 'First arrow',
     shaftId: catalogue.shafts[3]?.id ?? '',
-    cutLength: String(Math.ceil((drawLength - 1.75 + 1.25) * 2) / 2),
+    cutLength,
     insertId: catalogue.inserts[1]?.id ?? null,
     pointId: catalogue.points[2]?.id ?? '',
     nockId: catalogue.nocks[0]?.id ?? '',

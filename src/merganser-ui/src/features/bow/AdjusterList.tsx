@@ -63,7 +63,7 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
             )}
             {has && (
               <p className="hint">
-                <span>{now?.room ?? `one step is ${offer.stepUnit === '1/16 in' ? '' : 'a '}${offer.stepUnit}`}</span>
+                <span>{now?.room ?? `one step is ${offer.stepUnit}`}</span>
                 {has.needsPress && <b>press</b>}
               </p>
             )}

@@ -9,6 +9,7 @@ import { AdjusterList, useOffers } from './AdjusterList';
 import { BowFigure } from './BowFigure';
 import { differences, emptyEntry, newArcher, usualFor, type BowForm, type Entry, type TextField } from './bowForm';
 import { number, type Quantity } from '../../units/units';
+import { useFigures } from '../../units/UnitsContext';
 import {
   camDraws,
   cams,
@@ -37,6 +38,7 @@ const tools = [
 
 /** The bow on the bench: who shoots it, what it measures, what can be adjusted. */
 export default function BowPage() {
+  const { figure, rule } = useFigures();
   const { bowId } = useParams();
   const bench = useBowForm(bowId);
   const { form } = bench;
@@ -213,21 +215,28 @@ export default function BowPage() {
           <div className="grid">
             {typed('nominalWeight', 'Draw weight, marked', 'drawWeight', 'not needed beside a measured one')}
             {typed('measuredWeight', 'Draw weight, measured', 'drawWeight', 'on a scale, at full draw', 'drawWeight')}
-            {typed('drawLength', 'Draw length, AMO', 'length', 'pivot point plus 1 3/4 in', 'drawLength')}
+            {typed('drawLength', 'Draw length, AMO', 'length', `pivot point plus ${rule(1.75)}`, 'drawLength')}
             {compound
               ? typed('axleToAxle', 'Axle to axle', 'length', 'later, if not measured yet', 'axleToAxle')
               : typed('axleToAxle', 'Bow length', 'length', 'tip to tip, as the maker names it', 'bowLength')}
             {typed('braceHeight', 'Brace height', 'length', undefined, 'braceHeight')}
-            {compound && typed('ratedSpeed', 'Rated speed, if known', 'speed', '350 gr, 70 lb, 30 in', 'ratedSpeed')}
+            {compound &&
+              typed(
+                'ratedSpeed',
+                'Rated speed, if known',
+                'speed',
+                `${figure(350, 'gr', 0)}, ${figure(70, 'lb', 0)}, ${rule(30)}`,
+                'ratedSpeed',
+              )}
             {typed('stringWeight', 'Weight on the string', 'weight', 'peep, loop, silencers', 'stringWeight')}
             {typed('stringWeightFromTip', 'Its place', 'number', '0 at the tip, 1 at the nocking point')}
           </div>
           <h2>The maker’s figures, where known</h2>
           <div className="grid">
             {compound && typed('maximumWeight', 'Rated maximum weight', 'drawWeight', 'never above it')}
-            {compound && typed('makerAxleToAxle', 'Axle to axle', 'length', 'play 1/8 in')}
-            {typed('makerBraceHeight', 'Brace height', 'length', 'play 1/8 in')}
-            {compound && typed('makerCentreShot', 'Centre shot', 'length', 'empty takes 13/16 in')}
+            {compound && typed('makerAxleToAxle', 'Axle to axle', 'length', `play ${rule(0.125)}`)}
+            {typed('makerBraceHeight', 'Brace height', 'length', `play ${rule(0.125)}`)}
+            {compound && typed('makerCentreShot', 'Centre shot', 'length', `empty takes ${rule(0.8125)}`)}
           </div>
           <h2>{compound ? 'Rest and cams' : 'Rest'}</h2>
           <div className="grid">
@@ -355,7 +364,7 @@ function BowFoot({
     return (
       <Foot
         sentence={bow ? 'Keep what you changed on this bow.' : 'Fill in what you know and keep the bow.'}
-        reason="Measured wins over marked. Lengths may be written 28 1/2, 28.5 or 72.4 cm."
+        reason="Measured wins over marked. Lengths may be written in any unit that is named."
         button="Keep this bow"
         busy={bench.busy}
         onGo={keep}

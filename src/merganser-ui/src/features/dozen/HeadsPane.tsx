@@ -1,10 +1,11 @@
 import { ReadingField } from '../../bench/ReadingField';
-import { number } from '../../units/units';
+import { useFigures } from '../../units/UnitsContext';
 import type { Dozen, DozenBench } from './useDozen';
 import { blank } from './WeighPane';
 
 /** Heads on the straightest arrows, the lightest arrow with the heaviest head; one kept for practice. */
 export function HeadsPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
+  const { figure } = useFigures();
   const { heads } = dozen;
   const next = heads.pieces.length + 1;
   return (
@@ -27,7 +28,7 @@ export function HeadsPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
           {heads.pieces.map((p) => (
             <li key={p.number} className="filled">
               <small>{p.number}</small>
-              <b className="n">{number(p.grains, 1)}</b>
+              <b className="n">{figure(p.grains, 'gr', 1)}</b>
             </li>
           ))}
         </ol>
@@ -41,7 +42,7 @@ export function HeadsPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
               <tr>
                 <th scope="col">arrow</th>
                 <th scope="col">head</th>
-                <th scope="col">together, gr</th>
+                <th scope="col">together</th>
               </tr>
             </thead>
             <tbody>
@@ -49,7 +50,7 @@ export function HeadsPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
                 <tr key={on.arrow}>
                   <th scope="row">Arrow {on.arrow}</th>
                   <td>head {on.head}</td>
-                  <td>{number(on.total, 1)}</td>
+                  <td>{figure(on.total, 'gr', 1)}</td>
                 </tr>
               ))}
             </tbody>

@@ -1,4 +1,5 @@
-import { number } from '../../units/units';
+import { show } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
 import type { InstrumentEvent } from './useInstrument';
 
 /** The reading itself, as large as can be read at arm's length; a stand-in says so, and no reading is words. */
@@ -11,16 +12,18 @@ export function LiveReading({
   trouble: string | null;
   unit: string;
 }) {
+  const units = useUnits();
   const value = last?.value ?? null;
+  const shown = value === null ? null : show(value, last?.unit || unit, 1, units);
   return (
     <div className="live" data-testid="live">
       {(last?.simulated ?? true) && <span className="sim">simulated</span>}
-      {value === null ? (
+      {shown === null ? (
         <p className="live-none">no reading yet</p>
       ) : (
         <p className="live-value n">
-          {trouble ? <s>{number(value, 1)}</s> : number(value, 1)}
-          <small>{last?.unit || unit}</small>
+          {trouble ? <s>{shown.value}</s> : shown.value}
+          <small>{shown.unit}</small>
         </p>
       )}
       <p className="live-state" aria-live="polite">
@@ -33,7 +36,7 @@ export function LiveReading({
             <span className="stable-bar" aria-hidden="true" /> stable
           </>
         ) : value === null ? (
-          `waiting for ${unit}`
+          `waiting for ${show(0, unit, 0, units).unit}`
         ) : (
           <>
             <svg width="40" height="12" aria-hidden="true">

@@ -2,7 +2,7 @@ import { ButtonBase, Checkbox } from '@mui/material';
 import { useState } from 'react';
 import { Field } from '../../bench/Field';
 import { useWidth } from '../../bench/useWidth';
-import { number, signed, withUnit } from '../../units/units';
+import { number, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Dozen, DozenBench } from './useDozen';
 
@@ -65,7 +65,7 @@ export function MatchPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
       </section>
       {match && (
         <section data-testid="match-found" aria-label="What was found">
-          <h2 className="spread">{number(match.spread, 1)} gr apart</h2>
+          <h2 className="spread">{withUnit(match.spread, 'gr', 1, units)} apart</h2>
           <p>
             <b data-testid="match-words">{match.words}</b>
             {match.stale && ' Pieces were weighed since: match again.'}
@@ -108,7 +108,7 @@ export function MatchPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
             <tbody>
               {match.bought.heights.map((at, i) => (
                 <tr key={at.yards}>
-                  <th scope="row">{number(at.yards, 0)} yd</th>
+                  <th scope="row">{withUnit(at.yards, 'yd', 0, units)}</th>
                   <td>{withUnit(at.inches, 'in', 2, units)}</td>
                   <td>{withUnit(match.chance.heights[i]!.inches, 'in', 2, units)}</td>
                 </tr>
@@ -128,6 +128,7 @@ const hatches = ['var(--ink)', 'var(--ink2)', 'var(--edge)', 'var(--line)', 'var
 
 /** Per arrow the deviations of its classes, one after the other; they must all end at the gate. */
 function Stairs({ dozen }: { dozen: Dozen }) {
+  const units = useUnits();
   const { ref, width } = useWidth<HTMLDivElement>(620);
   const names = dozen.classes.map((c) => c.name);
   const most = Math.max(0.5, ...dozen.tray.flatMap((a) => names.map((n) => Math.abs(a.deviations[n] ?? 0)))) * 1.6;
@@ -139,7 +140,7 @@ function Stairs({ dozen }: { dozen: Dozen }) {
         width={width}
         height={rows.length * 20 + 34}
         role="img"
-        aria-label={`Each arrow's deviations by class, ending ${rows.map((a) => signed(a.deviation, 1)).join(', ')} gr from the mean`}
+        aria-label={`Each arrow's deviations by class, ending ${rows.map((a) => withUnit(a.deviation, 'gr', 1, units)).join(', ')} from the mean`}
       >
         <line
           x1={x(0)}

@@ -5,7 +5,7 @@ import { answer, api, newId, Refusal } from '../../api/client';
 import { Field } from '../../bench/Field';
 import { ReadingField } from '../../bench/ReadingField';
 import { useRefresh } from '../../bench/queries';
-import { number, withUnit } from '../../units/units';
+import { fieldText, fieldUnit, number, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { LiveReading } from './LiveReading';
 import { useInstrument } from './useInstrument';
@@ -36,7 +36,7 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
       );
       setFaults({});
       done();
-      return `taken: ${value} ft/s with ${grains} gr`;
+      return `taken: ${value}, with ${fieldText(grains, 'weight', units)} ${fieldUnit('weight', units)}`;
     } catch (error) {
       const errors = error instanceof Refusal ? error.errors : {};
       setFaults(errors.speed || errors.grains ? errors : { speed: [(error as Error).message] });
@@ -79,7 +79,7 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
               onClick={() =>
                 void chrono.order({
                   order: 'shoot',
-                  value: Math.sqrt((2 * 94.7 * 225218.35) / ((Number(grains) || 400) + 120)),
+                  value: Number(grains) || 400,
                 })
               }
             >

@@ -100,7 +100,7 @@ export function SpinPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
           hint="Enter keeps it"
         />
         <Field
-          label="Spine, 28 in under 1.94 lb"
+          label="Spine, by the standard’s span and load"
           name="spine"
           value={spine ?? (shaft?.spine ?? '').toString()}
           onChange={setSpine}

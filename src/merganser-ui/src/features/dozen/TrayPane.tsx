@@ -1,7 +1,7 @@
 import { ButtonBase, Checkbox } from '@mui/material';
 import { useState } from 'react';
 import { Field } from '../../bench/Field';
-import { number, signed, withUnit } from '../../units/units';
+import { number, showChange, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Dozen, DozenBench } from './useDozen';
 import { blank } from './WeighPane';
@@ -31,7 +31,7 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
                     {c.name}
                   </th>
                 ))}
-                <th scope="col">gr</th>
+                <th scope="col">weight</th>
                 <th scope="col">state</th>
                 <th scope="col">built</th>
               </tr>
@@ -48,10 +48,15 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
                     <td key={c.name}>{a.pieces[c.name]?.join('·')}</td>
                   ))}
                   <td>
-                    {number(a.total, 1)} <small className="muted">{signed(a.deviation, 1)}</small>
+                    {withUnit(a.total, 'gr', 1, units)}{' '}
+                    <small className="muted">{showChange(a.deviation, 'gr', 1, units)}</small>
                   </td>
                   <td>{a.state}</td>
-                  <td>{a.built === null ? '' : `${number(a.built, 1)}, glue and wrap ${signed(a.glueAndWrap!, 1)}`}</td>
+                  <td>
+                    {a.built === null
+                      ? ''
+                      : `${withUnit(a.built, 'gr', 1, units)}, glue and wrap ${showChange(a.glueAndWrap!, 'gr', 1, units)}`}
+                  </td>
                 </tr>
               ))}
             </tbody>

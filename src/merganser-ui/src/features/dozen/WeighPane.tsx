@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react';
 import { Field } from '../../bench/Field';
 import { isPageKey, ownsEnter } from '../../bench/keys';
 import { ReadingField } from '../../bench/ReadingField';
-import { number } from '../../units/units';
+import { show } from '../../units/units';
+import { useFigures, useUnits } from '../../units/UnitsContext';
 import { LiveReading } from './LiveReading';
 import type { Dozen, DozenBench } from './useDozen';
 import { useInstrument } from './useInstrument';
@@ -20,6 +21,8 @@ const NOMINAL: Record<string, number> = { Shaft: 252, Insert: 25, Point: 100, No
 
 /** One class after the other, hands on the parts: the reading takes itself when it stands still and the pan was empty. */
 export function WeighPane({ dozen, bench, kind, onKind }: Props) {
+  const units = useUnits();
+  const { figure } = useFigures();
   const [table, setTable] = useState('');
   const [tone, setTone] = useState(() => localStorage.getItem('merganser-tone') !== 'off');
   const [nominal, setNominal] = useState('100');
@@ -42,16 +45,17 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
       if (open) onKind(open.name);
     }
     const piece = newest(now?.pieces ?? after.heads.pieces, pieces);
-    return piece ? `taken: ${kind} ${piece.number}, ${number(piece.grains, 1)} gr` : `taken: ${value}`;
+    return piece ? `taken: ${kind} ${piece.number}, ${figure(piece.grains, 'gr', 1)}` : `taken: ${value}`;
   };
   const scale = useInstrument('scale', true, (value) => void enter(String(value), 'scale'));
   const lastPiece = pieces.toSorted((a, b) => a.number - b.number).at(-1);
   const takeNow = () => {
     const value = scale.last?.value;
-    if (value === null || value === undefined || scale.last!.waitsForEmpty || Math.abs(value) < 0.5) return;
-    // The pan is told too, so that it does not take the same piece again.
-    void scale.order({ order: 'take', value });
-    void enter(String(value), 'scale');
+    if (value === null || value === undefined) return;
+    // The pan says whether it may be taken, and does not take the same piece again.
+    void scale.order({ order: 'take', value }).then((taken) => {
+      if (taken !== null) void enter(String(taken), 'scale');
+    });
   };
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -83,7 +87,7 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
               <b>Check weight</b>
               <small>
                 {dozen.check
-                  ? `${number(dozen.check.reading, 1)} of ${number(dozen.check.nominal, 1)} gr${dozen.check.off ? ', off: marked' : ''}`
+                  ? `${figure(dozen.check.reading, 'gr', 1)} of ${figure(dozen.check.nominal, 'gr', 1)}${dozen.check.off ? ', off: marked' : ''}`
                   : 'not yet'}
               </small>
             </ButtonBase>
@@ -107,12 +111,12 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
         </ul>
       </section>
       <section className="weigh-middle" aria-label="The scale">
-        <h1>{checking ? `Check weight, ${nominal} gr` : `${kind} ${next}`}</h1>
+        <h1>{checking ? `Check weight, ${figure(Number(nominal) || 0, 'gr', 1)}` : `${kind} ${next}`}</h1>
         <LiveReading last={scale.last} trouble={scale.trouble} unit="gr" />
         {dozen.check?.off && (
           <p className="caution" role="note">
             <span>
-              <b>Caution.</b>The scale is {number(dozen.check.error ?? 0, 1)} gr off its check weight: it is kept and
+              <b>Caution.</b>The scale is {figure(dozen.check.error, 'gr', 1)} off its check weight: it is kept and
               marked. The match does not mind, speed and FOC do.
             </span>
           </p>
@@ -181,7 +185,9 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
         <h2>
           Tray{' '}
           <small className="muted">
-            {group && group.lightest !== null ? `${number(group.lightest, 1)} to ${number(group.heaviest!, 1)} gr` : ''}
+            {group && group.lightest !== null
+              ? `${figure(group.lightest, 'gr', 1)} to ${figure(group.heaviest!, 'gr', 1)}`
+              : ''}
           </small>
         </h2>
         <ol className="tray">
@@ -190,7 +196,7 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
             return (
               <li key={i} className={piece ? (piece.odd ? 'filled odd' : 'filled') : i + 1 === next ? 'here' : ''}>
                 <small>{i + 1}</small>
-                <b className="n">{piece ? number(piece.grains, 1) : ''}</b>
+                <b className="n">{piece ? show(piece.grains, 'gr', 1, units).value : ''}</b>
                 {piece?.odd && <em>odd</em>}
                 {piece && (
                   <ButtonBase

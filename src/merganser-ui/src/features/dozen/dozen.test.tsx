@@ -216,7 +216,7 @@ describe('heads', () => {
     };
     const acts = bench();
     render(<HeadsPane dozen={dozen({ heads })} bench={acts} />);
-    expect(screen.getByText('450.4')).toBeTruthy();
+    expect(screen.getByText('450.4 gr')).toBeTruthy();
     expect(screen.getByText('Head 4 is the practice head.')).toBeTruthy();
     await userEvent.type(screen.getByLabelText('Head 2, weight'), '101{Enter}');
     expect(acts.enter).toHaveBeenCalledWith('d', expect.objectContaining({ class: 'Head', value: '101' }));

@@ -43,8 +43,11 @@ export function useInstrument(kind: 'scale' | 'chronograph', on: boolean, onTake
     last,
     trouble,
     order: (input: Schemas['OrderInput']) =>
-      answer(api.POST('/api/instruments/{kind}/orders', { params: { path: { kind } }, body: input })).catch(
-        (error: Error) => setTrouble(error.message),
-      ),
+      answer(api.POST('/api/instruments/{kind}/orders', { params: { path: { kind } }, body: input }))
+        .then((done) => done.taken)
+        .catch((error: Error) => {
+          setTrouble(error.message);
+          return null;
+        }),
   };
 }

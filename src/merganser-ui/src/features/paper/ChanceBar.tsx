@@ -1,5 +1,5 @@
 import { number } from '../../units/units';
-import { useSay } from '../../units/UnitsContext';
+import { useFigures } from '../../units/UnitsContext';
 
 /** The chance of being inside as a bar; with the chance after the move, dashed, and where it would be called done. */
 export function ChanceBar({
@@ -13,9 +13,9 @@ export function ChanceBar({
   after?: number | null;
   tolerance: number;
 }) {
-  const say = useSay();
+  const { figure } = useFigures();
   const WIDTH = 160;
-  const words = `${percent(chance)} inside ${number(tolerance, 2)} in now${after == null ? '' : `, ${percent(after)} after the move`}`;
+  const words = `${percent(chance)} inside ${figure(tolerance, 'in', 2)} now${after == null ? '' : `, ${percent(after)} after the move`}`;
   return (
     <div className="chance">
       <svg width={WIDTH} height="26" viewBox={`0 0 ${WIDTH} 26`} role="img" aria-label={words}>
@@ -38,7 +38,7 @@ export function ChanceBar({
         )}
       </svg>
       <span>
-        <b className="n">{percent(chance)}</b> {say(`inside ${number(tolerance, 2)} in`)}
+        <b className="n">{percent(chance)}</b> inside {figure(tolerance, 'in', 2)}
         {after != null && (
           <>
             , <b className="n pred">{percent(after)}</b> after it

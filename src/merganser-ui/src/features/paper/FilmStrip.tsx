@@ -1,13 +1,12 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useRef } from 'react';
-import { sideways, tearPath } from '../../drawing/tear';
-import { number } from '../../units/units';
-import { useSay } from '../../units/UnitsContext';
+import { tearPath } from '../../drawing/tear';
+import { useFigures } from '../../units/UnitsContext';
 import { counted, purposes, type Paper, type ShotSet } from './paperTypes';
 
 /** Each set as a small picture, with the moves and notes between them; last, dashed, what the advised move is expected to do. */
 export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: string; onShow: (id: string) => void }) {
-  const say = useSay();
+  const { figure } = useFigures();
   const film = useRef<HTMLOListElement>(null);
   const count = paper.sets.length;
   useEffect(() => {
@@ -30,10 +29,10 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
               <b>Set {set.number}</b>
               {set.purpose !== 'session' && <small> {purposes[set.purpose]}</small>}
               <br />
-              {set.mean ? say(`${short(set)} in`) : 'no tears yet'}
+              {set.mean ? short(set, figure) : 'no tears yet'}
               <br />
               <small>
-                {set.distanceTyped.replace(/\s*yd$/, '')} yd, {set.fletched ? 'fletched' : 'bare'}, {shots(set)}
+                {set.stage}, {shots(set)}
               </small>
             </span>
           </ButtonBase>
@@ -73,7 +72,7 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
             <span>
               <b>Next set</b>
               <br />
-              {say(sideways(ghost.mean.x))}
+              {ghost.place}
               <br />
               <small>predicted, 95 %</small>
             </span>
@@ -117,11 +116,11 @@ function shots(set: ShotSet): string {
   return good === set.shots.length ? `${good} ${good === 1 ? 'shot' : 'shots'}` : `${good} of ${set.shots.length}`;
 }
 
-const short = (set: ShotSet) => {
+const short = (set: ShotSet, figure: ReturnType<typeof useFigures>['figure']) => {
   const { x, y } = set.mean!.mean;
   return Math.abs(x) >= Math.abs(y)
-    ? `tail ${x < 0 ? 'left' : 'right'} ${number(Math.abs(x), 2)}`
-    : `tail ${y < 0 ? 'low' : 'high'} ${number(Math.abs(y), 2)}`;
+    ? `tail ${x < 0 ? 'left' : 'right'} ${figure(Math.abs(x), 'in', 2)}`
+    : `tail ${y < 0 ? 'low' : 'high'} ${figure(Math.abs(y), 'in', 2)}`;
 };
 
 function SmallSheet({ set, vanes }: { set: ShotSet; vanes: number }) {

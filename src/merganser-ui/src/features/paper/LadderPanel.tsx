@@ -3,7 +3,9 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import type { Paper, Purpose } from './paperTypes';
 
-const controls: Record<string, Purpose> = {
+type Rung = NonNullable<Schemas['RungKind']>;
+
+const controls: Partial<Record<Rung, Purpose>> = {
   controlArrow: 'controlArrow',
   grip: 'changedGrip',
   face: 'changedGrip',
@@ -20,7 +22,7 @@ interface Props {
   paper: Paper;
   busy: boolean;
   onControl: (purpose: Purpose) => void;
-  onNote: (rung: string | null, outcome: string | null, note: string) => void;
+  onNote: (rung: Rung | null, outcome: string | null, note: string) => void;
   onWithdraw: (noteId: string) => void;
 }
 
@@ -77,7 +79,7 @@ function RungLine({
   onControl,
   onNote,
   onWithdraw,
-}: { rung: Schemas['RungView']; here: boolean } & Omit<Props, 'paper'>) {
+}: { rung: Schemas['RungState']; here: boolean } & Omit<Props, 'paper'>) {
   const [note, setNote] = useState('');
   const done = rung.outcome !== null;
   return (
@@ -99,8 +101,8 @@ function RungLine({
           <p className="muted">{rung.tells}</p>
           {here && (
             <div className="row">
-              {controls[rung.code] && (
-                <ButtonBase className="key strong" disabled={busy} onClick={() => onControl(controls[rung.code]!)}>
+              {controls[rung.code!] && (
+                <ButtonBase className="key strong" disabled={busy} onClick={() => onControl(controls[rung.code!]!)}>
                   Shoot it now
                 </ButtonBase>
               )}
@@ -113,7 +115,7 @@ function RungLine({
                 onChange={(event) => setNote(event.target.value)}
               />
               {outcomes.map(([code, label]) => (
-                <ButtonBase key={code} className="key" disabled={busy} onClick={() => onNote(rung.code, code, note)}>
+                <ButtonBase key={code} className="key" disabled={busy} onClick={() => onNote(rung.code!, code, note)}>
                   {label}
                 </ButtonBase>
               ))}

@@ -3,13 +3,15 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, newId, type Schemas } from '../../api/client';
 import { useActs } from '../../bench/useActs';
 import { number, signed } from '../../units/units';
-import { useSay } from '../../units/UnitsContext';
+import { useFigures } from '../../units/UnitsContext';
 import { percent } from './ChanceBar';
 
 type Response = Schemas['ResponseView'];
 
 /** What this bow's adjusters were seen to do: before and after, with what its other stages taught; can be forgotten. */
 export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () => void }) {
+  const { figure } = useFigures();
+  const change = (gain: number) => `${gain > 0 ? '+' : ''}${figure(gain, 'in', 3)}`;
   const queries = useQueryClient();
   const acts = useActs();
   const response = useQuery({
@@ -50,7 +52,7 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
       <h1>What this bow has taught</h1>
       <p>
         {view.stage
-          ? `${view.stage}, ${view.arrowName}: ${view.shots} shots, spread ${number(view.spread, 2)} in (${view.ownSpread ? 'this archer’s usual' : 'usual about'} ${number(view.usualSpread, 2)}).`
+          ? `${view.stage}, ${view.arrowName}: ${view.shots} shots, spread ${figure(view.spread, 'in', 2)} (${view.ownSpread ? 'this archer’s usual' : 'usual about'} ${figure(view.usualSpread, 'in', 2)}).`
           : 'No paper yet: these are the trade’s guesses.'}
       </p>
       {acts.problem && (
@@ -76,10 +78,10 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
                 <b>
                   {other.words}, {other.arrowName}
                 </b>
-                , {other.shots} shots, spread {number(other.spread, 2)} in.{' '}
+                , {other.shots} shots, spread {figure(other.spread, 'in', 2)}.{' '}
                 {other.taught.length === 0
                   ? 'Nothing was moved there.'
-                  : other.taught.map((t) => `${t.name} ${signed(t.gain, 3)} ± ${number(t.sd, 3)} in a step`).join('; ')}
+                  : other.taught.map((t) => `${t.name} ${change(t.gain)} ± ${figure(t.sd, 'in', 3)} a step`).join('; ')}
               </li>
             ))}
           </ul>
@@ -108,13 +110,14 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
 }
 
 function Rows({ view }: { view: Response }) {
-  const say = useSay();
+  const { figure } = useFigures();
+  const change = (gain: number) => `${gain > 0 ? '+' : ''}${figure(gain, 'in', 3)}`;
   return (
     <table className="card-table learned">
       <thead>
         <tr>
           <th scope="col">Adjuster</th>
-          <th scope="col">A step now, in</th>
+          <th scope="col">A step now</th>
           <th scope="col">
             <span className="visually-hidden">Drawn: </span>guess, before, now
           </th>
@@ -128,11 +131,11 @@ function Rows({ view }: { view: Response }) {
               {row.name}
               <br />
               <small className="muted">
-                {row.stepUnit}; +: {say(row.plusWords.toLowerCase())}
+                {row.stepUnit}; +: {row.plusWords.toLowerCase()}
               </small>
             </th>
             <td>
-              {row.open ? number(row.now.gain, 3) : signed(row.now.gain, 3)} ± {number(row.now.sd, 3)}
+              {row.open ? figure(row.now.gain, 'in', 3) : change(row.now.gain)} ± {figure(row.now.sd, 'in', 3)}
               {row.open && (
                 <>
                   <br />

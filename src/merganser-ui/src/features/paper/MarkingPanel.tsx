@@ -1,9 +1,9 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Field } from '../../bench/Field';
-import { height, sideways } from '../../drawing/tear';
-import { useSay } from '../../units/UnitsContext';
+import { tailWords } from '../../drawing/tear';
 import { drawnTear, type Choices, type Marking } from './paperTypes';
+import { useFigures } from '../../units/UnitsContext';
 import { SayIt } from './SayIt';
 
 interface Props {
@@ -23,7 +23,7 @@ type Entry = 'mark' | 'type' | 'say';
 /** Beside the sheet: which arrow it was; mark the holes, type the place or say it; turn the sheet, change the scale. */
 export function MarkingPanel(props: Props) {
   const { marking, number, px, faults, sizes, arrowNumbers, onChange, onScale } = props;
-  const say = useSay();
+  const { figure } = useFigures();
   const tear = drawnTear(marking);
   const [entry, setEntry] = useState<Entry>(
     marking.words ? 'say' : marking.right || marking.up || faults.right ? 'type' : 'mark',
@@ -38,7 +38,7 @@ export function MarkingPanel(props: Props) {
       <p className="lab">Shot {number}</p>
       <h1>
         {tear && entry === 'mark'
-          ? say(`Tail ${sideways(tear.x)}, ${height(tear.y)}`)
+          ? `Tail ${tailWords(tear, figure)}`
           : entry === 'say'
             ? 'In the shooter’s own words'
             : 'Point hole first, then the tail'}
@@ -120,8 +120,8 @@ export function MarkingPanel(props: Props) {
         ))}
       </div>
       <p className="muted">
-        Keys: arrows move the cross 0.05 in, with Shift 0.25 in. <kbd>Enter</kbd> sets the hole, then the tail, then
-        keeps the shot. <kbd>F</kbd> turns the sheet, <kbd>Esc</kbd> leaves.
+        Keys: arrows move the cross {figure(0.05, 'in', 2)}, with Shift {figure(0.25, 'in', 2)}. <kbd>Enter</kbd> sets
+        the hole, then the tail, then keeps the shot. <kbd>F</kbd> turns the sheet, <kbd>Esc</kbd> leaves.
       </p>
     </section>
   );

@@ -7,8 +7,7 @@ import { Field } from '../../bench/Field';
 import { Foot } from '../../bench/Foot';
 import { useActs } from '../../bench/useActs';
 import { useUndo } from '../../bench/useUndo';
-import { number } from '../../units/units';
-import { useSay } from '../../units/UnitsContext';
+import { useFigures } from '../../units/UnitsContext';
 import { SayIt } from './SayIt';
 import type { Choices, Words } from './paperTypes';
 
@@ -91,6 +90,7 @@ interface BenchProps {
 const usual = [3, 6, 15];
 
 function NockBench({ bowId, nocks, sizes, others, onDozen, onDistance }: BenchProps) {
+  const { figure } = useFigures();
   const navigate = useNavigate();
   const queries = useQueryClient();
   const acts = useActs();
@@ -161,7 +161,7 @@ function NockBench({ bowId, nocks, sizes, others, onDozen, onDistance }: BenchPr
             )}
           </div>
           <div className="row" role="group" aria-label="Distance">
-            {[...new Set([...usual, ...nocks.distances])]
+            {[...new Set([...usual, ...nocks.distances.map((d) => d.distance)])]
               .sort((a, b) => a - b)
               .map((yards) => (
                 <ButtonBase
@@ -170,12 +170,12 @@ function NockBench({ bowId, nocks, sizes, others, onDozen, onDistance }: BenchPr
                   aria-pressed={nocks.distance === yards}
                   onClick={() => onDistance(yards)}
                 >
-                  {yards} yd
+                  {figure(yards, 'yd', 1)}
                 </ButtonBase>
               ))}
           </div>
           <p className="muted">
-            {nocks.good} of {nocks.arrows.length} fly inside {number(nocks.tolerance, 2)} in
+            {nocks.good} of {nocks.arrows.length} fly inside {nocks.toleranceText}
             {nocks.practice > 0 && `, ${nocks.practice} for practice`}. Rings: one turn each, the best one filled.
           </p>
           <ul className="nock-list">
@@ -277,14 +277,12 @@ function NockBench({ bowId, nocks, sizes, others, onDozen, onDistance }: BenchPr
 }
 
 function ShotsOf({ arrow, onTakeBack }: { arrow: Schemas['NockArrowView']; onTakeBack: (id: string) => void }) {
-  const say = useSay();
   if (arrow.shots.length === 0) return <p className="muted">No shot of this arrow yet.</p>;
   return (
     <ul className="plain-list">
       {arrow.shots.map((shot) => (
         <li key={shot.id}>
-          {shot.fletched ? 'vanes' : 'bare'}, {shot.distance} yd, {shot.turned}:{' '}
-          <b className="n">{say(`${number(shot.tear.length!, 2)} in`)}</b>
+          {shot.fletched ? 'vanes' : 'bare'}, {shot.from}, {shot.turned}: <b className="n">{shot.length}</b>
           <ButtonBase className="plain" onClick={() => onTakeBack(shot.id)}>
             Take back
           </ButtonBase>

@@ -2,6 +2,7 @@ import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../bench/Field';
+import { useFigures } from '../../units/UnitsContext';
 import type { Choices } from './paperTypes';
 
 export interface Plan {
@@ -35,11 +36,6 @@ interface Props {
   onChange: (plan: Plan) => void;
 }
 
-const tolerances: [number, string][] = [
-  [0.25, '1/4 in, usual'],
-  [0.125, '1/8 in, strict'],
-  [0.0625, 'one clean hole'],
-];
 const decisions: [number, string][] = [
   [2, 'until it is clear'],
   [1, '1'],
@@ -60,6 +56,7 @@ const same = (a: Plan['stages'], b: Schemas['PlannedStage'][]) =>
 
 /** What is shot, from where, by which school, and when it is good enough. */
 export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: Props) {
+  const { rule } = useFigures();
   const kept = arrows.filter((a) => a.kept);
   const usual = choices?.stages.find((u) => same(plan.stages, u.stages))?.code ?? OWN;
   const one = plan.stages.length === 1;
@@ -136,7 +133,11 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
         </div>
       )}
       <h2>Good enough</h2>
-      {pick('Good enough', 'tolerance', tolerances)}
+      {pick('Good enough', 'tolerance', [
+        [0.25, `${rule(0.25)}, usual`],
+        [0.125, `${rule(0.125)}, strict`],
+        [0.0625, 'one clean hole'],
+      ])}
       {plan.kind === 'tune' && (
         <>
           <h2>Shots per decision</h2>

@@ -2,7 +2,7 @@ import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
 import { Figure } from '../../bench/Figure';
 import { number, withUnit } from '../../units/units';
-import { useSay, useUnits } from '../../units/UnitsContext';
+import { useUnits } from '../../units/UnitsContext';
 import { ChanceBar } from './ChanceBar';
 import { TrialPanel } from './TrialPanel';
 import { purposes, type Paper, type ShotSet } from './paperTypes';
@@ -15,14 +15,13 @@ interface Props {
 
 /** What the paper says, on what evidence, and the one move. */
 export function ReadingPanel({ paper, set, onBack }: Props) {
-  const say = useSay();
   const units = useUnits();
   const { advice } = paper;
   const current = set.id === paper.sets.at(-1)!.id;
   return (
     <section className="reading" aria-label="Reading">
       {set.purpose !== 'session' && <p className="lab">A control: {purposes[set.purpose]}, the bow left alone</p>}
-      <h1 data-testid="words">{say(set.mean?.words ?? 'Nothing yet: shoot through the paper.')}</h1>
+      <h1 data-testid="words">{set.mean?.words ?? 'Nothing yet: shoot through the paper.'}</h1>
       {set.mean && (
         <div className="reading-figures">
           {set.figures.map((figure) => (
@@ -33,7 +32,7 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
                   {figure.word ? `, ${figure.word}` : ''}
                 </span>
               )}
-              {figure.name === 'spread' && figure.word && <span className="d">{say(figure.word)}</span>}
+              {figure.name === 'spread' && figure.word && <span className="d">{figure.word}</span>}
             </Figure>
           ))}
         </div>
@@ -43,7 +42,7 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
       {!current && <PastSet set={set} onBack={onBack} />}
       {current && advice.runnerUp && (
         <p>
-          <b>Why not another?</b> {say(advice.runnerUp)}
+          <b>Why not another?</b> {advice.runnerUp}
         </p>
       )}
       {current && !paper.trial && <EvidenceLines lines={advice.evidence} />}
@@ -53,7 +52,6 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
 }
 
 function CurrentAdvice({ paper }: { paper: Paper }) {
-  const say = useSay();
   const { advice, next } = paper;
   // When moves do not help, or a control is in work, that is the one thing to do: no move stands beside it.
   const first = next.action === 'rung' || next.action === 'backToSession' || next.alternativeAction === 'backToSession';
@@ -61,8 +59,8 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
     return (
       <div className="move-box" data-testid="advice" data-kind={advice.kind}>
         <p className="move-tag">Before another move</p>
-        <h2>{say(next.sentence)}</h2>
-        <p>{say(next.reason)}</p>
+        <h2>{next.sentence}</h2>
+        <p>{next.reason}</p>
         {advice.chance != null && (
           <ChanceBar chance={advice.chance} enough={advice.enough ?? null} tolerance={paper.tolerance} />
         )}
@@ -79,8 +77,8 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
               ? 'The one move'
               : 'The one advice'}
       </p>
-      <h2>{say(advice.move ? advice.move.order : advice.sentence)}</h2>
-      <p>{say(advice.reason)}</p>
+      <h2>{advice.move ? advice.move.order : advice.sentence}</h2>
+      <p>{advice.reason}</p>
       {advice.chance != null && (
         <ChanceBar
           chance={advice.chance}
@@ -91,7 +89,7 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
       )}
       {advice.disputed && (
         <p>
-          <b>The way.</b> {say(advice.disputed)}
+          <b>The way.</b> {advice.disputed}
         </p>
       )}
       {advice.move && (
@@ -106,14 +104,13 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
 }
 
 function EvidenceLines({ lines }: { lines: Schemas['Evidence'][] }) {
-  const say = useSay();
   return (
     <dl className="evidence">
       {lines.map((line) => (
         <div key={line.statement + line.because}>
-          <dt>{say(line.statement)}</dt>
+          <dt>{line.statement}</dt>
           <dd>
-            {say(line.because)} <span className="muted">Would overturn it: {say(lower(line.wouldOverturn))}.</span>
+            {line.because} <span className="muted">Would overturn it: {lower(line.wouldOverturn)}.</span>
           </dd>
         </div>
       ))}

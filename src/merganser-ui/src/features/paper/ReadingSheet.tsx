@@ -1,14 +1,13 @@
 import { useSize } from '../../bench/useWidth';
 import { sheetScale, tearPath } from '../../drawing/tear';
-import { number } from '../../units/units';
-import { useSay } from '../../units/UnitsContext';
 import { SheetGrid } from './SheetGrid';
+import { useFigures } from '../../units/UnitsContext';
 import type { Paper, ShotSet } from './paperTypes';
 
 /** The set's tears laid over one another, all point holes on one. */
 export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
   const { ref, width: WIDTH, height: HEIGHT } = useSize<HTMLDivElement>(620, 530);
-  const say = useSay();
+  const { figure } = useFigures();
   const counted = set.shots.filter((s) => s.voidReason === null);
   const mean = set.mean;
   const ghosts = set.id === paper.sets.at(-1)!.id ? paper.advice.ghosts : [];
@@ -26,7 +25,7 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
   const above = counted.map((s) => s.tear.y).reduce((a, b) => a + b, 0) / Math.max(1, counted.length);
   const cy = HEIGHT / 2 - 8 + Math.sign(above || 0) * Math.min(90, Math.abs(above) * px * 0.5);
   const voided = set.shots.length - counted.length;
-  const title = `Set ${set.number}: ${set.distanceTyped.replace(/\s*yd$/, '')} yd, ${set.fletched ? 'fletched' : 'bare shafts'}`;
+  const title = `Set ${set.number}: ${set.stage}`;
   return (
     <div className="sheet-space" ref={ref}>
       <svg
@@ -141,7 +140,7 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
         )}
         <g>
           <text x={WIDTH - 16} y={HEIGHT - 72} textAnchor="end" fontSize="14" className="key-green">
-            {say(`green ring: tolerance ${number(paper.tolerance, 2)} in`)}
+            green ring: tolerance {paper.toleranceText}
           </text>
           <text x={WIDTH - 16} y={HEIGHT - 52} textAnchor="end" fontSize="14">
             {mean
@@ -161,7 +160,7 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
           fill="none"
         />
         <text x={16 + px / 2} y={HEIGHT - 30} textAnchor="middle" fontSize="14">
-          1 in
+          {figure(1, 'in', 0)}
         </text>
       </svg>
     </div>

@@ -1,6 +1,5 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { useSay } from '../../units/UnitsContext';
 import type { Shot, ShotSet } from './paperTypes';
 
 const reasons = ['the rest did not drop', 'torqued grip', 'plucked release', 'touched the face', 'marked wrongly'];
@@ -52,14 +51,13 @@ function ShotLine({
   onOpen: () => void;
   onMark: (reason: string | null, doubtful?: boolean) => void;
 }) {
-  const say = useSay();
   const [own, setOwn] = useState('');
   const isVoid = shot.voidReason !== null;
   return (
     <li className={isVoid ? 'void' : shot.doubtful ? 'doubted' : ''}>
       <b className="n">{shot.number}</b>
       <span className="n">
-        {isVoid ? <s>{say(shot.place)}</s> : say(shot.place)}
+        {isVoid ? <s>{shot.place}</s> : shot.place}
         {shot.arrowNumber && <small className="muted"> arrow {shot.arrowNumber}</small>}
         {shot.words && <small className="muted"> as said</small>}
         {shot.side === 'targetSide' && <small className="muted"> read from the target side, mirrored</small>}

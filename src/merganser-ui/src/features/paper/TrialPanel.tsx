@@ -1,10 +1,7 @@
 import type { Schemas } from '../../api/client';
-import { number } from '../../units/units';
-import { useSay } from '../../units/UnitsContext';
 
 /** A trial: which arrows need no move, the points each shaft tolerates, and whether bow or arrow is the cause. */
 export function TrialPanel({ trial }: { trial: Schemas['Trial'] }) {
-  const say = useSay();
   return (
     <div data-testid="trial">
       <h2>{trial.cause}</h2>
@@ -22,7 +19,7 @@ export function TrialPanel({ trial }: { trial: Schemas['Trial'] }) {
           {trial.rows.map((row) => (
             <tr key={row.arrow.name}>
               <th scope="row">{row.arrow.name}</th>
-              <td>{say(`${number(row.mean.mean!.length!, 2)} in ± ${number(row.mean.radius!, 2)}`)}</td>
+              <td>{`${row.length} ± ${row.radius}`}</td>
               <td>{row.mean.count}</td>
               <td>{row.words}</td>
             </tr>

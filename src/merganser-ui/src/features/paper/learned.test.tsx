@@ -55,7 +55,7 @@ describe('the learned response', () => {
   it('shows each gain before and now; an open way has no sign', async () => {
     answering({ '/response': view() });
     show(<LearnedPanel bowId="b" onForgot={vi.fn()} />);
-    expect(await screen.findByText('+0.310 ± 0.050')).toBeTruthy();
+    expect(await screen.findByText('+0.310 in ± 0.050 in')).toBeTruthy();
     expect(screen.getByText('either way')).toBeTruthy();
     expect(screen.getByText(/Nothing was moved there/)).toBeTruthy();
   });

@@ -146,7 +146,7 @@ function open(papers: unknown[], more: Record<string, unknown> = {}, path = '/bo
     '/api/bows/b/arrows': [arrow('a', 'Light'), arrow('c', 'Heavy')],
     '/api/bows/b/dozens': [],
     '/api/bows/b': bow,
-    '/api/paper-choices': choices,
+    '/api/bows/b/paper-choices': choices,
     '/api/rack': { bows: [], next: next('', '') },
     ...more,
   });

@@ -16,7 +16,7 @@ const shot = (number: number, part: object = {}) => ({
   point: { x: 0, y: 0 },
   tail: { x: -0.8, y: 0.05 },
   side: 'shootingSide' as const,
-  tear: { x: -0.8, y: 0.05 },
+  tear: { x: -0.8, y: 0.05, length: 0.8 },
   voidReason: null,
   doubtful: false,
   arrowNumber: null,
@@ -31,6 +31,7 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   number,
   distanceTyped: '3',
   distance: 3,
+  stage: '3 yd bare',
   fletched: false,
   startedAt: '2026-11-23T18:00:00Z',
   shots,
@@ -173,7 +174,16 @@ describe('marking a shot', () => {
 describe('the film strip', () => {
   it('shows each set with what was moved before it', async () => {
     const onShow = vi.fn();
-    const mean = { mean: { x: -0.8, y: 0.05 }, radius: 0.1, spread: 0.1, count: 2, spreadAssumed: false, words: '' };
+    const mean = {
+      mean: { x: -0.8, y: 0.05, length: 0.8 },
+      radius: 0.1,
+      spread: 0.1,
+      count: 2,
+      spreadAssumed: false,
+      words: '',
+      sideways: '0.80 in left',
+      plus: '0.10 in',
+    };
     const words = 'Left yoke leg 1 half twist shorter, right leg 1 half twist longer';
     const moved = { id: 'm', words, correction: false } as never;
     const paper = {

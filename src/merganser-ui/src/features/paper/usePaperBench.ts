@@ -23,8 +23,8 @@ export function usePaperBench(bowId: string) {
     queryFn: () => answer(api.GET('/api/bows/{bowId}/papers', { params: { path: { bowId }, query: { newest: 1 } } })),
   });
   const choices = useQuery({
-    queryKey: ['paper-choices'],
-    queryFn: () => answer(api.GET('/api/paper-choices')),
+    queryKey: ['paper-choices', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/paper-choices', { params: { path: { bowId } } })),
     staleTime: Infinity,
   });
 
@@ -126,7 +126,7 @@ export function usePaperBench(bowId: string) {
           }),
         ),
       ),
-    note: (paper: Paper, rung: string | null, outcome: string | null, note: string) =>
+    note: (paper: Paper, rung: Schemas['RungKind'] | null, outcome: string | null, note: string) =>
       act(() =>
         answer(
           api.POST('/api/papers/{id}/notes', {
@@ -139,7 +139,12 @@ export function usePaperBench(bowId: string) {
       act(() => answer(api.DELETE('/api/papers/{id}/notes/{noteId}', { params: { path: { id: paper.id, noteId } } }))),
     accept: (paper: Paper, accepted: boolean) =>
       act(() =>
-        answer(api.POST('/api/papers/{id}/accept', { params: { path: { id: paper.id } }, body: { accepted } })),
+        answer(
+          api.POST('/api/papers/{id}/accept', {
+            params: { path: { id: paper.id } },
+            body: { accepted, id: idFor(`accept ${paper.id} ${paper.version} ${accepted}`) },
+          }),
+        ),
       ),
   };
 }

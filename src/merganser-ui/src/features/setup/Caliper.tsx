@@ -2,19 +2,17 @@ import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { answer, api, Refusal, type Schemas } from '../../api/client';
 import { Field } from '../../bench/Field';
-import { useSay } from '../../units/UnitsContext';
 
 const empty = { front: '', rear: '', nockToRest: '', between: '' };
 
 /** Centre shot by caliper: riser to arrow in front and behind, and how far the rest moves. */
-export function Caliper() {
+export function Caliper({ bowId }: { bowId: string }) {
   const [typed, setTyped] = useState(empty);
   const [told, setTold] = useState<Schemas['CaliperView'] | null>(null);
   const [faults, setFaults] = useState<Record<string, string[]>>({});
-  const say = useSay();
   const ask = async () => {
     try {
-      setTold(await answer(api.POST('/api/caliper', { body: typed })));
+      setTold(await answer(api.POST('/api/bows/{id}/caliper', { params: { path: { id: bowId } }, body: typed })));
       setFaults({});
     } catch (error) {
       setFaults(error instanceof Refusal ? error.errors : { front: [(error as Error).message] });
@@ -44,7 +42,7 @@ export function Caliper() {
       </div>
       {told && (
         <p aria-live="polite">
-          <b>{say(told.words)}</b>
+          <b>{told.words}</b>
         </p>
       )}
     </details>

@@ -1,10 +1,8 @@
 import type { Schemas } from '../../api/client';
-import { useSay } from '../../units/UnitsContext';
 import type { Setup } from './useSetup';
 
 /** The set-up card on the screen, and as a page to print. */
 export function CardPane({ bow, setup }: { bow: Schemas['BowView']; setup: Setup }) {
-  const say = useSay();
   return (
     <div className="history">
       <section className="wide" aria-label="Set-up card">
@@ -20,8 +18,8 @@ export function CardPane({ bow, setup }: { bow: Schemas['BowView']; setup: Setup
             {setup.checks.map((check) => (
               <tr key={check.kind}>
                 <th scope="row">{check.title}</th>
-                <td>{say(check.line)}</td>
-                <td className="muted">{check.state === 'done' && check.verdict ? say(check.verdict.words) : ''}</td>
+                <td>{check.line}</td>
+                <td className="muted">{check.state === 'done' && check.verdict ? check.verdict.words : ''}</td>
               </tr>
             ))}
           </tbody>

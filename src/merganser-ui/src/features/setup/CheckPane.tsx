@@ -8,7 +8,7 @@ import type { BowKind } from '../../drawing/bow';
 import { gauge, sixteenths } from '../../drawing/gauge';
 import { measureShapes } from '../../drawing/measure';
 import { number, show, type Quantity, type Units } from '../../units/units';
-import { useSay, useUnits } from '../../units/UnitsContext';
+import { useUnits } from '../../units/UnitsContext';
 import { Caliper } from './Caliper';
 import type { Check, SetupBench } from './useSetup';
 
@@ -49,7 +49,6 @@ export function CheckPane({
   onPick,
   onSkip,
 }: Props) {
-  const say = useSay();
   const units = useUnits();
   const [skipping, setSkipping] = useState<string | null>(null);
   const [by, setBy] = useState('');
@@ -68,13 +67,13 @@ export function CheckPane({
         <p className="caution" role="note">
           <span>
             <b>{check.state === 'again' ? 'Again.' : check.state === 'held' ? 'Not now.' : 'Left open.'}</b>
-            {say(check.because)}
+            {check.because}
           </span>
         </p>
       )}
       <MeasureDrawing check={check} kind={kind} />
       <p>
-        {say(check.how)} {check.advice && <span className="muted">{check.advice}</span>}
+        {check.how} {check.advice && <span className="muted">{check.advice}</span>}
         {check.kind === 'peep' && ` Suggested aperture: ${aperture}, from the axle to axle.`}
       </p>
       {check.tolerance && <GaugeDrawing check={check} />}
@@ -136,9 +135,9 @@ export function CheckPane({
         )}
         {check.verdict && last && (
           <div className="verdict" data-verdict={check.verdict.verdict} aria-live="polite">
-            <h2>{say(check.verdict.words)}</h2>
+            <h2>{check.verdict.words}</h2>
             <p>
-              {say(check.verdict.toDo)}
+              {check.verdict.toDo}
               {check.verdict.press && <b> Press.</b>}
             </p>
             <p className="lab">
@@ -159,14 +158,14 @@ export function CheckPane({
         <div className="caution asking" role="alert">
           <span>
             <b>Is that so?</b>
-            {say(bench.suspicious)}
+            {bench.suspicious}
             <ButtonBase className="key" onClick={() => onKeep(true)}>
               Yes, keep it
             </ButtonBase>
           </span>
         </div>
       )}
-      {check.kind === 'centreShot' && <Caliper />}
+      {check.kind === 'centreShot' && <Caliper bowId={bench.bowId} />}
       <div className="row">
         {skipping === null ? (
           <ButtonBase className="plain" onClick={() => setSkipping('')}>

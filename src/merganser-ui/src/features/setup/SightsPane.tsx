@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, Refusal } from '../../api/client';
 import { Field } from '../../bench/Field';
-import { number, show, withUnit } from '../../units/units';
+import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 
 /** What a degree costs at this bow's speed and distances, flat and on a slope. */
@@ -63,7 +63,7 @@ export function SightsPane({ bowId }: { bowId: string }) {
           <tbody>
             {rows.map((row) => (
               <tr key={row.yards}>
-                <th scope="row">{number(row.yards, 0)} yd</th>
+                <th scope="row">{withUnit(row.yards, 'yd', 0, units)}</th>
                 <td>{withUnit(row.cant, 'in', 2, units)}</td>
                 <td>{withUnit(row.cantAfterZero, 'in', 2, units)}</td>
                 <td>{withUnit(row.thirdAxisUphill, 'in', 2, units)}</td>
@@ -87,8 +87,8 @@ export function SightsPane({ bowId }: { bowId: string }) {
         </table>
         <p className="muted">
           Bow canted: drop × sin of the cant, drop g t² / 2 in vacuum. After the zero: what is left once the sight was
-          set with the same cant at {show(asked.zero, 'yd', 0, units).value} yd. Third axis: drop × cos of the slope ×
-          tan of the error × tan of the slope, to the other side downhill. Thick bar: canted; dashed: third axis.
+          set with the same cant at {withUnit(asked.zero, 'yd', 1, units)}. Third axis: drop × cos of the slope × tan of
+          the error × tan of the slope, to the other side downhill. Thick bar: canted; dashed: third axis.
         </p>
       </section>
     </div>

@@ -1,6 +1,5 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useRef } from 'react';
-import { useSay } from '../../units/UnitsContext';
 import type { Check, Setup } from './useSetup';
 
 const signs: Record<Check['state'], string> = {
@@ -21,7 +20,6 @@ export function WorkOrder({
   chosen: Check['kind'];
   onChoose: (kind: Check['kind']) => void;
 }) {
-  const say = useSay();
   const list = useRef<HTMLOListElement>(null);
   useEffect(() => {
     // On a phone the list is part of the page, which stays where it is.
@@ -48,7 +46,7 @@ export function WorkOrder({
                 <b>{check.title}</b>
                 <small>
                   {check.verdict?.verdict === 'beyond' && check.state === 'done' ? 'beyond: ' : ''}
-                  {say(check.line)}
+                  {check.line}
                 </small>
               </span>
             </ButtonBase>

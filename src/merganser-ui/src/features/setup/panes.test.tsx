@@ -169,8 +169,8 @@ describe('the history', () => {
 
 describe('the caliper', () => {
   it('says how far the rest moves', async () => {
-    const asked = answering({ '/api/caliper': { restMovesIn: 0.109, words: 'The rest moves 0.109 in in.' } });
-    show(<Caliper />);
+    const asked = answering({ '/api/bows/b1/caliper': { restMovesIn: 0.109, words: 'The rest moves 0.109 in in.' } });
+    show(<Caliper bowId="b1" />);
     await userEvent.click(screen.getByText(/Or by caliper/));
     await userEvent.type(screen.getByLabelText('In front'), '7/8');
     await userEvent.click(screen.getByText('What does that ask?'));
@@ -179,8 +179,8 @@ describe('the caliper', () => {
   });
 
   it('keeps what was typed beside a fault', async () => {
-    answering({ '/api/caliper': () => refusing({ rear: ['Nothing is entered here yet.'] }) });
-    show(<Caliper />);
+    answering({ '/api/bows/b1/caliper': () => refusing({ rear: ['Nothing is entered here yet.'] }) });
+    show(<Caliper bowId="b1" />);
     await userEvent.click(screen.getByText(/Or by caliper/));
     await userEvent.type(screen.getByLabelText('In front'), 'wide');
     await userEvent.click(screen.getByText('What does that ask?'));

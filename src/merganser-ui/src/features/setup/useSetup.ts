@@ -28,6 +28,7 @@ export function useSetup(bowId: string) {
   const path = { path: { id: bowId } };
   const post = (what: string, call: (id: string) => Promise<unknown>) => act(() => call(acts.idFor(what)));
   return {
+    bowId,
     setup,
     problem,
     busy: acts.busy,

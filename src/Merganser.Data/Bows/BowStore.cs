@@ -3,7 +3,6 @@ using Dapper;
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Setup;
-using Merganser.Core.Units;
 
 namespace Merganser.Data;
 
@@ -24,13 +23,15 @@ public sealed record EditedArcher(int Version, Archer Archer);
 
 /// <summary>A logged move or the correction of one.</summary>
 public sealed record MoveRow(
-    string Id, string BowId, string? PaperId, string? AfterSetId, AdjusterKind Adjuster, int From, int To, bool Correction, string? Corrects,
-    string Note, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal, SpacerSeats? Seats = null);
+    string Id, string BowId, string? PaperId, string? AfterSetId, AdjusterKind Adjuster, int From, int To, string? Corrects,
+    string Note, DateTimeOffset HappenedAt, DateTimeOffset RecordedAt, int Ordinal, SpacerSeats? Seats = null, string? TurnsBack = null)
+{
+    /// <summary>As the rules see it.</summary>
+    public LoggedMove Logged => new(Id, Adjuster, From, To, Corrects, Seats);
+}
 
-/// <summary>A move to be logged; cam spacers name the seats after it. One that is logged late names the set it came after.</summary>
-public sealed record NewMove(
-    string Id, string BowId, string? PaperId, AdjusterKind Adjuster, int To, string? Corrects, string Note, DateTimeOffset? HappenedAt, SpacerSeats? Seats = null,
-    string? AfterSetId = null);
+/// <summary>A move to be logged, on a bow and perhaps in a paper of its.</summary>
+public sealed record NewMove(string Id, string BowId, string? PaperId, MoveWanted Wanted);
 
 public sealed class BowStore(Database database, TimeProvider clock)
 {
@@ -130,11 +131,9 @@ public sealed class BowStore(Database database, TimeProvider clock)
     /// </summary>
     public MoveRow TakeBack(string bowId, string moveId, string id, bool loggedWrongly) => database.Write((c, t) =>
     {
-        var moves = Moves(c, t, bowId);
-        var wrong = moves.FirstOrDefault(m => m.Id == moveId) ?? throw new MissingException("move");
-        var root = wrong.Corrects is { } earlier ? moves.First(m => m.Id == earlier) : wrong;
-        var seats = root.Adjuster == AdjusterKind.CamSpacer ? moves.LastOrDefault(m => m.Ordinal < root.Ordinal && m.Seats is not null)?.Seats ?? SpacerSeats.Middle : null;
-        return Log(c, t, new NewMove(id, bowId, null, root.Adjuster, root.From, loggedWrongly ? root.Id : null, "", null, seats), clock.GetUtcNow());
+        LoggedMove[] log = [.. Moves(c, t, bowId).Select(m => m.Logged)];
+        var wrong = log.FirstOrDefault(m => m.Id == moveId) ?? throw new MissingException("move");
+        return Log(c, t, new NewMove(id, bowId, null, MoveRules.Back(log, wrong, loggedWrongly)), clock.GetUtcNow());
     });
 
     /// <summary>Takes a bow with history off the rack, or hangs it up again; nothing is deleted.</summary>
@@ -166,56 +165,43 @@ public sealed class BowStore(Database database, TimeProvider clock)
             return again;
         }
 
-        var adjuster = Get(c, t, move.BowId).Adjusters.FirstOrDefault(a => a.Kind == move.Adjuster)
-            ?? throw new RefusedException("no-adjuster", "This bow has no such adjuster.", new FieldProblem("adjuster", "no-adjuster", "This bow has no such adjuster."));
-        var from = adjuster.Position;
-        if (move.Corrects is { } corrects)
+        var wanted = move.Wanted;
+        if (wanted.Corrects is { } corrects && moves.All(m => m.Id != corrects))
         {
-            var wrong = moves.FirstOrDefault(m => m.Id == corrects) ?? throw new MissingException("move");
-            var last = moves.Last(m => m.Adjuster == wrong.Adjuster);
-            if ((last.Id != corrects && last.Corrects != corrects) || wrong.Adjuster != move.Adjuster)
-            {
-                throw new RefusedException("later-moves", "A later move of this adjuster rests on that entry: correct the later one first.");
-            }
+            throw new MissingException("move");
         }
 
-        Check(adjuster, move, from);
-        var seats = SeatsAfter(adjuster, move) is { } after ? FactsJson.Write(after) : null;
-        var happened = move.HappenedAt ?? now;
-        if (happened > now.AddMinutes(5))
+        var (from, after) = MoveRules.Check(Get(c, t, move.BowId).Adjusters, [.. moves.Select(m => m.Logged)], wanted, now);
+        var row = new
         {
-            throw new RefusedException("future", "A move cannot have been made in the future.", new FieldProblem("happenedAt", "future", "A move cannot have been made in the future."));
-        }
-
-        var afterSet = move.PaperId is null ? null : c.ExecuteScalar<string?>(
-            "SELECT id FROM shot_set WHERE paper_id = @PaperId AND (@AfterSetId IS NULL OR id = @AfterSetId) ORDER BY number DESC LIMIT 1", new { move.PaperId, move.AfterSetId }, t)
-            ?? throw new MissingException("set");
+            move.Id,
+            move.BowId,
+            move.PaperId,
+            afterSet = move.PaperId is null ? null : AfterSet(c, t, move),
+            adjuster = FactsJson.Word(wanted.Adjuster),
+            from,
+            wanted.To,
+            kind = wanted.Corrects is null ? "move" : "correction",
+            wanted.Corrects,
+            wanted.TurnsBack,
+            wanted.Note,
+            happened = Stamp.Of(wanted.HappenedAt ?? now),
+            now = Stamp.Of(now),
+            ordinal = moves.Length + 1,
+            seats = after is null ? null : FactsJson.Write(after),
+        };
         c.Execute(
             """
-            INSERT INTO move (id, bow_id, paper_id, after_set_id, adjuster, from_step, to_step, kind, corrects, note, happened_at, recorded_at, ordinal, seats)
-            VALUES (@Id, @BowId, @PaperId, @afterSet, @adjuster, @from, @To, @kind, @Corrects, @Note, @happened, @now, @ordinal, @seats)
-            """,
-            new
-            {
-                move.Id,
-                move.BowId,
-                move.PaperId,
-                afterSet,
-                adjuster = FactsJson.Word(move.Adjuster),
-                from,
-                move.To,
-                kind = move.Corrects is null ? "move" : "correction",
-                move.Corrects,
-                move.Note,
-                happened = Stamp.Of(happened),
-                now = Stamp.Of(now),
-                ordinal = moves.Length + 1,
-                seats,
-            }, t);
-        c.Execute("UPDATE adjuster SET position = @To, seats = coalesce(@seats, seats) WHERE bow_id = @BowId AND kind = @kind",
-            new { move.To, move.BowId, kind = FactsJson.Word(move.Adjuster), seats }, t);
+            INSERT INTO move (id, bow_id, paper_id, after_set_id, adjuster, from_step, to_step, kind, corrects, turns_back, note, happened_at, recorded_at, ordinal, seats)
+            VALUES (@Id, @BowId, @PaperId, @afterSet, @adjuster, @from, @To, @kind, @Corrects, @TurnsBack, @Note, @happened, @now, @ordinal, @seats)
+            """, row, t);
+        c.Execute("UPDATE adjuster SET position = @To, seats = coalesce(@seats, seats) WHERE bow_id = @BowId AND kind = @adjuster", row, t);
         return Moves(c, t, move.BowId)[^1];
     }
+
+    private static string AfterSet(IDbConnection c, IDbTransaction t, NewMove move) => c.ExecuteScalar<string?>(
+        "SELECT id FROM shot_set WHERE paper_id = @PaperId AND (@AfterSet IS NULL OR id = @AfterSet) ORDER BY number DESC LIMIT 1",
+        new { move.PaperId, move.Wanted.AfterSet }, t) ?? throw new MissingException("set");
 
     /// <summary>Writes down the bow as it stands now, for a set of shots to refer to.</summary>
     internal static string TakeState(IDbConnection c, IDbTransaction t, string bowId, DateTimeOffset now)
@@ -247,23 +233,6 @@ public sealed class BowStore(Database database, TimeProvider clock)
             row.ArchivedAt is null ? null : Stamp.Read(row.ArchivedAt), inspected is { Choice: Unsound.Damaged } found ? new Unsound(Stamp.Read(found.At)) : null);
     }
 
-    /// <summary>The spacers' seats after a move: as named, else both cams shifted by the step.</summary>
-    private static SpacerSeats? SeatsAfter(Adjuster adjuster, NewMove move) => adjuster.Kind == AdjusterKind.CamSpacer
-        ? move.Seats ?? (adjuster.Seats ?? SpacerSeats.Middle).Shifted(move.To - adjuster.Position, move.To - adjuster.Position)
-        : null;
-
-    private static void Check(Adjuster adjuster, NewMove move, int from)
-    {
-        var unit = AdjusterTable.Of(adjuster.Kind).StepUnit;
-        var problem = !adjuster.Reaches(move.To)
-            ? new FieldProblem("to", "range", $"Its travel ends at {Show.Signed(adjuster.Lower, 0)} and {Show.Signed(adjuster.Upper, 0)} ({unit}).")
-            : move.To == from && (move.Seats is null || move.Seats == adjuster.Seats) ? new FieldProblem("to", "nothing-moved", "That is where it stands already.") : null;
-        if (problem is not null)
-        {
-            throw new RefusedException(problem.Code, problem.Message, problem);
-        }
-    }
-
     private static void PutAdjusters(IDbConnection c, IDbTransaction t, string bowId, IReadOnlyList<Adjuster> adjusters)
     {
         // An adjuster that is taken off keeps its row: its moves refer to it.
@@ -292,8 +261,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
 
     internal static MoveRow[] Moves(IDbConnection c, IDbTransaction? t, string bowId) => [.. c.Query<MoveLine>(
         """
-        SELECT id, bow_id AS bowId, paper_id AS paperId, after_set_id AS afterSetId, adjuster, from_step AS "from", to_step AS "to", kind, corrects,
-          note, happened_at AS happenedAt, recorded_at AS recordedAt, ordinal, seats
+        SELECT id, bow_id AS bowId, paper_id AS paperId, after_set_id AS afterSetId, adjuster, from_step AS "from", to_step AS "to", corrects,
+          note, happened_at AS happenedAt, recorded_at AS recordedAt, ordinal, seats, turns_back AS turnsBack
         FROM move WHERE bow_id = @bowId ORDER BY ordinal
         """, new { bowId }, t).Select(m => m.Row())];
 
@@ -306,7 +275,7 @@ public sealed class BowStore(Database database, TimeProvider clock)
         public string Adjuster { get; init; } = "";
         public long From { get; init; }
         public long To { get; init; }
-        public string Kind { get; init; } = "";
+        public string? TurnsBack { get; init; }
         public string? Corrects { get; init; }
         public string Note { get; init; } = "";
         public string HappenedAt { get; init; } = "";
@@ -314,8 +283,7 @@ public sealed class BowStore(Database database, TimeProvider clock)
         public long Ordinal { get; init; }
         public string? Seats { get; init; }
 
-        public MoveRow Row() => new(Id, BowId, PaperId, AfterSetId, FactsJson.Enum<AdjusterKind>(Adjuster), (int)From, (int)To, Kind == "correction",
-            Corrects, Note, Stamp.Read(HappenedAt), Stamp.Read(RecordedAt), (int)Ordinal,
-            Seats is null ? null : FactsJson.Read<SpacerSeats>(Seats));
+        public MoveRow Row() => new(Id, BowId, PaperId, AfterSetId, FactsJson.Enum<AdjusterKind>(Adjuster), (int)From, (int)To, Corrects, Note,
+            Stamp.Read(HappenedAt), Stamp.Read(RecordedAt), (int)Ordinal, Seats is null ? null : FactsJson.Read<SpacerSeats>(Seats), TurnsBack);
     }
 }

@@ -110,7 +110,8 @@ public sealed class DozenStore(Database database, TimeProvider clock)
             new { id, bowId, grains, speed, source, now = Stamp.Of(clock.GetUtcNow()) }, t);
         if (added == 1)
         {
-            SetupStore.Fire(c, t, bowId, id, "chronograph", clock.GetUtcNow());
+            var settling = SetupStore.Life(c, t, bowId).SettlingLeft > 0;
+            SetupStore.Fire(c, t, bowId, id, 1, settling, "chronograph", clock.GetUtcNow());
             Recalibrate(c, t, bowId);
         }
 

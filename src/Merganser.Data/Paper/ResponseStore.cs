@@ -43,7 +43,7 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
         return Of(c, t, bowId);
     });
 
-    private static ResetRow[] Of(IDbConnection c, IDbTransaction? t, string bowId) =>
+    internal static ResetRow[] Of(IDbConnection c, IDbTransaction? t, string bowId) =>
     [
         .. c.Query<(string Id, string Kinds, string Reason, int AfterChange, int AfterPaper, int AfterShot, string At)>(
             "SELECT id, kinds, reason, after_change, after_paper, after_shot, reset_at FROM response_reset WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid", new { bowId }, t)

@@ -2,6 +2,8 @@ using System.Data;
 using Dapper;
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
 using Merganser.Core.Tuning;
 
@@ -15,7 +17,8 @@ public sealed record ChangeRow(string Id, BowChange Change, int Ordinal, string 
 
 /// <summary>A state in which the bow shot well, one for each arrow that is shot from it.</summary>
 public sealed record GoodStateRow(
-    string Id, string? ArrowVersionId, IReadOnlyList<Adjuster> Positions, IReadOnlyDictionary<CheckKind, double> Readings, string Note, DateTimeOffset MarkedAt);
+    string Id, string? ArrowVersionId, IReadOnlyList<Adjuster> Positions, IReadOnlyDictionary<CheckKind, double> Readings, string Note, PlannedStage? Stage,
+    DateTimeOffset MarkedAt);
 
 /// <summary>Shots that were entered or marked on paper.</summary>
 public sealed record ShotsRow(string Id, int Count, bool Settling, string Source, DateTimeOffset FiredAt);
@@ -28,8 +31,6 @@ public sealed record SetupRows(
 /// <summary>The set-up sheet's entries. Everything is added, nothing rewritten; what was entered wrongly is withdrawn beside it.</summary>
 public sealed class SetupStore(Database database, TimeProvider clock)
 {
-    private static readonly AdjusterKind[] StringWork = [AdjusterKind.TopCable, AdjusterKind.BottomCable, AdjusterKind.StringTwists];
-
     public SetupRows Of(string bowId) => database.Read(c => Of(c, null, bowId));
 
     /// <summary>Adds a finding; a measured weight, length or brace height becomes the bow's own. The same id again changes nothing.</summary>
@@ -37,11 +38,7 @@ public sealed class SetupStore(Database database, TimeProvider clock)
     public SetupRows Find(string bowId, string id, CheckFinding finding, string typed) => database.Write((c, t) =>
     {
         var row = BowStore.Get(c, t, bowId);
-        if (row.Unsound is { } unsound)
-        {
-            CheckUnsound(unsound, finding);
-        }
-
+        row.Unsound?.Check(finding);
         var added = c.Execute(
             """
             INSERT INTO check_finding (id, bow_id, ordinal, kind, value, typed, choice, skip_reason, replaced, after_move, after_change, after_shots, found_at)
@@ -116,7 +113,8 @@ public sealed class SetupStore(Database database, TimeProvider clock)
         return Of(c, t, bowId);
     });
 
-    internal static void PutGood(IDbConnection c, IDbTransaction t, string bowId, string id, string? arrowVersionId, string note, DateTimeOffset now)
+    internal static void PutGood(
+        IDbConnection c, IDbTransaction t, string bowId, string id, string? arrowVersionId, string note, DateTimeOffset now, PlannedStage? stage = null)
     {
         if (c.ExecuteScalar<long>("SELECT count(*) FROM good_state WHERE id = @id", new { id }, t) > 0)
         {
@@ -127,61 +125,71 @@ public sealed class SetupStore(Database database, TimeProvider clock)
             .GroupBy(f => f.Dated.Finding.Kind).ToDictionary(g => g.Key, g => g.Last().Dated.Finding.Value!.Value);
         var state = BowStore.TakeState(c, t, bowId, now);
         c.Execute(
-            "INSERT INTO good_state (id, bow_id, bow_state_id, arrow_version_id, readings, note, marked_at) VALUES (@id, @bowId, @state, @arrowVersionId, @readings, @note, @now)",
-            new { id, bowId, state, arrowVersionId, readings = FactsJson.Write(readings), note, now = Stamp.Of(now) }, t);
+            "INSERT INTO good_state (id, bow_id, bow_state_id, arrow_version_id, readings, note, stage, marked_at) VALUES (@id, @bowId, @state, @arrowVersionId, @readings, @note, @at, @now)",
+            new { id, bowId, state, arrowVersionId, readings = FactsJson.Write(readings), note, at = stage is null ? null : FactsJson.Write(stage), now = Stamp.Of(now) }, t);
     }
 
-    /// <summary>Counts a shot that was marked on paper; true when it only settles new string work.</summary>
-    internal static bool Fire(IDbConnection c, IDbTransaction t, string bowId, string shotId, string source, DateTimeOffset now)
-    {
-        var settling = Of(c, t, bowId).String.SettlingLeft > 0;
-        Fire(c, t, bowId, shotId, 1, settling, source, now);
-        return settling;
-    }
+    /// <summary>The string's life as it stands.</summary>
+    internal static StringLife Life(IDbConnection c, IDbTransaction? t, string bowId) => Of(c, t, bowId).String;
 
     internal static SetupRows Of(IDbConnection c, IDbTransaction? t, string bowId)
     {
         var findings = Findings(c, t, bowId);
-        var changes = c.Query<(string Id, string Change, int Ordinal, string Note, int AfterShots, string At)>(
-            "SELECT id, change, ordinal, note, after_shots, happened_at FROM bow_change WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal", new { bowId }, t)
-            .Select(r => new ChangeRow(r.Id, FactsJson.Enum<BowChange>(r.Change), r.Ordinal, r.Note, r.AfterShots, Stamp.Read(r.At))).ToArray();
+        var changes = Changes(c, t, bowId);
         var moves = BowStore.Moves(c, t, bowId);
-        var effective = MoveHistory.Effective([.. moves.Select(m => new LoggedMove(m.Id, m.Adjuster, m.From, m.To, m.Corrects, 0))]).ToDictionary(m => m.Id);
-        var real = moves.Where(m => effective.ContainsKey(m.Id)).ToArray();
-        var hand = BowStore.Get(c, t, bowId).Bow.Hand;
+        var effective = MoveHistory.Effective([.. moves.Select(m => new SessionMove(m.Id, 0, m.Adjuster, m.From, m.To, m.Corrects))]);
+        var made = effective.Select(e => (Move: e, moves.First(m => m.Id == e.Id).Ordinal)).ToArray();
         DatedChange[] dated =
         [
-            .. real.Where(m => ChangeTable.Of(m.Adjuster) is not null)
-                .Select(m => new DatedChange(ChangeTable.Of(m.Adjuster)!.Value, m.Ordinal, null, Lower(AdjusterTable.Of(m.Adjuster).Order(effective[m.Id].To - m.From, hand)))),
-            .. changes.Select(r => new DatedChange(r.Change, null, r.Ordinal, Lower(ChangeTable.Of(r.Change).Name))),
+            .. from move in made
+               let change = ChangeTable.Of(move.Move.Kind)
+               where change is not null
+               select new DatedChange(change.Value, move.Ordinal, null, new Order(move.Move.Kind, move.Move.To - move.Move.From)),
+            .. changes.Select(r => new DatedChange(r.Change, null, r.Ordinal, new ChangeName(r.Change))),
         ];
-        var (life, checkedAt, shots) = Life(c, t, bowId, findings, changes, real);
-        var good = c.Query<(string Id, string? Version, string Positions, string Readings, string Note, string At)>(
-            """
-            SELECT g.id, g.arrow_version_id, s.positions, g.readings, g.note, g.marked_at FROM good_state g JOIN bow_state s ON s.id = g.bow_state_id
-            WHERE g.bow_id = @bowId AND g.id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY g.rowid
-            """, new { bowId }, t)
-            .Select(g => new GoodStateRow(g.Id, g.Version, FactsJson.Read<Adjuster[]>(g.Positions), FactsJson.Read<Dictionary<CheckKind, double>>(g.Readings), g.Note, Stamp.Read(g.At)))
-            .GroupBy(g => g.ArrowVersionId).Select(g => g.Last()).OrderByDescending(g => g.MarkedAt).ToArray();
-        return new SetupRows(findings, changes, dated, life, checkedAt, good, shots);
+        var fired = Fired(c, t, bowId);
+        var life = StringLife.Of(
+            PlanOf(c, t, bowId), [.. fired.Select(f => f.Fired)], [.. changes.Select(r => (r.Change, r.Ordinal))], [.. made.Select(m => (m.Move.Kind, m.Ordinal))]);
+        var looked = findings.LastOrDefault(f => f.Dated.Finding is { SkipReason: null, Kind: CheckKind.CamTiming or CheckKind.BraceHeight });
+        var fresh = changes.LastOrDefault(r => r.Change == BowChange.NewString);
+        var checkedAt = looked is null ? 0 : Math.Max(0, looked.AfterShots - (fresh?.AfterShots ?? 0));
+        return new SetupRows(findings, changes, dated, life, checkedAt, GoodStates(c, t, bowId), [.. fired.Where(f => f.Row.Count > 0).Select(f => f.Row)]);
     }
 
-    private static (StringLife Life, int CheckedAt, ShotsRow[] Shots) Life(IDbConnection c, IDbTransaction? t, string bowId, IReadOnlyList<FindingRow> findings, ChangeRow[] changes, MoveRow[] moves)
+    private static ChangeRow[] Changes(IDbConnection c, IDbTransaction? t, string bowId) =>
+    [
+        .. c.Query<(string Id, string Change, int Ordinal, string Note, int AfterShots, string At)>(
+            """
+            SELECT id, change, ordinal, note, after_shots, happened_at FROM bow_change
+            WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal
+            """, new { bowId }, t)
+            .Select(r => new ChangeRow(r.Id, FactsJson.Enum<BowChange>(r.Change), r.Ordinal, r.Note, r.AfterShots, Stamp.Read(r.At))),
+    ];
+
+    private static StringPlan PlanOf(IDbConnection c, IDbTransaction? t, string bowId) =>
+        c.ExecuteScalar<string?>("SELECT string_plan FROM bow WHERE id = @bowId", new { bowId }, t) is { } json ? FactsJson.Read<StringPlan>(json) : StringPlan.Usual;
+
+    private static (FiredShots Fired, ShotsRow Row)[] Fired(IDbConnection c, IDbTransaction? t, string bowId) =>
+    [
+        .. c.Query<(string Id, int Count, bool Settling, string Source, int AfterMove, int AfterChange, string At)>(
+            """
+            SELECT id, count, settling, source, after_move, after_change, fired_at FROM shots_fired
+            WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid
+            """, new { bowId }, t)
+            .Select(f => (new FiredShots(f.Count, f.Settling, f.AfterMove, f.AfterChange), new ShotsRow(f.Id, f.Count, f.Settling, f.Source, Stamp.Read(f.At)))),
+    ];
+
+    private static GoodStateRow[] GoodStates(IDbConnection c, IDbTransaction? t, string bowId)
     {
-        var plan = c.ExecuteScalar<string?>("SELECT string_plan FROM bow WHERE id = @bowId", new { bowId }, t) is { } json ? FactsJson.Read<StringPlan>(json) : StringPlan.Usual;
-        var fired = c.Query<(string Id, int Count, bool Settling, string Source, int AfterMove, int AfterChange, string At)>(
-            "SELECT id, count, settling, source, after_move, after_change, fired_at FROM shots_fired WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid", new { bowId }, t).ToArray();
-        var fresh = changes.LastOrDefault(r => r.Change == BowChange.NewString);
-        var onString = fired.Where(f => fresh is null || f.AfterChange >= fresh.Ordinal).ToArray();
-        var workChange = changes.LastOrDefault(r => ChangeTable.Of(r.Change).Settles)?.Ordinal;
-        var workMove = moves.LastOrDefault(m => StringWork.Contains(m.Adjuster))?.Ordinal;
-        var since = workChange is null && workMove is null
-            ? plan.SettlingShots
-            : fired.Where(f => f.AfterChange >= (workChange ?? 0) && f.AfterMove >= (workMove ?? 0)).Sum(f => f.Count);
-        var looked = findings.LastOrDefault(f => f.Dated.Finding is { SkipReason: null, Kind: CheckKind.CamTiming or CheckKind.BraceHeight });
-        var life = new StringLife(onString.Where(f => !f.Settling).Sum(f => f.Count), onString.Where(f => f.Settling).Sum(f => f.Count), since, plan);
-        var checkedAt = looked is null ? 0 : Math.Max(0, looked.AfterShots - (fresh?.AfterShots ?? 0));
-        return (life, checkedAt, [.. fired.Where(f => f.Count > 0).Select(f => new ShotsRow(f.Id, f.Count, f.Settling, f.Source, Stamp.Read(f.At)))]);
+        var rows = c.Query<(string Id, string? Version, string Positions, string Readings, string Note, string? Stage, string At)>(
+            """
+            SELECT g.id, g.arrow_version_id, s.positions, g.readings, g.note, g.stage, g.marked_at FROM good_state g JOIN bow_state s ON s.id = g.bow_state_id
+            WHERE g.bow_id = @bowId AND g.id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY g.rowid
+            """, new { bowId }, t)
+            .Select(g => new GoodStateRow(
+                g.Id, g.Version, FactsJson.Read<Adjuster[]>(g.Positions), FactsJson.Read<Dictionary<CheckKind, double>>(g.Readings), g.Note,
+                g.Stage is null ? null : FactsJson.Read<PlannedStage>(g.Stage), Stamp.Read(g.At)));
+        return [.. rows.GroupBy(g => g.ArrowVersionId).Select(g => g.Last()).OrderByDescending(g => g.MarkedAt)];
     }
 
     private static FindingRow[] Findings(IDbConnection c, IDbTransaction? t, string bowId) => [.. c.Query<FindingLine>(
@@ -190,7 +198,8 @@ public sealed class SetupStore(Database database, TimeProvider clock)
         FROM check_finding WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal
         """, new { bowId }, t).Select(f => f.Row())];
 
-    private static void Fire(IDbConnection c, IDbTransaction t, string bowId, string id, int count, bool settling, string source, DateTimeOffset now)
+    /// <summary>Counts shots of this bow's string.</summary>
+    internal static void Fire(IDbConnection c, IDbTransaction t, string bowId, string id, int count, bool settling, string source, DateTimeOffset now)
     {
         if (count <= 0)
         {
@@ -203,20 +212,6 @@ public sealed class SetupStore(Database database, TimeProvider clock)
             VALUES (@id, @bowId, @count, @settling, @source, (SELECT count(*) FROM move WHERE bow_id = @bowId), (SELECT count(*) FROM bow_change WHERE bow_id = @bowId), @now)
             ON CONFLICT (id) DO NOTHING
             """, new { id, bowId, count, settling, source, now = Stamp.Of(now) }, t);
-    }
-
-    private static void CheckUnsound(Unsound unsound, CheckFinding finding)
-    {
-        if (finding.SkipReason is null && CheckTable.Draws(finding.Kind))
-        {
-            throw unsound.Refusal();
-        }
-
-        if (finding is { Kind: CheckKind.Inspection, Choice: not Unsound.Damaged and not Unsound.Repaired })
-        {
-            const string words = "It was found damaged: say that it is repaired, and by whom.";
-            throw new RefusedException("repaired", words, new FieldProblem("choice", "repaired", words));
-        }
     }
 
     /// <summary>A measured value that was taken back gives the bow's record what stood there before it, unless a later finding counts.</summary>
@@ -269,8 +264,6 @@ public sealed class SetupStore(Database database, TimeProvider clock)
         CheckKind.BraceHeight => entry with { BraceHeight = typed },
         _ => null,
     };
-
-    private static string Lower(string words) => char.ToLowerInvariant(words[0]) + words[1..];
 
     private sealed class FindingLine
     {

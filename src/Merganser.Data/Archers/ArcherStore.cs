@@ -14,7 +14,7 @@ public sealed class ArcherStore(Database database, TimeProvider clock)
 
     public ArcherRow Get(string id) => database.Read(c => Get(c, null, id));
 
-    private static ArcherRow Get(IDbConnection c, IDbTransaction? t, string id) =>
+    internal static ArcherRow Get(IDbConnection c, IDbTransaction? t, string id) =>
         Row(c.QueryFirstOrDefault<(string, string, int)?>("SELECT id, facts, version FROM archer WHERE id = @id", new { id }, t) ?? throw new MissingException("archer"));
 
     /// <summary>Adds an archer; the same id again changes nothing.</summary>

@@ -4,11 +4,10 @@ using Merganser.Data;
 namespace Merganser.Web.Guard;
 
 /// <summary>Words of a path or a query that stand for one of a few things.</summary>
-public static class Words
+public static class KnownWord
 {
     /// <summary>The meaning of a word; numbers and lists mean nothing.</summary>
     /// <exception cref="RefusedException">The word is not known; the field is named with what it may be.</exception>
     public static T Read<T>(string field, string word) where T : struct, Enum => FactsJson.TryEnum<T>(word)
-        ?? throw new RefusedException("unknown-word", $"\"{word}\" is not known here.",
-            new FieldProblem(field, "unknown-word", $"Use one of: {string.Join(", ", Enum.GetValues<T>().Select(FactsJson.Word))}."));
+        ?? throw RefusedException.At(field, "unknown-word", new UseOneOf([.. Enum.GetValues<T>().Select(FactsJson.Word)]));
 }

@@ -95,7 +95,7 @@ public sealed class ComponentStore(Database database)
         var before = Get(id);
         if (before.Class != ComponentTable.ClassOf(part))
         {
-            throw new RefusedException("class", "A component stays what it is: a shaft is no point.");
+            throw new RefusedException("class", ArrowSays.StaysWhatItIs);
         }
 
         return Edit(id, version, "UPDATE component SET maker = @Maker, name = @Name, facts = @facts, version = version + 1 WHERE id = @id AND version = @version",
@@ -115,7 +115,7 @@ public sealed class ComponentStore(Database database)
             var users = c.Query<string>("SELECT DISTINCT name FROM arrow WHERE @id IN (SELECT value FROM json_each(arrow.draft)) LIMIT 4", new { id }, t).ToArray();
             if (users.Length > 0)
             {
-                throw new RefusedException("in-use", $"{row.Part.Name} is in use ({string.Join(", ", users)}): it can be retired, not deleted.");
+                throw new RefusedException("in-use", new PartInUse(row.Part.Name, users));
             }
 
             return c.Execute("DELETE FROM component WHERE id = @id", new { id }, t);
@@ -133,8 +133,7 @@ public sealed class ComponentStore(Database database)
         var (known, _) = Known();
         if (parts.FirstOrDefault(p => known.TryGetValue(p.Id, out var row) && row.Class != ComponentTable.ClassOf(p.Part)) is { Id: { } taken })
         {
-            var words = $"\"{taken}\" is the id of a {FactsJson.Word(known[taken].Class)}: a component stays what it is.";
-            throw new RefusedException("class", words, new FieldProblem("id", "class", words));
+            throw RefusedException.At("id", "class", new IdOfAnother(taken, known[taken].Class));
         }
 
         var count = database.Write((c, t) =>

@@ -24,6 +24,10 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
     /// <summary>A kept version; it is never rewritten, so it is read from the file once.</summary>
     public ArrowVersion Version(string id) => versions.GetOrAdd(id, key => database.Read(c => Version(c, null, key)));
 
+    /// <summary>The same id, or null for none.</summary>
+    /// <exception cref="MissingException">There is no such version.</exception>
+    public string? Known(string? id) => id is null ? null : Version(id).Id;
+
     /// <summary>Every kept version of an arrow, the newest first.</summary>
     public IReadOnlyList<ArrowVersion> Versions(string arrowId) => database.Read(c =>
         c.Query<string>("SELECT id FROM arrow_version WHERE arrow_id = @arrowId ORDER BY number DESC", new { arrowId }).Select(id => Version(c, null, id)).ToArray());
@@ -66,7 +70,7 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
         var reading = ArrowReading.Of(BowStore.Get(c, t, row.BowId).Bow, arrow);
         if (reading.Cautions.FirstOrDefault(r => r.Refused) is { } refused)
         {
-            throw new RefusedException(refused.Code, refused.Text, new FieldProblem(refused.Field, refused.Code, refused.Text));
+            throw RefusedException.At(refused.Field, refused.Code, refused.Text);
         }
 
         c.Execute(

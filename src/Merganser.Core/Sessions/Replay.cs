@@ -1,0 +1,131 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Tuning;
+
+namespace Merganser.Core.Sessions;
+
+/// <summary>
+/// A session's events played through once: its sets with their shots, its moves and notes. Where every adjuster stood is read back from where
+/// it stands now, so that a late entry, a corrected one or one made out of order changes the sets it lies between and no others.
+/// </summary>
+public sealed class Replay
+{
+    private readonly List<(SessionEvent Event, SetBegun Begun)> begun = [];
+    private readonly List<(SessionEvent Event, ShotMarked Shot)> shots = [];
+    private readonly Dictionary<string, (string? VoidReason, bool Doubtful)> judged = [];
+    private readonly List<SessionMove> moves = [];
+    private readonly List<SessionNote> notes = [];
+    private readonly HashSet<string> withdrawn = [];
+    private readonly HashSet<AdjusterKind> lost = [];
+    private int forgotten;
+
+    /// <param name="adjusters">The adjusters as they stand now.</param>
+    /// <param name="events">In order.</param>
+    public Replay(IReadOnlyList<Adjuster> adjusters, IReadOnlyList<SessionEvent> events)
+    {
+        foreach (var happened in events)
+        {
+            Play(happened);
+        }
+
+        Notes = [.. notes.Where(n => !withdrawn.Contains(n.Id))];
+        var settings = SettingHistory.At(adjusters, moves, Enumerable.Range(1, begun.Count));
+        Sets = [.. begun.Select((set, i) => SetOf(set.Event, set.Begun, i + 1, settings[i + 1]))];
+    }
+
+    /// <summary>The sets, in order.</summary>
+    public IReadOnlyList<SessionSet> Sets { get; }
+
+    /// <summary>All moves of the bow that bear on the session, in order.</summary>
+    public IReadOnlyList<SessionMove> Moves => moves;
+
+    /// <summary>Rungs and notes that were not taken back.</summary>
+    public IReadOnlyList<SessionNote> Notes { get; }
+
+    /// <summary>When it was accepted, or null while it is in work.</summary>
+    public DateTimeOffset? AcceptedAt { get; private set; }
+
+    /// <summary>How it is shot now, or null where nothing was said.</summary>
+    public ConditionsNoted? Conditions { get; private set; }
+
+    /// <summary>How many of its first shots teach nothing any more.</summary>
+    public int Forgotten => forgotten;
+
+    /// <summary>Adjusters whose answers were forgotten after this session.</summary>
+    public IReadOnlySet<AdjusterKind> Lost => lost;
+
+    private void Play(SessionEvent happened)
+    {
+        switch (happened.Act)
+        {
+            case SetBegun set:
+                begun.Add((happened, set));
+                break;
+            case ShotMarked shot:
+                shots.Add((happened, shot));
+                break;
+            case ShotVoided mark:
+                judged[mark.Shot] = (mark.Reason, false);
+                break;
+            case ShotDoubted mark:
+                judged[mark.Shot] = (null, true);
+                break;
+            case ShotCounted mark:
+                judged[mark.Shot] = (null, false);
+                break;
+            case MoveMade move:
+                moves.Add(new SessionMove(happened.Id, After(move.AfterSet), move.Adjuster, move.From, move.To, null));
+                break;
+            case MoveTurnedBack move:
+                moves.Add(new SessionMove(happened.Id, begun.Count, move.Adjuster, move.From, move.To, null));
+                break;
+            case MoveCorrected move:
+                moves.Add(new SessionMove(happened.Id, begun.Count, move.Adjuster, move.From, move.To, move.Move));
+                break;
+            case RungAnswered rung:
+                notes.Add(new SessionNote(happened.Id, begun.Count, rung.Rung, rung.Outcome, rung.Note, happened.Recorded));
+                break;
+            case NoteMade note:
+                notes.Add(new SessionNote(happened.Id, begun.Count, null, null, note.Note, happened.Recorded));
+                break;
+            case ConditionsNoted conditions:
+                Conditions = conditions;
+                break;
+            case EntryWithdrawn taken:
+                withdrawn.Add(taken.Entry);
+                break;
+            case LearningForgotten forget:
+                Forget(forget);
+                break;
+            case Accepted:
+                AcceptedAt = happened.Recorded;
+                break;
+            case Reopened:
+                AcceptedAt = null;
+                break;
+        }
+    }
+
+    /// <summary>Forgotten in the middle of it: what was shot before. Forgotten later: all of it, or only some adjusters' answers.</summary>
+    private void Forget(LearningForgotten forget)
+    {
+        if (forget.Here || forget.Kinds.Count == 0)
+        {
+            forgotten = shots.Count;
+        }
+
+        lost.UnionWith(forget.Kinds);
+    }
+
+    private int After(string? set) => begun.FindIndex(b => b.Event.Id == set) is var at and >= 0 ? at + 1 : begun.Count;
+
+    private SessionSet SetOf(SessionEvent happened, SetBegun set, int number, IReadOnlyDictionary<AdjusterKind, int> positions)
+    {
+        var stage = new Stage(set.Stage.Distance, set.Stage.Fletched, set.Arrow);
+        var own = shots.Where(s => s.Shot.Set == happened.Id).Select((s, i) =>
+        {
+            var (reason, doubtful) = judged.GetValueOrDefault(s.Event.Id);
+            return new ShotReading(s.Event.Id, i + 1, number, stage, positions, s.Shot, s.Event.Happened, reason, doubtful);
+        });
+        return new SessionSet(happened.Id, number, set, happened.Happened, positions, [.. own]);
+    }
+}

@@ -1,0 +1,107 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Core.Paper;
+using Merganser.Core.Units;
+
+namespace Merganser.Core.Sessions;
+
+/// <summary>
+/// What a person does at the paper, as the events that follow from it. Nothing is written here: the acts come back, and the record keeps them.
+/// </summary>
+public static class SessionActs
+{
+    /// <summary>Why a shot right after string work is not read; kept as the reason of its void.</summary>
+    public const string Settles = "settles new string work";
+
+    /// <summary>Begins the first set of a session.</summary>
+    public static NewAct First(string id, PlannedStage stage, Entry distance, string arrow) =>
+        new(id, new SetBegun(stage, distance.Typed, SetPurpose.Session, arrow));
+
+    /// <summary>Begins the next set at the bow's present setting. An empty set is changed instead.</summary>
+    /// <exception cref="RefusedException">The bow is unsound.</exception>
+    public static IReadOnlyList<NewAct> Begin(TuningSession session, string id, PlannedStage stage, Entry distance, SetPurpose purpose, string arrow)
+    {
+        CheckSound(session);
+        var empty = session.Now.Shots.Count == 0 ? session.Now.Id : null;
+        return [new NewAct(id, new SetBegun(stage, distance.Typed, purpose, arrow, empty))];
+    }
+
+    /// <summary>Marks a shot. Where the bow was moved away from this session, it begins another set first.</summary>
+    /// <param name="session">The session.</param>
+    /// <param name="id">The shot's id.</param>
+    /// <param name="set">The set it is marked for.</param>
+    /// <param name="marked">As it was marked.</param>
+    /// <param name="settling">True while new string work settles: the shot is kept and not read.</param>
+    /// <exception cref="RefusedException">The bow is unsound, or the shot cannot be read.</exception>
+    public static IReadOnlyList<NewAct> Mark(TuningSession session, string id, string set, Marked marked, bool settling)
+    {
+        var shot = marked.Read(set);
+        CheckSound(session);
+        List<NewAct> acts = [];
+        var now = session.Now;
+        if (now.Id == set && now.Shots.Count > 0 && session.Moves.Any(m => m.AfterSet == now.Number && m.Corrects is null))
+        {
+            var next = $"{id}-set";
+            acts.Add(new NewAct(next, now.Begun with { Instead = null }));
+            shot = shot with { Set = next };
+        }
+
+        acts.Add(new NewAct(id, shot));
+        if (settling)
+        {
+            acts.Add(new NewAct($"{id}-settles", new ShotVoided(id, Settles)));
+        }
+
+        return [.. acts, .. Reopening(session, id)];
+    }
+
+    /// <summary>Voids a shot with a reason, calls it doubtful, or counts it again when neither is said.</summary>
+    public static IReadOnlyList<NewAct> Judge(string id, string shot, string? reason, bool doubtful) =>
+        [new NewAct(id, reason is not null ? new ShotVoided(shot, reason) : doubtful ? new ShotDoubted(shot) : new ShotCounted(shot))];
+
+    /// <summary>Logs what was really done to the bow; the next set opens at the new setting.</summary>
+    /// <param name="session">The session.</param>
+    /// <param name="id">The move's id.</param>
+    /// <param name="wanted">The move, checked where the bow's moves are logged.</param>
+    public static IReadOnlyList<NewAct> Move(TuningSession session, string id, MoveWanted wanted)
+    {
+        var from = session.Bow.Adjusters.FirstOrDefault(a => a.Kind == wanted.Adjuster)?.Position ?? 0;
+        SessionAct act = wanted.Corrects is { } wrong
+            ? new MoveCorrected(wrong, wanted.Adjuster, from, wanted.To, wanted.Note, wanted.Seats)
+            : new MoveMade(wanted.Adjuster, from, wanted.To, wanted.Note, wanted.Seats, wanted.AfterSet);
+        var now = session.Now;
+        var late = wanted.AfterSet is { } after && after != now.Id;
+        var splits = wanted.Corrects is null && now.Shots.Count > 0 && !late;
+        var arrow = now.OfSession ? now.Begun.Arrow : session.Sets[0].Begun.Arrow;
+        NewAct[] next = splits
+            ? [new NewAct($"{id}-set", now.Begun with { Purpose = SetPurpose.Session, Arrow = arrow, Instead = null })]
+            : [];
+        return [new NewAct(id, act, wanted.HappenedAt), .. next, .. Reopening(session, id)];
+    }
+
+    /// <summary>"I accept this": what is accepted is a setting that was shot.</summary>
+    /// <exception cref="RefusedException">Nothing was shot, or the bow was moved since.</exception>
+    public static IReadOnlyList<NewAct> Accept(TuningSession session, string id)
+    {
+        if (!session.IsTrial && session.MovedSinceShot)
+        {
+            throw new RefusedException("unshot", session.LastRead is null ? PaperSays.NothingCountsYet : PaperSays.NothingShotSinceMove);
+        }
+
+        return [new NewAct(id, new Accepted())];
+    }
+
+    /// <summary>Opens it again, where it is accepted.</summary>
+    public static IReadOnlyList<NewAct> Reopen(TuningSession session, string id) => [.. Reopening(session, id)];
+
+    private static IEnumerable<NewAct> Reopening(TuningSession session, string id) =>
+        session.AcceptedAt is null ? [] : [new NewAct($"{id}-reopens", new Reopened())];
+
+    private static void CheckSound(TuningSession session)
+    {
+        if (session.Bow.Unsound is { } unsound)
+        {
+            throw unsound.Refusal();
+        }
+    }
+}

@@ -1,0 +1,57 @@
+using Merganser.Core.Messages;
+using Merganser.Core.Paper;
+using Merganser.Core.Tuning;
+using Merganser.Core.Bows;
+
+namespace Merganser.Core.Sessions;
+
+/// <summary>What a session says of its next step.</summary>
+public abstract record SessionMessage : Message;
+
+/// <summary>What remains after a paper was accepted.</summary>
+public sealed record RemainsAfter(IReadOnlyList<Message> OpenStages, BowKind Kind) : SessionMessage;
+
+/// <summary>A control in work: so many shots more.</summary>
+public sealed record ControlToShoot(SetPurpose Control, int Shots) : SessionMessage;
+
+/// <summary>Moves do not help: a rung first.</summary>
+public sealed record RungFirst(RungTitle Rung) : SessionMessage;
+
+/// <summary>Good enough here: on to the next stage.</summary>
+public sealed record OnToStage(Message Stage) : SessionMessage;
+
+/// <summary>The button that goes on to the next stage.</summary>
+public sealed record GoToStage(Message Stage) : SessionMessage;
+
+/// <summary>An order by itself, as a sentence.</summary>
+public sealed record OrderAlone(Message Order) : SessionMessage;
+
+/// <summary>What a session says without any quantity.</summary>
+public enum SessionSays
+{
+    AcceptedDone,
+    BowLeftAsItWas,
+    BackToTheRack,
+    ShootMoreOpensAgain,
+    OneThingChanged,
+    MarkAShot,
+    BackToTheSession,
+    ControlIsShot,
+    StandsAmongEvidence,
+    ShootMore,
+    EndTheTrial,
+    OpenTheLadder,
+    IAcceptThis,
+    MoveAllTheSame,
+    PointFirstThenTail,
+    ISomethingElse,
+    IMadeThisMove,
+    GoodEnoughShort,
+    ToTheInspection,
+    PressByItsManual,
+    WriteDownWhatYouDid,
+    ShootTwoThenNextArrow,
+    NextArrowOrEnd,
+    TrialAdvisesNoMove,
+    MoreShotsOfTheClose,
+}

@@ -1,0 +1,76 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Paper;
+using Merganser.Core.Tuning;
+
+namespace Merganser.Core.Sessions;
+
+/// <summary>A shot as it is read: what was marked, where every adjuster stood, and whether it counts.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Number">Its number in its set.</param>
+/// <param name="Set">The number of its set.</param>
+/// <param name="Stage">The stage that it belongs to.</param>
+/// <param name="Positions">Where the adjusters stood, in the bow's own steps.</param>
+/// <param name="Marked">What was marked.</param>
+/// <param name="At">When it was shot.</param>
+/// <param name="VoidReason">Why it does not count, or null.</param>
+/// <param name="Doubtful">True when the shooter doubts it.</param>
+public sealed record ShotReading(
+    string Id, int Number, int Set, Stage Stage, IReadOnlyDictionary<AdjusterKind, int> Positions, ShotMarked Marked,
+    DateTimeOffset At, string? VoidReason = null, bool Doubtful = false)
+{
+    /// <summary>The tear as the archer sees it.</summary>
+    public Tear Tear => Marked.Tear;
+
+    /// <summary>Which arrow of the dozen, where it was said.</summary>
+    public string? ArrowNumber => Marked.ArrowNumber;
+
+    /// <summary>True unless it was voided.</summary>
+    public bool Counts => VoidReason is null;
+
+    /// <summary>Where the adjusters stood, as one word.</summary>
+    public string Places { get; } = string.Join(',', Positions.OrderBy(p => p.Key).Select(p => p.Value));
+
+    /// <summary>Shots with the same setting are shot at one stage with the bow as it stood.</summary>
+    public (Stage Stage, string Places) Setting => (Stage, Places);
+}
+
+/// <summary>A move of the bow as the session has it.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="AfterSet">The number of the set that it came after; 0 is before the first.</param>
+/// <param name="Kind">The adjuster.</param>
+/// <param name="From">From this step.</param>
+/// <param name="To">To this one.</param>
+/// <param name="Corrects">The entry that it corrects, or null.</param>
+public sealed record SessionMove(string Id, int AfterSet, AdjusterKind Kind, int From, int To, string? Corrects);
+
+/// <summary>A rung that was answered or a note, after a set.</summary>
+public sealed record SessionNote(string Id, int AfterSet, RungKind? Rung, string? Outcome, string Note, DateTimeOffset At);
+
+/// <summary>One set of shots at one setting of the bow.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Number">Its number, from 1.</param>
+/// <param name="Begun">How it was begun.</param>
+/// <param name="At">When.</param>
+/// <param name="Positions">Where the adjusters stood.</param>
+/// <param name="Shots">All its shots, the voided among them.</param>
+public sealed record SessionSet(
+    string Id, int Number, SetBegun Begun, DateTimeOffset At, IReadOnlyDictionary<AdjusterKind, int> Positions, IReadOnlyList<ShotReading> Shots)
+{
+    /// <summary>What it belongs to.</summary>
+    public Stage Stage => new(Begun.Stage.Distance, Begun.Stage.Fletched, Begun.Arrow);
+
+    /// <summary>True for a set of the session itself.</summary>
+    public bool OfSession => Begun.Purpose == SetPurpose.Session;
+
+    /// <summary>The tears that count.</summary>
+    public IReadOnlyList<Tear> Tears => [.. Shots.Where(s => s.Counts).Select(s => s.Tear)];
+
+    /// <summary>The mean of the tears that count, or null.</summary>
+    public MeanTear? Mean { get; } = MeanOf(Shots);
+
+    private static MeanTear? MeanOf(IReadOnlyList<ShotReading> shots)
+    {
+        Tear[] tears = [.. shots.Where(s => s.Counts).Select(s => s.Tear)];
+        return tears.Length == 0 ? null : new MeanTear(tears);
+    }
+}

@@ -1,0 +1,241 @@
+using Merganser.Core.Arrows;
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Core.Messages;
+using Merganser.Core.Paper;
+using Merganser.Core.Setup;
+using Merganser.Core.Tuning;
+
+namespace Merganser.Core.Sessions;
+
+/// <summary>The bow of a session with its archer and its adjusters as they stand.</summary>
+/// <param name="Bow">The bow.</param>
+/// <param name="Archer">Who shoots it.</param>
+/// <param name="Adjusters">As they stand.</param>
+/// <param name="Unsound">Set while it may not be shot.</param>
+public sealed record SessionBow(Bow Bow, Archer Archer, IReadOnlyList<Adjuster> Adjusters, Unsound? Unsound = null);
+
+/// <summary>An arrow of a session.</summary>
+/// <param name="Version">Its version's id.</param>
+/// <param name="Name">As the bench calls it.</param>
+/// <param name="Arrow">The build.</param>
+public sealed record SessionArrow(string Version, string Name, Arrow Arrow);
+
+/// <summary>How one stage stands; results are kept for each distance.</summary>
+/// <param name="Stage">Which.</param>
+/// <param name="Planned">True for one of the plan.</param>
+/// <param name="InWork">True for the one that is shot now.</param>
+/// <param name="Shots">Shots that count.</param>
+/// <param name="Reading">The mean of its last set.</param>
+/// <param name="Chance">Chance of being inside as the bow stood at its last shot.</param>
+public sealed record StageState(PlannedStage Stage, bool Planned, bool InWork, int Shots, Message? Reading, double? Chance);
+
+/// <summary>
+/// A session is its bow, arrow, archer and plan, what earlier papers taught, and one ordered list of events. Everything else follows from
+/// these and from nothing besides: sets and settings, means, readings, the ladder, the advice and the next step.
+/// </summary>
+public sealed class TuningSession
+{
+    private readonly Replay replay;
+    private readonly Lazy<TuningState> state;
+    private readonly Lazy<IReadOnlyList<Reading>> readings;
+    private readonly Lazy<Advice> advice;
+    private readonly Lazy<SessionLadder> ladder;
+
+    /// <param name="bow">The bow, its archer, its adjusters as they stand.</param>
+    /// <param name="arrows">The arrows that are shot; those of a trial all of them.</param>
+    /// <param name="plan">What it is to be.</param>
+    /// <param name="tolerance">Good enough, inches, above 0.</param>
+    /// <param name="known">What earlier papers taught.</param>
+    /// <param name="events">What happened, in order; the first begins a set.</param>
+    /// <param name="engine">Another engine than the shipped one, or null.</param>
+    public TuningSession(
+        SessionBow bow, IReadOnlyList<SessionArrow> arrows, SessionPlan plan, double tolerance, Knowledge known,
+        IReadOnlyList<SessionEvent> events, EngineChoice? engine = null)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(tolerance);
+        (Bow, Arrows, Plan, Tolerance, Known, Events) = (bow, arrows, plan, tolerance, known, events);
+        replay = new Replay(bow.Adjusters, events);
+        var last = Sets.LastOrDefault(s => s.OfSession) ?? Sets.LastOrDefault();
+        Stage = last?.Stage ?? throw new ArgumentException("A session begins with a set.", nameof(events));
+        Shots = ShotsThatTeach();
+        Here = [.. Shots.Where(s => s.Stage == Stage)];
+        Usual = UsualSpread.Of(known.Fits);
+        Made = MoveHistory.Made(Moves, Sets.Where(s => s.OfSession && s.Stage == Stage).ToDictionary(s => s.Number, s => s.Mean));
+        Adviser = new Adviser(bow.Bow.Release, School, bow.Archer.MayPress, bow.Bow.RestType, bow.Adjusters, tolerance, plan.ShotsPerDecision)
+        {
+            Others = [.. known.Fits, .. FitsOf(Shots.Where(s => s.Stage != Stage))],
+            Engine = engine,
+        };
+        state = new(() => Adviser.Read(Stage, Here));
+        readings = new(() => [.. SessionReadings.Of(Here, Shots, Made, bow.Adjusters, Usual), .. Controls()]);
+        advice = new(() => IsTrial ? TrialAdvice(Trial!) : Adviser.Advise(State, [.. Readings.Select(r => r.Evidence)]));
+        ladder = new(() => SessionLadder.Of(this, advice.Value.Kind));
+    }
+
+    public SessionBow Bow { get; }
+
+    public IReadOnlyList<SessionArrow> Arrows { get; }
+
+    public SessionPlan Plan { get; }
+
+    /// <summary>Good enough, inches.</summary>
+    public double Tolerance { get; }
+
+    public Knowledge Known { get; }
+
+    public IReadOnlyList<SessionEvent> Events { get; }
+
+    /// <summary>The engine at this bow.</summary>
+    public Adviser Adviser { get; }
+
+    /// <summary>The school in use: the plan's, or the archer's own.</summary>
+    public School School => Plan.School ?? Bow.Archer.School;
+
+    /// <summary>True for a trial: the bow is left alone.</summary>
+    public bool IsTrial => Plan.Kind == SessionKind.Trial;
+
+    public IReadOnlyList<SessionSet> Sets => replay.Sets;
+
+    public IReadOnlyList<SessionMove> Moves => replay.Moves;
+
+    public IReadOnlyList<SessionNote> Notes => replay.Notes;
+
+    public DateTimeOffset? AcceptedAt => replay.AcceptedAt;
+
+    /// <summary>The set that is shot now.</summary>
+    public SessionSet Now => Sets[^1];
+
+    /// <summary>The stage in work.</summary>
+    public Stage Stage { get; }
+
+    /// <summary>The shots that count and teach, in order.</summary>
+    public IReadOnlyList<ShotReading> Shots { get; }
+
+    /// <summary>Those of the stage in work.</summary>
+    public IReadOnlyList<ShotReading> Here { get; }
+
+    /// <summary>How widely this archer's shots usually stray.</summary>
+    public UsualSpread Usual { get; }
+
+    /// <summary>Moves of this stage with the mean before and after.</summary>
+    public IReadOnlyList<MadeMove> Made { get; }
+
+    /// <summary>What is believed of the stage in work.</summary>
+    public TuningState State => state.Value;
+
+    /// <summary>Bow, arrow or archer.</summary>
+    public IReadOnlyList<Reading> Readings => readings.Value;
+
+    /// <summary>The one thing to do next at the paper; nothing is shot while the bow is unsound.</summary>
+    public Advice Advice => Bow.Unsound is { } unsound
+        ? Advice.To(AdviceKind.Unsound, TuningSays.DoNotShoot, unsound.Words, [])
+        : advice.Value;
+
+    /// <summary>The ladder for when moves do not help.</summary>
+    public SessionLadder Ladder => ladder.Value;
+
+    /// <summary>The trial's reading, or null.</summary>
+    public Trial? Trial => IsTrial ? Trial.Of(TrialArrows(), Tolerance) : null;
+
+    /// <summary>The last set of the session itself with a shot that counts: what can be accepted is its setting.</summary>
+    public SessionSet? LastRead => Sets.LastOrDefault(s => s.OfSession && s.Mean is not null);
+
+    /// <summary>True when the bow stands otherwise than at the last set that was read, or nothing was read.</summary>
+    public bool MovedSinceShot =>
+        LastRead is not { } read || Bow.Adjusters.Any(a => read.Positions.GetValueOrDefault(a.Kind, a.Position) != a.Position);
+
+    /// <summary>The stage that comes after the one in work, or null.</summary>
+    public PlannedStage? NextStage => Plan.After(new PlannedStage(Stage.Distance, Stage.Fletched));
+
+    /// <summary>The next step on the paper's page.</summary>
+    public Next Next => Unsound.Guard(Bow.Unsound, SessionNext.Of(this));
+
+    /// <summary>Every stage, planned or shot.</summary>
+    public IReadOnlyList<StageState> Stages()
+    {
+        var shot = Shots.GroupBy(s => new PlannedStage(s.Stage.Distance, s.Stage.Fletched)).ToDictionary(g => g.Key, g => g.ToArray());
+        var all = Plan.Stages.Concat(shot.Keys.Where(k => !Plan.Stages.Contains(k)));
+        return [.. all.Select(stage => StateOf(stage, shot.GetValueOrDefault(stage) ?? []))];
+    }
+
+    /// <summary>The moves that were made between a set and the one before it.</summary>
+    public IReadOnlyList<SessionMove> MovesBefore(SessionSet set) =>
+        set.Number == 1 ? [] : [.. Moves.Where(m => m.AfterSet == set.Number - 1)];
+
+    /// <summary>The mean before a set, or null.</summary>
+    public MeanTear? MeanBefore(SessionSet set) => Sets.Where(s => s.Number < set.Number).Select(s => s.Mean).LastOrDefault(m => m is not null);
+
+    /// <summary>The moves that lead back to a set's setting.</summary>
+    public IReadOnlyList<WayBackMove> WayBack(SessionSet set) => StateDiff.WayBack(Bow.Adjusters, AsAt(set.Positions));
+
+    /// <summary>True when the record suspects the shaft.</summary>
+    public bool SuspectsSpine => Readings.Any(r => r is { Cause: Cause.Spine, Suspected: true });
+
+    /// <summary>What this session teaches of the bow, a fit for each stage.</summary>
+    public Knowledge Learned() =>
+        new([.. FitsOf(Shots).Select(f => f with { Gains = [.. f.Gains.Where(g => !replay.Lost.Contains(g.Kind))] })]);
+
+    /// <summary>All that <see cref="Learned"/> is computed from.</summary>
+    public KnowledgeInputs LearnedFrom() => new(
+        [.. Bow.Adjusters.Select(a => FormattableString.Invariant($"{a.Kind} {a.Lower} {a.Upper} {a.InchesPerStep:R}"))],
+        replay.Forgotten,
+        [.. replay.Lost.Select(k => k.ToString())],
+        [.. Shots.Select(s => FormattableString.Invariant($"{s.Stage} {s.Places} {s.Tear.X:R} {s.Tear.Y:R} {s.Doubtful}"))]);
+
+    private StageState StateOf(PlannedStage stage, ShotReading[] shots)
+    {
+        var inWork = stage == new PlannedStage(Stage.Distance, Stage.Fletched);
+        var last = shots.Length == 0 ? null : new MeanTear([.. shots.Where(s => s.Set == shots[^1].Set).Select(s => s.Tear)]);
+        var chance = inWork ? advice.Value.Chance : shots.Length == 0 ? null : ChanceAt(shots);
+        return new StageState(stage, Plan.Stages.Contains(stage), inWork, shots.Length, last?.Reading, chance);
+    }
+
+    /// <summary>The chance of being inside as the bow stood at a stage's last shot.</summary>
+    private double? ChanceAt(ShotReading[] shots)
+    {
+        var then = Adviser with { Adjusters = AsAt(shots[^1].Positions) };
+        var read = then.Read(shots[^1].Stage, [.. shots.Where(s => s.Stage == shots[^1].Stage)]);
+        return read.Belief.ChanceInside(read.Setting, Tolerance);
+    }
+
+    private Adjuster[] AsAt(IReadOnlyDictionary<AdjusterKind, int> positions) =>
+        [.. Bow.Adjusters.Select(a => a with { Position = positions.GetValueOrDefault(a.Kind) })];
+
+    private ShotReading[] ShotsThatTeach() =>
+        [.. Sets.SelectMany(s => s.Shots.Select(shot => (s.OfSession, Shot: shot))).Skip(replay.Forgotten)
+            .Where(s => s.OfSession && s.Shot.Counts).Select(s => s.Shot)];
+
+    private IEnumerable<StageFit> FitsOf(IEnumerable<ShotReading> shots)
+    {
+        var prior = ResponsePrior.Of(Bow.Adjusters);
+        return shots.GroupBy(s => s.Stage).Select(g => StageFit.Of(prior, [.. g]));
+    }
+
+    private IEnumerable<Reading> Controls() => Sets.Where(s => !s.OfSession)
+        .Select(s => ControlReading.Of(s.Begun.Purpose, AtSettingOf(s), s.Tears)).OfType<Reading>();
+
+    private Tear[] AtSettingOf(SessionSet set) =>
+    [
+        .. Shots.Where(s => s.Stage.Distance == set.Stage.Distance && s.Stage.Fletched == set.Stage.Fletched)
+            .Where(s => set.Positions.All(p => s.Positions.GetValueOrDefault(p.Key) == p.Value))
+            .Select(s => s.Tear),
+    ];
+
+    private TrialArrow[] TrialArrows() =>
+    [
+        .. Sets.GroupBy(s => s.Begun.Arrow).Select(sets =>
+        {
+            var arrow = Arrows.First(a => a.Version == sets.Key);
+            return new TrialArrow(arrow.Name, arrow.Arrow.Shaft.Name, arrow.Arrow.Point.Weight, [.. sets.SelectMany(s => s.Tears)]);
+        }),
+    ];
+
+    private static Advice TrialAdvice(Trial trial)
+    {
+        var kind = trial.Rows.Count == 0 ? AdviceKind.NoShots : AdviceKind.ShootMore;
+        var sentence = trial.Rows.Count < 2 ? SessionSays.ShootTwoThenNextArrow : SessionSays.NextArrowOrEnd;
+        Evidence[] evidence = trial.Because is null ? [] : [new Evidence(trial.Cause, trial.Because, SessionSays.MoreShotsOfTheClose)];
+        return Advice.To(kind, sentence, SessionSays.TrialAdvisesNoMove, evidence);
+    }
+}
