@@ -22,7 +22,7 @@ public class ArrowBenchTests
         bench.Button("Ask for a value").Click();
         bench.Retype("wantedValue", "16");
         bench.Button("Ask").Click();
-        bench.SeeText("[data-testid=asked]", "gives 16.0 %");
+        bench.SeeText("[data-testid=asked]", "gives 16.0\u2009%");
         bench.See(".ask .try").Click();
         bench.Until(d => d.FindElement(By.CssSelector("[data-figure=totalWeight] .v")).Text.StartsWith("425.8") ? null : "tried");
         bench.Retype("wantedValue", "0");

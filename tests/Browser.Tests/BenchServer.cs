@@ -40,7 +40,7 @@ public sealed class BenchServer : IDisposable
 
     public void Start()
     {
-        var app = new[] { "release", "debug" }.Select(kind => Path.Combine(Root, "artifacts/bin/Merganser.Web", kind, "Merganser.Web.dll")).First(File.Exists);
+        var app = Newest("release", "debug");
         var start = new ProcessStartInfo("dotnet") { WorkingDirectory = Root, RedirectStandardOutput = true, RedirectStandardError = true };
         foreach (var argument in new[] { app, "--contentRoot", Path.Combine(Root, "src/Merganser.Web"), "--urls", Url, "--data", Path.Combine(Folder, "bench.db") })
         {
@@ -69,6 +69,12 @@ public sealed class BenchServer : IDisposable
         ready.Task.Wait(TimeSpan.FromSeconds(30)).ShouldBeTrue("the server did not start");
         server = process;
     }
+
+    /// <summary>The build that was made last: an older one of the other kind is not what stands in the sources.</summary>
+    private static string Newest(params string[] kinds) => kinds
+        .Select(kind => Path.Combine(Root, "artifacts/bin/Merganser.Web", kind, "Merganser.Web.dll"))
+        .Where(File.Exists)
+        .MaxBy(File.GetLastWriteTimeUtc)!;
 
     private static int FreePort()
     {

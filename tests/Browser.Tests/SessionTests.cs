@@ -46,7 +46,7 @@ public class SessionTests
             if (bench.See(".go").Text.Contains("On to 6 yd"))
             {
                 bench.See(".go").Click();
-                bench.SeeText(".film", "6 yd, bare");
+                bench.SeeText(".film", "6 yd bare");
             }
             else if (bench.See(".go").Text.Contains("I accept this"))
             {

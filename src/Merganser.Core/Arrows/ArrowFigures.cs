@@ -63,7 +63,7 @@ public static class ArrowFigures
     private static Figure GrainsPerPound(ArrowNumbers n)
     {
         var formula = new Formula($"M / W = {Number(n.Balance.Grains, 1)} / {Number(n.Bow.DrawWeight, 1)}");
-        Term[] terms = [new(ArrowSays.WeightPerPoundLine, formula, n.GrainsPerPound, Unit.GrainPerPound, 3)];
+        Term[] terms = [new(ArrowSays.WeightPerPound, formula, n.GrainsPerPound, Unit.GrainPerPound, 3)];
         var source = new LeastPerPound(LeastMeasure, n.Bow.MeasuredWeight is not null);
         var working = new Working(ArrowSays.WeightPerPoundIs, terms, source);
         return Plain("grainsPerPound", ArrowSays.WeightPerPound, n.GrainsPerPound, Unit.GrainPerPound, 2, working);

@@ -167,7 +167,6 @@ public enum ArrowSays
     Foc,
     WeightPerPound,
     WeightPerPoundIs,
-    WeightPerPoundLine,
     PowerStroke,
     FormulaLine,
     Shown,

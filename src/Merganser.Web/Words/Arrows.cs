@@ -91,7 +91,6 @@ public static class ArrowWords
         ArrowSays.Foc => $"FOC",
         ArrowSays.WeightPerPound => $"Weight per draw weight",
         ArrowSays.WeightPerPoundIs => $"Arrow weight over draw weight: what protects the bow.",
-        ArrowSays.WeightPerPoundLine => $"Weight per draw weight",
         ArrowSays.PowerStroke => $"Power stroke S",
         ArrowSays.FormulaLine => $"Formula",
         ArrowSays.Shown => $"Shown",

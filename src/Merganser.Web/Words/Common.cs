@@ -91,7 +91,7 @@ public static class CommonWords
     private static string FieldName(string field)
     {
         var last = field[(field.LastIndexOf('.') + 1)..];
-        return string.Concat(last.Select(c => char.IsUpper(c) ? $" {char.ToLowerInvariant(c)}" : $"{c}"));
+        return string.Concat(last.Select((c, at) => char.IsUpper(c) && at > 0 ? $" {char.ToLowerInvariant(c)}" : $"{c}"));
     }
 
     private static Measure Low(AllowedRange range) => new(range.Low, range.Unit, Decimals(range));

@@ -1,6 +1,6 @@
 import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
-import { number, show, type Units } from '../../units/units';
+import { show, withUnit, type Units } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { PartName } from './parts';
 
@@ -73,7 +73,7 @@ function calloutsOf(
   units: Units,
 ): Callout[] {
   const weight = (name: string) => show(masses.find((m) => m.name === name)?.grains ?? 0, 'gr', 1, units);
-  const shaft = `${arrow.shaft.name}, ${number(arrow.shaft.grainsPerInch, 2)} gr/in`;
+  const shaft = `${arrow.shaft.name}, ${withUnit(arrow.shaft.grainsPerInch, 'gr/in', 2, units)}`;
   return [
     { part: 'nock', label: 'Nock', name: arrow.nock.name, ...weight('Nock'), left: x(0) - 20, top: 4, line: x(0.35) },
     {

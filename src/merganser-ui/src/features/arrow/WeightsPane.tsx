@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import { useWidth } from '../../bench/useWidth';
 import { linePath, ticksOf } from '../../drawing/chart';
-import { number, withUnit } from '../../units/units';
+import { show, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 
 const purposes: [string, string][] = [
@@ -169,7 +169,7 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
               <h2>
                 {school.name}{' '}
                 <small className="muted">
-                  {number(school.from, 0)} to {number(school.to, 0)} gr
+                  {show(school.from, 'gr', 0, units).value} to {withUnit(school.to, 'gr', 0, units)}
                 </small>
               </h2>
               <p>{school.for}</p>

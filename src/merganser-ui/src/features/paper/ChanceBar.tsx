@@ -44,7 +44,7 @@ export function ChanceBar({
             , <b className="n pred">{percent(after)}</b> after it
           </>
         )}
-        {enough !== null && <span className="muted">; {percent(enough)} calls it done</span>}
+        {enough !== null && <span className="muted">; done at {percent(enough)}</span>}
       </span>
     </div>
   );

@@ -86,7 +86,7 @@ export function SightsPane({ bowId }: { bowId: string }) {
           </tbody>
         </table>
         <p className="muted">
-          Bow canted: drop × sin of the cant, drop g t² / 2 in vacuum. After the zero: what is left once the sight was
+          Bow canted: drop × sin of the cant, drop ½ g t², in vacuum. After the zero: what is left once the sight was
           set with the same cant at {withUnit(asked.zero, 'yd', 1, units)}. Third axis: drop × cos of the slope × tan of
           the error × tan of the slope, to the other side downhill. Thick bar: canted; dashed: third axis.
         </p>
