@@ -17,7 +17,10 @@ public static class CatalogueLoad
         var csv = new StringBuilder("id,maker,name,spine,grainsPerInch,outerDiameter,maxLength,material\n");
         for (var i = 0; i < Rows; i++)
         {
-            csv.Append(System.Globalization.CultureInfo.InvariantCulture, $"bench-{i},Own maker {i % 40},Family {i % 900} size {i},{0.25 + (i % 60 / 100.0):F3},{5 + (i % 70 / 10.0):F1},0.246,32,Carbon\n");
+            csv.Append(
+                System.Globalization.CultureInfo.InvariantCulture,
+                $"bench-{i},Own maker {i % 40},Family {i % 900} size {i},{0.25 + (i % 60 / 100.0):F3},{5 + (i % 70 / 10.0):F1},0.246,32,Carbon\n"
+            );
         }
 
         var id = Guid.NewGuid();
@@ -31,7 +34,15 @@ public static class CatalogueLoad
         await Until("written");
         Console.WriteLine($"  written after {clock.Elapsed.TotalSeconds:F2} s in all");
         List<double> times = [];
-        foreach (var find in Enumerable.Range(0, 60).Select(i => i % 3 == 0 ? $"size {i * 731}" : i % 3 == 1 ? $"maker {i % 40}" : "family 12 .3"))
+        foreach (
+            var find in Enumerable
+                .Range(0, 60)
+                .Select(i =>
+                    i % 3 == 0 ? $"size {i * 731}"
+                    : i % 3 == 1 ? $"maker {i % 40}"
+                    : "family 12 .3"
+                )
+        )
         {
             var from = Stopwatch.GetTimestamp();
             await http.GetByteArrayAsync($"/api/catalogue?kind=shaft&find={Uri.EscapeDataString(find)}");

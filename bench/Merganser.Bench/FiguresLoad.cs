@@ -5,7 +5,10 @@ using System.Text.Json.Nodes;
 
 namespace Merganser.Bench;
 
-/// <summary>Ten people change an arrow twenty times a second for a minute. The server's own time is what it says in Server-Timing.</summary>
+/// <summary>
+/// Ten people change an arrow twenty times a second for a minute. The server's own time is what it says in
+/// Server-Timing.
+/// </summary>
 public static class FiguresLoad
 {
     private const int Clients = 10;
@@ -35,15 +38,28 @@ public static class FiguresLoad
             for (var i = 0; clock.Elapsed < Lasting && await tick.WaitForNextTickAsync(); i++)
             {
                 var draft = arrow["draft"]!.DeepClone();
-                draft["cutLength"] = (28 + (((client * 7) + i) % 16 / 16.0)).ToString("F4", System.Globalization.CultureInfo.InvariantCulture);
-                var body = new JsonObject { ["bowId"] = bow, ["draft"] = draft, ["openedVersionId"] = arrow["kept"]!["id"]!.DeepClone() };
+                draft["cutLength"] = (28 + (((client * 7) + i) % 16 / 16.0)).ToString(
+                    "F4",
+                    System.Globalization.CultureInfo.InvariantCulture
+                );
+                var body = new JsonObject
+                {
+                    ["bowId"] = bow,
+                    ["draft"] = draft,
+                    ["openedVersionId"] = arrow["kept"]!["id"]!.DeepClone(),
+                };
                 var from = Stopwatch.GetTimestamp();
                 using var answer = await http.PostAsJsonAsync("/api/figures", body);
                 await answer.Content.ReadAsByteArrayAsync();
                 answer.EnsureSuccessStatusCode();
                 if (clock.Elapsed > WarmUp)
                 {
-                    served.Add(double.Parse(answer.Headers.GetValues("Server-Timing").First().Split("dur=")[1], System.Globalization.CultureInfo.InvariantCulture));
+                    served.Add(
+                        double.Parse(
+                            answer.Headers.GetValues("Server-Timing").First().Split("dur=")[1],
+                            System.Globalization.CultureInfo.InvariantCulture
+                        )
+                    );
                     times.Add(Stopwatch.GetElapsedTime(from).TotalMilliseconds);
                 }
             }

@@ -9,7 +9,11 @@ public static partial class FirstRoute
     public static Task Run()
     {
         var root = Path.Combine(Browser.Tests.BenchServer.Root, "src/Merganser.Web/wwwroot");
-        var files = Script().Matches(File.ReadAllText(Path.Combine(root, "index.html"))).Select(m => m.Groups[1].Value).Distinct().ToArray();
+        var files = Script()
+            .Matches(File.ReadAllText(Path.Combine(root, "index.html")))
+            .Select(m => m.Groups[1].Value)
+            .Distinct()
+            .ToArray();
         var total = 0L;
         foreach (var file in files)
         {

@@ -4,14 +4,20 @@ using Merganser.Core.Simulation;
 
 namespace Merganser.Bench;
 
-/// <summary>How it is done without the engine: the trade's fixed step, and a practised hand with a notebook (common practice, no source).</summary>
+/// <summary>
+/// How it is done without the engine: the trade's fixed step, and a practised hand with a notebook (common practice, no
+/// source).
+/// </summary>
 public static class Hands
 {
     private const int MostShots = 300;
     private const int Look = 18;
     private const int RestStep = 4;
 
-    /// <summary>One fixed step on the worse axis, the mean of three shots, flipped when it got worse; the next adjuster at the end of travel.</summary>
+    /// <summary>
+    /// One fixed step on the worse axis, the mean of three shots, flipped when it got worse; the next adjuster at the
+    /// end of travel.
+    /// </summary>
     public static SessionResult FixedStep(SimulatedBow bow, double tolerance)
     {
         var session = new Session(bow);
@@ -44,7 +50,10 @@ public static class Hands
         return session.End(SessionEnd.OutOfShots);
     }
 
-    /// <summary>In proportion to the tear by the usual size of a step; halves what it turns after an overshoot, turns round after a wrong way.</summary>
+    /// <summary>
+    /// In proportion to the tear by the usual size of a step; halves what it turns after an overshoot, turns round
+    /// after a wrong way.
+    /// </summary>
     public static SessionResult Practised(SimulatedBow bow, double tolerance, int shots, bool confirm)
     {
         var session = new Session(bow);
@@ -61,13 +70,24 @@ public static class Hands
             if (last is { } made)
             {
                 var now = mean.Along(AdjusterTable.Of(bow.Kinds[made.Adjuster]).Axis);
-                factor[made.Adjuster] *= Math.Sign(now) != Math.Sign(made.Before) ? 0.5 : Math.Abs(now) > Math.Abs(made.Before) * 1.2 ? -1 : 1;
+                factor[made.Adjuster] *=
+                    Math.Sign(now) != Math.Sign(made.Before) ? 0.5
+                    : Math.Abs(now) > Math.Abs(made.Before) * 1.2 ? -1
+                    : 1;
             }
 
             var axis = Math.Abs(mean.X) >= Math.Abs(mean.Y) ? TearAxis.Sideways : TearAxis.Height;
             var wanted = -mean.Along(axis);
-            var moved = session.Of(axis).OrderBy(a => Math.Abs(wanted) < 0.6 * AdjusterTable.Of(bow.Kinds[a]).NominalGain).Cast<int?>()
-                .FirstOrDefault(a => session.Step(a!.Value, AtLeastOne(wanted * factor[a.Value] / AdjusterTable.Of(bow.Kinds[a.Value]).NominalGain)));
+            var moved = session
+                .Of(axis)
+                .OrderBy(a => Math.Abs(wanted) < 0.6 * AdjusterTable.Of(bow.Kinds[a]).NominalGain)
+                .Cast<int?>()
+                .FirstOrDefault(a =>
+                    session.Step(
+                        a!.Value,
+                        AtLeastOne(wanted * factor[a.Value] / AdjusterTable.Of(bow.Kinds[a.Value]).NominalGain)
+                    )
+                );
             if (moved is null)
             {
                 return session.End(SessionEnd.NotReachable);
@@ -91,10 +111,14 @@ public static class Hands
 
         public int Shots { get; private set; }
 
-        /// <summary>The adjusters of an axis: what the school reaches for first, the rest for the fine end and the height.</summary>
-        public IEnumerable<int> Of(TearAxis axis) => Enumerable.Range(0, setting.Length)
-            .Where(i => AdjusterTable.Of(bow.Kinds[i]).Axis == axis && bow.Kinds[i] != AdjusterKind.BottomLimbBolt)
-            .OrderBy(i => bow.Kinds[i] == AdjusterKind.RestSideways);
+        /// <summary>
+        /// The adjusters of an axis: what the school reaches for first, the rest for the fine end and the height.
+        /// </summary>
+        public IEnumerable<int> Of(TearAxis axis) =>
+            Enumerable
+                .Range(0, setting.Length)
+                .Where(i => AdjusterTable.Of(bow.Kinds[i]).Axis == axis && bow.Kinds[i] != AdjusterKind.BottomLimbBolt)
+                .OrderBy(i => bow.Kinds[i] == AdjusterKind.RestSideways);
 
         public Tear Mean(int count)
         {

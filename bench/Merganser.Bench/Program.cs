@@ -12,7 +12,9 @@ var benches = new (string Name, string What, Func<Task> Run)[]
 var wanted = args.Where(a => !a.StartsWith('-')).ToArray();
 if (wanted.FirstOrDefault(w => benches.All(b => b.Name != w)) is { } unknown)
 {
-    Console.Error.WriteLine($"There is no benchmark \"{unknown}\". There are: {string.Join(", ", benches.Select(b => b.Name))}.");
+    Console.Error.WriteLine(
+        $"There is no benchmark \"{unknown}\". There are: {string.Join(", ", benches.Select(b => b.Name))}."
+    );
     return 2;
 }
 

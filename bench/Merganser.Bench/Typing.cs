@@ -1,10 +1,12 @@
 namespace Merganser.Bench;
 
-/// <summary>From the input event in the length's field to the frame in which the new weight stands on the screen, measured in the page itself.</summary>
+/// <summary>
+/// From the input event in the length's field to the frame in which the new weight stands on the screen, measured in
+/// the page itself.
+/// </summary>
 public static class Typing
 {
-    private const string OneStroke =
-        """
+    private const string OneStroke = """
         const [text, done] = [arguments[0], arguments[1]];
         const field = document.querySelector('[name=cutLength]');
         const figure = document.querySelector('[data-figure=totalWeight] .v');
@@ -34,7 +36,10 @@ public static class Typing
         List<double> times = [];
         for (var i = 0; i < 60; i++)
         {
-            var text = (28.5 + (i % 2 == 0 ? 0.25 : 0) + (i * 0.01)).ToString("F2", System.Globalization.CultureInfo.InvariantCulture);
+            var text = (28.5 + (i % 2 == 0 ? 0.25 : 0) + (i * 0.01)).ToString(
+                "F2",
+                System.Globalization.CultureInfo.InvariantCulture
+            );
             times.Add(Convert.ToDouble(bench.Driver.ExecuteAsyncScript(OneStroke, text)));
             Thread.Sleep(60);
         }

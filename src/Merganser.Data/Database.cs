@@ -5,7 +5,9 @@ using Microsoft.Data.Sqlite;
 
 namespace Merganser.Data;
 
-/// <summary>The data file: opens connections that keep what they are told, and brings the file to the present tables.</summary>
+/// <summary>
+/// The data file: opens connections that keep what they are told, and brings the file to the present tables.
+/// </summary>
 public sealed class Database(string path)
 {
     private readonly string connectionString = new SqliteConnectionStringBuilder
@@ -54,9 +56,12 @@ public sealed class Database(string path)
     {
         Directory.CreateDirectory(System.IO.Path.GetDirectoryName(System.IO.Path.GetFullPath(Path))!);
         var existed = File.Exists(Path) && new FileInfo(Path).Length > 0;
-        var engine = DeployChanges.To
-            .SqliteDatabase(connectionString)
-            .WithScriptsEmbeddedInAssembly(typeof(Database).Assembly, name => name.EndsWith(".sql", StringComparison.Ordinal))
+        var engine = DeployChanges
+            .To.SqliteDatabase(connectionString)
+            .WithScriptsEmbeddedInAssembly(
+                typeof(Database).Assembly,
+                name => name.EndsWith(".sql", StringComparison.Ordinal)
+            )
             .WithTransaction()
             .LogToNowhere()
             .Build();
@@ -67,14 +72,21 @@ public sealed class Database(string path)
 
         var copy = existed ? Backup(clock) : null;
         var result = engine.PerformUpgrade();
-        return result.Successful ? copy : throw new InvalidOperationException($"The data file could not be brought up to date: {result.Error.Message}", result.Error);
+        return result.Successful
+            ? copy
+            : throw new InvalidOperationException(
+                $"The data file could not be brought up to date: {result.Error.Message}",
+                result.Error
+            );
     }
 
     private string Backup(TimeProvider clock)
     {
         var copy = $"{Path}.{clock.GetUtcNow():yyyyMMdd-HHmmss}.bak";
         using var from = Open();
-        using var to = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = copy, Pooling = false }.ToString());
+        using var to = new SqliteConnection(
+            new SqliteConnectionStringBuilder { DataSource = copy, Pooling = false }.ToString()
+        );
         to.Open();
         from.BackupDatabase(to);
         return copy;

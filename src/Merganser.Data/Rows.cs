@@ -6,7 +6,8 @@ namespace Merganser.Data;
 /// <summary>How facts are written, the same in the tables and on the wire: camel case, words for enums.</summary>
 public static class FactsJson
 {
-    public static JsonSerializerOptions Options { get; } = Configure(new JsonSerializerOptions(JsonSerializerDefaults.Web));
+    public static JsonSerializerOptions Options { get; } =
+        Configure(new JsonSerializerOptions(JsonSerializerDefaults.Web));
 
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
     {
@@ -19,18 +20,24 @@ public static class FactsJson
 
     public static string Write<T>(T value) => JsonSerializer.Serialize(value, Options);
 
-    public static T Read<T>(string json) => JsonSerializer.Deserialize<T>(json, Options) ?? throw new JsonException("Empty facts.");
+    public static T Read<T>(string json) =>
+        JsonSerializer.Deserialize<T>(json, Options) ?? throw new JsonException("Empty facts.");
 
     /// <summary>An enum's word, as in the tables.</summary>
-    public static string Word<T>(T value) where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
+    public static string Word<T>(T value)
+        where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
 
     /// <summary>The enum of a word in the tables.</summary>
     /// <exception cref="JsonException">It is no word of this enum; a number never is.</exception>
-    public static T Enum<T>(string word) where T : struct, Enum => TryEnum<T>(word) ?? throw new JsonException($"\"{word}\" is no {typeof(T).Name}.");
+    public static T Enum<T>(string word)
+        where T : struct, Enum => TryEnum<T>(word) ?? throw new JsonException($"\"{word}\" is no {typeof(T).Name}.");
 
     /// <summary>The enum of a word, or null when it is none; numbers and lists are none.</summary>
-    public static T? TryEnum<T>(string word) where T : struct, Enum =>
-        System.Enum.GetNames<T>().FirstOrDefault(n => n.Equals(word, StringComparison.OrdinalIgnoreCase)) is { } name ? System.Enum.Parse<T>(name) : null;
+    public static T? TryEnum<T>(string word)
+        where T : struct, Enum =>
+        System.Enum.GetNames<T>().FirstOrDefault(n => n.Equals(word, StringComparison.OrdinalIgnoreCase)) is { } name
+            ? System.Enum.Parse<T>(name)
+            : null;
 }
 
 /// <summary>Someone else changed the row first.</summary>
@@ -51,5 +58,6 @@ internal static class Stamp
 {
     public static string Of(DateTimeOffset time) => time.ToString("yyyy-MM-dd'T'HH:mm:ss.fffzzz");
 
-    public static DateTimeOffset Read(string text) => DateTimeOffset.Parse(text, System.Globalization.CultureInfo.InvariantCulture);
+    public static DateTimeOffset Read(string text) =>
+        DateTimeOffset.Parse(text, System.Globalization.CultureInfo.InvariantCulture);
 }

@@ -4,7 +4,10 @@ using Merganser.Core.Rack;
 
 namespace Merganser.Data;
 
-/// <summary>Rows that cannot be read: each makes itself unreadable and not the list it stands in. They stay in the file as they are.</summary>
+/// <summary>
+/// Rows that cannot be read: each makes itself unreadable and not the list it stands in. They stay in the file as they
+/// are.
+/// </summary>
 public sealed class Unreadable
 {
     private readonly ConcurrentDictionary<(string Kind, string Id), bool> lost = new();
@@ -17,7 +20,12 @@ public sealed class Unreadable
     /// <param name="rows">The rows.</param>
     /// <param name="id">The id of a row.</param>
     /// <param name="read">Reads one.</param>
-    public IReadOnlyList<T> Each<TRow, T>(string kind, IEnumerable<TRow> rows, Func<TRow, string> id, Func<TRow, T> read)
+    public IReadOnlyList<T> Each<TRow, T>(
+        string kind,
+        IEnumerable<TRow> rows,
+        Func<TRow, string> id,
+        Func<TRow, T> read
+    )
     {
         List<T> readable = [];
         foreach (var row in rows)
@@ -27,7 +35,15 @@ public sealed class Unreadable
                 readable.Add(read(row));
                 lost.TryRemove((kind, id(row)), out _);
             }
-            catch (Exception problem) when (problem is JsonException or MissingException or InvalidOperationException or ArgumentException or FormatException or KeyNotFoundException)
+            catch (Exception problem)
+                when (problem
+                        is JsonException
+                            or MissingException
+                            or InvalidOperationException
+                            or ArgumentException
+                            or FormatException
+                            or KeyNotFoundException
+                )
             {
                 lost[(kind, id(row))] = true;
             }

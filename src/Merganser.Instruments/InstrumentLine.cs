@@ -3,7 +3,11 @@ using System.Globalization;
 namespace Merganser.Instruments;
 
 /// <summary>What an instrument measures.</summary>
-public enum InstrumentKind { Scale, Chronograph }
+public enum InstrumentKind
+{
+    Scale,
+    Chronograph,
+}
 
 /// <summary>One reading as it comes over the wire: <c>scale 253.1 gr stable 17</c>. See docs/instruments.md.</summary>
 /// <param name="Kind">What measured.</param>
@@ -22,7 +26,11 @@ public sealed record InstrumentLine(InstrumentKind Kind, double Value, bool Stab
     public static string UnitOf(InstrumentKind kind) => kind == InstrumentKind.Scale ? "gr" : "ft/s";
 
     /// <summary>The line without its end.</summary>
-    public string Write() => string.Create(CultureInfo.InvariantCulture, $"{Word(Kind)} {Value:0.0} {UnitOf(Kind)} {(Stable ? "stable" : "unstable")} {Sequence}");
+    public string Write() =>
+        string.Create(
+            CultureInfo.InvariantCulture,
+            $"{Word(Kind)} {Value:0.0} {UnitOf(Kind)} {(Stable ? "stable" : "unstable")} {Sequence}"
+        );
 
     /// <summary>Reads a line; a line that is no reading says why.</summary>
     /// <returns>The reading, or null with the reason.</returns>
@@ -45,15 +53,25 @@ public sealed record InstrumentLine(InstrumentKind Kind, double Value, bool Stab
         }
 
         var kind = words[0] == "scale" ? InstrumentKind.Scale : InstrumentKind.Chronograph;
-        if (words[2] != UnitOf(kind) || words[3] is not ("stable" or "unstable")
-            || !double.TryParse(words[1], NumberStyles.AllowLeadingSign | NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value)
-            || !long.TryParse(words[4], NumberStyles.None, CultureInfo.InvariantCulture, out var sequence))
+        if (
+            words[2] != UnitOf(kind)
+            || words[3] is not ("stable" or "unstable")
+            || !double.TryParse(
+                words[1],
+                NumberStyles.AllowLeadingSign | NumberStyles.AllowDecimalPoint,
+                CultureInfo.InvariantCulture,
+                out var value
+            )
+            || !long.TryParse(words[4], NumberStyles.None, CultureInfo.InvariantCulture, out var sequence)
+        )
         {
             return (null, "a line that is no reading");
         }
 
         var inRange = kind == InstrumentKind.Scale ? Math.Abs(value) <= HeaviestPan : value is > 0 and <= FastestArrow;
-        return inRange ? (new InstrumentLine(kind, value, words[3] == "stable", sequence), null) : (null, "a reading out of range");
+        return inRange
+            ? (new InstrumentLine(kind, value, words[3] == "stable", sequence), null)
+            : (null, "a reading out of range");
     }
 
     private static string Word(InstrumentKind kind) => kind == InstrumentKind.Scale ? "scale" : "chronograph";

@@ -16,14 +16,16 @@ public abstract record InstrumentNews
 }
 
 /// <summary>
-/// A line to an instrument: connects, reads line by line, says when nothing came for a while, and tries again. One listener at a time: the newest takes it over.
+/// A line to an instrument: connects, reads line by line, says when nothing came for a while, and tries again. One
+/// listener at a time: the newest takes it over.
 /// </summary>
 /// <param name="host">Loopback, unless another host was named at start.</param>
 /// <param name="port">TCP port.</param>
 /// <param name="simulated">True for a stand-in: marked as such wherever it is shown.</param>
 /// <param name="steady">True for an instrument that speaks all the time: its silence is a fault.</param>
 /// <param name="clock">Gives readings their time.</param>
-public sealed class InstrumentLink(string host, int port, bool simulated, bool steady, TimeProvider clock) : IAsyncDisposable
+public sealed class InstrumentLink(string host, int port, bool simulated, bool steady, TimeProvider clock)
+    : IAsyncDisposable
 {
     private static readonly TimeSpan Silence = TimeSpan.FromSeconds(4);
     private static readonly TimeSpan TryAgain = TimeSpan.FromMilliseconds(500);
@@ -42,7 +44,9 @@ public sealed class InstrumentLink(string host, int port, bool simulated, bool s
         lock (gate)
         {
             listener?.Writer.TryComplete();
-            listener = Channel.CreateBounded<InstrumentNews>(new BoundedChannelOptions(64) { FullMode = BoundedChannelFullMode.DropOldest });
+            listener = Channel.CreateBounded<InstrumentNews>(
+                new BoundedChannelOptions(64) { FullMode = BoundedChannelFullMode.DropOldest }
+            );
             running ??= Task.Run(RunAsync);
             if (writer is not null)
             {
@@ -144,7 +148,11 @@ public sealed class InstrumentLink(string host, int port, bool simulated, bool s
 
             var text = await line ?? throw new IOException("The instrument closed the line.");
             var (reading, problem) = InstrumentLine.Read(text);
-            Tell(reading is null ? new InstrumentNews.Garbage(problem!) : new InstrumentNews.Reading(reading, clock.GetUtcNow()));
+            Tell(
+                reading is null
+                    ? new InstrumentNews.Garbage(problem!)
+                    : new InstrumentNews.Reading(reading, clock.GetUtcNow())
+            );
             line = reader.ReadLineAsync(ended.Token).AsTask();
         }
     }

@@ -4,7 +4,10 @@ using System.Net.Sockets;
 
 namespace Merganser.Instruments;
 
-/// <summary>A stand-in that ships with the application: speaks the protocol on loopback, ten lines a second, and takes a few orders for the simulation.</summary>
+/// <summary>
+/// A stand-in that ships with the application: speaks the protocol on loopback, ten lines a second, and takes a few
+/// orders for the simulation.
+/// </summary>
 public abstract class SimulatedInstrument : IAsyncDisposable
 {
     private static readonly TimeSpan Beat = TimeSpan.FromMilliseconds(100);
@@ -39,7 +42,8 @@ public abstract class SimulatedInstrument : IAsyncDisposable
         {
             await serving;
         }
-        catch (Exception problem) when (problem is OperationCanceledException or SocketException or ObjectDisposedException)
+        catch (Exception problem)
+            when (problem is OperationCanceledException or SocketException or ObjectDisposedException)
         {
             // It was told to end.
         }
@@ -87,7 +91,12 @@ public abstract class SimulatedInstrument : IAsyncDisposable
             var words = line.Split(' ', StringSplitOptions.RemoveEmptyEntries);
             if (words.Length is 1 or 2)
             {
-                Order(words[0], words.Length == 2 && double.TryParse(words[1], CultureInfo.InvariantCulture, out var number) ? number : null);
+                Order(
+                    words[0],
+                    words.Length == 2 && double.TryParse(words[1], CultureInfo.InvariantCulture, out var number)
+                        ? number
+                        : null
+                );
             }
         }
     }
@@ -122,7 +131,9 @@ public sealed class SimulatedScale(int seed = 7) : SimulatedInstrument
         }
     }
 
-    /// <summary><c>tare</c>; and for the simulation <c>put N</c>, <c>lift</c>, <c>gain N</c>, <c>unplug</c>, <c>plug</c>.</summary>
+    /// <summary>
+    /// <c>tare</c>; and for the simulation <c>put N</c>, <c>lift</c>, <c>gain N</c>, <c>unplug</c>, <c>plug</c>.
+    /// </summary>
     protected override void Order(string word, double? number)
     {
         lock (gate)
@@ -166,7 +177,9 @@ public sealed class SimulatedChronograph(int seed = 11) : SimulatedInstrument
     {
         lock (gate)
         {
-            return shots.TryDequeue(out var speed) ? new InstrumentLine(InstrumentKind.Chronograph, Math.Round(speed, 1), true, ++sequence).Write() : null;
+            return shots.TryDequeue(out var speed)
+                ? new InstrumentLine(InstrumentKind.Chronograph, Math.Round(speed, 1), true, ++sequence).Write()
+                : null;
         }
     }
 
@@ -177,7 +190,8 @@ public sealed class SimulatedChronograph(int seed = 11) : SimulatedInstrument
         {
             if (word == "shoot" && number is > 0 and < 600)
             {
-                var normal = Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+                var normal =
+                    Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
                 shots.Enqueue(number.Value + (Spread * normal));
             }
         }

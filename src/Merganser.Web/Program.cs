@@ -43,11 +43,46 @@ builder.WebHost.ConfigureKestrel(kestrel =>
 });
 
 var demo = builder.Configuration.GetValue("demo", false);
-var data = builder.Configuration["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.Create), "merganser", demo ? "demo.db" : "merganser.db");
-builder.Services.AddSingleton<TimeProvider>(demo && builder.Configuration["clock"] is { } fixedClock ? new DemoClock(DateTimeOffset.Parse(fixedClock)) : TimeProvider.System);
+var data =
+    builder.Configuration["data"]
+    ?? Path.Combine(
+        Environment.GetFolderPath(
+            Environment.SpecialFolder.LocalApplicationData,
+            Environment.SpecialFolderOption.Create
+        ),
+        "merganser",
+        demo ? "demo.db" : "merganser.db"
+    );
+builder.Services.AddSingleton<TimeProvider>(
+    demo && builder.Configuration["clock"] is { } fixedClock
+        ? new DemoClock(DateTimeOffset.Parse(fixedClock))
+        : TimeProvider.System
+);
 builder.Services.AddSingleton(new Database(data));
-builder.Services.AddSingleton<ArcherStore>().AddSingleton<BowStore>().AddSingleton<ComponentStore>().AddSingleton<ArrowStore>().AddSingleton<PaperStore>().AddSingleton<SetupStore>().AddSingleton<DozenStore>().AddSingleton<ResponseStore>();
-builder.Services.AddSingleton<Hearers>().AddSingleton<Listener>().AddSingleton<InstrumentDesk>().AddSingleton<DozenDesk>().AddSingleton<NockDesk>().AddSingleton<ArrowTools>().AddSingleton<ArrowExport>().AddSingleton<ImportDesk>().AddSingleton<SetupDesk>().AddSingleton<SetupCard>().AddSingleton<ResponseDesk>().AddSingleton<PaperDesk>().AddSingleton<RackDesk>().AddSingleton<DemoBench>();
+builder
+    .Services.AddSingleton<ArcherStore>()
+    .AddSingleton<BowStore>()
+    .AddSingleton<ComponentStore>()
+    .AddSingleton<ArrowStore>()
+    .AddSingleton<PaperStore>()
+    .AddSingleton<SetupStore>()
+    .AddSingleton<DozenStore>()
+    .AddSingleton<ResponseStore>();
+builder
+    .Services.AddSingleton<Hearers>()
+    .AddSingleton<Listener>()
+    .AddSingleton<InstrumentDesk>()
+    .AddSingleton<DozenDesk>()
+    .AddSingleton<NockDesk>()
+    .AddSingleton<ArrowTools>()
+    .AddSingleton<ArrowExport>()
+    .AddSingleton<ImportDesk>()
+    .AddSingleton<SetupDesk>()
+    .AddSingleton<SetupCard>()
+    .AddSingleton<ResponseDesk>()
+    .AddSingleton<PaperDesk>()
+    .AddSingleton<RackDesk>()
+    .AddSingleton<DemoBench>();
 builder.Services.Configure<JsonOptions>(json =>
 {
     FactsJson.Configure(json.SerializerOptions);
@@ -81,27 +116,47 @@ app.UseMiddleware<PageHeaders>();
 app.UseStaticFiles(UiPage.Assets);
 
 app.MapOpenApi();
-var api = app.MapGroup("/api").AddEndpointFilter((call, next) => call.HttpContext.RequestServices.GetRequiredService<Listener>().Answer(call, next));
+var api = app.MapGroup("/api")
+    .AddEndpointFilter(
+        (call, next) => call.HttpContext.RequestServices.GetRequiredService<Listener>().Answer(call, next)
+    );
 api.MapArchers();
 api.MapBows();
 api.MapArrows();
 api.MapArrowTools();
 api.MapCatalogue();
-api.MapGet("/schemas/arrow.json", () => Results.Stream(typeof(Program).Assembly.GetManifestResourceStream("arrow.schema.json")!, "application/schema+json")).ExcludeFromDescription();
+api.MapGet(
+        "/schemas/arrow.json",
+        () =>
+            Results.Stream(
+                typeof(Program).Assembly.GetManifestResourceStream("arrow.schema.json")!,
+                "application/schema+json"
+            )
+    )
+    .ExcludeFromDescription();
 api.MapPaper();
 api.MapRack();
 api.MapSetup();
 api.MapDozens();
 api.MapInstruments();
-app.Map("/api/{**rest}", () => Results.Problem(title: "There is no such address in the API.", statusCode: StatusCodes.Status404NotFound,
-    extensions: new Dictionary<string, object?> { ["code"] = "no-such-address" })).ExcludeFromDescription();
+app.Map(
+        "/api/{**rest}",
+        () =>
+            Results.Problem(
+                title: "There is no such address in the API.",
+                statusCode: StatusCodes.Status404NotFound,
+                extensions: new Dictionary<string, object?> { ["code"] = "no-such-address" }
+            )
+    )
+    .ExcludeFromDescription();
 app.MapGet("/index.html", () => Results.Redirect("/")).ExcludeFromDescription();
 app.MapFallback(UiPage.Serve).ExcludeFromDescription();
 
 if (!describing)
 {
     app.Lifetime.ApplicationStarted.Register(() =>
-        Console.WriteLine($"Merganser is ready: {app.Urls.First()}  (data: {data})"));
+        Console.WriteLine($"Merganser is ready: {app.Urls.First()}  (data: {data})")
+    );
 }
 
 app.Run();

@@ -3,10 +3,13 @@ using OpenQA.Selenium.Interactions;
 
 namespace Merganser.Browser.Tests;
 
-/// <summary>The arrow bench: build by pointing, ask for a value, undo, compare, drag on the chart, a catalogue from outside.</summary>
+/// <summary>
+/// The arrow bench: build by pointing, ask for a value, undo, compare, drag on the chart, a catalogue from outside.
+/// </summary>
 public class ArrowBenchTests
 {
-    private const string Arrow = "/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001";
+    private const string Arrow =
+        "/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001";
 
     [Fact]
     public void Build_ask_undo_and_compare()
@@ -24,7 +27,9 @@ public class ArrowBenchTests
         bench.Button("Ask").Click();
         bench.SeeText("[data-testid=asked]", "gives 16.0\u2009%");
         bench.See(".ask .try").Click();
-        bench.Until(d => d.FindElement(By.CssSelector("[data-figure=totalWeight] .v")).Text.StartsWith("425.8") ? null : "tried");
+        bench.Until(d =>
+            d.FindElement(By.CssSelector("[data-figure=totalWeight] .v")).Text.StartsWith("425.8") ? null : "tried"
+        );
         bench.Retype("wantedValue", "0");
         bench.Button("Ask").Click();
         bench.SeeText(".ask .fault", "farther forward");
@@ -64,7 +69,10 @@ public class ArrowBenchTests
     {
         using var bench = new Bench(demo: true);
         var file = Path.Combine(Path.GetTempPath(), $"merganser-{Guid.NewGuid()}.csv");
-        File.WriteAllText(file, "maker,name,grains,length\nOwn,Own band 3,4.1,3\nOwn,Own band 4,heavy,4\nOwn,,5,4\nOwn,Own band 5,6.2,5\n");
+        File.WriteAllText(
+            file,
+            "maker,name,grains,length\nOwn,Own band 3,4.1,3\nOwn,Own band 4,heavy,4\nOwn,,5,4\nOwn,Own band 5,6.2,5\n"
+        );
         bench.Go("/catalogue?kind=wrap");
         bench.See(".catalogue-grid tbody tr");
         bench.Button("Import CSV").Click();

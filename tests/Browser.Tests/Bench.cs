@@ -4,7 +4,9 @@ using OpenQA.Selenium.Support.UI;
 
 namespace Merganser.Browser.Tests;
 
-/// <summary>The built application on a free port with a data file of its own, and headless Chromium in front of it.</summary>
+/// <summary>
+/// The built application on a free port with a data file of its own, and headless Chromium in front of it.
+/// </summary>
 public sealed class Bench : IDisposable
 {
     private readonly BenchServer server;
@@ -13,10 +15,24 @@ public sealed class Bench : IDisposable
     {
         server = new BenchServer(demo);
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-            "--disable-component-update", "--disable-sync", "--hide-scrollbars", $"--user-data-dir={Path.Combine(server.Folder, "profile")}");
+        options.AddArguments(
+            "--headless=new",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--hide-scrollbars",
+            $"--user-data-dir={Path.Combine(server.Folder, "profile")}"
+        );
         options.SetLoggingPreference(LogType.Browser, LogLevel.All);
-        Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
+        Driver = new ChromeDriver(
+            ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"),
+            options,
+            TimeSpan.FromSeconds(60)
+        );
         Size(width, height);
     }
 
@@ -26,13 +42,17 @@ public sealed class Bench : IDisposable
 
     public static string Root => BenchServer.Root;
 
-    public void Size(int width, int height, bool phone = false) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
-    {
-        ["width"] = width,
-        ["height"] = height,
-        ["deviceScaleFactor"] = 1,
-        ["mobile"] = phone,
-    });
+    public void Size(int width, int height, bool phone = false) =>
+        Driver.ExecuteCdpCommand(
+            "Emulation.setDeviceMetricsOverride",
+            new Dictionary<string, object?>
+            {
+                ["width"] = width,
+                ["height"] = height,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = phone,
+            }
+        );
 
     public void Go(string path) => Driver.Navigate().GoToUrl(Url + path);
 
@@ -50,12 +70,20 @@ public sealed class Bench : IDisposable
     public T Until<T>(Func<IWebDriver, T?> condition)
         where T : class
     {
-        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(15)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
-        wait.IgnoreExceptionTypes(typeof(NoSuchElementException), typeof(StaleElementReferenceException), typeof(ElementNotInteractableException));
+        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(15))
+        {
+            PollingInterval = TimeSpan.FromMilliseconds(50),
+        };
+        wait.IgnoreExceptionTypes(
+            typeof(NoSuchElementException),
+            typeof(StaleElementReferenceException),
+            typeof(ElementNotInteractableException)
+        );
         return wait.Until(condition)!;
     }
 
-    public IWebElement See(string css) => Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed));
+    public IWebElement See(string css) =>
+        Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed));
 
     public IWebElement SeeText(string css, string text)
     {
@@ -70,9 +98,16 @@ public sealed class Bench : IDisposable
         }
     }
 
-    public IWebElement Button(string text) => Until(d => d.FindElements(By.TagName("button")).Concat(d.FindElements(By.CssSelector("a"))).FirstOrDefault(e => e.Displayed && e.Enabled && e.Text.Contains(text)));
+    public IWebElement Button(string text) =>
+        Until(d =>
+            d.FindElements(By.TagName("button"))
+                .Concat(d.FindElements(By.CssSelector("a")))
+                .FirstOrDefault(e => e.Displayed && e.Enabled && e.Text.Contains(text))
+        );
 
-    /// <summary>Types into a field as a hand does: what stands in it already stays, and the text is added to it.</summary>
+    /// <summary>
+    /// Types into a field as a hand does: what stands in it already stays, and the text is added to it.
+    /// </summary>
     public void Type(string name, string text) => See($"[name='{name}']").SendKeys(text);
 
     /// <summary>Types over what stands in a field: all of it is selected by keys first.</summary>
@@ -87,7 +122,8 @@ public sealed class Bench : IDisposable
     public void Press(string keys) => Driver.SwitchTo().ActiveElement().SendKeys(keys);
 
     /// <summary>What a field holds.</summary>
-    public string Value(string name) => (string)Driver.ExecuteScript("return document.querySelector(`[name='${arguments[0]}']`).value", name)!;
+    public string Value(string name) =>
+        (string)Driver.ExecuteScript("return document.querySelector(`[name='${arguments[0]}']`).value", name)!;
 
     /// <summary>Waits until a field holds this.</summary>
     public void Holds(string name, string value) => Until(_ => Value(name) == value ? "so" : null);
@@ -109,13 +145,17 @@ public sealed class Bench : IDisposable
 
     /// <summary>Waits until fonts are there and two frames were drawn.</summary>
     public void Settled(int milliseconds = 200) =>
-        Driver.ExecuteAsyncScript("const done = arguments[1]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, arguments[0]))))", milliseconds);
+        Driver.ExecuteAsyncScript(
+            "const done = arguments[1]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, arguments[0]))))",
+            milliseconds
+        );
 
-    public void Pick(string name, string words) => Until(d =>
-    {
-        new SelectElement(d.FindElement(By.CssSelector($"select[name={name}]"))).SelectByText(words, true);
-        return "done";
-    });
+    public void Pick(string name, string words) =>
+        Until(d =>
+        {
+            new SelectElement(d.FindElement(By.CssSelector($"select[name={name}]"))).SelectByText(words, true);
+            return "done";
+        });
 
     public void Shot(string file)
     {

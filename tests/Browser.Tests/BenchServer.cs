@@ -41,8 +41,24 @@ public sealed class BenchServer : IDisposable
     public void Start()
     {
         var app = Newest("release", "debug");
-        var start = new ProcessStartInfo("dotnet") { WorkingDirectory = Root, RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var argument in new[] { app, "--contentRoot", Path.Combine(Root, "src/Merganser.Web"), "--urls", Url, "--data", Path.Combine(Folder, "bench.db") })
+        var start = new ProcessStartInfo("dotnet")
+        {
+            WorkingDirectory = Root,
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+        };
+        foreach (
+            var argument in new[]
+            {
+                app,
+                "--contentRoot",
+                Path.Combine(Root, "src/Merganser.Web"),
+                "--urls",
+                Url,
+                "--data",
+                Path.Combine(Folder, "bench.db"),
+            }
+        )
         {
             start.ArgumentList.Add(argument);
         }
@@ -70,11 +86,14 @@ public sealed class BenchServer : IDisposable
         server = process;
     }
 
-    /// <summary>The build that was made last: an older one of the other kind is not what stands in the sources.</summary>
-    private static string Newest(params string[] kinds) => kinds
-        .Select(kind => Path.Combine(Root, "artifacts/bin/Merganser.Web", kind, "Merganser.Web.dll"))
-        .Where(File.Exists)
-        .MaxBy(File.GetLastWriteTimeUtc)!;
+    /// <summary>
+    /// The build that was made last: an older one of the other kind is not what stands in the sources.
+    /// </summary>
+    private static string Newest(params string[] kinds) =>
+        kinds
+            .Select(kind => Path.Combine(Root, "artifacts/bin/Merganser.Web", kind, "Merganser.Web.dll"))
+            .Where(File.Exists)
+            .MaxBy(File.GetLastWriteTimeUtc)!;
 
     private static int FreePort()
     {

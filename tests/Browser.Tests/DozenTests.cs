@@ -13,7 +13,10 @@ public class DozenTests
         bench.SeeText("h1", "A new dozen");
         foreach (var name in new[] { "Insert", "Nock", "Vanes" })
         {
-            bench.Until(d => d.FindElements(By.CssSelector("label.tick")).FirstOrDefault(l => l.Text == name))!.FindElement(By.TagName("input")).SendKeys(Keys.Space);
+            bench
+                .Until(d => d.FindElements(By.CssSelector("label.tick")).FirstOrDefault(l => l.Text == name))!
+                .FindElement(By.TagName("input"))
+                .SendKeys(Keys.Space);
         }
 
         bench.Button("Start the dozen").SendKeys(Keys.Enter);
@@ -23,7 +26,12 @@ public class DozenTests
         for (var shaft = 1; shaft <= 12; shaft++)
         {
             bench.See("[data-testid=put]").SendKeys(Keys.Enter);
-            bench.Until(d => d.FindElements(By.CssSelector(".tray li.filled")).Count == shaft || d.FindElement(By.CssSelector(".weigh-middle h1")).Text.StartsWith("Point") ? "taken" : null);
+            bench.Until(d =>
+                d.FindElements(By.CssSelector(".tray li.filled")).Count == shaft
+                || d.FindElement(By.CssSelector(".weigh-middle h1")).Text.StartsWith("Point")
+                    ? "taken"
+                    : null
+            );
             bench.See("[data-testid=lift]").SendKeys(Keys.Enter);
             Thread.Sleep(1200);
         }
@@ -31,7 +39,9 @@ public class DozenTests
         bench.SeeText(".weigh-middle h1", "Point 1");
         bench.SeeText("[data-class=Shaft]", "12 of 12");
         bench.Driver.FindElement(By.CssSelector("summary")).SendKeys(Keys.Enter);
-        bench.See(".table-in").SendKeys(string.Join("\n", Enumerable.Range(0, 12).Select(i => $"{199 + (i * 7 % 12 * 0.2):F1}")));
+        bench
+            .See(".table-in")
+            .SendKeys(string.Join("\n", Enumerable.Range(0, 12).Select(i => $"{199 + (i * 7 % 12 * 0.2):F1}")));
         bench.Button("Take these").SendKeys(Keys.Enter);
         bench.SeeText(".foot .say", "match the pieces");
         bench.Restart();
@@ -58,7 +68,12 @@ public class DozenTests
             {
                 bench.See("[data-testid=shoot]").SendKeys(Keys.Enter);
                 var seen = shot;
-                bench.Until(d => d.FindElements(By.CssSelector(".cants tbody tr")).Any(r => r.Text.StartsWith(grains) && r.FindElements(By.CssSelector(".plain")).Count == seen) ? "shot" : null);
+                bench.Until(d =>
+                    d.FindElements(By.CssSelector(".cants tbody tr"))
+                        .Any(r => r.Text.StartsWith(grains) && r.FindElements(By.CssSelector(".plain")).Count == seen)
+                        ? "shot"
+                        : null
+                );
             }
         }
 

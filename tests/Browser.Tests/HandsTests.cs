@@ -3,7 +3,9 @@ using OpenQA.Selenium;
 
 namespace Merganser.Browser.Tests;
 
-/// <summary>An empty bench and a pair of hands: everything by keys, as a stranger would, nothing cleared or set by a script.</summary>
+/// <summary>
+/// An empty bench and a pair of hands: everything by keys, as a stranger would, nothing cleared or set by a script.
+/// </summary>
 public class HandsTests
 {
     private const string Compound = "/bows/22222222-0000-4000-8000-000000000001";
@@ -18,11 +20,14 @@ public class HandsTests
         bench.Button("Enter another bow").Click();
         bench.See("[name=archer]");
         bench.Value("name").ShouldBe("", "the draft of the last bow died with its keeping");
-        bench.Driver.FindElements(By.Name("archerName")).ShouldBeEmpty("an archer who is known is not edited beside a new bow");
+        bench
+            .Driver.FindElements(By.Name("archerName"))
+            .ShouldBeEmpty("an archer who is known is not edited beside a new bow");
         bench.Pick("archer", "Another archer");
         EnterBow(bench, "Second archer", "Bow four", () => bench.Pick("hand", "Left-handed"));
         var bows = Rack(bench);
-        bows.Select(b => ((string)b!["name"]!, (string)b["archerName"]!)).ShouldBe([("Bow three", "First archer"), ("Bow four", "Second archer")]);
+        bows.Select(b => ((string)b!["name"]!, (string)b["archerName"]!))
+            .ShouldBe([("Bow three", "First archer"), ("Bow four", "Second archer")]);
         Get(bench, "/api/archers").AsArray().Select(a => (string)a!["archer"]!["hand"]!).ShouldBe(["right", "left"]);
     }
 
@@ -50,7 +55,11 @@ public class HandsTests
         bench.Press("9" + Keys.Enter + "9" + Keys.Enter + "9" + Keys.Enter);
         bench.Until(d => d.FindElements(By.CssSelector(".tray li.filled")).Count == before + 3 ? "three" : null);
         bench.SeeText("[data-testid=weight-taken]", "taken: Nock");
-        bench.Driver.FindElements(By.CssSelector(".tray li.filled b")).TakeLast(3).Select(b => b.Text).ShouldAllBe(grains => grains == "9.0");
+        bench
+            .Driver.FindElements(By.CssSelector(".tray li.filled b"))
+            .TakeLast(3)
+            .Select(b => b.Text)
+            .ShouldAllBe(grains => grains == "9.0");
         bench.Value("weight").ShouldBe("");
         bench.Driver.SwitchTo().ActiveElement().GetAttribute("name").ShouldBe("weight");
     }
@@ -80,7 +89,9 @@ public class HandsTests
         bench.Until(d => d.FindElements(By.CssSelector(".tray-pane .tray li")).Count == 2 ? "two" : null);
         bench.Go(Compound + "/bow?way=string");
         bench.Type("shots", "6" + Keys.Enter + "6" + Keys.Enter);
-        bench.Until(d => d.FindElements(By.CssSelector(".moves li")).Count(l => l.Text.StartsWith("6 shots")) == 2 ? "two" : null);
+        bench.Until(d =>
+            d.FindElements(By.CssSelector(".moves li")).Count(l => l.Text.StartsWith("6 shots")) == 2 ? "two" : null
+        );
     }
 
     [Fact]
@@ -93,7 +104,9 @@ public class HandsTests
         bench.Go(Compound + "/paper");
         bench.See(".move-box");
         bench.Press("m");
-        bench.Until(d => d.SwitchTo().ActiveElement().GetAttribute("name") == "adjuster" ? "the move's own field" : null);
+        bench.Until(d =>
+            d.SwitchTo().ActiveElement().GetAttribute("name") == "adjuster" ? "the move's own field" : null
+        );
         bench.Press(Keys.Escape);
         bench.See(".move-box");
         InHand(bench, "after Esc");
@@ -127,7 +140,9 @@ public class HandsTests
         bench.See("[data-choice=free]");
         bench.See("[data-adjuster]").SendKeys("1");
         bench.Settled();
-        bench.Driver.FindElements(By.CssSelector(".verdict")).ShouldBeEmpty("the list of answers did not have the focus");
+        bench
+            .Driver.FindElements(By.CssSelector(".verdict"))
+            .ShouldBeEmpty("the list of answers did not have the focus");
         bench.See(".check-entry .choices").SendKeys("1");
         bench.SeeText(".verdict h2", "Turns free");
     }
@@ -138,7 +153,12 @@ public class HandsTests
         using var bench = new Bench(demo: true);
         (string Path, string First, string Press, string Opened)[] layers =
         [
-            (Compound + "/bow?check=peep", ".check-pane", "Leave it with a reason", "[aria-label='Reason for leaving this check']"),
+            (
+                Compound + "/bow?check=peep",
+                ".check-pane",
+                "Leave it with a reason",
+                "[aria-label='Reason for leaving this check']"
+            ),
             (Compound + "/paper", ".move-box", "New paper", ".plan"),
             (Compound + "/paper", ".move-box", "Ladder", ".ladder"),
             (Compound + "/paper", ".move-box", "Mark a shot", "[data-testid=marking-sheet]"),
@@ -241,9 +261,17 @@ public class HandsTests
         bench.Press(Keys.Enter);
     }
 
-    private static void InHand(Bench bench, string when) => bench.Until(d => (bool)bench.Driver.ExecuteScript("return document.activeElement !== document.body")! ? "in hand" : null).ShouldNotBeNull(when);
+    private static void InHand(Bench bench, string when) =>
+        bench
+            .Until(d =>
+                (bool)bench.Driver.ExecuteScript("return document.activeElement !== document.body")! ? "in hand" : null
+            )
+            .ShouldNotBeNull(when);
 
-    private static int Shots(Bench bench) => Get(bench, $"/api{Compound}/papers?newest=1")[0]!["sets"]!.AsArray().Sum(s => s!["shots"]!.AsArray().Count(h => h!["voidReason"] is null));
+    private static int Shots(Bench bench) =>
+        Get(bench, $"/api{Compound}/papers?newest=1")[0]!["sets"]!
+            .AsArray()
+            .Sum(s => s!["shots"]!.AsArray().Count(h => h!["voidReason"] is null));
 
     private static JsonArray Rack(Bench bench) => Get(bench, "/api/rack")["bows"]!.AsArray();
 

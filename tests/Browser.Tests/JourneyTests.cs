@@ -4,7 +4,9 @@ using OpenQA.Selenium.Interactions;
 
 namespace Merganser.Browser.Tests;
 
-/// <summary>A stranger's evening: own compound, an arrow, figures, a tear, one move, shoot again. Nothing is lost.</summary>
+/// <summary>
+/// A stranger's evening: own compound, an arrow, figures, a tear, one move, shoot again. Nothing is lost.
+/// </summary>
 public class JourneyTests
 {
     [Fact]
@@ -59,7 +61,10 @@ public class JourneyTests
         bench.Type("ratedSpeed", "320");
         bench.See(".go").Click();
         bench.SeeText(".field.wrong .fault", "15 to 36 in");
-        bench.Driver.FindElement(By.Name("drawLength")).GetAttribute("value").ShouldBe("14", "typed text is never lost by an error");
+        bench
+            .Driver.FindElement(By.Name("drawLength"))
+            .GetAttribute("value")
+            .ShouldBe("14", "typed text is never lost by an error");
         bench.Driver.Navigate().Refresh();
         bench.Until(d => d.FindElement(By.Name("drawLength")).GetAttribute("value") == "14" ? "kept" : null);
         bench.Retype("drawLength", "28 1/2");
@@ -79,7 +84,9 @@ public class JourneyTests
         new Actions(bench.Driver).MoveToElement(point).Click().Perform();
         bench.See("[data-panel=point]");
         bench.Button("+").Click();
-        bench.Until(d => d.FindElement(By.CssSelector("[data-figure=totalWeight] .v")).Text != before ? "changed" : null);
+        bench.Until(d =>
+            d.FindElement(By.CssSelector("[data-figure=totalWeight] .v")).Text != before ? "changed" : null
+        );
 
         Choose(bench, "length");
         bench.Retype("cutLength", "26");
@@ -195,8 +202,14 @@ public class JourneyTests
 
     private static void NothingOutsideWasCalled(Bench bench)
     {
-        var asked = (IReadOnlyCollection<object>)bench.Driver.ExecuteScript("return performance.getEntriesByType('resource').map(e => e.name)")!;
+        var asked =
+            (IReadOnlyCollection<object>)
+                bench.Driver.ExecuteScript("return performance.getEntriesByType('resource').map(e => e.name)")!;
         asked.Cast<string>().ShouldAllBe(name => name.StartsWith(bench.Url));
-        bench.Driver.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Message.Contains("Content Security Policy")).ShouldBeEmpty();
+        bench
+            .Driver.Manage()
+            .Logs.GetLog(LogType.Browser)
+            .Where(e => e.Message.Contains("Content Security Policy"))
+            .ShouldBeEmpty();
     }
 }

@@ -10,7 +10,14 @@ public class KindTests
     [InlineData("Recurve", "38", "68", "8 3/4", "27 1/2", "Nocking point")]
     [InlineData("Barebow", "32", "66", "8,5", "27 1/2", "Nocking point")]
     [InlineData("Longbow", "45", "172 cm", "7", "27 1/2", "Nocking point")]
-    public void By_keyboard_on_a_phone(string kind, string weight, string length, string brace, string draw, string firstMove)
+    public void By_keyboard_on_a_phone(
+        string kind,
+        string weight,
+        string length,
+        string brace,
+        string draw,
+        string firstMove
+    )
     {
         using var bench = new Bench(demo: false, 390, 844);
         bench.Go("/bows/new");
@@ -32,7 +39,12 @@ public class KindTests
         bench.Until(d => d.FindElements(By.CssSelector(".go:not(.Mui-disabled)")).Count > 0 ? "ready" : null);
         Body(bench, Keys.Enter);
         bench.See(".figures");
-        bench.Until(d => d.FindElement(By.CssSelector(".foot .say")).Text.Contains("spine") || d.FindElement(By.CssSelector(".go")).Text.Contains("Keep") ? "read" : null);
+        bench.Until(d =>
+            d.FindElement(By.CssSelector(".foot .say")).Text.Contains("spine")
+            || d.FindElement(By.CssSelector(".go")).Text.Contains("Keep")
+                ? "read"
+                : null
+        );
         if (!bench.See(".go").Text.Contains("Keep this"))
         {
             bench.Button("Keep it all the same").SendKeys(Keys.Enter);

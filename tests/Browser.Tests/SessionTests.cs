@@ -4,7 +4,9 @@ using OpenQA.Selenium;
 
 namespace Merganser.Browser.Tests;
 
-/// <summary>The session on the real screen: from the first tear to done, the ladder, a trial, what was learned, nocks.</summary>
+/// <summary>
+/// The session on the real screen: from the first tear to done, the ladder, a trial, what was learned, nocks.
+/// </summary>
 public class SessionTests
 {
     private const string Compound = "/bows/22222222-0000-4000-8000-000000000001";
@@ -12,7 +14,18 @@ public class SessionTests
     private const string Longbow = "/bows/22222222-0000-4000-8000-000000000004";
 
     private static readonly (double X, double Y)[] Stray =
-        [(.08, -.05), (-.10, .07), (.04, .11), (-.06, -.09), (.12, .03), (-.03, .06), (.07, -.10), (-.09, -.02), (.02, .08), (.05, .01)];
+    [
+        (.08, -.05),
+        (-.10, .07),
+        (.04, .11),
+        (-.06, -.09),
+        (.12, .03),
+        (-.03, .06),
+        (.07, -.10),
+        (-.09, -.02),
+        (.02, .08),
+        (.05, .01),
+    ];
 
     [Fact]
     public void A_simulated_bow_is_tuned_through_two_stages_by_what_the_screen_says()
@@ -63,11 +76,13 @@ public class SessionTests
 
         bench.Button("Learned").Click();
         bench.SeeText("[data-testid=learned]", "Yoke pair");
-        bench.SeeText("[data-testid=learned]", "3 yd, bare");
+        bench.SeeText("[data-testid=learned]", "3 yd bare");
         bench.Button("Forget everything").Click();
         bench.SeeText("[data-testid=learned]", "Forgotten on");
         bench.Button("Take it back").Click();
-        bench.Until(d => !d.FindElement(By.CssSelector("[data-testid=learned]")).Text.Contains("Forgotten on") ? "back" : null);
+        bench.Until(d =>
+            !d.FindElement(By.CssSelector("[data-testid=learned]")).Text.Contains("Forgotten on") ? "back" : null
+        );
     }
 
     [Fact]
@@ -122,7 +137,13 @@ public class SessionTests
         bench.SeeText(".foot .say", "Shoot two with this arrow");
         Say(bench, "about an inch", "tail left");
         Say(bench, "about an inch", "tail left");
-        bench.Until(d => d.FindElement(By.CssSelector(".stage select")).FindElements(By.TagName("option")).FirstOrDefault(o => o.Text.Contains("Spindrift"))).Click();
+        bench
+            .Until(d =>
+                d.FindElement(By.CssSelector(".stage select"))
+                    .FindElements(By.TagName("option"))
+                    .FirstOrDefault(o => o.Text.Contains("Spindrift"))
+            )
+            .Click();
         bench.SeeText(".film", "Set 2");
         Say(bench, null, null);
         Say(bench, null, null);

@@ -2,7 +2,9 @@ using OpenQA.Selenium;
 
 namespace Merganser.Browser.Tests;
 
-/// <summary>The bow on the bench: half a sheet, left and taken up again; what a yoke move asks and what a one-sided twist asks.</summary>
+/// <summary>
+/// The bow on the bench: half a sheet, left and taken up again; what a yoke move asks and what a one-sided twist asks.
+/// </summary>
 public class SetupTests
 {
     private const string Bow = "/bows/22222222-0000-4000-8000-000000000004/bow";

@@ -1,17 +1,26 @@
 namespace Merganser.Browser.Tests;
 
 /// <summary>
-/// Each state of the interface, opened once; size and theme are switched in place. Its layout audits itself (no text struck, lying over another, cut
-/// or off the edge, no select that shows half of its words, no class without a rule), axe-core finds nothing serious, sunlight has its contrast, the
-/// page never scrolls sideways, what is pressed is large enough for cold hands, and there is a title and one heading of the first rank.
+/// Each state of the interface, opened once; size and theme are switched in place. Its layout audits itself (no text
+/// struck, lying over another, cut or off the edge, no select that shows half of its words, no class without a rule),
+/// axe-core finds nothing serious, sunlight has its contrast, the page never scrolls sideways, what is pressed is large
+/// enough for cold hands, and there is a title and one heading of the first rank.
 /// </summary>
 public abstract class StateAudit(SharedBench shared)
 {
     private const int AfterResizing = 200;
     private const int AfterTheme = 40;
 
-    private static readonly string Layout = "return " + string.Join('\n', File.ReadLines(Path.Combine(Bench.Root, "tests/Browser.Tests/layoutAudit.js")).SkipWhile(line => line.StartsWith("//", StringComparison.Ordinal)));
-    private static readonly string Axe = File.ReadAllText(Path.Combine(Bench.Root, "src/merganser-ui/node_modules/axe-core/axe.min.js"));
+    private static readonly string Layout =
+        "return "
+        + string.Join(
+            '\n',
+            File.ReadLines(Path.Combine(Bench.Root, "tests/Browser.Tests/layoutAudit.js"))
+                .SkipWhile(line => line.StartsWith("//", StringComparison.Ordinal))
+        );
+    private static readonly string Axe = File.ReadAllText(
+        Path.Combine(Bench.Root, "src/merganser-ui/node_modules/axe-core/axe.min.js")
+    );
     private static readonly (int Width, int Height)[] Small = [(1024, 768), (390, 844)];
     private static readonly (int Width, int Height)[] NeverSideways = [(320, 640), (640, 400), (390, 844), (1280, 680)];
 
@@ -76,7 +85,10 @@ public abstract class StateAudit(SharedBench shared)
 
         // The rack may be as long as it likes to the side where there is room for a row of bows.
         var rack = view.Path == "/" && width > 760;
-        if (!rack && Of("(() => { const m = document.querySelector('main'); return m.scrollWidth - m.clientWidth; })()") > 1)
+        if (
+            !rack
+            && Of("(() => { const m = document.querySelector('main'); return m.scrollWidth - m.clientWidth; })()") > 1
+        )
         {
             yield return $"{width}x{height}: what is on the page scrolls sideways";
         }
@@ -87,32 +99,37 @@ public abstract class StateAudit(SharedBench shared)
         }
     }
 
-    /// <summary>Serious and critical violations by axe-core; of themes after the first only what depends on colour.</summary>
+    /// <summary>
+    /// Serious and critical violations by axe-core; of themes after the first only what depends on colour.
+    /// </summary>
     private static IReadOnlyList<string> Violations(Bench bench, bool everything)
     {
         bench.Driver.ExecuteScript("if (!window.axe) { " + Axe + " }");
-        return Texts(bench.Driver.ExecuteAsyncScript(
-            """
-            const done = arguments[arguments.length - 1];
-            const options = arguments[0] ? { resultTypes: ['violations'] } : { resultTypes: ['violations'], runOnly: ['color-contrast'] };
-            axe.run(document, options).then(r => done(r.violations
-              .filter(v => v.impact === 'serious' || v.impact === 'critical')
-              .map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).slice(0, 3).join(' | '))));
-            """, everything)!);
+        return Texts(
+            bench.Driver.ExecuteAsyncScript(
+                """
+                const done = arguments[arguments.length - 1];
+                const options = arguments[0] ? { resultTypes: ['violations'] } : { resultTypes: ['violations'], runOnly: ['color-contrast'] };
+                axe.run(document, options).then(r => done(r.violations
+                  .filter(v => v.impact === 'serious' || v.impact === 'critical')
+                  .map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).slice(0, 3).join(' | '))));
+                """,
+                everything
+            )!
+        );
     }
 
-    private static IReadOnlyList<string> Texts(object list) => [.. ((IReadOnlyCollection<object>)list).Cast<string>().Distinct()];
+    private static IReadOnlyList<string> Texts(object list) =>
+        [.. ((IReadOnlyCollection<object>)list).Cast<string>().Distinct()];
 
-    private const string SmallTargets =
-        """
+    private const string SmallTargets = """
         return [...document.querySelectorAll('button, a, select, input')]
           .filter(e => e.offsetParent && !e.closest('p, label, .label-row, dl') && e.type !== 'checkbox')
           .filter(e => { const r = (e.closest('.MuiInputBase-root') ?? e).getBoundingClientRect(); return r.height > 0 && (r.height < 47.5 || r.width < 43.5); })
           .map(e => `${e.tagName} ${e.className} ${e.textContent.slice(0, 20)}`);
         """;
 
-    private const string PaleOrSmall =
-        """
+    private const string PaleOrSmall = """
         const parse = c => (c.match(/[\d.]+/g) ?? []).map(Number);
         const lum = ([r, g, b]) => { const f = v => (v /= 255) <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4; return 0.2126 * f(r) + 0.7152 * f(g) + 0.0722 * f(b); };
         const ground = e => { for (; e; e = e.parentElement) { const c = parse(getComputedStyle(e).backgroundColor); if (c.length && (c[3] ?? 1) > 0.5) return c;

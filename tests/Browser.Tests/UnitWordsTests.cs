@@ -2,9 +2,15 @@ using System.Text.RegularExpressions;
 
 namespace Merganser.Browser.Tests;
 
-/// <summary>Every sentence of the demo in the archer's own units: a metric bench says nothing in a trade unit, a trade bench nothing in a metric one.</summary>
+/// <summary>
+/// Every sentence of the demo in the archer's own units: a metric bench says nothing in a trade unit, a trade bench
+/// nothing in a metric one.
+/// </summary>
 public partial class UnitWordsTests
 {
+    /// <summary>The menu of units names them all, and two texts that differ stand as they were typed.</summary>
+    private static readonly string[] Typed = ["arrow, units", "bow, changed in two places"];
+
     [Fact]
     public void A_metric_bench_says_nothing_in_trade_units()
     {
@@ -31,11 +37,20 @@ public partial class UnitWordsTests
         }
 
         SortedSet<string> found = new(StringComparer.Ordinal);
-        foreach (var view in Views.Demo.Where(v => v.Path.StartsWith("/bows/2", StringComparison.Ordinal) && !v.Name.Contains("units")))
+        foreach (
+            var view in Views.Demo.Where(v =>
+                v.Path.StartsWith("/bows/2", StringComparison.Ordinal) && !Typed.Contains(v.Name)
+            )
+        )
         {
             Views.Open(bench, view);
             bench.Settled();
-            var lines = ((string)bench.Driver.ExecuteScript("return document.querySelector('main').innerText + '\\n' + document.querySelector('.foot').innerText")!).Split('\n');
+            var lines = (
+                (string)
+                    bench.Driver.ExecuteScript(
+                        "return document.querySelector('main').innerText + '\\n' + document.querySelector('.foot').innerText"
+                    )!
+            ).Split('\n');
             found.UnionWith(lines.Where(l => other.IsMatch(l)).Select(l => $"{view.Name}: {l.Trim()}"));
         }
 

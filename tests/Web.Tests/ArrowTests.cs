@@ -9,7 +9,10 @@ public class ArrowTests
     public async Task Figures_come_from_the_core_with_change_and_working()
     {
         using var bench = new WebBench();
-        var (status, body) = await bench.Post("/api/figures", Figures(WebBench.DraftBody(point: "point-pebble-125"), WebBench.IslandVersion));
+        var (status, body) = await bench.Post(
+            "/api/figures",
+            Figures(WebBench.DraftBody(point: "point-pebble-125"), WebBench.IslandVersion)
+        );
         status.ShouldBe(200, body.ToJsonString());
         var weight = body["reading"]!["figures"]!.AsArray().First(f => (string)f!["name"]! == "totalWeight")!;
         ((double)weight["value"]!).ShouldBe(434, 1e-9);
@@ -40,7 +43,15 @@ public class ArrowTests
     {
         using var bench = new WebBench();
         var id = WebBench.NewId();
-        await bench.Post("/api/arrows", new JsonObject { ["id"] = id, ["bowId"] = WebBench.Brindle, ["draft"] = WebBench.DraftBody("27") });
+        await bench.Post(
+            "/api/arrows",
+            new JsonObject
+            {
+                ["id"] = id,
+                ["bowId"] = WebBench.Brindle,
+                ["draft"] = WebBench.DraftBody("27"),
+            }
+        );
         var (status, problem) = await bench.Post($"/api/arrows/{id}/versions", new { id = WebBench.NewId() });
         status.ShouldBe(400);
         ((string)problem["code"]!).ShouldBe("behind-rest");
@@ -51,7 +62,13 @@ public class ArrowTests
     public async Task A_kept_version_does_not_change_when_the_catalogue_does()
     {
         using var bench = new WebBench();
-        bench.Database.Write((c, t) => c.Execute("UPDATE component SET facts = json_set(facts, '$.grains', 999) WHERE id = 'point-pebble-100'", transaction: t));
+        bench.Database.Write(
+            (c, t) =>
+                c.Execute(
+                    "UPDATE component SET facts = json_set(facts, '$.grains', 999) WHERE id = 'point-pebble-100'",
+                    transaction: t
+                )
+        );
         bench.Restart();
         var arrow = await Arrow(bench, WebBench.Island);
         ((double)arrow["kept"]!["arrow"]!["point"]!["grains"]!).ShouldBe(100);
@@ -64,9 +81,17 @@ public class ArrowTests
     public async Task Keeping_what_is_kept_makes_no_new_version_and_a_change_does()
     {
         using var bench = new WebBench();
-        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Body["kept"]!["number"]!.GetValue<int>().ShouldBe(1);
+        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Body["kept"]![
+            "number"
+        ]!
+            .GetValue<int>()
+            .ShouldBe(1);
         await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", WebBench.DraftBody("28 3/4"), "\"1\"");
-        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Body["kept"]!["number"]!.GetValue<int>().ShouldBe(2);
+        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Body["kept"]![
+            "number"
+        ]!
+            .GetValue<int>()
+            .ShouldBe(2);
     }
 
     [Fact]
@@ -74,7 +99,12 @@ public class ArrowTests
     {
         using var bench = new WebBench();
         await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", WebBench.DraftBody("29"), "\"1\"");
-        var (status, problem) = await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", WebBench.DraftBody("30"), "\"1\"");
+        var (status, problem) = await bench.Send(
+            HttpMethod.Put,
+            $"/api/arrows/{WebBench.Island}/draft",
+            WebBench.DraftBody("30"),
+            "\"1\""
+        );
         status.ShouldBe(412);
         ((string)problem["current"]!["draft"]!["cutLength"]!).ShouldBe("29");
     }
@@ -90,7 +120,13 @@ public class ArrowTests
         }
     }
 
-    private static JsonObject Figures(JsonNode draft, string? opened = null) => new() { ["bowId"] = WebBench.Brindle, ["draft"] = draft, ["openedVersionId"] = opened };
+    private static JsonObject Figures(JsonNode draft, string? opened = null) =>
+        new()
+        {
+            ["bowId"] = WebBench.Brindle,
+            ["draft"] = draft,
+            ["openedVersionId"] = opened,
+        };
 
     private static async Task<JsonNode> Arrow(WebBench bench, string id) =>
         (await bench.Get($"/api/bows/{WebBench.Brindle}/arrows")).AsArray().First(a => (string)a!["id"]! == id)!;

@@ -10,7 +10,19 @@ public class BowTests
         using var bench = new WebBench(demo: false);
         var archer = WebBench.NewId();
         var bow = WebBench.NewId();
-        (await bench.Post("/api/archers", new { id = archer, name = "Own archer", hand = "left", hasPress = false, school = "ladder" })).Status.ShouldBe(200);
+        (
+            await bench.Post(
+                "/api/archers",
+                new
+                {
+                    id = archer,
+                    name = "Own archer",
+                    hand = "left",
+                    hasPress = false,
+                    school = "ladder",
+                }
+            )
+        ).Status.ShouldBe(200);
         var (status, body) = await bench.Post("/api/bows", WebBench.BowBody(bow, archerId: archer));
         status.ShouldBe(200, body.ToJsonString());
         bench.Restart();
@@ -38,8 +50,15 @@ public class BowTests
         var id = WebBench.NewId();
         var body = WebBench.BowBody(id);
         await bench.Post("/api/bows", body);
-        (await bench.Send(HttpMethod.Put, $"/api/bows/{id}", WebBench.BowBody(id, "29 1/2"), "\"1\"")).Status.ShouldBe(200);
-        var (status, problem) = await bench.Send(HttpMethod.Put, $"/api/bows/{id}", WebBench.BowBody(id, "28"), "\"1\"");
+        (await bench.Send(HttpMethod.Put, $"/api/bows/{id}", WebBench.BowBody(id, "29 1/2"), "\"1\"")).Status.ShouldBe(
+            200
+        );
+        var (status, problem) = await bench.Send(
+            HttpMethod.Put,
+            $"/api/bows/{id}",
+            WebBench.BowBody(id, "28"),
+            "\"1\""
+        );
         status.ShouldBe(412);
         ((string)problem["code"]!).ShouldBe("changed");
         ((string)problem["current"]!["typed"]!["drawLength"]!).ShouldBe("29 1/2");
@@ -66,8 +85,14 @@ public class BowTests
     [InlineData("/api/bows", "{}")]
     [InlineData("/api/bows", "{\"id\":")]
     [InlineData("/api/bows", "[]")]
-    [InlineData("/api/archers", "{\"id\":\"x\",\"name\":\"y\",\"hand\":\"middle\",\"hasPress\":false,\"school\":\"ladder\"}")]
-    [InlineData("/api/archers", "{\"id\":\"no-guid\",\"name\":\"y\",\"hand\":\"left\",\"hasPress\":false,\"school\":\"ladder\"}")]
+    [InlineData(
+        "/api/archers",
+        "{\"id\":\"x\",\"name\":\"y\",\"hand\":\"middle\",\"hasPress\":false,\"school\":\"ladder\"}"
+    )]
+    [InlineData(
+        "/api/archers",
+        "{\"id\":\"no-guid\",\"name\":\"y\",\"hand\":\"left\",\"hasPress\":false,\"school\":\"ladder\"}"
+    )]
     [InlineData("/api/arrows", "{}")]
     [InlineData("/api/figures", "{}")]
     [InlineData("/api/papers", "{}")]
@@ -84,7 +109,9 @@ public class BowTests
     {
         using var bench = new WebBench();
         (await bench.Http.GetAsync("/api/bows/none")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
-        (await bench.Post("/api/bows", WebBench.BowBody(WebBench.NewId(), archerId: WebBench.NewId()))).Status.ShouldBe(404);
+        (await bench.Post("/api/bows", WebBench.BowBody(WebBench.NewId(), archerId: WebBench.NewId()))).Status.ShouldBe(
+            404
+        );
     }
 
     [Fact]

@@ -33,7 +33,9 @@ public class CatalogueTests
         var json = await from.Http.GetStringAsync("/api/catalogue/export.json");
         using var third = new WebBench(demo: false);
         (await third.Post("/api/catalogue/import.json", json)).Status.ShouldBe(200);
-        var again = JsonNode.Parse(await third.Http.GetStringAsync("/api/catalogue/export.json"))!["components"]!.AsArray();
+        var again = JsonNode.Parse(await third.Http.GetStringAsync("/api/catalogue/export.json"))![
+            "components"
+        ]!.AsArray();
         JsonNode.Parse(json)!["components"]!.AsArray().ShouldAllBe(c => again.Any(a => JsonNode.DeepEquals(a, c)));
     }
 
@@ -46,19 +48,24 @@ public class CatalogueTests
         csv.ShouldContain("'=1+1");
         var view = await Import(bench, "wrap", Encoding.UTF8.GetBytes(csv));
         await Confirm(bench, view);
-        (await bench.Get("/api/catalogue?kind=wrap&find=%3D1"))["rows"]![0]!["fields"]!["name"]!.ToString().ShouldBe("=1+1");
+        (await bench.Get("/api/catalogue?kind=wrap&find=%3D1"))["rows"]![0]!["fields"]!["name"]!
+            .ToString()
+            .ShouldBe("=1+1");
     }
 
     [Fact]
     public async Task Bad_rows_are_named_with_row_column_and_cure_and_the_good_ones_wait_for_a_yes()
     {
         using var bench = new WebBench();
-        const string csv = "id;maker;name;weight;length\nw1;Own;Good;5;4\nw2;Own;Heavy;900;4\nw3;;Nameless;5;4\nw1;Own;Twice;5;4\n";
+        const string csv =
+            "id;maker;name;weight;length\nw1;Own;Good;5;4\nw2;Own;Heavy;900;4\nw3;;Nameless;5;4\nw1;Own;Twice;5;4\n";
         var view = await Import(bench, "wrap", Encoding.UTF8.GetBytes(csv));
         ((int)view["good"]!).ShouldBe(1);
         var problems = view["problems"]!.AsArray().Select(p => ((int)p!["row"]!, (string)p["column"]!)).ToArray();
         problems.ShouldBe([(3, "weight"), (4, "maker"), (5, "id")]);
-        (await bench.Get("/api/catalogue?kind=wrap&find=Good"))["rows"]!.AsArray().ShouldBeEmpty("nothing is written before it is confirmed");
+        (await bench.Get("/api/catalogue?kind=wrap&find=Good"))["rows"]!
+            .AsArray()
+            .ShouldBeEmpty("nothing is written before it is confirmed");
         await Confirm(bench, view);
         (await bench.Get("/api/catalogue?kind=wrap&find=Good"))["rows"]!.AsArray().Count.ShouldBe(1);
     }
@@ -69,7 +76,20 @@ public class CatalogueTests
         using var bench = new WebBench();
         var view = await Import(bench, "wrap", Encoding.UTF8.GetBytes("who,what,grams,long\nOwn,Odd,5,4\n"));
         ((int)view["good"]!).ShouldBe(0);
-        var (_, mapped) = await bench.Send(HttpMethod.Put, $"/api/imports/{view["id"]}/mapping", new { mapping = new { maker = "who", name = "what", grains = "grams", length = "long" } });
+        var (_, mapped) = await bench.Send(
+            HttpMethod.Put,
+            $"/api/imports/{view["id"]}/mapping",
+            new
+            {
+                mapping = new
+                {
+                    maker = "who",
+                    name = "what",
+                    grains = "grams",
+                    length = "long",
+                },
+            }
+        );
         await bench.Services.GetRequiredService<ImportDesk>().Settled((string)view["id"]!);
         mapped = await bench.Get($"/api/imports/{view["id"]}");
         ((int)mapped["good"]!).ShouldBe(1, mapped.ToJsonString());
@@ -105,14 +125,30 @@ public class CatalogueTests
         ((string)problem["title"]!).ShouldContain("Island 340");
         var row = await bench.Get("/api/catalogue/shaft-wrackline-340");
         row["fields"]!["grainsPerInch"] = "9.9";
-        (await bench.Send(HttpMethod.Put, "/api/catalogue/shaft-wrackline-340", row, $"\"{row["version"]}\"")).Status.ShouldBe(200);
-        var arrow = (await bench.Get($"/api/bows/{WebBench.Brindle}/arrows")).AsArray().First(a => (string)a!["id"]! == WebBench.Island)!;
-        ((double)arrow["kept"]!["arrow"]!["shaft"]!["grainsPerInch"]!).ShouldBe(9, "a kept version holds its own values");
+        (
+            await bench.Send(HttpMethod.Put, "/api/catalogue/shaft-wrackline-340", row, $"\"{row["version"]}\"")
+        ).Status.ShouldBe(200);
+        var arrow = (await bench.Get($"/api/bows/{WebBench.Brindle}/arrows"))
+            .AsArray()
+            .First(a => (string)a!["id"]! == WebBench.Island)!;
+        ((double)arrow["kept"]!["arrow"]!["shaft"]!["grainsPerInch"]!).ShouldBe(
+            9,
+            "a kept version holds its own values"
+        );
         (await bench.Send(HttpMethod.Put, "/api/catalogue/shaft-wrackline-340", row, "\"1\"")).Status.ShouldBe(412);
-        var (_, retired) = await bench.Send(HttpMethod.Post, "/api/catalogue/shaft-wrackline-340/retire", new { retired = true }, "\"2\"");
+        var (_, retired) = await bench.Send(
+            HttpMethod.Post,
+            "/api/catalogue/shaft-wrackline-340/retire",
+            new { retired = true },
+            "\"2\""
+        );
         ((bool)retired["retired"]!).ShouldBeTrue();
-        (await bench.Get("/api/components"))["shafts"]!.AsArray().ShouldNotContain(s => (string)s!["id"]! == "shaft-wrackline-340");
-        (await bench.Get("/api/components?also=shaft-wrackline-340"))["shafts"]!.AsArray().ShouldContain(s => (string)s!["id"]! == "shaft-wrackline-340");
+        (await bench.Get("/api/components"))["shafts"]!
+            .AsArray()
+            .ShouldNotContain(s => (string)s!["id"]! == "shaft-wrackline-340");
+        (await bench.Get("/api/components?also=shaft-wrackline-340"))["shafts"]!
+            .AsArray()
+            .ShouldContain(s => (string)s!["id"]! == "shaft-wrackline-340");
     }
 
     [Theory]
@@ -122,7 +158,16 @@ public class CatalogueTests
     public async Task A_value_can_be_asked_for(string wanted, string value, double exact)
     {
         using var bench = new WebBench();
-        var (status, told) = await bench.Post("/api/figures/ask", new { bowId = WebBench.Brindle, draft = WebBench.DraftBody(), wanted, value });
+        var (status, told) = await bench.Post(
+            "/api/figures/ask",
+            new
+            {
+                bowId = WebBench.Brindle,
+                draft = WebBench.DraftBody(),
+                wanted,
+                value,
+            }
+        );
         status.ShouldBe(200, told.ToJsonString());
         ((double)told["exact"]!).ShouldBe(exact, .001);
         told["inStock"]!.AsArray().ShouldNotBeEmpty();
@@ -135,7 +180,16 @@ public class CatalogueTests
     public async Task What_has_no_answer_is_refused_beside_the_field(string wanted, string value)
     {
         using var bench = new WebBench();
-        var (status, told) = await bench.Post("/api/figures/ask", new { bowId = WebBench.Brindle, draft = WebBench.DraftBody(), wanted, value });
+        var (status, told) = await bench.Post(
+            "/api/figures/ask",
+            new
+            {
+                bowId = WebBench.Brindle,
+                draft = WebBench.DraftBody(),
+                wanted,
+                value,
+            }
+        );
         status.ShouldBe(400);
         told["errors"]!["value"].ShouldNotBeNull();
     }
@@ -146,33 +200,69 @@ public class CatalogueTests
         using var bench = new WebBench();
         var json = await bench.Get($"/api/arrows/{WebBench.Island}/export.json");
         ((string)json["format"]!).ShouldBe("merganser-arrow-1");
-        foreach (var needed in JsonNode.Parse(await bench.Http.GetStringAsync("/api/schemas/arrow.json"))!["required"]!.AsArray())
+        foreach (
+            var needed in JsonNode.Parse(await bench.Http.GetStringAsync("/api/schemas/arrow.json"))![
+                "required"
+            ]!.AsArray()
+        )
         {
             json[(string)needed!].ShouldNotBeNull();
         }
 
-        (await bench.Http.GetStringAsync($"/api/arrows/{WebBench.Island}/export.csv")).ShouldContain("Total weight,409.00,gr");
+        (await bench.Http.GetStringAsync($"/api/arrows/{WebBench.Island}/export.csv")).ShouldContain(
+            "Total weight,409.00,gr"
+        );
         (await bench.Http.GetStringAsync($"/api/arrows/{WebBench.Island}/export.svg")).ShouldContain("width=\"31in\"");
-        Encoding.ASCII.GetString(await bench.Http.GetByteArrayAsync($"/api/arrows/{WebBench.Island}/card.pdf"), 0, 5).ShouldBe("%PDF-");
+        Encoding
+            .ASCII.GetString(await bench.Http.GetByteArrayAsync($"/api/arrows/{WebBench.Island}/card.pdf"), 0, 5)
+            .ShouldBe("%PDF-");
     }
 
     [Fact]
     public async Task Three_arrows_compare_and_one_does_not()
     {
         using var bench = new WebBench();
-        const string a = WebBench.Island, b = "33333333-0000-4000-8000-000000000002", c = "33333333-0000-4000-8000-000000000003";
+        const string a = WebBench.Island,
+            b = "33333333-0000-4000-8000-000000000002",
+            c = "33333333-0000-4000-8000-000000000003";
         var compared = await bench.Get($"/api/bows/{WebBench.Brindle}/compare?arrows={a},{b},{c}");
         compared["arrows"]!.AsArray().Count.ShouldBe(3);
         compared["differs"]!.AsArray().Select(d => (string)d!).ShouldContain("shaft");
         ((int)(await bench.Http.GetAsync($"/api/bows/{WebBench.Brindle}/compare?arrows={a}")).StatusCode).ShouldBe(400);
         var weights = await bench.Get($"/api/bows/{WebBench.Brindle}/weights?purpose=huntingFixed&grains=409");
         ((string)weights["law"]!).ShouldContain("Local law");
-        (await bench.Post("/api/figures/chart", new { bowId = WebBench.Brindle, draft = WebBench.DraftBody(), openedVersionId = (string?)null })).Body["lines"]!.AsArray().Count.ShouldBe(5);
+        (
+            await bench.Post(
+                "/api/figures/chart",
+                new
+                {
+                    bowId = WebBench.Brindle,
+                    draft = WebBench.DraftBody(),
+                    openedVersionId = (string?)null,
+                }
+            )
+        ).Body["lines"]!.AsArray().Count.ShouldBe(5);
         (await bench.Get($"/api/arrows/{WebBench.Island}/versions"))[0]!["shot"]!.GetValue<bool>().ShouldBeTrue();
     }
 
     private static async Task AddFormula(WebBench bench) =>
-        (await bench.Post("/api/catalogue", new { id = WebBench.NewId(), @class = "wrap", fields = new { maker = "Own", name = "=1+1", grains = "5", length = "4" } })).Status.ShouldBe(200);
+        (
+            await bench.Post(
+                "/api/catalogue",
+                new
+                {
+                    id = WebBench.NewId(),
+                    @class = "wrap",
+                    fields = new
+                    {
+                        maker = "Own",
+                        name = "=1+1",
+                        grains = "5",
+                        length = "4",
+                    },
+                }
+            )
+        ).Status.ShouldBe(200);
 
     private static async Task<JsonNode> Import(WebBench bench, string kind, byte[] bytes)
     {

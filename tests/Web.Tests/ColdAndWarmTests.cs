@@ -2,7 +2,9 @@ using System.Text.Json.Nodes;
 
 namespace Merganser.Web.Tests;
 
-/// <summary>What is kept in memory never changes an answer: a restart says the same as a process that has been asked before.</summary>
+/// <summary>
+/// What is kept in memory never changes an answer: a restart says the same as a process that has been asked before.
+/// </summary>
 public class ColdAndWarmTests
 {
     private const string Bow = "/api/bows/" + WebBench.Brindle;
@@ -17,10 +19,26 @@ public class ColdAndWarmTests
         await Same(bench, "with an earlier paper that taught something");
         await ClickOf(bench, "0.02 in");
         await Same(bench, "after a click of the rest was measured anew");
-        await bench.Post($"{Bow}/response/resets", new { id = WebBench.NewId(), kinds = new[] { "restSideways" }, reason = "a new rest" });
+        await bench.Post(
+            $"{Bow}/response/resets",
+            new
+            {
+                id = WebBench.NewId(),
+                kinds = new[] { "restSideways" },
+                reason = "a new rest",
+            }
+        );
         await Same(bench, "after a part of what was learned was forgotten");
         var paper = (await bench.Get($"{Bow}/papers")).AsArray()[^1]!;
-        await bench.Post($"/api/shots/{paper["sets"]![0]!["shots"]![0]!["id"]}/marks", new { id = WebBench.NewId(), reason = "torqued grip", doubtful = false });
+        await bench.Post(
+            $"/api/shots/{paper["sets"]![0]!["shots"]![0]!["id"]}/marks",
+            new
+            {
+                id = WebBench.NewId(),
+                reason = "torqued grip",
+                doubtful = false,
+            }
+        );
         await Same(bench, "after a shot was voided");
     }
 
@@ -49,15 +67,25 @@ public class ColdAndWarmTests
     private static async Task ClickOf(WebBench bench, string size)
     {
         var bow = await bench.Get(Bow);
-        var adjusters = new JsonArray([.. bow["adjusters"]!.AsArray().Select(a => new JsonObject
+        var adjusters = new JsonArray([
+            .. bow["adjusters"]!
+                .AsArray()
+                .Select(a => new JsonObject
+                {
+                    ["kind"] = (string)a!["kind"]!,
+                    ["lower"] = (int)a["lower"]!,
+                    ["upper"] = (int)a["upper"]!,
+                    ["needsPress"] = (bool)a["needsPress"]!,
+                    ["inchesPerStep"] = (string)a["kind"]! == "restSideways" ? size : null,
+                }),
+        ]);
+        var body = new JsonObject
         {
-            ["kind"] = (string)a!["kind"]!,
-            ["lower"] = (int)a["lower"]!,
-            ["upper"] = (int)a["upper"]!,
-            ["needsPress"] = (bool)a["needsPress"]!,
-            ["inchesPerStep"] = (string)a["kind"]! == "restSideways" ? size : null,
-        })]);
-        var body = new JsonObject { ["id"] = WebBench.Brindle, ["archerId"] = (string)bow["archerId"]!, ["entry"] = bow["typed"]!.DeepClone(), ["adjusters"] = adjusters };
+            ["id"] = WebBench.Brindle,
+            ["archerId"] = (string)bow["archerId"]!,
+            ["entry"] = bow["typed"]!.DeepClone(),
+            ["adjusters"] = adjusters,
+        };
         (await bench.Send(HttpMethod.Put, Bow, body.ToJsonString(), $"\"{bow["version"]}\"")).Status.ShouldBe(200);
     }
 }

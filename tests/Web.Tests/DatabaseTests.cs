@@ -32,11 +32,21 @@ public class DatabaseTests
     public void A_command_that_fails_half_way_leaves_nothing()
     {
         using var bench = new WebBench();
-        Should.Throw<SqliteException>(() => bench.Database.Write((c, t) =>
-        {
-            c.Execute("INSERT INTO archer (id, name, facts, created_at) VALUES ('x', 'x', '{}', 'now')", transaction: t);
-            return c.Execute("INSERT INTO bow (id, archer_id, name, facts, typed, created_at) VALUES ('y', 'nobody', 'y', '{}', '{}', 'now')", transaction: t);
-        }));
+        Should.Throw<SqliteException>(() =>
+            bench.Database.Write(
+                (c, t) =>
+                {
+                    c.Execute(
+                        "INSERT INTO archer (id, name, facts, created_at) VALUES ('x', 'x', '{}', 'now')",
+                        transaction: t
+                    );
+                    return c.Execute(
+                        "INSERT INTO bow (id, archer_id, name, facts, typed, created_at) VALUES ('y', 'nobody', 'y', '{}', '{}', 'now')",
+                        transaction: t
+                    );
+                }
+            )
+        );
         bench.Database.Read(c => c.ExecuteScalar<long>("SELECT count(*) FROM archer WHERE id = 'x'")).ShouldBe(0);
     }
 

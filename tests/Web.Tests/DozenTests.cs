@@ -12,22 +12,61 @@ public class DozenTests
     {
         using var bench = new WebBench();
         var id = WebBench.NewId();
-        var (status, dozen) = await bench.Post($"/api/bows/{WebBench.Brindle}/dozens", new { id, arrowVersionId = WebBench.IslandVersion, name = "Four", arrows = 4, classes = new[] { "Shaft", "Point" }, spare = 0, vanesInSets = false });
+        var (status, dozen) = await bench.Post(
+            $"/api/bows/{WebBench.Brindle}/dozens",
+            new
+            {
+                id,
+                arrowVersionId = WebBench.IslandVersion,
+                name = "Four",
+                arrows = 4,
+                classes = new[] { "Shaft", "Point" },
+                spare = 0,
+                vanesInSets = false,
+            }
+        );
         status.ShouldBe(200, dozen.ToJsonString());
         (await bench.Post($"/api/dozens/{id}/match", Options())).Status.ShouldBe(400, "nothing is weighed");
-        await bench.Post($"/api/dozens/{id}/weights", new { id = WebBench.NewId(), @class = "Shaft", text = "250.1\n251,3\n249.8\n4;250.6" });
-        (_, dozen) = await bench.Post($"/api/dozens/{id}/weights", new { id = WebBench.NewId(), @class = "Point", text = "100.2\n99.0\n100.5\n99.7" });
+        await bench.Post(
+            $"/api/dozens/{id}/weights",
+            new
+            {
+                id = WebBench.NewId(),
+                @class = "Shaft",
+                text = "250.1\n251,3\n249.8\n4;250.6",
+            }
+        );
+        (_, dozen) = await bench.Post(
+            $"/api/dozens/{id}/weights",
+            new
+            {
+                id = WebBench.NewId(),
+                @class = "Point",
+                text = "100.2\n99.0\n100.5\n99.7",
+            }
+        );
         ((string)dozen["next"]!["action"]!).ShouldBe("match");
         (status, dozen) = await bench.Post($"/api/dozens/{id}/match", Options());
         status.ShouldBe(200, dozen.ToJsonString());
         ((double)dozen["match"]!["spread"]!).ShouldBe(0, 1e-9);
         ((bool)dozen["match"]!["proven"]!).ShouldBeTrue();
         dozen["tray"]!.AsArray().Count.ShouldBe(4);
-        (_, dozen) = await bench.Post($"/api/dozens/{id}/entries", new { id = WebBench.NewId(), kind = "tick", number = 1, word = "cut" });
+        (_, dozen) = await bench.Post(
+            $"/api/dozens/{id}/entries",
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "tick",
+                number = 1,
+                word = "cut",
+            }
+        );
         ((string)dozen["tray"]![0]!["state"]!).ShouldBe("cut");
         bench.Restart();
         (await bench.Get($"/api/dozens/{id}"))["tray"]![0]!["ticked"]!.AsArray().Count.ShouldBe(1);
-        System.Text.Encoding.ASCII.GetString(await bench.Http.GetByteArrayAsync($"/api/dozens/{id}/tray.pdf"), 0, 5).ShouldBe("%PDF-");
+        System
+            .Text.Encoding.ASCII.GetString(await bench.Http.GetByteArrayAsync($"/api/dozens/{id}/tray.pdf"), 0, 5)
+            .ShouldBe("%PDF-");
         (await bench.Http.GetStringAsync($"/api/dozens/{id}/export.csv")).Split('\n').Length.ShouldBe(6);
     }
 
@@ -36,16 +75,55 @@ public class DozenTests
     {
         using var bench = new WebBench();
         var id = WebBench.NewId();
-        await bench.Post($"/api/bows/{WebBench.Brindle}/dozens", new { id, arrowVersionId = WebBench.IslandVersion, name = "Three", arrows = 3, classes = new[] { "Shaft", "Point" }, spare = 1, vanesInSets = false });
-        await bench.Post($"/api/dozens/{id}/weights", new { id = WebBench.NewId(), @class = "Shaft", text = "250\n250\n250\n259" });
-        await bench.Post($"/api/dozens/{id}/weights", new { id = WebBench.NewId(), @class = "Point", text = "100\n100\n100" });
-        await bench.Post($"/api/dozens/{id}/entries", new { id = WebBench.NewId(), kind = "spin", number = 2, word = "inspection", note = "cracked or splintered" });
+        await bench.Post(
+            $"/api/bows/{WebBench.Brindle}/dozens",
+            new
+            {
+                id,
+                arrowVersionId = WebBench.IslandVersion,
+                name = "Three",
+                arrows = 3,
+                classes = new[] { "Shaft", "Point" },
+                spare = 1,
+                vanesInSets = false,
+            }
+        );
+        await bench.Post(
+            $"/api/dozens/{id}/weights",
+            new
+            {
+                id = WebBench.NewId(),
+                @class = "Shaft",
+                text = "250\n250\n250\n259",
+            }
+        );
+        await bench.Post(
+            $"/api/dozens/{id}/weights",
+            new
+            {
+                id = WebBench.NewId(),
+                @class = "Point",
+                text = "100\n100\n100",
+            }
+        );
+        await bench.Post(
+            $"/api/dozens/{id}/entries",
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "spin",
+                number = 2,
+                word = "inspection",
+                note = "cracked or splintered",
+            }
+        );
         var (_, dozen) = await bench.Post($"/api/dozens/{id}/match", Options());
         Shafts(dozen).ShouldBe([1, 3, 4], ignoreOrder: true);
         (_, dozen) = await bench.Post($"/api/dozens/{id}/match", Options(leaveOut: 1));
         Shafts(dozen).ShouldBe([1, 3], ignoreOrder: true);
 
-        static int[] Shafts(JsonNode dozen) => [.. dozen["tray"]!.AsArray().Select(a => (int)a!["pieces"]!["Shaft"]![0]!)];
+        static int[] Shafts(JsonNode dozen) =>
+            [.. dozen["tray"]!.AsArray().Select(a => (int)a!["pieces"]!["Shaft"]![0]!)];
     }
 
     [Theory]
@@ -72,32 +150,77 @@ public class DozenTests
     public async Task A_dozen_that_cannot_be_is_refused(int arrows, int spare)
     {
         using var bench = new WebBench();
-        (await bench.Post($"/api/bows/{WebBench.Brindle}/dozens", new { id = WebBench.NewId(), arrowVersionId = WebBench.IslandVersion, name = "X", arrows, classes = new[] { "Shaft" }, spare, vanesInSets = false })).Status.ShouldBe(400);
+        (
+            await bench.Post(
+                $"/api/bows/{WebBench.Brindle}/dozens",
+                new
+                {
+                    id = WebBench.NewId(),
+                    arrowVersionId = WebBench.IslandVersion,
+                    name = "X",
+                    arrows,
+                    classes = new[] { "Shaft" },
+                    spare,
+                    vanesInSets = false,
+                }
+            )
+        ).Status.ShouldBe(400);
     }
 
     [Fact]
     public async Task A_table_with_a_bad_line_writes_nothing()
     {
         using var bench = new WebBench();
-        var (status, problem) = await bench.Post($"{Half}/weights", new { id = WebBench.NewId(), @class = "Nock", text = "9.1\nabout nine\n9.3" });
+        var (status, problem) = await bench.Post(
+            $"{Half}/weights",
+            new
+            {
+                id = WebBench.NewId(),
+                @class = "Nock",
+                text = "9.1\nabout nine\n9.3",
+            }
+        );
         status.ShouldBe(400);
         problem["errors"]!["text"]![0]!.ToString().ShouldContain("Line 2");
-        (await bench.Get(Half))["classes"]!.AsArray().First(c => (string)c!["name"]! == "Nock")!["pieces"]!.AsArray().ShouldBeEmpty();
+        (await bench.Get(Half))["classes"]!.AsArray().First(c => (string)c!["name"]! == "Nock")!["pieces"]!
+            .AsArray()
+            .ShouldBeEmpty();
     }
 
     [Fact]
     public async Task A_reading_is_taken_back_and_the_same_id_again_adds_nothing()
     {
         using var bench = new WebBench();
-        var entry = new { id = WebBench.NewId(), kind = "piece", @class = "Nock", number = 1, value = "9.14" };
+        var entry = new
+        {
+            id = WebBench.NewId(),
+            kind = "piece",
+            @class = "Nock",
+            number = 1,
+            value = "9.14",
+        };
         await bench.Post($"{Half}/entries", entry);
-        var (_, dozen) = await bench.Post($"{Half}/entries", new { id = WebBench.NewId(), kind = "check", value = "100.4", second = "100" });
+        var (_, dozen) = await bench.Post(
+            $"{Half}/entries",
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "check",
+                value = "100.4",
+                second = "100",
+            }
+        );
         ((bool)dozen["check"]!["off"]!).ShouldBeTrue();
         Nocks(dozen).ShouldBe([9.1]);
         (_, dozen) = await bench.Post($"{Half}/withdrawals/{entry.id}", new { });
         Nocks(dozen).ShouldBeEmpty();
 
-        static double[] Nocks(JsonNode dozen) => [.. dozen["classes"]!.AsArray().First(c => (string)c!["name"]! == "Nock")!["pieces"]!.AsArray().Select(p => (double)p!["grains"]!)];
+        static double[] Nocks(JsonNode dozen) =>
+            [
+                .. dozen["classes"]!.AsArray().First(c => (string)c!["name"]! == "Nock")!["pieces"]!
+                    .AsArray()
+                    .Select(p => (double)p!["grains"]!),
+            ];
     }
 
     [Fact]
@@ -106,32 +229,69 @@ public class DozenTests
         using var bench = new WebBench();
         var draft = WebBench.DraftBody("28 3/4");
         (await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", draft, "\"1\"")).Status.ShouldBe(200);
-        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Status.ShouldBe(200);
+        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Status.ShouldBe(
+            200
+        );
         var dozen = await bench.Get(Half);
         ((string)dozen["changed"]!).ShouldContain("version 2");
         ((int)dozen["arrowVersion"]!).ShouldBe(1);
     }
 
-    /// <summary>Six shots at three weights (400: 286, 287; 475: 268, 267; 600: 244, 243 ft/s): K 120.13 ± 14.25 gr, E 94.707 ± 2.303 ft·lb (weighted least squares, checked against a numerics library in Core.Tests).</summary>
+    /// <summary>
+    /// Six shots at three weights (400: 286, 287; 475: 268, 267; 600: 244, 243 ft/s): K 120.13 ± 14.25 gr, E 94.707 ±
+    /// 2.303 ft·lb (weighted least squares, checked against a numerics library in Core.Tests).
+    /// </summary>
     [Fact]
     public async Task The_chronograph_teaches_the_bow_and_every_speed_follows()
     {
         using var bench = new WebBench();
         JsonNode view = null!;
-        foreach (var (grains, speed) in new[] { (400, 286), (400, 287), (475, 268), (475, 267), (600, 244), (600, 243) })
+        foreach (
+            var (grains, speed) in new[] { (400, 286), (400, 287), (475, 268), (475, 267), (600, 244), (600, 243) }
+        )
         {
-            (_, view) = await bench.Post($"/api/bows/{WebBench.Brindle}/chronograph", new { id = WebBench.NewId(), grains = $"{grains}", speed = $"{speed}", source = "typed" });
+            (_, view) = await bench.Post(
+                $"/api/bows/{WebBench.Brindle}/chronograph",
+                new
+                {
+                    id = WebBench.NewId(),
+                    grains = $"{grains}",
+                    speed = $"{speed}",
+                    source = "typed",
+                }
+            );
         }
 
         ((double)view["virtualMass"]!).ShouldBe(120.13, .01);
         ((double)view["virtualMassError"]!).ShouldBe(14.25, .01);
         ((double)view["energy"]!).ShouldBe(94.707, .001);
         ((double)view["energyError"]!).ShouldBe(2.303, .001);
-        var figures = (await bench.Post("/api/figures", new { bowId = WebBench.Brindle, draft = WebBench.DraftBody(), openedVersionId = (string?)null })).Body["reading"]!["figures"]!.AsArray();
+        var figures = (
+            await bench.Post(
+                "/api/figures",
+                new
+                {
+                    bowId = WebBench.Brindle,
+                    draft = WebBench.DraftBody(),
+                    openedVersionId = (string?)null,
+                }
+            )
+        ).Body["reading"]!["figures"]!.AsArray();
         figures.Select(f => (string)f!["label"]!).ShouldContain("Speed, by chronograph");
         var shot = (string)view["strings"]![0]!["shots"]![0]!["id"]!;
         (await bench.Post($"/api/bows/{WebBench.Brindle}/chronograph/{shot}/withdraw", new { })).Status.ShouldBe(200);
-        (await bench.Post($"/api/bows/{WebBench.Brindle}/chronograph", new { id = WebBench.NewId(), grains = "400", speed = "9000", source = "typed" })).Status.ShouldBe(400);
+        (
+            await bench.Post(
+                $"/api/bows/{WebBench.Brindle}/chronograph",
+                new
+                {
+                    id = WebBench.NewId(),
+                    grains = "400",
+                    speed = "9000",
+                    source = "typed",
+                }
+            )
+        ).Status.ShouldBe(400);
     }
 
     [Theory]
@@ -200,5 +360,13 @@ public class DozenTests
         }
     }
 
-    private static object Options(int leaveOut = 0) => new { id = WebBench.NewId(), spineSets = false, straightest = false, leaveOut, gluedShafts = Array.Empty<int>() };
+    private static object Options(int leaveOut = 0) =>
+        new
+        {
+            id = WebBench.NewId(),
+            spineSets = false,
+            straightest = false,
+            leaveOut,
+            gluedShafts = Array.Empty<int>(),
+        };
 }

@@ -13,7 +13,8 @@ public class GuardTests
     [InlineData("http://127.0.0.1:5210;http://192.168.1.4:80", false)]
     [InlineData("https://127.0.0.1:5210", false)]
     [InlineData("nonsense", false)]
-    public void Only_this_machine_is_served(string urls, bool allowed) => (Loopback.Refusal(urls) is null).ShouldBe(allowed);
+    public void Only_this_machine_is_served(string urls, bool allowed) =>
+        (Loopback.Refusal(urls) is null).ShouldBe(allowed);
 
     [Fact]
     public async Task An_unknown_api_address_is_a_404_problem_and_not_a_page()
@@ -67,5 +68,6 @@ public class GuardTests
         (document["servers"]?.AsArray().Count ?? 0).ShouldBe(0);
     }
 
-    private static async Task<string> Policy(WebBench bench) => (await bench.Http.GetAsync("/api/rack")).Headers.GetValues("Content-Security-Policy").Single();
+    private static async Task<string> Policy(WebBench bench) =>
+        (await bench.Http.GetAsync("/api/rack")).Headers.GetValues("Content-Security-Policy").Single();
 }

@@ -31,14 +31,17 @@ public class PaperTests
 
         Kind(paper).ShouldBe("goodEnough");
         ((double)paper["advice"]!["chance"]!).ShouldBeGreaterThanOrEqualTo((double)paper["advice"]!["enough"]!);
-        var change = (double)paper["sets"]![1]!["figures"]!.AsArray().First(f => (string)f!["name"]! == "sideways")!["change"]!;
+        var change = (double)
+            paper["sets"]![1]!["figures"]!.AsArray().First(f => (string)f!["name"]! == "sideways")!["change"]!;
         change.ShouldBe(.07 - .82, 1e-2);
         var accepted = (await bench.Post($"/api/papers/{Id(paper)}/accept", new { accepted = true })).Body;
         ((string?)accepted["acceptedAt"]).ShouldNotBeNull();
         var good = (await bench.Get($"/api/bows/{WebBench.Brindle}/setup"))["goodStates"]!.AsArray()[0]!;
         ((string)good["note"]!).ShouldBe("accepted on paper, 3 yd bare");
         await bench.Post($"/api/papers/{Id(paper)}/accept", new { accepted = false });
-        ((string)(await bench.Get($"/api/bows/{WebBench.Brindle}/setup"))["goodStates"]!.AsArray()[0]!["note"]!).ShouldNotBe("accepted on paper, 3 yd bare", "opened again, it is not shot well yet");
+        (
+            (string)(await bench.Get($"/api/bows/{WebBench.Brindle}/setup"))["goodStates"]!.AsArray()[0]!["note"]!
+        ).ShouldNotBe("accepted on paper, 3 yd bare", "opened again, it is not shot well yet");
     }
 
     [Fact]
@@ -62,9 +65,16 @@ public class PaperTests
         ((int)set["mean"]!["count"]!).ShouldBe(5);
         var voided = set["shots"]!.AsArray().Single(s => s!["voidReason"] is not null)!;
         ((string)voided["voidReason"]!).ShouldBe("the rest did not drop");
-        paper = (await bench.Post($"/api/shots/{voided["id"]}/marks", new JsonObject { ["id"] = WebBench.NewId(), ["reason"] = null })).Body;
+        paper = (
+            await bench.Post(
+                $"/api/shots/{voided["id"]}/marks",
+                new JsonObject { ["id"] = WebBench.NewId(), ["reason"] = null }
+            )
+        ).Body;
         ((int)paper["sets"]![1]!["mean"]!["count"]!).ShouldBe(6);
-        (await bench.Post($"/api/shots/{voided["id"]}/marks", new { id = WebBench.NewId(), reason = " " })).Status.ShouldBe(400);
+        (
+            await bench.Post($"/api/shots/{voided["id"]}/marks", new { id = WebBench.NewId(), reason = " " })
+        ).Status.ShouldBe(400);
     }
 
     [Fact]
@@ -90,7 +100,12 @@ public class PaperTests
     [InlineData(13, 0, 0, "point")]
     [InlineData(0, 13, 0, "tail")]
     [InlineData(-7, 7, 0, "tail")]
-    public async Task A_hole_off_the_sheet_or_a_tear_longer_than_an_arrow_leaves_is_refused(double pointX, double tailX, double tailY, string field)
+    public async Task A_hole_off_the_sheet_or_a_tear_longer_than_an_arrow_leaves_is_refused(
+        double pointX,
+        double tailX,
+        double tailY,
+        string field
+    )
     {
         using var bench = new WebBench();
         var paper = await Start(bench);
@@ -120,7 +135,17 @@ public class PaperTests
     public async Task A_paper_needs_a_distance(string distance, string field)
     {
         using var bench = new WebBench();
-        var (status, problem) = await bench.Post("/api/papers", new { id = WebBench.NewId(), bowId = WebBench.Brindle, arrowVersionId = WebBench.IslandVersion, stages = new[] { new { distance, fletched = false } }, tolerance = .25 });
+        var (status, problem) = await bench.Post(
+            "/api/papers",
+            new
+            {
+                id = WebBench.NewId(),
+                bowId = WebBench.Brindle,
+                arrowVersionId = WebBench.IslandVersion,
+                stages = new[] { new { distance, fletched = false } },
+                tolerance = .25,
+            }
+        );
         status.ShouldBe(400);
         problem["errors"]![field].ShouldNotBeNull();
     }
@@ -129,9 +154,15 @@ public class PaperTests
     public async Task A_move_beyond_the_travel_or_to_where_it_stands_is_refused()
     {
         using var bench = new WebBench();
-        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 9))).Body["errors"]!["to"].ShouldNotBeNull();
-        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 1))).Body["errors"]!["to"].ShouldNotBeNull();
-        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("limbPocket", 1))).Body["errors"]!["adjuster"].ShouldNotBeNull();
+        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 9))).Body["errors"]!
+            ["to"]
+            .ShouldNotBeNull();
+        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 1))).Body["errors"]!
+            ["to"]
+            .ShouldNotBeNull();
+        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("limbPocket", 1))).Body["errors"]!
+            ["adjuster"]
+            .ShouldNotBeNull();
     }
 
     [Fact]
@@ -168,17 +199,29 @@ public class PaperTests
         using var bench = new WebBench();
         await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 4));
         var papers = new Data.PaperStore(bench.Database, TimeProvider.System);
-        var positions = papers.Get(WebBench.OpenPaper).Session.Sets.Select(s => s.Positions[Core.Bows.AdjusterKind.YokePair]);
+        var positions = papers
+            .Get(WebBench.OpenPaper)
+            .Session.Sets.Select(s => s.Positions[Core.Bows.AdjusterKind.YokePair]);
         positions.ShouldBe([0, 1, 4]);
     }
 
     private static Task<JsonNode> Start(WebBench bench) => bench.StartPaper();
 
-    private static Task<JsonNode> Shoot(WebBench bench, JsonNode paper, double right, double up) => bench.Shoot(paper, right, up);
+    private static Task<JsonNode> Shoot(WebBench bench, JsonNode paper, double right, double up) =>
+        bench.Shoot(paper, right, up);
 
     private static JsonObject Shot(double right, double up) => WebBench.Shot(right, up);
 
-    private static object Move(string adjuster, int to, string? corrects = null) => new { id = WebBench.NewId(), adjuster, to, corrects, note = "", happenedAt = (DateTimeOffset?)null };
+    private static object Move(string adjuster, int to, string? corrects = null) =>
+        new
+        {
+            id = WebBench.NewId(),
+            adjuster,
+            to,
+            corrects,
+            note = "",
+            happenedAt = (DateTimeOffset?)null,
+        };
 
     private static string Id(JsonNode paper) => (string)paper["id"]!;
 

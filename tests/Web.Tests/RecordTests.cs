@@ -15,10 +15,19 @@ public class RecordTests
     public async Task A_new_archer_and_bow_are_one_command_and_draw_with_one_hand()
     {
         using var bench = new WebBench(demo: false);
-        var bow = JsonNode.Parse(System.Text.Json.JsonSerializer.Serialize(WebBench.BowBody(WebBench.NewId())))!.AsObject();
+        var bow = JsonNode
+            .Parse(System.Text.Json.JsonSerializer.Serialize(WebBench.BowBody(WebBench.NewId())))!
+            .AsObject();
         bow["archerId"] = null;
         bow["entry"]!["hand"] = "left";
-        bow["archer"] = new JsonObject { ["id"] = WebBench.NewId(), ["name"] = "Own archer", ["hand"] = "right", ["hasPress"] = false, ["school"] = "ladder" };
+        bow["archer"] = new JsonObject
+        {
+            ["id"] = WebBench.NewId(),
+            ["name"] = "Own archer",
+            ["hand"] = "right",
+            ["hasPress"] = false,
+            ["school"] = "ladder",
+        };
         bow["entry"]!["drawLength"] = "long";
         var (status, problem) = await bench.Post("/api/bows", bow.ToJsonString());
         status.ShouldBe(400);
@@ -35,8 +44,17 @@ public class RecordTests
     public async Task An_archer_is_refused_with_the_bow_and_every_field_is_named()
     {
         using var bench = new WebBench();
-        var bow = JsonNode.Parse(System.Text.Json.JsonSerializer.Serialize(WebBench.BowBody(WebBench.NewId(), drawLength: "")))!.AsObject();
-        bow["archer"] = new JsonObject { ["id"] = WebBench.NewId(), ["name"] = " ", ["hand"] = "right", ["hasPress"] = false, ["school"] = "ladder" };
+        var bow = JsonNode
+            .Parse(System.Text.Json.JsonSerializer.Serialize(WebBench.BowBody(WebBench.NewId(), drawLength: "")))!
+            .AsObject();
+        bow["archer"] = new JsonObject
+        {
+            ["id"] = WebBench.NewId(),
+            ["name"] = " ",
+            ["hand"] = "right",
+            ["hasPress"] = false,
+            ["school"] = "ladder",
+        };
         var (status, problem) = await bench.Post("/api/bows", bow.ToJsonString());
         status.ShouldBe(400);
         problem["errors"]!["archerName"].ShouldNotBeNull();
@@ -52,7 +70,19 @@ public class RecordTests
         await bench.Post("/api/bows", WebBench.BowBody(id));
         (await bench.Post("/api/bows", WebBench.BowBody(id, drawLength: "27"))).Status.ShouldBe(409);
         ((double)(await bench.Get($"/api/bows/{id}"))["bow"]!["drawLength"]!).ShouldBe(29);
-        (await bench.Post("/api/archers", new { id = WebBench.Ada, name = "Another", hand = "right", hasPress = false, school = "ladder" })).Status.ShouldBe(409);
+        (
+            await bench.Post(
+                "/api/archers",
+                new
+                {
+                    id = WebBench.Ada,
+                    name = "Another",
+                    hand = "right",
+                    hasPress = false,
+                    school = "ladder",
+                }
+            )
+        ).Status.ShouldBe(409);
     }
 
     [Fact]
@@ -60,13 +90,22 @@ public class RecordTests
     {
         using var bench = new WebBench();
         var view = await bench.Get(Bow);
-        var name = (string)(await bench.Get("/api/archers")).AsArray().First(a => (string)a!["id"]! == (string)view["archerId"]!)!["archer"]!["name"]!;
+        var name = (string)
+            (await bench.Get("/api/archers")).AsArray().First(a => (string)a!["id"]! == (string)view["archerId"]!)![
+                "archer"
+            ]!["name"]!;
         var body = new JsonObject
         {
             ["id"] = WebBench.Brindle,
             ["entry"] = view["typed"]!.DeepClone(),
             ["adjusters"] = new JsonArray(),
-            ["archer"] = new JsonObject { ["name"] = "Renamed", ["hand"] = "right", ["hasPress"] = true, ["school"] = "ladder" },
+            ["archer"] = new JsonObject
+            {
+                ["name"] = "Renamed",
+                ["hand"] = "right",
+                ["hasPress"] = true,
+                ["school"] = "ladder",
+            },
             ["archerVersion"] = 1,
         };
         body["entry"]!["braceHeight"] = "no";
@@ -78,7 +117,9 @@ public class RecordTests
     public async Task Weight_draw_and_brace_are_enough_and_a_weight_there_must_be()
     {
         using var bench = new WebBench();
-        var bow = JsonNode.Parse(System.Text.Json.JsonSerializer.Serialize(WebBench.BowBody(WebBench.NewId())))!.AsObject();
+        var bow = JsonNode
+            .Parse(System.Text.Json.JsonSerializer.Serialize(WebBench.BowBody(WebBench.NewId())))!
+            .AsObject();
         bow["entry"]!["axleToAxle"] = "";
         bow["entry"]!["nominalWeight"] = "";
         (await bench.Post("/api/bows", bow.ToJsonString())).Status.ShouldBe(200);
@@ -95,7 +136,14 @@ public class RecordTests
     {
         using var bench = new WebBench();
         var before = (await bench.Get($"{Bow}/papers")).AsArray().Count;
-        var body = new { id = WebBench.NewId(), bowId = WebBench.Brindle, arrowVersionId = WebBench.IslandVersion, stages = new[] { new { distance = "3", fletched = false } }, dozenId = dozen };
+        var body = new
+        {
+            id = WebBench.NewId(),
+            bowId = WebBench.Brindle,
+            arrowVersionId = WebBench.IslandVersion,
+            stages = new[] { new { distance = "3", fletched = false } },
+            dozenId = dozen,
+        };
         (await bench.Post("/api/papers", body)).Status.ShouldBe(404);
         (await bench.Get($"{Bow}/papers")).AsArray().Count.ShouldBe(before);
     }
@@ -106,8 +154,12 @@ public class RecordTests
         using var bench = new WebBench();
         var first = (string)(await bench.StartPaper())["id"]!;
         var second = (string)(await bench.StartPaper())["id"]!;
-        bench.Database.Write((c, t) => c.Execute("UPDATE paper SET plan = '{\"kind\":\"dance\"}' WHERE id = @second", new { second }, t));
-        bench.Database.Write((c, t) => c.Execute("UPDATE component SET facts = '{}' WHERE id = 'wrap-plain-4'", transaction: t));
+        bench.Database.Write(
+            (c, t) => c.Execute("UPDATE paper SET plan = '{\"kind\":\"dance\"}' WHERE id = @second", new { second }, t)
+        );
+        bench.Database.Write(
+            (c, t) => c.Execute("UPDATE component SET facts = '{}' WHERE id = 'wrap-plain-4'", transaction: t)
+        );
         bench.Restart();
         ((string)(await bench.Get($"{Bow}/papers?newest=1"))[0]!["id"]!).ShouldBe(first);
         (await bench.Get($"{Bow}/papers")).AsArray().ShouldContain(p => (string)p!["id"]! == first);
@@ -136,7 +188,10 @@ public class RecordTests
             input["id"] = WebBench.NewId();
         }
 
-        using var request = new HttpRequestMessage(new HttpMethod(method), path) { Content = input is null ? null : new StringContent(input.ToJsonString(), Encoding.UTF8, "application/json") };
+        using var request = new HttpRequestMessage(new HttpMethod(method), path)
+        {
+            Content = input is null ? null : new StringContent(input.ToJsonString(), Encoding.UTF8, "application/json"),
+        };
         (await bench.Http.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
 
@@ -145,10 +200,22 @@ public class RecordTests
     {
         using var bench = new WebBench();
         var shot = WebBench.NewId();
-        await bench.Post($"/api/bows/{TallOsk}/chronograph", new { id = shot, grains = "400", speed = "180", source = "typed" });
+        await bench.Post(
+            $"/api/bows/{TallOsk}/chronograph",
+            new
+            {
+                id = shot,
+                grains = "400",
+                speed = "180",
+                source = "typed",
+            }
+        );
         (await bench.Post($"{Bow}/chronograph/{shot}/withdraw", new { })).Status.ShouldBe(404);
         (await bench.Post($"{Bow}/chronograph/{WebBench.NewId()}/withdraw", new { })).Status.ShouldBe(404);
-        (await bench.Post($"/api/bows/{TallOsk}/withdrawals/{shot}", new { })).Status.ShouldBe(404, "a reading of the chronograph is no entry of the sheet");
+        (await bench.Post($"/api/bows/{TallOsk}/withdrawals/{shot}", new { })).Status.ShouldBe(
+            404,
+            "a reading of the chronograph is no entry of the sheet"
+        );
         (await bench.Get($"/api/bows/{TallOsk}/chronograph"))["strings"]!.AsArray().Count.ShouldBe(1);
         (await bench.Post($"/api/bows/{TallOsk}/chronograph/{shot}/withdraw", new { })).Status.ShouldBe(200);
     }
@@ -159,18 +226,42 @@ public class RecordTests
         using var bench = new WebBench();
         var paper = await bench.StartPaper();
         var id = (string)paper["id"]!;
-        (await bench.Post($"/api/papers/{id}/accept", new { accepted = true })).Status.ShouldBe(400, "nothing was shot");
+        (await bench.Post($"/api/papers/{id}/accept", new { accepted = true })).Status.ShouldBe(
+            400,
+            "nothing was shot"
+        );
         await bench.Shoot(paper, .3, .1);
         paper = await bench.Shoot(paper, .3, .1);
-        var at = (int)(await bench.Get(Bow))["adjusters"]!.AsArray().First(a => (string)a!["kind"]! == "restHeight")!["position"]!;
-        var move = new { id = WebBench.NewId(), adjuster = "restHeight", to = at + 2, note = "" };
+        var at = (int)
+            (await bench.Get(Bow))["adjusters"]!.AsArray().First(a => (string)a!["kind"]! == "restHeight")![
+                "position"
+            ]!;
+        var move = new
+        {
+            id = WebBench.NewId(),
+            adjuster = "restHeight",
+            to = at + 2,
+            note = "",
+        };
         (_, paper) = await bench.Post($"/api/papers/{id}/moves", move);
         ((string?)paper["next"]!["alternativeAction"]).ShouldNotBe("accept");
         var (status, problem) = await bench.Post($"/api/papers/{id}/accept", new { accepted = true });
         status.ShouldBe(400);
         ((string)problem["code"]!).ShouldBe("unshot");
-        await bench.Post($"/api/papers/{id}/moves", new { id = WebBench.NewId(), adjuster = "restHeight", to = at, note = "turned back" });
-        (await bench.Post($"/api/papers/{id}/accept", new { accepted = true })).Status.ShouldBe(200, "it stands again as it was shot");
+        await bench.Post(
+            $"/api/papers/{id}/moves",
+            new
+            {
+                id = WebBench.NewId(),
+                adjuster = "restHeight",
+                to = at,
+                note = "turned back",
+            }
+        );
+        (await bench.Post($"/api/papers/{id}/accept", new { accepted = true })).Status.ShouldBe(
+            200,
+            "it stands again as it was shot"
+        );
     }
 
     [Fact]
@@ -182,12 +273,59 @@ public class RecordTests
         ((int)view["good"]!).ShouldBe(0);
         ((string)view["problems"]![0]!["message"]!).ShouldContain("point");
         using var points = await bench.Http.GetAsync("/api/catalogue/export.csv?kind=point");
-        using var wrong = await bench.Http.PostAsync($"/api/imports/{WebBench.NewId()}?kind=insert", Csv(await points.Content.ReadAsByteArrayAsync()));
-        var told = wrong.StatusCode == HttpStatusCode.BadRequest ? 0 : (int)JsonNode.Parse(await wrong.Content.ReadAsStringAsync())!["good"]!;
+        using var wrong = await bench.Http.PostAsync(
+            $"/api/imports/{WebBench.NewId()}?kind=insert",
+            Csv(await points.Content.ReadAsByteArrayAsync())
+        );
+        var told =
+            wrong.StatusCode == HttpStatusCode.BadRequest
+                ? 0
+                : (int)JsonNode.Parse(await wrong.Content.ReadAsStringAsync())!["good"]!;
         told.ShouldBe(0, "points are no inserts");
-        (await bench.Post("/api/catalogue", new { id = WebBench.NewId(), @class = "wrap", fields = new { maker = "Own", name = "Band", grains = "5", length = "4" } })).Status.ShouldBe(200);
-        (await bench.Post("/api/catalogue/import.json", new { format = "merganser-catalogue-1", components = new[] { new { id = "point-pebble-100", @class = "wrap", fields = new { maker = "Own", name = "Band", grains = "5", length = "4" } } } })).Status.ShouldBe(400);
-        (await bench.Get("/api/components"))["points"]!.AsArray().ShouldContain(p => (string)p!["id"]! == "point-pebble-100");
+        (
+            await bench.Post(
+                "/api/catalogue",
+                new
+                {
+                    id = WebBench.NewId(),
+                    @class = "wrap",
+                    fields = new
+                    {
+                        maker = "Own",
+                        name = "Band",
+                        grains = "5",
+                        length = "4",
+                    },
+                }
+            )
+        ).Status.ShouldBe(200);
+        (
+            await bench.Post(
+                "/api/catalogue/import.json",
+                new
+                {
+                    format = "merganser-catalogue-1",
+                    components = new[]
+                    {
+                        new
+                        {
+                            id = "point-pebble-100",
+                            @class = "wrap",
+                            fields = new
+                            {
+                                maker = "Own",
+                                name = "Band",
+                                grains = "5",
+                                length = "4",
+                            },
+                        },
+                    },
+                }
+            )
+        ).Status.ShouldBe(400);
+        (await bench.Get("/api/components"))["points"]!
+            .AsArray()
+            .ShouldContain(p => (string)p!["id"]! == "point-pebble-100");
     }
 
     [Fact]
@@ -195,11 +333,29 @@ public class RecordTests
     {
         using var bench = new WebBench();
         var id = WebBench.NewId();
-        object Part(string grains) => new { id, @class = "wrap", fields = new { maker = "Own", name = "Band", grains, length = "4" } };
+        object Part(string grains) =>
+            new
+            {
+                id,
+                @class = "wrap",
+                fields = new
+                {
+                    maker = "Own",
+                    name = "Band",
+                    grains,
+                    length = "4",
+                },
+            };
         await bench.Post("/api/catalogue", Part("5"));
         (await bench.Post("/api/catalogue", Part("5"))).Status.ShouldBe(200, "the same part again is a retry");
         (await bench.Post("/api/catalogue", Part("6"))).Status.ShouldBe(409);
-        var view = await Import(bench, "wrap", Encoding.UTF8.GetBytes($"id,class,maker,name,weight,length\n{id},wrap,Own,Band,6,4\n,wrap,Own,Other,5,4\n,point,Own,Third,5,4\n"));
+        var view = await Import(
+            bench,
+            "wrap",
+            Encoding.UTF8.GetBytes(
+                $"id,class,maker,name,weight,length\n{id},wrap,Own,Band,6,4\n,wrap,Own,Other,5,4\n,point,Own,Third,5,4\n"
+            )
+        );
         ((int)view["changed"]!).ShouldBe(1);
         view["changes"]![0]!["fields"]!.ToJsonString().ShouldBe("[{\"field\":\"grains\",\"from\":\"5\",\"to\":\"6\"}]");
         ((int)view["good"]!).ShouldBe(2, "a row that says it is a point is no wrap");
@@ -210,12 +366,47 @@ public class RecordTests
     {
         using var bench = new WebBench();
         var path = $"/api/dozens/{await Four(bench)}";
-        await bench.Post($"{path}/weights", new { id = WebBench.NewId(), @class = "Nock", text = "9.1\n9.2\n9.1\n9.0" });
+        await bench.Post(
+            $"{path}/weights",
+            new
+            {
+                id = WebBench.NewId(),
+                @class = "Nock",
+                text = "9.1\n9.2\n9.1\n9.0",
+            }
+        );
         (await bench.Post($"{path}/match", Options())).Status.ShouldBe(200);
-        await bench.Post($"{path}/entries", new { id = WebBench.NewId(), kind = "tick", number = 2, word = "cut" });
-        var (_, view) = await bench.Post($"{path}/entries", new { id = WebBench.NewId(), kind = "piece", @class = "Head", value = "100.3" });
+        await bench.Post(
+            $"{path}/entries",
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "tick",
+                number = 2,
+                word = "cut",
+            }
+        );
+        var (_, view) = await bench.Post(
+            $"{path}/entries",
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "piece",
+                @class = "Head",
+                value = "100.3",
+            }
+        );
         ((bool)view["match"]!["stale"]!).ShouldBeFalse("a head does not change which pieces are in an arrow");
-        (_, view) = await bench.Post($"{path}/entries", new { id = WebBench.NewId(), kind = "piece", @class = "Shaft", value = "250" });
+        (_, view) = await bench.Post(
+            $"{path}/entries",
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "piece",
+                @class = "Shaft",
+                value = "250",
+            }
+        );
         ((string)view["next"]!["action"]!).ShouldNotBe("match");
         var (status, problem) = await bench.Post($"{path}/match", Options());
         status.ShouldBe(400);
@@ -230,17 +421,47 @@ public class RecordTests
     {
         using var bench = new WebBench();
         var path = $"/api/dozens/{await Four(bench)}";
-        var table = new { id = WebBench.NewId(), @class = "Nock", text = "9.1\n9.2" };
+        var table = new
+        {
+            id = WebBench.NewId(),
+            @class = "Nock",
+            text = "9.1\n9.2",
+        };
         await bench.Post($"{path}/weights", table);
         var (status, view) = await bench.Post($"{path}/weights", table);
         status.ShouldBe(200);
         Pieces(view, "Nock").ShouldBe(2);
-        var piece = new { id = WebBench.NewId(), kind = "piece", @class = "Nock", number = 7, value = "9.3" };
+        var piece = new
+        {
+            id = WebBench.NewId(),
+            kind = "piece",
+            @class = "Nock",
+            number = 7,
+            value = "9.3",
+        };
         await bench.Post($"{path}/entries", piece);
         (await bench.Post($"{path}/entries", piece)).Status.ShouldBe(200, "the same act again");
-        var many = await Task.WhenAll(Enumerable.Range(0, 12).Select(_ => bench.Post($"{path}/entries", new { id = WebBench.NewId(), kind = "piece", @class = "Head", value = "100" })));
+        var many = await Task.WhenAll(
+            Enumerable
+                .Range(0, 12)
+                .Select(_ =>
+                    bench.Post(
+                        $"{path}/entries",
+                        new
+                        {
+                            id = WebBench.NewId(),
+                            kind = "piece",
+                            @class = "Head",
+                            value = "100",
+                        }
+                    )
+                )
+        );
         many.ShouldAllBe(a => a.Status == 200);
-        (await bench.Get(path))["heads"]!["pieces"]!.AsArray().Select(p => (int)p!["number"]!).ShouldBe(Enumerable.Range(1, 12));
+        (await bench.Get(path))["heads"]!["pieces"]!
+            .AsArray()
+            .Select(p => (int)p!["number"]!)
+            .ShouldBe(Enumerable.Range(1, 12));
     }
 
     [Fact]
@@ -248,29 +469,92 @@ public class RecordTests
     {
         using var bench = new WebBench();
         var before = (string)(await bench.Get(Bow))["typed"]!["measuredWeight"]!;
-        var (status, asked) = await bench.Post($"{Bow}/checks", new { id = WebBench.NewId(), kind = "drawWeight", typed = "7.2" });
+        var (status, asked) = await bench.Post(
+            $"{Bow}/checks",
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "drawWeight",
+                typed = "7.2",
+            }
+        );
         status.ShouldBe(400);
         ((string)asked["code"]!).ShouldBe("suspicious");
         var first = WebBench.NewId();
         var second = WebBench.NewId();
-        await bench.Post($"{Bow}/checks", new { id = first, kind = "drawWeight", typed = "7.2", confirmed = true });
-        await bench.Post($"{Bow}/checks", new { id = second, kind = "drawWeight", typed = "66", confirmed = true });
+        await bench.Post(
+            $"{Bow}/checks",
+            new
+            {
+                id = first,
+                kind = "drawWeight",
+                typed = "7.2",
+                confirmed = true,
+            }
+        );
+        await bench.Post(
+            $"{Bow}/checks",
+            new
+            {
+                id = second,
+                kind = "drawWeight",
+                typed = "66",
+                confirmed = true,
+            }
+        );
         await bench.Post($"{Bow}/withdrawals/{first}", new { });
         ((string)(await bench.Get(Bow))["typed"]!["measuredWeight"]!).ShouldBe("66", "a later reading counts");
         await bench.Post($"{Bow}/withdrawals/{second}", new { });
         ((string)(await bench.Get(Bow))["typed"]!["measuredWeight"]!).ShouldBe(before);
     }
 
-    private static int Pieces(JsonNode dozen, string name) => dozen["classes"]!.AsArray().First(c => (string)c!["name"]! == name)!["pieces"]!.AsArray().Count;
+    private static int Pieces(JsonNode dozen, string name) =>
+        dozen["classes"]!.AsArray().First(c => (string)c!["name"]! == name)!["pieces"]!.AsArray().Count;
 
-    private static object Options() => new { id = WebBench.NewId(), spineSets = false, straightest = false, leaveOut = 0, gluedShafts = Array.Empty<int>() };
+    private static object Options() =>
+        new
+        {
+            id = WebBench.NewId(),
+            spineSets = false,
+            straightest = false,
+            leaveOut = 0,
+            gluedShafts = Array.Empty<int>(),
+        };
 
     private static async Task<string> Four(WebBench bench)
     {
         var id = WebBench.NewId();
-        await bench.Post($"{Bow}/dozens", new { id, arrowVersionId = WebBench.IslandVersion, name = "Four", arrows = 4, classes = new[] { "Shaft", "Point", "Nock" }, spare = 0, vanesInSets = false });
-        await bench.Post($"/api/dozens/{id}/weights", new { id = WebBench.NewId(), @class = "Shaft", text = "250.1\n251.3\n249.8\n250.6" });
-        await bench.Post($"/api/dozens/{id}/weights", new { id = WebBench.NewId(), @class = "Point", text = "100.2\n99.0\n100.5\n99.7" });
+        await bench.Post(
+            $"{Bow}/dozens",
+            new
+            {
+                id,
+                arrowVersionId = WebBench.IslandVersion,
+                name = "Four",
+                arrows = 4,
+                classes = new[] { "Shaft", "Point", "Nock" },
+                spare = 0,
+                vanesInSets = false,
+            }
+        );
+        await bench.Post(
+            $"/api/dozens/{id}/weights",
+            new
+            {
+                id = WebBench.NewId(),
+                @class = "Shaft",
+                text = "250.1\n251.3\n249.8\n250.6",
+            }
+        );
+        await bench.Post(
+            $"/api/dozens/{id}/weights",
+            new
+            {
+                id = WebBench.NewId(),
+                @class = "Point",
+                text = "100.2\n99.0\n100.5\n99.7",
+            }
+        );
         if (await bench.Post($"/api/dozens/{id}/match", Options()) is { Status: 400 })
         {
             return id;
@@ -292,7 +576,9 @@ public class RecordTests
         using var content = Csv(csv);
         using var answer = await bench.Http.PostAsync($"/api/imports/{id}?kind={kind}", content);
         answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync());
-        await ((Merganser.Web.Catalogues.ImportDesk)bench.Services.GetService(typeof(Merganser.Web.Catalogues.ImportDesk))!).Settled(id);
+        await (
+            (Merganser.Web.Catalogues.ImportDesk)bench.Services.GetService(typeof(Merganser.Web.Catalogues.ImportDesk))!
+        ).Settled(id);
         return await bench.Get($"/api/imports/{id}");
     }
 }

@@ -2,7 +2,9 @@ using System.Text.Json.Nodes;
 
 namespace Merganser.Web.Tests;
 
-/// <summary>What may hurt is said where the act is, and nothing that is offered is less careful than the bench itself.</summary>
+/// <summary>
+/// What may hurt is said where the act is, and nothing that is offered is less careful than the bench itself.
+/// </summary>
 public class SafetyTests
 {
     private const string Bow = "/api/bows/" + WebBench.Brindle;
@@ -13,15 +15,47 @@ public class SafetyTests
     {
         using var bench = new WebBench();
         var paper = await bench.StartPaper();
-        await bench.Post($"{Bow}/checks", new { id = WebBench.NewId(), kind = "inspection", choice = "damaged" });
-        string[] stops = [$"{Bow}/checks", "/api/papers", $"/api/sets/{paper["sets"]![0]!["id"]}/shots", $"{Bow}/shots", $"{Bow}/chronograph"];
+        await bench.Post(
+            $"{Bow}/checks",
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "inspection",
+                choice = "damaged",
+            }
+        );
+        string[] stops =
+        [
+            $"{Bow}/checks",
+            "/api/papers",
+            $"/api/sets/{paper["sets"]![0]!["id"]}/shots",
+            $"{Bow}/shots",
+            $"{Bow}/chronograph",
+        ];
         object[] acts =
         [
-            new { id = WebBench.NewId(), kind = "drawWeight", typed = "65" },
-            new { id = WebBench.NewId(), bowId = WebBench.Brindle, arrowVersionId = WebBench.IslandVersion, stages = new[] { new { distance = "3", fletched = false } } },
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "drawWeight",
+                typed = "65",
+            },
+            new
+            {
+                id = WebBench.NewId(),
+                bowId = WebBench.Brindle,
+                arrowVersionId = WebBench.IslandVersion,
+                stages = new[] { new { distance = "3", fletched = false } },
+            },
             WebBench.Shot(.1, .1),
             new { id = WebBench.NewId(), count = 6 },
-            new { id = WebBench.NewId(), grains = "400", speed = "270", source = "typed" },
+            new
+            {
+                id = WebBench.NewId(),
+                grains = "400",
+                speed = "270",
+                source = "typed",
+            },
         ];
         for (var i = 0; i < stops.Length; i++)
         {
@@ -32,13 +66,48 @@ public class SafetyTests
 
         var rack = (await bench.Get("/api/rack"))["bows"]!.AsArray().First(b => (string)b!["id"]! == WebBench.Brindle)!;
         ((string)rack["state"]!).ShouldStartWith("Do not shoot it.");
-        JsonNode[] nexts = [(await bench.Get($"{Bow}/setup"))["next"]!, (await bench.Get(Bow))["next"]!, (await bench.Get($"/api/papers/{paper["id"]}"))["next"]!, (await bench.Get($"{Bow}/dozens"))[0]!["next"]!];
+        JsonNode[] nexts =
+        [
+            (await bench.Get($"{Bow}/setup"))["next"]!,
+            (await bench.Get(Bow))["next"]!,
+            (await bench.Get($"/api/papers/{paper["id"]}"))["next"]!,
+            (await bench.Get($"{Bow}/dozens"))[0]!["next"]!,
+        ];
         nexts.ShouldAllBe(n => ((string)n["sentence"]!).StartsWith("Do not shoot"));
         ((string)(await bench.Get($"/api/papers/{paper["id"]}"))["advice"]!["kind"]!).ShouldBe("unsound");
 
-        (await bench.Post($"{Bow}/checks", new { id = WebBench.NewId(), kind = "inspection", choice = "sound" })).Status.ShouldBe(400, "sound is not enough");
-        (await bench.Post($"{Bow}/checks", new { id = WebBench.NewId(), kind = "inspection", choice = "repaired" })).Status.ShouldBe(400, "by whom?");
-        var (_, setup) = await bench.Post($"{Bow}/checks", new { id = WebBench.NewId(), kind = "inspection", choice = "repaired", typed = "the island shop" });
+        (
+            await bench.Post(
+                $"{Bow}/checks",
+                new
+                {
+                    id = WebBench.NewId(),
+                    kind = "inspection",
+                    choice = "sound",
+                }
+            )
+        ).Status.ShouldBe(400, "sound is not enough");
+        (
+            await bench.Post(
+                $"{Bow}/checks",
+                new
+                {
+                    id = WebBench.NewId(),
+                    kind = "inspection",
+                    choice = "repaired",
+                }
+            )
+        ).Status.ShouldBe(400, "by whom?");
+        var (_, setup) = await bench.Post(
+            $"{Bow}/checks",
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "inspection",
+                choice = "repaired",
+                typed = "the island shop",
+            }
+        );
         ((string)setup["checks"]![0]!["verdict"]!["words"]!).ShouldBe("Repaired by the island shop.");
         (await bench.Post(stops[2], acts[2])).Status.ShouldBe(200);
     }
@@ -51,15 +120,40 @@ public class SafetyTests
         var path = $"/api/dozens/{dozen["id"]}";
         var arrow = dozen["tray"]![0]!;
         var shaft = (int)arrow["pieces"]!["Shaft"]![0]!;
-        var (_, after) = await bench.Post($"{path}/entries", new { id = WebBench.NewId(), kind = "spin", number = shaft, word = "inspection", note = "cracked or splintered" });
+        var (_, after) = await bench.Post(
+            $"{path}/entries",
+            new
+            {
+                id = WebBench.NewId(),
+                kind = "spin",
+                number = shaft,
+                word = "inspection",
+                note = "cracked or splintered",
+            }
+        );
         var one = after["tray"]!.AsArray().First(a => (int)a!["number"]! == (int)arrow["number"]!)!;
         ((bool)one["retired"]!).ShouldBeTrue();
         ((string)one["retiredWhy"]!).ShouldContain("destroyed");
         after["heads"]!["heads"]!.AsArray().ShouldNotContain(h => (int)h!["arrow"]! == (int)arrow["number"]!);
         var nocks = await bench.Get($"{path}/nocks");
-        ((bool)nocks["arrows"]!.AsArray().First(a => (int)a!["number"]! == (int)arrow["number"]!)!["retired"]!).ShouldBeTrue();
+        (
+            (bool)nocks["arrows"]!.AsArray().First(a => (int)a!["number"]! == (int)arrow["number"]!)!["retired"]!
+        ).ShouldBeTrue();
         ((int?)nocks["next"]!["number"]).ShouldNotBe((int)arrow["number"]!);
-        (await bench.Post($"{path}/nocks", new { id = WebBench.NewId(), number = (int)arrow["number"]!, turn = 0, fletched = true, right = "0.1", up = "0" })).Status.ShouldBe(400);
+        (
+            await bench.Post(
+                $"{path}/nocks",
+                new
+                {
+                    id = WebBench.NewId(),
+                    number = (int)arrow["number"]!,
+                    turn = 0,
+                    fletched = true,
+                    right = "0.1",
+                    up = "0",
+                }
+            )
+        ).Status.ShouldBe(400);
     }
 
     [Fact]
@@ -80,8 +174,19 @@ public class SafetyTests
         var (status, told) = await Ask(bench, wanted, value);
         status.ShouldBe(200, told.ToJsonString());
         var draft = told["inStock"]![0]!["draft"]!;
-        var (_, figures) = await bench.Post("/api/figures", new { bowId = WebBench.Brindle, draft, openedVersionId = (string?)null });
-        told["cautions"]!.AsArray().Select(c => (string)c!["code"]!).ShouldBe(figures["reading"]!["cautions"]!.AsArray().Select(c => (string)c!["code"]!));
+        var (_, figures) = await bench.Post(
+            "/api/figures",
+            new
+            {
+                bowId = WebBench.Brindle,
+                draft,
+                openedVersionId = (string?)null,
+            }
+        );
+        told["cautions"]!
+            .AsArray()
+            .Select(c => (string)c!["code"]!)
+            .ShouldBe(figures["reading"]!["cautions"]!.AsArray().Select(c => (string)c!["code"]!));
         if (wanted == "lengthForWeight")
         {
             ((string)told["words"]!).ShouldContain("Cut once");
@@ -96,11 +201,28 @@ public class SafetyTests
         using var bench = new WebBench();
         var draft = WebBench.DraftBody(length, point);
         draft["shaftId"] = action == "tryShaft" ? "shaft-wrackline-500" : "shaft-wrackline-340";
-        var (_, figures) = await bench.Post("/api/figures", new { bowId = WebBench.Brindle, draft, openedVersionId = (string?)null });
+        var (_, figures) = await bench.Post(
+            "/api/figures",
+            new
+            {
+                bowId = WebBench.Brindle,
+                draft,
+                openedVersionId = (string?)null,
+            }
+        );
         figures["reading"]!["cautions"]!.AsArray().ShouldNotBeEmpty();
         ((string)figures["reading"]!["next"]!["action"]!).ShouldBe(action);
     }
 
     private static Task<(int Status, JsonNode Body)> Ask(WebBench bench, string wanted, string value) =>
-        bench.Post("/api/figures/ask", new { bowId = WebBench.Brindle, draft = WebBench.DraftBody(), wanted, value });
+        bench.Post(
+            "/api/figures/ask",
+            new
+            {
+                bowId = WebBench.Brindle,
+                draft = WebBench.DraftBody(),
+                wanted,
+                value,
+            }
+        );
 }

@@ -11,11 +11,33 @@ public class SetupTests
     {
         using var bench = new WebBench();
         (await Again(bench)).ShouldBeEmpty();
-        (await bench.Post($"{Bow}/moves", new { id = WebBench.NewId(), yoke = new { left = -1, right = 1 } })).Status.ShouldBe(200);
+        (
+            await bench.Post($"{Bow}/moves", new { id = WebBench.NewId(), yoke = new { left = -1, right = 1 } })
+        ).Status.ShouldBe(200);
         (await Again(bench)).ShouldBeEmpty();
-        (await bench.Post($"{Bow}/moves", new { id = WebBench.NewId(), yoke = new { left = 1, right = 0 }, note = "left leg" })).Status.ShouldBe(200);
+        (
+            await bench.Post(
+                $"{Bow}/moves",
+                new
+                {
+                    id = WebBench.NewId(),
+                    yoke = new { left = 1, right = 0 },
+                    note = "left leg",
+                }
+            )
+        ).Status.ShouldBe(200);
         (await Again(bench)).ShouldBe(["camLean", "camTiming", "paper"]);
-        (await bench.Post($"{Bow}/checks", new { id = WebBench.NewId(), kind = "camTiming", choice = "together" })).Status.ShouldBe(200);
+        (
+            await bench.Post(
+                $"{Bow}/checks",
+                new
+                {
+                    id = WebBench.NewId(),
+                    kind = "camTiming",
+                    choice = "together",
+                }
+            )
+        ).Status.ShouldBe(200);
         (await Again(bench)).ShouldBe(["camLean", "paper"]);
     }
 
@@ -23,19 +45,42 @@ public class SetupTests
     public async Task Taking_a_move_back_is_a_correction_or_a_new_move()
     {
         using var bench = new WebBench();
-        var (_, moved) = await bench.Post($"{Bow}/moves", new { id = WebBench.NewId(), adjuster = "restHeight", to = 5 });
+        var (_, moved) = await bench.Post(
+            $"{Bow}/moves",
+            new
+            {
+                id = WebBench.NewId(),
+                adjuster = "restHeight",
+                to = 5,
+            }
+        );
         var wrong = moved["moves"]!.AsArray()[^1]!["id"];
-        var (_, corrected) = await bench.Post($"{Bow}/moves/{wrong}/undo", new { id = WebBench.NewId(), loggedWrongly = true });
+        var (_, corrected) = await bench.Post(
+            $"{Bow}/moves/{wrong}/undo",
+            new { id = WebBench.NewId(), loggedWrongly = true }
+        );
         Position(corrected).ShouldBe(-2);
         ((bool)corrected["moves"]!.AsArray()[^1]!["correction"]!).ShouldBeTrue();
 
-        (_, moved) = await bench.Post($"{Bow}/moves", new { id = WebBench.NewId(), adjuster = "restHeight", to = 7 });
+        (_, moved) = await bench.Post(
+            $"{Bow}/moves",
+            new
+            {
+                id = WebBench.NewId(),
+                adjuster = "restHeight",
+                to = 7,
+            }
+        );
         var real = moved["moves"]!.AsArray()[^1]!["id"];
-        var (_, back) = await bench.Post($"{Bow}/moves/{real}/undo", new { id = WebBench.NewId(), loggedWrongly = false });
+        var (_, back) = await bench.Post(
+            $"{Bow}/moves/{real}/undo",
+            new { id = WebBench.NewId(), loggedWrongly = false }
+        );
         Position(back).ShouldBe(-2);
         ((bool)back["moves"]!.AsArray()[^1]!["correction"]!).ShouldBeFalse();
 
-        static int Position(JsonNode bow) => (int)bow["adjusters"]!.AsArray().First(a => (string)a!["kind"]! == "restHeight")!["position"]!;
+        static int Position(JsonNode bow) =>
+            (int)bow["adjusters"]!.AsArray().First(a => (string)a!["kind"]! == "restHeight")!["position"]!;
     }
 
     [Fact]
@@ -43,12 +88,32 @@ public class SetupTests
     {
         using var bench = new WebBench();
         var id = WebBench.NewId();
-        var (status, asked) = await bench.Post($"{Bow}/checks", new { id, kind = "braceHeight", typed = "8.5" });
+        var (status, asked) = await bench.Post(
+            $"{Bow}/checks",
+            new
+            {
+                id,
+                kind = "braceHeight",
+                typed = "8.5",
+            }
+        );
         status.ShouldBe(400);
         ((string)asked["code"]!).ShouldBe("suspicious");
-        (status, _) = await bench.Post($"{Bow}/checks", new { id, kind = "braceHeight", typed = "8.5", confirmed = true });
+        (status, _) = await bench.Post(
+            $"{Bow}/checks",
+            new
+            {
+                id,
+                kind = "braceHeight",
+                typed = "8.5",
+                confirmed = true,
+            }
+        );
         status.ShouldBe(200);
-        ((double)(await bench.Get(Bow))["bow"]!["braceHeight"]!).ShouldBe(8.5, "what is measured on the sheet is the bow's own");
+        ((double)(await bench.Get(Bow))["bow"]!["braceHeight"]!).ShouldBe(
+            8.5,
+            "what is measured on the sheet is the bow's own"
+        );
     }
 
     [Theory]
@@ -94,7 +159,19 @@ public class SetupTests
         var set = (string)paper["sets"]!.AsArray()[^1]!["id"]!;
         for (var i = 0; i < 2; i++)
         {
-            (await bench.Post($"/api/sets/{set}/shots", new { id = WebBench.NewId(), point = new { x = 0, y = 0 }, tail = new { x = .1, y = 0 }, typed = (object?)null, side = "shootingSide" })).Status.ShouldBe(200);
+            (
+                await bench.Post(
+                    $"/api/sets/{set}/shots",
+                    new
+                    {
+                        id = WebBench.NewId(),
+                        point = new { x = 0, y = 0 },
+                        tail = new { x = .1, y = 0 },
+                        typed = (object?)null,
+                        side = "shootingSide",
+                    }
+                )
+            ).Status.ShouldBe(200);
         }
 
         var life = (await Setup(bench))["string"]!;
@@ -112,8 +189,13 @@ public class SetupTests
         var good = (await Setup(bench))["goodStates"]![0]!;
         good["wayBack"]!.AsArray().Select(w => (string)w!["order"]!).ShouldContain("Rest 2 clicks right (in)");
         await bench.Post($"{Bow}/good-states", new { id = WebBench.NewId(), arrowVersionId = WebBench.IslandVersion });
-        (await Setup(bench))["goodStates"]!.AsArray().Single()!["wayBack"]!.AsArray().ShouldBeEmpty("one state an arrow, the newest");
-        var (_, after) = await bench.Post($"{Bow}/withdrawals/{(await Setup(bench))["goodStates"]![0]!["id"]}", new { });
+        (await Setup(bench))["goodStates"]!.AsArray().Single()!["wayBack"]!
+            .AsArray()
+            .ShouldBeEmpty("one state an arrow, the newest");
+        var (_, after) = await bench.Post(
+            $"{Bow}/withdrawals/{(await Setup(bench))["goodStates"]![0]!["id"]}",
+            new { }
+        );
         after["goodStates"]!.AsArray().Count.ShouldBe(1, "the earlier one stands again");
         (await bench.Post($"{Bow}/withdrawals/{WebBench.NewId()}", new { })).Status.ShouldBe(404);
     }
@@ -143,7 +225,16 @@ public class SetupTests
     public async Task The_caliper_and_the_table_answer_in_words_and_inches()
     {
         using var bench = new WebBench();
-        var (_, fix) = await bench.Post($"/api/bows/{WebBench.Brindle}/caliper", new { front = "7/8", rear = "13/16", nockToRest = "7", between = "4" });
+        var (_, fix) = await bench.Post(
+            $"/api/bows/{WebBench.Brindle}/caliper",
+            new
+            {
+                front = "7/8",
+                rear = "13/16",
+                nockToRest = "7",
+                between = "4",
+            }
+        );
         ((string)fix["words"]!).ShouldContain("0.109 in in");
         var cants = await bench.Get($"{Bow}/cants?degrees=1&zero=20&slope=30");
         cants["rows"]!.AsArray().Count.ShouldBe(5);
@@ -155,6 +246,13 @@ public class SetupTests
     private static async Task<string[]> Again(WebBench bench)
     {
         var setup = await Setup(bench);
-        return [.. setup["checks"]!.AsArray().Concat(setup["followUps"]!.AsArray()).Where(c => (string)c!["state"]! == "again").Select(c => (string)c!["kind"]!)];
+        return
+        [
+            .. setup["checks"]!
+                .AsArray()
+                .Concat(setup["followUps"]!.AsArray())
+                .Where(c => (string)c!["state"]! == "again")
+                .Select(c => (string)c!["kind"]!),
+        ];
     }
 }

@@ -2,10 +2,17 @@ using System.Text.Json.Nodes;
 
 namespace Merganser.Web.Tests;
 
-/// <summary>The whole session over the API: plan, stages, words, doubt, late moves, controls, ladder, trial, response, nock tuning.</summary>
+/// <summary>
+/// The whole session over the API: plan, stages, words, doubt, late moves, controls, ladder, trial, response, nock
+/// tuning.
+/// </summary>
 public class TuningTests
 {
-    private static readonly object ThreeThenSix = new[] { new { distance = "3", fletched = false }, new { distance = "6", fletched = false } };
+    private static readonly object ThreeThenSix = new[]
+    {
+        new { distance = "3", fletched = false },
+        new { distance = "6", fletched = false },
+    };
 
     [Fact]
     public async Task Passing_three_yards_leads_to_six_and_results_are_kept_for_each()
@@ -14,7 +21,17 @@ public class TuningTests
         var paper = await ShootUntilGood(bench, await bench.StartPaper(ThreeThenSix));
         ((string)paper["next"]!["action"]!).ShouldBe("nextStage");
         ((double)paper["plan"]!["nextStage"]!["distance"]!).ShouldBe(6);
-        paper = (await bench.Post($"/api/papers/{Id(paper)}/sets", new { id = WebBench.NewId(), distance = "6", fletched = false })).Body;
+        paper = (
+            await bench.Post(
+                $"/api/papers/{Id(paper)}/sets",
+                new
+                {
+                    id = WebBench.NewId(),
+                    distance = "6",
+                    fletched = false,
+                }
+            )
+        ).Body;
         Kind(paper).ShouldBe("noShots");
         paper = await bench.Shoot(paper, .7, 0);
         var stages = paper["plan"]!["stages"]!.AsArray();
@@ -30,7 +47,17 @@ public class TuningTests
     public async Task A_plan_has_a_number_of_shots_that_is_in_use(int shots, string field)
     {
         using var bench = new WebBench();
-        var (status, problem) = await bench.Post("/api/papers", new { id = WebBench.NewId(), bowId = WebBench.Brindle, arrowVersionId = WebBench.IslandVersion, stages = ThreeThenSix, shotsPerDecision = shots });
+        var (status, problem) = await bench.Post(
+            "/api/papers",
+            new
+            {
+                id = WebBench.NewId(),
+                bowId = WebBench.Brindle,
+                arrowVersionId = WebBench.IslandVersion,
+                stages = ThreeThenSix,
+                shotsPerDecision = shots,
+            }
+        );
         status.ShouldBe(400);
         problem["errors"]![field].ShouldNotBeNull();
     }
@@ -39,7 +66,16 @@ public class TuningTests
     public async Task The_second_stages_bad_distance_is_named()
     {
         using var bench = new WebBench();
-        var (status, problem) = await bench.Post("/api/papers", new { id = WebBench.NewId(), bowId = WebBench.Brindle, arrowVersionId = WebBench.IslandVersion, stages = new[] { new { distance = "3", fletched = false }, new { distance = "far", fletched = true } } });
+        var (status, problem) = await bench.Post(
+            "/api/papers",
+            new
+            {
+                id = WebBench.NewId(),
+                bowId = WebBench.Brindle,
+                arrowVersionId = WebBench.IslandVersion,
+                stages = new[] { new { distance = "3", fletched = false }, new { distance = "far", fletched = true } },
+            }
+        );
         status.ShouldBe(400);
         problem["errors"]!["distance2"].ShouldNotBeNull();
     }
@@ -51,7 +87,15 @@ public class TuningTests
         var paper = await bench.StartPaper();
         var shot = WebBench.Shot(0, 0);
         shot["tail"] = null;
-        shot["words"] = new JsonObject { ["sideways"] = "inch", ["left"] = true, ["sidewaysEnd"] = "tail", ["height"] = "half", ["low"] = true, ["heightEnd"] = "point" };
+        shot["words"] = new JsonObject
+        {
+            ["sideways"] = "inch",
+            ["left"] = true,
+            ["sidewaysEnd"] = "tail",
+            ["height"] = "half",
+            ["low"] = true,
+            ["heightEnd"] = "point",
+        };
         paper = (await bench.Post($"/api/sets/{SetId(paper)}/shots", shot)).Body;
         var kept = paper["sets"]![0]!["shots"]![0]!;
         ((double)kept["tear"]!["x"]!).ShouldBe(-1);
@@ -70,13 +114,34 @@ public class TuningTests
         paper = await bench.Shoot(paper, .3, 0);
         paper = await bench.Shoot(paper, .33, .02);
         paper = await bench.Shoot(paper, 1.1, .4);
-        var sure = (double)paper["advice"]!["ghosts"]!.AsArray().Select(g => (double)g!["mean"]!["x"]!).DefaultIfEmpty(0).First();
+        var sure = (double)
+            paper["advice"]!["ghosts"]!.AsArray().Select(g => (double)g!["mean"]!["x"]!).DefaultIfEmpty(0).First();
         var odd = (string)paper["sets"]![0]!["shots"]![2]!["id"]!;
-        paper = (await bench.Post($"/api/shots/{odd}/marks", new { id = WebBench.NewId(), reason = (string?)null, doubtful = true })).Body;
+        paper = (
+            await bench.Post(
+                $"/api/shots/{odd}/marks",
+                new
+                {
+                    id = WebBench.NewId(),
+                    reason = (string?)null,
+                    doubtful = true,
+                }
+            )
+        ).Body;
         ((bool)paper["sets"]![0]!["shots"]![2]!["doubtful"]!).ShouldBeTrue();
         paper["sets"]![0]!["shots"]![2]!["voidReason"].ShouldBeNull();
         var chance = (double)paper["advice"]!["chance"]!;
-        paper = (await bench.Post($"/api/shots/{odd}/marks", new { id = WebBench.NewId(), reason = (string?)null, doubtful = false })).Body;
+        paper = (
+            await bench.Post(
+                $"/api/shots/{odd}/marks",
+                new
+                {
+                    id = WebBench.NewId(),
+                    reason = (string?)null,
+                    doubtful = false,
+                }
+            )
+        ).Body;
         ((bool)paper["sets"]![0]!["shots"]![2]!["doubtful"]!).ShouldBeFalse();
         ((double)paper["advice"]!["chance"]!).ShouldNotBe(chance);
         sure.ShouldBeLessThan(2);
@@ -90,13 +155,37 @@ public class TuningTests
         paper = await bench.Shoot(paper, .02, .8);
         paper = await bench.Shoot(paper, -.02, .82);
         var first = SetId(paper);
-        paper = (await bench.Post($"/api/papers/{Id(paper)}/sets", new { id = WebBench.NewId(), distance = "3", fletched = false })).Body;
+        paper = (
+            await bench.Post(
+                $"/api/papers/{Id(paper)}/sets",
+                new
+                {
+                    id = WebBench.NewId(),
+                    distance = "3",
+                    fletched = false,
+                }
+            )
+        ).Body;
         paper = await bench.Shoot(paper, .03, .1);
         paper = await bench.Shoot(paper, .00, .12);
         var sets = paper["sets"]!.AsArray().Count;
-        paper = (await bench.Post($"/api/papers/{Id(paper)}/moves", new { id = WebBench.NewId(), adjuster = "restHeight", to = -22, note = "forgot to log", afterSetId = first })).Body;
+        paper = (
+            await bench.Post(
+                $"/api/papers/{Id(paper)}/moves",
+                new
+                {
+                    id = WebBench.NewId(),
+                    adjuster = "restHeight",
+                    to = -22,
+                    note = "forgot to log",
+                    afterSetId = first,
+                }
+            )
+        ).Body;
         paper["sets"]!.AsArray().Count.ShouldBe(sets, "a late entry opens no set");
-        paper["sets"]![0]!["wayBack"]!.AsArray().Single(m => (string)m!["kind"]! == "restHeight")!["to"]!.GetValue<int>().ShouldBe(-2);
+        paper["sets"]![0]!["wayBack"]!.AsArray().Single(m => (string)m!["kind"]! == "restHeight")!["to"]!
+            .GetValue<int>()
+            .ShouldBe(-2);
         paper["sets"]![1]!["wayBack"]!.AsArray().ShouldNotContain(m => (string)m!["kind"]! == "restHeight");
         var learned = await bench.Get($"/api/bows/{WebBench.Brindle}/response");
         var rest = learned["rows"]!.AsArray().Single(r => (string)r!["kind"]! == "restHeight")!;
@@ -112,7 +201,18 @@ public class TuningTests
         var paper = await bench.StartPaper();
         paper = await bench.Shoot(paper, 0, .8);
         var first = SetId(paper);
-        (await bench.Post($"/api/bows/{WebBench.Brindle}/moves", new { id = WebBench.NewId(), adjuster = "restHeight", to = -20, note = "" })).Status.ShouldBe(200);
+        (
+            await bench.Post(
+                $"/api/bows/{WebBench.Brindle}/moves",
+                new
+                {
+                    id = WebBench.NewId(),
+                    adjuster = "restHeight",
+                    to = -20,
+                    note = "",
+                }
+            )
+        ).Status.ShouldBe(200);
         var shot = WebBench.Shot(0, .1);
         paper = (await bench.Post($"/api/sets/{first}/shots", shot.DeepClone())).Body;
         paper = (await bench.Post($"/api/sets/{first}/shots", shot)).Body;
@@ -131,7 +231,19 @@ public class TuningTests
         paper = await bench.Shoot(paper, .8, .02);
         paper = await bench.Shoot(paper, .84, 0);
         var chance = (double)paper["advice"]!["chance"]!;
-        paper = (await bench.Post($"/api/papers/{Id(paper)}/sets", new { id = WebBench.NewId(), distance = "3", fletched = false, purpose = "controlArrow", arrowVersionId = WebBench.IslandVersion })).Body;
+        paper = (
+            await bench.Post(
+                $"/api/papers/{Id(paper)}/sets",
+                new
+                {
+                    id = WebBench.NewId(),
+                    distance = "3",
+                    fletched = false,
+                    purpose = "controlArrow",
+                    arrowVersionId = WebBench.IslandVersion,
+                }
+            )
+        ).Body;
         ((string)paper["next"]!["sentence"]!).ShouldBe("Control arrow: shoot 3 more, touch nothing.");
         foreach (var x in new[] { .02, -.03, .01 })
         {
@@ -142,7 +254,9 @@ public class TuningTests
         var reading = paper["readings"]!.AsArray().Single(r => (string)r!["cause"]! == "arrow")!;
         ((bool)reading["suspected"]!).ShouldBeTrue();
         ((double)paper["advice"]!["chance"]!).ShouldBe(chance, 1e-9);
-        paper["ladder"]!["rungs"]!.AsArray().Single(r => (string)r!["code"]! == "controlArrow")!["outcome"]!.GetValue<string>().ShouldBe("shot");
+        paper["ladder"]!["rungs"]!.AsArray().Single(r => (string)r!["code"]! == "controlArrow")!["outcome"]!
+            .GetValue<string>()
+            .ShouldBe("shot");
     }
 
     [Fact]
@@ -154,7 +268,18 @@ public class TuningTests
         {
             paper = await bench.Shoot(paper, 0, .8);
             paper = await bench.Shoot(paper, .02, .82);
-            paper = (await bench.Post($"/api/papers/{Id(paper)}/moves", new { id = WebBench.NewId(), adjuster = "restHeight", to, note = "" })).Body;
+            paper = (
+                await bench.Post(
+                    $"/api/papers/{Id(paper)}/moves",
+                    new
+                    {
+                        id = WebBench.NewId(),
+                        adjuster = "restHeight",
+                        to,
+                        note = "",
+                    }
+                )
+            ).Body;
         }
 
         paper = await bench.Shoot(paper, 0, .81);
@@ -163,14 +288,37 @@ public class TuningTests
         ((string)paper["next"]!["action"]!).ShouldBe("rung");
         paper["readings"]!.AsArray().ShouldContain(r => (string)r!["cause"]! == "clearance" && (bool)r["suspected"]!);
         var rung = (string)paper["ladder"]!["next"]!;
-        paper = (await bench.Post($"/api/papers/{Id(paper)}/notes", new { id = WebBench.NewId(), rung, outcome = "nothing", note = "three shots with a club arrow" })).Body;
+        paper = (
+            await bench.Post(
+                $"/api/papers/{Id(paper)}/notes",
+                new
+                {
+                    id = WebBench.NewId(),
+                    rung,
+                    outcome = "nothing",
+                    note = "three shots with a club arrow",
+                }
+            )
+        ).Body;
         ((string)paper["ladder"]!["next"]!).ShouldNotBe(rung);
         var note = paper["sets"]!.AsArray()[^1]!["notesAfter"]![0]!;
         ((string)note["rung"]!).ShouldBe(rung);
         var (_, after) = await bench.Send(HttpMethod.Delete, $"/api/papers/{Id(paper)}/notes/{note["id"]}", null);
         ((string)after["ladder"]!["next"]!).ShouldBe(rung, "a note that is taken back is not done");
-        (await bench.Post($"/api/papers/{Id(paper)}/notes", new { id = WebBench.NewId(), note = " " })).Body["errors"]!["note"].ShouldNotBeNull();
-        (await bench.Post($"/api/papers/{Id(paper)}/notes", new { id = WebBench.NewId(), rung, outcome = "perhaps" })).Body["errors"]!["outcome"].ShouldNotBeNull();
+        (await bench.Post($"/api/papers/{Id(paper)}/notes", new { id = WebBench.NewId(), note = " " })).Body["errors"]!
+            ["note"]
+            .ShouldNotBeNull();
+        (
+            await bench.Post(
+                $"/api/papers/{Id(paper)}/notes",
+                new
+                {
+                    id = WebBench.NewId(),
+                    rung,
+                    outcome = "perhaps",
+                }
+            )
+        ).Body["errors"]!["outcome"].ShouldNotBeNull();
     }
 
     [Fact]
@@ -180,8 +328,22 @@ public class TuningTests
         var paper = await bench.StartPaper(kind: "trial");
         paper = await bench.Shoot(paper, .9, 0);
         paper = await bench.Shoot(paper, .95, .02);
-        var other = (await bench.Get($"/api/bows/{WebBench.Brindle}/arrows")).AsArray().Select(a => a!["kept"]).First(k => k is not null && (string)k["id"]! != WebBench.IslandVersion)!;
-        paper = (await bench.Post($"/api/papers/{Id(paper)}/sets", new { id = WebBench.NewId(), distance = "3", fletched = false, arrowVersionId = (string)other["id"]! })).Body;
+        var other = (await bench.Get($"/api/bows/{WebBench.Brindle}/arrows"))
+            .AsArray()
+            .Select(a => a!["kept"])
+            .First(k => k is not null && (string)k["id"]! != WebBench.IslandVersion)!;
+        paper = (
+            await bench.Post(
+                $"/api/papers/{Id(paper)}/sets",
+                new
+                {
+                    id = WebBench.NewId(),
+                    distance = "3",
+                    fletched = false,
+                    arrowVersionId = (string)other["id"]!,
+                }
+            )
+        ).Body;
         paper = await bench.Shoot(paper, .02, 0);
         paper = await bench.Shoot(paper, -.02, .02);
         paper["advice"]!["move"].ShouldBeNull();
@@ -206,7 +368,17 @@ public class TuningTests
         paper = await bench.Shoot(paper, -.33, .02);
         paper = await bench.Shoot(paper, -.28, .01);
         paper["spineCheck"].ShouldBeNull();
-        paper = (await bench.Post($"/api/papers/{Id(paper)}/sets", new { id = WebBench.NewId(), distance = "6", fletched = false })).Body;
+        paper = (
+            await bench.Post(
+                $"/api/papers/{Id(paper)}/sets",
+                new
+                {
+                    id = WebBench.NewId(),
+                    distance = "6",
+                    fletched = false,
+                }
+            )
+        ).Body;
         foreach (var x in new[] { .6, .63, .58 })
         {
             paper = await bench.Shoot(paper, x, 0);
@@ -227,16 +399,37 @@ public class TuningTests
         using var bench = new WebBench();
         var before = await bench.Get($"/api/bows/{WebBench.Brindle}/response");
         ((int)Yoke(before)["settings"]!).ShouldBe(2);
-        await bench.Post($"/api/bows/{WebBench.Brindle}/changes", new { id = WebBench.NewId(), change = "newString", note = "", happenedAt = (DateTimeOffset?)null });
+        await bench.Post(
+            $"/api/bows/{WebBench.Brindle}/changes",
+            new
+            {
+                id = WebBench.NewId(),
+                change = "newString",
+                note = "",
+                happenedAt = (DateTimeOffset?)null,
+            }
+        );
         var proposed = await bench.Get($"/api/bows/{WebBench.Brindle}/response");
         ((string)proposed["proposals"]![0]!["change"]!).ShouldBe("newString");
         var reset = WebBench.NewId();
-        var (status, after) = await bench.Post($"/api/bows/{WebBench.Brindle}/response/resets", new { id = reset, kinds = Array.Empty<string>(), reason = "new string" });
+        var (status, after) = await bench.Post(
+            $"/api/bows/{WebBench.Brindle}/response/resets",
+            new
+            {
+                id = reset,
+                kinds = Array.Empty<string>(),
+                reason = "new string",
+            }
+        );
         status.ShouldBe(200, after.ToJsonString());
         ((int)after["shots"]!).ShouldBe(0);
         after["proposals"]!.AsArray().ShouldBeEmpty();
         ((double)Yoke(after)["now"]!["gain"]!).ShouldBe((double)Yoke(after)["nominal"]!, 1e-9);
-        var (_, again) = await bench.Send(HttpMethod.Delete, $"/api/bows/{WebBench.Brindle}/response/resets/{reset}", null);
+        var (_, again) = await bench.Send(
+            HttpMethod.Delete,
+            $"/api/bows/{WebBench.Brindle}/response/resets/{reset}",
+            null
+        );
         ((int)Yoke(again)["settings"]!).ShouldBe(2);
     }
 
@@ -264,7 +457,10 @@ public class TuningTests
             paper = await bench.Shoot(paper, x, 0, arrow);
         }
 
-        ((string)paper["readings"]!.AsArray().Single(r => (string)r!["cause"]! == "arrow")!["evidence"]!["statement"]!).ShouldBe("Arrow 9 tears apart from the others.");
+        (
+            (string)
+                paper["readings"]!.AsArray().Single(r => (string)r!["cause"]! == "arrow")!["evidence"]!["statement"]!
+        ).ShouldBe("Arrow 9 tears apart from the others.");
     }
 
     [Fact]
@@ -290,7 +486,10 @@ public class TuningTests
         ((string)tray[4]!["nockMark"]!).ShouldBe("step 2 of 3");
         ((string)tray[5]!["paper"]!).ShouldBe("practice only");
         var far = await bench.Get($"/api/dozens/{dozen}/nocks?distance=15");
-        ((string)far["arrows"]![4]!["fletched"]!["state"]!).ShouldBe("untried", "it is verified at every planned distance");
+        ((string)far["arrows"]![4]!["fletched"]!["state"]!).ShouldBe(
+            "untried",
+            "it is verified at every planned distance"
+        );
         var last = (string)view["arrows"]![5]!["shots"]!.AsArray()[^1]!["id"]!;
         var (_, undone) = await bench.Send(HttpMethod.Delete, $"/api/dozens/{dozen}/nocks/{last}", null);
         ((string)undone["arrows"]![5]!["fletched"]!["state"]!).ShouldBe("turnOn");
@@ -304,14 +503,43 @@ public class TuningTests
     public async Task A_nock_shot_names_what_is_wrong(int number, int turn, string right, string field)
     {
         using var bench = new WebBench();
-        var (status, problem) = await bench.Post("/api/dozens/cccccccc-0000-4000-8000-000000000001/nocks", new { id = WebBench.NewId(), number, turn, fletched = false, right, up = "" });
+        var (status, problem) = await bench.Post(
+            "/api/dozens/cccccccc-0000-4000-8000-000000000001/nocks",
+            new
+            {
+                id = WebBench.NewId(),
+                number,
+                turn,
+                fletched = false,
+                right,
+                up = "",
+            }
+        );
         status.ShouldBe(400);
         problem["errors"]![field].ShouldNotBeNull();
     }
 
-    private static async Task<JsonNode> Nock(WebBench bench, string dozen, int number, int turn, bool fletched, string right)
+    private static async Task<JsonNode> Nock(
+        WebBench bench,
+        string dozen,
+        int number,
+        int turn,
+        bool fletched,
+        string right
+    )
     {
-        var (status, view) = await bench.Post($"/api/dozens/{dozen}/nocks", new { id = WebBench.NewId(), number, turn, fletched, right, up = "0" });
+        var (status, view) = await bench.Post(
+            $"/api/dozens/{dozen}/nocks",
+            new
+            {
+                id = WebBench.NewId(),
+                number,
+                turn,
+                fletched,
+                right,
+                up = "0",
+            }
+        );
         status.ShouldBe(200, view.ToJsonString());
         return view;
     }
@@ -327,7 +555,8 @@ public class TuningTests
         return paper;
     }
 
-    private static JsonNode Yoke(JsonNode response) => response["rows"]!.AsArray().Single(r => (string)r!["kind"]! == "yokePair")!;
+    private static JsonNode Yoke(JsonNode response) =>
+        response["rows"]!.AsArray().Single(r => (string)r!["kind"]! == "yokePair")!;
 
     private static string Id(JsonNode paper) => (string)paper["id"]!;
 

@@ -49,9 +49,19 @@ public sealed class WebBench : IDisposable
 
     public async Task<JsonNode> Get(string path) => (await Http.GetFromJsonAsync<JsonNode>(path))!;
 
-    public async Task<(int Status, JsonNode Body)> Send(HttpMethod method, string path, object? body, string? ifMatch = null)
+    public async Task<(int Status, JsonNode Body)> Send(
+        HttpMethod method,
+        string path,
+        object? body,
+        string? ifMatch = null
+    )
     {
-        using var request = new HttpRequestMessage(method, path) { Content = body is string text ? new StringContent(text, System.Text.Encoding.UTF8, "application/json") : JsonContent.Create(body) };
+        using var request = new HttpRequestMessage(method, path)
+        {
+            Content = body is string text
+                ? new StringContent(text, System.Text.Encoding.UTF8, "application/json")
+                : JsonContent.Create(body),
+        };
         if (ifMatch is not null)
         {
             request.Headers.TryAddWithoutValidation("If-Match", ifMatch);
@@ -64,9 +74,29 @@ public sealed class WebBench : IDisposable
     public Task<(int Status, JsonNode Body)> Post(string path, object? body) => Send(HttpMethod.Post, path, body);
 
     /// <summary>Starts a session at 3 yd, bare, for the demo's compound.</summary>
-    public async Task<JsonNode> StartPaper(object? stages = null, string kind = "tune", string bowId = Brindle, string version = IslandVersion, int shotsPerDecision = 2, string? dozenId = null)
+    public async Task<JsonNode> StartPaper(
+        object? stages = null,
+        string kind = "tune",
+        string bowId = Brindle,
+        string version = IslandVersion,
+        int shotsPerDecision = 2,
+        string? dozenId = null
+    )
     {
-        var (status, paper) = await Post("/api/papers", new { id = NewId(), bowId, arrowVersionId = version, stages = stages ?? new[] { new { distance = "3 yd", fletched = false } }, tolerance = (double?)null, kind, shotsPerDecision, dozenId });
+        var (status, paper) = await Post(
+            "/api/papers",
+            new
+            {
+                id = NewId(),
+                bowId,
+                arrowVersionId = version,
+                stages = stages ?? new[] { new { distance = "3 yd", fletched = false } },
+                tolerance = (double?)null,
+                kind,
+                shotsPerDecision,
+                dozenId,
+            }
+        );
         status.ShouldBe(200, paper.ToJsonString());
         return paper;
     }
@@ -79,56 +109,68 @@ public sealed class WebBench : IDisposable
         return (await Post($"/api/sets/{(string)paper["sets"]!.AsArray()[^1]!["id"]!}/shots", shot)).Body;
     }
 
-    public static JsonObject Shot(double right, double up) => new()
-    {
-        ["id"] = NewId(),
-        ["point"] = new JsonObject { ["x"] = 0, ["y"] = 0 },
-        ["tail"] = new JsonObject { ["x"] = right, ["y"] = up },
-        ["typed"] = null,
-        ["side"] = "shootingSide",
-    };
-
-    public static object BowBody(string id, string drawLength = "29", string archerId = Ada) => new
-    {
-        id,
-        archerId,
-        entry = new
+    public static JsonObject Shot(double right, double up) =>
+        new()
         {
-            name = "Test bow",
-            kind = "compound",
-            hand = "right",
-            release = "releaseAid",
-            nominalWeight = "60",
-            measuredWeight = "60,5",
-            drawLength,
-            axleToAxle = "33",
-            braceHeight = "6 1/2",
-            ratedSpeed = "",
-            restType = "launcher",
-            camSystem = "binary",
-            camDraw = "medium",
-            restAhead = "",
-            factorSet = "",
-            stringWeight = "",
-            stringWeightFromTip = "",
-        },
-        adjusters = new[] { new { kind = "restHeight", lower = -20, upper = 20, needsPress = false } },
-    };
+            ["id"] = NewId(),
+            ["point"] = new JsonObject { ["x"] = 0, ["y"] = 0 },
+            ["tail"] = new JsonObject { ["x"] = right, ["y"] = up },
+            ["typed"] = null,
+            ["side"] = "shootingSide",
+        };
 
-    public static JsonObject DraftBody(string cutLength = "28 1/2", string point = "point-pebble-100") => new()
-    {
-        ["name"] = "Test arrow",
-        ["shaftId"] = "shaft-wrackline-340",
-        ["cutLength"] = cutLength,
-        ["insertId"] = "insert-limpet-25",
-        ["pointId"] = point,
-        ["nockId"] = "nock-barnock-5",
-        ["vaneId"] = "vane-sandeel-2",
-        ["vaneCount"] = 3,
-        ["vaneFront"] = "",
-        ["wrapId"] = "wrap-plain-4",
-        ["glue"] = "0",
-    };
+    public static object BowBody(string id, string drawLength = "29", string archerId = Ada) =>
+        new
+        {
+            id,
+            archerId,
+            entry = new
+            {
+                name = "Test bow",
+                kind = "compound",
+                hand = "right",
+                release = "releaseAid",
+                nominalWeight = "60",
+                measuredWeight = "60,5",
+                drawLength,
+                axleToAxle = "33",
+                braceHeight = "6 1/2",
+                ratedSpeed = "",
+                restType = "launcher",
+                camSystem = "binary",
+                camDraw = "medium",
+                restAhead = "",
+                factorSet = "",
+                stringWeight = "",
+                stringWeightFromTip = "",
+            },
+            adjusters = new[]
+            {
+                new
+                {
+                    kind = "restHeight",
+                    lower = -20,
+                    upper = 20,
+                    needsPress = false,
+                },
+            },
+        };
+
+    public static JsonObject DraftBody(string cutLength = "28 1/2", string point = "point-pebble-100") =>
+        new()
+        {
+            ["name"] = "Test arrow",
+            ["shaftId"] = "shaft-wrackline-340",
+            ["cutLength"] = cutLength,
+            ["insertId"] = "insert-limpet-25",
+            ["pointId"] = point,
+            ["nockId"] = "nock-barnock-5",
+            ["vaneId"] = "vane-sandeel-2",
+            ["vaneCount"] = 3,
+            ["vaneFront"] = "",
+            ["wrapId"] = "wrap-plain-4",
+            ["glue"] = "0",
+        };
 
     public static string NewId() => Guid.NewGuid().ToString();
 
@@ -139,8 +181,10 @@ public sealed class WebBench : IDisposable
         Directory.Delete(folder, true);
     }
 
-    private WebApplicationFactory<Program> Build() => new WebApplicationFactory<Program>().WithWebHostBuilder(host => host
-        .UseSetting("data", File)
-        .UseSetting("demo", Demo ? "true" : "false")
-        .UseSetting("clock", "2026-11-23T18:34:00+00:00"));
+    private WebApplicationFactory<Program> Build() =>
+        new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
+            host.UseSetting("data", File)
+                .UseSetting("demo", Demo ? "true" : "false")
+                .UseSetting("clock", "2026-11-23T18:34:00+00:00")
+        );
 }

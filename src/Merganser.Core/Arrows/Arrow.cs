@@ -3,7 +3,9 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
 
-/// <summary>A built arrow with its components' own values, so that a later change in the catalogue leaves it as it was.</summary>
+/// <summary>
+/// A built arrow with its components' own values, so that a later change in the catalogue leaves it as it was.
+/// </summary>
 /// <param name="Shaft">Shaft.</param>
 /// <param name="CutLength">Nock throat to the end of the shaft, point left out (L), inches.</param>
 /// <param name="Insert">Insert, or none.</param>
@@ -15,7 +17,17 @@ namespace Merganser.Core.Arrows;
 /// <param name="Wrap">Wrap, or none.</param>
 /// <param name="Glue">Glue at the vanes, grains.</param>
 public sealed record Arrow(
-    Shaft Shaft, double CutLength, Insert? Insert, Point Point, Nock Nock, Vane? Vane, int VaneCount, double VaneFront, Wrap? Wrap, double Glue)
+    Shaft Shaft,
+    double CutLength,
+    Insert? Insert,
+    Point Point,
+    Nock Nock,
+    Vane? Vane,
+    int VaneCount,
+    double VaneFront,
+    Wrap? Wrap,
+    double Glue
+)
 {
     /// <summary>The shaft tube's own length, inches.</summary>
     public double TubeLength => CutLength - Nock.TubeStart;
@@ -62,13 +74,25 @@ public static class ArrowRanges
 
 /// <summary>An arrow as typed, with its components already looked up.</summary>
 public sealed record ArrowEntry(
-    Shaft? Shaft, string? CutLength, Insert? Insert, Point? Point, Nock? Nock, Vane? Vane, int VaneCount, string? VaneFront, Wrap? Wrap, string? Glue,
-    int InsertBroken = 0, int PointBroken = 0)
+    Shaft? Shaft,
+    string? CutLength,
+    Insert? Insert,
+    Point? Point,
+    Nock? Nock,
+    Vane? Vane,
+    int VaneCount,
+    string? VaneFront,
+    Wrap? Wrap,
+    string? Glue,
+    int InsertBroken = 0,
+    int PointBroken = 0
+)
 {
     private const double UsualVaneGap = 1.0;
 
     /// <summary>Reads and checks the build.</summary>
-    /// <exception cref="RefusedException">A part is missing, a text cannot be read, or the geometry is impossible.</exception>
+    /// <exception cref="RefusedException">A part is missing, a text cannot be read, or the geometry is
+    /// impossible.</exception>
     public Arrow Read()
     {
         var fields = new FieldReader();
@@ -80,23 +104,53 @@ public sealed record ArrowEntry(
         var length = fields.Required("cutLength", CutLength, Quantity.Length, ArrowRanges.CutLength);
         var front = fields.Optional("vaneFront", VaneFront, Quantity.Length, ArrowRanges.VaneFront);
         var glue = fields.Optional("glue", Glue, Quantity.Weight, ArrowRanges.Glue);
-        var insert = Insert is null ? null : Insert with { Grains = Broken("insertBroken", Insert.Weight, Insert.BreakOff, Insert.BreakOffSteps, InsertBroken), MeasuredGrains = null };
-        var point = Point is null ? null : Point with { Grains = Broken("pointBroken", Point.Weight, Point.BreakOff, Point.BreakOffSteps, PointBroken), MeasuredGrains = null };
+        var insert = Insert is null
+            ? null
+            : Insert with
+            {
+                Grains = Broken("insertBroken", Insert.Weight, Insert.BreakOff, Insert.BreakOffSteps, InsertBroken),
+                MeasuredGrains = null,
+            };
+        var point = Point is null
+            ? null
+            : Point with
+            {
+                Grains = Broken("pointBroken", Point.Weight, Point.BreakOff, Point.BreakOffSteps, PointBroken),
+                MeasuredGrains = null,
+            };
         var start = Nock?.TubeStart ?? 0;
         var vaneFront = front?.Value ?? start + UsualVaneGap + (Vane?.Length ?? 0);
         if (length is not null && Shaft is not null)
         {
-            fields.Check(length.Value - start <= Shaft.MaxLength, "cutLength", "too-long",
-                new ShaftSoldAt(Measure.Inches(Shaft.MaxLength), Measure.Inches(Shaft.MaxLength + start)));
+            fields.Check(
+                length.Value - start <= Shaft.MaxLength,
+                "cutLength",
+                "too-long",
+                new ShaftSoldAt(Measure.Inches(Shaft.MaxLength), Measure.Inches(Shaft.MaxLength + start))
+            );
             fields.Check((Insert?.Length ?? 0) < length.Value - start, "insert", "geometry", ArrowSays.InsertTooLong);
             fields.Check(vaneFront < length.Value, "vaneFront", "geometry", ArrowSays.VanesAheadOfEnd);
         }
 
-        fields.Check(vaneFront - (Vane?.Length ?? 0) >= start, "vaneFront", "geometry",
-            new VanesBehindShaft(Measure.Inches(start + (Vane?.Length ?? 0))));
+        fields.Check(
+            vaneFront - (Vane?.Length ?? 0) >= start,
+            "vaneFront",
+            "geometry",
+            new VanesBehindShaft(Measure.Inches(start + (Vane?.Length ?? 0)))
+        );
         fields.ThrowIfAny();
-        return new Arrow(Shaft!, length!.Value, InsertBroken > 0 ? insert : Insert, PointBroken > 0 ? point! : Point!, Nock!, Vane, Vane is null ? 0 : VaneCount, vaneFront, Wrap,
-            glue?.Value ?? (Vane?.Glue ?? 0) * VaneCount);
+        return new Arrow(
+            Shaft!,
+            length!.Value,
+            InsertBroken > 0 ? insert : Insert,
+            PointBroken > 0 ? point! : Point!,
+            Nock!,
+            Vane,
+            Vane is null ? 0 : VaneCount,
+            vaneFront,
+            Wrap,
+            glue?.Value ?? (Vane?.Glue ?? 0) * VaneCount
+        );
 
         double Broken(string field, double whole, double step, int steps, int broken)
         {

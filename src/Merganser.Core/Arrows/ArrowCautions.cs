@@ -6,7 +6,9 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
 
-/// <summary>Cautions that stand beside the arrow, the most serious first. Limits are common practice, no source.</summary>
+/// <summary>
+/// Cautions that stand beside the arrow, the most serious first. Limits are common practice, no source.
+/// </summary>
 public static class ArrowCautions
 {
     /// <summary>Least grains per pound before a bow is at risk.</summary>
@@ -31,14 +33,18 @@ public static class ArrowCautions
         }
         else if (n.ToSpare < LeastToSpare)
         {
-            cautions.Add(new Caution(Short, new EndsCloseToRest(spare, Measure.Ruled(LeastToSpare)), false, "cutLength"));
+            cautions.Add(
+                new Caution(Short, new EndsCloseToRest(spare, Measure.Ruled(LeastToSpare)), false, "cutLength")
+            );
         }
 
         if (n.GrainsPerPound < LeastGrainsPerPound)
         {
             var light = new TooLight(
-                new Measure(n.GrainsPerPound, Unit.GrainPerPound, 2), new Measure(LeastGrainsPerPound, Unit.GrainPerPound, 0),
-                n.Bow.Kind != BowKind.Compound);
+                new Measure(n.GrainsPerPound, Unit.GrainPerPound, 2),
+                new Measure(LeastGrainsPerPound, Unit.GrainPerPound, 0),
+                n.Bow.Kind != BowKind.Compound
+            );
             cautions.Add(new Caution(Light, light, false, "point"));
         }
 
@@ -68,14 +74,34 @@ public static class ArrowNext
     }
 
     /// <summary>The caution's cure is what is next, not the keeping and cutting of an arrow that has one.</summary>
-    private static Next Cure(ArrowNumbers n, Caution caution) => caution.Code switch
-    {
-        ArrowCautions.Light =>
-            new Next(ArrowSays.TooLightForBow, caution.Text, "tryPoint", ArrowSays.PickAPoint, ArrowSays.PickAShaft, "tryShaft"),
-        ArrowCautions.Short =>
-            new Next(new AtLeastLong(Least(n), true), caution.Text, "fixLength", ArrowSays.GoToTheLength, ArrowSays.KeepAllTheSame, "keep"),
-        _ => new Next(ArrowSays.StifferForFixedHead, caution.Text, "tryShaft", ArrowSays.PickAShaft, ArrowSays.KeepAllTheSame, "keep"),
-    };
+    private static Next Cure(ArrowNumbers n, Caution caution) =>
+        caution.Code switch
+        {
+            ArrowCautions.Light => new Next(
+                ArrowSays.TooLightForBow,
+                caution.Text,
+                "tryPoint",
+                ArrowSays.PickAPoint,
+                ArrowSays.PickAShaft,
+                "tryShaft"
+            ),
+            ArrowCautions.Short => new Next(
+                new AtLeastLong(Least(n), true),
+                caution.Text,
+                "fixLength",
+                ArrowSays.GoToTheLength,
+                ArrowSays.KeepAllTheSame,
+                "keep"
+            ),
+            _ => new Next(
+                ArrowSays.StifferForFixedHead,
+                caution.Text,
+                "tryShaft",
+                ArrowSays.PickAShaft,
+                ArrowSays.KeepAllTheSame,
+                "keep"
+            ),
+        };
 
     private static Next ByFit(ArrowNumbers n)
     {
@@ -84,11 +110,24 @@ public static class ArrowNext
             case FitBand.Weak or FitBand.BorderlineWeak:
                 return TryShaft(new ReadsWeak(n.Fit.Band), ArrowSays.OrShorterOrLighter);
             case FitBand.Stiff:
-                return TryShaft(ArrowSays.ReadsStiff, n.Fit.Ratio > FarTooStiff ? ArrowSays.FarTooStiff : ArrowSays.LittleStiff);
+                return TryShaft(
+                    ArrowSays.ReadsStiff,
+                    n.Fit.Ratio > FarTooStiff ? ArrowSays.FarTooStiff : ArrowSays.LittleStiff
+                );
             default:
-                var reason = n.Arrow.TubeLength < n.Arrow.Shaft.MaxLength ? ArrowSays.CutIsNotUndoneLonger : ArrowSays.CutIsNotUndone;
+                var reason =
+                    n.Arrow.TubeLength < n.Arrow.Shaft.MaxLength
+                        ? ArrowSays.CutIsNotUndoneLonger
+                        : ArrowSays.CutIsNotUndone;
                 var sentence = new KeepThenCut(Measure.Inches(n.Arrow.CutLength));
-                return new Next(sentence, reason, "keep", ArrowSays.KeepThisArrow, ArrowSays.ShootThroughPaper, "paper");
+                return new Next(
+                    sentence,
+                    reason,
+                    "keep",
+                    ArrowSays.KeepThisArrow,
+                    ArrowSays.ShootThroughPaper,
+                    "paper"
+                );
         }
     }
 

@@ -141,13 +141,39 @@ public sealed record IdOfAnother(string Id, ComponentClass Class) : ArrowMessage
 public sealed record ComponentFieldName(ComponentClass Class, string Field) : ArrowMessage;
 
 /// <summary>The parts of an arrow, in the order in which they are listed.</summary>
-public enum ArrowPart { Shaft, CutLength, Insert, Point, Nock, Vanes, Wrap, Glue }
+public enum ArrowPart
+{
+    Shaft,
+    CutLength,
+    Insert,
+    Point,
+    Nock,
+    Vanes,
+    Wrap,
+    Glue,
+}
 
 /// <summary>Schools of arrow weight.</summary>
-public enum WeightKind { Light, Middle, Heavy }
+public enum WeightKind
+{
+    Light,
+    Middle,
+    Heavy,
+}
 
 /// <summary>Rules of thumb.</summary>
-public enum RuleKind { IndoorFoc, OutdoorFoc, FieldFoc, HuntingFoc, SmallGame, MediumGame, LargeGame, Toughest, Momentum }
+public enum RuleKind
+{
+    IndoorFoc,
+    OutdoorFoc,
+    FieldFoc,
+    HuntingFoc,
+    SmallGame,
+    MediumGame,
+    LargeGame,
+    Toughest,
+    Momentum,
+}
 
 /// <summary>What is said of an arrow without any quantity.</summary>
 public enum ArrowSays

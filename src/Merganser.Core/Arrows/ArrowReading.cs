@@ -13,7 +13,14 @@ namespace Merganser.Core.Arrows;
 /// <param name="Words">Verdict in words.</param>
 /// <param name="Band">The band of R itself.</param>
 /// <param name="OpenedRatio">R of the opened state.</param>
-public sealed record FitReading(double Ratio, double Low, double High, Message Words, FitBand Band, double? OpenedRatio);
+public sealed record FitReading(
+    double Ratio,
+    double Low,
+    double High,
+    Message Words,
+    FitBand Band,
+    double? OpenedRatio
+);
 
 /// <summary>Places to draw, inches from the nock throat.</summary>
 /// <param name="BalancePoint">Balance point.</param>
@@ -22,11 +29,24 @@ public sealed record FitReading(double Ratio, double Low, double High, Message W
 /// <param name="RestAtFullDraw">The rest at full draw.</param>
 /// <param name="ToSpare">Shaft ahead of the rest at full draw.</param>
 /// <param name="VaneFront">Front edge of the vanes.</param>
-public sealed record ArrowPlaces(double BalancePoint, double HalfLength, double Gap, double RestAtFullDraw, double ToSpare, double VaneFront);
+public sealed record ArrowPlaces(
+    double BalancePoint,
+    double HalfLength,
+    double Gap,
+    double RestAtFullDraw,
+    double ToSpare,
+    double VaneFront
+);
 
 /// <summary>Everything the bench shows about an arrow on a bow.</summary>
 public sealed record ArrowReading(
-    IReadOnlyList<Figure> Figures, FitReading Fit, IReadOnlyList<Caution> Cautions, ArrowPlaces Places, IReadOnlyList<PlacedMass> Masses, Next Next)
+    IReadOnlyList<Figure> Figures,
+    FitReading Fit,
+    IReadOnlyList<Caution> Cautions,
+    ArrowPlaces Places,
+    IReadOnlyList<PlacedMass> Masses,
+    Next Next
+)
 {
     /// <summary>True when some caution refuses the arrow.</summary>
     public bool Refused => Cautions.Any(c => c.Refused);
@@ -40,13 +60,28 @@ public sealed record ArrowReading(
         var numbers = new ArrowNumbers(bow, arrow);
         var before = opened is null ? null : new ArrowNumbers(bow, opened);
         var earlier = before is null ? [] : ArrowFigures.All(before);
-        var figures = ArrowFigures.All(numbers)
+        var figures = ArrowFigures
+            .All(numbers)
             .Select(f => f.Since(earlier.FirstOrDefault(e => e.Name == f.Name)))
             .ToArray();
-        var fit = new FitReading(numbers.Fit.Ratio, numbers.Fit.Low, numbers.Fit.High, numbers.Fit.Words, numbers.Fit.Band, before?.Fit.Ratio);
+        var fit = new FitReading(
+            numbers.Fit.Ratio,
+            numbers.Fit.Low,
+            numbers.Fit.High,
+            numbers.Fit.Words,
+            numbers.Fit.Band,
+            before?.Fit.Ratio
+        );
         var cautions = ArrowCautions.Of(numbers);
         var half = arrow.CutLength / 2;
-        var places = new ArrowPlaces(numbers.Balance.Point, half, numbers.Balance.Point - half, bow.RestAtFullDraw, numbers.ToSpare, arrow.VaneFront);
+        var places = new ArrowPlaces(
+            numbers.Balance.Point,
+            half,
+            numbers.Balance.Point - half,
+            bow.RestAtFullDraw,
+            numbers.ToSpare,
+            arrow.VaneFront
+        );
         return new ArrowReading(figures, fit, cautions, places, arrow.Masses(), ArrowNext.Of(numbers, cautions));
     }
 }
@@ -63,7 +98,14 @@ public sealed class ArrowNumbers
         LoadShare = NeededSpine.LoadShare(arrow.FrontGrains, arrow.ShaftGrains, Balance.Grains);
         EffectiveWeight = bow.DrawWeight * Factor.Factor;
         Needed = NeededSpine.Of(EffectiveWeight, arrow.CutLength, LoadShare);
-        Fit = SpineFit.Of(Needed, arrow.Shaft.SpineInUse, arrow.CutLength, bow.DrawWeight, bow.MeasuredWeight is not null, Factor.ModelSpread);
+        Fit = SpineFit.Of(
+            Needed,
+            arrow.Shaft.SpineInUse,
+            arrow.CutLength,
+            bow.DrawWeight,
+            bow.MeasuredWeight is not null,
+            Factor.ModelSpread
+        );
         Launch = LaunchSpeed.Of(bow, Balance.Grains);
     }
 
@@ -88,6 +130,8 @@ public sealed class ArrowNumbers
     /// <summary>Grains per pound of draw weight.</summary>
     public double GrainsPerPound => Balance.Grains / Bow.DrawWeight;
 
-    /// <summary>Shaft ahead of the rest at full draw: L − (AMO draw − 1.75 in) − the rest's place ahead of the pivot.</summary>
+    /// <summary>
+    /// Shaft ahead of the rest at full draw: L − (AMO draw − 1.75 in) − the rest's place ahead of the pivot.
+    /// </summary>
     public double ToSpare => Arrow.CutLength - Bow.RestAtFullDraw;
 }

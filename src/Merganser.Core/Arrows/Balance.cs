@@ -42,7 +42,9 @@ public sealed class Balance
     /// <summary>FOC in per cent.</summary>
     public double FrontOfCenter => 100 * ((Point / length) - 0.5);
 
-    /// <summary>∂FOC/∂mᵢ in % per grain for a mass at the given place. For a tolerance only; a what-if uses the exact form.</summary>
+    /// <summary>
+    /// ∂FOC/∂mᵢ in % per grain for a mass at the given place. For a tolerance only; a what-if uses the exact form.
+    /// </summary>
     public double FrontOfCenterPerGrain(double position) => 100 * (position - Point) / (Grains * length);
 
     /// <summary>dFOC/dL in % per inch when the shaft is cut at the front: front masses move with the end.</summary>
@@ -57,7 +59,8 @@ public sealed class Balance
     /// <summary>The mass that one component must have for a wanted FOC, all else unchanged.</summary>
     /// <param name="name">The component, by its name in the list.</param>
     /// <param name="wantedPercent">Wanted FOC in per cent.</param>
-    /// <exception cref="RefusedException">No such mass exists: the component lies behind the wanted balance point, or the mass would be negative.</exception>
+    /// <exception cref="RefusedException">No such mass exists: the component lies behind the wanted balance point, or
+    /// the mass would be negative.</exception>
     public double GrainsFor(string name, double wantedPercent)
     {
         var part = masses.First(m => m.Name == name);

@@ -6,7 +6,12 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
 
-public enum ComponentFieldKind { Text, Number, Choice }
+public enum ComponentFieldKind
+{
+    Text,
+    Number,
+    Choice,
+}
 
 /// <summary>One field of a component: the column of a table, the field of a form.</summary>
 /// <param name="Class">Of which class.</param>
@@ -16,7 +21,15 @@ public enum ComponentFieldKind { Text, Number, Choice }
 /// <param name="Range">What a number may be.</param>
 /// <param name="Required">True when it may not be empty.</param>
 /// <param name="Choices">The words of a choice.</param>
-public sealed record ComponentField([property: JsonIgnore] ComponentClass Class, string Name, ComponentFieldKind Kind, Quantity Quantity, AllowedRange Range, bool Required, IReadOnlyList<string> Choices)
+public sealed record ComponentField(
+    [property: JsonIgnore] ComponentClass Class,
+    string Name,
+    ComponentFieldKind Kind,
+    Quantity Quantity,
+    AllowedRange Range,
+    bool Required,
+    IReadOnlyList<string> Choices
+)
 {
     /// <summary>Its words.</summary>
     public Message Label => new ComponentFieldName(Class, Name);
@@ -45,52 +58,96 @@ public static class ComponentTable
     private static readonly AllowedRange Gave = new(0.05, 4, Unit.Inch, Why.WhatTheMiddleGave);
     private static readonly AllowedRange Wraps = new(0.5, 14, Unit.Inch, Why.WrapLength);
 
-    private static readonly Dictionary<ComponentClass, IReadOnlyList<ComponentField>> Tables = Enum.GetValues<ComponentClass>().ToDictionary(k => k, k => (IReadOnlyList<ComponentField>)[.. Table(k).Select(f => f with { Class = k })]);
-    private static readonly Dictionary<ComponentClass, Dictionary<string, ComponentField>> ByName = Tables.ToDictionary(t => t.Key, t => t.Value.ToDictionary(f => f.Name));
+    private static readonly Dictionary<ComponentClass, IReadOnlyList<ComponentField>> Tables =
+        Enum.GetValues<ComponentClass>()
+            .ToDictionary(k => k, k => (IReadOnlyList<ComponentField>)[.. Table(k).Select(f => f with { Class = k })]);
+    private static readonly Dictionary<ComponentClass, Dictionary<string, ComponentField>> ByName = Tables.ToDictionary(
+        t => t.Key,
+        t => t.Value.ToDictionary(f => f.Name)
+    );
 
     /// <summary>The fields of a class, in the order of its table.</summary>
     public static IReadOnlyList<ComponentField> Fields(ComponentClass kind) => Tables[kind];
 
-    private static IReadOnlyList<ComponentField> Table(ComponentClass kind) => kind switch
-    {
-        ComponentClass.Shaft =>
-        [
-            Text("maker"), Text("name"), Optional("tubeCode"), Number("spine", Quantity.Length, Spine), Number("grainsPerInch", Quantity.Number, PerInch),
-            Number("outerDiameter", Quantity.Length, Diameter), Number("innerDiameter", Quantity.Length, Inner), Number("maxLength", Quantity.Length, Sold, true),
-            Number("straightness", Quantity.Length, Small), Number("weightTolerance", Quantity.Weight, Light), Text("material"),
-            Number("measuredDeflection", Quantity.Length, Gave), Number("measuredSpan", Quantity.Length, Span),
-            Number("measuredLoad", Quantity.DrawWeight, Load), Number("measuredGrainsPerInch", Quantity.Number, PerInch),
-        ],
-        ComponentClass.Insert =>
-        [
-            Text("maker"), Text("name"), Number("grains", Quantity.Weight, Grains, true), Number("length", Quantity.Length, Short, true), Number("centreAhead", Quantity.Length, Ahead, true),
-            Number("breakOff", Quantity.Weight, Light), Number("breakOffSteps", Quantity.Number, Count), Number("measuredGrains", Quantity.Weight, Grains),
-        ],
-        ComponentClass.Point =>
-        [
-            Text("maker"), Text("name"), Choice<PointKind>("kind"), Number("grains", Quantity.Weight, Grains, true), Number("length", Quantity.Length, Short, true),
-            Number("centreAhead", Quantity.Length, Ahead, true), Number("blades", Quantity.Number, Count), Number("breakOff", Quantity.Weight, Light),
-            Number("breakOffSteps", Quantity.Number, Count), Number("measuredGrains", Quantity.Weight, Grains),
-        ],
-        ComponentClass.Nock =>
-        [
-            Text("maker"), Text("name"), Choice<NockKind>("kind"), Number("grains", Quantity.Weight, Light, true), Number("tubeStart", Quantity.Length, Short, true),
-            Number("centre", Quantity.Length, Short, true), Number("measuredGrains", Quantity.Weight, Light),
-        ],
-        ComponentClass.Vane =>
-        [
-            Text("maker"), Text("name"), Number("grains", Quantity.Weight, Light, true), Number("length", Quantity.Length, Short, true), Number("height", Quantity.Length, Short, true),
-            Choice<VaneSetting>("setting"), Number("glue", Quantity.Weight, Light), Number("measuredGrains", Quantity.Weight, Light),
-        ],
-        _ =>
-        [
-            Text("maker"), Text("name"), Number("grains", Quantity.Weight, Light, true), Number("length", Quantity.Length, Wraps, true),
-            Number("measuredGrains", Quantity.Weight, Light),
-        ],
-    };
+    private static IReadOnlyList<ComponentField> Table(ComponentClass kind) =>
+        kind switch
+        {
+            ComponentClass.Shaft =>
+            [
+                Text("maker"),
+                Text("name"),
+                Optional("tubeCode"),
+                Number("spine", Quantity.Length, Spine),
+                Number("grainsPerInch", Quantity.Number, PerInch),
+                Number("outerDiameter", Quantity.Length, Diameter),
+                Number("innerDiameter", Quantity.Length, Inner),
+                Number("maxLength", Quantity.Length, Sold, true),
+                Number("straightness", Quantity.Length, Small),
+                Number("weightTolerance", Quantity.Weight, Light),
+                Text("material"),
+                Number("measuredDeflection", Quantity.Length, Gave),
+                Number("measuredSpan", Quantity.Length, Span),
+                Number("measuredLoad", Quantity.DrawWeight, Load),
+                Number("measuredGrainsPerInch", Quantity.Number, PerInch),
+            ],
+            ComponentClass.Insert =>
+            [
+                Text("maker"),
+                Text("name"),
+                Number("grains", Quantity.Weight, Grains, true),
+                Number("length", Quantity.Length, Short, true),
+                Number("centreAhead", Quantity.Length, Ahead, true),
+                Number("breakOff", Quantity.Weight, Light),
+                Number("breakOffSteps", Quantity.Number, Count),
+                Number("measuredGrains", Quantity.Weight, Grains),
+            ],
+            ComponentClass.Point =>
+            [
+                Text("maker"),
+                Text("name"),
+                Choice<PointKind>("kind"),
+                Number("grains", Quantity.Weight, Grains, true),
+                Number("length", Quantity.Length, Short, true),
+                Number("centreAhead", Quantity.Length, Ahead, true),
+                Number("blades", Quantity.Number, Count),
+                Number("breakOff", Quantity.Weight, Light),
+                Number("breakOffSteps", Quantity.Number, Count),
+                Number("measuredGrains", Quantity.Weight, Grains),
+            ],
+            ComponentClass.Nock =>
+            [
+                Text("maker"),
+                Text("name"),
+                Choice<NockKind>("kind"),
+                Number("grains", Quantity.Weight, Light, true),
+                Number("tubeStart", Quantity.Length, Short, true),
+                Number("centre", Quantity.Length, Short, true),
+                Number("measuredGrains", Quantity.Weight, Light),
+            ],
+            ComponentClass.Vane =>
+            [
+                Text("maker"),
+                Text("name"),
+                Number("grains", Quantity.Weight, Light, true),
+                Number("length", Quantity.Length, Short, true),
+                Number("height", Quantity.Length, Short, true),
+                Choice<VaneSetting>("setting"),
+                Number("glue", Quantity.Weight, Light),
+                Number("measuredGrains", Quantity.Weight, Light),
+            ],
+            _ =>
+            [
+                Text("maker"),
+                Text("name"),
+                Number("grains", Quantity.Weight, Light, true),
+                Number("length", Quantity.Length, Wraps, true),
+                Number("measuredGrains", Quantity.Weight, Light),
+            ],
+        };
 
     /// <summary>Reads a part from its typed fields.</summary>
-    /// <exception cref="RefusedException">A field cannot be read, is missing or out of range; each is named.</exception>
+    /// <exception cref="RefusedException">A field cannot be read, is missing or out of range; each is
+    /// named.</exception>
     public static IComponent Read(ComponentClass kind, IReadOnlyDictionary<string, string?> typed)
     {
         var reader = new FieldReader();
@@ -100,10 +157,47 @@ public static class ComponentTable
         IComponent? part = kind switch
         {
             ComponentClass.Shaft => ReadShaft(maker, name),
-            ComponentClass.Insert => new Insert(maker, name, Value("grains"), Value("length"), Value("centreAhead"), Value("breakOff"), Whole("breakOffSteps"), Maybe("measuredGrains")),
-            ComponentClass.Point => new Point(maker, name, Pick<PointKind>("kind"), Value("grains"), Value("length"), Value("centreAhead"), Whole("blades"), Value("breakOff"), Whole("breakOffSteps"), Maybe("measuredGrains")),
-            ComponentClass.Nock => new Nock(maker, name, Value("grains"), Value("tubeStart"), Value("centre"), Pick<NockKind>("kind"), Maybe("measuredGrains")),
-            ComponentClass.Vane => new Vane(maker, name, Value("grains"), Value("length"), Value("height"), Pick<VaneSetting>("setting"), Value("glue"), Maybe("measuredGrains")),
+            ComponentClass.Insert => new Insert(
+                maker,
+                name,
+                Value("grains"),
+                Value("length"),
+                Value("centreAhead"),
+                Value("breakOff"),
+                Whole("breakOffSteps"),
+                Maybe("measuredGrains")
+            ),
+            ComponentClass.Point => new Point(
+                maker,
+                name,
+                Pick<PointKind>("kind"),
+                Value("grains"),
+                Value("length"),
+                Value("centreAhead"),
+                Whole("blades"),
+                Value("breakOff"),
+                Whole("breakOffSteps"),
+                Maybe("measuredGrains")
+            ),
+            ComponentClass.Nock => new Nock(
+                maker,
+                name,
+                Value("grains"),
+                Value("tubeStart"),
+                Value("centre"),
+                Pick<NockKind>("kind"),
+                Maybe("measuredGrains")
+            ),
+            ComponentClass.Vane => new Vane(
+                maker,
+                name,
+                Value("grains"),
+                Value("length"),
+                Value("height"),
+                Pick<VaneSetting>("setting"),
+                Value("glue"),
+                Maybe("measuredGrains")
+            ),
             _ => new Wrap(maker, name, Value("grains"), Value("length"), Maybe("measuredGrains")),
         };
         reader.ThrowIfAny();
@@ -134,10 +228,30 @@ public static class ComponentTable
             var inner = Maybe("innerDiameter") ?? tube?.InnerDiameter ?? 0;
             reader.Check(outer is null || inner < outer, "innerDiameter", "geometry", ArrowSays.InnerNotSmaller);
             var deflection = Maybe("measuredDeflection");
-            double? measured = deflection is null ? null : StaticSpine.FromMeasured(deflection.Value, Maybe("measuredSpan") ?? StaticSpine.AstmSpan, Maybe("measuredLoad") ?? StaticSpine.AstmLoad);
+            double? measured = deflection is null
+                ? null
+                : StaticSpine.FromMeasured(
+                    deflection.Value,
+                    Maybe("measuredSpan") ?? StaticSpine.AstmSpan,
+                    Maybe("measuredLoad") ?? StaticSpine.AstmLoad
+                );
             var length = Value("maxLength");
             var material = Words("material");
-            return new Shaft(by, called, spine ?? 0, perInch ?? 0, outer ?? 0, length, material, inner, Value("straightness"), Value("weightTolerance"), string.IsNullOrEmpty(code) ? null : code, measured, Maybe("measuredGrainsPerInch"));
+            return new Shaft(
+                by,
+                called,
+                spine ?? 0,
+                perInch ?? 0,
+                outer ?? 0,
+                length,
+                material,
+                inner,
+                Value("straightness"),
+                Value("weightTolerance"),
+                string.IsNullOrEmpty(code) ? null : code,
+                measured,
+                Maybe("measuredGrainsPerInch")
+            );
         }
 
         string Words(string field)
@@ -151,7 +265,9 @@ public static class ComponentTable
         {
             var text = typed.GetValueOrDefault(field);
             var spec = known[field];
-            return spec.Required ? reader.Required(field, text, spec.Quantity, spec.Range)?.Value : reader.Optional(field, text, spec.Quantity, spec.Range)?.Value;
+            return spec.Required
+                ? reader.Required(field, text, spec.Quantity, spec.Range)?.Value
+                : reader.Optional(field, text, spec.Quantity, spec.Range)?.Value;
         }
 
         double Value(string field) => Maybe(field) ?? 0;
@@ -163,7 +279,8 @@ public static class ComponentTable
             return (int)value;
         }
 
-        T Pick<T>(string field) where T : struct, Enum
+        T Pick<T>(string field)
+            where T : struct, Enum
         {
             var text = typed.GetValueOrDefault(field)?.Trim() ?? "";
             var found = Enum.TryParse<T>(text, true, out var value) && Enum.IsDefined(value) && !char.IsDigit(text[0]);
@@ -173,39 +290,109 @@ public static class ComponentTable
     }
 
     /// <summary>The typed fields of a part: what <see cref="Read"/> reads back as the same part.</summary>
-    public static IReadOnlyDictionary<string, string> Write(IComponent part) => part switch
-    {
-        Shaft s => Texts(("maker", s.Maker), ("name", s.Name), ("tubeCode", s.TubeCode ?? ""), ("spine", Exact(s.Spine)), ("grainsPerInch", Exact(s.GrainsPerInch)), ("outerDiameter", Exact(s.OuterDiameter)),
-            ("innerDiameter", Some(s.InnerDiameter)), ("maxLength", Exact(s.MaxLength)), ("straightness", Some(s.Straightness)), ("weightTolerance", Some(s.WeightTolerance)), ("material", s.Material),
-            ("measuredDeflection", Exact(s.MeasuredSpine)), ("measuredSpan", ""), ("measuredLoad", ""), ("measuredGrainsPerInch", Exact(s.MeasuredGrainsPerInch))),
-        Insert i => Texts(("maker", i.Maker), ("name", i.Name), ("grains", Exact(i.Grains)), ("length", Exact(i.Length)), ("centreAhead", Exact(i.CentreAhead)), ("breakOff", Some(i.BreakOff)), ("breakOffSteps", Some(i.BreakOffSteps)), ("measuredGrains", Exact(i.MeasuredGrains))),
-        Point p => Texts(("maker", p.Maker), ("name", p.Name), ("kind", Word(p.Kind)), ("grains", Exact(p.Grains)), ("length", Exact(p.Length)), ("centreAhead", Exact(p.CentreAhead)), ("blades", Some(p.Blades)), ("breakOff", Some(p.BreakOff)),
-            ("breakOffSteps", Some(p.BreakOffSteps)), ("measuredGrains", Exact(p.MeasuredGrains))),
-        Nock n => Texts(("maker", n.Maker), ("name", n.Name), ("kind", Word(n.Kind)), ("grains", Exact(n.Grains)), ("tubeStart", Exact(n.TubeStart)), ("centre", Exact(n.Centre)), ("measuredGrains", Exact(n.MeasuredGrains))),
-        Vane v => Texts(("maker", v.Maker), ("name", v.Name), ("grains", Exact(v.Grains)), ("length", Exact(v.Length)), ("height", Exact(v.Height)), ("setting", Word(v.Setting)), ("glue", Some(v.Glue)), ("measuredGrains", Exact(v.MeasuredGrains))),
-        Wrap w => Texts(("maker", w.Maker), ("name", w.Name), ("grains", Exact(w.Grains)), ("length", Exact(w.Length)), ("measuredGrains", Exact(w.MeasuredGrains))),
-        _ => throw new ArgumentOutOfRangeException(nameof(part)),
-    };
+    public static IReadOnlyDictionary<string, string> Write(IComponent part) =>
+        part switch
+        {
+            Shaft s => Texts(
+                ("maker", s.Maker),
+                ("name", s.Name),
+                ("tubeCode", s.TubeCode ?? ""),
+                ("spine", Exact(s.Spine)),
+                ("grainsPerInch", Exact(s.GrainsPerInch)),
+                ("outerDiameter", Exact(s.OuterDiameter)),
+                ("innerDiameter", Some(s.InnerDiameter)),
+                ("maxLength", Exact(s.MaxLength)),
+                ("straightness", Some(s.Straightness)),
+                ("weightTolerance", Some(s.WeightTolerance)),
+                ("material", s.Material),
+                ("measuredDeflection", Exact(s.MeasuredSpine)),
+                ("measuredSpan", ""),
+                ("measuredLoad", ""),
+                ("measuredGrainsPerInch", Exact(s.MeasuredGrainsPerInch))
+            ),
+            Insert i => Texts(
+                ("maker", i.Maker),
+                ("name", i.Name),
+                ("grains", Exact(i.Grains)),
+                ("length", Exact(i.Length)),
+                ("centreAhead", Exact(i.CentreAhead)),
+                ("breakOff", Some(i.BreakOff)),
+                ("breakOffSteps", Some(i.BreakOffSteps)),
+                ("measuredGrains", Exact(i.MeasuredGrains))
+            ),
+            Point p => Texts(
+                ("maker", p.Maker),
+                ("name", p.Name),
+                ("kind", Word(p.Kind)),
+                ("grains", Exact(p.Grains)),
+                ("length", Exact(p.Length)),
+                ("centreAhead", Exact(p.CentreAhead)),
+                ("blades", Some(p.Blades)),
+                ("breakOff", Some(p.BreakOff)),
+                ("breakOffSteps", Some(p.BreakOffSteps)),
+                ("measuredGrains", Exact(p.MeasuredGrains))
+            ),
+            Nock n => Texts(
+                ("maker", n.Maker),
+                ("name", n.Name),
+                ("kind", Word(n.Kind)),
+                ("grains", Exact(n.Grains)),
+                ("tubeStart", Exact(n.TubeStart)),
+                ("centre", Exact(n.Centre)),
+                ("measuredGrains", Exact(n.MeasuredGrains))
+            ),
+            Vane v => Texts(
+                ("maker", v.Maker),
+                ("name", v.Name),
+                ("grains", Exact(v.Grains)),
+                ("length", Exact(v.Length)),
+                ("height", Exact(v.Height)),
+                ("setting", Word(v.Setting)),
+                ("glue", Some(v.Glue)),
+                ("measuredGrains", Exact(v.MeasuredGrains))
+            ),
+            Wrap w => Texts(
+                ("maker", w.Maker),
+                ("name", w.Name),
+                ("grains", Exact(w.Grains)),
+                ("length", Exact(w.Length)),
+                ("measuredGrains", Exact(w.MeasuredGrains))
+            ),
+            _ => throw new ArgumentOutOfRangeException(nameof(part)),
+        };
 
     /// <summary>The class of a part.</summary>
     public static ComponentClass ClassOf(IComponent part) => Enum.Parse<ComponentClass>(part.GetType().Name);
 
-    private static Dictionary<string, string> Texts(params (string Name, string Text)[] texts) => texts.ToDictionary(t => t.Name, t => t.Text);
+    private static Dictionary<string, string> Texts(params (string Name, string Text)[] texts) =>
+        texts.ToDictionary(t => t.Name, t => t.Text);
 
     /// <summary>The shortest text that reads back as the same number.</summary>
-    private static string Exact(double? value) => value is { } number ? number.ToString("0.#########", System.Globalization.CultureInfo.InvariantCulture) : "";
+    private static string Exact(double? value) =>
+        value is { } number ? number.ToString("0.#########", System.Globalization.CultureInfo.InvariantCulture) : "";
 
     private static string Some(double value) => value == 0 ? "" : Exact(value);
 
-    private static string Word<T>(T value) where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
+    private static string Word<T>(T value)
+        where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
 
-    private static ComponentField Text(string name) => new(default, name, ComponentFieldKind.Text, Quantity.Number, None, true, []);
+    private static ComponentField Text(string name) =>
+        new(default, name, ComponentFieldKind.Text, Quantity.Number, None, true, []);
 
     private static ComponentField Optional(string name) => Text(name) with { Required = false };
 
     private static ComponentField Number(string name, Quantity quantity, AllowedRange range, bool required = false) =>
         new(default, name, ComponentFieldKind.Number, quantity, range, required, []);
 
-    private static ComponentField Choice<T>(string name) where T : struct, Enum =>
-        new(default, name, ComponentFieldKind.Choice, Quantity.Number, None, true, [.. Enum.GetValues<T>().Select(Word)]);
+    private static ComponentField Choice<T>(string name)
+        where T : struct, Enum =>
+        new(
+            default,
+            name,
+            ComponentFieldKind.Choice,
+            Quantity.Number,
+            None,
+            true,
+            [.. Enum.GetValues<T>().Select(Word)]
+        );
 }

@@ -1,14 +1,40 @@
 namespace Merganser.Core.Arrows;
 
 /// <summary>What an arrow is made of.</summary>
-public enum ComponentClass { Shaft, Insert, Point, Nock, Vane, Wrap }
+public enum ComponentClass
+{
+    Shaft,
+    Insert,
+    Point,
+    Nock,
+    Vane,
+    Wrap,
+}
 
-public enum PointKind { Target, Field, GlueIn, FixedHead, MechanicalHead }
+public enum PointKind
+{
+    Target,
+    Field,
+    GlueIn,
+    FixedHead,
+    MechanicalHead,
+}
 
-public enum NockKind { PressIn, Pin, Bushing, Lit }
+public enum NockKind
+{
+    PressIn,
+    Pin,
+    Bushing,
+    Lit,
+}
 
 /// <summary>How a vane is set on the shaft.</summary>
-public enum VaneSetting { Straight, Offset, Helical }
+public enum VaneSetting
+{
+    Straight,
+    Offset,
+    Helical,
+}
 
 /// <summary>A part of the catalogue.</summary>
 public interface IComponent
@@ -33,8 +59,20 @@ public interface IComponent
 /// <param name="MeasuredSpine">ASTM spine measured on these very shafts, or null; it wins over the nominal one.</param>
 /// <param name="MeasuredGrainsPerInch">Mass of an inch measured on these very shafts, or null; it wins.</param>
 public sealed record Shaft(
-    string Maker, string Name, double Spine, double GrainsPerInch, double OuterDiameter, double MaxLength, string Material, double InnerDiameter = 0, double Straightness = 0,
-    double WeightTolerance = 0, string? TubeCode = null, double? MeasuredSpine = null, double? MeasuredGrainsPerInch = null) : IComponent
+    string Maker,
+    string Name,
+    double Spine,
+    double GrainsPerInch,
+    double OuterDiameter,
+    double MaxLength,
+    string Material,
+    double InnerDiameter = 0,
+    double Straightness = 0,
+    double WeightTolerance = 0,
+    string? TubeCode = null,
+    double? MeasuredSpine = null,
+    double? MeasuredGrainsPerInch = null
+) : IComponent
 {
     /// <summary>The spine to reckon with: measured where it was, else nominal.</summary>
     public double SpineInUse => MeasuredSpine ?? Spine;
@@ -53,7 +91,15 @@ public sealed record Shaft(
 /// <param name="BreakOffSteps">How many steps can be broken off.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins over the nominal one.</param>
 public sealed record Insert(
-    string Maker, string Name, double Grains, double Length, double CentreAhead, double BreakOff = 0, int BreakOffSteps = 0, double? MeasuredGrains = null) : IComponent
+    string Maker,
+    string Name,
+    double Grains,
+    double Length,
+    double CentreAhead,
+    double BreakOff = 0,
+    int BreakOffSteps = 0,
+    double? MeasuredGrains = null
+) : IComponent
 {
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
@@ -71,7 +117,17 @@ public sealed record Insert(
 /// <param name="BreakOffSteps">How many steps can be broken off.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
 public sealed record Point(
-    string Maker, string Name, PointKind Kind, double Grains, double Length, double CentreAhead, int Blades = 0, double BreakOff = 0, int BreakOffSteps = 0, double? MeasuredGrains = null) : IComponent
+    string Maker,
+    string Name,
+    PointKind Kind,
+    double Grains,
+    double Length,
+    double CentreAhead,
+    int Blades = 0,
+    double BreakOff = 0,
+    int BreakOffSteps = 0,
+    double? MeasuredGrains = null
+) : IComponent
 {
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
@@ -85,7 +141,15 @@ public sealed record Point(
 /// <param name="Centre">Throat to its centre of mass, inches.</param>
 /// <param name="Kind">How it is held; a lit one is heavier.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
-public sealed record Nock(string Maker, string Name, double Grains, double TubeStart, double Centre, NockKind Kind = NockKind.PressIn, double? MeasuredGrains = null) : IComponent
+public sealed record Nock(
+    string Maker,
+    string Name,
+    double Grains,
+    double TubeStart,
+    double Centre,
+    NockKind Kind = NockKind.PressIn,
+    double? MeasuredGrains = null
+) : IComponent
 {
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
@@ -101,7 +165,15 @@ public sealed record Nock(string Maker, string Name, double Grains, double TubeS
 /// <param name="Glue">Glue allowance for one, grains.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
 public sealed record Vane(
-    string Maker, string Name, double Grains, double Length, double Height, VaneSetting Setting = VaneSetting.Offset, double Glue = 0, double? MeasuredGrains = null) : IComponent
+    string Maker,
+    string Name,
+    double Grains,
+    double Length,
+    double Height,
+    VaneSetting Setting = VaneSetting.Offset,
+    double Glue = 0,
+    double? MeasuredGrains = null
+) : IComponent
 {
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
@@ -113,7 +185,8 @@ public sealed record Vane(
 /// <param name="Grains">Nominal mass.</param>
 /// <param name="Length">Length from the start of the tube, inches.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
-public sealed record Wrap(string Maker, string Name, double Grains, double Length, double? MeasuredGrains = null) : IComponent
+public sealed record Wrap(string Maker, string Name, double Grains, double Length, double? MeasuredGrains = null)
+    : IComponent
 {
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;

@@ -12,24 +12,58 @@ namespace Merganser.Core.Arrows;
 /// <param name="Grains">Total weight after it.</param>
 /// <param name="FrontOfCenter">FOC after it, per cent.</param>
 /// <param name="Refused">True when the arrow would be unsafe.</param>
-public sealed record WhatIf(Message Label, double Ratio, FitBand Band, Message Words, double Grains, double FrontOfCenter, bool Refused)
+public sealed record WhatIf(
+    Message Label,
+    double Ratio,
+    FitBand Band,
+    Message Words,
+    double Grains,
+    double FrontOfCenter,
+    bool Refused
+)
 {
     public static WhatIf Of(Message label, Bow bow, Arrow arrow)
     {
         var numbers = new ArrowNumbers(bow, arrow);
         var refused = ArrowCautions.Of(numbers).Any(c => c.Refused);
-        return new WhatIf(label, numbers.Fit.Ratio, numbers.Fit.Band, new FitIs(numbers.Fit.Band, []), numbers.Balance.Grains, numbers.Balance.FrontOfCenter, refused);
+        return new WhatIf(
+            label,
+            numbers.Fit.Ratio,
+            numbers.Fit.Band,
+            new FitIs(numbers.Fit.Band, []),
+            numbers.Balance.Grains,
+            numbers.Balance.FrontOfCenter,
+            refused
+        );
     }
 }
 
 /// <summary>One line of the strip that lays arrows under each other.</summary>
 public sealed record ArrowSummary(
-    double Grains, double GrainsPerPound, double FrontOfCenter, double Ratio, Message Words, double Speed, double KineticEnergy, double BalancePoint, IReadOnlyList<string> Cautions)
+    double Grains,
+    double GrainsPerPound,
+    double FrontOfCenter,
+    double Ratio,
+    Message Words,
+    double Speed,
+    double KineticEnergy,
+    double BalancePoint,
+    IReadOnlyList<string> Cautions
+)
 {
     public static ArrowSummary Of(Bow bow, Arrow arrow)
     {
         var n = new ArrowNumbers(bow, arrow);
-        return new ArrowSummary(n.Balance.Grains, n.GrainsPerPound, n.Balance.FrontOfCenter, n.Fit.Ratio, new FitIs(n.Fit.Band, []), n.Launch.Speed,
-            Core.Speed.LaunchSpeed.KineticEnergy(n.Balance.Grains, n.Launch.Speed), n.Balance.Point, [.. ArrowCautions.Of(n).Select(c => c.Code)]);
+        return new ArrowSummary(
+            n.Balance.Grains,
+            n.GrainsPerPound,
+            n.Balance.FrontOfCenter,
+            n.Fit.Ratio,
+            new FitIs(n.Fit.Band, []),
+            n.Launch.Speed,
+            Core.Speed.LaunchSpeed.KineticEnergy(n.Balance.Grains, n.Launch.Speed),
+            n.Balance.Point,
+            [.. ArrowCautions.Of(n).Select(c => c.Code)]
+        );
     }
 }

@@ -28,15 +28,27 @@ public enum AdjusterKind
     LetOffModule,
 }
 
-/// <summary>One adjuster as this bow has it. Positions are whole steps, signed by their nominal effect: + drives the tail right, or up.</summary>
+/// <summary>
+/// One adjuster as this bow has it. Positions are whole steps, signed by their nominal effect: + drives the tail right,
+/// or up.
+/// </summary>
 /// <param name="Kind">Which adjuster.</param>
 /// <param name="Position">Steps from the mark at which it was recorded.</param>
 /// <param name="Lower">Lowest step that can be reached.</param>
 /// <param name="Upper">Highest step that can be reached.</param>
 /// <param name="NeedsPress">True when a bow press is needed to move it.</param>
-/// <param name="InchesPerStep">What one step moves on this bow, where known: inches at the part itself, not of tear.</param>
+/// <param name="InchesPerStep">What one step moves on this bow, where known: inches at the part itself, not of
+/// tear.</param>
 /// <param name="Seats">The four seats of cam spacers; null for everything else.</param>
-public sealed record Adjuster(AdjusterKind Kind, int Position, int Lower, int Upper, bool NeedsPress, double? InchesPerStep = null, SpacerSeats? Seats = null)
+public sealed record Adjuster(
+    AdjusterKind Kind,
+    int Position,
+    int Lower,
+    int Upper,
+    bool NeedsPress,
+    double? InchesPerStep = null,
+    SpacerSeats? Seats = null
+)
 {
     /// <summary>Steps left down and up.</summary>
     public (int Down, int Up) Left => (Position - Lower, Upper - Position);
@@ -49,22 +61,41 @@ public sealed record Adjuster(AdjusterKind Kind, int Position, int Lower, int Up
 }
 
 /// <summary>Which way the tail is driven.</summary>
-public enum TearAxis { Sideways, Height }
+public enum TearAxis
+{
+    Sideways,
+    Height,
+}
 
 /// <summary>The trade's facts on one kind of adjuster. Its words are in the words table.</summary>
 /// <param name="Kind">Which adjuster.</param>
 /// <param name="Axis">What it steers.</param>
-/// <param name="NominalGain">Inches of tear at close range a step is expected to move; 0 for one that no tear is answered with. Trade-like guesses, no source.</param>
+/// <param name="NominalGain">Inches of tear at close range a step is expected to move; 0 for one that no tear is
+/// answered with. Trade-like guesses, no source.</param>
 /// <param name="Lower">Usual lower limit in steps.</param>
 /// <param name="Upper">Usual upper limit in steps.</param>
 /// <param name="NeedsPress">Usually needs a press.</param>
 /// <param name="Step">What a step is, where it is a quantity and not a count of clicks or twists.</param>
-public sealed record AdjusterFact(AdjusterKind Kind, TearAxis Axis, double NominalGain, int Lower, int Upper, bool NeedsPress, Measure? Step = null);
+public sealed record AdjusterFact(
+    AdjusterKind Kind,
+    TearAxis Axis,
+    double NominalGain,
+    int Lower,
+    int Upper,
+    bool NeedsPress,
+    Measure? Step = null
+);
 
-/// <summary>The table of adjusters. A + step nominally drives the tail right, or up (right-handed bow; finger adjusters turn with the hand).</summary>
+/// <summary>
+/// The table of adjusters. A + step nominally drives the tail right, or up (right-handed bow; finger adjusters turn
+/// with the hand).
+/// </summary>
 public static class AdjusterTable
 {
-    /// <summary>Inches that one click of a usual rest moves: its travel of ±25 clicks is the legal centre-shot window of ±1/8 in.</summary>
+    /// <summary>
+    /// Inches that one click of a usual rest moves: its travel of ±25 clicks is the legal centre-shot window of ±1/8
+    /// in.
+    /// </summary>
     public const double RestClickInches = 0.005;
 
     private static readonly AdjusterFact[] Rows =
@@ -98,9 +129,15 @@ public static class AdjusterTable
     /// <summary>The row of a kind.</summary>
     public static AdjusterFact Of(AdjusterKind kind) => Rows.First(r => r.Kind == kind);
 
-    /// <summary>True for adjusters that work through the arrow's stiffness on a finger shot and so turn with the hand.</summary>
+    /// <summary>
+    /// True for adjusters that work through the arrow's stiffness on a finger shot and so turn with the hand.
+    /// </summary>
     public static bool TurnsWithHand(AdjusterKind kind) =>
-        kind is AdjusterKind.PlungerTension or AdjusterKind.BraceHeight or AdjusterKind.DrawWeight or AdjusterKind.PointWeight;
+        kind
+            is AdjusterKind.PlungerTension
+                or AdjusterKind.BraceHeight
+                or AdjusterKind.DrawWeight
+                or AdjusterKind.PointWeight;
 
     /// <summary>The kinds a bow usually has, following from its kind and cam system (trade practice).</summary>
     public static IReadOnlyList<AdjusterKind> Usual(BowKind kind, CamSystem cams)
@@ -112,7 +149,16 @@ public static class AdjusterTable
 
         if (kind is BowKind.Recurve or BowKind.Barebow)
         {
-            return [AdjusterKind.NockingPoint, AdjusterKind.PlungerTension, AdjusterKind.PlungerPosition, AdjusterKind.BraceHeight, AdjusterKind.DrawWeight, AdjusterKind.PointWeight, AdjusterKind.Tiller];
+            return
+            [
+                AdjusterKind.NockingPoint,
+                AdjusterKind.PlungerTension,
+                AdjusterKind.PlungerPosition,
+                AdjusterKind.BraceHeight,
+                AdjusterKind.DrawWeight,
+                AdjusterKind.PointWeight,
+                AdjusterKind.Tiller,
+            ];
         }
 
         AdjusterKind[] always = [AdjusterKind.RestSideways, AdjusterKind.RestHeight, AdjusterKind.NockingPoint];
@@ -122,23 +168,45 @@ public static class AdjusterTable
         {
             CamSystem.TwinYoke => [.. always, .. yoke, .. strings],
             CamSystem.Hybrid or CamSystem.Single => [.. always, .. yoke, AdjusterKind.BottomCable, .. strings],
-            CamSystem.Binary => [.. always, AdjusterKind.CamSpacer, AdjusterKind.TopCable, AdjusterKind.BottomCable, .. strings],
+            CamSystem.Binary =>
+            [
+                .. always,
+                AdjusterKind.CamSpacer,
+                AdjusterKind.TopCable,
+                AdjusterKind.BottomCable,
+                .. strings,
+            ],
             _ => always,
         };
     }
 
     /// <summary>The kinds that may be fitted to a bow, the usual ones among them.</summary>
-    public static IReadOnlyList<AdjusterKind> Possible(BowKind kind) => kind switch
-    {
-        BowKind.Compound => [.. Rows.Select(r => r.Kind).Where(k => k <= AdjusterKind.BottomLimbBolt || k >= AdjusterKind.YokeLeftLeg), AdjusterKind.PlungerTension, AdjusterKind.PointWeight, AdjusterKind.Tiller],
-        BowKind.Longbow => [AdjusterKind.NockingPoint, AdjusterKind.BraceHeight, AdjusterKind.PointWeight],
-        _ => [AdjusterKind.RestHeight, .. Usual(BowKind.Recurve, CamSystem.None)],
-    };
+    public static IReadOnlyList<AdjusterKind> Possible(BowKind kind) =>
+        kind switch
+        {
+            BowKind.Compound =>
+            [
+                .. Rows.Select(r => r.Kind)
+                    .Where(k => k <= AdjusterKind.BottomLimbBolt || k >= AdjusterKind.YokeLeftLeg),
+                AdjusterKind.PlungerTension,
+                AdjusterKind.PointWeight,
+                AdjusterKind.Tiller,
+            ],
+            BowKind.Longbow => [AdjusterKind.NockingPoint, AdjusterKind.BraceHeight, AdjusterKind.PointWeight],
+            _ => [AdjusterKind.RestHeight, .. Usual(BowKind.Recurve, CamSystem.None)],
+        };
 
     /// <summary>An adjuster of this kind at its mark, with the usual travel.</summary>
     public static Adjuster Fresh(AdjusterKind kind)
     {
         var fact = Of(kind);
-        return new Adjuster(kind, 0, fact.Lower, fact.Upper, fact.NeedsPress, Seats: kind == AdjusterKind.CamSpacer ? SpacerSeats.Middle : null);
+        return new Adjuster(
+            kind,
+            0,
+            fact.Lower,
+            fact.Upper,
+            fact.NeedsPress,
+            Seats: kind == AdjusterKind.CamSpacer ? SpacerSeats.Middle : null
+        );
     }
 }

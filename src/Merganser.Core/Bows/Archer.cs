@@ -3,7 +3,11 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Bows;
 
 /// <summary>The hand that draws the string.</summary>
-public enum Hand { Right, Left }
+public enum Hand
+{
+    Right,
+    Left,
+}
 
 /// <summary>What to touch first for a tear: the four schools of trade practice.</summary>
 public enum School
@@ -22,10 +26,21 @@ public enum School
 }
 
 /// <summary>How often they shoot: a fine tune needs regular practice.</summary>
-public enum Practice { Rarely, Weekly, Often, Daily }
+public enum Practice
+{
+    Rarely,
+    Weekly,
+    Often,
+    Daily,
+}
 
 /// <summary>How much of this they have done before; advice adapts.</summary>
-public enum Experience { Beginner, Keen, Technician }
+public enum Experience
+{
+    Beginner,
+    Keen,
+    Technician,
+}
 
 /// <summary>The person who shoots.</summary>
 /// <param name="Name">As the bench calls them.</param>
@@ -39,9 +54,20 @@ public enum Experience { Beginner, Keen, Technician }
 /// <param name="HasScale">True when they have a grain or bow scale.</param>
 /// <param name="HasChronograph">True when they have a chronograph.</param>
 public sealed record Archer(
-    string Name, Hand Hand, bool HasPress, School School, DisplayUnits? Units = null, Practice Practice = Practice.Weekly, Experience Experience = Experience.Keen,
-    bool HasDrawBoard = false, bool HasScale = false, bool HasChronograph = false)
+    string Name,
+    Hand Hand,
+    bool HasPress,
+    School School,
+    DisplayUnits? Units = null,
+    Practice Practice = Practice.Weekly,
+    Experience Experience = Experience.Keen,
+    bool HasDrawBoard = false,
+    bool HasScale = false,
+    bool HasChronograph = false
+)
 {
-    /// <summary>A press is only theirs to use when they have it and are no beginner: a beginner is never told to press a bow.</summary>
+    /// <summary>
+    /// A press is only theirs to use when they have it and are no beginner: a beginner is never told to press a bow.
+    /// </summary>
     public bool MayPress => HasPress && Experience != Experience.Beginner;
 }

@@ -1,16 +1,48 @@
 namespace Merganser.Core.Bows;
 
-public enum BowKind { Compound, Recurve, Barebow, Longbow }
+public enum BowKind
+{
+    Compound,
+    Recurve,
+    Barebow,
+    Longbow,
+}
 
-public enum Release { ReleaseAid, Fingers }
+public enum Release
+{
+    ReleaseAid,
+    Fingers,
+}
 
-/// <summary>How the rest lets the arrow go; it bears on which way a sideways move of the rest drives the tail.</summary>
-public enum RestType { DropAwayEarly, DropAwayLate, Containment, Launcher, Plunger, Shelf }
+/// <summary>
+/// How the rest lets the arrow go; it bears on which way a sideways move of the rest drives the tail.
+/// </summary>
+public enum RestType
+{
+    DropAwayEarly,
+    DropAwayLate,
+    Containment,
+    Launcher,
+    Plunger,
+    Shelf,
+}
 
-public enum CamSystem { None, Single, Hybrid, Binary, TwinYoke }
+public enum CamSystem
+{
+    None,
+    Single,
+    Hybrid,
+    Binary,
+    TwinYoke,
+}
 
 /// <summary>How hard the cams store energy: a stated correction to the draw weight in the spine rule.</summary>
-public enum CamDraw { Soft, Medium, Hard }
+public enum CamDraw
+{
+    Soft,
+    Medium,
+    Hard,
+}
 
 /// <summary>A bow as measured on the bench. Weights in lb, lengths in inches, speeds in ft/s.</summary>
 /// <param name="Name">As the bench calls it.</param>
@@ -29,18 +61,38 @@ public enum CamDraw { Soft, Medium, Hard }
 /// <param name="RestAhead">Rest ahead of the pivot point; negative behind it.</param>
 /// <param name="FactorSet">A bow factor set by the user or learned, or null for the stated default.</param>
 /// <param name="StringWeight">Weight fixed on the string (peep, loop, silencers), grains.</param>
-/// <param name="StringWeightFromTip">Its distance from the string's nearer tip, as a share of half the string, 0 to 1.</param>
+/// <param name="StringWeightFromTip">Its distance from the string's nearer tip, as a share of half the string, 0 to
+/// 1.</param>
 /// <param name="MaximumWeight">The maker's rated maximum weight, or null.</param>
 /// <param name="MakerAxleToAxle">The maker's axle to axle, or null.</param>
 /// <param name="MakerBraceHeight">The maker's brace height, or null.</param>
 /// <param name="MakerCentreShot">The maker's centre shot, or null.</param>
-/// <param name="Chronograph">What a chronograph taught of this bow's speed, or null; it wins over rating and estimate.</param>
+/// <param name="Chronograph">What a chronograph taught of this bow's speed, or null; it wins over rating and
+/// estimate.</param>
 public sealed record Bow(
-    string Name, BowKind Kind, Hand Hand, Release Release, double? NominalWeight, double? MeasuredWeight, double DrawLength,
-    double? AxleToAxle, double BraceHeight, double? RatedSpeed, RestType RestType, CamSystem CamSystem, CamDraw CamDraw,
-    double RestAhead, double? FactorSet = null, double StringWeight = 0, double StringWeightFromTip = 0,
-    double? MaximumWeight = null, double? MakerAxleToAxle = null, double? MakerBraceHeight = null, double? MakerCentreShot = null,
-    SpeedFit? Chronograph = null)
+    string Name,
+    BowKind Kind,
+    Hand Hand,
+    Release Release,
+    double? NominalWeight,
+    double? MeasuredWeight,
+    double DrawLength,
+    double? AxleToAxle,
+    double BraceHeight,
+    double? RatedSpeed,
+    RestType RestType,
+    CamSystem CamSystem,
+    CamDraw CamDraw,
+    double RestAhead,
+    double? FactorSet = null,
+    double StringWeight = 0,
+    double StringWeightFromTip = 0,
+    double? MaximumWeight = null,
+    double? MakerAxleToAxle = null,
+    double? MakerBraceHeight = null,
+    double? MakerCentreShot = null,
+    SpeedFit? Chronograph = null
+)
 {
     /// <summary>AMO draw length less the draw to the pivot point, inches (AMO standard).</summary>
     public const double AmoAllowance = 1.75;
@@ -52,22 +104,34 @@ public sealed record Bow(
     public const double LeastStroke = 6;
 
     /// <summary>The measured weight where there is one, else the nominal.</summary>
-    public double DrawWeight => MeasuredWeight ?? NominalWeight ?? throw new InvalidOperationException("A bow has a marked or a measured weight.");
+    public double DrawWeight =>
+        MeasuredWeight
+        ?? NominalWeight
+        ?? throw new InvalidOperationException("A bow has a marked or a measured weight.");
 
     /// <summary>Where the rest stands at full draw, inches from the nock throat.</summary>
     public double RestAtFullDraw => DrawLength - AmoAllowance + RestAhead;
 
     /// <summary>The same bow turned up or down by so many pounds.</summary>
-    public Bow By(double pounds) => this with { NominalWeight = NominalWeight + pounds, MeasuredWeight = MeasuredWeight + pounds };
+    public Bow By(double pounds) =>
+        this with
+        {
+            NominalWeight = NominalWeight + pounds,
+            MeasuredWeight = MeasuredWeight + pounds,
+        };
 
-    /// <summary>A safe length to begin an arrow with: well ahead of the rest at full draw, to the half inch above.</summary>
+    /// <summary>
+    /// A safe length to begin an arrow with: well ahead of the rest at full draw, to the half inch above.
+    /// </summary>
     public double FirstCut => Math.Ceiling((DrawLength - AmoAllowance + BeyondTheRest) * 2) / 2;
 
     /// <summary>Power stroke S = draw − 1.75 − brace, inches.</summary>
     public double PowerStroke => DrawLength - AmoAllowance - BraceHeight;
 }
 
-/// <summary>This bow's own line 1/v² = a + b·m from chronograph readings, with the variances that its ± comes from.</summary>
+/// <summary>
+/// This bow's own line 1/v² = a + b·m from chronograph readings, with the variances that its ± comes from.
+/// </summary>
 /// <param name="A">a, (s/ft)².</param>
 /// <param name="B">b, (s/ft)² per grain.</param>
 /// <param name="VarianceA">Variance of a.</param>
@@ -75,4 +139,12 @@ public sealed record Bow(
 /// <param name="Covariance">Their covariance.</param>
 /// <param name="Shots">Shots it rests on.</param>
 /// <param name="Masses">Different arrow masses among them.</param>
-public sealed record SpeedFit(double A, double B, double VarianceA, double VarianceB, double Covariance, int Shots, int Masses);
+public sealed record SpeedFit(
+    double A,
+    double B,
+    double VarianceA,
+    double VarianceB,
+    double Covariance,
+    int Shots,
+    int Masses
+);

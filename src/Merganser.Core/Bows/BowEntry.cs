@@ -5,10 +5,28 @@ namespace Merganser.Core.Bows;
 
 /// <summary>A bow as typed: every measured field is text until it has been read.</summary>
 public sealed record BowEntry(
-    string? Name, BowKind Kind, Hand Hand, Release Release, string? NominalWeight, string? MeasuredWeight, string? DrawLength,
-    string? AxleToAxle, string? BraceHeight, string? RatedSpeed, RestType RestType, CamSystem CamSystem, CamDraw CamDraw,
-    string? RestAhead, string? FactorSet, string? StringWeight, string? StringWeightFromTip,
-    string? MaximumWeight = null, string? MakerAxleToAxle = null, string? MakerBraceHeight = null, string? MakerCentreShot = null)
+    string? Name,
+    BowKind Kind,
+    Hand Hand,
+    Release Release,
+    string? NominalWeight,
+    string? MeasuredWeight,
+    string? DrawLength,
+    string? AxleToAxle,
+    string? BraceHeight,
+    string? RatedSpeed,
+    RestType RestType,
+    CamSystem CamSystem,
+    CamDraw CamDraw,
+    string? RestAhead,
+    string? FactorSet,
+    string? StringWeight,
+    string? StringWeightFromTip,
+    string? MaximumWeight = null,
+    string? MakerAxleToAxle = null,
+    string? MakerBraceHeight = null,
+    string? MakerCentreShot = null
+)
 {
     /// <summary>Reads and checks every field.</summary>
     /// <exception cref="RefusedException">Some field cannot be read or is outside its range; each is named.</exception>
@@ -19,7 +37,12 @@ public sealed record BowEntry(
         var nominal = fields.Optional("nominalWeight", NominalWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
         var measured = fields.Optional("measuredWeight", MeasuredWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
         var draw = fields.Required("drawLength", DrawLength, Quantity.Length, BowRanges.DrawLength);
-        var axle = fields.Optional("axleToAxle", AxleToAxle, Quantity.Length, Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength);
+        var axle = fields.Optional(
+            "axleToAxle",
+            AxleToAxle,
+            Quantity.Length,
+            Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength
+        );
         var brace = fields.Required("braceHeight", BraceHeight, Quantity.Length, BowRanges.BraceHeight);
         var rated = fields.Optional("ratedSpeed", RatedSpeed, Quantity.Speed, BowRanges.RatedSpeed);
         var ahead = fields.Optional("restAhead", RestAhead, Quantity.Length, BowRanges.RestAhead);
@@ -27,24 +50,61 @@ public sealed record BowEntry(
         var stringWeight = fields.Optional("stringWeight", StringWeight, Quantity.Weight, BowRanges.StringWeight);
         var place = fields.Optional("stringWeightFromTip", StringWeightFromTip, Quantity.Number, BowRanges.StringPlace);
         var maximum = fields.Optional("maximumWeight", MaximumWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
-        var makerAxle = fields.Optional("makerAxleToAxle", MakerAxleToAxle, Quantity.Length, Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength);
+        var makerAxle = fields.Optional(
+            "makerAxleToAxle",
+            MakerAxleToAxle,
+            Quantity.Length,
+            Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength
+        );
         var makerBrace = fields.Optional("makerBraceHeight", MakerBraceHeight, Quantity.Length, BowRanges.BraceHeight);
         var makerCentre = fields.Optional("makerCentreShot", MakerCentreShot, Quantity.Length, BowRanges.CentreShot);
-        fields.Check(!string.IsNullOrWhiteSpace(NominalWeight) || !string.IsNullOrWhiteSpace(MeasuredWeight), "measuredWeight", "missing", BowSays.DrawWeightNeeded);
+        fields.Check(
+            !string.IsNullOrWhiteSpace(NominalWeight) || !string.IsNullOrWhiteSpace(MeasuredWeight),
+            "measuredWeight",
+            "missing",
+            BowSays.DrawWeightNeeded
+        );
         if (draw is not null && brace is not null)
         {
-            fields.Check(draw.Value - Bow.AmoAllowance - brace.Value >= Bow.LeastStroke, "braceHeight", "stroke",
-                new StrokeTooShort(Measure.Ruled(Bow.AmoAllowance), Measure.Ruled(Bow.LeastStroke)));
+            fields.Check(
+                draw.Value - Bow.AmoAllowance - brace.Value >= Bow.LeastStroke,
+                "braceHeight",
+                "stroke",
+                new StrokeTooShort(Measure.Ruled(Bow.AmoAllowance), Measure.Ruled(Bow.LeastStroke))
+            );
         }
 
         fields.ThrowIfAny();
-        return new Bow(name, Kind, Hand, Release, nominal?.Value, measured?.Value, draw!.Value, axle?.Value, brace!.Value, rated?.Value,
-            RestType, Kind == BowKind.Compound ? CamSystem : CamSystem.None, CamDraw, ahead?.Value ?? 0, factor?.Value,
-            stringWeight?.Value ?? 0, place?.Value ?? 0, maximum?.Value, makerAxle?.Value, makerBrace?.Value, makerCentre?.Value);
+        return new Bow(
+            name,
+            Kind,
+            Hand,
+            Release,
+            nominal?.Value,
+            measured?.Value,
+            draw!.Value,
+            axle?.Value,
+            brace!.Value,
+            rated?.Value,
+            RestType,
+            Kind == BowKind.Compound ? CamSystem : CamSystem.None,
+            CamDraw,
+            ahead?.Value ?? 0,
+            factor?.Value,
+            stringWeight?.Value ?? 0,
+            place?.Value ?? 0,
+            maximum?.Value,
+            makerAxle?.Value,
+            makerBrace?.Value,
+            makerCentre?.Value
+        );
     }
 }
 
-/// <summary>Allowed ranges of a bow's fields. Common practice, no source: wide enough for every bow in use, narrow enough to catch a slip.</summary>
+/// <summary>
+/// Allowed ranges of a bow's fields. Common practice, no source: wide enough for every bow in use, narrow enough to
+/// catch a slip.
+/// </summary>
 public static class BowRanges
 {
     public static readonly AllowedRange DrawWeight = new(5, 120, Unit.Pound, Why.DrawWeightOfBows);

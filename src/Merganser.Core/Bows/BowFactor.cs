@@ -18,14 +18,19 @@ public readonly record struct BowFactor(double Factor, double ModelSpread, Messa
 
     /// <summary>
     /// The stated default for a bow, or what the user has set. All defaults are from memory of common practice:
-    /// fingers on a compound count about 5 lb more, soft cams 5 % less, hard cams 5 % more, a longbow's shelf not cut to centre 0.85.
-    /// Recurve spine charts already assume fingers, so a recurve counts 1.
+    /// fingers on a compound count about 5 lb more, soft cams 5 % less, hard cams 5 % more, a longbow's shelf not cut
+    /// to centre 0.85. Recurve spine charts already assume fingers, so a recurve counts 1.
     /// </summary>
     public static BowFactor For(Bow bow)
     {
         var spread = bow.Kind == BowKind.Longbow ? LongbowSpread : UsualSpread;
         var fingers = bow.Kind == BowKind.Compound && bow.Release == Release.Fingers;
-        var why = new FactorReason(bow.Kind, bow.CamDraw, fingers ? Measure.Pounds(FingersExtraPounds, 0) : null, bow.FactorSet is not null);
+        var why = new FactorReason(
+            bow.Kind,
+            bow.CamDraw,
+            fingers ? Measure.Pounds(FingersExtraPounds, 0) : null,
+            bow.FactorSet is not null
+        );
         if (bow.FactorSet is { } set)
         {
             return new BowFactor(set, spread, why);

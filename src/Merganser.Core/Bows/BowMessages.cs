@@ -15,7 +15,9 @@ public sealed record StepName(AdjusterKind Kind) : BowMessage;
 /// <summary>A count of an adjuster's steps with their unit, never signed.</summary>
 public sealed record Steps(AdjusterKind Kind, int Count) : BowMessage;
 
-/// <summary>So many steps as an order to the technician. Those that work through the arrow's stiffness turn with the hand.</summary>
+/// <summary>
+/// So many steps as an order to the technician. Those that work through the arrow's stiffness turn with the hand.
+/// </summary>
 public sealed record Order(AdjusterKind Kind, int Count) : BowMessage;
 
 /// <summary>Where an adjuster stands from its mark.</summary>

@@ -2,13 +2,29 @@ using Merganser.Core.Figures;
 
 namespace Merganser.Core.Bows;
 
-/// <summary>A move to be logged; cam spacers name the seats after it. One that is logged late names the set it came after.</summary>
+/// <summary>
+/// A move to be logged; cam spacers name the seats after it. One that is logged late names the set it came after.
+/// </summary>
 public sealed record MoveWanted(
-    AdjusterKind Adjuster, int To, string? Corrects = null, string Note = "", DateTimeOffset? HappenedAt = null,
-    SpacerSeats? Seats = null, string? AfterSet = null, string? TurnsBack = null);
+    AdjusterKind Adjuster,
+    int To,
+    string? Corrects = null,
+    string Note = "",
+    DateTimeOffset? HappenedAt = null,
+    SpacerSeats? Seats = null,
+    string? AfterSet = null,
+    string? TurnsBack = null
+);
 
 /// <summary>A move as it stands in a bow's log.</summary>
-public sealed record LoggedMove(string Id, AdjusterKind Adjuster, int From, int To, string? Corrects, SpacerSeats? Seats);
+public sealed record LoggedMove(
+    string Id,
+    AdjusterKind Adjuster,
+    int From,
+    int To,
+    string? Corrects,
+    SpacerSeats? Seats
+);
 
 /// <summary>What may be logged of a bow's adjusters.</summary>
 public static class MoveRules
@@ -18,13 +34,18 @@ public static class MoveRules
     /// <summary>Checks a move against the bow and its log.</summary>
     /// <returns>Where the adjuster stands, and the spacers' seats after it.</returns>
     /// <exception cref="RefusedException">
-    /// The bow has no such adjuster, the step is beyond its travel, nothing moved, later moves rest on the entry to be corrected, or it lies in
-    /// the future.
+    /// The bow has no such adjuster, the step is beyond its travel, nothing moved, later moves rest on the entry to be
+    /// corrected, or it lies in the future.
     /// </exception>
     public static (int From, SpacerSeats? Seats) Check(
-        IReadOnlyList<Adjuster> adjusters, IReadOnlyList<LoggedMove> log, MoveWanted wanted, DateTimeOffset now)
+        IReadOnlyList<Adjuster> adjusters,
+        IReadOnlyList<LoggedMove> log,
+        MoveWanted wanted,
+        DateTimeOffset now
+    )
     {
-        var adjuster = adjusters.FirstOrDefault(a => a.Kind == wanted.Adjuster)
+        var adjuster =
+            adjusters.FirstOrDefault(a => a.Kind == wanted.Adjuster)
             ?? throw RefusedException.At("adjuster", "no-adjuster", new NoSuchAdjuster(wanted.Adjuster));
         if (wanted.Corrects is { } corrects)
         {
@@ -50,8 +71,8 @@ public static class MoveRules
     }
 
     /// <summary>
-    /// A move taken back: as an entry that was made wrongly (a correction, nothing was turned) or as a real move the other way (a new move).
-    /// Software turns no screw, so it is always one of the two.
+    /// A move taken back: as an entry that was made wrongly (a correction, nothing was turned) or as a real move the
+    /// other way (a new move). Software turns no screw, so it is always one of the two.
     /// </summary>
     /// <param name="log">The bow's log.</param>
     /// <param name="wrong">The entry, one of the log.</param>
@@ -59,9 +80,16 @@ public static class MoveRules
     public static MoveWanted Back(IReadOnlyList<LoggedMove> log, LoggedMove wrong, bool loggedWrongly)
     {
         var root = wrong.Corrects is { } earlier ? log.First(m => m.Id == earlier) : wrong;
-        var before = log.TakeWhile(m => m.Id != root.Id).LastOrDefault(m => m.Seats is not null)?.Seats ?? SpacerSeats.Middle;
+        var before =
+            log.TakeWhile(m => m.Id != root.Id).LastOrDefault(m => m.Seats is not null)?.Seats ?? SpacerSeats.Middle;
         var seats = root.Adjuster == AdjusterKind.CamSpacer ? before : null;
-        return new MoveWanted(root.Adjuster, root.From, loggedWrongly ? root.Id : null, Seats: seats, TurnsBack: loggedWrongly ? null : root.Id);
+        return new MoveWanted(
+            root.Adjuster,
+            root.From,
+            loggedWrongly ? root.Id : null,
+            Seats: seats,
+            TurnsBack: loggedWrongly ? null : root.Id
+        );
     }
 
     private static void CheckCorrection(IReadOnlyList<LoggedMove> log, MoveWanted wanted, string corrects)

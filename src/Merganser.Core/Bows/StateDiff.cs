@@ -16,14 +16,15 @@ public sealed record WayBackMove(AdjusterKind Kind, int From, int To, bool Needs
 public static class StateDiff
 {
     /// <summary>
-    /// What leads from the present positions back to earlier ones, what needs a press first; adjusters that are not fitted any more are left out.
+    /// What leads from the present positions back to earlier ones, what needs a press first; adjusters that are not
+    /// fitted any more are left out.
     /// </summary>
     public static IReadOnlyList<WayBackMove> WayBack(IReadOnlyList<Adjuster> now, IReadOnlyList<Adjuster> then) =>
-    [
-        .. from adjuster in now
-           let earlier = then.FirstOrDefault(t => t.Kind == adjuster.Kind)
-           where earlier is not null && earlier.Position != adjuster.Position
-           orderby adjuster.NeedsPress descending, adjuster.Kind
-           select new WayBackMove(adjuster.Kind, adjuster.Position, earlier.Position, adjuster.NeedsPress),
-    ];
+        [
+            .. from adjuster in now
+            let earlier = then.FirstOrDefault(t => t.Kind == adjuster.Kind)
+            where earlier is not null && earlier.Position != adjuster.Position
+            orderby adjuster.NeedsPress descending, adjuster.Kind
+            select new WayBackMove(adjuster.Kind, adjuster.Position, earlier.Position, adjuster.NeedsPress),
+        ];
 }

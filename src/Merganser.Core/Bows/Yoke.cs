@@ -1,15 +1,16 @@
 namespace Merganser.Core.Bows;
 
 /// <summary>
-/// A yoke move as the technician makes it: half twists on each leg, + is shorter. What is equal and opposite is a step of the pair;
-/// what is left is a one-sided twist of one leg, after which timing is looked at again.
+/// A yoke move as the technician makes it: half twists on each leg, + is shorter. What is equal and opposite is a step
+/// of the pair; what is left is a one-sided twist of one leg, after which timing is looked at again.
 /// </summary>
 /// <param name="Left">Half twists put into the left leg; negative takes them out.</param>
 /// <param name="Right">Half twists put into the right leg.</param>
 public readonly record struct YokeTwists(int Left, int Right)
 {
     /// <summary>Steps of the yoke pair: + is left shorter, right longer.</summary>
-    public int Pair => Math.Sign(Left) * Math.Sign(Right) < 0 ? Math.Sign(Left) * Math.Min(Math.Abs(Left), Math.Abs(Right)) : 0;
+    public int Pair =>
+        Math.Sign(Left) * Math.Sign(Right) < 0 ? Math.Sign(Left) * Math.Min(Math.Abs(Left), Math.Abs(Right)) : 0;
 
     /// <summary>Left over on the left leg alone.</summary>
     public int LeftAlone => Left - Pair;
@@ -18,12 +19,20 @@ public readonly record struct YokeTwists(int Left, int Right)
     public int RightAlone => Right + Pair;
 
     /// <summary>The moves to log, none when nothing was twisted.</summary>
-    public IReadOnlyList<(AdjusterKind Kind, int Steps)> Moves => [.. new[] { (AdjusterKind.YokePair, Pair), (AdjusterKind.YokeLeftLeg, LeftAlone), (AdjusterKind.YokeRightLeg, RightAlone) }.Where(m => m.Item2 != 0)];
+    public IReadOnlyList<(AdjusterKind Kind, int Steps)> Moves =>
+        [
+            .. new[]
+            {
+                (AdjusterKind.YokePair, Pair),
+                (AdjusterKind.YokeLeftLeg, LeftAlone),
+                (AdjusterKind.YokeRightLeg, RightAlone),
+            }.Where(m => m.Item2 != 0),
+        ];
 }
 
 /// <summary>
-/// The four seats of the cam spacers with the size of the piece in each. Sizes are coded in pairs: left and right of one cam always add up to the
-/// same, so a pair is never mixed and the axle stays supported.
+/// The four seats of the cam spacers with the size of the piece in each. Sizes are coded in pairs: left and right of
+/// one cam always add up to the same, so a pair is never mixed and the axle stays supported.
 /// </summary>
 public sealed record SpacerSeats(int TopLeft, int TopRight, int BottomLeft, int BottomRight)
 {
@@ -38,10 +47,14 @@ public sealed record SpacerSeats(int TopLeft, int TopRight, int BottomLeft, int 
     /// <summary>Sizes that the bottom cam stands left of the middle.</summary>
     public int BottomShift => (BottomRight - BottomLeft) / 2;
 
-    /// <summary>The engine's step: the net shift in sizes; with only the top cam moved it counts the half toward nought.</summary>
+    /// <summary>
+    /// The engine's step: the net shift in sizes; with only the top cam moved it counts the half toward nought.
+    /// </summary>
     public int Step => (TopShift + BottomShift) / 2;
 
-    /// <summary>The seats after a shift of each cam, + is to the left; the pair already fitted is swapped first.</summary>
+    /// <summary>
+    /// The seats after a shift of each cam, + is to the left; the pair already fitted is swapped first.
+    /// </summary>
     /// <exception cref="Figures.RefusedException">A piece would be smaller than 1 or larger than 5.</exception>
     public SpacerSeats Shifted(int top, int bottom)
     {

@@ -82,7 +82,13 @@ public sealed record OnLine(int Line, Message Problem) : DozenMessage;
 public sealed record DozenStands(DozenStage Stage, int Done, int Of) : DozenMessage;
 
 /// <summary>How far a dozen is.</summary>
-public enum DozenStage { Weighing, Matched, Building, Verified }
+public enum DozenStage
+{
+    Weighing,
+    Matched,
+    Building,
+    Verified,
+}
 
 /// <summary>What is said of a dozen without any quantity.</summary>
 public enum DozenSays

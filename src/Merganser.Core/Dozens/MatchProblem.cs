@@ -9,12 +9,17 @@ namespace Merganser.Core.Dozens;
 public sealed record MatchClass(string Name, int PerArrow, IReadOnlyList<int> Tenths);
 
 /// <summary>
-/// So many arrows from weighed pieces; more pieces than needed may be left over. Glued pairs (first class, second class) stay together.
+/// So many arrows from weighed pieces; more pieces than needed may be left over. Glued pairs (first class, second
+/// class) stay together.
 /// </summary>
 /// <param name="Arrows">1 to 144.</param>
 /// <param name="Classes">At least one; the first is the shafts.</param>
 /// <param name="Glued">Pairs of a piece of the first class and one of the second that are glued already.</param>
-public sealed record MatchProblem(int Arrows, IReadOnlyList<MatchClass> Classes, IReadOnlyList<(int First, int Second)> Glued)
+public sealed record MatchProblem(
+    int Arrows,
+    IReadOnlyList<MatchClass> Classes,
+    IReadOnlyList<(int First, int Second)> Glued
+)
 {
     /// <summary>Most arrows at once: a gross.</summary>
     public const int MostArrows = 144;
@@ -31,7 +36,12 @@ public sealed record MatchProblem(int Arrows, IReadOnlyList<MatchClass> Classes,
         foreach (var kind in Classes)
         {
             var needed = Arrows * kind.PerArrow;
-            fields.Check(kind.Tenths.Count >= needed, kind.Name, "too-few", new PiecesMissing(needed, kind.Tenths.Count));
+            fields.Check(
+                kind.Tenths.Count >= needed,
+                kind.Name,
+                "too-few",
+                new PiecesMissing(needed, kind.Tenths.Count)
+            );
         }
 
         fields.ThrowIfAny();
@@ -48,8 +58,9 @@ public sealed record MatchProblem(int Arrows, IReadOnlyList<MatchClass> Classes,
 public sealed record MatchBound(int Tenths, string? Binds)
 {
     /// <summary>
-    /// One tenth when the total does not divide, and H − L: H is the most, over class and k, of the mean weight that the k arrows with the
-    /// k heaviest pieces of the class must have at the least; L its mirror. With pieces to spare the heaviest may be left out, so they are passed over.
+    /// One tenth when the total does not divide, and H − L: H is the most, over class and k, of the mean weight that
+    /// the k arrows with the k heaviest pieces of the class must have at the least; L its mirror. With pieces to spare
+    /// the heaviest may be left out, so they are passed over.
     /// </summary>
     public static MatchBound Of(MatchProblem problem)
     {
@@ -84,10 +95,13 @@ public sealed record MatchBound(int Tenths, string? Binds)
         var all = problem.Classes.All(c => problem.Spare(c) == 0);
         var grid = all && problem.Classes.Sum(c => c.Tenths.Sum(t => (long)t)) % problem.Arrows != 0 ? 1 : 0;
         var bound = Math.Max(0, high - low);
-        return bound > grid ? new MatchBound(bound, heavy == light ? heavy : $"{heavy} and {light}") : new MatchBound(grid, null);
+        return bound > grid
+            ? new MatchBound(bound, heavy == light ? heavy : $"{heavy} and {light}")
+            : new MatchBound(grid, null);
     }
 
-    private static long Heavy(int[] sorted, int count, int passOver) => Sum(sorted, sorted.Length - passOver - count, count);
+    private static long Heavy(int[] sorted, int count, int passOver) =>
+        Sum(sorted, sorted.Length - passOver - count, count);
 
     private static long Light(int[] sorted, int count, int passOver) => Sum(sorted, passOver, count);
 
@@ -110,7 +124,14 @@ public sealed record MatchBound(int Tenths, string? Binds)
 /// <param name="Bound">What cannot be beaten.</param>
 /// <param name="ByChance">Mean spread of random assignments, tenths.</param>
 /// <param name="OppositeOrder">Spread of light with heavy, tenths.</param>
-public sealed record MatchResult(IReadOnlyList<IReadOnlyList<IReadOnlyList<int>>> Pieces, IReadOnlyList<int> Totals, int Spread, MatchBound Bound, double ByChance, int OppositeOrder)
+public sealed record MatchResult(
+    IReadOnlyList<IReadOnlyList<IReadOnlyList<int>>> Pieces,
+    IReadOnlyList<int> Totals,
+    int Spread,
+    MatchBound Bound,
+    double ByChance,
+    int OppositeOrder
+)
 {
     /// <summary>True when no assignment can be better.</summary>
     public bool Proven => Spread <= Bound.Tenths;

@@ -1,9 +1,9 @@
 namespace Merganser.Core.Dozens;
 
 /// <summary>
-/// Assigns weighed pieces to arrows so that the totals lie as close together as can be. Starts from light-with-heavy; swaps pieces of a class
-/// between two arrows, or one for a spare, while the sum of squares falls; kicks (4 + n/8 random swaps) and repeats; stops at the bound.
-/// Deterministic for a seed; bounded by rounds, not by time.
+/// Assigns weighed pieces to arrows so that the totals lie as close together as can be. Starts from light-with-heavy;
+/// swaps pieces of a class between two arrows, or one for a spare, while the sum of squares falls; kicks (4 + n/8
+/// random swaps) and repeats; stops at the bound. Deterministic for a seed; bounded by rounds, not by time.
 /// </summary>
 public sealed class Matcher
 {
@@ -48,7 +48,13 @@ public sealed class Matcher
     /// <param name="rounds">How often it kicks at the most; fewer for more arrows when nothing is said.</param>
     /// <param name="progress">Told the round and the best spread so far, now and then.</param>
     /// <param name="cancel">Ends it early; the best so far is thrown away.</param>
-    public static MatchResult Find(MatchProblem problem, int seed = 1, int? rounds = null, Action<int, int>? progress = null, CancellationToken cancel = default)
+    public static MatchResult Find(
+        MatchProblem problem,
+        int seed = 1,
+        int? rounds = null,
+        Action<int, int>? progress = null,
+        CancellationToken cancel = default
+    )
     {
         problem.Checked();
         cancel.ThrowIfCancellationRequested();
@@ -58,7 +64,12 @@ public sealed class Matcher
         matcher.Opposite();
         matcher.sum = matcher.totals.Sum(t => (long)t);
         var opposite = matcher.Spread();
-        matcher.Search(bound.Tenths, rounds ?? Math.Min(MostRounds, RoundsTimesArrows / problem.Arrows), progress, cancel);
+        matcher.Search(
+            bound.Tenths,
+            rounds ?? Math.Min(MostRounds, RoundsTimesArrows / problem.Arrows),
+            progress,
+            cancel
+        );
         return new MatchResult(matcher.Pieces(), [.. matcher.totals], matcher.Spread(), bound, chance, opposite);
     }
 
@@ -142,7 +153,12 @@ public sealed class Matcher
 
     private bool TrySpare(int c, int a, int s, int per)
     {
-        if ((c == 0 && gluedFirst[slots[0][a]]) || (c == 1 && gluedSecond.Length > 0 && gluedSecond[slots[1][a]]) || (c == 0 && gluedFirst[spares[0][s]]) || (c == 1 && gluedSecond.Length > 0 && gluedSecond[spares[1][s]]))
+        if (
+            (c == 0 && gluedFirst[slots[0][a]])
+            || (c == 1 && gluedSecond.Length > 0 && gluedSecond[slots[1][a]])
+            || (c == 0 && gluedFirst[spares[0][s]])
+            || (c == 1 && gluedSecond.Length > 0 && gluedSecond[spares[1][s]])
+        )
         {
             return false;
         }
@@ -195,9 +211,11 @@ public sealed class Matcher
     }
 
     /// <summary>A glued shaft takes its insert along; an insert that is glued goes nowhere by itself.</summary>
-    private bool Together(int a, int b) => gluedSecond.Length > 0 && (gluedFirst[slots[0][a]] || gluedFirst[slots[0][b]]);
+    private bool Together(int a, int b) =>
+        gluedSecond.Length > 0 && (gluedFirst[slots[0][a]] || gluedFirst[slots[0][b]]);
 
-    private bool MaySwap(int c, int a, int b) => c != 1 || gluedSecond.Length == 0 || !(gluedSecond[slots[1][a]] || gluedSecond[slots[1][b]]);
+    private bool MaySwap(int c, int a, int b) =>
+        c != 1 || gluedSecond.Length == 0 || !(gluedSecond[slots[1][a]] || gluedSecond[slots[1][b]]);
 
     /// <summary>Mean spread of pieces put together as they come.</summary>
     private double Chance()
@@ -222,7 +240,10 @@ public sealed class Matcher
         return spreads / ChanceDraws;
     }
 
-    /// <summary>Light with heavy: each class in turn, its heaviest pieces to the lightest arrows; of too many, those that lie closest together.</summary>
+    /// <summary>
+    /// Light with heavy: each class in turn, its heaviest pieces to the lightest arrows; of too many, those that lie
+    /// closest together.
+    /// </summary>
     private void Opposite()
     {
         Array.Clear(totals);
@@ -238,10 +259,16 @@ public sealed class Matcher
                 PlaceGlued(used);
             }
 
-            var free = used.Where(p => !(c == 1 && gluedSecond.Length > 0 && gluedSecond[p])).OrderByDescending(p => weights[c][p]).ToList();
+            var free = used.Where(p => !(c == 1 && gluedSecond.Length > 0 && gluedSecond[p]))
+                .OrderByDescending(p => weights[c][p])
+                .ToList();
             for (var round = 0; round < per; round++)
             {
-                var arrows = Enumerable.Range(0, n).Where(i => c != 1 || gluedSecond.Length == 0 || !gluedFirst[slots[0][i]]).OrderBy(i => totals[i]).ToArray();
+                var arrows = Enumerable
+                    .Range(0, n)
+                    .Where(i => c != 1 || gluedSecond.Length == 0 || !gluedFirst[slots[0][i]])
+                    .OrderBy(i => totals[i])
+                    .ToArray();
                 for (var k = 0; k < arrows.Length; k++)
                 {
                     var piece = free[(round * arrows.Length) + k];
@@ -279,12 +306,15 @@ public sealed class Matcher
     private int Closest(List<int> order, int c)
     {
         var need = slots[c].Length;
-        return Enumerable.Range(0, order.Count - need + 1).MinBy(from => weights[c][order[from + need - 1]] - weights[c][order[from]]);
+        return Enumerable
+            .Range(0, order.Count - need + 1)
+            .MinBy(from => weights[c][order[from + need - 1]] - weights[c][order[from]]);
     }
 
     private int Spread() => totals.Max() - totals.Min();
 
-    private (int[][] Slots, int[][] Spares, int[] Totals) Save() => ([.. slots.Select(s => (int[])s.Clone())], [.. spares.Select(s => (int[])s.Clone())], (int[])totals.Clone());
+    private (int[][] Slots, int[][] Spares, int[] Totals) Save() =>
+        ([.. slots.Select(s => (int[])s.Clone())], [.. spares.Select(s => (int[])s.Clone())], (int[])totals.Clone());
 
     private void Load((int[][] Slots, int[][] Spares, int[] Totals) saved)
     {
@@ -299,5 +329,16 @@ public sealed class Matcher
     }
 
     private int[][][] Pieces() =>
-        [.. Enumerable.Range(0, n).Select(i => slots.Select((s, c) => s.Skip(i * problem.Classes[c].PerArrow).Take(problem.Classes[c].PerArrow).ToArray()).ToArray())];
+        [
+            .. Enumerable
+                .Range(0, n)
+                .Select(i =>
+                    slots
+                        .Select(
+                            (s, c) =>
+                                s.Skip(i * problem.Classes[c].PerArrow).Take(problem.Classes[c].PerArrow).ToArray()
+                        )
+                        .ToArray()
+                ),
+        ];
 }

@@ -1,5 +1,5 @@
-using Merganser.Core.Paper;
 using Merganser.Core.Messages;
+using Merganser.Core.Paper;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Dozens;
@@ -11,7 +11,13 @@ namespace Merganser.Core.Dozens;
 /// <param name="Distance">Bow to paper, yards.</param>
 public sealed record NockShot(int Turn, Tear Tear, bool Fletched, double Distance = 3);
 
-public enum NockState { Untried, TurnOn, Good, Practice }
+public enum NockState
+{
+    Untried,
+    TurnOn,
+    Good,
+    Practice,
+}
 
 /// <summary>How one arrow stands in nock tuning.</summary>
 /// <param name="State">Untried, to be turned on, good, or practice only.</param>
@@ -21,8 +27,9 @@ public enum NockState { Untried, TurnOn, Good, Practice }
 public sealed record NockReading(NockState State, int? Best, int? Next, Message Words);
 
 /// <summary>
-/// Nock tuning (common practice, no source): a shaft that tears is turned on its nock one vane step at a time, until a turn flies inside; one
-/// that never does is for practice. Bare shafts are turned by quarters and marked before they are fletched.
+/// Nock tuning (common practice, no source): a shaft that tears is turned on its nock one vane step at a time, until a
+/// turn flies inside; one that never does is for practice. Bare shafts are turned by quarters and marked before they
+/// are fletched.
 /// </summary>
 public static class NockTune
 {
@@ -51,7 +58,11 @@ public static class NockTune
             return new NockReading(NockState.Good, best.Turn, null, new InsideAt(at, by));
         }
 
-        var open = Enumerable.Range(0, turns).Where(t => means.All(m => m.Turn != t)).Select(t => (int?)t).FirstOrDefault();
+        var open = Enumerable
+            .Range(0, turns)
+            .Where(t => means.All(m => m.Turn != t))
+            .Select(t => (int?)t)
+            .FirstOrDefault();
         return open is { } next
             ? new NockReading(NockState.TurnOn, best.Turn, next, new TurnOn(at, by, new TurnIs(next, turns)))
             : new NockReading(NockState.Practice, best.Turn, null, new NoTurnInside(at, by));

@@ -7,7 +7,8 @@ namespace Merganser.Core.Dozens;
 public readonly record struct ScaleReading(DateTimeOffset At, double Grains, bool Stable);
 
 /// <summary>
-/// Watches the pan: a piece is taken after one second of stable readings that agree, and only if the pan was empty since the last piece.
+/// Watches the pan: a piece is taken after one second of stable readings that agree, and only if the pan was empty
+/// since the last piece.
 /// </summary>
 public sealed class PanWatch
 {
@@ -69,7 +70,10 @@ public static class Outliers
 
     private const double Consistency = 0.6745;
 
-    /// <summary>Places of the weights whose robust z, 0.6745 (x − median)/MAD, is above the limit. Under four weights nothing stands apart.</summary>
+    /// <summary>
+    /// Places of the weights whose robust z, 0.6745 (x − median)/MAD, is above the limit. Under four weights nothing
+    /// stands apart.
+    /// </summary>
     public static IReadOnlyList<int> Of(IReadOnlyList<double> weights)
     {
         if (weights.Count < 4)
@@ -79,14 +83,21 @@ public static class Outliers
 
         var median = Median(weights);
         var deviation = Math.Max(LeastDeviation, Median([.. weights.Select(w => Math.Abs(w - median))]));
-        return [.. Enumerable.Range(0, weights.Count).Where(i => Consistency * Math.Abs(weights[i] - median) / deviation > Limit)];
+        return
+        [
+            .. Enumerable
+                .Range(0, weights.Count)
+                .Where(i => Consistency * Math.Abs(weights[i] - median) / deviation > Limit),
+        ];
     }
 
     /// <summary>The median; the mean of the two middle ones for an even count.</summary>
     public static double Median(IReadOnlyList<double> values)
     {
         var sorted = values.Order().ToArray();
-        return sorted.Length % 2 == 1 ? sorted[sorted.Length / 2] : (sorted[(sorted.Length / 2) - 1] + sorted[sorted.Length / 2]) / 2;
+        return sorted.Length % 2 == 1
+            ? sorted[sorted.Length / 2]
+            : (sorted[(sorted.Length / 2) - 1] + sorted[sorted.Length / 2]) / 2;
     }
 }
 

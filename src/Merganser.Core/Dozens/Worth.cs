@@ -6,29 +6,50 @@ using Merganser.Core.Speed;
 
 namespace Merganser.Core.Dozens;
 
-/// <summary>What a spread costs at one distance: inches of height between the lightest and the heaviest arrow.</summary>
+/// <summary>
+/// What a spread costs at one distance: inches of height between the lightest and the heaviest arrow.
+/// </summary>
 public sealed record WorthAt(double Yards, double Inches);
 
 /// <summary>What a spread in weight is worth on this bow: speed, height at distances, front of center.</summary>
 /// <param name="SpreadGrains">Heaviest less lightest.</param>
 /// <param name="SpeedSpread">Fastest less slowest, ft/s.</param>
-/// <param name="Heights">Height between them with the same aim; drop in vacuum, so a lower bound of the difference.</param>
+/// <param name="Heights">Height between them with the same aim; drop in vacuum, so a lower bound of the
+/// difference.</param>
 public sealed record Worth(double SpreadGrains, double SpeedSpread, IReadOnlyList<WorthAt> Heights)
 {
     public static Worth Of(Bow bow, double meanGrains, double spreadGrains, IReadOnlyList<double> yards)
     {
         var light = LaunchSpeed.Of(bow, meanGrains - (spreadGrains / 2)).Speed;
         var heavy = LaunchSpeed.Of(bow, meanGrains + (spreadGrains / 2)).Speed;
-        return new Worth(spreadGrains, light - heavy, [.. yards.Select(d => new WorthAt(d, SightAxes.Drop(heavy, d) - SightAxes.Drop(light, d)))]);
+        return new Worth(
+            spreadGrains,
+            light - heavy,
+            [.. yards.Select(d => new WorthAt(d, SightAxes.Drop(heavy, d) - SightAxes.Drop(light, d)))]
+        );
     }
 
-    /// <summary>FOC of each arrow of a match, per cent: every piece with its own weight in place of the catalogue's.</summary>
+    /// <summary>
+    /// FOC of each arrow of a match, per cent: every piece with its own weight in place of the catalogue's.
+    /// </summary>
     /// <param name="arrow">The arrow they are built to.</param>
     /// <param name="pieces">By arrow: the class's name with the grains of its pieces together.</param>
-    public static IReadOnlyList<double> FrontsOfCenter(Arrow arrow, IReadOnlyList<IReadOnlyDictionary<string, double>> pieces) =>
-    [
-        .. pieces.Select(own => new Balance(arrow.CutLength, [.. arrow.Masses().Select(m => own.TryGetValue(m.Name, out var grains) ? m with { Grains = grains } : m)]).FrontOfCenter),
-    ];
+    public static IReadOnlyList<double> FrontsOfCenter(
+        Arrow arrow,
+        IReadOnlyList<IReadOnlyDictionary<string, double>> pieces
+    ) =>
+        [
+            .. pieces.Select(own =>
+                new Balance(
+                    arrow.CutLength,
+                    [
+                        .. arrow
+                            .Masses()
+                            .Select(m => own.TryGetValue(m.Name, out var grains) ? m with { Grains = grains } : m),
+                    ]
+                ).FrontOfCenter
+            ),
+        ];
 }
 
 /// <summary>Heads onto arrows: lightest arrow with heaviest head, and the optimum where it differs.</summary>
@@ -36,8 +57,15 @@ public sealed record Worth(double SpreadGrains, double SpeedSpread, IReadOnlyLis
 /// <param name="Spread">Spread of the totals, grains.</param>
 /// <param name="BestHeads">The optimum's heads.</param>
 /// <param name="BestSpread">Its spread.</param>
-/// <param name="Practice">The head kept for practice: the one left over, else the one farthest from the middle, or null when all are needed.</param>
-public sealed record HeadMatch(IReadOnlyList<int> Heads, double Spread, IReadOnlyList<int> BestHeads, double BestSpread, int? Practice)
+/// <param name="Practice">The head kept for practice: the one left over, else the one farthest from the middle, or null
+/// when all are needed.</param>
+public sealed record HeadMatch(
+    IReadOnlyList<int> Heads,
+    double Spread,
+    IReadOnlyList<int> BestHeads,
+    double BestSpread,
+    int? Practice
+)
 {
     /// <param name="arrows">Weights of the arrows without heads, grains, the straightest chosen before.</param>
     /// <param name="heads">Weights of the heads, at least as many.</param>
@@ -53,7 +81,11 @@ public sealed record HeadMatch(IReadOnlyList<int> Heads, double Spread, IReadOnl
             simple[order[k]] = byWeight[k];
         }
 
-        var problem = new MatchProblem(arrows.Count, [new("arrows", 1, [.. arrows.Select(Tenths)]), new("heads", 1, [.. usable.Select(h => Tenths(heads[h]))])], []);
+        var problem = new MatchProblem(
+            arrows.Count,
+            [new("arrows", 1, [.. arrows.Select(Tenths)]), new("heads", 1, [.. usable.Select(h => Tenths(heads[h]))])],
+            []
+        );
         var best = Matcher.Find(problem);
         var bestHeads = new int[arrows.Count];
         foreach (var arrow in best.Pieces)
@@ -80,7 +112,20 @@ public sealed record HeadMatch(IReadOnlyList<int> Heads, double Spread, IReadOnl
 }
 
 /// <summary>The steps of an arrow's assembly.</summary>
-public enum AssemblyCode { Cut, Square, Clean, Insert, Pin, Bare, Wrap, Fletch, Cure, Weigh, Verify }
+public enum AssemblyCode
+{
+    Cut,
+    Square,
+    Clean,
+    Insert,
+    Pin,
+    Bare,
+    Wrap,
+    Fletch,
+    Cure,
+    Weigh,
+    Verify,
+}
 
 /// <summary>One step of the assembly (trade practice).</summary>
 /// <param name="Code">Which.</param>
@@ -95,7 +140,14 @@ public sealed record AssemblyStep(AssemblyCode Code, ArrowState State)
 }
 
 /// <summary>How far an arrow is.</summary>
-public enum ArrowState { Parts, Cut, Bare, Fletched, Verified }
+public enum ArrowState
+{
+    Parts,
+    Cut,
+    Bare,
+    Fletched,
+    Verified,
+}
 
 /// <summary>The order of assembly (trade practice).</summary>
 public static class Assembly
@@ -117,18 +169,29 @@ public static class Assembly
 
     /// <summary>The steps at which something is said.</summary>
     public static IReadOnlySet<AssemblyCode> Cautioned { get; } =
-        new HashSet<AssemblyCode> { AssemblyCode.Cut, AssemblyCode.Square, AssemblyCode.Insert, AssemblyCode.Pin, AssemblyCode.Bare };
+        new HashSet<AssemblyCode>
+        {
+            AssemblyCode.Cut,
+            AssemblyCode.Square,
+            AssemblyCode.Insert,
+            AssemblyCode.Pin,
+            AssemblyCode.Bare,
+        };
 
     /// <summary>A step by its code as it is kept, or null.</summary>
-    public static AssemblyStep? Of(string? code) => Steps.FirstOrDefault(s => s.Code.ToString().Equals(code, StringComparison.OrdinalIgnoreCase));
+    public static AssemblyStep? Of(string? code) =>
+        Steps.FirstOrDefault(s => s.Code.ToString().Equals(code, StringComparison.OrdinalIgnoreCase));
 
     /// <summary>The state after the steps that were ticked.</summary>
     public static ArrowState StateOf(IReadOnlyCollection<string> ticked)
     {
-        var states = Steps.Where(s => ticked.Contains(s.Code.ToString(), StringComparer.OrdinalIgnoreCase)).Select(s => s.State);
+        var states = Steps
+            .Where(s => ticked.Contains(s.Code.ToString(), StringComparer.OrdinalIgnoreCase))
+            .Select(s => s.State);
         return states.Any(s => s == ArrowState.Verified) ? ArrowState.Verified
             : states.Any(s => s == ArrowState.Fletched) ? ArrowState.Fletched
             : states.Any(s => s == ArrowState.Bare) ? ArrowState.Bare
-            : states.Any() ? ArrowState.Cut : ArrowState.Parts;
+            : states.Any() ? ArrowState.Cut
+            : ArrowState.Parts;
     }
 }

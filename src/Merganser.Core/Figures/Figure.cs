@@ -19,13 +19,16 @@ public sealed record Term(Message Name, Message Formula, double? Value, string U
     public Message? Text => Value is { } value ? new Amount(new Measure(value, Unit, Decimals)) : null;
 }
 
-/// <summary>How a figure came about: what it is, its terms, where the formula is from, and what would move it.</summary>
+/// <summary>
+/// How a figure came about: what it is, its terms, where the formula is from, and what would move it.
+/// </summary>
 public sealed record Working(Message What, IReadOnlyList<Term> Terms, Message Source, Message? WouldMove = null);
 
 /// <summary>A computed figure in its one shape: every layer and every screen carries this.</summary>
 /// <param name="Name">Stable name, e.g. <c>totalWeight</c>.</param>
 /// <param name="Label">The words beside it.</param>
-/// <param name="Value">The value in <paramref name="Unit"/>; null when it cannot be known, and then <paramref name="Missing"/> says why.</param>
+/// <param name="Value">The value in <paramref name="Unit"/>; null when it cannot be known, and then
+/// <paramref name="Missing"/> says why.</param>
 /// <param name="Unit">The trade unit, one of <see cref="Units.Unit"/>.</param>
 /// <param name="Decimals">Sensible decimals in the trade unit.</param>
 /// <param name="Low">Lower end of the band, where one is known.</param>
@@ -35,8 +38,18 @@ public sealed record Working(Message What, IReadOnlyList<Term> Terms, Message So
 /// <param name="Missing">Why there is no value.</param>
 /// <param name="Working">The working.</param>
 public sealed record Figure(
-    string Name, Message Label, double? Value, string Unit, int Decimals, double? Low, double? High, double? Change,
-    Message? Word, Message? Missing, Working Working)
+    string Name,
+    Message Label,
+    double? Value,
+    string Unit,
+    int Decimals,
+    double? Low,
+    double? High,
+    double? Change,
+    Message? Word,
+    Message? Missing,
+    Working Working
+)
 {
     /// <summary>The value as it is shown, without its unit.</summary>
     public Message? Text => Bare(Value);
@@ -55,9 +68,15 @@ public sealed record Figure(
 
     /// <summary>The same figure with its change against an earlier one of the same name.</summary>
     public Figure Since(Figure? opened) =>
-        opened is null || opened.Name != Name || opened.Value is null || Value is null ? this : this with { Change = Value - opened.Value };
+        opened is null || opened.Name != Name || opened.Value is null || Value is null
+            ? this
+            : this with
+            {
+                Change = Value - opened.Value,
+            };
 
-    private Message? Bare(double? value) => value is { } number ? new BareAmount(new Measure(number, Unit, Decimals)) : null;
+    private Message? Bare(double? value) =>
+        value is { } number ? new BareAmount(new Measure(number, Unit, Decimals)) : null;
 }
 
 /// <summary>A caution: the fact, its limit and what to do, in one line, shown where the act is.</summary>
@@ -75,4 +94,10 @@ public sealed record Caution(string Code, Message Text, bool Refused, string Fie
 /// <param name="Alternative">The other act's words, or null.</param>
 /// <param name="AlternativeAction">Stable word for the other act.</param>
 public sealed record Next(
-    Message Sentence, Message Reason, string Action, Message Button, Message? Alternative = null, string? AlternativeAction = null);
+    Message Sentence,
+    Message Reason,
+    string Action,
+    Message Button,
+    Message? Alternative = null,
+    string? AlternativeAction = null
+);

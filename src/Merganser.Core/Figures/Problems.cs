@@ -26,7 +26,8 @@ public sealed record UseOneOf(IReadOnlyList<string> Known) : Message;
 public sealed record FieldProblem(string Field, string Code, Message Message);
 
 /// <summary>Input that the Core refuses, with one problem for each field.</summary>
-public sealed class RefusedException(string code, Message said, params IReadOnlyList<FieldProblem> problems) : Exception(code)
+public sealed class RefusedException(string code, Message said, params IReadOnlyList<FieldProblem> problems)
+    : Exception(code)
 {
     /// <summary>Stable word for the whole refusal.</summary>
     public string Code { get; } = code;
@@ -38,12 +39,17 @@ public sealed class RefusedException(string code, Message said, params IReadOnly
     public IReadOnlyList<FieldProblem> Problems { get; } = problems;
 
     /// <summary>A refusal that stands beside one field.</summary>
-    public static RefusedException At(string field, string code, Message said) => new(code, said, new FieldProblem(field, code, said));
+    public static RefusedException At(string field, string code, Message said) =>
+        new(code, said, new FieldProblem(field, code, said));
 
     /// <summary>A refusal that names its fields: one by its own sentence, several by their names.</summary>
     /// <param name="problems">At least one.</param>
     public static RefusedException Of(IReadOnlyList<FieldProblem> problems) =>
-        new("fields", problems.Count == 1 ? problems[0].Message : new LookAgainAt([.. problems.Select(p => p.Field).Distinct()]), [.. problems]);
+        new(
+            "fields",
+            problems.Count == 1 ? problems[0].Message : new LookAgainAt([.. problems.Select(p => p.Field).Distinct()]),
+            [.. problems]
+        );
 }
 
 /// <summary>An allowed range with the reason that is told when it is left.</summary>
@@ -67,7 +73,8 @@ public sealed class FieldReader
     public IReadOnlyList<FieldProblem> Problems => problems;
 
     /// <summary>A value that must be there.</summary>
-    public Entry? Required(string field, string? text, Quantity quantity, AllowedRange range) => Read(field, text, quantity, range);
+    public Entry? Required(string field, string? text, Quantity quantity, AllowedRange range) =>
+        Read(field, text, quantity, range);
 
     /// <summary>A value that may be left empty.</summary>
     public Entry? Optional(string field, string? text, Quantity quantity, AllowedRange range) =>
@@ -82,7 +89,8 @@ public sealed class FieldReader
     }
 
     /// <summary>A value that is known already and must lie inside a range.</summary>
-    public void Inside(string field, double value, AllowedRange range) => Check(range.Holds(value), field, "range", new Outside(range));
+    public void Inside(string field, double value, AllowedRange range) =>
+        Check(range.Holds(value), field, "range", new Outside(range));
 
     /// <summary>Adds a problem unless the condition holds.</summary>
     public void Check(bool holds, string field, string code, Message message)

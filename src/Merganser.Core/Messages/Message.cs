@@ -10,8 +10,8 @@ using Merganser.Core.Tuning;
 namespace Merganser.Core.Messages;
 
 /// <summary>
-/// Something to be said: a code, which is its type, and its quantities. Core speaks in these alone; one words table a feature
-/// (<c>Merganser.Web/Words</c>) turns them into a sentence in the archer's units and hand.
+/// Something to be said: a code, which is its type, and its quantities. Core speaks in these alone; one words table a
+/// feature (<c>Merganser.Web/Words</c>) turns them into a sentence in the archer's units and hand.
 /// </summary>
 public abstract record Message
 {

@@ -11,10 +11,15 @@ namespace Merganser.Core.Paper;
 /// </summary>
 public sealed class MeanTear
 {
-    /// <summary>Shot spread per axis that is assumed until this archer's own is known, inches (trade-like guess, no source).</summary>
+    /// <summary>
+    /// Shot spread per axis that is assumed until this archer's own is known, inches (trade-like guess, no source).
+    /// </summary>
     public const double UsualSpread = 0.18;
 
-    /// <summary>How well a hole is read at best, inches per axis: shots that look alike are not closer than this (trade-like guess, no source).</summary>
+    /// <summary>
+    /// How well a hole is read at best, inches per axis: shots that look alike are not closer than this (trade-like
+    /// guess, no source).
+    /// </summary>
     public const double ReadingError = 0.02;
 
     private const double Miss = 0.05;
@@ -27,9 +32,10 @@ public sealed class MeanTear
     /// <exception cref="ArgumentException">No tears.</exception>
     public MeanTear(IReadOnlyList<Tear> tears, double usualSpread = UsualSpread)
     {
-        Count = tears.Count > 0
-            ? tears.Count
-            : throw new ArgumentException("A mean needs at least one tear.", nameof(tears));
+        Count =
+            tears.Count > 0
+                ? tears.Count
+                : throw new ArgumentException("A mean needs at least one tear.", nameof(tears));
         Mean = Tear.Mean(tears);
         if (Count == 1)
         {
@@ -67,10 +73,12 @@ public sealed class MeanTear
     public static double CriticalF(double freedom) => (Math.Pow(Miss, -2 / freedom) - 1) * freedom / 2;
 
     /// <summary>The reading, always by the tail.</summary>
-    public Message Reading => new MeanTail(
-        Level(TearAxis.Sideways) ? null : Measure.Inches(Mean.X),
-        Level(TearAxis.Height) ? null : Measure.Inches(Mean.Y),
-        Measure.Inches(Tolerances.Usual));
+    public Message Reading =>
+        new MeanTail(
+            Level(TearAxis.Sideways) ? null : Measure.Inches(Mean.X),
+            Level(TearAxis.Height) ? null : Measure.Inches(Mean.Y),
+            Measure.Inches(Tolerances.Usual)
+        );
 }
 
 /// <summary>How close to one clean hole is good enough, inches (common practice, no source).</summary>

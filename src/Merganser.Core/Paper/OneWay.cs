@@ -3,8 +3,9 @@ using MathNet.Numerics.Distributions;
 namespace Merganser.Core.Paper;
 
 /// <summary>
-/// Do groups of tears differ: one-way F on both axes together, equal spread, never finer than a hole can be read. With two groups it is the
-/// isotropic two-sample test, F = nm/(n+m)·|d|²/2/s² on (2, 2(n+m−2)) (NIST/SEMATECH e-Handbook 7.4.3; critical values 1.3.6.7.3).
+/// Do groups of tears differ: one-way F on both axes together, equal spread, never finer than a hole can be read. With
+/// two groups it is the isotropic two-sample test, F = nm/(n+m)·|d|²/2/s² on (2, 2(n+m−2)) (NIST/SEMATECH e-Handbook
+/// 7.4.3; critical values 1.3.6.7.3).
 /// </summary>
 /// <param name="F">Between over within.</param>
 /// <param name="Top">Degrees of freedom between.</param>
@@ -14,7 +15,8 @@ public readonly record struct OneWay(double F, double Top, double Bottom, double
 {
     /// <summary>Compares groups.</summary>
     /// <param name="groups">Two groups or more, none empty.</param>
-    /// <param name="centre">What the groups are measured from: their common mean, or zero for what is left after a mean was taken out.</param>
+    /// <param name="centre">What the groups are measured from: their common mean, or zero for what is left after a mean
+    /// was taken out.</param>
     /// <param name="lost">Degrees of freedom per axis that were used up before.</param>
     /// <exception cref="ArgumentException">No degree of freedom is left for the spread.</exception>
     public static OneWay Of(IReadOnlyList<IReadOnlyList<Tear>> groups, Tear centre, int lost = 0)

@@ -25,7 +25,7 @@ public sealed record MeanTail(Measure? Right, Measure? Up, Measure Little) : Pap
 public sealed record TailAsSaid(Measure Right, Measure Up) : PaperMessage;
 
 /// <summary>A size as it is said at the paper, by its code.</summary>
-public sealed record SizeSaid(string Code) : PaperMessage;
+public sealed record SizeSaid(string Code, Measure Of) : PaperMessage;
 
 /// <summary>A stage: distance, and whether the shafts have vanes.</summary>
 public sealed record StageName(Measure Distance, bool Fletched) : PaperMessage;
@@ -55,7 +55,13 @@ public sealed record TearTooLong(Measure Longest) : PaperMessage;
 public sealed record OffSheet(bool Tail, Measure Reach) : PaperMessage;
 
 /// <summary>The side that a tail lies on.</summary>
-public enum TearSide { Left, Right, Low, High }
+public enum TearSide
+{
+    Left,
+    Right,
+    Low,
+    High,
+}
 
 /// <summary>What is said of tears and trials without any quantity.</summary>
 public enum PaperSays

@@ -5,7 +5,11 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Paper;
 
 /// <summary>A session that tunes, or a trial that leaves the bow untouched.</summary>
-public enum SessionKind { Tune, Trial }
+public enum SessionKind
+{
+    Tune,
+    Trial,
+}
 
 /// <summary>A distance and whether the shafts have vanes.</summary>
 /// <param name="Distance">Bow to paper, yards.</param>
@@ -13,15 +17,25 @@ public enum SessionKind { Tune, Trial }
 public sealed record PlannedStage(double Distance, bool Fletched)
 {
     /// <summary>Bow to paper, yards.</summary>
-    public double Distance { get; } = SheetLimits.Distances.Holds(Distance) ? Distance : throw new ArgumentOutOfRangeException(nameof(Distance));
+    public double Distance { get; } =
+        SheetLimits.Distances.Holds(Distance) ? Distance : throw new ArgumentOutOfRangeException(nameof(Distance));
 
     /// <summary>Its name.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public Message Name => new StageName(Measure.Yards(Distance), Fletched);
 }
 
-/// <summary>What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.</summary>
-public enum SetPurpose { Session, ControlArrow, ChangedGrip, OtherArcher, Machine }
+/// <summary>
+/// What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.
+/// </summary>
+public enum SetPurpose
+{
+    Session,
+    ControlArrow,
+    ChangedGrip,
+    OtherArcher,
+    Machine,
+}
 
 /// <summary>What a session is to be.</summary>
 /// <param name="Kind">Tune or trial.</param>
@@ -30,7 +44,14 @@ public enum SetPurpose { Session, ControlArrow, ChangedGrip, OtherArcher, Machin
 /// <param name="ShotsPerDecision">Shots before a move is thought of: 1, 3, 5, or 2 for "until it is clear".</param>
 /// <param name="ByMachine">Shot by a machine: form is out of it.</param>
 /// <param name="DozenId">The dozen whose numbered arrows are shot, or null.</param>
-public sealed record SessionPlan(SessionKind Kind, School? School, IReadOnlyList<PlannedStage> Stages, int ShotsPerDecision, bool ByMachine, string? DozenId)
+public sealed record SessionPlan(
+    SessionKind Kind,
+    School? School,
+    IReadOnlyList<PlannedStage> Stages,
+    int ShotsPerDecision,
+    bool ByMachine,
+    string? DozenId
+)
 {
     /// <summary>"Until it is clear": the engine asks for two and goes on asking while it has to.</summary>
     public const int UntilClear = 2;

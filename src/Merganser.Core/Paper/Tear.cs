@@ -6,7 +6,11 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Paper;
 
 /// <summary>The face of the sheet that was read.</summary>
-public enum SheetSide { ShootingSide, TargetSide }
+public enum SheetSide
+{
+    ShootingSide,
+    TargetSide,
+}
 
 /// <summary>A place on the sheet as it was read, inches, x right and y up; finite.</summary>
 public sealed record Hole(double X, double Y)
@@ -19,8 +23,8 @@ public sealed record Hole(double X, double Y)
 }
 
 /// <summary>
-/// A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting side.
-/// x right, y up, inches; finite.
+/// A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting
+/// side. x right, y up, inches; finite.
 /// </summary>
 public sealed record Tear(double X, double Y)
 {
@@ -76,13 +80,15 @@ public static class SheetLimits
     public const double LongestTear = 12;
 
     /// <summary>Refuses holes that lie off the sheet, or too far apart for one arrow.</summary>
-    /// <exception cref="RefusedException">A hole is off the sheet, or the tear is longer than any arrow leaves.</exception>
+    /// <exception cref="RefusedException">A hole is off the sheet, or the tear is longer than any arrow
+    /// leaves.</exception>
     public static void Check(Hole point, Hole tail)
     {
         var fields = new FieldReader();
         fields.Check(OnSheet(point), "point", "off-sheet", new OffSheet(false, Measure.Inches(HalfSheet, 0)));
         fields.Check(OnSheet(tail), "tail", "off-sheet", new OffSheet(true, Measure.Inches(HalfSheet, 0)));
-        var tooLong = fields.Problems.Count == 0 && Tear.Between(point, tail, SheetSide.ShootingSide).Length > LongestTear;
+        var tooLong =
+            fields.Problems.Count == 0 && Tear.Between(point, tail, SheetSide.ShootingSide).Length > LongestTear;
         fields.Check(!tooLong, "tail", "tear-too-long", new TearTooLong(Measure.Inches(LongestTear, 0)));
         if (fields.Problems.Count > 0)
         {

@@ -11,20 +11,40 @@ public static class TearFigures
 {
     /// <summary>Sideways, height and spread of a set, with the change since an earlier set.</summary>
     public static IReadOnlyList<Figure> Of(MeanTear mean, MeanTear? before) =>
-    [
-        Axis("sideways", mean.Mean.X < 0 ? TearSide.Left : TearSide.Right, mean, before, TearAxis.Sideways),
-        Axis("height", mean.Mean.Y < 0 ? TearSide.Low : TearSide.High, mean, before, TearAxis.Height),
-        SpreadOf(mean, before),
-    ];
+        [
+            Axis("sideways", mean.Mean.X < 0 ? TearSide.Left : TearSide.Right, mean, before, TearAxis.Sideways),
+            Axis("height", mean.Mean.Y < 0 ? TearSide.Low : TearSide.High, mean, before, TearAxis.Height),
+            SpreadOf(mean, before),
+        ];
 
     private static Figure SpreadOf(MeanTear mean, MeanTear? before)
     {
         Message label = mean.SpreadAssumed ? PaperSays.SpreadAssumed : PaperSays.Spread;
-        Message word = mean.SpreadAssumed ? PaperSays.OneShotShowsNone : new UsuallyAbout(Measure.Inches(MeanTear.UsualSpread));
-        Message how = mean.SpreadAssumed ? PaperSays.AssumedForOneShot : new Formula($"√(SS / (2 (n − 1))), n = {mean.Count}");
+        Message word = mean.SpreadAssumed
+            ? PaperSays.OneShotShowsNone
+            : new UsuallyAbout(Measure.Inches(MeanTear.UsualSpread));
+        Message how = mean.SpreadAssumed
+            ? PaperSays.AssumedForOneShot
+            : new Formula($"√(SS / (2 (n − 1))), n = {mean.Count}");
         Message source = mean.SpreadAssumed ? PaperSays.TradeGuess : PaperSays.PooledDeviation;
-        var working = new Working(PaperSays.SpreadIs, [new Term(PaperSays.SpreadS, how, mean.Spread, Unit.Inch, 3)], source);
-        return new Figure("spread", label, mean.Spread, Unit.Inch, 2, null, null, mean.Spread - before?.Spread, word, null, working);
+        var working = new Working(
+            PaperSays.SpreadIs,
+            [new Term(PaperSays.SpreadS, how, mean.Spread, Unit.Inch, 3)],
+            source
+        );
+        return new Figure(
+            "spread",
+            label,
+            mean.Spread,
+            Unit.Inch,
+            2,
+            null,
+            null,
+            mean.Spread - before?.Spread,
+            word,
+            null,
+            working
+        );
     }
 
     private static Figure Axis(string name, TearSide side, MeanTear mean, MeanTear? before, TearAxis axis)
@@ -46,7 +66,17 @@ public static class TearFigures
         Message? word = mean.Level(axis) ? PaperSays.LevelAxis : null;
         var working = new Working(PaperSays.MeanOfTheTail, terms, PaperSays.TearSource, PaperSays.MoreShotsNarrow);
         return new Figure(
-            name, new SideLabel(side), size, Unit.Inch, 2, Math.Max(0, size - mean.Radius), size + mean.Radius,
-            before is null ? null : change, word, null, working);
+            name,
+            new SideLabel(side),
+            size,
+            Unit.Inch,
+            2,
+            Math.Max(0, size - mean.Radius),
+            size + mean.Radius,
+            before is null ? null : change,
+            word,
+            null,
+            working
+        );
     }
 }

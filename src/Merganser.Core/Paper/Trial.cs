@@ -32,14 +32,20 @@ public sealed record ToleratedRange(string Shaft, double Lightest, double Heavie
 }
 
 /// <summary>
-/// The bow untouched, several arrows through paper in one sitting: which need no move, how wide a range of points each shaft tolerates, and
-/// whether the bow or the arrow is the cause (one-way F between arrows on both axes, p &lt; .05; NIST/SEMATECH e-Handbook 7.4.3).
+/// The bow untouched, several arrows through paper in one sitting: which need no move, how wide a range of points each
+/// shaft tolerates, and whether the bow or the arrow is the cause (one-way F between arrows on both axes, p &lt; .05;
+/// NIST/SEMATECH e-Handbook 7.4.3).
 /// </summary>
 /// <param name="Rows">The arrows, the least tear first.</param>
 /// <param name="Ranges">Tolerated points by shaft, the widest first.</param>
 /// <param name="Cause">Bow or arrow.</param>
 /// <param name="Because">The test behind it, or null.</param>
-public sealed record Trial(IReadOnlyList<TrialRow> Rows, IReadOnlyList<ToleratedRange> Ranges, Message Cause, Message? Because)
+public sealed record Trial(
+    IReadOnlyList<TrialRow> Rows,
+    IReadOnlyList<ToleratedRange> Ranges,
+    Message Cause,
+    Message? Because
+)
 {
     private const double Significant = 0.05;
     private const int LeastForACause = 2;
@@ -49,18 +55,28 @@ public sealed record Trial(IReadOnlyList<TrialRow> Rows, IReadOnlyList<Tolerated
     /// <param name="tolerance">Good enough, inches.</param>
     public static Trial Of(IReadOnlyList<TrialArrow> arrows, double tolerance)
     {
-        TrialRow[] rows = [.. arrows.Where(a => a.Tears.Count > 0).Select(a => Row(a, tolerance)).OrderBy(r => r.Mean.Mean.Length)];
+        TrialRow[] rows =
+        [
+            .. arrows.Where(a => a.Tears.Count > 0).Select(a => Row(a, tolerance)).OrderBy(r => r.Mean.Mean.Length),
+        ];
         var (cause, because) = CauseOf(rows, tolerance);
         return new Trial(rows, RangesOf(rows), cause, because);
     }
 
     private static ToleratedRange[] RangesOf(TrialRow[] rows)
     {
-        var ranges = rows.Where(r => r.NeedsNoMove != false).GroupBy(r => r.Arrow.Shaft).Select(shaft =>
-        {
-            var points = shaft.Select(r => r.Arrow.PointGrains).ToArray();
-            return new ToleratedRange(shaft.Key, points.Min(), points.Max(), rows.Count(r => r.Arrow.Shaft == shaft.Key));
-        });
+        var ranges = rows.Where(r => r.NeedsNoMove != false)
+            .GroupBy(r => r.Arrow.Shaft)
+            .Select(shaft =>
+            {
+                var points = shaft.Select(r => r.Arrow.PointGrains).ToArray();
+                return new ToleratedRange(
+                    shaft.Key,
+                    points.Min(),
+                    points.Max(),
+                    rows.Count(r => r.Arrow.Shaft == shaft.Key)
+                );
+            });
         return [.. ranges.OrderByDescending(r => r.Heaviest - r.Lightest)];
     }
 
@@ -68,7 +84,10 @@ public sealed record Trial(IReadOnlyList<TrialRow> Rows, IReadOnlyList<Tolerated
     {
         var mean = new MeanTear(arrow.Tears);
         var (nearest, farthest) = (mean.Mean.Length - mean.Radius, mean.Mean.Length + mean.Radius);
-        bool? needsNone = farthest <= tolerance ? true : nearest > tolerance ? false : null;
+        bool? needsNone =
+            farthest <= tolerance ? true
+            : nearest > tolerance ? false
+            : null;
         var words = needsNone switch
         {
             true => PaperSays.NeedsNoMove,
@@ -90,7 +109,10 @@ public sealed record Trial(IReadOnlyList<TrialRow> Rows, IReadOnlyList<Tolerated
         var test = OneWay.Of([.. usable.Select(r => r.Arrow.Tears)], all);
         if (test.P < Significant)
         {
-            return (rows.Any(r => r.NeedsNoMove == true) ? PaperSays.ArrowOneNeedsNoMove : PaperSays.ArrowsTearApart, test.Line);
+            return (
+                rows.Any(r => r.NeedsNoMove == true) ? PaperSays.ArrowOneNeedsNoMove : PaperSays.ArrowsTearApart,
+                test.Line
+            );
         }
 
         return (all.Length > tolerance ? PaperSays.BowOrArcher : PaperSays.NeitherBowNorArrow, test.Line);

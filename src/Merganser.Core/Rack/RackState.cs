@@ -83,7 +83,14 @@ public sealed record RackState(Message State, string NextStop, Message NextWords
     /// <param name="sheet">Its set-up sheet.</param>
     /// <param name="due">What is due.</param>
     /// <param name="unsound">Set while it may not be shot.</param>
-    public static RackState Of(BowKind kind, RackArrow? arrow, TuningSession? paper, SetupSheet sheet, IReadOnlyList<DueItem> due, Unsound? unsound)
+    public static RackState Of(
+        BowKind kind,
+        RackArrow? arrow,
+        TuningSession? paper,
+        SetupSheet sheet,
+        IReadOnlyList<DueItem> due,
+        Unsound? unsound
+    )
     {
         if (unsound is not null)
         {
@@ -105,7 +112,11 @@ public sealed record RackState(Message State, string NextStop, Message NextWords
         {
             var draft = arrow.Version is null;
             var state = new ArrowWithoutPaper(arrow.Name, draft);
-            return new RackState(state, draft ? "arrow" : "paper", draft ? RackSays.GoOnWithTheArrow : RackSays.ShootItThroughPaper);
+            return new RackState(
+                state,
+                draft ? "arrow" : "paper",
+                draft ? RackSays.GoOnWithTheArrow : RackSays.ShootItThroughPaper
+            );
         }
 
         var reading = paper.Sets.Select(s => s.Mean?.Reading).LastOrDefault(m => m is not null) ?? RackSays.NoShotsYet;

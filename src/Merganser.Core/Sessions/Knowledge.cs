@@ -6,7 +6,10 @@ namespace Merganser.Core.Sessions;
 /// <param name="Fits">The fits.</param>
 public sealed record Knowledge(IReadOnlyList<StageFit> Fits)
 {
-    /// <summary>So many earlier papers are remembered (trade-like guess, no source): older ones were shot from another bow in all but name.</summary>
+    /// <summary>
+    /// So many earlier papers are remembered (trade-like guess, no source): older ones were shot from another bow in
+    /// all but name.
+    /// </summary>
     public const int EarlierPapers = 6;
 
     /// <summary>Nothing was shot before.</summary>
@@ -17,14 +20,19 @@ public sealed record Knowledge(IReadOnlyList<StageFit> Fits)
 }
 
 /// <summary>
-/// All that a paper's knowledge is computed from: the same inputs give the same knowledge, and any other gives another fingerprint.
+/// All that a paper's knowledge is computed from: the same inputs give the same knowledge, and any other gives another
+/// fingerprint.
 /// </summary>
 /// <param name="Adjusters">The bow's adjusters with their travel and the size of a step.</param>
 /// <param name="Forgotten">Shots that teach nothing any more.</param>
 /// <param name="Lost">Adjusters whose answers were forgotten.</param>
 /// <param name="Shots">The shots that count, each with its setting.</param>
 public sealed record KnowledgeInputs(
-    IReadOnlyList<string> Adjusters, int Forgotten, IReadOnlyList<string> Lost, IReadOnlyList<string> Shots)
+    IReadOnlyList<string> Adjusters,
+    int Forgotten,
+    IReadOnlyList<string> Lost,
+    IReadOnlyList<string> Shots
+)
 {
     /// <summary>The engine's own version: a changed model reads every paper anew.</summary>
     private const string Model = "response-1";
@@ -32,7 +40,12 @@ public sealed record KnowledgeInputs(
     /// <summary>One word for all of them.</summary>
     public string Fingerprint()
     {
-        var text = string.Join('\n', [Model, .. Adjusters, $"forgotten {Forgotten}", .. Lost.Order(StringComparer.Ordinal), .. Shots]);
-        return Convert.ToHexString(System.Security.Cryptography.SHA256.HashData(System.Text.Encoding.UTF8.GetBytes(text)));
+        var text = string.Join(
+            '\n',
+            [Model, .. Adjusters, $"forgotten {Forgotten}", .. Lost.Order(StringComparer.Ordinal), .. Shots]
+        );
+        return Convert.ToHexString(
+            System.Security.Cryptography.SHA256.HashData(System.Text.Encoding.UTF8.GetBytes(text))
+        );
     }
 }

@@ -4,8 +4,9 @@ using Merganser.Core.Tuning;
 namespace Merganser.Core.Sessions;
 
 /// <summary>
-/// A session's events played through once: its sets with their shots, its moves and notes. Where every adjuster stood is read back from where
-/// it stands now, so that a late entry, a corrected one or one made out of order changes the sets it lies between and no others.
+/// A session's events played through once: its sets with their shots, its moves and notes. Where every adjuster stood
+/// is read back from where it stands now, so that a late entry, a corrected one or one made out of order changes the
+/// sets it lies between and no others.
 /// </summary>
 public sealed class Replay
 {
@@ -82,7 +83,9 @@ public sealed class Replay
                 moves.Add(new SessionMove(happened.Id, begun.Count, move.Adjuster, move.From, move.To, move.Move));
                 break;
             case RungAnswered rung:
-                notes.Add(new SessionNote(happened.Id, begun.Count, rung.Rung, rung.Outcome, rung.Note, happened.Recorded));
+                notes.Add(
+                    new SessionNote(happened.Id, begun.Count, rung.Rung, rung.Outcome, rung.Note, happened.Recorded)
+                );
                 break;
             case NoteMade note:
                 notes.Add(new SessionNote(happened.Id, begun.Count, null, null, note.Note, happened.Recorded));
@@ -105,7 +108,10 @@ public sealed class Replay
         }
     }
 
-    /// <summary>Forgotten in the middle of it: what was shot before. Forgotten later: all of it, or only some adjusters' answers.</summary>
+    /// <summary>
+    /// Forgotten in the middle of it: what was shot before. Forgotten later: all of it, or only some adjusters'
+    /// answers.
+    /// </summary>
     private void Forget(LearningForgotten forget)
     {
         if (forget.Here || forget.Kinds.Count == 0)
@@ -118,14 +124,33 @@ public sealed class Replay
 
     private int After(string? set) => begun.FindIndex(b => b.Event.Id == set) is var at and >= 0 ? at + 1 : begun.Count;
 
-    private SessionSet SetOf(SessionEvent happened, SetBegun set, int number, IReadOnlyDictionary<AdjusterKind, int> positions)
+    private SessionSet SetOf(
+        SessionEvent happened,
+        SetBegun set,
+        int number,
+        IReadOnlyDictionary<AdjusterKind, int> positions
+    )
     {
         var stage = new Stage(set.Stage.Distance, set.Stage.Fletched, set.Arrow);
-        var own = shots.Where(s => s.Shot.Set == happened.Id).Select((s, i) =>
-        {
-            var (reason, doubtful) = judged.GetValueOrDefault(s.Event.Id);
-            return new ShotReading(s.Event.Id, i + 1, number, stage, positions, s.Shot, s.Event.Happened, reason, doubtful);
-        });
+        var own = shots
+            .Where(s => s.Shot.Set == happened.Id)
+            .Select(
+                (s, i) =>
+                {
+                    var (reason, doubtful) = judged.GetValueOrDefault(s.Event.Id);
+                    return new ShotReading(
+                        s.Event.Id,
+                        i + 1,
+                        number,
+                        stage,
+                        positions,
+                        s.Shot,
+                        s.Event.Happened,
+                        reason,
+                        doubtful
+                    );
+                }
+            );
         return new SessionSet(happened.Id, number, set, happened.Happened, positions, [.. own]);
     }
 }

@@ -6,7 +6,8 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Sessions;
 
 /// <summary>
-/// What a person does at the paper, as the events that follow from it. Nothing is written here: the acts come back, and the record keeps them.
+/// What a person does at the paper, as the events that follow from it. Nothing is written here: the acts come back, and
+/// the record keeps them.
 /// </summary>
 public static class SessionActs
 {
@@ -19,7 +20,14 @@ public static class SessionActs
 
     /// <summary>Begins the next set at the bow's present setting. An empty set is changed instead.</summary>
     /// <exception cref="RefusedException">The bow is unsound.</exception>
-    public static IReadOnlyList<NewAct> Begin(TuningSession session, string id, PlannedStage stage, Entry distance, SetPurpose purpose, string arrow)
+    public static IReadOnlyList<NewAct> Begin(
+        TuningSession session,
+        string id,
+        PlannedStage stage,
+        Entry distance,
+        SetPurpose purpose,
+        string arrow
+    )
     {
         CheckSound(session);
         var empty = session.Now.Shots.Count == 0 ? session.Now.Id : null;
@@ -39,7 +47,11 @@ public static class SessionActs
         CheckSound(session);
         List<NewAct> acts = [];
         var now = session.Now;
-        if (now.Id == set && now.Shots.Count > 0 && session.Moves.Any(m => m.AfterSet == now.Number && m.Corrects is null))
+        if (
+            now.Id == set
+            && now.Shots.Count > 0
+            && session.Moves.Any(m => m.AfterSet == now.Number && m.Corrects is null)
+        )
         {
             var next = $"{id}-set";
             acts.Add(new NewAct(next, now.Begun with { Instead = null }));
@@ -57,7 +69,14 @@ public static class SessionActs
 
     /// <summary>Voids a shot with a reason, calls it doubtful, or counts it again when neither is said.</summary>
     public static IReadOnlyList<NewAct> Judge(string id, string shot, string? reason, bool doubtful) =>
-        [new NewAct(id, reason is not null ? new ShotVoided(shot, reason) : doubtful ? new ShotDoubted(shot) : new ShotCounted(shot))];
+        [
+            new NewAct(
+                id,
+                reason is not null ? new ShotVoided(shot, reason)
+                    : doubtful ? new ShotDoubted(shot)
+                    : new ShotCounted(shot)
+            ),
+        ];
 
     /// <summary>Logs what was really done to the bow; the next set opens at the new setting.</summary>
     /// <param name="session">The session.</param>
@@ -85,7 +104,10 @@ public static class SessionActs
     {
         if (!session.IsTrial && session.MovedSinceShot)
         {
-            throw new RefusedException("unshot", session.LastRead is null ? PaperSays.NothingCountsYet : PaperSays.NothingShotSinceMove);
+            throw new RefusedException(
+                "unshot",
+                session.LastRead is null ? PaperSays.NothingCountsYet : PaperSays.NothingShotSinceMove
+            );
         }
 
         return [new NewAct(id, new Accepted())];

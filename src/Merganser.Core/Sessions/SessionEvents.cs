@@ -6,24 +6,41 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Sessions;
 
-/// <summary>Something that happened in a session. The list of them, in order, is the session: it replays, undoes and exports by it.</summary>
+/// <summary>
+/// Something that happened in a session. The list of them, in order, is the session: it replays, undoes and exports by
+/// it.
+/// </summary>
 /// <param name="Id">Its id; that of a set, a shot, a move or a note is the id of the thing itself.</param>
 /// <param name="Order">Its place in the session, ascending.</param>
 /// <param name="Happened">When it happened.</param>
 /// <param name="Recorded">When it was written down.</param>
 /// <param name="Act">What it was.</param>
-public sealed record SessionEvent(string Id, int Order, DateTimeOffset Happened, DateTimeOffset Recorded, SessionAct Act);
+public sealed record SessionEvent(
+    string Id,
+    int Order,
+    DateTimeOffset Happened,
+    DateTimeOffset Recorded,
+    SessionAct Act
+);
 
 /// <summary>What can happen in a session.</summary>
 public abstract record SessionAct;
 
-/// <summary>A set was begun: of the session itself, or a control that changes one thing and leaves the bow alone.</summary>
+/// <summary>
+/// A set was begun: of the session itself, or a control that changes one thing and leaves the bow alone.
+/// </summary>
 /// <param name="Stage">Distance and vanes.</param>
 /// <param name="DistanceTyped">The distance as it was typed.</param>
 /// <param name="Purpose">What it is shot for.</param>
 /// <param name="Arrow">The arrow's version.</param>
 /// <param name="Instead">The empty set that it takes the place of, or null.</param>
-public sealed record SetBegun(PlannedStage Stage, string DistanceTyped, SetPurpose Purpose, string Arrow, string? Instead = null) : SessionAct;
+public sealed record SetBegun(
+    PlannedStage Stage,
+    string DistanceTyped,
+    SetPurpose Purpose,
+    string Arrow,
+    string? Instead = null
+) : SessionAct;
 
 /// <summary>A shot was marked: the raw holes as they were read, and how.</summary>
 /// <param name="Set">Its set.</param>
@@ -32,7 +49,14 @@ public sealed record SetBegun(PlannedStage Stage, string DistanceTyped, SetPurpo
 /// <param name="Side">The face of the sheet that was read.</param>
 /// <param name="ArrowNumber">Which arrow of the dozen, where it was said.</param>
 /// <param name="Said">True when it was said in the shooter's words.</param>
-public sealed record ShotMarked(string Set, Hole Point, Hole Tail, SheetSide Side, string? ArrowNumber = null, bool Said = false) : SessionAct
+public sealed record ShotMarked(
+    string Set,
+    Hole Point,
+    Hole Tail,
+    SheetSide Side,
+    string? ArrowNumber = null,
+    bool Said = false
+) : SessionAct
 {
     /// <summary>The tear as the archer sees it.</summary>
     public Tear Tear { get; } = Tear.Between(Point, Tail, Side);
@@ -49,13 +73,33 @@ public sealed record ShotCounted(string Shot) : SessionAct;
 
 /// <summary>An adjuster was moved. One that is logged late names the set it came after.</summary>
 public sealed record MoveMade(
-    AdjusterKind Adjuster, int From, int To, string Note = "", SpacerSeats? Seats = null, string? AfterSet = null) : SessionAct;
+    AdjusterKind Adjuster,
+    int From,
+    int To,
+    string Note = "",
+    SpacerSeats? Seats = null,
+    string? AfterSet = null
+) : SessionAct;
 
 /// <summary>The entry of a move was wrong: this is where it really went.</summary>
-public sealed record MoveCorrected(string Move, AdjusterKind Adjuster, int From, int To, string Note = "", SpacerSeats? Seats = null) : SessionAct;
+public sealed record MoveCorrected(
+    string Move,
+    AdjusterKind Adjuster,
+    int From,
+    int To,
+    string Note = "",
+    SpacerSeats? Seats = null
+) : SessionAct;
 
 /// <summary>A move was turned back on the bow.</summary>
-public sealed record MoveTurnedBack(string Move, AdjusterKind Adjuster, int From, int To, string Note = "", SpacerSeats? Seats = null) : SessionAct;
+public sealed record MoveTurnedBack(
+    string Move,
+    AdjusterKind Adjuster,
+    int From,
+    int To,
+    string Note = "",
+    SpacerSeats? Seats = null
+) : SessionAct;
 
 /// <summary>A rung of the ladder was looked at.</summary>
 public sealed record RungAnswered(RungKind Rung, string Outcome, string Note) : SessionAct;
@@ -75,7 +119,8 @@ public sealed record EntryWithdrawn(string Entry) : SessionAct;
 
 /// <summary>What was learned before this is forgotten; no kinds is all of it.</summary>
 /// <param name="Kinds">The adjusters whose answers are forgotten.</param>
-/// <param name="Here">True when it was forgotten in the middle of this session: its shots before it count no more.</param>
+/// <param name="Here">True when it was forgotten in the middle of this session: its shots before it count no
+/// more.</param>
 public sealed record LearningForgotten(IReadOnlyList<AdjusterKind> Kinds, bool Here) : SessionAct;
 
 /// <summary>"I accept this."</summary>
@@ -94,7 +139,14 @@ public sealed record NewAct(string Id, SessionAct Act, DateTimeOffset? Happened 
 /// <param name="Side">The face of the sheet that is read.</param>
 /// <param name="Words">In the shooter's words; they win over typed inches, and those over a pressed hole.</param>
 /// <param name="ArrowNumber">Which arrow of the dozen.</param>
-public sealed record Marked(Hole Point, Hole? Tail, TailTyped? Typed, SheetSide Side, ShooterWords? Words = null, string? ArrowNumber = null)
+public sealed record Marked(
+    Hole Point,
+    Hole? Tail,
+    TailTyped? Typed,
+    SheetSide Side,
+    ShooterWords? Words = null,
+    string? ArrowNumber = null
+)
 {
     private const int LongestNumber = 8;
 
@@ -105,8 +157,18 @@ public sealed record Marked(Hole Point, Hole? Tail, TailTyped? Typed, SheetSide 
         var fields = new FieldReader();
         var right = fields.Optional("right", Typed?.Right, Quantity.Length, SheetLimits.Reach);
         var up = fields.Optional("up", Typed?.Up, Quantity.Length, SheetLimits.Reach);
-        fields.Check(Tail is not null || Typed is not null || Words is not null, "tail", "missing", PaperSays.MarkTheTail);
-        fields.Check((ArrowNumber?.Length ?? 0) <= LongestNumber, "arrowNumber", "too-long", new TooLong(LongestNumber));
+        fields.Check(
+            Tail is not null || Typed is not null || Words is not null,
+            "tail",
+            "missing",
+            PaperSays.MarkTheTail
+        );
+        fields.Check(
+            (ArrowNumber?.Length ?? 0) <= LongestNumber,
+            "arrowNumber",
+            "too-long",
+            new TooLong(LongestNumber)
+        );
         fields.Check(Words is null || Words.Known(), "words", "unknown-word", PaperSays.SizeNotInList);
         fields.ThrowIfAny();
         var number = string.IsNullOrWhiteSpace(ArrowNumber) ? null : ArrowNumber.Trim();
@@ -114,11 +176,15 @@ public sealed record Marked(Hole Point, Hole? Tail, TailTyped? Typed, SheetSide 
         {
             // Words are said as the archer sees it, whichever face of the sheet is read.
             var tear = Words.Read();
-            return Checked(new ShotMarked(set, new Hole(0, 0), new Hole(tear.X, tear.Y), SheetSide.ShootingSide, number, true));
+            return Checked(
+                new ShotMarked(set, new Hole(0, 0), new Hole(tear.X, tear.Y), SheetSide.ShootingSide, number, true)
+            );
         }
 
         var sign = Typed?.By == NamedEnd.Point ? -1 : 1;
-        var tail = Typed is null ? Tail! : new Hole(Point.X + (sign * (right?.Value ?? 0)), Point.Y + (sign * (up?.Value ?? 0)));
+        var tail = Typed is null
+            ? Tail!
+            : new Hole(Point.X + (sign * (right?.Value ?? 0)), Point.Y + (sign * (up?.Value ?? 0)));
         return Checked(new ShotMarked(set, Point, tail, Side, number));
     }
 
@@ -129,5 +195,7 @@ public sealed record Marked(Hole Point, Hole? Tail, TailTyped? Typed, SheetSide 
     }
 }
 
-/// <summary>The tail's place from the point's hole as typed, as the sheet was read, or the point's from the tail's; empty is 0.</summary>
+/// <summary>
+/// The tail's place from the point's hole as typed, as the sheet was read, or the point's from the tail's; empty is 0.
+/// </summary>
 public sealed record TailTyped(string? Right, string? Up, NamedEnd By = NamedEnd.Tail);

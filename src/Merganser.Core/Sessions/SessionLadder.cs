@@ -39,7 +39,10 @@ public sealed record SessionLadder(bool Wanted, IReadOnlyList<RungState> Rungs, 
     public static SessionLadder Of(TuningSession session, AdviceKind advice)
     {
         var rungs = StubbornLadder.For(session.Bow.Bow.Release, session.School);
-        var controls = session.Sets.Where(s => s.Mean is not null).Select(s => ControlReading.RungOf(s.Begun.Purpose)).ToHashSet();
+        var controls = session
+            .Sets.Where(s => s.Mean is not null)
+            .Select(s => ControlReading.RungOf(s.Begun.Purpose))
+            .ToHashSet();
         RungState[] states = [.. rungs.Select(State)];
         RungKind[] done = [.. states.Where(r => r.Outcome is not null).Select(r => r.Code)];
         var wanted = !session.IsTrial && StubbornLadder.Wanted(session.Made, session.Readings, advice);

@@ -1,7 +1,7 @@
+using Merganser.Core.Bows;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Tuning;
-using Merganser.Core.Bows;
 
 namespace Merganser.Core.Sessions;
 

@@ -7,7 +7,9 @@ namespace Merganser.Core.Sessions;
 /// <summary>The one next step of a session.</summary>
 public static class SessionNext
 {
-    /// <summary>Below this chance, after two shots, more shots alone are no way on (trade-like guess, no source).</summary>
+    /// <summary>
+    /// Below this chance, after two shots, more shots alone are no way on (trade-like guess, no source).
+    /// </summary>
     private const double Hopeless = 0.05;
 
     /// <summary>Shots of a control (common practice, no source).</summary>
@@ -29,7 +31,14 @@ public static class SessionNext
     {
         Message[] open = [.. session.Stages().Where(s => s is { Planned: true, Shots: 0 }).Select(s => s.Stage.Name)];
         Message remains = session.IsTrial ? SessionSays.BowLeftAsItWas : new RemainsAfter(open, session.Bow.Bow.Kind);
-        return new Next(SessionSays.AcceptedDone, remains, "start", SessionSays.BackToTheRack, SessionSays.ShootMoreOpensAgain, "mark");
+        return new Next(
+            SessionSays.AcceptedDone,
+            remains,
+            "start",
+            SessionSays.BackToTheRack,
+            SessionSays.ShootMoreOpensAgain,
+            "mark"
+        );
     }
 
     /// <summary>A control in work: the bow is left alone.</summary>
@@ -37,8 +46,22 @@ public static class SessionNext
     {
         var left = ControlShots - set.Tears.Count;
         return left > 0
-            ? new Next(new ControlToShoot(set.Begun.Purpose, left), SessionSays.OneThingChanged, "mark", SessionSays.MarkAShot, SessionSays.BackToTheSession, "backToSession")
-            : new Next(SessionSays.ControlIsShot, SessionSays.StandsAmongEvidence, "backToSession", SessionSays.BackToTheSession, SessionSays.ShootMore, "mark");
+            ? new Next(
+                new ControlToShoot(set.Begun.Purpose, left),
+                SessionSays.OneThingChanged,
+                "mark",
+                SessionSays.MarkAShot,
+                SessionSays.BackToTheSession,
+                "backToSession"
+            )
+            : new Next(
+                SessionSays.ControlIsShot,
+                SessionSays.StandsAmongEvidence,
+                "backToSession",
+                SessionSays.BackToTheSession,
+                SessionSays.ShootMore,
+                "mark"
+            );
     }
 
     private static Next Open(TuningSession session)
@@ -46,7 +69,14 @@ public static class SessionNext
         var advice = session.Advice;
         if (session.IsTrial)
         {
-            return new Next(advice.Sentence, advice.Reason, "mark", SessionSays.MarkAShot, SessionSays.EndTheTrial, "accept");
+            return new Next(
+                advice.Sentence,
+                advice.Reason,
+                "mark",
+                SessionSays.MarkAShot,
+                SessionSays.EndTheTrial,
+                "accept"
+            );
         }
 
         return Stuck(session, advice) is { } rung ? Rung(rung, advice) : ByAdvice(session, advice);
@@ -62,8 +92,17 @@ public static class SessionNext
 
     private static Next Rung(RungKind rung, Advice advice)
     {
-        var (other, act) = advice.Move is null ? (SessionSays.IAcceptThis, "accept") : (SessionSays.MoveAllTheSame, "madeMove");
-        return new Next(new RungFirst(new RungTitle(rung)), new RungTells(rung), "rung", SessionSays.OpenTheLadder, other, act);
+        var (other, act) = advice.Move is null
+            ? (SessionSays.IAcceptThis, "accept")
+            : (SessionSays.MoveAllTheSame, "madeMove");
+        return new Next(
+            new RungFirst(new RungTitle(rung)),
+            new RungTells(rung),
+            "rung",
+            SessionSays.OpenTheLadder,
+            other,
+            act
+        );
     }
 
     private static Next ByAdvice(TuningSession session, Advice advice)
@@ -71,22 +110,64 @@ public static class SessionNext
         var unshot = session.Now.Tears.Count == 0 && session.MovedSinceShot;
         return advice.Kind switch
         {
-            AdviceKind.NoShots when unshot =>
-                new Next(advice.Sentence, SessionSays.PointFirstThenTail, "mark", SessionSays.MarkAShot, SessionSays.ISomethingElse, "logMove"),
-            AdviceKind.NoShots or AdviceKind.ShootMore =>
-                new Next(advice.Sentence, advice.Reason, "mark", SessionSays.MarkAShot, SessionSays.IAcceptThis, "accept"),
+            AdviceKind.NoShots when unshot => new Next(
+                advice.Sentence,
+                SessionSays.PointFirstThenTail,
+                "mark",
+                SessionSays.MarkAShot,
+                SessionSays.ISomethingElse,
+                "logMove"
+            ),
+            AdviceKind.NoShots or AdviceKind.ShootMore => new Next(
+                advice.Sentence,
+                advice.Reason,
+                "mark",
+                SessionSays.MarkAShot,
+                SessionSays.IAcceptThis,
+                "accept"
+            ),
             AdviceKind.GoodEnough => GoodEnough(session, advice),
-            AdviceKind.Unsound => new Next(advice.Sentence, advice.Reason, "check:inspection", SessionSays.ToTheInspection),
-            AdviceKind.NotReachable =>
-                new Next(advice.Sentence, advice.Reason, "accept", SessionSays.IAcceptThis, SessionSays.ISomethingElse, "logMove"),
+            AdviceKind.Unsound => new Next(
+                advice.Sentence,
+                advice.Reason,
+                "check:inspection",
+                SessionSays.ToTheInspection
+            ),
+            AdviceKind.NotReachable => new Next(
+                advice.Sentence,
+                advice.Reason,
+                "accept",
+                SessionSays.IAcceptThis,
+                SessionSays.ISomethingElse,
+                "logMove"
+            ),
             _ => new Next(
                 new OrderAlone(advice.Move!.Order),
                 advice.Move.NeedsPress ? SessionSays.PressByItsManual : SessionSays.WriteDownWhatYouDid,
-                "madeMove", SessionSays.IMadeThisMove, SessionSays.ISomethingElse, "logMove"),
+                "madeMove",
+                SessionSays.IMadeThisMove,
+                SessionSays.ISomethingElse,
+                "logMove"
+            ),
         };
     }
 
-    private static Next GoodEnough(TuningSession session, Advice advice) => session.NextStage is { } next
-        ? new Next(new OnToStage(next.Name), advice.Reason, "nextStage", new GoToStage(next.Name), SessionSays.IAcceptThis, "accept")
-        : new Next(SessionSays.GoodEnoughShort, advice.Reason, "accept", SessionSays.IAcceptThis, SessionSays.ShootMore, "mark");
+    private static Next GoodEnough(TuningSession session, Advice advice) =>
+        session.NextStage is { } next
+            ? new Next(
+                new OnToStage(next.Name),
+                advice.Reason,
+                "nextStage",
+                new GoToStage(next.Name),
+                SessionSays.IAcceptThis,
+                "accept"
+            )
+            : new Next(
+                SessionSays.GoodEnoughShort,
+                advice.Reason,
+                "accept",
+                SessionSays.IAcceptThis,
+                SessionSays.ShootMore,
+                "mark"
+            );
 }

@@ -15,8 +15,16 @@ namespace Merganser.Core.Sessions;
 /// <param name="VoidReason">Why it does not count, or null.</param>
 /// <param name="Doubtful">True when the shooter doubts it.</param>
 public sealed record ShotReading(
-    string Id, int Number, int Set, Stage Stage, IReadOnlyDictionary<AdjusterKind, int> Positions, ShotMarked Marked,
-    DateTimeOffset At, string? VoidReason = null, bool Doubtful = false)
+    string Id,
+    int Number,
+    int Set,
+    Stage Stage,
+    IReadOnlyDictionary<AdjusterKind, int> Positions,
+    ShotMarked Marked,
+    DateTimeOffset At,
+    string? VoidReason = null,
+    bool Doubtful = false
+)
 {
     /// <summary>The tear as the archer sees it.</summary>
     public Tear Tear => Marked.Tear;
@@ -44,7 +52,14 @@ public sealed record ShotReading(
 public sealed record SessionMove(string Id, int AfterSet, AdjusterKind Kind, int From, int To, string? Corrects);
 
 /// <summary>A rung that was answered or a note, after a set.</summary>
-public sealed record SessionNote(string Id, int AfterSet, RungKind? Rung, string? Outcome, string Note, DateTimeOffset At);
+public sealed record SessionNote(
+    string Id,
+    int AfterSet,
+    RungKind? Rung,
+    string? Outcome,
+    string Note,
+    DateTimeOffset At
+);
 
 /// <summary>One set of shots at one setting of the bow.</summary>
 /// <param name="Id">Its id.</param>
@@ -54,7 +69,13 @@ public sealed record SessionNote(string Id, int AfterSet, RungKind? Rung, string
 /// <param name="Positions">Where the adjusters stood.</param>
 /// <param name="Shots">All its shots, the voided among them.</param>
 public sealed record SessionSet(
-    string Id, int Number, SetBegun Begun, DateTimeOffset At, IReadOnlyDictionary<AdjusterKind, int> Positions, IReadOnlyList<ShotReading> Shots)
+    string Id,
+    int Number,
+    SetBegun Begun,
+    DateTimeOffset At,
+    IReadOnlyDictionary<AdjusterKind, int> Positions,
+    IReadOnlyList<ShotReading> Shots
+)
 {
     /// <summary>What it belongs to.</summary>
     public Stage Stage => new(Begun.Stage.Distance, Begun.Stage.Fletched, Begun.Arrow);

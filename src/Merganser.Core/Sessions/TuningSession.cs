@@ -28,11 +28,19 @@ public sealed record SessionArrow(string Version, string Name, Arrow Arrow);
 /// <param name="Shots">Shots that count.</param>
 /// <param name="Reading">The mean of its last set.</param>
 /// <param name="Chance">Chance of being inside as the bow stood at its last shot.</param>
-public sealed record StageState(PlannedStage Stage, bool Planned, bool InWork, int Shots, Message? Reading, double? Chance);
+public sealed record StageState(
+    PlannedStage Stage,
+    bool Planned,
+    bool InWork,
+    int Shots,
+    Message? Reading,
+    double? Chance
+);
 
 /// <summary>
-/// A session is its bow, arrow, archer and plan, what earlier papers taught, and one ordered list of events. Everything else follows from
-/// these and from nothing besides: sets and settings, means, readings, the ladder, the advice and the next step.
+/// A session is its bow, arrow, archer and plan, what earlier papers taught, and one ordered list of events. Everything
+/// else follows from these and from nothing besides: sets and settings, means, readings, the ladder, the advice and the
+/// next step.
 /// </summary>
 public sealed class TuningSession
 {
@@ -50,8 +58,14 @@ public sealed class TuningSession
     /// <param name="events">What happened, in order; the first begins a set.</param>
     /// <param name="engine">Another engine than the shipped one, or null.</param>
     public TuningSession(
-        SessionBow bow, IReadOnlyList<SessionArrow> arrows, SessionPlan plan, double tolerance, Knowledge known,
-        IReadOnlyList<SessionEvent> events, EngineChoice? engine = null)
+        SessionBow bow,
+        IReadOnlyList<SessionArrow> arrows,
+        SessionPlan plan,
+        double tolerance,
+        Knowledge known,
+        IReadOnlyList<SessionEvent> events,
+        EngineChoice? engine = null
+    )
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(tolerance);
         (Bow, Arrows, Plan, Tolerance, Known, Events) = (bow, arrows, plan, tolerance, known, events);
@@ -61,15 +75,28 @@ public sealed class TuningSession
         Shots = ShotsThatTeach();
         Here = [.. Shots.Where(s => s.Stage == Stage)];
         Usual = UsualSpread.Of(known.Fits);
-        Made = MoveHistory.Made(Moves, Sets.Where(s => s.OfSession && s.Stage == Stage).ToDictionary(s => s.Number, s => s.Mean));
-        Adviser = new Adviser(bow.Bow.Release, School, bow.Archer.MayPress, bow.Bow.RestType, bow.Adjusters, tolerance, plan.ShotsPerDecision)
+        Made = MoveHistory.Made(
+            Moves,
+            Sets.Where(s => s.OfSession && s.Stage == Stage).ToDictionary(s => s.Number, s => s.Mean)
+        );
+        Adviser = new Adviser(
+            bow.Bow.Release,
+            School,
+            bow.Archer.MayPress,
+            bow.Bow.RestType,
+            bow.Adjusters,
+            tolerance,
+            plan.ShotsPerDecision
+        )
         {
             Others = [.. known.Fits, .. FitsOf(Shots.Where(s => s.Stage != Stage))],
             Engine = engine,
         };
         state = new(() => Adviser.Read(Stage, Here));
         readings = new(() => [.. SessionReadings.Of(Here, Shots, Made, bow.Adjusters, Usual), .. Controls()]);
-        advice = new(() => IsTrial ? TrialAdvice(Trial!) : Adviser.Advise(State, [.. Readings.Select(r => r.Evidence)]));
+        advice = new(() =>
+            IsTrial ? TrialAdvice(Trial!) : Adviser.Advise(State, [.. Readings.Select(r => r.Evidence)])
+        );
         ladder = new(() => SessionLadder.Of(this, advice.Value.Kind));
     }
 
@@ -128,9 +155,10 @@ public sealed class TuningSession
     public IReadOnlyList<Reading> Readings => readings.Value;
 
     /// <summary>The one thing to do next at the paper; nothing is shot while the bow is unsound.</summary>
-    public Advice Advice => Bow.Unsound is { } unsound
-        ? Advice.To(AdviceKind.Unsound, TuningSays.DoNotShoot, unsound.Words, [])
-        : advice.Value;
+    public Advice Advice =>
+        Bow.Unsound is { } unsound
+            ? Advice.To(AdviceKind.Unsound, TuningSays.DoNotShoot, unsound.Words, [])
+            : advice.Value;
 
     /// <summary>The ladder for when moves do not help.</summary>
     public SessionLadder Ladder => ladder.Value;
@@ -138,12 +166,15 @@ public sealed class TuningSession
     /// <summary>The trial's reading, or null.</summary>
     public Trial? Trial => IsTrial ? Trial.Of(TrialArrows(), Tolerance) : null;
 
-    /// <summary>The last set of the session itself with a shot that counts: what can be accepted is its setting.</summary>
+    /// <summary>
+    /// The last set of the session itself with a shot that counts: what can be accepted is its setting.
+    /// </summary>
     public SessionSet? LastRead => Sets.LastOrDefault(s => s.OfSession && s.Mean is not null);
 
     /// <summary>True when the bow stands otherwise than at the last set that was read, or nothing was read.</summary>
     public bool MovedSinceShot =>
-        LastRead is not { } read || Bow.Adjusters.Any(a => read.Positions.GetValueOrDefault(a.Kind, a.Position) != a.Position);
+        LastRead is not { } read
+        || Bow.Adjusters.Any(a => read.Positions.GetValueOrDefault(a.Kind, a.Position) != a.Position);
 
     /// <summary>The stage that comes after the one in work, or null.</summary>
     public PlannedStage? NextStage => Plan.After(new PlannedStage(Stage.Distance, Stage.Fletched));
@@ -154,7 +185,9 @@ public sealed class TuningSession
     /// <summary>Every stage, planned or shot.</summary>
     public IReadOnlyList<StageState> Stages()
     {
-        var shot = Shots.GroupBy(s => new PlannedStage(s.Stage.Distance, s.Stage.Fletched)).ToDictionary(g => g.Key, g => g.ToArray());
+        var shot = Shots
+            .GroupBy(s => new PlannedStage(s.Stage.Distance, s.Stage.Fletched))
+            .ToDictionary(g => g.Key, g => g.ToArray());
         var all = Plan.Stages.Concat(shot.Keys.Where(k => !Plan.Stages.Contains(k)));
         return [.. all.Select(stage => StateOf(stage, shot.GetValueOrDefault(stage) ?? []))];
     }
@@ -164,7 +197,8 @@ public sealed class TuningSession
         set.Number == 1 ? [] : [.. Moves.Where(m => m.AfterSet == set.Number - 1)];
 
     /// <summary>The mean before a set, or null.</summary>
-    public MeanTear? MeanBefore(SessionSet set) => Sets.Where(s => s.Number < set.Number).Select(s => s.Mean).LastOrDefault(m => m is not null);
+    public MeanTear? MeanBefore(SessionSet set) =>
+        Sets.Where(s => s.Number < set.Number).Select(s => s.Mean).LastOrDefault(m => m is not null);
 
     /// <summary>The moves that lead back to a set's setting.</summary>
     public IReadOnlyList<WayBackMove> WayBack(SessionSet set) => StateDiff.WayBack(Bow.Adjusters, AsAt(set.Positions));
@@ -177,17 +211,31 @@ public sealed class TuningSession
         new([.. FitsOf(Shots).Select(f => f with { Gains = [.. f.Gains.Where(g => !replay.Lost.Contains(g.Kind))] })]);
 
     /// <summary>All that <see cref="Learned"/> is computed from.</summary>
-    public KnowledgeInputs LearnedFrom() => new(
-        [.. Bow.Adjusters.Select(a => FormattableString.Invariant($"{a.Kind} {a.Lower} {a.Upper} {a.InchesPerStep:R}"))],
-        replay.Forgotten,
-        [.. replay.Lost.Select(k => k.ToString())],
-        [.. Shots.Select(s => FormattableString.Invariant($"{s.Stage} {s.Places} {s.Tear.X:R} {s.Tear.Y:R} {s.Doubtful}"))]);
+    public KnowledgeInputs LearnedFrom() =>
+        new(
+            [
+                .. Bow.Adjusters.Select(a =>
+                    FormattableString.Invariant($"{a.Kind} {a.Lower} {a.Upper} {a.InchesPerStep:R}")
+                ),
+            ],
+            replay.Forgotten,
+            [.. replay.Lost.Select(k => k.ToString())],
+            [
+                .. Shots.Select(s =>
+                    FormattableString.Invariant($"{s.Stage} {s.Places} {s.Tear.X:R} {s.Tear.Y:R} {s.Doubtful}")
+                ),
+            ]
+        );
 
     private StageState StateOf(PlannedStage stage, ShotReading[] shots)
     {
         var inWork = stage == new PlannedStage(Stage.Distance, Stage.Fletched);
-        var last = shots.Length == 0 ? null : new MeanTear([.. shots.Where(s => s.Set == shots[^1].Set).Select(s => s.Tear)]);
-        var chance = inWork ? advice.Value.Chance : shots.Length == 0 ? null : ChanceAt(shots);
+        var last =
+            shots.Length == 0 ? null : new MeanTear([.. shots.Where(s => s.Set == shots[^1].Set).Select(s => s.Tear)]);
+        var chance =
+            inWork ? advice.Value.Chance
+            : shots.Length == 0 ? null
+            : ChanceAt(shots);
         return new StageState(stage, Plan.Stages.Contains(stage), inWork, shots.Length, last?.Reading, chance);
     }
 
@@ -203,8 +251,12 @@ public sealed class TuningSession
         [.. Bow.Adjusters.Select(a => a with { Position = positions.GetValueOrDefault(a.Kind) })];
 
     private ShotReading[] ShotsThatTeach() =>
-        [.. Sets.SelectMany(s => s.Shots.Select(shot => (s.OfSession, Shot: shot))).Skip(replay.Forgotten)
-            .Where(s => s.OfSession && s.Shot.Counts).Select(s => s.Shot)];
+        [
+            .. Sets.SelectMany(s => s.Shots.Select(shot => (s.OfSession, Shot: shot)))
+                .Skip(replay.Forgotten)
+                .Where(s => s.OfSession && s.Shot.Counts)
+                .Select(s => s.Shot),
+        ];
 
     private IEnumerable<StageFit> FitsOf(IEnumerable<ShotReading> shots)
     {
@@ -212,30 +264,41 @@ public sealed class TuningSession
         return shots.GroupBy(s => s.Stage).Select(g => StageFit.Of(prior, [.. g]));
     }
 
-    private IEnumerable<Reading> Controls() => Sets.Where(s => !s.OfSession)
-        .Select(s => ControlReading.Of(s.Begun.Purpose, AtSettingOf(s), s.Tears)).OfType<Reading>();
+    private IEnumerable<Reading> Controls() =>
+        Sets.Where(s => !s.OfSession)
+            .Select(s => ControlReading.Of(s.Begun.Purpose, AtSettingOf(s), s.Tears))
+            .OfType<Reading>();
 
     private Tear[] AtSettingOf(SessionSet set) =>
-    [
-        .. Shots.Where(s => s.Stage.Distance == set.Stage.Distance && s.Stage.Fletched == set.Stage.Fletched)
-            .Where(s => set.Positions.All(p => s.Positions.GetValueOrDefault(p.Key) == p.Value))
-            .Select(s => s.Tear),
-    ];
+        [
+            .. Shots
+                .Where(s => s.Stage.Distance == set.Stage.Distance && s.Stage.Fletched == set.Stage.Fletched)
+                .Where(s => set.Positions.All(p => s.Positions.GetValueOrDefault(p.Key) == p.Value))
+                .Select(s => s.Tear),
+        ];
 
     private TrialArrow[] TrialArrows() =>
-    [
-        .. Sets.GroupBy(s => s.Begun.Arrow).Select(sets =>
-        {
-            var arrow = Arrows.First(a => a.Version == sets.Key);
-            return new TrialArrow(arrow.Name, arrow.Arrow.Shaft.Name, arrow.Arrow.Point.Weight, [.. sets.SelectMany(s => s.Tears)]);
-        }),
-    ];
+        [
+            .. Sets.GroupBy(s => s.Begun.Arrow)
+                .Select(sets =>
+                {
+                    var arrow = Arrows.First(a => a.Version == sets.Key);
+                    return new TrialArrow(
+                        arrow.Name,
+                        arrow.Arrow.Shaft.Name,
+                        arrow.Arrow.Point.Weight,
+                        [.. sets.SelectMany(s => s.Tears)]
+                    );
+                }),
+        ];
 
     private static Advice TrialAdvice(Trial trial)
     {
         var kind = trial.Rows.Count == 0 ? AdviceKind.NoShots : AdviceKind.ShootMore;
         var sentence = trial.Rows.Count < 2 ? SessionSays.ShootTwoThenNextArrow : SessionSays.NextArrowOrEnd;
-        Evidence[] evidence = trial.Because is null ? [] : [new Evidence(trial.Cause, trial.Because, SessionSays.MoreShotsOfTheClose)];
+        Evidence[] evidence = trial.Because is null
+            ? []
+            : [new Evidence(trial.Cause, trial.Because, SessionSays.MoreShotsOfTheClose)];
         return Advice.To(kind, sentence, SessionSays.TrialAdvisesNoMove, evidence);
     }
 }

@@ -34,14 +34,25 @@ public enum CheckKind
 }
 
 /// <summary>How a reading stands: at the edge when its own error reaches across a limit.</summary>
-public enum Verdict { Recorded, Within, AtTheEdge, Beyond }
+public enum Verdict
+{
+    Recorded,
+    Within,
+    AtTheEdge,
+    Beyond,
+}
 
 /// <summary>An answer that can be picked instead of a number. Its words are in the words table.</summary>
 /// <param name="Check">Of which check.</param>
 /// <param name="Code">Stable word.</param>
 /// <param name="Verdict">How it stands.</param>
 /// <param name="Press">True when what follows needs a press.</param>
-public sealed record CheckChoice([property: JsonIgnore] CheckKind Check, string Code, Verdict Verdict, bool Press = false)
+public sealed record CheckChoice(
+    [property: JsonIgnore] CheckKind Check,
+    string Code,
+    Verdict Verdict,
+    bool Press = false
+)
 {
     /// <summary>The words on the bench.</summary>
     public Message Label => new ChoiceLabel(Check, Code);
@@ -75,7 +86,9 @@ public sealed record Tolerance(double Aim, double Low, double High, [property: J
     public Message Source => new ToleranceFrom(From, Measure.Ruled(Aim), Measure.Ruled(Low), Measure.Ruled(High));
 }
 
-/// <summary>One line of the set-up sheet: plain data that a person can read. Its words are in the words table.</summary>
+/// <summary>
+/// One line of the set-up sheet: plain data that a person can read. Its words are in the words table.
+/// </summary>
 /// <param name="Kind">Which check.</param>
 /// <param name="Minutes">How long it takes, about.</param>
 /// <param name="Quantity">What a number measures, or null where it is picked from <paramref name="Choices"/>.</param>
@@ -84,16 +97,26 @@ public sealed record Tolerance(double Aim, double Low, double High, [property: J
 /// <param name="Suspicious">A change since last time that is asked about, trade unit; 0 asks nothing.</param>
 /// <param name="Choices">Answers to pick from; with a number they stand beside it.</param>
 /// <param name="Press">True when what follows a number beyond its tolerance needs a press.</param>
-/// <param name="OnSheet">True for a check that stands on the sheet; the others are only asked again after a change.</param>
+/// <param name="OnSheet">True for a check that stands on the sheet; the others are only asked again after a
+/// change.</param>
 public sealed record CheckFact(
-    CheckKind Kind, int Minutes, Quantity? Quantity, Figures.AllowedRange Range, double ReadingError, double Suspicious,
-    IReadOnlyList<CheckChoice> Choices, bool Press, bool OnSheet = true)
+    CheckKind Kind,
+    int Minutes,
+    Quantity? Quantity,
+    Figures.AllowedRange Range,
+    double ReadingError,
+    double Suspicious,
+    IReadOnlyList<CheckChoice> Choices,
+    bool Press,
+    bool OnSheet = true
+)
 {
     /// <summary>A reading of it, to be said.</summary>
-    public Measure Of(double value) => Kind switch
-    {
-        CheckKind.DrawWeight => Measure.Pounds(value),
-        CheckKind.Peep => Measure.Degrees(value),
-        _ => Measure.Inches(value, 3),
-    };
+    public Measure Of(double value) =>
+        Kind switch
+        {
+            CheckKind.DrawWeight => Measure.Pounds(value),
+            CheckKind.Peep => Measure.Degrees(value),
+            _ => Measure.Inches(value, 3),
+        };
 }

@@ -14,7 +14,9 @@ public sealed record CheckFinding(CheckKind Kind, double? Value, string? Choice,
 /// <summary>A finding judged: verdict, words, what to do, who may do it.</summary>
 public sealed record CheckVerdict(Verdict Verdict, Message Words, Message ToDo, bool Press);
 
-/// <summary>Judges findings against the maker's figure, the trade's window or the state in which the bow shot well.</summary>
+/// <summary>
+/// Judges findings against the maker's figure, the trade's window or the state in which the bow shot well.
+/// </summary>
 public static class CheckReading
 {
     /// <summary>Legal play of axle-to-axle and brace height, inches (common practice, no source).</summary>
@@ -23,7 +25,10 @@ public static class CheckReading
     /// <summary>Tiller of a compound, even within this, inches (common practice, no source).</summary>
     public const double TillerPlay = 1.0 / 16;
 
-    /// <summary>How much wider a first reading may lie from what is marked or usual than a later one from the last (trade-like guess, no source).</summary>
+    /// <summary>
+    /// How much wider a first reading may lie from what is marked or usual than a later one from the last (trade-like
+    /// guess, no source).
+    /// </summary>
     public const double FirstReadingSlack = 3;
 
     /// <summary>Below this a number is just as aimed, in its own unit.</summary>
@@ -33,20 +38,43 @@ public static class CheckReading
     private const double PeepPlay = 15;
 
     /// <summary>The tolerance of a check on a bow, or null where none exists.</summary>
-    public static Tolerance? ToleranceOf(CheckKind kind, Bow bow) => kind switch
-    {
-        CheckKind.DrawWeight when bow.MaximumWeight is { } most =>
-            new Tolerance(Math.Min(bow.NominalWeight ?? most, most), 0, most, ToleranceSource.MakersMaximum),
-        CheckKind.AxleToAxle when bow.MakerAxleToAxle is { } axle => About(axle, MakerPlay, ToleranceSource.MakersFigure),
-        CheckKind.BraceHeight when bow.MakerBraceHeight is { } brace => About(brace, MakerPlay, ToleranceSource.MakersFigure),
-        CheckKind.Tiller when bow.Kind == BowKind.Compound => About(0, TillerPlay, ToleranceSource.BoltsEven),
-        CheckKind.Tiller when bow.Release == Release.Fingers => new Tolerance(1.0 / 8, 0, 1.0 / 4, ToleranceSource.PositiveForFingers),
-        CheckKind.CentreShot when bow.Kind == BowKind.Compound => CentreShot.Tolerance(bow.MakerCentreShot),
-        CheckKind.NockingPoint when bow.Kind == BowKind.Compound => new Tolerance(1.0 / 16, 0, 1.0 / 8, ToleranceSource.LevelToHigh),
-        CheckKind.NockingPoint => new Tolerance(3.0 / 8, 1.0 / 8, 5.0 / 8, ToleranceSource.HighForFingers),
-        CheckKind.Peep => About(0, PeepPlay, ToleranceSource.SeenRound),
-        _ => null,
-    };
+    public static Tolerance? ToleranceOf(CheckKind kind, Bow bow) =>
+        kind switch
+        {
+            CheckKind.DrawWeight when bow.MaximumWeight is { } most => new Tolerance(
+                Math.Min(bow.NominalWeight ?? most, most),
+                0,
+                most,
+                ToleranceSource.MakersMaximum
+            ),
+            CheckKind.AxleToAxle when bow.MakerAxleToAxle is { } axle => About(
+                axle,
+                MakerPlay,
+                ToleranceSource.MakersFigure
+            ),
+            CheckKind.BraceHeight when bow.MakerBraceHeight is { } brace => About(
+                brace,
+                MakerPlay,
+                ToleranceSource.MakersFigure
+            ),
+            CheckKind.Tiller when bow.Kind == BowKind.Compound => About(0, TillerPlay, ToleranceSource.BoltsEven),
+            CheckKind.Tiller when bow.Release == Release.Fingers => new Tolerance(
+                1.0 / 8,
+                0,
+                1.0 / 4,
+                ToleranceSource.PositiveForFingers
+            ),
+            CheckKind.CentreShot when bow.Kind == BowKind.Compound => CentreShot.Tolerance(bow.MakerCentreShot),
+            CheckKind.NockingPoint when bow.Kind == BowKind.Compound => new Tolerance(
+                1.0 / 16,
+                0,
+                1.0 / 8,
+                ToleranceSource.LevelToHigh
+            ),
+            CheckKind.NockingPoint => new Tolerance(3.0 / 8, 1.0 / 8, 5.0 / 8, ToleranceSource.HighForFingers),
+            CheckKind.Peep => About(0, PeepPlay, ToleranceSource.SeenRound),
+            _ => null,
+        };
 
     /// <summary>The verdict on a finding.</summary>
     /// <param name="finding">Found now; not skipped.</param>
@@ -60,8 +88,16 @@ public static class CheckReading
         if (finding.Value is not { } value)
         {
             var choice = fact.Choices.First(c => c.Code == finding.Choice);
-            var answer = new Picked(new ChoiceLabel(finding.Kind, choice.Code), choice.Code == Unsound.Repaired ? by : null);
-            return new CheckVerdict(choice.Verdict, answer, WithPress(choice.ToDo, choice.Press, hasPress), choice.Press);
+            var answer = new Picked(
+                new ChoiceLabel(finding.Kind, choice.Code),
+                choice.Code == Unsound.Repaired ? by : null
+            );
+            return new CheckVerdict(
+                choice.Verdict,
+                answer,
+                WithPress(choice.ToDo, choice.Press, hasPress),
+                choice.Press
+            );
         }
 
         if (ToleranceOf(finding.Kind, bow) is not { } tolerance)
@@ -69,15 +105,26 @@ public static class CheckReading
             Message recorded = good is { } then
                 ? new RecordedAgainst(fact.Of(then), fact.Of(value - then))
                 : SetupSays.RecordedNoTolerance;
-            Message compare = finding.Kind == CheckKind.CamLean ? new CheckToDo(finding.Kind, bow.Kind) : SetupSays.CompareWithGoodState;
+            Message compare =
+                finding.Kind == CheckKind.CamLean
+                    ? new CheckToDo(finding.Kind, bow.Kind)
+                    : SetupSays.CompareWithGoodState;
             return new CheckVerdict(Verdict.Recorded, recorded, compare, false);
         }
 
         var verdict = Of(value, tolerance, fact.ReadingError);
         var off = value - tolerance.Aim;
-        Message offset = Math.Abs(off) < JustAsAimed ? SetupSays.JustAsAimed : new OffAim(finding.Kind, fact.Of(Math.Abs(off)), off > 0);
+        Message offset =
+            Math.Abs(off) < JustAsAimed
+                ? SetupSays.JustAsAimed
+                : new OffAim(finding.Kind, fact.Of(Math.Abs(off)), off > 0);
         return verdict == Verdict.Beyond
-            ? new CheckVerdict(verdict, new Judged(verdict, offset), WithPress(ToDo(finding.Kind, bow.Kind, off), fact.Press, hasPress), fact.Press)
+            ? new CheckVerdict(
+                verdict,
+                new Judged(verdict, offset),
+                WithPress(ToDo(finding.Kind, bow.Kind, off), fact.Press, hasPress),
+                fact.Press
+            )
             : new CheckVerdict(verdict, new Judged(verdict, offset), SetupSays.LeaveIt, false);
     }
 
@@ -93,7 +140,10 @@ public static class CheckReading
         return room >= -error ? Verdict.AtTheEdge : Verdict.Beyond;
     }
 
-    /// <summary>A question about an odd reading, or null: never a refusal. A first reading is held against what is marked, typed or usual.</summary>
+    /// <summary>
+    /// A question about an odd reading, or null: never a refusal. A first reading is held against what is marked, typed
+    /// or usual.
+    /// </summary>
     /// <param name="kind">The check.</param>
     /// <param name="value">Read now, trade unit.</param>
     /// <param name="last">Read last time, or null.</param>
@@ -113,26 +163,29 @@ public static class CheckReading
         Measure Rounded(double of) => fact.Of(of) with { Decimals = Math.Min(2, fact.Of(of).Decimals) };
     }
 
-    private static Tolerance About(double aim, double play, ToleranceSource from) => new(aim, aim - play, aim + play, from);
+    private static Tolerance About(double aim, double play, ToleranceSource from) =>
+        new(aim, aim - play, aim + play, from);
 
-    private static (double? Value, HeldAgainst Against, double Slack) Expected(CheckKind kind, Bow? bow) => kind switch
-    {
-        _ when bow is null => (null, HeldAgainst.Usual, 1),
-        CheckKind.DrawWeight when bow.MeasuredWeight is { } measured => (measured, HeldAgainst.MeasuredBefore, 1),
-        CheckKind.DrawWeight => (bow.NominalWeight, HeldAgainst.Marked, FirstReadingSlack),
-        CheckKind.AxleToAxle when bow.AxleToAxle is { } axle => (axle, HeldAgainst.Entered, 1),
-        CheckKind.BraceHeight => (bow.BraceHeight, HeldAgainst.Entered, 1),
-        CheckKind.CamLean => (0, HeldAgainst.Upright, FirstReadingSlack),
-        _ => (ToleranceOf(kind, bow)?.Aim, HeldAgainst.Usual, FirstReadingSlack),
-    };
+    private static (double? Value, HeldAgainst Against, double Slack) Expected(CheckKind kind, Bow? bow) =>
+        kind switch
+        {
+            _ when bow is null => (null, HeldAgainst.Usual, 1),
+            CheckKind.DrawWeight when bow.MeasuredWeight is { } measured => (measured, HeldAgainst.MeasuredBefore, 1),
+            CheckKind.DrawWeight => (bow.NominalWeight, HeldAgainst.Marked, FirstReadingSlack),
+            CheckKind.AxleToAxle when bow.AxleToAxle is { } axle => (axle, HeldAgainst.Entered, 1),
+            CheckKind.BraceHeight => (bow.BraceHeight, HeldAgainst.Entered, 1),
+            CheckKind.CamLean => (0, HeldAgainst.Upright, FirstReadingSlack),
+            _ => (ToleranceOf(kind, bow)?.Aim, HeldAgainst.Usual, FirstReadingSlack),
+        };
 
-    private static Message ToDo(CheckKind kind, BowKind bow, double off) => kind switch
-    {
-        CheckKind.CentreShot => new MoveRest(Measure.Inches(Math.Abs(off), 3), off > 0),
-        CheckKind.Peep => new Sentences([Peep.Cure(off), new CheckToDo(kind, bow)]),
-        CheckKind.BraceHeight => off > 0 ? SetupSays.TwistsOut : SetupSays.TwistsIn,
-        _ => new CheckToDo(kind, bow),
-    };
+    private static Message ToDo(CheckKind kind, BowKind bow, double off) =>
+        kind switch
+        {
+            CheckKind.CentreShot => new MoveRest(Measure.Inches(Math.Abs(off), 3), off > 0),
+            CheckKind.Peep => new Sentences([Peep.Cure(off), new CheckToDo(kind, bow)]),
+            CheckKind.BraceHeight => off > 0 ? SetupSays.TwistsOut : SetupSays.TwistsIn,
+            _ => new CheckToDo(kind, bow),
+        };
 
     /// <summary>What is to be done, with who may do it added: a sentence of safety is never replaced.</summary>
     private static Message WithPress(Message toDo, bool press, bool hasPress) =>
@@ -160,7 +213,8 @@ public static class CentreShot
     }
 
     /// <summary>
-    /// By caliper: how far the rest moves in when the arrow stands farther from the riser in front than behind, (front − rear)·D/s.
+    /// By caliper: how far the rest moves in when the arrow stands farther from the riser in front than behind, (front
+    /// − rear)·D/s.
     /// </summary>
     /// <param name="front">Riser to arrow at the front station, inches.</param>
     /// <param name="rear">At the rear station.</param>
@@ -173,7 +227,10 @@ public static class CentreShot
         return (front - rear) * nockToRest / between;
     }
 
-    /// <summary>Where centre shot stands after the rest moved so many clicks from where it was measured; + clicks are to the right.</summary>
+    /// <summary>
+    /// Where centre shot stands after the rest moved so many clicks from where it was measured; + clicks are to the
+    /// right.
+    /// </summary>
     public static double After(double measured, int clicks, double inchesPerClick, Hand hand) =>
         measured + (clicks * inchesPerClick * (hand == Hand.Right ? -1 : 1));
 }
@@ -186,13 +243,19 @@ public static class Peep
     private const double Quarter = 45;
 
     /// <summary>The suggested aperture: nearer the eye on a longer bow, so smaller.</summary>
-    public static Message Aperture(double? axleToAxle) => new Aperture(Measure.Ruled(axleToAxle < ShortBow ? 1.0 / 4 : 3.0 / 16));
+    public static Message Aperture(double? axleToAxle) =>
+        new Aperture(Measure.Ruled(axleToAxle < ShortBow ? 1.0 / 4 : 3.0 / 16));
 
-    /// <summary>Twists that bring it round: one at the far end is about a quarter turn, at the near end half to three quarters.</summary>
-    public static PeepCure Cure(double degrees) => new(Math.Abs(degrees) switch
-    {
-        >= NearlyRound => PeepTurn.HalfRound,
-        >= Quarter => PeepTurn.Quarter,
-        _ => PeepTurn.HalfAStrand,
-    });
+    /// <summary>
+    /// Twists that bring it round: one at the far end is about a quarter turn, at the near end half to three quarters.
+    /// </summary>
+    public static PeepCure Cure(double degrees) =>
+        new(
+            Math.Abs(degrees) switch
+            {
+                >= NearlyRound => PeepTurn.HalfRound,
+                >= Quarter => PeepTurn.Quarter,
+                _ => PeepTurn.HalfAStrand,
+            }
+        );
 }

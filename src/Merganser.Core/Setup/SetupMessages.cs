@@ -56,7 +56,8 @@ public sealed record MoveRest(Measure By, bool In) : SetupMessage;
 public sealed record PeepCure(PeepTurn Turn) : SetupMessage;
 
 /// <summary>An odd reading is asked about.</summary>
-public sealed record OddReading(CheckTitle Title, Measure By, bool More, HeldAgainst Against, Measure Expected) : SetupMessage;
+public sealed record OddReading(CheckTitle Title, Measure By, bool More, HeldAgainst Against, Measure Expected)
+    : SetupMessage;
 
 /// <summary>A check is asked again, and after what.</summary>
 public sealed record AskedAgain(BowChange Change, Message After) : SetupMessage;
@@ -110,10 +111,23 @@ public sealed record CheckShort(CheckState State, bool AfterPaper, Message? Read
 public sealed record AcceptedOnPaper(Message Stage) : SetupMessage;
 
 /// <summary>How far a peep is turned.</summary>
-public enum PeepTurn { HalfAStrand, Quarter, HalfRound }
+public enum PeepTurn
+{
+    HalfAStrand,
+    Quarter,
+    HalfRound,
+}
 
 /// <summary>What an odd reading is held against.</summary>
-public enum HeldAgainst { LastTime, MeasuredBefore, Marked, Entered, Upright, Usual }
+public enum HeldAgainst
+{
+    LastTime,
+    MeasuredBefore,
+    Marked,
+    Entered,
+    Upright,
+    Usual,
+}
 
 /// <summary>What is said at the set-up sheet without any quantity.</summary>
 public enum SetupSays

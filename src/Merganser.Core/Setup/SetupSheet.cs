@@ -5,7 +5,14 @@ using Merganser.Core.Messages;
 namespace Merganser.Core.Setup;
 
 /// <summary>Where a check stands.</summary>
-public enum CheckState { Open, Done, Skipped, Again, Held }
+public enum CheckState
+{
+    Open,
+    Done,
+    Skipped,
+    Again,
+    Held,
+}
 
 /// <summary>A finding in the order of the bench: how many moves and changes had been entered before it.</summary>
 /// <param name="Id">Its id.</param>
@@ -14,13 +21,29 @@ public enum CheckState { Open, Done, Skipped, Again, Held }
 /// <param name="AfterMove">Moves entered before it.</param>
 /// <param name="AfterChange">Changes entered before it.</param>
 /// <param name="At">When.</param>
-public sealed record DatedFinding(string Id, CheckFinding Finding, string Typed, int AfterMove, int AfterChange, DateTimeOffset At);
+public sealed record DatedFinding(
+    string Id,
+    CheckFinding Finding,
+    string Typed,
+    int AfterMove,
+    int AfterChange,
+    DateTimeOffset At
+);
 
-/// <summary>A change in the order of the bench, from a logged move (its ordinal) or entered by hand (its own).</summary>
+/// <summary>
+/// A change in the order of the bench, from a logged move (its ordinal) or entered by hand (its own).
+/// </summary>
 public sealed record DatedChange(BowChange Change, int? Move, int? Ordinal, Message Words);
 
 /// <summary>One line of the sheet as it stands.</summary>
-public sealed record CheckLine(CheckFact Fact, CheckState State, DatedFinding? Last, DatedFinding? Before, CheckVerdict? Verdict, Message? Because);
+public sealed record CheckLine(
+    CheckFact Fact,
+    CheckState State,
+    DatedFinding? Last,
+    DatedFinding? Before,
+    CheckVerdict? Verdict,
+    Message? Because
+);
 
 /// <summary>The work order of one bow: each check in its order with its state, and the one that is next.</summary>
 public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<CheckLine> FollowUps)
@@ -28,8 +51,12 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
     /// <summary>Checks that need nothing more.</summary>
     public int Done => Lines.Count(l => l.State == CheckState.Done);
 
-    /// <summary>The next check: what is asked again first, then what was never done, then what was left with a reason.</summary>
-    public CheckLine? Next => Lines.FirstOrDefault(l => l.State == CheckState.Again) ?? Lines.FirstOrDefault(l => l.State == CheckState.Open)
+    /// <summary>
+    /// The next check: what is asked again first, then what was never done, then what was left with a reason.
+    /// </summary>
+    public CheckLine? Next =>
+        Lines.FirstOrDefault(l => l.State == CheckState.Again)
+        ?? Lines.FirstOrDefault(l => l.State == CheckState.Open)
         ?? Lines.FirstOrDefault(l => l.State == CheckState.Skipped);
 
     /// <summary>What is asked again after changes, on the sheet and beyond it.</summary>
@@ -40,14 +67,25 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
     /// <param name="hasPress">True when the archer has the right press and the manual.</param>
     /// <param name="findings">Findings in the order they were entered, withdrawn ones left out.</param>
     /// <param name="changes">Changes and moves, withdrawn and corrected ones left out.</param>
-    /// <param name="paperAccepted">True once some paper of this bow was accepted: the peep comes after timing and paper.</param>
+    /// <param name="paperAccepted">True once some paper of this bow was accepted: the peep comes after timing and
+    /// paper.</param>
     /// <param name="good">Numbers that stood here when the bow shot well.</param>
     public static SetupSheet Of(
-        Bow bow, bool hasPress, IReadOnlyList<DatedFinding> findings, IReadOnlyList<DatedChange> changes, bool paperAccepted, IReadOnlyDictionary<CheckKind, double>? good = null)
+        Bow bow,
+        bool hasPress,
+        IReadOnlyList<DatedFinding> findings,
+        IReadOnlyList<DatedChange> changes,
+        bool paperAccepted,
+        IReadOnlyDictionary<CheckKind, double>? good = null
+    )
     {
         var unsound = Unsound.Of(findings);
         var lines = CheckTable.Order(bow.Kind, bow.Release).Select(Line).ToArray();
-        var followUps = CheckTable.All.Where(f => !f.OnSheet).Select(f => Line(f.Kind)).Where(l => l.State == CheckState.Again).ToArray();
+        var followUps = CheckTable
+            .All.Where(f => !f.OnSheet)
+            .Select(f => Line(f.Kind))
+            .Where(l => l.State == CheckState.Again)
+            .ToArray();
         return new SetupSheet(lines, followUps);
 
         CheckLine Line(CheckKind kind)
@@ -57,7 +95,9 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
             var last = own.LastOrDefault();
             var before = own.Length > 1 ? own[^2] : null;
             var asked = changes.LastOrDefault(c => ChangeTable.Of(c.Change).Again.Contains(kind) && IsAfter(c, last));
-            var verdict = last?.Finding is { SkipReason: null } found ? CheckReading.Judge(found, bow, hasPress, GoodOf(kind), last.Typed) : null;
+            var verdict = last?.Finding is { SkipReason: null } found
+                ? CheckReading.Judge(found, bow, hasPress, GoodOf(kind), last.Typed)
+                : null;
             if (unsound is not null && CheckTable.Draws(kind))
             {
                 return new CheckLine(fact, CheckState.Held, last, before, verdict, SetupSays.DrawsWhileUnsound);
@@ -65,16 +105,37 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
 
             if (asked is not null && (last is not null || !fact.OnSheet))
             {
-                return new CheckLine(fact, CheckState.Again, last, before, verdict, new AskedAgain(asked.Change, asked.Words));
+                return new CheckLine(
+                    fact,
+                    CheckState.Again,
+                    last,
+                    before,
+                    verdict,
+                    new AskedAgain(asked.Change, asked.Words)
+                );
             }
 
             if (last is null)
             {
                 var held = kind == CheckKind.Peep && !paperAccepted;
-                return new CheckLine(fact, held ? CheckState.Held : CheckState.Open, null, null, null, held ? (Message)SetupSays.AfterTimingAndPaper : null);
+                return new CheckLine(
+                    fact,
+                    held ? CheckState.Held : CheckState.Open,
+                    null,
+                    null,
+                    null,
+                    held ? (Message)SetupSays.AfterTimingAndPaper : null
+                );
             }
 
-            return new CheckLine(fact, last.Finding.SkipReason is null ? CheckState.Done : CheckState.Skipped, last, before, verdict, last.Finding.SkipReason is { } reason ? new Verbatim(reason) : null);
+            return new CheckLine(
+                fact,
+                last.Finding.SkipReason is null ? CheckState.Done : CheckState.Skipped,
+                last,
+                before,
+                verdict,
+                last.Finding.SkipReason is { } reason ? new Verbatim(reason) : null
+            );
         }
 
         double? GoodOf(CheckKind kind) => good is not null && good.TryGetValue(kind, out var value) ? value : null;
@@ -92,14 +153,35 @@ public static class SetupNext
         if (sheet.AskedAgain.FirstOrDefault() is { } again)
         {
             return again.Fact.OnSheet
-                ? new Next(new LookAgain(Title(again)), again.Because!, Check(again), SetupSays.ToTheCheck, BowSays.ChooseTheArrow, "arrow")
-                : new Next(new FollowUpAgain(again.Fact.Kind), again.Because!, PageOf(again.Fact.Kind), SetupSays.GoThere, SetupSays.ItIsDone, $"done:{Code(again)}");
+                ? new Next(
+                    new LookAgain(Title(again)),
+                    again.Because!,
+                    Check(again),
+                    SetupSays.ToTheCheck,
+                    BowSays.ChooseTheArrow,
+                    "arrow"
+                )
+                : new Next(
+                    new FollowUpAgain(again.Fact.Kind),
+                    again.Because!,
+                    PageOf(again.Fact.Kind),
+                    SetupSays.GoThere,
+                    SetupSays.ItIsDone,
+                    $"done:{Code(again)}"
+                );
         }
 
         if (due.FirstOrDefault(d => d.Now) is { } now)
         {
             Message[] titles = [.. now.Checks.Select(k => new CheckTitle(k, bow))];
-            return new Next(new DueNow(now.What, titles), SetupSays.CheckIsCheap, "string", SetupSays.ToTheString, BowSays.ChooseTheArrow, "arrow");
+            return new Next(
+                new DueNow(now.What, titles),
+                SetupSays.CheckIsCheap,
+                "string",
+                SetupSays.ToTheString,
+                BowSays.ChooseTheArrow,
+                "arrow"
+            );
         }
 
         return sheet.Next is { } next ? ToCheck(sheet, next) : InOrder(sheet);
@@ -109,8 +191,16 @@ public static class SetupNext
         Next ToCheck(SetupSheet all, CheckLine line)
         {
             var place = all.Lines.ToList().IndexOf(line) + 1;
-            Message reason = line.State == CheckState.Skipped ? new LeftOpen(line.Because!) : new CheckWhy(line.Fact.Kind, bow);
-            return new Next(new NextCheck(place, all.Lines.Count, Title(line)), reason, Check(line), SetupSays.ToTheCheck, BowSays.ChooseTheArrow, "arrow");
+            Message reason =
+                line.State == CheckState.Skipped ? new LeftOpen(line.Because!) : new CheckWhy(line.Fact.Kind, bow);
+            return new Next(
+                new NextCheck(place, all.Lines.Count, Title(line)),
+                reason,
+                Check(line),
+                SetupSays.ToTheCheck,
+                BowSays.ChooseTheArrow,
+                "arrow"
+            );
         }
     }
 
@@ -121,14 +211,16 @@ public static class SetupNext
         return new Next(SetupSays.MeasuredAndInOrder, reason, "arrow", BowSays.ChooseTheArrow);
     }
 
-    private static string PageOf(CheckKind kind) => kind switch
-    {
-        CheckKind.Paper => "paper",
-        CheckKind.Spine => "arrow",
-        _ => "sights",
-    };
+    private static string PageOf(CheckKind kind) =>
+        kind switch
+        {
+            CheckKind.Paper => "paper",
+            CheckKind.Spine => "arrow",
+            _ => "sights",
+        };
 
     private static string Check(CheckLine line) => $"check:{Code(line)}";
 
-    private static string Code(CheckLine line) => System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(line.Fact.Kind.ToString());
+    private static string Code(CheckLine line) =>
+        System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(line.Fact.Kind.ToString());
 }

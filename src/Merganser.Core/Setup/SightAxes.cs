@@ -3,8 +3,8 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Setup;
 
 /// <summary>
-/// What a sight or a bow that is not square costs, in inches at the target. Drop in vacuum H = g t²/2 with t = distance over speed;
-/// elementary trigonometry. All angles in degrees, distances in yards, speeds in ft/s (above 0).
+/// What a sight or a bow that is not square costs, in inches at the target. Drop in vacuum H = g t²/2 with t = distance
+/// over speed; elementary trigonometry. All angles in degrees, distances in yards, speeds in ft/s (above 0).
 /// </summary>
 public static class SightAxes
 {
@@ -23,11 +23,16 @@ public static class SightAxes
     /// <summary>Sideways by a canted bow: H sin c.</summary>
     public static double Cant(double speed, double yards, double degrees) => Drop(speed, yards) * Sin(degrees);
 
-    /// <summary>Sideways by a canted bow after the sight was zeroed at d₀ with the same cant: sin c (H(d) − H(d₀) d/d₀).</summary>
+    /// <summary>
+    /// Sideways by a canted bow after the sight was zeroed at d₀ with the same cant: sin c (H(d) − H(d₀) d/d₀).
+    /// </summary>
     public static double CantAfterZero(double speed, double yards, double degrees, double zeroYards) =>
         Sin(degrees) * (Drop(speed, yards) - (Drop(speed, zeroYards) * yards / zeroYards));
 
-    /// <summary>Sideways by a bar that is not plumb: d (p/R) tan c, p the pin's travel from the zero and R eye to pin, both in inches.</summary>
+    /// <summary>
+    /// Sideways by a bar that is not plumb: d (p/R) tan c, p the pin's travel from the zero and R eye to pin, both in
+    /// inches.
+    /// </summary>
     public static double TiltedBar(double yards, double pinTravel, double eyeToPin, double degrees) =>
         yards * InchesPerYard * pinTravel / eyeToPin * Math.Tan(Radians(degrees));
 
@@ -48,11 +53,36 @@ public static class SightAxes
 public sealed record CantRow(double Yards, double Cant, double CantAfterZero, double ThirdAxisUphill);
 
 /// <summary>The table for a bow's speed and an archer's distances.</summary>
-public sealed record CantTable(double Speed, double Degrees, double ZeroYards, double Slope, IReadOnlyList<CantRow> Rows)
+public sealed record CantTable(
+    double Speed,
+    double Degrees,
+    double ZeroYards,
+    double Slope,
+    IReadOnlyList<CantRow> Rows
+)
 {
     /// <summary>Distances when nothing else is asked for, yards.</summary>
     public static IReadOnlyList<double> UsualYards { get; } = [20, 30, 40, 50, 60];
 
-    public static CantTable Of(double speed, double degrees, double zeroYards, double slope, IReadOnlyList<double> yards) =>
-        new(speed, degrees, zeroYards, slope, [.. yards.Select(d => new CantRow(d, SightAxes.Cant(speed, d, degrees), SightAxes.CantAfterZero(speed, d, degrees, zeroYards), SightAxes.ThirdAxis(speed, d, degrees, slope)))]);
+    public static CantTable Of(
+        double speed,
+        double degrees,
+        double zeroYards,
+        double slope,
+        IReadOnlyList<double> yards
+    ) =>
+        new(
+            speed,
+            degrees,
+            zeroYards,
+            slope,
+            [
+                .. yards.Select(d => new CantRow(
+                    d,
+                    SightAxes.Cant(speed, d, degrees),
+                    SightAxes.CantAfterZero(speed, d, degrees, zeroYards),
+                    SightAxes.ThirdAxis(speed, d, degrees, slope)
+                )),
+            ]
+        );
 }

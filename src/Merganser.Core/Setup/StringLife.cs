@@ -6,7 +6,9 @@ namespace Merganser.Core.Setup;
 /// <summary>How a string is looked after while it settles: both schools are in use.</summary>
 public enum StringSchool
 {
-    /// <summary>Check timing, peep and tune after so many shots; the default at 100 and 300, because a check is cheap.</summary>
+    /// <summary>
+    /// Check timing, peep and tune after so many shots; the default at 100 and 300, because a check is cheap.
+    /// </summary>
     BreakIn,
 
     /// <summary>A pre-stretched string: no check asked.</summary>
@@ -29,7 +31,14 @@ public sealed record StringPlan(StringSchool School, IReadOnlyList<int> ChecksAt
     public StringPlan Checked()
     {
         var fields = new Figures.FieldReader();
-        fields.Check(ChecksAt.Count <= 8 && ChecksAt.All(c => c is > 0 and <= MostShots) && ChecksAt.SequenceEqual(ChecksAt.Distinct().Order()), "checksAt", "range", SetupSays.CountsAscending);
+        fields.Check(
+            ChecksAt.Count <= 8
+                && ChecksAt.All(c => c is > 0 and <= MostShots)
+                && ChecksAt.SequenceEqual(ChecksAt.Distinct().Order()),
+            "checksAt",
+            "range",
+            SetupSays.CountsAscending
+        );
         fields.Check(SettlingShots is >= 0 and <= 50, "settlingShots", "range", SetupSays.SettlingRange);
         fields.ThrowIfAny();
         return this;
@@ -42,7 +51,13 @@ public sealed record StringPlan(StringSchool School, IReadOnlyList<int> ChecksAt
 /// <param name="ShotsLeft">Shots until then; 0 or less is now; null when it goes by date.</param>
 /// <param name="On">The date, or null when it goes by shots.</param>
 /// <param name="Now">True when it is due.</param>
-public sealed record DueItem(Message What, IReadOnlyList<CheckKind> Checks, int? ShotsLeft, DateTimeOffset? On, bool Now);
+public sealed record DueItem(
+    Message What,
+    IReadOnlyList<CheckKind> Checks,
+    int? ShotsLeft,
+    DateTimeOffset? On,
+    bool Now
+);
 
 /// <summary>Shots that were fired, in the order of the bench: after so many moves and changes.</summary>
 public sealed record FiredShots(int Count, bool Settling, int AfterMove, int AfterChange);
@@ -66,7 +81,12 @@ public sealed record StringLife(int Shots, int Settling, int ShotsSinceWork, Str
     private static readonly CheckKind[] Compound = [CheckKind.CamTiming, CheckKind.Peep, CheckKind.Paper];
     private static readonly CheckKind[] Plain = [CheckKind.BraceHeight, CheckKind.NockingPoint, CheckKind.Paper];
 
-    private static readonly AdjusterKind[] StringWork = [AdjusterKind.TopCable, AdjusterKind.BottomCable, AdjusterKind.StringTwists];
+    private static readonly AdjusterKind[] StringWork =
+    [
+        AdjusterKind.TopCable,
+        AdjusterKind.BottomCable,
+        AdjusterKind.StringTwists,
+    ];
 
     /// <summary>Reads a string's life from what was entered.</summary>
     /// <param name="plan">The plan.</param>
@@ -74,16 +94,26 @@ public sealed record StringLife(int Shots, int Settling, int ShotsSinceWork, Str
     /// <param name="changes">Changes entered by hand, in order, withdrawn ones left out.</param>
     /// <param name="moves">Moves as they really were, in order, each with its ordinal.</param>
     public static StringLife Of(
-        StringPlan plan, IReadOnlyList<FiredShots> fired, IReadOnlyList<(BowChange Change, int Ordinal)> changes, IReadOnlyList<(AdjusterKind Kind, int Ordinal)> moves)
+        StringPlan plan,
+        IReadOnlyList<FiredShots> fired,
+        IReadOnlyList<(BowChange Change, int Ordinal)> changes,
+        IReadOnlyList<(AdjusterKind Kind, int Ordinal)> moves
+    )
     {
         var fresh = changes.Where(c => c.Change == BowChange.NewString).Select(c => c.Ordinal).LastOrDefault();
         var workChange = changes.Where(c => ChangeTable.Of(c.Change).Settles).Select(c => c.Ordinal).LastOrDefault();
         var workMove = moves.Where(m => StringWork.Contains(m.Kind)).Select(m => m.Ordinal).LastOrDefault();
-        var since = workChange == 0 && workMove == 0
-            ? plan.SettlingShots
-            : fired.Where(f => f.AfterChange >= workChange && f.AfterMove >= workMove).Sum(f => f.Count);
+        var since =
+            workChange == 0 && workMove == 0
+                ? plan.SettlingShots
+                : fired.Where(f => f.AfterChange >= workChange && f.AfterMove >= workMove).Sum(f => f.Count);
         var onString = fired.Where(f => f.AfterChange >= fresh).ToArray();
-        return new StringLife(onString.Where(f => !f.Settling).Sum(f => f.Count), onString.Where(f => f.Settling).Sum(f => f.Count), since, plan);
+        return new StringLife(
+            onString.Where(f => !f.Settling).Sum(f => f.Count),
+            onString.Where(f => f.Settling).Sum(f => f.Count),
+            since,
+            plan
+        );
     }
 
     /// <summary>Shots that still settle before any is read.</summary>
@@ -95,7 +125,13 @@ public sealed record StringLife(int Shots, int Settling, int ShotsSinceWork, Str
     /// <param name="practice">How often the archer shoots.</param>
     /// <param name="lastLook">When timing or brace height was last looked at, or null.</param>
     /// <param name="now">The time now.</param>
-    public IReadOnlyList<DueItem> Due(BowKind kind, int checkedAt, Practice practice, DateTimeOffset? lastLook, DateTimeOffset now)
+    public IReadOnlyList<DueItem> Due(
+        BowKind kind,
+        int checkedAt,
+        Practice practice,
+        DateTimeOffset? lastLook,
+        DateTimeOffset now
+    )
     {
         List<DueItem> due = [];
         var checks = kind == BowKind.Compound ? Compound : Plain;
@@ -108,7 +144,12 @@ public sealed record StringLife(int Shots, int Settling, int ShotsSinceWork, Str
             }
         }
 
-        if (practice is Practice.Often or Practice.Daily && lastLook is { } look && look.AddDays(HeavyUseDays) is var on && on <= now.AddDays(DaysAhead))
+        if (
+            practice is Practice.Often or Practice.Daily
+            && lastLook is { } look
+            && look.AddDays(HeavyUseDays) is var on
+            && on <= now.AddDays(DaysAhead)
+        )
         {
             due.Add(new DueItem(SetupSays.TwoMonthly, checks, null, on, on <= now));
         }

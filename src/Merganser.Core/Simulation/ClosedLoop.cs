@@ -5,7 +5,12 @@ using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Simulation;
 
-public enum SessionEnd { Done, NotReachable, OutOfShots }
+public enum SessionEnd
+{
+    Done,
+    NotReachable,
+    OutOfShots,
+}
 
 /// <summary>How a simulated session went.</summary>
 /// <param name="End">How it ended.</param>
@@ -14,9 +19,18 @@ public enum SessionEnd { Done, NotReachable, OutOfShots }
 /// <param name="TrueLength">Length of the true mean tear at the end, inches.</param>
 /// <param name="LengthAfter18">The same after 18 arrows, or at the end if that came sooner.</param>
 /// <param name="Stated">The chance of being inside that was stated at the end.</param>
-public sealed record SessionResult(SessionEnd End, int Moves, int Shots, double TrueLength, double LengthAfter18, double Stated);
+public sealed record SessionResult(
+    SessionEnd End,
+    int Moves,
+    int Shots,
+    double TrueLength,
+    double LengthAfter18,
+    double Stated
+);
 
-/// <summary>Drives a <see cref="TuningSession"/> on a simulated bow until it says done: every shot and move is an event of it.</summary>
+/// <summary>
+/// Drives a <see cref="TuningSession"/> on a simulated bow until it says done: every shot and move is an event of it.
+/// </summary>
 public sealed class ClosedLoop
 {
     private const int MostShots = 300;
@@ -42,14 +56,25 @@ public sealed class ClosedLoop
     /// <param name="prior">What the engine believes of it beforehand.</param>
     /// <param name="figures">The figures of its rule.</param>
     /// <param name="stating">Told the stated chance and the setting after every shot.</param>
-    public static SessionResult Run(SimulatedBow bow, ResponsePrior prior, RuleFigures figures, Action<double, int[]>? stating = null) =>
-        new ClosedLoop(bow, prior, figures).Run(stating);
+    public static SessionResult Run(
+        SimulatedBow bow,
+        ResponsePrior prior,
+        RuleFigures figures,
+        Action<double, int[]>? stating = null
+    ) => new ClosedLoop(bow, prior, figures).Run(stating);
 
-    /// <summary>The engine's prior for a simulated bow; the scale is for priors that are too big or too small.</summary>
+    /// <summary>
+    /// The engine's prior for a simulated bow; the scale is for priors that are too big or too small.
+    /// </summary>
     public static ResponsePrior PriorOf(SimulatedBow bow, double scale = 1)
     {
         var prior = ResponsePrior.Of(bow.Kinds.Select(AdjusterTable.Fresh));
-        return scale == 1 ? prior : prior with { Gains = [.. prior.Gains.Select(g => g with { Nominal = g.Nominal * scale })] };
+        return scale == 1
+            ? prior
+            : prior with
+            {
+                Gains = [.. prior.Gains.Select(g => g with { Nominal = g.Nominal * scale })],
+            };
     }
 
     private SessionResult Run(Action<double, int[]>? stating)
@@ -86,9 +111,16 @@ public sealed class ClosedLoop
         }
     }
 
-    private TuningSession Session() => new(
-        new SessionBow(SimulatedBow.Measured, SimulatedBow.Archer, bow.Adjusters(setting)), [],
-        new SessionPlan(SessionKind.Tune, null, [Stage], 1, true, null), tolerance, Knowledge.None, events, engine);
+    private TuningSession Session() =>
+        new(
+            new SessionBow(SimulatedBow.Measured, SimulatedBow.Archer, bow.Adjusters(setting)),
+            [],
+            new SessionPlan(SessionKind.Tune, null, [Stage], 1, true, null),
+            tolerance,
+            Knowledge.None,
+            events,
+            engine
+        );
 
     private void Make(AdvisedMove move)
     {

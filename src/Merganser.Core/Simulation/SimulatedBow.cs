@@ -4,7 +4,10 @@ using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Simulation;
 
-/// <summary>Something that leaves a tear when it is shot at a setting: a simulated bow, a recorded one, or a real session behind the same two calls.</summary>
+/// <summary>
+/// Something that leaves a tear when it is shot at a setting: a simulated bow, a recorded one, or a real session behind
+/// the same two calls.
+/// </summary>
 public interface IShootingBow
 {
     /// <summary>What can be moved, with the limits in steps from where the session began.</summary>
@@ -22,15 +25,22 @@ public interface IShootingBow
 /// <param name="FlyerShare">Share of flyers.</param>
 /// <param name="RestAndNockOnly">True for a bow on which only rest and nocking point can be moved.</param>
 public sealed record SimulatedWorld(
-    double GainSd = 0.4, double BowSd = 0.25, double SpreadLow = 0.10, double SpreadHigh = 0.25, double FlyerShare = 0.1, bool RestAndNockOnly = false)
+    double GainSd = 0.4,
+    double BowSd = 0.25,
+    double SpreadLow = 0.10,
+    double SpreadHigh = 0.25,
+    double FlyerShare = 0.1,
+    bool RestAndNockOnly = false
+)
 {
     /// <summary>The world of the benchmark.</summary>
     public static SimulatedWorld Benchmark { get; } = new();
 }
 
 /// <summary>
-/// A bow that exists only in numbers: straight-line response with unknown gains, a rest whose sideways sign is a coin's, spread and flyers.
-/// The same seed gives the same bow and the same shots. Sizes are trade-like guesses, no source; it never gives an instruction.
+/// A bow that exists only in numbers: straight-line response with unknown gains, a rest whose sideways sign is a
+/// coin's, spread and flyers. The same seed gives the same bow and the same shots. Sizes are trade-like guesses, no
+/// source; it never gives an instruction.
 /// </summary>
 public sealed class SimulatedBow : IShootingBow
 {
@@ -38,8 +48,18 @@ public sealed class SimulatedBow : IShootingBow
     private const double TearSd = 0.7;
     private const double LeastTear = 0.35;
 
-    private static readonly (AdjusterKind Kind, int Lower, int Upper)[] Rest = [(AdjusterKind.RestSideways, -25, 25), (AdjusterKind.RestHeight, -60, 60), (AdjusterKind.NockingPoint, -6, 6)];
-    private static readonly (AdjusterKind Kind, int Lower, int Upper)[] Sides = [(AdjusterKind.YokePair, -8, 8), (AdjusterKind.CamSpacer, -2, 2), (AdjusterKind.LimbPocket, -4, 4)];
+    private static readonly (AdjusterKind Kind, int Lower, int Upper)[] Rest =
+    [
+        (AdjusterKind.RestSideways, -25, 25),
+        (AdjusterKind.RestHeight, -60, 60),
+        (AdjusterKind.NockingPoint, -6, 6),
+    ];
+    private static readonly (AdjusterKind Kind, int Lower, int Upper)[] Sides =
+    [
+        (AdjusterKind.YokePair, -8, 8),
+        (AdjusterKind.CamSpacer, -2, 2),
+        (AdjusterKind.LimbPocket, -4, 4),
+    ];
     private static readonly (AdjusterKind Kind, int Lower, int Upper) Bolt = (AdjusterKind.BottomLimbBolt, 0, 3);
 
     private readonly Random random;
@@ -54,7 +74,9 @@ public sealed class SimulatedBow : IShootingBow
     {
         this.world = world ?? SimulatedWorld.Benchmark;
         random = new Random(seed);
-        (AdjusterKind Kind, int Lower, int Upper)[] has = this.world.RestAndNockOnly ? Rest : [.. Rest, Bolt, Sides[random.Next(Sides.Length)]];
+        (AdjusterKind Kind, int Lower, int Upper)[] has = this.world.RestAndNockOnly
+            ? Rest
+            : [.. Rest, Bolt, Sides[random.Next(Sides.Length)]];
         Kinds = [.. has.Select(h => h.Kind)];
         Levers = [.. has.Select((h, i) => new Lever(i, h.Lower, h.Upper))];
         (gainX, gainY) = (new double[has.Length], new double[has.Length]);
@@ -62,7 +84,11 @@ public sealed class SimulatedBow : IShootingBow
         for (var j = 0; j < has.Length; j++)
         {
             var fact = AdjusterTable.Of(has[j].Kind);
-            var own = fact.NominalGain * Math.Exp(this.world.GainSd * Normal()) * shared * (1 + (this.world.GainSd * Normal()));
+            var own =
+                fact.NominalGain
+                * Math.Exp(this.world.GainSd * Normal())
+                * shared
+                * (1 + (this.world.GainSd * Normal()));
             own *= has[j].Kind == AdjusterKind.RestSideways && random.Next(2) == 0 ? -1 : 1;
             var cross = CrossSd * fact.NominalGain * Normal();
             (gainX[j], gainY[j]) = fact.Axis == TearAxis.Sideways ? (own, cross) : (cross, own);
@@ -71,8 +97,7 @@ public sealed class SimulatedBow : IShootingBow
         do
         {
             start = new Tear(TearSd * Normal(), TearSd * Normal());
-        }
-        while (start.Length < LeastTear);
+        } while (start.Length < LeastTear);
         Spread = this.world.SpreadLow + ((this.world.SpreadHigh - this.world.SpreadLow) * random.NextDouble());
     }
 
@@ -86,15 +111,34 @@ public sealed class SimulatedBow : IShootingBow
     public double Spread { get; }
 
     /// <summary>A bow's record for the session that tunes it: its figures decide nothing there.</summary>
-    public static Bow Measured { get; } = new(
-        "Simulated", BowKind.Compound, Hand.Right, Release.ReleaseAid, 60, 60, 29, 33, 7, null, RestType.DropAwayEarly, CamSystem.TwinYoke, CamDraw.Medium, 0);
+    public static Bow Measured { get; } =
+        new(
+            "Simulated",
+            BowKind.Compound,
+            Hand.Right,
+            Release.ReleaseAid,
+            60,
+            60,
+            29,
+            33,
+            7,
+            null,
+            RestType.DropAwayEarly,
+            CamSystem.TwinYoke,
+            CamDraw.Medium,
+            0
+        );
 
     /// <summary>Who shoots it: with a press, by the trade's default school.</summary>
     public static Archer Archer { get; } = new("Simulated", Hand.Right, true, School.CentreFirst);
 
     /// <summary>Its adjusters at a setting.</summary>
     public IReadOnlyList<Adjuster> Adjusters(IReadOnlyList<int> setting) =>
-        [.. Levers.Select((l, i) => AdjusterTable.Fresh(Kinds[i]) with { Position = setting[i], Lower = l.Lower, Upper = l.Upper })];
+        [
+            .. Levers.Select(
+                (l, i) => AdjusterTable.Fresh(Kinds[i]) with { Position = setting[i], Lower = l.Lower, Upper = l.Upper }
+            ),
+        ];
 
     /// <summary>True gain of an adjuster, inches a step: right and up.</summary>
     public (double X, double Y) TrueGain(int lever) => (gainX[lever], gainY[lever]);
@@ -121,5 +165,6 @@ public sealed class SimulatedBow : IShootingBow
     }
 
     /// <summary>Box and Muller's normal numbers (from memory), so that a seed always gives the same shots.</summary>
-    private double Normal() => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+    private double Normal() =>
+        Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
 }

@@ -10,7 +10,14 @@ namespace Merganser.Core.Speed;
 /// <param name="Bare">What the formula gave before the usual allowance.</param>
 /// <param name="FromRating">True when a rated speed was used, false when the stored energy was estimated.</param>
 /// <param name="Measured">True when a chronograph taught it.</param>
-public readonly record struct Launch(double Speed, double Low, double High, double Bare, bool FromRating, bool Measured = false);
+public readonly record struct Launch(
+    double Speed,
+    double Low,
+    double High,
+    double Bare,
+    bool FromRating,
+    bool Measured = false
+);
 
 /// <summary>Launch speed v = √(2E/(m + K)), K the virtual mass of string and limbs (Klopsteg 1943).</summary>
 public static class LaunchSpeed
@@ -30,8 +37,18 @@ public static class LaunchSpeed
     private const double TwoSided = 1.96;
 
     /// <summary>v = v_r·√[(W·S)/(70·S_r)·(350 + K)/(m + K)], the bare formula from a rated speed, ft/s.</summary>
-    public static double FromRating(double rated, double drawWeight, double stroke, double ratedStroke, double arrowGrains, double virtualMass) =>
-        rated * Math.Sqrt(drawWeight * stroke / (RatedWeight * ratedStroke) * (RatedArrow + virtualMass) / (arrowGrains + virtualMass));
+    public static double FromRating(
+        double rated,
+        double drawWeight,
+        double stroke,
+        double ratedStroke,
+        double arrowGrains,
+        double virtualMass
+    ) =>
+        rated
+        * Math.Sqrt(
+            drawWeight * stroke / (RatedWeight * ratedStroke) * (RatedArrow + virtualMass) / (arrowGrains + virtualMass)
+        );
 
     /// <summary>v = √(2E/(m + K)) from stored energy given to the arrow and string, E in ft·lb.</summary>
     public static double FromEnergy(double footPounds, double arrowGrains, double virtualMass) =>
@@ -41,15 +58,20 @@ public static class LaunchSpeed
     public static double EstimatedEnergy(Bow bow) => EnergyShare(bow.Kind) * bow.DrawWeight * bow.PowerStroke / 12;
 
     /// <summary>c: share of peak weight times stroke that reaches arrow and string (from memory).</summary>
-    public static double EnergyShare(BowKind kind) => kind switch
-    {
-        BowKind.Compound => 0.78,
-        BowKind.Longbow => 0.43,
-        _ => 0.58,
-    };
+    public static double EnergyShare(BowKind kind) =>
+        kind switch
+        {
+            BowKind.Compound => 0.78,
+            BowKind.Longbow => 0.43,
+            _ => 0.58,
+        };
 
-    /// <summary>K of this bow: the prior plus weight on the string by the square of its distance from the tip over half the string.</summary>
-    public static double VirtualMassOf(Bow bow) => VirtualMass + (bow.StringWeight * bow.StringWeightFromTip * bow.StringWeightFromTip);
+    /// <summary>
+    /// K of this bow: the prior plus weight on the string by the square of its distance from the tip over half the
+    /// string.
+    /// </summary>
+    public static double VirtualMassOf(Bow bow) =>
+        VirtualMass + (bow.StringWeight * bow.StringWeightFromTip * bow.StringWeightFromTip);
 
     /// <summary>The speed to show for a bow and an arrow of so many grains (above 0).</summary>
     public static Launch Of(Bow bow, double arrowGrains)
@@ -58,7 +80,14 @@ public static class LaunchSpeed
         if (bow.Chronograph is { } fit)
         {
             var (measured, error) = new SpeedCalibration(fit).Predict(arrowGrains);
-            return new Launch(measured, measured - (TwoSided * error), measured + (TwoSided * error), measured, false, true);
+            return new Launch(
+                measured,
+                measured - (TwoSided * error),
+                measured + (TwoSided * error),
+                measured,
+                false,
+                true
+            );
         }
 
         var virtualMass = VirtualMassOf(bow);
@@ -74,7 +103,8 @@ public static class LaunchSpeed
     }
 
     /// <summary>Kinetic energy m v²/(2·7000·32.17405), ft·lb.</summary>
-    public static double KineticEnergy(double grains, double speed) => grains * speed * speed / (2 * Physical.GrainsPerSlug);
+    public static double KineticEnergy(double grains, double speed) =>
+        grains * speed * speed / (2 * Physical.GrainsPerSlug);
 
     /// <summary>Momentum m v/(7000·32.17405), slug·ft/s.</summary>
     public static double Momentum(double grains, double speed) => grains * speed / Physical.GrainsPerSlug;

@@ -10,8 +10,8 @@ namespace Merganser.Core.Speed;
 public readonly record struct ChronographShot(double Grains, double Speed, double Spread);
 
 /// <summary>
-/// This bow's virtual mass K and energy E from chronograph readings: 1/v² = a + b·m by weighted least squares, K = a/b, 2E = 1/b
-/// (Klopsteg's virtual mass, 1943; weighted least squares as in NIST/SEMATECH e-Handbook 4.1.4.3).
+/// This bow's virtual mass K and energy E from chronograph readings: 1/v² = a + b·m by weighted least squares, K = a/b,
+/// 2E = 1/b (Klopsteg's virtual mass, 1943; weighted least squares as in NIST/SEMATECH e-Handbook 4.1.4.3).
 /// </summary>
 public sealed class SpeedCalibration
 {
@@ -34,7 +34,11 @@ public sealed class SpeedCalibration
             throw new ArgumentException("Two arrow masses are needed.", nameof(shots));
         }
 
-        double sw = 0, swx = 0, swy = 0, swxx = 0, swxy = 0;
+        double sw = 0,
+            swx = 0,
+            swy = 0,
+            swxx = 0,
+            swxy = 0;
         foreach (var shot in shots)
         {
             var spread = 2 * shot.Spread / Math.Pow(shot.Speed, 3);
@@ -61,10 +65,12 @@ public sealed class SpeedCalibration
     }
 
     /// <summary>A calibration that was kept on the bow.</summary>
-    public SpeedCalibration(SpeedFit kept) => (a, b, varianceA, varianceB, covariance) = (kept.A, kept.B, kept.VarianceA, kept.VarianceB, kept.Covariance);
+    public SpeedCalibration(SpeedFit kept) =>
+        (a, b, varianceA, varianceB, covariance) = (kept.A, kept.B, kept.VarianceA, kept.VarianceB, kept.Covariance);
 
     /// <summary>
-    /// Readings of one arrow mass only: K is the prior 110 ± 40 gr, the energy follows from the mean speed, and the ± of both is carried on.
+    /// Readings of one arrow mass only: K is the prior 110 ± 40 gr, the energy follows from the mean speed, and the ±
+    /// of both is carried on.
     /// </summary>
     /// <param name="shots">Readings of one mass, at least one.</param>
     public static SpeedFit OfOneMass(IReadOnlyList<ChronographShot> shots)
@@ -79,8 +85,15 @@ public sealed class SpeedCalibration
         var varianceB = Square(byK * PriorSpread) + Square(bySpeed * spread);
         var aByK = slope + (PriorVirtualMass * byK);
         var aBySpeed = PriorVirtualMass * bySpeed;
-        return new SpeedFit(slope * PriorVirtualMass, slope, Square(aByK * PriorSpread) + Square(aBySpeed * spread), varianceB,
-            (aByK * byK * PriorSpread * PriorSpread) + (aBySpeed * bySpeed * spread * spread), shots.Count, 1);
+        return new SpeedFit(
+            slope * PriorVirtualMass,
+            slope,
+            Square(aByK * PriorSpread) + Square(aBySpeed * spread),
+            varianceB,
+            (aByK * byK * PriorSpread * PriorSpread) + (aBySpeed * bySpeed * spread * spread),
+            shots.Count,
+            1
+        );
 
         static double Square(double x) => x * x;
     }
@@ -103,7 +116,8 @@ public sealed class SpeedCalibration
     public double VirtualMass => a / b;
 
     /// <summary>Standard error of K by the delta method, grains.</summary>
-    public double VirtualMassError => Math.Sqrt(varianceA - (2 * VirtualMass * covariance) + (VirtualMass * VirtualMass * varianceB)) / b;
+    public double VirtualMassError =>
+        Math.Sqrt(varianceA - (2 * VirtualMass * covariance) + (VirtualMass * VirtualMass * varianceB)) / b;
 
     /// <summary>E, ft·lb.</summary>
     public double Energy => 1 / (2 * b * Physical.GrainsPerSlug);

@@ -3,9 +3,9 @@ using MathNet.Numerics.LinearAlgebra;
 namespace Merganser.Core.Spine;
 
 /// <summary>
-/// First bending vibration of a shaft that nothing holds, with its point masses: Euler–Bernoulli beam, Hermite elements.
-/// To be shown only: never a spine rule (it would say that heavier points need weaker shafts).
-/// Check: a bare beam has βL = 4.730041 (Blevins, Formulas for Natural Frequency and Mode Shape).
+/// First bending vibration of a shaft that nothing holds, with its point masses: Euler–Bernoulli beam, Hermite
+/// elements. To be shown only: never a spine rule (it would say that heavier points need weaker shafts). Check: a bare
+/// beam has βL = 4.730041 (Blevins, Formulas for Natural Frequency and Mode Shape).
 /// </summary>
 public static class FreeShaft
 {
@@ -17,7 +17,12 @@ public static class FreeShaft
     /// <param name="kilogramsPerMetre">Mass of the bare shaft.</param>
     /// <param name="length">Length, m.</param>
     /// <param name="masses">Extra masses (kg) at positions (m) within the length.</param>
-    public static double FirstFrequency(double stiffness, double kilogramsPerMetre, double length, params IReadOnlyList<(double Kilograms, double Position)> masses)
+    public static double FirstFrequency(
+        double stiffness,
+        double kilogramsPerMetre,
+        double length,
+        params IReadOnlyList<(double Kilograms, double Position)> masses
+    )
     {
         var size = 2 * (Elements + 1);
         var step = length / Elements;
@@ -44,7 +49,13 @@ public static class FreeShaft
     {
         var element = Math.Clamp((int)place, 0, Elements - 1);
         var s = place - element;
-        double[] shape = [1 - (3 * s * s) + (2 * s * s * s), step * s * (1 - s) * (1 - s), s * s * (3 - (2 * s)), step * s * s * (s - 1)];
+        double[] shape =
+        [
+            1 - (3 * s * s) + (2 * s * s * s),
+            step * s * (1 - s) * (1 - s),
+            s * s * (3 - (2 * s)),
+            step * s * s * (s - 1),
+        ];
         for (var i = 0; i < 4; i++)
         {
             for (var j = 0; j < 4; j++)
@@ -70,8 +81,10 @@ public static class FreeShaft
         var k = stiffness / (h * h * h);
         return new[,]
         {
-            { 12 * k, 6 * h * k, -12 * k, 6 * h * k }, { 6 * h * k, 4 * h * h * k, -6 * h * k, 2 * h * h * k },
-            { -12 * k, -6 * h * k, 12 * k, -6 * h * k }, { 6 * h * k, 2 * h * h * k, -6 * h * k, 4 * h * h * k },
+            { 12 * k, 6 * h * k, -12 * k, 6 * h * k },
+            { 6 * h * k, 4 * h * h * k, -6 * h * k, 2 * h * h * k },
+            { -12 * k, -6 * h * k, 12 * k, -6 * h * k },
+            { 6 * h * k, 2 * h * h * k, -6 * h * k, 4 * h * h * k },
         };
     }
 
@@ -80,8 +93,10 @@ public static class FreeShaft
         var m = perMetre * h / 420;
         return new[,]
         {
-            { 156 * m, 22 * h * m, 54 * m, -13 * h * m }, { 22 * h * m, 4 * h * h * m, 13 * h * m, -3 * h * h * m },
-            { 54 * m, 13 * h * m, 156 * m, -22 * h * m }, { -13 * h * m, -3 * h * h * m, -22 * h * m, 4 * h * h * m },
+            { 156 * m, 22 * h * m, 54 * m, -13 * h * m },
+            { 22 * h * m, 4 * h * h * m, 13 * h * m, -3 * h * h * m },
+            { 54 * m, 13 * h * m, 156 * m, -22 * h * m },
+            { -13 * h * m, -3 * h * h * m, -22 * h * m, 4 * h * h * m },
         };
     }
 }

@@ -4,8 +4,8 @@ namespace Merganser.Core.Spine;
 
 /// <summary>
 /// The static spine that a bow needs: need = 0.400·(60/W)·(28/L)^2.5·(0.613065/LF)^1.2 with the load share
-/// LF = (front + shaft/2)/total. Origin: an Euler column under the shot's inertial compression; exponents from a transient
-/// beam model; agrees with the usual charts (from memory).
+/// LF = (front + shaft/2)/total. Origin: an Euler column under the shot's inertial compression; exponents from a
+/// transient beam model; agrees with the usual charts (from memory).
 /// </summary>
 public static class NeededSpine
 {
@@ -30,13 +30,21 @@ public static class NeededSpine
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(effectiveWeight);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(length);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(loadShare);
-        return ReferenceSpine * (ReferenceWeight / effectiveWeight) * Math.Pow(ReferenceLength / length, LengthExponent)
+        return ReferenceSpine
+            * (ReferenceWeight / effectiveWeight)
+            * Math.Pow(ReferenceLength / length, LengthExponent)
             * Math.Pow(ReferenceLoadShare / loadShare, LoadExponent);
     }
 }
 
 /// <summary>The verdict bands of the fit R = needed/actual spine (common practice, no source).</summary>
-public enum FitBand { Weak, BorderlineWeak, Good, Stiff }
+public enum FitBand
+{
+    Weak,
+    BorderlineWeak,
+    Good,
+    Stiff,
+}
 
 /// <summary>How well a shaft's spine suits the bow, with the interval that the inputs' uncertainty leaves.</summary>
 /// <param name="Ratio">R = needed/actual: above 1 the shaft is stiffer than needed.</param>
@@ -53,7 +61,10 @@ public readonly record struct SpineFit(double Ratio, double Relative)
     /// <summary>Uncertainty of a measured draw weight, lb.</summary>
     public const double MeasuredWeightUncertainty = 0.5;
 
-    /// <summary>Uncertainty of a draw weight that is only the bow's marking, lb: a nominal 80 can read 85 (common practice, no source).</summary>
+    /// <summary>
+    /// Uncertainty of a draw weight that is only the bow's marking, lb: a nominal 80 can read 85 (common practice, no
+    /// source).
+    /// </summary>
     public const double NominalWeightUncertainty = 3;
 
     public double Low => Ratio * (1 - Relative);
@@ -73,20 +84,30 @@ public readonly record struct SpineFit(double Ratio, double Relative)
     }
 
     /// <summary>The fit of an actual spine to a needed one.</summary>
-    public static SpineFit Of(double needed, double actual, double length, double weight, bool weightMeasured, double modelSpread)
+    public static SpineFit Of(
+        double needed,
+        double actual,
+        double length,
+        double weight,
+        bool weightMeasured,
+        double modelSpread
+    )
     {
         var weightUncertainty = weightMeasured ? MeasuredWeightUncertainty : NominalWeightUncertainty;
-        var relative = Math.Sqrt((modelSpread * modelSpread)
-            + Math.Pow(NeededSpine.LengthExponent * LengthUncertainty / length, 2)
-            + Math.Pow(weightUncertainty / weight, 2));
+        var relative = Math.Sqrt(
+            (modelSpread * modelSpread)
+                + Math.Pow(NeededSpine.LengthExponent * LengthUncertainty / length, 2)
+                + Math.Pow(weightUncertainty / weight, 2)
+        );
         return new SpineFit(needed / actual, relative);
     }
 
-    private static FitBand BandOf(double ratio) => ratio switch
-    {
-        < WeakBelow => FitBand.Weak,
-        < GoodFrom => FitBand.BorderlineWeak,
-        <= GoodTo => FitBand.Good,
-        _ => FitBand.Stiff,
-    };
+    private static FitBand BandOf(double ratio) =>
+        ratio switch
+        {
+            < WeakBelow => FitBand.Weak,
+            < GoodFrom => FitBand.BorderlineWeak,
+            <= GoodTo => FitBand.Good,
+            _ => FitBand.Stiff,
+        };
 }

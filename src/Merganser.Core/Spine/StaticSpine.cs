@@ -27,7 +27,9 @@ public static class StaticSpine
     public static double FromStiffness(double stiffness) =>
         AstmLoad * Math.Pow(AstmSpan, 3) / (BeamFactor * Positive(stiffness));
 
-    /// <summary>The ASTM deflection from one measured on another span (in) and load (lb): s₂₈ = s(28/span)³(1.94/load).</summary>
+    /// <summary>
+    /// The ASTM deflection from one measured on another span (in) and load (lb): s₂₈ = s(28/span)³(1.94/load).
+    /// </summary>
     public static double FromMeasured(double deflection, double span, double load) =>
         Positive(deflection) * Math.Pow(AstmSpan / Positive(span), 3) * AstmLoad / Positive(load);
 
@@ -45,7 +47,9 @@ public static class StaticSpine
     }
 }
 
-/// <summary>An aluminium shaft by its tube code XXYY: outer diameter XX/64 in, wall YY/1000 in (ATA numbering).</summary>
+/// <summary>
+/// An aluminium shaft by its tube code XXYY: outer diameter XX/64 in, wall YY/1000 in (ATA numbering).
+/// </summary>
 public readonly record struct AluminiumTube
 {
     /// <summary>Young's modulus of 7075-T6, Pa (handbook value, from memory).</summary>
@@ -88,14 +92,22 @@ public readonly record struct AluminiumTube
         }
     }
 
-    /// <summary>ASTM spine from EI with I = π(D⁴ − d⁴)/64. Code rounding alone is worth several per cent: a measured value wins.</summary>
+    /// <summary>
+    /// ASTM spine from EI with I = π(D⁴ − d⁴)/64. Code rounding alone is worth several per cent: a measured value wins.
+    /// </summary>
     public double Spine
     {
         get
         {
-            var metresFourth = Math.PI / 64 * (Math.Pow(OuterDiameter, 4) - Math.Pow(InnerDiameter, 4)) * Math.Pow(Physical.MillimetresPerInch / 1000, 4);
+            var metresFourth =
+                Math.PI
+                / 64
+                * (Math.Pow(OuterDiameter, 4) - Math.Pow(InnerDiameter, 4))
+                * Math.Pow(Physical.MillimetresPerInch / 1000, 4);
             var newtonSquareMetres = YoungsModulus * metresFourth;
-            return StaticSpine.FromStiffness(newtonSquareMetres / StaticSpine.StiffnessMetric(1) * StaticSpine.Stiffness(1));
+            return StaticSpine.FromStiffness(
+                newtonSquareMetres / StaticSpine.StiffnessMetric(1) * StaticSpine.Stiffness(1)
+            );
         }
     }
 }

@@ -4,7 +4,16 @@ using Merganser.Core.Paper;
 
 namespace Merganser.Core.Tuning;
 
-public enum AdviceKind { NoShots, ShootMore, Move, SmallTest, GoodEnough, NotReachable, Unsound }
+public enum AdviceKind
+{
+    NoShots,
+    ShootMore,
+    Move,
+    SmallTest,
+    GoodEnough,
+    NotReachable,
+    Unsound,
+}
 
 /// <summary>A statement with the evidence for it and what would overturn it.</summary>
 public sealed record Evidence(Message Statement, Message Because, Message WouldOverturn);
@@ -29,7 +38,15 @@ public sealed record Predicted(Tear Mean, double RadiusX, double RadiusY, double
 /// <param name="NeedsPress">True when a press is needed.</param>
 /// <param name="After">What to check again after it.</param>
 /// <param name="Places">Where it stands before and after it, in the hand's own words.</param>
-public sealed record AdvisedMove(AdjusterKind Kind, int From, int To, Message Order, bool NeedsPress, Message After, Message Places);
+public sealed record AdvisedMove(
+    AdjusterKind Kind,
+    int From,
+    int To,
+    Message Order,
+    bool NeedsPress,
+    Message After,
+    Message Places
+);
 
 /// <summary>What to do next after a set of shots: exactly one thing.</summary>
 /// <param name="Kind">Which kind of advice.</param>
@@ -40,12 +57,23 @@ public sealed record AdvisedMove(AdjusterKind Kind, int From, int To, Message Or
 /// <param name="RunnerUp">The runner-up and why it lost, or null.</param>
 /// <param name="Evidence">The evidence, each line with what would overturn it.</param>
 /// <param name="Ghosts">Predicted means: one, or one for each way a disputed move may go.</param>
-/// <param name="Chance">Chance that the true mean lies inside as the bow stands, 0 to 1; null before the first shot.</param>
+/// <param name="Chance">Chance that the true mean lies inside as the bow stands, 0 to 1; null before the first
+/// shot.</param>
 /// <param name="Enough">The chance at which it is called done: what one more shot is worth.</param>
 /// <param name="ChanceAfter">The chance after the advised move.</param>
 public sealed record Advice(
-    AdviceKind Kind, Message Sentence, Message Reason, AdvisedMove? Move, Message? Disputed, Message? RunnerUp,
-    IReadOnlyList<Evidence> Evidence, IReadOnlyList<Predicted> Ghosts, double? Chance = null, double? Enough = null, double? ChanceAfter = null)
+    AdviceKind Kind,
+    Message Sentence,
+    Message Reason,
+    AdvisedMove? Move,
+    Message? Disputed,
+    Message? RunnerUp,
+    IReadOnlyList<Evidence> Evidence,
+    IReadOnlyList<Predicted> Ghosts,
+    double? Chance = null,
+    double? Enough = null,
+    double? ChanceAfter = null
+)
 {
     /// <summary>Advice without a move.</summary>
     public static Advice To(AdviceKind kind, Message sentence, Message reason, IReadOnlyList<Evidence> evidence) =>

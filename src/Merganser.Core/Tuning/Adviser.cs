@@ -7,8 +7,8 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Tuning;
 
 /// <summary>
-/// The engine at one bow: who shoots it, what may be moved, and what its other stages have taught. Everything follows from what is given,
-/// so that an edited shot or move changes the rest by itself.
+/// The engine at one bow: who shoots it, what may be moved, and what its other stages have taught. Everything follows
+/// from what is given, so that an edited shot or move changes the rest by itself.
 /// </summary>
 /// <param name="Release">Release aid or fingers.</param>
 /// <param name="School">The school they tune by.</param>
@@ -18,8 +18,14 @@ namespace Merganser.Core.Tuning;
 /// <param name="Tolerance">Good enough, inches.</param>
 /// <param name="ShotsPerDecision">Shots at a setting before a move is thought of: 1, 2 as a rule, 3 or 5.</param>
 public sealed record Adviser(
-    Release Release, School School, bool MayPress, RestType RestType, IReadOnlyList<Adjuster> Adjusters,
-    double Tolerance = Tolerances.Usual, int ShotsPerDecision = SessionPlan.UntilClear)
+    Release Release,
+    School School,
+    bool MayPress,
+    RestType RestType,
+    IReadOnlyList<Adjuster> Adjusters,
+    double Tolerance = Tolerances.Usual,
+    int ShotsPerDecision = SessionPlan.UntilClear
+)
 {
     /// <summary>Below this chance a bow whose adjusters are used up is told so (trade-like guess, no source).</summary>
     private const double LikelyOutside = 0.5;
@@ -37,7 +43,8 @@ public sealed record Adviser(
     public IReadOnlyDictionary<AdjusterKind, int> Positions => Adjusters.ToDictionary(a => a.Kind, a => a.Position);
 
     /// <summary>The prior of a stage.</summary>
-    public ResponsePrior PriorOf(Stage stage) => Engine?.Prior ?? StagePool.For(ResponsePrior.Of(Adjusters), stage, Others);
+    public ResponsePrior PriorOf(Stage stage) =>
+        Engine?.Prior ?? StagePool.For(ResponsePrior.Of(Adjusters), stage, Others);
 
     /// <summary>What is believed of a stage.</summary>
     /// <param name="stage">The stage.</param>
@@ -48,7 +55,9 @@ public sealed record Adviser(
         var belief = ResponseModel.Of(prior, Settings.Of(prior, shots)).Read();
         var figures = Engine?.Figures ?? RuleFigures.For(Tolerance, Math.Sqrt(belief.Spread2), ShotsPerDecision);
         var setting = Settings.From(prior, shots.Count > 0 ? shots[0].Positions : Positions, Positions);
-        var here = shots.Count(s => Settings.From(prior, shots[0].Positions, s.Positions).AsSpan().SequenceEqual(setting));
+        var here = shots.Count(s =>
+            Settings.From(prior, shots[0].Positions, s.Positions).AsSpan().SequenceEqual(setting)
+        );
         return new TuningState(prior, belief.Wider(figures.Inflate), figures, setting, here, shots);
     }
 
@@ -60,7 +69,10 @@ public sealed record Adviser(
         if (state.ShotsHere == 0)
         {
             var sentence = state.Shots.Count == 0 ? TuningSays.ShootFirst : TuningSays.ShootAtNewSetting;
-            return Advice.To(AdviceKind.NoShots, sentence, TuningSays.PaperTautTargetBehind, before ?? []) with { Ghosts = Expected(state) };
+            return Advice.To(AdviceKind.NoShots, sentence, TuningSays.PaperTautTargetBehind, before ?? []) with
+            {
+                Ghosts = Expected(state),
+            };
         }
 
         var rule = new DecisionRule(state.Figures);
@@ -68,7 +80,12 @@ public sealed record Adviser(
             ? new Reach(Reach.Everything(this, state.Prior, state.Setting), [])
             : Reach.Of(this, state.Prior, state.Belief, state.Setting);
         var decision = rule.Decide(state.Prior, state.Belief, state.Setting, reach.Levers, state.ShotsHere);
-        IReadOnlyList<Evidence> evidence = [ChanceLine(state, decision), .. before ?? [], .. GainLines(state, decision)];
+        IReadOnlyList<Evidence> evidence =
+        [
+            ChanceLine(state, decision),
+            .. before ?? [],
+            .. GainLines(state, decision),
+        ];
         var advice = decision.Kind switch
         {
             DecisionKind.Done => Done(state, decision, evidence),
@@ -81,9 +98,10 @@ public sealed record Adviser(
 
     private Advice Done(TuningState state, Decision decision, IReadOnlyList<Evidence> evidence)
     {
-        Message sure = state.ShotsHere == 1
-            ? TuningSays.CleanFirstHole
-            : new InsideWithChance(Measure.Inches(Tolerance), new Chance(decision.Chance));
+        Message sure =
+            state.ShotsHere == 1
+                ? TuningSays.CleanFirstHole
+                : new InsideWithChance(Measure.Inches(Tolerance), new Chance(decision.Chance));
         return Advice.To(AdviceKind.GoodEnough, TuningSays.GoodEnough, sure, evidence);
     }
 
@@ -110,13 +128,21 @@ public sealed record Adviser(
         return Advice.To(AdviceKind.ShootMore, TuningSays.ShootTwoMore, off, evidence);
     }
 
-    private Advice Moving(TuningState state, Decision decision, Reach reach, DecisionRule rule, IReadOnlyList<Evidence> evidence)
+    private Advice Moving(
+        TuningState state,
+        Decision decision,
+        Reach reach,
+        DecisionRule rule,
+        IReadOnlyList<Evidence> evidence
+    )
     {
         var chosen = decision.Chosen!;
         var gain = state.Prior.Gains[chosen.Lever];
         var test = decision.Kind == DecisionKind.SmallTest;
         var move = MoveOf(state, chosen, gain.Kind);
-        var row = DirectionTable.For(Release, School, gain.Axis, decision.Now.Y < 0).FirstOrDefault(r => r.Kind == gain.Kind);
+        var row = DirectionTable
+            .For(Release, School, gain.Axis, decision.Now.Y < 0)
+            .FirstOrDefault(r => r.Kind == gain.Kind);
         var size = Math.Abs(state.Belief.GainOf(chosen.Lever).Gain);
         var off = gain.Axis == TearAxis.Sideways ? decision.Now.X : decision.Now.Y;
         Message why = test
@@ -133,7 +159,8 @@ public sealed record Adviser(
             RunnerUp(state, chosen, reach, rule),
             evidence,
             Ghosts(state, chosen, test, after),
-            ChanceAfter: state.Belief.CollapsedChance(after, Tolerance));
+            ChanceAfter: state.Belief.CollapsedChance(after, Tolerance)
+        );
     }
 
     private AdvisedMove MoveOf(TuningState state, Candidate chosen, AdjusterKind kind)
@@ -141,8 +168,14 @@ public sealed record Adviser(
         var adjuster = Adjusters.First(a => a.Kind == kind);
         var to = adjuster.Position + chosen.To - state.Setting[chosen.Lever];
         return new AdvisedMove(
-            kind, adjuster.Position, to, new Order(kind, to - adjuster.Position), adjuster.NeedsPress,
-            MoveEffects.After(kind), new FromTo(kind, adjuster.Position, to));
+            kind,
+            adjuster.Position,
+            to,
+            new Order(kind, to - adjuster.Position),
+            adjuster.NeedsPress,
+            MoveEffects.After(kind),
+            new FromTo(kind, adjuster.Position, to)
+        );
     }
 
     private static Order OrderOf(AdjusterKind kind, AdvisedMove move) => new(kind, move.To - move.From);
@@ -151,10 +184,22 @@ public sealed record Adviser(
     {
         if (!test)
         {
-            return [Ghost(state.Belief.At(after), 1, state.Taught(chosen.Lever) ? TuningSays.ByThisBow : TuningSays.ByTheTrade)];
+            return
+            [
+                Ghost(
+                    state.Belief.At(after),
+                    1,
+                    state.Taught(chosen.Lever) ? TuningSays.ByThisBow : TuningSays.ByTheTrade
+                ),
+            ];
         }
 
-        return [.. state.Belief.Signs.Select(s => Ghost(state.Belief.At(s, after), s.Weight, s.Sign > 0 ? TuningSays.IfRight : TuningSays.IfLeft))];
+        return
+        [
+            .. state.Belief.Signs.Select(s =>
+                Ghost(state.Belief.At(s, after), s.Weight, s.Sign > 0 ? TuningSays.IfRight : TuningSays.IfLeft)
+            ),
+        ];
     }
 
     private static Advice NotReachable(TuningState state, Reach reach, IReadOnlyList<Evidence> evidence)
@@ -168,7 +213,12 @@ public sealed record Adviser(
 
     private Message? RunnerUp(TuningState state, Candidate chosen, Reach reach, DecisionRule rule)
     {
-        var all = rule.BySquare(state.Prior, state.Belief, state.Setting, Reach.Everything(this, state.Prior, state.Setting));
+        var all = rule.BySquare(
+            state.Prior,
+            state.Belief,
+            state.Setting,
+            Reach.Everything(this, state.Prior, state.Setting)
+        );
         if (DecisionRule.Best(all.Where(c => c.Lever != chosen.Lever)) is not { } best)
         {
             return null;
@@ -181,7 +231,11 @@ public sealed record Adviser(
             return new WithheldFor(name, why.Why, why.Reason);
         }
 
-        if (reach.Levers.FirstOrDefault(l => l.Index == best.Lever) is not { } open || best.To < open.Lower || best.To > open.Upper)
+        if (
+            reach.Levers.FirstOrDefault(l => l.Index == best.Lever) is not { } open
+            || best.To < open.Lower
+            || best.To > open.Upper
+        )
         {
             return new TooFewSteps(name);
         }
@@ -207,15 +261,27 @@ public sealed record Adviser(
     private static IReadOnlyList<Predicted> Expected(TuningState state) =>
         state.Shots.Count == 0 ? [] : [Ghost(state.Belief.At(state.Setting), 1, TuningSays.ExpectedAtNewSetting)];
 
-    private static Predicted Ghost(TearMoments at, double share, Message words) => new(
-        new Tear(at.X, at.Y), MeanTear.RegionInSds * Math.Sqrt(at.VarianceX), MeanTear.RegionInSds * Math.Sqrt(at.VarianceY), share, words);
+    private static Predicted Ghost(TearMoments at, double share, Message words) =>
+        new(
+            new Tear(at.X, at.Y),
+            MeanTear.RegionInSds * Math.Sqrt(at.VarianceX),
+            MeanTear.RegionInSds * Math.Sqrt(at.VarianceY),
+            share,
+            words
+        );
 
-    private Evidence ChanceLine(TuningState state, Decision decision) => new(
-        new ChanceOfInside(Measure.Inches(Tolerance)),
-        new ChanceBecause(
-            new Chance(decision.Chance), state.ShotsHere, state.Shots.Count - state.ShotsHere,
-            new Tear(decision.Now.X, decision.Now.Y).Place, Measure.Inches(MeanTear.RegionInSds * decision.Now.WiderSd)),
-        new MoreShotsUntil(new Chance(decision.Enough)));
+    private Evidence ChanceLine(TuningState state, Decision decision) =>
+        new(
+            new ChanceOfInside(Measure.Inches(Tolerance)),
+            new ChanceBecause(
+                new Chance(decision.Chance),
+                state.ShotsHere,
+                state.Shots.Count - state.ShotsHere,
+                new Tear(decision.Now.X, decision.Now.Y).Place,
+                Measure.Inches(MeanTear.RegionInSds * decision.Now.WiderSd)
+            ),
+            new MoreShotsUntil(new Chance(decision.Enough))
+        );
 
     /// <summary>What this bow has shown of the adjuster in question, or of all that were moved.</summary>
     private static IEnumerable<Evidence> GainLines(TuningState state, Decision decision)
@@ -230,9 +296,15 @@ public sealed record Adviser(
             var prior = state.Prior.Gains[i];
             var (gain, sd) = state.Belief.GainOf(i);
             yield return new Evidence(
-                new StepMoves(new AdjusterName(prior.Kind), new StepName(prior.Kind), Measure.Inches(Math.Abs(gain), 3), gain < 0),
+                new StepMoves(
+                    new AdjusterName(prior.Kind),
+                    new StepName(prior.Kind),
+                    Measure.Inches(Math.Abs(gain), 3),
+                    gain < 0
+                ),
                 new LearnedFrom(Measure.Inches(sd, 3), state.SettingsOf(i), Measure.Inches(prior.Expected, 3)),
-                TuningSays.MoveThatAnswersOtherwise);
+                TuningSays.MoveThatAnswersOtherwise
+            );
         }
     }
 }
@@ -251,10 +323,17 @@ public sealed record EngineChoice(ResponsePrior? Prior, RuleFigures? Figures, bo
 /// <param name="ShotsHere">Shots at this setting that count.</param>
 /// <param name="Shots">All shots of the stage that count.</param>
 public sealed record TuningState(
-    ResponsePrior Prior, Belief Belief, RuleFigures Figures, int[] Setting, int ShotsHere, IReadOnlyList<ShotReading> Shots)
+    ResponsePrior Prior,
+    Belief Belief,
+    RuleFigures Figures,
+    int[] Setting,
+    int ShotsHere,
+    IReadOnlyList<ShotReading> Shots
+)
 {
     /// <summary>Different positions of an adjuster that were shot.</summary>
-    public int SettingsOf(int lever) => Shots.Select(s => s.Positions.GetValueOrDefault(Prior.Gains[lever].Kind)).Distinct().Count();
+    public int SettingsOf(int lever) =>
+        Shots.Select(s => s.Positions.GetValueOrDefault(Prior.Gains[lever].Kind)).Distinct().Count();
 
     /// <summary>True when this stage has shots at two positions of it or more.</summary>
     public bool Taught(int lever) => SettingsOf(lever) > 1;

@@ -33,7 +33,8 @@ public sealed class Belief
 
     /// <param name="prior">The prior, for the axes of its adjusters.</param>
     /// <param name="components">The hypotheses as fitted; their weights sum to 1.</param>
-    /// <param name="inflate">What variances are multiplied by: 1, or 1.2 for ⅛ in or a poor archer, where the fit is known to be optimistic.</param>
+    /// <param name="inflate">What variances are multiplied by: 1, or 1.2 for ⅛ in or a poor archer, where the fit is
+    /// known to be optimistic.</param>
     public Belief(ResponsePrior prior, IReadOnlyList<Component> components, double inflate = 1)
     {
         this.prior = prior;
@@ -41,7 +42,14 @@ public sealed class Belief
         this.components = components;
         levers = prior.Gains.Count;
         size = 2 + (2 * levers);
-        Signs = [.. components.GroupBy(c => c.Sign).Where(g => g.Sum(c => c.Weight) > Negligible).OrderByDescending(g => g.Key).Select(Collapse)];
+        Signs =
+        [
+            .. components
+                .GroupBy(c => c.Sign)
+                .Where(g => g.Sum(c => c.Weight) > Negligible)
+                .OrderByDescending(g => g.Key)
+                .Select(Collapse),
+        ];
         All = Collapse(components);
         Spread2 = components.Sum(c => c.Weight * c.Spread * c.Spread);
     }
@@ -87,7 +95,12 @@ public sealed class Belief
             y += alongY[i] * component.Mean[i];
         }
 
-        return new TearMoments(x, y, inflate * Bilinear(alongX, component.Covariance, alongX), inflate * Bilinear(alongY, component.Covariance, alongY));
+        return new TearMoments(
+            x,
+            y,
+            inflate * Bilinear(alongX, component.Covariance, alongX),
+            inflate * Bilinear(alongY, component.Covariance, alongY)
+        );
     }
 
     /// <summary>P(in): chance that the true mean lies inside the circle, all hypotheses weighed.</summary>
@@ -119,7 +132,9 @@ public sealed class Belief
         return chance;
     }
 
-    /// <summary>E|t(u + δ e)|² as a quadratic c + bδ + aδ² in the steps δ of one adjuster, under one component.</summary>
+    /// <summary>
+    /// E|t(u + δ e)|² as a quadratic c + bδ + aδ² in the steps δ of one adjuster, under one component.
+    /// </summary>
     public (double C, double B, double A) Square(Component component, ReadOnlySpan<int> setting, int lever)
     {
         Span<double> alongX = stackalloc double[size];
@@ -137,12 +152,19 @@ public sealed class Belief
             covY += alongY[i] * component.Covariance[(i * size) + gy];
         }
 
-        return (now.Square,
+        return (
+            now.Square,
             2 * ((now.X * gainX) + (now.Y * gainY) + (inflate * (covX + covY))),
-            (gainX * gainX) + (gainY * gainY) + (inflate * (component.Covariance[(gx * size) + gx] + component.Covariance[(gy * size) + gy])));
+            (gainX * gainX)
+                + (gainY * gainY)
+                + (inflate * (component.Covariance[(gx * size) + gx] + component.Covariance[(gy * size) + gy]))
+        );
     }
 
-    /// <summary>Chance that a Gaussian mean lies inside a circle about zero, axes taken as independent: 20-point Gauss–Legendre over x.</summary>
+    /// <summary>
+    /// Chance that a Gaussian mean lies inside a circle about zero, axes taken as independent: 20-point Gauss–Legendre
+    /// over x.
+    /// </summary>
     public static double Inside(TearMoments at, double tolerance)
     {
         var (sdX, sdY) = (Math.Sqrt(at.VarianceX), Math.Sqrt(at.VarianceY));
@@ -229,11 +251,20 @@ public sealed class Belief
             {
                 for (var j = 0; j < size; j++)
                 {
-                    covariance[(i * size) + j] += part.Weight / weight * (part.Covariance[(i * size) + j] + ((part.Mean[i] - mean[i]) * (part.Mean[j] - mean[j])));
+                    covariance[(i * size) + j] +=
+                        part.Weight
+                        / weight
+                        * (part.Covariance[(i * size) + j] + ((part.Mean[i] - mean[i]) * (part.Mean[j] - mean[j])));
                 }
             }
         }
 
-        return new Component(weight, parts[0].Sign, Math.Sqrt(parts.Sum(p => p.Weight / weight * p.Spread * p.Spread)), mean, covariance);
+        return new Component(
+            weight,
+            parts[0].Sign,
+            Math.Sqrt(parts.Sum(p => p.Weight / weight * p.Spread * p.Spread)),
+            mean,
+            covariance
+        );
     }
 }

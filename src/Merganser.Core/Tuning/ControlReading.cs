@@ -3,13 +3,15 @@ using Merganser.Core.Paper;
 namespace Merganser.Core.Tuning;
 
 /// <summary>
-/// A control changes one thing and leaves the bow alone: does it tear alike? The isotropic two-sample test of <see cref="OneWay"/>.
+/// A control changes one thing and leaves the bow alone: does it tear alike? The isotropic two-sample test of
+/// <see cref="OneWay"/>.
 /// </summary>
 public static class ControlReading
 {
     /// <summary>Two sets with one common spread.</summary>
     /// <exception cref="ArgumentException">Fewer than three shots in all: no spread to go by.</exception>
-    public static OneWay Test(IReadOnlyList<Tear> one, IReadOnlyList<Tear> two) => OneWay.Of([one, two], Tear.Mean([.. one, .. two]));
+    public static OneWay Test(IReadOnlyList<Tear> one, IReadOnlyList<Tear> two) =>
+        OneWay.Of([one, two], Tear.Mean([.. one, .. two]));
 
     /// <summary>The reading, or null while there is too little.</summary>
     /// <param name="purpose">What was changed.</param>
@@ -28,16 +30,18 @@ public static class ControlReading
         var evidence = new Evidence(
             new ControlTears(purpose, differs, cause == Cause.Arrow),
             new ControlBecause(new MeanTear(control).Reading, test.Line),
-            differs ? TuningSays.SameAgainAlike : TuningSays.MoreShotsOfBoth);
+            differs ? TuningSays.SameAgainAlike : TuningSays.MoreShotsOfBoth
+        );
         return new Reading(cause, differs, evidence, TuningSays.TestControl);
     }
 
     /// <summary>The rung of the ladder that a control set is.</summary>
-    public static RungKind? RungOf(SetPurpose purpose) => purpose switch
-    {
-        SetPurpose.ControlArrow => RungKind.ControlArrow,
-        SetPurpose.ChangedGrip => RungKind.Grip,
-        SetPurpose.OtherArcher or SetPurpose.Machine => RungKind.Archer,
-        _ => null,
-    };
+    public static RungKind? RungOf(SetPurpose purpose) =>
+        purpose switch
+        {
+            SetPurpose.ControlArrow => RungKind.ControlArrow,
+            SetPurpose.ChangedGrip => RungKind.Grip,
+            SetPurpose.OtherArcher or SetPurpose.Machine => RungKind.Archer,
+            _ => null,
+        };
 }

@@ -1,14 +1,25 @@
 namespace Merganser.Core.Tuning;
 
-/// <summary>What an adjuster may do now: its limits in the session's steps, and whether school, press and axis order let it be advised.</summary>
+/// <summary>
+/// What an adjuster may do now: its limits in the session's steps, and whether school, press and axis order let it be
+/// advised.
+/// </summary>
 public sealed record Lever(int Index, int Lower, int Upper);
 
-public enum DecisionKind { Shoot, Done, Move, SmallTest, NotReachable }
+public enum DecisionKind
+{
+    Shoot,
+    Done,
+    Move,
+    SmallTest,
+    NotReachable,
+}
 
 /// <summary>A move that was weighed.</summary>
 /// <param name="Lever">Index of the adjuster.</param>
 /// <param name="To">The step to go to.</param>
-/// <param name="Score">What it is expected to leave: E|t|² in² with its cost in the first rule, −chance with its cost in the second. Lower is better.</param>
+/// <param name="Score">What it is expected to leave: E|t|² in² with its cost in the first rule, −chance with its cost
+/// in the second. Lower is better.</param>
 /// <param name="Test">True for a test of the disputed sign.</param>
 public sealed record Candidate(int Lever, int To, double Score, bool Test);
 
@@ -24,17 +35,31 @@ public sealed record Decision(DecisionKind Kind, Candidate? Chosen, double Chanc
 /// <param name="Tolerance">Good enough, inches.</param>
 /// <param name="MinimumShots">Shots at a setting before a move is thought of.</param>
 /// <param name="ShotCost">κ: what a shot is worth against a false "done".</param>
-/// <param name="Inflate">Variances are multiplied by this, because the fit is a little too sure of itself: see docs/decisions/0009.</param>
-public sealed record RuleFigures(double Tolerance, int MinimumShots = 2, double ShotCost = 0.05, double Inflate = RuleFigures.UsualInflation)
+/// <param name="Inflate">Variances are multiplied by this, because the fit is a little too sure of itself: see
+/// docs/decisions/0009.</param>
+public sealed record RuleFigures(
+    double Tolerance,
+    int MinimumShots = 2,
+    double ShotCost = 0.05,
+    double Inflate = RuleFigures.UsualInflation
+)
 {
     public const double UsualInflation = 1.1;
     public const double StrictInflation = 1.2;
     public const double PoorInflation = 1.35;
     private const double PoorSpread = 0.28;
 
-    /// <summary>The figures for a tolerance, in inches, and an archer whose shots stray by so much, in inches.</summary>
+    /// <summary>
+    /// The figures for a tolerance, in inches, and an archer whose shots stray by so much, in inches.
+    /// </summary>
     public static RuleFigures For(double tolerance, double spread = Paper.MeanTear.UsualSpread, int minimumShots = 2) =>
-        new(tolerance, minimumShots, Inflate: spread > PoorSpread ? PoorInflation : tolerance < Paper.Tolerances.Usual ? StrictInflation : UsualInflation);
+        new(
+            tolerance,
+            minimumShots,
+            Inflate: spread > PoorSpread ? PoorInflation
+                : tolerance < Paper.Tolerances.Usual ? StrictInflation
+                : UsualInflation
+        );
 
     /// <summary>The trade's quarter inch.</summary>
     public static RuleFigures Usual { get; } = For(Paper.Tolerances.Usual);
@@ -63,14 +88,25 @@ public sealed record RuleFigures(double Tolerance, int MinimumShots = 2, double 
     /// <summary>Sds of a shot that a test of the sign may move the tear; null leaves it as large as it likes.</summary>
     public double? TestInSpreads { get; init; } = 3;
 
-    /// <summary>The rule as it was first written down, before it was measured against others here: the check session is told in it.</summary>
-    public RuleFigures AsFirstWritten => this with { Inflate = 1, ShotsForChance = 3, ChanceGain = 0.2, TestInSpreads = null };
+    /// <summary>
+    /// The rule as it was first written down, before it was measured against others here: the check session is told in
+    /// it.
+    /// </summary>
+    public RuleFigures AsFirstWritten =>
+        this with
+        {
+            Inflate = 1,
+            ShotsForChance = 3,
+            ChanceGain = 0.2,
+            TestInSpreads = null,
+        };
 }
 
 /// <summary>
-/// Done, move, test or shoot: the first that holds, in this order. (a) done when the chance of being inside is enough for what a shot is
-/// worth; (b) far out and sure of it: the one move that leaves the least E|t|²; (c) else the move that wins the most chance; (d) not
-/// reachable; (e) shoot. While the disputed sign is open its test is one more candidate, scored as the first of two moves.
+/// Done, move, test or shoot: the first that holds, in this order. (a) done when the chance of being inside is enough
+/// for what a shot is worth; (b) far out and sure of it: the one move that leaves the least E|t|²; (c) else the move
+/// that wins the most chance; (d) not reachable; (e) shoot. While the disputed sign is open its test is one more
+/// candidate, scored as the first of two moves.
 /// </summary>
 /// <param name="figures">The figures of the rule.</param>
 public sealed class DecisionRule(RuleFigures figures)
@@ -94,12 +130,24 @@ public sealed class DecisionRule(RuleFigures figures)
     /// <param name="setting">Where the adjusters stand.</param>
     /// <param name="levers">What may be moved, and how far.</param>
     /// <param name="shotsHere">Shots at this setting.</param>
-    public Decision Decide(ResponsePrior prior, Belief belief, int[] setting, IReadOnlyList<Lever> levers, int shotsHere)
+    public Decision Decide(
+        ResponsePrior prior,
+        Belief belief,
+        int[] setting,
+        IReadOnlyList<Lever> levers,
+        int shotsHere
+    )
     {
         var tolerance = figures.Tolerance;
         var now = belief.At(setting);
         var chance = belief.ChanceInside(setting, tolerance);
-        var enough = 1 - Math.Clamp(figures.ShotCost * belief.Spread2 / (tolerance * tolerance), figures.LeastRisk, figures.MostRisk);
+        var enough =
+            1
+            - Math.Clamp(
+                figures.ShotCost * belief.Spread2 / (tolerance * tolerance),
+                figures.LeastRisk,
+                figures.MostRisk
+            );
         Decision Say(DecisionKind kind) => new(kind, null, chance, enough, now);
         Decision Go(Candidate to) => new(to.Test ? DecisionKind.SmallTest : DecisionKind.Move, to, chance, enough, now);
 
@@ -108,9 +156,12 @@ public sealed class DecisionRule(RuleFigures figures)
             return Say(DecisionKind.Done);
         }
 
-        var far = (shotsHere >= figures.MinimumShots && chance < figures.FarChance
-                && now.WiderSd <= Math.Max(SureInTolerances * tolerance, SureInTears * now.Length))
-            || (shotsHere >= StopAsking && now.Length > ClearlyOut * tolerance);
+        var far =
+            (
+                shotsHere >= figures.MinimumShots
+                && chance < figures.FarChance
+                && now.WiderSd <= Math.Max(SureInTolerances * tolerance, SureInTears * now.Length)
+            ) || (shotsHere >= StopAsking && now.Length > ClearlyOut * tolerance);
         if (far)
         {
             var moves = BySquare(prior, belief, setting, levers);
@@ -141,7 +192,12 @@ public sealed class DecisionRule(RuleFigures figures)
     }
 
     /// <summary>E|t|² as expected after the best step of each lever, and after a test of the open sign.</summary>
-    public IReadOnlyList<Candidate> BySquare(ResponsePrior prior, Belief belief, int[] setting, IReadOnlyList<Lever> levers)
+    public IReadOnlyList<Candidate> BySquare(
+        ResponsePrior prior,
+        Belief belief,
+        int[] setting,
+        IReadOnlyList<Lever> levers
+    )
     {
         List<Candidate> found = [];
         foreach (var lever in levers)
@@ -155,7 +211,14 @@ public sealed class DecisionRule(RuleFigures figures)
 
             if (BestStep(setting[lever.Index], lever, b, a) is { } step)
             {
-                found.Add(new Candidate(lever.Index, setting[lever.Index] + step, c + (b * step) + (a * step * step) + figures.MoveCost, false));
+                found.Add(
+                    new Candidate(
+                        lever.Index,
+                        setting[lever.Index] + step,
+                        c + (b * step) + (a * step * step) + figures.MoveCost,
+                        false
+                    )
+                );
             }
         }
 
@@ -163,14 +226,20 @@ public sealed class DecisionRule(RuleFigures figures)
         {
             var parts = belief.Signs.Select(s => (s.Weight, Square: belief.Square(s, setting, open.Index))).ToArray();
             var steps = parts.Select(p => BestStep(setting[open.Index], open, p.Square.B, p.Square.A) ?? 0).ToArray();
-            var score = parts.Select((p, i) => p.Weight * (p.Square.C + (p.Square.B * steps[i]) + (p.Square.A * steps[i] * steps[i]))).Sum();
+            var score = parts
+                .Select(
+                    (p, i) => p.Weight * (p.Square.C + (p.Square.B * steps[i]) + (p.Square.A * steps[i] * steps[i]))
+                )
+                .Sum();
             AddTest(found, belief, setting, open, steps, score + (figures.MoveCost * (2 - parts.Max(p => p.Weight))));
         }
 
         return found;
     }
 
-    /// <summary>−(chance of being inside) as expected after the best step of each lever, and after a test of the open sign.</summary>
+    /// <summary>
+    /// −(chance of being inside) as expected after the best step of each lever, and after a test of the open sign.
+    /// </summary>
     private List<Candidate> ByChance(ResponsePrior prior, Belief belief, int[] setting, IReadOnlyList<Lever> levers)
     {
         List<Candidate> found = [];
@@ -185,15 +254,26 @@ public sealed class DecisionRule(RuleFigures figures)
 
         if (Disputed(prior, belief, levers) is { } open)
         {
-            var best = belief.Signs.Select(s => BestChance(setting, open, at => Belief.Inside(belief.At(s, at), figures.Tolerance))).ToArray();
+            var best = belief
+                .Signs.Select(s => BestChance(setting, open, at => Belief.Inside(belief.At(s, at), figures.Tolerance)))
+                .ToArray();
             var score = -best.Select((b, i) => belief.Signs[i].Weight * b.Chance).Sum();
-            AddTest(found, belief, setting, open, [.. best.Select(b => b.To - setting[open.Index])], score + (figures.MoveChance * (2 - belief.Signs.Max(s => s.Weight))));
+            AddTest(
+                found,
+                belief,
+                setting,
+                open,
+                [.. best.Select(b => b.To - setting[open.Index])],
+                score + (figures.MoveChance * (2 - belief.Signs.Max(s => s.Weight)))
+            );
         }
 
         return found;
     }
 
-    /// <summary>The least score; where two are alike the one that is reached for first, so that rounding never decides.</summary>
+    /// <summary>
+    /// The least score; where two are alike the one that is reached for first, so that rounding never decides.
+    /// </summary>
     public static Candidate? Best(IEnumerable<Candidate> moves) => moves.MinBy(c => Math.Round(c.Score, AlikeDecimals));
 
     private void AddTest(List<Candidate> found, Belief belief, int[] setting, Lever open, int[] steps, double score)
@@ -265,7 +345,11 @@ public sealed class DecisionRule(RuleFigures figures)
                     var (c, b, a) = belief.Square(belief.All, at, two.Index);
                     var step = BestStep(at[two.Index], two, b, a) ?? 0;
                     var score = c + (b * step) + (a * step * step) + (2 * figures.MoveCost);
-                    if (to != setting[one.Index] && score <= now.Square - LeastGain && (best is null || score < best.Score))
+                    if (
+                        to != setting[one.Index]
+                        && score <= now.Square - LeastGain
+                        && (best is null || score < best.Score)
+                    )
                     {
                         best = new Candidate(one.Index, to, score, false);
                     }

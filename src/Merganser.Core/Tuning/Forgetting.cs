@@ -13,11 +13,12 @@ public sealed record Forgetting(BowChange Change, IReadOnlyList<AdjusterKind> Ki
     public Message Words => new ForgetAfter(Change);
 
     /// <summary>What a change makes void, or null where the response stays.</summary>
-    public static Forgetting? Of(BowChange change) => change switch
-    {
-        BowChange.NewString or BowChange.NewCable or BowChange.DrawLength => new(change, []),
-        BowChange.NewRest => new(change, [AdjusterKind.RestSideways, AdjusterKind.RestHeight]),
-        BowChange.NewServing or BowChange.NewLoop => new(change, [AdjusterKind.NockingPoint]),
-        _ => null,
-    };
+    public static Forgetting? Of(BowChange change) =>
+        change switch
+        {
+            BowChange.NewString or BowChange.NewCable or BowChange.DrawLength => new(change, []),
+            BowChange.NewRest => new(change, [AdjusterKind.RestSideways, AdjusterKind.RestHeight]),
+            BowChange.NewServing or BowChange.NewLoop => new(change, [AdjusterKind.NockingPoint]),
+            _ => null,
+        };
 }

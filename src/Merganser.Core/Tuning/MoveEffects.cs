@@ -4,7 +4,9 @@ using Merganser.Core.Setup;
 
 namespace Merganser.Core.Tuning;
 
-/// <summary>What a move asks to be looked at again (trade practice); the checks follow from the dependency rules.</summary>
+/// <summary>
+/// What a move asks to be looked at again (trade practice); the checks follow from the dependency rules.
+/// </summary>
 public static class MoveEffects
 {
     public static Message After(AdjusterKind kind) =>

@@ -9,30 +9,46 @@ public static class MoveHistory
 {
     /// <summary>The moves as they really were: corrections put in, entries that were no move left out.</summary>
     public static IReadOnlyList<SessionMove> Effective(IReadOnlyList<SessionMove> log) =>
-    [
-        .. log.Where(m => m.Corrects is null)
-            .Select(m => m with { To = log.LastOrDefault(c => c.Corrects == m.Id)?.To ?? m.To })
-            .Where(m => m.To != m.From),
-    ];
+        [
+            .. log.Where(m => m.Corrects is null)
+                .Select(m => m with { To = log.LastOrDefault(c => c.Corrects == m.Id)?.To ?? m.To })
+                .Where(m => m.To != m.From),
+        ];
 
-    /// <summary>Each move with the mean before and after it; moves made together on one axis cannot be told apart and are left out.</summary>
+    /// <summary>
+    /// Each move with the mean before and after it; moves made together on one axis cannot be told apart and are left
+    /// out.
+    /// </summary>
     /// <param name="log">The log in order.</param>
     /// <param name="means">The mean of each set by its number, null while it has no shots that count.</param>
-    public static IReadOnlyList<MadeMove> Made(IReadOnlyList<SessionMove> log, IReadOnlyDictionary<int, MeanTear?> means)
+    public static IReadOnlyList<MadeMove> Made(
+        IReadOnlyList<SessionMove> log,
+        IReadOnlyDictionary<int, MeanTear?> means
+    )
     {
         List<MadeMove> made = [];
         foreach (var gap in Effective(log).GroupBy(m => m.AfterSet).OrderBy(g => g.Key))
         {
-            var before = means.Where(m => m.Key <= gap.Key && m.Value is not null).OrderBy(m => m.Key).LastOrDefault().Value;
-            var after = means.Where(m => m.Key > gap.Key && m.Value is not null).OrderBy(m => m.Key).FirstOrDefault().Value;
+            var before = means
+                .Where(m => m.Key <= gap.Key && m.Value is not null)
+                .OrderBy(m => m.Key)
+                .LastOrDefault()
+                .Value;
+            var after = means
+                .Where(m => m.Key > gap.Key && m.Value is not null)
+                .OrderBy(m => m.Key)
+                .FirstOrDefault()
+                .Value;
             if (before is null || after is null)
             {
                 continue;
             }
 
-            made.AddRange(gap.GroupBy(m => AdjusterTable.Of(m.Kind).Axis)
-                .Where(axis => axis.Select(m => m.Kind).Distinct().Count() == 1)
-                .Select(axis => new MadeMove(axis.First().Kind, axis.Last().To - axis.First().From, before, after)));
+            made.AddRange(
+                gap.GroupBy(m => AdjusterTable.Of(m.Kind).Axis)
+                    .Where(axis => axis.Select(m => m.Kind).Distinct().Count() == 1)
+                    .Select(axis => new MadeMove(axis.First().Kind, axis.Last().To - axis.First().From, before, after))
+            );
         }
 
         return made;

@@ -1,10 +1,11 @@
 namespace Merganser.Core.Tuning;
 
 /// <summary>
-/// The response of one bow, learned from every shot at every setting: tear = t₀ + G u + noise on two axes, where one shot in ten is a flyer.
-/// Each hypothesis (sign of the disputed adjuster × shot spread s) is a Gaussian in θ = (t₀, log gains, cross gains), fitted by reweighted
-/// least squares; their weights are the evidence. Expected propagation of flyers by their probability is the usual EM for a contaminated
-/// normal (Little and Rubin, Statistical Analysis with Missing Data, from memory).
+/// The response of one bow, learned from every shot at every setting: tear = t₀ + G u + noise on two axes, where one
+/// shot in ten is a flyer. Each hypothesis (sign of the disputed adjuster × shot spread s) is a Gaussian in θ = (t₀,
+/// log gains, cross gains), fitted by reweighted least squares; their weights are the evidence. Expected propagation of
+/// flyers by their probability is the usual EM for a contaminated normal (Little and Rubin, Statistical Analysis with
+/// Missing Data, from memory).
 /// </summary>
 public sealed class ResponseModel
 {
@@ -39,7 +40,12 @@ public sealed class ResponseModel
         levers = prior.Gains.Count;
         size = 2 + (2 * levers);
         solver = new SymmetricSolver(size);
-        (precision, right, alongX, alongY) = (new double[size * size], new double[size], new double[size], new double[size]);
+        (precision, right, alongX, alongY) = (
+            new double[size * size],
+            new double[size],
+            new double[size],
+            new double[size]
+        );
         gains = new double[levers];
         priorMean = new double[size];
         priorPrecision = new double[size * size];
@@ -52,15 +58,21 @@ public sealed class ResponseModel
         }
 
         var disputed = prior.DisputedIndex;
-        (double Sign, double Chance)[] signs = disputed < 0
-            ? [(1, 1)]
-            : [(1, prior.Gains[disputed].PlusChance), (-1, 1 - prior.Gains[disputed].PlusChance)];
+        (double Sign, double Chance)[] signs =
+            disputed < 0
+                ? [(1, 1)]
+                : [(1, prior.Gains[disputed].PlusChance), (-1, 1 - prior.Gains[disputed].PlusChance)];
         hypotheses =
         [
             .. from sign in signs
-               from spread in ResponsePrior.Spreads
-               select new Hypothesis(sign.Sign, spread, Math.Log(sign.Chance) - (0.5 * Math.Pow(Math.Log(spread / prior.SpreadCentre) / prior.SpreadLogSd, 2)),
-                   (double[])priorMean.Clone(), covariance),
+            from spread in ResponsePrior.Spreads
+            select new Hypothesis(
+                sign.Sign,
+                spread,
+                Math.Log(sign.Chance) - (0.5 * Math.Pow(Math.Log(spread / prior.SpreadCentre) / prior.SpreadLogSd, 2)),
+                (double[])priorMean.Clone(),
+                covariance
+            ),
         ];
     }
 
@@ -85,7 +97,10 @@ public sealed class ResponseModel
     {
         if (shot.Setting.Length != levers)
         {
-            throw new ArgumentException($"A setting of {levers} adjusters is wanted, not of {shot.Setting.Length}.", nameof(shot));
+            throw new ArgumentException(
+                $"A setting of {levers} adjusters is wanted, not of {shot.Setting.Length}.",
+                nameof(shot)
+            );
         }
 
         var group = groups.Find(g => g.Setting.AsSpan().SequenceEqual(shot.Setting));
@@ -117,7 +132,9 @@ public sealed class ResponseModel
         return new Belief(prior, [.. hypotheses.Select((h, i) => Weighed(h, weights[i]))]);
     }
 
-    /// <summary>How likely each shot is a flyer, averaged over the hypotheses, in the order of settings and shots.</summary>
+    /// <summary>
+    /// How likely each shot is a flyer, averaged over the hypotheses, in the order of settings and shots.
+    /// </summary>
     public IReadOnlyDictionary<Observation, double> Flyers()
     {
         var weights = Weights();
@@ -131,7 +148,8 @@ public sealed class ResponseModel
                 var test = TestOf(hypotheses[h]);
                 foreach (var shot in group.Shots)
                 {
-                    flyers[shot] = flyers.GetValueOrDefault(shot) + (weights[h] * test.Chance(shot, shot.X - fx, shot.Y - fy));
+                    flyers[shot] =
+                        flyers.GetValueOrDefault(shot) + (weights[h] * test.Chance(shot, shot.X - fx, shot.Y - fy));
                 }
             }
         }
@@ -147,10 +165,14 @@ public sealed class ResponseModel
         {
             for (var j = 0; j < levers; j++)
             {
-                covariance[((2 + i) * size) + 2 + j] = i == j ? Math.Pow(prior.Gains[i].LogSd, 2) : prior.Gains[i].SharedSd * prior.Gains[j].SharedSd;
+                covariance[((2 + i) * size) + 2 + j] =
+                    i == j ? Math.Pow(prior.Gains[i].LogSd, 2) : prior.Gains[i].SharedSd * prior.Gains[j].SharedSd;
             }
 
-            covariance[((2 + levers + i) * size) + 2 + levers + i] = Math.Pow(prior.CrossShare * prior.Gains[i].Nominal, 2);
+            covariance[((2 + levers + i) * size) + 2 + levers + i] = Math.Pow(
+                prior.CrossShare * prior.Gains[i].Nominal,
+                2
+            );
         }
 
         return covariance;
@@ -191,11 +213,16 @@ public sealed class ResponseModel
     private double Gain(Hypothesis hypothesis, int lever)
     {
         var fact = prior.Gains[lever];
-        var sign = fact.Disputed ? hypothesis.Sign : fact.PlusChance > 0 ? 1 : -1;
+        var sign =
+            fact.Disputed ? hypothesis.Sign
+            : fact.PlusChance > 0 ? 1
+            : -1;
         return sign * fact.Nominal * Math.Exp(hypothesis.Mean[2 + lever]);
     }
 
-    /// <summary>The tear that is expected at a setting under the gains taken; its slope in θ is left in the buffers.</summary>
+    /// <summary>
+    /// The tear that is expected at a setting under the gains taken; its slope in θ is left in the buffers.
+    /// </summary>
     private (double X, double Y) Predict(Hypothesis hypothesis, int[] setting)
     {
         Array.Clear(alongX);
@@ -230,9 +257,15 @@ public sealed class ResponseModel
     }
 
     /// <summary>How flyers are told at a setting: what is unsure of the mean there counts with the spread.</summary>
-    private FlyerTest TestOf(Hypothesis hypothesis) => hypothesis.Fitted
-        ? new FlyerTest(prior.FlyerShare, hypothesis.Variance, Quadratic(alongX, hypothesis.Covariance), Quadratic(alongY, hypothesis.Covariance))
-        : new FlyerTest(prior.FlyerShare, hypothesis.Variance, FirstDoubt, FirstDoubt);
+    private FlyerTest TestOf(Hypothesis hypothesis) =>
+        hypothesis.Fitted
+            ? new FlyerTest(
+                prior.FlyerShare,
+                hypothesis.Variance,
+                Quadratic(alongX, hypothesis.Covariance),
+                Quadratic(alongY, hypothesis.Covariance)
+            )
+            : new FlyerTest(prior.FlyerShare, hypothesis.Variance, FirstDoubt, FirstDoubt);
 
     private double Quadratic(double[] along, double[] covariance)
     {
@@ -343,13 +376,18 @@ public sealed class ResponseModel
         {
             for (var j = 0; j < size; j++)
             {
-                log -= 0.5 * (hypothesis.Mean[i] - priorMean[i]) * priorPrecision[(i * size) + j] * (hypothesis.Mean[j] - priorMean[j]);
+                log -=
+                    0.5
+                    * (hypothesis.Mean[i] - priorMean[i])
+                    * priorPrecision[(i * size) + j]
+                    * (hypothesis.Mean[j] - priorMean[j]);
             }
         }
 
         return log;
 
-        static double Density(double squared, double variance) => Math.Exp(-0.5 * squared / variance) / (2 * Math.PI * variance);
+        static double Density(double squared, double variance) =>
+            Math.Exp(-0.5 * squared / variance) / (2 * Math.PI * variance);
     }
 
     /// <summary>ln of the odds of a good shot against a flyer, but for what the shot itself brings.</summary>
@@ -392,7 +430,9 @@ public sealed class ResponseModel
     }
 }
 
-/// <summary>One hypothesis as fitted: a Gaussian in (t₀, gains, cross gains), natural units, inches and inches a step.</summary>
+/// <summary>
+/// One hypothesis as fitted: a Gaussian in (t₀, gains, cross gains), natural units, inches and inches a step.
+/// </summary>
 /// <param name="Weight">How much it is believed, 0 to 1.</param>
 /// <param name="Sign">Sign of the disputed adjuster's gain.</param>
 /// <param name="Spread">Shot spread, inches per axis.</param>

@@ -8,7 +8,14 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Tuning;
 
 /// <summary>What a record points to, beside the bow's adjusters.</summary>
-public enum Cause { Form, Arrow, Clearance, Spine, Travel }
+public enum Cause
+{
+    Form,
+    Arrow,
+    Clearance,
+    Spine,
+    Travel,
+}
 
 /// <summary>One reading of the record, with the test behind it.</summary>
 /// <param name="Cause">What it bears on.</param>
@@ -45,15 +52,18 @@ public sealed record UsualSpread(double Spread, double Freedom, bool Own)
 }
 
 /// <summary>
-/// Is it the bow, the arrow or the archer: readings of the same record beside the engine's. Each is a named test at p &lt; .05, critical values by
-/// the F distribution (NIST/SEMATECH e-Handbook 1.3.5.9 and 1.3.6.7.3). Equal holes never clear grip, face pressure or spine.
+/// Is it the bow, the arrow or the archer: readings of the same record beside the engine's. Each is a named test at p
+/// &lt; .05, critical values by the F distribution (NIST/SEMATECH e-Handbook 1.3.5.9 and 1.3.6.7.3). Equal holes never
+/// clear grip, face pressure or spine.
 /// </summary>
 public static class SessionReadings
 {
     /// <summary>Below this a test speaks.</summary>
     public const double Significant = 0.05;
 
-    /// <summary>So many moves without an answer point to something that no adjuster moves (common practice, no source).</summary>
+    /// <summary>
+    /// So many moves without an answer point to something that no adjuster moves (common practice, no source).
+    /// </summary>
     private const int IgnoredMoves = 2;
 
     /// <summary>Shots of one arrow from which it can stand apart.</summary>
@@ -70,14 +80,23 @@ public static class SessionReadings
         IReadOnlyList<ShotReading> session,
         IReadOnlyList<MadeMove> made,
         IReadOnlyList<Adjuster> adjusters,
-        UsualSpread usual)
+        UsualSpread usual
+    )
     {
         var single = new[] { Form(here, usual), ArrowApart(here) };
         var spine = session.Count == 0 ? null : SpineByDistance(session);
-        return [.. single.OfType<Reading>(), .. Clearance(made), .. new[] { spine }.OfType<Reading>(), .. AtLimit(here, adjusters)];
+        return
+        [
+            .. single.OfType<Reading>(),
+            .. Clearance(made),
+            .. new[] { spine }.OfType<Reading>(),
+            .. AtLimit(here, adjusters),
+        ];
     }
 
-    /// <summary>Spread of the holes against the usual: F(ν, ν_usual), one-sided; null while no setting has two shots.</summary>
+    /// <summary>
+    /// Spread of the holes against the usual: F(ν, ν_usual), one-sided; null while no setting has two shots.
+    /// </summary>
     public static Reading? Form(IReadOnlyList<ShotReading> here, UsualSpread usual)
     {
         var sets = here.GroupBy(s => s.Setting).ToArray();
@@ -93,22 +112,33 @@ public static class SessionReadings
         var p = 1 - FisherSnedecor.CDF(freedom, usual.Freedom, f);
         var differs = p < Significant;
         var because = new SpreadAgainst(
-            Measure.Inches(spread), differs ? null : here.Count, Measure.Inches(usual.Spread), usual.Own,
-            new FTest(f, freedom, usual.Freedom, p), differs);
+            Measure.Inches(spread),
+            differs ? null : here.Count,
+            Measure.Inches(usual.Spread),
+            usual.Own,
+            new FTest(f, freedom, usual.Freedom, p),
+            differs
+        );
         var evidence = differs
             ? new Evidence(TuningSays.HolesDiffer, because, TuningSays.FiveHolesAlike)
             : new Evidence(TuningSays.HolesAlike, because, TuningSays.ControlThatTearsOtherwise);
         return new Reading(Cause.Form, differs, evidence, TuningSays.TestSpread);
     }
 
-    /// <summary>One arrow apart: one-way F on both axes, what each set shares taken out; wants two shots of two arrows.</summary>
+    /// <summary>
+    /// One arrow apart: one-way F on both axes, what each set shares taken out; wants two shots of two arrows.
+    /// </summary>
     public static Reading? ArrowApart(IReadOnlyList<ShotReading> here)
     {
-        var sets = here.Where(s => s.ArrowNumber is not null).GroupBy(s => (s.Set, s.Setting))
-            .Where(g => g.Select(s => s.ArrowNumber).Distinct().Count() > 1).ToArray();
+        var sets = here.Where(s => s.ArrowNumber is not null)
+            .GroupBy(s => (s.Set, s.Setting))
+            .Where(g => g.Select(s => s.ArrowNumber).Distinct().Count() > 1)
+            .ToArray();
         var left = sets.SelectMany(AboutMean);
-        var arrows = left.GroupBy(s => s.Arrow, s => s.Tear).Where(g => g.Count() >= ShotsOfAnArrow)
-            .Select(g => (Number: g.Key, Tears: (Tear[])[.. g])).ToArray();
+        var arrows = left.GroupBy(s => s.Arrow, s => s.Tear)
+            .Where(g => g.Count() >= ShotsOfAnArrow)
+            .Select(g => (Number: g.Key, Tears: (Tear[])[.. g]))
+            .ToArray();
         if (arrows.Length < ShotsOfAnArrow || arrows.Sum(a => a.Tears.Length) <= arrows.Length + sets.Length - 1)
         {
             return null;
@@ -124,7 +154,8 @@ public static class SessionReadings
         var evidence = new Evidence(
             new ArrowApart(number),
             new ApartBy(Tear.Mean(tears).Place, tears.Length, test.Line),
-            TuningSays.LikeTheOthersAfterTurning);
+            TuningSays.LikeTheOthersAfterTurning
+        );
         return new Reading(Cause.Arrow, true, evidence, TuningSays.TestArrows);
     }
 
@@ -139,21 +170,31 @@ public static class SessionReadings
                 var evidence = new Evidence(
                     new IgnoresMoves(ignored.Length),
                     new IgnoredBecause([.. ignored.Select(m => IgnoredOf(m, axis.Key))]),
-                    TuningSays.PowderCleanAndTimingRight);
+                    TuningSays.PowderCleanAndTimingRight
+                );
                 yield return new Reading(Cause.Clearance, true, evidence, TuningSays.TestIgnored);
             }
         }
     }
 
-    /// <summary>A bare shaft whose side or size changes with the distance, beyond both regions, the bow untouched.</summary>
+    /// <summary>
+    /// A bare shaft whose side or size changes with the distance, beyond both regions, the bow untouched.
+    /// </summary>
     /// <param name="session">All shots of the session that count.</param>
     public static Reading SpineByDistance(IReadOnlyList<ShotReading> session)
     {
-        var bare = session.Where(s => !s.Stage.Fletched).GroupBy(s => (s.Stage.Arrow, s.Places))
-            .Select(ByDistance).LastOrDefault(m => m.Length >= 2);
+        var bare = session
+            .Where(s => !s.Stage.Fletched)
+            .GroupBy(s => (s.Stage.Arrow, s.Places))
+            .Select(ByDistance)
+            .LastOrDefault(m => m.Length >= 2);
         if (bare is null)
         {
-            var none = new Evidence(TuningSays.SpineNotJudged, TuningSays.OneDistanceCannotTell, TuningSays.BareChangesAtAnotherDistance);
+            var none = new Evidence(
+                TuningSays.SpineNotJudged,
+                TuningSays.OneDistanceCannotTell,
+                TuningSays.BareChangesAtAnotherDistance
+            );
             return new Reading(Cause.Spine, false, none, TuningSays.TestOneDistance);
         }
 
@@ -161,9 +202,13 @@ public static class SessionReadings
         var change = far.Mean.Mean.X - near.Mean.Mean.X;
         var region = Both(near.Mean, far.Mean);
         var because = new BareByDistance(
-            new TailSideways(Measure.Inches(near.Mean.Mean.X)), Measure.Yards(near.Distance),
-            new TailSideways(Measure.Inches(far.Mean.Mean.X)), Measure.Yards(far.Distance),
-            Measure.Inches(Math.Abs(change)), Measure.Inches(region));
+            new TailSideways(Measure.Inches(near.Mean.Mean.X)),
+            Measure.Yards(near.Distance),
+            new TailSideways(Measure.Inches(far.Mean.Mean.X)),
+            Measure.Yards(far.Distance),
+            Measure.Inches(Math.Abs(change)),
+            Measure.Inches(region)
+        );
         if (Math.Abs(change) <= region)
         {
             var steady = new Evidence(TuningSays.BareSteady, because, TuningSays.MoreShotsFarther);
@@ -171,7 +216,11 @@ public static class SessionReadings
         }
 
         var swings = Math.Sign(near.Mean.Mean.X) != Math.Sign(far.Mean.Mean.X);
-        var weak = new Evidence(swings ? TuningSays.BareChangesSide : TuningSays.BareChanges, because, TuningSays.StifferShaftDoesTheSame);
+        var weak = new Evidence(
+            swings ? TuningSays.BareChangesSide : TuningSays.BareChanges,
+            because,
+            TuningSays.StifferShaftDoesTheSame
+        );
         return new Reading(Cause.Spine, true, weak, TuningSays.TestByDistance);
     }
 
@@ -184,10 +233,17 @@ public static class SessionReadings
         }
 
         var mean = new MeanTear([.. here.Where(s => s.Setting == here[^1].Setting).Select(s => s.Tear)]);
-        foreach (var adjuster in adjusters.Where(a => a.AtEnd && Limited(a.Kind) && !mean.Level(AdjusterTable.Of(a.Kind).Axis)))
+        foreach (
+            var adjuster in adjusters.Where(a =>
+                a.AtEnd && Limited(a.Kind) && !mean.Level(AdjusterTable.Of(a.Kind).Axis)
+            )
+        )
         {
             var evidence = new Evidence(
-                new EndOfTravel(new AdjusterName(adjuster.Kind)), new EndOfTravelMeans(adjuster.Kind), TuningSays.OtherMovedThisBack);
+                new EndOfTravel(new AdjusterName(adjuster.Kind)),
+                new EndOfTravelMeans(adjuster.Kind),
+                TuningSays.OtherMovedThisBack
+            );
             yield return new Reading(Cause.Travel, true, evidence, TuningSays.TestLimits);
         }
     }
@@ -210,11 +266,20 @@ public static class SessionReadings
     }
 
     private static (double Distance, MeanTear Mean)[] ByDistance(IEnumerable<ShotReading> setting) =>
-        [.. setting.GroupBy(s => s.Stage.Distance).OrderBy(g => g.Key).Select(g => (g.Key, new MeanTear([.. g.Select(s => s.Tear)])))];
+        [
+            .. setting
+                .GroupBy(s => s.Stage.Distance)
+                .OrderBy(g => g.Key)
+                .Select(g => (g.Key, new MeanTear([.. g.Select(s => s.Tear)]))),
+        ];
 
-    private static IgnoredMove IgnoredOf(MadeMove move, TearAxis axis) => new(
-        new AdjusterName(move.Kind), new Steps(move.Kind, Math.Abs(move.Steps)),
-        Measure.Inches(Math.Abs(Change(move, axis))), Measure.Inches(ExpectedOf(move)));
+    private static IgnoredMove IgnoredOf(MadeMove move, TearAxis axis) =>
+        new(
+            new AdjusterName(move.Kind),
+            new Steps(move.Kind, Math.Abs(move.Steps)),
+            Measure.Inches(Math.Abs(Change(move, axis))),
+            Measure.Inches(ExpectedOf(move))
+        );
 
     private static bool Ignored(MadeMove move, TearAxis axis)
     {
@@ -224,7 +289,9 @@ public static class SessionReadings
 
     private static double ExpectedOf(MadeMove move) => Math.Abs(move.Steps) * AdjusterTable.Of(move.Kind).NominalGain;
 
-    private static double Both(MeanTear one, MeanTear two) => Math.Sqrt((one.Radius * one.Radius) + (two.Radius * two.Radius));
+    private static double Both(MeanTear one, MeanTear two) =>
+        Math.Sqrt((one.Radius * one.Radius) + (two.Radius * two.Radius));
 
-    private static double Change(MadeMove move, TearAxis axis) => move.After.Mean.Along(axis) - move.Before.Mean.Along(axis);
+    private static double Change(MadeMove move, TearAxis axis) =>
+        move.After.Mean.Along(axis) - move.Before.Mean.Along(axis);
 }

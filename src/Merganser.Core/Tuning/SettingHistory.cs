@@ -7,13 +7,20 @@ namespace Merganser.Core.Tuning;
 public static class SettingHistory
 {
     /// <param name="now">The adjusters as they stand.</param>
-    /// <param name="log">All moves of this bow, each with the number of the set it came after; 0 is before the first.</param>
+    /// <param name="log">All moves of this bow, each with the number of the set it came after; 0 is before the
+    /// first.</param>
     /// <param name="sets">Numbers of the sets.</param>
     public static IReadOnlyDictionary<int, IReadOnlyDictionary<AdjusterKind, int>> At(
-        IReadOnlyList<Adjuster> now, IReadOnlyList<SessionMove> log, IEnumerable<int> sets)
+        IReadOnlyList<Adjuster> now,
+        IReadOnlyList<SessionMove> log,
+        IEnumerable<int> sets
+    )
     {
         var moves = MoveHistory.Effective(log);
-        return sets.ToDictionary(set => set, IReadOnlyDictionary<AdjusterKind, int> (set) => now.ToDictionary(a => a.Kind, a => StoodAt(a, set)));
+        return sets.ToDictionary(
+            set => set,
+            IReadOnlyDictionary<AdjusterKind, int> (set) => now.ToDictionary(a => a.Kind, a => StoodAt(a, set))
+        );
 
         int StoodAt(Adjuster adjuster, int set) =>
             adjuster.Position - moves.Where(m => m.Kind == adjuster.Kind && m.AfterSet >= set).Sum(m => m.To - m.From);

@@ -17,14 +17,23 @@ public sealed record Stage(double Distance, bool Fletched, string Arrow)
     public Message Name => new StageName(Measure.Yards(Distance), Fletched);
 }
 
-/// <summary>What one stage taught of one adjuster: the log of its gain against the nominal one, before and after.</summary>
+/// <summary>
+/// What one stage taught of one adjuster: the log of its gain against the nominal one, before and after.
+/// </summary>
 /// <param name="Kind">The adjuster.</param>
 /// <param name="Prior">What was believed before.</param>
 /// <param name="LogMean">ln(|gain| / m) now.</param>
 /// <param name="LogSd">Its sd.</param>
 /// <param name="PlusChance">Chance that + steps drive the tail right, or up.</param>
 /// <param name="Settings">Different positions that were shot.</param>
-public sealed record LearnedGain(AdjusterKind Kind, GainPrior Prior, double LogMean, double LogSd, double PlusChance, int Settings)
+public sealed record LearnedGain(
+    AdjusterKind Kind,
+    GainPrior Prior,
+    double LogMean,
+    double LogSd,
+    double PlusChance,
+    int Settings
+)
 {
     /// <summary>Inches a step, signed by the likelier way.</summary>
     public double Gain => (PlusChance >= 0.5 ? 1 : -1) * Prior.Nominal * Math.Exp(LogMean);
@@ -50,32 +59,59 @@ public sealed record StageFit(Stage Stage, IReadOnlyList<LearnedGain> Gains, dou
     }
 
     /// <summary>What a belief says of each adjuster.</summary>
-    public static IReadOnlyList<LearnedGain> Learned(ResponsePrior prior, Belief belief, IReadOnlyList<ShotReading> shots) =>
-    [
-        .. prior.Gains.Select((g, i) =>
-        {
-            var likely = belief.Signs.MaxBy(s => s.Weight)!;
-            var (gain, sd) = belief.GainOf(g.Disputed ? likely : belief.All, i);
-            var plus = g.Disputed ? belief.Signs.Where(s => s.Sign > 0).Sum(s => s.Weight) : gain >= 0 ? 1 : 0;
-            return new LearnedGain(g.Kind, g, Math.Log(Math.Abs(gain) / g.Nominal), sd / Math.Abs(gain), plus, shots.Select(s => s.Positions.GetValueOrDefault(g.Kind)).Distinct().Count());
-        }),
-    ];
+    public static IReadOnlyList<LearnedGain> Learned(
+        ResponsePrior prior,
+        Belief belief,
+        IReadOnlyList<ShotReading> shots
+    ) =>
+        [
+            .. prior.Gains.Select(
+                (g, i) =>
+                {
+                    var likely = belief.Signs.MaxBy(s => s.Weight)!;
+                    var (gain, sd) = belief.GainOf(g.Disputed ? likely : belief.All, i);
+                    var plus =
+                        g.Disputed ? belief.Signs.Where(s => s.Sign > 0).Sum(s => s.Weight)
+                        : gain >= 0 ? 1
+                        : 0;
+                    return new LearnedGain(
+                        g.Kind,
+                        g,
+                        Math.Log(Math.Abs(gain) / g.Nominal),
+                        sd / Math.Abs(gain),
+                        plus,
+                        shots.Select(s => s.Positions.GetValueOrDefault(g.Kind)).Distinct().Count()
+                    );
+                }
+            ),
+        ];
 }
 
 /// <summary>Turns the bow's own positions into the engine's steps from where the stage began.</summary>
 public static class Settings
 {
     public static IReadOnlyList<Observation> Of(ResponsePrior prior, IReadOnlyList<ShotReading> shots) =>
-        [.. shots.Select(s => new Observation(From(prior, shots[0].Positions, s.Positions), s.Tear.X, s.Tear.Y, s.Doubtful))];
+        [
+            .. shots.Select(s => new Observation(
+                From(prior, shots[0].Positions, s.Positions),
+                s.Tear.X,
+                s.Tear.Y,
+                s.Doubtful
+            )),
+        ];
 
     /// <summary>Steps of every adjuster from an origin.</summary>
-    public static int[] From(ResponsePrior prior, IReadOnlyDictionary<AdjusterKind, int> origin, IReadOnlyDictionary<AdjusterKind, int> positions) =>
-        [.. prior.Gains.Select(g => positions.GetValueOrDefault(g.Kind) - origin.GetValueOrDefault(g.Kind))];
+    public static int[] From(
+        ResponsePrior prior,
+        IReadOnlyDictionary<AdjusterKind, int> origin,
+        IReadOnlyDictionary<AdjusterKind, int> positions
+    ) => [.. prior.Gains.Select(g => positions.GetValueOrDefault(g.Kind) - origin.GetValueOrDefault(g.Kind))];
 }
 
 /// <summary>
-/// The other stages of the same bow as a weaker prior: what each taught beyond its own prior counts as one reading of the log gain, with a
-/// spread between stages on top. The spreads are trade-like guesses, no source; with vanes even a sign may change, so signs are pooled weakly.
+/// The other stages of the same bow as a weaker prior: what each taught beyond its own prior counts as one reading of
+/// the log gain, with a spread between stages on top. The spreads are trade-like guesses, no source; with vanes even a
+/// sign may change, so signs are pooled weakly.
 /// </summary>
 public static class StagePool
 {
@@ -83,13 +119,21 @@ public static class StagePool
     private const double SureEnough = 0.98;
     private const double LeastSpreadSd = 0.15;
 
-    /// <summary>Sd of ln gain between two stages: alike, another arrow, another distance, bare against fletched.</summary>
+    /// <summary>
+    /// Sd of ln gain between two stages: alike, another arrow, another distance, bare against fletched.
+    /// </summary>
     public static double Between(Stage a, Stage b) =>
-        a.Fletched != b.Fletched ? 0.50 : a.Distance != b.Distance ? 0.35 : a.Arrow != b.Arrow ? 0.25 : 0.12;
+        a.Fletched != b.Fletched ? 0.50
+        : a.Distance != b.Distance ? 0.35
+        : a.Arrow != b.Arrow ? 0.25
+        : 0.12;
 
     /// <summary>How much of a sign's evidence goes over from one stage to another.</summary>
     public static double SignShare(Stage a, Stage b) =>
-        a.Fletched != b.Fletched ? 0.3 : a.Distance != b.Distance ? 0.5 : a.Arrow != b.Arrow ? 0.7 : 0.9;
+        a.Fletched != b.Fletched ? 0.3
+        : a.Distance != b.Distance ? 0.5
+        : a.Arrow != b.Arrow ? 0.7
+        : 0.9;
 
     /// <summary>The prior of a stage after what other stages taught.</summary>
     public static ResponsePrior For(ResponsePrior prior, Stage stage, IReadOnlyList<StageFit> others)
@@ -99,7 +143,10 @@ public static class StagePool
             return prior;
         }
 
-        var (sureness, centre) = (1 / Math.Pow(prior.SpreadLogSd, 2), Math.Log(prior.SpreadCentre) / Math.Pow(prior.SpreadLogSd, 2));
+        var (sureness, centre) = (
+            1 / Math.Pow(prior.SpreadLogSd, 2),
+            Math.Log(prior.SpreadCentre) / Math.Pow(prior.SpreadLogSd, 2)
+        );
         foreach (var fit in others)
         {
             var weight = Math.Max(0, fit.Shots - 1);
@@ -116,7 +163,12 @@ public static class StagePool
 
     private static GainPrior Pooled(GainPrior prior, Stage stage, IReadOnlyList<StageFit> others)
     {
-        var (precision, sum, logit, any) = (1 / (prior.LogSd * prior.LogSd), prior.LogMean / (prior.LogSd * prior.LogSd), 0.0, false);
+        var (precision, sum, logit, any) = (
+            1 / (prior.LogSd * prior.LogSd),
+            prior.LogMean / (prior.LogSd * prior.LogSd),
+            0.0,
+            false
+        );
         foreach (var fit in others)
         {
             if (fit.Gains.FirstOrDefault(g => g.Kind == prior.Kind) is not { Settings: > 1 } learned)
@@ -131,7 +183,8 @@ public static class StagePool
                 continue;
             }
 
-            var reading = ((learned.LogMean / (learned.LogSd * learned.LogSd)) - (learned.Prior.LogMean * before)) / taught;
+            var reading =
+                ((learned.LogMean / (learned.LogSd * learned.LogSd)) - (learned.Prior.LogMean * before)) / taught;
             var between = Between(stage, fit.Stage);
             var weight = 1 / ((1 / taught) + (between * between));
             (precision, sum, any) = (precision + weight, sum + (weight * reading), true);
@@ -145,7 +198,15 @@ public static class StagePool
         }
 
         var sd = 1 / Math.Sqrt(precision);
-        var plus = prior.Disputed ? Math.Clamp(1 / (1 + Math.Exp(-logit)), 1 - SureEnough, SureEnough) : prior.PlusChance;
-        return prior with { LogMean = sum / precision, LogSd = sd, SharedSd = Math.Min(prior.SharedSd, sd * prior.SharedSd / prior.LogSd), PlusChance = plus };
+        var plus = prior.Disputed
+            ? Math.Clamp(1 / (1 + Math.Exp(-logit)), 1 - SureEnough, SureEnough)
+            : prior.PlusChance;
+        return prior with
+        {
+            LogMean = sum / precision,
+            LogSd = sd,
+            SharedSd = Math.Min(prior.SharedSd, sd * prior.SharedSd / prior.LogSd),
+            PlusChance = plus,
+        };
     }
 }

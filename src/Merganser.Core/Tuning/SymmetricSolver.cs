@@ -1,9 +1,9 @@
 namespace Merganser.Core.Tuning;
 
 /// <summary>
-/// Cholesky factor, inverse and log determinant of a small symmetric positive matrix, in buffers that are used again: the engine solves
-/// some thousand systems of a dozen unknowns per advice, and a general library would allocate for each.
-/// Checked against MathNet in the tests. Source: Golub and Van Loan, Matrix Computations, 4.2 (from memory).
+/// Cholesky factor, inverse and log determinant of a small symmetric positive matrix, in buffers that are used again:
+/// the engine solves some thousand systems of a dozen unknowns per advice, and a general library would allocate for
+/// each. Checked against MathNet in the tests. Source: Golub and Van Loan, Matrix Computations, 4.2 (from memory).
 /// </summary>
 public sealed class SymmetricSolver(int size)
 {

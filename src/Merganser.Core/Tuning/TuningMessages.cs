@@ -52,7 +52,8 @@ public sealed record RestDisputed(RestType Type) : TuningMessage;
 public sealed record ChanceOfInside(Measure Tolerance) : TuningMessage;
 
 /// <summary>What the chance rests on.</summary>
-public sealed record ChanceBecause(Chance Chance, int Here, int Elsewhere, Message Mean, Measure Radius) : TuningMessage;
+public sealed record ChanceBecause(Chance Chance, int Here, int Elsewhere, Message Mean, Measure Radius)
+    : TuningMessage;
 
 /// <summary>More shots here would overturn it, until the chance is enough.</summary>
 public sealed record MoreShotsUntil(Chance Enough) : TuningMessage;
@@ -64,7 +65,8 @@ public sealed record StepMoves(AdjusterName Name, StepName Step, Measure Tail, b
 public sealed record LearnedFrom(Measure Plus, int Positions, Measure Guess) : TuningMessage;
 
 /// <summary>Spread against the usual one, with its test.</summary>
-public sealed record SpreadAgainst(Measure Spread, int? Shots, Measure Usual, bool Own, FTest Test, bool Differs) : TuningMessage;
+public sealed record SpreadAgainst(Measure Spread, int? Shots, Measure Usual, bool Own, FTest Test, bool Differs)
+    : TuningMessage;
 
 /// <summary>One arrow tears apart from the others.</summary>
 public sealed record ArrowApart(string Number) : TuningMessage;
@@ -83,7 +85,13 @@ public sealed record IgnoredBecause(IReadOnlyList<IgnoredMove> Moves) : TuningMe
 
 /// <summary>A bare tear at two distances, its change, and what chance alone gives.</summary>
 public sealed record BareByDistance(
-    TailSideways Near, Measure NearAt, TailSideways Far, Measure FarAt, Measure Change, Measure ByChance) : TuningMessage;
+    TailSideways Near,
+    Measure NearAt,
+    TailSideways Far,
+    Measure FarAt,
+    Measure Change,
+    Measure ByChance
+) : TuningMessage;
 
 /// <summary>An adjuster is at the end of its travel.</summary>
 public sealed record EndOfTravel(AdjusterName Name) : TuningMessage;

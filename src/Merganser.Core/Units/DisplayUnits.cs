@@ -1,26 +1,67 @@
 namespace Merganser.Core.Units;
 
-public enum LengthUnit { Inches, Centimetres, Millimetres }
+public enum LengthUnit
+{
+    Inches,
+    Centimetres,
+    Millimetres,
+}
 
-public enum MassUnit { Grains, Grams }
+public enum MassUnit
+{
+    Grains,
+    Grams,
+}
 
-public enum ForceUnit { Pounds, Newtons, Kilograms }
+public enum ForceUnit
+{
+    Pounds,
+    Newtons,
+    Kilograms,
+}
 
-public enum SpeedUnit { FeetPerSecond, MetresPerSecond }
+public enum SpeedUnit
+{
+    FeetPerSecond,
+    MetresPerSecond,
+}
 
-public enum EnergyUnit { FootPounds, Joules }
+public enum EnergyUnit
+{
+    FootPounds,
+    Joules,
+}
 
-public enum DistanceUnit { Yards, Metres }
+public enum DistanceUnit
+{
+    Yards,
+    Metres,
+}
 
 /// <summary>A display choice only: everything is computed and kept in the trade's units.</summary>
-public sealed record DisplayUnits(LengthUnit Length, MassUnit Mass, ForceUnit Force, SpeedUnit Speed, EnergyUnit Energy, DistanceUnit Distance = DistanceUnit.Yards)
+public sealed record DisplayUnits(
+    LengthUnit Length,
+    MassUnit Mass,
+    ForceUnit Force,
+    SpeedUnit Speed,
+    EnergyUnit Energy,
+    DistanceUnit Distance = DistanceUnit.Yards
+)
 {
     /// <summary>Inches, grains, pounds, ft/s, ft·lb, yards.</summary>
-    public static DisplayUnits Trade { get; } = new(LengthUnit.Inches, MassUnit.Grains, ForceUnit.Pounds, SpeedUnit.FeetPerSecond, EnergyUnit.FootPounds);
+    public static DisplayUnits Trade { get; } =
+        new(LengthUnit.Inches, MassUnit.Grains, ForceUnit.Pounds, SpeedUnit.FeetPerSecond, EnergyUnit.FootPounds);
 
     /// <summary>Centimetres, grams, newtons, m/s, joules, metres.</summary>
     public static DisplayUnits Metric { get; } =
-        new(LengthUnit.Centimetres, MassUnit.Grams, ForceUnit.Newtons, SpeedUnit.MetresPerSecond, EnergyUnit.Joules, DistanceUnit.Metres);
+        new(
+            LengthUnit.Centimetres,
+            MassUnit.Grams,
+            ForceUnit.Newtons,
+            SpeedUnit.MetresPerSecond,
+            EnergyUnit.Joules,
+            DistanceUnit.Metres
+        );
 }
 
 /// <summary>How a trade unit is shown.</summary>
@@ -30,29 +71,36 @@ public sealed record DisplayUnits(LengthUnit Length, MassUnit Mass, ForceUnit Fo
 public readonly record struct DisplayWay(string Unit, double Factor, int Finer);
 
 /// <summary>
-/// Figures in the units of a person (factors: international yard and pound of 1959; NIST SP 811, Appendix B). The browser's
-/// <c>units.ts</c> does the same for what it must draw itself; both run the cases of <c>tests/vectors/quantities.json</c>.
+/// Figures in the units of a person (factors: international yard and pound of 1959; NIST SP 811, Appendix B). The
+/// browser's
+/// <c>units.ts</c> does the same for what it must draw itself; both run the cases of
+/// <c>tests/vectors/quantities.json</c>.
 /// </summary>
 public static class Display
 {
     private const int FinestRule = 32;
 
     /// <summary>How a trade unit is shown to this person.</summary>
-    public static DisplayWay WayOf(string unit, DisplayUnits units) => unit switch
-    {
-        Unit.Inch => Length(units),
-        Unit.Grain => Mass(units),
-        Unit.Pound => Force(units),
-        Unit.Yard => units.Distance == DistanceUnit.Metres ? new("m", Physical.MetresPerYard, 0) : new(unit, 1, 0),
-        Unit.FootPerSecond => Metric(units) ? new("m/s", Physical.MetresPerFoot, 1) : new(unit, 1, 0),
-        Unit.SlugFootPerSecond => Metric(units) ? new("kg·m/s", Physical.NewtonsPerPound, -1) : new(unit, 1, 0),
-        Unit.FootPound => units.Energy == EnergyUnit.Joules ? new("J", Physical.JoulesPerFootPound, 0) : new(unit, 1, 0),
-        Unit.GrainPerPound => Over(Mass(units), Force(units)),
-        Unit.GrainPerInch => Over(Mass(units), Length(units)),
-        Unit.PoundSquareInch => units.Length == LengthUnit.Inches ? new(unit, 1, 0) : new("N·m²", Physical.NewtonsPerPound * Math.Pow(Physical.MillimetresPerInch / 1000, 2), 2),
-        Unit.Spine => new(units.Length == LengthUnit.Inches ? Unit.Inch : "ASTM", 1, 0),
-        _ => new(unit, 1, 0),
-    };
+    public static DisplayWay WayOf(string unit, DisplayUnits units) =>
+        unit switch
+        {
+            Unit.Inch => Length(units),
+            Unit.Grain => Mass(units),
+            Unit.Pound => Force(units),
+            Unit.Yard => units.Distance == DistanceUnit.Metres ? new("m", Physical.MetresPerYard, 0) : new(unit, 1, 0),
+            Unit.FootPerSecond => Metric(units) ? new("m/s", Physical.MetresPerFoot, 1) : new(unit, 1, 0),
+            Unit.SlugFootPerSecond => Metric(units) ? new("kg·m/s", Physical.NewtonsPerPound, -1) : new(unit, 1, 0),
+            Unit.FootPound => units.Energy == EnergyUnit.Joules
+                ? new("J", Physical.JoulesPerFootPound, 0)
+                : new(unit, 1, 0),
+            Unit.GrainPerPound => Over(Mass(units), Force(units)),
+            Unit.GrainPerInch => Over(Mass(units), Length(units)),
+            Unit.PoundSquareInch => units.Length == LengthUnit.Inches
+                ? new(unit, 1, 0)
+                : new("N·m²", Physical.NewtonsPerPound * Math.Pow(Physical.MillimetresPerInch / 1000, 2), 2),
+            Unit.Spine => new(units.Length == LengthUnit.Inches ? Unit.Inch : "ASTM", 1, 0),
+            _ => new(unit, 1, 0),
+        };
 
     /// <summary>The figure alone, in the person's unit.</summary>
     public static string Number(Measure measure, DisplayUnits units)
@@ -80,36 +128,45 @@ public static class Display
     }
 
     /// <summary>The figure with its unit.</summary>
-    public static string Text(Measure measure, DisplayUnits units) => (Number(measure, units), WayOf(measure.Unit, units).Unit) switch
-    {
-        var (number, unit) when unit.Length == 0 => number,
-        var (number, unit) when unit == Unit.Degree => number + unit,
-        var (number, unit) when unit == Unit.Percent => number + "\u2009" + unit,
-        var (number, unit) => $"{number} {unit}",
-    };
+    public static string Text(Measure measure, DisplayUnits units) =>
+        (Number(measure, units), WayOf(measure.Unit, units).Unit) switch
+        {
+            var (number, unit) when unit.Length == 0 => number,
+            var (number, unit) when unit == Unit.Degree => number + unit,
+            var (number, unit) when unit == Unit.Percent => number + "\u2009" + unit,
+            var (number, unit) => $"{number} {unit}",
+        };
 
-    private static DisplayWay Length(DisplayUnits units) => units.Length switch
-    {
-        LengthUnit.Centimetres => new("cm", Physical.MillimetresPerInch / 10, 0),
-        LengthUnit.Millimetres => new("mm", Physical.MillimetresPerInch, -1),
-        _ => new(Unit.Inch, 1, 0),
-    };
+    private static DisplayWay Length(DisplayUnits units) =>
+        units.Length switch
+        {
+            LengthUnit.Centimetres => new("cm", Physical.MillimetresPerInch / 10, 0),
+            LengthUnit.Millimetres => new("mm", Physical.MillimetresPerInch, -1),
+            _ => new(Unit.Inch, 1, 0),
+        };
 
     private static DisplayWay Mass(DisplayUnits units) =>
         units.Mass == MassUnit.Grams ? new("g", Physical.MilligramsPerGrain / 1000, 1) : new(Unit.Grain, 1, 0);
 
-    private static DisplayWay Force(DisplayUnits units) => units.Force switch
-    {
-        ForceUnit.Newtons => new("N", Physical.NewtonsPerPound, 0),
-        ForceUnit.Kilograms => new("kg", Physical.NewtonsPerPound / Physical.StandardGravity, 0),
-        _ => new(Unit.Pound, 1, 0),
-    };
+    private static DisplayWay Force(DisplayUnits units) =>
+        units.Force switch
+        {
+            ForceUnit.Newtons => new("N", Physical.NewtonsPerPound, 0),
+            ForceUnit.Kilograms => new("kg", Physical.NewtonsPerPound / Physical.StandardGravity, 0),
+            _ => new(Unit.Pound, 1, 0),
+        };
 
     /// <summary>A ratio of two: as many decimals as its size against the trade's asks for.</summary>
     private static DisplayWay Over(DisplayWay top, DisplayWay bottom)
     {
         var factor = top.Factor / bottom.Factor;
-        return new($"{top.Unit}/{bottom.Unit}", factor, factor < 0.05 ? 2 : factor < 0.5 ? 1 : 0);
+        return new(
+            $"{top.Unit}/{bottom.Unit}",
+            factor,
+            factor < 0.05 ? 2
+                : factor < 0.5 ? 1
+                : 0
+        );
     }
 
     private static bool Metric(DisplayUnits units) => units.Speed == SpeedUnit.MetresPerSecond;
@@ -124,7 +181,10 @@ public static class Display
             (part, under) = (part / 2, under / 2);
         }
 
-        var text = part == 0 ? $"{whole}" : whole == 0 ? $"{part}/{under}" : $"{whole} {part}/{under}";
+        var text =
+            part == 0 ? $"{whole}"
+            : whole == 0 ? $"{part}/{under}"
+            : $"{whole} {part}/{under}";
         return inches < 0 && parts > 0 ? "−" + text : text;
     }
 }

@@ -14,7 +14,8 @@ public sealed partial record Entry(string Typed, double Value)
     /// <summary>
     /// Reads <c>28 1/2</c>, <c>28.5</c>, <c>28,5</c>, <c>13/16</c>, <c>72.4 cm</c>. A comma is a decimal comma.
     /// </summary>
-    /// <exception cref="EntryException">The text is empty, too long, no number, or carries a unit of another quantity.</exception>
+    /// <exception cref="EntryException">The text is empty, too long, no number, or carries a unit of another
+    /// quantity.</exception>
     public static Entry Parse(string? text, Quantity quantity)
     {
         var typed = text?.Trim() ?? "";
@@ -41,7 +42,8 @@ public sealed partial record Entry(string Typed, double Value)
             return new Entry(typed, value);
         }
 
-        var factor = UnitTable.Factor(quantity, unit)
+        var factor =
+            UnitTable.Factor(quantity, unit)
             ?? throw new EntryException("unit", new NoSuchUnit(unit, UnitTable.Known(quantity)));
         return new Entry(typed, value * factor);
     }
@@ -67,7 +69,9 @@ public sealed partial record Entry(string Typed, double Value)
         return match.Groups["sign"].Value == "-" ? -value : value;
     }
 
-    [GeneratedRegex(@"^(?<sign>[+-]?)\s*(?:(?<number>\d{1,7}(?:[.,]\d{1,9})?|[.,]\d{1,9})(?![\d/])(?:[\s-]+(?<over>\d{1,3})/(?<under>\d{1,3}))?|(?<over>\d{1,3})/(?<under>\d{1,3}))\s*(?<unit>[^\d\s.,/+-][^\d\s]{0,6})?$")]
+    [GeneratedRegex(
+        @"^(?<sign>[+-]?)\s*(?:(?<number>\d{1,7}(?:[.,]\d{1,9})?|[.,]\d{1,9})(?![\d/])(?:[\s-]+(?<over>\d{1,3})/(?<under>\d{1,3}))?|(?<over>\d{1,3})/(?<under>\d{1,3}))\s*(?<unit>[^\d\s.,/+-][^\d\s]{0,6})?$"
+    )]
     private static partial Regex Pattern();
 }
 
@@ -91,7 +95,9 @@ public sealed record NoSuchUnit(string Written, IReadOnlyList<string> Known) : M
 /// <summary>An entry that cannot be read.</summary>
 public sealed class EntryException(string code, Message said) : Exception(code)
 {
-    /// <summary>A short stable word for programs: <c>empty</c>, <c>not-a-number</c>, <c>unit</c>, <c>too-long</c>.</summary>
+    /// <summary>
+    /// A short stable word for programs: <c>empty</c>, <c>not-a-number</c>, <c>unit</c>, <c>too-long</c>.
+    /// </summary>
     public string Code { get; } = code;
 
     /// <summary>What is said to the person who typed it.</summary>

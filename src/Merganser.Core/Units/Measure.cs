@@ -17,14 +17,18 @@ public static class Unit
     public const string Percent = "%";
     public const string Degree = "°";
 
-    /// <summary>A spine by its deflection in inches under the standard's span and load: a size's name, the same in every unit.</summary>
+    /// <summary>
+    /// A spine by its deflection in inches under the standard's span and load: a size's name, the same in every unit.
+    /// </summary>
     public const string Spine = "spine";
 
     /// <summary>AMO spine in pounds: a size's name as well.</summary>
     public const string AmoPound = "AMO lb";
 }
 
-/// <summary>A quantity as it is to be said: a value in its trade unit, with the decimals that make sense in it.</summary>
+/// <summary>
+/// A quantity as it is to be said: a value in its trade unit, with the decimals that make sense in it.
+/// </summary>
 /// <param name="Value">The value in the trade unit; finite.</param>
 /// <param name="Unit">One of <see cref="Units.Unit"/>.</param>
 /// <param name="Decimals">Decimals in the trade unit, 0 or more.</param>
@@ -32,7 +36,10 @@ public static class Unit
 public readonly record struct Measure(double Value, string Unit, int Decimals, bool Fraction = false)
 {
     /// <summary>The value in the trade unit.</summary>
-    public double Value { get; } = double.IsFinite(Value) ? Value : throw new ArgumentOutOfRangeException(nameof(Value), "A quantity is a finite number.");
+    public double Value { get; } =
+        double.IsFinite(Value)
+            ? Value
+            : throw new ArgumentOutOfRangeException(nameof(Value), "A quantity is a finite number.");
 
     /// <summary>The same without its sign.</summary>
     public Measure Size => new(Math.Abs(Value), Unit, Decimals, Fraction);
@@ -54,9 +61,11 @@ public readonly record struct Measure(double Value, string Unit, int Decimals, b
 
     public static Measure Yards(double value) => new(value, Units.Unit.Yard, 1);
 
-    public static Measure Speed(double feetPerSecond, int decimals = 0) => new(feetPerSecond, Units.Unit.FootPerSecond, decimals);
+    public static Measure Speed(double feetPerSecond, int decimals = 0) =>
+        new(feetPerSecond, Units.Unit.FootPerSecond, decimals);
 
-    public static Measure Energy(double footPounds, int decimals = 1) => new(footPounds, Units.Unit.FootPound, decimals);
+    public static Measure Energy(double footPounds, int decimals = 1) =>
+        new(footPounds, Units.Unit.FootPound, decimals);
 
     public static Measure Spine(double inches) => new(inches, Units.Unit.Spine, 3);
 

@@ -27,14 +27,26 @@ public static class UnitTable
 {
     private static readonly (Quantity Quantity, string Written, double Factor)[] Rows =
     [
-        (Quantity.Length, "in", 1), (Quantity.Length, "\"", 1), (Quantity.Length, "″", 1), (Quantity.Length, "inch", 1),
-        (Quantity.Length, "mm", 1 / Physical.MillimetresPerInch), (Quantity.Length, "cm", 10 / Physical.MillimetresPerInch),
-        (Quantity.Weight, "gr", 1), (Quantity.Weight, "grain", 1), (Quantity.Weight, "grains", 1),
+        (Quantity.Length, "in", 1),
+        (Quantity.Length, "\"", 1),
+        (Quantity.Length, "″", 1),
+        (Quantity.Length, "inch", 1),
+        (Quantity.Length, "mm", 1 / Physical.MillimetresPerInch),
+        (Quantity.Length, "cm", 10 / Physical.MillimetresPerInch),
+        (Quantity.Weight, "gr", 1),
+        (Quantity.Weight, "grain", 1),
+        (Quantity.Weight, "grains", 1),
         (Quantity.Weight, "g", 1000 / Physical.MilligramsPerGrain),
-        (Quantity.DrawWeight, "lb", 1), (Quantity.DrawWeight, "lbs", 1), (Quantity.DrawWeight, "#", 1),
-        (Quantity.DrawWeight, "N", 1 / Physical.NewtonsPerPound), (Quantity.DrawWeight, "kg", Physical.StandardGravity / Physical.NewtonsPerPound),
-        (Quantity.Speed, "ft/s", 1), (Quantity.Speed, "fps", 1), (Quantity.Speed, "m/s", 1 / Physical.MetresPerFoot),
-        (Quantity.Distance, "yd", 1), (Quantity.Distance, "m", 1 / Physical.MetresPerYard),
+        (Quantity.DrawWeight, "lb", 1),
+        (Quantity.DrawWeight, "lbs", 1),
+        (Quantity.DrawWeight, "#", 1),
+        (Quantity.DrawWeight, "N", 1 / Physical.NewtonsPerPound),
+        (Quantity.DrawWeight, "kg", Physical.StandardGravity / Physical.NewtonsPerPound),
+        (Quantity.Speed, "ft/s", 1),
+        (Quantity.Speed, "fps", 1),
+        (Quantity.Speed, "m/s", 1 / Physical.MetresPerFoot),
+        (Quantity.Distance, "yd", 1),
+        (Quantity.Distance, "m", 1 / Physical.MetresPerYard),
     ];
 
     /// <summary>The factor to the trade unit, or null when this quantity has no such unit.</summary>
@@ -53,5 +65,10 @@ public static class UnitTable
 
     /// <summary>The units that this quantity understands.</summary>
     public static IReadOnlyList<string> Known(Quantity quantity) =>
-        [.. Rows.Where(r => r.Quantity == quantity).Select(r => r.Written).Where(w => w.Length > 1 || char.IsLetter(w[0])).Distinct()];
+        [
+            .. Rows.Where(r => r.Quantity == quantity)
+                .Select(r => r.Written)
+                .Where(w => w.Length > 1 || char.IsLetter(w[0]))
+                .Distinct(),
+        ];
 }

@@ -7,17 +7,41 @@ using Merganser.Core.Figures;
 namespace Merganser.Data;
 
 /// <summary>An arrow on the bench: its draft and the last version that was kept.</summary>
-public sealed record ArrowRow(string Id, string BowId, ArrowDraft Draft, ArrowVersion? Kept, DateTimeOffset ChangedAt, int Version);
+public sealed record ArrowRow(
+    string Id,
+    string BowId,
+    ArrowDraft Draft,
+    ArrowVersion? Kept,
+    DateTimeOffset ChangedAt,
+    int Version
+);
 
 /// <summary>A kept version with its components' own values.</summary>
-public sealed record ArrowVersion(string Id, string ArrowId, int Number, Arrow Arrow, ArrowDraft Typed, DateTimeOffset KeptAt);
+public sealed record ArrowVersion(
+    string Id,
+    string ArrowId,
+    int Number,
+    Arrow Arrow,
+    ArrowDraft Typed,
+    DateTimeOffset KeptAt
+);
 
 public sealed class ArrowStore(Database database, ComponentStore components, TimeProvider clock)
 {
     private readonly ConcurrentDictionary<string, ArrowVersion> versions = new();
 
-    public IReadOnlyList<ArrowRow> Of(string bowId) => database.Read(c =>
-        database.Unreadable.Each("arrow", c.Query<string>("SELECT id FROM arrow WHERE bow_id = @bowId ORDER BY changed_at DESC, rowid DESC", new { bowId }), id => id, id => Get(c, null, id)));
+    public IReadOnlyList<ArrowRow> Of(string bowId) =>
+        database.Read(c =>
+            database.Unreadable.Each(
+                "arrow",
+                c.Query<string>(
+                    "SELECT id FROM arrow WHERE bow_id = @bowId ORDER BY changed_at DESC, rowid DESC",
+                    new { bowId }
+                ),
+                id => id,
+                id => Get(c, null, id)
+            )
+        );
 
     public ArrowRow Get(string id) => database.Read(c => Get(c, null, id));
 
@@ -29,60 +53,114 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
     public string? Known(string? id) => id is null ? null : Version(id).Id;
 
     /// <summary>Every kept version of an arrow, the newest first.</summary>
-    public IReadOnlyList<ArrowVersion> Versions(string arrowId) => database.Read(c =>
-        c.Query<string>("SELECT id FROM arrow_version WHERE arrow_id = @arrowId ORDER BY number DESC", new { arrowId }).Select(id => Version(c, null, id)).ToArray());
+    public IReadOnlyList<ArrowVersion> Versions(string arrowId) =>
+        database.Read(c =>
+            c.Query<string>(
+                    "SELECT id FROM arrow_version WHERE arrow_id = @arrowId ORDER BY number DESC",
+                    new { arrowId }
+                )
+                .Select(id => Version(c, null, id))
+                .ToArray()
+        );
 
     /// <summary>The versions that were shot through paper: they are history.</summary>
-    public IReadOnlyList<string> Shot(string arrowId) => database.Read(c =>
-        c.Query<string>("SELECT DISTINCT v.id FROM arrow_version v JOIN shot_set s ON s.arrow_version_id = v.id JOIN shot h ON h.set_id = s.id WHERE v.arrow_id = @arrowId", new { arrowId }).ToArray());
+    public IReadOnlyList<string> Shot(string arrowId) =>
+        database.Read(c =>
+            c.Query<string>(
+                    "SELECT DISTINCT v.id FROM arrow_version v JOIN shot_set s ON s.arrow_version_id = v.id JOIN shot h ON h.set_id = s.id WHERE v.arrow_id = @arrowId",
+                    new { arrowId }
+                )
+                .ToArray()
+        );
 
-    public ArrowRow Add(string id, string bowId, ArrowDraft draft) => database.Write((c, t) =>
-    {
-        _ = BowStore.Get(c, t, bowId);
-        c.Execute(
-            "INSERT INTO arrow (id, bow_id, name, draft, created_at, changed_at) VALUES (@id, @bowId, @Name, @draft, @now, @now) ON CONFLICT (id) DO NOTHING",
-            new { id, bowId, draft.Name, draft = FactsJson.Write(draft), now = Stamp.Of(clock.GetUtcNow()) }, t);
-        return Get(c, t, id);
-    });
+    public ArrowRow Add(string id, string bowId, ArrowDraft draft) =>
+        database.Write(
+            (c, t) =>
+            {
+                _ = BowStore.Get(c, t, bowId);
+                c.Execute(
+                    "INSERT INTO arrow (id, bow_id, name, draft, created_at, changed_at) VALUES (@id, @bowId, @Name, @draft, @now, @now) ON CONFLICT (id) DO NOTHING",
+                    new
+                    {
+                        id,
+                        bowId,
+                        draft.Name,
+                        draft = FactsJson.Write(draft),
+                        now = Stamp.Of(clock.GetUtcNow()),
+                    },
+                    t
+                );
+                return Get(c, t, id);
+            }
+        );
 
     /// <summary>Keeps the draft as typed, whether or not it can be read.</summary>
     /// <exception cref="ChangedException">The row is not at this version any more.</exception>
-    public ArrowRow ChangeDraft(string id, int version, ArrowDraft draft) => database.Write((c, t) =>
-    {
-        var changed = c.Execute(
-            "UPDATE arrow SET name = @Name, draft = @draft, changed_at = @now, version = version + 1 WHERE id = @id AND version = @version",
-            new { id, version, draft.Name, draft = FactsJson.Write(draft), now = Stamp.Of(clock.GetUtcNow()) }, t);
-        var now = Get(c, t, id);
-        return changed == 1 ? now : throw new ChangedException("arrow", now);
-    });
+    public ArrowRow ChangeDraft(string id, int version, ArrowDraft draft) =>
+        database.Write(
+            (c, t) =>
+            {
+                var changed = c.Execute(
+                    "UPDATE arrow SET name = @Name, draft = @draft, changed_at = @now, version = version + 1 WHERE id = @id AND version = @version",
+                    new
+                    {
+                        id,
+                        version,
+                        draft.Name,
+                        draft = FactsJson.Write(draft),
+                        now = Stamp.Of(clock.GetUtcNow()),
+                    },
+                    t
+                );
+                var now = Get(c, t, id);
+                return changed == 1 ? now : throw new ChangedException("arrow", now);
+            }
+        );
 
     /// <summary>Keeps the draft as the next version, unless it is what the last version already holds.</summary>
     /// <exception cref="RefusedException">The draft cannot be read, or is unsafe on its bow.</exception>
-    public ArrowRow Keep(string id, string versionId) => database.Write((c, t) =>
-    {
-        var row = Get(c, t, id);
-        var arrow = row.Draft.Entry(components.Only(row.Draft.Parts())).Read();
-        if (row.Kept is { } last && (last.Id == versionId || last.Arrow == arrow))
-        {
-            return row;
-        }
+    public ArrowRow Keep(string id, string versionId) =>
+        database.Write(
+            (c, t) =>
+            {
+                var row = Get(c, t, id);
+                var arrow = row.Draft.Entry(components.Only(row.Draft.Parts())).Read();
+                if (row.Kept is { } last && (last.Id == versionId || last.Arrow == arrow))
+                {
+                    return row;
+                }
 
-        var reading = ArrowReading.Of(BowStore.Get(c, t, row.BowId).Bow, arrow);
-        if (reading.Cautions.FirstOrDefault(r => r.Refused) is { } refused)
-        {
-            throw RefusedException.At(refused.Field, refused.Code, refused.Text);
-        }
+                var reading = ArrowReading.Of(BowStore.Get(c, t, row.BowId).Bow, arrow);
+                if (reading.Cautions.FirstOrDefault(r => r.Refused) is { } refused)
+                {
+                    throw RefusedException.At(refused.Field, refused.Code, refused.Text);
+                }
 
-        c.Execute(
-            "INSERT INTO arrow_version (id, arrow_id, number, facts, typed, kept_at) VALUES (@versionId, @id, @number, @facts, @typed, @now)",
-            new { versionId, id, number = (row.Kept?.Number ?? 0) + 1, facts = FactsJson.Write(arrow), typed = FactsJson.Write(row.Draft), now = Stamp.Of(clock.GetUtcNow()) }, t);
-        return Get(c, t, id);
-    });
+                c.Execute(
+                    "INSERT INTO arrow_version (id, arrow_id, number, facts, typed, kept_at) VALUES (@versionId, @id, @number, @facts, @typed, @now)",
+                    new
+                    {
+                        versionId,
+                        id,
+                        number = (row.Kept?.Number ?? 0) + 1,
+                        facts = FactsJson.Write(arrow),
+                        typed = FactsJson.Write(row.Draft),
+                        now = Stamp.Of(clock.GetUtcNow()),
+                    },
+                    t
+                );
+                return Get(c, t, id);
+            }
+        );
 
     /// <exception cref="MissingException">This bow has no such kept arrow.</exception>
     internal static void CheckOfBow(IDbConnection c, IDbTransaction t, string versionId, string bowId)
     {
-        var owner = c.ExecuteScalar<string?>("SELECT a.bow_id FROM arrow_version v JOIN arrow a ON a.id = v.arrow_id WHERE v.id = @versionId", new { versionId }, t);
+        var owner = c.ExecuteScalar<string?>(
+            "SELECT a.bow_id FROM arrow_version v JOIN arrow a ON a.id = v.arrow_id WHERE v.id = @versionId",
+            new { versionId },
+            t
+        );
         if (owner != bowId)
         {
             throw new MissingException("arrow of this bow");
@@ -90,20 +168,50 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
     }
 
     internal static ArrowVersion Version(IDbConnection c, IDbTransaction? t, string id) =>
-        ReadVersion(c.QueryFirstOrDefault<VersionLine>(
-            "SELECT id, arrow_id AS arrowId, number, facts, typed, kept_at AS keptAt FROM arrow_version WHERE id = @id", new { id }, t)) ?? throw new MissingException("arrow version");
+        ReadVersion(
+            c.QueryFirstOrDefault<VersionLine>(
+                "SELECT id, arrow_id AS arrowId, number, facts, typed, kept_at AS keptAt FROM arrow_version WHERE id = @id",
+                new { id },
+                t
+            )
+        ) ?? throw new MissingException("arrow version");
 
     private static ArrowRow Get(IDbConnection c, IDbTransaction? t, string id)
     {
-        var row = c.QueryFirstOrDefault<(string BowId, string Draft, string ChangedAt, int Version)?>(
-            "SELECT bow_id, draft, changed_at, version FROM arrow WHERE id = @id", new { id }, t) ?? throw new MissingException("arrow");
-        var kept = ReadVersion(c.QueryFirstOrDefault<VersionLine>(
-            "SELECT id, arrow_id AS arrowId, number, facts, typed, kept_at AS keptAt FROM arrow_version WHERE arrow_id = @id ORDER BY number DESC LIMIT 1", new { id }, t));
-        return new ArrowRow(id, row.BowId, FactsJson.Read<ArrowDraft>(row.Draft), kept, Stamp.Read(row.ChangedAt), row.Version);
+        var row =
+            c.QueryFirstOrDefault<(string BowId, string Draft, string ChangedAt, int Version)?>(
+                "SELECT bow_id, draft, changed_at, version FROM arrow WHERE id = @id",
+                new { id },
+                t
+            ) ?? throw new MissingException("arrow");
+        var kept = ReadVersion(
+            c.QueryFirstOrDefault<VersionLine>(
+                "SELECT id, arrow_id AS arrowId, number, facts, typed, kept_at AS keptAt FROM arrow_version WHERE arrow_id = @id ORDER BY number DESC LIMIT 1",
+                new { id },
+                t
+            )
+        );
+        return new ArrowRow(
+            id,
+            row.BowId,
+            FactsJson.Read<ArrowDraft>(row.Draft),
+            kept,
+            Stamp.Read(row.ChangedAt),
+            row.Version
+        );
     }
 
-    private static ArrowVersion? ReadVersion(VersionLine? line) => line is null ? null : new ArrowVersion(
-        line.Id, line.ArrowId, (int)line.Number, FactsJson.Read<Arrow>(line.Facts), FactsJson.Read<ArrowDraft>(line.Typed), Stamp.Read(line.KeptAt));
+    private static ArrowVersion? ReadVersion(VersionLine? line) =>
+        line is null
+            ? null
+            : new ArrowVersion(
+                line.Id,
+                line.ArrowId,
+                (int)line.Number,
+                FactsJson.Read<Arrow>(line.Facts),
+                FactsJson.Read<ArrowDraft>(line.Typed),
+                Stamp.Read(line.KeptAt)
+            );
 
     private sealed class VersionLine
     {

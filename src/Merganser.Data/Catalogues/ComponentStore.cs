@@ -5,39 +5,76 @@ using Merganser.Core.Figures;
 namespace Merganser.Data;
 
 /// <summary>A catalogue entry: its id and the part.</summary>
-public sealed record Stocked<T>(string Id, T Part) where T : class;
+public sealed record Stocked<T>(string Id, T Part)
+    where T : class;
 
 /// <summary>The catalogue by class, as the bench picks from it.</summary>
 public sealed record Catalogue(
-    IReadOnlyList<Stocked<Shaft>> Shafts, IReadOnlyList<Stocked<Insert>> Inserts, IReadOnlyList<Stocked<Point>> Points,
-    IReadOnlyList<Stocked<Nock>> Nocks, IReadOnlyList<Stocked<Vane>> Vanes, IReadOnlyList<Stocked<Wrap>> Wraps)
+    IReadOnlyList<Stocked<Shaft>> Shafts,
+    IReadOnlyList<Stocked<Insert>> Inserts,
+    IReadOnlyList<Stocked<Point>> Points,
+    IReadOnlyList<Stocked<Nock>> Nocks,
+    IReadOnlyList<Stocked<Vane>> Vanes,
+    IReadOnlyList<Stocked<Wrap>> Wraps
+)
 {
     public int Count => Shafts.Count + Inserts.Count + Points.Count + Nocks.Count + Vanes.Count + Wraps.Count;
 }
 
 /// <summary>An arrow as it is being built: components by id, measures as typed.</summary>
 public sealed record ArrowDraft(
-    string Name, string ShaftId, string CutLength, string? InsertId, string PointId, string NockId, string? VaneId, int VaneCount,
-    string VaneFront, string? WrapId, string Glue, int InsertBroken = 0, int PointBroken = 0)
+    string Name,
+    string ShaftId,
+    string CutLength,
+    string? InsertId,
+    string PointId,
+    string NockId,
+    string? VaneId,
+    int VaneCount,
+    string VaneFront,
+    string? WrapId,
+    string Glue,
+    int InsertBroken = 0,
+    int PointBroken = 0
+)
 {
     /// <summary>The build with its components looked up.</summary>
-    public ArrowEntry Entry(Catalogue catalogue) => new(
-        Find(catalogue.Shafts, ShaftId), CutLength, Find(catalogue.Inserts, InsertId), Find(catalogue.Points, PointId), Find(catalogue.Nocks, NockId),
-        Find(catalogue.Vanes, VaneId), VaneCount, VaneFront, Find(catalogue.Wraps, WrapId), Glue, InsertBroken, PointBroken);
+    public ArrowEntry Entry(Catalogue catalogue) =>
+        new(
+            Find(catalogue.Shafts, ShaftId),
+            CutLength,
+            Find(catalogue.Inserts, InsertId),
+            Find(catalogue.Points, PointId),
+            Find(catalogue.Nocks, NockId),
+            Find(catalogue.Vanes, VaneId),
+            VaneCount,
+            VaneFront,
+            Find(catalogue.Wraps, WrapId),
+            Glue,
+            InsertBroken,
+            PointBroken
+        );
 
     /// <summary>The components it is built from.</summary>
-    public IReadOnlyList<string> Parts() => [.. new[] { ShaftId, InsertId, PointId, NockId, VaneId, WrapId }.OfType<string>()];
+    public IReadOnlyList<string> Parts() =>
+        [.. new[] { ShaftId, InsertId, PointId, NockId, VaneId, WrapId }.OfType<string>()];
 
-    private static T? Find<T>(IReadOnlyList<Stocked<T>> stock, string? id) where T : class => stock.FirstOrDefault(s => s.Id == id)?.Part;
+    private static T? Find<T>(IReadOnlyList<Stocked<T>> stock, string? id)
+        where T : class => stock.FirstOrDefault(s => s.Id == id)?.Part;
 }
 
 /// <summary>A row of the catalogue.</summary>
 public sealed record ComponentRow(string Id, ComponentClass Class, IComponent Part, bool Retired, int Version)
 {
-    private readonly string words = $"{Part.Maker} {Part.Name} {(Part is Shaft s ? $"{s.Material} {Core.Units.Show.Spine(s.SpineInUse)}" : "")}".ToUpperInvariant();
+    private readonly string words = string.Join(' ', WordsOf(Part)).ToUpperInvariant();
 
     /// <summary>True when maker, name, material or spine hold the word, given in upper case.</summary>
     public bool Holds(string upper) => words.Contains(upper, StringComparison.Ordinal);
+
+    private static string[] WordsOf(IComponent part) =>
+        part is Shaft shaft
+            ? [part.Maker, part.Name, $"{shaft.Material}", Core.Units.Show.Spine(shaft.SpineInUse)]
+            : [part.Maker, part.Name];
 }
 
 /// <summary>The catalogue. It is read once and kept, since every figure asks for it.</summary>
@@ -52,16 +89,33 @@ public sealed class ComponentStore(Database database)
     /// <summary>Every row in the order in which it was entered.</summary>
     public IReadOnlyList<ComponentRow> Rows() => Known().Rows;
 
-    /// <summary>The catalogue of the bench: rows in use by nobody else than retired ones are left out, and each class is cut at <see cref="MostListed"/>.</summary>
+    /// <summary>
+    /// The catalogue of the bench: rows in use by nobody else than retired ones are left out, and each class is cut at
+    /// <see cref="MostListed"/>.
+    /// </summary>
     /// <param name="also">Parts to hold in any case: those of the arrow in work.</param>
     public Catalogue All(IReadOnlyList<string>? also = null)
     {
         var (byId, rows) = Known();
         var wanted = (also ?? []).Where(byId.ContainsKey).Select(id => byId[id]).ToArray();
-        return new Catalogue(Of<Shaft>(ComponentClass.Shaft), Of<Insert>(ComponentClass.Insert), Of<Point>(ComponentClass.Point), Of<Nock>(ComponentClass.Nock), Of<Vane>(ComponentClass.Vane), Of<Wrap>(ComponentClass.Wrap));
+        return new Catalogue(
+            Of<Shaft>(ComponentClass.Shaft),
+            Of<Insert>(ComponentClass.Insert),
+            Of<Point>(ComponentClass.Point),
+            Of<Nock>(ComponentClass.Nock),
+            Of<Vane>(ComponentClass.Vane),
+            Of<Wrap>(ComponentClass.Wrap)
+        );
 
-        Stocked<T>[] Of<T>(ComponentClass kind) where T : class, IComponent =>
-            [.. rows.Where(r => r.Class == kind && !r.Retired).Take(MostListed).Concat(wanted.Where(r => r.Class == kind)).DistinctBy(r => r.Id).Select(r => new Stocked<T>(r.Id, (T)r.Part))];
+        Stocked<T>[] Of<T>(ComponentClass kind)
+            where T : class, IComponent =>
+            [
+                .. rows.Where(r => r.Class == kind && !r.Retired)
+                    .Take(MostListed)
+                    .Concat(wanted.Where(r => r.Class == kind))
+                    .DistinctBy(r => r.Id)
+                    .Select(r => new Stocked<T>(r.Id, (T)r.Part)),
+            ];
     }
 
     /// <summary>Only the named parts: what one arrow needs.</summary>
@@ -71,10 +125,13 @@ public sealed class ComponentStore(Database database)
         var rows = ids.Where(byId.ContainsKey).Select(id => byId[id]).ToArray();
         return new Catalogue(Of<Shaft>(), Of<Insert>(), Of<Point>(), Of<Nock>(), Of<Vane>(), Of<Wrap>());
 
-        Stocked<T>[] Of<T>() where T : class, IComponent => [.. rows.Where(r => r.Part is T).Select(r => new Stocked<T>(r.Id, (T)r.Part))];
+        Stocked<T>[] Of<T>()
+            where T : class, IComponent =>
+            [.. rows.Where(r => r.Part is T).Select(r => new Stocked<T>(r.Id, (T)r.Part))];
     }
 
-    public ComponentRow Get(string id) => Known().ById.TryGetValue(id, out var row) ? row : throw new MissingException("component");
+    public ComponentRow Get(string id) =>
+        Known().ById.TryGetValue(id, out var row) ? row : throw new MissingException("component");
 
     /// <summary>Adds a part; the same part under the same id again changes nothing.</summary>
     /// <exception cref="IdTakenException">The id is already that of another part: adding never overwrites.</exception>
@@ -82,7 +139,9 @@ public sealed class ComponentStore(Database database)
     {
         if (Known().ById.TryGetValue(id, out var before))
         {
-            return Facts(before.Part) == Facts(part) && before.Class == ComponentTable.ClassOf(part) ? before : throw new IdTakenException("component");
+            return Facts(before.Part) == Facts(part) && before.Class == ComponentTable.ClassOf(part)
+                ? before
+                : throw new IdTakenException("component");
         }
 
         Put([(id, part)], default, null);
@@ -98,80 +157,121 @@ public sealed class ComponentStore(Database database)
             throw new RefusedException("class", ArrowSays.StaysWhatItIs);
         }
 
-        return Edit(id, version, "UPDATE component SET maker = @Maker, name = @Name, facts = @facts, version = version + 1 WHERE id = @id AND version = @version",
-            new { id, version, part.Maker, part.Name, facts = Facts(part) });
+        return Edit(
+            id,
+            version,
+            "UPDATE component SET maker = @Maker, name = @Name, facts = @facts, version = version + 1 WHERE id = @id AND version = @version",
+            new
+            {
+                id,
+                version,
+                part.Maker,
+                part.Name,
+                facts = Facts(part),
+            }
+        );
     }
 
     /// <summary>Takes a part out of the lists, or puts it back; arrows that have it keep it.</summary>
     public ComponentRow Retire(string id, int version, bool retired) =>
-        Edit(id, version, "UPDATE component SET retired = @retired, version = version + 1 WHERE id = @id AND version = @version", new { id, version, retired });
+        Edit(
+            id,
+            version,
+            "UPDATE component SET retired = @retired, version = version + 1 WHERE id = @id AND version = @version",
+            new
+            {
+                id,
+                version,
+                retired,
+            }
+        );
 
     /// <exception cref="RefusedException">Some arrow is built with it.</exception>
     public void Delete(string id)
     {
         var row = Get(id);
-        database.Write((c, t) =>
-        {
-            var users = c.Query<string>("SELECT DISTINCT name FROM arrow WHERE @id IN (SELECT value FROM json_each(arrow.draft)) LIMIT 4", new { id }, t).ToArray();
-            if (users.Length > 0)
+        database.Write(
+            (c, t) =>
             {
-                throw new RefusedException("in-use", new PartInUse(row.Part.Name, users));
-            }
+                var users = c.Query<string>(
+                        "SELECT DISTINCT name FROM arrow WHERE @id IN (SELECT value FROM json_each(arrow.draft)) LIMIT 4",
+                        new { id },
+                        t
+                    )
+                    .ToArray();
+                if (users.Length > 0)
+                {
+                    throw new RefusedException("in-use", new PartInUse(row.Part.Name, users));
+                }
 
-            return c.Execute("DELETE FROM component WHERE id = @id", new { id }, t);
-        });
+                return c.Execute("DELETE FROM component WHERE id = @id", new { id }, t);
+            }
+        );
         Forget();
     }
 
-    /// <summary>Adds and changes parts in one transaction; known ids are rewritten, others added. An id belongs to one class for good.</summary>
-    /// <exception cref="RefusedException">An id is already that of a part of another class; nothing was written.</exception>
+    /// <summary>
+    /// Adds and changes parts in one transaction; known ids are rewritten, others added. An id belongs to one class for
+    /// good.
+    /// </summary>
+    /// <exception cref="RefusedException">An id is already that of a part of another class; nothing was
+    /// written.</exception>
     /// <param name="parts">Id and part.</param>
     /// <param name="cancel">Ends it with nothing written.</param>
     /// <param name="progress">Told how many are in.</param>
     public int Put(IReadOnlyList<(string Id, IComponent Part)> parts, CancellationToken cancel, Action<int>? progress)
     {
         var (known, _) = Known();
-        if (parts.FirstOrDefault(p => known.TryGetValue(p.Id, out var row) && row.Class != ComponentTable.ClassOf(p.Part)) is { Id: { } taken })
+        if (
+            parts.FirstOrDefault(p =>
+                known.TryGetValue(p.Id, out var row) && row.Class != ComponentTable.ClassOf(p.Part)
+            ) is
+            { Id: { } taken }
+        )
         {
             throw RefusedException.At("id", "class", new IdOfAnother(taken, known[taken].Class));
         }
 
-        var count = database.Write((c, t) =>
-        {
-            using var command = c.CreateCommand();
-            command.Transaction = t;
-            command.CommandText =
-                """
-                INSERT INTO component (id, class, maker, name, facts) VALUES ($id, $class, $maker, $name, $facts)
-                ON CONFLICT (id) DO UPDATE SET maker = $maker, name = $name, facts = $facts, version = version + 1 WHERE facts <> $facts AND class = $class
-                """;
-            var values = new[] { "$id", "$class", "$maker", "$name", "$facts" }.Select(name =>
+        var count = database.Write(
+            (c, t) =>
             {
-                var parameter = command.CreateParameter();
-                parameter.ParameterName = name;
-                command.Parameters.Add(parameter);
-                return parameter;
-            }).ToArray();
-            for (var i = 0; i < parts.Count; i++)
-            {
-                if (i % 500 == 0)
+                using var command = c.CreateCommand();
+                command.Transaction = t;
+                command.CommandText = """
+                    INSERT INTO component (id, class, maker, name, facts) VALUES ($id, $class, $maker, $name, $facts)
+                    ON CONFLICT (id) DO UPDATE SET maker = $maker, name = $name, facts = $facts, version = version + 1
+                    WHERE facts <> $facts AND class = $class
+                    """;
+                var values = new[] { "$id", "$class", "$maker", "$name", "$facts" }
+                    .Select(name =>
+                    {
+                        var parameter = command.CreateParameter();
+                        parameter.ParameterName = name;
+                        command.Parameters.Add(parameter);
+                        return parameter;
+                    })
+                    .ToArray();
+                for (var i = 0; i < parts.Count; i++)
                 {
-                    cancel.ThrowIfCancellationRequested();
-                    progress?.Invoke(i);
+                    if (i % 500 == 0)
+                    {
+                        cancel.ThrowIfCancellationRequested();
+                        progress?.Invoke(i);
+                    }
+
+                    var (id, part) = parts[i];
+                    values[0].Value = id;
+                    values[1].Value = FactsJson.Word(ComponentTable.ClassOf(part));
+                    values[2].Value = part.Maker;
+                    values[3].Value = part.Name;
+                    values[4].Value = Facts(part);
+                    command.ExecuteNonQuery();
                 }
 
-                var (id, part) = parts[i];
-                values[0].Value = id;
-                values[1].Value = FactsJson.Word(ComponentTable.ClassOf(part));
-                values[2].Value = part.Maker;
-                values[3].Value = part.Name;
-                values[4].Value = Facts(part);
-                command.ExecuteNonQuery();
+                cancel.ThrowIfCancellationRequested();
+                return parts.Count;
             }
-
-            cancel.ThrowIfCancellationRequested();
-            return parts.Count;
-        });
+        );
         Forget();
         return count;
     }
@@ -184,9 +284,21 @@ public sealed class ComponentStore(Database database)
             return;
         }
 
-        Put([.. Parts(starter.Shafts), .. Parts(starter.Inserts), .. Parts(starter.Points), .. Parts(starter.Nocks), .. Parts(starter.Vanes), .. Parts(starter.Wraps)], default, null);
+        Put(
+            [
+                .. Parts(starter.Shafts),
+                .. Parts(starter.Inserts),
+                .. Parts(starter.Points),
+                .. Parts(starter.Nocks),
+                .. Parts(starter.Vanes),
+                .. Parts(starter.Wraps),
+            ],
+            default,
+            null
+        );
 
-        static IEnumerable<(string, IComponent)> Parts<T>(IReadOnlyList<Stocked<T>> stock) where T : class, IComponent => stock.Select(s => (s.Id, (IComponent)s.Part));
+        static IEnumerable<(string, IComponent)> Parts<T>(IReadOnlyList<Stocked<T>> stock)
+            where T : class, IComponent => stock.Select(s => (s.Id, (IComponent)s.Part));
     }
 
     private ComponentRow Edit(string id, int version, string sql, object values)
@@ -215,29 +327,44 @@ public sealed class ComponentStore(Database database)
 
     private (IReadOnlyDictionary<string, ComponentRow>, IReadOnlyList<ComponentRow>) Read()
     {
-        var rows = database.Read(c => database.Unreadable.Each(
-            "component", c.Query<(string Id, string Class, string Facts, bool Retired, int Version)>("SELECT id, class, facts, retired, version FROM component ORDER BY rowid"), r => r.Id,
-            r => new ComponentRow(r.Id, FactsJson.Enum<ComponentClass>(r.Class), Part(r.Class, r.Facts), r.Retired, r.Version)));
+        var rows = database.Read(c =>
+            database.Unreadable.Each(
+                "component",
+                c.Query<(string Id, string Class, string Facts, bool Retired, int Version)>(
+                    "SELECT id, class, facts, retired, version FROM component ORDER BY rowid"
+                ),
+                r => r.Id,
+                r => new ComponentRow(
+                    r.Id,
+                    FactsJson.Enum<ComponentClass>(r.Class),
+                    Part(r.Class, r.Facts),
+                    r.Retired,
+                    r.Version
+                )
+            )
+        );
         return (rows.ToDictionary(r => r.Id), rows);
     }
 
-    private static IComponent Part(string kind, string facts) => FactsJson.Enum<ComponentClass>(kind) switch
-    {
-        ComponentClass.Shaft => FactsJson.Read<Shaft>(facts),
-        ComponentClass.Insert => FactsJson.Read<Insert>(facts),
-        ComponentClass.Point => FactsJson.Read<Point>(facts),
-        ComponentClass.Nock => FactsJson.Read<Nock>(facts),
-        ComponentClass.Vane => FactsJson.Read<Vane>(facts),
-        _ => FactsJson.Read<Wrap>(facts),
-    };
+    private static IComponent Part(string kind, string facts) =>
+        FactsJson.Enum<ComponentClass>(kind) switch
+        {
+            ComponentClass.Shaft => FactsJson.Read<Shaft>(facts),
+            ComponentClass.Insert => FactsJson.Read<Insert>(facts),
+            ComponentClass.Point => FactsJson.Read<Point>(facts),
+            ComponentClass.Nock => FactsJson.Read<Nock>(facts),
+            ComponentClass.Vane => FactsJson.Read<Vane>(facts),
+            _ => FactsJson.Read<Wrap>(facts),
+        };
 
-    private static string Facts(IComponent part) => part switch
-    {
-        Shaft s => FactsJson.Write(s),
-        Insert i => FactsJson.Write(i),
-        Point p => FactsJson.Write(p),
-        Nock n => FactsJson.Write(n),
-        Vane v => FactsJson.Write(v),
-        _ => FactsJson.Write((Wrap)part),
-    };
+    private static string Facts(IComponent part) =>
+        part switch
+        {
+            Shaft s => FactsJson.Write(s),
+            Insert i => FactsJson.Write(i),
+            Point p => FactsJson.Write(p),
+            Nock n => FactsJson.Write(n),
+            Vane v => FactsJson.Write(v),
+            _ => FactsJson.Write((Wrap)part),
+        };
 }

@@ -8,7 +8,15 @@ namespace Merganser.Data;
 /// <param name="AfterChange">How many changes of the bow had been entered.</param>
 /// <param name="AfterPaper">How many papers of the bow had been begun.</param>
 /// <param name="AfterShot">How many shots the newest of them had.</param>
-public sealed record ResetRow(string Id, IReadOnlyList<AdjusterKind> Kinds, string Reason, int AfterChange, int AfterPaper, int AfterShot, DateTimeOffset ResetAt);
+public sealed record ResetRow(
+    string Id,
+    IReadOnlyList<AdjusterKind> Kinds,
+    string Reason,
+    int AfterChange,
+    int AfterPaper,
+    int AfterShot,
+    DateTimeOffset ResetAt
+);
 
 /// <summary>Resets of the learned response. The shots stay; a reset only says from which paper on they count.</summary>
 public sealed class ResponseStore(Database database, TimeProvider clock)
@@ -16,37 +24,84 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
     public IReadOnlyList<ResetRow> Of(string bowId) => database.Read(c => Of(c, null, bowId));
 
     /// <summary>Forgets; the same id again changes nothing.</summary>
-    public IReadOnlyList<ResetRow> Reset(string bowId, string id, IReadOnlyList<AdjusterKind> kinds, string reason) => database.Write((c, t) =>
-    {
-        _ = BowStore.Get(c, t, bowId);
-        c.Execute(
-            """
-            INSERT INTO response_reset (id, bow_id, kinds, reason, after_change, after_paper, after_shot, reset_at)
-            VALUES (@id, @bowId, @kinds, @reason, (SELECT count(*) FROM bow_change WHERE bow_id = @bowId), (SELECT count(*) FROM paper WHERE bow_id = @bowId),
-              (SELECT count(*) FROM shot h JOIN shot_set s ON s.id = h.set_id
-                WHERE s.paper_id = (SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT 1)), @now)
-            ON CONFLICT (id) DO NOTHING
-            """,
-            new { id, bowId, kinds = FactsJson.Write(kinds), reason, now = Stamp.Of(clock.GetUtcNow()) }, t);
-        return Of(c, t, bowId);
-    });
+    public IReadOnlyList<ResetRow> Reset(string bowId, string id, IReadOnlyList<AdjusterKind> kinds, string reason) =>
+        database.Write(
+            (c, t) =>
+            {
+                _ = BowStore.Get(c, t, bowId);
+                c.Execute(
+                    """
+                    INSERT INTO response_reset (id, bow_id, kinds, reason, after_change, after_paper, after_shot,
+                    reset_at)
+                    VALUES (@id, @bowId, @kinds, @reason, (SELECT count(*) FROM bow_change WHERE bow_id = @bowId),
+                    (SELECT count(*) FROM paper WHERE bow_id = @bowId),
+                      (SELECT count(*) FROM shot h JOIN shot_set s ON s.id = h.set_id
+                        WHERE s.paper_id = (SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid
+                        DESC LIMIT 1)), @now)
+                    ON CONFLICT (id) DO NOTHING
+                    """,
+                    new
+                    {
+                        id,
+                        bowId,
+                        kinds = FactsJson.Write(kinds),
+                        reason,
+                        now = Stamp.Of(clock.GetUtcNow()),
+                    },
+                    t
+                );
+                return Of(c, t, bowId);
+            }
+        );
 
     /// <summary>Takes a reset back: what was learned counts again.</summary>
-    public IReadOnlyList<ResetRow> Withdraw(string bowId, string id) => database.Write((c, t) =>
-    {
-        if (c.ExecuteScalar<long>("SELECT count(*) FROM response_reset WHERE id = @id AND bow_id = @bowId", new { id, bowId }, t) == 0)
-        {
-            throw new MissingException("reset");
-        }
+    public IReadOnlyList<ResetRow> Withdraw(string bowId, string id) =>
+        database.Write(
+            (c, t) =>
+            {
+                if (
+                    c.ExecuteScalar<long>(
+                        "SELECT count(*) FROM response_reset WHERE id = @id AND bow_id = @bowId",
+                        new { id, bowId },
+                        t
+                    ) == 0
+                )
+                {
+                    throw new MissingException("reset");
+                }
 
-        c.Execute("INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@id, @now) ON CONFLICT DO NOTHING", new { id, now = Stamp.Of(clock.GetUtcNow()) }, t);
-        return Of(c, t, bowId);
-    });
+                c.Execute(
+                    "INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@id, @now) ON CONFLICT DO NOTHING",
+                    new { id, now = Stamp.Of(clock.GetUtcNow()) },
+                    t
+                );
+                return Of(c, t, bowId);
+            }
+        );
 
     internal static ResetRow[] Of(IDbConnection c, IDbTransaction? t, string bowId) =>
-    [
-        .. c.Query<(string Id, string Kinds, string Reason, int AfterChange, int AfterPaper, int AfterShot, string At)>(
-            "SELECT id, kinds, reason, after_change, after_paper, after_shot, reset_at FROM response_reset WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid", new { bowId }, t)
-            .Select(r => new ResetRow(r.Id, FactsJson.Read<AdjusterKind[]>(r.Kinds), r.Reason, r.AfterChange, r.AfterPaper, r.AfterShot, Stamp.Read(r.At))),
-    ];
+        [
+            .. c.Query<(
+                string Id,
+                string Kinds,
+                string Reason,
+                int AfterChange,
+                int AfterPaper,
+                int AfterShot,
+                string At
+            )>(
+                    "SELECT id, kinds, reason, after_change, after_paper, after_shot, reset_at FROM response_reset WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid",
+                    new { bowId },
+                    t
+                )
+                .Select(r => new ResetRow(
+                    r.Id,
+                    FactsJson.Read<AdjusterKind[]>(r.Kinds),
+                    r.Reason,
+                    r.AfterChange,
+                    r.AfterPaper,
+                    r.AfterShot,
+                    Stamp.Read(r.At)
+                )),
+        ];
 }

@@ -7,18 +7,32 @@ using Merganser.Core.Tuning;
 namespace Merganser.Data;
 
 /// <summary>
-/// A session's events as they stand in the tables, put in one order: set by set its shots, what was said of them, its notes, then the moves
-/// after it.
+/// A session's events as they stand in the tables, put in one order: set by set its shots, what was said of them, its
+/// notes, then the moves after it.
 /// </summary>
 internal sealed class SessionRecord
 {
     private readonly List<((int Set, Kind Kind, double Place) At, SessionEvent Event)> found = [];
     private readonly Dictionary<string, int> numbers = [];
 
-    private enum Kind { Set, Shot, Mark, Note, Act, Move }
+    private enum Kind
+    {
+        Set,
+        Shot,
+        Mark,
+        Note,
+        Act,
+        Move,
+    }
 
     /// <summary>The events of a paper.</summary>
-    public static IReadOnlyList<SessionEvent> Of(IDbConnection c, IDbTransaction? t, string paperId, string bowId, IReadOnlyList<MoveRow> moves)
+    public static IReadOnlyList<SessionEvent> Of(
+        IDbConnection c,
+        IDbTransaction? t,
+        string paperId,
+        string bowId,
+        IReadOnlyList<MoveRow> moves
+    )
     {
         var record = new SessionRecord();
         var begun = record.Sets(c, t, paperId);
@@ -31,8 +45,15 @@ internal sealed class SessionRecord
         return [.. record.found.OrderBy(f => f.At).Select((f, i) => f.Event with { Order = i + 1 })];
     }
 
-    private void Add(int set, Kind kind, double place, string id, DateTimeOffset happened, DateTimeOffset recorded, SessionAct act) =>
-        found.Add(((set, kind, place), new SessionEvent(id, 0, happened, recorded, act)));
+    private void Add(
+        int set,
+        Kind kind,
+        double place,
+        string id,
+        DateTimeOffset happened,
+        DateTimeOffset recorded,
+        SessionAct act
+    ) => found.Add(((set, kind, place), new SessionEvent(id, 0, happened, recorded, act)));
 
     private int NumberOf(string? setId) => setId is not null && numbers.TryGetValue(setId, out var number) ? number : 0;
 
@@ -40,11 +61,24 @@ internal sealed class SessionRecord
     private SortedDictionary<int, int> Sets(IDbConnection c, IDbTransaction? t, string paperId)
     {
         SortedDictionary<int, int> begun = [];
-        var rows = c.Query<(string Id, int Number, string Arrow, double Distance, string Typed, bool Fletched, string Purpose, int AfterMove, string At)>(
+        var rows = c.Query<(
+            string Id,
+            int Number,
+            string Arrow,
+            double Distance,
+            string Typed,
+            bool Fletched,
+            string Purpose,
+            int AfterMove,
+            string At
+        )>(
             """
             SELECT id, number, arrow_version_id, distance, distance_typed, fletched, purpose, after_move, started_at
             FROM shot_set WHERE paper_id = @paperId ORDER BY number
-            """, new { paperId }, t);
+            """,
+            new { paperId },
+            t
+        );
         foreach (var row in rows)
         {
             var stage = new PlannedStage(row.Distance, row.Fletched);
@@ -62,10 +96,14 @@ internal sealed class SessionRecord
         List<(int, int)> places = [];
         var rows = c.Query<ShotLine>(
             """
-            SELECT h.id, h.set_id AS setId, h.number, h.point_x AS px, h.point_y AS py, h.tail_x AS tx, h.tail_y AS ty, h.side,
+            SELECT h.id, h.set_id AS setId, h.number, h.point_x AS px, h.point_y AS py, h.tail_x AS tx, h.tail_y AS ty,
+            h.side,
               h.shot_at AS shotAt, h.arrow_number AS arrowNumber, h.words
             FROM shot h JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id = @paperId ORDER BY s.number, h.number
-            """, new { paperId }, t);
+            """,
+            new { paperId },
+            t
+        );
         foreach (var row in rows)
         {
             var set = numbers[row.SetId];
@@ -78,34 +116,72 @@ internal sealed class SessionRecord
 
     private void Marks(IDbConnection c, IDbTransaction? t, string paperId)
     {
-        var rows = c.Query<(string Id, long Row, string Shot, string Set, bool Void, string Reason, bool Doubt, string At)>(
+        var rows = c.Query<(
+            string Id,
+            long Row,
+            string Shot,
+            string Set,
+            bool Void,
+            string Reason,
+            bool Doubt,
+            string At
+        )>(
             """
             SELECT m.id, m.rowid, m.shot_id, h.set_id, m.void, m.reason, m.doubt, m.marked_at
-            FROM shot_mark m JOIN shot h ON h.id = m.shot_id JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id = @paperId
-            """, new { paperId }, t);
+            FROM shot_mark m JOIN shot h ON h.id = m.shot_id JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id =
+            @paperId
+            """,
+            new { paperId },
+            t
+        );
         foreach (var row in rows)
         {
-            SessionAct act = row.Void ? new ShotVoided(row.Shot, row.Reason) : row.Doubt ? new ShotDoubted(row.Shot) : new ShotCounted(row.Shot);
+            SessionAct act =
+                row.Void ? new ShotVoided(row.Shot, row.Reason)
+                : row.Doubt ? new ShotDoubted(row.Shot)
+                : new ShotCounted(row.Shot);
             Add(numbers[row.Set], Kind.Mark, row.Row, row.Id, Stamp.Read(row.At), Stamp.Read(row.At), act);
         }
     }
 
     private void Notes(IDbConnection c, IDbTransaction? t, string paperId)
     {
-        var rows = c.Query<(string Id, long Row, string? Set, string? Rung, string? Outcome, string Note, string At, string? Withdrawn)>(
+        var rows = c.Query<(
+            string Id,
+            long Row,
+            string? Set,
+            string? Rung,
+            string? Outcome,
+            string Note,
+            string At,
+            string? Withdrawn
+        )>(
             """
             SELECT n.id, n.rowid, n.after_set_id, n.rung, n.outcome, n.note, n.noted_at, w.withdrawn_at
             FROM paper_note n LEFT JOIN withdrawn w ON w.entry_id = n.id WHERE n.paper_id = @paperId
-            """, new { paperId }, t);
+            """,
+            new { paperId },
+            t
+        );
         foreach (var row in rows)
         {
             var set = NumberOf(row.Set);
             var rung = row.Rung is null ? null : FactsJson.TryEnum<RungKind>(row.Rung);
-            SessionAct act = rung is { } kind ? new RungAnswered(kind, row.Outcome ?? "", row.Note) : new NoteMade(row.Note);
+            SessionAct act = rung is { } kind
+                ? new RungAnswered(kind, row.Outcome ?? "", row.Note)
+                : new NoteMade(row.Note);
             Add(set, Kind.Note, row.Row, row.Id, Stamp.Read(row.At), Stamp.Read(row.At), act);
             if (row.Withdrawn is { } at)
             {
-                Add(set, Kind.Note, row.Row + 0.5, $"{row.Id}-withdrawn", Stamp.Read(at), Stamp.Read(at), new EntryWithdrawn(row.Id));
+                Add(
+                    set,
+                    Kind.Note,
+                    row.Row + 0.5,
+                    $"{row.Id}-withdrawn",
+                    Stamp.Read(at),
+                    Stamp.Read(at),
+                    new EntryWithdrawn(row.Id)
+                );
             }
         }
     }
@@ -113,7 +189,10 @@ internal sealed class SessionRecord
     private void Acts(IDbConnection c, IDbTransaction? t, string paperId)
     {
         var rows = c.Query<(string Id, long Row, string? Set, string Kind, string? Facts, string At)>(
-            "SELECT id, rowid, after_set_id, kind, facts, recorded_at FROM session_act WHERE paper_id = @paperId", new { paperId }, t);
+            "SELECT id, rowid, after_set_id, kind, facts, recorded_at FROM session_act WHERE paper_id = @paperId",
+            new { paperId },
+            t
+        );
         foreach (var row in rows)
         {
             SessionAct act = row.Kind switch
@@ -127,23 +206,42 @@ internal sealed class SessionRecord
     }
 
     /// <summary>What was forgotten since: in the middle of this paper, or after it.</summary>
-    private void Forgets(IDbConnection c, IDbTransaction? t, string paperId, string bowId, List<(int Set, int Number)> shots)
+    private void Forgets(
+        IDbConnection c,
+        IDbTransaction? t,
+        string paperId,
+        string bowId,
+        List<(int Set, int Number)> shots
+    )
     {
         var rank = c.ExecuteScalar<int>(
             """
             SELECT count(*) FROM paper p, paper me WHERE me.id = @paperId AND p.bow_id = me.bow_id
               AND (p.started_at < me.started_at OR (p.started_at = me.started_at AND p.rowid <= me.rowid))
-            """, new { paperId }, t);
+            """,
+            new { paperId },
+            t
+        );
         foreach (var reset in ResponseStore.Of(c, t, bowId).Where(r => r.AfterPaper >= rank))
         {
             var here = reset.AfterPaper == rank;
             var last = here ? Math.Min(reset.AfterShot, shots.Count) : shots.Count;
             var (set, number) = last == 0 ? (0, 0) : shots[last - 1];
-            Add(set, Kind.Shot, number + 0.5, reset.Id, reset.ResetAt, reset.ResetAt, new LearningForgotten(reset.Kinds, here));
+            Add(
+                set,
+                Kind.Shot,
+                number + 0.5,
+                reset.Id,
+                reset.ResetAt,
+                reset.ResetAt,
+                new LearningForgotten(reset.Kinds, here)
+            );
         }
     }
 
-    /// <summary>The bow's moves: a paper's own by the set they came after, others by when the sets were begun.</summary>
+    /// <summary>
+    /// The bow's moves: a paper's own by the set they came after, others by when the sets were begun.
+    /// </summary>
     private void Moves(IReadOnlyList<MoveRow> moves, SortedDictionary<int, int> begun)
     {
         foreach (var move in moves)
@@ -152,9 +250,30 @@ internal sealed class SessionRecord
             var set = named > 0 ? named : begun.LastOrDefault(b => b.Value < move.Ordinal).Key;
             SessionAct act = move switch
             {
-                { Corrects: { } wrong } => new MoveCorrected(wrong, move.Adjuster, move.From, move.To, move.Note, move.Seats),
-                { TurnsBack: { } made } => new MoveTurnedBack(made, move.Adjuster, move.From, move.To, move.Note, move.Seats),
-                _ => new MoveMade(move.Adjuster, move.From, move.To, move.Note, move.Seats, named > 0 ? move.AfterSetId : null),
+                { Corrects: { } wrong } => new MoveCorrected(
+                    wrong,
+                    move.Adjuster,
+                    move.From,
+                    move.To,
+                    move.Note,
+                    move.Seats
+                ),
+                { TurnsBack: { } made } => new MoveTurnedBack(
+                    made,
+                    move.Adjuster,
+                    move.From,
+                    move.To,
+                    move.Note,
+                    move.Seats
+                ),
+                _ => new MoveMade(
+                    move.Adjuster,
+                    move.From,
+                    move.To,
+                    move.Note,
+                    move.Seats,
+                    named > 0 ? move.AfterSetId : null
+                ),
             };
             Add(set, Kind.Move, move.Ordinal, move.Id, move.HappenedAt, move.RecordedAt, act);
         }
@@ -174,6 +293,14 @@ internal sealed class SessionRecord
         public string? ArrowNumber { get; init; }
         public string? Words { get; init; }
 
-        public ShotMarked Act() => new(SetId, new Hole(Px, Py), new Hole(Tx, Ty), FactsJson.Enum<SheetSide>(Side), ArrowNumber, Words is not null);
+        public ShotMarked Act() =>
+            new(
+                SetId,
+                new Hole(Px, Py),
+                new Hole(Tx, Ty),
+                FactsJson.Enum<SheetSide>(Side),
+                ArrowNumber,
+                Words is not null
+            );
     }
 }

@@ -8,15 +8,36 @@ namespace Merganser.Web.Archers;
 
 /// <summary>An archer as sent: a client-made id on a new one.</summary>
 public sealed record ArcherInput(
-    string? Id, string? Name, Hand Hand, bool HasPress, School School, DisplayUnits? Units = null, Practice Practice = Practice.Weekly,
-    Experience Experience = Experience.Keen, bool HasDrawBoard = false, bool HasScale = false, bool HasChronograph = false)
+    string? Id,
+    string? Name,
+    Hand Hand,
+    bool HasPress,
+    School School,
+    DisplayUnits? Units = null,
+    Practice Practice = Practice.Weekly,
+    Experience Experience = Experience.Keen,
+    bool HasDrawBoard = false,
+    bool HasScale = false,
+    bool HasChronograph = false
+)
 {
     public Archer Read()
     {
         var fields = new FieldReader();
         var name = fields.Name("name", Name);
         fields.ThrowIfAny();
-        return new Archer(name, Hand, HasPress, School, Units, Practice, Experience, HasDrawBoard, HasScale, HasChronograph);
+        return new Archer(
+            name,
+            Hand,
+            HasPress,
+            School,
+            Units,
+            Practice,
+            Experience,
+            HasDrawBoard,
+            HasScale,
+            HasChronograph
+        );
     }
 }
 
@@ -25,7 +46,15 @@ public static class ArcherEndpoints
     public static void MapArchers(this IEndpointRouteBuilder api)
     {
         api.MapGet("/archers", (ArcherStore archers) => archers.All());
-        api.MapPost("/archers", (ArcherInput input, ArcherStore archers) => archers.Add(ClientId.Checked(input.Id), input.Read())).ProducesValidationProblem();
-        api.MapPut("/archers/{id}", (string id, ArcherInput input, HttpRequest request, ArcherStore archers) => archers.Change(id, request.IfMatch(), input.Read()));
+        api.MapPost(
+                "/archers",
+                (ArcherInput input, ArcherStore archers) => archers.Add(ClientId.Checked(input.Id), input.Read())
+            )
+            .ProducesValidationProblem();
+        api.MapPut(
+            "/archers/{id}",
+            (string id, ArcherInput input, HttpRequest request, ArcherStore archers) =>
+                archers.Change(id, request.IfMatch(), input.Read())
+        );
     }
 }

@@ -16,7 +16,13 @@ public sealed record ArrowInput(string? Id, string? BowId, ArrowDraft Draft) : I
 public sealed record FiguresInput(string BowId, ArrowDraft Draft, string? OpenedVersionId) : IOfBow;
 
 /// <summary>A build with what the bench shows about it.</summary>
-public sealed record FiguresView(Arrow Arrow, ArrowReading Reading, ArrowSummary Summary, BesideView? Opened, IReadOnlyList<TryView> Tries);
+public sealed record FiguresView(
+    Arrow Arrow,
+    ArrowReading Reading,
+    ArrowSummary Summary,
+    BesideView? Opened,
+    IReadOnlyList<TryView> Tries
+);
 
 /// <summary>Another arrow of the bow, to lay beside this one.</summary>
 public sealed record BesideView(string Id, Message Name, Arrow Arrow, ArrowSummary Summary);
@@ -32,38 +38,88 @@ public static class ArrowEndpoints
     {
         api.MapGet("/components", (string? also, ComponentStore components) => components.All(also?.Split(',')));
         api.MapGet("/bows/{bowId}/arrows", (string bowId, ArrowStore arrows) => arrows.Of(bowId));
-        api.MapPost("/arrows", (ArrowInput input, ArrowStore arrows) =>
-            arrows.Add(ClientId.Checked(input.Id), input.BowId ?? throw new MissingException("bow"), Bounded(input.Draft)));
-        api.MapPut("/arrows/{id}/draft", (string id, ArrowDraft draft, HttpRequest request, ArrowStore arrows) => arrows.ChangeDraft(id, request.IfMatch(), Bounded(draft)));
-        api.MapPost("/arrows/{id}/versions", (string id, KeepInput input, ArrowStore arrows) => arrows.Keep(id, ClientId.Checked(input.Id)));
-        api.MapPost("/figures", (FiguresInput input, BowStore bows, ArrowStore arrows, ComponentStore components) =>
-        {
-            var catalogue = components.All(input.Draft.Parts());
-            var arrow = input.Draft.Entry(catalogue).Read();
-            var row = bows.Get(input.BowId);
-            var bow = row.Bow;
-            var opened = input.OpenedVersionId is { } version ? arrows.Version(version) : null;
-            return new FiguresView(arrow, Guarded(row, ArrowReading.Of(bow, arrow, opened?.Arrow)), ArrowSummary.Of(bow, arrow),
-                opened is null ? null : new BesideView(opened.Id, new AsKept(opened.Number), opened.Arrow, ArrowSummary.Of(bow, opened.Arrow)),
-                Tries.Of(bow, arrow, input.Draft, catalogue));
-        });
-        api.MapGet("/bows/{bowId}/beside", (string bowId, BowStore bows, ArrowStore arrows) =>
-        {
-            var bow = bows.Measured(bowId);
-            return arrows.Of(bowId).Where(a => a.Kept is not null)
-                .Select(a => new BesideView(a.Id, new Verbatim(a.Draft.Name), a.Kept!.Arrow, ArrowSummary.Of(bow, a.Kept.Arrow))).ToArray();
-        });
+        api.MapPost(
+            "/arrows",
+            (ArrowInput input, ArrowStore arrows) =>
+                arrows.Add(
+                    ClientId.Checked(input.Id),
+                    input.BowId ?? throw new MissingException("bow"),
+                    Bounded(input.Draft)
+                )
+        );
+        api.MapPut(
+            "/arrows/{id}/draft",
+            (string id, ArrowDraft draft, HttpRequest request, ArrowStore arrows) =>
+                arrows.ChangeDraft(id, request.IfMatch(), Bounded(draft))
+        );
+        api.MapPost(
+            "/arrows/{id}/versions",
+            (string id, KeepInput input, ArrowStore arrows) => arrows.Keep(id, ClientId.Checked(input.Id))
+        );
+        api.MapPost(
+            "/figures",
+            (FiguresInput input, BowStore bows, ArrowStore arrows, ComponentStore components) =>
+            {
+                var catalogue = components.All(input.Draft.Parts());
+                var arrow = input.Draft.Entry(catalogue).Read();
+                var row = bows.Get(input.BowId);
+                var bow = row.Bow;
+                var opened = input.OpenedVersionId is { } version ? arrows.Version(version) : null;
+                return new FiguresView(
+                    arrow,
+                    Guarded(row, ArrowReading.Of(bow, arrow, opened?.Arrow)),
+                    ArrowSummary.Of(bow, arrow),
+                    opened is null
+                        ? null
+                        : new BesideView(
+                            opened.Id,
+                            new AsKept(opened.Number),
+                            opened.Arrow,
+                            ArrowSummary.Of(bow, opened.Arrow)
+                        ),
+                    Tries.Of(bow, arrow, input.Draft, catalogue)
+                );
+            }
+        );
+        api.MapGet(
+            "/bows/{bowId}/beside",
+            (string bowId, BowStore bows, ArrowStore arrows) =>
+            {
+                var bow = bows.Measured(bowId);
+                return arrows
+                    .Of(bowId)
+                    .Where(a => a.Kept is not null)
+                    .Select(a => new BesideView(
+                        a.Id,
+                        new Verbatim(a.Draft.Name),
+                        a.Kept!.Arrow,
+                        ArrowSummary.Of(bow, a.Kept.Arrow)
+                    ))
+                    .ToArray();
+            }
+        );
     }
 
     /// <summary>On an unsound bow no arrow is shot; it may still be built.</summary>
-    private static ArrowReading Guarded(BowRow row, ArrowReading reading) => reading with { Next = Unsound.Guard(row.Unsound, reading.Next, mayGoOn: true) };
+    private static ArrowReading Guarded(BowRow row, ArrowReading reading) =>
+        reading with
+        {
+            Next = Unsound.Guard(row.Unsound, reading.Next, mayGoOn: true),
+        };
 
     /// <summary>A draft keeps any text, but not any amount of it.</summary>
     private static ArrowDraft Bounded(ArrowDraft draft)
     {
         var fields = new FieldReader();
         fields.Name("name", draft.Name);
-        foreach (var (name, text) in new[] { ("cutLength", draft.CutLength), ("vaneFront", draft.VaneFront), ("glue", draft.Glue) })
+        foreach (
+            var (name, text) in new[]
+            {
+                ("cutLength", draft.CutLength),
+                ("vaneFront", draft.VaneFront),
+                ("glue", draft.Glue),
+            }
+        )
         {
             fields.Check(text.Length <= MostText, name, "too-long", new TooLong(MostText));
         }

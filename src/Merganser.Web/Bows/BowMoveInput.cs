@@ -18,9 +18,19 @@ public sealed record YokeInput(int Left, int Right);
 /// <summary>Sizes by which each cam was shifted, + to the left.</summary>
 public sealed record SpacerInput(int Top, int Bottom);
 
-/// <summary>A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of both cams.</summary>
+/// <summary>
+/// A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of
+/// both cams.
+/// </summary>
 public sealed record BowMoveInput(
-    string? Id, AdjusterKind? Adjuster = null, int? To = null, YokeInput? Yoke = null, SpacerInput? Spacers = null, string? Note = null, DateTimeOffset? HappenedAt = null)
+    string? Id,
+    AdjusterKind? Adjuster = null,
+    int? To = null,
+    YokeInput? Yoke = null,
+    SpacerInput? Spacers = null,
+    string? Note = null,
+    DateTimeOffset? HappenedAt = null
+)
 {
     private const int LongestNote = 500;
 
@@ -31,9 +41,24 @@ public sealed record BowMoveInput(
         var id = ClientId.Checked(Id);
         var fields = new FieldReader();
         fields.Check((Note?.Length ?? 0) <= LongestNote, "note", "too-long", new TooLong(LongestNote));
-        fields.Check(Yoke is not null || Spacers is not null || (Adjuster is not null && To is not null), "adjuster", "missing", BowSays.WhichAdjuster);
-        fields.Check(Yoke is null or { Left: not 0 } or { Right: not 0 }, "yoke", "nothing-moved", BowSays.NothingTwisted);
-        fields.Check(Spacers is null or { Top: not 0 } or { Bottom: not 0 }, "spacers", "nothing-moved", BowSays.NothingMoved);
+        fields.Check(
+            Yoke is not null || Spacers is not null || (Adjuster is not null && To is not null),
+            "adjuster",
+            "missing",
+            BowSays.WhichAdjuster
+        );
+        fields.Check(
+            Yoke is null or { Left: not 0 } or { Right: not 0 },
+            "yoke",
+            "nothing-moved",
+            BowSays.NothingTwisted
+        );
+        fields.Check(
+            Spacers is null or { Top: not 0 } or { Bottom: not 0 },
+            "spacers",
+            "nothing-moved",
+            BowSays.NothingMoved
+        );
         fields.ThrowIfAny();
         if (Yoke is { } yoke)
         {
@@ -43,15 +68,20 @@ public sealed record BowMoveInput(
 
         if (Spacers is { } spacers)
         {
-            var seats = (Standing(AdjusterKind.CamSpacer).Seats ?? SpacerSeats.Middle).Shifted(spacers.Top, spacers.Bottom);
+            var seats = (Standing(AdjusterKind.CamSpacer).Seats ?? SpacerSeats.Middle).Shifted(
+                spacers.Top,
+                spacers.Bottom
+            );
             return [New(id, AdjusterKind.CamSpacer, seats.Step, seats)];
         }
 
         return [New(id, Adjuster!.Value, To!.Value, null)];
 
-        NewMove New(string moveId, AdjusterKind kind, int to, SpacerSeats? seats) => new(moveId, bowId, null, new MoveWanted(kind, to, null, Note?.Trim() ?? "", HappenedAt, seats));
+        NewMove New(string moveId, AdjusterKind kind, int to, SpacerSeats? seats) =>
+            new(moveId, bowId, null, new MoveWanted(kind, to, null, Note?.Trim() ?? "", HappenedAt, seats));
 
-        Adjuster Standing(AdjusterKind kind) => bow.Adjusters.FirstOrDefault(a => a.Kind == kind)
+        Adjuster Standing(AdjusterKind kind) =>
+            bow.Adjusters.FirstOrDefault(a => a.Kind == kind)
             ?? throw RefusedException.At("adjuster", "no-adjuster", new NoSuchAdjuster(kind));
     }
 

@@ -11,7 +11,10 @@ namespace Merganser.Web.Catalogues;
 /// <summary>A table as it was read: its header and its rows of texts.</summary>
 public sealed record CsvTable(IReadOnlyList<string> Columns, IReadOnlyList<IReadOnlyList<string>> Rows);
 
-/// <summary>The catalogue as comma-separated text. A cell that a spreadsheet would run as a formula is written with an apostrophe before it, and read back without.</summary>
+/// <summary>
+/// The catalogue as comma-separated text. A cell that a spreadsheet would run as a formula is written with an
+/// apostrophe before it, and read back without.
+/// </summary>
 public static class CatalogueCsv
 {
     /// <summary>Most rows that are read at once.</summary>
@@ -28,7 +31,9 @@ public static class CatalogueCsv
     private static IReadOnlyList<string> Cells(ComponentRow row, IReadOnlyList<ComponentField> fields)
     {
         var texts = ComponentTable.Write(row.Part);
-        var cells = fields.Select(f => f.Kind == ComponentFieldKind.Text ? CsvText.Harmless(texts[f.Name]) : texts[f.Name]);
+        var cells = fields.Select(f =>
+            f.Kind == ComponentFieldKind.Text ? CsvText.Harmless(texts[f.Name]) : texts[f.Name]
+        );
         return [row.Id, FactsJson.Word(row.Class), .. cells];
     }
 
@@ -40,7 +45,10 @@ public static class CatalogueCsv
         using var csv = CsvReader.FromText(text, new CsvReaderOptions { HasHeader = false });
         if (!csv.Read() || csv.FieldCount == 0 || Cells(csv.FieldCount).All(string.IsNullOrWhiteSpace))
         {
-            throw new RefusedException("csv-empty", new Verbatim("There is no header line: the first line names the columns."));
+            throw new RefusedException(
+                "csv-empty",
+                new Verbatim("There is no header line: the first line names the columns.")
+            );
         }
 
         var header = Cells(csv.FieldCount);
@@ -49,7 +57,10 @@ public static class CatalogueCsv
         {
             if (rows.Count == MostRows)
             {
-                throw new RefusedException("csv-rows", new Verbatim($"More than {MostRows} rows are refused: split the file."));
+                throw new RefusedException(
+                    "csv-rows",
+                    new Verbatim($"More than {MostRows} rows are refused: split the file.")
+                );
             }
 
             if (rows.Count % 1000 == 0)
@@ -62,7 +73,8 @@ public static class CatalogueCsv
 
         return new CsvTable([.. header.Select(h => h.Trim())], rows);
 
-        string[] Cells(int count) => [.. Enumerable.Range(0, count).Select(i => i < csv.FieldCount ? CsvText.Plain(csv.GetString(i)) : "")];
+        string[] Cells(int count) =>
+            [.. Enumerable.Range(0, count).Select(i => i < csv.FieldCount ? CsvText.Plain(csv.GetString(i)) : "")];
     }
 
     private static string Text(byte[] bytes)
@@ -79,7 +91,10 @@ public static class CatalogueCsv
         }
         catch (DecoderFallbackException)
         {
-            throw new RefusedException("csv-encoding", new Verbatim("The file is not UTF-8: save it as \"CSV UTF-8\" and try again. Nothing was written."));
+            throw new RefusedException(
+                "csv-encoding",
+                new Verbatim("The file is not UTF-8: save it as \"CSV UTF-8\" and try again. Nothing was written.")
+            );
         }
     }
 }

@@ -7,9 +7,16 @@ using Merganser.Web.Guard;
 namespace Merganser.Web.Catalogues;
 
 /// <summary>A row of the catalogue with its fields as typed texts.</summary>
-public sealed record ComponentView(string Id, ComponentClass Class, IReadOnlyDictionary<string, string> Fields, bool Retired, int Version)
+public sealed record ComponentView(
+    string Id,
+    ComponentClass Class,
+    IReadOnlyDictionary<string, string> Fields,
+    bool Retired,
+    int Version
+)
 {
-    public static ComponentView Of(ComponentRow row) => new(row.Id, row.Class, ComponentTable.Write(row.Part), row.Retired, row.Version);
+    public static ComponentView Of(ComponentRow row) =>
+        new(row.Id, row.Class, ComponentTable.Write(row.Part), row.Retired, row.Version);
 }
 
 /// <summary>A page of the catalogue.</summary>
@@ -35,49 +42,124 @@ public static class CatalogueEndpoints
 
     public static void MapCatalogue(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/component-fields", () => Enum.GetValues<ComponentClass>().ToDictionary(FactsJson.Word, ComponentTable.Fields));
-        api.MapGet("/catalogue", (string kind, string? find, bool? retired, int? skip, ComponentStore components) => Page(components, Kind(kind), find, retired ?? false, skip ?? 0));
+        api.MapGet(
+            "/component-fields",
+            () => Enum.GetValues<ComponentClass>().ToDictionary(FactsJson.Word, ComponentTable.Fields)
+        );
+        api.MapGet(
+            "/catalogue",
+            (string kind, string? find, bool? retired, int? skip, ComponentStore components) =>
+                Page(components, Kind(kind), find, retired ?? false, skip ?? 0)
+        );
         api.MapGet("/catalogue/{id}", (string id, ComponentStore components) => ComponentView.Of(components.Get(id)));
-        api.MapPost("/catalogue", (ComponentInput input, ComponentStore components) => ComponentView.Of(components.Add(ClientId.Checked(input.Id), ComponentTable.Read(input.Class, input.Fields))));
-        api.MapPut("/catalogue/{id}", (string id, ComponentInput input, HttpRequest request, ComponentStore components) =>
-            ComponentView.Of(components.Change(id, request.IfMatch(), ComponentTable.Read(input.Class, input.Fields))));
-        api.MapPost("/catalogue/{id}/retire", (string id, RetireInput input, HttpRequest request, ComponentStore components) => ComponentView.Of(components.Retire(id, request.IfMatch(), input.Retired)));
-        api.MapDelete("/catalogue/{id}", (string id, ComponentStore components) =>
-        {
-            components.Delete(id);
-            return Results.NoContent();
-        }).Produces(204);
-        api.MapGet("/catalogue/export.csv", (string kind, ComponentStore components) =>
-            Results.Text(CatalogueCsv.Write(Kind(kind), components.Rows()), "text/csv", System.Text.Encoding.UTF8)).Produces<string>(200, "text/csv");
-        api.MapGet("/catalogue/export.json", (ComponentStore components) => new CatalogueFile(FileFormat,
-            [.. components.Rows().Select(r => new ComponentInput(r.Id, r.Class, ComponentTable.Write(r.Part).ToDictionary(f => f.Key, f => (string?)f.Value)))]));
-        api.MapPost("/catalogue/import.json", (CatalogueFile file, ComponentStore components) => ReadFile(file, components)).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestFile));
-        api.MapPost("/imports/{id}", async (string id, string kind, HttpRequest request, ImportDesk imports) =>
-        {
-            using var bytes = new MemoryStream();
-            await request.Body.CopyToAsync(bytes);
-            return imports.Begin(ClientId.Checked(id), Kind(kind), bytes.ToArray());
-        }).Accepts<string>("text/csv").WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestFile));
+        api.MapPost(
+            "/catalogue",
+            (ComponentInput input, ComponentStore components) =>
+                ComponentView.Of(
+                    components.Add(ClientId.Checked(input.Id), ComponentTable.Read(input.Class, input.Fields))
+                )
+        );
+        api.MapPut(
+            "/catalogue/{id}",
+            (string id, ComponentInput input, HttpRequest request, ComponentStore components) =>
+                ComponentView.Of(
+                    components.Change(id, request.IfMatch(), ComponentTable.Read(input.Class, input.Fields))
+                )
+        );
+        api.MapPost(
+            "/catalogue/{id}/retire",
+            (string id, RetireInput input, HttpRequest request, ComponentStore components) =>
+                ComponentView.Of(components.Retire(id, request.IfMatch(), input.Retired))
+        );
+        api.MapDelete(
+                "/catalogue/{id}",
+                (string id, ComponentStore components) =>
+                {
+                    components.Delete(id);
+                    return Results.NoContent();
+                }
+            )
+            .Produces(204);
+        api.MapGet(
+                "/catalogue/export.csv",
+                (string kind, ComponentStore components) =>
+                    Results.Text(
+                        CatalogueCsv.Write(Kind(kind), components.Rows()),
+                        "text/csv",
+                        System.Text.Encoding.UTF8
+                    )
+            )
+            .Produces<string>(200, "text/csv");
+        api.MapGet(
+            "/catalogue/export.json",
+            (ComponentStore components) =>
+                new CatalogueFile(
+                    FileFormat,
+                    [
+                        .. components
+                            .Rows()
+                            .Select(r => new ComponentInput(
+                                r.Id,
+                                r.Class,
+                                ComponentTable.Write(r.Part).ToDictionary(f => f.Key, f => (string?)f.Value)
+                            )),
+                    ]
+                )
+        );
+        api.MapPost(
+                "/catalogue/import.json",
+                (CatalogueFile file, ComponentStore components) => ReadFile(file, components)
+            )
+            .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestFile));
+        api.MapPost(
+                "/imports/{id}",
+                async (string id, string kind, HttpRequest request, ImportDesk imports) =>
+                {
+                    using var bytes = new MemoryStream();
+                    await request.Body.CopyToAsync(bytes);
+                    return imports.Begin(ClientId.Checked(id), Kind(kind), bytes.ToArray());
+                }
+            )
+            .Accepts<string>("text/csv")
+            .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestFile));
         api.MapGet("/imports/{id}", (string id, ImportDesk imports) => imports.Get(id));
-        api.MapPut("/imports/{id}/mapping", (string id, MappingInput input, ImportDesk imports) => imports.Map(id, input.Mapping));
+        api.MapPut(
+            "/imports/{id}/mapping",
+            (string id, MappingInput input, ImportDesk imports) => imports.Map(id, input.Mapping)
+        );
         api.MapPost("/imports/{id}/confirm", (string id, ImportDesk imports) => imports.Confirm(id));
         api.MapPost("/imports/{id}/cancel", (string id, ImportDesk imports) => imports.Cancel(id));
     }
 
     /// <summary>The rows of a class that hold every word looked for.</summary>
-    public static CataloguePage Page(ComponentStore components, ComponentClass kind, string? find, bool retired, int skip)
+    public static CataloguePage Page(
+        ComponentStore components,
+        ComponentClass kind,
+        string? find,
+        bool retired,
+        int skip
+    )
     {
-        var words = (find ?? "").ToUpperInvariant().Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+        var words = (find ?? "")
+            .ToUpperInvariant()
+            .Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
         var all = components.Rows().Where(r => r.Class == kind && (retired || !r.Retired)).ToArray();
         var found = words.Length == 0 ? all : [.. all.Where(r => Array.TrueForAll(words, r.Holds))];
-        return new CataloguePage([.. found.Skip(Math.Max(0, skip)).Take(MostRows).Select(ComponentView.Of)], found.Length, all.Length);
+        return new CataloguePage(
+            [.. found.Skip(Math.Max(0, skip)).Take(MostRows).Select(ComponentView.Of)],
+            found.Length,
+            all.Length
+        );
     }
 
     private static object ReadFile(CatalogueFile file, ComponentStore components)
     {
         if (file.Format != FileFormat)
         {
-            throw new RefusedException("format", new Verbatim($"This is no catalogue of Merganser: its format is \"{FileFormat}\"."));
+            throw new RefusedException(
+                "format",
+                new Verbatim($"This is no catalogue of Merganser: its format is \"{FileFormat}\".")
+            );
         }
 
         List<FieldProblem> problems = [];
@@ -86,17 +168,30 @@ public static class CatalogueEndpoints
         {
             try
             {
-                parts.Add((input.Id is { Length: > 0 and <= 80 } id ? id : $"{FactsJson.Word(input.Class)}-{Guid.NewGuid()}", ComponentTable.Read(input.Class, input.Fields)));
+                parts.Add(
+                    (
+                        input.Id is { Length: > 0 and <= 80 } id
+                            ? id
+                            : $"{FactsJson.Word(input.Class)}-{Guid.NewGuid()}",
+                        ComponentTable.Read(input.Class, input.Fields)
+                    )
+                );
             }
             catch (RefusedException refused)
             {
-                problems.AddRange(refused.Problems.Select(p => new FieldProblem($"components[{i}].{p.Field}", p.Code, p.Message)));
+                problems.AddRange(
+                    refused.Problems.Select(p => new FieldProblem($"components[{i}].{p.Field}", p.Code, p.Message))
+                );
             }
         }
 
         return problems.Count == 0
             ? new { written = components.Put(parts, default, null) }
-            : throw new RefusedException("components", new Verbatim($"{problems.Count} fields cannot be read; nothing was written."), [.. problems.Take(100)]);
+            : throw new RefusedException(
+                "components",
+                new Verbatim($"{problems.Count} fields cannot be read; nothing was written."),
+                [.. problems.Take(100)]
+            );
     }
 
     private static ComponentClass Kind(string word) => KnownWord.Read<ComponentClass>("kind", word);

@@ -7,7 +7,16 @@ using Merganser.Web.Words;
 
 namespace Merganser.Web.Catalogues;
 
-public enum ImportState { Read, Checking, Checked, Writing, Written, Cancelled, Failed }
+public enum ImportState
+{
+    Read,
+    Checking,
+    Checked,
+    Writing,
+    Written,
+    Cancelled,
+    Failed,
+}
 
 /// <summary>What is wrong with one cell, and the cure.</summary>
 public sealed record ImportProblem(int Row, string Column, Message Message);
@@ -35,8 +44,22 @@ public sealed record ImportChange(int Row, string Id, string Name, IReadOnlyList
 /// <param name="Preview">The first rows as texts.</param>
 /// <param name="Message">Why it failed, or null.</param>
 public sealed record ImportView(
-    string Id, ImportState State, ComponentClass Class, IReadOnlyList<string> Columns, IReadOnlyDictionary<string, Message> Fields, IReadOnlyDictionary<string, string> Mapping, int Rows, int Done, int Good, int Changed,
-    IReadOnlyList<ImportChange> Changes, IReadOnlyList<ImportProblem> Problems, int ProblemCount, IReadOnlyList<IReadOnlyList<string>> Preview, string? Message);
+    string Id,
+    ImportState State,
+    ComponentClass Class,
+    IReadOnlyList<string> Columns,
+    IReadOnlyDictionary<string, Message> Fields,
+    IReadOnlyDictionary<string, string> Mapping,
+    int Rows,
+    int Done,
+    int Good,
+    int Changed,
+    IReadOnlyList<ImportChange> Changes,
+    IReadOnlyList<ImportProblem> Problems,
+    int ProblemCount,
+    IReadOnlyList<IReadOnlyList<string>> Preview,
+    string? Message
+);
 
 /// <summary>Imports in work. Nothing is written until it is confirmed; any of them can be cancelled.</summary>
 public sealed class ImportDesk(ComponentStore components)
@@ -75,7 +98,9 @@ public sealed class ImportDesk(ComponentStore components)
     public ImportView Map(string id, IReadOnlyDictionary<string, string> mapping)
     {
         var import = Find(id);
-        import.Mapping = mapping.Where(m => import.Table.Columns.Contains(m.Value)).ToDictionary(m => m.Key, m => m.Value);
+        import.Mapping = mapping
+            .Where(m => import.Table.Columns.Contains(m.Value))
+            .ToDictionary(m => m.Key, m => m.Value);
         Check(import);
         return import.View();
     }
@@ -86,17 +111,22 @@ public sealed class ImportDesk(ComponentStore components)
         var import = Find(id);
         if (import.State != ImportState.Checked || import.Parts.Count == 0)
         {
-            throw new RefusedException("import-state", new Verbatim("There is nothing to write: no row could be read, or it is not checked yet."));
+            throw new RefusedException(
+                "import-state",
+                new Verbatim("There is nothing to write: no row could be read, or it is not checked yet.")
+            );
         }
 
         import.State = ImportState.Writing;
         import.Done = 0;
-        import.Work = Task.Run(() => import.Guarded(() =>
-        {
-            components.Put(import.Parts, import.Cancel.Token, done => import.Done = done);
-            import.Done = import.Parts.Count;
-            import.State = ImportState.Written;
-        }));
+        import.Work = Task.Run(() =>
+            import.Guarded(() =>
+            {
+                components.Put(import.Parts, import.Cancel.Token, done => import.Done = done);
+                import.Done = import.Parts.Count;
+                import.State = ImportState.Written;
+            })
+        );
         return import.View();
     }
 
@@ -126,9 +156,18 @@ public sealed class ImportDesk(ComponentStore components)
     private void CheckRows(Import import)
     {
         var known = components.Rows().ToDictionary(r => r.Id);
-        int? classAt = import.Table.Columns.ToList().FindIndex(c => Key(c) == "class") is >= 0 and var found ? found : null;
-        var columns = import.Table.Columns.Select((c, i) => (c, i)).DistinctBy(c => c.c).ToDictionary(c => c.c, c => c.i);
-        var fields = ComponentTable.Fields(import.Class).Where(f => import.Mapping.ContainsKey(f.Name)).Select(f => (f.Name, At: columns[import.Mapping[f.Name]])).ToArray();
+        int? classAt = import.Table.Columns.ToList().FindIndex(c => Key(c) == "class") is >= 0 and var found
+            ? found
+            : null;
+        var columns = import
+            .Table.Columns.Select((c, i) => (c, i))
+            .DistinctBy(c => c.c)
+            .ToDictionary(c => c.c, c => c.i);
+        var fields = ComponentTable
+            .Fields(import.Class)
+            .Where(f => import.Mapping.ContainsKey(f.Name))
+            .Select(f => (f.Name, At: columns[import.Mapping[f.Name]]))
+            .ToArray();
         int? idAt = import.Mapping.TryGetValue("id", out var idColumn) ? columns[idColumn] : null;
         List<(string, IComponent)> parts = [];
         List<ImportProblem> problems = [];
@@ -142,21 +181,46 @@ public sealed class ImportDesk(ComponentStore components)
             try
             {
                 var part = ComponentTable.Read(import.Class, fields.ToDictionary(f => f.Name, f => (string?)row[f.At]));
-                if (classAt is { } stated && row[stated].Trim() is { Length: > 0 } word && FactsJson.TryEnum<ComponentClass>(word) != import.Class)
+                if (
+                    classAt is { } stated
+                    && row[stated].Trim() is { Length: > 0 } word
+                    && FactsJson.TryEnum<ComponentClass>(word) != import.Class
+                )
                 {
-                    Problem(line, import.Table.Columns[stated], new Verbatim($"This row says it is a {word}: import it as that, not as a {FactsJson.Word(import.Class)}."));
+                    Problem(
+                        line,
+                        import.Table.Columns[stated],
+                        new Verbatim(
+                            $"This row says it is a {word}: import it as that, not as a {FactsJson.Word(import.Class)}."
+                        )
+                    );
                     import.Done++;
                     continue;
                 }
 
-                var id = idAt is { } at && row[at].Trim() is { Length: > 0 and <= 80 } given ? given : $"{FactsJson.Word(import.Class)}-{Guid.NewGuid()}";
+                var id =
+                    idAt is { } at && row[at].Trim() is { Length: > 0 and <= 80 } given
+                        ? given
+                        : $"{FactsJson.Word(import.Class)}-{Guid.NewGuid()}";
                 if (!ids.TryAdd(id, line))
                 {
-                    Problem(line, "id", new Verbatim($"The same id stands in row {ids[id]}: one of the two rows goes, or gets another id."));
+                    Problem(
+                        line,
+                        "id",
+                        new Verbatim(
+                            $"The same id stands in row {ids[id]}: one of the two rows goes, or gets another id."
+                        )
+                    );
                 }
                 else if (known.TryGetValue(id, out var before) && before.Class != import.Class)
                 {
-                    Problem(line, "id", new Verbatim($"\"{id}\" is the id of a {FactsJson.Word(before.Class)}: a component stays what it is. Take the id out, or import it as that."));
+                    Problem(
+                        line,
+                        "id",
+                        new Verbatim(
+                            $"\"{id}\" is the id of a {FactsJson.Word(before.Class)}: a component stays what it is. Take the id out, or import it as that."
+                        )
+                    );
                 }
                 else
                 {
@@ -199,7 +263,9 @@ public sealed class ImportDesk(ComponentStore components)
         var best = Enum.GetValues<ComponentClass>().MaxBy(Known);
         if (Known(best) > Known(kind))
         {
-            var words = new Verbatim($"These are the columns of a {FactsJson.Word(best)}: {Known(best)} of them are known there, {Known(kind)} in a {FactsJson.Word(kind)}. Import the table as {FactsJson.Word(best)}s.");
+            var words = new Verbatim(
+                $"These are the columns of a {FactsJson.Word(best)}: {Known(best)} of them are known there, {Known(kind)} in a {FactsJson.Word(kind)}. Import the table as {FactsJson.Word(best)}s."
+            );
             throw RefusedException.At("kind", "class", words);
         }
     }
@@ -208,19 +274,35 @@ public sealed class ImportDesk(ComponentStore components)
     private static List<ImportDifference> Differences(IComponent before, IComponent now)
     {
         var then = ComponentTable.Write(before);
-        return [.. ComponentTable.Write(now).Where(f => then.GetValueOrDefault(f.Key, "") != f.Value).Select(f => new ImportDifference(f.Key, then.GetValueOrDefault(f.Key, ""), f.Value))];
+        return
+        [
+            .. ComponentTable
+                .Write(now)
+                .Where(f => then.GetValueOrDefault(f.Key, "") != f.Value)
+                .Select(f => new ImportDifference(f.Key, then.GetValueOrDefault(f.Key, ""), f.Value)),
+        ];
     }
 
-    /// <summary>A column belongs to a field when its header is the field's name or label, whatever its case, spaces and signs.</summary>
+    /// <summary>
+    /// A column belongs to a field when its header is the field's name or label, whatever its case, spaces and signs.
+    /// </summary>
     private static Dictionary<string, string> Guess(ComponentClass kind, IReadOnlyList<string> columns)
     {
-        var wanted = ComponentTable.Fields(kind).Select(f => (f.Name, Keys: new[] { Key(f.Name), Key(Speaker.Trade.Say(f.Label)) })).Append((Name: "id", Keys: ["id"]));
-        return wanted.Select(w => (w.Name, Column: columns.FirstOrDefault(c => w.Keys.Contains(Key(c))))).Where(m => m.Column is not null).ToDictionary(m => m.Name, m => m.Column!);
+        var wanted = ComponentTable
+            .Fields(kind)
+            .Select(f => (f.Name, Keys: new[] { Key(f.Name), Key(Speaker.Trade.Say(f.Label)) }))
+            .Append((Name: "id", Keys: ["id"]));
+        return wanted
+            .Select(w => (w.Name, Column: columns.FirstOrDefault(c => w.Keys.Contains(Key(c)))))
+            .Where(m => m.Column is not null)
+            .ToDictionary(m => m.Name, m => m.Column!);
     }
 
-    private static string Key(string words) => new([.. words.Where(char.IsLetterOrDigit).Select(char.ToLowerInvariant)]);
+    private static string Key(string words) =>
+        new([.. words.Where(char.IsLetterOrDigit).Select(char.ToLowerInvariant)]);
 
-    private Import Find(string id) => imports.TryGetValue(id, out var import) ? import : throw new MissingException("import");
+    private Import Find(string id) =>
+        imports.TryGetValue(id, out var import) ? import : throw new MissingException("import");
 
     private sealed class Import(string id, ComponentClass kind, CsvTable table, Dictionary<string, string> mapping)
     {
@@ -269,6 +351,23 @@ public sealed class ImportDesk(ComponentStore components)
             }
         }
 
-        public ImportView View() => new(Id, State, Class, Table.Columns, ComponentTable.Fields(Class).ToDictionary(f => f.Name, f => f.Label), Mapping, Table.Rows.Count, Done, Parts.Count, Changes.Count, [.. Changes.Take(MostProblems)], Problems, ProblemCount, [.. Table.Rows.Take(PreviewRows)], Message);
+        public ImportView View() =>
+            new(
+                Id,
+                State,
+                Class,
+                Table.Columns,
+                ComponentTable.Fields(Class).ToDictionary(f => f.Name, f => f.Label),
+                Mapping,
+                Table.Rows.Count,
+                Done,
+                Parts.Count,
+                Changes.Count,
+                [.. Changes.Take(MostProblems)],
+                Problems,
+                ProblemCount,
+                [.. Table.Rows.Take(PreviewRows)],
+                Message
+            );
     }
 }

@@ -17,7 +17,15 @@ public sealed class DemoClock(DateTimeOffset now) : TimeProvider
 }
 
 /// <summary>The demo's bench: an invented island club in the week before its autumn field shoot.</summary>
-public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arrows, PaperStore papers, SetupStore setups, DozenStore dozens, DozenDesk dozenDesk)
+public sealed class DemoBench(
+    ArcherStore archers,
+    BowStore bows,
+    ArrowStore arrows,
+    PaperStore papers,
+    SetupStore setups,
+    DozenStore dozens,
+    DozenDesk dozenDesk
+)
 {
     private const string Brindle = "22222222-0000-4000-8000-000000000001";
     private const string TallOsk = "22222222-0000-4000-8000-000000000002";
@@ -44,25 +52,55 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         WeighCompoundDozen();
     }
 
-    /// <summary>The barebow's session, shot to the end: each move is the one that was advised, and the tear answers by gains of its own.</summary>
+    /// <summary>
+    /// The barebow's session, shot to the end: each move is the one that was advised, and the tear answers by gains of
+    /// its own.
+    /// </summary>
     private void ShootFinished()
     {
-        (double X, double Y)[] stray = [(.08, -.05), (-.10, .07), (.04, .11), (-.06, -.09), (.12, .03), (-.03, .06), (.07, -.10), (-.09, -.02), (.02, .08), (.05, .01)];
-        var plan = new SessionPlan(SessionKind.Tune, null, SessionPlan.Usual[1].Stages, SessionPlan.UntilClear, false, null);
+        (double X, double Y)[] stray =
+        [
+            (.08, -.05),
+            (-.10, .07),
+            (.04, .11),
+            (-.06, -.09),
+            (.12, .03),
+            (-.03, .06),
+            (.07, -.10),
+            (-.09, -.02),
+            (.02, .08),
+            (.05, .01),
+        ];
+        var plan = new SessionPlan(
+            SessionKind.Tune,
+            null,
+            SessionPlan.Usual[1].Stages,
+            SessionPlan.UntilClear,
+            false,
+            null
+        );
         var paper = Paper(3, Tansel, 5, "3", plan);
         var (shot, move, stage) = (0, 0, 1);
         while (paper.Session.AcceptedAt is null && shot < 60)
         {
             var at = bows.Get(Tansel).Adjusters.ToDictionary(a => a.Kind, a => a.Position);
             var (x, y) = stray[shot++ % stray.Length];
-            var right = (stage == 1 ? .95 : .58) + (.24 * at[AdjusterKind.PlungerTension]) + (.05 * at[AdjusterKind.PointWeight]) + x;
+            var right =
+                (stage == 1 ? .95 : .58)
+                + (.24 * at[AdjusterKind.PlungerTension])
+                + (.05 * at[AdjusterKind.PointWeight])
+                + x;
             Shoot(paper, 60 + shot, [(right, 1.15 + (.36 * at[AdjusterKind.NockingPoint]) + y)]);
             paper = papers.Get(paper.Id);
             var session = paper.Session;
             paper = session.Next.Action switch
             {
                 "nextStage" => NextStage($"55555555-1111-4000-8000-{stage++:000000000000}"),
-                "accept" => papers.Append(paper.Id, $"{paper.Id}-accepted", s => SessionActs.Accept(s, $"{paper.Id}-accepted")),
+                "accept" => papers.Append(
+                    paper.Id,
+                    $"{paper.Id}-accepted",
+                    s => SessionActs.Accept(s, $"{paper.Id}-accepted")
+                ),
                 _ when session.Advice.Move is { } advised => Move(paper.Id, 100 + move++, advised.Kind, advised.To),
                 _ => paper,
             };
@@ -71,7 +109,11 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         PaperRow NextStage(string id)
         {
             var six = Entry.Parse("6", Quantity.Distance);
-            return papers.Append(paper.Id, id, s => SessionActs.Begin(s, id, s.NextStage!, six, SetPurpose.Session, Version(5)));
+            return papers.Append(
+                paper.Id,
+                id,
+                s => SessionActs.Begin(s, id, s.NextStage!, six, SetPurpose.Session, Version(5))
+            );
         }
     }
 
@@ -102,17 +144,46 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
     {
         const string id = "cccccccc-0000-4000-8000-000000000001";
         (int Arrow, int Turn, double X, double Y)[] bare =
-            [(1, 0, .12, .05), (2, 0, .45, -.1), (2, 1, .16, .02), (3, 0, -.1, .1), (4, 0, .2, .08), (5, 0, .6, .2), (5, 1, .5, .1), (5, 2, .21, .03), (6, 0, .05, -.04), (7, 0, .18, .1), (8, 0, -.02, .13)];
-        (int Arrow, int Turn, double X, double Y)[] vanes = [(1, 0, .1, .02), (2, 0, .14, -.03), (3, 0, -.12, .06), (4, 0, .5, .2), (4, 1, .42, -.3), (4, 2, .38, .33), (5, 0, .44, 0)];
+        [
+            (1, 0, .12, .05),
+            (2, 0, .45, -.1),
+            (2, 1, .16, .02),
+            (3, 0, -.1, .1),
+            (4, 0, .2, .08),
+            (5, 0, .6, .2),
+            (5, 1, .5, .1),
+            (5, 2, .21, .03),
+            (6, 0, .05, -.04),
+            (7, 0, .18, .1),
+            (8, 0, -.02, .13),
+        ];
+        (int Arrow, int Turn, double X, double Y)[] vanes =
+        [
+            (1, 0, .1, .02),
+            (2, 0, .14, -.03),
+            (3, 0, -.12, .06),
+            (4, 0, .5, .2),
+            (4, 1, .42, -.3),
+            (4, 2, .38, .33),
+            (5, 0, .44, 0),
+        ];
         var number = 400;
         foreach (var (arrow, turn, x, y) in bare)
         {
-            Enter(id, number++, new DozenEntry("nockShot", Number: arrow, Value: x, Second: y, Word: "bare", Turn: turn));
+            Enter(
+                id,
+                number++,
+                new DozenEntry("nockShot", Number: arrow, Value: x, Second: y, Word: "bare", Turn: turn)
+            );
         }
 
         foreach (var (arrow, turn, x, y) in vanes)
         {
-            Enter(id, number++, new DozenEntry("nockShot", Number: arrow, Value: x, Second: y, Word: "fletched", Turn: turn));
+            Enter(
+                id,
+                number++,
+                new DozenEntry("nockShot", Number: arrow, Value: x, Second: y, Word: "fletched", Turn: turn)
+            );
         }
     }
 
@@ -127,7 +198,11 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         Weigh(id, 50, "Nock", 12.1, 8, .3);
         for (var shaft = 1; shaft <= 8; shaft++)
         {
-            Enter(id, 70 + shaft, new DozenEntry("spin", Number: shaft, Word: "grade", Note: shaft % 3 == 0 ? "fair" : "good"));
+            Enter(
+                id,
+                70 + shaft,
+                new DozenEntry("spin", Number: shaft, Word: "grade", Note: shaft % 3 == 0 ? "fair" : "good")
+            );
         }
 
         Enter(id, 100, dozenDesk.Match(dozens.Get(id), new MatchOptions(null, false, false, 0, []), default));
@@ -139,7 +214,16 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
                 Enter(id, number++, new DozenEntry("tick", Number: arrow, Word: FactsJson.Word(step.Code)));
             }
 
-            Enter(id, number++, new DozenEntry("made", Number: arrow, Value: 304.4 + Math.Round(.4 * Math.Sin(arrow * 2.1), 1), Word: "built"));
+            Enter(
+                id,
+                number++,
+                new DozenEntry(
+                    "made",
+                    Number: arrow,
+                    Value: 304.4 + Math.Round(.4 * Math.Sin(arrow * 2.1), 1),
+                    Word: "built"
+                )
+            );
         }
     }
 
@@ -147,7 +231,12 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
     private void WeighCompoundDozen()
     {
         const string id = "cccccccc-0000-4000-8000-000000000002";
-        dozens.Start(id, Brindle, Version(1), new DozenPlan("Island dozen", 12, ["Shaft", "Insert", "Point", "Nock", "Vanes"], 1, true));
+        dozens.Start(
+            id,
+            Brindle,
+            Version(1),
+            new DozenPlan("Island dozen", 12, ["Shaft", "Insert", "Point", "Nock", "Vanes"], 1, true)
+        );
         Enter(id, 1001, new DozenEntry("check", Value: 100, Second: 100, Word: "scale"));
         Weigh(id, 1010, "Shaft", 252.3, 13, 1.6);
         Weigh(id, 1040, "Insert", 25.1, 13, .3);
@@ -158,15 +247,29 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
     {
         for (var i = 1; i <= count; i++)
         {
-            Enter(dozen, from + i, new DozenEntry("piece", kind, i, Math.Round(middle + (sway * Math.Sin((i * 12.9898) + middle)), 1), Word: "scale"));
+            Enter(
+                dozen,
+                from + i,
+                new DozenEntry(
+                    "piece",
+                    kind,
+                    i,
+                    Math.Round(middle + (sway * Math.Sin((i * 12.9898) + middle)), 1),
+                    Word: "scale"
+                )
+            );
         }
     }
 
-    private void Enter(string dozen, int number, DozenEntry entry) => dozens.Add(dozen, [($"dddddddd-0000-4000-8000-{number:000000000000}", entry)]);
+    private void Enter(string dozen, int number, DozenEntry entry) =>
+        dozens.Add(dozen, [($"dddddddd-0000-4000-8000-{number:000000000000}", entry)]);
 
     private void SetUpCompound()
     {
-        bows.LogTogether([Turn(11, Brindle, AdjusterKind.NockingPoint, 2), Turn(12, Brindle, AdjusterKind.RestSideways, 3)]);
+        bows.LogTogether([
+            Turn(11, Brindle, AdjusterKind.NockingPoint, 2),
+            Turn(12, Brindle, AdjusterKind.RestSideways, 3),
+        ]);
         Found(Brindle, 1, CheckKind.Inspection, choice: "sound");
         Found(Brindle, 2, CheckKind.DrawWeight, "65.5");
         Found(Brindle, 3, CheckKind.AxleToAxle, "33 1/16");
@@ -180,7 +283,10 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         Found(Brindle, 11, CheckKind.Loop, choice: "straight");
         Found(Brindle, 12, CheckKind.NockFit, choice: "free");
         setups.MarkGood(Brindle, "99999999-0000-4000-8000-000000000001", Version(1), "");
-        bows.LogTogether([Turn(13, Brindle, AdjusterKind.RestSideways, 1), Turn(14, Brindle, AdjusterKind.RestHeight, -2)]);
+        bows.LogTogether([
+            Turn(13, Brindle, AdjusterKind.RestSideways, 1),
+            Turn(14, Brindle, AdjusterKind.RestHeight, -2),
+        ]);
         Skip(Brindle, 13, CheckKind.FirstAxis, "no level at hand");
         setups.Shoot(Brindle, "aaaaaaaa-0000-4000-8000-000000000001", 78);
     }
@@ -203,46 +309,242 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
     private void Found(string bowId, int number, CheckKind kind, string typed = "", string? choice = null)
     {
         var value = choice is null ? Entry.Parse(typed, CheckTable.Of(kind).Quantity!.Value).Value : (double?)null;
-        setups.Find(bowId, $"bbbbbbbb-0000-4000-8000-{number:000000000000}", new CheckFinding(kind, value, choice, null), typed);
+        setups.Find(
+            bowId,
+            $"bbbbbbbb-0000-4000-8000-{number:000000000000}",
+            new CheckFinding(kind, value, choice, null),
+            typed
+        );
     }
 
     private void Skip(string bowId, int number, CheckKind kind, string reason) =>
-        setups.Find(bowId, $"bbbbbbbb-0000-4000-8000-{number:000000000000}", new CheckFinding(kind, null, null, reason), "");
+        setups.Find(
+            bowId,
+            $"bbbbbbbb-0000-4000-8000-{number:000000000000}",
+            new CheckFinding(kind, null, null, reason),
+            ""
+        );
 
-    private static NewMove Turn(int number, string bowId, AdjusterKind kind, int to) => new($"66666666-0000-4000-8000-{number:000000000000}", bowId, null, new MoveWanted(kind, to));
+    private static NewMove Turn(int number, string bowId, AdjusterKind kind, int to) =>
+        new($"66666666-0000-4000-8000-{number:000000000000}", bowId, null, new MoveWanted(kind, to));
 
     private void HangBows()
     {
-        var field = Archer(1, new Archer("Maren Holmsund", Hand.Right, true, School.CentreFirst, null, Practice.Often, Experience.Keen, true, true, true));
-        var target = Archer(2, new Archer("Tove Askerlund", Hand.Right, false, School.Ladder, null, Practice.Weekly, Experience.Technician, false, true));
-        var beginner = Archer(3, new Archer("Ilo Vantrey", Hand.Left, false, School.RestOnly, null, Practice.Rarely, Experience.Beginner));
+        var field = Archer(
+            1,
+            new Archer(
+                "Maren Holmsund",
+                Hand.Right,
+                true,
+                School.CentreFirst,
+                null,
+                Practice.Often,
+                Experience.Keen,
+                true,
+                true,
+                true
+            )
+        );
+        var target = Archer(
+            2,
+            new Archer(
+                "Tove Askerlund",
+                Hand.Right,
+                false,
+                School.Ladder,
+                null,
+                Practice.Weekly,
+                Experience.Technician,
+                false,
+                true
+            )
+        );
+        var beginner = Archer(
+            3,
+            new Archer("Ilo Vantrey", Hand.Left, false, School.RestOnly, null, Practice.Rarely, Experience.Beginner)
+        );
         var hunter = Archer(4, new Archer("Bram Oskerby", Hand.Right, false, School.WalkBack));
-        Hang(Brindle, field, new BowEntry("Brindle", BowKind.Compound, Hand.Right, Release.ReleaseAid, "65", "65.5", "29", "33 1/16", "6 1/2", "330",
-            RestType.DropAwayLate, CamSystem.TwinYoke, CamDraw.Medium, "", "", "", "", "70", "33", "6 1/2", ""));
-        Hang(TallOsk, target, Fingers("Tall Osk", BowKind.Recurve, Hand.Right, "38", "38.2", "28 1/2", "68", "8 3/4", RestType.Plunger));
-        Hang(Tansel, beginner, Fingers("Tansel", BowKind.Barebow, Hand.Left, "30", "", "27", "66", "8 1/4", RestType.Plunger));
-        Hang(Hearthwood, hunter, Fingers("Hearthwood", BowKind.Longbow, Hand.Right, "45", "47.5", "28", "67", "7", RestType.Shelf));
+        Hang(
+            Brindle,
+            field,
+            new BowEntry(
+                "Brindle",
+                BowKind.Compound,
+                Hand.Right,
+                Release.ReleaseAid,
+                "65",
+                "65.5",
+                "29",
+                "33 1/16",
+                "6 1/2",
+                "330",
+                RestType.DropAwayLate,
+                CamSystem.TwinYoke,
+                CamDraw.Medium,
+                "",
+                "",
+                "",
+                "",
+                "70",
+                "33",
+                "6 1/2",
+                ""
+            )
+        );
+        Hang(
+            TallOsk,
+            target,
+            Fingers("Tall Osk", BowKind.Recurve, Hand.Right, "38", "38.2", "28 1/2", "68", "8 3/4", RestType.Plunger)
+        );
+        Hang(
+            Tansel,
+            beginner,
+            Fingers("Tansel", BowKind.Barebow, Hand.Left, "30", "", "27", "66", "8 1/4", RestType.Plunger)
+        );
+        Hang(
+            Hearthwood,
+            hunter,
+            Fingers("Hearthwood", BowKind.Longbow, Hand.Right, "45", "47.5", "28", "67", "7", RestType.Shelf)
+        );
     }
 
     private void BuildArrows()
     {
-        Arrow(1, Brindle, "Island 340", "shaft-wrackline-340", "28 1/2", "insert-limpet-25", "point-pebble-100", "nock-barnock-5", "vane-sandeel-2", 3, "wrap-plain-4");
-        Arrow(2, Brindle, "Spindrift light", "shaft-spindrift-350", "28 1/2", "insert-limpet-12", "point-pebble-75", "nock-barnock-small", "vane-spinner-175", 3, null);
-        Arrow(3, Brindle, "Ballast heavy", "shaft-ballast-250", "29", "insert-limpet-100", "point-pebble-125", "nock-barnock-5", "vane-sandeel-3", 4, null);
-        Arrow(4, TallOsk, "Osk 500", "shaft-marram-500", "28 1/4", null, "point-quill-100", "nock-barnock-pin", "vane-spinner-175", 3, null);
-        Arrow(5, Tansel, "First 700", "shaft-marram-700", "27 1/2", null, "point-quill-80", "nock-barnock-pin", "vane-spinner-175", 3, null);
-        Arrow(6, Hearthwood, "Goat cull", "shaft-wrackline-400", "28 1/2", "insert-limpet-50", "point-shear-200", "nock-barnock-5", "vane-feather-4", 3, null);
+        Arrow(
+            1,
+            Brindle,
+            "Island 340",
+            "shaft-wrackline-340",
+            "28 1/2",
+            "insert-limpet-25",
+            "point-pebble-100",
+            "nock-barnock-5",
+            "vane-sandeel-2",
+            3,
+            "wrap-plain-4"
+        );
+        Arrow(
+            2,
+            Brindle,
+            "Spindrift light",
+            "shaft-spindrift-350",
+            "28 1/2",
+            "insert-limpet-12",
+            "point-pebble-75",
+            "nock-barnock-small",
+            "vane-spinner-175",
+            3,
+            null
+        );
+        Arrow(
+            3,
+            Brindle,
+            "Ballast heavy",
+            "shaft-ballast-250",
+            "29",
+            "insert-limpet-100",
+            "point-pebble-125",
+            "nock-barnock-5",
+            "vane-sandeel-3",
+            4,
+            null
+        );
+        Arrow(
+            4,
+            TallOsk,
+            "Osk 500",
+            "shaft-marram-500",
+            "28 1/4",
+            null,
+            "point-quill-100",
+            "nock-barnock-pin",
+            "vane-spinner-175",
+            3,
+            null
+        );
+        Arrow(
+            5,
+            Tansel,
+            "First 700",
+            "shaft-marram-700",
+            "27 1/2",
+            null,
+            "point-quill-80",
+            "nock-barnock-pin",
+            "vane-spinner-175",
+            3,
+            null
+        );
+        Arrow(
+            6,
+            Hearthwood,
+            "Goat cull",
+            "shaft-wrackline-400",
+            "28 1/2",
+            "insert-limpet-50",
+            "point-shear-200",
+            "nock-barnock-5",
+            "vane-feather-4",
+            3,
+            null
+        );
     }
 
-    private static BowEntry Fingers(string name, BowKind kind, Hand hand, string marked, string measured, string draw, string length, string brace, RestType rest) =>
-        new(name, kind, hand, Release.Fingers, marked, measured, draw, length, brace, "", rest, CamSystem.None, CamDraw.Medium, "", "", "", "");
+    private static BowEntry Fingers(
+        string name,
+        BowKind kind,
+        Hand hand,
+        string marked,
+        string measured,
+        string draw,
+        string length,
+        string brace,
+        RestType rest
+    ) =>
+        new(
+            name,
+            kind,
+            hand,
+            Release.Fingers,
+            marked,
+            measured,
+            draw,
+            length,
+            brace,
+            "",
+            rest,
+            CamSystem.None,
+            CamDraw.Medium,
+            "",
+            "",
+            "",
+            ""
+        );
 
-    private string Archer(int number, Archer archer) => archers.Add($"11111111-0000-4000-8000-{number:000000000000}", archer).Id;
+    private string Archer(int number, Archer archer) =>
+        archers.Add($"11111111-0000-4000-8000-{number:000000000000}", archer).Id;
 
     private void Hang(string id, string archerId, BowEntry entry) =>
-        bows.Add(id, new NewOwner(archerId, null), entry, [.. AdjusterTable.Usual(entry.Kind, entry.CamSystem).Select(AdjusterTable.Fresh)]);
+        bows.Add(
+            id,
+            new NewOwner(archerId, null),
+            entry,
+            [.. AdjusterTable.Usual(entry.Kind, entry.CamSystem).Select(AdjusterTable.Fresh)]
+        );
 
-    private void Arrow(int number, string bowId, string name, string shaft, string length, string? insert, string point, string nock, string? vane, int count, string? wrap)
+    private void Arrow(
+        int number,
+        string bowId,
+        string name,
+        string shaft,
+        string length,
+        string? insert,
+        string point,
+        string nock,
+        string? vane,
+        int count,
+        string? wrap
+    )
     {
         var id = $"33333333-0000-4000-8000-{number:000000000000}";
         arrows.Add(id, bowId, new ArrowDraft(name, shaft, length, insert, point, nock, vane, count, "", wrap, "0"));
@@ -257,7 +559,12 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         Shoot(paper, 1, [(-1.31, .02), (-1.10, .18), (-1.25, .07)]);
         paper = Move(paper.Id, 1, AdjusterKind.YokePair, 1);
         Shoot(paper, 2, [(-.94, .09), (-.66, -.07), (-.83, .12), (.35, .9), (-.70, .02), (-.87, .08)]);
-        papers.Judge("77777777-0000-4000-8000-000000000204", "88888888-0000-4000-8000-000000000001", "the rest did not drop", false);
+        papers.Judge(
+            "77777777-0000-4000-8000-000000000204",
+            "88888888-0000-4000-8000-000000000001",
+            "the rest did not drop",
+            false
+        );
     }
 
     private void ShootRecurve()
@@ -268,11 +575,34 @@ public sealed class DemoBench(ArcherStore archers, BowStore bows, ArrowStore arr
         Shoot(paper, 4, [(.55, .04), (.47, -.06), (.61, .02), (.44, .09)]);
     }
 
-    private PaperRow Paper(int number, string bowId, int arrow, string distance, SessionPlan? plan = null, bool fletched = false)
+    private PaperRow Paper(
+        int number,
+        string bowId,
+        int arrow,
+        string distance,
+        SessionPlan? plan = null,
+        bool fletched = false
+    )
     {
         var first = Entry.Parse(distance, Quantity.Distance);
-        plan ??= new SessionPlan(SessionKind.Tune, null, [new PlannedStage(first.Value, fletched)], SessionPlan.UntilClear, false, null);
-        return papers.Start(new NewPaper($"55555555-0000-4000-8000-{number:000000000000}", bowId, Version(arrow), Tolerances.Usual, plan, first));
+        plan ??= new SessionPlan(
+            SessionKind.Tune,
+            null,
+            [new PlannedStage(first.Value, fletched)],
+            SessionPlan.UntilClear,
+            false,
+            null
+        );
+        return papers.Start(
+            new NewPaper(
+                $"55555555-0000-4000-8000-{number:000000000000}",
+                bowId,
+                Version(arrow),
+                Tolerances.Usual,
+                plan,
+                first
+            )
+        );
     }
 
     private PaperRow Move(string paperId, int number, AdjusterKind kind, int to)

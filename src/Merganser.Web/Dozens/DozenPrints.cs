@@ -14,7 +14,13 @@ public static class DozenPrints
         var speaker = listener.Of(dozen.BowId);
         using var page = new PrintedPage($"Tray list, {dozen.Name}", dozen.StartedAt);
         page.Text(dozen.Name, PrintedPage.Margin, page.Y + 14, 20, true);
-        page.Text($"{dozen.ArrowName}, version {dozen.ArrowVersion}", PrintedPage.Width - PrintedPage.Margin, page.Y + 14, 10, right: true);
+        page.Text(
+            $"{dozen.ArrowName}, version {dozen.ArrowVersion}",
+            PrintedPage.Width - PrintedPage.Margin,
+            page.Y + 14,
+            10,
+            right: true
+        );
         page.Y += 40;
         var use = dozen.Tray.Where(a => !a.Retired).ToArray();
         foreach (var arrow in use.Take(44))
@@ -22,7 +28,13 @@ public static class DozenPrints
             page.Box(PrintedPage.Margin, page.Y);
             page.Text($"Arrow {arrow.Number}", PrintedPage.Margin + 16, page.Y, 10, true);
             page.Text(Pieces(arrow), PrintedPage.Margin + 80, page.Y, 10, width: 340);
-            page.Text(speaker.Say($"{Measure.Grains(arrow.Total)}"), PrintedPage.Width - PrintedPage.Margin, page.Y, 10, right: true);
+            page.Text(
+                speaker.Say($"{Measure.Grains(arrow.Total)}"),
+                PrintedPage.Width - PrintedPage.Margin,
+                page.Y,
+                10,
+                right: true
+            );
             page.Y += 16;
         }
 
@@ -46,19 +58,38 @@ public static class DozenPrints
             var y = PrintedPage.Margin + (place / columns * 38);
             page.Text($"{arrow.Number}", x, y + 14, 18, true);
             page.Text(speaker.Say($"{Measure.Grains(arrow.Built ?? arrow.Total)}"), x + 34, y + 6, 9, true);
-            page.Text($"{dozen.ArrowName}{(arrow.NockMark is { } mark ? $", nock {speaker.Say(mark)}" : "")}", x + 34, y + 17, 8, width: width - 42);
+            page.Text(
+                $"{dozen.ArrowName}{(arrow.NockMark is { } mark ? $", nock {speaker.Say(mark)}" : "")}",
+                x + 34,
+                y + 17,
+                8,
+                width: width - 42
+            );
         }
 
         return page.Finish();
     }
 
-    private static string Pieces(TrayArrow arrow) => string.Join(", ", arrow.Pieces.Select(p => $"{p.Key.ToLowerInvariant()} {string.Join("·", p.Value)}"));
+    private static string Pieces(TrayArrow arrow) =>
+        string.Join(", ", arrow.Pieces.Select(p => $"{p.Key.ToLowerInvariant()} {string.Join("·", p.Value)}"));
 
     /// <summary>The tray as a table.</summary>
     public static string Csv(DozenView dozen, Listener listener)
     {
         var speaker = listener.Of(dozen.BowId);
-        IReadOnlyList<string> header = ["arrow", "pieces", "total gr", "deviation gr", "FOC %", "state", "built gr", "glue and wrap gr", "nock", "note"];
+        IReadOnlyList<string> header =
+        [
+            "arrow",
+            "pieces",
+            "total gr",
+            "deviation gr",
+            "FOC %",
+            "state",
+            "built gr",
+            "glue and wrap gr",
+            "nock",
+            "note",
+        ];
         return CsvText.Of(dozen.Tray.Select(a => Cells(a, speaker)).Prepend(header));
     }
 
@@ -67,12 +98,21 @@ public static class DozenPrints
         var state = arrow.Retired ? "retired" : $"{arrow.State}";
         return
         [
-            $"{arrow.Number}", Pieces(arrow), Fixed(arrow.Total, 1), Fixed(arrow.Deviation, 2), Fixed(arrow.FrontOfCenter, 2), state, Fixed(arrow.Built, 1),
-            Fixed(arrow.GlueAndWrap, 1), Own(arrow.NockMark), Own(arrow.RetiredWhy ?? (arrow.Note is null ? null : new Verbatim(arrow.Note))),
+            $"{arrow.Number}",
+            Pieces(arrow),
+            Fixed(arrow.Total, 1),
+            Fixed(arrow.Deviation, 2),
+            Fixed(arrow.FrontOfCenter, 2),
+            state,
+            Fixed(arrow.Built, 1),
+            Fixed(arrow.GlueAndWrap, 1),
+            Own(arrow.NockMark),
+            Own(arrow.RetiredWhy ?? (arrow.Note is null ? null : new Verbatim(arrow.Note))),
         ];
 
         string Own(Message? words) => words is null ? "" : CsvText.Harmless(speaker.Say(words));
     }
 
-    private static string Fixed(double? value, int decimals) => value?.ToString("F" + decimals, CultureInfo.InvariantCulture) ?? "";
+    private static string Fixed(double? value, int decimals) =>
+        value?.ToString("F" + decimals, CultureInfo.InvariantCulture) ?? "";
 }

@@ -8,6 +8,12 @@ public static class KnownWord
 {
     /// <summary>The meaning of a word; numbers and lists mean nothing.</summary>
     /// <exception cref="RefusedException">The word is not known; the field is named with what it may be.</exception>
-    public static T Read<T>(string field, string word) where T : struct, Enum => FactsJson.TryEnum<T>(word)
-        ?? throw RefusedException.At(field, "unknown-word", new UseOneOf([.. Enum.GetValues<T>().Select(FactsJson.Word)]));
+    public static T Read<T>(string field, string word)
+        where T : struct, Enum =>
+        FactsJson.TryEnum<T>(word)
+        ?? throw RefusedException.At(
+            field,
+            "unknown-word",
+            new UseOneOf([.. Enum.GetValues<T>().Select(FactsJson.Word)])
+        );
 }

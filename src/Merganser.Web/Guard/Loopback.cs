@@ -10,7 +10,11 @@ public static class Loopback
     {
         foreach (var url in urls.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
-            if (!Uri.TryCreate(url, UriKind.Absolute, out var address) || address.Scheme != "http" || !IsLoopback(address.Host))
+            if (
+                !Uri.TryCreate(url, UriKind.Absolute, out var address)
+                || address.Scheme != "http"
+                || !IsLoopback(address.Host)
+            )
             {
                 return $"Merganser only serves this machine: \"{url}\" is refused. Use an address like http://127.0.0.1:5210";
             }
@@ -21,7 +25,8 @@ public static class Loopback
 
     /// <summary>True for a host name that means this machine.</summary>
     public static bool IsLoopback(string host) =>
-        host.Equals("localhost", StringComparison.OrdinalIgnoreCase) || (IPAddress.TryParse(host.Trim('[', ']'), out var address) && IPAddress.IsLoopback(address));
+        host.Equals("localhost", StringComparison.OrdinalIgnoreCase)
+        || (IPAddress.TryParse(host.Trim('[', ']'), out var address) && IPAddress.IsLoopback(address));
 }
 
 /// <summary>Refuses requests whose Host or Origin is another machine's page.</summary>
@@ -31,14 +36,21 @@ public sealed class OriginGuard(RequestDelegate next)
     {
         var origin = context.Request.Headers.Origin.ToString();
         var hostIsOurs = Loopback.IsLoopback(context.Request.Host.Host);
-        var originIsOurs = origin.Length == 0 || (Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == context.Request.Host.Value);
+        var originIsOurs =
+            origin.Length == 0
+            || (Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == context.Request.Host.Value);
         if (hostIsOurs && originIsOurs)
         {
             await next(context);
             return;
         }
 
-        await Results.Problem(title: "Requests from other pages are refused.", statusCode: StatusCodes.Status403Forbidden,
-            extensions: new Dictionary<string, object?> { ["code"] = "origin" }).ExecuteAsync(context);
+        await Results
+            .Problem(
+                title: "Requests from other pages are refused.",
+                statusCode: StatusCodes.Status403Forbidden,
+                extensions: new Dictionary<string, object?> { ["code"] = "origin" }
+            )
+            .ExecuteAsync(context);
     }
 }

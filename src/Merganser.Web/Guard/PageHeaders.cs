@@ -4,7 +4,9 @@ using System.Security.Cryptography;
 
 namespace Merganser.Web.Guard;
 
-/// <summary>Strict headers on every answer; the page's own style and script carry a nonce that changes each time.</summary>
+/// <summary>
+/// Strict headers on every answer; the page's own style and script carry a nonce that changes each time.
+/// </summary>
 public sealed class PageHeaders(RequestDelegate next)
 {
     /// <summary>Where the nonce of this answer is kept.</summary>
@@ -26,7 +28,8 @@ public sealed class PageHeaders(RequestDelegate next)
             var from = Stopwatch.GetTimestamp();
             context.Response.OnStarting(() =>
             {
-                headers["Server-Timing"] = $"app;dur={Stopwatch.GetElapsedTime(from).TotalMilliseconds.ToString("F3", CultureInfo.InvariantCulture)}";
+                headers["Server-Timing"] =
+                    $"app;dur={Stopwatch.GetElapsedTime(from).TotalMilliseconds.ToString("F3", CultureInfo.InvariantCulture)}";
                 return Task.CompletedTask;
             });
         }

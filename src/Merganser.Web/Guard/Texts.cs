@@ -15,7 +15,12 @@ public static class Texts
     public static string? Reason(string? text)
     {
         var fields = new FieldReader();
-        fields.Check(text is null || text.Trim().Length is > 0 and <= LongestReason, "reason", "reason", SetupSays.VoidSaysWhy);
+        fields.Check(
+            text is null || text.Trim().Length is > 0 and <= LongestReason,
+            "reason",
+            "reason",
+            SetupSays.VoidSaysWhy
+        );
         fields.ThrowIfAny();
         return text?.Trim();
     }

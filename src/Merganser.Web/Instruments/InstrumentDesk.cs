@@ -17,16 +17,28 @@ namespace Merganser.Web.Instruments;
 /// <param name="WaitsForEmpty">True while the last piece still lies on the pan.</param>
 /// <param name="Why">What was wrong.</param>
 /// <param name="Simulated">True for a stand-in.</param>
-public sealed record InstrumentEvent(string State, double? Value, string Unit, bool Stable, double? Take, bool WaitsForEmpty, string? Why, bool Simulated);
+public sealed record InstrumentEvent(
+    string State,
+    double? Value,
+    string Unit,
+    bool Stable,
+    double? Take,
+    bool WaitsForEmpty,
+    string? Why,
+    bool Simulated
+);
 
 /// <summary>An order to an instrument: tare; for a stand-in also what lies on it.</summary>
 public sealed record OrderInput(string Order, double? Value);
 
 /// <summary>What came of an order.</summary>
-/// <param name="Taken">The weight that was taken by hand, or null: the pan was not empty before it, or holds nothing.</param>
+/// <param name="Taken">The weight that was taken by hand, or null: the pan was not empty before it, or holds
+/// nothing.</param>
 public sealed record OrderDone(double? Taken);
 
-/// <summary>The instruments on the bench: stand-ins on loopback, or a device that was named at start. One page owns a stream.</summary>
+/// <summary>
+/// The instruments on the bench: stand-ins on loopback, or a device that was named at start. One page owns a stream.
+/// </summary>
 public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider clock) : IAsyncDisposable
 {
     private static readonly string[] Orders = ["tare", "take", "put", "lift", "gain", "unplug", "plug", "shoot"];
@@ -41,7 +53,10 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
     private readonly Dictionary<InstrumentKind, (InstrumentLink Link, IAsyncDisposable? Device)> links = [];
 
     /// <summary>Follows an instrument until the page goes away or another page takes it over.</summary>
-    public async IAsyncEnumerable<InstrumentEvent> Follow(InstrumentKind kind, [EnumeratorCancellation] CancellationToken cancel)
+    public async IAsyncEnumerable<InstrumentEvent> Follow(
+        InstrumentKind kind,
+        [EnumeratorCancellation] CancellationToken cancel
+    )
     {
         var link = Link(kind);
         var watch = new PanWatch();
@@ -51,18 +66,65 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
         {
             yield return news switch
             {
-                InstrumentNews.Reading reading => new InstrumentEvent("reading", reading.Line.Value, unit, reading.Line.Stable,
-                    kind == InstrumentKind.Scale ? watch.See(new ScaleReading(reading.At, reading.Line.Value, reading.Line.Stable)) : reading.Line.Value, watch.WaitsForEmpty, null, link.Simulated),
-                InstrumentNews.Garbage garbage => new InstrumentEvent("garbage", null, unit, false, null, watch.WaitsForEmpty, garbage.Why, link.Simulated),
-                InstrumentNews.Lost lost => new InstrumentEvent("lost", null, unit, false, null, watch.WaitsForEmpty, lost.Why, link.Simulated),
-                _ => new InstrumentEvent("connected", null, unit, false, null, watch.WaitsForEmpty, null, link.Simulated),
+                InstrumentNews.Reading reading => new InstrumentEvent(
+                    "reading",
+                    reading.Line.Value,
+                    unit,
+                    reading.Line.Stable,
+                    kind == InstrumentKind.Scale
+                        ? watch.See(new ScaleReading(reading.At, reading.Line.Value, reading.Line.Stable))
+                        : reading.Line.Value,
+                    watch.WaitsForEmpty,
+                    null,
+                    link.Simulated
+                ),
+                InstrumentNews.Garbage garbage => new InstrumentEvent(
+                    "garbage",
+                    null,
+                    unit,
+                    false,
+                    null,
+                    watch.WaitsForEmpty,
+                    garbage.Why,
+                    link.Simulated
+                ),
+                InstrumentNews.Lost lost => new InstrumentEvent(
+                    "lost",
+                    null,
+                    unit,
+                    false,
+                    null,
+                    watch.WaitsForEmpty,
+                    lost.Why,
+                    link.Simulated
+                ),
+                _ => new InstrumentEvent(
+                    "connected",
+                    null,
+                    unit,
+                    false,
+                    null,
+                    watch.WaitsForEmpty,
+                    null,
+                    link.Simulated
+                ),
             };
         }
 
-        yield return new InstrumentEvent("taken-over", null, unit, false, null, false, "Another page follows this instrument now.", link.Simulated);
+        yield return new InstrumentEvent(
+            "taken-over",
+            null,
+            unit,
+            false,
+            null,
+            false,
+            "Another page follows this instrument now.",
+            link.Simulated
+        );
     }
 
-    /// <exception cref="RefusedException">An order nobody knows, one only for a stand-in, or nothing is connected.</exception>
+    /// <exception cref="RefusedException">An order nobody knows, one only for a stand-in, or nothing is
+    /// connected.</exception>
     public OrderDone Send(InstrumentKind kind, OrderInput input)
     {
         var link = Link(kind);
@@ -77,10 +139,20 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
             return new OrderDone(pan?.TakeNow(input.Value ?? 0));
         }
 
-        var value = input.Order == "shoot" && input.Value is { } grains ? LaunchSpeed.FromEnergy(StandInEnergy, grains, StandInMass) : input.Value;
-        if (!link.Send(value is { } number ? $"{input.Order} {number.ToString(CultureInfo.InvariantCulture)}" : input.Order))
+        var value =
+            input.Order == "shoot" && input.Value is { } grains
+                ? LaunchSpeed.FromEnergy(StandInEnergy, grains, StandInMass)
+                : input.Value;
+        if (
+            !link.Send(
+                value is { } number ? $"{input.Order} {number.ToString(CultureInfo.InvariantCulture)}" : input.Order
+            )
+        )
         {
-            throw new RefusedException("not-connected", new Verbatim("The instrument is not connected: type the value instead."));
+            throw new RefusedException(
+                "not-connected",
+                new Verbatim("The instrument is not connected: type the value instead.")
+            );
         }
 
         return new OrderDone(null);
@@ -112,13 +184,26 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
             if (kind == InstrumentKind.Scale && configuration["instrument"] is { } named)
             {
                 var parts = named.Split(':');
-                var real = new InstrumentLink(parts[0], int.Parse(parts[1], CultureInfo.InvariantCulture), false, true, running);
+                var real = new InstrumentLink(
+                    parts[0],
+                    int.Parse(parts[1], CultureInfo.InvariantCulture),
+                    false,
+                    true,
+                    running
+                );
                 links[kind] = (real, null);
                 return real;
             }
 
-            SimulatedInstrument device = kind == InstrumentKind.Scale ? new SimulatedScale() : new SimulatedChronograph();
-            var link = new InstrumentLink(device.Address.Address.ToString(), device.Address.Port, true, kind == InstrumentKind.Scale, running);
+            SimulatedInstrument device =
+                kind == InstrumentKind.Scale ? new SimulatedScale() : new SimulatedChronograph();
+            var link = new InstrumentLink(
+                device.Address.Address.ToString(),
+                device.Address.Port,
+                true,
+                kind == InstrumentKind.Scale,
+                running
+            );
             links[kind] = (link, device);
             return link;
         }
@@ -129,17 +214,31 @@ public static class InstrumentEndpoints
 {
     public static void MapInstruments(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/instruments/{kind}/stream", (string kind, InstrumentDesk desk, CancellationToken cancel) => Results.ServerSentEvents(desk.Follow(Kind(kind), cancel))).ExcludeFromDescription();
-        api.MapPost("/instruments/{kind}/orders", (string kind, OrderInput input, InstrumentDesk desk) =>
-            desk.Send(Kind(kind), input));
+        api.MapGet(
+                "/instruments/{kind}/stream",
+                (string kind, InstrumentDesk desk, CancellationToken cancel) =>
+                    Results.ServerSentEvents(desk.Follow(Kind(kind), cancel))
+            )
+            .ExcludeFromDescription();
+        api.MapPost(
+            "/instruments/{kind}/orders",
+            (string kind, OrderInput input, InstrumentDesk desk) => desk.Send(Kind(kind), input)
+        );
     }
 
     /// <summary>A sentence that refuses an address that cannot be, or null.</summary>
-    public static string? Refusal(string? address) => address is null || (address.Split(':') is [{ Length: > 0 }, var port] && int.TryParse(port, out var number) && number is > 0 and < 65536)
-        ? null
-        : $"\"{address}\" is no address of an instrument. Write it like --instrument 192.168.1.20:4001";
+    public static string? Refusal(string? address) =>
+        address is null
+        || (
+            address.Split(':') is [{ Length: > 0 }, var port]
+            && int.TryParse(port, out var number)
+            && number is > 0 and < 65536
+        )
+            ? null
+            : $"\"{address}\" is no address of an instrument. Write it like --instrument 192.168.1.20:4001";
 
-    private static InstrumentKind Kind(string word) => Enum.TryParse<InstrumentKind>(word, true, out var kind) && Enum.IsDefined(kind)
-        ? kind
-        : throw new Data.MissingException("instrument");
+    private static InstrumentKind Kind(string word) =>
+        Enum.TryParse<InstrumentKind>(word, true, out var kind) && Enum.IsDefined(kind)
+            ? kind
+            : throw new Data.MissingException("instrument");
 }

@@ -14,8 +14,19 @@ namespace Merganser.Web.Paper;
 
 /// <summary>A shot with its tear, and where its tail lies.</summary>
 public sealed record ShotView(
-    string Id, int Number, Hole Point, Hole Tail, SheetSide Side, Tear Tear, Message? VoidReason, bool Doubtful, string? ArrowNumber,
-    Message? Words, DateTimeOffset ShotAt, Message Place)
+    string Id,
+    int Number,
+    Hole Point,
+    Hole Tail,
+    SheetSide Side,
+    Tear Tear,
+    Message? VoidReason,
+    bool Doubtful,
+    string? ArrowNumber,
+    Message? Words,
+    DateTimeOffset ShotAt,
+    Message Place
+)
 {
     public static ShotView Of(ShotReading shot)
     {
@@ -23,41 +34,101 @@ public sealed record ShotView(
         var tail = new TailAsSaid(Measure.Inches(shot.Tear.X), Measure.Inches(shot.Tear.Y));
         var marked = shot.Marked;
         return new ShotView(
-            shot.Id, shot.Number, marked.Point, marked.Tail, marked.Side, shot.Tear, reason, shot.Doubtful, shot.ArrowNumber,
-            marked.Said ? tail : null, shot.At, shot.Tear.Place);
+            shot.Id,
+            shot.Number,
+            marked.Point,
+            marked.Tail,
+            marked.Side,
+            shot.Tear,
+            reason,
+            shot.Doubtful,
+            shot.ArrowNumber,
+            marked.Said ? tail : null,
+            shot.At,
+            shot.Tear.Place
+        );
     }
 
-    private static Message Said(string reason) => reason == SessionActs.Settles ? PaperSays.SettlesStringWork : new Verbatim(reason);
+    private static Message Said(string reason) =>
+        reason == SessionActs.Settles ? PaperSays.SettlesStringWork : new Verbatim(reason);
 }
 
 /// <summary>The mean of a set to draw.</summary>
-public sealed record MeanView(Tear Mean, double Radius, double Spread, int Count, bool SpreadAssumed, Message Words, Message Sideways, Message Plus)
+public sealed record MeanView(
+    Tear Mean,
+    double Radius,
+    double Spread,
+    int Count,
+    bool SpreadAssumed,
+    Message Words,
+    Message Sideways,
+    Message Plus
+)
 {
-    public static MeanView Of(MeanTear mean) => new(
-        mean.Mean, mean.Radius, mean.Spread, mean.Count, mean.SpreadAssumed, mean.Reading,
-        new TailSideways(Measure.Inches(mean.Mean.X)), new Amount(Measure.Inches(mean.Radius)));
+    public static MeanView Of(MeanTear mean) =>
+        new(
+            mean.Mean,
+            mean.Radius,
+            mean.Spread,
+            mean.Count,
+            mean.SpreadAssumed,
+            mean.Reading,
+            new TailSideways(Measure.Inches(mean.Mean.X)),
+            new Amount(Measure.Inches(mean.Radius))
+        );
 }
 
 /// <summary>A rung or a note after a set.</summary>
 public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string Note, DateTimeOffset NotedAt);
 
-/// <summary>A set with its reading, the moves that were made before it, and the moves that would lead back to it.</summary>
+/// <summary>
+/// A set with its reading, the moves that were made before it, and the moves that would lead back to it.
+/// </summary>
 public sealed record SetView(
-    string Id, int Number, string DistanceTyped, double Distance, bool Fletched, Message Stage, SetPurpose Purpose, string ArrowName, DateTimeOffset StartedAt,
-    IReadOnlyList<ShotView> Shots, MeanView? Mean, IReadOnlyList<Figure> Figures, IReadOnlyList<MoveView> MovesBefore,
-    IReadOnlyList<NoteView> NotesAfter, IReadOnlyList<WayBackMove> WayBack);
+    string Id,
+    int Number,
+    string DistanceTyped,
+    double Distance,
+    bool Fletched,
+    Message Stage,
+    SetPurpose Purpose,
+    string ArrowName,
+    DateTimeOffset StartedAt,
+    IReadOnlyList<ShotView> Shots,
+    MeanView? Mean,
+    IReadOnlyList<Figure> Figures,
+    IReadOnlyList<MoveView> MovesBefore,
+    IReadOnlyList<NoteView> NotesAfter,
+    IReadOnlyList<WayBackMove> WayBack
+);
 
 /// <summary>How one stage of the session stands; results are kept for each distance.</summary>
 public sealed record StageView(
-    Message Words, double Distance, bool Fletched, bool Planned, bool InWork, int Shots, Message? Reading, double? Chance);
+    Message Words,
+    double Distance,
+    bool Fletched,
+    bool Planned,
+    bool InWork,
+    int Shots,
+    Message? Reading,
+    double? Chance
+);
 
 /// <summary>A stage that comes next, named.</summary>
 public sealed record NextStageView(double Distance, bool Fletched, Message Words);
 
 /// <summary>The plan and where in it the session is.</summary>
 public sealed record PlanView(
-    SessionKind Kind, School School, bool OwnSchool, int ShotsPerDecision, bool ByMachine, string? DozenId, IReadOnlyList<StageView> Stages,
-    NextStageView? NextStage, IReadOnlyList<string> ArrowNumbers);
+    SessionKind Kind,
+    School School,
+    bool OwnSchool,
+    int ShotsPerDecision,
+    bool ByMachine,
+    string? DozenId,
+    IReadOnlyList<StageView> Stages,
+    NextStageView? NextStage,
+    IReadOnlyList<string> ArrowNumbers
+);
 
 /// <summary>The spine question: the fit as computed, and what each cure would do to it.</summary>
 public sealed record SpineCheckView(double Ratio, Message Words, double Low, double High, IReadOnlyList<TryView> Tries);
@@ -68,14 +139,34 @@ public sealed record ToleratedView(string PaperId, DateTimeOffset StartedAt, IRe
 /// <summary>A paper session as its page shows it.</summary>
 /// <param name="LastMove">The move of this bow that was logged last: what undo takes back after it.</param>
 public sealed record PaperView(
-    string Id, string BowId, string ArrowVersionId, string ArrowName, int ArrowVersionNumber, int VaneCount, double Tolerance, Message ToleranceText,
-    DateTimeOffset StartedAt, DateTimeOffset? AcceptedAt, PlanView Plan, IReadOnlyList<SetView> Sets, Advice Advice, IReadOnlyList<Reading> Readings,
-    SessionLadder Ladder, Trial? Trial, SpineCheckView? SpineCheck, Next Next, int Version, MoveView? LastMove);
+    string Id,
+    string BowId,
+    string ArrowVersionId,
+    string ArrowName,
+    int ArrowVersionNumber,
+    int VaneCount,
+    double Tolerance,
+    Message ToleranceText,
+    DateTimeOffset StartedAt,
+    DateTimeOffset? AcceptedAt,
+    PlanView Plan,
+    IReadOnlyList<SetView> Sets,
+    Advice Advice,
+    IReadOnlyList<Reading> Readings,
+    SessionLadder Ladder,
+    Trial? Trial,
+    SpineCheckView? SpineCheck,
+    Next Next,
+    int Version,
+    MoveView? LastMove
+);
 
 /// <summary>Maps a paper's session to its page.</summary>
 public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore dozens, ComponentStore components)
 {
-    /// <summary>Draw weight that a weak shaft is spared by a bow turned down, pounds: what two turns of both bolts give, about.</summary>
+    /// <summary>
+    /// Draw weight that a weak shaft is spared by a bow turned down, pounds: what two turns of both bolts give, about.
+    /// </summary>
     private static readonly Measure Down = Measure.Pounds(-2, 0);
 
     public PaperView View(string paperId) => View(papers.Get(paperId));
@@ -85,53 +176,105 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
         var session = paper.Session;
         var version = arrows.Version(paper.ArrowVersionId);
         return new PaperView(
-            paper.Id, paper.Bow.Id, paper.ArrowVersionId, version.Typed.Name, version.Number, version.Arrow.VaneCount, session.Tolerance,
-            new Amount(Measure.Inches(session.Tolerance)), paper.StartedAt, session.AcceptedAt, PlanOf(session, paper.Bow.Id),
-            [.. session.Sets.Select(s => SetOf(paper, s))], session.Advice, session.Readings, session.Ladder, session.Trial,
-            session.SuspectsSpine ? SpineOf(paper.Bow.Bow, version) : null, session.Next, paper.Version,
-            paper.Moves.Count == 0 ? null : MoveView.Of(paper.Moves[^1]));
+            paper.Id,
+            paper.Bow.Id,
+            paper.ArrowVersionId,
+            version.Typed.Name,
+            version.Number,
+            version.Arrow.VaneCount,
+            session.Tolerance,
+            new Amount(Measure.Inches(session.Tolerance)),
+            paper.StartedAt,
+            session.AcceptedAt,
+            PlanOf(session, paper.Bow.Id),
+            [.. session.Sets.Select(s => SetOf(paper, s))],
+            session.Advice,
+            session.Readings,
+            session.Ladder,
+            session.Trial,
+            session.SuspectsSpine ? SpineOf(paper.Bow.Bow, version) : null,
+            session.Next,
+            paper.Version,
+            paper.Moves.Count == 0 ? null : MoveView.Of(paper.Moves[^1])
+        );
     }
 
-    /// <summary>The points that shafts tolerated in this bow's trials, the newest first: for whoever chooses the next arrow.</summary>
+    /// <summary>
+    /// The points that shafts tolerated in this bow's trials, the newest first: for whoever chooses the next arrow.
+    /// </summary>
     public IReadOnlyList<ToleratedView> Tolerated(string bowId) =>
-    [
-        .. from paper in papers.Of(bowId)
-           let trial = paper.Session.Trial
-           where trial is { Ranges.Count: > 0 }
-           select new ToleratedView(paper.Id, paper.StartedAt, trial.Ranges),
-    ];
+        [
+            .. from paper in papers.Of(bowId)
+            let trial = paper.Session.Trial
+            where trial is { Ranges.Count: > 0 }
+            select new ToleratedView(paper.Id, paper.StartedAt, trial.Ranges),
+        ];
 
     private static SetView SetOf(PaperRow paper, SessionSet set)
     {
         var session = paper.Session;
         var stage = set.Begun.Stage;
         var before = session.MovesBefore(set).Select(m => MoveView.Of(paper.Moves.First(r => r.Id == m.Id)));
-        var notes = session.Notes.Where(n => n.AfterSet == set.Number).Select(n => new NoteView(n.Id, n.Rung, n.Outcome, n.Note, n.At));
+        var notes = session
+            .Notes.Where(n => n.AfterSet == set.Number)
+            .Select(n => new NoteView(n.Id, n.Rung, n.Outcome, n.Note, n.At));
         return new SetView(
-            set.Id, set.Number, set.Begun.DistanceTyped, stage.Distance, stage.Fletched, stage.Name, set.Begun.Purpose,
-            session.Arrows.First(a => a.Version == set.Begun.Arrow).Name, set.At, [.. set.Shots.Select(ShotView.Of)],
-            set.Mean is null ? null : MeanView.Of(set.Mean), set.Mean is null ? [] : TearFigures.Of(set.Mean, session.MeanBefore(set)),
-            [.. before], [.. notes], session.WayBack(set));
+            set.Id,
+            set.Number,
+            set.Begun.DistanceTyped,
+            stage.Distance,
+            stage.Fletched,
+            stage.Name,
+            set.Begun.Purpose,
+            session.Arrows.First(a => a.Version == set.Begun.Arrow).Name,
+            set.At,
+            [.. set.Shots.Select(ShotView.Of)],
+            set.Mean is null ? null : MeanView.Of(set.Mean),
+            set.Mean is null ? [] : TearFigures.Of(set.Mean, session.MeanBefore(set)),
+            [.. before],
+            [.. notes],
+            session.WayBack(set)
+        );
     }
 
     private PlanView PlanOf(TuningSession session, string bowId)
     {
         var plan = session.Plan;
-        var stages = session.Stages().Select(s => new StageView(
-            s.Stage.Name, s.Stage.Distance, s.Stage.Fletched, s.Planned, s.InWork, s.Shots, s.Reading, s.Chance));
+        var stages = session
+            .Stages()
+            .Select(s => new StageView(
+                s.Stage.Name,
+                s.Stage.Distance,
+                s.Stage.Fletched,
+                s.Planned,
+                s.InWork,
+                s.Shots,
+                s.Reading,
+                s.Chance
+            ));
         var dozen = plan.DozenId is null ? null : dozens.Of(bowId).FirstOrDefault(d => d.Id == plan.DozenId);
         var numbers = Enumerable.Range(1, dozen?.Plan.Arrows ?? 0).Select(n => $"{n}");
         var next = session.NextStage;
         return new PlanView(
-            plan.Kind, session.School, plan.School is null, plan.ShotsPerDecision, plan.ByMachine, plan.DozenId, [.. stages],
-            next is null ? null : new NextStageView(next.Distance, next.Fletched, next.Name), [.. numbers]);
+            plan.Kind,
+            session.School,
+            plan.School is null,
+            plan.ShotsPerDecision,
+            plan.ByMachine,
+            plan.DozenId,
+            [.. stages],
+            next is null ? null : new NextStageView(next.Distance, next.Fletched, next.Name),
+            [.. numbers]
+        );
     }
 
     /// <summary>A stiffer shaft, a lighter point, a shorter arrow, less weight: what each does to the fit.</summary>
     private SpineCheckView SpineOf(Bow bow, ArrowVersion version)
     {
         var fit = new ArrowNumbers(bow, version.Arrow).Fit;
-        var stiffer = Tries.Of(bow, version.Arrow, version.Typed, components.All()).Where(t => t.Effect.Ratio > fit.Ratio);
+        var stiffer = Tries
+            .Of(bow, version.Arrow, version.Typed, components.All())
+            .Where(t => t.Effect.Ratio > fit.Ratio);
         var down = new TryView(WhatIf.Of(new BowBy(Down), bow.By(Down.Value), version.Arrow), null);
         return new SpineCheckView(fit.Ratio, fit.Words, fit.Low, fit.High, [.. stiffer, down]);
     }

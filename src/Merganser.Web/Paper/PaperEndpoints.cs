@@ -16,8 +16,17 @@ public sealed record StageInput(string? Distance, bool Fletched);
 
 /// <summary>A paper to start: bow, arrow version, stages, and how it is decided.</summary>
 public sealed record PaperInput(
-    string? Id, string BowId, string ArrowVersionId, IReadOnlyList<StageInput> Stages, double? Tolerance = null, SessionKind Kind = SessionKind.Tune,
-    School? School = null, int ShotsPerDecision = SessionPlan.UntilClear, bool ByMachine = false, string? DozenId = null) : IOfBow
+    string? Id,
+    string BowId,
+    string ArrowVersionId,
+    IReadOnlyList<StageInput> Stages,
+    double? Tolerance = null,
+    SessionKind Kind = SessionKind.Tune,
+    School? School = null,
+    int ShotsPerDecision = SessionPlan.UntilClear,
+    bool ByMachine = false,
+    string? DozenId = null
+) : IOfBow
 {
     /// <summary>The paper to be started.</summary>
     /// <exception cref="RefusedException">A stage cannot be read, or a figure is outside its range.</exception>
@@ -26,8 +35,18 @@ public sealed record PaperInput(
         var fields = new FieldReader();
         var tolerance = Tolerance ?? Tolerances.Usual;
         fields.Inside("tolerance", tolerance, SheetLimits.Tolerance);
-        fields.Check(SessionPlan.Decisions.Contains(ShotsPerDecision), "shotsPerDecision", "range", PaperSays.NoSuchDecision);
-        fields.Check(Stages.Count > 0 && Stages.Count <= SessionPlan.MostStages, "stages", "range", new TooMany(SessionPlan.MostStages));
+        fields.Check(
+            SessionPlan.Decisions.Contains(ShotsPerDecision),
+            "shotsPerDecision",
+            "range",
+            PaperSays.NoSuchDecision
+        );
+        fields.Check(
+            Stages.Count > 0 && Stages.Count <= SessionPlan.MostStages,
+            "stages",
+            "range",
+            new TooMany(SessionPlan.MostStages)
+        );
         var distances = Stages.Take(SessionPlan.MostStages).Select((s, i) => Distance(fields, i, s)).ToArray();
         fields.ThrowIfAny();
         PlannedStage[] stages = [.. Stages.Select((s, i) => new PlannedStage(distances[i]!.Value, s.Fletched))];
@@ -36,11 +55,22 @@ public sealed record PaperInput(
     }
 
     private static Entry? Distance(FieldReader fields, int place, StageInput stage) =>
-        fields.Required(place == 0 ? "distance" : $"distance{place + 1}", stage.Distance, Quantity.Distance, SheetLimits.Distances);
+        fields.Required(
+            place == 0 ? "distance" : $"distance{place + 1}",
+            stage.Distance,
+            Quantity.Distance,
+            SheetLimits.Distances
+        );
 }
 
 /// <summary>A set to start; a control names what it changes, a trial or a control arrow its version.</summary>
-public sealed record SetInput(string? Id, string? Distance, bool Fletched, SetPurpose Purpose = SetPurpose.Session, string? ArrowVersionId = null)
+public sealed record SetInput(
+    string? Id,
+    string? Distance,
+    bool Fletched,
+    SetPurpose Purpose = SetPurpose.Session,
+    string? ArrowVersionId = null
+)
 {
     /// <summary>The set begun in a session.</summary>
     public IReadOnlyList<NewAct> Begin(TuningSession session, string arrow)
@@ -48,13 +78,29 @@ public sealed record SetInput(string? Id, string? Distance, bool Fletched, SetPu
         var fields = new FieldReader();
         var distance = fields.Required("distance", Distance, Quantity.Distance, SheetLimits.Distances);
         fields.ThrowIfAny();
-        return SessionActs.Begin(session, ClientId.Checked(Id), new PlannedStage(distance!.Value, Fletched), distance, Purpose, arrow);
+        return SessionActs.Begin(
+            session,
+            ClientId.Checked(Id),
+            new PlannedStage(distance!.Value, Fletched),
+            distance,
+            Purpose,
+            arrow
+        );
     }
 }
 
-/// <summary>A shot as marked: inches on the sheet as it was read. Words win over typed inches, and those over a marked tail.</summary>
+/// <summary>
+/// A shot as marked: inches on the sheet as it was read. Words win over typed inches, and those over a marked tail.
+/// </summary>
 public sealed record ShotInput(
-    string? Id, Hole Point, Hole? Tail, TailTyped? Typed, SheetSide Side, ShooterWords? Words = null, string? ArrowNumber = null)
+    string? Id,
+    Hole Point,
+    Hole? Tail,
+    TailTyped? Typed,
+    SheetSide Side,
+    ShooterWords? Words = null,
+    string? ArrowNumber = null
+)
 {
     /// <summary>As it was marked.</summary>
     public Marked Read() => new(Point, Tail, Typed, Side, Words, ArrowNumber);
@@ -65,7 +111,14 @@ public sealed record MarkInput(string? Id, string? Reason, bool Doubtful = false
 
 /// <summary>A move as it was really made; one that is logged late names the set it came after.</summary>
 public sealed record MoveInput(
-    string? Id, AdjusterKind Adjuster, int To, string? Corrects = null, string? Note = null, DateTimeOffset? HappenedAt = null, string? AfterSetId = null)
+    string? Id,
+    AdjusterKind Adjuster,
+    int To,
+    string? Corrects = null,
+    string? Note = null,
+    DateTimeOffset? HappenedAt = null,
+    string? AfterSetId = null
+)
 {
     /// <summary>The move.</summary>
     public MoveWanted Read() => new(Adjuster, To, Corrects, Texts.Note(Note), HappenedAt, AfterSet: AfterSetId);
@@ -75,7 +128,8 @@ public sealed record MoveInput(
 public sealed record AcceptInput(bool Accepted, string? Id = null)
 {
     /// <summary>What follows.</summary>
-    public IReadOnlyList<NewAct> Acts(TuningSession session, string id) => Accepted ? SessionActs.Accept(session, id) : SessionActs.Reopen(session, id);
+    public IReadOnlyList<NewAct> Acts(TuningSession session, string id) =>
+        Accepted ? SessionActs.Accept(session, id) : SessionActs.Reopen(session, id);
 }
 
 /// <summary>A note, or a rung of the ladder with what came of it.</summary>
@@ -86,11 +140,19 @@ public sealed record NoteInput(string? Id, RungKind? Rung = null, string? Outcom
     public NewAct Read()
     {
         var fields = new FieldReader();
-        fields.Check(Rung is null || SessionLadder.Outcomes.Contains(Outcome), "outcome", "unknown-word", PaperSays.OutcomeWanted);
+        fields.Check(
+            Rung is null || SessionLadder.Outcomes.Contains(Outcome),
+            "outcome",
+            "unknown-word",
+            PaperSays.OutcomeWanted
+        );
         fields.Check(Rung is not null || !string.IsNullOrWhiteSpace(Note), "note", "empty", PaperSays.NoteWanted);
         fields.ThrowIfAny();
         var note = Texts.Note(Note);
-        return new NewAct(ClientId.Checked(Id), Rung is { } rung ? new RungAnswered(rung, Outcome!, note) : new NoteMade(note));
+        return new NewAct(
+            ClientId.Checked(Id),
+            Rung is { } rung ? new RungAnswered(rung, Outcome!, note) : new NoteMade(note)
+        );
     }
 }
 
@@ -102,58 +164,119 @@ public sealed record StageChoice(string Code, Message Words, IReadOnlyList<Plann
 
 /// <summary>What a plan and a marking are picked from.</summary>
 public sealed record PaperChoices(
-    IReadOnlyList<StageChoice> Stages, IReadOnlyList<SaidSize> Sizes, IReadOnlyList<Message> BeforeYouShoot, Message UsualTolerance, Message StrictTolerance);
+    IReadOnlyList<StageChoice> Stages,
+    IReadOnlyList<SaidSize> Sizes,
+    IReadOnlyList<Message> BeforeYouShoot,
+    Message UsualTolerance,
+    Message StrictTolerance
+);
 
 public static class PaperEndpoints
 {
     public static void MapPaper(this IEndpointRouteBuilder api)
     {
         api.MapGet("/bows/{bowId}/paper-choices", (string bowId) => Choices());
-        api.MapGet("/bows/{bowId}/papers", (string bowId, int? newest, PaperStore papers, PaperDesk desk, Database database) =>
-            database.Unreadable.Each("paper", Rows(papers, bowId, newest), row => row.Id, desk.View));
+        api.MapGet(
+            "/bows/{bowId}/papers",
+            (string bowId, int? newest, PaperStore papers, PaperDesk desk, Database database) =>
+                database.Unreadable.Each("paper", Rows(papers, bowId, newest), row => row.Id, desk.View)
+        );
         api.MapGet("/bows/{bowId}/tolerated", (string bowId, PaperDesk desk) => desk.Tolerated(bowId));
         api.MapGet("/papers/{id}", (string id, PaperDesk desk) => desk.View(id));
-        api.MapPost("/papers", (PaperInput input, PaperStore papers, PaperDesk desk) => desk.View(papers.Start(input.Read())));
-        api.MapPost("/papers/{id}/sets", (string id, SetInput input, PaperStore papers, ArrowStore arrows, PaperDesk desk) =>
-            desk.View(papers.Append(id, ClientId.Checked(input.Id), s => input.Begin(s, arrows.Known(input.ArrowVersionId) ?? s.Sets[0].Begun.Arrow))));
-        api.MapPost("/sets/{id}/shots", (string id, ShotInput input, PaperStore papers, PaperDesk desk) =>
-            desk.View(papers.Mark(id, ClientId.Checked(input.Id), input.Read())));
-        api.MapPost("/shots/{id}/marks", (string id, MarkInput input, PaperStore papers, PaperDesk desk) =>
-            desk.View(papers.Judge(id, ClientId.Checked(input.Id), Texts.Reason(input.Reason), input.Doubtful)));
-        api.MapPost("/papers/{id}/moves", (string id, MoveInput input, PaperStore papers, PaperDesk desk) =>
-            desk.View(papers.Append(id, ClientId.Checked(input.Id), s => SessionActs.Move(s, ClientId.Checked(input.Id), input.Read()))));
-        api.MapPost("/papers/{id}/accept", (string id, AcceptInput input, PaperStore papers, PaperDesk desk) =>
-        {
-            var act = input.Id is null ? Guid.NewGuid().ToString() : ClientId.Checked(input.Id);
-            return desk.View(papers.Append(id, act, s => input.Acts(s, act)));
-        });
-        api.MapPost("/papers/{id}/notes", (string id, NoteInput input, PaperStore papers, PaperDesk desk) =>
-        {
-            var note = input.Read();
-            return desk.View(papers.Append(id, note.Id, _ => [note]));
-        });
-        api.MapDelete("/papers/{id}/notes/{noteId}", (string id, string noteId, PaperStore papers, PaperDesk desk) => desk.View(papers.WithdrawNote(id, noteId)));
+        api.MapPost(
+            "/papers",
+            (PaperInput input, PaperStore papers, PaperDesk desk) => desk.View(papers.Start(input.Read()))
+        );
+        api.MapPost(
+            "/papers/{id}/sets",
+            (string id, SetInput input, PaperStore papers, ArrowStore arrows, PaperDesk desk) =>
+                desk.View(
+                    papers.Append(
+                        id,
+                        ClientId.Checked(input.Id),
+                        s => input.Begin(s, arrows.Known(input.ArrowVersionId) ?? s.Sets[0].Begun.Arrow)
+                    )
+                )
+        );
+        api.MapPost(
+            "/sets/{id}/shots",
+            (string id, ShotInput input, PaperStore papers, PaperDesk desk) =>
+                desk.View(papers.Mark(id, ClientId.Checked(input.Id), input.Read()))
+        );
+        api.MapPost(
+            "/shots/{id}/marks",
+            (string id, MarkInput input, PaperStore papers, PaperDesk desk) =>
+                desk.View(papers.Judge(id, ClientId.Checked(input.Id), Texts.Reason(input.Reason), input.Doubtful))
+        );
+        api.MapPost(
+            "/papers/{id}/moves",
+            (string id, MoveInput input, PaperStore papers, PaperDesk desk) =>
+                desk.View(
+                    papers.Append(
+                        id,
+                        ClientId.Checked(input.Id),
+                        s => SessionActs.Move(s, ClientId.Checked(input.Id), input.Read())
+                    )
+                )
+        );
+        api.MapPost(
+            "/papers/{id}/accept",
+            (string id, AcceptInput input, PaperStore papers, PaperDesk desk) =>
+            {
+                var act = input.Id is null ? Guid.NewGuid().ToString() : ClientId.Checked(input.Id);
+                return desk.View(papers.Append(id, act, s => input.Acts(s, act)));
+            }
+        );
+        api.MapPost(
+            "/papers/{id}/notes",
+            (string id, NoteInput input, PaperStore papers, PaperDesk desk) =>
+            {
+                var note = input.Read();
+                return desk.View(papers.Append(id, note.Id, _ => [note]));
+            }
+        );
+        api.MapDelete(
+            "/papers/{id}/notes/{noteId}",
+            (string id, string noteId, PaperStore papers, PaperDesk desk) => desk.View(papers.WithdrawNote(id, noteId))
+        );
         api.MapGet("/bows/{bowId}/response", (string bowId, ResponseDesk desk) => desk.View(bowId));
-        api.MapPost("/bows/{bowId}/response/resets", (string bowId, ResetInput input, ResponseStore responses, ResponseDesk desk) =>
-        {
-            responses.Reset(bowId, ClientId.Checked(input.Id), input.Kinds, Texts.Reason(input.Reason) ?? "");
-            return desk.View(bowId);
-        });
-        api.MapDelete("/bows/{bowId}/response/resets/{id}", (string bowId, string id, ResponseStore responses, ResponseDesk desk) =>
-        {
-            responses.Withdraw(bowId, id);
-            return desk.View(bowId);
-        });
+        api.MapPost(
+            "/bows/{bowId}/response/resets",
+            (string bowId, ResetInput input, ResponseStore responses, ResponseDesk desk) =>
+            {
+                responses.Reset(bowId, ClientId.Checked(input.Id), input.Kinds, Texts.Reason(input.Reason) ?? "");
+                return desk.View(bowId);
+            }
+        );
+        api.MapDelete(
+            "/bows/{bowId}/response/resets/{id}",
+            (string bowId, string id, ResponseStore responses, ResponseDesk desk) =>
+            {
+                responses.Withdraw(bowId, id);
+                return desk.View(bowId);
+            }
+        );
     }
 
-    private static PaperChoices Choices() => new(
-        [.. SessionPlan.Usual.Select(u => new StageChoice(u.Code, new UsualStages(u.Code, [.. u.Stages.Select(s => Measure.Yards(s.Distance))]), u.Stages))],
-        ShooterWords.Sizes,
-        [PaperSays.PaperTaut, PaperSays.TargetBehind, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
-        new Amount(Measure.Ruled(Tolerances.Usual)),
-        new Amount(Measure.Ruled(Tolerances.Strict)));
+    private static PaperChoices Choices() =>
+        new(
+            [
+                .. SessionPlan.Usual.Select(u => new StageChoice(
+                    u.Code,
+                    new UsualStages(u.Code, [.. u.Stages.Select(s => Measure.Yards(s.Distance))]),
+                    u.Stages
+                )),
+            ],
+            ShooterWords.Sizes,
+            [PaperSays.PaperTaut, PaperSays.TargetBehind, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
+            new Amount(Measure.Ruled(Tolerances.Usual)),
+            new Amount(Measure.Ruled(Tolerances.Strict))
+        );
 
-    private static IEnumerable<PaperRow> Rows(PaperStore papers, string bowId, int? newest) => newest == 1
-        ? papers.Newest(bowId) is { } last ? [last] : []
-        : papers.Of(bowId, newest ?? int.MaxValue);
+    private static IEnumerable<PaperRow> Rows(PaperStore papers, string bowId, int? newest) =>
+        newest == 1
+            ? papers.Newest(bowId) is { } last
+                ? [last]
+                : []
+            : papers.Of(bowId, newest ?? int.MaxValue);
 }

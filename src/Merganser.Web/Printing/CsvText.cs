@@ -2,7 +2,9 @@ using CsvHelper;
 
 namespace Merganser.Web.Printing;
 
-/// <summary>Comma-separated text. A cell that a spreadsheet would run as a formula is written with an apostrophe before it.</summary>
+/// <summary>
+/// Comma-separated text. A cell that a spreadsheet would run as a formula is written with an apostrophe before it.
+/// </summary>
 public static class CsvText
 {
     private const string FormulaStarts = "=+-@\t\r";

@@ -20,7 +20,16 @@ public sealed class PrintedPage : IDisposable
     /// <param name="made">When it was made.</param>
     public PrintedPage(string title, DateTimeOffset made)
     {
-        document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = title, Creator = "Merganser", Creation = made.UtcDateTime, Modified = made.UtcDateTime });
+        document = SKDocument.CreatePdf(
+            stream,
+            new SKDocumentPdfMetadata
+            {
+                Title = title,
+                Creator = "Merganser",
+                Creation = made.UtcDateTime,
+                Modified = made.UtcDateTime,
+            }
+        );
         canvas = document.BeginPage(Width, Height);
     }
 
@@ -28,7 +37,15 @@ public sealed class PrintedPage : IDisposable
     public float Y { get; set; } = Margin;
 
     /// <summary>Writes at a place; text that is too wide is made smaller until it fits.</summary>
-    public void Text(string text, float x, float y, float size = 10, bool bold = false, float? width = null, bool right = false)
+    public void Text(
+        string text,
+        float x,
+        float y,
+        float size = 10,
+        bool bold = false,
+        float? width = null,
+        bool right = false
+    )
     {
         using var font = new SKFont(bold ? Bold : Medium, size);
         while (width is { } room && font.Size > 6 && font.MeasureText(text) > room)
@@ -68,7 +85,13 @@ public sealed class PrintedPage : IDisposable
     public void Path(string svg, float x, float y, float scale, float stroke = 0.8f, bool filled = false)
     {
         using var path = SKPath.ParseSvgPathData(svg);
-        using var ink = new SKPaint { Color = SKColors.Black, IsAntialias = true, StrokeWidth = stroke / scale, Style = filled ? SKPaintStyle.Fill : SKPaintStyle.Stroke };
+        using var ink = new SKPaint
+        {
+            Color = SKColors.Black,
+            IsAntialias = true,
+            StrokeWidth = stroke / scale,
+            Style = filled ? SKPaintStyle.Fill : SKPaintStyle.Stroke,
+        };
         canvas.Save();
         canvas.Translate(x, y);
         canvas.Scale(scale);
@@ -79,7 +102,12 @@ public sealed class PrintedPage : IDisposable
     /// <summary>A box to tick.</summary>
     public void Box(float x, float y, float size = 9)
     {
-        using var ink = new SKPaint { Color = SKColors.Black, StrokeWidth = 0.8f, Style = SKPaintStyle.Stroke };
+        using var ink = new SKPaint
+        {
+            Color = SKColors.Black,
+            StrokeWidth = 0.8f,
+            Style = SKPaintStyle.Stroke,
+        };
         canvas.DrawRect(x, y - size + 1, size, size, ink);
     }
 

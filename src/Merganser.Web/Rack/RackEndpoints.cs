@@ -16,30 +16,64 @@ public sealed record Stop(string Name, string State);
 
 /// <summary>A bow on the rack: what it is, how it stands, what is next; said in its own archer's units.</summary>
 public sealed record RackBow(
-    string Id, string Name, string ArcherName, BowKind Kind, Hand Hand, string Line, string State, string NextStop, string NextWords,
-    IReadOnlyList<Stop> Stops, string? Unsound);
+    string Id,
+    string Name,
+    string ArcherName,
+    BowKind Kind,
+    Hand Hand,
+    string Line,
+    string State,
+    string NextStop,
+    string NextWords,
+    IReadOnlyList<Stop> Stops,
+    string? Unsound
+);
 
 /// <summary>The rack and the one next step; rows that cannot be read are named, the others stand as they are.</summary>
-public sealed record RackView(IReadOnlyList<RackBow> Bows, Next Next, IReadOnlyList<ArchivedBow> Archived, IReadOnlyList<Message> Unreadable);
+public sealed record RackView(
+    IReadOnlyList<RackBow> Bows,
+    Next Next,
+    IReadOnlyList<ArchivedBow> Archived,
+    IReadOnlyList<Message> Unreadable
+);
 
 /// <summary>A bow that was taken off the rack; its history stays.</summary>
 public sealed record ArchivedBow(string Id, string Name, int Version);
 
 /// <summary>Puts the rack together.</summary>
 public sealed class RackDesk(
-    BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, SetupStore setups, SetupDesk setupDesk, DozenStore dozens,
-    DozenDesk dozenDesk, Database database)
+    BowStore bows,
+    ArcherStore archers,
+    ArrowStore arrows,
+    PaperStore papers,
+    SetupStore setups,
+    SetupDesk setupDesk,
+    DozenStore dozens,
+    DozenDesk dozenDesk,
+    Database database
+)
 {
     public RackView View()
     {
         var all = bows.All();
         var hung = all.Where(b => b.ArchivedAt is null).ToArray();
         var rack = database.Unreadable.Each("bow", hung, b => b.Id, b => Hang(b, hung.Length));
-        var first = rack.FirstOrDefault(b => b.Unsound is not null) ?? rack.FirstOrDefault(b => b.NextStop == "paper") ?? rack.FirstOrDefault();
+        var first =
+            rack.FirstOrDefault(b => b.Unsound is not null)
+            ?? rack.FirstOrDefault(b => b.NextStop == "paper")
+            ?? rack.FirstOrDefault();
         var next = first is null
             ? new Next(RackSays.RackIsEmpty, RackSays.EnoughToStart, "newBow", RackSays.EnterABow)
-            : new Next(new FirstOfRack(first.Name, new Verbatim(first.State)), Message.Nothing, first.NextStop, new Verbatim(first.NextWords), RackSays.EnterAnotherBow, "newBow");
-        var archived = all.Where(b => b.ArchivedAt is not null).Select(b => new ArchivedBow(b.Id, b.Bow.Name, b.Version));
+            : new Next(
+                new FirstOfRack(first.Name, new Verbatim(first.State)),
+                Message.Nothing,
+                first.NextStop,
+                new Verbatim(first.NextWords),
+                RackSays.EnterAnotherBow,
+                "newBow"
+            );
+        var archived = all.Where(b => b.ArchivedAt is not null)
+            .Select(b => new ArchivedBow(b.Id, b.Bow.Name, b.Version));
         return new RackView(rack, next, [.. archived], database.Unreadable.Lost);
     }
 
@@ -53,22 +87,52 @@ public sealed class RackDesk(
         var rows = setups.Of(row.Id);
         var sheet = setupDesk.Sheet(row, rows);
         var state = RackState.Of(
-            bow.Kind, arrow is null ? null : new RackArrow(arrow.Draft.Name, arrow.Kept?.Number), paper, sheet, setupDesk.Due(row, rows), row.Unsound);
+            bow.Kind,
+            arrow is null ? null : new RackArrow(arrow.Draft.Name, arrow.Kept?.Number),
+            paper,
+            sheet,
+            setupDesk.Due(row, rows),
+            row.Unsound
+        );
         var dozen = dozens.Of(row.Id).FirstOrDefault();
         (string Name, Message State)[] stops =
         [
             ("start", new BowsHung(hung)),
-            ("bow", sheet.AskedAgain.Count > 0 ? new ChecksAgain(sheet.AskedAgain.Count) : new DoneOf(sheet.Done, sheet.Lines.Count)),
-            ("arrow", arrow?.Kept is { } kept ? new VersionIs(kept.Number) : arrow is null ? RackSays.NoneYet : RackSays.Draft),
+            (
+                "bow",
+                sheet.AskedAgain.Count > 0
+                    ? new ChecksAgain(sheet.AskedAgain.Count)
+                    : new DoneOf(sheet.Done, sheet.Lines.Count)
+            ),
+            (
+                "arrow",
+                arrow?.Kept is { } kept ? new VersionIs(kept.Number)
+                : arrow is null ? RackSays.NoneYet
+                : RackSays.Draft
+            ),
             ("dozen", dozen is null ? RackSays.NoneYet : dozenDesk.View(dozen).State),
-            ("paper", paper is null ? RackSays.NoneYet : paper.AcceptedAt is null ? new SetIs(paper.Sets.Count) : RackSays.AcceptedState),
+            (
+                "paper",
+                paper is null ? RackSays.NoneYet
+                : paper.AcceptedAt is null ? new SetIs(paper.Sets.Count)
+                : RackSays.AcceptedState
+            ),
             ("groups", RackSays.NoneYet),
             ("story", RackSays.NoneYet),
         ];
         return new RackBow(
-            row.Id, bow.Name, archer.Name, bow.Kind, bow.Hand, speaker.Say(BowEndpoints.Line(bow)), speaker.Say(state.State), state.NextStop,
-            speaker.Say(state.NextWords), [.. stops.Select(s => new Stop(s.Name, speaker.Say(s.State)))],
-            row.Unsound is null ? null : speaker.Say(row.Unsound.Words));
+            row.Id,
+            bow.Name,
+            archer.Name,
+            bow.Kind,
+            bow.Hand,
+            speaker.Say(BowEndpoints.Line(bow)),
+            speaker.Say(state.State),
+            state.NextStop,
+            speaker.Say(state.NextWords),
+            [.. stops.Select(s => new Stop(s.Name, speaker.Say(s.State)))],
+            row.Unsound is null ? null : speaker.Say(row.Unsound.Words)
+        );
     }
 }
 

@@ -20,17 +20,37 @@ public sealed class SetupCard(SetupDesk desk, BowStore bows, ArcherStore archers
         var speaker = listener.Of(bowId);
         using var page = new PrintedPage($"Set-up card, {row.Bow.Name}", now);
         page.Text(row.Bow.Name, PrintedPage.Margin, page.Y + 14, 20, true);
-        page.Text($"set-up card, {now:d MMMM yyyy}", PrintedPage.Width - PrintedPage.Margin, page.Y + 14, 10, right: true);
+        page.Text(
+            $"set-up card, {now:d MMMM yyyy}",
+            PrintedPage.Width - PrintedPage.Margin,
+            page.Y + 14,
+            10,
+            right: true
+        );
         page.Y += 32;
-        page.Text($"{archers.Get(row.ArcherId).Archer.Name}. {speaker.Say(BowEndpoints.Line(row.Bow))}. String: {view.String.Shots} shots.", PrintedPage.Margin, page.Y, 10);
+        page.Text(
+            $"{archers.Get(row.ArcherId).Archer.Name}. {speaker.Say(BowEndpoints.Line(row.Bow))}. String: {view.String.Shots} shots.",
+            PrintedPage.Margin,
+            page.Y,
+            10
+        );
         page.Y += 8;
 
         page.Heading("Measured");
         page.Line("Draw length, AMO", speaker.Say($"{Measure.Inches(row.Bow.DrawLength)}"));
-        page.Line(row.Bow.Kind == BowKind.Compound ? "Axle to axle" : "Bow length", row.Bow.AxleToAxle is { } axle ? speaker.Say($"{Measure.Inches(axle, 3)}") : "not measured");
+        page.Line(
+            row.Bow.Kind == BowKind.Compound ? "Axle to axle" : "Bow length",
+            row.Bow.AxleToAxle is { } axle ? speaker.Say($"{Measure.Inches(axle, 3)}") : "not measured"
+        );
         foreach (var check in view.Checks.Where(c => c.Kind != CheckKind.AxleToAxle))
         {
-            page.Line(speaker.Say(check.Title), speaker.Say(check.Line), check.Last is { } last ? $"{speaker.Say(check.Verdict?.Words ?? Message.Nothing)} {last.At:d MMM yyyy}" : "");
+            page.Line(
+                speaker.Say(check.Title),
+                speaker.Say(check.Line),
+                check.Last is { } last
+                    ? $"{speaker.Say(check.Verdict?.Words ?? Message.Nothing)} {last.At:d MMM yyyy}"
+                    : ""
+            );
         }
 
         page.Heading("Adjusters, from their marks");
@@ -40,13 +60,22 @@ public sealed class SetupCard(SetupDesk desk, BowStore bows, ArcherStore archers
             var seats = adjuster.Seats is { } s
                 ? $"top {s.TopLeft} | {s.TopRight}, bottom {s.BottomLeft} | {s.BottomRight}"
                 : speaker.Say(new Room(adjuster.Kind, down, up));
-            page.Line(speaker.Say(new AdjusterName(adjuster.Kind)), speaker.Say(new Standing(adjuster.Kind, adjuster.Position)), seats);
+            page.Line(
+                speaker.Say(new AdjusterName(adjuster.Kind)),
+                speaker.Say(new Standing(adjuster.Kind, adjuster.Position)),
+                seats
+            );
         }
 
         if (view.GoodStates.FirstOrDefault() is { } good)
         {
             page.Heading($"Back to {speaker.Say(good.Words)}, {good.MarkedAt:d MMM yyyy}");
-            page.Line(good.WayBack.Count == 0 ? "It stands so now." : string.Join("; ", good.WayBack.Select(w => speaker.Say(w.Order))), "");
+            page.Line(
+                good.WayBack.Count == 0
+                    ? "It stands so now."
+                    : string.Join("; ", good.WayBack.Select(w => speaker.Say(w.Order))),
+                ""
+            );
         }
 
         page.Text("Merganser. The maker's manual comes first.", PrintedPage.Margin, PrintedPage.Height - 30, 8);

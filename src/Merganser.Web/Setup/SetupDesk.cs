@@ -9,15 +9,47 @@ using Merganser.Data;
 namespace Merganser.Web.Setup;
 
 /// <summary>A finding as it was entered.</summary>
-public sealed record FindingView(string Id, double? Value, string Typed, string? Choice, Message? ChoiceWords, string? SkipReason, DateTimeOffset At);
+public sealed record FindingView(
+    string Id,
+    double? Value,
+    string Typed,
+    string? Choice,
+    Message? ChoiceWords,
+    string? SkipReason,
+    DateTimeOffset At
+);
 
 /// <summary>One check of the sheet with all that its page shows.</summary>
 public sealed record CheckView(
-    CheckKind Kind, Message Title, Message Tool, int Minutes, Message WhyHere, Message How, Message View, Quantity? Quantity, string Unit, Tolerance? Tolerance, double ReadingError,
-    IReadOnlyList<CheckChoice> Choices, CheckState State, Message? Because, FindingView? Last, FindingView? Before, CheckVerdict? Verdict, Message Line, Message Advice);
+    CheckKind Kind,
+    Message Title,
+    Message Tool,
+    int Minutes,
+    Message WhyHere,
+    Message How,
+    Message View,
+    Quantity? Quantity,
+    string Unit,
+    Tolerance? Tolerance,
+    double ReadingError,
+    IReadOnlyList<CheckChoice> Choices,
+    CheckState State,
+    Message? Because,
+    FindingView? Last,
+    FindingView? Before,
+    CheckVerdict? Verdict,
+    Message Line,
+    Message Advice
+);
 
 /// <summary>The string as it stands.</summary>
-public sealed record StringView(int Shots, int Settling, int SettlingLeft, StringPlan Plan, IReadOnlyList<ShotsRow> Entries);
+public sealed record StringView(
+    int Shots,
+    int Settling,
+    int SettlingLeft,
+    StringPlan Plan,
+    IReadOnlyList<ShotsRow> Entries
+);
 
 /// <summary>A change that can be entered, with what follows.</summary>
 public sealed record ChangeChoice(BowChange Change, Message Name, Message Follows);
@@ -27,19 +59,51 @@ public sealed record ChangeView(string Id, BowChange Change, Message Name, strin
 
 /// <summary>A state in which the bow shot well, and what leads back to it.</summary>
 public sealed record GoodStateView(
-    string Id, Message Words, string? ArrowVersionId, Message Note, DateTimeOffset MarkedAt, IReadOnlyDictionary<AdjusterKind, int> Positions, IReadOnlyList<WayBackMove> WayBack);
+    string Id,
+    Message Words,
+    string? ArrowVersionId,
+    Message Note,
+    DateTimeOffset MarkedAt,
+    IReadOnlyDictionary<AdjusterKind, int> Positions,
+    IReadOnlyList<WayBackMove> WayBack
+);
 
 /// <summary>Where the arrow stands from the riser after the clicks that were made since it was measured.</summary>
-public sealed record CentreShotView(double Measured, double Now, double InchesPerClick, bool StepKnown, Tolerance Tolerance, Verdict Verdict);
+public sealed record CentreShotView(
+    double Measured,
+    double Now,
+    double InchesPerClick,
+    bool StepKnown,
+    Tolerance Tolerance,
+    Verdict Verdict
+);
 
 /// <summary>The whole set-up of a bow as its page shows it.</summary>
 public sealed record SetupView(
-    string BowId, IReadOnlyList<CheckView> Checks, IReadOnlyList<CheckView> FollowUps, int Done, IReadOnlyList<DueItem> Due, StringView String,
-    IReadOnlyList<ChangeChoice> Choices, IReadOnlyList<ChangeView> Changes, IReadOnlyList<GoodStateView> GoodStates, CentreShotView? CentreShot,
-    Message Aperture, Message? Practice, Next Next);
+    string BowId,
+    IReadOnlyList<CheckView> Checks,
+    IReadOnlyList<CheckView> FollowUps,
+    int Done,
+    IReadOnlyList<DueItem> Due,
+    StringView String,
+    IReadOnlyList<ChangeChoice> Choices,
+    IReadOnlyList<ChangeView> Changes,
+    IReadOnlyList<GoodStateView> GoodStates,
+    CentreShotView? CentreShot,
+    Message Aperture,
+    Message? Practice,
+    Next Next
+);
 
 /// <summary>Puts the rows of a bow's set-up and the Core's reading together.</summary>
-public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore archers, ArrowStore arrows, PaperStore papers, TimeProvider clock)
+public sealed class SetupDesk(
+    SetupStore setups,
+    BowStore bows,
+    ArcherStore archers,
+    ArrowStore arrows,
+    PaperStore papers,
+    TimeProvider clock
+)
 {
     public SetupView View(string bowId) => View(bows.Get(bowId), setups.Of(bowId));
 
@@ -48,55 +112,144 @@ public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore arch
         var archer = archers.Get(bow.ArcherId).Archer;
         var sheet = Sheet(bow, rows);
         var due = Due(bow, rows);
-        return new SetupView(bow.Id, [.. sheet.Lines.Select(l => Check(l, bow.Bow, archer))], [.. sheet.FollowUps.Select(l => Check(l, bow.Bow, archer))], sheet.Done, due,
-            new StringView(rows.String.Shots, rows.String.Settling, rows.String.SettlingLeft, rows.String.Plan, rows.Shots),
-            [.. ChangeTable.ByHand(bow.Bow.Kind).Select(c => new ChangeChoice(c, new ChangeName(c), new LookedAtAgain([.. ChangeTable.Follows(c, bow.Bow).Select(k => new CheckTitle(k, bow.Bow.Kind))])))],
-            [.. rows.Changes.Reverse().Select(c => new ChangeView(c.Id, c.Change, new ChangeName(c.Change), c.Note, c.HappenedAt))],
-            [.. rows.GoodStates.Select(g => Good(g, bow))], Centre(bow, rows), Peep.Aperture(bow.Bow.AxleToAxle),
+        return new SetupView(
+            bow.Id,
+            [.. sheet.Lines.Select(l => Check(l, bow.Bow, archer))],
+            [.. sheet.FollowUps.Select(l => Check(l, bow.Bow, archer))],
+            sheet.Done,
+            due,
+            new StringView(
+                rows.String.Shots,
+                rows.String.Settling,
+                rows.String.SettlingLeft,
+                rows.String.Plan,
+                rows.Shots
+            ),
+            [
+                .. ChangeTable
+                    .ByHand(bow.Bow.Kind)
+                    .Select(c => new ChangeChoice(
+                        c,
+                        new ChangeName(c),
+                        new LookedAtAgain([
+                            .. ChangeTable.Follows(c, bow.Bow).Select(k => new CheckTitle(k, bow.Bow.Kind)),
+                        ])
+                    )),
+            ],
+            [
+                .. rows
+                    .Changes.Reverse()
+                    .Select(c => new ChangeView(c.Id, c.Change, new ChangeName(c.Change), c.Note, c.HappenedAt)),
+            ],
+            [.. rows.GoodStates.Select(g => Good(g, bow))],
+            Centre(bow, rows),
+            Peep.Aperture(bow.Bow.AxleToAxle),
             archer.Practice == Core.Bows.Practice.Rarely ? (Message)SetupSays.FineTuneNeedsPractice : null,
-            Unsound.Guard(bow.Unsound, SetupNext.Of(sheet, due, bow.Bow.Kind)));
+            Unsound.Guard(bow.Unsound, SetupNext.Of(sheet, due, bow.Bow.Kind))
+        );
     }
 
     public SetupSheet Sheet(BowRow bow, SetupRows rows)
     {
         var accepted = papers.AnyAccepted(bow.Id);
-        return SetupSheet.Of(bow.Bow, archers.Get(bow.ArcherId).Archer.MayPress, [.. rows.Findings.Select(f => f.Dated)], rows.Dated, accepted, rows.GoodStates.FirstOrDefault()?.Readings);
+        return SetupSheet.Of(
+            bow.Bow,
+            archers.Get(bow.ArcherId).Archer.MayPress,
+            [.. rows.Findings.Select(f => f.Dated)],
+            rows.Dated,
+            accepted,
+            rows.GoodStates.FirstOrDefault()?.Readings
+        );
     }
 
     public IReadOnlyList<DueItem> Due(BowRow bow, SetupRows rows)
     {
-        var look = rows.Findings.LastOrDefault(f => f.Dated.Finding is { SkipReason: null, Kind: CheckKind.CamTiming or CheckKind.BraceHeight })?.Dated.At;
-        return rows.String.Due(bow.Bow.Kind, rows.CheckedAt, archers.Get(bow.ArcherId).Archer.Practice, look, clock.GetUtcNow());
+        var look = rows
+            .Findings.LastOrDefault(f =>
+                f.Dated.Finding is { SkipReason: null, Kind: CheckKind.CamTiming or CheckKind.BraceHeight }
+            )
+            ?.Dated.At;
+        return rows.String.Due(
+            bow.Bow.Kind,
+            rows.CheckedAt,
+            archers.Get(bow.ArcherId).Archer.Practice,
+            look,
+            clock.GetUtcNow()
+        );
     }
 
     /// <summary>What a degree costs at this bow's speed: of the arrow last kept, else of one at 6 gr/lb.</summary>
     public CantTable Cants(string bowId, double degrees, double zero, double slope)
     {
         var bow = bows.Measured(bowId);
-        var grains = arrows.Of(bowId).FirstOrDefault(a => a.Kept is not null)?.Kept!.Arrow.Balance().Grains ?? 6 * bow.DrawWeight;
+        var grains =
+            arrows.Of(bowId).FirstOrDefault(a => a.Kept is not null)?.Kept!.Arrow.Balance().Grains
+            ?? 6 * bow.DrawWeight;
         return CantTable.Of(LaunchSpeed.Of(bow, grains).Speed, degrees, zero, slope, CantTable.UsualYards);
     }
 
     private static CheckView Check(CheckLine line, Bow bow, Archer archer)
     {
         var fact = line.Fact;
-        var quantityUnit = fact.Quantity switch { Quantity.Length => "in", Quantity.DrawWeight => "lb", Quantity.Number => "degrees", _ => "" };
+        var quantityUnit = fact.Quantity switch
+        {
+            Quantity.Length => "in",
+            Quantity.DrawWeight => "lb",
+            Quantity.Number => "degrees",
+            _ => "",
+        };
         var (kind, on) = (fact.Kind, bow.Kind);
         return new CheckView(
-            kind, new CheckTitle(kind, on), new CheckTool(kind, on), fact.Minutes, new CheckWhy(kind, on), new CheckHow(kind, on), new CheckDrawn(kind, on),
-            fact.Quantity, quantityUnit, CheckReading.ToleranceOf(kind, bow), fact.ReadingError, Choices(fact, line), line.State, line.Because,
-            Finding(line.Last, fact), Finding(line.Before, fact), line.Verdict, Short(line), Advice(fact, archer));
+            kind,
+            new CheckTitle(kind, on),
+            new CheckTool(kind, on),
+            fact.Minutes,
+            new CheckWhy(kind, on),
+            new CheckHow(kind, on),
+            new CheckDrawn(kind, on),
+            fact.Quantity,
+            quantityUnit,
+            CheckReading.ToleranceOf(kind, bow),
+            fact.ReadingError,
+            Choices(fact, line),
+            line.State,
+            line.Because,
+            Finding(line.Last, fact),
+            Finding(line.Before, fact),
+            line.Verdict,
+            Short(line),
+            Advice(fact, archer)
+        );
     }
 
     /// <summary>What can be picked: after a damage only that it is repaired, before it never that.</summary>
     private static IReadOnlyList<CheckChoice> Choices(CheckFact fact, CheckLine line)
     {
         var damaged = line.Last?.Finding.Choice == Unsound.Damaged;
-        return [.. fact.Choices.Where(c => damaged ? c.Code is Unsound.Damaged or Unsound.Repaired : c.Code != Unsound.Repaired || line.Last?.Finding.Choice == Unsound.Repaired)];
+        return
+        [
+            .. fact.Choices.Where(c =>
+                damaged
+                    ? c.Code is Unsound.Damaged or Unsound.Repaired
+                    : c.Code != Unsound.Repaired || line.Last?.Finding.Choice == Unsound.Repaired
+            ),
+        ];
     }
 
-    private static FindingView? Finding(DatedFinding? found, CheckFact fact) => found is null ? null
-        : new FindingView(found.Id, found.Finding.Value, found.Typed, found.Finding.Choice, found.Finding.Choice is { } code && fact.Choices.Any(c => c.Code == code) ? new ChoiceLabel(fact.Kind, code) : null, found.Finding.SkipReason, found.At);
+    private static FindingView? Finding(DatedFinding? found, CheckFact fact) =>
+        found is null
+            ? null
+            : new FindingView(
+                found.Id,
+                found.Finding.Value,
+                found.Typed,
+                found.Finding.Choice,
+                found.Finding.Choice is { } code && fact.Choices.Any(c => c.Code == code)
+                    ? new ChoiceLabel(fact.Kind, code)
+                    : null,
+                found.Finding.SkipReason,
+                found.At
+            );
 
     private static CheckShort Short(CheckLine line)
     {
@@ -111,34 +264,54 @@ public sealed class SetupDesk(SetupStore setups, BowStore bows, ArcherStore arch
     }
 
     /// <summary>What this archer has bears on how the check is done.</summary>
-    private static Message Advice(CheckFact fact, Archer archer) => fact.Kind switch
-    {
-        CheckKind.CamTiming when !archer.HasDrawBoard => SetupSays.NoDrawBoard,
-        CheckKind.DrawWeight when !archer.HasScale => SetupSays.NoScale,
-        CheckKind.Peep or CheckKind.CamLean when !archer.MayPress => SetupSays.PressWorkToAShop,
-        _ => Message.Nothing,
-    };
+    private static Message Advice(CheckFact fact, Archer archer) =>
+        fact.Kind switch
+        {
+            CheckKind.CamTiming when !archer.HasDrawBoard => SetupSays.NoDrawBoard,
+            CheckKind.DrawWeight when !archer.HasScale => SetupSays.NoScale,
+            CheckKind.Peep or CheckKind.CamLean when !archer.MayPress => SetupSays.PressWorkToAShop,
+            _ => Message.Nothing,
+        };
 
     private GoodStateView Good(GoodStateRow good, BowRow bow)
     {
         var arrow = good.ArrowVersionId is { } version ? arrows.Version(version) : null;
-        return new GoodStateView(good.Id, new AsItShotWell(arrow?.Typed.Name, arrow?.Number ?? 0), good.ArrowVersionId, good.Stage is null ? new Verbatim(good.Note) : new AcceptedOnPaper(good.Stage.Name), good.MarkedAt,
-            good.Positions.ToDictionary(p => p.Kind, p => p.Position), StateDiff.WayBack(bow.Adjusters, good.Positions));
+        return new GoodStateView(
+            good.Id,
+            new AsItShotWell(arrow?.Typed.Name, arrow?.Number ?? 0),
+            good.ArrowVersionId,
+            good.Stage is null ? new Verbatim(good.Note) : new AcceptedOnPaper(good.Stage.Name),
+            good.MarkedAt,
+            good.Positions.ToDictionary(p => p.Kind, p => p.Position),
+            StateDiff.WayBack(bow.Adjusters, good.Positions)
+        );
     }
 
     private CentreShotView? Centre(BowRow bow, SetupRows rows)
     {
-        var found = rows.Findings.LastOrDefault(f => f.Dated.Finding is { Kind: CheckKind.CentreShot, Value: not null })?.Dated;
+        var found = rows
+            .Findings.LastOrDefault(f => f.Dated.Finding is { Kind: CheckKind.CentreShot, Value: not null })
+            ?.Dated;
         var rest = bow.Adjusters.FirstOrDefault(a => a.Kind == AdjusterKind.RestSideways);
         if (found is null || rest is null)
         {
             return null;
         }
 
-        var then = bows.Moves(bow.Id).Where(m => m.Ordinal <= found.AfterMove && m.Adjuster == AdjusterKind.RestSideways).Select(m => m.To).LastOrDefault();
+        var then = bows.Moves(bow.Id)
+            .Where(m => m.Ordinal <= found.AfterMove && m.Adjuster == AdjusterKind.RestSideways)
+            .Select(m => m.To)
+            .LastOrDefault();
         var step = rest.InchesPerStep ?? AdjusterTable.RestClickInches;
         var now = Core.Setup.CentreShot.After(found.Finding.Value!.Value, rest.Position - then, step, bow.Bow.Hand);
         var tolerance = Core.Setup.CentreShot.Tolerance(bow.Bow.MakerCentreShot);
-        return new CentreShotView(found.Finding.Value!.Value, now, step, rest.InchesPerStep is not null, tolerance, CheckReading.Of(now, tolerance, CheckTable.Of(CheckKind.CentreShot).ReadingError));
+        return new CentreShotView(
+            found.Finding.Value!.Value,
+            now,
+            step,
+            rest.InchesPerStep is not null,
+            tolerance,
+            CheckReading.Of(now, tolerance, CheckTable.Of(CheckKind.CentreShot).ReadingError)
+        );
     }
 }

@@ -15,18 +15,31 @@ public sealed record CaliperInput(string? Front, string? Rear, string? NockToRes
 public sealed record CaliperView(double RestMovesIn, Message Words);
 
 /// <summary>A finding as entered: a typed number, a picked answer, or a reason for leaving the check.</summary>
-public sealed record CheckInput(string? Id, CheckKind Kind, string? Typed = null, string? Choice = null, string? SkipReason = null, bool Confirmed = false)
+public sealed record CheckInput(
+    string? Id,
+    CheckKind Kind,
+    string? Typed = null,
+    string? Choice = null,
+    string? SkipReason = null,
+    bool Confirmed = false
+)
 {
     private const int LongestReason = 120;
 
-    /// <exception cref="RefusedException">Nothing readable was entered, it is out of range, or it is odd and not yet confirmed (code <c>suspicious</c>).</exception>
+    /// <exception cref="RefusedException">Nothing readable was entered, it is out of range, or it is odd and not yet
+    /// confirmed (code <c>suspicious</c>).</exception>
     public CheckFinding Read(double? last, Bow bow)
     {
         var fact = CheckTable.Of(Kind);
         var fields = new FieldReader();
         if (SkipReason is not null)
         {
-            fields.Check(SkipReason.Trim().Length is > 0 and <= LongestReason, "skipReason", "reason", SetupSays.ReasonWanted);
+            fields.Check(
+                SkipReason.Trim().Length is > 0 and <= LongestReason,
+                "skipReason",
+                "reason",
+                SetupSays.ReasonWanted
+            );
             fields.ThrowIfAny();
             return new CheckFinding(Kind, null, null, SkipReason.Trim());
         }
@@ -34,7 +47,12 @@ public sealed record CheckInput(string? Id, CheckKind Kind, string? Typed = null
         if (fact.Quantity is not { } quantity)
         {
             fields.Check(fact.Choices.Any(c => c.Code == Choice), "choice", "missing", SetupSays.PickWhatYouFound);
-            fields.Check(Choice != Unsound.Repaired || Typed?.Trim().Length is > 0 and <= 60, "typed", "missing", SetupSays.RepairedByWhom);
+            fields.Check(
+                Choice != Unsound.Repaired || Typed?.Trim().Length is > 0 and <= 60,
+                "typed",
+                "missing",
+                SetupSays.RepairedByWhom
+            );
             fields.ThrowIfAny();
             return new CheckFinding(Kind, null, Choice, null);
         }
@@ -71,37 +89,84 @@ public static class SetupEndpoints
     public static void MapSetup(this IEndpointRouteBuilder api)
     {
         api.MapGet("/bows/{id}/setup", (string id, SetupDesk desk) => desk.View(id));
-        api.MapPost("/bows/{id}/checks", (string id, CheckInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
-        {
-            var last = setups.Of(id).Findings.LastOrDefault(f => f.Dated.Finding.Kind == input.Kind && f.Dated.Finding.Value is not null && f.Dated.Id != input.Id)?.Dated.Finding.Value;
-            var rows = setups.Find(id, ClientId.Checked(input.Id), input.Read(last, bows.Get(id).Bow), input.Typed?.Trim() ?? "");
-            return desk.View(bows.Get(id), rows);
-        });
-        api.MapPost("/bows/{id}/changes", (string id, ChangeInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
-            desk.View(bows.Get(id), setups.Change(id, ClientId.Checked(input.Id), input.Change, Texts.Note(input.Note), input.HappenedAt)));
-        api.MapPost("/bows/{id}/withdrawals/{entryId}", (string id, string entryId, SetupStore setups, BowStore bows, SetupDesk desk) =>
-            desk.View(bows.Get(id), setups.Withdraw(id, entryId)));
-        api.MapPost("/bows/{id}/shots", (string id, ShotsInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
-        {
-            var fields = new FieldReader();
-            fields.Inside("count", input.Count, Shots);
-            fields.ThrowIfAny();
-            return desk.View(bows.Get(id), setups.Shoot(id, ClientId.Checked(input.Id), input.Count));
-        });
-        api.MapPut("/bows/{id}/string-plan", (string id, StringPlan plan, SetupStore setups, BowStore bows, SetupDesk desk) => desk.View(bows.Get(id), setups.Plan(id, plan)));
-        api.MapPost("/bows/{id}/good-states", (string id, GoodStateInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
-            desk.View(bows.Get(id), setups.MarkGood(id, ClientId.Checked(input.Id), input.ArrowVersionId, Texts.Note(input.Note))));
+        api.MapPost(
+            "/bows/{id}/checks",
+            (string id, CheckInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
+            {
+                var last = setups
+                    .Of(id)
+                    .Findings.LastOrDefault(f =>
+                        f.Dated.Finding.Kind == input.Kind
+                        && f.Dated.Finding.Value is not null
+                        && f.Dated.Id != input.Id
+                    )
+                    ?.Dated.Finding.Value;
+                var rows = setups.Find(
+                    id,
+                    ClientId.Checked(input.Id),
+                    input.Read(last, bows.Get(id).Bow),
+                    input.Typed?.Trim() ?? ""
+                );
+                return desk.View(bows.Get(id), rows);
+            }
+        );
+        api.MapPost(
+            "/bows/{id}/changes",
+            (string id, ChangeInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
+                desk.View(
+                    bows.Get(id),
+                    setups.Change(
+                        id,
+                        ClientId.Checked(input.Id),
+                        input.Change,
+                        Texts.Note(input.Note),
+                        input.HappenedAt
+                    )
+                )
+        );
+        api.MapPost(
+            "/bows/{id}/withdrawals/{entryId}",
+            (string id, string entryId, SetupStore setups, BowStore bows, SetupDesk desk) =>
+                desk.View(bows.Get(id), setups.Withdraw(id, entryId))
+        );
+        api.MapPost(
+            "/bows/{id}/shots",
+            (string id, ShotsInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
+            {
+                var fields = new FieldReader();
+                fields.Inside("count", input.Count, Shots);
+                fields.ThrowIfAny();
+                return desk.View(bows.Get(id), setups.Shoot(id, ClientId.Checked(input.Id), input.Count));
+            }
+        );
+        api.MapPut(
+            "/bows/{id}/string-plan",
+            (string id, StringPlan plan, SetupStore setups, BowStore bows, SetupDesk desk) =>
+                desk.View(bows.Get(id), setups.Plan(id, plan))
+        );
+        api.MapPost(
+            "/bows/{id}/good-states",
+            (string id, GoodStateInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
+                desk.View(
+                    bows.Get(id),
+                    setups.MarkGood(id, ClientId.Checked(input.Id), input.ArrowVersionId, Texts.Note(input.Note))
+                )
+        );
         api.MapPost("/bows/{id}/caliper", (string id, CaliperInput input) => Caliper(input));
-        api.MapGet("/bows/{id}/cants", (string id, double degrees, double zero, double slope, SetupDesk desk) =>
-        {
-            var fields = new FieldReader();
-            fields.Inside("degrees", degrees, Degrees);
-            fields.Inside("zero", zero, Zero);
-            fields.Inside("slope", slope, Slope);
-            fields.ThrowIfAny();
-            return desk.Cants(id, degrees, zero, slope);
-        });
-        api.MapGet("/bows/{id}/card.pdf", (string id, SetupCard card) => Results.File(card.Pdf(id), "application/pdf")).Produces(200, contentType: "application/pdf");
+        api.MapGet(
+            "/bows/{id}/cants",
+            (string id, double degrees, double zero, double slope, SetupDesk desk) =>
+            {
+                var fields = new FieldReader();
+                fields.Inside("degrees", degrees, Degrees);
+                fields.Inside("zero", zero, Zero);
+                fields.Inside("slope", slope, Slope);
+                fields.ThrowIfAny();
+                return desk.Cants(id, degrees, zero, slope);
+            }
+        );
+        api.MapGet("/bows/{id}/card.pdf", (string id, SetupCard card) => Results.File(card.Pdf(id), "application/pdf"))
+            .Produces(200, contentType: "application/pdf");
     }
 
     private static CaliperView Caliper(CaliperInput input)

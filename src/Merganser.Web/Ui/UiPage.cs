@@ -8,27 +8,35 @@ public static class UiPage
     private const string NoncePlace = "__NONCE__";
 
     /// <summary>Built files carry their hash in the name and may be kept.</summary>
-    public static StaticFileOptions Assets { get; } = new()
-    {
-        OnPrepareResponse = served =>
+    public static StaticFileOptions Assets { get; } =
+        new()
         {
-            if (served.Context.Request.Path.StartsWithSegments("/assets"))
+            OnPrepareResponse = served =>
             {
-                served.Context.Response.Headers.CacheControl = "public, max-age=31536000, immutable";
-            }
-        },
-    };
+                if (served.Context.Request.Path.StartsWithSegments("/assets"))
+                {
+                    served.Context.Response.Headers.CacheControl = "public, max-age=31536000, immutable";
+                }
+            },
+        };
 
     public static async Task<IResult> Serve(HttpContext context, IWebHostEnvironment host)
     {
         var index = host.WebRootFileProvider.GetFileInfo("index.html");
         if (!index.Exists)
         {
-            return Results.Text("The interface has not been built: run ./merganser start", statusCode: StatusCodes.Status503ServiceUnavailable);
+            return Results.Text(
+                "The interface has not been built: run ./merganser start",
+                statusCode: StatusCodes.Status503ServiceUnavailable
+            );
         }
 
         using var reader = new StreamReader(index.CreateReadStream());
-        var page = (await reader.ReadToEndAsync()).Replace(NoncePlace, (string)context.Items[PageHeaders.NonceItem]!, StringComparison.Ordinal);
+        var page = (await reader.ReadToEndAsync()).Replace(
+            NoncePlace,
+            (string)context.Items[PageHeaders.NonceItem]!,
+            StringComparison.Ordinal
+        );
         context.Response.Headers.CacheControl = "no-store";
         return Results.Text(page, "text/html; charset=utf-8");
     }

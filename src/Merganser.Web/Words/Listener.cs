@@ -12,15 +12,16 @@ public interface IOfBow
 }
 
 /// <summary>
-/// Finds out who is spoken to: the archer of the bow that a request is about, by its route or its input. A request about no bow is answered in
-/// the trade's units.
+/// Finds out who is spoken to: the archer of the bow that a request is about, by its route or its input. A request
+/// about no bow is answered in the trade's units.
 /// </summary>
 public sealed class Listener(Hearers hearers, IOptions<JsonOptions> json)
 {
     private const string Item = "speaker";
 
     /// <summary>Who hears of a bow.</summary>
-    public Speaker Of(string bowId) => hearers.Of(bowId) is { } found ? new Speaker(found.Units, found.Hand) : Speaker.Trade;
+    public Speaker Of(string bowId) =>
+        hearers.Of(bowId) is { } found ? new Speaker(found.Units, found.Hand) : Speaker.Trade;
 
     /// <summary>Answers every request of the API in the units of whom it is about.</summary>
     public async ValueTask<object?> Answer(EndpointFilterInvocationContext call, EndpointFilterDelegate next)

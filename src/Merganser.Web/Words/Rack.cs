@@ -5,43 +5,46 @@ namespace Merganser.Web.Words;
 /// <summary>The rack.</summary>
 public static class RackWords
 {
-    public static FormattableString Of(RackMessage message) => message switch
-    {
-        BowsHung(1) => $"one bow",
-        BowsHung(var count) => $"{count} bows",
-        ChecksAgain(var count) => $"{count} again",
-        DoneOf(var done, var of) => $"{done} of {of}",
-        VersionIs(var number) => $"version {number}",
-        SetIs(var number) => $"set {number}",
-        ArrowWithoutPaper(var arrow, true) => $"{arrow} is a draft; no paper yet.",
-        ArrowWithoutPaper(var arrow, false) => $"{arrow} is kept; no paper yet.",
-        PaperOpen(var set, var reading) => $"Paper open, set {set}. {reading}",
-        PaperAccepted(var reading) => $"Paper accepted. {reading}",
-        AgainList(var titles) => $"Again: {titles:low}.",
-        DueSoon(var what, true, _) => $"{what} is due.",
-        DueSoon(var what, false, { } left) => $"{what} in {left}.",
-        DueSoon(var what, false, null) => $"{what} soon.",
-        DoNotShootIt(var found) => $"Do not shoot it. {found}",
-        CannotBeRead(var kind, var id) => $"A {kind} cannot be read ({id}); it is left as it is, and everything else stands.",
-        FirstOfRack(var bow, var state) => $"{bow}: {state:low}",
-        _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
-    };
+    public static FormattableString Of(RackMessage message) =>
+        message switch
+        {
+            BowsHung(1) => $"one bow",
+            BowsHung(var count) => $"{count} bows",
+            ChecksAgain(var count) => $"{count} again",
+            DoneOf(var done, var of) => $"{done} of {of}",
+            VersionIs(var number) => $"version {number}",
+            SetIs(var number) => $"set {number}",
+            ArrowWithoutPaper(var arrow, true) => $"{arrow} is a draft; no paper yet.",
+            ArrowWithoutPaper(var arrow, false) => $"{arrow} is kept; no paper yet.",
+            PaperOpen(var set, var reading) => $"Paper open, set {set}. {reading}",
+            PaperAccepted(var reading) => $"Paper accepted. {reading}",
+            AgainList(var titles) => $"Again: {titles:low}.",
+            DueSoon(var what, true, _) => $"{what} is due.",
+            DueSoon(var what, false, { } left) => $"{what} in {left}.",
+            DueSoon(var what, false, null) => $"{what} soon.",
+            DoNotShootIt(var found) => $"Do not shoot it. {found}",
+            CannotBeRead(var kind, var id) =>
+                $"A {kind} cannot be read ({id}); it is left as it is, and everything else stands.",
+            FirstOfRack(var bow, var state) => $"{bow}: {state:low}",
+            _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
+        };
 
-    public static FormattableString Of(RackSays says) => says switch
-    {
-        RackSays.RackIsEmpty => $"The rack is empty: enter your bow.",
-        RackSays.EnoughToStart => $"Draw weight, draw length and brace height are enough to start.",
-        RackSays.EnterABow => $"Enter a bow",
-        RackSays.EnterAnotherBow => $"Enter another bow",
-        RackSays.NoneYet => $"none yet",
-        RackSays.Draft => $"draft",
-        RackSays.AcceptedState => $"accepted",
-        RackSays.NoArrowYet => $"No arrow yet.",
-        RackSays.GoOnWithTheArrow => $"Go on with the arrow",
-        RackSays.ShootItThroughPaper => $"Shoot it through paper",
-        RackSays.GoOnWithThePaper => $"Go on with the paper",
-        RackSays.LookAtThePaper => $"Look at the paper",
-        RackSays.NoShotsYet => $"No shots yet.",
-        _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
-    };
+    public static FormattableString Of(RackSays says) =>
+        says switch
+        {
+            RackSays.RackIsEmpty => $"The rack is empty: enter your bow.",
+            RackSays.EnoughToStart => $"Draw weight, draw length and brace height are enough to start.",
+            RackSays.EnterABow => $"Enter a bow",
+            RackSays.EnterAnotherBow => $"Enter another bow",
+            RackSays.NoneYet => $"none yet",
+            RackSays.Draft => $"draft",
+            RackSays.AcceptedState => $"accepted",
+            RackSays.NoArrowYet => $"No arrow yet.",
+            RackSays.GoOnWithTheArrow => $"Go on with the arrow",
+            RackSays.ShootItThroughPaper => $"Shoot it through paper",
+            RackSays.GoOnWithThePaper => $"Go on with the paper",
+            RackSays.LookAtThePaper => $"Look at the paper",
+            RackSays.NoShotsYet => $"No shots yet.",
+            _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
+        };
 }

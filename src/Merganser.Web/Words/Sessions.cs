@@ -7,56 +7,62 @@ namespace Merganser.Web.Words;
 /// <summary>A session's next step.</summary>
 public static class SessionWords
 {
-    public static FormattableString Of(SessionMessage message) => message switch
-    {
-        RemainsAfter({ Count: 0 }, var kind) => $"Marked as shot well with this arrow. Remains: {AfterPaper(kind)}.",
-        RemainsAfter(var open, var kind) => $"Marked as shot well with this arrow. Remains: {open}; {AfterPaper(kind)}.",
-        ControlToShoot(var control, var shots) => $"{ControlOf(control)}: shoot {shots} more, touch nothing.",
-        RungFirst(var rung) => $"Moves do not help: {rung:low} first.",
-        OnToStage(var stage) => $"Good enough here: go on to {stage}.",
-        GoToStage(var stage) => $"On to {stage}",
-        OrderAlone(var order) => $"{order}.",
-        _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
-    };
+    public static FormattableString Of(SessionMessage message) =>
+        message switch
+        {
+            RemainsAfter({ Count: 0 }, var kind) =>
+                $"Marked as shot well with this arrow. Remains: {AfterPaper(kind)}.",
+            RemainsAfter(var open, var kind) =>
+                $"Marked as shot well with this arrow. Remains: {open}; {AfterPaper(kind)}.",
+            ControlToShoot(var control, var shots) => $"{ControlOf(control)}: shoot {shots} more, touch nothing.",
+            RungFirst(var rung) => $"Moves do not help: {rung:low} first.",
+            OnToStage(var stage) => $"Good enough here: go on to {stage}.",
+            GoToStage(var stage) => $"On to {stage}",
+            OrderAlone(var order) => $"{order}.",
+            _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
+        };
 
-    public static FormattableString Of(SessionSays says) => says switch
-    {
-        SessionSays.AcceptedDone => $"Accepted: this paper is done.",
-        SessionSays.BowLeftAsItWas => $"The bow was left as it is.",
-        SessionSays.BackToTheRack => $"Back to the rack",
-        SessionSays.ShootMoreOpensAgain => $"Shoot more: opens it again",
-        SessionSays.OneThingChanged => $"Same distance, same bow; one thing is changed.",
-        SessionSays.MarkAShot => $"Mark a shot",
-        SessionSays.BackToTheSession => $"Back to the session",
-        SessionSays.ControlIsShot => $"The control is shot: read it, then go on.",
-        SessionSays.StandsAmongEvidence => $"What it says stands among the evidence.",
-        SessionSays.ShootMore => $"Shoot more",
-        SessionSays.EndTheTrial => $"End the trial",
-        SessionSays.OpenTheLadder => $"Open the ladder",
-        SessionSays.IAcceptThis => $"I accept this",
-        SessionSays.MoveAllTheSame => $"Move all the same",
-        SessionSays.PointFirstThenTail => $"Point hole first, then the tail. Nobody in front of the line.",
-        SessionSays.ISomethingElse => $"I did something else",
-        SessionSays.IMadeThisMove => $"I made this move",
-        SessionSays.GoodEnoughShort => $"Good enough: accept this, or shoot more.",
-        SessionSays.ToTheInspection => $"To the inspection",
-        SessionSays.PressByItsManual => $"Only in the right press, by its manual. Log what you did, even if it was something else.",
-        SessionSays.WriteDownWhatYouDid => $"Write down what you did, even if it was something else.",
-        SessionSays.ShootTwoThenNextArrow => $"Shoot two with this arrow, then take the next one.",
-        SessionSays.NextArrowOrEnd => $"Take the next arrow, or end the trial.",
-        SessionSays.TrialAdvisesNoMove => $"The bow is left alone: a trial advises no move.",
-        SessionSays.MoreShotsOfTheClose => $"More shots of the arrows that are close",
-        _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
-    };
+    public static FormattableString Of(SessionSays says) =>
+        says switch
+        {
+            SessionSays.AcceptedDone => $"Accepted: this paper is done.",
+            SessionSays.BowLeftAsItWas => $"The bow was left as it is.",
+            SessionSays.BackToTheRack => $"Back to the rack",
+            SessionSays.ShootMoreOpensAgain => $"Shoot more: opens it again",
+            SessionSays.OneThingChanged => $"Same distance, same bow; one thing is changed.",
+            SessionSays.MarkAShot => $"Mark a shot",
+            SessionSays.BackToTheSession => $"Back to the session",
+            SessionSays.ControlIsShot => $"The control is shot: read it, then go on.",
+            SessionSays.StandsAmongEvidence => $"What it says stands among the evidence.",
+            SessionSays.ShootMore => $"Shoot more",
+            SessionSays.EndTheTrial => $"End the trial",
+            SessionSays.OpenTheLadder => $"Open the ladder",
+            SessionSays.IAcceptThis => $"I accept this",
+            SessionSays.MoveAllTheSame => $"Move all the same",
+            SessionSays.PointFirstThenTail => $"Point hole first, then the tail. Nobody in front of the line.",
+            SessionSays.ISomethingElse => $"I did something else",
+            SessionSays.IMadeThisMove => $"I made this move",
+            SessionSays.GoodEnoughShort => $"Good enough: accept this, or shoot more.",
+            SessionSays.ToTheInspection => $"To the inspection",
+            SessionSays.PressByItsManual =>
+                $"Only in the right press, by its manual. Log what you did, even if it was something else.",
+            SessionSays.WriteDownWhatYouDid => $"Write down what you did, even if it was something else.",
+            SessionSays.ShootTwoThenNextArrow => $"Shoot two with this arrow, then take the next one.",
+            SessionSays.NextArrowOrEnd => $"Take the next arrow, or end the trial.",
+            SessionSays.TrialAdvisesNoMove => $"The bow is left alone: a trial advises no move.",
+            SessionSays.MoreShotsOfTheClose => $"More shots of the arrows that are close",
+            _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
+        };
 
     private static string AfterPaper(BowKind kind) =>
         kind == BowKind.Compound ? "peep, sight and groups come after paper" : "sight and groups come after paper";
 
-    private static string ControlOf(SetPurpose purpose) => purpose switch
-    {
-        SetPurpose.ControlArrow => "Control arrow",
-        SetPurpose.ChangedGrip => "Changed grip",
-        SetPurpose.OtherArcher => "Another archer",
-        _ => "Machine",
-    };
+    private static string ControlOf(SetPurpose purpose) =>
+        purpose switch
+        {
+            SetPurpose.ControlArrow => "Control arrow",
+            SetPurpose.ChangedGrip => "Changed grip",
+            SetPurpose.OtherArcher => "Another archer",
+            _ => "Machine",
+        };
 }

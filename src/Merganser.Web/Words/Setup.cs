@@ -6,93 +6,105 @@ namespace Merganser.Web.Words;
 /// <summary>The set-up sheet: checks, verdicts, changes, what is due.</summary>
 public static class SetupWords
 {
-    public static FormattableString Of(SetupMessage message) => message switch
-    {
-        CheckTitle(var kind, var bow) => TitleOf(kind, bow),
-        CheckTool(var kind, var bow) => $"{RowOf(kind, bow).Tool}",
-        CheckWhy(var kind, var bow) => $"{RowOf(kind, bow).Why}",
-        CheckHow(var kind, var bow) => $"{RowOf(kind, bow).How}",
-        CheckDrawn(var kind, var bow) => $"{RowOf(kind, bow).View}",
-        CheckToDo(var kind, var bow) => $"{RowOf(kind, bow).ToDo}",
-        ChoiceLabel(var kind, var code) => $"{ChoiceOf(kind, code).Label}",
-        ChoiceToDo(var kind, var code) => $"{ChoiceOf(kind, code).ToDo}",
-        Picked(var label, null) => $"{label}.",
-        Picked(var label, var by) => $"{label} by {by}.",
-        ToleranceFrom of => SourceOf(of),
-        RecordedAgainst(var good, var change) => $"Recorded. When it shot well: {good}, now {change:signed}.",
-        Judged(var verdict, var offset) => $"{WordOf(verdict)}. {offset}",
-        OffAim(CheckKind.CentreShot, var by, var more) => $"{by} farther {(more ? "out" : "in")} than the aim.",
-        OffAim(CheckKind.DrawWeight, var by, var more) => $"{by} {(more ? "over" : "under")} the marking.",
-        OffAim(CheckKind.Peep, var by, var more) => $"Turned {by} {(more ? "clockwise" : "counter-clockwise")} from above.",
-        OffAim(_, var by, var more) => $"{by} {(more ? "above" : "below")} the aim.",
-        MoveRest(var by, var inward) => $"Move the rest {by} {(inward ? "in" : "out")}; paper and target decide the last clicks.",
-        PeepCure(PeepTurn.HalfRound) => $"One string twist at the peep's near end turns it about half to three quarters round.",
-        PeepCure(PeepTurn.Quarter) => $"One string twist at the far end turns it about a quarter round.",
-        PeepCure => $"Slip it half a strand, or half a twist at the far end.",
-        OddReading(var title, var by, var more, var against, var expected) =>
-            $"{title} {by} {(more ? "more" : "less")} than {HeldOf(against)} ({expected}): is that so?",
-        AskedAgain(var change, var after) => $"{Changes[change].Why}: {after:low}.",
-        ChangeName(var change) => NameOf(change),
-        LookedAtAgain(var titles) => $"Looked at again: {titles:low}.",
-        StringCheckAt(var shots) => $"String check at {shots} shots",
-        DueNow(var what, var titles) => $"{what}: {titles:low}.",
-        LookAgain(var title) => $"Look at it again: {title:low}.",
-        FollowUpAgain(var kind) => $"{RowOf(kind, BowKind.Compound).How}",
-        NextCheck(var number, var of, var title) => $"Check {number} of {of}: {title:low}.",
-        LeftOpen(var why) => $"Left open: {why}",
-        HeldBack(var checks) => $"{checks} held back until paper is accepted.",
-        FoundDamaged(var on) => $"Found cracked, frayed or worn on {on}. Do not draw it: a shop with the maker's manual.",
-        NotWhileUnsound(var found) => $"Not while this bow is unsound. {found}",
-        CaliperSays(var by, true) => $"The rest moves {by} in: the front stands farther out.",
-        CaliperSays(var by, false) => $"The rest moves {by} out: the front stands farther in.",
-        AsItShotWell(null, _) => $"as it shot well",
-        AsItShotWell(var arrow, var version) => $"as it shot {arrow} well, version {version}",
-        Aperture(var of) => $"{of}",
-        CheckShort(CheckState.Again, _, _) => $"look at it again",
-        CheckShort(CheckState.Held, var afterPaper, _) => $"{(afterPaper ? "after paper" : "not now")}",
-        CheckShort(CheckState.Open, _, _) => $"open",
-        CheckShort(CheckState.Skipped, _, { } why) => $"left: {why}",
-        CheckShort(_, _, { } reading) => $"{reading:low}",
-        CheckShort => $"done",
-        AcceptedOnPaper(var stage) => $"accepted on paper, {stage}",
-        _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
-    };
+    public static FormattableString Of(SetupMessage message) =>
+        message switch
+        {
+            CheckTitle(var kind, var bow) => TitleOf(kind, bow),
+            CheckTool(var kind, var bow) => $"{RowOf(kind, bow).Tool}",
+            CheckWhy(var kind, var bow) => $"{RowOf(kind, bow).Why}",
+            CheckHow(var kind, var bow) => $"{RowOf(kind, bow).How}",
+            CheckDrawn(var kind, var bow) => $"{RowOf(kind, bow).View}",
+            CheckToDo(var kind, var bow) => $"{RowOf(kind, bow).ToDo}",
+            ChoiceLabel(var kind, var code) => $"{ChoiceOf(kind, code).Label}",
+            ChoiceToDo(var kind, var code) => $"{ChoiceOf(kind, code).ToDo}",
+            Picked(var label, null) => $"{label}.",
+            Picked(var label, var by) => $"{label} by {by}.",
+            ToleranceFrom of => SourceOf(of),
+            RecordedAgainst(var good, var change) => $"Recorded. When it shot well: {good}, now {change:signed}.",
+            Judged(var verdict, var offset) => $"{WordOf(verdict)}. {offset}",
+            OffAim(CheckKind.CentreShot, var by, var more) => $"{by} farther {(more ? "out" : "in")} than the aim.",
+            OffAim(CheckKind.DrawWeight, var by, var more) => $"{by} {(more ? "over" : "under")} the marking.",
+            OffAim(CheckKind.Peep, var by, var more) =>
+                $"Turned {by} {(more ? "clockwise" : "counter-clockwise")} from above.",
+            OffAim(_, var by, var more) => $"{by} {(more ? "above" : "below")} the aim.",
+            MoveRest(var by, var inward) =>
+                $"Move the rest {by} {(inward ? "in" : "out")}; paper and target decide the last clicks.",
+            PeepCure(PeepTurn.HalfRound) =>
+                $"One string twist at the peep's near end turns it about half to three quarters round.",
+            PeepCure(PeepTurn.Quarter) => $"One string twist at the far end turns it about a quarter round.",
+            PeepCure => $"Slip it half a strand, or half a twist at the far end.",
+            OddReading(var title, var by, var more, var against, var expected) =>
+                $"{title} {by} {(more ? "more" : "less")} than {HeldOf(against)} ({expected}): is that so?",
+            AskedAgain(var change, var after) => $"{Changes[change].Why}: {after:low}.",
+            ChangeName(var change) => NameOf(change),
+            LookedAtAgain(var titles) => $"Looked at again: {titles:low}.",
+            StringCheckAt(var shots) => $"String check at {shots} shots",
+            DueNow(var what, var titles) => $"{what}: {titles:low}.",
+            LookAgain(var title) => $"Look at it again: {title:low}.",
+            FollowUpAgain(var kind) => $"{RowOf(kind, BowKind.Compound).How}",
+            NextCheck(var number, var of, var title) => $"Check {number} of {of}: {title:low}.",
+            LeftOpen(var why) => $"Left open: {why}",
+            HeldBack(var checks) => $"{checks} held back until paper is accepted.",
+            FoundDamaged(var on) =>
+                $"Found cracked, frayed or worn on {on}. Do not draw it: a shop with the maker's manual.",
+            NotWhileUnsound(var found) => $"Not while this bow is unsound. {found}",
+            CaliperSays(var by, true) => $"The rest moves {by} in: the front stands farther out.",
+            CaliperSays(var by, false) => $"The rest moves {by} out: the front stands farther in.",
+            AsItShotWell(null, _) => $"as it shot well",
+            AsItShotWell(var arrow, var version) => $"as it shot {arrow} well, version {version}",
+            Aperture(var of) => $"{of}",
+            CheckShort(CheckState.Again, _, _) => $"look at it again",
+            CheckShort(CheckState.Held, var afterPaper, _) => $"{(afterPaper ? "after paper" : "not now")}",
+            CheckShort(CheckState.Open, _, _) => $"open",
+            CheckShort(CheckState.Skipped, _, { } why) => $"left: {why}",
+            CheckShort(_, _, { } reading) => $"{reading:low}",
+            CheckShort => $"done",
+            AcceptedOnPaper(var stage) => $"accepted on paper, {stage}",
+            _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
+        };
 
-    public static FormattableString Of(SetupSays says) => says switch
-    {
-        SetupSays.RecordedNoTolerance => $"Recorded. There is no general tolerance.",
-        SetupSays.JustAsAimed => $"Just as aimed.",
-        SetupSays.CompareWithGoodState => $"Compare with the maker's word and with the state in which this bow shot well.",
-        SetupSays.LeaveIt => $"Leave it.",
-        SetupSays.TwistsOut => $"Take twists out of the string: fewer twists lower it.",
-        SetupSays.TwistsIn => $"Put twists into the string: more twists raise it.",
-        SetupSays.OnlyInThePress => $"Only in the right press, by its manual.",
-        SetupSays.ShopDoesIt => $"That needs a press: a shop with the maker's manual does it.",
-        SetupSays.DrawsWhileUnsound => $"It draws the bow: not while it is unsound.",
-        SetupSays.AfterTimingAndPaper => $"After timing and paper.",
-        SetupSays.TwoMonthly => $"Two-monthly check for a bow that is shot a lot",
-        SetupSays.CheckIsCheap => $"A check is cheap; a string that crept is not.",
-        SetupSays.ToTheCheck => $"To the check",
-        SetupSays.GoThere => $"Go there",
-        SetupSays.ItIsDone => $"It is done",
-        SetupSays.ToTheString => $"To the string",
-        SetupSays.MeasuredAndInOrder => $"The bow is measured and in order: choose the arrow.",
-        SetupSays.EveryCheckIsDone => $"Every check is done.",
-        SetupSays.DoNotShootUnsound => $"Do not shoot this bow until it is repaired.",
-        SetupSays.CountsAscending => $"Up to 8 counts of shots, each more than the one before, at most {StringPlan.MostShots}.",
-        SetupSays.SettlingRange => $"Allowed is 0 to 50: a string settles in a few shots or not at all.",
-        SetupSays.EqualAtBoth => $"Equal at both: leave the rest.",
-        SetupSays.NoDrawBoard => $"No draw board on your list: a second person watches the cams while you draw, or a shop looks.",
-        SetupSays.NoScale => $"No scale on your list: a club or shop has one. Until then the marking counts, with its doubt.",
-        SetupSays.PressWorkToAShop => $"Whatever needs the press goes to a shop; what you find here tells them what.",
-        SetupSays.FineTuneNeedsPractice => $"A fine tune needs regular practice: an archer who rarely shoots cannot hold one. The usual tolerance is plenty.",
-        SetupSays.ReasonWanted => $"A reason of 1 to 120 characters, so that it can be taken up again.",
-        SetupSays.PickWhatYouFound => $"Pick what you found.",
-        SetupSays.RepairedByWhom => $"By whom? A name of 1 to 60 characters.",
-        SetupSays.SayThatItIsRepaired => $"It was found damaged: say that it is repaired, and by whom.",
-        SetupSays.VoidSaysWhy => $"A reason of 1 to 120 characters: a void shot says why.",
-        _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
-    };
+    public static FormattableString Of(SetupSays says) =>
+        says switch
+        {
+            SetupSays.RecordedNoTolerance => $"Recorded. There is no general tolerance.",
+            SetupSays.JustAsAimed => $"Just as aimed.",
+            SetupSays.CompareWithGoodState =>
+                $"Compare with the maker's word and with the state in which this bow shot well.",
+            SetupSays.LeaveIt => $"Leave it.",
+            SetupSays.TwistsOut => $"Take twists out of the string: fewer twists lower it.",
+            SetupSays.TwistsIn => $"Put twists into the string: more twists raise it.",
+            SetupSays.OnlyInThePress => $"Only in the right press, by its manual.",
+            SetupSays.ShopDoesIt => $"That needs a press: a shop with the maker's manual does it.",
+            SetupSays.DrawsWhileUnsound => $"It draws the bow: not while it is unsound.",
+            SetupSays.AfterTimingAndPaper => $"After timing and paper.",
+            SetupSays.TwoMonthly => $"Two-monthly check for a bow that is shot a lot",
+            SetupSays.CheckIsCheap => $"A check is cheap; a string that crept is not.",
+            SetupSays.ToTheCheck => $"To the check",
+            SetupSays.GoThere => $"Go there",
+            SetupSays.ItIsDone => $"It is done",
+            SetupSays.ToTheString => $"To the string",
+            SetupSays.MeasuredAndInOrder => $"The bow is measured and in order: choose the arrow.",
+            SetupSays.EveryCheckIsDone => $"Every check is done.",
+            SetupSays.DoNotShootUnsound => $"Do not shoot this bow until it is repaired.",
+            SetupSays.CountsAscending =>
+                $"Up to 8 counts of shots, each more than the one before, at most {StringPlan.MostShots}.",
+            SetupSays.SettlingRange => $"Allowed is 0 to 50: a string settles in a few shots or not at all.",
+            SetupSays.EqualAtBoth => $"Equal at both: leave the rest.",
+            SetupSays.NoDrawBoard =>
+                $"No draw board on your list: a second person watches the cams while you draw, or a shop looks.",
+            SetupSays.NoScale =>
+                $"No scale on your list: a club or shop has one. Until then the marking counts, with its doubt.",
+            SetupSays.PressWorkToAShop =>
+                $"Whatever needs the press goes to a shop; what you find here tells them what.",
+            SetupSays.FineTuneNeedsPractice =>
+                $"A fine tune needs regular practice: an archer who rarely shoots cannot hold one. The usual tolerance is plenty.",
+            SetupSays.ReasonWanted => $"A reason of 1 to 120 characters, so that it can be taken up again.",
+            SetupSays.PickWhatYouFound => $"Pick what you found.",
+            SetupSays.RepairedByWhom => $"By whom? A name of 1 to 60 characters.",
+            SetupSays.SayThatItIsRepaired => $"It was found damaged: say that it is repaired, and by whom.",
+            SetupSays.VoidSaysWhy => $"A reason of 1 to 120 characters: a void shot says why.",
+            _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
+        };
 
     /// <summary>A check's name, as a kind of bow has it.</summary>
     public static FormattableString TitleOf(CheckKind kind, BowKind bow) => $"{RowOf(kind, bow).Title}";
@@ -100,72 +112,93 @@ public static class SetupWords
     /// <summary>A change's name.</summary>
     public static FormattableString NameOf(BowChange change) => $"{Changes[change].Name}";
 
-    private static string WordOf(Verdict verdict) => verdict switch
-    {
-        Verdict.Within => "Within",
-        Verdict.AtTheEdge => "At the edge",
-        Verdict.Beyond => "Beyond",
-        _ => "Recorded",
-    };
+    private static string WordOf(Verdict verdict) =>
+        verdict switch
+        {
+            Verdict.Within => "Within",
+            Verdict.AtTheEdge => "At the edge",
+            Verdict.Beyond => "Beyond",
+            _ => "Recorded",
+        };
 
-    private static string HeldOf(HeldAgainst against) => against switch
-    {
-        HeldAgainst.LastTime => "last time",
-        HeldAgainst.MeasuredBefore => "what this bow measured",
-        HeldAgainst.Marked => "what is marked",
-        HeldAgainst.Entered => "what was entered",
-        HeldAgainst.Upright => "upright",
-        _ => "is usual",
-    };
+    private static string HeldOf(HeldAgainst against) =>
+        against switch
+        {
+            HeldAgainst.LastTime => "last time",
+            HeldAgainst.MeasuredBefore => "what this bow measured",
+            HeldAgainst.Marked => "what is marked",
+            HeldAgainst.Entered => "what was entered",
+            HeldAgainst.Upright => "upright",
+            _ => "is usual",
+        };
 
-    private static FormattableString SourceOf(ToleranceFrom of) => of.From switch
-    {
-        ToleranceSource.MakersMaximum => $"the maker's rated maximum",
-        ToleranceSource.MakersFigure => $"the maker's figure, {of.Low:bare} to {of.High} (common practice)",
-        ToleranceSource.BoltsEven => $"bolts even, common practice",
-        ToleranceSource.PositiveForFingers => $"positive for fingers, common practice",
-        ToleranceSource.MakersCentreShot => $"the maker's figure, window {of.Low:bare} to {of.High} (common practice)",
-        ToleranceSource.UsualCentreShot => $"{of.Aim}, window {of.Low:bare} to {of.High}, common practice",
-        ToleranceSource.LevelToHigh => $"level to {of.High} high to start, common practice",
-        ToleranceSource.HighForFingers => $"{of.Low:bare} to {of.High} high with fingers, from memory",
-        _ => $"seen round by the eye, common practice",
-    };
+    private static FormattableString SourceOf(ToleranceFrom of) =>
+        of.From switch
+        {
+            ToleranceSource.MakersMaximum => $"the maker's rated maximum",
+            ToleranceSource.MakersFigure => $"the maker's figure, {of.Low:bare} to {of.High} (common practice)",
+            ToleranceSource.BoltsEven => $"bolts even, common practice",
+            ToleranceSource.PositiveForFingers => $"positive for fingers, common practice",
+            ToleranceSource.MakersCentreShot =>
+                $"the maker's figure, window {of.Low:bare} to {of.High} (common practice)",
+            ToleranceSource.UsualCentreShot => $"{of.Aim}, window {of.Low:bare} to {of.High}, common practice",
+            ToleranceSource.LevelToHigh => $"level to {of.High} high to start, common practice",
+            ToleranceSource.HighForFingers => $"{of.Low:bare} to {of.High} high with fingers, from memory",
+            _ => $"seen round by the eye, common practice",
+        };
 
-    private static (string Code, string Label, string ToDo) ChoiceOf(CheckKind kind, string code) => Rows[kind].Choices.First(c => c.Code == code);
+    private static (string Code, string Label, string ToDo) ChoiceOf(CheckKind kind, string code) =>
+        Rows[kind].Choices.First(c => c.Code == code);
 
     /// <summary>The words of a check as a bow without cams has them: they speak of that bow's own parts only.</summary>
-    private static CheckRow RowOf(CheckKind kind, BowKind bow) => bow == BowKind.Compound ? Rows[kind] : (kind, bow) switch
-    {
-        (CheckKind.Inspection, BowKind.Longbow) => Rows[kind] with
-        {
-            Title = "Limbs and string",
-            Tool = "eyes, fingers",
-            How = "Limbs without cracks or lifting, nocks of the limbs whole, string and servings whole.",
-        },
-        (CheckKind.Inspection, _) => Rows[kind] with
-        {
-            Title = "Limbs, bolts and string",
-            How = "Limbs without cracks or twist, string and servings whole, limb bolts, rest and plunger tight. Limb bolts even on both sides.",
-        },
-        (CheckKind.DrawWeight, BowKind.Longbow) => Rows[kind] with { ToDo = "Above what it is rated for: do not draw it farther; a bowyer looks at it." },
-        (CheckKind.BraceHeight, _) => Rows[kind] with { Why = "Before tiller and nocking point: it moves both." },
-        (CheckKind.Tiller, BowKind.Longbow) => Rows[kind] with
-        {
-            Why = "Before the nocking point: it shows how the limbs share the work.",
-            How = "String to limb, square, at the same distance above and below the grip: top less bottom.",
-            View = "bow from the side, both limbs",
-            ToDo = "A bowyer sets the tiller of a longbow.",
-        },
-        (CheckKind.LimbAlignment, BowKind.Longbow) => Rows[kind] with
-        {
-            Tool = "eyes",
-            Why = "Before all that is measured: a string that runs off centre moves everything after it.",
-            How = "The string, seen from behind, runs through the middle of both limbs and the grip.",
-        },
-        (CheckKind.CentreShot, _) => Rows[kind] with { Why = "After the limbs run straight, before plunger and nocking point." },
-        (CheckKind.NockingPoint, _) => Rows[kind] with { ToDo = "Move the nock set; a little high is the usual start." },
-        _ => Rows[kind],
-    };
+    private static CheckRow RowOf(CheckKind kind, BowKind bow) =>
+        bow == BowKind.Compound
+            ? Rows[kind]
+            : (kind, bow) switch
+            {
+                (CheckKind.Inspection, BowKind.Longbow) => Rows[kind] with
+                {
+                    Title = "Limbs and string",
+                    Tool = "eyes, fingers",
+                    How = "Limbs without cracks or lifting, nocks of the limbs whole, string and servings whole.",
+                },
+                (CheckKind.Inspection, _) => Rows[kind] with
+                {
+                    Title = "Limbs, bolts and string",
+                    How =
+                        "Limbs without cracks or twist, string and servings whole, limb bolts, rest and plunger tight. Limb bolts even on both sides.",
+                },
+                (CheckKind.DrawWeight, BowKind.Longbow) => Rows[kind] with
+                {
+                    ToDo = "Above what it is rated for: do not draw it farther; a bowyer looks at it.",
+                },
+                (CheckKind.BraceHeight, _) => Rows[kind] with
+                {
+                    Why = "Before tiller and nocking point: it moves both.",
+                },
+                (CheckKind.Tiller, BowKind.Longbow) => Rows[kind] with
+                {
+                    Why = "Before the nocking point: it shows how the limbs share the work.",
+                    How = "String to limb, square, at the same distance above and below the grip: top less bottom.",
+                    View = "bow from the side, both limbs",
+                    ToDo = "A bowyer sets the tiller of a longbow.",
+                },
+                (CheckKind.LimbAlignment, BowKind.Longbow) => Rows[kind] with
+                {
+                    Tool = "eyes",
+                    Why = "Before all that is measured: a string that runs off centre moves everything after it.",
+                    How = "The string, seen from behind, runs through the middle of both limbs and the grip.",
+                },
+                (CheckKind.CentreShot, _) => Rows[kind] with
+                {
+                    Why = "After the limbs run straight, before plunger and nocking point.",
+                },
+                (CheckKind.NockingPoint, _) => Rows[kind] with
+                {
+                    ToDo = "Move the nock set; a little high is the usual start.",
+                },
+                _ => Rows[kind],
+            };
 
     /// <summary>A check's words.</summary>
     /// <param name="Title">Its name on the bench.</param>
@@ -176,176 +209,247 @@ public static class SetupWords
     /// <param name="ToDo">What to do when a number is beyond its tolerance.</param>
     /// <param name="Choices">Answers to pick from.</param>
     private sealed record CheckRow(
-        string Title, string Tool, string Why, string How, string View, string ToDo, params (string Code, string Label, string ToDo)[] Choices);
+        string Title,
+        string Tool,
+        string Why,
+        string How,
+        string View,
+        string ToDo,
+        params (string Code, string Label, string ToDo)[] Choices
+    );
 
     private static readonly Dictionary<CheckKind, CheckRow> Rows = new()
     {
         [CheckKind.Inspection] = new(
-            "Limbs and screws", "eyes, fingers, Allen keys",
+            "Limbs and screws",
+            "eyes, fingers, Allen keys",
             "First: nothing else is worth measuring on a bow that is not sound.",
             "Limbs without cracks, strings and servings whole, module screws, string stop and axle bolts tight; cams turn freely. Limb bolts even on both sides.",
-            "bow from the side", "",
+            "bow from the side",
+            "",
             ("sound", "Sound, all tight", "Go on."),
             ("tightened", "Something was loose, now tight", "Look at it again after the first shots."),
             (Unsound.Damaged, "Cracked, frayed or worn", "Do not draw it. A shop with the maker's manual looks at it."),
-            (Unsound.Repaired, "Repaired", "Look it over again after the first shots.")),
+            (Unsound.Repaired, "Repaired", "Look it over again after the first shots.")
+        ),
         [CheckKind.DrawWeight] = new(
-            "Draw weight", "bow scale",
+            "Draw weight",
+            "bow scale",
             "Before any arrow is judged: the spine follows it.",
             "Draw on the scale through the peak to the archer's draw length, let down slowly. Never release.",
-            "bow drawn on the scale", "Above the rated maximum: back both limb bolts off evenly before anything else."),
+            "bow drawn on the scale",
+            "Above the rated maximum: back both limb bolts off evenly before anything else."
+        ),
         [CheckKind.AxleToAxle] = new(
-            "Axle to axle", "steel rule",
+            "Axle to axle",
+            "steel rule",
             "With brace height it shows if strings and cables have crept.",
             "From axle to axle, the bow at rest.",
-            "bow from the side", "Strings or cables have crept: twists bring it back."),
+            "bow from the side",
+            "Strings or cables have crept: twists bring it back."
+        ),
         [CheckKind.BraceHeight] = new(
-            "Brace height", "bow square",
+            "Brace height",
+            "bow square",
             "Before tiller and nocking point: it moves both.",
             "From the deepest point of the grip, square to the string.",
-            "bow from the side", "Twist the string: more twists raise it."),
+            "bow from the side",
+            "Twist the string: more twists raise it."
+        ),
         [CheckKind.Tiller] = new(
-            "Tiller", "bow square",
+            "Tiller",
+            "bow square",
             "Even bolts before centre shot and nocking point.",
             "String to limb, square, at both limb pockets: top less bottom.",
-            "bow from the side, both limb pockets", "Turn the limb bolts evenly, never out beyond the maker's limit; then the draw weight again."),
+            "bow from the side, both limb pockets",
+            "Turn the limb bolts evenly, never out beyond the maker's limit; then the draw weight again."
+        ),
         [CheckKind.LimbAlignment] = new(
-            "Limb alignment", "eyes, two limb gauges",
+            "Limb alignment",
+            "eyes, two limb gauges",
             "Before the plunger: a string that runs off centre moves everything after it.",
             "The string, seen from behind, runs through the middle of both limbs and the riser.",
-            "bow from behind", "",
+            "bow from behind",
+            "",
             ("straight", "Through the middle of both", "Go on."),
             ("slightly", "A little off at one limb", "Shift the limb's seat as the maker's sheet says."),
-            ("off", "Clearly off", "Check the limbs for twist before shooting; then the seats.")),
+            ("off", "Clearly off", "Check the limbs for twist before shooting; then the seats.")
+        ),
         [CheckKind.CamLean] = new(
-            "Cam lean at rest", "straightedge along the cam",
+            "Cam lean at rest",
+            "straightedge along the cam",
             "Before timing and centre shot: both look along the cam.",
-            "A straightedge along the top cam, seen against the string: inches off at the nocking point, left negative.",
-            "top cam from behind", "A little off at rest is deliberate: the cable guard pulls the cam across at full draw."),
+            "A straightedge along the top cam, seen against the string: how far off at the nocking point, left negative.",
+            "top cam from behind",
+            "A little off at rest is deliberate: the cable guard pulls the cam across at full draw."
+        ),
         [CheckKind.CamTiming] = new(
-            "Cam timing", "draw board",
+            "Cam timing",
+            "draw board",
             "After lean, before the rest: a late cam lifts or drops the nock.",
             "On the draw board, let down slowly, never released: both draw stops touch together. A single cam goes by the maker's marks.",
-            "both cams at full draw", "",
+            "both cams at full draw",
+            "",
             ("together", "Stops touch together, or marks in place", "Go on."),
-            ("topLate", "Top cam late", "Its cable is the shorter one: lengthen it one full twist, look again, go back if it got worse. Which cable is which stands in the maker's sheet."),
-            ("bottomLate", "Bottom cam late", "Its cable is the shorter one: lengthen it one full twist, look again, go back if it got worse. Which cable is which stands in the maker's sheet.")),
+            (
+                "topLate",
+                "Top cam late",
+                "Its cable is the shorter one: lengthen it one full twist, look again, go back if it got worse. Which cable is which stands in the maker's sheet."
+            ),
+            (
+                "bottomLate",
+                "Bottom cam late",
+                "Its cable is the shorter one: lengthen it one full twist, look again, go back if it got worse. Which cable is which stands in the maker's sheet."
+            )
+        ),
         [CheckKind.CentreShot] = new(
-            "Centre shot", "caliper or rule",
+            "Centre shot",
+            "caliper or rule",
             "After timing and cam lean, before the nocking point: those two move the string's path.",
             "From the riser at the rest's mounting hole to the arrow's centre. The rest's own body can spoil a reading on a laid-on rule.",
-            "from above, archer to the left", "Move the rest in or out; paper and target decide the last clicks."),
+            "from above, archer to the left",
+            "Move the rest in or out; paper and target decide the last clicks."
+        ),
         [CheckKind.PlungerTension] = new(
-            "Plunger tension", "fingers",
+            "Plunger tension",
+            "fingers",
             "After centre shot, as a start for the bare shafts.",
             "Press the button: it gives with firm thumb pressure and comes back by itself.",
-            "plunger from above", "",
+            "plunger from above",
+            "",
             ("medium", "Medium, comes back freely", "Go on; bare shafts decide."),
             ("hard", "Hardly gives", "Start two turns softer."),
             ("soft", "Very soft", "Start two turns stiffer."),
-            ("sticks", "Sticks", "Clean it, a drop of light oil, or a new spring.")),
+            ("sticks", "Sticks", "Clean it, a drop of light oil, or a new spring.")
+        ),
         [CheckKind.Shelf] = new(
-            "Shelf and strike plate", "eyes",
+            "Shelf and strike plate",
+            "eyes",
             "Before the nocking point: the arrow lies on it.",
             "Shelf and plate smooth, firmly glued, no wear where the vane passes.",
-            "shelf from behind", "",
+            "shelf from behind",
+            "",
             ("smooth", "Smooth and firm", "Go on."),
-            ("worn", "Worn or loose", "Renew it, then nocking point and bare shafts again.")),
+            ("worn", "Worn or loose", "Renew it, then nocking point and bare shafts again.")
+        ),
         [CheckKind.NockingPoint] = new(
-            "Nocking point", "bow square",
+            "Nocking point",
+            "bow square",
             "After centre shot: height is then steered by it and by the rest alone.",
             "The arrow's underside above square at the string. Below is negative.",
-            "bow square on the string", "Move the nock set or loop; level to a little high is the usual start."),
+            "bow square on the string",
+            "Move the nock set or loop; level to a little high is the usual start."
+        ),
         [CheckKind.NockSets] = new(
-            "Nock sets", "eyes, a serving thread",
+            "Nock sets",
+            "eyes, a serving thread",
             "After the height: the sets hold it.",
             "Over and under the nock, more wraps below than above (4 and 2, 5 and 3, 3 and 2 are all in use). Gap school: about one serving thread of slack. No-gap school: none, more tied below.",
-            "nock on the string from the side", "",
-            ("gap", "One thread of slack", "Gap school, the default: pinch lifts the arrow off the rest and can be seen."),
-            ("noGap", "No slack, more tied below", "No-gap school. If hits string up and down, bring it under suspicion."),
+            "nock on the string from the side",
+            "",
+            (
+                "gap",
+                "One thread of slack",
+                "Gap school, the default: pinch lifts the arrow off the rest and can be seen."
+            ),
+            (
+                "noGap",
+                "No slack, more tied below",
+                "No-gap school. If hits string up and down, bring it under suspicion."
+            ),
             ("pinch", "Pinched", "Retie with one thread of slack."),
-            ("loose", "More than a thread", "The nock slides and strings shots up and down: retie.")),
+            ("loose", "More than a thread", "The nock slides and strings shots up and down: retie.")
+        ),
         [CheckKind.Loop] = new(
-            "D-loop", "eyes, release",
+            "D-loop",
+            "eyes, release",
             "After the nock sets.",
             "At full draw the release pulls directly behind the arrow; ends burnt and seated.",
-            "loop from above", "",
+            "loop from above",
+            "",
             ("straight", "Pulls straight behind", "Go on."),
             ("twisted", "Turned to one side", "Turn it, draw, look again; then the peep."),
-            ("worn", "Worn or slipping", "Tie a new one before shooting.")),
+            ("worn", "Worn or slipping", "Tie a new one before shooting.")
+        ),
         [CheckKind.NockFit] = new(
-            "Nock fit", "two tests by hand",
+            "Nock fit",
+            "two tests by hand",
             "Before shooting: a tight nock tears like a wrong height.",
             "The string turns in the nock's throat without moving the arrow; or draw a little and let go: the nock leaves cleanly.",
-            "nock on the string from above", "",
+            "nock on the string from above",
+            "",
             ("free", "Turns free, leaves cleanly", "Go on."),
             ("tight", "Tight: the arrow moves too", "Thinner serving, not another nock."),
-            ("loose", "Falls off by itself", "Thicker serving. A low draw weight or a light arrow wants a looser fit.")),
+            ("loose", "Falls off by itself", "Thicker serving. A low draw weight or a light arrow wants a looser fit.")
+        ),
         [CheckKind.RestTiming] = new(
-            "Rest timing", "fingers, powder",
+            "Rest timing",
+            "fingers, powder",
             "After cable work, before paper: a rest that does not drop tears whatever the height.",
             "A drop-away stands fully up before full draw and is down when the vanes pass; powder shows contact.",
-            "rest from the side", "",
+            "rest from the side",
+            "",
             ("right", "Up in time, clear of the vanes", "Go on."),
             ("late", "Comes up late", "Shorten its cord, draw again."),
             ("stays", "Does not drop in time", "Lengthen its cord or its spring's pull; faults on paper are void."),
-            ("fixed", "A rest that does not drop", "Look for vane marks instead.")),
+            ("fixed", "A rest that does not drop", "Look for vane marks instead.")
+        ),
         [CheckKind.Clicker] = new(
-            "Clicker", "eyes",
+            "Clicker",
+            "eyes",
             "After draw length is settled.",
             "It falls at full draw, the point still under it; its spring does not push the arrow off the rest.",
-            "clicker from behind", "",
+            "clicker from behind",
+            "",
             ("right", "Falls at full draw", "Go on."),
             ("early", "Falls early", "Move it back."),
             ("never", "Hard to reach", "Move it forward; do not overdraw."),
-            ("none", "No clicker", "Go on.")),
+            ("none", "No clicker", "Go on.")
+        ),
         [CheckKind.Peep] = new(
-            "Peep", "eyes shut, twice",
+            "Peep",
+            "eyes shut, twice",
             "After timing and paper: string work would turn it again.",
             "Level aim, breathe, eyes shut, anchor, open. By how many degrees is it turned away from the eye? Clockwise from above is positive.",
-            "peep from the archer's eye", "String twists turn it and leave lean and timing alone."),
+            "peep from the archer's eye",
+            "String twists turn it and leave lean and timing alone."
+        ),
         [CheckKind.FirstAxis] = new(
-            "Sight, first axis", "level",
+            "Sight, first axis",
+            "level",
             "Every later axis is measured from it.",
             "The elevation bar stands vertical, the bow plumb both ways on the bare riser. Tightening moves the level: check again after it.",
-            "sight from behind", "",
+            "sight from behind",
+            "",
             ("square", "Square", "Go on."),
             ("off", "Off, now set", "Tighten, then look again."),
-            ("none", "No such axis here", "Go on.")),
+            ("none", "No such axis here", "Go on.")
+        ),
         [CheckKind.SecondAxis] = new(
-            "Sight, second axis", "level",
+            "Sight, second axis",
+            "level",
             "After the first: it is set against the bar.",
             "The housing stands level when the bar is plumb. Tightening moves the level: check again after it.",
-            "sight from behind", "",
+            "sight from behind",
+            "",
             ("square", "Square", "Go on."),
             ("off", "Off, now set", "Tighten, then look again."),
-            ("none", "No such axis here", "Go on.")),
+            ("none", "No such axis here", "Go on.")
+        ),
         [CheckKind.ThirdAxis] = new(
-            "Sight, third axis", "level",
+            "Sight, third axis",
+            "level",
             "Last: close by it hardly shows, far out it does.",
             "Bow leaned forward, levelled and clamped: the housing stays square to the line of sight. It matters up and down hill. Tightening moves the level: check again after it.",
-            "sight from behind", "",
+            "sight from behind",
+            "",
             ("square", "Square", "Go on."),
             ("off", "Off, now set", "Tighten, then look again."),
-            ("none", "No such axis here", "Go on.")),
-        [CheckKind.Paper] = new(
-            "Paper", "",
-            "",
-            "Shoot through paper again.",
-            "", "",
-            ("done", "Done", "")),
-        [CheckKind.Spine] = new(
-            "Spine", "",
-            "",
-            "Look at the arrow's fit again.",
-            "", "",
-            ("done", "Done", "")),
-        [CheckKind.Sight] = new(
-            "Sight marks", "",
-            "",
-            "Sight the marks in again.",
-            "", "",
-            ("done", "Done", "")),
+            ("none", "No such axis here", "Go on.")
+        ),
+        [CheckKind.Paper] = new("Paper", "", "", "Shoot through paper again.", "", "", ("done", "Done", "")),
+        [CheckKind.Spine] = new("Spine", "", "", "Look at the arrow's fit again.", "", "", ("done", "Done", "")),
+        [CheckKind.Sight] = new("Sight marks", "", "", "Sight the marks in again.", "", "", ("done", "Done", "")),
     };
 
     private static readonly Dictionary<BowChange, (string Name, string Why)> Changes = new()
@@ -358,7 +462,10 @@ public static class SetupWords
         [BowChange.NewRest] = ("New rest", "All that the rest set is set anew"),
         [BowChange.StringTwists] = ("Twists in the string only", "String-only twists leave lean and timing alone"),
         [BowChange.OneSidedTwist] = ("A cable or one yoke leg twisted", "A one-sided twist changes the cable's length"),
-        [BowChange.OpposedYokeTwists] = ("Yoke legs twisted equal and opposite", "Equal and opposite twists leave the cable's length, so timing, alone"),
+        [BowChange.OpposedYokeTwists] = (
+            "Yoke legs twisted equal and opposite",
+            "Equal and opposite twists leave the cable's length, so timing, alone"
+        ),
         [BowChange.DrawWeight] = ("Draw weight changed", "Spine, paper and sight follow the draw weight"),
         [BowChange.DrawLength] = ("Draw length changed", "Spine, paper and sight follow the draw length"),
         [BowChange.LimbBolt] = ("One limb bolt turned", "One bolt alone shifts timing and weight"),

@@ -9,215 +9,266 @@ namespace Merganser.Web.Words;
 /// <summary>Advice, evidence, readings and the ladder.</summary>
 public static class TuningWords
 {
-    public static FormattableString Of(TuningMessage message) => message switch
-    {
-        Chance(> 0.99) => $"over 99 %",
-        Chance(< 0.01) => $"under 1 %",
-        Chance(var of) => $"{Show.Number(100 * of, 0)} %",
-        InsideWithChance(var tolerance, var chance) => $"Inside {tolerance} with a chance of {chance}.",
-        ShootBeforeMoving(1) => $"Shoot one more before anything is moved.",
-        ShootBeforeMoving(var shots) => $"Shoot {shots} more before anything is moved.",
-        ChanceAndEnough(var chance, var enough) => $"Chance of being inside {chance}; done at {enough}.",
-        MeanMayBeOff(var by) => $"The mean may still be {by} off what was read.",
-        MoveThenShoot(var order) => $"{order}, then shoot two.",
-        TradeReason(var reason) => $"{reason}.",
-        SizeOfMove(var tear, var step) => $"{tear} at about {step} a step.",
-        WithheldFor(var name, var why, var reason) => WhyWithheld(name, why, reason),
-        TooFewSteps(var name) => $"{name}: this school leaves it too few steps.",
-        WouldLeave(var name, var order, var there, var here) => $"{name}, {order:low}: would leave about {there} where this leaves {here}.",
-        RestSettled(var right, var click) => $"Settled on this bow: a click to the right drives the tail {(right ? "right" : "left")}, about {click}.",
-        RestDisputed(var type) => $"Some move the rest toward the tail, some away. It depends on when this rest lets go: try it small, shoot again, keep it or go back.{ModelOf(type)}",
-        ChanceOfInside(var tolerance) => $"Chance of being inside {tolerance}.",
-        ChanceBecause(var chance, var here, var elsewhere, var mean, var radius) =>
-            $"{chance}: {here:shot} here and {elsewhere} at other settings of this stage; mean {mean}, ± {radius}.",
-        MoreShotsUntil(var enough) => $"More shots here; done at {enough}",
-        StepMoves(var name, var step, var tail, var other) =>
-            $"{name}: one {step} moves the tail {tail} on this bow{(other ? ", the other way than usual" : "")}.",
-        LearnedFrom(var plus, var positions, var guess) => $"± {plus}, learned from {positions} positions; the trade's guess was {guess}.",
-        SpreadAgainst { Differs: true } s => $"Spread {s.Spread}, {Whose(s)} {s.Usual:bare}: {s.Test}. That points to the archer or the arrows.",
-        SpreadAgainst s =>
-            $"Spread {s.Spread} over {s.Shots ?? 0:shot}, {Whose(s)} {s.Usual:bare}: not chance or one bad arrow. Grip, face and spine are not cleared.",
-        ArrowApart(var number) => $"Arrow {number} tears apart from the others.",
-        ApartBy(var mean, var shots, var test) => $"{mean} of their mean over {shots:shot}: {test}.",
-        IgnoresMoves(var moves) => $"The tear ignores {moves:move}.",
-        IgnoredMove(var name, var steps, var changed, var expected) => $"{name} by {steps}: {changed}, about {expected} expected",
-        IgnoredBecause(var moves) => $"{moves:semicolons}. That points to clearance, timing or a rest that does not drop.",
-        BareByDistance(var near, var nearAt, var far, var farAt, var change, var chance) =>
-            $"{near} at {nearAt}, {far} at {farAt}; the change is {change}, chance alone gives up to {chance}.",
-        EndOfTravel(var name) => $"{name} is at the end of its travel.",
-        EndOfTravelMeans(AdjusterKind.RestHeight) => $"When the rest runs out of travel the nocking point is wrong.",
-        EndOfTravelMeans(AdjusterKind.NockingPoint) => $"When the nocking point runs out of travel look at the rest's height and at timing.",
-        EndOfTravelMeans => $"The centre-shot window is used up: cams, spine or form.",
-        ControlTears(var control, true, var arrow) => $"{ControlName(control)} tears otherwise: look at the {(arrow ? "arrow" : "archer")} before the bow.",
-        ControlTears(var control, false, var arrow) => $"{ControlName(control)} tears alike: not {(arrow ? "this arrow alone" : "this alone")}.",
-        ControlBecause(var mean, var test) => $"{mean} {test}.",
-        AfterMove(var kind, { Count: 0 }) => $"{CareOf(kind)}",
-        AfterMove(var kind, var again) => $"{CareOf(kind)}{(CareOf(kind).Length > 0 ? " " : "")}Then look again at: {again.Select(k => new CheckTitle(k)):low}.",
-        ForgetAfter(BowChange.DrawLength) => $"Another draw length: every adjuster answers anew. Forget what was learned before it?",
-        ForgetAfter(BowChange.NewRest) => $"New rest: its clicks answer anew, even their direction. Forget what was learned of the rest?",
-        ForgetAfter((BowChange.NewServing or BowChange.NewLoop) and var change) =>
-            $"{change}: the nocking point answers anew. Forget what was learned of it?",
-        ForgetAfter(var change) => $"{change}: every adjuster answers anew. Forget what was learned before it?",
-        RungTitle(var rung) => $"{RungOf(rung).Title}",
-        RungHow(var rung) => $"{RungOf(rung).How}",
-        RungTells(var rung) => $"{RungOf(rung).Tells}",
-        AnswerKnown(< 2, true, _, _) => $"from this bow's other stages",
-        AnswerKnown(< 2, false, _, _) => $"not moved yet: the trade's guess",
-        AnswerKnown(var positions, _, { } right, { } sure) => $"{positions} positions; a click right drives the tail {(right ? "right" : "left")}, {sure} sure",
-        AnswerKnown(var positions, _, _, _) => $"{positions} positions shot",
-        Forgotten({ Count: 0 }) => $"everything",
-        Forgotten(var names) => $"{names}",
-        _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
-    };
+    public static FormattableString Of(TuningMessage message) =>
+        message switch
+        {
+            Chance(> 0.99) => $"over 99 %",
+            Chance(< 0.01) => $"under 1 %",
+            Chance(var of) => $"{Show.Number(100 * of, 0)} %",
+            InsideWithChance(var tolerance, var chance) => $"Inside {tolerance} with a chance of {chance}.",
+            ShootBeforeMoving(1) => $"Shoot one more before anything is moved.",
+            ShootBeforeMoving(var shots) => $"Shoot {shots} more before anything is moved.",
+            ChanceAndEnough(var chance, var enough) => $"Chance of being inside {chance}; done at {enough}.",
+            MeanMayBeOff(var by) => $"The mean may still be {by} off what was read.",
+            MoveThenShoot(var order) => $"{order}, then shoot two.",
+            TradeReason(var reason) => $"{reason}.",
+            SizeOfMove(var tear, var step) => $"{tear} at about {step} a step.",
+            WithheldFor(var name, var why, var reason) => WhyWithheld(name, why, reason),
+            TooFewSteps(var name) => $"{name}: this school leaves it too few steps.",
+            WouldLeave(var name, var order, var there, var here) =>
+                $"{name}, {order:low}: would leave about {there} where this leaves {here}.",
+            RestSettled(var right, var click) =>
+                $"Settled on this bow: a click to the right drives the tail {(right ? "right" : "left")}, about {click}.",
+            RestDisputed(var type) =>
+                $"Some move the rest toward the tail, some away. It depends on when this rest lets go: try it small, shoot again, keep it or go back.{ModelOf(type)}",
+            ChanceOfInside(var tolerance) => $"Chance of being inside {tolerance}.",
+            ChanceBecause(var chance, var here, var elsewhere, var mean, var radius) =>
+                $"{chance}: {here:shot} here and {elsewhere} at other settings of this stage; mean {mean}, ± {radius}.",
+            MoreShotsUntil(var enough) => $"More shots here; done at {enough}",
+            StepMoves(var name, var step, var tail, var other) =>
+                $"{name}: one {step} moves the tail {tail} on this bow{(other ? ", the other way than usual" : "")}.",
+            LearnedFrom(var plus, var positions, var guess) =>
+                $"± {plus}, learned from {positions} positions; the trade's guess was {guess}.",
+            SpreadAgainst { Differs: true } s =>
+                $"Spread {s.Spread}, {Whose(s)} {s.Usual:bare}: {s.Test}. That points to the archer or the arrows.",
+            SpreadAgainst s =>
+                $"Spread {s.Spread} over {s.Shots ?? 0:shot}, {Whose(s)} {s.Usual:bare}: not chance or one bad arrow. Grip, face and spine are not cleared.",
+            ArrowApart(var number) => $"Arrow {number} tears apart from the others.",
+            ApartBy(var mean, var shots, var test) => $"{mean} of their mean over {shots:shot}: {test}.",
+            IgnoresMoves(var moves) => $"The tear ignores {moves:move}.",
+            IgnoredMove(var name, var steps, var changed, var expected) =>
+                $"{name} by {steps}: {changed}, about {expected} expected",
+            IgnoredBecause(var moves) =>
+                $"{moves:semicolons}. That points to clearance, timing or a rest that does not drop.",
+            BareByDistance(var near, var nearAt, var far, var farAt, var change, var chance) =>
+                $"{near} at {nearAt}, {far} at {farAt}; the change is {change}, chance alone gives up to {chance}.",
+            EndOfTravel(var name) => $"{name} is at the end of its travel.",
+            EndOfTravelMeans(AdjusterKind.RestHeight) =>
+                $"When the rest runs out of travel the nocking point is wrong.",
+            EndOfTravelMeans(AdjusterKind.NockingPoint) =>
+                $"When the nocking point runs out of travel look at the rest's height and at timing.",
+            EndOfTravelMeans => $"The centre-shot window is used up: cams, spine or form.",
+            ControlTears(var control, true, var arrow) =>
+                $"{ControlName(control)} tears otherwise: look at the {(arrow ? "arrow" : "archer")} before the bow.",
+            ControlTears(var control, false, var arrow) =>
+                $"{ControlName(control)} tears alike: not {(arrow ? "this arrow alone" : "this alone")}.",
+            ControlBecause(var mean, var test) => $"{mean} {test}.",
+            AfterMove(var kind, { Count: 0 }) => $"{CareOf(kind)}",
+            AfterMove(var kind, var again) =>
+                $"{CareOf(kind)}{(CareOf(kind).Length > 0 ? " " : "")}Then look again at: {again.Select(k => new CheckTitle(k)):low}.",
+            ForgetAfter(BowChange.DrawLength) =>
+                $"Another draw length: every adjuster answers anew. Forget what was learned before it?",
+            ForgetAfter(BowChange.NewRest) =>
+                $"New rest: its clicks answer anew, even their direction. Forget what was learned of the rest?",
+            ForgetAfter((BowChange.NewServing or BowChange.NewLoop) and var change) =>
+                $"{change}: the nocking point answers anew. Forget what was learned of it?",
+            ForgetAfter(var change) => $"{change}: every adjuster answers anew. Forget what was learned before it?",
+            RungTitle(var rung) => $"{RungOf(rung).Title}",
+            RungHow(var rung) => $"{RungOf(rung).How}",
+            RungTells(var rung) => $"{RungOf(rung).Tells}",
+            AnswerKnown(< 2, true, _, _) => $"from this bow's other stages",
+            AnswerKnown(< 2, false, _, _) => $"not moved yet: the trade's guess",
+            AnswerKnown(var positions, _, { } right, { } sure) =>
+                $"{positions} positions; a click right drives the tail {(right ? "right" : "left")}, {sure} sure",
+            AnswerKnown(var positions, _, _, _) => $"{positions} positions shot",
+            Forgotten({ Count: 0 }) => $"everything",
+            Forgotten(var names) => $"{names}",
+            _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
+        };
 
-    public static FormattableString Of(TuningSays says) => says switch
-    {
-        TuningSays.ShootFirst => $"Shoot one arrow through the paper and mark its holes.",
-        TuningSays.ShootAtNewSetting => $"Shoot two at the new setting and mark their holes.",
-        TuningSays.PaperTautTargetBehind => $"Paper taut, arrow level, target a long step or more behind it.",
-        TuningSays.GoodEnough => $"Good enough: accept this, or shoot more to be surer.",
-        TuningSays.CleanFirstHole => $"A clean first hole may be accepted; two more would confirm it.",
-        TuningSays.OneOddHole => $"One odd hole is no evidence; the same hole twice is.",
-        TuningSays.ShootOneMoreClose => $"Shoot one more: it is close.",
-        TuningSays.ShootTwoMore => $"Shoot two more: not enough yet to choose a move.",
-        TuningSays.SmallTestWhy => $"A small test: about what two shots can tell apart, no more.",
-        TuningSays.NotReachable => $"Not reachable with the adjusters at hand.",
-        TuningSays.HeightAtItsEnd => $"Rest and nocking point are at the end of their travel: look at timing, clearance, a rest that does not drop.",
-        TuningSays.ShopGoesOn => $"What is left needs a press: go to a shop with the maker's manual.",
-        TuningSays.LookAtForm => $"Look at form, face contact and clearance, then a control arrow.",
-        TuningSays.ByThisBow => $"by what this bow has shown",
-        TuningSays.ByTheTrade => $"by the trade's usual response",
-        TuningSays.IfRight => $"if a click to the right drives the tail right",
-        TuningSays.IfLeft => $"if it drives the tail left",
-        TuningSays.ExpectedAtNewSetting => $"expected at the new setting",
-        TuningSays.MoveThatAnswersOtherwise => $"A move of it that answers otherwise",
-        TuningSays.HolesDiffer => $"Holes differ from shot to shot.",
-        TuningSays.HolesAlike => $"Holes are alike.",
-        TuningSays.FiveHolesAlike => $"Five holes alike",
-        TuningSays.ControlThatTearsOtherwise => $"A changed grip, another archer or a control arrow that tears otherwise",
-        TuningSays.LikeTheOthersAfterTurning => $"The same arrow like the others after its nock is turned",
-        TuningSays.PowderCleanAndTimingRight => $"No mark in powder on the vanes, and timing found right",
-        TuningSays.SpineNotJudged => $"Spine not judged.",
-        TuningSays.OneDistanceCannotTell => $"One distance cannot tell it.",
-        TuningSays.BareChangesAtAnotherDistance => $"A bare tear that changes side or size at another distance",
-        TuningSays.BareChangesSide => $"The bare tear changes side with the distance: a weak shaft is suspected.",
-        TuningSays.BareChanges => $"The bare tear changes with the distance: a weak shaft is suspected.",
-        TuningSays.BareSteady => $"No clear change of the bare tear with the distance.",
-        TuningSays.StifferShaftDoesTheSame => $"A stiffer shaft that does the same",
-        TuningSays.MoreShotsFarther => $"More shots at the longer distance",
-        TuningSays.OtherMovedThisBack => $"The other one moved, and this one back toward its middle",
-        TuningSays.SameAgainAlike => $"The same again, alike",
-        TuningSays.MoreShotsOfBoth => $"More shots of both",
-        TuningSays.TestSpread => $"spread against usual, F test",
-        TuningSays.TestArrows => $"one-way F between arrows",
-        TuningSays.TestIgnored => $"no answer to moves, beyond both regions",
-        TuningSays.TestByDistance => $"bare tear by distance, both regions",
-        TuningSays.TestOneDistance => $"bare tear by distance",
-        TuningSays.TestLimits => $"position against limits",
-        TuningSays.TestControl => $"control against session, F test",
-        TuningSays.DoNotShoot => $"Do not shoot this bow until it is repaired.",
-        _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
-    };
+    public static FormattableString Of(TuningSays says) =>
+        says switch
+        {
+            TuningSays.ShootFirst => $"Shoot one arrow through the paper and mark its holes.",
+            TuningSays.ShootAtNewSetting => $"Shoot two at the new setting and mark their holes.",
+            TuningSays.PaperTautTargetBehind => $"Paper taut, arrow level, target a long step or more behind it.",
+            TuningSays.GoodEnough => $"Good enough: accept this, or shoot more to be surer.",
+            TuningSays.CleanFirstHole => $"A clean first hole may be accepted; two more would confirm it.",
+            TuningSays.OneOddHole => $"One odd hole is no evidence; the same hole twice is.",
+            TuningSays.ShootOneMoreClose => $"Shoot one more: it is close.",
+            TuningSays.ShootTwoMore => $"Shoot two more: not enough yet to choose a move.",
+            TuningSays.SmallTestWhy => $"A small test: about what two shots can tell apart, no more.",
+            TuningSays.NotReachable => $"Not reachable with the adjusters at hand.",
+            TuningSays.HeightAtItsEnd =>
+                $"Rest and nocking point are at the end of their travel: look at timing, clearance, a rest that does not drop.",
+            TuningSays.ShopGoesOn => $"What is left needs a press: go to a shop with the maker's manual.",
+            TuningSays.LookAtForm => $"Look at form, face contact and clearance, then a control arrow.",
+            TuningSays.ByThisBow => $"by what this bow has shown",
+            TuningSays.ByTheTrade => $"by the trade's usual response",
+            TuningSays.IfRight => $"if a click to the right drives the tail right",
+            TuningSays.IfLeft => $"if it drives the tail left",
+            TuningSays.ExpectedAtNewSetting => $"expected at the new setting",
+            TuningSays.MoveThatAnswersOtherwise => $"A move of it that answers otherwise",
+            TuningSays.HolesDiffer => $"Holes differ from shot to shot.",
+            TuningSays.HolesAlike => $"Holes are alike.",
+            TuningSays.FiveHolesAlike => $"Five holes alike",
+            TuningSays.ControlThatTearsOtherwise =>
+                $"A changed grip, another archer or a control arrow that tears otherwise",
+            TuningSays.LikeTheOthersAfterTurning => $"The same arrow like the others after its nock is turned",
+            TuningSays.PowderCleanAndTimingRight => $"No mark in powder on the vanes, and timing found right",
+            TuningSays.SpineNotJudged => $"Spine not judged.",
+            TuningSays.OneDistanceCannotTell => $"One distance cannot tell it.",
+            TuningSays.BareChangesAtAnotherDistance => $"A bare tear that changes side or size at another distance",
+            TuningSays.BareChangesSide => $"The bare tear changes side with the distance: a weak shaft is suspected.",
+            TuningSays.BareChanges => $"The bare tear changes with the distance: a weak shaft is suspected.",
+            TuningSays.BareSteady => $"No clear change of the bare tear with the distance.",
+            TuningSays.StifferShaftDoesTheSame => $"A stiffer shaft that does the same",
+            TuningSays.MoreShotsFarther => $"More shots at the longer distance",
+            TuningSays.OtherMovedThisBack => $"The other one moved, and this one back toward its middle",
+            TuningSays.SameAgainAlike => $"The same again, alike",
+            TuningSays.MoreShotsOfBoth => $"More shots of both",
+            TuningSays.TestSpread => $"spread against usual, F test",
+            TuningSays.TestArrows => $"one-way F between arrows",
+            TuningSays.TestIgnored => $"no answer to moves, beyond both regions",
+            TuningSays.TestByDistance => $"bare tear by distance, both regions",
+            TuningSays.TestOneDistance => $"bare tear by distance",
+            TuningSays.TestLimits => $"position against limits",
+            TuningSays.TestControl => $"control against session, F test",
+            TuningSays.DoNotShoot => $"Do not shoot this bow until it is repaired.",
+            _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
+        };
 
     /// <summary>Why the trade reaches for an adjuster.</summary>
-    public static FormattableString NameOf(DirectionReason reason) => reason switch
-    {
-        DirectionReason.AllAgreeRest => $"All agree: tail high, rest up; tail low, rest down",
-        DirectionReason.AllAgreeNock => $"All agree: tail high, nocking point down; tail low, up",
-        DirectionReason.LastResort => $"A last resort of a few, for a tail that stays low with good timing",
-        DirectionReason.Yokes => $"The cams go toward the tail: the yoke leg on the tail's side shorter, the other longer the same",
-        DirectionReason.Spacers => $"The cams go toward the tail: spacers, top cam first, one size, then bottom",
-        DirectionReason.SpacersLate => $"The cams go toward the tail: spacers come after form and a control arrow",
-        DirectionReason.Pockets => $"Pocket screws tilt the limbs; in one common pattern clockwise answers a tail right, the maker's sheet decides",
-        DirectionReason.LastClicks => $"Centre first leaves the rest only the last few clicks",
-        DirectionReason.LadderRest => $"The ladder starts with the rest, inside the centre-shot window",
-        DirectionReason.RestOnly => $"When the rest is at its limit, go to a shop",
-        DirectionReason.WalkBackRest => $"Paper only starts it: the target, near, middle and far, decides",
-        DirectionReason.FingersHeight => $"Height belongs to the nocking point, and comes before the sides",
-        DirectionReason.FingersRest => $"The rest's height does the same as the nocking point",
-        DirectionReason.Plunger => $"A softer plunger cures stiff, a stiffer one weak",
-        DirectionReason.Point => $"A heavier point cures stiff, a lighter one weak",
-        DirectionReason.Weight => $"More draw weight cures stiff, less cures weak",
-        DirectionReason.PlungerPlace => $"The plunger's place is the bow's centre shot: only when the others are used up",
-        _ => $"A lower brace cures stiff, a higher one weak, a little",
-    };
+    public static FormattableString NameOf(DirectionReason reason) =>
+        reason switch
+        {
+            DirectionReason.AllAgreeRest => $"All agree: tail high, rest up; tail low, rest down",
+            DirectionReason.AllAgreeNock => $"All agree: tail high, nocking point down; tail low, up",
+            DirectionReason.LastResort => $"A last resort of a few, for a tail that stays low with good timing",
+            DirectionReason.Yokes =>
+                $"The cams go toward the tail: the yoke leg on the tail's side shorter, the other longer the same",
+            DirectionReason.Spacers => $"The cams go toward the tail: spacers, top cam first, one size, then bottom",
+            DirectionReason.SpacersLate => $"The cams go toward the tail: spacers come after form and a control arrow",
+            DirectionReason.Pockets =>
+                $"Pocket screws tilt the limbs; in one common pattern clockwise answers a tail right, the maker's sheet decides",
+            DirectionReason.LastClicks => $"Centre first leaves the rest only the last few clicks",
+            DirectionReason.LadderRest => $"The ladder starts with the rest, inside the centre-shot window",
+            DirectionReason.RestOnly => $"When the rest is at its limit, go to a shop",
+            DirectionReason.WalkBackRest => $"Paper only starts it: the target, near, middle and far, decides",
+            DirectionReason.FingersHeight => $"Height belongs to the nocking point, and comes before the sides",
+            DirectionReason.FingersRest => $"The rest's height does the same as the nocking point",
+            DirectionReason.Plunger => $"A softer plunger cures stiff, a stiffer one weak",
+            DirectionReason.Point => $"A heavier point cures stiff, a lighter one weak",
+            DirectionReason.Weight => $"More draw weight cures stiff, less cures weak",
+            DirectionReason.PlungerPlace =>
+                $"The plunger's place is the bow's centre shot: only when the others are used up",
+            _ => $"A lower brace cures stiff, a higher one weak, a little",
+        };
 
     /// <summary>A control set's name.</summary>
-    public static string ControlName(SetPurpose purpose) => purpose switch
-    {
-        SetPurpose.ControlArrow => "The control arrow",
-        SetPurpose.ChangedGrip => "A changed grip",
-        SetPurpose.OtherArcher => "Another archer",
-        _ => "The machine",
-    };
+    public static string ControlName(SetPurpose purpose) =>
+        purpose switch
+        {
+            SetPurpose.ControlArrow => "The control arrow",
+            SetPurpose.ChangedGrip => "A changed grip",
+            SetPurpose.OtherArcher => "Another archer",
+            _ => "The machine",
+        };
 
-    private static FormattableString WhyWithheld(AdjusterName name, WithheldWhy why, DirectionReason? reason) => why switch
-    {
-        WithheldWhy.PressWanted => $"{name}: it needs a press, so a shop with the maker's manual.",
-        WithheldWhy.OnlyLastClicks => $"{name}: centre first leaves the rest only its last few clicks.",
-        WithheldWhy.EndOfTravel => $"{name}: it is at the end of its travel.",
-        WithheldWhy.LaterInSchool when reason is { } row => $"{name}: it comes later in this school. {row}.",
-        WithheldWhy.HeightFirst => $"{name}: height comes first with fingers.",
-        WithheldWhy.LaterInSchool => $"{name}: it comes later in this school.",
-        _ => $"{name}: this school does not answer this tear with it.",
-    };
+    private static FormattableString WhyWithheld(AdjusterName name, WithheldWhy why, DirectionReason? reason) =>
+        why switch
+        {
+            WithheldWhy.PressWanted => $"{name}: it needs a press, so a shop with the maker's manual.",
+            WithheldWhy.OnlyLastClicks => $"{name}: centre first leaves the rest only its last few clicks.",
+            WithheldWhy.EndOfTravel => $"{name}: it is at the end of its travel.",
+            WithheldWhy.LaterInSchool when reason is { } row => $"{name}: it comes later in this school. {row}.",
+            WithheldWhy.HeightFirst => $"{name}: height comes first with fingers.",
+            WithheldWhy.LaterInSchool => $"{name}: it comes later in this school.",
+            _ => $"{name}: this school does not answer this tear with it.",
+        };
 
     private static string Whose(SpreadAgainst spread) => spread.Own ? "this archer's usual" : "usual about";
 
-    private static string ModelOf(RestType type) => type switch
-    {
-        RestType.DropAwayEarly => " A rest that lets go early mostly works the other way.",
-        RestType.DropAwayLate => " A rest that lets go late often works the other way.",
-        RestType.Containment or RestType.Launcher => " A rest that carries the arrow to the end works the other way less often than not.",
-        _ => "",
-    };
+    private static string ModelOf(RestType type) =>
+        type switch
+        {
+            RestType.DropAwayEarly => " A rest that lets go early mostly works the other way.",
+            RestType.DropAwayLate => " A rest that lets go late often works the other way.",
+            RestType.Containment or RestType.Launcher =>
+                " A rest that carries the arrow to the end works the other way less often than not.",
+            _ => "",
+        };
 
-    private static string CareOf(AdjusterKind kind) => kind switch
-    {
-        AdjusterKind.YokePair => "Equal and opposite, so cable length and timing stay.",
-        AdjusterKind.CamSpacer => "Every spacer seated, shoulder outward; cams turn freely.",
-        AdjusterKind.LimbPocket => "Same amount top and bottom; lock the screws again.",
-        AdjusterKind.BottomLimbBolt => "One bolt alone shifts timing and weight.",
-        AdjusterKind.PointWeight => "Balance, spine and sight are looked at again.",
-        _ => ChangeTable.Of(kind) is null ? "Shoot again before touching anything else." : "",
-    };
+    private static string CareOf(AdjusterKind kind) =>
+        kind switch
+        {
+            AdjusterKind.YokePair => "Equal and opposite, so cable length and timing stay.",
+            AdjusterKind.CamSpacer => "Every spacer seated, shoulder outward; cams turn freely.",
+            AdjusterKind.LimbPocket => "Same amount top and bottom; lock the screws again.",
+            AdjusterKind.BottomLimbBolt => "One bolt alone shifts timing and weight.",
+            AdjusterKind.PointWeight => "Balance, spine and sight are looked at again.",
+            _ => ChangeTable.Of(kind) is null ? "Shoot again before touching anything else." : "",
+        };
 
     private sealed record RungRow(string Title, string How, string Tells);
 
-    private static RungRow RungOf(RungKind rung) => rung switch
-    {
-        RungKind.ControlArrow => new(
-            "A control arrow", "Three shots with an ordinary arrow that has flown well from another bow; touch nothing else.",
-            "It tears alike: the bow or the archer. It flies clean: your arrow."),
-        RungKind.Grip => new(
-            "A changed grip", "Three shots with the hand turned a little out and relaxed; touch nothing else.",
-            "The tear changes: it was the grip, not the bow."),
-        RungKind.Face => new(
-            "Face pressure, at the blank bale", "Ten shots at a bale close by, eyes shut, the string only just at the face; then three through paper.",
-            "The tear changes: it was face or release."),
-        RungKind.Archer => new(
-            "Another archer, or a machine", "Three shots by somebody else of the same hand, or from a machine.",
-            "It tears alike: the bow. It does not: the archer."),
-        RungKind.Screws => new(
-            "Screws and string stop", "Module screws, string stop, axle bolts, rest screws: each by hand. The stop just touches the string.",
-            "Something was loose: tighten it and shoot again before anything is moved."),
-        RungKind.Draw => new(
-            "Draw length", "Elbow in line, no leaning back; is it pulled hard into the wall?",
-            "Too short is pulled hard into the wall, and tears wander."),
-        RungKind.Clearance => new(
-            "Clearance, with powder", "Powder on vanes, rest and cable; one shot; look for the mark.",
-            "A mark: turn the nock a vane step, or lower the rest's timing."),
-        RungKind.Timing => new(
-            "Timing", "Two cams on the draw board: both stops together. The rest drops when it should.",
-            "A late cam or rest makes a height that ignores every move."),
-        RungKind.Tiller => new(
-            "Tiller, quarter turns", "Bottom limb bolt a quarter turn out, within the maker's limit, and back if nothing changes.",
-            "A tail that stays low answers; weight and timing are looked at again."),
-        RungKind.Spine => new(
-            "Spine", "The next stiffer and the next weaker shaft through paper, the bow left alone.",
-            "One of them flies clean: it was the arrow."),
-        _ => new(
-            "Plunger and clicker", "Plunger free, not sticking; arrow clears the plunger; clicker off for three shots.",
-            "The tear changes: it was the plunger or the clicker."),
-    };
+    private static RungRow RungOf(RungKind rung) =>
+        rung switch
+        {
+            RungKind.ControlArrow => new(
+                "A control arrow",
+                "Three shots with an ordinary arrow that has flown well from another bow; touch nothing else.",
+                "It tears alike: the bow or the archer. It flies clean: your arrow."
+            ),
+            RungKind.Grip => new(
+                "A changed grip",
+                "Three shots with the hand turned a little out and relaxed; touch nothing else.",
+                "The tear changes: it was the grip, not the bow."
+            ),
+            RungKind.Face => new(
+                "Face pressure, at the blank bale",
+                "Ten shots at a bale close by, eyes shut, the string only just at the face; then three through paper.",
+                "The tear changes: it was face or release."
+            ),
+            RungKind.Archer => new(
+                "Another archer, or a machine",
+                "Three shots by somebody else of the same hand, or from a machine.",
+                "It tears alike: the bow. It does not: the archer."
+            ),
+            RungKind.Screws => new(
+                "Screws and string stop",
+                "Module screws, string stop, axle bolts, rest screws: each by hand. The stop just touches the string.",
+                "Something was loose: tighten it and shoot again before anything is moved."
+            ),
+            RungKind.Draw => new(
+                "Draw length",
+                "Elbow in line, no leaning back; is it pulled hard into the wall?",
+                "Too short is pulled hard into the wall, and tears wander."
+            ),
+            RungKind.Clearance => new(
+                "Clearance, with powder",
+                "Powder on vanes, rest and cable; one shot; look for the mark.",
+                "A mark: turn the nock a vane step, or lower the rest's timing."
+            ),
+            RungKind.Timing => new(
+                "Timing",
+                "Two cams on the draw board: both stops together. The rest drops when it should.",
+                "A late cam or rest makes a height that ignores every move."
+            ),
+            RungKind.Tiller => new(
+                "Tiller, quarter turns",
+                "Bottom limb bolt a quarter turn out, within the maker's limit, and back if nothing changes.",
+                "A tail that stays low answers; weight and timing are looked at again."
+            ),
+            RungKind.Spine => new(
+                "Spine",
+                "The next stiffer and the next weaker shaft through paper, the bow left alone.",
+                "One of them flies clean: it was the arrow."
+            ),
+            _ => new(
+                "Plunger and clicker",
+                "Plunger free, not sticking; arrow clears the plunger; clicker off for three shots.",
+                "The tear changes: it was the plunger or the clicker."
+            ),
+        };
 }

@@ -18,45 +18,48 @@ public static class Wording
     /// <summary>The words of a message, its quantities in their places.</summary>
     /// <param name="message">The message.</param>
     /// <param name="hand">The hand that draws the bow: some adjusters turn with it.</param>
-    public static FormattableString Of(Message message, Hand hand) => message switch
-    {
-        Says says => Of(says.Code),
-        BowMessage of => BowWords.Of(of, hand),
-        PaperMessage of => PaperWords.Of(of),
-        TuningMessage of => TuningWords.Of(of),
-        SessionMessage of => SessionWords.Of(of),
-        SetupMessage of => SetupWords.Of(of),
-        ArrowMessage of => ArrowWords.Of(of),
-        DozenMessage of => DozenWords.Of(of),
-        RackMessage of => RackWords.Of(of),
-        _ => CommonWords.Of(message),
-    };
+    public static FormattableString Of(Message message, Hand hand) =>
+        message switch
+        {
+            Says says => Of(says.Code),
+            BowMessage of => BowWords.Of(of, hand),
+            PaperMessage of => PaperWords.Of(of),
+            TuningMessage of => TuningWords.Of(of),
+            SessionMessage of => SessionWords.Of(of),
+            SetupMessage of => SetupWords.Of(of),
+            ArrowMessage of => ArrowWords.Of(of),
+            DozenMessage of => DozenWords.Of(of),
+            RackMessage of => RackWords.Of(of),
+            _ => CommonWords.Of(message),
+        };
 
     /// <summary>What is said without any quantity.</summary>
-    public static FormattableString Of(Enum code) => code switch
-    {
-        BowSays says => BowWords.Of(says),
-        PaperSays says => PaperWords.Of(says),
-        TuningSays says => TuningWords.Of(says),
-        SessionSays says => SessionWords.Of(says),
-        SetupSays says => SetupWords.Of(says),
-        ArrowSays says => ArrowWords.Of(says),
-        DozenSays says => DozenWords.Of(says),
-        RackSays says => RackWords.Of(says),
-        _ => throw new ArgumentOutOfRangeException(nameof(code), code, "No words table has it."),
-    };
+    public static FormattableString Of(Enum code) =>
+        code switch
+        {
+            BowSays says => BowWords.Of(says),
+            PaperSays says => PaperWords.Of(says),
+            TuningSays says => TuningWords.Of(says),
+            SessionSays says => SessionWords.Of(says),
+            SetupSays says => SetupWords.Of(says),
+            ArrowSays says => ArrowWords.Of(says),
+            DozenSays says => DozenWords.Of(says),
+            RackSays says => RackWords.Of(says),
+            _ => throw new ArgumentOutOfRangeException(nameof(code), code, "No words table has it."),
+        };
 
     /// <summary>The name of one of a few things, inside a sentence.</summary>
-    public static FormattableString NameOf(Enum word) => word switch
-    {
-        AdjusterKind kind => BowWords.NameOf(kind),
-        BowKind kind => BowWords.NameOf(kind),
-        CheckKind kind => SetupWords.TitleOf(kind, BowKind.Compound),
-        BowChange change => SetupWords.NameOf(change),
-        FitBand band => ArrowWords.NameOf(band),
-        ArrowPart part => ArrowWords.NameOf(part),
-        DirectionReason reason => TuningWords.NameOf(reason),
-        Why why => CommonWords.Of(why),
-        _ => $"{word.ToString().ToLowerInvariant()}",
-    };
+    public static FormattableString NameOf(Enum word) =>
+        word switch
+        {
+            AdjusterKind kind => BowWords.NameOf(kind),
+            BowKind kind => BowWords.NameOf(kind),
+            CheckKind kind => SetupWords.TitleOf(kind, BowKind.Compound),
+            BowChange change => SetupWords.NameOf(change),
+            FitBand band => ArrowWords.NameOf(band),
+            ArrowPart part => ArrowWords.NameOf(part),
+            DirectionReason reason => TuningWords.NameOf(reason),
+            Why why => CommonWords.Of(why),
+            _ => $"{word.ToString().ToLowerInvariant()}",
+        };
 }

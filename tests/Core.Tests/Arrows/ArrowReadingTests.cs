@@ -23,7 +23,10 @@ public class ArrowReadingTests
         {
             figure.Working.Source.Said().ShouldNotBeNullOrWhiteSpace(figure.Name);
             figure.Working.Terms.ShouldNotBeEmpty(figure.Name);
-            figure.Working.Terms.ShouldContain(t => t.Value != null && Math.Abs(t.Value.Value - figure.Value!.Value) < 1e-9, figure.Name);
+            figure.Working.Terms.ShouldContain(
+                t => t.Value != null && Math.Abs(t.Value.Value - figure.Value!.Value) < 1e-9,
+                figure.Name
+            );
         }
     }
 
@@ -54,8 +57,18 @@ public class ArrowReadingTests
     [InlineData(28.5, 1.5, "behind-rest")]
     public void The_shaft_must_end_ahead_of_the_rest_at_full_draw(double cut, double restAhead, string expected)
     {
-        var reading = ArrowReading.Of(Samples.Compound with { RestAhead = restAhead }, Samples.A1 with { CutLength = cut });
-        var code = reading.Cautions.Select(c => c.Code).FirstOrDefault(c => c is "short-shaft" or "behind-rest") ?? "none";
+        var reading = ArrowReading.Of(
+            Samples.Compound with
+            {
+                RestAhead = restAhead,
+            },
+            Samples.A1 with
+            {
+                CutLength = cut,
+            }
+        );
+        var code =
+            reading.Cautions.Select(c => c.Code).FirstOrDefault(c => c is "short-shaft" or "behind-rest") ?? "none";
         code.ShouldBe(expected);
         reading.Refused.ShouldBe(expected == "behind-rest");
     }
@@ -67,19 +80,27 @@ public class ArrowReadingTests
         var head = weak with { Point = weak.Point with { Kind = PointKind.FixedHead } };
         Codes(Samples.Compound, weak).ShouldNotContain("weak-fixed-head");
         Codes(Samples.Compound, head).ShouldContain("weak-fixed-head");
-        Codes(Samples.Compound, head with { Shaft = head.Shaft with { Spine = 0.300 } }).ShouldNotContain("weak-fixed-head");
+        Codes(Samples.Compound, head with { Shaft = head.Shaft with { Spine = 0.300 } })
+            .ShouldNotContain("weak-fixed-head");
     }
 
     [Fact]
     public void A_heavier_point_or_a_longer_shaft_never_reads_stiffer() =>
-        Gen.Select(Gen.Double[60, 300], Gen.Double[1, 80], Gen.Double[24, 31], Gen.Double[0.1, 2]).Sample((point, more, length, longer) =>
-        {
-            var arrow = Samples.A1 with { CutLength = length, Point = Samples.A1.Point with { Grains = point } };
-            var heavy = arrow with { Point = arrow.Point with { Grains = point + more } };
-            var stretched = arrow with { CutLength = length + longer };
-            Fit(heavy).ShouldBeLessThan(Fit(arrow));
-            Fit(stretched).ShouldBeLessThan(Fit(arrow));
-        });
+        Gen.Select(Gen.Double[60, 300], Gen.Double[1, 80], Gen.Double[24, 31], Gen.Double[0.1, 2])
+            .Sample(
+                (point, more, length, longer) =>
+                {
+                    var arrow = Samples.A1 with
+                    {
+                        CutLength = length,
+                        Point = Samples.A1.Point with { Grains = point },
+                    };
+                    var heavy = arrow with { Point = arrow.Point with { Grains = point + more } };
+                    var stretched = arrow with { CutLength = length + longer };
+                    Fit(heavy).ShouldBeLessThan(Fit(arrow));
+                    Fit(stretched).ShouldBeLessThan(Fit(arrow));
+                }
+            );
 
     [Theory]
     [InlineData("cutLength", "40")]
@@ -90,12 +111,23 @@ public class ArrowReadingTests
     public void Impossible_entries_name_their_field(string field, string text)
     {
         var a = Samples.A1;
-        var entry = new ArrowEntry(a.Shaft, field == "cutLength" ? text : "28.5", a.Insert, a.Point, a.Nock, a.Vane, 3,
-            field == "vaneFront" ? text : null, a.Wrap, field == "glue" ? text : null);
+        var entry = new ArrowEntry(
+            a.Shaft,
+            field == "cutLength" ? text : "28.5",
+            a.Insert,
+            a.Point,
+            a.Nock,
+            a.Vane,
+            3,
+            field == "vaneFront" ? text : null,
+            a.Wrap,
+            field == "glue" ? text : null
+        );
         Should.Throw<RefusedException>(entry.Read).Problems.ShouldContain(p => p.Field == field);
     }
 
     private static double Fit(Arrow arrow) => ArrowReading.Of(Samples.Compound, arrow).Fit.Ratio;
 
-    private static IEnumerable<string> Codes(Bow bow, Arrow arrow) => ArrowReading.Of(bow, arrow).Cautions.Select(c => c.Code);
+    private static IEnumerable<string> Codes(Bow bow, Arrow arrow) =>
+        ArrowReading.Of(bow, arrow).Cautions.Select(c => c.Code);
 }

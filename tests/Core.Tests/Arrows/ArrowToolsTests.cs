@@ -7,7 +7,9 @@ namespace Merganser.Core.Tests.Arrows;
 /// <summary>Asking for a value, schools of weight, the needed-spine chart.</summary>
 public class ArrowToolsTests
 {
-    /// <summary>Worked example A1: 92.365, 125.283 and 164.083 gr give 12, 15 and 18 % (ATA/AMO definition of FOC).</summary>
+    /// <summary>
+    /// Worked example A1: 92.365, 125.283 and 164.083 gr give 12, 15 and 18 % (ATA/AMO definition of FOC).
+    /// </summary>
     [Theory]
     [InlineData(12, 92.365)]
     [InlineData(15, 125.283)]
@@ -20,20 +22,32 @@ public class ArrowToolsTests
     }
 
     [Fact]
-    public void Asking_for_a_point_round_trips() => Gen.Double[8, 22].Sample(wanted => WithPoint(Ask.PointFor(Samples.A1, wanted)).Balance().FrontOfCenter.ShouldBe(wanted, 1e-9));
+    public void Asking_for_a_point_round_trips() =>
+        Gen.Double[8, 22]
+            .Sample(wanted =>
+                WithPoint(Ask.PointFor(Samples.A1, wanted)).Balance().FrontOfCenter.ShouldBe(wanted, 1e-9)
+            );
 
     [Fact]
     public void A_front_of_center_that_no_point_gives_is_refused_plainly() =>
         Should.Throw<RefusedException>(() => Ask.PointFor(Samples.A1, 0)).Said.Said().ShouldContain("farther forward");
 
     [Fact]
-    public void Asking_for_a_length_round_trips() => Gen.Double[390, 430].Sample(wanted =>
-        (Samples.A1 with { CutLength = Ask.LengthFor(Samples.A1, wanted) }).Balance().Grains.ShouldBe(wanted, 1e-9));
+    public void Asking_for_a_length_round_trips() =>
+        Gen.Double[390, 430]
+            .Sample(wanted =>
+                (Samples.A1 with { CutLength = Ask.LengthFor(Samples.A1, wanted) })
+                    .Balance()
+                    .Grains.ShouldBe(wanted, 1e-9)
+            );
 
     [Fact]
     public void A_weight_that_no_length_gives_is_refused_plainly()
     {
-        Should.Throw<RefusedException>(() => Ask.LengthFor(Samples.A1, 900)).Said.Said().ShouldContain("no length does it");
+        Should
+            .Throw<RefusedException>(() => Ask.LengthFor(Samples.A1, 900))
+            .Said.Said()
+            .ShouldContain("no length does it");
         Should.Throw<RefusedException>(() => Ask.LengthFor(Samples.A1, 450)).Said.Said().ShouldContain("sold");
     }
 
@@ -46,13 +60,21 @@ public class ArrowToolsTests
     }
 
     [Fact]
-    public void A_heavier_point_never_makes_the_fit_stiffer_nor_does_a_longer_shaft() => Gen.Select(Gen.Double[20, 34], Gen.Double[50, 300], Gen.Double[0.01, 2], Gen.Double[1, 60]).Sample((length, grains, longer, heavier) =>
-    {
-        var shaft = Samples.A1.Shaft;
-        var here = SpineChart.Ratio(Samples.Compound, Samples.A1, shaft, length, grains);
-        SpineChart.Ratio(Samples.Compound, Samples.A1, shaft, length + longer, grains).ShouldBeLessThanOrEqualTo(here);
-        SpineChart.Ratio(Samples.Compound, Samples.A1, shaft, length, grains + heavier).ShouldBeLessThanOrEqualTo(here);
-    });
+    public void A_heavier_point_never_makes_the_fit_stiffer_nor_does_a_longer_shaft() =>
+        Gen.Select(Gen.Double[20, 34], Gen.Double[50, 300], Gen.Double[0.01, 2], Gen.Double[1, 60])
+            .Sample(
+                (length, grains, longer, heavier) =>
+                {
+                    var shaft = Samples.A1.Shaft;
+                    var here = SpineChart.Ratio(Samples.Compound, Samples.A1, shaft, length, grains);
+                    SpineChart
+                        .Ratio(Samples.Compound, Samples.A1, shaft, length + longer, grains)
+                        .ShouldBeLessThanOrEqualTo(here);
+                    SpineChart
+                        .Ratio(Samples.Compound, Samples.A1, shaft, length, grains + heavier)
+                        .ShouldBeLessThanOrEqualTo(here);
+                }
+            );
 
     [Fact]
     public void The_charts_lines_lie_where_the_fit_is_one()
@@ -101,7 +123,11 @@ public class ArrowToolsTests
     [Fact]
     public void A_measured_weight_and_spine_win_and_say_so()
     {
-        var arrow = Samples.A1 with { Shaft = Samples.A1.Shaft with { MeasuredSpine = .352, MeasuredGrainsPerInch = 9.2 }, Point = Samples.A1.Point with { MeasuredGrains = 98.4 } };
+        var arrow = Samples.A1 with
+        {
+            Shaft = Samples.A1.Shaft with { MeasuredSpine = .352, MeasuredGrainsPerInch = 9.2 },
+            Point = Samples.A1.Point with { MeasuredGrains = 98.4 },
+        };
         var reading = ArrowReading.Of(Samples.Compound, arrow);
         reading["totalWeight"].Value!.Value.ShouldBe(409 + (.2 * 28) - 1.6, 1e-9);
         reading["staticSpine"].Label.Said().ShouldContain("measured");
@@ -109,5 +135,9 @@ public class ArrowToolsTests
         reading.Fit.Ratio.ShouldBeLessThan(ArrowReading.Of(Samples.Compound, Samples.A1).Fit.Ratio);
     }
 
-    private static Arrow WithPoint(double grains) => Samples.A1 with { Point = Samples.A1.Point with { Grains = grains } };
+    private static Arrow WithPoint(double grains) =>
+        Samples.A1 with
+        {
+            Point = Samples.A1.Point with { Grains = grains },
+        };
 }

@@ -3,21 +3,51 @@ using Merganser.Core.Figures;
 
 namespace Merganser.Core.Tests.Arrows;
 
-/// <summary>Worked examples A1 to A3 of the project's physics notes, computed independently of this code; ATA/AMO definition of FOC.</summary>
+/// <summary>
+/// Worked examples A1 to A3 of the project's physics notes, computed independently of this code; ATA/AMO definition of
+/// FOC.
+/// </summary>
 public class BalanceTests
 {
-    private static readonly Dictionary<string, (double Length, double Start, double PerInch, (string, double, double)[] Parts, double Front)> Cases = new()
+    private static readonly Dictionary<
+        string,
+        (double Length, double Start, double PerInch, (string, double, double)[] Parts, double Front)
+    > Cases = new()
     {
-        ["A1"] = (28.50, 0.50, 9.00, [("Insert", 25, 28.05), ("Point", 100, 28.95), ("Nock", 9, 0.6), ("Wrap", 5, 2.5), ("Vanes", 18, 2.5)], 125),
+        ["A1"] = (
+            28.50,
+            0.50,
+            9.00,
+            [("Insert", 25, 28.05), ("Point", 100, 28.95), ("Nock", 9, 0.6), ("Wrap", 5, 2.5), ("Vanes", 18, 2.5)],
+            125
+        ),
         ["A2"] = (29.00, 0.60, 6.20, [("Point", 120, 28.60), ("Nock", 6, 0.55), ("Vanes", 6, 2.475)], 120),
-        ["A3"] = (27.75, 0.50, 10.70, [("Insert", 100, 27.0), ("Collar", 20, 27.4), ("Point", 200, 28.35), ("Nock", 11, 0.6), ("Wrap", 6, 2.5), ("Vanes", 21, 2.725)], 320),
+        ["A3"] = (
+            27.75,
+            0.50,
+            10.70,
+            [
+                ("Insert", 100, 27.0),
+                ("Collar", 20, 27.4),
+                ("Point", 200, 28.35),
+                ("Nock", 11, 0.6),
+                ("Wrap", 6, 2.5),
+                ("Vanes", 21, 2.725),
+            ],
+            320
+        ),
     };
 
     [Theory]
     [InlineData("A1", 409.000, 17.88056, 12.7388)]
     [InlineData("A2", 308.080, 19.65767, 17.7851)]
     [InlineData("A3", 649.575, 20.19062, 22.7590)]
-    public void Weight_balance_and_front_of_center_match_the_worked_examples(string name, double grains, double point, double foc)
+    public void Weight_balance_and_front_of_center_match_the_worked_examples(
+        string name,
+        double grains,
+        double point,
+        double foc
+    )
     {
         var balance = Of(name);
         balance.Grains.ShouldBe(grains, 1e-9);
@@ -71,7 +101,9 @@ public class BalanceTests
     {
         var (length, start, perInch, parts, _) = Cases[name];
         List<PlacedMass> masses = [new("Shaft", perInch * (length - start), (length + start) / 2)];
-        masses.AddRange(parts.Select(p => new PlacedMass(p.Item1, p.Item1 == "Point" ? pointGrains ?? p.Item2 : p.Item2, p.Item3)));
+        masses.AddRange(
+            parts.Select(p => new PlacedMass(p.Item1, p.Item1 == "Point" ? pointGrains ?? p.Item2 : p.Item2, p.Item3))
+        );
         return new Balance(length, masses);
     }
 }

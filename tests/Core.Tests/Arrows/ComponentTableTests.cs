@@ -6,16 +6,29 @@ namespace Merganser.Core.Tests.Arrows;
 
 public class ComponentTableTests
 {
-    public static TheoryData<IComponent> Parts => new()
-    {
-        new Shaft("Kelpholm", "Wrackline 340", .34, 9, .246, 32, "Carbon", .204, .003, 1, null, .352, 9.1),
-        new Shaft("Sildwick", "Tinker 2013", .621, 8.69, 20 / 64.0, 33, "Aluminium", (20 / 64.0) - .026, 0, 0, "2013"),
-        new Insert("Skarn", "Chisel 60", 60, 1.2, -.6, 10, 3),
-        new Point("Ternhaugh", "Gullbill 125", PointKind.FixedHead, 125, 1.3, .55, 3, 0, 0, 124.6),
-        new Nock("Holmvane", "Lantern", 26, .55, .7, NockKind.Lit),
-        new Vane("Holmvane", "Plover 2", 5.4, 2, .46, VaneSetting.Helical, .7),
-        new Wrap("Kelpholm", "Band 6", 7.4, 6),
-    };
+    public static TheoryData<IComponent> Parts =>
+        new()
+        {
+            new Shaft("Kelpholm", "Wrackline 340", .34, 9, .246, 32, "Carbon", .204, .003, 1, null, .352, 9.1),
+            new Shaft(
+                "Sildwick",
+                "Tinker 2013",
+                .621,
+                8.69,
+                20 / 64.0,
+                33,
+                "Aluminium",
+                (20 / 64.0) - .026,
+                0,
+                0,
+                "2013"
+            ),
+            new Insert("Skarn", "Chisel 60", 60, 1.2, -.6, 10, 3),
+            new Point("Ternhaugh", "Gullbill 125", PointKind.FixedHead, 125, 1.3, .55, 3, 0, 0, 124.6),
+            new Nock("Holmvane", "Lantern", 26, .55, .7, NockKind.Lit),
+            new Vane("Holmvane", "Plover 2", 5.4, 2, .46, VaneSetting.Helical, .7),
+            new Wrap("Kelpholm", "Band 6", 7.4, 6),
+        };
 
     [Theory]
     [MemberData(nameof(Parts))]
@@ -29,11 +42,27 @@ public class ComponentTableTests
 
     [Fact]
     public void Any_shaft_survives_writing_and_reading() =>
-        Gen.Select(Gen.Double[.1, 2], Gen.Double[2, 30], Gen.Double[.2, .6]).Sample((spine, perInch, outer) =>
-        {
-            var shaft = new Shaft("Own", "Own", Math.Round(spine, 6), Math.Round(perInch, 6), Math.Round(outer, 6), 32, "Carbon");
-            ComponentTable.Read(ComponentClass.Shaft, ComponentTable.Write(shaft).ToDictionary(t => t.Key, t => (string?)t.Value)).ShouldBe(shaft);
-        });
+        Gen.Select(Gen.Double[.1, 2], Gen.Double[2, 30], Gen.Double[.2, .6])
+            .Sample(
+                (spine, perInch, outer) =>
+                {
+                    var shaft = new Shaft(
+                        "Own",
+                        "Own",
+                        Math.Round(spine, 6),
+                        Math.Round(perInch, 6),
+                        Math.Round(outer, 6),
+                        32,
+                        "Carbon"
+                    );
+                    ComponentTable
+                        .Read(
+                            ComponentClass.Shaft,
+                            ComponentTable.Write(shaft).ToDictionary(t => t.Key, t => (string?)t.Value)
+                        )
+                        .ShouldBe(shaft);
+                }
+            );
 
     /// <summary>7075-T6: E = 71.7 GPa, 2.81 g/cm³ (handbook values, from memory).</summary>
     [Fact]
@@ -46,11 +75,23 @@ public class ComponentTableTests
         shaft.InnerDiameter.ShouldBe((20 / 64.0) - .026, 1e-9);
     }
 
-    /// <summary>.3000 in at 26 in under 1.94 lb is .37469 in ASTM (mid-loaded beam, ASTM F2031 span and load).</summary>
+    /// <summary>
+    /// .3000 in at 26 in under 1.94 lb is .37469 in ASTM (mid-loaded beam, ASTM F2031 span and load).
+    /// </summary>
     [Fact]
     public void A_spine_measured_on_an_own_span_wins_over_the_nominal_one()
     {
-        var shaft = (Shaft)ComponentTable.Read(ComponentClass.Shaft, Texts(("spine", "0.34"), ("grainsPerInch", "9"), ("outerDiameter", "0.246"), ("measuredDeflection", "0.3"), ("measuredSpan", "26")));
+        var shaft = (Shaft)
+            ComponentTable.Read(
+                ComponentClass.Shaft,
+                Texts(
+                    ("spine", "0.34"),
+                    ("grainsPerInch", "9"),
+                    ("outerDiameter", "0.246"),
+                    ("measuredDeflection", "0.3"),
+                    ("measuredSpan", "26")
+                )
+            );
         shaft.SpineInUse.ShouldBe(.37469, .00001);
         shaft.Spine.ShouldBe(.34);
     }
@@ -66,7 +107,9 @@ public class ComponentTableTests
     public void What_cannot_be_is_named_by_its_field(string field, string text)
     {
         var typed = Texts(("spine", "0.34"), ("grainsPerInch", "9"), ("outerDiameter", "0.246"), (field, text));
-        Should.Throw<RefusedException>(() => ComponentTable.Read(ComponentClass.Shaft, typed)).Problems.ShouldContain(p => p.Field == field);
+        Should
+            .Throw<RefusedException>(() => ComponentTable.Read(ComponentClass.Shaft, typed))
+            .Problems.ShouldContain(p => p.Field == field);
     }
 
     [Fact]
@@ -75,12 +118,26 @@ public class ComponentTableTests
         var insert = new Insert("Skarn", "Chisel 60", 60, 1.2, -.6, 10, 3);
         Entry(insert, 2).Read().Insert!.Weight.ShouldBe(40);
         Entry(insert, 0).Read().Insert!.Weight.ShouldBe(60);
-        Should.Throw<RefusedException>(() => Entry(insert, 4).Read()).Problems.ShouldContain(p => p.Field == "insertBroken");
+        Should
+            .Throw<RefusedException>(() => Entry(insert, 4).Read())
+            .Problems.ShouldContain(p => p.Field == "insertBroken");
 
         static ArrowEntry Entry(Insert insert, int broken)
         {
             var arrow = Samples.A1;
-            return new ArrowEntry(arrow.Shaft, "28 1/2", insert, arrow.Point, arrow.Nock, arrow.Vane, 3, "", null, "", broken);
+            return new ArrowEntry(
+                arrow.Shaft,
+                "28 1/2",
+                insert,
+                arrow.Point,
+                arrow.Nock,
+                arrow.Vane,
+                3,
+                "",
+                null,
+                "",
+                broken
+            );
         }
     }
 
@@ -89,13 +146,23 @@ public class ComponentTableTests
     {
         var arrow = Samples.A1;
         var vane = new Vane("Holmvane", "Plover 2", 5.4, 2, .46, VaneSetting.Helical, .7);
-        new ArrowEntry(arrow.Shaft, "28 1/2", null, arrow.Point, arrow.Nock, vane, 4, "", null, "").Read().Glue.ShouldBe(2.8, 1e-9);
-        new ArrowEntry(arrow.Shaft, "28 1/2", null, arrow.Point, arrow.Nock, vane, 4, "", null, "5").Read().Glue.ShouldBe(5);
+        new ArrowEntry(arrow.Shaft, "28 1/2", null, arrow.Point, arrow.Nock, vane, 4, "", null, "")
+            .Read()
+            .Glue.ShouldBe(2.8, 1e-9);
+        new ArrowEntry(arrow.Shaft, "28 1/2", null, arrow.Point, arrow.Nock, vane, 4, "", null, "5")
+            .Read()
+            .Glue.ShouldBe(5);
     }
 
     private static Dictionary<string, string?> Texts(params (string Name, string Text)[] texts)
     {
-        var all = new Dictionary<string, string?> { ["maker"] = "Own", ["name"] = "Own", ["maxLength"] = "32", ["material"] = "Carbon" };
+        var all = new Dictionary<string, string?>
+        {
+            ["maker"] = "Own",
+            ["name"] = "Own",
+            ["maxLength"] = "32",
+            ["material"] = "Carbon",
+        };
         foreach (var (name, text) in texts)
         {
             all[name] = text;

@@ -13,7 +13,13 @@ public class AdjusterStateTests
     [InlineData(0, -1, 0, 0, -1)]
     [InlineData(2, -1, 1, 1, 0)]
     [InlineData(1, 1, 0, 1, 1)]
-    public void Yoke_twists_are_a_pair_and_what_is_left_over(int left, int right, int pair, int leftAlone, int rightAlone)
+    public void Yoke_twists_are_a_pair_and_what_is_left_over(
+        int left,
+        int right,
+        int pair,
+        int leftAlone,
+        int rightAlone
+    )
     {
         var twists = new YokeTwists(left, right);
         (twists.Pair, twists.LeftAlone, twists.RightAlone).ShouldBe((pair, leftAlone, rightAlone));
@@ -21,12 +27,15 @@ public class AdjusterStateTests
 
     [Fact]
     public void The_parts_of_a_yoke_move_add_up_to_what_was_twisted() =>
-        Gen.Select(Gen.Int[-6, 6], Gen.Int[-6, 6]).Sample((left, right) =>
-        {
-            var twists = new YokeTwists(left, right);
-            (twists.Pair + twists.LeftAlone).ShouldBe(left);
-            (twists.RightAlone - twists.Pair).ShouldBe(right);
-        });
+        Gen.Select(Gen.Int[-6, 6], Gen.Int[-6, 6])
+            .Sample(
+                (left, right) =>
+                {
+                    var twists = new YokeTwists(left, right);
+                    (twists.Pair + twists.LeftAlone).ShouldBe(left);
+                    (twists.RightAlone - twists.Pair).ShouldBe(right);
+                }
+            );
 
     [Fact]
     public void Spacers_move_as_pairs_and_never_run_out_of_their_seats()
@@ -40,15 +49,25 @@ public class AdjusterStateTests
     }
 
     [Fact]
-    public void The_way_back_leads_back() => Gen.Select(Gen.Int[-8, 8].Array[4], Gen.Int[-8, 8].Array[4]).Sample((here, there) =>
-    {
-        AdjusterKind[] kinds = [AdjusterKind.RestSideways, AdjusterKind.RestHeight, AdjusterKind.YokePair, AdjusterKind.TopCable];
-        var now = kinds.Select((k, i) => AdjusterTable.Fresh(k) with { Position = here[i] }).ToArray();
-        var then = kinds.Select((k, i) => AdjusterTable.Fresh(k) with { Position = there[i] }).ToArray();
-        var back = StateDiff.WayBack(now, then);
-        now.Select(a => back.FirstOrDefault(b => b.Kind == a.Kind)?.To ?? a.Position).ShouldBe(there);
-        back.Count.ShouldBe(here.Zip(there).Count(p => p.First != p.Second));
-    });
+    public void The_way_back_leads_back() =>
+        Gen.Select(Gen.Int[-8, 8].Array[4], Gen.Int[-8, 8].Array[4])
+            .Sample(
+                (here, there) =>
+                {
+                    AdjusterKind[] kinds =
+                    [
+                        AdjusterKind.RestSideways,
+                        AdjusterKind.RestHeight,
+                        AdjusterKind.YokePair,
+                        AdjusterKind.TopCable,
+                    ];
+                    var now = kinds.Select((k, i) => AdjusterTable.Fresh(k) with { Position = here[i] }).ToArray();
+                    var then = kinds.Select((k, i) => AdjusterTable.Fresh(k) with { Position = there[i] }).ToArray();
+                    var back = StateDiff.WayBack(now, then);
+                    now.Select(a => back.FirstOrDefault(b => b.Kind == a.Kind)?.To ?? a.Position).ShouldBe(there);
+                    back.Count.ShouldBe(here.Zip(there).Count(p => p.First != p.Second));
+                }
+            );
 
     [Theory]
     [InlineData(Hand.Right, 3, "Rest 3 clicks right (in)")]

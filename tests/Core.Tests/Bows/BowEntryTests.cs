@@ -5,8 +5,25 @@ namespace Merganser.Core.Tests.Bows;
 
 public class BowEntryTests
 {
-    private static readonly BowEntry Good = new("Brindle", BowKind.Compound, Hand.Right, Release.ReleaseAid, "65", "65.5", "29", "33", "6 1/2", "330",
-        RestType.DropAwayLate, CamSystem.TwinYoke, CamDraw.Medium, "", "", "", "");
+    private static readonly BowEntry Good = new(
+        "Brindle",
+        BowKind.Compound,
+        Hand.Right,
+        Release.ReleaseAid,
+        "65",
+        "65.5",
+        "29",
+        "33",
+        "6 1/2",
+        "330",
+        RestType.DropAwayLate,
+        CamSystem.TwinYoke,
+        CamDraw.Medium,
+        "",
+        "",
+        "",
+        ""
+    );
 
     [Fact]
     public void A_bow_reads_as_typed()
@@ -18,23 +35,24 @@ public class BowEntryTests
         bow.RestAtFullDraw.ShouldBe(27.25);
     }
 
-    public static TheoryData<string, BowEntry> Bad => new()
-    {
-        { "name", Good with { Name = " " } },
-        { "measuredWeight", Good with { NominalWeight = "", MeasuredWeight = "" } },
-        { "nominalWeight", Good with { NominalWeight = "4.9" } },
-        { "measuredWeight", Good with { MeasuredWeight = "121" } },
-        { "drawLength", Good with { DrawLength = "14" } },
-        { "drawLength", Good with { DrawLength = "29 lb" } },
-        { "axleToAxle", Good with { AxleToAxle = "66" } },
-        { "braceHeight", Good with { BraceHeight = "2.9" } },
-        { "braceHeight", Good with { BraceHeight = "12", DrawLength = "16" } },
-        { "ratedSpeed", Good with { RatedSpeed = "401" } },
-        { "restAhead", Good with { RestAhead = "5" } },
-        { "factorSet", Good with { FactorSet = "2" } },
-        { "stringWeight", Good with { StringWeight = "300" } },
-        { "stringWeightFromTip", Good with { StringWeightFromTip = "1.1" } },
-    };
+    public static TheoryData<string, BowEntry> Bad =>
+        new()
+        {
+            { "name", Good with { Name = " " } },
+            { "measuredWeight", Good with { NominalWeight = "", MeasuredWeight = "" } },
+            { "nominalWeight", Good with { NominalWeight = "4.9" } },
+            { "measuredWeight", Good with { MeasuredWeight = "121" } },
+            { "drawLength", Good with { DrawLength = "14" } },
+            { "drawLength", Good with { DrawLength = "29 lb" } },
+            { "axleToAxle", Good with { AxleToAxle = "66" } },
+            { "braceHeight", Good with { BraceHeight = "2.9" } },
+            { "braceHeight", Good with { BraceHeight = "12", DrawLength = "16" } },
+            { "ratedSpeed", Good with { RatedSpeed = "401" } },
+            { "restAhead", Good with { RestAhead = "5" } },
+            { "factorSet", Good with { FactorSet = "2" } },
+            { "stringWeight", Good with { StringWeight = "300" } },
+            { "stringWeightFromTip", Good with { StringWeightFromTip = "1.1" } },
+        };
 
     [Theory]
     [MemberData(nameof(Bad))]
@@ -47,7 +65,9 @@ public class BowEntryTests
 
     [Fact]
     public void All_problems_are_told_at_once() =>
-        Should.Throw<RefusedException>((Good with { DrawLength = "x", BraceHeight = "99", Name = "" }).Read).Problems.Count.ShouldBe(3);
+        Should
+            .Throw<RefusedException>((Good with { DrawLength = "x", BraceHeight = "99", Name = "" }).Read)
+            .Problems.Count.ShouldBe(3);
 
     [Fact]
     public void A_longbow_may_be_longer_than_any_compound() =>
@@ -62,8 +82,11 @@ public class BowEntryTests
     [InlineData(BowKind.Recurve, Release.Fingers, CamDraw.Medium, 1.0)]
     [InlineData(BowKind.Longbow, Release.Fingers, CamDraw.Medium, .85)]
     public void The_bow_factor_has_stated_defaults(BowKind kind, Release release, CamDraw cams, double factor) =>
-        BowFactor.For(Samples.Compound with { Kind = kind, Release = release, CamDraw = cams, MeasuredWeight = 50 }).Factor.ShouldBe(factor, 1e-12);
+        BowFactor
+            .For(Samples.Compound with { Kind = kind, Release = release, CamDraw = cams, MeasuredWeight = 50 })
+            .Factor.ShouldBe(factor, 1e-12);
 
     [Fact]
-    public void A_factor_set_on_the_bow_wins() => BowFactor.For(Samples.Compound with { FactorSet = 1.1 }).Factor.ShouldBe(1.1);
+    public void A_factor_set_on_the_bow_wins() =>
+        BowFactor.For(Samples.Compound with { FactorSet = 1.1 }).Factor.ShouldBe(1.1);
 }

@@ -7,7 +7,10 @@ namespace Merganser.Core.Tests.Dozens;
 
 public class MatcherTests
 {
-    /// <summary>Thirty-two pinned instances against a general exact solver (CP-SAT), which must prove its optimum within a fixed deterministic limit.</summary>
+    /// <summary>
+    /// Thirty-two pinned instances against a general exact solver (CP-SAT), which must prove its optimum within a fixed
+    /// deterministic limit.
+    /// </summary>
     [Fact]
     public void Pinned_instances_equal_the_optimum_that_an_exact_solver_proves()
     {
@@ -28,9 +31,13 @@ public class MatcherTests
             var (optimum, proven) = Exact(problem);
             proven.ShouldBeTrue($"instance {seed}: the exact solver must prove it");
             found.Spread.ShouldBe(optimum, $"instance {seed}");
-            found.Bound.Tenths.ShouldBeLessThanOrEqualTo(optimum, $"instance {seed}: a bound is never above the optimum");
+            found.Bound.Tenths.ShouldBeLessThanOrEqualTo(
+                optimum,
+                $"instance {seed}: a bound is never above the optimum"
+            );
 
-            MatchClass Class(string name, int per, int middle, int sway, int count) => new(name, per, [.. Enumerable.Range(0, count).Select(_ => middle + random.Next(-sway, sway + 1))]);
+            MatchClass Class(string name, int per, int middle, int sway, int count) =>
+                new(name, per, [.. Enumerable.Range(0, count).Select(_ => middle + random.Next(-sway, sway + 1))]);
         }
     }
 
@@ -54,50 +61,81 @@ public class MatcherTests
             parts[^1][a] = rest;
         }
 
-        var problem = new MatchProblem(arrows, [.. parts.Select((p, c) => new MatchClass($"C{c}", 1, [.. p.OrderBy(_ => random.Next())]))], []);
+        var problem = new MatchProblem(
+            arrows,
+            [.. parts.Select((p, c) => new MatchClass($"C{c}", 1, [.. p.OrderBy(_ => random.Next())]))],
+            []
+        );
         var found = Matcher.Find(problem);
         found.Spread.ShouldBeLessThanOrEqualTo(within, "an assignment with no spread at all exists");
         found.OppositeOrder.ShouldBeGreaterThanOrEqualTo(found.Spread);
     }
 
     [Fact]
-    public void Every_piece_is_used_once_and_totals_are_right() => Gen.Select(Gen.Int[2, 14], Gen.Int[0, 3], Gen.Int[0, 1000]).Sample((arrows, spare, seed) =>
-    {
-        var random = new Random(seed);
-        MatchClass[] classes =
-        [
-            new("Shaft", 1, [.. Enumerable.Range(0, arrows + spare).Select(_ => 2500 + random.Next(40))]),
-            new("Vanes", 3, [.. Enumerable.Range(0, (arrows * 3) + spare).Select(_ => 60 + random.Next(8))]),
-        ];
-        var found = Matcher.Find(new MatchProblem(arrows, classes, []), seed, 40);
-        for (var c = 0; c < classes.Length; c++)
-        {
-            var used = found.Pieces.SelectMany(a => a[c]).ToArray();
-            used.Length.ShouldBe(arrows * classes[c].PerArrow);
-            used.Distinct().Count().ShouldBe(used.Length);
-        }
+    public void Every_piece_is_used_once_and_totals_are_right() =>
+        Gen.Select(Gen.Int[2, 14], Gen.Int[0, 3], Gen.Int[0, 1000])
+            .Sample(
+                (arrows, spare, seed) =>
+                {
+                    var random = new Random(seed);
+                    MatchClass[] classes =
+                    [
+                        new("Shaft", 1, [.. Enumerable.Range(0, arrows + spare).Select(_ => 2500 + random.Next(40))]),
+                        new(
+                            "Vanes",
+                            3,
+                            [.. Enumerable.Range(0, (arrows * 3) + spare).Select(_ => 60 + random.Next(8))]
+                        ),
+                    ];
+                    var found = Matcher.Find(new MatchProblem(arrows, classes, []), seed, 40);
+                    for (var c = 0; c < classes.Length; c++)
+                    {
+                        var used = found.Pieces.SelectMany(a => a[c]).ToArray();
+                        used.Length.ShouldBe(arrows * classes[c].PerArrow);
+                        used.Distinct().Count().ShouldBe(used.Length);
+                    }
 
-        for (var a = 0; a < arrows; a++)
-        {
-            found.Totals[a].ShouldBe(found.Pieces[a].Select((pieces, c) => pieces.Sum(p => classes[c].Tenths[p])).Sum());
-        }
+                    for (var a = 0; a < arrows; a++)
+                    {
+                        found
+                            .Totals[a]
+                            .ShouldBe(
+                                found.Pieces[a].Select((pieces, c) => pieces.Sum(p => classes[c].Tenths[p])).Sum()
+                            );
+                    }
 
-        found.Spread.ShouldBe(found.Totals.Max() - found.Totals.Min());
-        found.Bound.Tenths.ShouldBeLessThanOrEqualTo(found.Spread, "the bound is never above the result");
-        found.Spread.ShouldBeLessThanOrEqualTo(found.OppositeOrder);
-    }, iter: 60);
+                    found.Spread.ShouldBe(found.Totals.Max() - found.Totals.Min());
+                    found.Bound.Tenths.ShouldBeLessThanOrEqualTo(found.Spread, "the bound is never above the result");
+                    found.Spread.ShouldBeLessThanOrEqualTo(found.OppositeOrder);
+                },
+                iter: 60
+            );
 
     [Fact]
-    public void Glued_pairs_stay_together() => Gen.Int[0, 500].Sample(seed =>
-    {
-        var random = new Random(seed);
-        MatchClass[] classes = [.. new[] { ("Shaft", 2500, 30), ("Insert", 250, 9), ("Point", 1000, 9) }.Select(k => new MatchClass(k.Item1, 1, [.. Enumerable.Range(0, 8).Select(_ => k.Item2 + random.Next(k.Item3))]))];
-        var found = Matcher.Find(new MatchProblem(8, classes, [(2, 2), (5, 5), (7, 1)]), seed, 60);
-        foreach (var (shaft, insert) in new[] { (2, 2), (5, 5), (7, 1) })
-        {
-            found.Pieces.Single(a => a[0][0] == shaft)[1][0].ShouldBe(insert);
-        }
-    }, iter: 40);
+    public void Glued_pairs_stay_together() =>
+        Gen.Int[0, 500]
+            .Sample(
+                seed =>
+                {
+                    var random = new Random(seed);
+                    MatchClass[] classes =
+                    [
+                        .. new[] { ("Shaft", 2500, 30), ("Insert", 250, 9), ("Point", 1000, 9) }.Select(
+                            k => new MatchClass(
+                                k.Item1,
+                                1,
+                                [.. Enumerable.Range(0, 8).Select(_ => k.Item2 + random.Next(k.Item3))]
+                            )
+                        ),
+                    ];
+                    var found = Matcher.Find(new MatchProblem(8, classes, [(2, 2), (5, 5), (7, 1)]), seed, 60);
+                    foreach (var (shaft, insert) in new[] { (2, 2), (5, 5), (7, 1) })
+                    {
+                        found.Pieces.Single(a => a[0][0] == shaft)[1][0].ShouldBe(insert);
+                    }
+                },
+                iter: 40
+            );
 
     [Fact]
     public void The_same_seed_gives_the_same_answer()
@@ -110,7 +148,9 @@ public class MatcherTests
     public void More_arrows_than_parts_are_refused_by_class()
     {
         var problem = Seeded(12, 1) with { Arrows = 13 };
-        Should.Throw<RefusedException>(() => Matcher.Find(problem)).Problems.ShouldContain(p => p.Field == "Shaft" && p.Message.Said().Contains("weigh 1 more"));
+        Should
+            .Throw<RefusedException>(() => Matcher.Find(problem))
+            .Problems.ShouldContain(p => p.Field == "Shaft" && p.Message.Said().Contains("weigh 1 more"));
     }
 
     [Fact]
@@ -118,23 +158,41 @@ public class MatcherTests
     {
         using var cancel = new CancellationTokenSource();
         cancel.Cancel();
-        Should.Throw<OperationCanceledException>(() => Matcher.Find(new MatchProblem(3, [new("Shaft", 1, [0, 7, 31]), new("Point", 1, [0, 3, 5])], []), cancel: cancel.Token));
+        Should.Throw<OperationCanceledException>(() =>
+            Matcher.Find(
+                new MatchProblem(3, [new("Shaft", 1, [0, 7, 31]), new("Point", 1, [0, 3, 5])], []),
+                cancel: cancel.Token
+            )
+        );
     }
 
-    /// <summary>Uneven shafts and even points: nothing but better shafts would help, and that is what is said.</summary>
+    /// <summary>
+    /// Uneven shafts and even points: nothing but better shafts would help, and that is what is said.
+    /// </summary>
     [Fact]
     public void Wide_shafts_bind_and_are_named()
     {
-        var results = Enumerable.Range(1, 60).Select(seed =>
-        {
-            var random = new Random(seed);
-            return Matcher.Find(new MatchProblem(12, [new("Shaft", 1, Uniform(random, 2500, 30)), new("Point", 1, Uniform(random, 1000, 10))], []), seed);
-        }).ToArray();
+        var results = Enumerable
+            .Range(1, 60)
+            .Select(seed =>
+            {
+                var random = new Random(seed);
+                return Matcher.Find(
+                    new MatchProblem(
+                        12,
+                        [new("Shaft", 1, Uniform(random, 2500, 30)), new("Point", 1, Uniform(random, 1000, 10))],
+                        []
+                    ),
+                    seed
+                );
+            })
+            .ToArray();
         results.ShouldAllBe(r => r.Spread <= r.OppositeOrder && r.OppositeOrder <= r.ByChance * 1.2);
         results.Count(r => r.Proven).ShouldBeGreaterThan(25);
         results.Count(r => r.Bound.Binds?.Contains("Shaft") == true).ShouldBeGreaterThan(40);
 
-        static int[] Uniform(Random random, int middle, int sway) => [.. Enumerable.Range(0, 12).Select(_ => middle + random.Next(-sway, sway + 1))];
+        static int[] Uniform(Random random, int middle, int sway) =>
+            [.. Enumerable.Range(0, 12).Select(_ => middle + random.Next(-sway, sway + 1))];
     }
 
     [Fact]
@@ -150,7 +208,14 @@ public class MatcherTests
     private static MatchProblem Seeded(int arrows, int seed)
     {
         var random = new Random(seed);
-        return new MatchProblem(arrows, [new("Shaft", 1, [.. Enumerable.Range(0, arrows).Select(_ => 2500 + random.Next(30))]), new("Point", 1, [.. Enumerable.Range(0, arrows).Select(_ => 1000 + random.Next(10))])], []);
+        return new MatchProblem(
+            arrows,
+            [
+                new("Shaft", 1, [.. Enumerable.Range(0, arrows).Select(_ => 2500 + random.Next(30))]),
+                new("Point", 1, [.. Enumerable.Range(0, arrows).Select(_ => 1000 + random.Next(10))]),
+            ],
+            []
+        );
     }
 
     private static (int Optimum, bool Proven) Exact(MatchProblem problem)
@@ -177,7 +242,9 @@ public class MatcherTests
             for (var a = 0; a < problem.Arrows; a++)
             {
                 var arrow = a;
-                model.Add(LinearExpr.Sum(Enumerable.Range(0, kind.Tenths.Count).Select(p => x[p, arrow])) == kind.PerArrow);
+                model.Add(
+                    LinearExpr.Sum(Enumerable.Range(0, kind.Tenths.Count).Select(p => x[p, arrow])) == kind.PerArrow
+                );
             }
         }
 

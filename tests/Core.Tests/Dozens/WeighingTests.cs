@@ -65,9 +65,12 @@ public class WeighingTests
     [InlineData(100, 100.2, false)]
     [InlineData(100, 100.3, true)]
     [InlineData(100, 99.7, true)]
-    public void A_scale_more_than_a_fifth_of_a_grain_off_is_marked(double nominal, double reading, bool off) => new ScaleCheck(nominal, reading).Off.ShouldBe(off);
+    public void A_scale_more_than_a_fifth_of_a_grain_off_is_marked(double nominal, double reading, bool off) =>
+        new ScaleCheck(nominal, reading).Off.ShouldBe(off);
 
-    /// <summary>1 gr of 400 changes speed by about .3 ft/s and the hit at 60 yd by about .2 in (computed apart from this code).</summary>
+    /// <summary>
+    /// 1 gr of 400 changes speed by about .3 ft/s and the hit at 60 yd by about .2 in (computed apart from this code).
+    /// </summary>
     [Fact]
     public void What_a_grain_is_worth_on_a_usual_compound()
     {
@@ -80,25 +83,40 @@ public class WeighingTests
     [Fact]
     public void The_fronts_of_center_follow_the_pieces()
     {
-        var focs = Worth.FrontsOfCenter(Samples.A1, [new Dictionary<string, double> { ["Point"] = 100 }, new Dictionary<string, double> { ["Point"] = 125 }]);
+        var focs = Worth.FrontsOfCenter(
+            Samples.A1,
+            [new Dictionary<string, double> { ["Point"] = 100 }, new Dictionary<string, double> { ["Point"] = 125 }]
+        );
         focs[0].ShouldBe(12.7388, .0001);
         focs[1].ShouldBe(14.9762, .0001);
     }
 
-    /// <summary>568 gr at 270.67 ft/s with the prior K = 110 ± 40 gr: 420 gr → 306.14 ± 2.5 ft/s from K alone, ± 2.8 with 1 ft/s of reading error (delta method).</summary>
+    /// <summary>
+    /// 568 gr at 270.67 ft/s with the prior K = 110 ± 40 gr: 420 gr → 306.14 ± 2.5 ft/s from K alone, ± 2.8 with 1 ft/s
+    /// of reading error (delta method).
+    /// </summary>
     [Fact]
     public void One_arrow_weight_predicts_another_with_the_prior_virtual_mass()
     {
         var alone = new SpeedCalibration(SpeedCalibration.Fit([new ChronographShot(568, 270.67, 1e-9)])).Predict(420);
         alone.Speed.ShouldBe(306.14, .01);
         alone.Error.ShouldBe(2.5, .06);
-        new SpeedCalibration(SpeedCalibration.Fit([new ChronographShot(568, 270.67, 1)])).Predict(420).Error.ShouldBe(2.8, .06);
+        new SpeedCalibration(SpeedCalibration.Fit([new ChronographShot(568, 270.67, 1)]))
+            .Predict(420)
+            .Error.ShouldBe(2.8, .06);
     }
 
     [Fact]
     public void A_chronograph_wins_over_the_rating()
     {
-        var fit = SpeedCalibration.Fit([new(400, 286, 1), new(400, 287, 1), new(475, 268, 1), new(475, 267, 1), new(600, 244, 1), new(600, 243, 1)]);
+        var fit = SpeedCalibration.Fit([
+            new(400, 286, 1),
+            new(400, 287, 1),
+            new(475, 268, 1),
+            new(475, 267, 1),
+            new(600, 244, 1),
+            new(600, 243, 1),
+        ]);
         var launch = LaunchSpeed.Of(Samples.Compound with { Chronograph = fit }, 450);
         launch.Speed.ShouldBe(273.541, .001);
         launch.Measured.ShouldBeTrue();
@@ -123,5 +141,6 @@ public class WeighingTests
         return watch;
     }
 
-    private static double? See(PanWatch watch, int milliseconds, double grains, bool stable) => watch.See(new ScaleReading(Start.AddMilliseconds(milliseconds), grains, stable));
+    private static double? See(PanWatch watch, int milliseconds, double grains, bool stable) =>
+        watch.See(new ScaleReading(Start.AddMilliseconds(milliseconds), grains, stable));
 }

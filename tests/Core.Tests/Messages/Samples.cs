@@ -7,7 +7,9 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Tests.Messages;
 
-/// <summary>Messages of every kind that Core has, made from its types: a new one is among them without being named here.</summary>
+/// <summary>
+/// Messages of every kind that Core has, made from its types: a new one is among them without being named here.
+/// </summary>
 internal static class Samples
 {
     private static readonly Type[] Wrappers = [typeof(Says), typeof(Verbatim), typeof(Sentences)];
@@ -15,22 +17,31 @@ internal static class Samples
     private static readonly Assembly Core = typeof(Message).Assembly;
 
     /// <summary>Every kind of message.</summary>
-    public static IEnumerable<Type> Kinds => Core.GetTypes().Where(t => t.IsSubclassOf(typeof(Message)) && !t.IsAbstract && !Wrappers.Contains(t));
+    public static IEnumerable<Type> Kinds =>
+        Core.GetTypes().Where(t => t.IsSubclassOf(typeof(Message)) && !t.IsAbstract && !Wrappers.Contains(t));
 
     /// <summary>Every list of what is said without a quantity.</summary>
-    public static IEnumerable<Type> Lists => typeof(Message).GetMethods().Where(m => m.Name == "op_Implicit").Select(m => m.GetParameters()[0].ParameterType);
+    public static IEnumerable<Type> Lists =>
+        typeof(Message)
+            .GetMethods()
+            .Where(m => m.Name == "op_Implicit")
+            .Select(m => m.GetParameters()[0].ParameterType);
 
     /// <summary>Everything that is said without a quantity.</summary>
-    public static IEnumerable<Message> Codes => Lists.SelectMany(list => Enum.GetValues(list).Cast<Enum>()).Select(code => new Says(code));
+    public static IEnumerable<Message> Codes =>
+        Lists.SelectMany(list => Enum.GetValues(list).Cast<Enum>()).Select(code => new Says(code));
 
     /// <summary>Messages of one kind: each argument through all its samples, the others at their first.</summary>
-    public static IEnumerable<Message> Of(Type kind) => kind.Name switch
-    {
-        nameof(ChoiceLabel) => CheckTable.All.SelectMany(c => c.Choices).Select(c => c.Label),
-        nameof(ChoiceToDo) => CheckTable.All.SelectMany(c => c.Choices).Select(c => c.ToDo),
-        nameof(ComponentFieldName) => Enum.GetValues<ComponentClass>().SelectMany(ComponentTable.Fields).Select(f => f.Label),
-        _ => Through(kind),
-    };
+    public static IEnumerable<Message> Of(Type kind) =>
+        kind.Name switch
+        {
+            nameof(ChoiceLabel) => CheckTable.All.SelectMany(c => c.Choices).Select(c => c.Label),
+            nameof(ChoiceToDo) => CheckTable.All.SelectMany(c => c.Choices).Select(c => c.ToDo),
+            nameof(ComponentFieldName) => Enum.GetValues<ComponentClass>()
+                .SelectMany(ComponentTable.Fields)
+                .Select(f => f.Label),
+            _ => Through(kind),
+        };
 
     private static IEnumerable<Message> Through(Type kind)
     {
@@ -49,11 +60,11 @@ internal static class Samples
         }
     }
 
-    private static Message Make(ConstructorInfo constructor, object?[] arguments) => (Message)constructor.Invoke(arguments);
+    private static Message Make(ConstructorInfo constructor, object?[] arguments) =>
+        (Message)constructor.Invoke(arguments);
 
-    private static object?[] Values(Type type, string name, Type of) => Nullable.GetUnderlyingType(type) is { } inner
-        ? [.. Values(inner, name, of), null]
-        : Plain(type, name, of);
+    private static object?[] Values(Type type, string name, Type of) =>
+        Nullable.GetUnderlyingType(type) is { } inner ? [.. Values(inner, name, of), null] : Plain(type, name, of);
 
     private static object?[] Plain(Type type, string name, Type of)
     {
@@ -64,7 +75,17 @@ internal static class Samples
 
         if (type == typeof(Measure))
         {
-            return [Measure.Inches(0.8), Measure.Inches(-0.3), Measure.Ruled(0.0625), Measure.Grains(25), Measure.Pounds(54.5), Measure.Yards(3), Measure.Speed(280), Measure.Energy(61)];
+            return
+            [
+                Measure.Inches(0.8),
+                Measure.Inches(-0.3),
+                Measure.Ruled(0.0625),
+                Measure.Grains(25),
+                Measure.Pounds(54.5),
+                Measure.Yards(3),
+                Measure.Speed(280),
+                Measure.Energy(61),
+            ];
         }
 
         if (type == typeof(int))
@@ -79,7 +100,7 @@ internal static class Samples
 
         if (type == typeof(Formula))
         {
-            return [new Formula("length × grains per inch")];
+            return [new Formula("g × L")];
         }
 
         return Class(type, of);
@@ -87,7 +108,10 @@ internal static class Samples
 
     private static object?[] Class(Type type, Type of)
     {
-        if (type.IsGenericType && type.GetInterfaces().Append(type).Any(i => i == typeof(System.Collections.IEnumerable)))
+        if (
+            type.IsGenericType
+            && type.GetInterfaces().Append(type).Any(i => i == typeof(System.Collections.IEnumerable))
+        )
         {
             var item = type.GetGenericArguments()[0];
             var items = Plain(item, "item", of);

@@ -10,7 +10,8 @@ public class MeanTearTests
     [InlineData(4, 6.944)]
     [InlineData(8, 4.459)]
     [InlineData(18, 3.555)]
-    public void The_critical_value_is_the_tabled_one(double freedom, double f) => MeanTear.CriticalF(freedom).ShouldBe(f, .0005);
+    public void The_critical_value_is_the_tabled_one(double freedom, double f) =>
+        MeanTear.CriticalF(freedom).ShouldBe(f, .0005);
 
     /// <summary>Project physics notes before H: five shots with spread 0.14 in give a radius of 0.187 in.</summary>
     [Fact]
@@ -38,7 +39,9 @@ public class MeanTearTests
     [InlineData(.2, .0, "Tail right a little, 0.20 in. Height is level.")]
     [InlineData(.01, .02, "Level both ways.")]
     public void A_reading_is_said_by_the_tail(double x, double y, string words) =>
-        new MeanTear([new(x - .06, y), new(x + .06, y), new(x, y + .06), new(x, y - .06)]).Reading.Said().ShouldBe(words);
+        new MeanTear([new(x - .06, y), new(x + .06, y), new(x, y + .06), new(x, y - .06)])
+            .Reading.Said()
+            .ShouldBe(words);
 
     [Fact]
     public void A_sheet_read_from_the_target_side_is_mirrored()

@@ -43,13 +43,17 @@ public class CheckReadingTests
     [InlineData(CheckKind.Tiller, 0.2, Verdict.Beyond)]
     [InlineData(CheckKind.NockingPoint, 0.0625, Verdict.Within)]
     [InlineData(CheckKind.NockingPoint, 0.3, Verdict.Beyond)]
-    public void Each_number_has_its_verdict(CheckKind kind, double value, Verdict expected) => Judge(kind, value).Verdict.ShouldBe(expected);
+    public void Each_number_has_its_verdict(CheckKind kind, double value, Verdict expected) =>
+        Judge(kind, value).Verdict.ShouldBe(expected);
 
     [Fact]
     public void Cam_lean_has_no_tolerance_and_is_compared_with_the_state_that_shot_well()
     {
         Judge(CheckKind.CamLean, 0.4).Words.Said().ShouldContain("no general tolerance");
-        CheckReading.Judge(new CheckFinding(CheckKind.CamLean, 0.4, null, null), Brindle, true, 0.1).Words.Said().ShouldContain("+0.300");
+        CheckReading
+            .Judge(new CheckFinding(CheckKind.CamLean, 0.4, null, null), Brindle, true, 0.1)
+            .Words.Said()
+            .ShouldContain("+0.300");
     }
 
     [Fact]
@@ -63,12 +67,23 @@ public class CheckReadingTests
 
     [Fact]
     public void A_beginner_may_not_press_even_with_a_press_in_the_room() =>
-        new Archer("Own", Hand.Right, true, School.RestOnly, null, Practice.Weekly, Experience.Beginner).MayPress.ShouldBeFalse();
+        new Archer(
+            "Own",
+            Hand.Right,
+            true,
+            School.RestOnly,
+            null,
+            Practice.Weekly,
+            Experience.Beginner
+        ).MayPress.ShouldBeFalse();
 
     [Fact]
     public void An_odd_reading_is_asked_about_and_a_plain_one_is_not()
     {
-        CheckReading.Suspicion(CheckKind.BraceHeight, 8.5, 6.5)!.Said().ShouldContain("Brace height 2.00 in more than last time");
+        CheckReading
+            .Suspicion(CheckKind.BraceHeight, 8.5, 6.5)!
+            .Said()
+            .ShouldContain("Brace height 2.00 in more than last time");
         CheckReading.Suspicion(CheckKind.BraceHeight, 6.6, 6.5).ShouldBeNull();
         CheckReading.Suspicion(CheckKind.BraceHeight, 8.5, null).ShouldBeNull();
     }
@@ -88,7 +103,8 @@ public class CheckReadingTests
     [Theory]
     [InlineData(30, "1/4 in")]
     [InlineData(33, "3/16 in")]
-    public void A_longer_bow_wants_a_smaller_peep(double axle, string aperture) => Peep.Aperture(axle).Said().ShouldBe(aperture);
+    public void A_longer_bow_wants_a_smaller_peep(double axle, string aperture) =>
+        Peep.Aperture(axle).Said().ShouldBe(aperture);
 
     [Fact]
     public void Every_check_of_every_kind_can_be_found_and_judged()
@@ -120,11 +136,30 @@ public class CheckReadingTests
         order.IndexOf(CheckKind.FirstAxis).ShouldBeLessThan(order.IndexOf(CheckKind.ThirdAxis));
     }
 
-    private static CheckVerdict Judge(CheckKind kind, double value) => CheckReading.Judge(new CheckFinding(kind, value, null, null), Brindle, true);
+    private static CheckVerdict Judge(CheckKind kind, double value) =>
+        CheckReading.Judge(new CheckFinding(kind, value, null, null), Brindle, true);
 }
 
 internal static class SetupSamples
 {
-    public static Bow Compound { get; } = new("Brindle", BowKind.Compound, Hand.Right, Release.ReleaseAid, 65, 65.5, 29, 33, 6.5, 330, RestType.DropAwayLate, CamSystem.TwinYoke, CamDraw.Medium, 0,
-        MaximumWeight: 70, MakerAxleToAxle: 33, MakerBraceHeight: 6.5);
+    public static Bow Compound { get; } =
+        new(
+            "Brindle",
+            BowKind.Compound,
+            Hand.Right,
+            Release.ReleaseAid,
+            65,
+            65.5,
+            29,
+            33,
+            6.5,
+            330,
+            RestType.DropAwayLate,
+            CamSystem.TwinYoke,
+            CamDraw.Medium,
+            0,
+            MaximumWeight: 70,
+            MakerAxleToAxle: 33,
+            MakerBraceHeight: 6.5
+        );
 }

@@ -10,10 +10,16 @@ public class SetupSheetTests
 {
     private static readonly Verbatim Words = new("left leg alone");
 
-    private static IEnumerable<string> Said(CheckKind check, BowKind bow) => new Message[]
-    {
-        new CheckTitle(check, bow), new CheckTool(check, bow), new CheckWhy(check, bow), new CheckHow(check, bow), new CheckDrawn(check, bow), new CheckToDo(check, bow),
-    }.Select(m => m.Said());
+    private static IEnumerable<string> Said(CheckKind check, BowKind bow) =>
+        new Message[]
+        {
+            new CheckTitle(check, bow),
+            new CheckTool(check, bow),
+            new CheckWhy(check, bow),
+            new CheckHow(check, bow),
+            new CheckDrawn(check, bow),
+            new CheckToDo(check, bow),
+        }.Select(m => m.Said());
 
     private static readonly DateTimeOffset Day = new(2026, 11, 23, 18, 0, 0, TimeSpan.Zero);
 
@@ -22,7 +28,18 @@ public class SetupSheetTests
     [InlineData(BowChange.OpposedYokeTwists, new CheckKind[0])]
     [InlineData(BowChange.StringTwists, new[] { CheckKind.Peep })]
     [InlineData(BowChange.NewLoop, new[] { CheckKind.NockingPoint, CheckKind.Loop, CheckKind.Peep, CheckKind.Paper })]
-    [InlineData(BowChange.DrawLength, new[] { CheckKind.DrawWeight, CheckKind.CamTiming, CheckKind.Peep, CheckKind.Paper, CheckKind.Spine, CheckKind.Sight })]
+    [InlineData(
+        BowChange.DrawLength,
+        new[]
+        {
+            CheckKind.DrawWeight,
+            CheckKind.CamTiming,
+            CheckKind.Peep,
+            CheckKind.Paper,
+            CheckKind.Spine,
+            CheckKind.Sight,
+        }
+    )]
     public void A_change_asks_again_for_what_it_moves_and_nothing_else(BowChange change, CheckKind[] again) =>
         AllDone([new DatedChange(change, null, 1, Words)]).AskedAgain.Select(l => l.Fact.Kind).ShouldBe(again);
 
@@ -49,13 +66,22 @@ public class SetupSheetTests
         State([before, after], [change]).ShouldBe(CheckState.Done);
 
         CheckState State(DatedFinding[] findings, DatedChange[] changes) =>
-            SetupSheet.Of(SetupSamples.Compound, true, findings, changes, true).Lines.First(l => l.Fact.Kind == CheckKind.CamTiming).State;
+            SetupSheet
+                .Of(SetupSamples.Compound, true, findings, changes, true)
+                .Lines.First(l => l.Fact.Kind == CheckKind.CamTiming)
+                .State;
     }
 
     [Fact]
     public void A_skipped_check_comes_back_as_open_with_its_reason()
     {
-        var sheet = SetupSheet.Of(SetupSamples.Compound, true, [new DatedFinding("1", new CheckFinding(CheckKind.CamTiming, null, null, "no draw board"), "", 0, 0, Day)], [], true);
+        var sheet = SetupSheet.Of(
+            SetupSamples.Compound,
+            true,
+            [new DatedFinding("1", new CheckFinding(CheckKind.CamTiming, null, null, "no draw board"), "", 0, 0, Day)],
+            [],
+            true
+        );
         var line = sheet.Lines.First(l => l.Fact.Kind == CheckKind.CamTiming);
         line.State.ShouldBe(CheckState.Skipped);
         line.Because!.Said().ShouldBe("no draw board");
@@ -68,15 +94,28 @@ public class SetupSheetTests
         State(false).ShouldBe(CheckState.Held);
         State(true).ShouldBe(CheckState.Open);
 
-        static CheckState State(bool accepted) => SetupSheet.Of(SetupSamples.Compound, true, [], [], accepted).Lines.First(l => l.Fact.Kind == CheckKind.Peep).State;
+        static CheckState State(bool accepted) =>
+            SetupSheet
+                .Of(SetupSamples.Compound, true, [], [], accepted)
+                .Lines.First(l => l.Fact.Kind == CheckKind.Peep)
+                .State;
     }
 
     [Fact]
     public void What_is_asked_again_comes_before_what_was_never_done()
     {
-        var sheet = SetupSheet.Of(SetupSamples.Compound, true, [Finding(CheckKind.CamTiming, "together", 0)], [new DatedChange(BowChange.OneSidedTwist, 1, null, Words)], true);
+        var sheet = SetupSheet.Of(
+            SetupSamples.Compound,
+            true,
+            [Finding(CheckKind.CamTiming, "together", 0)],
+            [new DatedChange(BowChange.OneSidedTwist, 1, null, Words)],
+            true
+        );
         SetupNext.Of(sheet, [], BowKind.Compound).Sentence.Said().ShouldBe("Look at it again: cam timing.");
-        SetupNext.Of(SetupSheet.Of(SetupSamples.Compound, true, [], [], true), [], BowKind.Compound).Sentence.Said().ShouldBe("Check 1 of 17: limbs and screws.");
+        SetupNext
+            .Of(SetupSheet.Of(SetupSamples.Compound, true, [], [], true), [], BowKind.Compound)
+            .Sentence.Said()
+            .ShouldBe("Check 1 of 17: limbs and screws.");
     }
 
     [Fact]
@@ -85,7 +124,10 @@ public class SetupSheetTests
         var sheet = SetupSheet.Of(SetupSamples.Compound, true, [Finding(CheckKind.Inspection, "damaged", 0)], [], true);
         CheckKind[] drawing = [CheckKind.DrawWeight, CheckKind.CamTiming, CheckKind.NockFit, CheckKind.Peep];
         sheet.Lines.Where(l => drawing.Contains(l.Fact.Kind)).ShouldAllBe(l => l.State == CheckState.Held);
-        var next = Unsound.Guard(Unsound.Of([Finding(CheckKind.Inspection, "damaged", 0)]), new Next(Words, Words, "paper", Words));
+        var next = Unsound.Guard(
+            Unsound.Of([Finding(CheckKind.Inspection, "damaged", 0)]),
+            new Next(Words, Words, "paper", Words)
+        );
         next.Sentence.Said().ShouldContain("Do not shoot");
         next.Alternative.ShouldBeNull();
     }
@@ -105,7 +147,11 @@ public class SetupSheetTests
     [InlineData(false)]
     public void A_damage_is_never_answered_with_going_on(bool hasPress)
     {
-        var verdict = CheckReading.Judge(new CheckFinding(CheckKind.Inspection, null, "damaged", null), SetupSamples.Compound, hasPress);
+        var verdict = CheckReading.Judge(
+            new CheckFinding(CheckKind.Inspection, null, "damaged", null),
+            SetupSamples.Compound,
+            hasPress
+        );
         verdict.ToDo.Said().ShouldStartWith("Do not draw it.");
         verdict.ToDo.Said().ShouldNotContain("go on");
     }
@@ -133,7 +179,13 @@ public class SetupSheetTests
     [InlineData(60, 0, null, false)]
     public void String_checks_come_ahead_of_time(int shots, int checkedAt, int? left, bool now)
     {
-        var due = new StringLife(shots, 0, 99, StringPlan.Usual).Due(BowKind.Compound, checkedAt, Practice.Weekly, null, Day);
+        var due = new StringLife(shots, 0, 99, StringPlan.Usual).Due(
+            BowKind.Compound,
+            checkedAt,
+            Practice.Weekly,
+            null,
+            Day
+        );
         due.Count.ShouldBe(left is null ? 0 : 1);
         due.FirstOrDefault()?.ShotsLeft.ShouldBe(left);
         due.Any(d => d.Now).ShouldBe(now);
@@ -156,11 +208,25 @@ public class SetupSheetTests
 
     private static SetupSheet AllDone(IReadOnlyList<DatedChange> changes)
     {
-        var findings = CheckTable.Order(BowKind.Compound).Select(k => CheckTable.Of(k)).Select(f => f.Quantity is null
-            ? Finding(f.Kind, f.Choices[0].Code, 0)
-            : new DatedFinding(f.Kind.ToString(), new CheckFinding(f.Kind, (f.Range.Low + f.Range.High) / 2, null, null), "", 0, 0, Day)).ToArray();
+        var findings = CheckTable
+            .Order(BowKind.Compound)
+            .Select(k => CheckTable.Of(k))
+            .Select(f =>
+                f.Quantity is null
+                    ? Finding(f.Kind, f.Choices[0].Code, 0)
+                    : new DatedFinding(
+                        f.Kind.ToString(),
+                        new CheckFinding(f.Kind, (f.Range.Low + f.Range.High) / 2, null, null),
+                        "",
+                        0,
+                        0,
+                        Day
+                    )
+            )
+            .ToArray();
         return SetupSheet.Of(SetupSamples.Compound, true, findings, changes, true);
     }
 
-    private static DatedFinding Finding(CheckKind kind, string choice, int afterMove) => new($"{kind}{afterMove}", new CheckFinding(kind, null, choice, null), "", afterMove, 0, Day);
+    private static DatedFinding Finding(CheckKind kind, string choice, int afterMove) =>
+        new($"{kind}{afterMove}", new CheckFinding(kind, null, choice, null), "", afterMove, 0, Day);
 }

@@ -2,17 +2,21 @@ using Merganser.Core.Setup;
 
 namespace Merganser.Core.Tests.Setup;
 
-/// <summary>Worked values: drop in vacuum and trigonometry, computed apart from this code (docs/how-it-computes.md).</summary>
+/// <summary>
+/// Worked values: drop in vacuum and trigonometry, computed apart from this code (docs/how-it-computes.md).
+/// </summary>
 public class SightAxesTests
 {
     [Theory]
     [InlineData(20, .1664)]
     [InlineData(40, .6655)]
     [InlineData(60, 1.4974)]
-    public void A_degree_of_cant_at_270(double yards, double inches) => SightAxes.Cant(270, yards, 1).ShouldBe(inches, 0.00006);
+    public void A_degree_of_cant_at_270(double yards, double inches) =>
+        SightAxes.Cant(270, yards, 1).ShouldBe(inches, 0.00006);
 
     [Fact]
-    public void After_zeroing_at_20_less_is_left_at_60() => SightAxes.CantAfterZero(270, 60, 1, 20).ShouldBe(.9982, 0.0001);
+    public void After_zeroing_at_20_less_is_left_at_60() =>
+        SightAxes.CantAfterZero(270, 60, 1, 20).ShouldBe(.9982, 0.0001);
 
     [Fact]
     public void At_the_zero_itself_nothing_is_left() => SightAxes.CantAfterZero(270, 20, 3, 20).ShouldBe(0, 1e-12);

@@ -3,11 +3,18 @@ using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Tests.Simulation;
 
-/// <summary>Sixty seeded bows tuned from the first tear to done; the whole proof is the benchmark (docs/benchmarks.md).</summary>
+/// <summary>
+/// Sixty seeded bows tuned from the first tear to done; the whole proof is the benchmark (docs/benchmarks.md).
+/// </summary>
 public class ClosedLoopTests
 {
     private static readonly SessionResult[] Sixty =
-        [.. Enumerable.Range(900, 60).Select(seed => new SimulatedBow(seed)).Select(bow => ClosedLoop.Run(bow, ClosedLoop.PriorOf(bow), RuleFigures.Usual))];
+    [
+        .. Enumerable
+            .Range(900, 60)
+            .Select(seed => new SimulatedBow(seed))
+            .Select(bow => ClosedLoop.Run(bow, ClosedLoop.PriorOf(bow), RuleFigures.Usual)),
+    ];
 
     [Fact]
     public void Sixty_bows_are_tuned_in_few_moves_and_shots()

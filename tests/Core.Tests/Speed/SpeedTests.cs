@@ -8,7 +8,11 @@ namespace Merganser.Core.Tests.Speed;
 public class SpeedTests
 {
     private static readonly ChronographShot[] SixShots =
-        [.. new[] { (400.0, 286.0), (400, 287), (475, 268), (475, 267), (600, 244), (600, 243) }.Select(s => new ChronographShot(s.Item1, s.Item2, 1))];
+    [
+        .. new[] { (400.0, 286.0), (400, 287), (475, 268), (475, 267), (600, 244), (600, 243) }.Select(
+            s => new ChronographShot(s.Item1, s.Item2, 1)
+        ),
+    ];
 
     [Fact]
     public void A_rated_speed_gives_the_bare_formula()
@@ -29,7 +33,14 @@ public class SpeedTests
     [Fact]
     public void Without_a_rating_the_energy_is_estimated()
     {
-        var bow = Samples.Compound with { Kind = BowKind.Recurve, RatedSpeed = null, MeasuredWeight = 38, DrawLength = 28.5, BraceHeight = 8.75 };
+        var bow = Samples.Compound with
+        {
+            Kind = BowKind.Recurve,
+            RatedSpeed = null,
+            MeasuredWeight = 38,
+            DrawLength = 28.5,
+            BraceHeight = 8.75,
+        };
         var launch = LaunchSpeed.Of(bow, 308);
         var expected = Math.Sqrt(2 * (.58 * 38 * 18 / 12) * 7000 * 32.17405 / 408);
         launch.Speed.ShouldBe(expected, expected * 1e-6);
@@ -67,11 +78,14 @@ public class SpeedTests
     public void Calibration_equals_the_library_regression()
     {
         var fit = WeightedRegression.Weighted(
-            [.. SixShots.Select(s => new[] { 1, s.Grains })], [.. SixShots.Select(s => 1 / (s.Speed * s.Speed))],
-            [.. SixShots.Select(s => Math.Pow(s.Speed, 6))]);
+            [.. SixShots.Select(s => new[] { 1, s.Grains })],
+            [.. SixShots.Select(s => 1 / (s.Speed * s.Speed))],
+            [.. SixShots.Select(s => Math.Pow(s.Speed, 6))]
+        );
         new SpeedCalibration(SixShots).VirtualMass.ShouldBe(fit[0] / fit[1], 1e-6);
     }
 
     [Fact]
-    public void One_arrow_mass_cannot_calibrate() => Should.Throw<ArgumentException>(() => new SpeedCalibration([.. SixShots.Take(2)]));
+    public void One_arrow_mass_cannot_calibrate() =>
+        Should.Throw<ArgumentException>(() => new SpeedCalibration([.. SixShots.Take(2)]));
 }

@@ -25,8 +25,12 @@ public class SpineTests
     [Theory]
     [InlineData(.3000, 26, 1.94, .37469)]
     [InlineData(.2600, 23, 3.0, .30335)]
-    public void Any_span_and_load_is_brought_to_the_standard(double deflection, double span, double load, double expected) =>
-        StaticSpine.FromMeasured(deflection, span, load).ShouldBe(expected, 1e-5);
+    public void Any_span_and_load_is_brought_to_the_standard(
+        double deflection,
+        double span,
+        double load,
+        double expected
+    ) => StaticSpine.FromMeasured(deflection, span, load).ShouldBe(expected, 1e-5);
 
     /// <summary>ATA tube numbering; E and density of 7075-T6 from handbooks.</summary>
     [Theory]
@@ -47,7 +51,8 @@ public class SpineTests
     [InlineData("20a3")]
     [InlineData("1099")]
     [InlineData("2000")]
-    public void A_wrong_tube_code_is_refused(string code) => Should.Throw<ArgumentException>(() => new AluminiumTube(code));
+    public void A_wrong_tube_code_is_refused(string code) =>
+        Should.Throw<ArgumentException>(() => new AluminiumTube(code));
 
     [Theory]
     [InlineData(60, 28, 125, 8.5, 35, .400000)]
@@ -55,14 +60,23 @@ public class SpineTests
     [InlineData(50, 27.25, 225, 8, 30, .433577)]
     [InlineData(42, 29, 120, 6.2, 15, .473257)]
     [InlineData(80, 27, 175, 10, 40, .312515)]
-    public void Needed_spine_matches_the_fitted_rule(double weight, double length, double front, double perInch, double rear, double need)
+    public void Needed_spine_matches_the_fitted_rule(
+        double weight,
+        double length,
+        double front,
+        double perInch,
+        double rear,
+        double need
+    )
     {
         var shaft = perInch * length;
         var share = NeededSpine.LoadShare(front, shaft, front + shaft + rear);
         NeededSpine.Of(weight, length, share).ShouldBe(need, 1e-6);
     }
 
-    /// <summary>Usual chart values, from memory: a shaft a size off is about 15 % off, so half a size is asked for here.</summary>
+    /// <summary>
+    /// Usual chart values, from memory: a shaft a size off is about 15 % off, so half a size is asked for here.
+    /// </summary>
     [Theory]
     [InlineData(40, .600)]
     [InlineData(50, .500)]
@@ -77,13 +91,15 @@ public class SpineTests
     [InlineData(.95, "borderline weak")]
     [InlineData(1.05, "good")]
     [InlineData(1.30, "stiff")]
-    public void A_sure_fit_is_named_by_its_band(double ratio, string words) => new SpineFit(ratio, .001).Words.Said().ShouldBe(words);
+    public void A_sure_fit_is_named_by_its_band(double ratio, string words) =>
+        new SpineFit(ratio, .001).Words.Said().ShouldBe(words);
 
     [Theory]
     [InlineData(1.12, "good, may be stiff")]
     [InlineData(.99, "good, may be borderline weak")]
     [InlineData(.935, "borderline weak, may be weak or good")]
-    public void An_interval_across_a_band_names_both(double ratio, string words) => new SpineFit(ratio, .06).Words.Said().ShouldBe(words);
+    public void An_interval_across_a_band_names_both(double ratio, string words) =>
+        new SpineFit(ratio, .06).Words.Said().ShouldBe(words);
 
     [Fact]
     public void A_measured_draw_weight_narrows_the_interval()
@@ -94,23 +110,37 @@ public class SpineTests
         nominal.Relative.ShouldBeGreaterThan(measured.Relative);
     }
 
-    /// <summary>βL = 4.730041 for a free-free bare beam: Blevins, Formulas for Natural Frequency and Mode Shape.</summary>
+    /// <summary>
+    /// βL = 4.730041 for a free-free bare beam: Blevins, Formulas for Natural Frequency and Mode Shape.
+    /// </summary>
     [Fact]
     public void A_bare_free_beam_vibrates_at_the_handbook_frequency()
     {
-        const double stiffness = 6.365, perMetre = .02168, length = .7112;
+        const double stiffness = 6.365,
+            perMetre = .02168,
+            length = .7112;
         var expected = Math.Pow(4.730041 / length, 2) * Math.Sqrt(stiffness / perMetre) / (2 * Math.PI);
         FreeShaft.FirstFrequency(stiffness, perMetre, length).ShouldBe(expected, expected * 1e-5);
     }
 
-    /// <summary>Project physics notes, section C: .400, 8.5 gr/in, 28 in, front 125, rear 35 with 10 of it at the throat.</summary>
+    /// <summary>
+    /// Project physics notes, section C: .400, 8.5 gr/in, 28 in, front 125, rear 35 with 10 of it at the throat.
+    /// </summary>
     [Fact]
     public void A_loaded_shaft_vibrates_slower_than_a_bare_one()
     {
-        const double inch = .0254, grain = 64.79891e-6;
+        const double inch = .0254,
+            grain = 64.79891e-6;
         var stiffness = StaticSpine.StiffnessMetric(.400);
         var bare = FreeShaft.FirstFrequency(stiffness, 8.5 * grain / inch, 28 * inch);
-        var loaded = FreeShaft.FirstFrequency(stiffness, 8.5 * grain / inch, 28 * inch, (125 * grain, 28 * inch), (10 * grain, 0), (25 * grain, 2.5 * inch));
+        var loaded = FreeShaft.FirstFrequency(
+            stiffness,
+            8.5 * grain / inch,
+            28 * inch,
+            (125 * grain, 28 * inch),
+            (10 * grain, 0),
+            (25 * grain, 2.5 * inch)
+        );
         loaded.ShouldBeLessThan(bare);
         loaded.ShouldBeInRange(79, 83);
     }

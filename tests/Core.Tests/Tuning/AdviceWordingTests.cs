@@ -5,7 +5,10 @@ using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Tests.Tuning;
 
-/// <summary>What is said, for every kind of advice, bow and hand: an order a technician can follow, the same words for the same thing.</summary>
+/// <summary>
+/// What is said, for every kind of advice, bow and hand: an order a technician can follow, the same words for the same
+/// thing.
+/// </summary>
 public class AdviceWordingTests
 {
     private static readonly Stage Three = new(3, false, "arrow");
@@ -43,7 +46,9 @@ public class AdviceWordingTests
             reason.ShouldNotBeEmpty();
             (sentence + reason + advice.RunnerUp?.Said(hand) + advice.Disputed?.Said(hand)).ShouldNotContain("NaN");
             (sentence + reason).ShouldNotContain("!");
-            advice.Evidence.SelectMany(e => new[] { e.Statement, e.Because, e.WouldOverturn }).ShouldAllBe(m => m.Said(hand).Length > 0);
+            advice
+                .Evidence.SelectMany(e => new[] { e.Statement, e.Because, e.WouldOverturn })
+                .ShouldAllBe(m => m.Said(hand).Length > 0);
             if (advice.Move is { } move)
             {
                 advice.Ghosts.ShouldNotBeEmpty();
@@ -53,7 +58,12 @@ public class AdviceWordingTests
             }
             else
             {
-                advice.Kind.ShouldBeOneOf(AdviceKind.NoShots, AdviceKind.ShootMore, AdviceKind.GoodEnough, AdviceKind.NotReachable);
+                advice.Kind.ShouldBeOneOf(
+                    AdviceKind.NoShots,
+                    AdviceKind.ShootMore,
+                    AdviceKind.GoodEnough,
+                    AdviceKind.NotReachable
+                );
             }
         }
     }
@@ -75,7 +85,11 @@ public class AdviceWordingTests
         {
             left.ShouldNotBe(right);
             new[] { ("softer", "stiffer"), ("heavier", "lighter"), ("lower", "higher"), ("up", "down") }
-                .Any(p => (right.EndsWith(p.Item1) && left.EndsWith(p.Item2)) || (right.EndsWith(p.Item2) && left.EndsWith(p.Item1))).ShouldBeTrue($"{right} / {left}");
+                .Any(p =>
+                    (right.EndsWith(p.Item1) && left.EndsWith(p.Item2))
+                    || (right.EndsWith(p.Item2) && left.EndsWith(p.Item1))
+                )
+                .ShouldBeTrue($"{right} / {left}");
         }
     }
 
@@ -109,7 +123,17 @@ public class AdviceWordingTests
 
     private static IEnumerable<Advice> All(Adviser bench)
     {
-        Tear[] tears = [new(1, 0), new(-1, 0), new(0, 1), new(0, -1), new(.9, .9), new(.02, .01), new(.3, -.1), new(4, 4)];
+        Tear[] tears =
+        [
+            new(1, 0),
+            new(-1, 0),
+            new(0, 1),
+            new(0, -1),
+            new(.9, .9),
+            new(.02, .01),
+            new(.3, -.1),
+            new(4, 4),
+        ];
         yield return bench.Advise(bench.Read(Three, []));
         foreach (var tear in tears)
         {
@@ -119,14 +143,36 @@ public class AdviceWordingTests
     }
 
     private static Advice Advise(Adviser bench, Tear at) =>
-        bench.Advise(bench.Read(Three, [.. new Tear[] { new(at.X - .03, at.Y), new(at.X + .03, at.Y), new(at.X, at.Y + .03), new(at.X, at.Y - .03) }.Select(t => Shot(bench, t))]));
+        bench.Advise(
+            bench.Read(
+                Three,
+                [
+                    .. new Tear[]
+                    {
+                        new(at.X - .03, at.Y),
+                        new(at.X + .03, at.Y),
+                        new(at.X, at.Y + .03),
+                        new(at.X, at.Y - .03),
+                    }.Select(t => Shot(bench, t)),
+                ]
+            )
+        );
 
     private static ShotReading Shot(Adviser bench, Tear tear) => Shots.Of(Three, bench.Positions, tear);
 
     private static Adviser AdviserOf(BowKind kind, School school)
     {
         var compound = kind == BowKind.Compound;
-        Adjuster[] adjusters = [.. AdjusterTable.Usual(kind, compound ? CamSystem.TwinYoke : CamSystem.None).Select(AdjusterTable.Fresh)];
-        return new Adviser(compound ? Release.ReleaseAid : Release.Fingers, school, compound, compound ? RestType.DropAwayLate : RestType.Plunger, adjusters);
+        Adjuster[] adjusters =
+        [
+            .. AdjusterTable.Usual(kind, compound ? CamSystem.TwinYoke : CamSystem.None).Select(AdjusterTable.Fresh),
+        ];
+        return new Adviser(
+            compound ? Release.ReleaseAid : Release.Fingers,
+            school,
+            compound,
+            compound ? RestType.DropAwayLate : RestType.Plunger,
+            adjusters
+        );
     }
 }

@@ -6,30 +6,103 @@ using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Tests.Tuning;
 
-/// <summary>First moves by the case table of the trade notes (common practice, no source), and what the engine may never advise.</summary>
+/// <summary>
+/// First moves by the case table of the trade notes (common practice, no source), and what the engine may never advise.
+/// </summary>
 public class AdviserTests
 {
     private static readonly Stage Three = new(3, false, "arrow");
     private static readonly Adjuster[] All = [.. AdjusterTable.All.Take(7).Select(f => AdjusterTable.Fresh(f.Kind))];
     private static readonly Adjuster[] Finger =
-        [.. new[] { AdjusterKind.NockingPoint, AdjusterKind.PlungerTension, AdjusterKind.PlungerPosition, AdjusterKind.PointWeight, AdjusterKind.DrawWeight, AdjusterKind.BraceHeight }.Select(AdjusterTable.Fresh)];
+    [
+        .. new[]
+        {
+            AdjusterKind.NockingPoint,
+            AdjusterKind.PlungerTension,
+            AdjusterKind.PlungerPosition,
+            AdjusterKind.PointWeight,
+            AdjusterKind.DrawWeight,
+            AdjusterKind.BraceHeight,
+        }.Select(AdjusterTable.Fresh),
+    ];
 
-    public static TheoryData<string, Tear, AdjusterKind[], AdjusterKind, string> Cases => new()
-    {
-        { "tail right: cams right", new(1, 0), [AdjusterKind.CamSpacer], AdjusterKind.CamSpacer, "Cams 1 size right, top cam first" },
-        { "tail left: cams left", new(-1, 0), [AdjusterKind.CamSpacer], AdjusterKind.CamSpacer, "Cams 1 size left, top cam first" },
-        { "tail left about 1 in: left leg one twist shorter, right longer", new(-1, 0), [AdjusterKind.YokePair, AdjusterKind.RestSideways], AdjusterKind.YokePair, "Left yoke leg 2 half twists shorter, right leg 2 half twists longer" },
-        { "tail right: right leg shorter", new(1, 0), [AdjusterKind.YokePair, AdjusterKind.RestSideways], AdjusterKind.YokePair, "Right yoke leg 2 half twists shorter" },
-        { "tail high: rest up", new(0, .6), [AdjusterKind.RestHeight, AdjusterKind.NockingPoint], AdjusterKind.RestHeight, "clicks up" },
-        { "tail low: rest down", new(0, -.6), [AdjusterKind.RestHeight, AdjusterKind.NockingPoint], AdjusterKind.RestHeight, "clicks down" },
-        { "tail high: or nocking point down", new(0, .6), [AdjusterKind.NockingPoint], AdjusterKind.NockingPoint, "Nocking point 1/8 in down" },
-        { "tail low: or nocking point up", new(0, -.6), [AdjusterKind.NockingPoint], AdjusterKind.NockingPoint, "Nocking point 1/8 in up" },
-        { "pockets clockwise drive the tail left", new(.45, 0), [AdjusterKind.LimbPocket], AdjusterKind.LimbPocket, "clockwise, top and bottom" },
-    };
+    public static TheoryData<string, Tear, AdjusterKind[], AdjusterKind, string> Cases =>
+        new()
+        {
+            {
+                "tail right: cams right",
+                new(1, 0),
+                [AdjusterKind.CamSpacer],
+                AdjusterKind.CamSpacer,
+                "Cams 1 size right, top cam first"
+            },
+            {
+                "tail left: cams left",
+                new(-1, 0),
+                [AdjusterKind.CamSpacer],
+                AdjusterKind.CamSpacer,
+                "Cams 1 size left, top cam first"
+            },
+            {
+                "tail left about 1 in: left leg one twist shorter, right longer",
+                new(-1, 0),
+                [AdjusterKind.YokePair, AdjusterKind.RestSideways],
+                AdjusterKind.YokePair,
+                "Left yoke leg 2 half twists shorter, right leg 2 half twists longer"
+            },
+            {
+                "tail right: right leg shorter",
+                new(1, 0),
+                [AdjusterKind.YokePair, AdjusterKind.RestSideways],
+                AdjusterKind.YokePair,
+                "Right yoke leg 2 half twists shorter"
+            },
+            {
+                "tail high: rest up",
+                new(0, .6),
+                [AdjusterKind.RestHeight, AdjusterKind.NockingPoint],
+                AdjusterKind.RestHeight,
+                "clicks up"
+            },
+            {
+                "tail low: rest down",
+                new(0, -.6),
+                [AdjusterKind.RestHeight, AdjusterKind.NockingPoint],
+                AdjusterKind.RestHeight,
+                "clicks down"
+            },
+            {
+                "tail high: or nocking point down",
+                new(0, .6),
+                [AdjusterKind.NockingPoint],
+                AdjusterKind.NockingPoint,
+                "Nocking point 1/8 in down"
+            },
+            {
+                "tail low: or nocking point up",
+                new(0, -.6),
+                [AdjusterKind.NockingPoint],
+                AdjusterKind.NockingPoint,
+                "Nocking point 1/8 in up"
+            },
+            {
+                "pockets clockwise drive the tail left",
+                new(.45, 0),
+                [AdjusterKind.LimbPocket],
+                AdjusterKind.LimbPocket,
+                "clockwise, top and bottom"
+            },
+        };
 
     [Theory]
     [MemberData(nameof(Cases))]
-    public void The_case_table_is_the_first_move(string name, Tear tear, AdjusterKind[] kinds, AdjusterKind kind, string order)
+    public void The_case_table_is_the_first_move(
+        string name,
+        Tear tear,
+        AdjusterKind[] kinds,
+        AdjusterKind kind,
+        string order
+    )
     {
         var advice = Advise(Bench([.. kinds.Select(AdjusterTable.Fresh)]), tear);
         advice.Kind.ShouldBe(AdviceKind.Move, name);
@@ -43,7 +116,11 @@ public class AdviserTests
     [InlineData(Hand.Right, -.8, "stiffer")]
     [InlineData(Hand.Left, .8, "stiffer")]
     [InlineData(Hand.Left, -.8, "softer")]
-    public void With_fingers_a_tail_to_the_right_reads_stiff_for_the_right_hand_and_weak_for_the_left(Hand hand, double x, string word)
+    public void With_fingers_a_tail_to_the_right_reads_stiff_for_the_right_hand_and_weak_for_the_left(
+        Hand hand,
+        double x,
+        string word
+    )
     {
         var move = Advise(Fingers(), new(x, 0)).Move!;
         move.Kind.ShouldBe(AdjusterKind.PlungerTension);
@@ -57,7 +134,9 @@ public class AdviserTests
     [InlineData(AdjusterKind.BraceHeight, .4, "lower")]
     [InlineData(AdjusterKind.PlungerPosition, .4, "to the left")]
     public void Every_finger_adjuster_has_its_sign_from_the_table(AdjusterKind kind, double x, string word) =>
-        Advise(Fingers() with { Adjusters = [AdjusterTable.Fresh(kind)] }, new(x, 0)).Move!.Order.Said().ShouldEndWith(word);
+        Advise(Fingers() with { Adjusters = [AdjusterTable.Fresh(kind)] }, new(x, 0))
+            .Move!.Order.Said()
+            .ShouldEndWith(word);
 
     [Fact]
     public void With_fingers_height_comes_before_the_sides()
@@ -69,46 +148,71 @@ public class AdviserTests
 
     [Fact]
     public void The_mirrored_tear_on_the_mirrored_bow_gives_the_mirrored_advice() =>
-        Gen.Select(Gen.Double[-2, 2], Gen.Double[-2, 2], Gen.Enum<School>(), Gen.Bool, Gen.Bool).Sample((x, y, school, press, fingers) =>
-        {
-            var bench = fingers ? Fingers() : Bench(All, school, press);
-            var here = Advise(bench, new(x, y));
-            var there = Advise(bench, new Tear(x, y).Mirrored());
-            there.Kind.ShouldBe(here.Kind);
-            there.Chance!.Value.ShouldBe(here.Chance!.Value, 1e-7);
-            there.Move?.Kind.ShouldBe(here.Move!.Kind);
-            if (here.Move is { } move)
-            {
-                there.Move!.To.ShouldBe(AdjusterTable.Of(move.Kind).Axis == TearAxis.Sideways ? -move.To : move.To);
-                Swap(there.Move.Order.Said(Hand.Left), move.Kind).ShouldBe(move.Order.Said());
-                there.Ghosts[0].Mean.X.ShouldBe(-here.Ghosts[0].Mean.X, 1e-7);
-            }
-        }, iter: 60);
+        Gen.Select(Gen.Double[-2, 2], Gen.Double[-2, 2], Gen.Enum<School>(), Gen.Bool, Gen.Bool)
+            .Sample(
+                (x, y, school, press, fingers) =>
+                {
+                    var bench = fingers ? Fingers() : Bench(All, school, press);
+                    var here = Advise(bench, new(x, y));
+                    var there = Advise(bench, new Tear(x, y).Mirrored());
+                    there.Kind.ShouldBe(here.Kind);
+                    there.Chance!.Value.ShouldBe(here.Chance!.Value, 1e-7);
+                    there.Move?.Kind.ShouldBe(here.Move!.Kind);
+                    if (here.Move is { } move)
+                    {
+                        there.Move!.To.ShouldBe(
+                            AdjusterTable.Of(move.Kind).Axis == TearAxis.Sideways ? -move.To : move.To
+                        );
+                        Swap(there.Move.Order.Said(Hand.Left), move.Kind).ShouldBe(move.Order.Said());
+                        there.Ghosts[0].Mean.X.ShouldBe(-here.Ghosts[0].Mean.X, 1e-7);
+                    }
+                },
+                iter: 60
+            );
 
-    /// <summary>Left and right of cams, yokes, pockets and rest follow the tail; in/out and the finger meanings turn with the hand.</summary>
-    private static string Swap(string order, AdjusterKind kind) => kind == AdjusterKind.LimbPocket
-        ? order.Contains("counter-") ? order.Replace("counter-clockwise", "clockwise") : order.Replace("clockwise", "counter-clockwise")
-        : order.Replace("left", "#").Replace("right", "left").Replace("#", "right").Replace("Left", "#").Replace("Right", "Left").Replace("#", "Right");
+    /// <summary>
+    /// Left and right of cams, yokes, pockets and rest follow the tail; in/out and the finger meanings turn with the
+    /// hand.
+    /// </summary>
+    private static string Swap(string order, AdjusterKind kind) =>
+        kind == AdjusterKind.LimbPocket
+            ? order.Contains("counter-")
+                ? order.Replace("counter-clockwise", "clockwise")
+                : order.Replace("clockwise", "counter-clockwise")
+            : order
+                .Replace("left", "#")
+                .Replace("right", "left")
+                .Replace("#", "right")
+                .Replace("Left", "#")
+                .Replace("Right", "Left")
+                .Replace("#", "Right");
 
     [Fact]
     public void A_press_is_never_advised_to_someone_without_nor_a_limit_passed_nor_another_schools_adjuster() =>
-        Gen.Select(Gen.Double[-3, 3], Gen.Double[-3, 3], Gen.Enum<School>(), Gen.Int[-2, 2], Gen.Bool).Sample((x, y, school, at, press) =>
-        {
-            Adjuster[] near = [.. All.Select(a => a with { Position = Math.Clamp(at, a.Lower, a.Upper) })];
-            if (Advise(Bench(near, school, press), new(x, y)).Move is not { } move)
-            {
-                return;
-            }
+        Gen.Select(Gen.Double[-3, 3], Gen.Double[-3, 3], Gen.Enum<School>(), Gen.Int[-2, 2], Gen.Bool)
+            .Sample(
+                (x, y, school, at, press) =>
+                {
+                    Adjuster[] near = [.. All.Select(a => a with { Position = Math.Clamp(at, a.Lower, a.Upper) })];
+                    if (Advise(Bench(near, school, press), new(x, y)).Move is not { } move)
+                    {
+                        return;
+                    }
 
-            (move.NeedsPress && !press).ShouldBeFalse();
-            near.Single(a => a.Kind == move.Kind).Reaches(move.To).ShouldBeTrue();
-            move.To.ShouldNotBe(move.From);
-            DirectionTable.ReleaseAid.ShouldContain(r => r.Kind == move.Kind && (r.School == null || r.School == school));
-            if (move.Kind == AdjusterKind.RestSideways && school == School.CentreFirst)
-            {
-                Math.Abs(move.To).ShouldBeLessThanOrEqualTo(6, "centre first leaves the rest its last few clicks");
-            }
-        }, iter: 150);
+                    (move.NeedsPress && !press).ShouldBeFalse();
+                    near.Single(a => a.Kind == move.Kind).Reaches(move.To).ShouldBeTrue();
+                    move.To.ShouldNotBe(move.From);
+                    DirectionTable.ReleaseAid.ShouldContain(r =>
+                        r.Kind == move.Kind && (r.School == null || r.School == school)
+                    );
+                    if (move.Kind == AdjusterKind.RestSideways && school == School.CentreFirst)
+                    {
+                        Math.Abs(move.To)
+                            .ShouldBeLessThanOrEqualTo(6, "centre first leaves the rest its last few clicks");
+                    }
+                },
+                iter: 150
+            );
 
     [Fact]
     public void Without_a_press_centre_first_tests_the_rest_small_and_says_what_lost()
@@ -146,7 +250,11 @@ public class AdviserTests
         state.Belief.SignDoubt.ShouldBeLessThan(DecisionRule.OpenSign);
         var advice = bench.Advise(state);
         Math.Sign(state.Belief.GainOf(state.Prior.IndexOf(AdjusterKind.RestSideways)).Gain).ShouldBe(sign);
-        advice.Disputed!.Said().ShouldStartWith($"Settled on this bow: a click to the right drives the tail {(sign > 0 ? "right" : "left")}");
+        advice
+            .Disputed!.Said()
+            .ShouldStartWith(
+                $"Settled on this bow: a click to the right drives the tail {(sign > 0 ? "right" : "left")}"
+            );
         advice.Evidence.ShouldContain(e => e.Statement.Said().StartsWith("Rest in/out:"));
     }
 
@@ -154,7 +262,10 @@ public class AdviserTests
     public void One_hole_is_no_evidence_and_none_asks_for_the_first()
     {
         var bench = Bench(All);
-        bench.Advise(bench.Read(Three, [Shot(new(1, 0), All)])).Sentence.Said().ShouldBe("Shoot one more before anything is moved.");
+        bench
+            .Advise(bench.Read(Three, [Shot(new(1, 0), All)]))
+            .Sentence.Said()
+            .ShouldBe("Shoot one more before anything is moved.");
         bench.Advise(bench.Read(Three, [])).Kind.ShouldBe(AdviceKind.NoShots);
     }
 
@@ -162,7 +273,10 @@ public class AdviserTests
     public void Five_shots_a_decision_wait_for_five()
     {
         var bench = Bench(All) with { ShotsPerDecision = 5 };
-        bench.Advise(bench.Read(Three, Alike(new(1, 0), All))).Sentence.Said().ShouldBe("Shoot one more before anything is moved.");
+        bench
+            .Advise(bench.Read(Three, Alike(new(1, 0), All)))
+            .Sentence.Said()
+            .ShouldBe("Shoot one more before anything is moved.");
         bench.Advise(bench.Read(Three, [.. Alike(new(1, 0), All), Shot(new(1, 0), All)])).Move.ShouldNotBeNull();
     }
 
@@ -227,15 +341,22 @@ public class AdviserTests
         ShotReading[] shots = [.. Alike(new(-1.2, 0), All), .. Alike(new(.4, 0), moved, 2)];
         var fit = StageFit.Of(ResponsePrior.Of(All), shots);
         fit.Gains.Single(g => g.Kind == AdjusterKind.YokePair).Gain.ShouldBe(.8, .12);
-        GainPrior Yoke(Stage stage) => StagePool.For(ResponsePrior.Of(All), stage, [fit]).Gains.Single(g => g.Kind == AdjusterKind.YokePair);
-        var (same, far, vanes) = (Yoke(Three), Yoke(Three with { Distance = 15 }), Yoke(Three with { Fletched = true }));
+        GainPrior Yoke(Stage stage) =>
+            StagePool.For(ResponsePrior.Of(All), stage, [fit]).Gains.Single(g => g.Kind == AdjusterKind.YokePair);
+        var (same, far, vanes) = (
+            Yoke(Three),
+            Yoke(Three with { Distance = 15 }),
+            Yoke(Three with { Fletched = true })
+        );
         same.Expected.ShouldBeGreaterThan(far.Expected);
         far.Expected.ShouldBeGreaterThan(vanes.Expected);
         vanes.Expected.ShouldBeGreaterThan(.4);
         same.LogSd.ShouldBeLessThan(far.LogSd);
         far.LogSd.ShouldBeLessThan(vanes.LogSd);
         vanes.LogSd.ShouldBeLessThan(GainPrior.UsualSd);
-        var untouched = StagePool.For(ResponsePrior.Of(All), Three, [fit]).Gains.Single(g => g.Kind == AdjusterKind.NockingPoint);
+        var untouched = StagePool
+            .For(ResponsePrior.Of(All), Three, [fit])
+            .Gains.Single(g => g.Kind == AdjusterKind.NockingPoint);
         untouched.LogMean.ShouldBe(0);
     }
 
@@ -254,10 +375,20 @@ public class AdviserTests
 
     private static Adviser Fingers() => new(Release.Fingers, School.CentreFirst, false, RestType.Plunger, Finger);
 
-    private static Advice Advise(Adviser bench, Tear tear) => bench.Advise(bench.Read(Three, Alike(tear, bench.Adjusters)));
+    private static Advice Advise(Adviser bench, Tear tear) =>
+        bench.Advise(bench.Read(Three, Alike(tear, bench.Adjusters)));
 
-    private static ShotReading Shot(Tear tear, IReadOnlyList<Adjuster> adjusters, int set = 1) => Shots.Of(Three, adjusters.ToDictionary(a => a.Kind, a => a.Position), tear, set);
+    private static ShotReading Shot(Tear tear, IReadOnlyList<Adjuster> adjusters, int set = 1) =>
+        Shots.Of(Three, adjusters.ToDictionary(a => a.Kind, a => a.Position), tear, set);
 
     private static ShotReading[] Alike(Tear at, IReadOnlyList<Adjuster> adjusters, int set = 1) =>
-        [.. new Tear[] { new(at.X - .03, at.Y), new(at.X + .03, at.Y), new(at.X, at.Y + .03), new(at.X, at.Y - .03) }.Select(t => Shot(t, adjusters, set))];
+        [
+            .. new Tear[]
+            {
+                new(at.X - .03, at.Y),
+                new(at.X + .03, at.Y),
+                new(at.X, at.Y + .03),
+                new(at.X, at.Y - .03),
+            }.Select(t => Shot(t, adjusters, set)),
+        ];
 }

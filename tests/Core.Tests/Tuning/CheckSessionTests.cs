@@ -4,22 +4,43 @@ using Merganser.Core.Tuning;
 namespace Merganser.Core.Tests.Tuning;
 
 /// <summary>
-/// One session step by step, against a prototype of the same model written in another language beforehand: means and spreads to four digits,
-/// the chances, and every decision (rest sideways, rest up/down, nocking point, pocket, bolt; ¼ in).
+/// One session step by step, against a prototype of the same model written in another language beforehand: means and
+/// spreads to four digits, the chances, and every decision (rest sideways, rest up/down, nocking point, pocket, bolt; ¼
+/// in).
 /// </summary>
 public class CheckSessionTests
 {
     private static readonly (AdjusterKind Kind, TearAxis Axis, double Nominal, int Lower, int Upper)[] Bow =
     [
-        (AdjusterKind.RestSideways, TearAxis.Sideways, .03, -25, 25), (AdjusterKind.RestHeight, TearAxis.Height, .03, -60, 60),
-        (AdjusterKind.NockingPoint, TearAxis.Height, .25, -6, 6), (AdjusterKind.LimbPocket, TearAxis.Sideways, .30, -4, 4),
+        (AdjusterKind.RestSideways, TearAxis.Sideways, .03, -25, 25),
+        (AdjusterKind.RestHeight, TearAxis.Height, .03, -60, 60),
+        (AdjusterKind.NockingPoint, TearAxis.Height, .25, -6, 6),
+        (AdjusterKind.LimbPocket, TearAxis.Sideways, .30, -4, 4),
         (AdjusterKind.BottomLimbBolt, TearAxis.Height, .12, 0, 3),
     ];
 
-    private static readonly ResponsePrior Prior = new([.. Bow.Select(b => new GainPrior(b.Kind, b.Axis, b.Nominal, LogSd: .5, SharedSd: .25, PlusChance: b.Kind == AdjusterKind.RestSideways ? .5 : 1))]);
+    private static readonly ResponsePrior Prior = new([
+        .. Bow.Select(b => new GainPrior(
+            b.Kind,
+            b.Axis,
+            b.Nominal,
+            LogSd: .5,
+            SharedSd: .25,
+            PlusChance: b.Kind == AdjusterKind.RestSideways ? .5 : 1
+        )),
+    ]);
     private static readonly Lever[] Levers = [.. Bow.Select((b, i) => new Lever(i, b.Lower, b.Upper))];
 
-    private sealed record Step(double X, double Y, DecisionKind Kind, AdjusterKind? Moved = null, int To = 0, double[]? Mean = null, double[]? Sd = null, double? Chance = null);
+    private sealed record Step(
+        double X,
+        double Y,
+        DecisionKind Kind,
+        AdjusterKind? Moved = null,
+        int To = 0,
+        double[]? Mean = null,
+        double[]? Sd = null,
+        double? Chance = null
+    );
 
     private static readonly Step[] Steps =
     [
@@ -98,7 +119,13 @@ public class CheckSessionTests
         var model = ResponseModel.Of(Prior, [new([0, 0, 0, 0, 0], .75, 0), new([0, 0, 0, 0, 0], .8, 0)]);
         Lever[] restOnly = [Levers[0]];
         var capped = new DecisionRule(RuleFigures.Usual).Decide(Prior, model.Read(), new int[5], restOnly, 2);
-        var free = new DecisionRule(RuleFigures.Usual with { TestInSpreads = null }).Decide(Prior, model.Read(), new int[5], restOnly, 2);
+        var free = new DecisionRule(RuleFigures.Usual with { TestInSpreads = null }).Decide(
+            Prior,
+            model.Read(),
+            new int[5],
+            restOnly,
+            2
+        );
         capped.Kind.ShouldBe(DecisionKind.SmallTest);
         Math.Abs(capped.Chosen!.To * .03).ShouldBeLessThan((3 * Math.Sqrt(model.Read().Spread2)) + .03);
         Math.Abs(free.Chosen!.To).ShouldBeGreaterThan(Math.Abs(capped.Chosen.To));

@@ -3,7 +3,10 @@ using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Tests.Tuning;
 
-/// <summary>Two sets against each other, checked with the worked example of two groups: d = (2.95, .30), F = 12.54578, p = .0011467.</summary>
+/// <summary>
+/// Two sets against each other, checked with the worked example of two groups: d = (2.95, .30), F = 12.54578, p =
+/// .0011467.
+/// </summary>
 public class ControlReadingTests
 {
     private static readonly Tear[] One = [new(-.8, .6), new(.9, -.4), new(.2, 1.1), new(-.5, -.7)];
@@ -20,7 +23,9 @@ public class ControlReadingTests
 
     [Fact]
     public void Its_p_is_the_F_distributions_own() =>
-        ControlReading.Test(One, Two).P.ShouldBe(1 - MathNet.Numerics.Distributions.FisherSnedecor.CDF(2, 12, 12.545780), 1e-7);
+        ControlReading
+            .Test(One, Two)
+            .P.ShouldBe(1 - MathNet.Numerics.Distributions.FisherSnedecor.CDF(2, 12, 12.545780), 1e-7);
 
     [Theory]
     [InlineData(SetPurpose.ControlArrow, Cause.Arrow, "look at the arrow")]

@@ -47,9 +47,13 @@ public class DecisionRuleTests
     {
         var belief = Known([Yoke], 1.2, 0, .1);
         Rule.Decide(Prior(Yoke), belief, [0], [new(0, -8, 8)], 1).Kind.ShouldBe(DecisionKind.Shoot);
-        new DecisionRule(RuleFigures.For(.25, minimumShots: 5)).Decide(Prior(Yoke), belief, [0], [new(0, -8, 8)], 4).Kind.ShouldBe(DecisionKind.Shoot);
-        Rule.Decide(Prior(Yoke), Known([Yoke], .5, 0, .4), [0], [new(0, -8, 8)], 2).Kind.ShouldBe(DecisionKind.Shoot, "sd .40 is more than .35 of the mean and .48 of the tolerance");
-        Rule.Decide(Prior(Yoke), Known([Yoke], .5, 0, .4), [0], [new(0, -8, 8)], 8).Kind.ShouldBe(DecisionKind.Move, "after eight shots it stops asking");
+        new DecisionRule(RuleFigures.For(.25, minimumShots: 5))
+            .Decide(Prior(Yoke), belief, [0], [new(0, -8, 8)], 4)
+            .Kind.ShouldBe(DecisionKind.Shoot);
+        Rule.Decide(Prior(Yoke), Known([Yoke], .5, 0, .4), [0], [new(0, -8, 8)], 2)
+            .Kind.ShouldBe(DecisionKind.Shoot, "sd .40 is more than .35 of the mean and .48 of the tolerance");
+        Rule.Decide(Prior(Yoke), Known([Yoke], .5, 0, .4), [0], [new(0, -8, 8)], 8)
+            .Kind.ShouldBe(DecisionKind.Move, "after eight shots it stops asking");
     }
 
     [Fact]
@@ -73,7 +77,8 @@ public class DecisionRuleTests
     [Fact]
     public void Where_no_single_move_helps_the_first_of_two_that_together_would_is_taken()
     {
-        // Tail right 1.2 and the only levers drive right and up together, right and down together: each alone makes the height worse.
+        // Tail right 1.2 and the only levers drive right and up together, right and down together: each alone makes the
+        // height worse.
         GainPrior one = new(AdjusterKind.YokePair, TearAxis.Sideways, .4);
         GainPrior two = new(AdjusterKind.LimbPocket, TearAxis.Sideways, .4);
         var belief = Crossed([one, two], x: 1.2, cross: [.6, -.6]);
@@ -102,36 +107,64 @@ public class DecisionRuleTests
         decision.Kind.ShouldBe(DecisionKind.Move);
         decision.Chosen!.To.ShouldBeInRange(-9, -4);
         (-decision.Chosen.Score).ShouldBeGreaterThan(decision.Chance);
-        Rule.Decide(Prior(Height), Known([Height], 0, .12, .08, gainSd: .003), [0], [new(0, -60, 60)], 1).Kind.ShouldBe(DecisionKind.Shoot);
+        Rule.Decide(Prior(Height), Known([Height], 0, .12, .08, gainSd: .003), [0], [new(0, -60, 60)], 1)
+            .Kind.ShouldBe(DecisionKind.Shoot);
     }
 
     [Theory]
     [InlineData(.25, .18, 1.1)]
     [InlineData(.125, .18, 1.2)]
     [InlineData(.25, .35, 1.35)]
-    public void Variances_are_widened_where_the_fit_is_known_to_be_too_sure(double tolerance, double spread, double by) =>
-        RuleFigures.For(tolerance, spread).Inflate.ShouldBe(by);
+    public void Variances_are_widened_where_the_fit_is_known_to_be_too_sure(
+        double tolerance,
+        double spread,
+        double by
+    ) => RuleFigures.For(tolerance, spread).Inflate.ShouldBe(by);
 
     private static ResponsePrior Prior(params GainPrior[] gains) => new(gains);
 
     /// <summary>A belief of one Gaussian: the tear with its sd, and gains known to so much.</summary>
-    private static Belief Known(GainPrior[] gains, double x, double y, double sd, double spread = .15, double gainSd = .02) =>
-        new(Prior(gains), [One(gains, x, y, sd, spread, gainSd, 1, 1, new double[gains.Length])]);
+    private static Belief Known(
+        GainPrior[] gains,
+        double x,
+        double y,
+        double sd,
+        double spread = .15,
+        double gainSd = .02
+    ) => new(Prior(gains), [One(gains, x, y, sd, spread, gainSd, 1, 1, new double[gains.Length])]);
 
     private static Belief Crossed(GainPrior[] gains, double x, double[] cross) =>
         new(Prior(gains), [One(gains, x, 0, .04, .12, .001, 1, 1, cross)]);
 
     private static Belief Open(double x, double plus = .5) =>
-        new(Prior(Rest), [One([Rest], x, 0, .06, .15, .005, plus, 1, [0]), One([Rest], x, 0, .06, .15, .005, 1 - plus, -1, [0])]);
+        new(
+            Prior(Rest),
+            [One([Rest], x, 0, .06, .15, .005, plus, 1, [0]), One([Rest], x, 0, .06, .15, .005, 1 - plus, -1, [0])]
+        );
 
-    private static Component One(GainPrior[] gains, double x, double y, double sd, double spread, double gainSd, double weight, double sign, double[] cross)
+    private static Component One(
+        GainPrior[] gains,
+        double x,
+        double y,
+        double sd,
+        double spread,
+        double gainSd,
+        double weight,
+        double sign,
+        double[] cross
+    )
     {
         var size = 2 + (2 * gains.Length);
         double[] mean = [x, y, .. gains.Select(g => sign * g.Nominal), .. cross];
         var covariance = new double[size * size];
         for (var i = 0; i < size; i++)
         {
-            covariance[(i * size) + i] = Math.Pow(i < 2 ? sd : i < 2 + gains.Length ? gainSd : 1e-4, 2);
+            covariance[(i * size) + i] = Math.Pow(
+                i < 2 ? sd
+                    : i < 2 + gains.Length ? gainSd
+                    : 1e-4,
+                2
+            );
         }
 
         return new Component(weight, sign, spread, mean, covariance);

@@ -10,20 +10,31 @@ namespace Merganser.Core.Tests.Tuning;
 public class ResponseModelTests
 {
     private static readonly ResponsePrior Two = new(
-        [new GainPrior(AdjusterKind.YokePair, TearAxis.Sideways, .4), new GainPrior(AdjusterKind.RestHeight, TearAxis.Height, .03)], FlyerShare: 0);
+        [
+            new GainPrior(AdjusterKind.YokePair, TearAxis.Sideways, .4),
+            new GainPrior(AdjusterKind.RestHeight, TearAxis.Height, .03),
+        ],
+        FlyerShare: 0
+    );
 
     [Fact]
     public void Where_it_is_linear_and_without_flyers_it_is_a_plain_gaussian_regression()
     {
         // Height, while only the yoke is turned: y = t + c u, with priors N(0, .9²) and N(0, (.08 × .4)²).
         (int Turned, double Y)[] shots = [(0, .31), (0, .52), (2, .38), (2, .66), (-3, .12), (-3, .27)];
-        var belief = ResponseModel.Of(Two, shots.Select(s => new Observation([s.Turned, 0], .4 * s.Turned, s.Y))).Read();
+        var belief = ResponseModel
+            .Of(Two, shots.Select(s => new Observation([s.Turned, 0], .4 * s.Turned, s.Y)))
+            .Read();
         foreach (var component in belief.Components)
         {
             var rows = Matrix<double>.Build.DenseOfRowArrays(shots.Select(s => new[] { 1.0, s.Turned }));
             var prior = Matrix<double>.Build.DenseOfDiagonalArray([1 / .81, 1 / Math.Pow(.08 * .4, 2)]);
             var precision = prior + (rows.Transpose() * rows / Math.Pow(component.Spread, 2));
-            var mean = precision.Solve(rows.Transpose() * Vector<double>.Build.DenseOfEnumerable(shots.Select(s => s.Y)) / Math.Pow(component.Spread, 2));
+            var mean = precision.Solve(
+                rows.Transpose()
+                    * Vector<double>.Build.DenseOfEnumerable(shots.Select(s => s.Y))
+                    / Math.Pow(component.Spread, 2)
+            );
             var covariance = precision.Inverse();
             component.Mean[1].ShouldBe(mean[0], 1e-9);
             component.Mean[4].ShouldBe(mean[1], 1e-9);
@@ -35,16 +46,23 @@ public class ResponseModelTests
 
     [Fact]
     public void Its_solver_inverts_as_the_library_does() =>
-        Gen.Double[-2, 2].Array[36].Sample(numbers =>
-        {
-            var root = Matrix<double>.Build.Dense(6, 6, numbers);
-            var matrix = (root * root.Transpose()) + (0.1 * Matrix<double>.Build.DenseIdentity(6));
-            var solver = new SymmetricSolver(6);
-            var result = new double[36];
-            solver.Invert(matrix.ToRowMajorArray(), result);
-            (Matrix<double>.Build.DenseOfRowMajor(6, 6, result) - matrix.Inverse()).FrobeniusNorm().ShouldBeLessThan(1e-6 * matrix.Inverse().FrobeniusNorm());
-            solver.LogDeterminant.ShouldBe(Math.Log(matrix.Determinant()), 1e-6 * Math.Max(1, Math.Abs(Math.Log(matrix.Determinant()))));
-        });
+        Gen.Double[-2, 2]
+            .Array[36]
+            .Sample(numbers =>
+            {
+                var root = Matrix<double>.Build.Dense(6, 6, numbers);
+                var matrix = (root * root.Transpose()) + (0.1 * Matrix<double>.Build.DenseIdentity(6));
+                var solver = new SymmetricSolver(6);
+                var result = new double[36];
+                solver.Invert(matrix.ToRowMajorArray(), result);
+                (Matrix<double>.Build.DenseOfRowMajor(6, 6, result) - matrix.Inverse())
+                    .FrobeniusNorm()
+                    .ShouldBeLessThan(1e-6 * matrix.Inverse().FrobeniusNorm());
+                solver.LogDeterminant.ShouldBe(
+                    Math.Log(matrix.Determinant()),
+                    1e-6 * Math.Max(1, Math.Abs(Math.Log(matrix.Determinant())))
+                );
+            });
 
     [Fact]
     public void A_matrix_that_is_not_positive_is_refused() =>
@@ -55,7 +73,9 @@ public class ResponseModelTests
     [InlineData(.25, .3)]
     [InlineData(.125, .02)]
     public void The_chance_inside_a_circle_about_zero_is_the_rayleigh_law(double tolerance, double sd) =>
-        Belief.Inside(new TearMoments(0, 0, sd * sd, sd * sd), tolerance).ShouldBe(1 - Math.Exp(-tolerance * tolerance / (2 * sd * sd)), 2e-4);
+        Belief
+            .Inside(new TearMoments(0, 0, sd * sd, sd * sd), tolerance)
+            .ShouldBe(1 - Math.Exp(-tolerance * tolerance / (2 * sd * sd)), 2e-4);
 
     [Fact]
     public void The_chance_inside_is_what_counting_gives()
@@ -64,24 +84,31 @@ public class ResponseModelTests
         var at = new TearMoments(.12, -.08, .1 * .1, .15 * .15);
         var random = new MathNet.Numerics.Random.MersenneTwister(5);
         var normal = new MathNet.Numerics.Distributions.Normal(0, 1, random);
-        var inside = Enumerable.Range(0, 400_000).Count(_ => Math.Pow(.12 + (.1 * normal.Sample()), 2) + Math.Pow(-.08 + (.15 * normal.Sample()), 2) < .25 * .25);
+        var inside = Enumerable
+            .Range(0, 400_000)
+            .Count(_ =>
+                Math.Pow(.12 + (.1 * normal.Sample()), 2) + Math.Pow(-.08 + (.15 * normal.Sample()), 2) < .25 * .25
+            );
         Belief.Inside(at, .25).ShouldBe(inside / 400_000.0, .003);
     }
 
     [Fact]
     public void A_step_of_a_lever_is_a_quadratic() =>
-        Gen.Select(Gen.Int[-6, 6], Gen.Int[-8, 8], Gen.Int[0, 1]).Sample((yoke, step, lever) =>
-        {
-            var belief = Shot().Read();
-            foreach (var sign in belief.Signs)
-            {
-                int[] from = [yoke, 4];
-                int[] to = [.. from];
-                to[lever] += step;
-                var (c, b, a) = belief.Square(sign, from, lever);
-                (c + (b * step) + (a * step * step)).ShouldBe(belief.At(sign, to).Square, 1e-9);
-            }
-        });
+        Gen.Select(Gen.Int[-6, 6], Gen.Int[-8, 8], Gen.Int[0, 1])
+            .Sample(
+                (yoke, step, lever) =>
+                {
+                    var belief = Shot().Read();
+                    foreach (var sign in belief.Signs)
+                    {
+                        int[] from = [yoke, 4];
+                        int[] to = [.. from];
+                        to[lever] += step;
+                        var (c, b, a) = belief.Square(sign, from, lever);
+                        (c + (b * step) + (a * step * step)).ShouldBe(belief.At(sign, to).Square, 1e-9);
+                    }
+                }
+            );
 
     [Fact]
     public void The_same_shots_give_the_same_belief_and_an_edited_one_changes_it()
@@ -115,27 +142,42 @@ public class ResponseModelTests
 
     [Fact]
     public void Mirrored_shots_give_the_mirrored_belief() =>
-        Gen.Int[0, 5000].Sample(seed =>
-        {
-            var bow = new SimulatedBow(seed);
-            var prior = ClosedLoop.PriorOf(bow);
-            var random = new Random(seed);
-            Observation[] shots =
-            [
-                .. Enumerable.Range(0, 8).Select(i =>
+        Gen.Int[0, 5000]
+            .Sample(
+                seed =>
                 {
-                    int[] setting = [.. bow.Levers.Select(l => i < 2 ? 0 : random.Next(l.Lower, l.Upper + 1))];
-                    var tear = bow.Shoot(setting);
-                    return new Observation(setting, tear.X, tear.Y);
-                }),
-            ];
-            int[] Turned(int[] setting) => [.. setting.Select((u, j) => prior.Gains[j].Axis == TearAxis.Sideways ? -u : u)];
-            var here = ResponseModel.Of(prior, shots).Read();
-            var there = ResponseModel.Of(prior, shots.Select(s => new Observation(Turned(s.Setting), -s.X, s.Y))).Read();
-            there.At(Turned(shots[^1].Setting)).X.ShouldBe(-here.At(shots[^1].Setting).X, 1e-7);
-            there.At(Turned(shots[^1].Setting)).Y.ShouldBe(here.At(shots[^1].Setting).Y, 1e-7);
-            there.ChanceInside(Turned(shots[^1].Setting), .25).ShouldBe(here.ChanceInside(shots[^1].Setting, .25), 1e-7);
-        }, iter: 40);
+                    var bow = new SimulatedBow(seed);
+                    var prior = ClosedLoop.PriorOf(bow);
+                    var random = new Random(seed);
+                    Observation[] shots =
+                    [
+                        .. Enumerable
+                            .Range(0, 8)
+                            .Select(i =>
+                            {
+                                int[] setting =
+                                [
+                                    .. bow.Levers.Select(l => i < 2 ? 0 : random.Next(l.Lower, l.Upper + 1)),
+                                ];
+                                var tear = bow.Shoot(setting);
+                                return new Observation(setting, tear.X, tear.Y);
+                            }),
+                    ];
+                    int[] Turned(int[] setting) =>
+                        [.. setting.Select((u, j) => prior.Gains[j].Axis == TearAxis.Sideways ? -u : u)];
+                    var here = ResponseModel.Of(prior, shots).Read();
+                    var there = ResponseModel
+                        .Of(prior, shots.Select(s => new Observation(Turned(s.Setting), -s.X, s.Y)))
+                        .Read();
+                    there.At(Turned(shots[^1].Setting)).X.ShouldBe(-here.At(shots[^1].Setting).X, 1e-7);
+                    there.At(Turned(shots[^1].Setting)).Y.ShouldBe(here.At(shots[^1].Setting).Y, 1e-7);
+                    there
+                        .ChanceInside(Turned(shots[^1].Setting), .25)
+                        .ShouldBe(here.ChanceInside(shots[^1].Setting, .25), 1e-7);
+                },
+                iter: 40
+            );
 
-    private static ResponseModel Shot() => ResponseModel.Of(Two, [new([0, 0], .5, .1), new([0, 0], .6, .2), new([-1, 0], .1, .1), new([-1, 5], .1, .3)]);
+    private static ResponseModel Shot() =>
+        ResponseModel.Of(Two, [new([0, 0], .5, .1), new([0, 0], .6, .2), new([-1, 0], .1, .1), new([-1, 5], .1, .3)]);
 }

@@ -6,11 +6,17 @@ using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Tests.Tuning;
 
-/// <summary>Bow, arrow or archer: the F tests against values of the F distribution (NIST/SEMATECH e-Handbook 1.3.6.7.3), and what is never cleared.</summary>
+/// <summary>
+/// Bow, arrow or archer: the F tests against values of the F distribution (NIST/SEMATECH e-Handbook 1.3.6.7.3), and
+/// what is never cleared.
+/// </summary>
 public class SessionReadingsTests
 {
     private static readonly Stage Three = new(3, false, "arrow");
-    private static readonly IReadOnlyDictionary<AdjusterKind, int> Here = new Dictionary<AdjusterKind, int> { [AdjusterKind.YokePair] = 0 };
+    private static readonly IReadOnlyDictionary<AdjusterKind, int> Here = new Dictionary<AdjusterKind, int>
+    {
+        [AdjusterKind.YokePair] = 0,
+    };
 
     [Fact]
     public void Equal_holes_never_clear_grip_face_or_spine()
@@ -19,7 +25,9 @@ public class SessionReadingsTests
         var form = readings.Single(r => r.Cause == Cause.Form);
         form.Suspected.ShouldBeFalse();
         form.Evidence.Because.Said().ShouldContain("Grip, face and spine are not cleared");
-        readings.ShouldContain(r => r.Cause == Cause.Spine && !r.Suspected && r.Evidence.Statement == TuningSays.SpineNotJudged);
+        readings.ShouldContain(r =>
+            r.Cause == Cause.Spine && !r.Suspected && r.Evidence.Statement == TuningSays.SpineNotJudged
+        );
     }
 
     [Theory]
@@ -27,20 +35,31 @@ public class SessionReadingsTests
     [InlineData(.30, false)]
     public void Holes_that_differ_more_than_this_archers_usual_point_to_archer_or_arrows(double half, bool suspected)
     {
-        // Four shots at ± half on both axes: s² = 8 half² / 6, against .18² with 60 degrees of freedom; F(6, 60) is 2.25 at .05.
+        // Four shots at ± half on both axes: s² = 8 half² / 6, against .18² with 60 degrees of freedom; F(6, 60) is
+        // 2.25 at .05.
         ShotReading[] shots = [Shot(half, half), Shot(-half, half), Shot(half, -half), Shot(-half, -half)];
         var f = 8 * half * half / 6 / (.30 * .30);
         (f > 2.25).ShouldBe(false, "the usual of .30 does not speak at either");
         Read(shots, new UsualSpread(.30, 60, true)).Single(r => r.Cause == Cause.Form).Suspected.ShouldBeFalse();
         var sharper = 8 * half * half / 6 / (.25 * .25);
-        Read(shots, new UsualSpread(.25, 60, true)).Single(r => r.Cause == Cause.Form).Suspected.ShouldBe(sharper > 2.25);
+        Read(shots, new UsualSpread(.25, 60, true))
+            .Single(r => r.Cause == Cause.Form)
+            .Suspected.ShouldBe(sharper > 2.25);
         (sharper > 2.25).ShouldBe(suspected);
     }
 
     [Fact]
     public void One_arrow_apart_is_named_with_its_test()
     {
-        ShotReading[] shots = [Shot(.5, 0, "1"), Shot(.55, .05, "1"), Shot(.48, -.03, "2"), Shot(.52, .02, "2"), Shot(1.1, .3, "7"), Shot(1.2, .25, "7")];
+        ShotReading[] shots =
+        [
+            Shot(.5, 0, "1"),
+            Shot(.55, .05, "1"),
+            Shot(.48, -.03, "2"),
+            Shot(.52, .02, "2"),
+            Shot(1.1, .3, "7"),
+            Shot(1.2, .25, "7"),
+        ];
         var apart = Read(shots).Single(r => r.Cause == Cause.Arrow);
         apart.Evidence.Statement.Said().ShouldBe("Arrow 7 tears apart from the others.");
         apart.Evidence.Because.Said().ShouldContain("F(4, 6)");
@@ -53,7 +72,8 @@ public class SessionReadingsTests
         MeanTear still = new([new(0, .8), new(.02, .82), new(-.02, .78)]);
         MadeMove ignored = new(AdjusterKind.RestHeight, -20, still, still);
         MadeMove answered = new(AdjusterKind.RestHeight, -20, still, new([new(0, .2), new(.02, .22), new(-.02, .18)]));
-        Read([Shot(0, .8)], made: [ignored, ignored]).ShouldContain(r => r.Cause == Cause.Clearance && r.Evidence.Because.Said().Contains("does not drop"));
+        Read([Shot(0, .8)], made: [ignored, ignored])
+            .ShouldContain(r => r.Cause == Cause.Clearance && r.Evidence.Because.Said().Contains("does not drop"));
         Read([Shot(0, .8)], made: [ignored]).ShouldNotContain(r => r.Cause == Cause.Clearance);
         Read([Shot(0, .8)], made: [ignored, answered]).ShouldNotContain(r => r.Cause == Cause.Clearance);
     }
@@ -78,8 +98,14 @@ public class SessionReadingsTests
     {
         ShotReading[] low = [Shot(0, -.8), Shot(.02, -.82), Shot(-.02, -.78)];
         var end = AdjusterTable.Fresh(AdjusterKind.RestHeight) with { Position = 60 };
-        SessionReadings.Of(low, low, [], [end], UsualSpread.Unknown).ShouldContain(r => r.Cause == Cause.Travel && r.Evidence.Because.Said().Contains("nocking point is wrong"));
-        SessionReadings.Of(low, low, [], [end with { Position = 10 }], UsualSpread.Unknown).ShouldNotContain(r => r.Cause == Cause.Travel);
+        SessionReadings
+            .Of(low, low, [], [end], UsualSpread.Unknown)
+            .ShouldContain(r =>
+                r.Cause == Cause.Travel && r.Evidence.Because.Said().Contains("nocking point is wrong")
+            );
+        SessionReadings
+            .Of(low, low, [], [end with { Position = 10 }], UsualSpread.Unknown)
+            .ShouldNotContain(r => r.Cause == Cause.Travel);
     }
 
     [Fact]
@@ -96,8 +122,19 @@ public class SessionReadingsTests
     public void A_late_or_corrected_entry_changes_only_the_sets_it_lies_between()
     {
         Adjuster[] now = [AdjusterTable.Fresh(AdjusterKind.RestHeight) with { Position = 12 }];
-        SessionMove[] log = [new("a", 1, AdjusterKind.RestHeight, 0, 20, null), new("b", 2, AdjusterKind.RestHeight, 20, 15, null), new("c", 2, AdjusterKind.RestHeight, 15, 12, "b")];
-        int[] At(SessionMove[] moves, int position) => [.. SettingHistory.At([now[0] with { Position = position }], moves, [1, 2, 3]).OrderBy(p => p.Key).Select(p => p.Value[AdjusterKind.RestHeight])];
+        SessionMove[] log =
+        [
+            new("a", 1, AdjusterKind.RestHeight, 0, 20, null),
+            new("b", 2, AdjusterKind.RestHeight, 20, 15, null),
+            new("c", 2, AdjusterKind.RestHeight, 15, 12, "b"),
+        ];
+        int[] At(SessionMove[] moves, int position) =>
+            [
+                .. SettingHistory
+                    .At([now[0] with { Position = position }], moves, [1, 2, 3])
+                    .OrderBy(p => p.Key)
+                    .Select(p => p.Value[AdjusterKind.RestHeight]),
+            ];
         At(log, 12).ShouldBe([0, 20, 12]);
         // A move of +5 that was made after the first set and logged last.
         At([.. log, new SessionMove("late", 1, AdjusterKind.RestHeight, 12, 17, null)], 17).ShouldBe([0, 25, 17]);
@@ -146,8 +183,19 @@ public class SessionReadingsTests
         Forgetting.Of(BowChange.NewPeep).ShouldBeNull();
     }
 
-    private static IReadOnlyList<Reading> Read(ShotReading[] shots, UsualSpread? usual = null, MadeMove[]? made = null) =>
-        SessionReadings.Of([.. shots.Where(s => s.Stage == shots[0].Stage)], shots, made ?? [], [AdjusterTable.Fresh(AdjusterKind.YokePair)], usual ?? UsualSpread.Unknown);
+    private static IReadOnlyList<Reading> Read(
+        ShotReading[] shots,
+        UsualSpread? usual = null,
+        MadeMove[]? made = null
+    ) =>
+        SessionReadings.Of(
+            [.. shots.Where(s => s.Stage == shots[0].Stage)],
+            shots,
+            made ?? [],
+            [AdjusterTable.Fresh(AdjusterKind.YokePair)],
+            usual ?? UsualSpread.Unknown
+        );
 
-    private static ShotReading Shot(double x, double y, string? arrow = null) => Shots.Of(Three, Here, new Tear(x, y), arrow: arrow);
+    private static ShotReading Shot(double x, double y, string? arrow = null) =>
+        Shots.Of(Three, Here, new Tear(x, y), arrow: arrow);
 }

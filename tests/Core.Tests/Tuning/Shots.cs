@@ -9,14 +9,20 @@ namespace Merganser.Core.Tests.Tuning;
 internal static class Shots
 {
     public static ShotReading Of(
-        Stage stage, IReadOnlyDictionary<AdjusterKind, int> positions, Tear tear, int set = 1, bool doubtful = false, string? arrow = null) =>
-        new("", 1, set, stage, positions, Marked(tear, arrow), default, null, doubtful);
+        Stage stage,
+        IReadOnlyDictionary<AdjusterKind, int> positions,
+        Tear tear,
+        int set = 1,
+        bool doubtful = false,
+        string? arrow = null
+    ) => new("", 1, set, stage, positions, Marked(tear, arrow), default, null, doubtful);
 
-    public static ShotReading With(this ShotReading shot, Stage? stage = null, Tear? tear = null) => shot with
-    {
-        Stage = stage ?? shot.Stage,
-        Marked = Marked(tear ?? shot.Tear, shot.ArrowNumber),
-    };
+    public static ShotReading With(this ShotReading shot, Stage? stage = null, Tear? tear = null) =>
+        shot with
+        {
+            Stage = stage ?? shot.Stage,
+            Marked = Marked(tear ?? shot.Tear, shot.ArrowNumber),
+        };
 
     private static ShotMarked Marked(Tear tear, string? arrow) =>
         new("", new Hole(0, 0), new Hole(tear.X, tear.Y), SheetSide.ShootingSide, arrow);

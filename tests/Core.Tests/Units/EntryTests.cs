@@ -46,11 +46,12 @@ public class EntryTests
 
     [Fact]
     public void Any_decimal_number_reads_back_as_itself() =>
-        Gen.Double[-999, 999].Sample(x =>
-        {
-            var rounded = Math.Round(x, 4);
-            Entry.Parse(Show.Number(rounded, 4), Quantity.Length).Value.ShouldBe(rounded, 1e-9);
-        });
+        Gen.Double[-999, 999]
+            .Sample(x =>
+            {
+                var rounded = Math.Round(x, 4);
+                Entry.Parse(Show.Number(rounded, 4), Quantity.Length).Value.ShouldBe(rounded, 1e-9);
+            });
 
     [Fact]
     public void Conversion_factors_follow_from_their_definitions()

@@ -3169,7 +3169,10 @@ export interface components {
             seats: null | components["schemas"]["SpacerSeats"];
             standing: string;
             room: string;
-            /** @description The same words for every step from Lower to Upper. */
+            /**
+             * @description The same words for every step from Lower to
+             *         Upper.
+             */
             places: string[];
         };
         /** @description What to do next after a set of shots: exactly one thing. */
@@ -3187,7 +3190,8 @@ export interface components {
             ghosts: components["schemas"]["Predicted"][];
             /**
              * Format: double
-             * @description Chance that the true mean lies inside as the bow stands, 0 to 1; null before the first shot.
+             * @description Chance that the true mean lies inside as the bow stands, 0 to 1; null before the first
+             *                 shot.
              */
             chance?: null | number;
             /**
@@ -3592,7 +3596,8 @@ export interface components {
             stringWeight: number;
             /**
              * Format: double
-             * @description Its distance from the string's nearer tip, as a share of half the string, 0 to 1.
+             * @description Its distance from the string's nearer tip, as a share of half the string, 0 to
+             *                 1.
              * @default 0
              */
             stringWeightFromTip: number;
@@ -3686,7 +3691,10 @@ export interface components {
         };
         /** @enum {unknown} */
         BowKind: "compound" | "recurve" | "barebow" | "longbow";
-        /** @description A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of both cams. */
+        /**
+         * @description A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of
+         *     both cams.
+         */
         BowMoveInput: {
             id: null | string;
             adjuster?: null | components["schemas"]["AdjusterKind"];
@@ -4128,7 +4136,8 @@ export interface components {
             label: string;
             /**
              * Format: double
-             * @description The value in Unit; null when it cannot be known, and then Missing says why.
+             * @description The value in Unit; null when it cannot be known, and then
+             *                 Missing says why.
              */
             value: null | number;
             /** @description The trade unit, one of Unit. */
@@ -4742,7 +4751,8 @@ export interface components {
         OrderDone: {
             /**
              * Format: double
-             * @description The weight that was taken by hand, or null: the pan was not empty before it, or holds nothing.
+             * @description The weight that was taken by hand, or null: the pan was not empty before it, or holds
+             *         nothing.
              */
             taken: null | number;
         };
@@ -5367,8 +5377,8 @@ export interface components {
             bottom: number;
         };
         /**
-         * @description The four seats of the cam spacers with the size of the piece in each. Sizes are coded in pairs: left and right of one cam always add up to the
-         *     same, so a pair is never mixed and the axle stays supported.
+         * @description The four seats of the cam spacers with the size of the piece in each. Sizes are coded in pairs: left and right of
+         *     one cam always add up to the same, so a pair is never mixed and the axle stays supported.
          */
         SpacerSeats: {
             /** Format: int32 */
@@ -5460,8 +5470,8 @@ export interface components {
         /** @enum {unknown} */
         SpeedUnit: "feetPerSecond" | "metresPerSecond";
         /**
-         * @description Fit over cut length and point weight for one shaft on one bow, with the other spines of its family as lines where R = 1.
-         *     The rule is that of NeededSpine; each cell is computed with the whole arrow, not by a derivative.
+         * @description Fit over cut length and point weight for one shaft on one bow, with the other spines of its family as lines where R
+         *     = 1. The rule is that of NeededSpine; each cell is computed with the whole arrow, not by a derivative.
          */
         SpineChart: {
             /** @description Columns, inches. */
@@ -5607,8 +5617,8 @@ export interface components {
             settings: number;
         };
         /**
-         * @description A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting side.
-         *     x right, y up, inches; finite.
+         * @description A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting
+         *     side. x right, y up, inches; finite.
          */
         Tear: {
             /**
@@ -5723,8 +5733,9 @@ export interface components {
             };
         };
         /**
-         * @description The bow untouched, several arrows through paper in one sitting: which need no move, how wide a range of points each shaft tolerates, and
-         *     whether the bow or the arrow is the cause (one-way F between arrows on both axes, p &lt; .05; NIST/SEMATECH e-Handbook 7.4.3).
+         * @description The bow untouched, several arrows through paper in one sitting: which need no move, how wide a range of points each
+         *     shaft tolerates, and whether the bow or the arrow is the cause (one-way F between arrows on both axes, p &lt; .05;
+         *     NIST/SEMATECH e-Handbook 7.4.3).
          */
         Trial: {
             /** @description The arrows, the least tear first. */
@@ -5950,7 +5961,10 @@ export interface components {
              * @description Fastest less slowest, ft/s.
              */
             speedSpread: number;
-            /** @description Height between them with the same aim; drop in vacuum, so a lower bound of the difference. */
+            /**
+             * @description Height between them with the same aim; drop in vacuum, so a lower bound of the
+             *                 difference.
+             */
             heights: components["schemas"]["WorthAt"][];
         };
         /** @description What a spread costs at one distance: inches of height between the lightest and the heaviest arrow. */

@@ -1,6 +1,7 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useSize } from '../../bench/useWidth';
 import { tearPath } from '../../drawing/tear';
+import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';
 import type { Hole, Marking } from './paperTypes';
 
@@ -131,15 +132,7 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
             ? 'as seen from the shooting side'
             : 'as seen from the target side: it will be mirrored'}
         </text>
-        <path
-          d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`}
-          stroke="var(--paper-ink)"
-          strokeWidth="2"
-          fill="none"
-        />
-        <text x={16 + px / 2} y={HEIGHT - 30} textAnchor="middle" fontSize="14">
-          1 in
-        </text>
+        <ScaleBar px={px} bottom={HEIGHT} />
       </svg>
     </div>
   );

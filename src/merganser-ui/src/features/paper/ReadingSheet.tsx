@@ -1,13 +1,12 @@
 import { useSize } from '../../bench/useWidth';
 import { sheetScale, tearPath } from '../../drawing/tear';
+import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';
-import { useFigures } from '../../units/UnitsContext';
 import type { Paper, ShotSet } from './paperTypes';
 
 /** The set's tears laid over one another, all point holes on one. */
 export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
   const { ref, width: WIDTH, height: HEIGHT } = useSize<HTMLDivElement>(620, 530);
-  const { figure } = useFigures();
   const counted = set.shots.filter((s) => s.voidReason === null);
   const mean = set.mean;
   const ghosts = set.id === paper.sets.at(-1)!.id ? paper.advice.ghosts : [];
@@ -153,15 +152,7 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
             </text>
           )}
         </g>
-        <path
-          d={`M16 ${HEIGHT - 22}h${px} M16 ${HEIGHT - 30}v16 M${16 + px} ${HEIGHT - 30}v16`}
-          stroke="var(--paper-ink)"
-          strokeWidth="2"
-          fill="none"
-        />
-        <text x={16 + px / 2} y={HEIGHT - 30} textAnchor="middle" fontSize="14">
-          {figure(1, 'in', 0)}
-        </text>
+        <ScaleBar px={px} bottom={HEIGHT} />
       </svg>
     </div>
   );

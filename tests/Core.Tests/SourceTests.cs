@@ -1,0 +1,55 @@
+using System.Text.RegularExpressions;
+
+namespace Merganser.Core.Tests;
+
+/// <summary>
+/// Lines of the sources end at 120 characters. A text stays in one piece, so that it can be read and searched: only a
+/// line that is nothing but one may be longer.
+/// </summary>
+public partial class SourceTests
+{
+    private const int Longest = 120;
+
+    [Theory]
+    [InlineData("src")]
+    [InlineData("tests")]
+    [InlineData("bench")]
+    public void Lines_end_at_120(string folder)
+    {
+        var files = Directory
+            .EnumerateFiles(Path.Combine(Root(), folder), "*.cs", SearchOption.AllDirectories)
+            .Where(file => !file.Contains("node_modules") && !file.Contains("/obj/"));
+        files.SelectMany(TooLong).ShouldBeEmpty();
+    }
+
+    private static IEnumerable<string> TooLong(string file)
+    {
+        var raw = false;
+        foreach (var (line, number) in File.ReadLines(file).Select((line, at) => (line, at + 1)))
+        {
+            if (line.Length > Longest && !raw && !OneText().IsMatch(line))
+            {
+                yield return $"{file}({number}): {line.Length} characters";
+            }
+
+            raw ^= Quotes().Count(line) % 2 == 1;
+        }
+    }
+
+    private static string Root()
+    {
+        var folder = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(folder!.FullName, "Merganser.slnx")))
+        {
+            folder = folder.Parent;
+        }
+
+        return folder.FullName;
+    }
+
+    [GeneratedRegex("""^\s*([?:+] |return |\w[\w.<>]* => )?[$@]*".*"[,;)]*$""")]
+    private static partial Regex OneText();
+
+    [GeneratedRegex("\"\"\"")]
+    private static partial Regex Quotes();
+}
