@@ -38,9 +38,12 @@ public static class CatalogueLoad
             var find in Enumerable
                 .Range(0, 60)
                 .Select(i =>
-                    i % 3 == 0 ? $"size {i * 731}"
-                    : i % 3 == 1 ? $"maker {i % 40}"
-                    : "family 12 .3"
+                    (i % 3) switch
+                    {
+                        0 => $"size {i * 731}",
+                        1 => $"maker {i % 40}",
+                        _ => "family 12 .3",
+                    }
                 )
         )
         {

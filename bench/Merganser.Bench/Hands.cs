@@ -70,10 +70,8 @@ public static class Hands
             if (last is { } made)
             {
                 var now = mean.Along(AdjusterTable.Of(bow.Kinds[made.Adjuster]).Axis);
-                factor[made.Adjuster] *=
-                    Math.Sign(now) != Math.Sign(made.Before) ? 0.5
-                    : Math.Abs(now) > Math.Abs(made.Before) * 1.2 ? -1
-                    : 1;
+                var wrongWay = Math.Abs(now) > Math.Abs(made.Before) * 1.2 ? -1 : 1;
+                factor[made.Adjuster] *= Math.Sign(now) != Math.Sign(made.Before) ? 0.5 : wrongWay;
             }
 
             var axis = Math.Abs(mean.X) >= Math.Abs(mean.Y) ? TearAxis.Sideways : TearAxis.Height;

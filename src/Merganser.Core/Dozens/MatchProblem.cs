@@ -95,9 +95,8 @@ public sealed record MatchBound(int Tenths, string? Binds)
         var all = problem.Classes.All(c => problem.Spare(c) == 0);
         var grid = all && problem.Classes.Sum(c => c.Tenths.Sum(t => (long)t)) % problem.Arrows != 0 ? 1 : 0;
         var bound = Math.Max(0, high - low);
-        return bound > grid
-            ? new MatchBound(bound, heavy == light ? heavy : $"{heavy} and {light}")
-            : new MatchBound(grid, null);
+        var binds = heavy == light ? heavy : $"{heavy} and {light}";
+        return bound > grid ? new MatchBound(bound, binds) : new MatchBound(grid, null);
     }
 
     private static long Heavy(int[] sorted, int count, int passOver) =>

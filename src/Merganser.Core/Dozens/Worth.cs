@@ -185,13 +185,16 @@ public static class Assembly
     /// <summary>The state after the steps that were ticked.</summary>
     public static ArrowState StateOf(IReadOnlyCollection<string> ticked)
     {
-        var states = Steps
-            .Where(s => ticked.Contains(s.Code.ToString(), StringComparer.OrdinalIgnoreCase))
-            .Select(s => s.State);
-        return states.Any(s => s == ArrowState.Verified) ? ArrowState.Verified
-            : states.Any(s => s == ArrowState.Fletched) ? ArrowState.Fletched
-            : states.Any(s => s == ArrowState.Bare) ? ArrowState.Bare
-            : states.Any() ? ArrowState.Cut
-            : ArrowState.Parts;
+        ArrowState[] states =
+        [
+            .. Steps
+                .Where(s => ticked.Contains(s.Code.ToString(), StringComparer.OrdinalIgnoreCase))
+                .Select(s => s.State),
+        ];
+        ArrowState[] farthestFirst = [ArrowState.Verified, ArrowState.Fletched, ArrowState.Bare];
+        return farthestFirst
+            .Where(states.Contains)
+            .Append(states.Length > 0 ? ArrowState.Cut : ArrowState.Parts)
+            .First();
     }
 }

@@ -84,15 +84,12 @@ public sealed record Trial(
     {
         var mean = new MeanTear(arrow.Tears);
         var (nearest, farthest) = (mean.Mean.Length - mean.Radius, mean.Mean.Length + mean.Radius);
-        bool? needsNone =
-            farthest <= tolerance ? true
-            : nearest > tolerance ? false
-            : null;
-        var words = needsNone switch
+        var (needsNone, words) = (farthest <= tolerance, nearest > tolerance) switch
         {
-            true => PaperSays.NeedsNoMove,
-            false => PaperSays.WantsAMove,
-            null => mean.Mean.Length <= tolerance ? PaperSays.InsideSoFar : PaperSays.OutsideSoFar,
+            (true, _) => ((bool?)true, PaperSays.NeedsNoMove),
+            (_, true) => (false, PaperSays.WantsAMove),
+            _ when mean.Mean.Length <= tolerance => (null, PaperSays.InsideSoFar),
+            _ => (null, PaperSays.OutsideSoFar),
         };
         return new TrialRow(arrow, mean, needsNone, words);
     }

@@ -72,9 +72,12 @@ public static class SessionActs
         [
             new NewAct(
                 id,
-                reason is not null ? new ShotVoided(shot, reason)
-                    : doubtful ? new ShotDoubted(shot)
-                    : new ShotCounted(shot)
+                (reason, doubtful) switch
+                {
+                    ({ } why, _) => new ShotVoided(shot, why),
+                    (_, true) => new ShotDoubted(shot),
+                    _ => new ShotCounted(shot),
+                }
             ),
         ];
 

@@ -232,16 +232,18 @@ public sealed class TuningSession
         var inWork = stage == new PlannedStage(Stage.Distance, Stage.Fletched);
         var last =
             shots.Length == 0 ? null : new MeanTear([.. shots.Where(s => s.Set == shots[^1].Set).Select(s => s.Tear)]);
-        var chance =
-            inWork ? advice.Value.Chance
-            : shots.Length == 0 ? null
-            : ChanceAt(shots);
+        var chance = inWork ? advice.Value.Chance : ChanceAt(shots);
         return new StageState(stage, Plan.Stages.Contains(stage), inWork, shots.Length, last?.Reading, chance);
     }
 
     /// <summary>The chance of being inside as the bow stood at a stage's last shot.</summary>
     private double? ChanceAt(ShotReading[] shots)
     {
+        if (shots.Length == 0)
+        {
+            return null;
+        }
+
         var then = Adviser with { Adjusters = AsAt(shots[^1].Positions) };
         var read = then.Read(shots[^1].Stage, [.. shots.Where(s => s.Stage == shots[^1].Stage)]);
         return read.Belief.ChanceInside(read.Setting, Tolerance);

@@ -188,8 +188,11 @@ public static class CheckReading
         };
 
     /// <summary>What is to be done, with who may do it added: a sentence of safety is never replaced.</summary>
-    private static Message WithPress(Message toDo, bool press, bool hasPress) =>
-        press ? new Sentences([toDo, hasPress ? SetupSays.OnlyInThePress : SetupSays.ShopDoesIt]) : toDo;
+    private static Message WithPress(Message toDo, bool press, bool hasPress)
+    {
+        var whoMay = hasPress ? SetupSays.OnlyInThePress : SetupSays.ShopDoesIt;
+        return press ? new Sentences([toDo, whoMay]) : toDo;
+    }
 }
 
 /// <summary>Centre shot: the arrow's centre against the riser, inches.</summary>

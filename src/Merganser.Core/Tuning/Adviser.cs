@@ -145,9 +145,8 @@ public sealed record Adviser(
             .FirstOrDefault(r => r.Kind == gain.Kind);
         var size = Math.Abs(state.Belief.GainOf(chosen.Lever).Gain);
         var off = gain.Axis == TearAxis.Sideways ? decision.Now.X : decision.Now.Y;
-        Message why = test
-            ? TuningSays.SmallTestWhy
-            : new SizeOfMove(Measure.Inches(Math.Abs(off)), Measure.Inches(size, size < 0.1 ? 3 : 2));
+        var perStep = Measure.Inches(size, size < 0.1 ? 3 : 2);
+        Message why = test ? TuningSays.SmallTestWhy : new SizeOfMove(Measure.Inches(Math.Abs(off)), perStep);
         Message reason = row is null ? why : new Sentences([new TradeReason(row.Reason), why]);
         var after = state.At(chosen);
         return new Advice(

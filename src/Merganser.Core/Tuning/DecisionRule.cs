@@ -53,13 +53,17 @@ public sealed record RuleFigures(
     /// The figures for a tolerance, in inches, and an archer whose shots stray by so much, in inches.
     /// </summary>
     public static RuleFigures For(double tolerance, double spread = Paper.MeanTear.UsualSpread, int minimumShots = 2) =>
-        new(
-            tolerance,
-            minimumShots,
-            Inflate: spread > PoorSpread ? PoorInflation
-                : tolerance < Paper.Tolerances.Usual ? StrictInflation
-                : UsualInflation
-        );
+        new(tolerance, minimumShots, Inflate: InflationFor(tolerance, spread));
+
+    private static double InflationFor(double tolerance, double spread)
+    {
+        if (spread > PoorSpread)
+        {
+            return PoorInflation;
+        }
+
+        return tolerance < Paper.Tolerances.Usual ? StrictInflation : UsualInflation;
+    }
 
     /// <summary>The trade's quarter inch.</summary>
     public static RuleFigures Usual { get; } = For(Paper.Tolerances.Usual);

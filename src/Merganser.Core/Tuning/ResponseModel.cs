@@ -213,10 +213,8 @@ public sealed class ResponseModel
     private double Gain(Hypothesis hypothesis, int lever)
     {
         var fact = prior.Gains[lever];
-        var sign =
-            fact.Disputed ? hypothesis.Sign
-            : fact.PlusChance > 0 ? 1
-            : -1;
+        var known = fact.PlusChance > 0 ? 1 : -1;
+        var sign = fact.Disputed ? hypothesis.Sign : known;
         return sign * fact.Nominal * Math.Exp(hypothesis.Mean[2 + lever]);
     }
 

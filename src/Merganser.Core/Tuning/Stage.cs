@@ -70,10 +70,8 @@ public sealed record StageFit(Stage Stage, IReadOnlyList<LearnedGain> Gains, dou
                 {
                     var likely = belief.Signs.MaxBy(s => s.Weight)!;
                     var (gain, sd) = belief.GainOf(g.Disputed ? likely : belief.All, i);
-                    var plus =
-                        g.Disputed ? belief.Signs.Where(s => s.Sign > 0).Sum(s => s.Weight)
-                        : gain >= 0 ? 1
-                        : 0;
+                    var known = gain >= 0 ? 1 : 0;
+                    var plus = g.Disputed ? belief.Signs.Where(s => s.Sign > 0).Sum(s => s.Weight) : known;
                     return new LearnedGain(
                         g.Kind,
                         g,
@@ -120,20 +118,22 @@ public static class StagePool
     private const double LeastSpreadSd = 0.15;
 
     /// <summary>
-    /// Sd of ln gain between two stages: alike, another arrow, another distance, bare against fletched.
+    /// What goes over from one stage to another by what is different between them, the greatest difference first: sd of
+    /// ln gain, and the share of a sign's evidence (docs/decisions/0009).
     /// </summary>
-    public static double Between(Stage a, Stage b) =>
-        a.Fletched != b.Fletched ? 0.50
-        : a.Distance != b.Distance ? 0.35
-        : a.Arrow != b.Arrow ? 0.25
-        : 0.12;
+    private static readonly (Func<Stage, Stage, bool> Differ, double Between, double SignShare)[] Differences =
+    [
+        ((a, b) => a.Fletched != b.Fletched, 0.50, 0.3),
+        ((a, b) => a.Distance != b.Distance, 0.35, 0.5),
+        ((a, b) => a.Arrow != b.Arrow, 0.25, 0.7),
+        ((_, _) => true, 0.12, 0.9),
+    ];
+
+    /// <summary>Sd of ln gain between two stages.</summary>
+    public static double Between(Stage a, Stage b) => Differences.First(d => d.Differ(a, b)).Between;
 
     /// <summary>How much of a sign's evidence goes over from one stage to another.</summary>
-    public static double SignShare(Stage a, Stage b) =>
-        a.Fletched != b.Fletched ? 0.3
-        : a.Distance != b.Distance ? 0.5
-        : a.Arrow != b.Arrow ? 0.7
-        : 0.9;
+    public static double SignShare(Stage a, Stage b) => Differences.First(d => d.Differ(a, b)).SignShare;
 
     /// <summary>The prior of a stage after what other stages taught.</summary>
     public static ResponsePrior For(ResponsePrior prior, Stage stage, IReadOnlyList<StageFit> others)

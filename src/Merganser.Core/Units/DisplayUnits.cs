@@ -160,13 +160,13 @@ public static class Display
     private static DisplayWay Over(DisplayWay top, DisplayWay bottom)
     {
         var factor = top.Factor / bottom.Factor;
-        return new(
-            $"{top.Unit}/{bottom.Unit}",
-            factor,
-            factor < 0.05 ? 2
-                : factor < 0.5 ? 1
-                : 0
-        );
+        var finer = factor switch
+        {
+            < 0.05 => 2,
+            < 0.5 => 1,
+            _ => 0,
+        };
+        return new($"{top.Unit}/{bottom.Unit}", factor, finer);
     }
 
     private static bool Metric(DisplayUnits units) => units.Speed == SpeedUnit.MetresPerSecond;
@@ -181,10 +181,12 @@ public static class Display
             (part, under) = (part / 2, under / 2);
         }
 
-        var text =
-            part == 0 ? $"{whole}"
-            : whole == 0 ? $"{part}/{under}"
-            : $"{whole} {part}/{under}";
+        var text = (whole, part) switch
+        {
+            (_, 0) => $"{whole}",
+            (0, _) => $"{part}/{under}",
+            _ => $"{whole} {part}/{under}",
+        };
         return inches < 0 && parts > 0 ? "−" + text : text;
     }
 }

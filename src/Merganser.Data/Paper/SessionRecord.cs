@@ -136,10 +136,12 @@ internal sealed class SessionRecord
         );
         foreach (var row in rows)
         {
-            SessionAct act =
-                row.Void ? new ShotVoided(row.Shot, row.Reason)
-                : row.Doubt ? new ShotDoubted(row.Shot)
-                : new ShotCounted(row.Shot);
+            SessionAct act = (row.Void, row.Doubt) switch
+            {
+                (true, _) => new ShotVoided(row.Shot, row.Reason),
+                (_, true) => new ShotDoubted(row.Shot),
+                _ => new ShotCounted(row.Shot),
+            };
             Add(numbers[row.Set], Kind.Mark, row.Row, row.Id, Stamp.Read(row.At), Stamp.Read(row.At), act);
         }
     }

@@ -230,11 +230,8 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
         );
         var order = classes
             .Select((c, i) => i)
-            .OrderBy(i =>
-                i == at ? 0
-                : classes[i].Name == "Insert" ? 1
-                : 2
-            )
+            .OrderByDescending(i => i == at)
+            .ThenByDescending(i => classes[i].Name == "Insert")
             .ToArray();
         var sorted = problem with
         {
@@ -669,11 +666,17 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
 
         var use = tray.Where(t => !t.Retired).ToArray();
         var verified = use.Count(t => t.State == ArrowState.Verified);
-        var stage =
-            verified == use.Length ? DozenStage.Verified
-            : tray.Any(t => t.State != ArrowState.Parts) ? DozenStage.Building
-            : DozenStage.Matched;
-        return new DozenStands(stage, verified, use.Length);
+        return new DozenStands(StageOf(tray, verified == use.Length), verified, use.Length);
+    }
+
+    private static DozenStage StageOf(IEnumerable<TrayArrow> tray, bool verified)
+    {
+        if (verified)
+        {
+            return DozenStage.Verified;
+        }
+
+        return tray.Any(t => t.State != ArrowState.Parts) ? DozenStage.Building : DozenStage.Matched;
     }
 
     private static Verbatim? Own(string? note) => note is null ? null : new Verbatim(note);

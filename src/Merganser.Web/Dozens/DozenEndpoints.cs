@@ -244,10 +244,12 @@ public static class DozenEndpoints
                     "unknown-word",
                     new Verbatim("Run-out, grade, spine, index or inspection.")
                 );
-                value =
-                    input.Word == "runOut" ? fields.Required("value", input.Value, Quantity.Length, RunOut)?.Value
-                    : input.Word == "spine" ? fields.Required("value", input.Value, Quantity.Length, Spine)?.Value
-                    : null;
+                value = input.Word switch
+                {
+                    "runOut" => fields.Required("value", input.Value, Quantity.Length, RunOut)?.Value,
+                    "spine" => fields.Required("value", input.Value, Quantity.Length, Spine)?.Value,
+                    _ => null,
+                };
                 break;
             case "tick":
                 fields.Check(
@@ -270,10 +272,12 @@ public static class DozenEndpoints
                     "unknown-word",
                     new Verbatim("Built weight, balance, nock, paper, retired or note.")
                 );
-                value =
-                    input.Word == "built" ? fields.Required("value", input.Value, Quantity.Weight, Arrow)?.Value
-                    : input.Word == "balance" ? fields.Required("value", input.Value, Quantity.Length, Balance)?.Value
-                    : null;
+                value = input.Word switch
+                {
+                    "built" => fields.Required("value", input.Value, Quantity.Weight, Arrow)?.Value,
+                    "balance" => fields.Required("value", input.Value, Quantity.Length, Balance)?.Value,
+                    _ => null,
+                };
                 break;
         }
 

@@ -273,10 +273,13 @@ public static class PaperEndpoints
             new Amount(Measure.Ruled(Tolerances.Strict))
         );
 
-    private static IEnumerable<PaperRow> Rows(PaperStore papers, string bowId, int? newest) =>
-        newest == 1
-            ? papers.Newest(bowId) is { } last
-                ? [last]
-                : []
-            : papers.Of(bowId, newest ?? int.MaxValue);
+    private static IEnumerable<PaperRow> Rows(PaperStore papers, string bowId, int? newest)
+    {
+        if (newest != 1)
+        {
+            return papers.Of(bowId, newest ?? int.MaxValue);
+        }
+
+        return papers.Newest(bowId) is { } last ? [last] : [];
+    }
 }

@@ -2,6 +2,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Rack;
+using Merganser.Core.Sessions;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Bows;
@@ -77,6 +78,26 @@ public sealed class RackDesk(
         return new RackView(rack, next, [.. archived], database.Unreadable.Lost);
     }
 
+    private static Message StateOf(ArrowRow? arrow)
+    {
+        if (arrow?.Kept is { } kept)
+        {
+            return new VersionIs(kept.Number);
+        }
+
+        return arrow is null ? RackSays.NoneYet : RackSays.Draft;
+    }
+
+    private static Message StateOf(TuningSession? paper)
+    {
+        if (paper is { AcceptedAt: null })
+        {
+            return new SetIs(paper.Sets.Count);
+        }
+
+        return paper is null ? RackSays.NoneYet : RackSays.AcceptedState;
+    }
+
     private RackBow Hang(BowRow row, int hung)
     {
         var bow = row.Bow;
@@ -104,19 +125,9 @@ public sealed class RackDesk(
                     ? new ChecksAgain(sheet.AskedAgain.Count)
                     : new DoneOf(sheet.Done, sheet.Lines.Count)
             ),
-            (
-                "arrow",
-                arrow?.Kept is { } kept ? new VersionIs(kept.Number)
-                : arrow is null ? RackSays.NoneYet
-                : RackSays.Draft
-            ),
+            ("arrow", StateOf(arrow)),
             ("dozen", dozen is null ? RackSays.NoneYet : dozenDesk.View(dozen).State),
-            (
-                "paper",
-                paper is null ? RackSays.NoneYet
-                : paper.AcceptedAt is null ? new SetIs(paper.Sets.Count)
-                : RackSays.AcceptedState
-            ),
+            ("paper", StateOf(paper)),
             ("groups", RackSays.NoneYet),
             ("story", RackSays.NoneYet),
         ];

@@ -102,9 +102,12 @@ public static class DozenWords
         "begun: another match would take them apart. Take their ticks back first, or build on with this match.";
 
     private static string Pieces(string name, int count) =>
-        name == "Vanes" ? "vanes"
-        : count == 1 ? name.ToLowerInvariant()
-        : name.ToLowerInvariant() + "s";
+        (name, count) switch
+        {
+            ("Vanes", _) => "vanes",
+            (_, 1) => name.ToLowerInvariant(),
+            _ => name.ToLowerInvariant() + "s",
+        };
 
     private static string Binds(string? name) => name is null ? "" : $" {name}s bind: spares of that class would help.";
 

@@ -159,12 +159,8 @@ public class DecisionRuleTests
         var covariance = new double[size * size];
         for (var i = 0; i < size; i++)
         {
-            covariance[(i * size) + i] = Math.Pow(
-                i < 2 ? sd
-                    : i < 2 + gains.Length ? gainSd
-                    : 1e-4,
-                2
-            );
+            var ofGain = i < 2 + gains.Length ? gainSd : 1e-4;
+            covariance[(i * size) + i] = Math.Pow(i < 2 ? sd : ofGain, 2);
         }
 
         return new Component(weight, sign, spread, mean, covariance);
