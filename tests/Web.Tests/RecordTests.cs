@@ -221,6 +221,26 @@ public class RecordTests
     }
 
     [Fact]
+    public async Task A_note_and_a_reset_are_taken_back_where_they_were_made_alone()
+    {
+        using var bench = new WebBench();
+        var (here, there) = (
+            await bench.StartPaper(),
+            await bench.StartPaper(bowId: TallOsk, version: "44444444-0000-4000-8000-000000000004")
+        );
+        var (note, reset) = (WebBench.NewId(), WebBench.NewId());
+        await bench.Post($"/api/papers/{here["id"]}/notes", new { id = note, note = "gust" });
+        await bench.Post($"{Bow}/response/resets", new { id = reset, kinds = Array.Empty<string>() });
+        (await Delete($"/api/papers/{there["id"]}/notes/{note}")).ShouldBe(404);
+        (await Delete($"/api/papers/{here["id"]}/notes/{reset}")).ShouldBe(404, "a reset is no note");
+        (await Delete($"/api/bows/{TallOsk}/response/resets/{reset}")).ShouldBe(404);
+        (await Delete($"{Bow}/response/resets/{reset}")).ShouldBe(200);
+        (await Delete($"/api/papers/{here["id"]}/notes/{note}")).ShouldBe(200);
+
+        async Task<int> Delete(string path) => (await bench.Send(HttpMethod.Delete, path, null)).Status;
+    }
+
+    [Fact]
     public async Task Only_a_setting_that_was_shot_is_accepted()
     {
         using var bench = new WebBench();

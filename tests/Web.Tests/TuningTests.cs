@@ -114,8 +114,6 @@ public class TuningTests
         paper = await bench.Shoot(paper, .3, 0);
         paper = await bench.Shoot(paper, .33, .02);
         paper = await bench.Shoot(paper, 1.1, .4);
-        var sure = (double)
-            paper["advice"]!["ghosts"]!.AsArray().Select(g => (double)g!["mean"]!["x"]!).DefaultIfEmpty(0).First();
         var odd = (string)paper["sets"]![0]!["shots"]![2]!["id"]!;
         paper = (
             await bench.Post(
@@ -144,7 +142,6 @@ public class TuningTests
         ).Body;
         ((bool)paper["sets"]![0]!["shots"]![2]!["doubtful"]!).ShouldBeFalse();
         ((double)paper["advice"]!["chance"]!).ShouldNotBe(chance);
-        sure.ShouldBeLessThan(2);
     }
 
     [Fact]

@@ -1,7 +1,6 @@
 using System.Text.Json.Serialization;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
-using Merganser.Core.Spine;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
@@ -38,8 +37,6 @@ public sealed record ComponentField(
 /// <summary>The fields of each class of component, and the way between typed texts and the part.</summary>
 public static class ComponentTable
 {
-    private const int LongestText = 60;
-
     private static readonly AllowedRange None = new(0, 0, Unit.None, Why.Nothing);
     private static readonly AllowedRange Spine = new(0.1, 2, Unit.Inch, Why.ShaftSpines);
     private static readonly AllowedRange PerInch = new(2, 30, Unit.GrainPerInch, Why.ShaftMass);
@@ -61,10 +58,6 @@ public static class ComponentTable
     private static readonly Dictionary<ComponentClass, IReadOnlyList<ComponentField>> Tables =
         Enum.GetValues<ComponentClass>()
             .ToDictionary(k => k, k => (IReadOnlyList<ComponentField>)[.. Table(k).Select(f => f with { Class = k })]);
-    private static readonly Dictionary<ComponentClass, Dictionary<string, ComponentField>> ByName = Tables.ToDictionary(
-        t => t.Key,
-        t => t.Value.ToDictionary(f => f.Name)
-    );
 
     /// <summary>The fields of a class, in the order of its table.</summary>
     public static IReadOnlyList<ComponentField> Fields(ComponentClass kind) => Tables[kind];
@@ -148,146 +141,8 @@ public static class ComponentTable
     /// <summary>Reads a part from its typed fields.</summary>
     /// <exception cref="RefusedException">A field cannot be read, is missing or out of range; each is
     /// named.</exception>
-    public static IComponent Read(ComponentClass kind, IReadOnlyDictionary<string, string?> typed)
-    {
-        var reader = new FieldReader();
-        var known = ByName[kind];
-        var maker = Words("maker");
-        var name = Words("name");
-        IComponent? part = kind switch
-        {
-            ComponentClass.Shaft => ReadShaft(maker, name),
-            ComponentClass.Insert => new Insert(
-                maker,
-                name,
-                Value("grains"),
-                Value("length"),
-                Value("centreAhead"),
-                Value("breakOff"),
-                Whole("breakOffSteps"),
-                Maybe("measuredGrains")
-            ),
-            ComponentClass.Point => new Point(
-                maker,
-                name,
-                Pick<PointKind>("kind"),
-                Value("grains"),
-                Value("length"),
-                Value("centreAhead"),
-                Whole("blades"),
-                Value("breakOff"),
-                Whole("breakOffSteps"),
-                Maybe("measuredGrains")
-            ),
-            ComponentClass.Nock => new Nock(
-                maker,
-                name,
-                Value("grains"),
-                Value("tubeStart"),
-                Value("centre"),
-                Pick<NockKind>("kind"),
-                Maybe("measuredGrains")
-            ),
-            ComponentClass.Vane => new Vane(
-                maker,
-                name,
-                Value("grains"),
-                Value("length"),
-                Value("height"),
-                Pick<VaneSetting>("setting"),
-                Value("glue"),
-                Maybe("measuredGrains")
-            ),
-            _ => new Wrap(maker, name, Value("grains"), Value("length"), Maybe("measuredGrains")),
-        };
-        reader.ThrowIfAny();
-        return part!;
-
-        Shaft? ReadShaft(string by, string called)
-        {
-            var code = typed.GetValueOrDefault("tubeCode")?.Trim();
-            AluminiumTube? tube = null;
-            if (!string.IsNullOrEmpty(code))
-            {
-                try
-                {
-                    tube = new AluminiumTube(code);
-                }
-                catch (ArgumentException)
-                {
-                    reader.Check(false, "tubeCode", "tube-code", ArrowSays.NoSuchTube);
-                }
-            }
-
-            var spine = Maybe("spine") ?? tube?.Spine;
-            var perInch = Maybe("grainsPerInch") ?? tube?.GrainsPerInch;
-            var outer = Maybe("outerDiameter") ?? tube?.OuterDiameter;
-            reader.Check(spine is not null, "spine", "missing", ArrowSays.SpineOrTubeCode);
-            reader.Check(perInch is not null, "grainsPerInch", "missing", ArrowSays.MassOrTubeCode);
-            reader.Check(outer is not null, "outerDiameter", "missing", ArrowSays.DiameterOrTubeCode);
-            var inner = Maybe("innerDiameter") ?? tube?.InnerDiameter ?? 0;
-            reader.Check(outer is null || inner < outer, "innerDiameter", "geometry", ArrowSays.InnerNotSmaller);
-            var deflection = Maybe("measuredDeflection");
-            double? measured = deflection is null
-                ? null
-                : StaticSpine.FromMeasured(
-                    deflection.Value,
-                    Maybe("measuredSpan") ?? StaticSpine.AstmSpan,
-                    Maybe("measuredLoad") ?? StaticSpine.AstmLoad
-                );
-            var length = Value("maxLength");
-            var material = Words("material");
-            return new Shaft(
-                by,
-                called,
-                spine ?? 0,
-                perInch ?? 0,
-                outer ?? 0,
-                length,
-                material,
-                inner,
-                Value("straightness"),
-                Value("weightTolerance"),
-                string.IsNullOrEmpty(code) ? null : code,
-                measured,
-                Maybe("measuredGrainsPerInch")
-            );
-        }
-
-        string Words(string field)
-        {
-            var text = typed.GetValueOrDefault(field)?.Trim() ?? "";
-            reader.Check(text.Length is > 0 and <= LongestText, field, "text", new NameWanted(LongestText));
-            return text;
-        }
-
-        double? Maybe(string field)
-        {
-            var text = typed.GetValueOrDefault(field);
-            var spec = known[field];
-            return spec.Required
-                ? reader.Required(field, text, spec.Quantity, spec.Range)?.Value
-                : reader.Optional(field, text, spec.Quantity, spec.Range)?.Value;
-        }
-
-        double Value(string field) => Maybe(field) ?? 0;
-
-        int Whole(string field)
-        {
-            var value = Value(field);
-            reader.Check(value == Math.Floor(value), field, "whole", ArrowSays.WholeNumber);
-            return (int)value;
-        }
-
-        T Pick<T>(string field)
-            where T : struct, Enum
-        {
-            var text = typed.GetValueOrDefault(field)?.Trim() ?? "";
-            var found = Enum.TryParse<T>(text, true, out var value) && Enum.IsDefined(value) && !char.IsDigit(text[0]);
-            reader.Check(found, field, "choice", new UseOneOf(known[field].Choices));
-            return value;
-        }
-    }
+    public static IComponent Read(ComponentClass kind, IReadOnlyDictionary<string, string?> typed) =>
+        TypedPart.Make(kind, Tables[kind], typed);
 
     /// <summary>The typed fields of a part: what <see cref="Read"/> reads back as the same part.</summary>
     public static IReadOnlyDictionary<string, string> Write(IComponent part) =>

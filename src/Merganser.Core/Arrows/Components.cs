@@ -1,3 +1,5 @@
+using Merganser.Core.Units;
+
 namespace Merganser.Core.Arrows;
 
 /// <summary>What an arrow is made of.</summary>
@@ -74,6 +76,69 @@ public sealed record Shaft(
     double? MeasuredGrainsPerInch = null
 ) : IComponent
 {
+    /// <summary>Nominal static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.</summary>
+    public double Spine
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(Spine);
+
+    /// <summary>Nominal mass of an inch.</summary>
+    public double GrainsPerInch
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(GrainsPerInch);
+
+    /// <summary>Outer diameter, inches.</summary>
+    public double OuterDiameter
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(OuterDiameter);
+
+    /// <summary>Length as sold, inches.</summary>
+    public double MaxLength
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(MaxLength);
+
+    /// <summary>Inner diameter, inches; 0 where it is not known or the shaft is solid.</summary>
+    public double InnerDiameter
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(InnerDiameter);
+
+    /// <summary>The maker's straightness, inches; 0 where not known.</summary>
+    public double Straightness
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Straightness);
+
+    /// <summary>The maker's weight tolerance, grains; 0 where not known.</summary>
+    public double WeightTolerance
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(WeightTolerance);
+
+    /// <summary>ASTM spine measured on these very shafts, or null; it wins over the nominal one.</summary>
+    public double? MeasuredSpine
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(MeasuredSpine);
+
+    /// <summary>Mass of an inch measured on these very shafts, or null; it wins.</summary>
+    public double? MeasuredGrainsPerInch
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(MeasuredGrainsPerInch);
+
     /// <summary>The spine to reckon with: measured where it was, else nominal.</summary>
     public double SpineInUse => MeasuredSpine ?? Spine;
 
@@ -101,6 +166,34 @@ public sealed record Insert(
     double? MeasuredGrains = null
 ) : IComponent
 {
+    /// <summary>Nominal mass, whole.</summary>
+    public double Grains
+    {
+        get;
+        init => field = Possible.Finite(value);
+    } = Possible.Finite(Grains);
+
+    /// <summary>Length, inches.</summary>
+    public double Length
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Length);
+
+    /// <summary>Its centre of mass ahead of the shaft's end; negative inside the shaft.</summary>
+    public double CentreAhead
+    {
+        get;
+        init => field = Possible.Finite(value);
+    } = Possible.Finite(CentreAhead);
+
+    /// <summary>Grains of one break-off step, 0 for none.</summary>
+    public double BreakOff
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(BreakOff);
+
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
 }
@@ -129,6 +222,34 @@ public sealed record Point(
     double? MeasuredGrains = null
 ) : IComponent
 {
+    /// <summary>Nominal mass, whole.</summary>
+    public double Grains
+    {
+        get;
+        init => field = Possible.Finite(value);
+    } = Possible.Finite(Grains);
+
+    /// <summary>Length ahead of the shaft's end, inches.</summary>
+    public double Length
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Length);
+
+    /// <summary>Its centre of mass ahead of the shaft's end; negative for a shank inside it.</summary>
+    public double CentreAhead
+    {
+        get;
+        init => field = Possible.Finite(value);
+    } = Possible.Finite(CentreAhead);
+
+    /// <summary>Grains of one break-off step, 0 for none.</summary>
+    public double BreakOff
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(BreakOff);
+
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
 }
@@ -151,6 +272,34 @@ public sealed record Nock(
     double? MeasuredGrains = null
 ) : IComponent
 {
+    /// <summary>Nominal mass, with pin or bushing.</summary>
+    public double Grains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Grains);
+
+    /// <summary>Throat to where the shaft's tube starts, inches (x₀).</summary>
+    public double TubeStart
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(TubeStart);
+
+    /// <summary>Throat to its centre of mass, inches.</summary>
+    public double Centre
+    {
+        get;
+        init => field = Possible.Finite(value);
+    } = Possible.Finite(Centre);
+
+    /// <summary>Measured mass, or null; it wins.</summary>
+    public double? MeasuredGrains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(MeasuredGrains);
+
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
 }
@@ -175,6 +324,41 @@ public sealed record Vane(
     double? MeasuredGrains = null
 ) : IComponent
 {
+    /// <summary>Nominal mass of one.</summary>
+    public double Grains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Grains);
+
+    /// <summary>Length, inches.</summary>
+    public double Length
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Length);
+
+    /// <summary>Height, inches.</summary>
+    public double Height
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Height);
+
+    /// <summary>Glue allowance for one, grains.</summary>
+    public double Glue
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Glue);
+
+    /// <summary>Measured mass, or null; it wins.</summary>
+    public double? MeasuredGrains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(MeasuredGrains);
+
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
 }
@@ -188,6 +372,27 @@ public sealed record Vane(
 public sealed record Wrap(string Maker, string Name, double Grains, double Length, double? MeasuredGrains = null)
     : IComponent
 {
+    /// <summary>Nominal mass.</summary>
+    public double Grains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Grains);
+
+    /// <summary>Length from the start of the tube, inches.</summary>
+    public double Length
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Length);
+
+    /// <summary>Measured mass, or null; it wins.</summary>
+    public double? MeasuredGrains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(MeasuredGrains);
+
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
 }

@@ -50,6 +50,17 @@ public sealed record Adjuster(
     SpacerSeats? Seats = null
 )
 {
+    /// <summary>Highest step that can be reached.</summary>
+    public int Upper { get; init; } =
+        Upper >= Lower ? Upper : throw new ArgumentOutOfRangeException(nameof(Upper), Upper, "Not below the lowest.");
+
+    /// <summary>Inches at the part itself that one step moves on this bow, or null.</summary>
+    public double? InchesPerStep
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(InchesPerStep);
+
     /// <summary>Steps left down and up.</summary>
     public (int Down, int Up) Left => (Position - Lower, Upper - Position);
 

@@ -1,3 +1,5 @@
+using Merganser.Core.Units;
+
 namespace Merganser.Core.Bows;
 
 public enum BowKind
@@ -94,6 +96,97 @@ public sealed record Bow(
     SpeedFit? Chronograph = null
 )
 {
+    /// <summary>Marked draw weight, or null where only a measured one is known.</summary>
+    public double? NominalWeight
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(NominalWeight);
+
+    /// <summary>Draw weight on a scale at the archer's draw, or null.</summary>
+    public double? MeasuredWeight
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(MeasuredWeight);
+
+    /// <summary>AMO draw length: pivot point plus 1.75 in.</summary>
+    public double DrawLength
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(DrawLength);
+
+    /// <summary>Axle to axle, or bow length without cams; null until it is measured.</summary>
+    public double? AxleToAxle
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(AxleToAxle);
+
+    /// <summary>Brace height.</summary>
+    public double BraceHeight
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(BraceHeight);
+
+    /// <summary>The maker's speed at 350 gr, 70 lb, 30 in, or null.</summary>
+    public double? RatedSpeed
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(RatedSpeed);
+
+    /// <summary>Rest ahead of the pivot point; negative behind it.</summary>
+    public double RestAhead
+    {
+        get;
+        init => field = Possible.Finite(value);
+    } = Possible.Finite(RestAhead);
+
+    /// <summary>A bow factor set by the user or learned, or null for the stated default.</summary>
+    public double? FactorSet
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(FactorSet);
+
+    /// <summary>Weight fixed on the string (peep, loop, silencers), grains.</summary>
+    public double StringWeight
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(StringWeight);
+
+    /// <summary>Its distance from the string's nearer tip, as a share of half the string, 0 to 1.</summary>
+    public double StringWeightFromTip
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(StringWeightFromTip);
+
+    /// <summary>The maker's rated maximum weight, or null.</summary>
+    public double? MaximumWeight
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(MaximumWeight);
+
+    /// <summary>The maker's axle to axle, or null.</summary>
+    public double? MakerAxleToAxle
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(MakerAxleToAxle);
+
+    /// <summary>The maker's brace height, or null.</summary>
+    public double? MakerBraceHeight
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(MakerBraceHeight);
+
     /// <summary>AMO draw length less the draw to the pivot point, inches (AMO standard).</summary>
     public const double AmoAllowance = 1.75;
 

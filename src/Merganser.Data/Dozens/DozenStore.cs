@@ -157,22 +157,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
         database.Write(
             (c, t) =>
             {
-                if (
-                    c.ExecuteScalar<long>(
-                        "SELECT count(*) FROM dozen_entry WHERE id = @entryId AND dozen_id = @dozenId",
-                        new { entryId, dozenId },
-                        t
-                    ) == 0
-                )
-                {
-                    throw new MissingException("entry");
-                }
-
-                c.Execute(
-                    "INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@entryId, @now) ON CONFLICT DO NOTHING",
-                    new { entryId, now = Stamp.Of(clock.GetUtcNow()) },
-                    t
-                );
+                Withdrawable.Take(c, t, dozenId, entryId, clock.GetUtcNow(), Withdrawable.OfDozen);
                 return Get(c, t, dozenId);
             }
         );
@@ -214,22 +199,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
         database.Write(
             (c, t) =>
             {
-                if (
-                    c.ExecuteScalar<long>(
-                        "SELECT count(*) FROM chronograph_shot WHERE id = @id AND bow_id = @bowId",
-                        new { id, bowId },
-                        t
-                    ) == 0
-                )
-                {
-                    throw new MissingException("reading");
-                }
-
-                c.Execute(
-                    "INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@id, @now) ON CONFLICT DO NOTHING",
-                    new { id, now = Stamp.Of(clock.GetUtcNow()) },
-                    t
-                );
+                Withdrawable.Take(c, t, bowId, id, clock.GetUtcNow(), Withdrawable.Reading);
                 Recalibrate(c, t, bowId);
                 return Shots(c, t, bowId);
             }

@@ -163,13 +163,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
 
     /// <summary>Takes a note back; it stays on record.</summary>
     public PaperRow WithdrawNote(string paperId, string noteId) =>
-        PaperOf("SELECT paper_id FROM paper_note WHERE id = @of", noteId, "note") == paperId
-            ? Append(
-                paperId,
-                $"{noteId}-withdrawn",
-                _ => [new NewAct($"{noteId}-withdrawn", new EntryWithdrawn(noteId))]
-            )
-            : throw new MissingException("note");
+        Append(paperId, $"{noteId}-withdrawn", _ => [new NewAct($"{noteId}-withdrawn", new EntryWithdrawn(noteId))]);
 
     /// <summary>
     /// Appends what follows from the session as it stands, in the same transaction. The same id again changes nothing.
@@ -238,7 +232,10 @@ public sealed class PaperStore(Database database, TimeProvider clock)
                 break;
             case Reopened:
                 c.Execute(
-                    "INSERT INTO withdrawn (entry_id, withdrawn_at) SELECT id, @now FROM good_state WHERE id LIKE @like ON CONFLICT DO NOTHING",
+                    """
+                    INSERT INTO withdrawn (entry_id, withdrawn_at) SELECT id, @now FROM good_state WHERE id LIKE @like
+                    ON CONFLICT DO NOTHING
+                    """,
                     new { like = $"{paper.Id}-good-%", now = Stamp.Of(now) },
                     t
                 );
@@ -330,11 +327,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
                 WriteNote(c, t, paperId, id, null, null, note.Note, now);
                 break;
             case EntryWithdrawn taken:
-                c.Execute(
-                    "INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@Entry, @now) ON CONFLICT DO NOTHING",
-                    new { taken.Entry, now },
-                    t
-                );
+                Withdrawable.Take(c, t, paperId, taken.Entry, time, Withdrawable.Note);
                 break;
             case ConditionsNoted conditions:
                 WriteAct(c, t, paperId, id, "conditions", FactsJson.Write(conditions), now);

@@ -59,22 +59,7 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
         database.Write(
             (c, t) =>
             {
-                if (
-                    c.ExecuteScalar<long>(
-                        "SELECT count(*) FROM response_reset WHERE id = @id AND bow_id = @bowId",
-                        new { id, bowId },
-                        t
-                    ) == 0
-                )
-                {
-                    throw new MissingException("reset");
-                }
-
-                c.Execute(
-                    "INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@id, @now) ON CONFLICT DO NOTHING",
-                    new { id, now = Stamp.Of(clock.GetUtcNow()) },
-                    t
-                );
+                Withdrawable.Take(c, t, bowId, id, clock.GetUtcNow(), Withdrawable.Reset);
                 return Of(c, t, bowId);
             }
         );

@@ -133,27 +133,7 @@ public sealed class SetupStore(Database database, TimeProvider clock)
         database.Write(
             (c, t) =>
             {
-                var known = c.ExecuteScalar<long>(
-                    """
-                    SELECT (SELECT count(*) FROM check_finding WHERE id = @entryId AND bow_id = @bowId)
-                      + (SELECT count(*) FROM bow_change WHERE id = @entryId AND bow_id = @bowId)
-                      + (SELECT count(*) FROM shots_fired
-                         WHERE id = @entryId AND bow_id = @bowId AND source = 'entered')
-                      + (SELECT count(*) FROM good_state WHERE id = @entryId AND bow_id = @bowId)
-                    """,
-                    new { entryId, bowId },
-                    t
-                );
-                if (known == 0)
-                {
-                    throw new MissingException("entry");
-                }
-
-                c.Execute(
-                    "INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@entryId, @now) ON CONFLICT DO NOTHING",
-                    new { entryId, now = Stamp.Of(clock.GetUtcNow()) },
-                    t
-                );
+                Withdrawable.Take(c, t, bowId, entryId, clock.GetUtcNow(), Withdrawable.OfSheet);
                 GiveBack(c, t, bowId, entryId);
                 return Of(c, t, bowId);
             }

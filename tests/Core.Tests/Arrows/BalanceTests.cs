@@ -4,7 +4,7 @@ using Merganser.Core.Figures;
 namespace Merganser.Core.Tests.Arrows;
 
 /// <summary>
-/// Worked examples A1 to A3 of the project's physics notes, computed independently of this code; ATA/AMO definition of
+/// Worked examples A1 to A3 of docs/models.md, computed apart from this code; ATA/AMO definition of
 /// FOC.
 /// </summary>
 public class BalanceTests

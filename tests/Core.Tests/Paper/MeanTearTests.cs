@@ -13,7 +13,7 @@ public class MeanTearTests
     public void The_critical_value_is_the_tabled_one(double freedom, double f) =>
         MeanTear.CriticalF(freedom).ShouldBe(f, .0005);
 
-    /// <summary>Project physics notes before H: five shots with spread 0.14 in give a radius of 0.187 in.</summary>
+    /// <summary>docs/models.md: five shots with spread 0.14 in give a radius of 0.187 in.</summary>
     [Fact]
     public void Five_shots_of_usual_spread_give_the_noted_region()
     {

@@ -3542,6 +3542,18 @@ export interface components {
             hand: components["schemas"]["Hand"];
             /** @description Release aid or fingers. */
             release: components["schemas"]["Release"];
+            /** @description How the rest lets go. */
+            restType: components["schemas"]["RestType"];
+            /** @description Cams, or none. */
+            camSystem: components["schemas"]["CamSystem"];
+            /** @description Soft, medium or hard cams. */
+            camDraw: components["schemas"]["CamDraw"];
+            /**
+             * Format: double
+             * @description The maker's centre shot, or null.
+             */
+            makerCentreShot?: null | number;
+            chronograph?: null | components["schemas"]["SpeedFit"];
             /**
              * Format: double
              * @description Marked draw weight, or null where only a measured one is known.
@@ -3572,12 +3584,6 @@ export interface components {
              * @description The maker's speed at 350 gr, 70 lb, 30 in, or null.
              */
             ratedSpeed: null | number;
-            /** @description How the rest lets go. */
-            restType: components["schemas"]["RestType"];
-            /** @description Cams, or none. */
-            camSystem: components["schemas"]["CamSystem"];
-            /** @description Soft, medium or hard cams. */
-            camDraw: components["schemas"]["CamDraw"];
             /**
              * Format: double
              * @description Rest ahead of the pivot point; negative behind it.
@@ -3596,8 +3602,7 @@ export interface components {
             stringWeight: number;
             /**
              * Format: double
-             * @description Its distance from the string's nearer tip, as a share of half the string, 0 to
-             *                 1.
+             * @description Its distance from the string's nearer tip, as a share of half the string, 0 to 1.
              * @default 0
              */
             stringWeightFromTip: number;
@@ -3616,12 +3621,6 @@ export interface components {
              * @description The maker's brace height, or null.
              */
             makerBraceHeight?: null | number;
-            /**
-             * Format: double
-             * @description The maker's centre shot, or null.
-             */
-            makerCentreShot?: null | number;
-            chronograph?: null | components["schemas"]["SpeedFit"];
             /**
              * Format: double
              * @description The measured weight where there is one, else the nominal.
@@ -4395,6 +4394,17 @@ export interface components {
             /** @description Name. */
             name: string;
             /**
+             * Format: int32
+             * @description How many steps can be broken off.
+             * @default 0
+             */
+            breakOffSteps: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins over the nominal one.
+             */
+            measuredGrains?: null | number;
+            /**
              * Format: double
              * @description Nominal mass, whole.
              */
@@ -4415,17 +4425,6 @@ export interface components {
              * @default 0
              */
             breakOff: number;
-            /**
-             * Format: int32
-             * @description How many steps can be broken off.
-             * @default 0
-             */
-            breakOffSteps: number;
-            /**
-             * Format: double
-             * @description Measured mass, or null; it wins over the nominal one.
-             */
-            measuredGrains?: null | number;
             /**
              * Format: double
              * @description The mass to reckon with.
@@ -4595,6 +4594,8 @@ export interface components {
             maker: string;
             /** @description Name. */
             name: string;
+            /** @description How it is held; a lit one is heavier. */
+            kind?: components["schemas"]["NockKind"];
             /**
              * Format: double
              * @description Nominal mass, with pin or bushing.
@@ -4610,8 +4611,6 @@ export interface components {
              * @description Throat to its centre of mass, inches.
              */
             centre: number;
-            /** @description How it is held; a lit one is heavier. */
-            kind?: components["schemas"]["NockKind"];
             /**
              * Format: double
              * @description Measured mass, or null; it wins.
@@ -4908,6 +4907,23 @@ export interface components {
             /** @description Target, field, glue-in or head. */
             kind: components["schemas"]["PointKind"];
             /**
+             * Format: int32
+             * @description Blades of a head, 0 for a point.
+             * @default 0
+             */
+            blades: number;
+            /**
+             * Format: int32
+             * @description How many steps can be broken off.
+             * @default 0
+             */
+            breakOffSteps: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins.
+             */
+            measuredGrains?: null | number;
+            /**
              * Format: double
              * @description Nominal mass, whole.
              */
@@ -4923,28 +4939,11 @@ export interface components {
              */
             centreAhead: number;
             /**
-             * Format: int32
-             * @description Blades of a head, 0 for a point.
-             * @default 0
-             */
-            blades: number;
-            /**
              * Format: double
              * @description Grains of one break-off step, 0 for none.
              * @default 0
              */
             breakOff: number;
-            /**
-             * Format: int32
-             * @description How many steps can be broken off.
-             * @default 0
-             */
-            breakOffSteps: number;
-            /**
-             * Format: double
-             * @description Measured mass, or null; it wins.
-             */
-            measuredGrains?: null | number;
             /**
              * Format: double
              * @description The mass to reckon with.
@@ -5223,6 +5222,10 @@ export interface components {
             maker: string;
             /** @description Family and size. */
             name: string;
+            /** @description Carbon, aluminium, wood … */
+            material: string;
+            /** @description Aluminium tube code, or null. */
+            tubeCode?: null | string;
             /**
              * Format: double
              * @description Nominal static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.
@@ -5243,8 +5246,6 @@ export interface components {
              * @description Length as sold, inches.
              */
             maxLength: number;
-            /** @description Carbon, aluminium, wood … */
-            material: string;
             /**
              * Format: double
              * @description Inner diameter, inches; 0 where it is not known or the shaft is solid.
@@ -5263,8 +5264,6 @@ export interface components {
              * @default 0
              */
             weightTolerance: number;
-            /** @description Aluminium tube code, or null. */
-            tubeCode?: null | string;
             /**
              * Format: double
              * @description ASTM spine measured on these very shafts, or null; it wins over the nominal one.
@@ -5787,6 +5786,8 @@ export interface components {
             maker: string;
             /** @description Name. */
             name: string;
+            /** @description How it is usually set. */
+            setting?: components["schemas"]["VaneSetting"];
             /**
              * Format: double
              * @description Nominal mass of one.
@@ -5802,8 +5803,6 @@ export interface components {
              * @description Height, inches.
              */
             height: number;
-            /** @description How it is usually set. */
-            setting?: components["schemas"]["VaneSetting"];
             /**
              * Format: double
              * @description Glue allowance for one, grains.

@@ -36,7 +36,7 @@ export const terms: GlossaryTerm[] = [
   },
   {
     name: 'grainsPerPound',
-    word: 'Weight per pound',
+    word: 'Weight per draw weight',
     means:
       'Grains of arrow for each pound of draw weight. Under 5 the bow takes too much of its own energy and can break.',
   },
@@ -186,6 +186,67 @@ export const terms: GlossaryTerm[] = [
     name: 'stringWeight',
     word: 'Weight on the string',
     means: 'Peep, loop, silencers. It slows the arrow more the nearer it sits to the nocking point.',
+  },
+  {
+    name: 'camLean',
+    word: 'Cam lean',
+    means: 'How far a cam is tipped to the side against the string. A little at rest is deliberate; the yokes set it.',
+  },
+  {
+    name: 'camTiming',
+    word: 'Timing',
+    means: 'Whether the cams of a compound reach their stops together. A late one lifts or drops the nock.',
+  },
+  {
+    name: 'drawBoard',
+    word: 'Draw board',
+    means:
+      'A frame with a winch that draws a bow slowly, so that cams and rest can be looked at. Never let go from it.',
+  },
+  {
+    name: 'dLoop',
+    word: 'D-loop',
+    means: 'A short cord tied to the string around the nock, for the release aid.',
+  },
+  {
+    name: 'peep',
+    word: 'Peep',
+    means: 'A small ring in the string that a compound archer looks through. It has to turn square to the eye.',
+  },
+  {
+    name: 'nockSets',
+    word: 'Nock sets',
+    means: 'Knots or rings on the string that hold the nock at its height. Too tight and they pinch it at full draw.',
+  },
+  {
+    name: 'serving',
+    word: 'Serving',
+    means: 'Thread wound around the string where it wears: at the nock, the ends and the cables.',
+  },
+  {
+    name: 'clicker',
+    word: 'Clicker',
+    means: 'A thin blade on a recurve that drops off the point with a click at the same draw every time.',
+  },
+  {
+    name: 'runOut',
+    word: 'Run-out',
+    means: 'How far a shaft swings when it is spun: twice what it is bent there, read on a dial.',
+  },
+  {
+    name: 'insert',
+    word: 'Insert',
+    means: 'The part glued into the front of a shaft that a point is screwed into.',
+  },
+  {
+    name: 'walkBack',
+    word: 'Walk-back',
+    means: 'The same sight setting shot from several distances: hits that drift to one side ask for the rest.',
+  },
+  {
+    name: 'clearance',
+    word: 'Clearance',
+    means: 'That vanes and shaft touch neither rest nor riser nor cables on the way out. Powder on them shows it.',
   },
   {
     name: 'tear',
