@@ -8,6 +8,8 @@ namespace Merganser.Browser.Tests;
 /// </summary>
 public partial class UnitWordsTests
 {
+    private const int LongestInFoot = 140;
+
     /// <summary>The menu of units names them all, and two texts that differ stand as they were typed.</summary>
     private static readonly string[] Typed = ["arrow, units", "bow, changed in two places"];
 
@@ -51,6 +53,9 @@ public partial class UnitWordsTests
                         "return document.querySelector('main').innerText + '\\n' + document.querySelector('.foot').innerText"
                     )!
             ).Split('\n');
+            var foot = (string)bench.Driver.ExecuteScript("return document.querySelector('.foot').innerText")!;
+            foot.Split('\n').ShouldAllBe(line => line.Length <= LongestInFoot, view.Name);
+            lines.ShouldAllBe(line => !MinusBeforeASide().IsMatch(line), view.Name);
             found.UnionWith(lines.Where(l => other.IsMatch(l)).Select(l => $"{view.Name}: {l.Trim()}"));
         }
 
@@ -62,4 +67,7 @@ public partial class UnitWordsTests
 
     [GeneratedRegex(@"\d\s?(cm|mm|g|kg|N|m/s|J|kg·m/s|m)(?![\w/·])")]
     private static partial Regex Metric();
+
+    [GeneratedRegex(@"−\d[\d./ ]*(in|cm)?,? (to the )?(right|left|high|low|up|down)\b")]
+    private static partial Regex MinusBeforeASide();
 }

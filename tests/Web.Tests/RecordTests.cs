@@ -230,7 +230,17 @@ public class RecordTests
         );
         var (note, reset) = (WebBench.NewId(), WebBench.NewId());
         await bench.Post($"/api/papers/{here["id"]}/notes", new { id = note, note = "gust" });
-        await bench.Post($"{Bow}/response/resets", new { id = reset, kinds = Array.Empty<string>() });
+        (
+            await bench.Post(
+                $"{Bow}/response/resets",
+                new
+                {
+                    id = reset,
+                    kinds = Array.Empty<string>(),
+                    reason = "new string",
+                }
+            )
+        ).Status.ShouldBe(200);
         (await Delete($"/api/papers/{there["id"]}/notes/{note}")).ShouldBe(404);
         (await Delete($"/api/papers/{here["id"]}/notes/{reset}")).ShouldBe(404, "a reset is no note");
         (await Delete($"/api/bows/{TallOsk}/response/resets/{reset}")).ShouldBe(404);

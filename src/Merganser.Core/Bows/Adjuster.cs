@@ -191,14 +191,27 @@ public static class AdjusterTable
         };
     }
 
+    /// <summary>What a compound has not, or has by another adjuster.</summary>
+    private static readonly AdjusterKind[] OnlyWithoutCams =
+    [
+        AdjusterKind.PlungerTension,
+        AdjusterKind.PlungerPosition,
+        AdjusterKind.BraceHeight,
+        AdjusterKind.DrawWeight,
+        AdjusterKind.PointWeight,
+        AdjusterKind.Tiller,
+    ];
+
+    /// <summary>The place of a kind in the table, and so in every list of adjusters.</summary>
+    public static int PlaceOf(AdjusterKind kind) => Array.FindIndex(Rows, r => r.Kind == kind);
+
     /// <summary>The kinds that may be fitted to a bow, the usual ones among them.</summary>
     public static IReadOnlyList<AdjusterKind> Possible(BowKind kind) =>
         kind switch
         {
             BowKind.Compound =>
             [
-                .. Rows.Select(r => r.Kind)
-                    .Where(k => k <= AdjusterKind.BottomLimbBolt || k >= AdjusterKind.YokeLeftLeg),
+                .. Rows.Select(r => r.Kind).Except(OnlyWithoutCams),
                 AdjusterKind.PlungerTension,
                 AdjusterKind.PointWeight,
                 AdjusterKind.Tiller,

@@ -44,9 +44,16 @@ public sealed record RuleFigures(
     double Inflate = RuleFigures.UsualInflation
 )
 {
+    /// <summary>Found by the calibration of 1,000 seeded bows (docs/decisions/0009).</summary>
     public const double UsualInflation = 1.1;
+
+    /// <summary>Under the trade's quarter inch a fit that is too sure of itself costs more (docs/decisions/0009).</summary>
     public const double StrictInflation = 1.2;
+
+    /// <summary>And more with shots that stray widely.</summary>
     public const double PoorInflation = 1.35;
+
+    /// <summary>Inches an axis from which shots stray widely (no source).</summary>
     private const double PoorSpread = 0.28;
 
     /// <summary>
@@ -118,14 +125,36 @@ public sealed class DecisionRule(RuleFigures figures)
     /// <summary>The sign is open while the less likely one is believed this much.</summary>
     public const double OpenSign = 0.03;
 
+    /// <summary>
+    /// What a move must win at the least, in²: a move of rounding is none (no source).
+    /// </summary>
     private const double LeastGain = 0.001;
+
+    /// <summary>
+    /// Sure of the mean: its wider sd is at most this share of the tolerance. This and what follows comes from the
+    /// prototype of the rule, no source; the rule as a whole is measured (docs/decisions/0009).
+    /// </summary>
     private const double SureInTolerances = 0.48;
+
+    /// <summary>Or at most this share of the mean's own length: a tear far out needs no sharper mean.</summary>
     private const double SureInTears = 0.35;
+
+    /// <summary>Shots at a setting after which a mean that is clearly out is moved, sure or not.</summary>
     private const int StopAsking = 8;
+
+    /// <summary>Clearly out: longer than this share of the tolerance.</summary>
     private const double ClearlyOut = 0.72;
+
+    /// <summary>Shots at a setting before it is called not reachable.</summary>
     private const int ShotsForUnreachable = 15;
+
+    /// <summary>And the chance of being inside is below this, as small as the least risk that is taken.</summary>
     private const double HopelessChance = 0.03;
+
+    /// <summary>Two chances are alike within this, so that rounding never decides.</summary>
     private const double Alike = 1e-9;
+
+    /// <summary>Decimals of a score that are compared, for the same reason.</summary>
     private const int AlikeDecimals = 9;
 
     /// <summary>Decides.</summary>

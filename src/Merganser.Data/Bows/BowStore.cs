@@ -369,7 +369,7 @@ public sealed class BowStore(Database database, TimeProvider clock)
                 a.Inches,
                 a.Seats is null ? null : FactsJson.Read<SpacerSeats>(a.Seats)
             ))
-            .OrderBy(a => a.Kind)
+            .OrderBy(a => AdjusterTable.PlaceOf(a.Kind))
             .ToArray();
         var inspected = c.QueryFirstOrDefault<(string Choice, string At)?>(
             """
