@@ -47,7 +47,9 @@ public sealed record RuleFigures(
     /// <summary>Found by the calibration of 1,000 seeded bows (docs/decisions/0009).</summary>
     public const double UsualInflation = 1.1;
 
-    /// <summary>Under the trade's quarter inch a fit that is too sure of itself costs more (docs/decisions/0009).</summary>
+    /// <summary>
+    /// Under the trade's quarter inch a fit that is too sure of itself costs more (docs/decisions/0009).
+    /// </summary>
     public const double StrictInflation = 1.2;
 
     /// <summary>And more with shots that stray widely.</summary>
