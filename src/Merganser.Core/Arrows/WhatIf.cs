@@ -1,6 +1,7 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Messages;
 using Merganser.Core.Spine;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
 
@@ -22,6 +23,16 @@ public sealed record WhatIf(
     bool Refused
 )
 {
+    /// <summary>
+    /// How far a bow is turned down to spare a weak shaft, pounds: what two turns of both bolts give, about (common
+    /// practice, no source).
+    /// </summary>
+    public const double TurnedDown = -2;
+
+    /// <summary>What the bow turned up or down by so many pounds would do.</summary>
+    public static WhatIf OfBow(double pounds, Bow bow, Arrow arrow) =>
+        Of(new BowBy(Measure.Pounds(pounds, 0)), bow.By(pounds), arrow);
+
     public static WhatIf Of(Message label, Bow bow, Arrow arrow)
     {
         var numbers = new ArrowNumbers(bow, arrow);

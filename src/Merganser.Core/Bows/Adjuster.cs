@@ -160,16 +160,7 @@ public static class AdjusterTable
 
         if (kind is BowKind.Recurve or BowKind.Barebow)
         {
-            return
-            [
-                AdjusterKind.NockingPoint,
-                AdjusterKind.PlungerTension,
-                AdjusterKind.PlungerPosition,
-                AdjusterKind.BraceHeight,
-                AdjusterKind.DrawWeight,
-                AdjusterKind.PointWeight,
-                AdjusterKind.Tiller,
-            ];
+            return [AdjusterKind.NockingPoint, .. OnlyWithoutCams];
         }
 
         AdjusterKind[] always = [AdjusterKind.RestSideways, AdjusterKind.RestHeight, AdjusterKind.NockingPoint];
@@ -191,7 +182,7 @@ public static class AdjusterTable
         };
     }
 
-    /// <summary>What a compound has not, or has by another adjuster.</summary>
+    /// <summary>What a recurve has beside its nocking point: a compound has it not, or by another adjuster.</summary>
     private static readonly AdjusterKind[] OnlyWithoutCams =
     [
         AdjusterKind.PlungerTension,

@@ -73,14 +73,9 @@ public sealed class Replay
             case ShotCounted mark:
                 judged[mark.Shot] = (null, false);
                 break;
-            case MoveMade move:
-                moves.Add(new SessionMove(happened.Id, After(move.AfterSet), move.Adjuster, move.From, move.To, null));
-                break;
-            case MoveTurnedBack move:
-                moves.Add(new SessionMove(happened.Id, begun.Count, move.Adjuster, move.From, move.To, null));
-                break;
-            case MoveCorrected move:
-                moves.Add(new SessionMove(happened.Id, begun.Count, move.Adjuster, move.From, move.To, move.Move));
+            case MoveAct move:
+                var (after, corrects) = ((move as MoveMade)?.AfterSet, (move as MoveCorrected)?.Move);
+                moves.Add(new SessionMove(happened.Id, After(after), move.Adjuster, move.From, move.To, corrects));
                 break;
             case RungAnswered rung:
                 notes.Add(

@@ -71,6 +71,14 @@ public sealed record ShotDoubted(string Shot) : SessionAct;
 /// <summary>A shot that was voided or doubted counts again.</summary>
 public sealed record ShotCounted(string Shot) : SessionAct;
 
+/// <summary>An entry in the log of moves.</summary>
+/// <param name="Adjuster">What was moved.</param>
+/// <param name="From">Step it stood at.</param>
+/// <param name="To">Step it stands at after it.</param>
+/// <param name="Note">A person's own words, or empty.</param>
+/// <param name="Seats">The seats of cam spacers after it; null for everything else.</param>
+public abstract record MoveAct(AdjusterKind Adjuster, int From, int To, string Note, SpacerSeats? Seats) : SessionAct;
+
 /// <summary>An adjuster was moved. One that is logged late names the set it came after.</summary>
 public sealed record MoveMade(
     AdjusterKind Adjuster,
@@ -79,7 +87,7 @@ public sealed record MoveMade(
     string Note = "",
     SpacerSeats? Seats = null,
     string? AfterSet = null
-) : SessionAct;
+) : MoveAct(Adjuster, From, To, Note, Seats);
 
 /// <summary>The entry of a move was wrong: this is where it really went.</summary>
 public sealed record MoveCorrected(
@@ -89,7 +97,7 @@ public sealed record MoveCorrected(
     int To,
     string Note = "",
     SpacerSeats? Seats = null
-) : SessionAct;
+) : MoveAct(Adjuster, From, To, Note, Seats);
 
 /// <summary>A move was turned back on the bow.</summary>
 public sealed record MoveTurnedBack(
@@ -99,7 +107,7 @@ public sealed record MoveTurnedBack(
     int To,
     string Note = "",
     SpacerSeats? Seats = null
-) : SessionAct;
+) : MoveAct(Adjuster, From, To, Note, Seats);
 
 /// <summary>A rung of the ladder was looked at.</summary>
 public sealed record RungAnswered(RungKind Rung, string Outcome, string Note) : SessionAct;

@@ -45,6 +45,7 @@ public sealed record StageState(
 public sealed class TuningSession
 {
     private readonly Replay replay;
+    private readonly Lazy<Adviser> adviser;
     private readonly Lazy<TuningState> state;
     private readonly Lazy<IReadOnlyList<Reading>> readings;
     private readonly Lazy<Advice> advice;
@@ -79,19 +80,21 @@ public sealed class TuningSession
             Moves,
             Sets.Where(s => s.OfSession && s.Stage == Stage).ToDictionary(s => s.Number, s => s.Mean)
         );
-        Adviser = new Adviser(
-            bow.Bow.Release,
-            School,
-            bow.Archer.MayPress,
-            bow.Bow.RestType,
-            bow.Adjusters,
-            tolerance,
-            plan.ShotsPerDecision
-        )
-        {
-            Others = [.. known.Fits, .. FitsOf(Shots.Where(s => s.Stage != Stage))],
-            Engine = engine,
-        };
+        adviser = new(() =>
+            new Adviser(
+                bow.Bow.Release,
+                School,
+                bow.Archer.MayPress,
+                bow.Bow.RestType,
+                bow.Adjusters,
+                tolerance,
+                plan.ShotsPerDecision
+            )
+            {
+                Others = [.. known.Fits, .. FitsOf(Shots.Where(s => s.Stage != Stage))],
+                Engine = engine,
+            }
+        );
         state = new(() => Adviser.Read(Stage, Here));
         readings = new(() => [.. SessionReadings.Of(Here, Shots, Made, bow.Adjusters, Usual), .. Controls()]);
         advice = new(() =>
@@ -114,7 +117,7 @@ public sealed class TuningSession
     public IReadOnlyList<SessionEvent> Events { get; }
 
     /// <summary>The engine at this bow.</summary>
-    public Adviser Adviser { get; }
+    public Adviser Adviser => adviser.Value;
 
     /// <summary>The school in use: the plan's, or the archer's own.</summary>
     public School School => Plan.School ?? Bow.Archer.School;

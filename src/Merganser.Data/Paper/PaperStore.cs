@@ -38,19 +38,17 @@ public sealed class PaperStore(Database database, TimeProvider clock)
 {
     private const string InOrder = "SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at, rowid";
 
-    /// <summary>All papers of a bow, the newest first; those that cannot be read are left out.</summary>
+    /// <summary>
+    /// The papers of a bow, the newest first; those that cannot be read are left out. No more are read than are wanted.
+    /// </summary>
     public IReadOnlyList<PaperRow> Of(string bowId, int most = int.MaxValue)
     {
         var ids = database.Read(c => c.Query<string>(InOrder, new { bowId }).Reverse().ToArray());
-        return database.Unreadable.Each("paper", ids, id => id, Get).Take(most).ToArray();
+        return [.. ids.SelectMany(id => database.Unreadable.Each("paper", [id], i => i, Get)).Take(most)];
     }
 
     /// <summary>The paper that was begun last and can be read, or null.</summary>
-    public PaperRow? Newest(string bowId) =>
-        database
-            .Read(c => c.Query<string>(InOrder, new { bowId }).Reverse().ToArray())
-            .SelectMany(id => database.Unreadable.Each("paper", [id], i => i, Get))
-            .FirstOrDefault();
+    public PaperRow? Newest(string bowId) => Of(bowId, 1).FirstOrDefault();
 
     /// <summary>True once some paper of this bow was accepted, and not opened again since.</summary>
     public bool AnyAccepted(string bowId) =>
@@ -297,28 +295,17 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             case ShotCounted mark:
                 WriteMark(c, t, id, mark.Shot, null, false, now);
                 break;
-            case MoveMade move:
-                var made = new MoveWanted(
+            case MoveAct move and not MoveTurnedBack:
+                var wanted = new MoveWanted(
                     move.Adjuster,
                     move.To,
-                    null,
+                    (move as MoveCorrected)?.Move,
                     move.Note,
                     happened.Happened,
                     move.Seats,
-                    move.AfterSet
+                    (move as MoveMade)?.AfterSet
                 );
-                BowStore.Log(c, t, new NewMove(id, bowId, paperId, made), time);
-                break;
-            case MoveCorrected move:
-                var corrected = new MoveWanted(
-                    move.Adjuster,
-                    move.To,
-                    move.Move,
-                    move.Note,
-                    happened.Happened,
-                    move.Seats
-                );
-                BowStore.Log(c, t, new NewMove(id, bowId, paperId, corrected), time);
+                BowStore.Log(c, t, new NewMove(id, bowId, paperId, wanted), time);
                 break;
             case RungAnswered rung:
                 WriteNote(c, t, paperId, id, FactsJson.Word(rung.Rung), rung.Outcome, rung.Note, now);

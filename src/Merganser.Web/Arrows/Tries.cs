@@ -39,7 +39,7 @@ public static class Tries
         var points = catalogue.Points.Where(p => p.Part.Kind == arrow.Point.Kind).OrderBy(p => p.Part.Weight).ToArray();
         AddPoint(points.LastOrDefault(p => p.Part.Weight < arrow.Point.Weight));
         AddPoint(points.FirstOrDefault(p => p.Part.Weight > arrow.Point.Weight));
-        Add(new BowBy(Measure.Pounds(1, 0)), bow.By(1), arrow, null);
+        tries.Add(new TryView(WhatIf.OfBow(1, bow, arrow), null));
         var family = catalogue
             .Shafts.Where(s => s.Part.Maker == arrow.Shaft.Maker && Family(s.Part) == Family(arrow.Shaft))
             .OrderBy(s => s.Part.SpineInUse)

@@ -164,11 +164,6 @@ public sealed record PaperView(
 /// <summary>Maps a paper's session to its page.</summary>
 public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore dozens, ComponentStore components)
 {
-    /// <summary>
-    /// Draw weight that a weak shaft is spared by a bow turned down, pounds: what two turns of both bolts give, about.
-    /// </summary>
-    private static readonly Measure Down = Measure.Pounds(-2, 0);
-
     public PaperView View(string paperId) => View(papers.Get(paperId));
 
     public PaperView View(PaperRow paper)
@@ -275,7 +270,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
         var stiffer = Tries
             .Of(bow, version.Arrow, version.Typed, components.All())
             .Where(t => t.Effect.Ratio > fit.Ratio);
-        var down = new TryView(WhatIf.Of(new BowBy(Down), bow.By(Down.Value), version.Arrow), null);
+        var down = new TryView(WhatIf.OfBow(WhatIf.TurnedDown, bow, version.Arrow), null);
         return new SpineCheckView(fit.Ratio, fit.Words, fit.Low, fit.High, [.. stiffer, down]);
     }
 }

@@ -179,7 +179,7 @@ public static class PaperEndpoints
         api.MapGet(
             "/bows/{bowId}/papers",
             (string bowId, int? newest, PaperStore papers, PaperDesk desk, Database database) =>
-                database.Unreadable.Each("paper", Rows(papers, bowId, newest), row => row.Id, desk.View)
+                database.Unreadable.Each("paper", papers.Of(bowId, newest ?? int.MaxValue), row => row.Id, desk.View)
         );
         api.MapGet("/bows/{bowId}/tolerated", (string bowId, PaperDesk desk) => desk.Tolerated(bowId));
         api.MapGet("/papers/{id}", (string id, PaperDesk desk) => desk.View(id));
@@ -272,14 +272,4 @@ public static class PaperEndpoints
             new Amount(Measure.Ruled(Tolerances.Usual)),
             new Amount(Measure.Ruled(Tolerances.Strict))
         );
-
-    private static IEnumerable<PaperRow> Rows(PaperStore papers, string bowId, int? newest)
-    {
-        if (newest != 1)
-        {
-            return papers.Of(bowId, newest ?? int.MaxValue);
-        }
-
-        return papers.Newest(bowId) is { } last ? [last] : [];
-    }
 }

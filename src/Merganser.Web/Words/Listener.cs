@@ -28,15 +28,19 @@ public sealed class Listener(Hearers hearers, IOptions<JsonOptions> json)
     {
         var http = call.HttpContext;
         var bow = BowOf(http.Request) ?? call.Arguments.OfType<IOfBow>().FirstOrDefault()?.BowId;
-        http.Items[Item] = bow is null ? Speaker.Trade : Of(bow);
+        var speaker = bow is null ? Speaker.Trade : Of(bow);
+        http.Items[Item] = speaker;
         var answer = await next(call);
         if (answer is null or IResult or string)
         {
             return answer;
         }
 
-        // Who is spoken to is found again: the request itself may have changed the units.
-        var speaker = bow is null ? Speaker.Trade : Of(bow);
+        if (bow is not null && !HttpMethods.IsGet(http.Request.Method))
+        {
+            speaker = Of(bow); // The request itself may have changed the units.
+        }
+
         return TypedResults.Json(answer, MessageJson.For(speaker, json.Value.SerializerOptions));
     }
 

@@ -10,7 +10,7 @@ const SIZE = 16.5;
 export function BowFigure({ entry }: { entry: Entry }) {
   const bow = bowOutline(entry.kind);
   const units = useUnits();
-  const say = (text: string | null, quantity: Quantity) => {
+  const measured = (text: string | null, quantity: Quantity) => {
     if (!text?.trim()) return 'not measured';
     const shown = fieldText(text.trim(), quantity, units);
     return /[a-z"]$/i.test(shown) ? shown : `${shown} ${fieldUnit(quantity, units)}`;
@@ -45,20 +45,20 @@ export function BowFigure({ entry }: { entry: Entry }) {
       </g>
       <g fontSize={SIZE}>
         <text x="4" y="16">
-          draw {say(entry.drawLength, 'length')} AMO
+          draw {measured(entry.drawLength, 'length')} AMO
         </text>
         <text x="4" y="36">
-          {say(entry.measuredWeight || entry.nominalWeight, 'drawWeight')}
+          {measured(entry.measuredWeight || entry.nominalWeight, 'drawWeight')}
           {entry.measuredWeight ? '' : entry.nominalWeight ? ' marked' : ''}
         </text>
         <text x={x(148)} y="264" textAnchor={start}>
           brace
         </text>
         <text x={x(entry.braceHeight?.trim() ? 148 : 220)} y="284" textAnchor={entry.braceHeight?.trim() ? start : end}>
-          {say(entry.braceHeight, 'length')}
+          {measured(entry.braceHeight, 'length')}
         </text>
         <text x={x(236)} y="428" textAnchor={end}>
-          {entry.kind === 'compound' ? 'axle to axle' : 'bow length'} {say(entry.axleToAxle, 'length')}
+          {entry.kind === 'compound' ? 'axle to axle' : 'bow length'} {measured(entry.axleToAxle, 'length')}
         </text>
         <text x="4" y="458" style={{ fill: 'var(--ink2)' }}>
           {left ? 'shoots left: left-handed' : 'shoots right: right-handed'}
