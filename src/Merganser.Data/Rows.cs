@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Merganser.Core.Figures;
 
 namespace Merganser.Data;
 
@@ -25,7 +26,7 @@ public static class FactsJson
 
     /// <summary>An enum's word, as in the tables.</summary>
     public static string Word<T>(T value)
-        where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
+        where T : struct, Enum => Codes.Of(value);
 
     /// <summary>The enum of a word in the tables.</summary>
     /// <exception cref="JsonException">It is no word of this enum; a number never is.</exception>
@@ -34,10 +35,7 @@ public static class FactsJson
 
     /// <summary>The enum of a word, or null when it is none; numbers and lists are none.</summary>
     public static T? TryEnum<T>(string word)
-        where T : struct, Enum =>
-        System.Enum.GetNames<T>().FirstOrDefault(n => n.Equals(word, StringComparison.OrdinalIgnoreCase)) is { } name
-            ? System.Enum.Parse<T>(name)
-            : null;
+        where T : struct, Enum => Codes.Read<T>(word);
 }
 
 /// <summary>Someone else changed the row first.</summary>

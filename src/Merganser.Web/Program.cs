@@ -6,6 +6,7 @@ using Merganser.Web.Archers;
 using Merganser.Web.Arrows;
 using Merganser.Web.Bows;
 using Merganser.Web.Catalogues;
+using Merganser.Web.Chronograph;
 using Merganser.Web.Demo;
 using Merganser.Web.Dozens;
 using Merganser.Web.Guard;
@@ -67,13 +68,13 @@ builder
     .AddSingleton<PaperStore>()
     .AddSingleton<SetupStore>()
     .AddSingleton<DozenStore>()
+    .AddSingleton<ChronographStore>()
     .AddSingleton<ResponseStore>();
 builder
     .Services.AddSingleton<Hearers>()
     .AddSingleton<Listener>()
     .AddSingleton<InstrumentDesk>()
     .AddSingleton<DozenDesk>()
-    .AddSingleton<NockDesk>()
     .AddSingleton<ArrowTools>()
     .AddSingleton<ArrowExport>()
     .AddSingleton<ImportDesk>()
@@ -138,6 +139,7 @@ api.MapPaper();
 api.MapRack();
 api.MapSetup();
 api.MapDozens();
+api.MapChronograph();
 api.MapInstruments();
 app.Map(
         "/api/{**rest}",

@@ -63,7 +63,7 @@ public class DozenTests
         );
         ((string)dozen["tray"]![0]!["state"]!).ShouldBe("cut");
         bench.Restart();
-        (await bench.Get($"/api/dozens/{id}"))["tray"]![0]!["ticked"]!.AsArray().Count.ShouldBe(1);
+        (await bench.Get($"/api/dozens/{id}"))["tray"]![0]!["tickIds"]!.AsObject().Count.ShouldBe(1);
         System
             .Text.Encoding.ASCII.GetString(await bench.Http.GetByteArrayAsync($"/api/dozens/{id}/tray.pdf"), 0, 5)
             .ShouldBe("%PDF-");
@@ -114,7 +114,7 @@ public class DozenTests
                 kind = "spin",
                 number = 2,
                 word = "inspection",
-                note = "cracked or splintered",
+                note = "crackedOrSplintered",
             }
         );
         var (_, dozen) = await bench.Post($"/api/dozens/{id}/match", Options());

@@ -128,7 +128,7 @@ public class SafetyTests
                 kind = "spin",
                 number = shaft,
                 word = "inspection",
-                note = "cracked or splintered",
+                note = "crackedOrSplintered",
             }
         );
         var one = after["tray"]!.AsArray().First(a => (int)a!["number"]! == (int)arrow["number"]!)!;

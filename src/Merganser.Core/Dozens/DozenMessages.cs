@@ -40,7 +40,10 @@ public sealed record ArrowsBegun(IReadOnlyList<int> Arrows) : DozenMessage;
 public sealed record NewerVersion(string Arrow, int Newest, int BuiltTo) : DozenMessage;
 
 /// <summary>A shaft is to be destroyed.</summary>
-public sealed record ShaftDestroyed(int Shaft, string Finding) : DozenMessage;
+public sealed record ShaftDestroyed(int Shaft, ShaftFinding Finding) : DozenMessage;
+
+/// <summary>What looking a shaft over found.</summary>
+public sealed record FindingIs(ShaftFinding Finding) : DozenMessage;
 
 /// <summary>A turn of a nock.</summary>
 public sealed record TurnIs(int Turn, int Turns) : DozenMessage;
@@ -71,6 +74,15 @@ public sealed record ArrowsNumbered(int To) : DozenMessage;
 
 /// <summary>Turns are numbered so far.</summary>
 public sealed record TurnsNumbered(int To) : DozenMessage;
+
+/// <summary>Pieces are numbered so far.</summary>
+public sealed record PiecesNumbered(int To) : DozenMessage;
+
+/// <summary>So many pieces of a class at the most.</summary>
+public sealed record PiecesAtMost(int Most) : DozenMessage;
+
+/// <summary>So many lines at the most, a weight each.</summary>
+public sealed record LinesWanted(int Most) : DozenMessage;
 
 /// <summary>A piece is weighed already.</summary>
 public sealed record WeighedAlready(string Class, int Number) : DozenMessage;
@@ -129,4 +141,10 @@ public enum DozenSays
     HeavierNotSlower,
     SayTheTear,
     OutOfUse,
+    ClassNotWeighed,
+    WhichShaft,
+    WhatIsSpun,
+    WhichArrow,
+    WhichArrowAndStep,
+    WhatIsMade,
 }

@@ -9,7 +9,7 @@ namespace Merganser.Core.Dozens;
 /// <param name="Tear">The tear.</param>
 /// <param name="Fletched">With vanes.</param>
 /// <param name="Distance">Bow to paper, yards.</param>
-public sealed record NockShot(int Turn, Tear Tear, bool Fletched, double Distance = 3);
+public sealed record NockShot(int Turn, Tear Tear, bool Fletched, double Distance = NockRound.UsualDistance);
 
 public enum NockState
 {

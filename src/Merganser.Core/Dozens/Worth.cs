@@ -1,6 +1,5 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
-using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Speed;
 
@@ -109,92 +108,4 @@ public sealed record HeadMatch(
     }
 
     private static int Tenths(double grains) => (int)Math.Round(grains * 10);
-}
-
-/// <summary>The steps of an arrow's assembly.</summary>
-public enum AssemblyCode
-{
-    Cut,
-    Square,
-    Clean,
-    Insert,
-    Pin,
-    Bare,
-    Wrap,
-    Fletch,
-    Cure,
-    Weigh,
-    Verify,
-}
-
-/// <summary>One step of the assembly (trade practice).</summary>
-/// <param name="Code">Which.</param>
-/// <param name="State">The state the arrow has after it.</param>
-public sealed record AssemblyStep(AssemblyCode Code, ArrowState State)
-{
-    /// <summary>What is done.</summary>
-    public Message Words => new StepWords(Code);
-
-    /// <summary>What is said where the act is, or nothing.</summary>
-    public Message Caution => new StepCaution(Code);
-}
-
-/// <summary>How far an arrow is.</summary>
-public enum ArrowState
-{
-    Parts,
-    Cut,
-    Bare,
-    Fletched,
-    Verified,
-}
-
-/// <summary>The order of assembly (trade practice).</summary>
-public static class Assembly
-{
-    public static IReadOnlyList<AssemblyStep> Steps { get; } =
-    [
-        new(AssemblyCode.Cut, ArrowState.Cut),
-        new(AssemblyCode.Square, ArrowState.Cut),
-        new(AssemblyCode.Clean, ArrowState.Cut),
-        new(AssemblyCode.Insert, ArrowState.Cut),
-        new(AssemblyCode.Pin, ArrowState.Bare),
-        new(AssemblyCode.Bare, ArrowState.Bare),
-        new(AssemblyCode.Wrap, ArrowState.Bare),
-        new(AssemblyCode.Fletch, ArrowState.Fletched),
-        new(AssemblyCode.Cure, ArrowState.Fletched),
-        new(AssemblyCode.Weigh, ArrowState.Fletched),
-        new(AssemblyCode.Verify, ArrowState.Verified),
-    ];
-
-    /// <summary>The steps at which something is said.</summary>
-    public static IReadOnlySet<AssemblyCode> Cautioned { get; } =
-        new HashSet<AssemblyCode>
-        {
-            AssemblyCode.Cut,
-            AssemblyCode.Square,
-            AssemblyCode.Insert,
-            AssemblyCode.Pin,
-            AssemblyCode.Bare,
-        };
-
-    /// <summary>A step by its code as it is kept, or null.</summary>
-    public static AssemblyStep? Of(string? code) =>
-        Steps.FirstOrDefault(s => s.Code.ToString().Equals(code, StringComparison.OrdinalIgnoreCase));
-
-    /// <summary>The state after the steps that were ticked.</summary>
-    public static ArrowState StateOf(IReadOnlyCollection<string> ticked)
-    {
-        ArrowState[] states =
-        [
-            .. Steps
-                .Where(s => ticked.Contains(s.Code.ToString(), StringComparer.OrdinalIgnoreCase))
-                .Select(s => s.State),
-        ];
-        ArrowState[] farthestFirst = [ArrowState.Verified, ArrowState.Fletched, ArrowState.Bare];
-        return farthestFirst
-            .Where(states.Contains)
-            .Append(states.Length > 0 ? ArrowState.Cut : ArrowState.Parts)
-            .First();
-    }
 }

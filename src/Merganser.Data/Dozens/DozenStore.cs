@@ -1,66 +1,21 @@
 using System.Data;
 using Dapper;
-using Merganser.Core.Bows;
 using Merganser.Core.Dozens;
-using Merganser.Core.Speed;
 
 namespace Merganser.Data;
 
-/// <summary>What a dozen is to be.</summary>
-/// <param name="Name">As the bench calls it.</param>
-/// <param name="Arrows">How many arrows.</param>
-/// <param name="Classes">Which classes are weighed.</param>
-/// <param name="Spare">Spare pieces of each class.</param>
-/// <param name="VanesInSets">True when the vanes of one arrow are weighed together.</param>
-public sealed record DozenPlan(string Name, int Arrows, IReadOnlyList<string> Classes, int Spare, bool VanesInSets);
-
-/// <summary>Something that was done for a dozen; which fields are set depends on the kind.</summary>
-/// <param name="Kind">check, piece, spin, match, tick, made, nockShot.</param>
-/// <param name="Class">The class of a piece.</param>
-/// <param name="Number">Number of the piece or arrow.</param>
-/// <param name="Value">A measured value in the trade unit.</param>
-/// <param name="Second">A second value: the check weight's nominal, a span.</param>
-/// <param name="Word">A word: source, grade, step, what.</param>
-/// <param name="Note">Words of the person.</param>
-/// <param name="Match">An assignment that was found.</param>
-/// <param name="Turn">Steps the nock was turned, for a shot that tunes it.</param>
-/// <param name="Distance">From where that shot was made, yards.</param>
-public sealed record DozenEntry(
-    string Kind,
-    string? Class = null,
-    int? Number = null,
-    double? Value = null,
-    double? Second = null,
-    string? Word = null,
-    string? Note = null,
-    MatchResult? Match = null,
-    int? Turn = null,
-    double? Distance = null
-);
-
-/// <summary>An entry with its id and time.</summary>
-public sealed record DozenEntryRow(string Id, int Ordinal, DozenEntry Entry, DateTimeOffset At);
-
-/// <summary>A dozen with everything that was entered for it; withdrawn entries are left out.</summary>
+/// <summary>A dozen as it is kept, with the events that were not taken back.</summary>
 public sealed record DozenRow(
     string Id,
     string BowId,
     string ArrowVersionId,
     DozenPlan Plan,
     DateTimeOffset StartedAt,
-    IReadOnlyList<DozenEntryRow> Entries
+    IReadOnlyList<DozenEvent> Events
 );
-
-/// <summary>A chronograph reading.</summary>
-public sealed record ChronographRow(string Id, double Grains, double Speed, string Source, DateTimeOffset ShotAt);
 
 public sealed class DozenStore(Database database, TimeProvider clock)
 {
-    /// <summary>
-    /// Standard deviation of one chronograph reading when the shots do not tell it, ft/s (trade-like guess, no source).
-    /// </summary>
-    public const double UsualSpread = 1;
-
     public IReadOnlyList<DozenRow> Of(string bowId) =>
         database.Read(c =>
             database.Unreadable.Each(
@@ -100,8 +55,8 @@ public sealed class DozenStore(Database database, TimeProvider clock)
         );
 
     /// <summary>Adds entries, all or none; an id that is there already is passed over.</summary>
-    public DozenRow Add(string dozenId, IReadOnlyList<(string Id, DozenEntry Entry)> entries) =>
-        Add(dozenId, entries[0].Id, _ => entries);
+    public DozenRow Add(string dozenId, IReadOnlyList<(string Id, DozenAct Act)> acts) =>
+        Add(dozenId, acts[0].Id, _ => acts);
 
     /// <summary>
     /// Adds what is made of the dozen as it stands, in the same transaction: nothing comes between the check and the
@@ -111,11 +66,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
     /// <param name="actId">The act's own id, that of its first entry.</param>
     /// <param name="make">Checks the dozen as it stands and makes the entries.</param>
     /// <exception cref="IdTakenException">The id is already that of an entry of another dozen.</exception>
-    public DozenRow Add(
-        string dozenId,
-        string actId,
-        Func<DozenRow, IReadOnlyList<(string Id, DozenEntry Entry)>> make
-    ) =>
+    public DozenRow Add(string dozenId, string actId, Func<DozenRow, IReadOnlyList<(string Id, DozenAct Act)>> make) =>
         database.Write(
             (c, t) =>
             {
@@ -128,8 +79,9 @@ public sealed class DozenStore(Database database, TimeProvider clock)
                     return known == dozenId ? row : throw new IdTakenException("entry");
                 }
 
-                foreach (var (id, entry) in make(row))
+                foreach (var (id, act) in make(row))
                 {
+                    var facts = DozenFacts.Of(act);
                     c.Execute(
                         """
                         INSERT INTO dozen_entry (id, dozen_id, ordinal, kind, facts, at)
@@ -140,8 +92,8 @@ public sealed class DozenStore(Database database, TimeProvider clock)
                         {
                             id,
                             dozenId,
-                            entry.Kind,
-                            facts = FactsJson.Write(entry),
+                            facts.Kind,
+                            facts = FactsJson.Write(facts),
                             now = Stamp.Of(clock.GetUtcNow()),
                         },
                         t
@@ -162,80 +114,6 @@ public sealed class DozenStore(Database database, TimeProvider clock)
             }
         );
 
-    public IReadOnlyList<ChronographRow> Shots(string bowId) => database.Read(c => Shots(c, null, bowId));
-
-    /// <summary>Adds a chronograph reading; the bow's speed follows, and its string has one shot more.</summary>
-    public IReadOnlyList<ChronographRow> Shoot(string bowId, string id, double grains, double speed, string source) =>
-        database.Write(
-            (c, t) =>
-            {
-                _ = BowStore.Get(c, t, bowId).Sound();
-                var added = c.Execute(
-                    "INSERT INTO chronograph_shot (id, bow_id, grains, speed, source, shot_at) VALUES (@id, @bowId, @grains, @speed, @source, @now) ON CONFLICT (id) DO NOTHING",
-                    new
-                    {
-                        id,
-                        bowId,
-                        grains,
-                        speed,
-                        source,
-                        now = Stamp.Of(clock.GetUtcNow()),
-                    },
-                    t
-                );
-                if (added == 1)
-                {
-                    var settling = SetupStore.Life(c, t, bowId).SettlingLeft > 0;
-                    SetupStore.Fire(c, t, bowId, id, 1, settling, "chronograph", clock.GetUtcNow());
-                    Recalibrate(c, t, bowId);
-                }
-
-                return Shots(c, t, bowId);
-            }
-        );
-
-    /// <exception cref="MissingException">This bow has no such reading.</exception>
-    public IReadOnlyList<ChronographRow> WithdrawShot(string bowId, string id) =>
-        database.Write(
-            (c, t) =>
-            {
-                Withdrawable.Take(c, t, bowId, id, clock.GetUtcNow(), Withdrawable.Reading);
-                Recalibrate(c, t, bowId);
-                return Shots(c, t, bowId);
-            }
-        );
-
-    private static void Recalibrate(IDbConnection c, IDbTransaction t, string bowId)
-    {
-        var shots = Shots(c, t, bowId)
-            .Select(s => new ChronographShot(Math.Round(s.Grains, 1), s.Speed, UsualSpread))
-            .ToArray();
-        BowStore.PutSpeed(c, t, bowId, Fitted(shots));
-    }
-
-    private static SpeedFit? Fitted(ChronographShot[] shots)
-    {
-        try
-        {
-            return shots.Length == 0 ? null : SpeedCalibration.Fit(shots);
-        }
-        catch (ArgumentException)
-        {
-            // A heavier arrow was not slower: the readings are kept, but teach nothing yet.
-            return null;
-        }
-    }
-
-    private static ChronographRow[] Shots(IDbConnection c, IDbTransaction? t, string bowId) =>
-        [
-            .. c.Query<(string Id, double Grains, double Speed, string Source, string At)>(
-                    "SELECT id, grains, speed, source, shot_at FROM chronograph_shot WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid",
-                    new { bowId },
-                    t
-                )
-                .Select(s => new ChronographRow(s.Id, s.Grains, s.Speed, s.Source, Stamp.Read(s.At))),
-        ];
-
     private static DozenRow Get(IDbConnection c, IDbTransaction? t, string id)
     {
         var row =
@@ -249,7 +127,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
                 new { id },
                 t
             )
-            .Select(e => new DozenEntryRow(e.Id, e.Ordinal, FactsJson.Read<DozenEntry>(e.Facts), Stamp.Read(e.At)));
+            .Select(e => new DozenEvent(e.Id, e.Ordinal, Stamp.Read(e.At), FactsJson.Read<DozenFacts>(e.Facts).Act()));
         return new DozenRow(
             id,
             row.BowId,

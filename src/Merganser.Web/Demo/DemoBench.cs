@@ -170,20 +170,12 @@ public sealed class DemoBench(
         var number = 400;
         foreach (var (arrow, turn, x, y) in bare)
         {
-            Enter(
-                id,
-                number++,
-                new DozenEntry("nockShot", Number: arrow, Value: x, Second: y, Word: "bare", Turn: turn)
-            );
+            Enter(id, number++, new NockShotMarked(arrow, new NockShot(turn, new Tear(x, y), false)));
         }
 
         foreach (var (arrow, turn, x, y) in vanes)
         {
-            Enter(
-                id,
-                number++,
-                new DozenEntry("nockShot", Number: arrow, Value: x, Second: y, Word: "fletched", Turn: turn)
-            );
+            Enter(id, number++, new NockShotMarked(arrow, new NockShot(turn, new Tear(x, y), true)));
         }
     }
 
@@ -192,38 +184,25 @@ public sealed class DemoBench(
     {
         const string id = "cccccccc-0000-4000-8000-000000000001";
         dozens.Start(id, TallOsk, Version(4), new DozenPlan("Osk eight", 8, ["Shaft", "Point", "Nock"], 0, false));
-        Enter(id, 1, new DozenEntry("check", Value: 100.1, Second: 100, Word: "typed"));
+        Enter(id, 1, new ScaleChecked(new ScaleCheck(100, 100.1), "typed"));
         Weigh(id, 10, "Shaft", 183.2, 8, .7);
         Weigh(id, 30, "Point", 100.1, 8, .6);
         Weigh(id, 50, "Nock", 12.1, 8, .3);
         for (var shaft = 1; shaft <= 8; shaft++)
         {
-            Enter(
-                id,
-                70 + shaft,
-                new DozenEntry("spin", Number: shaft, Word: "grade", Note: shaft % 3 == 0 ? "fair" : "good")
-            );
+            Enter(id, 70 + shaft, new RunOutGraded(shaft, shaft % 3 == 0 ? SpinGrade.Fair : SpinGrade.Good));
         }
 
-        Enter(id, 100, dozenDesk.Match(dozens.Get(id), new MatchOptions(null, false, false, 0, []), default));
+        Enter(id, 100, DozenMatching.Find(dozenDesk.Of(dozens.Get(id)), new MatchOptions(null, false, false, 0, [])));
         var number = 200;
         for (var arrow = 1; arrow <= 8; arrow++)
         {
             foreach (var step in Assembly.Steps)
             {
-                Enter(id, number++, new DozenEntry("tick", Number: arrow, Word: FactsJson.Word(step.Code)));
+                Enter(id, number++, new StepDone(arrow, step.Code));
             }
 
-            Enter(
-                id,
-                number++,
-                new DozenEntry(
-                    "made",
-                    Number: arrow,
-                    Value: 304.4 + Math.Round(.4 * Math.Sin(arrow * 2.1), 1),
-                    Word: "built"
-                )
-            );
+            Enter(id, number++, new ArrowWeighed(arrow, 304.4 + Math.Round(.4 * Math.Sin(arrow * 2.1), 1)));
         }
     }
 
@@ -237,7 +216,7 @@ public sealed class DemoBench(
             Version(1),
             new DozenPlan("Island dozen", 12, ["Shaft", "Insert", "Point", "Nock", "Vanes"], 1, true)
         );
-        Enter(id, 1001, new DozenEntry("check", Value: 100, Second: 100, Word: "scale"));
+        Enter(id, 1001, new ScaleChecked(new ScaleCheck(100, 100), "scale"));
         Weigh(id, 1010, "Shaft", 252.3, 13, 1.6);
         Weigh(id, 1040, "Insert", 25.1, 13, .3);
         Weigh(id, 1060, "Point", 100.2, 7, .9);
@@ -250,19 +229,13 @@ public sealed class DemoBench(
             Enter(
                 dozen,
                 from + i,
-                new DozenEntry(
-                    "piece",
-                    kind,
-                    i,
-                    Math.Round(middle + (sway * Math.Sin((i * 12.9898) + middle)), 1),
-                    Word: "scale"
-                )
+                new PieceWeighed(kind, i, Math.Round(middle + (sway * Math.Sin((i * 12.9898) + middle)), 1), "scale")
             );
         }
     }
 
-    private void Enter(string dozen, int number, DozenEntry entry) =>
-        dozens.Add(dozen, [($"dddddddd-0000-4000-8000-{number:000000000000}", entry)]);
+    private void Enter(string dozen, int number, DozenAct act) =>
+        dozens.Add(dozen, [($"dddddddd-0000-4000-8000-{number:000000000000}", act)]);
 
     private void SetUpCompound()
     {

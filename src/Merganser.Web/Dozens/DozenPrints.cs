@@ -1,4 +1,5 @@
 using System.Globalization;
+using Merganser.Core.Dozens;
 using Merganser.Core.Messages;
 using Merganser.Core.Units;
 using Merganser.Web.Printing;

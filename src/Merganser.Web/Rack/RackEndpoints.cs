@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Rack;
@@ -126,7 +127,7 @@ public sealed class RackDesk(
                     : new DoneOf(sheet.Done, sheet.Lines.Count)
             ),
             ("arrow", StateOf(arrow)),
-            ("dozen", dozen is null ? RackSays.NoneYet : dozenDesk.View(dozen).State),
+            ("dozen", dozen is null ? RackSays.NoneYet : DozenNext.Stands(dozenDesk.Of(dozen))),
             ("paper", StateOf(paper)),
             ("groups", RackSays.NoneYet),
             ("story", RackSays.NoneYet),

@@ -27,7 +27,11 @@ public static class DozenWords
             ArrowsBegun(var arrows) => $"Arrows {arrows} are {TakenApart}",
             NewerVersion(var arrow, var newest, var built) =>
                 $"{arrow} has a version {newest} by now; this dozen is built to version {built}.",
-            ShaftDestroyed(var shaft, var finding) => $"shaft {shaft} is {finding}: destroyed, not shot",
+            ShaftDestroyed(var shaft, var finding) => $"shaft {shaft} is {Finding(finding)}: destroyed, not shot",
+            FindingIs(var finding) => $"{Finding(finding)}",
+            PiecesNumbered(var to) => $"Pieces are numbered from 1 to {to}.",
+            PiecesAtMost(var most) => $"At most {most} pieces of a class.",
+            LinesWanted(var most) => $"1 to {most} lines, a weight each.",
             TurnIs(0, _) => $"as it came",
             TurnIs(var turn, var turns) => $"step {turn} of {turns}",
             TurnMark(var turn, var bare) => $"{turn}{(bare ? ", bare" : "")}",
@@ -95,11 +99,26 @@ public static class DozenWords
                 $"A heavier arrow was not slower: these readings fit no bow yet. Look for a wrong weight or a flyer.",
             DozenSays.SayTheTear => $"Say the tear, or type it; 0 for a clean hole.",
             DozenSays.OutOfUse => $"That arrow is out of use: it is not shot.",
+            DozenSays.ClassNotWeighed => $"That class is not weighed for this dozen.",
+            DozenSays.WhichShaft => $"Which shaft?",
+            DozenSays.WhatIsSpun => $"Run-out, grade, spine, index or inspection.",
+            DozenSays.WhichArrow => $"Which arrow?",
+            DozenSays.WhichArrowAndStep => $"Which arrow, and which step?",
+            DozenSays.WhatIsMade => $"Built weight, balance, nock, paper, retired or note.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
 
     private const string TakenApart =
         "begun: another match would take them apart. Take their ticks back first, or build on with this match.";
+
+    private static string Finding(ShaftFinding finding) =>
+        finding switch
+        {
+            ShaftFinding.Sound => "sound",
+            ShaftFinding.CrackedOrSplintered => "cracked or splintered",
+            ShaftFinding.Bent => "bent",
+            _ => "ends not square",
+        };
 
     private static string Pieces(string name, int count) =>
         (name, count) switch

@@ -127,9 +127,9 @@ public class WeighingTests
     public void An_arrows_state_follows_its_steps()
     {
         Assembly.StateOf([]).ShouldBe(ArrowState.Parts);
-        Assembly.StateOf(["cut", "square"]).ShouldBe(ArrowState.Cut);
-        Assembly.StateOf(["cut", "pin", "bare"]).ShouldBe(ArrowState.Bare);
-        Assembly.StateOf([.. Assembly.Steps.Select(s => s.Code.ToString())]).ShouldBe(ArrowState.Verified);
+        Assembly.StateOf([AssemblyCode.Cut, AssemblyCode.Square]).ShouldBe(ArrowState.Cut);
+        Assembly.StateOf([AssemblyCode.Cut, AssemblyCode.Pin, AssemblyCode.Bare]).ShouldBe(ArrowState.Bare);
+        Assembly.StateOf([.. Assembly.Steps.Select(s => s.Code)]).ShouldBe(ArrowState.Verified);
         Assembly.Steps.Select(s => s.State).ShouldBeInOrder();
     }
 

@@ -2896,7 +2896,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["NockTuneView"];
+                        "application/json": components["schemas"]["NockRound"];
                     };
                 };
             };
@@ -2923,7 +2923,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["NockTuneView"];
+                        "application/json": components["schemas"]["NockRound"];
                     };
                 };
             };
@@ -2962,7 +2962,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["NockTuneView"];
+                        "application/json": components["schemas"]["NockRound"];
                     };
                 };
             };
@@ -2996,7 +2996,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ChronographView"];
+                        "application/json": components["schemas"]["ChronographReading"];
                     };
                 };
             };
@@ -3023,7 +3023,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ChronographView"];
+                        "application/json": components["schemas"]["ChronographReading"];
                     };
                 };
             };
@@ -3061,7 +3061,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ChronographView"];
+                        "application/json": components["schemas"]["ChronographReading"];
                     };
                 };
             };
@@ -3909,27 +3909,29 @@ export interface components {
             line: string;
             advice: string;
         };
-        /** @description A chronograph reading. */
-        ChronographRow: {
-            id: string;
-            /** Format: double */
-            grains: number;
-            /** Format: double */
-            speed: number;
-            source: string;
-            /** Format: date-time */
-            shotAt: string;
-        };
-        /** @description What the chronograph taught of this bow. */
-        ChronographView: {
+        /** @description What the chronograph taught of a bow. */
+        ChronographReading: {
+            /** @description Readings by arrow mass, the lightest first. */
             strings: components["schemas"]["SpeedString"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description K, grains; null until readings fit.
+             */
             virtualMass: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Its standard error, grains.
+             */
             virtualMassError: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description E, ft·lb.
+             */
             energy: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Its standard error, ft·lb.
+             */
             energyError: null | number;
             words: string;
         };
@@ -4004,12 +4006,6 @@ export interface components {
          * @enum {unknown}
          */
         DistanceUnit: "yards" | "metres";
-        /** @description A distance that was shot. */
-        DistanceView: {
-            /** Format: double */
-            distance: number;
-            words: string;
-        };
         /** @description A dozen to start. */
         DozenInput: {
             id: null | string;
@@ -4024,18 +4020,18 @@ export interface components {
         };
         /** @description What a dozen is to be. */
         DozenPlan: {
-            /** @description As the bench calls it. */
+            /** @description As the archer calls it. */
             name: string;
             /**
              * Format: int32
-             * @description How many arrows.
+             * @description How many arrows, 1 to 144.
              */
             arrows: number;
             /** @description Which classes are weighed. */
             classes: string[];
             /**
              * Format: int32
-             * @description Spare pieces of each class.
+             * @description Spare pieces of each class, 0 to 24.
              */
             spare: number;
             /** @description True when the vanes of one arrow are weighed together. */
@@ -4052,13 +4048,14 @@ export interface components {
             plan: components["schemas"]["DozenPlan"];
             /** Format: date-time */
             startedAt: string;
-            classes: components["schemas"]["PieceClassView"][];
+            classes: components["schemas"]["PieceClass"][];
             check: null | components["schemas"]["ScaleCheck"];
             checkEntryId: null | string;
-            shafts: components["schemas"]["ShaftView"][];
-            match: null | components["schemas"]["MatchView"];
+            shafts: components["schemas"]["SpunShaft"][];
+            findings: components["schemas"]["FindingChoice"][];
+            match: null | components["schemas"]["MatchReading"];
             tray: components["schemas"]["TrayArrow"][];
-            heads: components["schemas"]["HeadView"];
+            heads: components["schemas"]["HeadPlan"];
             steps: components["schemas"]["AssemblyStep"][];
             lastEntryId: null | string;
             changed: null | string;
@@ -4087,14 +4084,24 @@ export interface components {
         EnergyUnit: "footPounds" | "joules";
         /** @description An entry as sent: what was weighed, spun, ticked or found. A piece without a number gets the first that is free. */
         EntryInput: {
+            /** @description Client-made id. */
             id: null | string;
+            /** @description check, piece, spin, tick or made. */
             kind: string;
+            /** @description The class of a piece. */
             class?: null | string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Number of the piece, shaft or arrow.
+             */
             number?: null | number;
+            /** @description A measured value as typed. */
             value?: null | string;
+            /** @description The check weight's nominal as typed. */
             second?: null | string;
+            /** @description The source, what was spun, the step or what was made. */
             word?: null | string;
+            /** @description A grade, a finding, or words of the person. */
             note?: null | string;
         };
         /** @description A statement with the evidence for it and what would overturn it. */
@@ -4185,6 +4192,11 @@ export interface components {
             opened: null | components["schemas"]["BesideView"];
             tries: components["schemas"]["TryView"][];
         };
+        /** @description A finding of a shaft that can be chosen. */
+        FindingChoice: {
+            code: components["schemas"]["ShaftFinding"];
+            words: string;
+        };
         /** @description A finding as it was entered. */
         FindingView: {
             id: string;
@@ -4271,23 +4283,43 @@ export interface components {
         Hand: "right" | "left";
         /** @description One head on one arrow. */
         HeadOn: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The arrow's number.
+             */
             arrow: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The head's number.
+             */
             head: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What they weigh together, grains.
+             */
             total: number;
         };
         /** @description Heads on the straightest arrows. */
-        HeadView: {
-            pieces: components["schemas"]["PieceView"][];
+        HeadPlan: {
+            /** @description The heads that were weighed. */
+            pieces: components["schemas"]["Piece"][];
+            /** @description Which goes on which. */
             heads: components["schemas"]["HeadOn"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Lightest arrow with heaviest head, grains.
+             */
             spread: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The best that was found, grains.
+             */
             bestSpread: null | number;
             words: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The head kept for practice, or null.
+             */
             practice: null | number;
         };
         /** @description A place on the sheet as it was read, inches, x right and y up; finite. */
@@ -4469,22 +4501,42 @@ export interface components {
             gluedShafts: number[];
         };
         /** @description The match with what it buys. */
-        MatchView: {
-            /** Format: double */
+        MatchReading: {
+            /**
+             * Format: double
+             * @description Heaviest less lightest, grains.
+             */
             spread: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description No assignment has less, grains.
+             */
             bound: number;
+            /** @description True when none can be better. */
             proven: boolean;
+            /** @description The class that keeps it from being less. */
             binds: null | string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mean spread of random assignments, grains.
+             */
             byChance: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Spread of light with heavy, grains.
+             */
             oppositeOrder: number;
+            /** @description What the spread is worth on the bow. */
             bought: components["schemas"]["Worth"];
+            /** @description What a spread by chance would be. */
             chance: components["schemas"]["Worth"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Most less least, per cent.
+             */
             frontOfCenterSpread: number;
             words: string;
+            /** @description True when pieces were weighed after it. */
             stale: boolean;
         };
         /**
@@ -4623,12 +4675,12 @@ export interface components {
             weight: number;
         };
         /** @description How one arrow stands, bare and fletched. */
-        NockArrowView: {
+        NockArrow: {
             /** Format: int32 */
             number: number;
             bare: components["schemas"]["NockReading"];
             fletched: components["schemas"]["NockReading"];
-            shots: components["schemas"]["NockShotView"][];
+            shots: components["schemas"]["NockShotOf"][];
             mark: null | string;
             retired: boolean;
         };
@@ -4637,7 +4689,7 @@ export interface components {
          * @enum {unknown}
          */
         NockKind: "pressIn" | "pin" | "bushing" | "lit";
-        /** @description The next arrow to shoot, or null when all are done. */
+        /** @description The next arrow to shoot, or no number when all are done. */
         NockNext: {
             /** Format: int32 */
             number: null | number;
@@ -4663,39 +4715,16 @@ export interface components {
             next: null | number;
             words: string;
         };
-        /** @description A nock shot as typed: the tail from the point's hole, or in words. */
-        NockShotInput: {
-            id: null | string;
-            /** Format: int32 */
-            number: number;
-            /** Format: int32 */
-            turn: number;
-            fletched: boolean;
-            right: null | string;
-            up: null | string;
-            words?: null | components["schemas"]["ShooterWords"];
-            distance?: null | string;
-        };
-        /** @description A shot of one arrow at one turn of its nock. */
-        NockShotView: {
-            id: string;
-            /** Format: int32 */
-            turn: number;
-            turned: string;
-            fletched: boolean;
-            /** Format: double */
-            distance: number;
-            tear: components["schemas"]["Tear"];
-            length: string;
-            from: string;
-        };
-        /** @enum {unknown} */
-        NockState: "untried" | "turnOn" | "good" | "practice";
         /** @description Nock tuning of a dozen at one distance: every arrow, how far it is, and which is next. */
-        NockTuneView: {
+        NockRound: {
+            /** @description The dozen. */
             dozenId: string;
+            /** @description Its name. */
             name: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Close enough for a dozen, inches.
+             */
             tolerance: number;
             toleranceText: string;
             /**
@@ -4704,9 +4733,9 @@ export interface components {
              */
             distance: number;
             /** @description Every distance that was shot, and the one looked at. */
-            distances: components["schemas"]["DistanceView"][];
+            distances: components["schemas"]["ShotDistance"][];
             /** @description Every arrow. */
-            arrows: components["schemas"]["NockArrowView"][];
+            arrows: components["schemas"]["NockArrow"][];
             /**
              * Format: int32
              * @description Turns of a bare shaft.
@@ -4730,6 +4759,43 @@ export interface components {
             /** @description What is next. */
             next: components["schemas"]["NockNext"];
         };
+        /** @description A nock shot as typed: the tail from the point's hole, or in words. */
+        NockShotInput: {
+            id: null | string;
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            turn: number;
+            fletched: boolean;
+            right: null | string;
+            up: null | string;
+            words?: null | components["schemas"]["ShooterWords"];
+            distance?: null | string;
+        };
+        /** @description A shot of one arrow at one turn of its nock. */
+        NockShotOf: {
+            /** @description Its id. */
+            id: string;
+            /**
+             * Format: int32
+             * @description Steps turned.
+             */
+            turn: number;
+            turned: string;
+            /** @description With vanes. */
+            fletched: boolean;
+            /**
+             * Format: double
+             * @description Bow to paper, yards.
+             */
+            distance: number;
+            /** @description The tear. */
+            tear: components["schemas"]["Tear"];
+            length: string;
+            from: string;
+        };
+        /** @enum {unknown} */
+        NockState: "untried" | "turnOn" | "good" | "practice";
         /** @description A note, or a rung of the ladder with what came of it. */
         NoteInput: {
             id: null | string;
@@ -4833,32 +4899,61 @@ export interface components {
             words: string;
             name: string;
         };
-        /** @description The pieces of one class. */
-        PieceClassView: {
-            name: string;
-            /** Format: int32 */
-            perArrow: number;
-            /** Format: int32 */
-            needed: number;
-            /** Format: int32 */
-            wanted: number;
-            pieces: components["schemas"]["PieceView"][];
-            /** Format: double */
-            lightest: null | number;
-            /** Format: double */
-            heaviest: null | number;
-            /** Format: int32 */
-            missing: number;
-        };
         /** @description A weighed piece; an odd one is asked to be weighed again. */
-        PieceView: {
+        Piece: {
+            /** @description The event that weighed it. */
             entryId: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Its number in the class.
+             */
             number: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Its weight.
+             */
             grains: number;
+            /** @description Typed, from the scale, or from a table. */
             source: string;
+            /** @description It stands apart, see Outliers. */
             odd: boolean;
+        };
+        /** @description The pieces of one class. */
+        PieceClass: {
+            /** @description Shaft, Point, Insert … */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many an arrow takes.
+             */
+            perArrow: number;
+            /**
+             * Format: int32
+             * @description For the whole dozen.
+             */
+            needed: number;
+            /**
+             * Format: int32
+             * @description With the spare ones.
+             */
+            wanted: number;
+            /** @description By number. */
+            pieces: components["schemas"]["Piece"][];
+            /**
+             * Format: double
+             * @description The lightest, grains, or null.
+             */
+            lightest: null | number;
+            /**
+             * Format: double
+             * @description The heaviest, grains, or null.
+             */
+            heaviest: null | number;
+            /**
+             * Format: int32
+             * @description So many are still to be weighed.
+             */
+            missing: number;
         };
         /** @description A mass at a place along the arrow. */
         PlacedMass: {
@@ -5285,26 +5380,8 @@ export interface components {
              */
             grainsPerInchInUse: number;
         };
-        /** @description What is known of a shaft. */
-        ShaftView: {
-            /** Format: int32 */
-            number: number;
-            /** Format: double */
-            runOut: null | number;
-            grade: null | string;
-            /** Format: double */
-            spine: null | number;
-            indexMark: null | string;
-            damaged: boolean;
-            note: null | string;
-            /** @description True for a shaft that is destroyed: no arrow is made of it, and one that was is never shot. */
-            destroyed: boolean;
-            /**
-             * Format: double
-             * @description What shafts are ordered by: the dial's run-out, else what the eye's grade stands for, inches.
-             */
-            crookedness: number;
-        };
+        /** @enum {unknown} */
+        ShaftFinding: "sound" | "crackedOrSplintered" | "bent" | "endsNotSquare" | null;
         /**
          * @description The face of the sheet that was read.
          * @enum {unknown}
@@ -5324,6 +5401,12 @@ export interface components {
             low: boolean;
             /** @description The end that is named. */
             heightEnd: components["schemas"]["NamedEnd"];
+        };
+        /** @description A distance that was shot, yards. */
+        ShotDistance: {
+            /** Format: double */
+            distance: number;
+            words: string;
         };
         /** @description A shot as marked: inches on the sheet as it was read. Words win over typed inches, and those over a marked tail. */
         ShotInput: {
@@ -5449,25 +5532,69 @@ export interface components {
             speed: null | string;
             source: string;
         };
-        /** @description Readings of one arrow weight. */
-        SpeedString: {
-            /** Format: double */
+        /** @description A chronograph reading as it was entered. */
+        SpeedShot: {
+            /** @description Its id. */
+            id: string;
+            /**
+             * Format: double
+             * @description Mass of the arrow.
+             */
             grains: number;
-            /** Format: int32 */
+            /**
+             * Format: double
+             * @description ft/s.
+             */
+            speed: number;
+            /** @description Typed or from the chronograph. */
+            source: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            shotAt: string;
+        };
+        /** @description Readings of one arrow mass. */
+        SpeedString: {
+            /**
+             * Format: double
+             * @description The mass.
+             */
+            grains: number;
+            /**
+             * Format: int32
+             * @description How many readings.
+             */
             count: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description ft/s.
+             */
             mean: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Their standard deviation, ft/s; null for one.
+             */
             spread: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Kinetic energy at the mean, ft·lb.
+             */
             energy: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Momentum at the mean, slug·ft/s.
+             */
             momentum: number;
-            shots: components["schemas"]["ChronographRow"][];
+            /** @description The readings. */
+            shots: components["schemas"]["SpeedShot"][];
+            /** @description Ids of those that stand apart, see Outliers. */
             odd: string[];
         };
         /** @enum {unknown} */
         SpeedUnit: "feetPerSecond" | "metresPerSecond";
+        /** @enum {unknown} */
+        SpinGrade: "good" | "fair" | "poor" | null;
         /**
          * @description Fit over cut length and point weight for one shaft on one bow, with the other spines of its family as lines where R
          *     = 1. The rule is that of NeededSpine; each cell is computed with the whole arrow, not by a derivative.
@@ -5509,6 +5636,38 @@ export interface components {
             spine: number;
             /** @description Point weight for each length of the chart. */
             points: (null | number)[];
+        };
+        /** @description What is known of a shaft. */
+        SpunShaft: {
+            /**
+             * Format: int32
+             * @description Its number.
+             */
+            number: number;
+            /**
+             * Format: double
+             * @description By the dial, inches.
+             */
+            runOut: null | number;
+            grade: null | components["schemas"]["SpinGrade"];
+            /**
+             * Format: double
+             * @description Inches, by the standard's span and load.
+             */
+            spine: null | number;
+            /** @description The mark of the stiff side. */
+            indexMark: null | string;
+            finding: null | components["schemas"]["ShaftFinding"];
+            /** @description True for a shaft that is never assigned. */
+            damaged: boolean;
+            /** @description True for a shaft that is destroyed: no arrow is made of it, and one that was is never shot. */
+            destroyed: boolean;
+            /**
+             * Format: double
+             * @description What shafts are ordered by: the dial's run-out, else what the eye's grade stands for, inches (trade-like guess,
+             *     no source).
+             */
+            crookedness: number;
         };
         /** @description Usual stages to pick from. */
         StageChoice: {
@@ -5698,38 +5857,67 @@ export interface components {
         };
         /** @description One arrow of the tray: which pieces, what it weighs, how far it is; a retired one says why and is never shot. */
         TrayArrow: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Its number, from 1.
+             */
             number: number;
+            /** @description The numbers of its pieces by class. */
             pieces: {
                 [key: string]: number[];
             };
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What its pieces weigh together, grains.
+             */
             total: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the mean of the dozen, grains.
+             */
             deviation: number;
+            /** @description The same by class. */
             deviations: {
                 [key: string]: number;
             };
-            /** Format: double */
+            /**
+             * Format: double
+             * @description With its own pieces, per cent.
+             */
             frontOfCenter: number;
-            ticked: string[];
+            /** @description How far its assembly is. */
             state: components["schemas"]["ArrowState"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Its built weight, grains.
+             */
             built: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Built weight less everything that is known of its pieces, grains.
+             */
             glueAndWrap: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Its balance point, inches from the nock's throat.
+             */
             balance: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Front of center by that, per cent.
+             */
             builtFrontOfCenter: null | number;
             nockMark: null | string;
             paper: null | string;
-            retired: boolean;
+            /** @description A person's words. */
             note: null | string;
             retiredWhy: null | string;
+            /** @description Steps that are done, with the events that say so. */
             tickIds: {
                 [key: string]: string;
             };
+            /** @description True for one that is never shot. */
+            retired: boolean;
         };
         /**
          * @description The bow untouched, several arrows through paper in one sitting: which need no move, how wide a range of points each

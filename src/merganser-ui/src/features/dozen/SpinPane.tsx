@@ -66,14 +66,14 @@ export function SpinPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
           </p>
         )}
         <div className="row" role="group" aria-label="Inspection">
-          {['sound', 'cracked or splintered', 'bent', 'ends not square'].map((found) => (
+          {dozen.findings.map((found) => (
             <ButtonBase
-              key={found}
+              key={found.code}
               className="key"
-              aria-pressed={shaft?.note === found}
-              onClick={() => void keep('inspection', null, found)}
+              aria-pressed={shaft?.finding === found.code}
+              onClick={() => void keep('inspection', null, found.code)}
             >
-              {found}
+              {found.words}
             </ButtonBase>
           ))}
         </div>

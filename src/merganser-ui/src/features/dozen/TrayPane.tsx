@@ -12,7 +12,7 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
   const use = dozen.tray.filter((a) => !a.retired);
   const [open, setOpen] = useState<number>(use.find((a) => a.state !== 'verified')?.number ?? 1);
   const arrow = use.find((a) => a.number === open) ?? use[0];
-  const done = (step: string) => arrow!.ticked.includes(step);
+  const done = (step: string) => step in arrow!.tickIds;
   if (dozen.tray.length === 0)
     return <p className="way-body">Match the pieces first: then the build list stands here.</p>;
   const made = (word: string, value: string | null, note: string | null = null) =>

@@ -11,7 +11,7 @@ import { useFigures } from '../../units/UnitsContext';
 import { SayIt } from './SayIt';
 import type { Choices, Words } from './paperTypes';
 
-type Nocks = Schemas['NockTuneView'];
+type Nocks = Schemas['NockRound'];
 
 /** Every shaft through paper: its nock turned and marked, then all of them with vanes. */
 export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices | undefined }) {
@@ -276,7 +276,7 @@ function NockBench({ bowId, nocks, sizes, others, onDozen, onDistance }: BenchPr
   );
 }
 
-function ShotsOf({ arrow, onTakeBack }: { arrow: Schemas['NockArrowView']; onTakeBack: (id: string) => void }) {
+function ShotsOf({ arrow, onTakeBack }: { arrow: Schemas['NockArrow']; onTakeBack: (id: string) => void }) {
   if (arrow.shots.length === 0) return <p className="muted">No shot of this arrow yet.</p>;
   return (
     <ul className="plain-list">
@@ -293,7 +293,7 @@ function ShotsOf({ arrow, onTakeBack }: { arrow: Schemas['NockArrowView']; onTak
 }
 
 /** The nock from behind: a mark for each turn; tried ones hollow, the best filled, good with a green ring. */
-function NockRing({ arrow, fletched, turns }: { arrow: Schemas['NockArrowView']; fletched: boolean; turns: number }) {
+function NockRing({ arrow, fletched, turns }: { arrow: Schemas['NockArrow']; fletched: boolean; turns: number }) {
   const reading = fletched ? arrow.fletched : arrow.bare;
   const tried = new Set(arrow.shots.filter((s) => s.fletched === fletched).map((s) => s.turn));
   const good = reading.state === 'good';

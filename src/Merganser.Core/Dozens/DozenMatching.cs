@@ -1,0 +1,105 @@
+namespace Merganser.Core.Dozens;
+
+/// <summary>How a match is made.</summary>
+/// <param name="Id">Client-made id.</param>
+/// <param name="SpineSets">Shafts measured alike go together.</param>
+/// <param name="Straightest">Of too many shafts the straightest are taken.</param>
+/// <param name="LeaveOut">So many arrows fewer: the worst pieces stay out.</param>
+/// <param name="GluedShafts">Shafts whose insert of the same number is glued in already.</param>
+public sealed record MatchOptions(
+    string? Id,
+    bool SpineSets,
+    bool Straightest,
+    int LeaveOut,
+    IReadOnlyList<int> GluedShafts
+);
+
+/// <summary>
+/// A dozen's pieces as a problem for the <see cref="Matcher"/>, and what it finds back in the pieces' numbers.
+/// </summary>
+public static class DozenMatching
+{
+    private const string InsertClass = "Insert";
+
+    /// <summary>Finds the best assignment of what is weighed.</summary>
+    /// <exception cref="Figures.RefusedException">Pieces are missing.</exception>
+    public static PiecesMatched Find(Dozen dozen, MatchOptions options, CancellationToken cancel = default)
+    {
+        var count = Math.Max(1, dozen.Plan.Arrows - Math.Max(0, options.LeaveOut));
+        // Shafts first, then inserts: pairs that are glued are named by the first two classes.
+        Usable[] classes =
+        [
+            .. dozen
+                .Classes.Select((c, place) => new Usable(c, place, PiecesOf(dozen, c, count, options)))
+                .OrderByDescending(u => u.Class.Name == Dozen.ShaftClass)
+                .ThenByDescending(u => u.Class.Name == InsertClass),
+        ];
+        var problem = new MatchProblem(
+            count,
+            [.. classes.Select(u => new MatchClass(u.Class.Name, u.Class.PerArrow, [.. u.Pieces.Select(Tenths)]))],
+            Glued(options, classes)
+        );
+        var found = Matcher.Find(problem, cancel: cancel);
+        return new PiecesMatched(found with { Pieces = [.. found.Pieces.Select(places => Numbers(places, classes))] });
+    }
+
+    /// <summary>The numbers of one arrow's pieces, in the order of the plan.</summary>
+    private static IReadOnlyList<IReadOnlyList<int>> Numbers(
+        IReadOnlyList<IReadOnlyList<int>> places,
+        IReadOnlyList<Usable> classes
+    ) =>
+        [
+            .. classes
+                .Zip(places)
+                .OrderBy(p => p.First.Place)
+                .Select(p => (IReadOnlyList<int>)[.. p.Second.Select(at => p.First.Pieces[at].Number)]),
+        ];
+
+    private static IReadOnlyList<Piece> PiecesOf(Dozen dozen, PieceClass pieces, int count, MatchOptions options) =>
+        pieces.Name == Dozen.ShaftClass
+            ? Chosen(
+                dozen,
+                [.. pieces.Pieces.Where(p => dozen.Shaft(p.Number) is not { Damaged: true })],
+                count,
+                options
+            )
+            : pieces.Pieces;
+
+    private static IReadOnlyList<Piece> Chosen(Dozen dozen, Piece[] sound, int count, MatchOptions options)
+    {
+        var bySpine = sound.Where(p => Spine(p) is not null).OrderBy(Spine).ToArray();
+        if (options.SpineSets && bySpine.Length >= count)
+        {
+            var from = Enumerable
+                .Range(0, bySpine.Length - count + 1)
+                .MinBy(i => Spine(bySpine[i + count - 1]) - Spine(bySpine[i]));
+            return bySpine[from..(from + count)];
+        }
+
+        return options.Straightest && sound.Length > count ? [.. sound.OrderBy(Crookedness).Take(count)] : sound;
+
+        double? Spine(Piece piece) => dozen.Shaft(piece.Number)?.Spine;
+        double Crookedness(Piece piece) => dozen.Shaft(piece.Number)?.Crookedness ?? SpunShaft.NotSpun;
+    }
+
+    private static (int, int)[] Glued(MatchOptions options, Usable[] classes) =>
+        classes is [{ Class.Name: Dozen.ShaftClass } shafts, { Class.Name: InsertClass } inserts, ..]
+            ?
+            [
+                .. options
+                    .GluedShafts.Select(n => (Shaft: PlaceOf(shafts, n), Insert: PlaceOf(inserts, n)))
+                    .Where(g => g.Shaft >= 0 && g.Insert >= 0),
+            ]
+            : [];
+
+    private static int PlaceOf(Usable pieces, int number) =>
+        pieces.Pieces.Select(p => p.Number).ToList().IndexOf(number);
+
+    private static int Tenths(Piece piece) => (int)Math.Round(piece.Grains * 10);
+
+    /// <summary>The pieces of a class that may be assigned.</summary>
+    /// <param name="Class">The class.</param>
+    /// <param name="Place">Its place in the plan.</param>
+    /// <param name="Pieces">Its pieces, without the damaged ones and those that were not chosen.</param>
+    private sealed record Usable(PieceClass Class, int Place, IReadOnlyList<Piece> Pieces);
+}

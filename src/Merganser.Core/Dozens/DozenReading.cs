@@ -1,0 +1,235 @@
+using Merganser.Core.Figures;
+using Merganser.Core.Paper;
+using Merganser.Core.Units;
+
+namespace Merganser.Core.Dozens;
+
+/// <summary>
+/// An entry as sent: what was weighed, spun, ticked or found. A piece without a number gets the first that is free.
+/// </summary>
+/// <param name="Id">Client-made id.</param>
+/// <param name="Kind">check, piece, spin, tick or made.</param>
+/// <param name="Class">The class of a piece.</param>
+/// <param name="Number">Number of the piece, shaft or arrow.</param>
+/// <param name="Value">A measured value as typed.</param>
+/// <param name="Second">The check weight's nominal as typed.</param>
+/// <param name="Word">The source, what was spun, the step or what was made.</param>
+/// <param name="Note">A grade, a finding, or words of the person.</param>
+public sealed record EntryInput(
+    string? Id,
+    string Kind,
+    string? Class = null,
+    int? Number = null,
+    string? Value = null,
+    string? Second = null,
+    string? Word = null,
+    string? Note = null
+);
+
+/// <summary>A nock shot as typed: the tail from the point's hole, or in words.</summary>
+public sealed record NockShotInput(
+    string? Id,
+    int Number,
+    int Turn,
+    bool Fletched,
+    string? Right,
+    string? Up,
+    ShooterWords? Words = null,
+    string? Distance = null
+);
+
+/// <summary>Reads what was typed for a dozen; every problem is told at once.</summary>
+public static class DozenReading
+{
+    private const int LongestText = 120;
+    private const int LongestWord = 40;
+    private const int MostPieces = 999;
+    private static readonly AllowedRange Grains = new(0.1, 1500, Unit.Grain, Why.PieceOfAnArrow);
+    private static readonly AllowedRange RunOut = new(0, 0.25, Unit.Inch, Why.BentShaft);
+    private static readonly AllowedRange Spine = new(0.1, 2, Unit.Inch, Why.SpineOfShafts);
+    private static readonly AllowedRange Balance = new(5, 36, Unit.Inch, Why.FromTheNockThroat);
+    private static readonly AllowedRange Spares = new(0, 24, Unit.None, Why.SparePieces);
+
+    /// <summary>What an arrow may weigh, grains.</summary>
+    public static AllowedRange ArrowGrains { get; } = new(100, 1500, Unit.Grain, Why.ArrowThatABowStands);
+
+    /// <summary>A plan as typed.</summary>
+    /// <param name="typed">The plan.</param>
+    /// <param name="classes">The classes that the arrow has.</param>
+    /// <exception cref="RefusedException">The name, a count or a class cannot be.</exception>
+    public static DozenPlan Plan(DozenPlan typed, IReadOnlyDictionary<string, int> classes)
+    {
+        var fields = new FieldReader();
+        var name = fields.Name("name", typed.Name);
+        fields.Inside("arrows", typed.Arrows, MatchProblem.Arrow);
+        fields.Inside("spare", typed.Spare, Spares);
+        var known = typed.Classes.Count > 0 && typed.Classes.All(classes.ContainsKey);
+        fields.Check(
+            known && typed.Classes.Distinct().Count() == typed.Classes.Count,
+            "classes",
+            "classes",
+            new UseOneOf([.. classes.Keys])
+        );
+        fields.ThrowIfAny();
+        return typed with { Name = name };
+    }
+
+    /// <summary>An entry as typed.</summary>
+    /// <exception cref="RefusedException">A field cannot be read or cannot be.</exception>
+    public static DozenAct Entry(Dozen dozen, EntryInput input)
+    {
+        var fields = new FieldReader();
+        var readers = Readers;
+        var fits =
+            (input.Note?.Length ?? 0) <= LongestText
+            && (input.Word?.Length ?? 0) <= LongestWord
+            && (input.Class?.Length ?? 0) <= LongestWord;
+        fields.Check(readers.ContainsKey(input.Kind), "kind", "unknown-word", new UseOneOf([.. readers.Keys]));
+        fields.Check(fits, "note", "too-long", new TooLong(LongestText));
+        fields.ThrowIfAny();
+        var act = readers[input.Kind](dozen, input, fields);
+        fields.ThrowIfAny();
+        return act!;
+    }
+
+    /// <summary>
+    /// Weights from a table: one a line, or "number,weight"; every bad line is named and nothing is kept.
+    /// </summary>
+    /// <exception cref="RefusedException">A line cannot be read, or a number is taken.</exception>
+    public static IReadOnlyList<PieceWeighed> Weights(Dozen dozen, string name, string text) =>
+        WeightTable.Read(dozen, name, text, Grains, MostPieces);
+
+    /// <summary>A nock shot as typed.</summary>
+    /// <exception cref="RefusedException">A field cannot be read, or the arrow is out of use.</exception>
+    public static NockShotMarked Shot(Dozen dozen, NockShotInput input)
+    {
+        var fields = new FieldReader();
+        var right = fields.Optional("right", input.Right, Quantity.Length, SheetLimits.Reach);
+        var up = fields.Optional("up", input.Up, Quantity.Length, SheetLimits.Reach);
+        var distance = fields.Optional("distance", input.Distance, Quantity.Distance, SheetLimits.Distances);
+        var (arrows, turns) = (dozen.Plan.Arrows, NockTune.Turns(dozen.Arrow.VaneCount, input.Fletched));
+        var numbered = input.Number >= 1 && input.Number <= arrows;
+        fields.Check(numbered, "number", "range", new ArrowsNumbered(arrows));
+        fields.Check(!dozen.OutOfUse(input.Number), "number", "out-of-use", DozenSays.OutOfUse);
+        fields.Check(input.Turn >= 0 && input.Turn < turns, "turn", "range", new TurnsNumbered(turns - 1));
+        var said = !string.IsNullOrWhiteSpace(input.Right) || !string.IsNullOrWhiteSpace(input.Up);
+        fields.Check(input.Words is not null || said, "right", "missing", DozenSays.SayTheTear);
+        fields.Check(input.Words is null || input.Words.Known(), "words", "unknown-word", PaperSays.SizeNotInList);
+        fields.ThrowIfAny();
+        var tear = input.Words?.Read() ?? new Tear(right?.Value ?? 0, up?.Value ?? 0);
+        var from = distance?.Value ?? NockRound.UsualDistance;
+        return new NockShotMarked(input.Number, new NockShot(input.Turn, tear, input.Fletched, from));
+    }
+
+    /// <summary>The first number of a class that is free.</summary>
+    internal static int FirstFree(IReadOnlySet<int> taken) =>
+        Enumerable.Range(1, MostPieces).First(n => !taken.Contains(n));
+
+    /// <summary>A weight as it is kept: to a tenth of a grain.</summary>
+    internal static double Tenth(double grains) => Math.Round(grains, 1, MidpointRounding.AwayFromZero);
+
+    /// <summary>True for a class that is weighed for the dozen.</summary>
+    internal static bool IsWeighed(Dozen dozen, string? name) =>
+        name == Dozen.HeadClass || dozen.Plan.Classes.Contains(name);
+
+    private delegate DozenAct? Reader(Dozen dozen, EntryInput input, FieldReader fields);
+
+    private static IReadOnlyDictionary<string, Reader> Readers { get; } =
+        new Dictionary<string, Reader>
+        {
+            ["check"] = (_, input, fields) => Check(input, fields),
+            ["piece"] = Piece,
+            ["spin"] = (_, input, fields) => Spin(input, fields),
+            ["tick"] = (_, input, fields) => Tick(input, fields),
+            ["made"] = (_, input, fields) => Made(input, fields),
+        };
+
+    private static ScaleChecked? Check(EntryInput input, FieldReader fields)
+    {
+        var reading = fields.Required("value", input.Value, Quantity.Weight, Grains);
+        var nominal = fields.Required("second", input.Second, Quantity.Weight, Grains);
+        return reading is { } r && nominal is { } n
+            ? new ScaleChecked(new ScaleCheck(n.Value, r.Value), input.Word)
+            : null;
+    }
+
+    private static PieceWeighed? Piece(Dozen dozen, EntryInput input, FieldReader fields)
+    {
+        var taken = dozen.Taken(input.Class);
+        var number = input.Number;
+        fields.Check(IsWeighed(dozen, input.Class), "class", "classes", DozenSays.ClassNotWeighed);
+        fields.Check(number is null or (>= 1 and <= MostPieces), "number", "range", new PiecesNumbered(MostPieces));
+        fields.Check(number is not null || taken.Count < MostPieces, "number", "range", new PiecesAtMost(MostPieces));
+        var free = number is not { } wanted || !taken.Contains(wanted);
+        fields.Check(free, "number", "twice", new WeighedAlready(input.Class ?? "", number ?? 0));
+        var weight = fields.Required("value", input.Value, Quantity.Weight, Grains);
+        return fields.Problems.Count == 0
+            ? new PieceWeighed(input.Class!, number ?? FirstFree(taken), Tenth(weight!.Value), input.Word ?? "typed")
+            : null;
+    }
+
+    private static ShaftAct? Spin(EntryInput input, FieldReader fields)
+    {
+        fields.Check(input.Number is >= 1 and <= MostPieces, "number", "range", DozenSays.WhichShaft);
+        var shaft = input.Number ?? 0;
+        switch (input.Word)
+        {
+            case "runOut":
+                return fields.Required("value", input.Value, Quantity.Length, RunOut) is { } runOut
+                    ? new RunOutMeasured(shaft, runOut.Value)
+                    : null;
+            case "spine":
+                return fields.Required("value", input.Value, Quantity.Length, Spine) is { } spine
+                    ? new SpineMeasured(shaft, spine.Value)
+                    : null;
+            case "grade" when Word<SpinGrade>(input.Note, fields) is { } grade:
+                return new RunOutGraded(shaft, grade);
+            case "inspection" when Word<ShaftFinding>(input.Note, fields) is { } finding:
+                return new ShaftInspected(shaft, finding);
+            case "index":
+                return new StiffSideMarked(shaft, input.Note?.Trim());
+            case not ("grade" or "inspection"):
+                fields.Check(false, "word", "unknown-word", DozenSays.WhatIsSpun);
+                return null;
+            default:
+                return null;
+        }
+    }
+
+    private static StepDone? Tick(EntryInput input, FieldReader fields)
+    {
+        var step = Codes.Read<AssemblyCode>(input.Word);
+        var known = input.Number is >= 1 and <= MatchProblem.MostArrows && step is not null;
+        fields.Check(known, "word", "unknown-word", DozenSays.WhichArrowAndStep);
+        return known ? new StepDone(input.Number!.Value, step!.Value) : null;
+    }
+
+    private static ArrowAct? Made(EntryInput input, FieldReader fields)
+    {
+        fields.Check(input.Number is >= 1 and <= MatchProblem.MostArrows, "number", "range", DozenSays.WhichArrow);
+        var arrow = input.Number ?? 0;
+        switch (input.Word)
+        {
+            case "built":
+                return fields.Required("value", input.Value, Quantity.Weight, ArrowGrains) is { } built
+                    ? new ArrowWeighed(arrow, built.Value)
+                    : null;
+            case "balance":
+                return fields.Required("value", input.Value, Quantity.Length, Balance) is { } balance
+                    ? new ArrowBalanced(arrow, balance.Value)
+                    : null;
+            default:
+                var what = Codes.Read<ArrowNote>(input.Word);
+                fields.Check(what is not null, "word", "unknown-word", DozenSays.WhatIsMade);
+                return what is { } note ? new ArrowNoted(arrow, note, input.Note?.Trim() ?? "") : null;
+        }
+    }
+
+    private static T? Word<T>(string? text, FieldReader fields)
+        where T : struct, Enum
+    {
+        var word = Codes.Read<T>(text);
+        fields.Check(word is not null, "note", "unknown-word", new UseOneOf([.. Enum.GetValues<T>().Select(Codes.Of)]));
+        return word;
+    }
+}

@@ -1,0 +1,117 @@
+namespace Merganser.Core.Dozens;
+
+/// <summary>A weighed piece; an odd one is asked to be weighed again.</summary>
+/// <param name="EntryId">The event that weighed it.</param>
+/// <param name="Number">Its number in the class.</param>
+/// <param name="Grains">Its weight.</param>
+/// <param name="Source">Typed, from the scale, or from a table.</param>
+/// <param name="Odd">It stands apart, see <see cref="Outliers"/>.</param>
+public sealed record Piece(string EntryId, int Number, double Grains, string Source, bool Odd);
+
+/// <summary>The pieces of one class.</summary>
+/// <param name="Name">Shaft, Point, Insert …</param>
+/// <param name="PerArrow">How many an arrow takes.</param>
+/// <param name="Needed">For the whole dozen.</param>
+/// <param name="Wanted">With the spare ones.</param>
+/// <param name="Pieces">By number.</param>
+public sealed record PieceClass(string Name, int PerArrow, int Needed, int Wanted, IReadOnlyList<Piece> Pieces)
+{
+    /// <summary>The lightest, grains, or null.</summary>
+    public double? Lightest => Pieces.Count == 0 ? null : Pieces.Min(p => p.Grains);
+
+    /// <summary>The heaviest, grains, or null.</summary>
+    public double? Heaviest => Pieces.Count == 0 ? null : Pieces.Max(p => p.Grains);
+
+    /// <summary>So many are still to be weighed.</summary>
+    public int Missing => Math.Max(0, Needed - Pieces.Count);
+
+    /// <summary>A class as it was weighed.</summary>
+    public static PieceClass Of(string name, int perArrow, DozenPlan plan, IReadOnlyList<DozenEvent> events)
+    {
+        (DozenEvent At, PieceWeighed Piece)[] pieces =
+        [
+            .. events
+                .Select(e => (At: e, Piece: e.Act as PieceWeighed))
+                .Where(e => e.Piece?.Class == name)
+                .Select(e => (e.At, e.Piece!))
+                .OrderBy(e => e.Item2.Number),
+        ];
+        var odd = Outliers.Of([.. pieces.Select(p => p.Piece.Grains)]);
+        var needed = plan.Arrows * perArrow;
+        return new PieceClass(
+            name,
+            perArrow,
+            needed,
+            needed + plan.Spare,
+            [
+                .. pieces.Select(
+                    (p, i) => new Piece(p.At.Id, p.Piece.Number, p.Piece.Grains, p.Piece.Source, odd.Contains(i))
+                ),
+            ]
+        );
+    }
+}
+
+/// <summary>What is known of a shaft.</summary>
+/// <param name="Number">Its number.</param>
+/// <param name="RunOut">By the dial, inches.</param>
+/// <param name="Grade">By the eye.</param>
+/// <param name="Spine">Inches, by the standard's span and load.</param>
+/// <param name="IndexMark">The mark of the stiff side.</param>
+/// <param name="Finding">What looking it over found last.</param>
+public sealed record SpunShaft(
+    int Number,
+    double? RunOut,
+    SpinGrade? Grade,
+    double? Spine,
+    string? IndexMark,
+    ShaftFinding? Finding
+)
+{
+    /// <summary>
+    /// Where a shaft that was not spun stands among the others, inches (trade-like guess, no source).
+    /// </summary>
+    public const double NotSpun = 0.003;
+
+    /// <summary>True for a shaft that is never assigned.</summary>
+    public bool Damaged => Finding is not (null or ShaftFinding.Sound);
+
+    /// <summary>True for a shaft that is destroyed: no arrow is made of it, and one that was is never shot.</summary>
+    public bool Destroyed => Finding is ShaftFinding.CrackedOrSplintered or ShaftFinding.Bent;
+
+    /// <summary>
+    /// What shafts are ordered by: the dial's run-out, else what the eye's grade stands for, inches (trade-like guess,
+    /// no source).
+    /// </summary>
+    public double Crookedness =>
+        RunOut
+        ?? Grade switch
+        {
+            SpinGrade.Good => 0.001,
+            SpinGrade.Fair => 0.004,
+            SpinGrade.Poor => 0.01,
+            _ => NotSpun,
+        };
+
+    /// <summary>Every shaft of which something was found, by number; what was found last counts.</summary>
+    public static IReadOnlyList<SpunShaft> All(IReadOnlyList<DozenEvent> events) =>
+        [
+            .. events
+                .Select(e => e.Act)
+                .OfType<ShaftAct>()
+                .GroupBy(a => a.Shaft)
+                .OrderBy(g => g.Key)
+                .Select(g => g.Aggregate(new SpunShaft(g.Key, null, null, null, null, null), With)),
+        ];
+
+    private static SpunShaft With(SpunShaft shaft, ShaftAct found) =>
+        found switch
+        {
+            RunOutMeasured(_, var inches) => shaft with { RunOut = inches },
+            RunOutGraded(_, var grade) => shaft with { Grade = grade },
+            SpineMeasured(_, var inches) => shaft with { Spine = inches },
+            StiffSideMarked(_, var mark) => shaft with { IndexMark = mark },
+            ShaftInspected(_, var finding) => shaft with { Finding = finding },
+            _ => shaft,
+        };
+}

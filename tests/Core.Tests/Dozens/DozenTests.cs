@@ -1,0 +1,200 @@
+using Merganser.Core.Dozens;
+using Merganser.Core.Figures;
+using Merganser.Core.Messages;
+using Merganser.Core.Paper;
+
+namespace Merganser.Core.Tests.Dozens;
+
+public class DozenTests
+{
+    private static readonly DozenPlan Three = new("Three", 3, ["Shaft", "Point"], 1, false);
+
+    private static readonly DozenAct[] Weighed =
+    [
+        .. Pieces("Shaft", 250, 251, 252, 254),
+        .. Pieces("Point", 102, 101, 100),
+    ];
+
+    [Fact]
+    public void Light_goes_with_heavy_and_the_piece_too_many_stays_out()
+    {
+        var tray = Matched(Weighed).Tray;
+        tray.Select(a => a.Total).ShouldAllBe(total => Math.Abs(total - 352) < 1e-9);
+        tray.SelectMany(a => a.Pieces["Shaft"]).Order().ShouldBe([1, 2, 3]);
+        tray.Select(a => a.Deviation).ShouldAllBe(d => Math.Abs(d) < 1e-9);
+    }
+
+    [Theory]
+    [InlineData(ShaftFinding.Sound, false, false)]
+    [InlineData(ShaftFinding.EndsNotSquare, true, false)]
+    [InlineData(ShaftFinding.Bent, true, true)]
+    [InlineData(ShaftFinding.CrackedOrSplintered, true, true)]
+    public void A_damaged_shaft_is_not_assigned_and_a_broken_one_never_shot(
+        ShaftFinding finding,
+        bool damaged,
+        bool destroyed
+    )
+    {
+        var dozen = Of([.. Weighed, new ShaftInspected(2, finding)]);
+        dozen.OutOfUse(2).ShouldBe(destroyed);
+        dozen.Shaft(2)!.Damaged.ShouldBe(damaged);
+        var used = Matched([.. Weighed, new ShaftInspected(2, finding)]).Tray.SelectMany(a => a.Pieces["Shaft"]);
+        used.Contains(2).ShouldBe(!damaged);
+    }
+
+    [Fact]
+    public void A_shaft_that_cracks_after_the_match_takes_its_arrow_out_of_use()
+    {
+        var matched = Acts(Matched(Weighed));
+        var shaft = Of(matched).Tray[0].Pieces["Shaft"][0];
+        var dozen = Of([.. matched, new ShaftInspected(shaft, ShaftFinding.CrackedOrSplintered)]);
+        dozen.OutOfUse(1).ShouldBeTrue();
+        dozen.Tray[0].RetiredWhy.ShouldBe(new ShaftDestroyed(shaft, ShaftFinding.CrackedOrSplintered));
+        dozen.OutOfUse(2).ShouldBeFalse();
+        Of([.. Acts(dozen), new ShaftInspected(shaft, ShaftFinding.Sound)]).OutOfUse(1).ShouldBeFalse("looked again");
+    }
+
+    [Fact]
+    public void An_arrow_is_retired_by_words_and_comes_back_by_none()
+    {
+        var retired = Of([.. Acts(Matched(Weighed)), new ArrowNoted(3, ArrowNote.Retired, "nock split")]);
+        retired.Tray[2].Retired.ShouldBeTrue();
+        Of([.. Acts(retired), new ArrowNoted(3, ArrowNote.Retired, "")]).Tray[2].Retired.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void Arrows_that_are_begun_hold_their_match_and_nock_shots_do_not()
+    {
+        var matched = Acts(Matched(Weighed));
+        Should.NotThrow(() => Of([.. matched, Shot(1, 0, .1)]).CheckLoose());
+        var begun = Of([.. matched, new StepDone(2, AssemblyCode.Cut), new ArrowWeighed(1, 360)]);
+        begun.Begun.ShouldBe([1, 2]);
+        Should.Throw<RefusedException>(begun.CheckLoose).Said.ShouldBeOfType<ArrowsBegun>().Arrows.ShouldBe([1, 2]);
+        Of([.. Acts(begun), .. matched.OfType<PiecesMatched>()]).Begun.ShouldBeEmpty("a new match begins anew");
+    }
+
+    [Fact]
+    public void A_match_that_was_sought_while_something_was_entered_does_not_stand()
+    {
+        var sought = Of(Weighed);
+        Should.NotThrow(() => Of(Weighed).CheckUnchanged(sought));
+        var other = Of([.. Weighed, new StiffSideMarked(1, "blue")]);
+        Should.Throw<RefusedException>(() => other.CheckUnchanged(sought)).Code.ShouldBe("changed");
+    }
+
+    [Fact]
+    public void The_next_step_goes_from_the_scale_to_the_match_to_the_bench()
+    {
+        Action(Of([])).ShouldBe("check");
+        Action(Of([.. Pieces("Shaft", 250)])).ShouldBe("weigh:Shaft");
+        Action(Of(Weighed)).ShouldBe("match");
+        var odd = Of([.. Pieces("Shaft", 250, 250.1, 249.9, 250, 259), .. Pieces("Point", 100, 100, 100)]);
+        Action(odd).ShouldBe("weigh:Shaft", "259 stands apart");
+        var matched = Acts(Matched(Weighed));
+        Action(Of(matched)).ShouldBe("tick:1:cut");
+        Action(Of([.. matched, new PieceWeighed("Point", 9, 99, "typed")])).ShouldBe("match", "it is stale");
+        DozenAct[] verified =
+        [
+            .. from arrow in Enumerable.Range(1, 3) from step in Assembly.Steps select new StepDone(arrow, step.Code),
+        ];
+        Action(Of([.. matched, .. verified])).ShouldBe("heads");
+        DozenNext.Stands(Of([.. matched, .. verified])).Stage.ShouldBe(DozenStage.Verified);
+        DozenNext.Stands(Of([.. matched, verified[0]])).Stage.ShouldBe(DozenStage.Building);
+
+        static string Action(Dozen dozen) => DozenNext.Of(dozen).Action;
+    }
+
+    [Fact]
+    public void Glue_and_wrap_are_what_the_built_weight_has_more()
+    {
+        var arrow = Of([.. Acts(Matched(Weighed)), new ArrowWeighed(1, 400)]).Tray[0];
+        // The catalogue's insert 25, nock 9, three vanes of 6, wrap 5; pieces weighed together 352.
+        arrow.GlueAndWrap!.Value.ShouldBe(400 - 352 - (25 + 9 + 18 + 5), 1e-9);
+    }
+
+    [Fact]
+    public void Heads_go_on_the_straightest_arrows_that_are_in_use()
+    {
+        DozenAct[] acts =
+        [
+            .. Acts(Matched(Weighed)),
+            .. Pieces("Head", 100, 101, 102),
+            .. Enumerable.Range(1, 4).Select(n => new RunOutGraded(n, n == 2 ? SpinGrade.Poor : SpinGrade.Good)),
+            new ArrowNoted(3, ArrowNote.Retired, "lost"),
+        ];
+        var dozen = Of(acts);
+        var plan = HeadPlan.Of(dozen);
+        plan.Heads.Count.ShouldBe(2);
+        plan.Heads.ShouldAllBe(h => h.Arrow != 3);
+        plan.Practice.ShouldNotBeNull("a head is left over");
+        HeadPlan.Of(Of(Weighed)).Words.ShouldBe((Message)DozenSays.WeighHeadsThen);
+    }
+
+    [Fact]
+    public void What_shafts_are_ordered_by_is_the_dial_before_the_eye()
+    {
+        DozenAct[] acts =
+        [
+            new RunOutGraded(1, SpinGrade.Poor),
+            new RunOutMeasured(1, .002),
+            new StiffSideMarked(2, "x"),
+        ];
+        var dozen = Of(acts);
+        dozen.Shaft(1)!.Crookedness.ShouldBe(.002);
+        dozen.Shaft(2)!.Crookedness.ShouldBe(SpunShaft.NotSpun);
+    }
+
+    [Fact]
+    public void A_nock_round_goes_bare_first_and_over_distances_the_worst_counts()
+    {
+        Of([.. Weighed]).Round().Next.Number.ShouldBe(1);
+        var turned = Of([Shot(1, 0, .6)]).Round().Next;
+        (turned.Number, turned.Turn, turned.Fletched).ShouldBe((1, 1, false));
+        var bare = Of([Shot(1, 0, .1), Shot(2, 0, .1), Shot(3, 0, .1)]).Round();
+        (bare.Good, bare.Next.Number, bare.Next.Fletched).ShouldBe((3, 1, true));
+        var far = Of([Shot(1, 0, .1), Shot(1, 0, .6, 15)]);
+        NockRound.MarkOf(far, 1).ShouldBeNull("it tears from 15 yd");
+        NockRound.Of(far, 3).Arrows[0].Bare.State.ShouldBe(NockState.Good);
+        Of([new ShaftInspected(1, ShaftFinding.Bent)]).Round().Next.Number.ShouldBe(2, "1 is not shot");
+    }
+
+    [Theory]
+    [InlineData("250.1\n251,3\n249.8\n4;250.6", "1:250.1 2:251.3 3:249.8 4:250.6")]
+    [InlineData("7,250.14", "7:250.1")]
+    [InlineData("9\t250\n251", "9:250 1:251")]
+    public void Weights_are_read_from_a_table(string text, string expected)
+    {
+        var read = DozenReading.Weights(Of([]), "Shaft", text);
+        string.Join(' ', read.Select(p => FormattableString.Invariant($"{p.Number}:{p.Grains}"))).ShouldBe(expected);
+    }
+
+    [Fact]
+    public void Every_bad_line_of_a_table_is_named()
+    {
+        var refused = Should.Throw<RefusedException>(() =>
+            DozenReading.Weights(Of([.. Pieces("Shaft", 250)]), "Shaft", "heavy\n1;250\n9999\n251")
+        );
+        refused.Problems.Select(p => ((OnLine)p.Message).Line).ShouldBe([1, 2, 3]);
+    }
+
+    private static IEnumerable<DozenAct> Pieces(string name, params double[] grains) =>
+        grains.Select((g, i) => new PieceWeighed(name, i + 1, g, "scale"));
+
+    private static NockShotMarked Shot(int arrow, int turn, double right, double distance = 3) =>
+        new(arrow, new NockShot(turn, new Tear(right, 0), false, distance));
+
+    private static Dozen Of(IReadOnlyList<DozenAct> acts) => new("d", Three, Samples.A1, Events(acts));
+
+    private static Dozen Matched(IReadOnlyList<DozenAct> acts) =>
+        Of([.. acts, DozenMatching.Find(Of(acts), new MatchOptions(null, false, false, 0, []))]);
+
+    private static DozenAct[] Acts(Dozen dozen) => [.. dozen.Events.Select(e => e.Act)];
+
+    private static DozenEvent[] Events(IEnumerable<DozenAct> acts) =>
+        [.. acts.Select((act, i) => new DozenEvent($"e{i}", i + 1, DateTimeOffset.UnixEpoch.AddMinutes(i), act))];
+}
+
+internal static class DozenRounds
+{
+    public static NockRound Round(this Dozen dozen) => NockRound.Of(dozen);
+}
