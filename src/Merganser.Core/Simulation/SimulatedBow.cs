@@ -160,7 +160,7 @@ public sealed class SimulatedBow : IShootingBow
     public Tear Shoot(IReadOnlyList<int> setting)
     {
         var mean = TrueMean(setting);
-        var sd = random.NextDouble() < world.FlyerShare ? ResponseModel.FlyerSd : Spread;
+        var sd = random.NextDouble() < world.FlyerShare ? FlyerOdds.FlyerSd : Spread;
         return new Tear(mean.X + (sd * Normal()), mean.Y + (sd * Normal()));
     }
 

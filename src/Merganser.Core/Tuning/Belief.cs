@@ -1,6 +1,5 @@
 using MathNet.Numerics;
 using MathNet.Numerics.Integration;
-using Merganser.Core.Bows;
 
 namespace Merganser.Core.Tuning;
 
@@ -26,8 +25,7 @@ public sealed class Belief
     private static readonly (double X, double W)[] Rule = GaussRule();
 
     private readonly ResponsePrior prior;
-    private readonly int levers;
-    private readonly int size;
+    private readonly Unknowns unknowns;
     private readonly double inflate;
     private readonly IReadOnlyList<Component> components;
 
@@ -40,8 +38,7 @@ public sealed class Belief
         this.prior = prior;
         this.inflate = inflate;
         this.components = components;
-        levers = prior.Gains.Count;
-        size = 2 + (2 * levers);
+        unknowns = new Unknowns(prior);
         Signs =
         [
             .. components
@@ -76,8 +73,11 @@ public sealed class Belief
     public (double Gain, double Sd) GainOf(int lever) => GainOf(All, lever);
 
     /// <summary>The same under one sign.</summary>
-    public (double Gain, double Sd) GainOf(Component of, int lever) =>
-        (of.Mean[2 + lever], Math.Sqrt(inflate * of.Covariance[((2 + lever) * size) + 2 + lever]));
+    public (double Gain, double Sd) GainOf(Component of, int lever)
+    {
+        var gain = unknowns.Gain(lever);
+        return (of.Mean[gain], Math.Sqrt(inflate * of.Covariance[gain, gain]));
+    }
 
     /// <summary>Mean tear at a setting.</summary>
     public TearMoments At(ReadOnlySpan<int> setting) => At(All, setting);
@@ -85,21 +85,14 @@ public sealed class Belief
     /// <summary>Mean tear at a setting under one component.</summary>
     public TearMoments At(Component component, ReadOnlySpan<int> setting)
     {
-        Span<double> alongX = stackalloc double[size];
-        Span<double> alongY = stackalloc double[size];
-        Along(setting, alongX, alongY);
-        var (x, y) = (0.0, 0.0);
-        for (var i = 0; i < size; i++)
-        {
-            x += alongX[i] * component.Mean[i];
-            y += alongY[i] * component.Mean[i];
-        }
-
+        Span<double> slopeX = stackalloc double[unknowns.Size];
+        Span<double> slopeY = stackalloc double[unknowns.Size];
+        unknowns.Slope(setting, slopeX, slopeY);
         return new TearMoments(
-            x,
-            y,
-            inflate * Bilinear(alongX, component.Covariance, alongX),
-            inflate * Bilinear(alongY, component.Covariance, alongY)
+            SymmetricMatrix.Dot(slopeX, component.Mean),
+            SymmetricMatrix.Dot(slopeY, component.Mean),
+            inflate * component.Covariance.Between(slopeX, slopeX),
+            inflate * component.Covariance.Between(slopeY, slopeY)
         );
     }
 
@@ -137,27 +130,17 @@ public sealed class Belief
     /// </summary>
     public (double C, double B, double A) Square(Component component, ReadOnlySpan<int> setting, int lever)
     {
-        Span<double> alongX = stackalloc double[size];
-        Span<double> alongY = stackalloc double[size];
-        Along(setting, alongX, alongY);
-        var now = At(component, setting);
-        var sideways = prior.Gains[lever].Axis == TearAxis.Sideways;
-        var (own, cross) = (2 + lever, 2 + levers + lever);
-        var (gx, gy) = sideways ? (own, cross) : (cross, own);
-        var (gainX, gainY) = (component.Mean[gx], component.Mean[gy]);
-        var (covX, covY) = (0.0, 0.0);
-        for (var i = 0; i < size; i++)
-        {
-            covX += alongX[i] * component.Covariance[(i * size) + gx];
-            covY += alongY[i] * component.Covariance[(i * size) + gy];
-        }
-
+        Span<double> slopeX = stackalloc double[unknowns.Size];
+        Span<double> slopeY = stackalloc double[unknowns.Size];
+        unknowns.Slope(setting, slopeX, slopeY);
+        var (now, covariance) = (At(component, setting), component.Covariance);
+        var (x, y) = (unknowns.AlongX(lever), unknowns.AlongY(lever));
+        var (gainX, gainY) = (component.Mean[x], component.Mean[y]);
+        var shared = covariance.RowTimes(x, slopeX) + covariance.RowTimes(y, slopeY);
         return (
             now.Square,
-            2 * ((now.X * gainX) + (now.Y * gainY) + (inflate * (covX + covY))),
-            (gainX * gainX)
-                + (gainY * gainY)
-                + (inflate * (component.Covariance[(gx * size) + gx] + component.Covariance[(gy * size) + gy]))
+            2 * ((now.X * gainX) + (now.Y * gainY) + (inflate * shared)),
+            (gainX * gainX) + (gainY * gainY) + (inflate * (covariance[x, x] + covariance[y, y]))
         );
     }
 
@@ -196,65 +179,29 @@ public sealed class Belief
         return [.. Enumerable.Range(0, Points).Select(i => (rule.GetAbscissa(i), rule.GetWeight(i)))];
     }
 
-    private void Along(ReadOnlySpan<int> setting, Span<double> alongX, Span<double> alongY)
-    {
-        alongX.Clear();
-        alongY.Clear();
-        (alongX[0], alongY[1]) = (1, 1);
-        for (var j = 0; j < levers; j++)
-        {
-            var sideways = prior.Gains[j].Axis == TearAxis.Sideways;
-            (sideways ? alongX : alongY)[2 + j] = setting[j];
-            (sideways ? alongY : alongX)[2 + levers + j] = setting[j];
-        }
-    }
-
-    private double Bilinear(ReadOnlySpan<double> left, double[] matrix, ReadOnlySpan<double> right)
-    {
-        var sum = 0.0;
-        for (var i = 0; i < size; i++)
-        {
-            if (left[i] == 0)
-            {
-                continue;
-            }
-
-            var row = 0.0;
-            for (var j = 0; j < size; j++)
-            {
-                row += matrix[(i * size) + j] * right[j];
-            }
-
-            sum += left[i] * row;
-        }
-
-        return sum;
-    }
-
+    /// <summary>Several Gaussians as one with their mean and covariance.</summary>
     private Component Collapse(IEnumerable<Component> some)
     {
         Component[] parts = [.. some];
         var weight = parts.Sum(p => p.Weight);
-        var mean = new double[size];
-        var covariance = new double[size * size];
+        var mean = new double[unknowns.Size];
         foreach (var part in parts)
         {
-            for (var i = 0; i < size; i++)
+            for (var i = 0; i < mean.Length; i++)
             {
                 mean[i] += part.Weight / weight * part.Mean[i];
             }
         }
 
+        var covariance = new SymmetricMatrix(mean.Length);
         foreach (var part in parts)
         {
-            for (var i = 0; i < size; i++)
+            for (var i = 0; i < mean.Length; i++)
             {
-                for (var j = 0; j < size; j++)
+                for (var j = 0; j < mean.Length; j++)
                 {
-                    covariance[(i * size) + j] +=
-                        part.Weight
-                        / weight
-                        * (part.Covariance[(i * size) + j] + ((part.Mean[i] - mean[i]) * (part.Mean[j] - mean[j])));
+                    var apart = (part.Mean[i] - mean[i]) * (part.Mean[j] - mean[j]);
+                    covariance[i, j] += part.Weight / weight * (part.Covariance[i, j] + apart);
                 }
             }
         }

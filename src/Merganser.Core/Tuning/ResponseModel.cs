@@ -9,70 +9,36 @@ namespace Merganser.Core.Tuning;
 /// </summary>
 public sealed class ResponseModel
 {
-    /// <summary>How far a flyer strays beyond the spread, inches per axis.</summary>
-    public const double FlyerSd = 0.75;
-
-    private const double DoubtfulShare = 0.5;
     private const double FirstDoubt = 0.5;
-    private const double LogGainBound = 2.5;
     private const int Passes = 3;
     private static readonly double LogNegligible = Math.Log(1e-6);
 
     private readonly ResponsePrior prior;
-    private readonly int levers;
-    private readonly int size;
-    private readonly double[] priorMean;
-    private readonly double[] priorPrecision;
-    private readonly double priorLogDeterminant;
+    private readonly Unknowns unknowns;
+    private readonly ResponseStart start;
     private readonly Hypothesis[] hypotheses;
-    private readonly List<Group> groups = [];
+    private readonly List<ShotGroup> groups = [];
     private readonly SymmetricSolver solver;
-    private readonly double[] precision;
+    private readonly SymmetricMatrix precision;
+    private readonly Prediction predicted;
     private readonly double[] right;
-    private readonly double[] alongX;
-    private readonly double[] alongY;
-    private readonly double[] gains;
 
     /// <param name="prior">What is believed before the first shot.</param>
     public ResponseModel(ResponsePrior prior)
     {
         this.prior = prior;
-        levers = prior.Gains.Count;
-        size = 2 + (2 * levers);
-        solver = new SymmetricSolver(size);
-        (precision, right, alongX, alongY) = (
-            new double[size * size],
-            new double[size],
-            new double[size],
-            new double[size]
-        );
-        gains = new double[levers];
-        priorMean = new double[size];
-        priorPrecision = new double[size * size];
-        var covariance = PriorCovariance();
-        solver.Invert(covariance, priorPrecision);
-        priorLogDeterminant = -solver.LogDeterminant;
-        for (var j = 0; j < levers; j++)
-        {
-            priorMean[2 + j] = prior.Gains[j].LogMean;
-        }
-
-        var disputed = prior.DisputedIndex;
-        (double Sign, double Chance)[] signs =
-            disputed < 0
-                ? [(1, 1)]
-                : [(1, prior.Gains[disputed].PlusChance), (-1, 1 - prior.Gains[disputed].PlusChance)];
+        unknowns = new Unknowns(prior);
+        solver = new SymmetricSolver(unknowns.Size);
+        precision = new SymmetricMatrix(unknowns.Size);
+        predicted = new Prediction(unknowns.Size);
+        right = new double[unknowns.Size];
+        start = new ResponseStart(prior, unknowns, solver);
+        double[] signs = prior.DisputedIndex < 0 ? [1] : [1, -1];
         hypotheses =
         [
             .. from sign in signs
             from spread in ResponsePrior.Spreads
-            select new Hypothesis(
-                sign.Sign,
-                spread,
-                Math.Log(sign.Chance) - (0.5 * Math.Pow(Math.Log(spread / prior.SpreadCentre) / prior.SpreadLogSd, 2)),
-                (double[])priorMean.Clone(),
-                covariance
-            ),
+            select new Hypothesis(prior, unknowns, start, sign, spread),
         ];
     }
 
@@ -95,21 +61,15 @@ public sealed class ResponseModel
     /// <exception cref="ArgumentException">The setting does not name every adjuster of the prior.</exception>
     public void Add(Observation shot)
     {
-        if (shot.Setting.Length != levers)
+        if (shot.Setting.Length != unknowns.Levers)
         {
             throw new ArgumentException(
-                $"A setting of {levers} adjusters is wanted, not of {shot.Setting.Length}.",
+                $"A setting of {unknowns.Levers} adjusters is wanted, not of {shot.Setting.Length}.",
                 nameof(shot)
             );
         }
 
-        var group = groups.Find(g => g.Setting.AsSpan().SequenceEqual(shot.Setting));
-        if (group is null)
-        {
-            groups.Add(group = new Group(shot.Setting, []));
-        }
-
-        group.Shots.Add(shot);
+        GroupOf(shot.Setting).Shots.Add(shot);
         Count++;
         var best = hypotheses.Max(h => h.LogEvidence);
         foreach (var hypothesis in hypotheses)
@@ -126,30 +86,23 @@ public sealed class ResponseModel
     }
 
     /// <summary>What is believed now.</summary>
-    public Belief Read()
-    {
-        var weights = Weights();
-        return new Belief(prior, [.. hypotheses.Select((h, i) => Weighed(h, weights[i]))]);
-    }
+    public Belief Read() => new(prior, [.. hypotheses.Zip(Weights(), (h, weight) => h.Weighed(weight))]);
 
     /// <summary>
     /// How likely each shot is a flyer, averaged over the hypotheses, in the order of settings and shots.
     /// </summary>
     public IReadOnlyDictionary<Observation, double> Flyers()
     {
-        var weights = Weights();
         var flyers = new Dictionary<Observation, double>(ReferenceEqualityComparer.Instance);
-        for (var h = 0; h < hypotheses.Length; h++)
+        foreach (var (hypothesis, weight) in hypotheses.Zip(Weights()))
         {
-            TakeGains(hypotheses[h]);
             foreach (var group in groups)
             {
-                var (fx, fy) = Predict(hypotheses[h], group.Setting);
-                var test = TestOf(hypotheses[h]);
+                var odds = OddsAt(hypothesis, group);
                 foreach (var shot in group.Shots)
                 {
-                    flyers[shot] =
-                        flyers.GetValueOrDefault(shot) + (weights[h] * test.Chance(shot, shot.X - fx, shot.Y - fy));
+                    var chance = odds.Chance(shot, shot.X - predicted.X, shot.Y - predicted.Y);
+                    flyers[shot] = flyers.GetValueOrDefault(shot) + (weight * chance);
                 }
             }
         }
@@ -157,283 +110,115 @@ public sealed class ResponseModel
         return flyers;
     }
 
-    private double[] PriorCovariance()
+    private ShotGroup GroupOf(int[] setting)
     {
-        var covariance = new double[size * size];
-        covariance[0] = covariance[size + 1] = prior.TearSd * prior.TearSd;
-        for (var i = 0; i < levers; i++)
+        var group = groups.Find(g => g.Setting.AsSpan().SequenceEqual(setting));
+        if (group is null)
         {
-            for (var j = 0; j < levers; j++)
-            {
-                covariance[((2 + i) * size) + 2 + j] =
-                    i == j ? Math.Pow(prior.Gains[i].LogSd, 2) : prior.Gains[i].SharedSd * prior.Gains[j].SharedSd;
-            }
-
-            covariance[((2 + levers + i) * size) + 2 + levers + i] = Math.Pow(
-                prior.CrossShare * prior.Gains[i].Nominal,
-                2
-            );
+            groups.Add(group = new ShotGroup(setting, []));
         }
 
-        return covariance;
+        return group;
     }
 
     private double[] Weights()
     {
         var best = hypotheses.Max(h => h.LogEvidence);
-        var raw = hypotheses.Select(h => Math.Exp(h.LogEvidence - best)).ToArray();
+        double[] raw = [.. hypotheses.Select(h => Math.Exp(h.LogEvidence - best))];
         var sum = raw.Sum();
         return [.. raw.Select(w => w / sum)];
     }
 
-    private Component Weighed(Hypothesis hypothesis, double weight)
+    /// <summary>Predicts a group's setting, and how flyers are told there.</summary>
+    private FlyerOdds OddsAt(Hypothesis hypothesis, ShotGroup group)
     {
-        var mean = new double[size];
-        var slope = new double[size];
-        for (var i = 0; i < size; i++)
-        {
-            var lever = i - 2;
-            var gain = lever >= 0 && lever < levers;
-            mean[i] = gain ? Gain(hypothesis, lever) : hypothesis.Mean[i];
-            slope[i] = gain ? mean[i] : 1;
-        }
-
-        var covariance = new double[size * size];
-        for (var i = 0; i < size; i++)
-        {
-            for (var j = 0; j < size; j++)
-            {
-                covariance[(i * size) + j] = slope[i] * hypothesis.Covariance[(i * size) + j] * slope[j];
-            }
-        }
-
-        return new Component(weight, hypothesis.Sign, hypothesis.Spread, mean, covariance);
-    }
-
-    private double Gain(Hypothesis hypothesis, int lever)
-    {
-        var fact = prior.Gains[lever];
-        var known = fact.PlusChance > 0 ? 1 : -1;
-        var sign = fact.Disputed ? hypothesis.Sign : known;
-        return sign * fact.Nominal * Math.Exp(hypothesis.Mean[2 + lever]);
+        predicted.Of(hypothesis, group.Setting);
+        return hypothesis.Fitted
+            ? new FlyerOdds(
+                prior.FlyerShare,
+                hypothesis.Variance,
+                hypothesis.Covariance.Quadratic(predicted.SlopeX),
+                hypothesis.Covariance.Quadratic(predicted.SlopeY)
+            )
+            : new FlyerOdds(prior.FlyerShare, hypothesis.Variance, FirstDoubt, FirstDoubt);
     }
 
     /// <summary>
-    /// The tear that is expected at a setting under the gains taken; its slope in θ is left in the buffers.
+    /// One pass: each shot weighed by how likely it is good, the tear taken as linear about the last θ, and the normal
+    /// equations (Σ w slope slopeᵀ + prior) θ = Σ w slope tear + prior solved.
     /// </summary>
-    private (double X, double Y) Predict(Hypothesis hypothesis, int[] setting)
-    {
-        Array.Clear(alongX);
-        Array.Clear(alongY);
-        (alongX[0], alongY[1]) = (1, 1);
-        var (x, y) = (hypothesis.Mean[0], hypothesis.Mean[1]);
-        for (var j = 0; j < levers; j++)
-        {
-            if (setting[j] == 0)
-            {
-                continue;
-            }
-
-            var own = gains[j] * setting[j];
-            var cross = hypothesis.Mean[2 + levers + j] * setting[j];
-            var sideways = prior.Gains[j].Axis == Bows.TearAxis.Sideways;
-            x += sideways ? own : cross;
-            y += sideways ? cross : own;
-            (sideways ? alongX : alongY)[2 + j] = own;
-            (sideways ? alongY : alongX)[2 + levers + j] = setting[j];
-        }
-
-        return (x, y);
-    }
-
-    private void TakeGains(Hypothesis hypothesis)
-    {
-        for (var j = 0; j < levers; j++)
-        {
-            gains[j] = Gain(hypothesis, j);
-        }
-    }
-
-    /// <summary>How flyers are told at a setting: what is unsure of the mean there counts with the spread.</summary>
-    private FlyerTest TestOf(Hypothesis hypothesis) =>
-        hypothesis.Fitted
-            ? new FlyerTest(
-                prior.FlyerShare,
-                hypothesis.Variance,
-                Quadratic(alongX, hypothesis.Covariance),
-                Quadratic(alongY, hypothesis.Covariance)
-            )
-            : new FlyerTest(prior.FlyerShare, hypothesis.Variance, FirstDoubt, FirstDoubt);
-
-    private double Quadratic(double[] along, double[] covariance)
-    {
-        var sum = 0.0;
-        for (var i = 0; i < size; i++)
-        {
-            if (along[i] == 0)
-            {
-                continue;
-            }
-
-            sum += along[i] * along[i] * covariance[(i * size) + i];
-            for (var j = 0; j < i; j++)
-            {
-                sum += 2 * along[i] * covariance[(i * size) + j] * along[j];
-            }
-        }
-
-        return sum;
-    }
-
     private void Refit(Hypothesis hypothesis)
     {
-        priorPrecision.CopyTo(precision, 0);
-        TakeGains(hypothesis);
-        for (var i = 0; i < size; i++)
-        {
-            right[i] = 0;
-            for (var j = 0; j < size; j++)
-            {
-                right[i] += priorPrecision[(i * size) + j] * priorMean[j];
-            }
-        }
-
+        precision.CopyFrom(start.Precision);
+        start.Pull.CopyTo(right, 0);
         foreach (var group in groups)
         {
-            var (fx, fy) = Predict(hypothesis, group.Setting);
-            var test = TestOf(hypothesis);
-            var (fromX, fromY) = (Dot(alongX, hypothesis.Mean) - fx, Dot(alongY, hypothesis.Mean) - fy);
-            var (weight, sumX, sumY) = (0.0, 0.0, 0.0);
-            foreach (var shot in group.Shots)
-            {
-                var flyer = test.Chance(shot, shot.X - fx, shot.Y - fy);
-                var w = ((1 - flyer) / hypothesis.Variance) + (flyer / (hypothesis.Variance + (FlyerSd * FlyerSd)));
-                weight += w;
-                sumX += w * (shot.X + fromX);
-                sumY += w * (shot.Y + fromY);
-            }
-
-            for (var i = 0; i < size; i++)
-            {
-                right[i] += (alongX[i] * sumX) + (alongY[i] * sumY);
-                if (alongX[i] == 0 && alongY[i] == 0)
-                {
-                    continue;
-                }
-
-                for (var j = 0; j <= i; j++)
-                {
-                    precision[(i * size) + j] += weight * ((alongX[i] * alongX[j]) + (alongY[i] * alongY[j]));
-                }
-            }
+            AddTo(hypothesis, group);
         }
 
         solver.Invert(precision, hypothesis.Covariance);
         hypothesis.LogDeterminant = solver.LogDeterminant;
         hypothesis.Fitted = true;
-        for (var i = 0; i < size; i++)
-        {
-            var sum = 0.0;
-            for (var j = 0; j < size; j++)
-            {
-                sum += hypothesis.Covariance[(i * size) + j] * right[j];
-            }
-
-            hypothesis.Mean[i] = i >= 2 && i < 2 + levers ? Math.Clamp(sum, -LogGainBound, LogGainBound) : sum;
-        }
+        hypothesis.Solve(right);
     }
 
-    private double Dot(double[] a, double[] b)
+    private void AddTo(Hypothesis hypothesis, ShotGroup group)
     {
-        var sum = 0.0;
-        for (var i = 0; i < size; i++)
+        var odds = OddsAt(hypothesis, group);
+        var fromX = SymmetricMatrix.Dot(predicted.SlopeX, hypothesis.Mean) - predicted.X;
+        var fromY = SymmetricMatrix.Dot(predicted.SlopeY, hypothesis.Mean) - predicted.Y;
+        var wide = FlyerOdds.Wide(hypothesis.Variance);
+        var (weight, sumX, sumY) = (0.0, 0.0, 0.0);
+        foreach (var shot in group.Shots)
         {
-            sum += a[i] * b[i];
+            var flyer = odds.Chance(shot, shot.X - predicted.X, shot.Y - predicted.Y);
+            var w = ((1 - flyer) / hypothesis.Variance) + (flyer / wide);
+            weight += w;
+            sumX += w * (shot.X + fromX);
+            sumY += w * (shot.Y + fromY);
         }
 
-        return sum;
+        for (var i = 0; i < right.Length; i++)
+        {
+            right[i] += (predicted.SlopeX[i] * sumX) + (predicted.SlopeY[i] * sumY);
+        }
+
+        precision.AddLower(weight, predicted.SlopeX, predicted.SlopeY);
     }
 
+    /// <summary>ln of the evidence by Laplace's approximation, without a constant.</summary>
     private double Evidence(Hypothesis hypothesis)
     {
-        TakeGains(hypothesis);
-        var log = hypothesis.LogPrior - (0.5 * (hypothesis.LogDeterminant + priorLogDeterminant));
-        var (good, flyer) = (hypothesis.Variance, hypothesis.Variance + (FlyerSd * FlyerSd));
+        var log = hypothesis.LogPrior - (0.5 * (hypothesis.LogDeterminant + start.LogDeterminant));
         foreach (var group in groups)
         {
-            var (fx, fy) = Predict(hypothesis, group.Setting);
+            predicted.Of(hypothesis, group.Setting);
             foreach (var shot in group.Shots)
             {
-                var squared = Math.Pow(shot.X - fx, 2) + Math.Pow(shot.Y - fy, 2);
-                var share = shot.Doubtful ? DoubtfulShare : prior.FlyerShare;
-                log += Math.Log(((1 - share) * Density(squared, good)) + (share * Density(squared, flyer)));
+                log += Math.Log(Likelihood(hypothesis, shot));
             }
         }
 
-        for (var i = 0; i < size; i++)
+        for (var i = 0; i < unknowns.Size; i++)
         {
-            for (var j = 0; j < size; j++)
+            for (var j = 0; j < unknowns.Size; j++)
             {
-                log -=
-                    0.5
-                    * (hypothesis.Mean[i] - priorMean[i])
-                    * priorPrecision[(i * size) + j]
-                    * (hypothesis.Mean[j] - priorMean[j]);
+                var (di, dj) = (hypothesis.Mean[i] - start.Mean[i], hypothesis.Mean[j] - start.Mean[j]);
+                log -= 0.5 * di * start.Precision[i, j] * dj;
             }
         }
 
         return log;
-
-        static double Density(double squared, double variance) =>
-            Math.Exp(-0.5 * squared / variance) / (2 * Math.PI * variance);
     }
 
-    /// <summary>ln of the odds of a good shot against a flyer, but for what the shot itself brings.</summary>
-    private readonly struct FlyerTest
+    private double Likelihood(Hypothesis hypothesis, Observation shot)
     {
-        private readonly double good;
-        private readonly double usualOdds;
-        private readonly double perSquareX;
-        private readonly double perSquareY;
-
-        public FlyerTest(double share, double variance, double qx, double qy)
-        {
-            usualOdds = Math.Log((1 - share) / share);
-            var wide = variance + (FlyerSd * FlyerSd);
-            good = 0.5 * Math.Log((wide + qx) * (wide + qy) / ((variance + qx) * (variance + qy)));
-            perSquareX = 0.5 * ((1 / (wide + qx)) - (1 / (variance + qx)));
-            perSquareY = 0.5 * ((1 / (wide + qy)) - (1 / (variance + qy)));
-        }
-
-        public double Chance(Observation shot, double rx, double ry)
-        {
-            var odds = good + (perSquareX * rx * rx) + (perSquareY * ry * ry) + (shot.Doubtful ? 0 : usualOdds);
-            return 1 / (1 + Math.Exp(odds));
-        }
+        var squared = Math.Pow(shot.X - predicted.X, 2) + Math.Pow(shot.Y - predicted.Y, 2);
+        var share = shot.Doubtful ? FlyerOdds.DoubtfulShare : prior.FlyerShare;
+        var (good, wide) = (hypothesis.Variance, FlyerOdds.Wide(hypothesis.Variance));
+        return ((1 - share) * Density(squared, good)) + (share * Density(squared, wide));
     }
 
-    private sealed record Group(int[] Setting, List<Observation> Shots);
-
-    private sealed class Hypothesis(double sign, double spread, double logPrior, double[] mean, double[] covariance)
-    {
-        public double Sign => sign;
-        public double Spread => spread;
-        public double Variance { get; } = spread * spread;
-        public double LogPrior { get; } = logPrior;
-        public double[] Mean => mean;
-        public double[] Covariance { get; } = (double[])covariance.Clone();
-        public double LogDeterminant { get; set; }
-        public double LogEvidence { get; set; } = logPrior;
-        public bool Fitted { get; set; }
-    }
+    private static double Density(double squared, double variance) =>
+        Math.Exp(-0.5 * squared / variance) / (2 * Math.PI * variance);
 }
-
-/// <summary>
-/// One hypothesis as fitted: a Gaussian in (t₀, gains, cross gains), natural units, inches and inches a step.
-/// </summary>
-/// <param name="Weight">How much it is believed, 0 to 1.</param>
-/// <param name="Sign">Sign of the disputed adjuster's gain.</param>
-/// <param name="Spread">Shot spread, inches per axis.</param>
-/// <param name="Mean">t₀ right and up, then a gain for each adjuster, then a cross gain for each.</param>
-/// <param name="Covariance">Their covariance, row by row.</param>
-public sealed record Component(double Weight, double Sign, double Spread, double[] Mean, double[] Covariance);

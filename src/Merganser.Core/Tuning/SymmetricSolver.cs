@@ -7,44 +7,45 @@ namespace Merganser.Core.Tuning;
 /// </summary>
 public sealed class SymmetricSolver(int size)
 {
-    private readonly double[] lower = new double[size * size];
-    private readonly double[] inverse = new double[size * size];
+    private readonly SymmetricMatrix lower = new(size);
+
+    /// <summary>L⁻¹, each of its columns kept as a row.</summary>
+    private readonly SymmetricMatrix inverse = new(size);
 
     /// <summary>ln |A| of the last matrix.</summary>
     public double LogDeterminant { get; private set; }
 
     /// <summary>Writes A⁻¹ into <paramref name="result"/>.</summary>
-    /// <param name="matrix">A, row by row; only its lower half is read.</param>
+    /// <param name="matrix">A; only its lower half is read.</param>
     /// <param name="result">Where the whole inverse goes.</param>
     /// <exception cref="ArithmeticException">A is not positive definite.</exception>
-    public void Invert(ReadOnlySpan<double> matrix, Span<double> result)
+    public void Invert(SymmetricMatrix matrix, SymmetricMatrix result)
     {
         Factor(matrix);
         InvertLower();
         for (var i = 0; i < size; i++)
         {
-            var column = inverse.AsSpan(i * size, size);
+            var column = inverse.Row(i);
             for (var j = 0; j <= i; j++)
             {
-                var sum = Dot(column[i..], inverse.AsSpan((j * size) + i, size - i));
-                result[(i * size) + j] = sum;
-                result[(j * size) + i] = sum;
+                var sum = SymmetricMatrix.Dot(column[i..], inverse.Row(j)[i..]);
+                result[i, j] = sum;
+                result[j, i] = sum;
             }
         }
     }
 
-    private void Factor(ReadOnlySpan<double> matrix)
+    private void Factor(SymmetricMatrix matrix)
     {
         LogDeterminant = 0;
         for (var i = 0; i < size; i++)
         {
             for (var j = 0; j <= i; j++)
             {
-                var sum = matrix[(i * size) + j] - Dot(lower.AsSpan(i * size, j), lower.AsSpan(j * size, j));
-
+                var sum = matrix[i, j] - SymmetricMatrix.Dot(lower.Row(i)[..j], lower.Row(j)[..j]);
                 if (i != j)
                 {
-                    lower[(i * size) + j] = sum / lower[(j * size) + j];
+                    lower[i, j] = sum / lower[j, j];
                     continue;
                 }
 
@@ -53,34 +54,22 @@ public sealed class SymmetricSolver(int size)
                     throw new ArithmeticException("The matrix is not positive definite.");
                 }
 
-                lower[(i * size) + i] = Math.Sqrt(sum);
+                lower[i, i] = Math.Sqrt(sum);
                 LogDeterminant += Math.Log(sum);
             }
         }
     }
 
-    /// <summary>L⁻¹, kept column by column.</summary>
     private void InvertLower()
     {
         for (var j = 0; j < size; j++)
         {
-            var column = inverse.AsSpan(j * size, size);
-            column[j] = 1 / lower[(j * size) + j];
+            var column = inverse.Row(j);
+            column[j] = 1 / lower[j, j];
             for (var i = j + 1; i < size; i++)
             {
-                column[i] = -Dot(lower.AsSpan((i * size) + j, i - j), column[j..i]) / lower[(i * size) + i];
+                column[i] = -SymmetricMatrix.Dot(lower.Row(i)[j..i], column[j..i]) / lower[i, i];
             }
         }
-    }
-
-    private static double Dot(ReadOnlySpan<double> a, ReadOnlySpan<double> b)
-    {
-        var sum = 0.0;
-        for (var k = 0; k < a.Length; k++)
-        {
-            sum += a[k] * b[k];
-        }
-
-        return sum;
     }
 }

@@ -156,11 +156,11 @@ public class DecisionRuleTests
     {
         var size = 2 + (2 * gains.Length);
         double[] mean = [x, y, .. gains.Select(g => sign * g.Nominal), .. cross];
-        var covariance = new double[size * size];
+        var covariance = new SymmetricMatrix(size);
         for (var i = 0; i < size; i++)
         {
             var ofGain = i < 2 + gains.Length ? gainSd : 1e-4;
-            covariance[(i * size) + i] = Math.Pow(i < 2 ? sd : ofGain, 2);
+            covariance[i, i] = Math.Pow(i < 2 ? sd : ofGain, 2);
         }
 
         return new Component(weight, sign, spread, mean, covariance);

@@ -38,9 +38,9 @@ public class ResponseModelTests
             var covariance = precision.Inverse();
             component.Mean[1].ShouldBe(mean[0], 1e-9);
             component.Mean[4].ShouldBe(mean[1], 1e-9);
-            component.Covariance[(1 * 6) + 1].ShouldBe(covariance[0, 0], 1e-9);
-            component.Covariance[(4 * 6) + 4].ShouldBe(covariance[1, 1], 1e-9);
-            component.Covariance[(4 * 6) + 1].ShouldBe(covariance[0, 1], 1e-9);
+            component.Covariance[1, 1].ShouldBe(covariance[0, 0], 1e-9);
+            component.Covariance[4, 4].ShouldBe(covariance[1, 1], 1e-9);
+            component.Covariance[4, 1].ShouldBe(covariance[0, 1], 1e-9);
         }
     }
 
@@ -53,9 +53,9 @@ public class ResponseModelTests
                 var root = Matrix<double>.Build.Dense(6, 6, numbers);
                 var matrix = (root * root.Transpose()) + (0.1 * Matrix<double>.Build.DenseIdentity(6));
                 var solver = new SymmetricSolver(6);
-                var result = new double[36];
-                solver.Invert(matrix.ToRowMajorArray(), result);
-                (Matrix<double>.Build.DenseOfRowMajor(6, 6, result) - matrix.Inverse())
+                var result = new SymmetricMatrix(6);
+                solver.Invert(Symmetric(matrix), result);
+                (Matrix<double>.Build.Dense(6, 6, (i, j) => result[i, j]) - matrix.Inverse())
                     .FrobeniusNorm()
                     .ShouldBeLessThan(1e-6 * matrix.Inverse().FrobeniusNorm());
                 solver.LogDeterminant.ShouldBe(
@@ -66,7 +66,12 @@ public class ResponseModelTests
 
     [Fact]
     public void A_matrix_that_is_not_positive_is_refused() =>
-        Should.Throw<ArithmeticException>(() => new SymmetricSolver(2).Invert([1, 0, 2, 1], new double[4]));
+        Should.Throw<ArithmeticException>(() =>
+            new SymmetricSolver(2).Invert(
+                Symmetric(Matrix<double>.Build.DenseOfRowMajor(2, 2, [1, 2, 2, 1])),
+                new SymmetricMatrix(2)
+            )
+        );
 
     [Theory]
     [InlineData(.25, .1)]
@@ -180,4 +185,15 @@ public class ResponseModelTests
 
     private static ResponseModel Shot() =>
         ResponseModel.Of(Two, [new([0, 0], .5, .1), new([0, 0], .6, .2), new([-1, 0], .1, .1), new([-1, 5], .1, .3)]);
+
+    private static SymmetricMatrix Symmetric(Matrix<double> matrix)
+    {
+        var symmetric = new SymmetricMatrix(matrix.RowCount);
+        for (var i = 0; i < matrix.RowCount; i++)
+        {
+            matrix.Row(i).ToArray().CopyTo(symmetric.Row(i));
+        }
+
+        return symmetric;
+    }
 }

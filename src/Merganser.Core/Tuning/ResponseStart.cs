@@ -1,0 +1,45 @@
+namespace Merganser.Core.Tuning;
+
+/// <summary>The prior as a Gaussian in θ = (tear, log gains, cross gains).</summary>
+internal sealed class ResponseStart
+{
+    public ResponseStart(ResponsePrior prior, Unknowns unknowns, SymmetricSolver solver)
+    {
+        Mean = new double[unknowns.Size];
+        Covariance = new SymmetricMatrix(unknowns.Size);
+        Covariance[Unknowns.TearX, Unknowns.TearX] = prior.TearSd * prior.TearSd;
+        Covariance[Unknowns.TearY, Unknowns.TearY] = prior.TearSd * prior.TearSd;
+        for (var i = 0; i < unknowns.Levers; i++)
+        {
+            var (gain, cross) = (unknowns.Gain(i), unknowns.Cross(i));
+            Mean[gain] = prior.Gains[i].LogMean;
+            for (var j = 0; j < unknowns.Levers; j++)
+            {
+                Covariance[gain, unknowns.Gain(j)] =
+                    i == j ? Math.Pow(prior.Gains[i].LogSd, 2) : prior.Gains[i].SharedSd * prior.Gains[j].SharedSd;
+            }
+
+            Covariance[cross, cross] = Math.Pow(prior.CrossShare * prior.Gains[i].Nominal, 2);
+        }
+
+        Precision = new SymmetricMatrix(unknowns.Size);
+        solver.Invert(Covariance, Precision);
+        LogDeterminant = -solver.LogDeterminant;
+        Pull = [.. Enumerable.Range(0, unknowns.Size).Select(i => Precision.RowTimes(i, Mean))];
+    }
+
+    /// <summary>Its mean.</summary>
+    public double[] Mean { get; }
+
+    /// <summary>Its covariance.</summary>
+    public SymmetricMatrix Covariance { get; }
+
+    /// <summary>The inverse of the covariance.</summary>
+    public SymmetricMatrix Precision { get; }
+
+    /// <summary>ln |precision|, negative.</summary>
+    public double LogDeterminant { get; }
+
+    /// <summary>Precision times mean: what the prior adds to the right side of the normal equations.</summary>
+    public double[] Pull { get; }
+}
