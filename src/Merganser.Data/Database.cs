@@ -33,20 +33,21 @@ public sealed class Database(string path)
     }
 
     /// <summary>One command, one transaction: all of it is kept or nothing.</summary>
-    public T Write<T>(Func<IDbConnection, IDbTransaction, T> command)
+    public T Write<T>(Func<Sql, T> command)
     {
         using var connection = Open();
         using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
-        var result = command(connection, transaction);
+        var result = command(new Sql(connection, transaction));
         transaction.Commit();
         return result;
     }
 
-    /// <summary>Reads without changing anything.</summary>
-    public T Read<T>(Func<IDbConnection, T> query)
+    /// <summary>Reads without changing anything; every statement sees the same state.</summary>
+    public T Read<T>(Func<Sql, T> query)
     {
         using var connection = Open();
-        return query(connection);
+        using var transaction = connection.BeginTransaction(deferred: true);
+        return query(new Sql(connection, transaction));
     }
 
     /// <summary>Brings the file to the present tables; a file that has data is copied beside itself first.</summary>

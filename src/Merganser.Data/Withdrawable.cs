@@ -1,6 +1,3 @@
-using System.Data;
-using Dapper;
-
 namespace Merganser.Data;
 
 /// <summary>
@@ -29,31 +26,22 @@ internal sealed record Withdrawable(string Word, string Table, string Owner, str
 
     /// <summary>Takes an entry back; once more changes nothing.</summary>
     /// <exception cref="MissingException">The owner has no such entry of one of these kinds.</exception>
-    public static void Take(
-        IDbConnection c,
-        IDbTransaction t,
-        string owner,
-        string id,
-        DateTimeOffset now,
-        params Withdrawable[] kinds
-    )
+    public static void Take(Sql sql, string owner, string id, DateTimeOffset now, params Withdrawable[] kinds)
     {
-        if (!kinds.Any(kind => kind.Has(c, t, owner, id)))
+        if (!kinds.Any(kind => kind.Has(sql, owner, id)))
         {
             throw new MissingException(kinds[0].Word);
         }
 
-        c.Execute(
+        sql.Execute(
             "INSERT INTO withdrawn (entry_id, withdrawn_at) VALUES (@id, @now) ON CONFLICT DO NOTHING",
-            new { id, now = Stamp.Of(now) },
-            t
+            new { id, now = Stamp.Of(now) }
         );
     }
 
-    private bool Has(IDbConnection c, IDbTransaction t, string owner, string id) =>
-        c.ExecuteScalar<bool>(
+    private bool Has(Sql sql, string owner, string id) =>
+        sql.Scalar<bool>(
             $"SELECT EXISTS (SELECT 1 FROM {Table} WHERE id = @id AND {Owner} = @owner AND {Also})",
-            new { id, owner },
-            t
+            new { id, owner }
         );
 }

@@ -1,5 +1,4 @@
 using System.Text.Json.Nodes;
-using Dapper;
 
 namespace Merganser.Web.Tests;
 
@@ -62,12 +61,8 @@ public class ArrowTests
     public async Task A_kept_version_does_not_change_when_the_catalogue_does()
     {
         using var bench = new WebBench();
-        bench.Database.Write(
-            (c, t) =>
-                c.Execute(
-                    "UPDATE component SET facts = json_set(facts, '$.grains', 999) WHERE id = 'point-pebble-100'",
-                    transaction: t
-                )
+        bench.Database.Write(sql =>
+            sql.Execute("UPDATE component SET facts = json_set(facts, '$.grains', 999) WHERE id = 'point-pebble-100'")
         );
         bench.Restart();
         var arrow = await Arrow(bench, WebBench.Island);

@@ -33,21 +33,15 @@ public class DatabaseTests
     {
         using var bench = new WebBench();
         Should.Throw<SqliteException>(() =>
-            bench.Database.Write(
-                (c, t) =>
-                {
-                    c.Execute(
-                        "INSERT INTO archer (id, name, facts, created_at) VALUES ('x', 'x', '{}', 'now')",
-                        transaction: t
-                    );
-                    return c.Execute(
-                        "INSERT INTO bow (id, archer_id, name, facts, typed, created_at) VALUES ('y', 'nobody', 'y', '{}', '{}', 'now')",
-                        transaction: t
-                    );
-                }
-            )
+            bench.Database.Write(sql =>
+            {
+                sql.Execute("INSERT INTO archer (id, name, facts, created_at) VALUES ('x', 'x', '{}', 'now')");
+                return sql.Execute(
+                    "INSERT INTO bow (id, archer_id, name, facts, typed, created_at) VALUES ('y', 'nobody', 'y', '{}', '{}', 'now')"
+                );
+            })
         );
-        bench.Database.Read(c => c.ExecuteScalar<long>("SELECT count(*) FROM archer WHERE id = 'x'")).ShouldBe(0);
+        bench.Database.Read(sql => sql.Scalar<long>("SELECT count(*) FROM archer WHERE id = 'x'")).ShouldBe(0);
     }
 
     /// <summary>One fixture for each migration: a file as that version left it.</summary>

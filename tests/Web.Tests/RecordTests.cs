@@ -1,7 +1,6 @@
 using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
-using Dapper;
 
 namespace Merganser.Web.Tests;
 
@@ -154,12 +153,10 @@ public class RecordTests
         using var bench = new WebBench();
         var first = (string)(await bench.StartPaper())["id"]!;
         var second = (string)(await bench.StartPaper())["id"]!;
-        bench.Database.Write(
-            (c, t) => c.Execute("UPDATE paper SET plan = '{\"kind\":\"dance\"}' WHERE id = @second", new { second }, t)
+        bench.Database.Write(sql =>
+            sql.Execute("UPDATE paper SET plan = '{\"kind\":\"dance\"}' WHERE id = @second", new { second })
         );
-        bench.Database.Write(
-            (c, t) => c.Execute("UPDATE component SET facts = '{}' WHERE id = 'wrap-plain-4'", transaction: t)
-        );
+        bench.Database.Write(sql => sql.Execute("UPDATE component SET facts = '{}' WHERE id = 'wrap-plain-4'"));
         bench.Restart();
         ((string)(await bench.Get($"{Bow}/papers?newest=1"))[0]!["id"]!).ShouldBe(first);
         (await bench.Get($"{Bow}/papers")).AsArray().ShouldContain(p => (string)p!["id"]! == first);

@@ -1,6 +1,4 @@
 using System.Collections.Concurrent;
-using System.Data;
-using Dapper;
 using Merganser.Core.Arrows;
 using Merganser.Core.Figures;
 
@@ -31,22 +29,22 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
     private readonly ConcurrentDictionary<string, ArrowVersion> versions = new();
 
     public IReadOnlyList<ArrowRow> Of(string bowId) =>
-        database.Read(c =>
+        database.Read(sql =>
             database.Unreadable.Each(
                 "arrow",
-                c.Query<string>(
+                sql.Query<string>(
                     "SELECT id FROM arrow WHERE bow_id = @bowId ORDER BY changed_at DESC, rowid DESC",
                     new { bowId }
                 ),
                 id => id,
-                id => Get(c, null, id)
+                id => Get(sql, id)
             )
         );
 
-    public ArrowRow Get(string id) => database.Read(c => Get(c, null, id));
+    public ArrowRow Get(string id) => database.Read(sql => Get(sql, id));
 
     /// <summary>A kept version; it is never rewritten, so it is read from the file once.</summary>
-    public ArrowVersion Version(string id) => versions.GetOrAdd(id, key => database.Read(c => Version(c, null, key)));
+    public ArrowVersion Version(string id) => versions.GetOrAdd(id, key => database.Read(sql => Version(sql, key)));
 
     /// <summary>The same id, or null for none.</summary>
     /// <exception cref="MissingException">There is no such version.</exception>
@@ -54,19 +52,19 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
 
     /// <summary>Every kept version of an arrow, the newest first.</summary>
     public IReadOnlyList<ArrowVersion> Versions(string arrowId) =>
-        database.Read(c =>
-            c.Query<string>(
+        database.Read(sql =>
+            sql.Query<string>(
                     "SELECT id FROM arrow_version WHERE arrow_id = @arrowId ORDER BY number DESC",
                     new { arrowId }
                 )
-                .Select(id => Version(c, null, id))
+                .Select(id => Version(sql, id))
                 .ToArray()
         );
 
     /// <summary>The versions that were shot through paper: they are history.</summary>
     public IReadOnlyList<string> Shot(string arrowId) =>
-        database.Read(c =>
-            c.Query<string>(
+        database.Read(sql =>
+            sql.Query<string>(
                     "SELECT DISTINCT v.id FROM arrow_version v JOIN shot_set s ON s.arrow_version_id = v.id JOIN shot h ON h.set_id = s.id WHERE v.arrow_id = @arrowId",
                     new { arrowId }
                 )
@@ -74,92 +72,82 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
         );
 
     public ArrowRow Add(string id, string bowId, ArrowDraft draft) =>
-        database.Write(
-            (c, t) =>
-            {
-                _ = BowStore.Get(c, t, bowId);
-                c.Execute(
-                    "INSERT INTO arrow (id, bow_id, name, draft, created_at, changed_at) VALUES (@id, @bowId, @Name, @draft, @now, @now) ON CONFLICT (id) DO NOTHING",
-                    new
-                    {
-                        id,
-                        bowId,
-                        draft.Name,
-                        draft = FactsJson.Write(draft),
-                        now = Stamp.Of(clock.GetUtcNow()),
-                    },
-                    t
-                );
-                return Get(c, t, id);
-            }
-        );
+        database.Write(sql =>
+        {
+            _ = BowStore.Get(sql, bowId);
+            sql.Execute(
+                "INSERT INTO arrow (id, bow_id, name, draft, created_at, changed_at) VALUES (@id, @bowId, @Name, @draft, @now, @now) ON CONFLICT (id) DO NOTHING",
+                new
+                {
+                    id,
+                    bowId,
+                    draft.Name,
+                    draft = FactsJson.Write(draft),
+                    now = Stamp.Of(clock.GetUtcNow()),
+                }
+            );
+            return Get(sql, id);
+        });
 
     /// <summary>Keeps the draft as typed, whether or not it can be read.</summary>
     /// <exception cref="ChangedException">The row is not at this version any more.</exception>
     public ArrowRow ChangeDraft(string id, int version, ArrowDraft draft) =>
-        database.Write(
-            (c, t) =>
-            {
-                var changed = c.Execute(
-                    "UPDATE arrow SET name = @Name, draft = @draft, changed_at = @now, version = version + 1 WHERE id = @id AND version = @version",
-                    new
-                    {
-                        id,
-                        version,
-                        draft.Name,
-                        draft = FactsJson.Write(draft),
-                        now = Stamp.Of(clock.GetUtcNow()),
-                    },
-                    t
-                );
-                var now = Get(c, t, id);
-                return changed == 1 ? now : throw new ChangedException("arrow", now);
-            }
-        );
+        database.Write(sql =>
+        {
+            var changed = sql.Execute(
+                "UPDATE arrow SET name = @Name, draft = @draft, changed_at = @now, version = version + 1 WHERE id = @id AND version = @version",
+                new
+                {
+                    id,
+                    version,
+                    draft.Name,
+                    draft = FactsJson.Write(draft),
+                    now = Stamp.Of(clock.GetUtcNow()),
+                }
+            );
+            var now = Get(sql, id);
+            return changed == 1 ? now : throw new ChangedException("arrow", now);
+        });
 
     /// <summary>Keeps the draft as the next version, unless it is what the last version already holds.</summary>
     /// <exception cref="RefusedException">The draft cannot be read, or is unsafe on its bow.</exception>
     public ArrowRow Keep(string id, string versionId) =>
-        database.Write(
-            (c, t) =>
+        database.Write(sql =>
+        {
+            var row = Get(sql, id);
+            var arrow = row.Draft.Entry(components.Only(row.Draft.Parts())).Read();
+            if (row.Kept is { } last && (last.Id == versionId || last.Arrow == arrow))
             {
-                var row = Get(c, t, id);
-                var arrow = row.Draft.Entry(components.Only(row.Draft.Parts())).Read();
-                if (row.Kept is { } last && (last.Id == versionId || last.Arrow == arrow))
-                {
-                    return row;
-                }
-
-                var reading = ArrowReading.Of(BowStore.Get(c, t, row.BowId).Bow, arrow);
-                if (reading.Cautions.FirstOrDefault(r => r.Refused) is { } refused)
-                {
-                    throw RefusedException.At(refused.Field, refused.Code, refused.Text);
-                }
-
-                c.Execute(
-                    "INSERT INTO arrow_version (id, arrow_id, number, facts, typed, kept_at) VALUES (@versionId, @id, @number, @facts, @typed, @now)",
-                    new
-                    {
-                        versionId,
-                        id,
-                        number = (row.Kept?.Number ?? 0) + 1,
-                        facts = FactsJson.Write(arrow),
-                        typed = FactsJson.Write(row.Draft),
-                        now = Stamp.Of(clock.GetUtcNow()),
-                    },
-                    t
-                );
-                return Get(c, t, id);
+                return row;
             }
-        );
+
+            var reading = ArrowReading.Of(BowStore.Get(sql, row.BowId).Bow, arrow);
+            if (reading.Cautions.FirstOrDefault(r => r.Refused) is { } refused)
+            {
+                throw RefusedException.At(refused.Field, refused.Code, refused.Text);
+            }
+
+            sql.Execute(
+                "INSERT INTO arrow_version (id, arrow_id, number, facts, typed, kept_at) VALUES (@versionId, @id, @number, @facts, @typed, @now)",
+                new
+                {
+                    versionId,
+                    id,
+                    number = (row.Kept?.Number ?? 0) + 1,
+                    facts = FactsJson.Write(arrow),
+                    typed = FactsJson.Write(row.Draft),
+                    now = Stamp.Of(clock.GetUtcNow()),
+                }
+            );
+            return Get(sql, id);
+        });
 
     /// <exception cref="MissingException">This bow has no such kept arrow.</exception>
-    internal static void CheckOfBow(IDbConnection c, IDbTransaction t, string versionId, string bowId)
+    internal static void CheckOfBow(Sql sql, string versionId, string bowId)
     {
-        var owner = c.ExecuteScalar<string?>(
+        var owner = sql.Scalar<string?>(
             "SELECT a.bow_id FROM arrow_version v JOIN arrow a ON a.id = v.arrow_id WHERE v.id = @versionId",
-            new { versionId },
-            t
+            new { versionId }
         );
         if (owner != bowId)
         {
@@ -167,28 +155,25 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
         }
     }
 
-    internal static ArrowVersion Version(IDbConnection c, IDbTransaction? t, string id) =>
+    internal static ArrowVersion Version(Sql sql, string id) =>
         ReadVersion(
-            c.QueryFirstOrDefault<VersionLine>(
+            sql.First<VersionLine>(
                 "SELECT id, arrow_id AS arrowId, number, facts, typed, kept_at AS keptAt FROM arrow_version WHERE id = @id",
-                new { id },
-                t
+                new { id }
             )
         ) ?? throw new MissingException("arrow version");
 
-    private static ArrowRow Get(IDbConnection c, IDbTransaction? t, string id)
+    private static ArrowRow Get(Sql sql, string id)
     {
         var row =
-            c.QueryFirstOrDefault<(string BowId, string Draft, string ChangedAt, int Version)?>(
+            sql.First<(string BowId, string Draft, string ChangedAt, int Version)?>(
                 "SELECT bow_id, draft, changed_at, version FROM arrow WHERE id = @id",
-                new { id },
-                t
+                new { id }
             ) ?? throw new MissingException("arrow");
         var kept = ReadVersion(
-            c.QueryFirstOrDefault<VersionLine>(
+            sql.First<VersionLine>(
                 "SELECT id, arrow_id AS arrowId, number, facts, typed, kept_at AS keptAt FROM arrow_version WHERE arrow_id = @id ORDER BY number DESC LIMIT 1",
-                new { id },
-                t
+                new { id }
             )
         );
         return new ArrowRow(

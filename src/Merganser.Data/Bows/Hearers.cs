@@ -1,5 +1,4 @@
 using System.Text.Json;
-using Dapper;
 using Merganser.Core.Bows;
 using Merganser.Core.Units;
 
@@ -25,17 +24,15 @@ public sealed class Hearers(Database database)
     /// <param name="kind">What it is, as in the API's paths: bows, papers, sets, shots, dozens or arrows.</param>
     /// <param name="id">Its id.</param>
     public string? BowOf(string kind, string id) =>
-        Owners.TryGetValue(kind, out var query)
-            ? database.Read(c => c.ExecuteScalar<string?>(query, new { id }))
-            : null;
+        Owners.TryGetValue(kind, out var query) ? database.Read(sql => sql.Scalar<string?>(query, new { id })) : null;
 
     /// <summary>
     /// The units of a bow's archer and the hand that draws it; null where there is no such bow, or it cannot be read.
     /// </summary>
     public (DisplayUnits Units, Hand Hand)? Of(string bowId)
     {
-        var row = database.Read(c =>
-            c.QueryFirstOrDefault<(string Bow, string Archer)?>(
+        var row = database.Read(sql =>
+            sql.First<(string Bow, string Archer)?>(
                 "SELECT b.facts, a.facts FROM bow b JOIN archer a ON a.id = b.archer_id WHERE b.id = @bowId",
                 new { bowId }
             )

@@ -1,81 +1,7 @@
-using Dapper;
 using Merganser.Core.Arrows;
 using Merganser.Core.Figures;
 
 namespace Merganser.Data;
-
-/// <summary>A catalogue entry: its id and the part.</summary>
-public sealed record Stocked<T>(string Id, T Part)
-    where T : class;
-
-/// <summary>The catalogue by class, as the bench picks from it.</summary>
-public sealed record Catalogue(
-    IReadOnlyList<Stocked<Shaft>> Shafts,
-    IReadOnlyList<Stocked<Insert>> Inserts,
-    IReadOnlyList<Stocked<Point>> Points,
-    IReadOnlyList<Stocked<Nock>> Nocks,
-    IReadOnlyList<Stocked<Vane>> Vanes,
-    IReadOnlyList<Stocked<Wrap>> Wraps
-)
-{
-    public int Count => Shafts.Count + Inserts.Count + Points.Count + Nocks.Count + Vanes.Count + Wraps.Count;
-}
-
-/// <summary>An arrow as it is being built: components by id, measures as typed.</summary>
-public sealed record ArrowDraft(
-    string Name,
-    string ShaftId,
-    string CutLength,
-    string? InsertId,
-    string PointId,
-    string NockId,
-    string? VaneId,
-    int VaneCount,
-    string VaneFront,
-    string? WrapId,
-    string Glue,
-    int InsertBroken = 0,
-    int PointBroken = 0
-)
-{
-    /// <summary>The build with its components looked up.</summary>
-    public ArrowEntry Entry(Catalogue catalogue) =>
-        new(
-            Find(catalogue.Shafts, ShaftId),
-            CutLength,
-            Find(catalogue.Inserts, InsertId),
-            Find(catalogue.Points, PointId),
-            Find(catalogue.Nocks, NockId),
-            Find(catalogue.Vanes, VaneId),
-            VaneCount,
-            VaneFront,
-            Find(catalogue.Wraps, WrapId),
-            Glue,
-            InsertBroken,
-            PointBroken
-        );
-
-    /// <summary>The components it is built from.</summary>
-    public IReadOnlyList<string> Parts() =>
-        [.. new[] { ShaftId, InsertId, PointId, NockId, VaneId, WrapId }.OfType<string>()];
-
-    private static T? Find<T>(IReadOnlyList<Stocked<T>> stock, string? id)
-        where T : class => stock.FirstOrDefault(s => s.Id == id)?.Part;
-}
-
-/// <summary>A row of the catalogue.</summary>
-public sealed record ComponentRow(string Id, ComponentClass Class, IComponent Part, bool Retired, int Version)
-{
-    private readonly string words = string.Join(' ', WordsOf(Part)).ToUpperInvariant();
-
-    /// <summary>True when maker, name, material or spine hold the word, given in upper case.</summary>
-    public bool Holds(string upper) => words.Contains(upper, StringComparison.Ordinal);
-
-    private static string[] WordsOf(IComponent part) =>
-        part is Shaft shaft
-            ? [part.Maker, part.Name, $"{shaft.Material}", Core.Units.Show.Spine(shaft.SpineInUse)]
-            : [part.Maker, part.Name];
-}
 
 /// <summary>The catalogue. It is read once and kept, since every figure asks for it.</summary>
 public sealed class ComponentStore(Database database)
@@ -190,23 +116,20 @@ public sealed class ComponentStore(Database database)
     public void Delete(string id)
     {
         var row = Get(id);
-        database.Write(
-            (c, t) =>
+        database.Write(sql =>
+        {
+            var users = sql.Query<string>(
+                    "SELECT DISTINCT name FROM arrow WHERE @id IN (SELECT value FROM json_each(arrow.draft)) LIMIT 4",
+                    new { id }
+                )
+                .ToArray();
+            if (users.Length > 0)
             {
-                var users = c.Query<string>(
-                        "SELECT DISTINCT name FROM arrow WHERE @id IN (SELECT value FROM json_each(arrow.draft)) LIMIT 4",
-                        new { id },
-                        t
-                    )
-                    .ToArray();
-                if (users.Length > 0)
-                {
-                    throw new RefusedException("in-use", new PartInUse(row.Part.Name, users));
-                }
-
-                return c.Execute("DELETE FROM component WHERE id = @id", new { id }, t);
+                throw new RefusedException("in-use", new PartInUse(row.Part.Name, users));
             }
-        );
+
+            return sql.Execute("DELETE FROM component WHERE id = @id", new { id });
+        });
         Forget();
     }
 
@@ -232,46 +155,44 @@ public sealed class ComponentStore(Database database)
             throw RefusedException.At("id", "class", new IdOfAnother(taken, known[taken].Class));
         }
 
-        var count = database.Write(
-            (c, t) =>
-            {
-                using var command = c.CreateCommand();
-                command.Transaction = t;
-                command.CommandText = """
-                    INSERT INTO component (id, class, maker, name, facts) VALUES ($id, $class, $maker, $name, $facts)
-                    ON CONFLICT (id) DO UPDATE SET maker = $maker, name = $name, facts = $facts, version = version + 1
-                    WHERE facts <> $facts AND class = $class
-                    """;
-                var values = new[] { "$id", "$class", "$maker", "$name", "$facts" }
-                    .Select(name =>
-                    {
-                        var parameter = command.CreateParameter();
-                        parameter.ParameterName = name;
-                        command.Parameters.Add(parameter);
-                        return parameter;
-                    })
-                    .ToArray();
-                for (var i = 0; i < parts.Count; i++)
+        var count = database.Write(sql =>
+        {
+            using var command = sql.Command(
+                """
+                INSERT INTO component (id, class, maker, name, facts) VALUES ($id, $class, $maker, $name, $facts)
+                ON CONFLICT (id) DO UPDATE SET maker = $maker, name = $name, facts = $facts, version = version + 1
+                WHERE facts <> $facts AND class = $class
+                """
+            );
+            var values = new[] { "$id", "$class", "$maker", "$name", "$facts" }
+                .Select(name =>
                 {
-                    if (i % 500 == 0)
-                    {
-                        cancel.ThrowIfCancellationRequested();
-                        progress?.Invoke(i);
-                    }
-
-                    var (id, part) = parts[i];
-                    values[0].Value = id;
-                    values[1].Value = FactsJson.Word(ComponentTable.ClassOf(part));
-                    values[2].Value = part.Maker;
-                    values[3].Value = part.Name;
-                    values[4].Value = Facts(part);
-                    command.ExecuteNonQuery();
+                    var parameter = command.CreateParameter();
+                    parameter.ParameterName = name;
+                    command.Parameters.Add(parameter);
+                    return parameter;
+                })
+                .ToArray();
+            for (var i = 0; i < parts.Count; i++)
+            {
+                if (i % 500 == 0)
+                {
+                    cancel.ThrowIfCancellationRequested();
+                    progress?.Invoke(i);
                 }
 
-                cancel.ThrowIfCancellationRequested();
-                return parts.Count;
+                var (id, part) = parts[i];
+                values[0].Value = id;
+                values[1].Value = FactsJson.Word(ComponentTable.ClassOf(part));
+                values[2].Value = part.Maker;
+                values[3].Value = part.Name;
+                values[4].Value = Facts(part);
+                command.ExecuteNonQuery();
             }
-        );
+
+            cancel.ThrowIfCancellationRequested();
+            return parts.Count;
+        });
         Forget();
         return count;
     }
@@ -301,9 +222,9 @@ public sealed class ComponentStore(Database database)
             where T : class, IComponent => stock.Select(s => (s.Id, (IComponent)s.Part));
     }
 
-    private ComponentRow Edit(string id, int version, string sql, object values)
+    private ComponentRow Edit(string id, int version, string statement, object values)
     {
-        var changed = database.Write((c, t) => c.Execute(sql, values, t));
+        var changed = database.Write(sql => sql.Execute(statement, values));
         Forget();
         var now = Get(id);
         return changed == 1 ? now : throw new ChangedException("component", now);
@@ -327,10 +248,10 @@ public sealed class ComponentStore(Database database)
 
     private (IReadOnlyDictionary<string, ComponentRow>, IReadOnlyList<ComponentRow>) Read()
     {
-        var rows = database.Read(c =>
+        var rows = database.Read(sql =>
             database.Unreadable.Each(
                 "component",
-                c.Query<(string Id, string Class, string Facts, bool Retired, int Version)>(
+                sql.Query<(string Id, string Class, string Facts, bool Retired, int Version)>(
                     "SELECT id, class, facts, retired, version FROM component ORDER BY rowid"
                 ),
                 r => r.Id,

@@ -1,5 +1,3 @@
-using System.Data;
-using Dapper;
 using Merganser.Core.Speed;
 
 namespace Merganser.Data;
@@ -8,67 +6,61 @@ namespace Merganser.Data;
 public sealed class ChronographStore(Database database, TimeProvider clock)
 {
     /// <summary>Readings in the order in which they were shot.</summary>
-    public IReadOnlyList<SpeedShot> Of(string bowId) => database.Read(c => Of(c, null, bowId));
+    public IReadOnlyList<SpeedShot> Of(string bowId) => database.Read(sql => Of(sql, bowId));
 
     /// <summary>Adds a reading; the bow's speed follows, and its string has one shot more.</summary>
     public IReadOnlyList<SpeedShot> Shoot(string bowId, string id, double grains, double speed, string source) =>
-        database.Write(
-            (c, t) =>
-            {
-                _ = BowStore.Get(c, t, bowId).Sound();
-                var added = c.Execute(
-                    """
-                    INSERT INTO chronograph_shot (id, bow_id, grains, speed, source, shot_at)
-                    VALUES (@id, @bowId, @grains, @speed, @source, @now) ON CONFLICT (id) DO NOTHING
-                    """,
-                    new
-                    {
-                        id,
-                        bowId,
-                        grains,
-                        speed,
-                        source,
-                        now = Stamp.Of(clock.GetUtcNow()),
-                    },
-                    t
-                );
-                if (added == 1)
+        database.Write(sql =>
+        {
+            _ = BowStore.Get(sql, bowId).Sound();
+            var added = sql.Execute(
+                """
+                INSERT INTO chronograph_shot (id, bow_id, grains, speed, source, shot_at)
+                VALUES (@id, @bowId, @grains, @speed, @source, @now) ON CONFLICT (id) DO NOTHING
+                """,
+                new
                 {
-                    var settling = SetupStore.Life(c, t, bowId).SettlingLeft > 0;
-                    SetupStore.Fire(c, t, bowId, id, 1, settling, "chronograph", clock.GetUtcNow());
+                    id,
+                    bowId,
+                    grains,
+                    speed,
+                    source,
+                    now = Stamp.Of(clock.GetUtcNow()),
                 }
-
-                return Taught(c, t, bowId);
+            );
+            if (added == 1)
+            {
+                var settling = StringShots.SettlingLeft(sql, bowId) > 0;
+                StringShots.Fire(sql, bowId, id, 1, settling, "chronograph", clock.GetUtcNow());
             }
-        );
+
+            return Taught(sql, bowId);
+        });
 
     /// <summary>Takes a reading back; it stays on record.</summary>
     /// <exception cref="MissingException">This bow has no such reading.</exception>
     public IReadOnlyList<SpeedShot> Withdraw(string bowId, string id) =>
-        database.Write(
-            (c, t) =>
-            {
-                Withdrawable.Take(c, t, bowId, id, clock.GetUtcNow(), Withdrawable.Reading);
-                return Taught(c, t, bowId);
-            }
-        );
+        database.Write(sql =>
+        {
+            Withdrawable.Take(sql, bowId, id, clock.GetUtcNow(), Withdrawable.Reading);
+            return Taught(sql, bowId);
+        });
 
-    private static SpeedShot[] Taught(IDbConnection c, IDbTransaction t, string bowId)
+    private static SpeedShot[] Taught(Sql sql, string bowId)
     {
-        var shots = Of(c, t, bowId);
-        BowStore.PutSpeed(c, t, bowId, new ChronographLog(shots).Fit());
+        var shots = Of(sql, bowId);
+        BowStore.PutSpeed(sql, bowId, new ChronographLog(shots).Fit());
         return shots;
     }
 
-    private static SpeedShot[] Of(IDbConnection c, IDbTransaction? t, string bowId) =>
+    private static SpeedShot[] Of(Sql sql, string bowId) =>
         [
-            .. c.Query<(string Id, double Grains, double Speed, string Source, string At)>(
+            .. sql.Query<(string Id, double Grains, double Speed, string Source, string At)>(
                     """
                     SELECT id, grains, speed, source, shot_at FROM chronograph_shot
                     WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid
                     """,
-                    new { bowId },
-                    t
+                    new { bowId }
                 )
                 .Select(s => new SpeedShot(s.Id, s.Grains, s.Speed, s.Source, Stamp.Read(s.At))),
         ];

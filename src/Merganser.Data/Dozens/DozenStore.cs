@@ -1,5 +1,3 @@
-using System.Data;
-using Dapper;
 using Merganser.Core.Dozens;
 
 namespace Merganser.Data;
@@ -17,42 +15,39 @@ public sealed record DozenRow(
 public sealed class DozenStore(Database database, TimeProvider clock)
 {
     public IReadOnlyList<DozenRow> Of(string bowId) =>
-        database.Read(c =>
+        database.Read(sql =>
             database.Unreadable.Each(
                 "dozen",
-                c.Query<string>(
+                sql.Query<string>(
                     "SELECT id FROM dozen WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC",
                     new { bowId }
                 ),
                 id => id,
-                id => Get(c, null, id)
+                id => Get(sql, id)
             )
         );
 
-    public DozenRow Get(string id) => database.Read(c => Get(c, null, id));
+    public DozenRow Get(string id) => database.Read(sql => Get(sql, id));
 
     /// <summary>Starts a dozen; the same id again changes nothing.</summary>
     public DozenRow Start(string id, string bowId, string arrowVersionId, DozenPlan plan) =>
-        database.Write(
-            (c, t) =>
-            {
-                _ = BowStore.Get(c, t, bowId);
-                ArrowStore.CheckOfBow(c, t, arrowVersionId, bowId);
-                c.Execute(
-                    "INSERT INTO dozen (id, bow_id, arrow_version_id, plan, started_at) VALUES (@id, @bowId, @arrowVersionId, @plan, @now) ON CONFLICT (id) DO NOTHING",
-                    new
-                    {
-                        id,
-                        bowId,
-                        arrowVersionId,
-                        plan = FactsJson.Write(plan),
-                        now = Stamp.Of(clock.GetUtcNow()),
-                    },
-                    t
-                );
-                return Get(c, t, id);
-            }
-        );
+        database.Write(sql =>
+        {
+            _ = BowStore.Get(sql, bowId);
+            ArrowStore.CheckOfBow(sql, arrowVersionId, bowId);
+            sql.Execute(
+                "INSERT INTO dozen (id, bow_id, arrow_version_id, plan, started_at) VALUES (@id, @bowId, @arrowVersionId, @plan, @now) ON CONFLICT (id) DO NOTHING",
+                new
+                {
+                    id,
+                    bowId,
+                    arrowVersionId,
+                    plan = FactsJson.Write(plan),
+                    now = Stamp.Of(clock.GetUtcNow()),
+                }
+            );
+            return Get(sql, id);
+        });
 
     /// <summary>Adds entries, all or none; an id that is there already is passed over.</summary>
     public DozenRow Add(string dozenId, IReadOnlyList<(string Id, DozenAct Act)> acts) =>
@@ -67,65 +62,55 @@ public sealed class DozenStore(Database database, TimeProvider clock)
     /// <param name="make">Checks the dozen as it stands and makes the entries.</param>
     /// <exception cref="IdTakenException">The id is already that of an entry of another dozen.</exception>
     public DozenRow Add(string dozenId, string actId, Func<DozenRow, IReadOnlyList<(string Id, DozenAct Act)>> make) =>
-        database.Write(
-            (c, t) =>
+        database.Write(sql =>
+        {
+            var row = Get(sql, dozenId);
+            if (sql.Scalar<string?>("SELECT dozen_id FROM dozen_entry WHERE id = @actId", new { actId }) is { } known)
             {
-                var row = Get(c, t, dozenId);
-                if (
-                    c.ExecuteScalar<string?>("SELECT dozen_id FROM dozen_entry WHERE id = @actId", new { actId }, t) is
-                    { } known
-                )
-                {
-                    return known == dozenId ? row : throw new IdTakenException("entry");
-                }
-
-                foreach (var (id, act) in make(row))
-                {
-                    var facts = DozenFacts.Of(act);
-                    c.Execute(
-                        """
-                        INSERT INTO dozen_entry (id, dozen_id, ordinal, kind, facts, at)
-                        VALUES (@id, @dozenId, 1 + (SELECT count(*) FROM dozen_entry WHERE dozen_id = @dozenId), @Kind,
-                        @facts, @now) ON CONFLICT (id) DO NOTHING
-                        """,
-                        new
-                        {
-                            id,
-                            dozenId,
-                            facts.Kind,
-                            facts = FactsJson.Write(facts),
-                            now = Stamp.Of(clock.GetUtcNow()),
-                        },
-                        t
-                    );
-                }
-
-                return Get(c, t, dozenId);
+                return known == dozenId ? row : throw new IdTakenException("entry");
             }
-        );
+
+            foreach (var (id, act) in make(row))
+            {
+                var facts = DozenFacts.Of(act);
+                sql.Execute(
+                    """
+                    INSERT INTO dozen_entry (id, dozen_id, ordinal, kind, facts, at)
+                    VALUES (@id, @dozenId, 1 + (SELECT count(*) FROM dozen_entry WHERE dozen_id = @dozenId), @Kind,
+                    @facts, @now) ON CONFLICT (id) DO NOTHING
+                    """,
+                    new
+                    {
+                        id,
+                        dozenId,
+                        facts.Kind,
+                        facts = FactsJson.Write(facts),
+                        now = Stamp.Of(clock.GetUtcNow()),
+                    }
+                );
+            }
+
+            return Get(sql, dozenId);
+        });
 
     /// <summary>Takes back an entry; it stays on record.</summary>
     public DozenRow Withdraw(string dozenId, string entryId) =>
-        database.Write(
-            (c, t) =>
-            {
-                Withdrawable.Take(c, t, dozenId, entryId, clock.GetUtcNow(), Withdrawable.OfDozen);
-                return Get(c, t, dozenId);
-            }
-        );
+        database.Write(sql =>
+        {
+            Withdrawable.Take(sql, dozenId, entryId, clock.GetUtcNow(), Withdrawable.OfDozen);
+            return Get(sql, dozenId);
+        });
 
-    private static DozenRow Get(IDbConnection c, IDbTransaction? t, string id)
+    private static DozenRow Get(Sql sql, string id)
     {
         var row =
-            c.QueryFirstOrDefault<(string BowId, string Version, string Plan, string At)?>(
+            sql.First<(string BowId, string Version, string Plan, string At)?>(
                 "SELECT bow_id, arrow_version_id, plan, started_at FROM dozen WHERE id = @id",
-                new { id },
-                t
+                new { id }
             ) ?? throw new MissingException("dozen");
-        var entries = c.Query<(string Id, int Ordinal, string Facts, string At)>(
+        var entries = sql.Query<(string Id, int Ordinal, string Facts, string At)>(
                 "SELECT id, ordinal, facts, at FROM dozen_entry WHERE dozen_id = @id AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal",
-                new { id },
-                t
+                new { id }
             )
             .Select(e => new DozenEvent(e.Id, e.Ordinal, Stamp.Read(e.At), FactsJson.Read<DozenFacts>(e.Facts).Act()));
         return new DozenRow(

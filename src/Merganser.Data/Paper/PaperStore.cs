@@ -1,10 +1,6 @@
-using System.Data;
-using Dapper;
-using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
-using Merganser.Core.Tuning;
 using Merganser.Core.Units;
 
 namespace Merganser.Data;
@@ -36,14 +32,22 @@ public sealed record NewPaper(
 /// <summary>Paper sessions: their events are appended here and read back as they were.</summary>
 public sealed class PaperStore(Database database, TimeProvider clock)
 {
-    private const string InOrder = "SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at, rowid";
+    private const string NewestFirst =
+        "SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC";
+
+    /// <summary>The last papers of the same bow that were begun before one, the newest first.</summary>
+    private const string Before = """
+        SELECT p.id FROM paper p, paper me WHERE me.id = @id AND p.bow_id = me.bow_id
+          AND (p.started_at < me.started_at OR (p.started_at = me.started_at AND p.rowid < me.rowid))
+        ORDER BY p.started_at DESC, p.rowid DESC LIMIT @EarlierPapers
+        """;
 
     /// <summary>
     /// The papers of a bow, the newest first; those that cannot be read are left out. No more are read than are wanted.
     /// </summary>
     public IReadOnlyList<PaperRow> Of(string bowId, int most = int.MaxValue)
     {
-        var ids = database.Read(c => c.Query<string>(InOrder, new { bowId }).Reverse().ToArray());
+        var ids = database.Read(sql => sql.Query<string>(NewestFirst, new { bowId }).ToArray());
         return [.. ids.SelectMany(id => database.Unreadable.Each("paper", [id], i => i, Get)).Take(most)];
     }
 
@@ -52,8 +56,8 @@ public sealed class PaperStore(Database database, TimeProvider clock)
 
     /// <summary>True once some paper of this bow was accepted, and not opened again since.</summary>
     public bool AnyAccepted(string bowId) =>
-        database.Read(c =>
-            c.ExecuteScalar<bool>(
+        database.Read(sql =>
+            sql.Scalar<bool>(
                 """
                 SELECT EXISTS (
                   SELECT 1 FROM session_act a JOIN paper p ON p.id = a.paper_id
@@ -68,74 +72,63 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     /// <summary>A paper with what the bow's earlier papers taught.</summary>
     public PaperRow Get(string id)
     {
-        var (paper, learned) = database.Read(c =>
+        var (paper, learned) = database.Read(sql =>
         {
-            List<(string Id, string Fingerprint, Knowledge Knowledge)> anew = [];
-            var bowId =
-                c.ExecuteScalar<string?>("SELECT bow_id FROM paper WHERE id = @id", new { id })
-                ?? throw new MissingException("paper");
-            var earlier = c.Query<string>(InOrder, new { bowId })
-                .TakeWhile(p => p != id)
-                .TakeLast(Knowledge.EarlierPapers)
-                .ToArray();
-            var known = Knowledge.Of(
-                earlier.Select(p => Load(c, null, p)).Where(p => !p.Session.IsTrial).Select(p => Learned(c, p, anew))
-            );
-            return (Load(c, null, id, known), anew);
+            var (reader, kept) = (PaperReader.Of(sql, id), new LearnedStore(sql));
+            var earlier = sql.Query<string>(Before, new { id, Knowledge.EarlierPapers }).Reverse();
+            var taught = earlier.Select(p => reader.Read(p, Knowledge.None)).Where(p => !p.Session.IsTrial);
+            var known = Knowledge.Of(taught.Select(kept.Of));
+            return (reader.Read(id, known), kept.Anew);
         });
-        Remember(learned);
+        LearnedStore.Keep(database, learned);
         return paper;
     }
 
     /// <summary>Starts a paper with its first set; the same id again changes nothing.</summary>
     public PaperRow Start(NewPaper paper)
     {
-        database.Write(
-            (c, t) =>
+        database.Write(sql =>
+        {
+            _ = BowStore.Get(sql, paper.BowId).Sound();
+            ArrowStore.CheckOfBow(sql, paper.ArrowVersionId, paper.BowId);
+            var dozen = paper.Plan.DozenId;
+            if (
+                dozen is not null
+                && sql.Scalar<string?>("SELECT bow_id FROM dozen WHERE id = @dozen", new { dozen }) != paper.BowId
+            )
             {
-                _ = BowStore.Get(c, t, paper.BowId).Sound();
-                ArrowStore.CheckOfBow(c, t, paper.ArrowVersionId, paper.BowId);
-                var dozen = paper.Plan.DozenId;
-                if (
-                    dozen is not null
-                    && c.ExecuteScalar<string?>("SELECT bow_id FROM dozen WHERE id = @dozen", new { dozen }, t)
-                        != paper.BowId
-                )
-                {
-                    throw new MissingException("dozen of this bow");
-                }
-
-                var now = clock.GetUtcNow();
-                var added = c.Execute(
-                    """
-                    INSERT INTO paper (id, bow_id, arrow_version_id, tolerance, plan, started_at)
-                    VALUES (@Id, @BowId, @ArrowVersionId, @Tolerance, @plan, @now) ON CONFLICT (id) DO NOTHING
-                    """,
-                    new
-                    {
-                        paper.Id,
-                        paper.BowId,
-                        paper.ArrowVersionId,
-                        paper.Tolerance,
-                        plan = FactsJson.Write(paper.Plan),
-                        now = Stamp.Of(now),
-                    },
-                    t
-                );
-                if (added == 1)
-                {
-                    var first = SessionActs.First(
-                        $"{paper.Id}-1",
-                        paper.Plan.Stages[0],
-                        paper.FirstDistance,
-                        paper.ArrowVersionId
-                    );
-                    Write(c, t, paper.Id, paper.BowId, first, now, settling: false);
-                }
-
-                return added;
+                throw new MissingException("dozen of this bow");
             }
-        );
+
+            var now = clock.GetUtcNow();
+            var added = sql.Execute(
+                """
+                INSERT INTO paper (id, bow_id, arrow_version_id, tolerance, plan, started_at)
+                VALUES (@Id, @BowId, @ArrowVersionId, @Tolerance, @plan, @now) ON CONFLICT (id) DO NOTHING
+                """,
+                new
+                {
+                    paper.Id,
+                    paper.BowId,
+                    paper.ArrowVersionId,
+                    paper.Tolerance,
+                    plan = FactsJson.Write(paper.Plan),
+                    now = Stamp.Of(now),
+                }
+            );
+            if (added == 1)
+            {
+                var first = SessionActs.First(
+                    $"{paper.Id}-1",
+                    paper.Plan.Stages[0],
+                    paper.FirstDistance,
+                    paper.ArrowVersionId
+                );
+                SessionWriter.Write(sql, paper.Id, paper.BowId, first, now, settling: false);
+            }
+
+            return added;
+        });
         return Get(paper.Id);
     }
 
@@ -174,26 +167,24 @@ public sealed class PaperStore(Database database, TimeProvider clock)
 
     private PaperRow Append(string paperId, string id, Func<TuningSession, bool, IReadOnlyList<NewAct>> acts)
     {
-        database.Write(
-            (c, t) =>
+        database.Write(sql =>
+        {
+            var paper = PaperReader.Of(sql, paperId).Read(paperId, Knowledge.None);
+            if (sql.Scalar<bool>(Known, new { id }))
             {
-                var paper = Load(c, t, paperId);
-                if (c.ExecuteScalar<bool>(Known, new { id }, t))
-                {
-                    return paper.Version;
-                }
-
-                var now = clock.GetUtcNow();
-                var settling = SetupStore.Life(c, t, paper.Bow.Id).SettlingLeft > 0;
-                foreach (var act in acts(paper.Session, settling))
-                {
-                    Write(c, t, paperId, paper.Bow.Id, act, now, settling);
-                    Follow(c, t, paper, act, now);
-                }
-
-                return c.Execute("UPDATE paper SET version = version + 1 WHERE id = @paperId", new { paperId }, t);
+                return paper.Version;
             }
-        );
+
+            var now = clock.GetUtcNow();
+            var settling = StringShots.SettlingLeft(sql, paper.Bow.Id) > 0;
+            foreach (var act in acts(paper.Session, settling))
+            {
+                SessionWriter.Write(sql, paperId, paper.Bow.Id, act, now, settling);
+                SessionWriter.Follow(sql, paper, act, now);
+            }
+
+            return sql.Execute("UPDATE paper SET version = version + 1 WHERE id = @paperId", new { paperId });
+        });
         return Get(paperId);
     }
 
@@ -204,336 +195,5 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         """;
 
     private string PaperOf(string query, string of, string what) =>
-        database.Read(c => c.ExecuteScalar<string?>(query, new { of })) ?? throw new MissingException(what);
-
-    /// <summary>
-    /// What the rest of the bow's record takes from an act: the state it was shot well in, and the state an empty set
-    /// stands at.
-    /// </summary>
-    private static void Follow(IDbConnection c, IDbTransaction t, PaperRow paper, NewAct act, DateTimeOffset now)
-    {
-        var session = paper.Session;
-        switch (act.Act)
-        {
-            case Accepted when !session.IsTrial:
-                var begun = (session.Sets.LastOrDefault(s => s.OfSession) ?? session.Now).Begun;
-                SetupStore.PutGood(
-                    c,
-                    t,
-                    paper.Bow.Id,
-                    $"{paper.Id}-good-{paper.Version}",
-                    begun.Arrow,
-                    "",
-                    now,
-                    begun.Stage
-                );
-                break;
-            case Reopened:
-                c.Execute(
-                    """
-                    INSERT INTO withdrawn (entry_id, withdrawn_at) SELECT id, @now FROM good_state WHERE id LIKE @like
-                    ON CONFLICT DO NOTHING
-                    """,
-                    new { like = $"{paper.Id}-good-%", now = Stamp.Of(now) },
-                    t
-                );
-                break;
-            case MoveMade or MoveCorrected when session.Now.Shots.Count == 0:
-                var state = BowStore.TakeState(c, t, paper.Bow.Id, now);
-                c.Execute("UPDATE shot_set SET bow_state_id = @state WHERE id = @Id", new { state, session.Now.Id }, t);
-                break;
-        }
-    }
-
-    private static void Write(
-        IDbConnection c,
-        IDbTransaction t,
-        string paperId,
-        string bowId,
-        NewAct happened,
-        DateTimeOffset time,
-        bool settling
-    )
-    {
-        var (id, now) = (happened.Id, Stamp.Of(time));
-        switch (happened.Act)
-        {
-            case SetBegun set:
-                WriteSet(c, t, paperId, bowId, id, set, time);
-                break;
-            case ShotMarked shot:
-                c.Execute(
-                    """
-                    INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number,
-                    words)
-                    VALUES (@id, @Set, 1 + (SELECT count(*) FROM shot WHERE set_id = @Set), @px, @py, @tx, @ty, @side,
-                    @now, @ArrowNumber, @words)
-                    """,
-                    new
-                    {
-                        id,
-                        shot.Set,
-                        px = shot.Point.X,
-                        py = shot.Point.Y,
-                        tx = shot.Tail.X,
-                        ty = shot.Tail.Y,
-                        side = FactsJson.Word(shot.Side),
-                        now,
-                        shot.ArrowNumber,
-                        words = shot.Said ? "said" : null,
-                    },
-                    t
-                );
-                SetupStore.Fire(c, t, bowId, id, 1, settling, "paper", time);
-                break;
-            case ShotVoided mark:
-                WriteMark(c, t, id, mark.Shot, mark.Reason, false, now);
-                break;
-            case ShotDoubted mark:
-                WriteMark(c, t, id, mark.Shot, null, true, now);
-                break;
-            case ShotCounted mark:
-                WriteMark(c, t, id, mark.Shot, null, false, now);
-                break;
-            case MoveAct move and not MoveTurnedBack:
-                var wanted = new MoveWanted(
-                    move.Adjuster,
-                    move.To,
-                    (move as MoveCorrected)?.Move,
-                    move.Note,
-                    happened.Happened,
-                    move.Seats,
-                    (move as MoveMade)?.AfterSet
-                );
-                BowStore.Log(c, t, new NewMove(id, bowId, paperId, wanted), time);
-                break;
-            case RungAnswered rung:
-                WriteNote(c, t, paperId, id, FactsJson.Word(rung.Rung), rung.Outcome, rung.Note, now);
-                break;
-            case NoteMade note:
-                WriteNote(c, t, paperId, id, null, null, note.Note, now);
-                break;
-            case EntryWithdrawn taken:
-                Withdrawable.Take(c, t, paperId, taken.Entry, time, Withdrawable.Note);
-                break;
-            case ConditionsNoted conditions:
-                WriteAct(c, t, paperId, id, "conditions", FactsJson.Write(conditions), now);
-                break;
-            case Accepted:
-                WriteAct(c, t, paperId, id, "accepted", null, now);
-                break;
-            case Reopened:
-                WriteAct(c, t, paperId, id, "reopened", null, now);
-                break;
-            default:
-                throw new InvalidOperationException($"{happened.Act.GetType().Name} is not written by a paper.");
-        }
-    }
-
-    private static void WriteSet(
-        IDbConnection c,
-        IDbTransaction t,
-        string paperId,
-        string bowId,
-        string id,
-        SetBegun set,
-        DateTimeOffset now
-    )
-    {
-        var row = new
-        {
-            id,
-            paperId,
-            bowId,
-            set.Arrow,
-            set.Stage.Distance,
-            set.DistanceTyped,
-            set.Stage.Fletched,
-            purpose = FactsJson.Word(set.Purpose),
-            set.Instead,
-            state = set.Instead is null ? BowStore.TakeState(c, t, bowId, now) : null,
-            now = Stamp.Of(now),
-        };
-        c.Execute(
-            set.Instead is null
-                ? """
-                INSERT INTO shot_set (id, paper_id, number, arrow_version_id, bow_state_id, distance, distance_typed,
-                fletched, purpose, after_move, started_at)
-                VALUES (@id, @paperId, 1 + (SELECT count(*) FROM shot_set WHERE paper_id = @paperId), @Arrow, @state,
-                @Distance, @DistanceTyped, @Fletched,
-                  @purpose, (SELECT count(*) FROM move WHERE bow_id = @bowId), @now)
-                """
-                : """
-                UPDATE shot_set SET distance = @Distance, distance_typed = @DistanceTyped, fletched = @Fletched, purpose
-                = @purpose, arrow_version_id = @Arrow
-                WHERE id = @Instead
-                """,
-            row,
-            t
-        );
-    }
-
-    private static void WriteMark(
-        IDbConnection c,
-        IDbTransaction t,
-        string id,
-        string shot,
-        string? reason,
-        bool doubt,
-        string now
-    ) =>
-        c.Execute(
-            "INSERT INTO shot_mark (id, shot_id, void, reason, marked_at, doubt) VALUES (@id, @shot, @isVoid, @reason, @now, @doubt)",
-            new
-            {
-                id,
-                shot,
-                isVoid = reason is not null,
-                reason = reason ?? "",
-                now,
-                doubt,
-            },
-            t
-        );
-
-    private static void WriteNote(
-        IDbConnection c,
-        IDbTransaction t,
-        string paperId,
-        string id,
-        string? rung,
-        string? outcome,
-        string note,
-        string now
-    ) =>
-        c.Execute(
-            $"INSERT INTO paper_note (id, paper_id, after_set_id, rung, outcome, note, noted_at) VALUES (@id, @paperId, {LastSet}, @rung, @outcome, @note, @now)",
-            new
-            {
-                id,
-                paperId,
-                rung,
-                outcome,
-                note,
-                now,
-            },
-            t
-        );
-
-    private static void WriteAct(
-        IDbConnection c,
-        IDbTransaction t,
-        string paperId,
-        string id,
-        string kind,
-        string? facts,
-        string now
-    ) =>
-        c.Execute(
-            $"INSERT INTO session_act (id, paper_id, after_set_id, kind, facts, recorded_at) VALUES (@id, @paperId, {LastSet}, @kind, @facts, @now)",
-            new
-            {
-                id,
-                paperId,
-                kind,
-                facts,
-                now,
-            },
-            t
-        );
-
-    private const string LastSet =
-        "(SELECT s.id FROM shot_set s WHERE s.paper_id = @paperId ORDER BY s.number DESC LIMIT 1)";
-
-    private static Knowledge Learned(IDbConnection c, PaperRow paper, List<(string, string, Knowledge)> anew)
-    {
-        var fingerprint = paper.Session.LearnedFrom().Fingerprint();
-        var kept = c.ExecuteScalar<string?>(
-            "SELECT fits FROM paper_learned WHERE paper_id = @Id AND fingerprint = @fingerprint",
-            new { paper.Id, fingerprint }
-        );
-        if (kept is not null)
-        {
-            return new Knowledge(FactsJson.Read<StageFit[]>(kept));
-        }
-
-        var learned = paper.Session.Learned();
-        anew.Add((paper.Id, fingerprint, learned));
-        return learned;
-    }
-
-    private void Remember(List<(string PaperId, string Fingerprint, Knowledge Knowledge)> learned)
-    {
-        if (learned.Count == 0)
-        {
-            return;
-        }
-
-        database.Write(
-            (c, t) =>
-                c.Execute(
-                    """
-                    INSERT INTO paper_learned (paper_id, fingerprint, fits) VALUES (@PaperId, @Fingerprint, @fits)
-                    ON CONFLICT (paper_id) DO UPDATE SET fingerprint = @Fingerprint, fits = @fits
-                    """,
-                    learned.Select(l => new
-                    {
-                        l.PaperId,
-                        l.Fingerprint,
-                        fits = FactsJson.Write(l.Knowledge.Fits),
-                    }),
-                    t
-                )
-        );
-    }
-
-    private static PaperRow Load(IDbConnection c, IDbTransaction? t, string id, Knowledge? known = null)
-    {
-        var row =
-            c.QueryFirstOrDefault<(
-                string BowId,
-                string Arrow,
-                double Tolerance,
-                string? Plan,
-                string StartedAt,
-                int Version
-            )?>(
-                "SELECT bow_id, arrow_version_id, tolerance, plan, started_at, version FROM paper WHERE id = @id",
-                new { id },
-                t
-            ) ?? throw new MissingException("paper");
-        var bow = BowStore.Get(c, t, row.BowId);
-        var moves = BowStore.Moves(c, t, row.BowId);
-        var events = SessionRecord.Of(c, t, id, row.BowId, moves);
-        var plan = row.Plan is null ? Alone(events) : FactsJson.Read<SessionPlan>(row.Plan);
-        var archer = ArcherStore.Get(c, t, bow.ArcherId).Archer;
-        var arrows = events
-            .Select(e => e.Act)
-            .OfType<SetBegun>()
-            .Select(s => s.Arrow)
-            .Distinct()
-            .Select(version => Arrow(c, t, version));
-        var session = new TuningSession(
-            new SessionBow(bow.Bow, archer, bow.Adjusters, bow.Unsound),
-            [.. arrows],
-            plan,
-            row.Tolerance,
-            known ?? Knowledge.None,
-            events
-        );
-        return new PaperRow(id, row.Arrow, Stamp.Read(row.StartedAt), row.Version, bow, moves, session);
-    }
-
-    private static SessionArrow Arrow(IDbConnection c, IDbTransaction? t, string version)
-    {
-        var kept = ArrowStore.Version(c, t, version);
-        return new SessionArrow(version, kept.Typed.Name, kept.Arrow);
-    }
-
-    /// <summary>The plan of a paper that has none: one stage, by the archer's own school.</summary>
-    private static SessionPlan Alone(IReadOnlyList<SessionEvent> events)
-    {
-        var first = events.Select(e => e.Act).OfType<SetBegun>().First();
-        return new SessionPlan(SessionKind.Tune, null, [first.Stage], SessionPlan.UntilClear, false, null);
-    }
+        database.Read(sql => sql.Scalar<string?>(query, new { of })) ?? throw new MissingException(what);
 }

@@ -1,5 +1,3 @@
-using System.Data;
-using Dapper;
 using Merganser.Core.Bows;
 
 namespace Merganser.Data;
@@ -21,52 +19,47 @@ public sealed record ResetRow(
 /// <summary>Resets of the learned response. The shots stay; a reset only says from which paper on they count.</summary>
 public sealed class ResponseStore(Database database, TimeProvider clock)
 {
-    public IReadOnlyList<ResetRow> Of(string bowId) => database.Read(c => Of(c, null, bowId));
+    public IReadOnlyList<ResetRow> Of(string bowId) => database.Read(sql => Of(sql, bowId));
 
     /// <summary>Forgets; the same id again changes nothing.</summary>
     public IReadOnlyList<ResetRow> Reset(string bowId, string id, IReadOnlyList<AdjusterKind> kinds, string reason) =>
-        database.Write(
-            (c, t) =>
-            {
-                _ = BowStore.Get(c, t, bowId);
-                c.Execute(
-                    """
-                    INSERT INTO response_reset (id, bow_id, kinds, reason, after_change, after_paper, after_shot,
-                    reset_at)
-                    VALUES (@id, @bowId, @kinds, @reason, (SELECT count(*) FROM bow_change WHERE bow_id = @bowId),
-                    (SELECT count(*) FROM paper WHERE bow_id = @bowId),
-                      (SELECT count(*) FROM shot h JOIN shot_set s ON s.id = h.set_id
-                        WHERE s.paper_id = (SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid
-                        DESC LIMIT 1)), @now)
-                    ON CONFLICT (id) DO NOTHING
-                    """,
-                    new
-                    {
-                        id,
-                        bowId,
-                        kinds = FactsJson.Write(kinds),
-                        reason,
-                        now = Stamp.Of(clock.GetUtcNow()),
-                    },
-                    t
-                );
-                return Of(c, t, bowId);
-            }
-        );
+        database.Write(sql =>
+        {
+            _ = BowStore.Get(sql, bowId);
+            sql.Execute(
+                """
+                INSERT INTO response_reset (id, bow_id, kinds, reason, after_change, after_paper, after_shot,
+                reset_at)
+                VALUES (@id, @bowId, @kinds, @reason, (SELECT count(*) FROM bow_change WHERE bow_id = @bowId),
+                (SELECT count(*) FROM paper WHERE bow_id = @bowId),
+                  (SELECT count(*) FROM shot h JOIN shot_set s ON s.id = h.set_id
+                    WHERE s.paper_id = (SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid
+                    DESC LIMIT 1)), @now)
+                ON CONFLICT (id) DO NOTHING
+                """,
+                new
+                {
+                    id,
+                    bowId,
+                    kinds = FactsJson.Write(kinds),
+                    reason,
+                    now = Stamp.Of(clock.GetUtcNow()),
+                }
+            );
+            return Of(sql, bowId);
+        });
 
     /// <summary>Takes a reset back: what was learned counts again.</summary>
     public IReadOnlyList<ResetRow> Withdraw(string bowId, string id) =>
-        database.Write(
-            (c, t) =>
-            {
-                Withdrawable.Take(c, t, bowId, id, clock.GetUtcNow(), Withdrawable.Reset);
-                return Of(c, t, bowId);
-            }
-        );
+        database.Write(sql =>
+        {
+            Withdrawable.Take(sql, bowId, id, clock.GetUtcNow(), Withdrawable.Reset);
+            return Of(sql, bowId);
+        });
 
-    internal static ResetRow[] Of(IDbConnection c, IDbTransaction? t, string bowId) =>
+    internal static ResetRow[] Of(Sql sql, string bowId) =>
         [
-            .. c.Query<(
+            .. sql.Query<(
                 string Id,
                 string Kinds,
                 string Reason,
@@ -76,8 +69,7 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
                 string At
             )>(
                     "SELECT id, kinds, reason, after_change, after_paper, after_shot, reset_at FROM response_reset WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid",
-                    new { bowId },
-                    t
+                    new { bowId }
                 )
                 .Select(r => new ResetRow(
                     r.Id,

@@ -1,5 +1,3 @@
-using System.Data;
-using Dapper;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
@@ -26,21 +24,15 @@ internal sealed class SessionRecord
     }
 
     /// <summary>The events of a paper.</summary>
-    public static IReadOnlyList<SessionEvent> Of(
-        IDbConnection c,
-        IDbTransaction? t,
-        string paperId,
-        string bowId,
-        IReadOnlyList<MoveRow> moves
-    )
+    public static IReadOnlyList<SessionEvent> Of(Sql sql, string paperId, string bowId, IReadOnlyList<MoveRow> moves)
     {
         var record = new SessionRecord();
-        var begun = record.Sets(c, t, paperId);
-        var shots = record.Shots(c, t, paperId);
-        record.Marks(c, t, paperId);
-        record.Notes(c, t, paperId);
-        record.Acts(c, t, paperId);
-        record.Forgets(c, t, paperId, bowId, shots);
+        var begun = record.Sets(sql, paperId);
+        var shots = record.Shots(sql, paperId);
+        record.Marks(sql, paperId);
+        record.Notes(sql, paperId);
+        record.Acts(sql, paperId);
+        record.Forgets(sql, paperId, bowId, shots);
         record.Moves(moves, begun);
         return [.. record.found.OrderBy(f => f.At).Select((f, i) => f.Event with { Order = i + 1 })];
     }
@@ -58,10 +50,10 @@ internal sealed class SessionRecord
     private int NumberOf(string? setId) => setId is not null && numbers.TryGetValue(setId, out var number) ? number : 0;
 
     /// <returns>By set number: how many moves of the bow had been logged when it was begun.</returns>
-    private SortedDictionary<int, int> Sets(IDbConnection c, IDbTransaction? t, string paperId)
+    private SortedDictionary<int, int> Sets(Sql sql, string paperId)
     {
         SortedDictionary<int, int> begun = [];
-        var rows = c.Query<(
+        var rows = sql.Query<(
             string Id,
             int Number,
             string Arrow,
@@ -76,8 +68,7 @@ internal sealed class SessionRecord
             SELECT id, number, arrow_version_id, distance, distance_typed, fletched, purpose, after_move, started_at
             FROM shot_set WHERE paper_id = @paperId ORDER BY number
             """,
-            new { paperId },
-            t
+            new { paperId }
         );
         foreach (var row in rows)
         {
@@ -91,18 +82,17 @@ internal sealed class SessionRecord
     }
 
     /// <returns>Set and place of each shot, in order.</returns>
-    private List<(int Set, int Number)> Shots(IDbConnection c, IDbTransaction? t, string paperId)
+    private List<(int Set, int Number)> Shots(Sql sql, string paperId)
     {
         List<(int, int)> places = [];
-        var rows = c.Query<ShotLine>(
+        var rows = sql.Query<ShotLine>(
             """
             SELECT h.id, h.set_id AS setId, h.number, h.point_x AS px, h.point_y AS py, h.tail_x AS tx, h.tail_y AS ty,
             h.side,
               h.shot_at AS shotAt, h.arrow_number AS arrowNumber, h.words
             FROM shot h JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id = @paperId ORDER BY s.number, h.number
             """,
-            new { paperId },
-            t
+            new { paperId }
         );
         foreach (var row in rows)
         {
@@ -114,9 +104,9 @@ internal sealed class SessionRecord
         return places;
     }
 
-    private void Marks(IDbConnection c, IDbTransaction? t, string paperId)
+    private void Marks(Sql sql, string paperId)
     {
-        var rows = c.Query<(
+        var rows = sql.Query<(
             string Id,
             long Row,
             string Shot,
@@ -131,8 +121,7 @@ internal sealed class SessionRecord
             FROM shot_mark m JOIN shot h ON h.id = m.shot_id JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id =
             @paperId
             """,
-            new { paperId },
-            t
+            new { paperId }
         );
         foreach (var row in rows)
         {
@@ -146,9 +135,9 @@ internal sealed class SessionRecord
         }
     }
 
-    private void Notes(IDbConnection c, IDbTransaction? t, string paperId)
+    private void Notes(Sql sql, string paperId)
     {
-        var rows = c.Query<(
+        var rows = sql.Query<(
             string Id,
             long Row,
             string? Set,
@@ -162,8 +151,7 @@ internal sealed class SessionRecord
             SELECT n.id, n.rowid, n.after_set_id, n.rung, n.outcome, n.note, n.noted_at, w.withdrawn_at
             FROM paper_note n LEFT JOIN withdrawn w ON w.entry_id = n.id WHERE n.paper_id = @paperId
             """,
-            new { paperId },
-            t
+            new { paperId }
         );
         foreach (var row in rows)
         {
@@ -188,12 +176,11 @@ internal sealed class SessionRecord
         }
     }
 
-    private void Acts(IDbConnection c, IDbTransaction? t, string paperId)
+    private void Acts(Sql sql, string paperId)
     {
-        var rows = c.Query<(string Id, long Row, string? Set, string Kind, string? Facts, string At)>(
+        var rows = sql.Query<(string Id, long Row, string? Set, string Kind, string? Facts, string At)>(
             "SELECT id, rowid, after_set_id, kind, facts, recorded_at FROM session_act WHERE paper_id = @paperId",
-            new { paperId },
-            t
+            new { paperId }
         );
         foreach (var row in rows)
         {
@@ -208,23 +195,16 @@ internal sealed class SessionRecord
     }
 
     /// <summary>What was forgotten since: in the middle of this paper, or after it.</summary>
-    private void Forgets(
-        IDbConnection c,
-        IDbTransaction? t,
-        string paperId,
-        string bowId,
-        List<(int Set, int Number)> shots
-    )
+    private void Forgets(Sql sql, string paperId, string bowId, List<(int Set, int Number)> shots)
     {
-        var rank = c.ExecuteScalar<int>(
+        var rank = sql.Scalar<int>(
             """
             SELECT count(*) FROM paper p, paper me WHERE me.id = @paperId AND p.bow_id = me.bow_id
               AND (p.started_at < me.started_at OR (p.started_at = me.started_at AND p.rowid <= me.rowid))
             """,
-            new { paperId },
-            t
+            new { paperId }
         );
-        foreach (var reset in ResponseStore.Of(c, t, bowId).Where(r => r.AfterPaper >= rank))
+        foreach (var reset in ResponseStore.Of(sql, bowId).Where(r => r.AfterPaper >= rank))
         {
             var here = reset.AfterPaper == rank;
             var last = here ? Math.Min(reset.AfterShot, shots.Count) : shots.Count;

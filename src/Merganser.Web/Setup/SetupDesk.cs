@@ -48,7 +48,7 @@ public sealed record StringView(
     int Settling,
     int SettlingLeft,
     StringPlan Plan,
-    IReadOnlyList<ShotsRow> Entries
+    IReadOnlyList<ShotsFired> Entries
 );
 
 /// <summary>A change that can be entered, with what follows.</summary>
@@ -68,16 +68,6 @@ public sealed record GoodStateView(
     IReadOnlyList<WayBackMove> WayBack
 );
 
-/// <summary>Where the arrow stands from the riser after the clicks that were made since it was measured.</summary>
-public sealed record CentreShotView(
-    double Measured,
-    double Now,
-    double InchesPerClick,
-    bool StepKnown,
-    Tolerance Tolerance,
-    Verdict Verdict
-);
-
 /// <summary>The whole set-up of a bow as its page shows it.</summary>
 public sealed record SetupView(
     string BowId,
@@ -89,7 +79,7 @@ public sealed record SetupView(
     IReadOnlyList<ChangeChoice> Choices,
     IReadOnlyList<ChangeView> Changes,
     IReadOnlyList<GoodStateView> GoodStates,
-    CentreShotView? CentreShot,
+    CentreShotNow? CentreShot,
     Message Aperture,
     Message? Practice,
     Next Next
@@ -107,7 +97,7 @@ public sealed class SetupDesk(
 {
     public SetupView View(string bowId) => View(bows.Get(bowId), setups.Of(bowId));
 
-    public SetupView View(BowRow bow, SetupRows rows)
+    public SetupView View(BowRow bow, SetupRecord rows)
     {
         var archer = archers.Get(bow.ArcherId).Archer;
         var sheet = Sheet(bow, rows);
@@ -123,7 +113,7 @@ public sealed class SetupDesk(
                 rows.String.Settling,
                 rows.String.SettlingLeft,
                 rows.String.Plan,
-                rows.Shots
+                [.. rows.Fired.Where(f => f.Count > 0)]
             ),
             [
                 .. ChangeTable
@@ -142,41 +132,18 @@ public sealed class SetupDesk(
                     .Select(c => new ChangeView(c.Id, c.Change, new ChangeName(c.Change), c.Note, c.HappenedAt)),
             ],
             [.. rows.GoodStates.Select(g => Good(g, bow))],
-            Centre(bow, rows),
+            rows.CentreShot(bow.Bow, bow.Adjusters),
             Peep.Aperture(bow.Bow.AxleToAxle),
             archer.Practice == Core.Bows.Practice.Rarely ? (Message)SetupSays.FineTuneNeedsPractice : null,
             Unsound.Guard(bow.Unsound, SetupNext.Of(sheet, due, bow.Bow.Kind))
         );
     }
 
-    public SetupSheet Sheet(BowRow bow, SetupRows rows)
-    {
-        var accepted = papers.AnyAccepted(bow.Id);
-        return SetupSheet.Of(
-            bow.Bow,
-            archers.Get(bow.ArcherId).Archer.MayPress,
-            [.. rows.Findings.Select(f => f.Dated)],
-            rows.Dated,
-            accepted,
-            rows.GoodStates.FirstOrDefault()?.Readings
-        );
-    }
+    public SetupSheet Sheet(BowRow bow, SetupRecord rows) =>
+        rows.Sheet(bow.Bow, archers.Get(bow.ArcherId).Archer, papers.AnyAccepted(bow.Id));
 
-    public IReadOnlyList<DueItem> Due(BowRow bow, SetupRows rows)
-    {
-        var look = rows
-            .Findings.LastOrDefault(f =>
-                f.Dated.Finding is { SkipReason: null, Kind: CheckKind.CamTiming or CheckKind.BraceHeight }
-            )
-            ?.Dated.At;
-        return rows.String.Due(
-            bow.Bow.Kind,
-            rows.CheckedAt,
-            archers.Get(bow.ArcherId).Archer.Practice,
-            look,
-            clock.GetUtcNow()
-        );
-    }
+    public IReadOnlyList<DueItem> Due(BowRow bow, SetupRecord rows) =>
+        rows.Due(bow.Bow.Kind, archers.Get(bow.ArcherId).Archer.Practice, clock.GetUtcNow());
 
     /// <summary>What a degree costs at this bow's speed: of the arrow last kept, else of one at 6 gr/lb.</summary>
     public CantTable Cants(string bowId, double degrees, double zero, double slope)
@@ -273,7 +240,7 @@ public sealed class SetupDesk(
             _ => Message.Nothing,
         };
 
-    private GoodStateView Good(GoodStateRow good, BowRow bow)
+    private GoodStateView Good(GoodState good, BowRow bow)
     {
         var arrow = good.ArrowVersionId is { } version ? arrows.Version(version) : null;
         return new GoodStateView(
@@ -284,34 +251,6 @@ public sealed class SetupDesk(
             good.MarkedAt,
             good.Positions.ToDictionary(p => p.Kind, p => p.Position),
             StateDiff.WayBack(bow.Adjusters, good.Positions)
-        );
-    }
-
-    private CentreShotView? Centre(BowRow bow, SetupRows rows)
-    {
-        var found = rows
-            .Findings.LastOrDefault(f => f.Dated.Finding is { Kind: CheckKind.CentreShot, Value: not null })
-            ?.Dated;
-        var rest = bow.Adjusters.FirstOrDefault(a => a.Kind == AdjusterKind.RestSideways);
-        if (found is null || rest is null)
-        {
-            return null;
-        }
-
-        var then = bows.Moves(bow.Id)
-            .Where(m => m.Ordinal <= found.AfterMove && m.Adjuster == AdjusterKind.RestSideways)
-            .Select(m => m.To)
-            .LastOrDefault();
-        var step = rest.InchesPerStep ?? AdjusterTable.RestClickInches;
-        var now = Core.Setup.CentreShot.After(found.Finding.Value!.Value, rest.Position - then, step, bow.Bow.Hand);
-        var tolerance = Core.Setup.CentreShot.Tolerance(bow.Bow.MakerCentreShot);
-        return new CentreShotView(
-            found.Finding.Value!.Value,
-            now,
-            step,
-            rest.InchesPerStep is not null,
-            tolerance,
-            CheckReading.Of(now, tolerance, CheckTable.Of(CheckKind.CentreShot).ReadingError)
         );
     }
 }

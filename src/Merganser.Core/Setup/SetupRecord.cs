@@ -1,0 +1,244 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
+using Merganser.Core.Tuning;
+
+namespace Merganser.Core.Setup;
+
+/// <summary>A finding with the shots that had been fired before it.</summary>
+public sealed record RecordedFinding(DatedFinding Dated, int AfterShots)
+{
+    /// <summary>True for one that counts as a look at the string: timing, or the brace height.</summary>
+    public bool LooksAtString =>
+        Dated.Finding is { SkipReason: null, Kind: CheckKind.CamTiming or CheckKind.BraceHeight };
+}
+
+/// <summary>A change entered by hand.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Change">What was changed.</param>
+/// <param name="Ordinal">Its place among the bow's changes, from 1.</param>
+/// <param name="Note">A person's words.</param>
+/// <param name="AfterShots">Shots that had been fired before it.</param>
+/// <param name="HappenedAt">When.</param>
+public sealed record RecordedChange(
+    string Id,
+    BowChange Change,
+    int Ordinal,
+    string Note,
+    int AfterShots,
+    DateTimeOffset HappenedAt
+);
+
+/// <summary>A move of an adjuster.</summary>
+/// <param name="Move">As it was logged.</param>
+/// <param name="Ordinal">Its place among the bow's moves, from 1.</param>
+public sealed record RecordedMove(LoggedMove Move, int Ordinal);
+
+/// <summary>A state in which the bow shot well, one for each arrow that is shot from it.</summary>
+public sealed record GoodState(
+    string Id,
+    string? ArrowVersionId,
+    IReadOnlyList<Adjuster> Positions,
+    IReadOnlyDictionary<CheckKind, double> Readings,
+    string Note,
+    PlannedStage? Stage,
+    DateTimeOffset MarkedAt
+);
+
+/// <summary>Shots that were entered, marked on paper or read by the chronograph.</summary>
+public sealed record ShotsFired(
+    string Id,
+    int Count,
+    bool Settling,
+    string Source,
+    DateTimeOffset FiredAt,
+    int AfterMove,
+    int AfterChange
+);
+
+/// <summary>
+/// Everything that was entered of a bow's set-up, without what was taken back. Findings, changes, moves and shots each
+/// have their own order and say how many of the others came before them.
+/// </summary>
+/// <param name="Plan">How the string is looked after.</param>
+/// <param name="Findings">In order.</param>
+/// <param name="Changes">In order.</param>
+/// <param name="Moves">The whole log, corrections among them.</param>
+/// <param name="Fired">In order.</param>
+/// <param name="Good">Every state that was marked, in order.</param>
+public sealed record SetupRecord(
+    StringPlan Plan,
+    IReadOnlyList<RecordedFinding> Findings,
+    IReadOnlyList<RecordedChange> Changes,
+    IReadOnlyList<RecordedMove> Moves,
+    IReadOnlyList<ShotsFired> Fired,
+    IReadOnlyList<GoodState> Good
+)
+{
+    private readonly Lazy<IReadOnlyList<(SessionMove Move, int Ordinal)>> made = new(() => Made(Moves));
+
+    /// <summary>The string's life.</summary>
+    public StringLife String =>
+        StringLife.Of(
+            Plan,
+            [.. Fired.Select(f => new FiredShots(f.Count, f.Settling, f.AfterMove, f.AfterChange))],
+            [.. Changes.Select(c => (c.Change, c.Ordinal))],
+            [.. made.Value.Select(m => (m.Move.Kind, m.Ordinal))]
+        );
+
+    /// <summary>What was changed, by moves as they really were and by hand.</summary>
+    public IReadOnlyList<DatedChange> Dated =>
+        [
+            .. from made in made.Value
+            let change = ChangeTable.Of(made.Move.Kind)
+            where change is not null
+            select new DatedChange(
+                change.Value,
+                made.Ordinal,
+                null,
+                new Order(made.Move.Kind, made.Move.To - made.Move.From)
+            ),
+            .. Changes.Select(c => new DatedChange(c.Change, null, c.Ordinal, new ChangeName(c.Change))),
+        ];
+
+    /// <summary>The last look at the string, or null.</summary>
+    public RecordedFinding? LastLook => Findings.LastOrDefault(f => f.LooksAtString);
+
+    /// <summary>The shots of this string at which it was last looked at.</summary>
+    public int CheckedAt
+    {
+        get
+        {
+            var fresh = Changes.LastOrDefault(c => c.Change == BowChange.NewString)?.AfterShots ?? 0;
+            return LastLook is { } look ? Math.Max(0, look.AfterShots - fresh) : 0;
+        }
+    }
+
+    /// <summary>The last state marked for each arrow, the newest first.</summary>
+    public IReadOnlyList<GoodState> GoodStates =>
+        [.. Good.GroupBy(g => g.ArrowVersionId).Select(g => g.Last()).OrderByDescending(g => g.MarkedAt)];
+
+    /// <summary>The numbers that stand now, by check: what a good state is marked with.</summary>
+    public IReadOnlyDictionary<CheckKind, double> Readings =>
+        Findings
+            .Select(f => f.Dated.Finding)
+            .Where(f => f.Value is not null)
+            .GroupBy(f => f.Kind)
+            .ToDictionary(g => g.Key, g => g.Last().Value!.Value);
+
+    /// <summary>The work order as it stands.</summary>
+    /// <param name="bow">The bow.</param>
+    /// <param name="archer">Its archer.</param>
+    /// <param name="paperAccepted">True once some paper of this bow was accepted.</param>
+    public SetupSheet Sheet(Bow bow, Archer archer, bool paperAccepted) =>
+        SetupSheet.Of(
+            bow,
+            archer.MayPress,
+            [.. Findings.Select(f => f.Dated)],
+            Dated,
+            paperAccepted,
+            GoodStates.FirstOrDefault()?.Readings
+        );
+
+    /// <summary>What is due of the string.</summary>
+    public IReadOnlyList<DueItem> Due(BowKind kind, Practice practice, DateTimeOffset now) =>
+        String.Due(kind, CheckedAt, practice, LastLook?.Dated.At, now);
+
+    /// <summary>So many shots as they are entered by hand: those that settle the string first.</summary>
+    public (int Settling, int Read) Split(int shots)
+    {
+        var settling = Math.Min(shots, String.SettlingLeft);
+        return (settling, shots - settling);
+    }
+
+    /// <summary>Where the arrow stands from the riser now, or null when that was never measured.</summary>
+    public CentreShotNow? CentreShot(Bow bow, IReadOnlyList<Adjuster> adjusters)
+    {
+        var found = Findings
+            .LastOrDefault(f => f.Dated.Finding is { Kind: CheckKind.CentreShot, Value: not null })
+            ?.Dated;
+        var rest = adjusters.FirstOrDefault(a => a.Kind == AdjusterKind.RestSideways);
+        if (found is null || rest is null)
+        {
+            return null;
+        }
+
+        var then = Moves
+            .Where(m => m.Ordinal <= found.AfterMove && m.Move.Adjuster == AdjusterKind.RestSideways)
+            .Select(m => m.Move.To)
+            .LastOrDefault();
+        return CentreShotNow.Of(bow, rest, found.Finding.Value!.Value, then);
+    }
+
+    private static IReadOnlyList<(SessionMove Move, int Ordinal)> Made(IReadOnlyList<RecordedMove> log)
+    {
+        var ordinals = log.ToDictionary(m => m.Move.Id, m => m.Ordinal);
+        var effective = MoveHistory.Effective([
+            .. log.Select(m => new SessionMove(m.Move.Id, 0, m.Move.Adjuster, m.Move.From, m.Move.To, m.Move.Corrects)),
+        ]);
+        return [.. effective.Select(e => (e, ordinals[e.Id]))];
+    }
+}
+
+/// <summary>Where the arrow stands from the riser after the clicks that were made since it was measured.</summary>
+/// <param name="Measured">As measured, inches.</param>
+/// <param name="Now">By the clicks since, inches.</param>
+/// <param name="InchesPerClick">What a click of the rest moves it.</param>
+/// <param name="StepKnown">True when that was measured on this bow.</param>
+/// <param name="Tolerance">Where it may stand.</param>
+/// <param name="Verdict">Whether it does.</param>
+public sealed record CentreShotNow(
+    double Measured,
+    double Now,
+    double InchesPerClick,
+    bool StepKnown,
+    Tolerance Tolerance,
+    Verdict Verdict
+)
+{
+    /// <summary>From what was measured and where the rest stood then.</summary>
+    public static CentreShotNow Of(Bow bow, Adjuster rest, double measured, int then)
+    {
+        var step = rest.InchesPerStep ?? AdjusterTable.RestClickInches;
+        var now = CentreShot.After(measured, rest.Position - then, step, bow.Hand);
+        var tolerance = CentreShot.Tolerance(bow.MakerCentreShot);
+        var verdict = CheckReading.Of(now, tolerance, CheckTable.Of(CheckKind.CentreShot).ReadingError);
+        return new CentreShotNow(measured, now, step, rest.InchesPerStep is not null, tolerance, verdict);
+    }
+}
+
+/// <summary>
+/// A number measured on the set-up sheet becomes the bow's own; when it is taken back, what stood there before comes
+/// back.
+/// </summary>
+public static class MeasuredOnSheet
+{
+    /// <summary>What the bow's record has for a check, as typed; null for a check that it has no field for.</summary>
+    public static string? Recorded(BowEntry entry, CheckKind kind) =>
+        kind switch
+        {
+            CheckKind.DrawWeight => entry.MeasuredWeight ?? "",
+            CheckKind.AxleToAxle => entry.AxleToAxle ?? "",
+            CheckKind.BraceHeight => entry.BraceHeight ?? "",
+            _ => null,
+        };
+
+    /// <summary>The bow's record with a measured number; null for a check that it has no field for.</summary>
+    public static BowEntry? Into(BowEntry entry, CheckKind kind, string typed) =>
+        kind switch
+        {
+            CheckKind.DrawWeight => entry with { MeasuredWeight = typed },
+            CheckKind.AxleToAxle => entry with { AxleToAxle = typed },
+            CheckKind.BraceHeight => entry with { BraceHeight = typed },
+            _ => null,
+        };
+
+    /// <summary>
+    /// What stood there before a finding that is taken back; what it replaced may itself have been taken back since.
+    /// </summary>
+    /// <param name="replaced">What the finding replaced, as typed.</param>
+    /// <param name="earlier">Earlier findings that were taken back, the newest first: typed, and what it
+    /// replaced.</param>
+    public static string Former(string replaced, IEnumerable<(string Typed, string? Replaced)> earlier) =>
+        earlier.Aggregate(replaced, (former, e) => e.Replaced is { } before && e.Typed == former ? before : former);
+}

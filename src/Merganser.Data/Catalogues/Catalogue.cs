@@ -1,0 +1,76 @@
+using Merganser.Core.Arrows;
+
+namespace Merganser.Data;
+
+/// <summary>A catalogue entry: its id and the part.</summary>
+public sealed record Stocked<T>(string Id, T Part)
+    where T : class;
+
+/// <summary>The catalogue by class, as the bench picks from it.</summary>
+public sealed record Catalogue(
+    IReadOnlyList<Stocked<Shaft>> Shafts,
+    IReadOnlyList<Stocked<Insert>> Inserts,
+    IReadOnlyList<Stocked<Point>> Points,
+    IReadOnlyList<Stocked<Nock>> Nocks,
+    IReadOnlyList<Stocked<Vane>> Vanes,
+    IReadOnlyList<Stocked<Wrap>> Wraps
+)
+{
+    public int Count => Shafts.Count + Inserts.Count + Points.Count + Nocks.Count + Vanes.Count + Wraps.Count;
+}
+
+/// <summary>An arrow as it is being built: components by id, measures as typed.</summary>
+public sealed record ArrowDraft(
+    string Name,
+    string ShaftId,
+    string CutLength,
+    string? InsertId,
+    string PointId,
+    string NockId,
+    string? VaneId,
+    int VaneCount,
+    string VaneFront,
+    string? WrapId,
+    string Glue,
+    int InsertBroken = 0,
+    int PointBroken = 0
+)
+{
+    /// <summary>The build with its components looked up.</summary>
+    public ArrowEntry Entry(Catalogue catalogue) =>
+        new(
+            Find(catalogue.Shafts, ShaftId),
+            CutLength,
+            Find(catalogue.Inserts, InsertId),
+            Find(catalogue.Points, PointId),
+            Find(catalogue.Nocks, NockId),
+            Find(catalogue.Vanes, VaneId),
+            VaneCount,
+            VaneFront,
+            Find(catalogue.Wraps, WrapId),
+            Glue,
+            InsertBroken,
+            PointBroken
+        );
+
+    /// <summary>The components it is built from.</summary>
+    public IReadOnlyList<string> Parts() =>
+        [.. new[] { ShaftId, InsertId, PointId, NockId, VaneId, WrapId }.OfType<string>()];
+
+    private static T? Find<T>(IReadOnlyList<Stocked<T>> stock, string? id)
+        where T : class => stock.FirstOrDefault(s => s.Id == id)?.Part;
+}
+
+/// <summary>A row of the catalogue.</summary>
+public sealed record ComponentRow(string Id, ComponentClass Class, IComponent Part, bool Retired, int Version)
+{
+    private readonly string words = string.Join(' ', WordsOf(Part)).ToUpperInvariant();
+
+    /// <summary>True when maker, name, material or spine hold the word, given in upper case.</summary>
+    public bool Holds(string upper) => words.Contains(upper, StringComparison.Ordinal);
+
+    private static string[] WordsOf(IComponent part) =>
+        part is Shaft shaft
+            ? [part.Maker, part.Name, $"{shaft.Material}", Core.Units.Show.Spine(shaft.SpineInUse)]
+            : [part.Maker, part.Name];
+}
