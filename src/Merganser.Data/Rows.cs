@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 
 namespace Merganser.Data;
 
@@ -39,17 +40,28 @@ public static class FactsJson
 }
 
 /// <summary>Someone else changed the row first.</summary>
-public sealed class ChangedException(string what, object current) : Exception($"This {what} was changed meanwhile.")
+public sealed class ChangedException(string what, object current) : Exception(what)
 {
+    /// <summary>What is said of it.</summary>
+    public Message Said { get; } = new ChangedMeanwhile(what);
+
     /// <summary>The row as it is now.</summary>
     public object Current { get; } = current;
 }
 
 /// <summary>There is no such row.</summary>
-public sealed class MissingException(string what) : Exception($"There is no such {what}.");
+public sealed class MissingException(string what) : Exception(what)
+{
+    /// <summary>What is said of it.</summary>
+    public Message Said { get; } = new NoSuchThing(what);
+}
 
 /// <summary>An id made by the client was already used for something else.</summary>
-public sealed class IdTakenException(string what) : Exception($"This id is already another {what}.");
+public sealed class IdTakenException(string what) : Exception(what)
+{
+    /// <summary>What is said of it.</summary>
+    public Message Said { get; } = new IdIsTaken(what);
+}
 
 /// <summary>Times in the tables: ISO 8601 with offset.</summary>
 internal static class Stamp

@@ -22,6 +22,35 @@ public sealed record TooMany(int Most) : Message;
 /// <summary>One of a few words is wanted.</summary>
 public sealed record UseOneOf(IReadOnlyList<string> Known) : Message;
 
+/// <summary>There is no such thing on record.</summary>
+public sealed record NoSuchThing(string What) : Message;
+
+/// <summary>Somebody else changed it first.</summary>
+public sealed record ChangedMeanwhile(string What) : Message;
+
+/// <summary>An id made by a client was used for something else before.</summary>
+public sealed record IdIsTaken(string What) : Message;
+
+/// <summary>An instrument does not know an order.</summary>
+public sealed record NoSuchOrder(string Order) : Message;
+
+/// <summary>A request cannot be read at a place.</summary>
+public sealed record UnreadableAt(string Place) : Message;
+
+/// <summary>What is said of input without any quantity.</summary>
+public enum InputSays
+{
+    ClientIdNeeded,
+    VersionNeeded,
+    MoreThanIsTaken,
+    CannotBeRead,
+    MethodNotTaken,
+    JsonOnly,
+    WentWrong,
+    NotConnected,
+    FollowedElsewhere,
+}
+
 /// <summary>What is wrong with one field, with the range and why.</summary>
 public sealed record FieldProblem(string Field, string Code, Message Message);
 

@@ -1,6 +1,8 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
+using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
+using Merganser.Core.Figures;
 using Merganser.Core.Paper;
 using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
@@ -33,6 +35,10 @@ public abstract record Message
     public static implicit operator Message(ArrowSays says) => new Says(says);
 
     public static implicit operator Message(DozenSays says) => new Says(says);
+
+    public static implicit operator Message(CatalogueSays says) => new Says(says);
+
+    public static implicit operator Message(InputSays says) => new Says(says);
 }
 
 /// <summary>Something that is said without any quantity.</summary>

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using Merganser.Core.Arrows;
+using Merganser.Core.Catalogues;
 using Merganser.Core.Figures;
 
 namespace Merganser.Data;

@@ -1,4 +1,5 @@
 using Merganser.Core.Arrows;
+using Merganser.Core.Catalogues;
 using Merganser.Core.Figures;
 
 namespace Merganser.Data;

@@ -1,3 +1,5 @@
+using Merganser.Core.Catalogues;
+
 namespace Merganser.Data.Starter;
 
 /// <summary>

@@ -1,4 +1,5 @@
 using Merganser.Core.Arrows;
+using Merganser.Core.Catalogues;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Setup;
@@ -21,7 +22,7 @@ public sealed record FiguresView(
     ArrowReading Reading,
     ArrowSummary Summary,
     BesideView? Opened,
-    IReadOnlyList<TryView> Tries
+    IReadOnlyList<ArrowTry> Tries
 );
 
 /// <summary>Another arrow of the bow, to lay beside this one.</summary>

@@ -50,8 +50,8 @@ public sealed class ArrowExport(
     {
         var (row, arrow, reading, _) = Read(id);
         var speaker = listener.Of(row.BowId);
-        IEnumerable<IReadOnlyList<string>> parts = ArrowTools
-            .PartsOf(arrow)
+        IEnumerable<IReadOnlyList<string>> parts = NamedPart
+            .Of(arrow)
             .Select(p => Line(speaker.Say(p.Name), CsvText.Harmless(speaker.Say(p.Words)), ""));
         var figures = reading.Figures.Select(f =>
             Line(
@@ -128,7 +128,7 @@ public sealed class ArrowExport(
         );
         page.Y += 34;
         page.Heading("Parts");
-        foreach (var part in ArrowTools.PartsOf(arrow))
+        foreach (var part in NamedPart.Of(arrow))
         {
             page.Line(speaker.Say(part.Name), speaker.Say(part.Words));
         }

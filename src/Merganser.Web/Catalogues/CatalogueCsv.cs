@@ -1,15 +1,12 @@
 using System.Text;
 using CsvHelper;
 using Merganser.Core.Arrows;
+using Merganser.Core.Catalogues;
 using Merganser.Core.Figures;
-using Merganser.Core.Messages;
 using Merganser.Data;
 using Merganser.Web.Printing;
 
 namespace Merganser.Web.Catalogues;
-
-/// <summary>A table as it was read: its header and its rows of texts.</summary>
-public sealed record CsvTable(IReadOnlyList<string> Columns, IReadOnlyList<IReadOnlyList<string>> Rows);
 
 /// <summary>
 /// The catalogue as comma-separated text. A cell that a spreadsheet would run as a formula is written with an
@@ -39,16 +36,13 @@ public static class CatalogueCsv
 
     /// <summary>Reads a table; the first line is its header.</summary>
     /// <exception cref="RefusedException">Not UTF-8 or UTF-16, empty, or too many rows.</exception>
-    public static CsvTable Read(byte[] bytes, CancellationToken cancel = default)
+    public static ComponentTexts Read(byte[] bytes, CancellationToken cancel = default)
     {
         var text = Text(bytes);
         using var csv = CsvReader.FromText(text, new CsvReaderOptions { HasHeader = false });
         if (!csv.Read() || csv.FieldCount == 0 || Cells(csv.FieldCount).All(string.IsNullOrWhiteSpace))
         {
-            throw new RefusedException(
-                "csv-empty",
-                new Verbatim("There is no header line: the first line names the columns.")
-            );
+            throw new RefusedException("csv-empty", CatalogueSays.NoHeaderLine);
         }
 
         var header = Cells(csv.FieldCount);
@@ -57,10 +51,7 @@ public static class CatalogueCsv
         {
             if (rows.Count == MostRows)
             {
-                throw new RefusedException(
-                    "csv-rows",
-                    new Verbatim($"More than {MostRows} rows are refused: split the file.")
-                );
+                throw new RefusedException("csv-rows", new TooManyRows(MostRows));
             }
 
             if (rows.Count % 1000 == 0)
@@ -71,7 +62,7 @@ public static class CatalogueCsv
             rows.Add(Cells(header.Length));
         }
 
-        return new CsvTable([.. header.Select(h => h.Trim())], rows);
+        return new ComponentTexts([.. header.Select(h => h.Trim())], rows);
 
         string[] Cells(int count) =>
             [.. Enumerable.Range(0, count).Select(i => i < csv.FieldCount ? CsvText.Plain(csv.GetString(i)) : "")];
@@ -91,10 +82,7 @@ public static class CatalogueCsv
         }
         catch (DecoderFallbackException)
         {
-            throw new RefusedException(
-                "csv-encoding",
-                new Verbatim("The file is not UTF-8: save it as \"CSV UTF-8\" and try again. Nothing was written.")
-            );
+            throw new RefusedException("csv-encoding", CatalogueSays.NotUtf8);
         }
     }
 }

@@ -1,6 +1,6 @@
 using Merganser.Core.Arrows;
+using Merganser.Core.Catalogues;
 using Merganser.Core.Figures;
-using Merganser.Core.Messages;
 using Merganser.Data;
 using Merganser.Web.Guard;
 
@@ -156,10 +156,7 @@ public static class CatalogueEndpoints
     {
         if (file.Format != FileFormat)
         {
-            throw new RefusedException(
-                "format",
-                new Verbatim($"This is no catalogue of Merganser: its format is \"{FileFormat}\".")
-            );
+            throw new RefusedException("format", new NoCatalogueFile(FileFormat));
         }
 
         List<FieldProblem> problems = [];
@@ -187,11 +184,7 @@ public static class CatalogueEndpoints
 
         return problems.Count == 0
             ? new { written = components.Put(parts, default, null) }
-            : throw new RefusedException(
-                "components",
-                new Verbatim($"{problems.Count} fields cannot be read; nothing was written."),
-                [.. problems.Take(100)]
-            );
+            : throw new RefusedException("components", new FieldsUnread(problems.Count), [.. problems.Take(100)]);
     }
 
     private static ComponentClass Kind(string word) => KnownWord.Read<ComponentClass>("kind", word);

@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;

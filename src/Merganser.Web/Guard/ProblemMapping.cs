@@ -16,100 +16,76 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancel)
     {
         var speaker = Listener.Hears(context);
-        var problem = exception switch
+        var (status, said, code) = Read(exception);
+        var problem = Problem(status, speaker.Say(said), code);
+        if (exception is RefusedException { Problems.Count: > 0 } refused)
         {
-            RefusedException refused => Problem(
-                400,
-                speaker.Say(refused.Said),
-                refused.Code,
-                Said(speaker, refused.Problems)
-            ),
-            ChangedException changed => Problem(412, changed.Message, "changed", current: changed.Current),
-            MissingException missing => Problem(404, missing.Message, "missing"),
-            IdTakenException taken => Problem(409, taken.Message, "id-taken"),
-            PreconditionMissingException absent => Problem(428, absent.Message, "if-match"),
-            BadHttpRequestException { StatusCode: 413 } => Problem(
-                413,
-                "That is more than this address takes.",
-                "too-large"
-            ),
-            BadHttpRequestException bad => Problem(
-                bad.StatusCode,
-                bad.InnerException is JsonException json
-                    ? $"The request cannot be read: {json.Path}"
-                    : "The request cannot be read.",
-                "unreadable"
-            ),
-            _ => null,
-        };
-        if (problem is null)
-        {
-            log.LogError(exception, "Unexpected failure");
-            problem = Problem(500, "Something went wrong here; nothing was changed.", "unexpected");
+            problem.Extensions["errors"] = Said(speaker, refused.Problems);
         }
 
-        context.Response.StatusCode = problem.Status!.Value;
+        if (exception is ChangedException changed)
+        {
+            problem.Extensions["current"] = changed.Current;
+        }
+
+        if (status == 500)
+        {
+            log.LogError(exception, "Unexpected failure");
+        }
+
+        context.Response.StatusCode = status;
         await Results.Problem(problem).ExecuteAsync(context);
         return true;
     }
 
+    private static (int Status, Message Said, string Code) Read(Exception exception) =>
+        exception switch
+        {
+            RefusedException refused => (400, refused.Said, refused.Code),
+            ChangedException changed => (412, changed.Said, "changed"),
+            MissingException missing => (404, missing.Said, "missing"),
+            IdTakenException taken => (409, taken.Said, "id-taken"),
+            PreconditionMissingException => (428, InputSays.VersionNeeded, "if-match"),
+            BadHttpRequestException { StatusCode: 413 } => (413, InputSays.MoreThanIsTaken, "too-large"),
+            BadHttpRequestException { InnerException: JsonException json } bad => (
+                bad.StatusCode,
+                new UnreadableAt(json.Path ?? ""),
+                "unreadable"
+            ),
+            BadHttpRequestException bad => (bad.StatusCode, InputSays.CannotBeRead, "unreadable"),
+            _ => (500, InputSays.WentWrong, "unexpected"),
+        };
+
     /// <summary>Gives bare status codes of the API a problem body.</summary>
     public static Task WriteStatus(StatusCodeContext status)
     {
-        var context = status.HttpContext;
+        var (context, code) = (status.HttpContext, status.HttpContext.Response.StatusCode);
+        var said = code switch
+        {
+            405 => InputSays.MethodNotTaken,
+            415 => InputSays.JsonOnly,
+            _ => InputSays.CannotBeRead,
+        };
         return context.Request.Path.StartsWithSegments("/api")
-            ? Results
-                .Problem(
-                    Problem(
-                        context.Response.StatusCode,
-                        context.Response.StatusCode switch
-                        {
-                            405 => "This address does not take that method.",
-                            415 => "This address takes JSON.",
-                            _ => "The request cannot be read.",
-                        },
-                        "unreadable"
-                    )
-                )
-                .ExecuteAsync(context)
+            ? Results.Problem(Problem(code, Listener.Hears(context).Say(said), "unreadable")).ExecuteAsync(context)
             : Task.CompletedTask;
     }
 
     private static Dictionary<string, string[]> Said(Speaker speaker, IReadOnlyList<FieldProblem> problems) =>
         problems.GroupBy(e => e.Field).ToDictionary(g => g.Key, g => g.Select(e => speaker.Say(e.Message)).ToArray());
 
-    private static ProblemDetails Problem(
-        int status,
-        string title,
-        string code,
-        Dictionary<string, string[]>? errors = null,
-        object? current = null
-    )
-    {
-        var problem = new ProblemDetails
+    private static ProblemDetails Problem(int status, string title, string code) =>
+        new()
         {
             Status = status,
             Title = title,
             Type = "about:blank",
+            Extensions = { ["code"] = code },
         };
-        problem.Extensions["code"] = code;
-        if (errors is { Count: > 0 })
-        {
-            problem.Extensions["errors"] = errors;
-        }
-
-        if (current is not null)
-        {
-            problem.Extensions["current"] = current;
-        }
-
-        return problem;
-    }
 }
 
 /// <summary>An edit came without the version that it was made on.</summary>
-public sealed class PreconditionMissingException()
-    : Exception("An edit names the version it was made on, in If-Match.");
+public sealed class PreconditionMissingException() : Exception("if-match");
 
 /// <summary>Versions on the wire.</summary>
 public static class Versions
@@ -129,5 +105,5 @@ public static class ClientId
     public static string Checked(string? id) =>
         Guid.TryParse(id, out var guid)
             ? guid.ToString()
-            : throw RefusedException.At("id", "id", new Verbatim("A client-made GUID is needed."));
+            : throw RefusedException.At("id", "id", InputSays.ClientIdNeeded);
 }

@@ -2,9 +2,9 @@ using System.Globalization;
 using System.Runtime.CompilerServices;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
-using Merganser.Core.Messages;
 using Merganser.Core.Speed;
 using Merganser.Instruments;
+using Merganser.Web.Words;
 
 namespace Merganser.Web.Instruments;
 
@@ -118,7 +118,7 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
             false,
             null,
             false,
-            "Another page follows this instrument now.",
+            Speaker.Trade.Say(InputSays.FollowedElsewhere),
             link.Simulated
         );
     }
@@ -130,7 +130,7 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
         var link = Link(kind);
         if (!Orders.Contains(input.Order) || (input.Order is not ("tare" or "take") && !link.Simulated))
         {
-            throw new RefusedException("order", new Verbatim($"\"{input.Order}\" is no order for this instrument."));
+            throw new RefusedException("order", new NoSuchOrder(input.Order));
         }
 
         if (input.Order == "take")
@@ -149,10 +149,7 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
             )
         )
         {
-            throw new RefusedException(
-                "not-connected",
-                new Verbatim("The instrument is not connected: type the value instead.")
-            );
+            throw new RefusedException("not-connected", InputSays.NotConnected);
         }
 
         return new OrderDone(null);

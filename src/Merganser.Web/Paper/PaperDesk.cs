@@ -1,5 +1,6 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
+using Merganser.Core.Catalogues;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
@@ -7,7 +8,6 @@ using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
 using Merganser.Core.Units;
 using Merganser.Data;
-using Merganser.Web.Arrows;
 using Merganser.Web.Bows;
 
 namespace Merganser.Web.Paper;
@@ -131,7 +131,13 @@ public sealed record PlanView(
 );
 
 /// <summary>The spine question: the fit as computed, and what each cure would do to it.</summary>
-public sealed record SpineCheckView(double Ratio, Message Words, double Low, double High, IReadOnlyList<TryView> Tries);
+public sealed record SpineCheckView(
+    double Ratio,
+    Message Words,
+    double Low,
+    double High,
+    IReadOnlyList<ArrowTry> Tries
+);
 
 /// <summary>What a trial of a bow found of the points its shafts tolerate.</summary>
 public sealed record ToleratedView(string PaperId, DateTimeOffset StartedAt, IReadOnlyList<ToleratedRange> Ranges);
@@ -270,7 +276,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
         var stiffer = Tries
             .Of(bow, version.Arrow, version.Typed, components.All())
             .Where(t => t.Effect.Ratio > fit.Ratio);
-        var down = new TryView(WhatIf.OfBow(WhatIf.TurnedDown, bow, version.Arrow), null);
+        var down = new ArrowTry(WhatIf.OfBow(WhatIf.TurnedDown, bow, version.Arrow), null);
         return new SpineCheckView(fit.Ratio, fit.Words, fit.Low, fit.High, [.. stiffer, down]);
     }
 }

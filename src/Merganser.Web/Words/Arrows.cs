@@ -84,7 +84,8 @@ public static class ArrowWords
             BreaksOff(0, _) => $"Nothing can be broken off this one.",
             BreaksOff(var steps, var step) => $"At most {steps} steps of {step} can be broken off.",
             PartInUse(var part, var arrows) => $"{part} is in use ({arrows}): it can be retired, not deleted.",
-            IdOfAnother(var id, var kind) => $"\"{id}\" is the id of a {kind}: a component stays what it is.",
+            IdOfAnother(var id, var kind) =>
+                $"\"{id}\" is the id of a {kind}: a component stays what it is. Take the id out, or import it as that.",
             ComponentFieldName(var kind, var field) => $"{LabelOf(kind, field)}",
             _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
         };

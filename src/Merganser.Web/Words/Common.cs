@@ -17,6 +17,11 @@ public static class CommonWords
             NameWanted(var longest) => $"1 to {longest} characters are needed.",
             TooMany(var most) => $"1 to {most} are wanted.",
             UseOneOf(var known) => $"Use one of: {known}.",
+            NoSuchThing(var what) => $"There is no such {what}.",
+            ChangedMeanwhile(var what) => $"This {what} was changed meanwhile.",
+            IdIsTaken(var what) => $"This id is already another {what}.",
+            NoSuchOrder(var order) => $"\"{order}\" is no order for this instrument.",
+            UnreadableAt(var place) => $"The request cannot be read: {place}",
             NothingEntered => $"Nothing is entered here yet.",
             TooLong(var characters) => $"At most {characters} characters.",
             NotANumber(var typed) => $"“{typed}” is not a number. Write it like 28.5, 28 1/2 or 28,5.",
@@ -24,6 +29,21 @@ public static class CommonWords
             NoSuchUnit(var written, { Count: 0 }) => $"“{written}” is not expected here: this is a plain number.",
             NoSuchUnit(var written, var known) => $"“{written}” is not a unit for this. Use one of: {known}.",
             _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
+        };
+
+    public static FormattableString Of(InputSays says) =>
+        says switch
+        {
+            InputSays.ClientIdNeeded => $"A client-made GUID is needed.",
+            InputSays.VersionNeeded => $"An edit names the version it was made on, in If-Match.",
+            InputSays.MoreThanIsTaken => $"That is more than this address takes.",
+            InputSays.CannotBeRead => $"The request cannot be read.",
+            InputSays.MethodNotTaken => $"This address does not take that method.",
+            InputSays.JsonOnly => $"This address takes JSON.",
+            InputSays.WentWrong => $"Something went wrong here; nothing was changed.",
+            InputSays.NotConnected => $"The instrument is not connected: type the value instead.",
+            InputSays.FollowedElsewhere => $"Another page follows this instrument now.",
+            _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
 
     /// <summary>Why a range ends where it does.</summary>

@@ -1,5 +1,6 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
+using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
@@ -29,6 +30,7 @@ public static class Wording
             SetupMessage of => SetupWords.Of(of),
             ArrowMessage of => ArrowWords.Of(of),
             DozenMessage of => DozenWords.Of(of),
+            CatalogueMessage of => CatalogueWords.Of(of),
             RackMessage of => RackWords.Of(of),
             _ => CommonWords.Of(message),
         };
@@ -45,6 +47,8 @@ public static class Wording
             ArrowSays says => ArrowWords.Of(says),
             DozenSays says => DozenWords.Of(says),
             RackSays says => RackWords.Of(says),
+            CatalogueSays says => CatalogueWords.Of(says),
+            InputSays says => CommonWords.Of(says),
             _ => throw new ArgumentOutOfRangeException(nameof(code), code, "No words table has it."),
         };
 

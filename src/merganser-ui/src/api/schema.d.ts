@@ -695,7 +695,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["AskView"];
+                        "application/json": components["schemas"]["AskAnswer"];
                     };
                 };
             };
@@ -3484,6 +3484,11 @@ export interface components {
             balancePoint: number;
             cautions: string[];
         };
+        /** @description A change to try: what it would do, and the draft that does it (null when it is a change of the bow). */
+        ArrowTry: {
+            effect: components["schemas"]["WhatIf"];
+            draft: null | components["schemas"]["ArrowDraft"];
+        };
         /** @description A kept version with its components' own values. */
         ArrowVersion: {
             id: string;
@@ -3495,21 +3500,27 @@ export interface components {
             /** Format: date-time */
             keptAt: string;
         };
+        /** @description The exact answer in words, what is in stock next to it, and the cautions that the arrow would be given. */
+        AskAnswer: {
+            /**
+             * Format: double
+             * @description The answer, in Unit.
+             */
+            exact: number;
+            /** @description gr or in. */
+            unit: string;
+            words: string;
+            /** @description The nearest parts that can be had. */
+            inStock: components["schemas"]["ArrowTry"][];
+            /** @description Of the exact answer, or of what it is rounded to. */
+            cautions: components["schemas"]["Caution"][];
+        };
         /** @description A wanted value, typed. */
         AskInput: {
             bowId: string;
             draft: components["schemas"]["ArrowDraft"];
             wanted: components["schemas"]["Wanted"];
             value: null | string;
-        };
-        /** @description The exact answer in words, what is in stock next to it, and the cautions that the bench would give. */
-        AskView: {
-            /** Format: double */
-            exact: number;
-            unit: string;
-            words: string;
-            inStock: components["schemas"]["TryView"][];
-            cautions: components["schemas"]["Caution"][];
         };
         /**
          * @description The steps of an arrow's assembly.
@@ -3767,7 +3778,7 @@ export interface components {
             slope: number;
             rows: components["schemas"]["CantRow"][];
         };
-        /** @description The catalogue by class, as the bench picks from it. */
+        /** @description The catalogue by class, as parts are picked from it. */
         Catalogue: {
             shafts: components["schemas"]["StockedOfShaft"][];
             inserts: components["schemas"]["StockedOfInsert"][];
@@ -3810,15 +3821,27 @@ export interface components {
             field: string;
         };
         /** @description Where the arrow stands from the riser after the clicks that were made since it was measured. */
-        CentreShotView: {
-            /** Format: double */
+        CentreShotNow: {
+            /**
+             * Format: double
+             * @description As measured, inches.
+             */
             measured: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description By the clicks since, inches.
+             */
             now: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What a click of the rest moves it.
+             */
             inchesPerClick: number;
+            /** @description True when that was measured on this bow. */
             stepKnown: boolean;
+            /** @description Where it may stand. */
             tolerance: components["schemas"]["Tolerance"];
+            /** @description Whether it does. */
             verdict: components["schemas"]["Verdict"];
         };
         /** @description A change that can be entered, with what follows. */
@@ -3943,7 +3966,7 @@ export interface components {
             version: number;
             arrow: components["schemas"]["Arrow"];
             reading: components["schemas"]["ArrowReading"];
-            parts: components["schemas"]["PartView"][];
+            parts: components["schemas"]["NamedPart"][];
         };
         /** @description Several arrows on one ruler, and in what they differ. */
         CompareView: {
@@ -4190,7 +4213,7 @@ export interface components {
             reading: components["schemas"]["ArrowReading"];
             summary: components["schemas"]["ArrowSummary"];
             opened: null | components["schemas"]["BesideView"];
-            tries: components["schemas"]["TryView"][];
+            tries: components["schemas"]["ArrowTry"][];
         };
         /** @description A finding of a shaft that can be chosen. */
         FindingChoice: {
@@ -4622,6 +4645,12 @@ export interface components {
          * @enum {unknown}
          */
         NamedEnd: "tail" | "point";
+        /** @description One part of an arrow, named. */
+        NamedPart: {
+            part: components["schemas"]["ArrowPart"];
+            words: string;
+            name: string;
+        };
         /** @description What is next: one sentence, one line of reason, one button, one alternative. */
         Next: {
             sentence: string;
@@ -4892,12 +4921,6 @@ export interface components {
             /** Format: int32 */
             version: number;
             lastMove: null | components["schemas"]["MoveView"];
-        };
-        /** @description One part of an arrow, named. */
-        PartView: {
-            part: components["schemas"]["ArrowPart"];
-            words: string;
-            name: string;
         };
         /** @description A weighed piece; an odd one is asked to be weighed again. */
         Piece: {
@@ -5306,7 +5329,7 @@ export interface components {
             choices: components["schemas"]["ChangeChoice"][];
             changes: components["schemas"]["ChangeView"][];
             goodStates: components["schemas"]["GoodStateView"][];
-            centreShot: null | components["schemas"]["CentreShotView"];
+            centreShot: null | components["schemas"]["CentreShotNow"];
             aperture: string;
             practice: null | string;
             next: components["schemas"]["Next"];
@@ -5435,14 +5458,8 @@ export interface components {
             shotAt: string;
             place: string;
         };
-        /** @description Shots that were fired away from the papers. */
-        ShotsInput: {
-            id: null | string;
-            /** Format: int32 */
-            count: number;
-        };
-        /** @description Shots that were entered or marked on paper. */
-        ShotsRow: {
+        /** @description Shots that were entered, marked on paper or read by the chronograph. */
+        ShotsFired: {
             id: string;
             /** Format: int32 */
             count: number;
@@ -5450,6 +5467,16 @@ export interface components {
             source: string;
             /** Format: date-time */
             firedAt: string;
+            /** Format: int32 */
+            afterMove: number;
+            /** Format: int32 */
+            afterChange: number;
+        };
+        /** @description Shots that were fired away from the papers. */
+        ShotsInput: {
+            id: null | string;
+            /** Format: int32 */
+            count: number;
         };
         /** @description Sizes by which each cam was shifted, + to the left. */
         SpacerInput: {
@@ -5623,7 +5650,7 @@ export interface components {
             low: number;
             /** Format: double */
             high: number;
-            tries: components["schemas"]["TryView"][];
+            tries: components["schemas"]["ArrowTry"][];
         };
         /** @description A line on the chart: the point weight at which a spine fits just right, over cut length; null where no weight does. */
         SpineLine: {
@@ -5755,7 +5782,7 @@ export interface components {
             /** Format: int32 */
             settlingLeft: number;
             plan: components["schemas"]["StringPlan"];
-            entries: components["schemas"]["ShotsRow"][];
+            entries: components["schemas"]["ShotsFired"][];
         };
         /** @description The tail's place from the point's hole as typed, as the sheet was read, or the point's from the tail's; empty is 0. */
         TailTyped: {
@@ -5958,11 +5985,6 @@ export interface components {
             length: string;
             radius: string;
         };
-        /** @description A change to try: what it would do, and the draft that does it (null when it is a change of the bow). */
-        TryView: {
-            effect: components["schemas"]["WhatIf"];
-            draft: null | components["schemas"]["ArrowDraft"];
-        };
         /** @description How a move is taken back: the entry was wrong, or it was turned back on the bow. */
         UndoInput: {
             id: null | string;
@@ -6030,7 +6052,10 @@ export interface components {
             shot: boolean;
             typed: components["schemas"]["ArrowDraft"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description What can be asked for.
+         * @enum {unknown}
+         */
         Wanted: "pointForFrontOfCenter" | "pointForWeight" | "lengthForWeight" | "spineForFit";
         /** @description One move that leads back to an earlier state. */
         WayBackMove: {

@@ -20,7 +20,7 @@ const wants: { value: Wanted; label: string; of: string; quantity: Quantity }[] 
 export function AskPanel({ bowId, draft, onTry }: { bowId: string; draft: Draft; onTry: (draft: Draft) => void }) {
   const [wanted, setWanted] = useState<Wanted>('pointForFrontOfCenter');
   const [value, setValue] = useState('12');
-  const [told, setTold] = useState<Schemas['AskView'] | null>(null);
+  const [told, setTold] = useState<Schemas['AskAnswer'] | null>(null);
   const [fault, setFault] = useState<string | undefined>();
   const want = wants.find((w) => w.value === wanted)!;
   const ask = async () => {

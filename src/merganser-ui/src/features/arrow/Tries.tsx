@@ -12,7 +12,7 @@ export const Tries = memo(function Tries({
   onTry,
   onAsk,
 }: {
-  tries: Schemas['TryView'][];
+  tries: Schemas['ArrowTry'][];
   onTry: (draft: Draft) => void;
   onAsk: () => void;
 }) {

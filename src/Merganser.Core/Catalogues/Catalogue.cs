@@ -1,12 +1,12 @@
 using Merganser.Core.Arrows;
 
-namespace Merganser.Data;
+namespace Merganser.Core.Catalogues;
 
 /// <summary>A catalogue entry: its id and the part.</summary>
 public sealed record Stocked<T>(string Id, T Part)
     where T : class;
 
-/// <summary>The catalogue by class, as the bench picks from it.</summary>
+/// <summary>The catalogue by class, as parts are picked from it.</summary>
 public sealed record Catalogue(
     IReadOnlyList<Stocked<Shaft>> Shafts,
     IReadOnlyList<Stocked<Insert>> Inserts,
@@ -59,18 +59,4 @@ public sealed record ArrowDraft(
 
     private static T? Find<T>(IReadOnlyList<Stocked<T>> stock, string? id)
         where T : class => stock.FirstOrDefault(s => s.Id == id)?.Part;
-}
-
-/// <summary>A row of the catalogue.</summary>
-public sealed record ComponentRow(string Id, ComponentClass Class, IComponent Part, bool Retired, int Version)
-{
-    private readonly string words = string.Join(' ', WordsOf(Part)).ToUpperInvariant();
-
-    /// <summary>True when maker, name, material or spine hold the word, given in upper case.</summary>
-    public bool Holds(string upper) => words.Contains(upper, StringComparison.Ordinal);
-
-    private static string[] WordsOf(IComponent part) =>
-        part is Shaft shaft
-            ? [part.Maker, part.Name, $"{shaft.Material}", Core.Units.Show.Spine(shaft.SpineInUse)]
-            : [part.Maker, part.Name];
 }

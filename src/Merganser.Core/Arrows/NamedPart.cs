@@ -1,0 +1,46 @@
+using Merganser.Core.Messages;
+using Merganser.Core.Units;
+
+namespace Merganser.Core.Arrows;
+
+/// <summary>One part of an arrow, named.</summary>
+public sealed record NamedPart(ArrowPart Part, Message Words)
+{
+    /// <summary>What it is.</summary>
+    public Message Name => new ArrowPartName(Part);
+
+    /// <summary>The parts of an arrow, each named.</summary>
+    public static IReadOnlyList<NamedPart> Of(Arrow arrow) =>
+        [
+            new(ArrowPart.Shaft, new Verbatim(arrow.Shaft.Name)),
+            new(ArrowPart.CutLength, new Amount(Measure.Inches(arrow.CutLength, 3))),
+            new(
+                ArrowPart.Insert,
+                arrow.Insert is { } insert ? new InStock(insert.Name, Measure.Grains(insert.Weight)) : ArrowSays.None
+            ),
+            new(ArrowPart.Point, new InStock(arrow.Point.Name, Measure.Grains(arrow.Point.Weight))),
+            new(ArrowPart.Nock, new InStock(arrow.Nock.Name, Measure.Grains(arrow.Nock.Weight))),
+            new(ArrowPart.Vanes, arrow.Vane is { } vane ? new VanesOf(arrow.VaneCount, vane.Name) : ArrowSays.None),
+            new(ArrowPart.Wrap, arrow.Wrap is { } wrap ? new Verbatim(wrap.Name) : ArrowSays.None),
+            new(ArrowPart.Glue, new Amount(Measure.Grains(arrow.Glue))),
+        ];
+
+    /// <summary>What changed from one version to the next.</summary>
+    public static PartsChanged Changed(Arrow before, Arrow now) =>
+        new([
+            .. Of(before)
+                .Zip(Of(now))
+                .Where(p => p.First.Words != p.Second.Words)
+                .Select(p => new PartChange(p.First.Part, p.First.Words, p.Second.Words)),
+        ]);
+
+    /// <summary>The parts in which several arrows differ.</summary>
+    public static IReadOnlyList<ArrowPart> Differing(IReadOnlyList<IReadOnlyList<NamedPart>> arrows) =>
+        [
+            .. arrows
+                .SelectMany(parts => parts)
+                .GroupBy(p => p.Part, p => p.Words)
+                .Where(g => g.Distinct().Count() > 1)
+                .Select(g => g.Key),
+        ];
+}
