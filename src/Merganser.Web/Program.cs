@@ -83,7 +83,11 @@ builder
     .AddSingleton<ResponseDesk>()
     .AddSingleton<PaperDesk>()
     .AddSingleton<RackDesk>()
-    .AddSingleton<DemoBench>();
+    .AddSingleton<DemoRack>()
+    .AddSingleton<DemoSheets>()
+    .AddSingleton<DemoPapers>()
+    .AddSingleton<DemoDozens>()
+    .AddSingleton<DemoClub>();
 builder.Services.Configure<JsonOptions>(json =>
 {
     FactsJson.Configure(json.SerializerOptions);
@@ -106,7 +110,7 @@ if (!describing)
     app.Services.GetRequiredService<ComponentStore>().StockIfEmpty(StarterCatalogue.Read());
     if (demo)
     {
-        app.Services.GetRequiredService<DemoBench>().FillIfEmpty();
+        app.Services.GetRequiredService<DemoClub>().FillIfEmpty();
     }
 }
 

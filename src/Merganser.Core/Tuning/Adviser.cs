@@ -82,9 +82,9 @@ public sealed record Adviser(
         var decision = rule.Decide(state.Prior, state.Belief, state.Setting, reach.Levers, state.ShotsHere);
         IReadOnlyList<Evidence> evidence =
         [
-            ChanceLine(state, decision),
+            AdviceEvidence.Chance(state, decision, Tolerance),
             .. before ?? [],
-            .. GainLines(state, decision),
+            .. AdviceEvidence.Gains(state, decision),
         ];
         var advice = decision.Kind switch
         {
@@ -268,80 +268,4 @@ public sealed record Adviser(
             share,
             words
         );
-
-    private Evidence ChanceLine(TuningState state, Decision decision) =>
-        new(
-            new ChanceOfInside(Measure.Inches(Tolerance)),
-            new ChanceBecause(
-                new Chance(decision.Chance),
-                state.ShotsHere,
-                state.Shots.Count - state.ShotsHere,
-                new Tear(decision.Now.X, decision.Now.Y).Place,
-                Measure.Inches(MeanTear.RegionInSds * decision.Now.WiderSd)
-            ),
-            new MoreShotsUntil(new Chance(decision.Enough))
-        );
-
-    /// <summary>What this bow has shown of the adjuster in question, or of all that were moved.</summary>
-    private static IEnumerable<Evidence> GainLines(TuningState state, Decision decision)
-    {
-        for (var i = 0; i < state.Prior.Gains.Count; i++)
-        {
-            if (!state.Taught(i) || (decision.Chosen is { } chosen && chosen.Lever != i))
-            {
-                continue;
-            }
-
-            var prior = state.Prior.Gains[i];
-            var (gain, sd) = state.Belief.GainOf(i);
-            yield return new Evidence(
-                new StepMoves(
-                    new AdjusterName(prior.Kind),
-                    new StepName(prior.Kind),
-                    Measure.Inches(Math.Abs(gain), 3),
-                    gain < 0
-                ),
-                new LearnedFrom(Measure.Inches(sd, 3), state.SettingsOf(i), Measure.Inches(prior.Expected, 3)),
-                TuningSays.MoveThatAnswersOtherwise
-            );
-        }
-    }
-}
-
-/// <summary>Another engine than the shipped one: for benchmarks, check sessions and simulated worlds.</summary>
-/// <param name="Prior">What is believed beforehand.</param>
-/// <param name="Figures">The figures of the rule; null follows the archer's spread.</param>
-/// <param name="Everything">True when every adjuster stands open, whatever school, press and axis order say.</param>
-public sealed record EngineChoice(ResponsePrior? Prior, RuleFigures? Figures, bool Everything);
-
-/// <summary>What is believed of a stage, and where its adjusters stand.</summary>
-/// <param name="Prior">Believed before.</param>
-/// <param name="Belief">Believed now.</param>
-/// <param name="Figures">The figures of the rule.</param>
-/// <param name="Setting">Where the adjusters stand, in steps from where the stage began.</param>
-/// <param name="ShotsHere">Shots at this setting that count.</param>
-/// <param name="Shots">All shots of the stage that count.</param>
-public sealed record TuningState(
-    ResponsePrior Prior,
-    Belief Belief,
-    RuleFigures Figures,
-    int[] Setting,
-    int ShotsHere,
-    IReadOnlyList<ShotReading> Shots
-)
-{
-    /// <summary>Different positions of an adjuster that were shot.</summary>
-    public int SettingsOf(int lever) =>
-        Shots.Select(s => s.Positions.GetValueOrDefault(Prior.Gains[lever].Kind)).Distinct().Count();
-
-    /// <summary>True when this stage has shots at two positions of it or more.</summary>
-    public bool Taught(int lever) => SettingsOf(lever) > 1;
-
-    /// <summary>The setting after a move.</summary>
-    public int[] At(Candidate move)
-    {
-        var after = (int[])Setting.Clone();
-        after[move.Lever] = move.To;
-        return after;
-    }
 }

@@ -1,37 +1,6 @@
 namespace Merganser.Core.Tuning;
 
 /// <summary>
-/// What an adjuster may do now: its limits in the session's steps, and whether school, press and axis order let it be
-/// advised.
-/// </summary>
-public sealed record Lever(int Index, int Lower, int Upper);
-
-public enum DecisionKind
-{
-    Shoot,
-    Done,
-    Move,
-    SmallTest,
-    NotReachable,
-}
-
-/// <summary>A move that was weighed.</summary>
-/// <param name="Lever">Index of the adjuster.</param>
-/// <param name="To">The step to go to.</param>
-/// <param name="Score">What it is expected to leave: E|t|² in² with its cost in the first rule, −chance with its cost
-/// in the second. Lower is better.</param>
-/// <param name="Test">True for a test of the disputed sign.</param>
-public sealed record Candidate(int Lever, int To, double Score, bool Test);
-
-/// <summary>The decision with what it rests on.</summary>
-/// <param name="Kind">What to do.</param>
-/// <param name="Chosen">The move, where one is decided.</param>
-/// <param name="Chance">P(in) at the setting as it stands.</param>
-/// <param name="Enough">The chance at which it would be done.</param>
-/// <param name="Now">Mean tear as it stands.</param>
-public sealed record Decision(DecisionKind Kind, Candidate? Chosen, double Chance, double Enough, TearMoments Now);
-
-/// <summary>
 /// Done, move, test or shoot: the first that holds, in this order. (a) done when the chance of being inside is enough
 /// for what a shot is worth; (b) far out and sure of it: the one move that leaves the least E|t|²; (c) else the move
 /// that wins the most chance; (d) not reachable; (e) shoot. While the disputed sign is open its test is one more

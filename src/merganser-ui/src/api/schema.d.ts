@@ -3122,14 +3122,23 @@ export interface components {
             accepted: boolean;
             id?: null | string;
         };
-        /** @description One adjuster that the bow has, with its travel in steps. */
-        AdjusterInput: {
+        /** @description One adjuster that a bow has, with its travel in steps, as typed. */
+        AdjusterEntry: {
+            /** @description Which. */
             kind: components["schemas"]["AdjusterKind"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Lowest step, at least −200.
+             */
             lower: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Highest step, at most 200.
+             */
             upper: number;
+            /** @description True when it is turned in a press. */
             needsPress: boolean;
+            /** @description What a step moves, as typed; empty where it was not measured. */
             inchesPerStep?: null | string;
         };
         /**
@@ -3691,7 +3700,7 @@ export interface components {
             /** @description What was typed of the bow. */
             entry: components["schemas"]["BowEntry"];
             /** @description What it has to adjust. */
-            adjusters: components["schemas"]["AdjusterInput"][];
+            adjusters: components["schemas"]["AdjusterEntry"][];
             archer?: null | components["schemas"]["ArcherInput"];
             /**
              * Format: int32

@@ -3,14 +3,14 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { Field } from '../../bench/Field';
 import { Scale } from '../../bench/Scale';
-import type { AdjusterInput, Entry } from './bowForm';
+import type { AdjusterEntry, Entry } from './bowForm';
 
 interface Props {
   entry: Entry;
-  chosen: AdjusterInput[];
+  chosen: AdjusterEntry[];
   standing: Schemas['AdjusterView'][];
   faults: Record<string, string[]>;
-  onChange: (adjusters: AdjusterInput[]) => void;
+  onChange: (adjusters: AdjusterEntry[]) => void;
 }
 
 export const useOffers = (entry: Entry) =>
@@ -39,7 +39,7 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
           ]
         : chosen.filter((a) => a.kind !== offer.kind),
     );
-  const put = (has: AdjusterInput, part: Partial<AdjusterInput>) =>
+  const put = (has: AdjusterEntry, part: Partial<AdjusterEntry>) =>
     onChange(chosen.map((a) => (a.kind === has.kind ? { ...a, ...part } : a)));
   return (
     <ul className="adjusters">

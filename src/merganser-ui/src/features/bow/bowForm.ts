@@ -3,7 +3,7 @@ import type { Schemas } from '../../api/client';
 export type Entry = Schemas['BowEntry'];
 /** The fields of a bow that are typed. */
 export type TextField = Exclude<keyof Entry, 'kind' | 'hand' | 'release' | 'restType' | 'camSystem' | 'camDraw'>;
-export type AdjusterInput = Schemas['AdjusterInput'];
+export type AdjusterEntry = Schemas['AdjusterEntry'];
 
 export interface BowForm {
   /** Whose it is; null while it is a new archer's. */
@@ -12,7 +12,7 @@ export interface BowForm {
   archer: Schemas['Archer'];
   entry: Entry;
   /** Null while they are the usual ones of this kind of bow. */
-  adjusters: AdjusterInput[] | null;
+  adjusters: AdjusterEntry[] | null;
   /** The row that the editing began on; null for a new bow. */
   base: { version: number; entry: Entry } | null;
 }

@@ -3,7 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, ifMatch, newId, Refusal } from '../../api/client';
 import { useBow, useRefresh } from '../../bench/queries';
-import { emptyForm, formOf, merged, readDraft, saveDraft, type AdjusterInput, type BowForm } from './bowForm';
+import { emptyForm, formOf, merged, readDraft, saveDraft, type AdjusterEntry, type BowForm } from './bowForm';
 
 const NEW = 'new';
 
@@ -39,7 +39,7 @@ export function useBowForm(bowId: string | undefined) {
     setDrafts((all) => ({ ...all, [slot]: next }));
   };
 
-  const keep = async (usual: AdjusterInput[], form: BowForm | null = current): Promise<boolean> => {
+  const keep = async (usual: AdjusterEntry[], form: BowForm | null = current): Promise<boolean> => {
     if (!form || busy) return false;
     setBusy(true);
     try {
@@ -109,7 +109,7 @@ export function useBowForm(bowId: string | undefined) {
     conflict,
     busy,
     change,
-    keep: (usual: AdjusterInput[]) => keep(usual),
+    keep: (usual: AdjusterEntry[]) => keep(usual),
     keepMine: () => {
       if (!current || !conflict) return;
       const both = {

@@ -1,0 +1,135 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Core.Messages;
+using Merganser.Core.Units;
+using Merganser.Data;
+
+namespace Merganser.Web.Bows;
+
+/// <summary>An adjuster with its words for the bench.</summary>
+/// <param name="Plus">One + step as an order.</param>
+/// <param name="Minus">One − step as an order.</param>
+/// <param name="Standing">Where it stands, in the hand's own words.</param>
+/// <param name="Room">What is left of its travel each way.</param>
+/// <param name="Places">The same words for every step from <paramref name="Lower"/> to
+/// <paramref name="Upper"/>.</param>
+public sealed record AdjusterView(
+    AdjusterKind Kind,
+    Message Name,
+    TearAxis Axis,
+    Message StepUnit,
+    int Position,
+    int Lower,
+    int Upper,
+    bool NeedsPress,
+    Message Plus,
+    Message Minus,
+    double? InchesPerStep,
+    SpacerSeats? Seats,
+    Message Standing,
+    Message Room,
+    IReadOnlyList<Message> Places
+)
+{
+    public static AdjusterView Of(Adjuster adjuster)
+    {
+        var (kind, position) = (adjuster.Kind, adjuster.Position);
+        var (down, up) = adjuster.Left;
+        var places = Enumerable
+            .Range(adjuster.Lower, adjuster.Upper - adjuster.Lower + 1)
+            .Select(p => new Standing(kind, p));
+        return new AdjusterView(
+            kind,
+            new AdjusterName(kind),
+            AdjusterTable.Of(kind).Axis,
+            new Steps(kind, 1),
+            position,
+            adjuster.Lower,
+            adjuster.Upper,
+            adjuster.NeedsPress,
+            new Order(kind, 1),
+            new Order(kind, -1),
+            adjuster.InchesPerStep,
+            adjuster.Seats,
+            new Standing(kind, position),
+            new Room(kind, down, up),
+            [.. places]
+        );
+    }
+}
+
+/// <summary>A logged move in words, with where the adjuster stood before and after it.</summary>
+public sealed record MoveView(
+    string Id,
+    AdjusterKind Adjuster,
+    Message Name,
+    int From,
+    int To,
+    Message Words,
+    bool Correction,
+    string? Corrects,
+    string Note,
+    string? PaperId,
+    string? AfterSetId,
+    DateTimeOffset HappenedAt,
+    DateTimeOffset RecordedAt,
+    int Ordinal,
+    Message Before,
+    Message After
+)
+{
+    public static MoveView Of(MoveRow move)
+    {
+        var kind = move.Adjuster;
+        return new MoveView(
+            move.Id,
+            kind,
+            new AdjusterName(kind),
+            move.From,
+            move.To,
+            new Order(kind, move.To - move.From),
+            move.Corrects is not null,
+            move.Corrects,
+            move.Note,
+            move.PaperId,
+            move.AfterSetId,
+            move.HappenedAt,
+            move.RecordedAt,
+            move.Ordinal,
+            new Standing(kind, move.From),
+            new Standing(kind, move.To)
+        );
+    }
+}
+
+/// <summary>A bow with everything its page shows.</summary>
+public sealed record BowView(
+    string Id,
+    string ArcherId,
+    Bow Bow,
+    BowEntry Typed,
+    IReadOnlyList<AdjusterView> Adjusters,
+    IReadOnlyList<MoveView> Moves,
+    Message Line,
+    FactorView Factor,
+    DisplayUnits Units,
+    int Version,
+    Next Next,
+    DateTimeOffset? ArchivedAt,
+    Message? Unsound,
+    string FirstLength
+);
+
+/// <summary>The bow factor that is in use, and the stated default it stands for.</summary>
+public sealed record FactorView(double Factor, double ModelSpread, Message Why);
+
+/// <summary>What an adjuster is called and usually has, for a bow that is being entered.</summary>
+public sealed record AdjusterOffer(
+    AdjusterKind Kind,
+    Message Name,
+    Message StepUnit,
+    int Lower,
+    int Upper,
+    bool NeedsPress,
+    bool Usual
+);
