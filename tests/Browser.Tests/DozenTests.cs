@@ -8,67 +8,67 @@ public class DozenTests
     [Fact]
     public void Twelve_shafts_from_the_scale_then_a_match_and_a_tick()
     {
-        using var bench = new Bench(demo: true);
-        bench.Go("/bows/22222222-0000-4000-8000-000000000004/dozen");
-        bench.SeeText("h1", "A new dozen");
+        using var screen = new Screen(demo: true);
+        screen.Go("/bows/22222222-0000-4000-8000-000000000004/dozen");
+        screen.SeeText("h1", "A new dozen");
         foreach (var name in new[] { "Insert", "Nock", "Vanes" })
         {
-            bench
+            screen
                 .Until(d => d.FindElements(By.CssSelector("label.tick")).FirstOrDefault(l => l.Text == name))!
                 .FindElement(By.TagName("input"))
                 .SendKeys(Keys.Space);
         }
 
-        bench.Button("Start the dozen").SendKeys(Keys.Enter);
-        bench.SeeText(".foot .say", "check weight");
-        bench.See("[data-class=Shaft]").SendKeys(Keys.Enter);
-        bench.SeeText(".weigh-middle h1", "Shaft 1");
+        screen.Button("Start the dozen").SendKeys(Keys.Enter);
+        screen.SeeText(".foot .say", "check weight");
+        screen.See("[data-class=Shaft]").SendKeys(Keys.Enter);
+        screen.SeeText(".weigh-middle h1", "Shaft 1");
         for (var shaft = 1; shaft <= 12; shaft++)
         {
-            bench.See("[data-testid=put]").SendKeys(Keys.Enter);
-            bench.Until(d =>
+            screen.See("[data-testid=put]").SendKeys(Keys.Enter);
+            screen.Until(d =>
                 d.FindElements(By.CssSelector(".tray li.filled")).Count == shaft
                 || d.FindElement(By.CssSelector(".weigh-middle h1")).Text.StartsWith("Point")
                     ? "taken"
                     : null
             );
-            bench.See("[data-testid=lift]").SendKeys(Keys.Enter);
+            screen.See("[data-testid=lift]").SendKeys(Keys.Enter);
             Thread.Sleep(1200);
         }
 
-        bench.SeeText(".weigh-middle h1", "Point 1");
-        bench.SeeText("[data-class=Shaft]", "12 of 12");
-        bench.Driver.FindElement(By.CssSelector("summary")).SendKeys(Keys.Enter);
-        bench
+        screen.SeeText(".weigh-middle h1", "Point 1");
+        screen.SeeText("[data-class=Shaft]", "12 of 12");
+        screen.Driver.FindElement(By.CssSelector("summary")).SendKeys(Keys.Enter);
+        screen
             .See(".table-in")
             .SendKeys(string.Join("\n", Enumerable.Range(0, 12).Select(i => $"{199 + (i * 7 % 12 * 0.2):F1}")));
-        bench.Button("Take these").SendKeys(Keys.Enter);
-        bench.SeeText(".foot .say", "match the pieces");
-        bench.Restart();
-        bench.Driver.Navigate().Refresh();
-        bench.SeeText("[data-class=Shaft]", "12 of 12");
-        bench.Button("Match the pieces").SendKeys(Keys.Enter);
-        bench.See("[data-testid=match]").SendKeys(Keys.Enter);
-        bench.See("[data-testid=match-words]");
-        bench.Button("It is done").SendKeys(Keys.Enter);
-        bench.Button("Build list").SendKeys(Keys.Enter);
-        bench.Until(d => d.FindElement(By.CssSelector("[data-tick=cut]")).Selected ? "ticked" : null);
+        screen.Button("Take these").SendKeys(Keys.Enter);
+        screen.SeeText(".foot .say", "match the pieces");
+        screen.Restart();
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-class=Shaft]", "12 of 12");
+        screen.Button("Match the pieces").SendKeys(Keys.Enter);
+        screen.See("[data-testid=match]").SendKeys(Keys.Enter);
+        screen.See("[data-testid=match-words]");
+        screen.Button("It is done").SendKeys(Keys.Enter);
+        screen.Button("Build list").SendKeys(Keys.Enter);
+        screen.Until(d => d.FindElement(By.CssSelector("[data-tick=cut]")).Selected ? "ticked" : null);
     }
 
     [Fact]
     public void The_chronograph_calibrates_the_speed_of_the_bow()
     {
-        using var bench = new Bench(demo: true);
-        bench.Go("/bows/22222222-0000-4000-8000-000000000001/dozen?way=speed");
-        bench.SeeText("[data-testid=speed-words]", "No shot yet");
+        using var screen = new Screen(demo: true);
+        screen.Go("/bows/22222222-0000-4000-8000-000000000001/dozen?way=speed");
+        screen.SeeText("[data-testid=speed-words]", "No shot yet");
         foreach (var grains in new[] { "400", "600" })
         {
-            bench.Retype("arrowGrains", grains);
+            screen.Retype("arrowGrains", grains);
             for (var shot = 1; shot <= 2; shot++)
             {
-                bench.See("[data-testid=shoot]").SendKeys(Keys.Enter);
+                screen.See("[data-testid=shoot]").SendKeys(Keys.Enter);
                 var seen = shot;
-                bench.Until(d =>
+                screen.Until(d =>
                     d.FindElements(By.CssSelector(".cants tbody tr"))
                         .Any(r => r.Text.StartsWith(grains) && r.FindElements(By.CssSelector(".plain")).Count == seen)
                         ? "shot"
@@ -77,8 +77,8 @@ public class DozenTests
             }
         }
 
-        bench.SeeText("[data-testid=speed-words]", "4 shots of 2 weights");
-        bench.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
-        bench.SeeText("[data-figure=speed]", "by chronograph");
+        screen.SeeText("[data-testid=speed-words]", "4 shots of 2 weights");
+        screen.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
+        screen.SeeText("[data-figure=speed]", "by chronograph");
     }
 }

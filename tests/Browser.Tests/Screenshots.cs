@@ -15,8 +15,8 @@ public class Screenshots
             return;
         }
 
-        using var bench = new Bench(demo: true);
-        bench.Go("/");
+        using var screen = new Screen(demo: true);
+        screen.Go("/");
         Take("start", "/", ".rack h2");
         Take("work-order", $"{Bow}/bow?check=centreShot", ".check-pane");
         Take("history", $"{Bow}/bow?way=history", ".good-state");
@@ -38,20 +38,22 @@ public class Screenshots
         Take("paper", $"{Bow}/paper", ".move-box");
         Take("learned", $"{Bow}/paper?way=learned", "[data-testid=learned] .learned");
         Take("nock-tune", "/bows/22222222-0000-4000-8000-000000000002/paper?way=nocks", ".nock-list");
-        bench.Size(390, 844, phone: true);
+        screen.Size(390, 844, phone: true);
         Take("phone-paper", $"{Bow}/paper", ".move-box");
         Take("phone-arrow", $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", ".callouts");
         Take("phone-start", "/", ".rack h2");
 
-        void Wear(string theme) => bench.Driver.ExecuteScript($"localStorage.setItem('merganser-theme', '{theme}')");
+        void Wear(string theme) => screen.Driver.ExecuteScript($"localStorage.setItem('merganser-theme', '{theme}')");
 
         void Take(string name, string path, string wait)
         {
-            bench.Go(path);
-            bench.See(wait);
-            bench.Settled();
-            StateAudit.Found(bench).ShouldBeEmpty($"{name}: a view that fails the audit of its layout is not pictured");
-            bench.Shot(Path.Combine(Folder!, $"{name}.png"));
+            screen.Go(path);
+            screen.See(wait);
+            screen.Settled();
+            StateAudit
+                .Found(screen)
+                .ShouldBeEmpty($"{name}: a view that fails the audit of its layout is not pictured");
+            screen.Shot(Path.Combine(Folder!, $"{name}.png"));
         }
     }
 }

@@ -13,66 +13,66 @@ public class SetupTests
     [Fact]
     public void Half_a_sheet_is_left_and_taken_up_again()
     {
-        using var bench = new Bench(demo: true);
-        bench.Go(Bow);
-        bench.SeeText(".foot .say", "Check 1 of 8");
-        bench.See("[data-choice=sound]").Click();
-        bench.SeeText(".verdict h2", "Sound");
-        bench.Button("Next check").Click();
-        bench.SeeText(".check-pane h1", "Limb alignment");
-        bench.Press("1");
-        bench.SeeText(".verdict h2", "Through the middle");
-        bench.Button("Next check").Click();
-        bench.Type("check-braceHeight", "wide");
-        bench.Button("Keep it").Click();
-        bench.SeeText(".fault", "not a number");
-        bench.Driver.FindElement(By.Name("check-braceHeight")).GetAttribute("value").ShouldBe("wide");
-        bench.Retype("check-braceHeight", "7 1/4");
-        bench.Driver.Navigate().Refresh();
-        bench.See("[data-check=braceHeight]").Click();
-        bench.Until(d => d.FindElement(By.Name("check-braceHeight")).GetAttribute("value") == "7 1/4" ? "kept" : null);
-        bench.Button("Keep it").Click();
-        bench.SeeText(".verdict h2", "Recorded");
-        bench.Button("Next check").Click();
-        bench.Button("Leave it with a reason").Click();
-        bench.See("[aria-label='Reason for leaving this check']").SendKeys("no square at hand" + Keys.Enter);
-        bench.SeeText(".work-order", "left: no square at hand");
-        bench.SeeText(".work-order h2", "3 of 8");
-        bench.Restart();
-        bench.Go(Bow);
-        bench.SeeText(".foot .say", "draw weight");
-        bench.SeeText(".work-order h2", "3 of 8");
+        using var screen = new Screen(demo: true);
+        screen.Go(Bow);
+        screen.SeeText(".foot .say", "Check 1 of 8");
+        screen.See("[data-choice=sound]").Click();
+        screen.SeeText(".verdict h2", "Sound");
+        screen.Button("Next check").Click();
+        screen.SeeText(".check-pane h1", "Limb alignment");
+        screen.Press("1");
+        screen.SeeText(".verdict h2", "Through the middle");
+        screen.Button("Next check").Click();
+        screen.Type("check-braceHeight", "wide");
+        screen.Button("Keep it").Click();
+        screen.SeeText(".fault", "not a number");
+        screen.Driver.FindElement(By.Name("check-braceHeight")).GetAttribute("value").ShouldBe("wide");
+        screen.Retype("check-braceHeight", "7 1/4");
+        screen.Driver.Navigate().Refresh();
+        screen.See("[data-check=braceHeight]").Click();
+        screen.Until(d => d.FindElement(By.Name("check-braceHeight")).GetAttribute("value") == "7 1/4" ? "kept" : null);
+        screen.Button("Keep it").Click();
+        screen.SeeText(".verdict h2", "Recorded");
+        screen.Button("Next check").Click();
+        screen.Button("Leave it with a reason").Click();
+        screen.See("[aria-label='Reason for leaving this check']").SendKeys("no square at hand" + Keys.Enter);
+        screen.SeeText(".work-order", "left: no square at hand");
+        screen.SeeText(".work-order h2", "3 of 8");
+        screen.Restart();
+        screen.Go(Bow);
+        screen.SeeText(".foot .say", "draw weight");
+        screen.SeeText(".work-order h2", "3 of 8");
     }
 
     [Fact]
     public void An_equal_and_opposite_yoke_move_leaves_timing_and_a_one_sided_twist_asks_for_it()
     {
-        using var bench = new Bench(demo: true);
-        bench.Go(Compound);
-        Twist(bench, "Left leg: one less", "Right leg: one more");
-        bench.SeeText("[data-adjuster=yokePair]", "at its mark");
-        bench.See("[data-check=camTiming]").Text.ShouldContain("stops touch together");
-        Twist(bench, "Left leg: one more");
-        bench.SeeText(".foot .say", "Look at it again");
-        bench.SeeText("[data-check=camTiming]", "look at it again");
+        using var screen = new Screen(demo: true);
+        screen.Go(Compound);
+        Twist(screen, "Left leg: one less", "Right leg: one more");
+        screen.SeeText("[data-adjuster=yokePair]", "at its mark");
+        screen.See("[data-check=camTiming]").Text.ShouldContain("stops touch together");
+        Twist(screen, "Left leg: one more");
+        screen.SeeText(".foot .say", "Look at it again");
+        screen.SeeText("[data-check=camTiming]", "look at it again");
 
-        bench.Go(Compound + "?way=history");
-        bench.See("[data-undo=yokeLeftLeg]").Click();
-        bench.Button("It was logged wrongly").Click();
-        bench.SeeText(".foot .say", "Check 13");
-        bench.Go(Compound);
-        bench.SeeText("[data-check=camTiming]", "stops touch together");
+        screen.Go(Compound + "?way=history");
+        screen.See("[data-undo=yokeLeftLeg]").Click();
+        screen.Button("It was logged wrongly").Click();
+        screen.SeeText(".foot .say", "Check 13");
+        screen.Go(Compound);
+        screen.SeeText("[data-check=camTiming]", "stops touch together");
     }
 
-    private static void Twist(Bench bench, params string[] legs)
+    private static void Twist(Screen screen, params string[] legs)
     {
-        bench.See("[data-adjuster=yokePair]").Click();
+        screen.See("[data-adjuster=yokePair]").Click();
         foreach (var leg in legs)
         {
-            bench.See($"[aria-label='{leg}']").Click();
+            screen.See($"[aria-label='{leg}']").Click();
         }
 
-        bench.See("[data-testid=log-move]").Click();
-        bench.Until(d => d.FindElements(By.CssSelector("[data-testid=move-form]")).Count == 0 ? "logged" : null);
+        screen.See("[data-testid=log-move]").Click();
+        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=move-form]")).Count == 0 ? "logged" : null);
     }
 }

@@ -6,7 +6,7 @@ namespace Merganser.Browser.Tests;
 /// axe-core finds nothing serious, sunlight has its contrast, the page never scrolls sideways, what is pressed is large
 /// enough for cold hands, and there is a title and one heading of the first rank.
 /// </summary>
-public abstract class StateAudit(SharedBench shared)
+public abstract class StateAudit(SharedScreen shared)
 {
     private const int AfterResizing = 200;
     private const int AfterTheme = 40;
@@ -15,69 +15,69 @@ public abstract class StateAudit(SharedBench shared)
         "return "
         + string.Join(
             '\n',
-            File.ReadLines(Path.Combine(Bench.Root, "tests/Browser.Tests/layoutAudit.js"))
+            File.ReadLines(Path.Combine(Screen.Root, "tests/Browser.Tests/layoutAudit.js"))
                 .SkipWhile(line => line.StartsWith("//", StringComparison.Ordinal))
         );
     private static readonly string Axe = File.ReadAllText(
-        Path.Combine(Bench.Root, "src/merganser-ui/node_modules/axe-core/axe.min.js")
+        Path.Combine(Screen.Root, "src/merganser-ui/node_modules/axe-core/axe.min.js")
     );
     private static readonly (int Width, int Height)[] Small = [(1024, 768), (390, 844)];
     private static readonly (int Width, int Height)[] NeverSideways = [(320, 640), (640, 400), (390, 844), (1280, 680)];
 
     /// <summary>What the page itself finds wrong with its layout as it stands.</summary>
-    public static IReadOnlyList<string> Found(Bench bench) => Texts(bench.Driver.ExecuteScript(Layout)!);
+    public static IReadOnlyList<string> Found(Screen screen) => Texts(screen.Driver.ExecuteScript(Layout)!);
 
     protected void Check(string name)
     {
-        var bench = shared.Bench;
+        var screen = shared.Screen;
         var view = Views.Of(name);
         List<string> found = [];
-        bench.Size(1280, 800);
-        bench.Go("/");
-        bench.See(".rack h2");
-        Views.Open(bench, view, openThings: false);
+        screen.Size(1280, 800);
+        screen.Go("/");
+        screen.See(".rack h2");
+        Views.Open(screen, view, openThings: false);
         if (Views.Demo.Concat(Views.Empty).First(v => v.Path == view.Path).Name == name)
         {
-            var headings = (long)bench.Driver.ExecuteScript("return document.querySelectorAll('h1').length")!;
-            if (headings != 1 || !bench.Driver.Title.EndsWith(", Merganser", StringComparison.Ordinal))
+            var headings = (long)screen.Driver.ExecuteScript("return document.querySelectorAll('h1').length")!;
+            if (headings != 1 || !screen.Driver.Title.EndsWith(", Merganser", StringComparison.Ordinal))
             {
-                found.Add($"{headings} headings of the first rank, title \"{bench.Driver.Title}\"");
+                found.Add($"{headings} headings of the first rank, title \"{screen.Driver.Title}\"");
             }
 
-            found.AddRange(Texts(bench.Driver.ExecuteScript(SmallTargets)!).Select(f => $"target: {f}"));
-            found.AddRange(NeverSideways.SelectMany(size => Scrolls(bench, size.Width, size.Height, view)));
-            bench.Size(1280, 800);
-            bench.Settled(AfterResizing);
+            found.AddRange(Texts(screen.Driver.ExecuteScript(SmallTargets)!).Select(f => $"target: {f}"));
+            found.AddRange(NeverSideways.SelectMany(size => Scrolls(screen, size.Width, size.Height, view)));
+            screen.Size(1280, 800);
+            screen.Settled(AfterResizing);
         }
 
-        view.Open(bench);
+        view.Open(screen);
         foreach (var theme in new[] { "sun", "dark", "shed" })
         {
-            bench.Driver.ExecuteScript($"document.documentElement.dataset.theme = '{theme}'");
-            bench.Settled(AfterTheme);
-            found.AddRange(Found(bench).Select(f => $"1280x800 {theme}: {f}"));
-            found.AddRange(Violations(bench, everything: theme == "shed").Select(f => $"{theme}: {f}"));
+            screen.Driver.ExecuteScript($"document.documentElement.dataset.theme = '{theme}'");
+            screen.Settled(AfterTheme);
+            found.AddRange(Found(screen).Select(f => $"1280x800 {theme}: {f}"));
+            found.AddRange(Violations(screen, everything: theme == "shed").Select(f => $"{theme}: {f}"));
             if (theme == "sun")
             {
-                found.AddRange(Texts(bench.Driver.ExecuteScript(PaleOrSmall)!).Select(f => $"sun: {f}"));
+                found.AddRange(Texts(screen.Driver.ExecuteScript(PaleOrSmall)!).Select(f => $"sun: {f}"));
             }
         }
 
         foreach (var (width, height) in Small)
         {
-            bench.Size(width, height);
-            bench.Settled(AfterResizing);
-            found.AddRange(Found(bench).Select(f => $"{width}x{height} shed: {f}"));
+            screen.Size(width, height);
+            screen.Settled(AfterResizing);
+            found.AddRange(Found(screen).Select(f => $"{width}x{height} shed: {f}"));
         }
 
         found.ShouldBeEmpty();
     }
 
-    private static IEnumerable<string> Scrolls(Bench bench, int width, int height, View view)
+    private static IEnumerable<string> Scrolls(Screen screen, int width, int height, View view)
     {
-        bench.Size(width, height);
-        bench.Settled(AfterResizing);
-        long Of(string js) => (long)bench.Driver.ExecuteScript("return " + js)!;
+        screen.Size(width, height);
+        screen.Settled(AfterResizing);
+        long Of(string js) => (long)screen.Driver.ExecuteScript("return " + js)!;
         if (Of("document.scrollingElement.scrollWidth") > width)
         {
             yield return $"{width}x{height}: the page scrolls sideways";
@@ -102,11 +102,11 @@ public abstract class StateAudit(SharedBench shared)
     /// <summary>
     /// Serious and critical violations by axe-core; of themes after the first only what depends on colour.
     /// </summary>
-    private static IReadOnlyList<string> Violations(Bench bench, bool everything)
+    private static IReadOnlyList<string> Violations(Screen screen, bool everything)
     {
-        bench.Driver.ExecuteScript("if (!window.axe) { " + Axe + " }");
+        screen.Driver.ExecuteScript("if (!window.axe) { " + Axe + " }");
         return Texts(
-            bench.Driver.ExecuteAsyncScript(
+            screen.Driver.ExecuteAsyncScript(
                 """
                 const done = arguments[arguments.length - 1];
                 const options = arguments[0] ? { resultTypes: ['violations'] } : { resultTypes: ['violations'], runOnly: ['color-contrast'] };
@@ -152,20 +152,20 @@ public abstract class StateAudit(SharedBench shared)
 }
 
 /// <summary>A bench in front of a browser that a class of tests shares.</summary>
-public abstract class SharedBench(bool demo) : IDisposable
+public abstract class SharedScreen(bool demo) : IDisposable
 {
-    public Bench Bench { get; } = new(demo);
+    public Screen Screen { get; } = new(demo);
 
     public void Dispose()
     {
-        Bench.Dispose();
+        Screen.Dispose();
         GC.SuppressFinalize(this);
     }
 }
 
-public sealed class SharedDemo() : SharedBench(true);
+public sealed class SharedDemo() : SharedScreen(true);
 
-public sealed class SharedEmpty() : SharedBench(false);
+public sealed class SharedEmpty() : SharedScreen(false);
 
 public class StateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<SharedDemo>
 {

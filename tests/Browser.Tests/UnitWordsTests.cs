@@ -16,26 +16,26 @@ public partial class UnitWordsTests
     [Fact]
     public void A_metric_bench_says_nothing_in_trade_units()
     {
-        using var bench = new Bench(demo: true);
-        Walk(bench, "All metric", Trade()).ShouldBeEmpty();
+        using var screen = new Screen(demo: true);
+        Walk(screen, "All metric", Trade()).ShouldBeEmpty();
     }
 
     [Fact]
     [Trait("Category", "Long")]
     public void A_trade_bench_says_nothing_in_metric_units()
     {
-        using var bench = new Bench(demo: true);
-        Walk(bench, "All as the trade", Metric()).ShouldBeEmpty();
+        using var screen = new Screen(demo: true);
+        Walk(screen, "All as the trade", Metric()).ShouldBeEmpty();
     }
 
-    private static SortedSet<string> Walk(Bench bench, string units, Regex other)
+    private static SortedSet<string> Walk(Screen screen, string units, Regex other)
     {
         foreach (var bow in new[] { Views.Compound, Views.Recurve, Views.Barebow, Views.Longbow })
         {
-            bench.Go(bow + "/groups");
-            bench.See("[aria-label^='Units']").Click();
-            bench.Button(units).Click();
-            bench.Settled();
+            screen.Go(bow + "/groups");
+            screen.See("[aria-label^='Units']").Click();
+            screen.Button(units).Click();
+            screen.Settled();
         }
 
         SortedSet<string> found = new(StringComparer.Ordinal);
@@ -45,15 +45,15 @@ public partial class UnitWordsTests
             )
         )
         {
-            Views.Open(bench, view);
-            bench.Settled();
+            Views.Open(screen, view);
+            screen.Settled();
             var lines = (
                 (string)
-                    bench.Driver.ExecuteScript(
+                    screen.Driver.ExecuteScript(
                         "return document.querySelector('main').innerText + '\\n' + document.querySelector('.foot').innerText"
                     )!
             ).Split('\n');
-            var foot = (string)bench.Driver.ExecuteScript("return document.querySelector('.foot').innerText")!;
+            var foot = (string)screen.Driver.ExecuteScript("return document.querySelector('.foot').innerText")!;
             foot.Split('\n').ShouldAllBe(line => line.Length <= LongestInFoot, view.Name);
             lines.ShouldAllBe(line => !MinusBeforeASide().IsMatch(line), view.Name);
             found.UnionWith(lines.Where(l => other.IsMatch(l)).Select(l => $"{view.Name}: {l.Trim()}"));

@@ -7,7 +7,7 @@ namespace Merganser.Browser.Tests;
 /// <summary>
 /// A state of the interface by its name: where it is, what is seen first, and how it is opened from there.
 /// </summary>
-public sealed record View(string Name, string Path, string First, Action<Bench> Open)
+public sealed record View(string Name, string Path, string First, Action<Screen> Open)
 {
     public override string ToString() => Name;
 }
@@ -277,24 +277,24 @@ public static class Views
     public static View Of(string name) => Demo.Concat(Empty).First(v => v.Name == name);
 
     /// <summary>Opens a state from nothing: what an earlier one left half entered is forgotten.</summary>
-    public static void Open(Bench bench, View view, bool openThings = true)
+    public static void Open(Screen screen, View view, bool openThings = true)
     {
-        bench.Driver.ExecuteScript(
+        screen.Driver.ExecuteScript(
             "Object.keys(localStorage).filter(k => /^merganser-(mark|bow|checks|arrow)/.test(k)).forEach(k => localStorage.removeItem(k))"
         );
-        bench.Go(view.Path);
-        bench.See(view.First);
+        screen.Go(view.Path);
+        screen.See(view.First);
         if (openThings)
         {
-            view.Open(bench);
+            view.Open(screen);
         }
     }
 
-    private static void Conflict(Bench bench)
+    private static void Conflict(Screen screen)
     {
-        bench.Retype("braceHeight", "6 5/8 in");
+        screen.Retype("braceHeight", "6 5/8 in");
         var id = Compound[6..];
-        using var http = new HttpClient { BaseAddress = new Uri(bench.Url) };
+        using var http = new HttpClient { BaseAddress = new Uri(screen.Url) };
         var bow = JsonNode.Parse(http.GetStringAsync($"/api/bows/{id}").Result)!;
         bow["typed"]!["axleToAxle"] = $"33.0{Random.Shared.Next(10, 99)}";
         var adjusters = new JsonArray([
@@ -322,16 +322,16 @@ public static class Views
         change.Headers.TryAddWithoutValidation("If-Match", $"\"{bow["version"]}\"");
         using var answer = http.Send(change);
         answer.IsSuccessStatusCode.ShouldBeTrue(answer.Content.ReadAsStringAsync().Result);
-        bench.Button("Keep this bow").Click();
-        bench.See(".conflict");
+        screen.Button("Keep this bow").Click();
+        screen.See(".conflict");
     }
 
-    private static void Import(Bench bench)
+    private static void Import(Screen screen)
     {
         var file = Path.Combine(Directory.CreateTempSubdirectory("merganser-csv-").FullName, "wraps.csv");
         File.WriteAllText(file, "id,maker,name,weight,length\nwrap-plain-4,Own,Band 4,4.4,4\n,Own,Band 5,heavy,5\n");
-        bench.Button("Import CSV").Click();
-        bench.Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(file);
-        bench.See(".import-changes");
+        screen.Button("Import CSV").Click();
+        screen.Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(file);
+        screen.See(".import-changes");
     }
 }

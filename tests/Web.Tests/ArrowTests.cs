@@ -7,10 +7,10 @@ public class ArrowTests
     [Fact]
     public async Task Figures_come_from_the_core_with_change_and_working()
     {
-        using var bench = new WebBench();
-        var (status, body) = await bench.Post(
+        using var app = new App();
+        var (status, body) = await app.Post(
             "/api/figures",
-            Figures(WebBench.DraftBody(point: "point-pebble-125"), WebBench.IslandVersion)
+            Figures(App.DraftBody(point: "point-pebble-125"), App.IslandVersion)
         );
         status.ShouldBe(200, body.ToJsonString());
         var weight = body["reading"]!["figures"]!.AsArray().First(f => (string)f!["name"]! == "totalWeight")!;
@@ -26,32 +26,32 @@ public class ArrowTests
     [InlineData("vaneFront", "0.1 kg")]
     public async Task A_draft_that_cannot_be_read_names_its_field_and_is_kept_all_the_same(string field, string text)
     {
-        using var bench = new WebBench();
-        var draft = WebBench.DraftBody();
+        using var app = new App();
+        var draft = App.DraftBody();
         draft[field] = text;
-        var (status, problem) = await bench.Post("/api/figures", Figures(draft.DeepClone()));
+        var (status, problem) = await app.Post("/api/figures", Figures(draft.DeepClone()));
         status.ShouldBe(400);
         problem["errors"]![field].ShouldNotBeNull();
-        (await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", draft, "\"1\"")).Status.ShouldBe(200);
-        bench.Restart();
-        ((string)(await Arrow(bench, WebBench.Island))["draft"]![field]!).ShouldBe(text);
+        (await app.Send(HttpMethod.Put, $"/api/arrows/{App.Island}/draft", draft, "\"1\"")).Status.ShouldBe(200);
+        app.Restart();
+        ((string)(await Arrow(app, App.Island))["draft"]![field]!).ShouldBe(text);
     }
 
     [Fact]
     public async Task An_arrow_behind_the_rest_is_refused_when_it_is_to_be_kept()
     {
-        using var bench = new WebBench();
-        var id = WebBench.NewId();
-        await bench.Post(
+        using var app = new App();
+        var id = App.NewId();
+        await app.Post(
             "/api/arrows",
             new JsonObject
             {
                 ["id"] = id,
-                ["bowId"] = WebBench.Brindle,
-                ["draft"] = WebBench.DraftBody("27"),
+                ["bowId"] = App.Brindle,
+                ["draft"] = App.DraftBody("27"),
             }
         );
-        var (status, problem) = await bench.Post($"/api/arrows/{id}/versions", new { id = WebBench.NewId() });
+        var (status, problem) = await app.Post($"/api/arrows/{id}/versions", new { id = App.NewId() });
         status.ShouldBe(400);
         ((string)problem["code"]!).ShouldBe("behind-rest");
         problem["errors"]!["cutLength"].ShouldNotBeNull();
@@ -60,14 +60,14 @@ public class ArrowTests
     [Fact]
     public async Task A_kept_version_does_not_change_when_the_catalogue_does()
     {
-        using var bench = new WebBench();
-        bench.Database.Write(sql =>
+        using var app = new App();
+        app.Database.Write(sql =>
             sql.Execute("UPDATE component SET facts = json_set(facts, '$.grains', 999) WHERE id = 'point-pebble-100'")
         );
-        bench.Restart();
-        var arrow = await Arrow(bench, WebBench.Island);
+        app.Restart();
+        var arrow = await Arrow(app, App.Island);
         ((double)arrow["kept"]!["arrow"]!["point"]!["grains"]!).ShouldBe(100);
-        var (_, body) = await bench.Post("/api/figures", Figures(WebBench.DraftBody(), WebBench.IslandVersion));
+        var (_, body) = await app.Post("/api/figures", Figures(App.DraftBody(), App.IslandVersion));
         var weight = body["reading"]!["figures"]!.AsArray().First(f => (string)f!["name"]! == "totalWeight")!;
         ((double)weight["change"]!).ShouldBe(899, 1e-9);
     }
@@ -75,16 +75,12 @@ public class ArrowTests
     [Fact]
     public async Task Keeping_what_is_kept_makes_no_new_version_and_a_change_does()
     {
-        using var bench = new WebBench();
-        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Body["kept"]![
-            "number"
-        ]!
+        using var app = new App();
+        (await app.Post($"/api/arrows/{App.Island}/versions", new { id = App.NewId() })).Body["kept"]!["number"]!
             .GetValue<int>()
             .ShouldBe(1);
-        await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", WebBench.DraftBody("28 3/4"), "\"1\"");
-        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Body["kept"]![
-            "number"
-        ]!
+        await app.Send(HttpMethod.Put, $"/api/arrows/{App.Island}/draft", App.DraftBody("28 3/4"), "\"1\"");
+        (await app.Post($"/api/arrows/{App.Island}/versions", new { id = App.NewId() })).Body["kept"]!["number"]!
             .GetValue<int>()
             .ShouldBe(2);
     }
@@ -92,12 +88,12 @@ public class ArrowTests
     [Fact]
     public async Task Two_hands_on_one_draft_are_told()
     {
-        using var bench = new WebBench();
-        await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", WebBench.DraftBody("29"), "\"1\"");
-        var (status, problem) = await bench.Send(
+        using var app = new App();
+        await app.Send(HttpMethod.Put, $"/api/arrows/{App.Island}/draft", App.DraftBody("29"), "\"1\"");
+        var (status, problem) = await app.Send(
             HttpMethod.Put,
-            $"/api/arrows/{WebBench.Island}/draft",
-            WebBench.DraftBody("30"),
+            $"/api/arrows/{App.Island}/draft",
+            App.DraftBody("30"),
             "\"1\""
         );
         status.ShouldBe(412);
@@ -107,8 +103,8 @@ public class ArrowTests
     [Fact]
     public async Task The_catalogue_has_every_class()
     {
-        using var bench = new WebBench(demo: false);
-        var all = (await bench.Get("/api/components")).AsObject();
+        using var app = new App(demo: false);
+        var all = (await app.Get("/api/components")).AsObject();
         foreach (var name in new[] { "shafts", "inserts", "points", "nocks", "vanes", "wraps" })
         {
             all[name]!.AsArray().Count.ShouldBeGreaterThan(1, name);
@@ -118,11 +114,11 @@ public class ArrowTests
     private static JsonObject Figures(JsonNode draft, string? opened = null) =>
         new()
         {
-            ["bowId"] = WebBench.Brindle,
+            ["bowId"] = App.Brindle,
             ["draft"] = draft,
             ["openedVersionId"] = opened,
         };
 
-    private static async Task<JsonNode> Arrow(WebBench bench, string id) =>
-        (await bench.Get($"/api/bows/{WebBench.Brindle}/arrows")).AsArray().First(a => (string)a!["id"]! == id)!;
+    private static async Task<JsonNode> Arrow(App app, string id) =>
+        (await app.Get($"/api/bows/{App.Brindle}/arrows")).AsArray().First(a => (string)a!["id"]! == id)!;
 }

@@ -7,11 +7,11 @@ public class BowTests
     [Fact]
     public async Task A_bow_is_kept_as_typed_and_as_measured_through_a_restart()
     {
-        using var bench = new WebBench(demo: false);
-        var archer = WebBench.NewId();
-        var bow = WebBench.NewId();
+        using var app = new App(demo: false);
+        var archer = App.NewId();
+        var bow = App.NewId();
         (
-            await bench.Post(
+            await app.Post(
                 "/api/archers",
                 new
                 {
@@ -23,46 +23,39 @@ public class BowTests
                 }
             )
         ).Status.ShouldBe(200);
-        var (status, body) = await bench.Post("/api/bows", WebBench.BowBody(bow, archerId: archer));
+        var (status, body) = await app.Post("/api/bows", App.BowBody(bow, archerId: archer));
         status.ShouldBe(200, body.ToJsonString());
-        bench.Restart();
-        var kept = await bench.Get($"/api/bows/{bow}");
+        app.Restart();
+        var kept = await app.Get($"/api/bows/{bow}");
         ((string)kept["typed"]!["braceHeight"]!).ShouldBe("6 1/2");
         ((double)kept["bow"]!["braceHeight"]!).ShouldBe(6.5);
         ((double)kept["bow"]!["measuredWeight"]!).ShouldBe(60.5);
-        ((string)(await bench.Get("/api/rack"))["bows"]![0]!["state"]!).ShouldBe("No arrow yet.");
+        ((string)(await app.Get("/api/rack"))["bows"]![0]!["state"]!).ShouldBe("No arrow yet.");
     }
 
     [Fact]
     public async Task The_same_id_again_adds_nothing()
     {
-        using var bench = new WebBench();
-        var body = WebBench.BowBody(WebBench.NewId());
-        await bench.Post("/api/bows", body);
-        (await bench.Post("/api/bows", body)).Status.ShouldBe(200);
-        (await bench.Get("/api/rack"))["bows"]!.AsArray().Count(b => (string)b!["name"]! == "Test bow").ShouldBe(1);
+        using var app = new App();
+        var body = App.BowBody(App.NewId());
+        await app.Post("/api/bows", body);
+        (await app.Post("/api/bows", body)).Status.ShouldBe(200);
+        (await app.Get("/api/rack"))["bows"]!.AsArray().Count(b => (string)b!["name"]! == "Test bow").ShouldBe(1);
     }
 
     [Fact]
     public async Task An_edit_on_an_old_version_is_told_what_is_there_now()
     {
-        using var bench = new WebBench();
-        var id = WebBench.NewId();
-        var body = WebBench.BowBody(id);
-        await bench.Post("/api/bows", body);
-        (await bench.Send(HttpMethod.Put, $"/api/bows/{id}", WebBench.BowBody(id, "29 1/2"), "\"1\"")).Status.ShouldBe(
-            200
-        );
-        var (status, problem) = await bench.Send(
-            HttpMethod.Put,
-            $"/api/bows/{id}",
-            WebBench.BowBody(id, "28"),
-            "\"1\""
-        );
+        using var app = new App();
+        var id = App.NewId();
+        var body = App.BowBody(id);
+        await app.Post("/api/bows", body);
+        (await app.Send(HttpMethod.Put, $"/api/bows/{id}", App.BowBody(id, "29 1/2"), "\"1\"")).Status.ShouldBe(200);
+        var (status, problem) = await app.Send(HttpMethod.Put, $"/api/bows/{id}", App.BowBody(id, "28"), "\"1\"");
         status.ShouldBe(412);
         ((string)problem["code"]!).ShouldBe("changed");
         ((string)problem["current"]!["typed"]!["drawLength"]!).ShouldBe("29 1/2");
-        (await bench.Send(HttpMethod.Put, $"/api/bows/{id}", body)).Status.ShouldBe(428);
+        (await app.Send(HttpMethod.Put, $"/api/bows/{id}", body)).Status.ShouldBe(428);
     }
 
     [Theory]
@@ -73,10 +66,10 @@ public class BowTests
     [InlineData("name", "", "name")]
     public async Task Bad_input_names_its_field_with_a_sentence(string field, string text, string expected)
     {
-        using var bench = new WebBench();
-        var body = JsonNode.Parse(System.Text.Json.JsonSerializer.Serialize(WebBench.BowBody(WebBench.NewId())))!;
+        using var app = new App();
+        var body = JsonNode.Parse(System.Text.Json.JsonSerializer.Serialize(App.BowBody(App.NewId())))!;
         body["entry"]![field] = text;
-        var (status, problem) = await bench.Post("/api/bows", body);
+        var (status, problem) = await app.Post("/api/bows", body);
         status.ShouldBe(400);
         problem["errors"]![expected]!.AsArray()[0]!.ToString().Length.ShouldBeGreaterThan(10);
     }
@@ -98,8 +91,8 @@ public class BowTests
     [InlineData("/api/papers", "{}")]
     public async Task What_cannot_be_read_is_a_400_with_a_code(string path, string body)
     {
-        using var bench = new WebBench();
-        var (status, problem) = await bench.Post(path, body);
+        using var app = new App();
+        var (status, problem) = await app.Post(path, body);
         status.ShouldBe(400);
         ((string?)problem["code"]).ShouldNotBeNullOrEmpty();
     }
@@ -107,18 +100,16 @@ public class BowTests
     [Fact]
     public async Task An_unknown_bow_or_archer_is_a_404()
     {
-        using var bench = new WebBench();
-        (await bench.Http.GetAsync("/api/bows/none")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
-        (await bench.Post("/api/bows", WebBench.BowBody(WebBench.NewId(), archerId: WebBench.NewId()))).Status.ShouldBe(
-            404
-        );
+        using var app = new App();
+        (await app.Http.GetAsync("/api/bows/none")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
+        (await app.Post("/api/bows", App.BowBody(App.NewId(), archerId: App.NewId()))).Status.ShouldBe(404);
     }
 
     [Fact]
     public async Task An_unknown_kind_of_bow_has_no_adjusters_but_a_sentence()
     {
-        using var bench = new WebBench();
-        var answer = await bench.Http.GetAsync("/api/adjusters?kind=crossbow&cams=single");
+        using var app = new App();
+        var answer = await app.Http.GetAsync("/api/adjusters?kind=crossbow&cams=single");
         ((int)answer.StatusCode).ShouldBe(400);
         (await answer.Content.ReadAsStringAsync()).ShouldContain("compound");
     }

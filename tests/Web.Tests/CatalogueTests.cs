@@ -13,9 +13,9 @@ public class CatalogueTests
     [Fact]
     public async Task Csv_and_json_come_back_byte_for_byte()
     {
-        using var from = new WebBench();
+        using var from = new App();
         await AddFormula(from);
-        using var to = new WebBench(demo: false);
+        using var to = new App(demo: false);
         foreach (var row in (await to.Get("/api/catalogue/export.json"))["components"]!.AsArray())
         {
             (await to.Http.DeleteAsync($"/api/catalogue/{row!["id"]}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
@@ -31,7 +31,7 @@ public class CatalogueTests
         }
 
         var json = await from.Http.GetStringAsync("/api/catalogue/export.json");
-        using var third = new WebBench(demo: false);
+        using var third = new App(demo: false);
         (await third.Post("/api/catalogue/import.json", json)).Status.ShouldBe(200);
         var again = JsonNode.Parse(await third.Http.GetStringAsync("/api/catalogue/export.json"))![
             "components"
@@ -42,13 +42,13 @@ public class CatalogueTests
     [Fact]
     public async Task A_formula_in_a_cell_is_made_harmless_and_comes_back_as_it_was()
     {
-        using var bench = new WebBench();
-        await AddFormula(bench);
-        var csv = await bench.Http.GetStringAsync("/api/catalogue/export.csv?kind=wrap");
+        using var app = new App();
+        await AddFormula(app);
+        var csv = await app.Http.GetStringAsync("/api/catalogue/export.csv?kind=wrap");
         csv.ShouldContain("'=1+1");
-        var view = await Import(bench, "wrap", Encoding.UTF8.GetBytes(csv));
-        await Confirm(bench, view);
-        (await bench.Get("/api/catalogue?kind=wrap&find=%3D1"))["rows"]![0]!["fields"]!["name"]!
+        var view = await Import(app, "wrap", Encoding.UTF8.GetBytes(csv));
+        await Confirm(app, view);
+        (await app.Get("/api/catalogue?kind=wrap&find=%3D1"))["rows"]![0]!["fields"]!["name"]!
             .ToString()
             .ShouldBe("=1+1");
     }
@@ -56,27 +56,27 @@ public class CatalogueTests
     [Fact]
     public async Task Bad_rows_are_named_with_row_column_and_cure_and_the_good_ones_wait_for_a_yes()
     {
-        using var bench = new WebBench();
+        using var app = new App();
         const string csv =
             "id;maker;name;weight;length\nw1;Own;Good;5;4\nw2;Own;Heavy;900;4\nw3;;Nameless;5;4\nw1;Own;Twice;5;4\n";
-        var view = await Import(bench, "wrap", Encoding.UTF8.GetBytes(csv));
+        var view = await Import(app, "wrap", Encoding.UTF8.GetBytes(csv));
         ((int)view["good"]!).ShouldBe(1);
         var problems = view["problems"]!.AsArray().Select(p => ((int)p!["row"]!, (string)p["column"]!)).ToArray();
         problems.ShouldBe([(3, "weight"), (4, "maker"), (5, "id")]);
-        (await bench.Get("/api/catalogue?kind=wrap&find=Good"))["rows"]!
+        (await app.Get("/api/catalogue?kind=wrap&find=Good"))["rows"]!
             .AsArray()
             .ShouldBeEmpty("nothing is written before it is confirmed");
-        await Confirm(bench, view);
-        (await bench.Get("/api/catalogue?kind=wrap&find=Good"))["rows"]!.AsArray().Count.ShouldBe(1);
+        await Confirm(app, view);
+        (await app.Get("/api/catalogue?kind=wrap&find=Good"))["rows"]!.AsArray().Count.ShouldBe(1);
     }
 
     [Fact]
     public async Task Another_mapping_is_checked_again_and_a_cancelled_import_writes_nothing()
     {
-        using var bench = new WebBench();
-        var view = await Import(bench, "wrap", Encoding.UTF8.GetBytes("who,what,grams,long\nOwn,Odd,5,4\n"));
+        using var app = new App();
+        var view = await Import(app, "wrap", Encoding.UTF8.GetBytes("who,what,grams,long\nOwn,Odd,5,4\n"));
         ((int)view["good"]!).ShouldBe(0);
-        var (_, mapped) = await bench.Send(
+        var (_, mapped) = await app.Send(
             HttpMethod.Put,
             $"/api/imports/{view["id"]}/mapping",
             new
@@ -90,12 +90,12 @@ public class CatalogueTests
                 },
             }
         );
-        await bench.Services.GetRequiredService<ImportDesk>().Settled((string)view["id"]!);
-        mapped = await bench.Get($"/api/imports/{view["id"]}");
+        await app.Services.GetRequiredService<ImportDesk>().Settled((string)view["id"]!);
+        mapped = await app.Get($"/api/imports/{view["id"]}");
         ((int)mapped["good"]!).ShouldBe(1, mapped.ToJsonString());
-        (await bench.Post($"/api/imports/{view["id"]}/cancel", new { })).Status.ShouldBe(200);
-        (await bench.Post($"/api/imports/{view["id"]}/confirm", new { })).Status.ShouldBe(400);
-        (await bench.Get("/api/catalogue?kind=wrap&find=Odd"))["rows"]!.AsArray().ShouldBeEmpty();
+        (await app.Post($"/api/imports/{view["id"]}/cancel", new { })).Status.ShouldBe(200);
+        (await app.Post($"/api/imports/{view["id"]}/confirm", new { })).Status.ShouldBe(400);
+        (await app.Get("/api/catalogue?kind=wrap&find=Odd"))["rows"]!.AsArray().ShouldBeEmpty();
     }
 
     [Theory]
@@ -104,14 +104,14 @@ public class CatalogueTests
     [InlineData("long", "50000")]
     public async Task A_file_that_cannot_be_read_is_refused_with_a_sentence(string what, string word)
     {
-        using var bench = new WebBench();
+        using var app = new App();
         var bytes = what switch
         {
             "latin" => Encoding.Latin1.GetBytes("maker,name\nHjälm,Ö\n"),
             "empty" => [],
             _ => Encoding.UTF8.GetBytes("maker,name\n" + string.Concat(Enumerable.Repeat("a,b\n", 50_001))),
         };
-        using var answer = await bench.Http.PostAsync($"/api/imports/{WebBench.NewId()}?kind=shaft", Csv(bytes));
+        using var answer = await app.Http.PostAsync($"/api/imports/{App.NewId()}?kind=shaft", Csv(bytes));
         answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         (await answer.Content.ReadAsStringAsync()).ShouldContain(word);
     }
@@ -119,34 +119,34 @@ public class CatalogueTests
     [Fact]
     public async Task A_part_in_use_is_retired_and_not_deleted_and_old_arrows_stay_as_they_were()
     {
-        using var bench = new WebBench();
-        var (status, problem) = await bench.Send(HttpMethod.Delete, "/api/catalogue/shaft-wrackline-340", new { });
+        using var app = new App();
+        var (status, problem) = await app.Send(HttpMethod.Delete, "/api/catalogue/shaft-wrackline-340", new { });
         status.ShouldBe(400);
         ((string)problem["title"]!).ShouldContain("Island 340");
-        var row = await bench.Get("/api/catalogue/shaft-wrackline-340");
+        var row = await app.Get("/api/catalogue/shaft-wrackline-340");
         row["fields"]!["grainsPerInch"] = "9.9";
         (
-            await bench.Send(HttpMethod.Put, "/api/catalogue/shaft-wrackline-340", row, $"\"{row["version"]}\"")
+            await app.Send(HttpMethod.Put, "/api/catalogue/shaft-wrackline-340", row, $"\"{row["version"]}\"")
         ).Status.ShouldBe(200);
-        var arrow = (await bench.Get($"/api/bows/{WebBench.Brindle}/arrows"))
+        var arrow = (await app.Get($"/api/bows/{App.Brindle}/arrows"))
             .AsArray()
-            .First(a => (string)a!["id"]! == WebBench.Island)!;
+            .First(a => (string)a!["id"]! == App.Island)!;
         ((double)arrow["kept"]!["arrow"]!["shaft"]!["grainsPerInch"]!).ShouldBe(
             9,
             "a kept version holds its own values"
         );
-        (await bench.Send(HttpMethod.Put, "/api/catalogue/shaft-wrackline-340", row, "\"1\"")).Status.ShouldBe(412);
-        var (_, retired) = await bench.Send(
+        (await app.Send(HttpMethod.Put, "/api/catalogue/shaft-wrackline-340", row, "\"1\"")).Status.ShouldBe(412);
+        var (_, retired) = await app.Send(
             HttpMethod.Post,
             "/api/catalogue/shaft-wrackline-340/retire",
             new { retired = true },
             "\"2\""
         );
         ((bool)retired["retired"]!).ShouldBeTrue();
-        (await bench.Get("/api/components"))["shafts"]!
+        (await app.Get("/api/components"))["shafts"]!
             .AsArray()
             .ShouldNotContain(s => (string)s!["id"]! == "shaft-wrackline-340");
-        (await bench.Get("/api/components?also=shaft-wrackline-340"))["shafts"]!
+        (await app.Get("/api/components?also=shaft-wrackline-340"))["shafts"]!
             .AsArray()
             .ShouldContain(s => (string)s!["id"]! == "shaft-wrackline-340");
     }
@@ -157,13 +157,13 @@ public class CatalogueTests
     [InlineData("lengthForWeight", "400", 27.5)]
     public async Task A_value_can_be_asked_for(string wanted, string value, double exact)
     {
-        using var bench = new WebBench();
-        var (status, told) = await bench.Post(
+        using var app = new App();
+        var (status, told) = await app.Post(
             "/api/figures/ask",
             new
             {
-                bowId = WebBench.Brindle,
-                draft = WebBench.DraftBody(),
+                bowId = App.Brindle,
+                draft = App.DraftBody(),
                 wanted,
                 value,
             }
@@ -179,13 +179,13 @@ public class CatalogueTests
     [InlineData("lengthForWeight", "1400")]
     public async Task What_has_no_answer_is_refused_beside_the_field(string wanted, string value)
     {
-        using var bench = new WebBench();
-        var (status, told) = await bench.Post(
+        using var app = new App();
+        var (status, told) = await app.Post(
             "/api/figures/ask",
             new
             {
-                bowId = WebBench.Brindle,
-                draft = WebBench.DraftBody(),
+                bowId = App.Brindle,
+                draft = App.DraftBody(),
                 wanted,
                 value,
             }
@@ -197,11 +197,11 @@ public class CatalogueTests
     [Fact]
     public async Task One_arrow_comes_out_as_json_csv_drawing_and_card()
     {
-        using var bench = new WebBench();
-        var json = await bench.Get($"/api/arrows/{WebBench.Island}/export.json");
+        using var app = new App();
+        var json = await app.Get($"/api/arrows/{App.Island}/export.json");
         ((string)json["format"]!).ShouldBe("merganser-arrow-1");
         foreach (
-            var needed in JsonNode.Parse(await bench.Http.GetStringAsync("/api/schemas/arrow.json"))![
+            var needed in JsonNode.Parse(await app.Http.GetStringAsync("/api/schemas/arrow.json"))![
                 "required"
             ]!.AsArray()
         )
@@ -209,49 +209,47 @@ public class CatalogueTests
             json[(string)needed!].ShouldNotBeNull();
         }
 
-        (await bench.Http.GetStringAsync($"/api/arrows/{WebBench.Island}/export.csv")).ShouldContain(
-            "Total weight,409.00,gr"
-        );
-        (await bench.Http.GetStringAsync($"/api/arrows/{WebBench.Island}/export.svg")).ShouldContain("width=\"31in\"");
+        (await app.Http.GetStringAsync($"/api/arrows/{App.Island}/export.csv")).ShouldContain("Total weight,409.00,gr");
+        (await app.Http.GetStringAsync($"/api/arrows/{App.Island}/export.svg")).ShouldContain("width=\"31in\"");
         Encoding
-            .ASCII.GetString(await bench.Http.GetByteArrayAsync($"/api/arrows/{WebBench.Island}/card.pdf"), 0, 5)
+            .ASCII.GetString(await app.Http.GetByteArrayAsync($"/api/arrows/{App.Island}/card.pdf"), 0, 5)
             .ShouldBe("%PDF-");
     }
 
     [Fact]
     public async Task Three_arrows_compare_and_one_does_not()
     {
-        using var bench = new WebBench();
-        const string a = WebBench.Island,
+        using var app = new App();
+        const string a = App.Island,
             b = "33333333-0000-4000-8000-000000000002",
             c = "33333333-0000-4000-8000-000000000003";
-        var compared = await bench.Get($"/api/bows/{WebBench.Brindle}/compare?arrows={a},{b},{c}");
+        var compared = await app.Get($"/api/bows/{App.Brindle}/compare?arrows={a},{b},{c}");
         compared["arrows"]!.AsArray().Count.ShouldBe(3);
         compared["differs"]!.AsArray().Select(d => (string)d!).ShouldContain("shaft");
-        ((int)(await bench.Http.GetAsync($"/api/bows/{WebBench.Brindle}/compare?arrows={a}")).StatusCode).ShouldBe(400);
-        var weights = await bench.Get($"/api/bows/{WebBench.Brindle}/weights?purpose=huntingFixed&grains=409");
+        ((int)(await app.Http.GetAsync($"/api/bows/{App.Brindle}/compare?arrows={a}")).StatusCode).ShouldBe(400);
+        var weights = await app.Get($"/api/bows/{App.Brindle}/weights?purpose=huntingFixed&grains=409");
         ((string)weights["law"]!).ShouldContain("Local law");
         (
-            await bench.Post(
+            await app.Post(
                 "/api/figures/chart",
                 new
                 {
-                    bowId = WebBench.Brindle,
-                    draft = WebBench.DraftBody(),
+                    bowId = App.Brindle,
+                    draft = App.DraftBody(),
                     openedVersionId = (string?)null,
                 }
             )
         ).Body["lines"]!.AsArray().Count.ShouldBe(5);
-        (await bench.Get($"/api/arrows/{WebBench.Island}/versions"))[0]!["shot"]!.GetValue<bool>().ShouldBeTrue();
+        (await app.Get($"/api/arrows/{App.Island}/versions"))[0]!["shot"]!.GetValue<bool>().ShouldBeTrue();
     }
 
-    private static async Task AddFormula(WebBench bench) =>
+    private static async Task AddFormula(App app) =>
         (
-            await bench.Post(
+            await app.Post(
                 "/api/catalogue",
                 new
                 {
-                    id = WebBench.NewId(),
+                    id = App.NewId(),
                     @class = "wrap",
                     fields = new
                     {
@@ -264,20 +262,20 @@ public class CatalogueTests
             )
         ).Status.ShouldBe(200);
 
-    private static async Task<JsonNode> Import(WebBench bench, string kind, byte[] bytes)
+    private static async Task<JsonNode> Import(App app, string kind, byte[] bytes)
     {
-        var id = WebBench.NewId();
-        using var answer = await bench.Http.PostAsync($"/api/imports/{id}?kind={kind}", Csv(bytes));
+        var id = App.NewId();
+        using var answer = await app.Http.PostAsync($"/api/imports/{id}?kind={kind}", Csv(bytes));
         answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync());
-        await bench.Services.GetRequiredService<ImportDesk>().Settled(id);
-        return await bench.Get($"/api/imports/{id}");
+        await app.Services.GetRequiredService<ImportDesk>().Settled(id);
+        return await app.Get($"/api/imports/{id}");
     }
 
-    private static async Task Confirm(WebBench bench, JsonNode view)
+    private static async Task Confirm(App app, JsonNode view)
     {
-        (await bench.Post($"/api/imports/{view["id"]}/confirm", new { })).Status.ShouldBe(200);
-        await bench.Services.GetRequiredService<ImportDesk>().Settled((string)view["id"]!);
-        ((string)(await bench.Get($"/api/imports/{view["id"]}"))["state"]!).ShouldBe("written");
+        (await app.Post($"/api/imports/{view["id"]}/confirm", new { })).Status.ShouldBe(200);
+        await app.Services.GetRequiredService<ImportDesk>().Settled((string)view["id"]!);
+        ((string)(await app.Get($"/api/imports/{view["id"]}"))["state"]!).ShouldBe("written");
     }
 
     private static ByteArrayContent Csv(byte[] bytes) => new(bytes) { Headers = { ContentType = new("text/csv") } };

@@ -7,66 +7,66 @@ namespace Merganser.Web.Tests;
 /// </summary>
 public class ColdAndWarmTests
 {
-    private const string Bow = "/api/bows/" + WebBench.Brindle;
+    private const string Bow = "/api/bows/" + App.Brindle;
 
     [Fact]
     public async Task A_restart_never_changes_an_answer()
     {
-        using var bench = new WebBench();
-        var second = await bench.StartPaper();
-        await bench.Shoot(second, -.5, .1);
-        await bench.Shoot(second, -.6, .0);
-        await Same(bench, "with an earlier paper that taught something");
-        await ClickOf(bench, "0.02 in");
-        await Same(bench, "after a click of the rest was measured anew");
-        await bench.Post(
+        using var app = new App();
+        var second = await app.StartPaper();
+        await app.Shoot(second, -.5, .1);
+        await app.Shoot(second, -.6, .0);
+        await Same(app, "with an earlier paper that taught something");
+        await ClickOf(app, "0.02 in");
+        await Same(app, "after a click of the rest was measured anew");
+        await app.Post(
             $"{Bow}/response/resets",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 kinds = new[] { "restSideways" },
                 reason = "a new rest",
             }
         );
-        await Same(bench, "after a part of what was learned was forgotten");
-        var paper = (await bench.Get($"{Bow}/papers")).AsArray()[^1]!;
-        await bench.Post(
+        await Same(app, "after a part of what was learned was forgotten");
+        var paper = (await app.Get($"{Bow}/papers")).AsArray()[^1]!;
+        await app.Post(
             $"/api/shots/{paper["sets"]![0]!["shots"]![0]!["id"]}/marks",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 reason = "torqued grip",
                 doubtful = false,
             }
         );
-        await Same(bench, "after a shot was voided");
+        await Same(app, "after a shot was voided");
     }
 
     /// <summary>Asked twice on the warm process, then on a new one on the same file.</summary>
-    private static async Task Same(WebBench bench, string when)
+    private static async Task Same(App app, string when)
     {
-        await Answers(bench);
-        var warm = await Answers(bench);
-        bench.Restart();
-        (await Answers(bench)).ShouldBe(warm, when);
+        await Answers(app);
+        var warm = await Answers(app);
+        app.Restart();
+        (await Answers(app)).ShouldBe(warm, when);
     }
 
-    private static async Task<string> Answers(WebBench bench)
+    private static async Task<string> Answers(App app)
     {
         List<string> all = [];
-        foreach (var bow in (await bench.Get("/api/rack"))["bows"]!.AsArray().Select(b => (string)b!["id"]!))
+        foreach (var bow in (await app.Get("/api/rack"))["bows"]!.AsArray().Select(b => (string)b!["id"]!))
         {
-            all.Add((await bench.Get($"/api/bows/{bow}/papers")).ToJsonString());
-            all.Add((await bench.Get($"/api/bows/{bow}/response")).ToJsonString());
+            all.Add((await app.Get($"/api/bows/{bow}/papers")).ToJsonString());
+            all.Add((await app.Get($"/api/bows/{bow}/response")).ToJsonString());
         }
 
         return string.Join('\n', all);
     }
 
     /// <summary>The same bow and adjusters, with another size of the rest's sideways click.</summary>
-    private static async Task ClickOf(WebBench bench, string size)
+    private static async Task ClickOf(App app, string size)
     {
-        var bow = await bench.Get(Bow);
+        var bow = await app.Get(Bow);
         var adjusters = new JsonArray([
             .. bow["adjusters"]!
                 .AsArray()
@@ -81,11 +81,11 @@ public class ColdAndWarmTests
         ]);
         var body = new JsonObject
         {
-            ["id"] = WebBench.Brindle,
+            ["id"] = App.Brindle,
             ["archerId"] = (string)bow["archerId"]!,
             ["entry"] = bow["typed"]!.DeepClone(),
             ["adjusters"] = adjusters,
         };
-        (await bench.Send(HttpMethod.Put, Bow, body.ToJsonString(), $"\"{bow["version"]}\"")).Status.ShouldBe(200);
+        (await app.Send(HttpMethod.Put, Bow, body.ToJsonString(), $"\"{bow["version"]}\"")).Status.ShouldBe(200);
     }
 }

@@ -9,8 +9,8 @@ public class DatabaseTests
     [Fact]
     public void Every_connection_keeps_what_it_is_told()
     {
-        using var bench = new WebBench();
-        using var connection = bench.Database.Open();
+        using var app = new App();
+        using var connection = app.Database.Open();
         connection.ExecuteScalar<string>("PRAGMA journal_mode").ShouldBe("wal");
         connection.ExecuteScalar<long>("PRAGMA synchronous").ShouldBe(2, "FULL is 2");
         connection.ExecuteScalar<long>("PRAGMA foreign_keys").ShouldBe(1);
@@ -23,17 +23,17 @@ public class DatabaseTests
     [InlineData("UPDATE move SET to_step = 0")]
     public void History_cannot_be_rewritten(string sql)
     {
-        using var bench = new WebBench();
-        using var connection = bench.Database.Open();
+        using var app = new App();
+        using var connection = app.Database.Open();
         Should.Throw<SqliteException>(() => connection.Execute(sql));
     }
 
     [Fact]
     public void A_command_that_fails_half_way_leaves_nothing()
     {
-        using var bench = new WebBench();
+        using var app = new App();
         Should.Throw<SqliteException>(() =>
-            bench.Database.Write(sql =>
+            app.Database.Write(sql =>
             {
                 sql.Execute("INSERT INTO archer (id, name, facts, created_at) VALUES ('x', 'x', '{}', 'now')");
                 return sql.Execute(
@@ -41,7 +41,7 @@ public class DatabaseTests
                 );
             })
         );
-        bench.Database.Read(sql => sql.Scalar<long>("SELECT count(*) FROM archer WHERE id = 'x'")).ShouldBe(0);
+        app.Database.Read(sql => sql.Scalar<long>("SELECT count(*) FROM archer WHERE id = 'x'")).ShouldBe(0);
     }
 
     /// <summary>One fixture for each migration: a file as that version left it.</summary>

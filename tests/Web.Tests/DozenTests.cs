@@ -10,14 +10,14 @@ public class DozenTests
     [Fact]
     public async Task From_parts_to_a_match_to_a_build_list()
     {
-        using var bench = new WebBench();
-        var id = WebBench.NewId();
-        var (status, dozen) = await bench.Post(
-            $"/api/bows/{WebBench.Brindle}/dozens",
+        using var app = new App();
+        var id = App.NewId();
+        var (status, dozen) = await app.Post(
+            $"/api/bows/{App.Brindle}/dozens",
             new
             {
                 id,
-                arrowVersionId = WebBench.IslandVersion,
+                arrowVersionId = App.IslandVersion,
                 name = "Four",
                 arrows = 4,
                 classes = new[] { "Shaft", "Point" },
@@ -26,61 +26,61 @@ public class DozenTests
             }
         );
         status.ShouldBe(200, dozen.ToJsonString());
-        (await bench.Post($"/api/dozens/{id}/match", Options())).Status.ShouldBe(400, "nothing is weighed");
-        await bench.Post(
+        (await app.Post($"/api/dozens/{id}/match", Options())).Status.ShouldBe(400, "nothing is weighed");
+        await app.Post(
             $"/api/dozens/{id}/weights",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 @class = "Shaft",
                 text = "250.1\n251,3\n249.8\n4;250.6",
             }
         );
-        (_, dozen) = await bench.Post(
+        (_, dozen) = await app.Post(
             $"/api/dozens/{id}/weights",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 @class = "Point",
                 text = "100.2\n99.0\n100.5\n99.7",
             }
         );
         ((string)dozen["next"]!["action"]!).ShouldBe("match");
-        (status, dozen) = await bench.Post($"/api/dozens/{id}/match", Options());
+        (status, dozen) = await app.Post($"/api/dozens/{id}/match", Options());
         status.ShouldBe(200, dozen.ToJsonString());
         ((double)dozen["match"]!["spread"]!).ShouldBe(0, 1e-9);
         ((bool)dozen["match"]!["proven"]!).ShouldBeTrue();
         dozen["tray"]!.AsArray().Count.ShouldBe(4);
-        (_, dozen) = await bench.Post(
+        (_, dozen) = await app.Post(
             $"/api/dozens/{id}/entries",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 kind = "tick",
                 number = 1,
                 word = "cut",
             }
         );
         ((string)dozen["tray"]![0]!["state"]!).ShouldBe("cut");
-        bench.Restart();
-        (await bench.Get($"/api/dozens/{id}"))["tray"]![0]!["tickIds"]!.AsObject().Count.ShouldBe(1);
+        app.Restart();
+        (await app.Get($"/api/dozens/{id}"))["tray"]![0]!["tickIds"]!.AsObject().Count.ShouldBe(1);
         System
-            .Text.Encoding.ASCII.GetString(await bench.Http.GetByteArrayAsync($"/api/dozens/{id}/tray.pdf"), 0, 5)
+            .Text.Encoding.ASCII.GetString(await app.Http.GetByteArrayAsync($"/api/dozens/{id}/tray.pdf"), 0, 5)
             .ShouldBe("%PDF-");
-        (await bench.Http.GetStringAsync($"/api/dozens/{id}/export.csv")).Split('\n').Length.ShouldBe(6);
+        (await app.Http.GetStringAsync($"/api/dozens/{id}/export.csv")).Split('\n').Length.ShouldBe(6);
     }
 
     [Fact]
     public async Task A_damaged_shaft_is_never_assigned_and_an_arrow_fewer_leaves_the_worst_out()
     {
-        using var bench = new WebBench();
-        var id = WebBench.NewId();
-        await bench.Post(
-            $"/api/bows/{WebBench.Brindle}/dozens",
+        using var app = new App();
+        var id = App.NewId();
+        await app.Post(
+            $"/api/bows/{App.Brindle}/dozens",
             new
             {
                 id,
-                arrowVersionId = WebBench.IslandVersion,
+                arrowVersionId = App.IslandVersion,
                 name = "Three",
                 arrows = 3,
                 classes = new[] { "Shaft", "Point" },
@@ -88,38 +88,38 @@ public class DozenTests
                 vanesInSets = false,
             }
         );
-        await bench.Post(
+        await app.Post(
             $"/api/dozens/{id}/weights",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 @class = "Shaft",
                 text = "250\n250\n250\n259",
             }
         );
-        await bench.Post(
+        await app.Post(
             $"/api/dozens/{id}/weights",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 @class = "Point",
                 text = "100\n100\n100",
             }
         );
-        await bench.Post(
+        await app.Post(
             $"/api/dozens/{id}/entries",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 kind = "spin",
                 number = 2,
                 word = "inspection",
                 note = "crackedOrSplintered",
             }
         );
-        var (_, dozen) = await bench.Post($"/api/dozens/{id}/match", Options());
+        var (_, dozen) = await app.Post($"/api/dozens/{id}/match", Options());
         Shafts(dozen).ShouldBe([1, 3, 4], ignoreOrder: true);
-        (_, dozen) = await bench.Post($"/api/dozens/{id}/match", Options(leaveOut: 1));
+        (_, dozen) = await app.Post($"/api/dozens/{id}/match", Options(leaveOut: 1));
         Shafts(dozen).ShouldBe([1, 3], ignoreOrder: true);
 
         static int[] Shafts(JsonNode dozen) =>
@@ -135,10 +135,10 @@ public class DozenTests
     [InlineData("{\"kind\":\"dance\"}", "kind")]
     public async Task An_entry_that_cannot_be_names_its_field(string body, string field)
     {
-        using var bench = new WebBench();
+        using var app = new App();
         var input = JsonNode.Parse(body)!;
-        input["id"] = WebBench.NewId();
-        var (status, problem) = await bench.Post($"{Half}/entries", input.ToJsonString());
+        input["id"] = App.NewId();
+        var (status, problem) = await app.Post($"{Half}/entries", input.ToJsonString());
         status.ShouldBe(400);
         problem["errors"]![field].ShouldNotBeNull(problem.ToJsonString());
     }
@@ -149,14 +149,14 @@ public class DozenTests
     [InlineData(12, 99)]
     public async Task A_dozen_that_cannot_be_is_refused(int arrows, int spare)
     {
-        using var bench = new WebBench();
+        using var app = new App();
         (
-            await bench.Post(
-                $"/api/bows/{WebBench.Brindle}/dozens",
+            await app.Post(
+                $"/api/bows/{App.Brindle}/dozens",
                 new
                 {
-                    id = WebBench.NewId(),
-                    arrowVersionId = WebBench.IslandVersion,
+                    id = App.NewId(),
+                    arrowVersionId = App.IslandVersion,
                     name = "X",
                     arrows,
                     classes = new[] { "Shaft" },
@@ -170,19 +170,19 @@ public class DozenTests
     [Fact]
     public async Task A_table_with_a_bad_line_writes_nothing()
     {
-        using var bench = new WebBench();
-        var (status, problem) = await bench.Post(
+        using var app = new App();
+        var (status, problem) = await app.Post(
             $"{Half}/weights",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 @class = "Nock",
                 text = "9.1\nabout nine\n9.3",
             }
         );
         status.ShouldBe(400);
         problem["errors"]!["text"]![0]!.ToString().ShouldContain("Line 2");
-        (await bench.Get(Half))["classes"]!.AsArray().First(c => (string)c!["name"]! == "Nock")!["pieces"]!
+        (await app.Get(Half))["classes"]!.AsArray().First(c => (string)c!["name"]! == "Nock")!["pieces"]!
             .AsArray()
             .ShouldBeEmpty();
     }
@@ -190,21 +190,21 @@ public class DozenTests
     [Fact]
     public async Task A_reading_is_taken_back_and_the_same_id_again_adds_nothing()
     {
-        using var bench = new WebBench();
+        using var app = new App();
         var entry = new
         {
-            id = WebBench.NewId(),
+            id = App.NewId(),
             kind = "piece",
             @class = "Nock",
             number = 1,
             value = "9.14",
         };
-        await bench.Post($"{Half}/entries", entry);
-        var (_, dozen) = await bench.Post(
+        await app.Post($"{Half}/entries", entry);
+        var (_, dozen) = await app.Post(
             $"{Half}/entries",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 kind = "check",
                 value = "100.4",
                 second = "100",
@@ -212,7 +212,7 @@ public class DozenTests
         );
         ((bool)dozen["check"]!["off"]!).ShouldBeTrue();
         Nocks(dozen).ShouldBe([9.1]);
-        (_, dozen) = await bench.Post($"{Half}/withdrawals/{entry.id}", new { });
+        (_, dozen) = await app.Post($"{Half}/withdrawals/{entry.id}", new { });
         Nocks(dozen).ShouldBeEmpty();
 
         static double[] Nocks(JsonNode dozen) =>
@@ -226,13 +226,11 @@ public class DozenTests
     [Fact]
     public async Task A_newer_version_of_its_arrow_is_told_and_changes_nothing()
     {
-        using var bench = new WebBench();
-        var draft = WebBench.DraftBody("28 3/4");
-        (await bench.Send(HttpMethod.Put, $"/api/arrows/{WebBench.Island}/draft", draft, "\"1\"")).Status.ShouldBe(200);
-        (await bench.Post($"/api/arrows/{WebBench.Island}/versions", new { id = WebBench.NewId() })).Status.ShouldBe(
-            200
-        );
-        var dozen = await bench.Get(Half);
+        using var app = new App();
+        var draft = App.DraftBody("28 3/4");
+        (await app.Send(HttpMethod.Put, $"/api/arrows/{App.Island}/draft", draft, "\"1\"")).Status.ShouldBe(200);
+        (await app.Post($"/api/arrows/{App.Island}/versions", new { id = App.NewId() })).Status.ShouldBe(200);
+        var dozen = await app.Get(Half);
         ((string)dozen["changed"]!).ShouldContain("version 2");
         ((int)dozen["arrowVersion"]!).ShouldBe(1);
     }
@@ -244,17 +242,17 @@ public class DozenTests
     [Fact]
     public async Task The_chronograph_teaches_the_bow_and_every_speed_follows()
     {
-        using var bench = new WebBench();
+        using var app = new App();
         JsonNode view = null!;
         foreach (
             var (grains, speed) in new[] { (400, 286), (400, 287), (475, 268), (475, 267), (600, 244), (600, 243) }
         )
         {
-            (_, view) = await bench.Post(
-                $"/api/bows/{WebBench.Brindle}/chronograph",
+            (_, view) = await app.Post(
+                $"/api/bows/{App.Brindle}/chronograph",
                 new
                 {
-                    id = WebBench.NewId(),
+                    id = App.NewId(),
                     grains = $"{grains}",
                     speed = $"{speed}",
                     source = "typed",
@@ -267,25 +265,25 @@ public class DozenTests
         ((double)view["energy"]!).ShouldBe(94.707, .001);
         ((double)view["energyError"]!).ShouldBe(2.303, .001);
         var figures = (
-            await bench.Post(
+            await app.Post(
                 "/api/figures",
                 new
                 {
-                    bowId = WebBench.Brindle,
-                    draft = WebBench.DraftBody(),
+                    bowId = App.Brindle,
+                    draft = App.DraftBody(),
                     openedVersionId = (string?)null,
                 }
             )
         ).Body["reading"]!["figures"]!.AsArray();
         figures.Select(f => (string)f!["label"]!).ShouldContain("Speed, by chronograph");
         var shot = (string)view["strings"]![0]!["shots"]![0]!["id"]!;
-        (await bench.Post($"/api/bows/{WebBench.Brindle}/chronograph/{shot}/withdraw", new { })).Status.ShouldBe(200);
+        (await app.Post($"/api/bows/{App.Brindle}/chronograph/{shot}/withdraw", new { })).Status.ShouldBe(200);
         (
-            await bench.Post(
-                $"/api/bows/{WebBench.Brindle}/chronograph",
+            await app.Post(
+                $"/api/bows/{App.Brindle}/chronograph",
                 new
                 {
-                    id = WebBench.NewId(),
+                    id = App.NewId(),
                     grains = "400",
                     speed = "9000",
                     source = "typed",
@@ -363,7 +361,7 @@ public class DozenTests
     private static object Options(int leaveOut = 0) =>
         new
         {
-            id = WebBench.NewId(),
+            id = App.NewId(),
             spineSets = false,
             straightest = false,
             leaveOut,

@@ -19,8 +19,8 @@ public class GuardTests
     [Fact]
     public async Task An_unknown_api_address_is_a_404_problem_and_not_a_page()
     {
-        using var bench = new WebBench();
-        var answer = await bench.Http.GetAsync("/api/nothing/here");
+        using var app = new App();
+        var answer = await app.Http.GetAsync("/api/nothing/here");
         answer.StatusCode.ShouldBe(HttpStatusCode.NotFound);
         answer.Content.Headers.ContentType!.MediaType.ShouldBe("application/problem+json");
         (await answer.Content.ReadAsStringAsync()).ShouldContain("no-such-address");
@@ -32,27 +32,27 @@ public class GuardTests
     [InlineData("Origin", "null")]
     public async Task Another_pages_request_is_refused(string header, string value)
     {
-        using var bench = new WebBench();
+        using var app = new App();
         using var request = new HttpRequestMessage(HttpMethod.Get, "/api/rack");
         request.Headers.TryAddWithoutValidation(header, value);
-        (await bench.Http.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+        (await app.Http.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
     }
 
     [Fact]
     public async Task Its_own_origin_is_let_in()
     {
-        using var bench = new WebBench();
+        using var app = new App();
         using var request = new HttpRequestMessage(HttpMethod.Get, "/api/rack");
         request.Headers.TryAddWithoutValidation("Origin", "http://localhost");
-        (await bench.Http.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await app.Http.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.OK);
     }
 
     [Fact]
     public async Task The_policy_is_strict_and_its_nonce_changes()
     {
-        using var bench = new WebBench();
-        var first = await Policy(bench);
-        var second = await Policy(bench);
+        using var app = new App();
+        var first = await Policy(app);
+        var second = await Policy(app);
         first.ShouldContain("default-src 'none'");
         first.ShouldContain("connect-src 'self'");
         first.ShouldNotContain("unsafe");
@@ -62,12 +62,12 @@ public class GuardTests
     [Fact]
     public async Task The_openapi_document_is_served_and_names_no_server()
     {
-        using var bench = new WebBench();
-        var document = await bench.Get("/openapi/v1.json");
+        using var app = new App();
+        var document = await app.Get("/openapi/v1.json");
         document["paths"]!.AsObject().Count.ShouldBeGreaterThan(15);
         (document["servers"]?.AsArray().Count ?? 0).ShouldBe(0);
     }
 
-    private static async Task<string> Policy(WebBench bench) =>
-        (await bench.Http.GetAsync("/api/rack")).Headers.GetValues("Content-Security-Policy").Single();
+    private static async Task<string> Policy(App app) =>
+        (await app.Http.GetAsync("/api/rack")).Headers.GetValues("Content-Security-Policy").Single();
 }

@@ -7,26 +7,26 @@ public class PaperTests
     [Fact]
     public async Task From_first_tear_to_the_move_and_what_it_did()
     {
-        using var bench = new WebBench();
-        var paper = await Start(bench);
+        using var app = new App();
+        var paper = await Start(app);
         Kind(paper).ShouldBe("noShots");
-        paper = await Shoot(bench, paper, -.80, .02);
+        paper = await Shoot(app, paper, -.80, .02);
         Kind(paper).ShouldBe("shootMore");
-        paper = await Shoot(bench, paper, -.84, .05);
+        paper = await Shoot(app, paper, -.84, .05);
         Kind(paper).ShouldBe("move");
         ((string)paper["advice"]!["move"]!["kind"]!).ShouldBe("yokePair");
         var from = (int)paper["advice"]!["move"]!["from"]!;
         var to = (int)paper["advice"]!["move"]!["to"]!;
-        paper = (await bench.Post($"/api/papers/{Id(paper)}/moves", Move("yokePair", to))).Body;
+        paper = (await app.Post($"/api/papers/{Id(paper)}/moves", Move("yokePair", to))).Body;
         paper["sets"]!.AsArray().Count.ShouldBe(2);
         ((int)paper["sets"]![1]!["movesBefore"]![0]!["from"]!).ShouldBe(from);
-        bench.Restart();
-        paper = await Shoot(bench, await bench.Get($"/api/papers/{Id(paper)}"), -.10, .03);
-        paper = await Shoot(bench, paper, -.04, .01);
+        app.Restart();
+        paper = await Shoot(app, await app.Get($"/api/papers/{Id(paper)}"), -.10, .03);
+        paper = await Shoot(app, paper, -.04, .01);
         for (var i = 0; i < 6 && Kind(paper) != "goodEnough"; i++)
         {
             Kind(paper).ShouldBe("shootMore");
-            paper = await Shoot(bench, paper, -.07, .02);
+            paper = await Shoot(app, paper, -.07, .02);
         }
 
         Kind(paper).ShouldBe("goodEnough");
@@ -34,65 +34,66 @@ public class PaperTests
         var change = (double)
             paper["sets"]![1]!["figures"]!.AsArray().First(f => (string)f!["name"]! == "sideways")!["change"]!;
         change.ShouldBe(.07 - .82, 1e-2);
-        var accepted = (await bench.Post($"/api/papers/{Id(paper)}/accept", new { accepted = true })).Body;
+        var accepted = (await app.Post($"/api/papers/{Id(paper)}/accept", new { accepted = true })).Body;
         ((string?)accepted["acceptedAt"]).ShouldNotBeNull();
-        var good = (await bench.Get($"/api/bows/{WebBench.Brindle}/setup"))["goodStates"]!.AsArray()[0]!;
+        var good = (await app.Get($"/api/bows/{App.Brindle}/setup"))["goodStates"]!.AsArray()[0]!;
         ((string)good["note"]!).ShouldBe("accepted on paper, 3 yd bare");
-        await bench.Post($"/api/papers/{Id(paper)}/accept", new { accepted = false });
-        (
-            (string)(await bench.Get($"/api/bows/{WebBench.Brindle}/setup"))["goodStates"]!.AsArray()[0]!["note"]!
-        ).ShouldNotBe("accepted on paper, 3 yd bare", "opened again, it is not shot well yet");
+        await app.Post($"/api/papers/{Id(paper)}/accept", new { accepted = false });
+        ((string)(await app.Get($"/api/bows/{App.Brindle}/setup"))["goodStates"]!.AsArray()[0]!["note"]!).ShouldNotBe(
+            "accepted on paper, 3 yd bare",
+            "opened again, it is not shot well yet"
+        );
     }
 
     [Fact]
     public async Task The_same_shot_sent_twice_is_one_shot()
     {
-        using var bench = new WebBench();
-        var paper = await Start(bench);
+        using var app = new App();
+        var paper = await Start(app);
         var shot = Shot(.5, 0);
-        await bench.Post($"/api/sets/{Set(paper)}/shots", shot.DeepClone());
-        paper = (await bench.Post($"/api/sets/{Set(paper)}/shots", shot)).Body;
+        await app.Post($"/api/sets/{Set(paper)}/shots", shot.DeepClone());
+        paper = (await app.Post($"/api/sets/{Set(paper)}/shots", shot)).Body;
         paper["sets"]![0]!["shots"]!.AsArray().Count.ShouldBe(1);
     }
 
     [Fact]
     public async Task A_void_shot_keeps_its_reason_and_is_not_read()
     {
-        using var bench = new WebBench();
-        var paper = await bench.Get($"/api/papers/{WebBench.OpenPaper}");
+        using var app = new App();
+        var paper = await app.Get($"/api/papers/{App.OpenPaper}");
         var set = paper["sets"]![1]!;
         set["shots"]!.AsArray().Count.ShouldBe(6);
         ((int)set["mean"]!["count"]!).ShouldBe(5);
         var voided = set["shots"]!.AsArray().Single(s => s!["voidReason"] is not null)!;
         ((string)voided["voidReason"]!).ShouldBe("the rest did not drop");
         paper = (
-            await bench.Post(
+            await app.Post(
                 $"/api/shots/{voided["id"]}/marks",
-                new JsonObject { ["id"] = WebBench.NewId(), ["reason"] = null }
+                new JsonObject { ["id"] = App.NewId(), ["reason"] = null }
             )
         ).Body;
         ((int)paper["sets"]![1]!["mean"]!["count"]!).ShouldBe(6);
-        (
-            await bench.Post($"/api/shots/{voided["id"]}/marks", new { id = WebBench.NewId(), reason = " " })
-        ).Status.ShouldBe(400);
+        (await app.Post($"/api/shots/{voided["id"]}/marks", new { id = App.NewId(), reason = " " })).Status.ShouldBe(
+            400
+        );
     }
 
     [Fact]
     public async Task Typed_inches_are_read_in_cs_and_mirrored_from_the_target_side()
     {
-        using var bench = new WebBench();
-        var paper = await Start(bench);
+        using var app = new App();
+        var paper = await Start(app);
         var shot = Shot(0, 0);
         shot["tail"] = null;
         shot["typed"] = new JsonObject { ["right"] = "1/2", ["up"] = "−0,25" };
         shot["side"] = "targetSide";
-        paper = (await bench.Post($"/api/sets/{Set(paper)}/shots", shot)).Body;
+        paper = (await app.Post($"/api/sets/{Set(paper)}/shots", shot)).Body;
         var tear = paper["sets"]![0]!["shots"]![0]!["tear"]!;
         ((double)tear["x"]!).ShouldBe(-.5, 1e-12);
         ((double)tear["y"]!).ShouldBe(-.25, 1e-12);
-        shot["id"] = WebBench.NewId();
+        shot["id"] = App.NewId();
         shot["typed"]!["by"] = "point";
-        paper = (await bench.Post($"/api/sets/{Set(paper)}/shots", shot)).Body;
+        paper = (await app.Post($"/api/sets/{Set(paper)}/shots", shot)).Body;
         ((double)paper["sets"]![0]!["shots"]![1]!["tear"]!["x"]!).ShouldBe(.5, 1e-12);
     }
 
@@ -107,12 +108,12 @@ public class PaperTests
         string field
     )
     {
-        using var bench = new WebBench();
-        var paper = await Start(bench);
+        using var app = new App();
+        var paper = await Start(app);
         var shot = Shot(0, 0);
         shot["point"] = new JsonObject { ["x"] = pointX, ["y"] = 0 };
         shot["tail"] = new JsonObject { ["x"] = tailX, ["y"] = tailY };
-        var (status, problem) = await bench.Post($"/api/sets/{Set(paper)}/shots", shot);
+        var (status, problem) = await app.Post($"/api/sets/{Set(paper)}/shots", shot);
         status.ShouldBe(400);
         problem["errors"]![field].ShouldNotBeNull();
     }
@@ -122,11 +123,11 @@ public class PaperTests
     [InlineData("up", "40")]
     public async Task Typed_nonsense_names_its_field(string field, string text)
     {
-        using var bench = new WebBench();
-        var paper = await Start(bench);
+        using var app = new App();
+        var paper = await Start(app);
         var shot = Shot(0, 0);
         shot["typed"] = new JsonObject { ["right"] = field == "right" ? text : "", ["up"] = field == "up" ? text : "" };
-        (await bench.Post($"/api/sets/{Set(paper)}/shots", shot)).Body["errors"]![field].ShouldNotBeNull();
+        (await app.Post($"/api/sets/{Set(paper)}/shots", shot)).Body["errors"]![field].ShouldNotBeNull();
     }
 
     [Theory]
@@ -134,14 +135,14 @@ public class PaperTests
     [InlineData("far", "distance")]
     public async Task A_paper_needs_a_distance(string distance, string field)
     {
-        using var bench = new WebBench();
-        var (status, problem) = await bench.Post(
+        using var app = new App();
+        var (status, problem) = await app.Post(
             "/api/papers",
             new
             {
-                id = WebBench.NewId(),
-                bowId = WebBench.Brindle,
-                arrowVersionId = WebBench.IslandVersion,
+                id = App.NewId(),
+                bowId = App.Brindle,
+                arrowVersionId = App.IslandVersion,
                 stages = new[] { new { distance, fletched = false } },
                 tolerance = .25,
             }
@@ -153,14 +154,14 @@ public class PaperTests
     [Fact]
     public async Task A_move_beyond_the_travel_or_to_where_it_stands_is_refused()
     {
-        using var bench = new WebBench();
-        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 9))).Body["errors"]!
+        using var app = new App();
+        (await app.Post($"/api/papers/{App.OpenPaper}/moves", Move("yokePair", 9))).Body["errors"]!
             ["to"]
             .ShouldNotBeNull();
-        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 1))).Body["errors"]!
+        (await app.Post($"/api/papers/{App.OpenPaper}/moves", Move("yokePair", 1))).Body["errors"]!
             ["to"]
             .ShouldNotBeNull();
-        (await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("limbPocket", 1))).Body["errors"]!
+        (await app.Post($"/api/papers/{App.OpenPaper}/moves", Move("limbPocket", 1))).Body["errors"]!
             ["adjuster"]
             .ShouldNotBeNull();
     }
@@ -168,13 +169,13 @@ public class PaperTests
     [Fact]
     public async Task A_wrong_entry_is_corrected_and_the_log_keeps_both()
     {
-        using var bench = new WebBench();
-        var paper = await bench.Get($"/api/papers/{WebBench.OpenPaper}");
-        paper = (await bench.Post($"/api/papers/{Id(paper)}/moves", Move("yokePair", 5))).Body;
+        using var app = new App();
+        var paper = await app.Get($"/api/papers/{App.OpenPaper}");
+        paper = (await app.Post($"/api/papers/{Id(paper)}/moves", Move("yokePair", 5))).Body;
         var wrong = (string)paper["sets"]![2]!["movesBefore"]![0]!["id"]!;
-        paper = (await bench.Post($"/api/papers/{Id(paper)}/moves", Move("yokePair", 3, wrong))).Body;
+        paper = (await app.Post($"/api/papers/{Id(paper)}/moves", Move("yokePair", 3, wrong))).Body;
         paper["sets"]!.AsArray().Count.ShouldBe(3, "a correction is no move and opens no set");
-        var bow = await bench.Get($"/api/bows/{WebBench.Brindle}");
+        var bow = await app.Get($"/api/bows/{App.Brindle}");
         ((int)bow["adjusters"]!.AsArray().First(a => (string)a!["kind"]! == "yokePair")!["position"]!).ShouldBe(3);
         var yoke = bow["moves"]!.AsArray().Where(m => (string)m!["adjuster"]! == "yokePair").ToArray();
         yoke.Length.ShouldBe(3);
@@ -184,11 +185,11 @@ public class PaperTests
     [Fact]
     public async Task An_entry_under_later_moves_is_not_corrected()
     {
-        using var bench = new WebBench();
-        var bow = await bench.Get($"/api/bows/{WebBench.Brindle}");
+        using var app = new App();
+        var bow = await app.Get($"/api/bows/{App.Brindle}");
         var first = (string)bow["moves"]!.AsArray().First(m => (string)m!["adjuster"]! == "yokePair")!["id"]!;
-        await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 3));
-        var (status, problem) = await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 2, first));
+        await app.Post($"/api/papers/{App.OpenPaper}/moves", Move("yokePair", 3));
+        var (status, problem) = await app.Post($"/api/papers/{App.OpenPaper}/moves", Move("yokePair", 2, first));
         status.ShouldBe(400);
         ((string)problem["code"]!).ShouldBe("later-moves");
     }
@@ -196,26 +197,26 @@ public class PaperTests
     [Fact]
     public async Task A_set_refers_to_the_bow_as_it_stood()
     {
-        using var bench = new WebBench();
-        await bench.Post($"/api/papers/{WebBench.OpenPaper}/moves", Move("yokePair", 4));
-        var papers = new Data.PaperStore(bench.Database, TimeProvider.System);
+        using var app = new App();
+        await app.Post($"/api/papers/{App.OpenPaper}/moves", Move("yokePair", 4));
+        var papers = new Data.PaperStore(app.Database, TimeProvider.System);
         var positions = papers
-            .Get(WebBench.OpenPaper)
+            .Get(App.OpenPaper)
             .Session.Sets.Select(s => s.Positions[Core.Bows.AdjusterKind.YokePair]);
         positions.ShouldBe([0, 1, 4]);
     }
 
-    private static Task<JsonNode> Start(WebBench bench) => bench.StartPaper();
+    private static Task<JsonNode> Start(App app) => app.StartPaper();
 
-    private static Task<JsonNode> Shoot(WebBench bench, JsonNode paper, double right, double up) =>
-        bench.Shoot(paper, right, up);
+    private static Task<JsonNode> Shoot(App app, JsonNode paper, double right, double up) =>
+        app.Shoot(paper, right, up);
 
-    private static JsonObject Shot(double right, double up) => WebBench.Shot(right, up);
+    private static JsonObject Shot(double right, double up) => App.Shot(right, up);
 
     private static object Move(string adjuster, int to, string? corrects = null) =>
         new
         {
-            id = WebBench.NewId(),
+            id = App.NewId(),
             adjuster,
             to,
             corrects,

@@ -7,19 +7,19 @@ namespace Merganser.Web.Tests;
 /// </summary>
 public class SafetyTests
 {
-    private const string Bow = "/api/bows/" + WebBench.Brindle;
+    private const string Bow = "/api/bows/" + App.Brindle;
     private const string TallOsk = "/api/bows/22222222-0000-4000-8000-000000000002";
 
     [Fact]
     public async Task A_cracked_limb_stops_everything_on_that_bow_until_somebody_repaired_it()
     {
-        using var bench = new WebBench();
-        var paper = await bench.StartPaper();
-        await bench.Post(
+        using var app = new App();
+        var paper = await app.StartPaper();
+        await app.Post(
             $"{Bow}/checks",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 kind = "inspection",
                 choice = "damaged",
             }
@@ -36,22 +36,22 @@ public class SafetyTests
         [
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 kind = "drawWeight",
                 typed = "65",
             },
             new
             {
-                id = WebBench.NewId(),
-                bowId = WebBench.Brindle,
-                arrowVersionId = WebBench.IslandVersion,
+                id = App.NewId(),
+                bowId = App.Brindle,
+                arrowVersionId = App.IslandVersion,
                 stages = new[] { new { distance = "3", fletched = false } },
             },
-            WebBench.Shot(.1, .1),
-            new { id = WebBench.NewId(), count = 6 },
+            App.Shot(.1, .1),
+            new { id = App.NewId(), count = 6 },
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 grains = "400",
                 speed = "270",
                 source = "typed",
@@ -59,72 +59,72 @@ public class SafetyTests
         ];
         for (var i = 0; i < stops.Length; i++)
         {
-            var (status, problem) = await bench.Post(stops[i], acts[i]);
+            var (status, problem) = await app.Post(stops[i], acts[i]);
             status.ShouldBe(400, stops[i]);
             ((string)problem["code"]!).ShouldBe("unsound", stops[i]);
         }
 
-        var rack = (await bench.Get("/api/rack"))["bows"]!.AsArray().First(b => (string)b!["id"]! == WebBench.Brindle)!;
+        var rack = (await app.Get("/api/rack"))["bows"]!.AsArray().First(b => (string)b!["id"]! == App.Brindle)!;
         ((string)rack["state"]!).ShouldStartWith("Do not shoot it.");
         JsonNode[] nexts =
         [
-            (await bench.Get($"{Bow}/setup"))["next"]!,
-            (await bench.Get(Bow))["next"]!,
-            (await bench.Get($"/api/papers/{paper["id"]}"))["next"]!,
-            (await bench.Get($"{Bow}/dozens"))[0]!["next"]!,
+            (await app.Get($"{Bow}/setup"))["next"]!,
+            (await app.Get(Bow))["next"]!,
+            (await app.Get($"/api/papers/{paper["id"]}"))["next"]!,
+            (await app.Get($"{Bow}/dozens"))[0]!["next"]!,
         ];
         nexts.ShouldAllBe(n => ((string)n["sentence"]!).StartsWith("Do not shoot"));
-        ((string)(await bench.Get($"/api/papers/{paper["id"]}"))["advice"]!["kind"]!).ShouldBe("unsound");
+        ((string)(await app.Get($"/api/papers/{paper["id"]}"))["advice"]!["kind"]!).ShouldBe("unsound");
 
         (
-            await bench.Post(
+            await app.Post(
                 $"{Bow}/checks",
                 new
                 {
-                    id = WebBench.NewId(),
+                    id = App.NewId(),
                     kind = "inspection",
                     choice = "sound",
                 }
             )
         ).Status.ShouldBe(400, "sound is not enough");
         (
-            await bench.Post(
+            await app.Post(
                 $"{Bow}/checks",
                 new
                 {
-                    id = WebBench.NewId(),
+                    id = App.NewId(),
                     kind = "inspection",
                     choice = "repaired",
                 }
             )
         ).Status.ShouldBe(400, "by whom?");
-        var (_, setup) = await bench.Post(
+        var (_, setup) = await app.Post(
             $"{Bow}/checks",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 kind = "inspection",
                 choice = "repaired",
                 typed = "the island shop",
             }
         );
         ((string)setup["checks"]![0]!["verdict"]!["words"]!).ShouldBe("Repaired by the island shop.");
-        (await bench.Post(stops[2], acts[2])).Status.ShouldBe(200);
+        (await app.Post(stops[2], acts[2])).Status.ShouldBe(200);
     }
 
     [Fact]
     public async Task A_damaged_shaft_leaves_its_arrow_and_is_in_no_list_label_or_nock_tuning()
     {
-        using var bench = new WebBench();
-        var dozen = (await bench.Get($"{TallOsk}/dozens"))[0]!;
+        using var app = new App();
+        var dozen = (await app.Get($"{TallOsk}/dozens"))[0]!;
         var path = $"/api/dozens/{dozen["id"]}";
         var arrow = dozen["tray"]![0]!;
         var shaft = (int)arrow["pieces"]!["Shaft"]![0]!;
-        var (_, after) = await bench.Post(
+        var (_, after) = await app.Post(
             $"{path}/entries",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 kind = "spin",
                 number = shaft,
                 word = "inspection",
@@ -135,17 +135,17 @@ public class SafetyTests
         ((bool)one["retired"]!).ShouldBeTrue();
         ((string)one["retiredWhy"]!).ShouldContain("destroyed");
         after["heads"]!["heads"]!.AsArray().ShouldNotContain(h => (int)h!["arrow"]! == (int)arrow["number"]!);
-        var nocks = await bench.Get($"{path}/nocks");
+        var nocks = await app.Get($"{path}/nocks");
         (
             (bool)nocks["arrows"]!.AsArray().First(a => (int)a!["number"]! == (int)arrow["number"]!)!["retired"]!
         ).ShouldBeTrue();
         ((int?)nocks["next"]!["number"]).ShouldNotBe((int)arrow["number"]!);
         (
-            await bench.Post(
+            await app.Post(
                 $"{path}/nocks",
                 new
                 {
-                    id = WebBench.NewId(),
+                    id = App.NewId(),
                     number = (int)arrow["number"]!,
                     turn = 0,
                     fletched = true,
@@ -159,8 +159,8 @@ public class SafetyTests
     [Fact]
     public async Task An_answer_that_the_bench_refuses_is_refused_when_it_is_asked_for()
     {
-        using var bench = new WebBench();
-        var (status, told) = await Ask(bench, "lengthForWeight", "382");
+        using var app = new App();
+        var (status, told) = await Ask(app, "lengthForWeight", "382");
         status.ShouldBe(400);
         ((string)told["errors"]!["value"]![0]!).ShouldContain("behind the rest");
     }
@@ -170,15 +170,15 @@ public class SafetyTests
     [InlineData("lengthForWeight", "400")]
     public async Task An_answer_carries_the_cautions_of_the_bench(string wanted, string value)
     {
-        using var bench = new WebBench();
-        var (status, told) = await Ask(bench, wanted, value);
+        using var app = new App();
+        var (status, told) = await Ask(app, wanted, value);
         status.ShouldBe(200, told.ToJsonString());
         var draft = told["inStock"]![0]!["draft"]!;
-        var (_, figures) = await bench.Post(
+        var (_, figures) = await app.Post(
             "/api/figures",
             new
             {
-                bowId = WebBench.Brindle,
+                bowId = App.Brindle,
                 draft,
                 openedVersionId = (string?)null,
             }
@@ -198,14 +198,14 @@ public class SafetyTests
     [InlineData("28 1/2", "point-shear-200", "tryShaft")]
     public async Task A_caution_and_its_cure_stand_in_the_foot(string length, string point, string action)
     {
-        using var bench = new WebBench();
-        var draft = WebBench.DraftBody(length, point);
+        using var app = new App();
+        var draft = App.DraftBody(length, point);
         draft["shaftId"] = action == "tryShaft" ? "shaft-wrackline-500" : "shaft-wrackline-340";
-        var (_, figures) = await bench.Post(
+        var (_, figures) = await app.Post(
             "/api/figures",
             new
             {
-                bowId = WebBench.Brindle,
+                bowId = App.Brindle,
                 draft,
                 openedVersionId = (string?)null,
             }
@@ -214,13 +214,13 @@ public class SafetyTests
         ((string)figures["reading"]!["next"]!["action"]!).ShouldBe(action);
     }
 
-    private static Task<(int Status, JsonNode Body)> Ask(WebBench bench, string wanted, string value) =>
-        bench.Post(
+    private static Task<(int Status, JsonNode Body)> Ask(App app, string wanted, string value) =>
+        app.Post(
             "/api/figures/ask",
             new
             {
-                bowId = WebBench.Brindle,
-                draft = WebBench.DraftBody(),
+                bowId = App.Brindle,
+                draft = App.DraftBody(),
                 wanted,
                 value,
             }

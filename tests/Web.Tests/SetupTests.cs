@@ -4,78 +4,75 @@ namespace Merganser.Web.Tests;
 
 public class SetupTests
 {
-    private const string Bow = $"/api/bows/{WebBench.Brindle}";
+    private const string Bow = $"/api/bows/{App.Brindle}";
 
     [Fact]
     public async Task A_one_sided_twist_asks_for_timing_and_an_opposed_pair_does_not()
     {
-        using var bench = new WebBench();
-        (await Again(bench)).ShouldBeEmpty();
+        using var app = new App();
+        (await Again(app)).ShouldBeEmpty();
+        (await app.Post($"{Bow}/moves", new { id = App.NewId(), yoke = new { left = -1, right = 1 } })).Status.ShouldBe(
+            200
+        );
+        (await Again(app)).ShouldBeEmpty();
         (
-            await bench.Post($"{Bow}/moves", new { id = WebBench.NewId(), yoke = new { left = -1, right = 1 } })
-        ).Status.ShouldBe(200);
-        (await Again(bench)).ShouldBeEmpty();
-        (
-            await bench.Post(
+            await app.Post(
                 $"{Bow}/moves",
                 new
                 {
-                    id = WebBench.NewId(),
+                    id = App.NewId(),
                     yoke = new { left = 1, right = 0 },
                     note = "left leg",
                 }
             )
         ).Status.ShouldBe(200);
-        (await Again(bench)).ShouldBe(["camLean", "camTiming", "paper"]);
+        (await Again(app)).ShouldBe(["camLean", "camTiming", "paper"]);
         (
-            await bench.Post(
+            await app.Post(
                 $"{Bow}/checks",
                 new
                 {
-                    id = WebBench.NewId(),
+                    id = App.NewId(),
                     kind = "camTiming",
                     choice = "together",
                 }
             )
         ).Status.ShouldBe(200);
-        (await Again(bench)).ShouldBe(["camLean", "paper"]);
+        (await Again(app)).ShouldBe(["camLean", "paper"]);
     }
 
     [Fact]
     public async Task Taking_a_move_back_is_a_correction_or_a_new_move()
     {
-        using var bench = new WebBench();
-        var (_, moved) = await bench.Post(
+        using var app = new App();
+        var (_, moved) = await app.Post(
             $"{Bow}/moves",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 adjuster = "restHeight",
                 to = 5,
             }
         );
         var wrong = moved["moves"]!.AsArray()[^1]!["id"];
-        var (_, corrected) = await bench.Post(
+        var (_, corrected) = await app.Post(
             $"{Bow}/moves/{wrong}/undo",
-            new { id = WebBench.NewId(), loggedWrongly = true }
+            new { id = App.NewId(), loggedWrongly = true }
         );
         Position(corrected).ShouldBe(-2);
         ((bool)corrected["moves"]!.AsArray()[^1]!["correction"]!).ShouldBeTrue();
 
-        (_, moved) = await bench.Post(
+        (_, moved) = await app.Post(
             $"{Bow}/moves",
             new
             {
-                id = WebBench.NewId(),
+                id = App.NewId(),
                 adjuster = "restHeight",
                 to = 7,
             }
         );
         var real = moved["moves"]!.AsArray()[^1]!["id"];
-        var (_, back) = await bench.Post(
-            $"{Bow}/moves/{real}/undo",
-            new { id = WebBench.NewId(), loggedWrongly = false }
-        );
+        var (_, back) = await app.Post($"{Bow}/moves/{real}/undo", new { id = App.NewId(), loggedWrongly = false });
         Position(back).ShouldBe(-2);
         ((bool)back["moves"]!.AsArray()[^1]!["correction"]!).ShouldBeFalse();
 
@@ -86,9 +83,9 @@ public class SetupTests
     [Fact]
     public async Task An_odd_reading_is_asked_about_once_and_then_kept()
     {
-        using var bench = new WebBench();
-        var id = WebBench.NewId();
-        var (status, asked) = await bench.Post(
+        using var app = new App();
+        var id = App.NewId();
+        var (status, asked) = await app.Post(
             $"{Bow}/checks",
             new
             {
@@ -99,7 +96,7 @@ public class SetupTests
         );
         status.ShouldBe(400);
         ((string)asked["code"]!).ShouldBe("suspicious");
-        (status, _) = await bench.Post(
+        (status, _) = await app.Post(
             $"{Bow}/checks",
             new
             {
@@ -110,7 +107,7 @@ public class SetupTests
             }
         );
         status.ShouldBe(200);
-        ((double)(await bench.Get(Bow))["bow"]!["braceHeight"]!).ShouldBe(
+        ((double)(await app.Get(Bow))["bow"]!["braceHeight"]!).ShouldBe(
             8.5,
             "what is measured on the sheet is the bow's own"
         );
@@ -123,10 +120,10 @@ public class SetupTests
     [InlineData("{\"kind\":\"camTiming\",\"skipReason\":\" \"}", "skipReason")]
     public async Task A_finding_that_cannot_be_read_names_its_field(string body, string field)
     {
-        using var bench = new WebBench();
+        using var app = new App();
         var input = JsonNode.Parse(body)!;
-        input["id"] = WebBench.NewId();
-        var (status, problem) = await bench.Post($"{Bow}/checks", input.ToJsonString());
+        input["id"] = App.NewId();
+        var (status, problem) = await app.Post($"{Bow}/checks", input.ToJsonString());
         status.ShouldBe(400);
         problem["errors"]![field].ShouldNotBeNull();
     }
@@ -139,32 +136,32 @@ public class SetupTests
     [InlineData("shots", "{\"count\":0}")]
     public async Task An_act_that_cannot_be_is_a_400(string what, string body)
     {
-        using var bench = new WebBench();
+        using var app = new App();
         var input = JsonNode.Parse(body)!;
-        input["id"] = WebBench.NewId();
-        (await bench.Post($"{Bow}/{what}", input.ToJsonString())).Status.ShouldBe(400);
+        input["id"] = App.NewId();
+        (await app.Post($"{Bow}/{what}", input.ToJsonString())).Status.ShouldBe(400);
     }
 
     [Fact]
     public async Task Shots_are_counted_by_hand_and_by_paper_and_the_first_after_a_new_string_only_settle_it()
     {
-        using var bench = new WebBench();
-        ((int)(await Setup(bench))["string"]!["shots"]!).ShouldBe(87, "78 entered, 9 on paper");
-        await bench.Post($"{Bow}/changes", new { id = WebBench.NewId(), change = "newString" });
-        var settling = (await Setup(bench))["string"]!;
+        using var app = new App();
+        ((int)(await Setup(app))["string"]!["shots"]!).ShouldBe(87, "78 entered, 9 on paper");
+        await app.Post($"{Bow}/changes", new { id = App.NewId(), change = "newString" });
+        var settling = (await Setup(app))["string"]!;
         ((int)settling["shots"]!).ShouldBe(0);
         ((int)settling["settlingLeft"]!).ShouldBe(5);
-        await bench.Post($"{Bow}/shots", new { id = WebBench.NewId(), count = 4 });
-        var paper = await bench.Get($"/api/papers/{WebBench.OpenPaper}");
+        await app.Post($"{Bow}/shots", new { id = App.NewId(), count = 4 });
+        var paper = await app.Get($"/api/papers/{App.OpenPaper}");
         var set = (string)paper["sets"]!.AsArray()[^1]!["id"]!;
         for (var i = 0; i < 2; i++)
         {
             (
-                await bench.Post(
+                await app.Post(
                     $"/api/sets/{set}/shots",
                     new
                     {
-                        id = WebBench.NewId(),
+                        id = App.NewId(),
                         point = new { x = 0, y = 0 },
                         tail = new { x = .1, y = 0 },
                         typed = (object?)null,
@@ -174,10 +171,10 @@ public class SetupTests
             ).Status.ShouldBe(200);
         }
 
-        var life = (await Setup(bench))["string"]!;
+        var life = (await Setup(app))["string"]!;
         ((int)life["shots"]!).ShouldBe(1);
         ((int)life["settling"]!).ShouldBe(5);
-        var shots = (await bench.Get($"/api/papers/{WebBench.OpenPaper}"))["sets"]!.AsArray()[^1]!["shots"]!.AsArray();
+        var shots = (await app.Get($"/api/papers/{App.OpenPaper}"))["sets"]!.AsArray()[^1]!["shots"]!.AsArray();
         ((string?)shots[^2]!["voidReason"]).ShouldBe("settles new string work");
         ((string?)shots[^1]!["voidReason"]).ShouldBeNull();
     }
@@ -185,38 +182,35 @@ public class SetupTests
     [Fact]
     public async Task A_good_state_shows_the_way_back_and_can_be_withdrawn()
     {
-        using var bench = new WebBench();
-        var good = (await Setup(bench))["goodStates"]![0]!;
+        using var app = new App();
+        var good = (await Setup(app))["goodStates"]![0]!;
         good["wayBack"]!.AsArray().Select(w => (string)w!["order"]!).ShouldContain("Rest 2 clicks right (in)");
-        await bench.Post($"{Bow}/good-states", new { id = WebBench.NewId(), arrowVersionId = WebBench.IslandVersion });
-        (await Setup(bench))["goodStates"]!.AsArray().Single()!["wayBack"]!
+        await app.Post($"{Bow}/good-states", new { id = App.NewId(), arrowVersionId = App.IslandVersion });
+        (await Setup(app))["goodStates"]!.AsArray().Single()!["wayBack"]!
             .AsArray()
             .ShouldBeEmpty("one state an arrow, the newest");
-        var (_, after) = await bench.Post(
-            $"{Bow}/withdrawals/{(await Setup(bench))["goodStates"]![0]!["id"]}",
-            new { }
-        );
+        var (_, after) = await app.Post($"{Bow}/withdrawals/{(await Setup(app))["goodStates"]![0]!["id"]}", new { });
         after["goodStates"]!.AsArray().Count.ShouldBe(1, "the earlier one stands again");
-        (await bench.Post($"{Bow}/withdrawals/{WebBench.NewId()}", new { })).Status.ShouldBe(404);
+        (await app.Post($"{Bow}/withdrawals/{App.NewId()}", new { })).Status.ShouldBe(404);
     }
 
     [Fact]
     public async Task A_bow_with_history_is_archived_and_hung_up_again()
     {
-        using var bench = new WebBench();
-        await bench.Post($"{Bow}/archive", new { archived = true });
-        var rack = await bench.Get("/api/rack");
+        using var app = new App();
+        await app.Post($"{Bow}/archive", new { archived = true });
+        var rack = await app.Get("/api/rack");
         rack["bows"]!.AsArray().ShouldNotContain(b => (string)b!["name"]! == "Brindle");
         ((string)rack["archived"]![0]!["name"]!).ShouldBe("Brindle");
-        await bench.Post($"{Bow}/archive", new { archived = false });
-        (await bench.Get("/api/rack"))["bows"]!.AsArray().ShouldContain(b => (string)b!["name"]! == "Brindle");
+        await app.Post($"{Bow}/archive", new { archived = false });
+        (await app.Get("/api/rack"))["bows"]!.AsArray().ShouldContain(b => (string)b!["name"]! == "Brindle");
     }
 
     [Fact]
     public async Task The_card_is_one_page_of_pdf()
     {
-        using var bench = new WebBench();
-        var pdf = await bench.Http.GetByteArrayAsync($"{Bow}/card.pdf");
+        using var app = new App();
+        var pdf = await app.Http.GetByteArrayAsync($"{Bow}/card.pdf");
         System.Text.Encoding.ASCII.GetString(pdf, 0, 5).ShouldBe("%PDF-");
         System.Text.Encoding.Latin1.GetString(pdf).Split("/Type /Page\n").Length.ShouldBe(2);
     }
@@ -224,9 +218,9 @@ public class SetupTests
     [Fact]
     public async Task The_caliper_and_the_table_answer_in_words_and_inches()
     {
-        using var bench = new WebBench();
-        var (_, fix) = await bench.Post(
-            $"/api/bows/{WebBench.Brindle}/caliper",
+        using var app = new App();
+        var (_, fix) = await app.Post(
+            $"/api/bows/{App.Brindle}/caliper",
             new
             {
                 front = "7/8",
@@ -236,16 +230,16 @@ public class SetupTests
             }
         );
         ((string)fix["words"]!).ShouldContain("0.109 in in");
-        var cants = await bench.Get($"{Bow}/cants?degrees=1&zero=20&slope=30");
+        var cants = await app.Get($"{Bow}/cants?degrees=1&zero=20&slope=30");
         cants["rows"]!.AsArray().Count.ShouldBe(5);
-        ((int)(await bench.Http.GetAsync($"{Bow}/cants?degrees=90&zero=20&slope=30")).StatusCode).ShouldBe(400);
+        ((int)(await app.Http.GetAsync($"{Bow}/cants?degrees=90&zero=20&slope=30")).StatusCode).ShouldBe(400);
     }
 
-    private static Task<JsonNode> Setup(WebBench bench) => bench.Get($"{Bow}/setup");
+    private static Task<JsonNode> Setup(App app) => app.Get($"{Bow}/setup");
 
-    private static async Task<string[]> Again(WebBench bench)
+    private static async Task<string[]> Again(App app)
     {
-        var setup = await Setup(bench);
+        var setup = await Setup(app);
         return
         [
             .. setup["checks"]!

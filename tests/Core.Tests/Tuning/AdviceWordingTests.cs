@@ -37,8 +37,8 @@ public class AdviceWordingTests
     [MemberData(nameof(Benches))]
     public void Every_advice_says_one_thing_in_few_words(BowKind kind, Hand hand, School school)
     {
-        var bench = AdviserOf(kind, school);
-        foreach (var advice in All(bench))
+        var adviser = AdviserOf(kind, school);
+        foreach (var advice in All(adviser))
         {
             var (sentence, reason) = (advice.Sentence.Said(hand), advice.Reason.Said(hand));
             sentence.Length.ShouldBeInRange(1, 95, sentence);
@@ -121,7 +121,7 @@ public class AdviceWordingTests
         }
     }
 
-    private static IEnumerable<Advice> All(Adviser bench)
+    private static IEnumerable<Advice> All(Adviser adviser)
     {
         Tear[] tears =
         [
@@ -134,17 +134,17 @@ public class AdviceWordingTests
             new(.3, -.1),
             new(4, 4),
         ];
-        yield return bench.Advise(bench.Read(Three, []));
+        yield return adviser.Advise(adviser.Read(Three, []));
         foreach (var tear in tears)
         {
-            yield return bench.Advise(bench.Read(Three, [Shot(bench, tear)]));
-            yield return Advise(bench, tear);
+            yield return adviser.Advise(adviser.Read(Three, [Shot(adviser, tear)]));
+            yield return Advise(adviser, tear);
         }
     }
 
-    private static Advice Advise(Adviser bench, Tear at) =>
-        bench.Advise(
-            bench.Read(
+    private static Advice Advise(Adviser adviser, Tear at) =>
+        adviser.Advise(
+            adviser.Read(
                 Three,
                 [
                     .. new Tear[]
@@ -153,12 +153,12 @@ public class AdviceWordingTests
                         new(at.X + .03, at.Y),
                         new(at.X, at.Y + .03),
                         new(at.X, at.Y - .03),
-                    }.Select(t => Shot(bench, t)),
+                    }.Select(t => Shot(adviser, t)),
                 ]
             )
         );
 
-    private static ShotReading Shot(Adviser bench, Tear tear) => Shots.Of(Three, bench.Positions, tear);
+    private static ShotReading Shot(Adviser adviser, Tear tear) => Shots.Of(Three, adviser.Positions, tear);
 
     private static Adviser AdviserOf(BowKind kind, School school)
     {

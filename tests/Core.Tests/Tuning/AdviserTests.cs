@@ -104,7 +104,7 @@ public class AdviserTests
         string order
     )
     {
-        var advice = Advise(Bench([.. kinds.Select(AdjusterTable.Fresh)]), tear);
+        var advice = Advise(AdviserOf([.. kinds.Select(AdjusterTable.Fresh)]), tear);
         advice.Kind.ShouldBe(AdviceKind.Move, name);
         advice.Move!.Kind.ShouldBe(kind);
         advice.Move.Order.Said().ShouldContain(order);
@@ -152,9 +152,9 @@ public class AdviserTests
             .Sample(
                 (x, y, school, press, fingers) =>
                 {
-                    var bench = fingers ? Fingers() : Bench(All, school, press);
-                    var here = Advise(bench, new(x, y));
-                    var there = Advise(bench, new Tear(x, y).Mirrored());
+                    var adviser = fingers ? Fingers() : AdviserOf(All, school, press);
+                    var here = Advise(adviser, new(x, y));
+                    var there = Advise(adviser, new Tear(x, y).Mirrored());
                     there.Kind.ShouldBe(here.Kind);
                     there.Chance!.Value.ShouldBe(here.Chance!.Value, 1e-7);
                     there.Move?.Kind.ShouldBe(here.Move!.Kind);
@@ -194,7 +194,7 @@ public class AdviserTests
                 (x, y, school, at, press) =>
                 {
                     Adjuster[] near = [.. All.Select(a => a with { Position = Math.Clamp(at, a.Lower, a.Upper) })];
-                    if (Advise(Bench(near, school, press), new(x, y)).Move is not { } move)
+                    if (Advise(AdviserOf(near, school, press), new(x, y)).Move is not { } move)
                     {
                         return;
                     }
@@ -218,7 +218,7 @@ public class AdviserTests
     public void Without_a_press_centre_first_tests_the_rest_small_and_says_what_lost()
     {
         Adjuster[] noPockets = [.. All.Where(a => a.Kind != AdjusterKind.LimbPocket)];
-        var advice = Advise(Bench(noPockets, School.CentreFirst, press: false), new(-.8, 0));
+        var advice = Advise(AdviserOf(noPockets, School.CentreFirst, press: false), new(-.8, 0));
         advice.Kind.ShouldBe(AdviceKind.SmallTest);
         advice.Disputed!.Said().ShouldContain("some away");
         advice.RunnerUp!.Said().ShouldContain("press");
@@ -232,9 +232,9 @@ public class AdviserTests
     [InlineData(RestType.Containment, "less often than not")]
     public void The_dispute_is_explained_by_the_rests_type_and_decided_by_none(RestType type, string words)
     {
-        var advice = Advise(Bench(All, School.RestOnly) with { RestType = type }, new(-.8, 0));
+        var advice = Advise(AdviserOf(All, School.RestOnly) with { RestType = type }, new(-.8, 0));
         advice.Disputed!.Said().ShouldContain(words);
-        advice.Move!.To.ShouldBe(Advise(Bench(All, School.RestOnly), new(-.8, 0)).Move!.To);
+        advice.Move!.To.ShouldBe(Advise(AdviserOf(All, School.RestOnly), new(-.8, 0)).Move!.To);
     }
 
     [Theory]
@@ -245,10 +245,10 @@ public class AdviserTests
         // The rest went 20 clicks right at a tear of -0.4.
         Adjuster[] after = [.. All.Select(a => a.Kind == AdjusterKind.RestSideways ? a with { Position = 20 } : a)];
         ShotReading[] shots = [.. Alike(new(-.4, 0), All), .. Alike(new(afterX, 0), after, 2)];
-        var bench = Bench(after, School.RestOnly);
-        var state = bench.Read(Three, shots);
+        var adviser = AdviserOf(after, School.RestOnly);
+        var state = adviser.Read(Three, shots);
         state.Belief.SignDoubt.ShouldBeLessThan(DecisionRule.OpenSign);
-        var advice = bench.Advise(state);
+        var advice = adviser.Advise(state);
         Math.Sign(state.Belief.GainOf(state.Prior.IndexOf(AdjusterKind.RestSideways)).Gain).ShouldBe(sign);
         advice
             .Disputed!.Said()
@@ -261,29 +261,29 @@ public class AdviserTests
     [Fact]
     public void One_hole_is_no_evidence_and_none_asks_for_the_first()
     {
-        var bench = Bench(All);
-        bench
-            .Advise(bench.Read(Three, [Shot(new(1, 0), All)]))
+        var adviser = AdviserOf(All);
+        adviser
+            .Advise(adviser.Read(Three, [Shot(new(1, 0), All)]))
             .Sentence.Said()
             .ShouldBe("Shoot one more before anything is moved.");
-        bench.Advise(bench.Read(Three, [])).Kind.ShouldBe(AdviceKind.NoShots);
+        adviser.Advise(adviser.Read(Three, [])).Kind.ShouldBe(AdviceKind.NoShots);
     }
 
     [Fact]
     public void Five_shots_a_decision_wait_for_five()
     {
-        var bench = Bench(All) with { ShotsPerDecision = 5 };
-        bench
-            .Advise(bench.Read(Three, Alike(new(1, 0), All)))
+        var adviser = AdviserOf(All) with { ShotsPerDecision = 5 };
+        adviser
+            .Advise(adviser.Read(Three, Alike(new(1, 0), All)))
             .Sentence.Said()
             .ShouldBe("Shoot one more before anything is moved.");
-        bench.Advise(bench.Read(Three, [.. Alike(new(1, 0), All), Shot(new(1, 0), All)])).Move.ShouldNotBeNull();
+        adviser.Advise(adviser.Read(Three, [.. Alike(new(1, 0), All), Shot(new(1, 0), All)])).Move.ShouldNotBeNull();
     }
 
     [Fact]
     public void A_small_mean_is_good_enough_and_says_its_chance()
     {
-        var advice = Advise(Bench(All), new(.02, .03));
+        var advice = Advise(AdviserOf(All), new(.02, .03));
         advice.Kind.ShouldBe(AdviceKind.GoodEnough);
         advice.Chance!.Value.ShouldBeGreaterThanOrEqualTo(advice.Enough!.Value);
         advice.Reason.Said().ShouldContain("%");
@@ -293,8 +293,8 @@ public class AdviserTests
     public void After_a_move_it_asks_for_two_and_draws_what_it_expects()
     {
         Adjuster[] moved = [.. All.Select(a => a.Kind == AdjusterKind.RestHeight ? a with { Position = 20 } : a)];
-        var bench = Bench(moved);
-        var advice = bench.Advise(bench.Read(Three, Alike(new(0, -.6), All)));
+        var adviser = AdviserOf(moved);
+        var advice = adviser.Advise(adviser.Read(Three, Alike(new(0, -.6), All)));
         advice.Kind.ShouldBe(AdviceKind.NoShots);
         advice.Ghosts.Single().Mean.Y.ShouldBe(0, .15);
     }
@@ -302,7 +302,7 @@ public class AdviserTests
     [Fact]
     public void Nothing_left_to_turn_is_said_and_sent_to_a_shop()
     {
-        var advice = Advise(Bench([AdjusterTable.Fresh(AdjusterKind.YokePair)], press: false), new(1, 0));
+        var advice = Advise(AdviserOf([AdjusterTable.Fresh(AdjusterKind.YokePair)], press: false), new(1, 0));
         advice.Kind.ShouldBe(AdviceKind.NotReachable);
         advice.Reason.Said().ShouldContain("shop");
     }
@@ -311,16 +311,16 @@ public class AdviserTests
     public void The_limb_bolt_answers_only_a_tail_that_stays_low_and_only_when_rest_and_nocking_point_cannot()
     {
         Adjuster[] bolt = [AdjusterTable.Fresh(AdjusterKind.BottomLimbBolt)];
-        Advise(Bench(bolt, School.Ladder), new(0, -.6)).Move!.Kind.ShouldBe(AdjusterKind.BottomLimbBolt);
-        Advise(Bench(bolt, School.Ladder), new(0, .6)).Kind.ShouldBe(AdviceKind.NotReachable);
-        Advise(Bench(All, School.Ladder), new(0, -.6)).Move!.Kind.ShouldNotBe(AdjusterKind.BottomLimbBolt);
+        Advise(AdviserOf(bolt, School.Ladder), new(0, -.6)).Move!.Kind.ShouldBe(AdjusterKind.BottomLimbBolt);
+        Advise(AdviserOf(bolt, School.Ladder), new(0, .6)).Kind.ShouldBe(AdviceKind.NotReachable);
+        Advise(AdviserOf(All, School.Ladder), new(0, -.6)).Move!.Kind.ShouldNotBe(AdjusterKind.BottomLimbBolt);
     }
 
     [Fact]
     public void The_ladder_keeps_yokes_for_what_the_rest_cannot_reach()
     {
-        Advise(Bench(All, School.Ladder), new(.4, 0)).Move!.Kind.ShouldBe(AdjusterKind.RestSideways);
-        Advise(Bench(All, School.Ladder), new(2, 0)).Move!.Kind.ShouldBe(AdjusterKind.YokePair);
+        Advise(AdviserOf(All, School.Ladder), new(.4, 0)).Move!.Kind.ShouldBe(AdjusterKind.RestSideways);
+        Advise(AdviserOf(All, School.Ladder), new(2, 0)).Move!.Kind.ShouldBe(AdjusterKind.YokePair);
     }
 
     [Theory]
@@ -370,13 +370,13 @@ public class AdviserTests
         Plus(Three with { Fletched = true }).ShouldBeLessThan(.5);
     }
 
-    private static Adviser Bench(Adjuster[] adjusters, School school = School.CentreFirst, bool press = true) =>
+    private static Adviser AdviserOf(Adjuster[] adjusters, School school = School.CentreFirst, bool press = true) =>
         new(Release.ReleaseAid, school, press, RestType.DropAwayLate, adjusters);
 
     private static Adviser Fingers() => new(Release.Fingers, School.CentreFirst, false, RestType.Plunger, Finger);
 
-    private static Advice Advise(Adviser bench, Tear tear) =>
-        bench.Advise(bench.Read(Three, Alike(tear, bench.Adjusters)));
+    private static Advice Advise(Adviser adviser, Tear tear) =>
+        adviser.Advise(adviser.Read(Three, Alike(tear, adviser.Adjusters)));
 
     private static ShotReading Shot(Tear tear, IReadOnlyList<Adjuster> adjusters, int set = 1) =>
         Shots.Of(Three, adjusters.ToDictionary(a => a.Kind, a => a.Position), tear, set);

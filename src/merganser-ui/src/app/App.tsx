@@ -1,8 +1,8 @@
 import { lazy, Suspense } from 'react';
 import { Outlet, Route, Routes, useParams } from 'react-router';
-import { useBow } from '../bench/queries';
+import { useBow } from '../shell/queries';
 import { UnitsProvider } from '../units/UnitsContext';
-import { EscapeKeeper, FocusKeeper } from '../bench/focus';
+import { EscapeKeeper, FocusKeeper } from '../shell/focus';
 import { StartPage } from '../features/start/StartPage';
 
 const BowPage = lazy(() => import('../features/bow/BowPage'));

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { BenchHead } from '../bench/BenchHead';
-import { Foot } from '../bench/Foot';
+import { ShellHead } from '../shell/ShellHead';
+import { Foot } from '../shell/Foot';
 import { terms } from './terms';
 import { TermDrawing } from './TermDrawing';
 
@@ -15,7 +15,7 @@ export default function GlossaryPage() {
     .toSorted((a, b) => a.word.localeCompare(b.word));
   return (
     <div className="page">
-      <BenchHead at={null} />
+      <ShellHead at={null} />
       <main className="thing inset">
         <div className="rack-title">
           <h1>Words</h1>

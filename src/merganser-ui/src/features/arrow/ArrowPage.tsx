@@ -2,10 +2,10 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api, newId, type Schemas } from '../../api/client';
-import { BenchHead } from '../../bench/BenchHead';
-import { Foot } from '../../bench/Foot';
-import { useBow, useCatalogue, useRefresh } from '../../bench/queries';
-import { ArrowBench } from './ArrowBench';
+import { ShellHead } from '../../shell/ShellHead';
+import { Foot } from '../../shell/Foot';
+import { useBow, useCatalogue, useRefresh } from '../../shell/queries';
+import { ArrowEditor } from './ArrowEditor';
 import { arrowWays } from './ArrowWays';
 import { ArrowWayPage } from './ArrowWayPage';
 import { firstDraft } from './parts';
@@ -49,7 +49,7 @@ export default function ArrowPage() {
 
   return (
     <div className="page">
-      <BenchHead
+      <ShellHead
         at="arrow"
         bowId={bowId}
         title={way === 'build' ? undefined : arrowWays.find(([name]) => name === way)![1]}
@@ -65,7 +65,7 @@ export default function ArrowPage() {
           goBuild={() => void arrows.refetch().then(() => setSearch({ arrow: row.id }))}
         />
       ) : row && all && catalogue.data && bow.data ? (
-        <ArrowBench
+        <ArrowEditor
           key={row.id}
           bowId={bowId}
           row={row}

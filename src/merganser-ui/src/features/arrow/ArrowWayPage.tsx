@@ -1,10 +1,10 @@
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { Foot } from '../../bench/Foot';
+import { Foot } from '../../shell/Foot';
 import { ArrowWays, arrowWays, type ArrowWay } from './ArrowWays';
 import { ChartPane } from './ChartPane';
 import { ComparePane } from './ComparePane';
-import { useArrowBench } from './useArrowBench';
+import { useArrowWork } from './useArrowWork';
 import { VersionsPane } from './VersionsPane';
 import { WeightsPane } from './WeightsPane';
 
@@ -30,10 +30,10 @@ const words: Record<ArrowWay, [string, string]> = {
 
 /** The arrow seen another way than by building it. */
 export function ArrowWayPage({ bowId, way, row, arrows, catalogue, goBuild }: Props) {
-  const bench = useArrowBench(bowId, row);
+  const work = useArrowWork(bowId, row);
   const [search, setSearch] = useSearchParams();
   const chosen = search.get('with')?.split(',') ?? arrows.slice(0, 3).map((a) => a.id);
-  const view = bench.figures.data;
+  const view = work.figures.data;
   const [sentence, reason] = words[way];
   return (
     <>
@@ -53,31 +53,31 @@ export function ArrowWayPage({ bowId, way, row, arrows, catalogue, goBuild }: Pr
           {way === 'chart' && view && (
             <ChartPane
               bowId={bowId}
-              draft={bench.draft}
+              draft={work.draft}
               catalogue={catalogue}
               arrow={view.arrow}
-              openedId={bench.openedId}
-              onChange={bench.change}
+              openedId={work.openedId}
+              onChange={work.change}
             />
           )}
           {way === 'versions' && (
             <VersionsPane
               arrowId={row.id}
               onOpen={(draft) => {
-                bench.change(draft);
+                work.change(draft);
                 goBuild();
               }}
             />
           )}
         </div>
       </main>
-      {bench.save.kind === 'lost' ? (
+      {work.save.kind === 'lost' ? (
         <Foot
           trouble
           sentence="Kept here, not yet saved."
-          reason={bench.save.message}
+          reason={work.save.message}
           button="Try again"
-          onGo={() => void bench.retry()}
+          onGo={() => void work.retry()}
         />
       ) : (
         <Foot
@@ -85,8 +85,8 @@ export function ArrowWayPage({ bowId, way, row, arrows, catalogue, goBuild }: Pr
           reason={reason}
           button="Back to the build"
           onGo={goBuild}
-          alternative={bench.canUndo ? 'Undo' : null}
-          onAlternative={bench.undo}
+          alternative={work.canUndo ? 'Undo' : null}
+          onAlternative={work.undo}
         />
       )}
     </>

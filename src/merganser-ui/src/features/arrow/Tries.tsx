@@ -1,7 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { memo, useEffect } from 'react';
 import type { Schemas } from '../../api/client';
-import { isPageKey } from '../../bench/keys';
+import { isPageKey } from '../../shell/keys';
 
 import type { Draft } from './parts';
 import { TryWords } from './TryWords';

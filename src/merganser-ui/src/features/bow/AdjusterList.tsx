@@ -1,8 +1,8 @@
 import { Checkbox } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
-import { Field } from '../../bench/Field';
-import { Scale } from '../../bench/Scale';
+import { Field } from '../../shell/Field';
+import { Scale } from '../../shell/Scale';
 import type { AdjusterEntry, Entry } from './bowForm';
 
 interface Props {

@@ -1,10 +1,10 @@
 import { ButtonBase, Checkbox } from '@mui/material';
 import { useNavigate, useParams } from 'react-router';
 import { Refusal, Unreachable } from '../../api/client';
-import { BenchHead } from '../../bench/BenchHead';
-import { Field, Select } from '../../bench/Field';
-import { useFaultFocus } from '../../bench/focus';
-import { Foot } from '../../bench/Foot';
+import { ShellHead } from '../../shell/ShellHead';
+import { Field, Select } from '../../shell/Field';
+import { useFaultFocus } from '../../shell/focus';
+import { Foot } from '../../shell/Foot';
 import { AdjusterList, useOffers } from './AdjusterList';
 import { BowFigure } from './BowFigure';
 import { differences, emptyEntry, newArcher, usualFor, type BowForm, type Entry, type TextField } from './bowForm';
@@ -40,23 +40,23 @@ const tools = [
 export default function BowPage() {
   const { figure, rule } = useFigures();
   const { bowId } = useParams();
-  const bench = useBowForm(bowId);
-  const { form } = bench;
+  const work = useBowForm(bowId);
+  const { form } = work;
   const navigate = useNavigate();
   const offers = useOffers(form?.entry ?? emptyEntry).data;
 
   const usual = (offers ?? [])
     .filter((o) => o.usual)
     .map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress, inchesPerStep: '' }));
-  useFaultFocus(bench.problem);
+  useFaultFocus(work.problem);
 
   if (!form)
     return (
       <div className="page">
-        <BenchHead at="bow" bowId={bowId} title="Bow and archer" />
-        <main className="thing inset">{bench.missing && <h1>There is no such bow on this rack.</h1>}</main>
+        <ShellHead at="bow" bowId={bowId} title="Bow and archer" />
+        <main className="thing inset">{work.missing && <h1>There is no such bow on this rack.</h1>}</main>
         <Foot
-          sentence={bench.missing ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
+          sentence={work.missing ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
           reason=""
           button="To the rack"
           onGo={() => void navigate('/')}
@@ -64,10 +64,10 @@ export default function BowPage() {
       </div>
     );
 
-  const faults = bench.problem instanceof Refusal ? bench.problem.errors : {};
+  const faults = work.problem instanceof Refusal ? work.problem.errors : {};
   const fault = (field: string) => faults[field]?.[0];
-  const put = (part: Partial<Entry>) => bench.change({ ...form, entry: { ...form.entry, ...part } });
-  const archer = (part: Partial<BowForm['archer']>) => bench.change({ ...form, archer: { ...form.archer, ...part } });
+  const put = (part: Partial<Entry>) => work.change({ ...form, entry: { ...form.entry, ...part } });
+  const archer = (part: Partial<BowForm['archer']>) => work.change({ ...form, archer: { ...form.archer, ...part } });
   const typed = (name: TextField, label: string, quantity: Quantity, hint?: string, term?: string) => (
     <Field
       label={label}
@@ -85,8 +85,8 @@ export default function BowPage() {
   const fresh = bowId === undefined;
   const newOne = fresh && form.archerId === null;
   const pickArcher = (id: string) => {
-    const known = bench.archers.find((a) => a.id === id);
-    bench.change(
+    const known = work.archers.find((a) => a.id === id);
+    work.change(
       known
         ? { ...form, archerId: id, archer: known.archer, entry: { ...form.entry, hand: known.archer.hand } }
         : { ...form, archerId: null, archer: { ...newArcher, hand: form.entry.hand } },
@@ -95,31 +95,31 @@ export default function BowPage() {
 
   return (
     <div className="page">
-      <BenchHead at="bow" bowId={bowId} title={fresh ? 'A new bow' : 'Bow and archer'} />
+      <ShellHead at="bow" bowId={bowId} title={fresh ? 'A new bow' : 'Bow and archer'} />
       <main className="thing bow-page">
         {bowId !== undefined && <BowWays bowId={bowId} way="measures" />}
         <section aria-label="The bow, drawn">
           <BowFigure entry={form.entry} />
-          {bench.bow && <MoveList moves={bench.bow.moves} />}
-          {bench.bow && (
-            <ButtonBase className="plain" onClick={() => void bench.archive(bench.bow!.archivedAt === null)}>
-              {bench.bow.archivedAt ? 'Hang it on the rack again' : 'Take it off the rack'}
+          {work.bow && <MoveList moves={work.bow.moves} />}
+          {work.bow && (
+            <ButtonBase className="plain" onClick={() => void work.archive(work.bow!.archivedAt === null)}>
+              {work.bow.archivedAt ? 'Hang it on the rack again' : 'Take it off the rack'}
             </ButtonBase>
           )}
         </section>
         <section className="bow-fields">
           <h1>{bowId === undefined ? 'A new bow' : form.entry.name || 'The bow'}</h1>
-          {bench.conflict && <Conflict form={form} theirs={bench.conflict.typed} />}
+          {work.conflict && <Conflict form={form} theirs={work.conflict.typed} />}
           <h2>Archer</h2>
           <div className="grid">
-            {fresh && bench.archers.length > 0 && (
+            {fresh && work.archers.length > 0 && (
               <Select
                 label="Who shoots it"
                 name="archer"
                 value={form.archerId ?? NEW_ARCHER}
                 onChange={pickArcher}
                 choices={[
-                  ...bench.archers.map((a) => ({ value: a.id, label: a.archer.name })),
+                  ...work.archers.map((a) => ({ value: a.id, label: a.archer.name })),
                   { value: NEW_ARCHER, label: 'Another archer …' },
                 ]}
               />
@@ -187,7 +187,7 @@ export default function BowPage() {
                 name="kind"
                 value={form.entry.kind}
                 onChange={(kind) =>
-                  bench.change({
+                  work.change({
                     ...form,
                     adjusters: null,
                     entry: { ...form.entry, ...usualFor(kind as Entry['kind']) },
@@ -270,8 +270,8 @@ export default function BowPage() {
               'factorSet',
               'Bow factor, if known',
               'number',
-              bench.bow
-                ? `in use ${number(bench.bow.factor.factor, 2)}, ± ${number(100 * bench.bow.factor.modelSpread, 0)} %: ${bench.bow.factor.why}`
+              work.bow
+                ? `in use ${number(work.bow.factor.factor, 2)}, ± ${number(100 * work.bow.factor.modelSpread, 0)} %: ${work.bow.factor.why}`
                 : 'empty takes the stated default',
               'bowFactor',
             )}
@@ -291,16 +291,12 @@ export default function BowPage() {
             entry={form.entry}
             chosen={form.adjusters ?? usual}
             faults={faults}
-            standing={bench.bow?.adjusters ?? []}
-            onChange={(adjusters) => bench.change({ ...form, adjusters })}
+            standing={work.bow?.adjusters ?? []}
+            onChange={(adjusters) => work.change({ ...form, adjusters })}
           />
         </section>
       </main>
-      <BowFoot
-        bench={bench}
-        keep={() => void bench.keep(usual)}
-        go={(stop) => void navigate(`/bows/${bowId}/${stop}`)}
-      />
+      <BowFoot work={work} keep={() => void work.keep(usual)} go={(stop) => void navigate(`/bows/${bowId}/${stop}`)} />
     </div>
   );
 }
@@ -324,24 +320,24 @@ function KnownArcher({ archer }: { archer: BowForm['archer'] }) {
 }
 
 function BowFoot({
-  bench,
+  work,
   keep,
   go,
 }: {
-  bench: ReturnType<typeof useBowForm>;
+  work: ReturnType<typeof useBowForm>;
   keep: () => void;
   go: (stop: string) => void;
 }) {
-  const { bow, problem, conflict } = bench;
+  const { bow, problem, conflict } = work;
   if (conflict)
     return (
       <Foot
         sentence="This bow was changed in another place meanwhile."
         reason="Your text is still here. Keep yours: what only the other changed stays as well."
         button="Keep mine"
-        onGo={() => void bench.keepMine()}
+        onGo={() => void work.keepMine()}
         alternative="Take the other"
-        onAlternative={() => void bench.takeTheirs()}
+        onAlternative={() => void work.takeTheirs()}
         trouble
       />
     );
@@ -355,24 +351,24 @@ function BowFoot({
             : 'Nothing you typed is lost.'
         }
         button="Try again"
-        busy={bench.busy}
+        busy={work.busy}
         onGo={keep}
         trouble
       />
     );
-  if (bench.dirty || !bow)
+  if (work.dirty || !bow)
     return (
       <Foot
         sentence={bow ? 'Keep what you changed on this bow.' : 'Fill in what you know and keep the bow.'}
         reason="Measured wins over marked. Lengths may be written in any unit that is named."
         button="Keep this bow"
-        busy={bench.busy}
+        busy={work.busy}
         onGo={keep}
         alternative={bow ? 'Put it back' : null}
-        onAlternative={() => bench.change(null)}
+        onAlternative={() => work.change(null)}
         extra={
           bow ? null : (
-            <ButtonBase className="plain" onClick={() => bench.change(null)}>
+            <ButtonBase className="plain" onClick={() => work.change(null)}>
               Clear
             </ButtonBase>
           )

@@ -1,4 +1,4 @@
-import type { Choice } from '../../bench/Field';
+import type { Choice } from '../../shell/Field';
 
 export const hands: Choice[] = [
   { value: 'right', label: 'Right-handed' },

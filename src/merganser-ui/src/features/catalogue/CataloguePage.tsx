@@ -3,9 +3,9 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { answer, api, ifMatch, newId, Refusal, type Schemas } from '../../api/client';
-import { BenchHead } from '../../bench/BenchHead';
-import { useEscape, useFaultFocus } from '../../bench/focus';
-import { Foot } from '../../bench/Foot';
+import { ShellHead } from '../../shell/ShellHead';
+import { useEscape, useFaultFocus } from '../../shell/focus';
+import { Foot } from '../../shell/Foot';
 import { ComponentForm, type Fields } from './ComponentForm';
 import { ImportPanel } from './ImportPanel';
 import './catalogue.css';
@@ -115,7 +115,7 @@ export default function CataloguePage() {
 
   return (
     <div className="page">
-      <BenchHead at="arrow" bowId={bowId} title="Catalogue" />
+      <ShellHead at="arrow" bowId={bowId} title="Catalogue" />
       <main className="thing catalogue-page">
         <h1 className="visually-hidden">Catalogue</h1>
         <nav className="ways" aria-label="Classes of parts">

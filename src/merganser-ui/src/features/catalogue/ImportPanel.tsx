@@ -1,8 +1,8 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { answer, api, newId, type Schemas } from '../../api/client';
-import { Select } from '../../bench/Field';
-import { useEscape } from '../../bench/focus';
+import { Select } from '../../shell/Field';
+import { useEscape } from '../../shell/focus';
 
 const changes = (count: number) =>
   count === 0

@@ -2,9 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../../api/client';
-import { BenchHead } from '../../bench/BenchHead';
-import { useEscape, useFaultFocus } from '../../bench/focus';
-import { Foot } from '../../bench/Foot';
+import { ShellHead } from '../../shell/ShellHead';
+import { useEscape, useFaultFocus } from '../../shell/focus';
+import { Foot } from '../../shell/Foot';
 import { HeadsPane } from './HeadsPane';
 import { MatchPane } from './MatchPane';
 import { QuiverPane } from './QuiverPane';
@@ -31,19 +31,19 @@ export default function DozenPage() {
   const bowId = useParams().bowId!;
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const bench = useDozen(bowId);
+  const work = useDozen(bowId);
   const [planning, setPlanning] = useState<DozenForm | null>(null);
   const arrows = useQuery({
     queryKey: ['arrows', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
   });
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
-  const dozen = bench.dozens.data?.find((d) => d.id === search.get('dozen')) ?? bench.dozens.data?.[0];
+  const dozen = work.dozens.data?.find((d) => d.id === search.get('dozen')) ?? work.dozens.data?.[0];
   const way = ways.find(([w]) => w === search.get('way'))?.[0] ?? 'weigh';
   const kind =
     search.get('class') ?? (dozen?.check ? (dozen.classes.find((c) => c.missing > 0)?.name ?? 'Shaft') : 'check');
   const go = (next: string, of?: string) => {
-    bench.clear();
+    work.clear();
     setSearch({ ...(dozen ? { dozen: dozen.id } : {}), way: next, ...(of ? { class: of } : {}) });
   };
   const first = kept[0]?.kept;
@@ -61,7 +61,7 @@ export default function DozenPage() {
       : null);
   const begin = async () => {
     if (!plan) return;
-    const started = await bench.start({
+    const started = await work.start({
       arrowVersionId: plan.arrowVersionId,
       name: plan.name,
       arrows: Number(plan.arrows) || 0,
@@ -80,20 +80,20 @@ export default function DozenPage() {
     if (action.startsWith('check:')) void navigate(`/bows/${bowId}/bow?check=${a}`);
     else if (what === 'weigh') go('weigh', a);
     else if (what === 'check') go('weigh', 'check');
-    else if (what === 'tick') void bench.enter(dozen.id, { ...blank, kind: 'tick', number: Number(a), word: b! });
+    else if (what === 'tick') void work.enter(dozen.id, { ...blank, kind: 'tick', number: Number(a), word: b! });
     else if (what === 'odd') go('weigh', dozen.classes.find((c) => c.pieces.some((p) => p.odd))?.name);
     else if (what === 'match') go('match');
     else if (what === 'heads') go('heads');
     else if (what === 'tray') go('tray');
   };
 
-  useFaultFocus(bench.problem);
+  useFaultFocus(work.problem);
   useEscape(planning !== null && dozen !== undefined, () => setPlanning(null));
-  const loading = !bench.dozens.data || !arrows.data;
+  const loading = !work.dozens.data || !arrows.data;
   const starting = !loading && (!dozen || planning !== null);
   return (
     <div className="page">
-      <BenchHead at="dozen" bowId={bowId} title={starting || loading ? undefined : ways.find(([w]) => w === way)![1]} />
+      <ShellHead at="dozen" bowId={bowId} title={starting || loading ? undefined : ways.find(([w]) => w === way)![1]} />
       <main className="thing way-page">
         {way !== 'weigh' && !starting && <h1 className="visually-hidden">{ways.find(([w]) => w === way)![1]}</h1>}
         {dozen && !starting && (
@@ -104,14 +104,14 @@ export default function DozenPage() {
                 className="way"
                 to={`?dozen=${dozen.id}&way=${name}`}
                 aria-current={name === way ? 'true' : undefined}
-                onClick={bench.clear}
+                onClick={work.clear}
               >
                 {label}
               </Link>
             ))}
           </nav>
         )}
-        {starting && plan && <StartDozen form={plan} kept={kept} faults={bench.faults} onChange={setPlanning} />}
+        {starting && plan && <StartDozen form={plan} kept={kept} faults={work.faults} onChange={setPlanning} />}
         {starting && !plan && (
           <div className="way-body">
             <h1>No arrow is kept yet</h1>
@@ -123,7 +123,7 @@ export default function DozenPage() {
             <p className="dozen-title">
               <b>{dozen.name}</b> {dozen.plan.arrows} arrows to {dozen.arrowName}, version {dozen.arrowVersion}.{' '}
               {dozen.changed && <em>{dozen.changed}</em>}{' '}
-              {(bench.dozens.data ?? [])
+              {(work.dozens.data ?? [])
                 .filter((d) => d.id !== dozen.id)
                 .map((d) => (
                   <Link key={d.id} to={`?dozen=${d.id}&way=${way}`}>
@@ -135,15 +135,15 @@ export default function DozenPage() {
               <WeighPane
                 key={`${dozen.id}-${kind}`}
                 dozen={dozen}
-                bench={bench}
+                work={work}
                 kind={kind}
                 onKind={(k) => go('weigh', k)}
               />
             )}
-            {way === 'spin' && <SpinPane dozen={dozen} bench={bench} />}
-            {way === 'match' && <MatchPane dozen={dozen} bench={bench} />}
-            {way === 'tray' && <TrayPane dozen={dozen} bench={bench} />}
-            {way === 'heads' && <HeadsPane dozen={dozen} bench={bench} />}
+            {way === 'spin' && <SpinPane dozen={dozen} work={work} />}
+            {way === 'match' && <MatchPane dozen={dozen} work={work} />}
+            {way === 'tray' && <TrayPane dozen={dozen} work={work} />}
+            {way === 'heads' && <HeadsPane dozen={dozen} work={work} />}
             {way === 'quiver' && <QuiverPane dozen={dozen} />}
             {way === 'speed' && <SpeedPane bowId={bowId} grains={dozen.tray[0]?.total ?? 400} />}
           </div>
@@ -151,15 +151,15 @@ export default function DozenPage() {
       </main>
       {loading ? (
         <Foot sentence="Opening the dozen …" reason="" button="To the rack" onGo={() => void navigate('/')} />
-      ) : bench.problem ? (
+      ) : work.problem ? (
         <Foot
           trouble
-          sentence={bench.unreachable ? 'Not saved: the bench’s server does not answer.' : bench.problem.message}
+          sentence={work.unreachable ? 'Not saved: the bench’s server does not answer.' : work.problem.message}
           reason="Nothing that was taken is lost."
           button="I see"
           onGo={() => {
-            bench.clear();
-            void bench.dozens.refetch();
+            work.clear();
+            void work.dozens.refetch();
           }}
         />
       ) : starting ? (
@@ -168,7 +168,7 @@ export default function DozenPage() {
             sentence="Say what is built, then weigh the parts."
             reason="Every reading is kept at once, one by one."
             button="Start the dozen"
-            busy={bench.busy}
+            busy={work.busy}
             onGo={() => void begin()}
             alternative={dozen ? 'Back' : null}
             onAlternative={() => setPlanning(null)}
@@ -186,7 +186,7 @@ export default function DozenPage() {
           sentence={dozen!.next.sentence}
           reason={dozen!.next.reason}
           button={dozen!.next.button}
-          busy={bench.busy}
+          busy={work.busy}
           guarded={dozen!.next.action.startsWith('tick') || way === 'weigh'}
           onGo={() => act(dozen!.next.action)}
           alternative={dozen!.next.alternative ?? 'Another dozen'}

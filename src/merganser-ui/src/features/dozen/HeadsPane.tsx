@@ -1,10 +1,10 @@
-import { ReadingField } from '../../bench/ReadingField';
+import { ReadingField } from '../../shell/ReadingField';
 import { useFigures } from '../../units/UnitsContext';
-import type { Dozen, DozenBench } from './useDozen';
+import type { Dozen, DozenWork } from './useDozen';
 import { blank } from './WeighPane';
 
 /** Heads on the straightest arrows, the lightest arrow with the heaviest head; one kept for practice. */
-export function HeadsPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
+export function HeadsPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const { figure } = useFigures();
   const { heads } = dozen;
   const next = heads.pieces.length + 1;
@@ -16,10 +16,10 @@ export function HeadsPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
           label={`Head ${next}, weight`}
           name="head"
           quantity="weight"
-          fault={bench.faults.value?.[0] ?? bench.problem?.message}
+          fault={work.faults.value?.[0] ?? work.problem?.message}
           onTake={async (value) => {
             const entry = { ...blank, kind: 'piece', class: 'Head', value, word: 'typed' };
-            return (await bench.enter(dozen.id, entry)) ? `taken: ${value}` : null;
+            return (await work.enter(dozen.id, entry)) ? `taken: ${value}` : null;
           }}
           hint="or weigh them under Weigh in"
           first

@@ -1,13 +1,13 @@
 import { ButtonBase, Checkbox } from '@mui/material';
 import { useState } from 'react';
-import { Field } from '../../bench/Field';
-import { useWidth } from '../../bench/useWidth';
+import { Field } from '../../shell/Field';
+import { useWidth } from '../../shell/useWidth';
 import { number, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
-import type { Dozen, DozenBench } from './useDozen';
+import type { Dozen, DozenWork } from './useDozen';
 
 /** Pieces into arrows: what was found, what cannot be beaten, and what it buys. */
-export function MatchPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
+export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const units = useUnits();
   const [spineSets, setSpineSets] = useState(false);
   const [straightest, setStraightest] = useState(false);
@@ -15,13 +15,13 @@ export function MatchPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
   const [glued, setGlued] = useState('');
   const match = dozen.match;
   const go = () =>
-    void bench.match(dozen.id, {
+    void work.match(dozen.id, {
       spineSets,
       straightest,
       leaveOut: Number(leaveOut) || 0,
       gluedShafts: glued.split(/\D+/).filter(Boolean).map(Number),
     });
-  const fault = Object.values(bench.faults)[0]?.[0];
+  const fault = Object.values(work.faults)[0]?.[0];
   return (
     <div className="match">
       <section aria-label="How it is matched">
@@ -48,11 +48,11 @@ export function MatchPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench })
           hint="numbers; insert 3 sits in shaft 3"
         />
         <div className="row">
-          <ButtonBase className="key" disabled={bench.busy} onClick={go} data-testid="match">
-            {bench.busy ? 'Matching …' : 'Match the pieces'}
+          <ButtonBase className="key" disabled={work.busy} onClick={go} data-testid="match">
+            {work.busy ? 'Matching …' : 'Match the pieces'}
           </ButtonBase>
-          {bench.busy && (
-            <ButtonBase className="plain" onClick={bench.cancel}>
+          {work.busy && (
+            <ButtonBase className="plain" onClick={work.cancel}>
               Cancel
             </ButtonBase>
           )}

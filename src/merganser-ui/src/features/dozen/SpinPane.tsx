@@ -1,14 +1,14 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { Field } from '../../bench/Field';
+import { Field } from '../../shell/Field';
 import { number } from '../../units/units';
-import type { Dozen, DozenBench } from './useDozen';
+import type { Dozen, DozenWork } from './useDozen';
 import { blank } from './WeighPane';
 
 const grades = ['good', 'fair', 'poor'];
 
 /** Each shaft spun and looked at: run-out, spine, its stiff side, and whether it is sound. */
-export function SpinPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
+export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const weighed = dozen.classes.find((c) => c.name === 'Shaft')?.pieces.map((p) => p.number) ?? [];
   const numbers =
     weighed.length > 0 ? weighed : Array.from({ length: dozen.plan.arrows + dozen.plan.spare }, (_, i) => i + 1);
@@ -18,7 +18,7 @@ export function SpinPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
   const [index, setIndex] = useState<string | null>(null);
   const shaft = dozen.shafts.find((s) => s.number === at);
   const keep = (word: string, value: string | null, note: string | null = null) =>
-    bench.enter(dozen.id, { ...blank, kind: 'spin', number: at, word, value, note });
+    work.enter(dozen.id, { ...blank, kind: 'spin', number: at, word, value, note });
   const go = (n: number) => {
     setAt(n);
     setRunOut(null);
@@ -95,7 +95,7 @@ export function SpinPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
           quantity="length"
           value={runOut ?? (shaft?.runOut ?? '').toString()}
           onChange={setRunOut}
-          fault={bench.faults.value?.[0]}
+          fault={work.faults.value?.[0]}
           onEnter={() => runOut !== null && void keep('runOut', runOut).then((ok) => ok && setRunOut(null))}
           hint="Enter keeps it"
         />

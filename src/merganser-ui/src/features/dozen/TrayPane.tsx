@@ -1,13 +1,13 @@
 import { ButtonBase, Checkbox } from '@mui/material';
 import { useState } from 'react';
-import { Field } from '../../bench/Field';
+import { Field } from '../../shell/Field';
 import { number, showChange, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
-import type { Dozen, DozenBench } from './useDozen';
+import type { Dozen, DozenWork } from './useDozen';
 import { blank } from './WeighPane';
 
 /** The build list: which pieces make which arrow, ticked as it is assembled; and the arrow's own record. */
-export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) {
+export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const units = useUnits();
   const use = dozen.tray.filter((a) => !a.retired);
   const [open, setOpen] = useState<number>(use.find((a) => a.state !== 'verified')?.number ?? 1);
@@ -16,7 +16,7 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
   if (dozen.tray.length === 0)
     return <p className="way-body">Match the pieces first: then the build list stands here.</p>;
   const made = (word: string, value: string | null, note: string | null = null) =>
-    bench.enter(dozen.id, { ...blank, kind: 'made', number: open, word, value, note });
+    work.enter(dozen.id, { ...blank, kind: 'made', number: open, word, value, note });
   return (
     <div className="tray-pane">
       <section aria-label="Build list">
@@ -98,11 +98,11 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
                 <label className="tick">
                   <Checkbox
                     checked={done(step.code)}
-                    disabled={bench.busy}
+                    disabled={work.busy}
                     onChange={() =>
                       void (done(step.code)
-                        ? bench.withdraw(dozen.id, arrow.tickIds[step.code]!)
-                        : bench.enter(dozen.id, { ...blank, kind: 'tick', number: arrow.number, word: step.code }))
+                        ? work.withdraw(dozen.id, arrow.tickIds[step.code]!)
+                        : work.enter(dozen.id, { ...blank, kind: 'tick', number: arrow.number, word: step.code }))
                     }
                     slotProps={{ input: { 'data-tick': step.code } as object }}
                   />
@@ -120,7 +120,7 @@ export function TrayPane({ dozen, bench }: { dozen: Dozen; bench: DozenBench }) 
               quantity="weight"
               value={arrow.built}
               onKeep={(v) => made('built', v)}
-              fault={bench.faults.value?.[0]}
+              fault={work.faults.value?.[0]}
             />
             <Made label="Balance point" quantity="length" value={arrow.balance} onKeep={(v) => made('balance', v)} />
             <Made label="Nock turned to" value={arrow.nockMark} onKeep={(v) => made('nock', null, v)} />

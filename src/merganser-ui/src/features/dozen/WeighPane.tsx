@@ -1,17 +1,17 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
-import { Field } from '../../bench/Field';
-import { isPageKey, ownsEnter } from '../../bench/keys';
-import { ReadingField } from '../../bench/ReadingField';
+import { Field } from '../../shell/Field';
+import { isPageKey, ownsEnter } from '../../shell/keys';
+import { ReadingField } from '../../shell/ReadingField';
 import { show } from '../../units/units';
 import { useFigures, useUnits } from '../../units/UnitsContext';
 import { LiveReading } from './LiveReading';
-import type { Dozen, DozenBench } from './useDozen';
+import type { Dozen, DozenWork } from './useDozen';
 import { useInstrument } from './useInstrument';
 
 interface Props {
   dozen: Dozen;
-  bench: DozenBench;
+  work: DozenWork;
   kind: string;
   onKind: (kind: string) => void;
 }
@@ -20,7 +20,7 @@ const CHECK = 'check';
 const NOMINAL: Record<string, number> = { Shaft: 252, Insert: 25, Point: 100, Nock: 9, Vanes: 6, Wrap: 5, Head: 100 };
 
 /** One class after the other, hands on the parts: the reading takes itself when it stands still and the pan was empty. */
-export function WeighPane({ dozen, bench, kind, onKind }: Props) {
+export function WeighPane({ dozen, work, kind, onKind }: Props) {
   const units = useUnits();
   const { figure } = useFigures();
   const [table, setTable] = useState('');
@@ -34,8 +34,8 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
   const enter = async (value: string, source: string): Promise<string | null> => {
     // The server numbers the piece, so that two at once are two.
     const after = checking
-      ? await bench.enter(dozen.id, { ...blank, kind: 'check', value, second: nominal })
-      : await bench.enter(dozen.id, { ...blank, kind: 'piece', class: kind, value, word: source });
+      ? await work.enter(dozen.id, { ...blank, kind: 'check', value, second: nominal })
+      : await work.enter(dozen.id, { ...blank, kind: 'piece', class: kind, value, word: source });
     if (!after) return null;
     if (tone) beep();
     if (checking) return `taken: the check weight reads ${value}`;
@@ -60,7 +60,7 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (!isPageKey(event)) return;
-      if (event.key === 'Backspace' && lastPiece) void bench.withdraw(dozen.id, lastPiece.entryId);
+      if (event.key === 'Backspace' && lastPiece) void work.withdraw(dozen.id, lastPiece.entryId);
       else if (event.key === '0') void scale.order({ order: 'tare', value: null });
       else if (event.key.toLowerCase() === 't') setTone(flip);
       else if (event.key === 'Enter' && !ownsEnter(event)) {
@@ -129,7 +129,7 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
             label="Or type it, one after the other"
             name="weight"
             quantity="weight"
-            fault={bench.faults.value?.[0] ?? bench.faults.number?.[0] ?? bench.problem?.message}
+            fault={work.faults.value?.[0] ?? work.faults.number?.[0] ?? work.problem?.message}
             onTake={(value) => enter(value, 'typed')}
             onEmpty={takeNow}
             first
@@ -170,11 +170,11 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
               placeholder={'one a line, or number;weight'}
               onChange={(event) => setTable(event.target.value)}
             />
-            <p className="fault">{bench.faults.text?.[0]}</p>
+            <p className="fault">{work.faults.text?.[0]}</p>
             <ButtonBase
               className="key"
               disabled={!table.trim()}
-              onClick={() => void bench.weights(dozen.id, kind, table).then((ok) => ok && setTable(''))}
+              onClick={() => void work.weights(dozen.id, kind, table).then((ok) => ok && setTable(''))}
             >
               Take these
             </ButtonBase>
@@ -202,7 +202,7 @@ export function WeighPane({ dozen, bench, kind, onKind }: Props) {
                   <ButtonBase
                     className="plain"
                     aria-label={`Take back ${kind} ${piece.number}`}
-                    onClick={() => void bench.withdraw(dozen.id, piece.entryId)}
+                    onClick={() => void work.withdraw(dozen.id, piece.entryId)}
                   >
                     back
                   </ButtonBase>

@@ -6,7 +6,7 @@ import { LiveReading } from './LiveReading';
 import { MatchPane } from './MatchPane';
 import { QuiverPane } from './QuiverPane';
 import { TrayPane } from './TrayPane';
-import type { Dozen, DozenBench } from './useDozen';
+import type { Dozen, DozenWork } from './useDozen';
 import type { InstrumentEvent } from './useInstrument';
 
 afterEach(cleanup);
@@ -87,7 +87,7 @@ const dozen = (part: Partial<Dozen> = {}): Dozen =>
     ...part,
   }) as Dozen;
 
-const bench = () =>
+const work = () =>
   ({
     busy: false,
     problem: null,
@@ -95,7 +95,7 @@ const bench = () =>
     enter: vi.fn().mockResolvedValue({}),
     match: vi.fn(),
     cancel: vi.fn(),
-  }) as unknown as DozenBench;
+  }) as unknown as DozenWork;
 
 describe('a live reading', () => {
   it('is marked as simulated and says when it stands still', () => {
@@ -131,8 +131,8 @@ describe('a live reading', () => {
 
 describe('matching', () => {
   it('sends what was chosen', async () => {
-    const acts = bench();
-    render(<MatchPane dozen={dozen()} bench={acts} />);
+    const acts = work();
+    render(<MatchPane dozen={dozen()} work={acts} />);
     await userEvent.click(screen.getByLabelText('Shafts measured alike go together'));
     await userEvent.type(screen.getByLabelText('Shafts with their insert glued in'), '3, 5');
     await userEvent.click(screen.getByTestId('match'));
@@ -163,7 +163,7 @@ describe('matching', () => {
       words: 'Within 0.1 gr of what is possible.',
       stale: true,
     };
-    render(<MatchPane dozen={dozen({ match })} bench={bench()} />);
+    render(<MatchPane dozen={dozen({ match })} work={work()} />);
     expect(screen.getByText('0.2 gr apart')).toBeTruthy();
     expect(screen.getByText('2.6 gr')).toBeTruthy();
     expect(screen.getByText(/match again/)).toBeTruthy();
@@ -173,8 +173,8 @@ describe('matching', () => {
 
 describe('the build list', () => {
   it('names the pieces of each arrow and ticks a step', async () => {
-    const acts = bench();
-    render(<TrayPane dozen={dozen()} bench={acts} />);
+    const acts = work();
+    render(<TrayPane dozen={dozen()} work={acts} />);
     expect(screen.getByText('Arrow 3')).toBeTruthy();
     expect(screen.getByText('Eye protection.')).toBeTruthy();
     await userEvent.click(screen.getAllByRole('checkbox')[0]!);
@@ -182,8 +182,8 @@ describe('the build list', () => {
   });
 
   it('keeps a built weight by Enter', async () => {
-    const acts = bench();
-    render(<TrayPane dozen={dozen()} bench={acts} />);
+    const acts = work();
+    render(<TrayPane dozen={dozen()} work={acts} />);
     await userEvent.type(screen.getByLabelText('Built weight'), '412.3{Enter}');
     expect(acts.enter).toHaveBeenCalledWith(
       'd',
@@ -192,7 +192,7 @@ describe('the build list', () => {
   });
 
   it('waits for a match', () => {
-    render(<TrayPane dozen={dozen({ tray: [] })} bench={bench()} />);
+    render(<TrayPane dozen={dozen({ tray: [] })} work={work()} />);
     expect(screen.getByText(/Match the pieces first/)).toBeTruthy();
   });
 });
@@ -215,8 +215,8 @@ describe('heads', () => {
       words: 'Lightest arrow with heaviest head.',
       practice: 4,
     };
-    const acts = bench();
-    render(<HeadsPane dozen={dozen({ heads })} bench={acts} />);
+    const acts = work();
+    render(<HeadsPane dozen={dozen({ heads })} work={acts} />);
     expect(screen.getByText('450.4 gr')).toBeTruthy();
     expect(screen.getByText('Head 4 is the practice head.')).toBeTruthy();
     await userEvent.type(screen.getByLabelText('Head 2, weight'), '101{Enter}');

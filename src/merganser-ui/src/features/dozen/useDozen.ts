@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
-import { useRefresh } from '../../bench/queries';
-import { useActs } from '../../bench/useActs';
+import { useRefresh } from '../../shell/queries';
+import { useActs } from '../../shell/useActs';
 
 export type Dozen = Schemas['DozenView'];
 export type EntryInput = Omit<Schemas['EntryInput'], 'id'>;
@@ -65,4 +65,4 @@ export function useDozen(bowId: string) {
   };
 }
 
-export type DozenBench = ReturnType<typeof useDozen>;
+export type DozenWork = ReturnType<typeof useDozen>;

@@ -1,7 +1,7 @@
 import { useNavigate, useParams } from 'react-router';
-import { BenchHead, type StopName } from '../../bench/BenchHead';
-import { Foot } from '../../bench/Foot';
-import { useBow } from '../../bench/queries';
+import { ShellHead, type StopName } from '../../shell/ShellHead';
+import { Foot } from '../../shell/Foot';
+import { useBow } from '../../shell/queries';
 
 const holds: Partial<Record<StopName, { title: string; text: string }>> = {
   groups: {
@@ -20,7 +20,7 @@ export default function LaterPage() {
   const words = holds[at] ?? { title: 'Nothing here', text: 'There is no such stop on the rule.' };
   return (
     <div className="page">
-      <BenchHead at={at} bowId={bowId} />
+      <ShellHead at={at} bowId={bowId} />
       <main className="thing inset">
         <h1>{words.title}</h1>
         <p className="muted">{words.text}</p>

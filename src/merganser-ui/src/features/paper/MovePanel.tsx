@@ -1,8 +1,8 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { Select } from '../../bench/Field';
-import { Scale } from '../../bench/Scale';
+import { Select } from '../../shell/Field';
+import { Scale } from '../../shell/Scale';
 
 interface Props {
   adjusters: Schemas['AdjusterView'][];

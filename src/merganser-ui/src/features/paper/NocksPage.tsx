@@ -3,10 +3,10 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
-import { Field } from '../../bench/Field';
-import { Foot } from '../../bench/Foot';
-import { useActs } from '../../bench/useActs';
-import { useUndo } from '../../bench/useUndo';
+import { Field } from '../../shell/Field';
+import { Foot } from '../../shell/Foot';
+import { useActs } from '../../shell/useActs';
+import { useUndo } from '../../shell/useUndo';
 import { useFigures } from '../../units/UnitsContext';
 import { SayIt } from './SayIt';
 import type { Choices, Words } from './paperTypes';
@@ -66,7 +66,7 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
       </>
     );
   return (
-    <NockBench
+    <NockRounds
       key={nocks.data.dozenId}
       bowId={bowId}
       nocks={nocks.data}
@@ -78,7 +78,7 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
   );
 }
 
-interface BenchProps {
+interface RoundsProps {
   bowId: string;
   nocks: Nocks;
   sizes: Choices['sizes'];
@@ -89,7 +89,7 @@ interface BenchProps {
 
 const usual = [3, 6, 15];
 
-function NockBench({ bowId, nocks, sizes, others, onDozen, onDistance }: BenchProps) {
+function NockRounds({ bowId, nocks, sizes, others, onDozen, onDistance }: RoundsProps) {
   const { figure } = useFigures();
   const navigate = useNavigate();
   const queries = useQueryClient();

@@ -3,15 +3,15 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../../api/client';
-import { BenchHead } from '../../bench/BenchHead';
-import { useEscape, useFaultFocus } from '../../bench/focus';
-import { Foot } from '../../bench/Foot';
-import { useBow } from '../../bench/queries';
+import { ShellHead } from '../../shell/ShellHead';
+import { useEscape, useFaultFocus } from '../../shell/focus';
+import { Foot } from '../../shell/Foot';
+import { useBow } from '../../shell/queries';
 import { NocksPage } from './NocksPage';
 import { freshPlan, PaperPlan, seenBeforeYouShoot, type Plan } from './PaperPlan';
 import { PaperSession, type Way } from './PaperSession';
 import { SheetGrid } from './SheetGrid';
-import { usePaperBench } from './usePaperBench';
+import { usePaperWork } from './usePaperWork';
 import './paper.css';
 
 /** Paper: plan it, mark shots, read, make one move, shoot again. */
@@ -19,7 +19,7 @@ export default function PaperPage() {
   const bowId = useParams().bowId!;
   const navigate = useNavigate();
   const bow = useBow(bowId);
-  const bench = usePaperBench(bowId);
+  const work = usePaperWork(bowId);
   const arrows = useQuery({
     queryKey: ['arrows', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
@@ -31,30 +31,30 @@ export default function PaperPage() {
   const way = useSearchParams()[0].get('way');
   const [planning, setPlanning] = useState<Plan | null>(null);
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
-  const paper = bench.papers.data?.[0];
+  const paper = work.papers.data?.[0];
   const plan: Plan =
     planning ?? freshPlan((kept.find((a) => a.kept!.id === paper?.arrowVersionId) ?? kept[0])?.kept?.id ?? '');
 
   useEscape(planning !== null && paper !== undefined, () => setPlanning(null));
-  useFaultFocus(bench.problem);
+  useFaultFocus(work.problem);
 
   if (way === 'nocks')
     return (
       <div className="page">
-        <BenchHead at="paper" bowId={bowId} title="Nocks" />
-        <NocksPage bowId={bowId} choices={bench.choices.data} />
+        <ShellHead at="paper" bowId={bowId} title="Nocks" />
+        <NocksPage bowId={bowId} choices={work.choices.data} />
       </div>
     );
 
   if (paper && bow.data && !planning)
     return (
       <div className="page">
-        <BenchHead at="paper" bowId={bowId} />
+        <ShellHead at="paper" bowId={bowId} />
         <PaperSession
           key={paper.id}
           paper={paper}
           bow={bow.data}
-          bench={bench}
+          work={work}
           arrows={arrows.data ?? []}
           firstWay={way === 'learned' || way === 'ladder' ? (way satisfies Way) : 'reading'}
           goNocks={() => void navigate(`/bows/${bowId}/paper?way=nocks`)}
@@ -65,16 +65,16 @@ export default function PaperPage() {
       </div>
     );
 
-  const loading = !bench.papers.data || !arrows.data || !bow.data;
+  const loading = !work.papers.data || !arrows.data || !bow.data;
   const begin = async () => {
-    if (await bench.start(plan)) {
+    if (await work.start(plan)) {
       seenBeforeYouShoot();
       setPlanning(null);
     }
   };
   return (
     <div className="page">
-      <BenchHead at="paper" bowId={bowId} />
+      <ShellHead at="paper" bowId={bowId} />
       <main className="thing paper-page">
         <svg className="sheet" viewBox="0 0 620 530" role="img" aria-label="A blank sheet of paper">
           <SheetGrid width={620} height={530} cx={310} cy={265} px={96} />
@@ -84,8 +84,8 @@ export default function PaperPage() {
             plan={plan}
             arrows={arrows.data}
             dozens={dozens.data ?? []}
-            choices={bench.choices.data}
-            faults={bench.faults}
+            choices={work.choices.data}
+            faults={work.faults}
             onChange={setPlanning}
           />
         )}
@@ -113,12 +113,12 @@ export default function PaperPage() {
       ) : (
         <Foot
           sentence={
-            bench.unreachable ? 'Kept here, not yet saved.' : (bench.problem?.message ?? 'Hang the paper and begin.')
+            work.unreachable ? 'Kept here, not yet saved.' : (work.problem?.message ?? 'Hang the paper and begin.')
           }
           reason="Target a yard or more behind the paper. A clear range."
-          trouble={bench.problem !== null}
+          trouble={work.problem !== null}
           button="Begin this paper"
-          busy={bench.busy}
+          busy={work.busy}
           onGo={() => void begin()}
           extra={
             paper && (

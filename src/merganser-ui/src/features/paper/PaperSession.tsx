@@ -1,10 +1,10 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { Foot } from '../../bench/Foot';
-import { focusHome, useEscape } from '../../bench/focus';
-import { isPageKey } from '../../bench/keys';
-import { useUndo } from '../../bench/useUndo';
+import { Foot } from '../../shell/Foot';
+import { focusHome, useEscape } from '../../shell/focus';
+import { isPageKey } from '../../shell/keys';
+import { useUndo } from '../../shell/useUndo';
 import { FilmStrip } from './FilmStrip';
 import { LadderPanel } from './LadderPanel';
 import { LearnedPanel } from './LearnedPanel';
@@ -26,14 +26,14 @@ import { ReadingPanel } from './ReadingPanel';
 import { ReadingSheet } from './ReadingSheet';
 import { ShotsPanel } from './ShotsPanel';
 import { StageRail } from './StageRail';
-import type { NextSet, PaperBench } from './usePaperBench';
+import type { NextSet, PaperWork } from './usePaperWork';
 
 export type Way = 'reading' | 'shots' | 'move' | 'ladder' | 'learned';
 
 interface Props {
   paper: Paper;
   bow: Schemas['BowView'];
-  bench: PaperBench;
+  work: PaperWork;
   arrows: Schemas['ArrowRow'][];
   firstWay: Way;
   onNew: () => void;
@@ -45,7 +45,7 @@ interface Props {
 const markSlot = (id: string) => `merganser-mark-${id}`;
 
 /** A paper in work. */
-export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goStart, goNocks, goCheck }: Props) {
+export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStart, goNocks, goCheck }: Props) {
   const last = paper.sets.at(-1)!;
   const [shownId, setShownId] = useState(last.id);
   const [way, setWay] = useState<Way>(firstWay);
@@ -61,7 +61,7 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
     if (next) localStorage.setItem(markSlot(paper.id), JSON.stringify(next));
     else localStorage.removeItem(markSlot(paper.id));
     setMarkingState(next);
-    bench.clear();
+    work.clear();
   };
   const mark = () => {
     setShownId(last.id);
@@ -71,14 +71,14 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
   const ready = isMarked(marking);
   const keepShot = async () => {
     if (!marking || !ready) return;
-    const after = await bench.keepShot(last.id, marking);
+    const after = await work.keepShot(last.id, marking);
     if (after) {
       setMarking(null);
       setWay('reading');
       setShownId(after.sets.at(-1)!.id);
       const shot = after.sets.at(-1)!.shots.at(-1)!;
       const what = `shot ${shot.number} of set ${after.sets.at(-1)!.number}`;
-      undo.offer(what, () => void bench.markShot(shot, 'marked wrongly').then((ok) => ok && undo.done(what)));
+      undo.offer(what, () => void work.markShot(shot, 'marked wrongly').then((ok) => ok && undo.done(what)));
       sayReopened(after);
       setTimeout(focusHome);
     }
@@ -106,7 +106,7 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
     corrects: string | null,
     afterSetId: string | null = null,
   ) => {
-    const after = await bench.move(paper, adjuster, to, note, corrects, afterSetId);
+    const after = await work.move(paper, adjuster, to, note, corrects, afterSetId);
     show(after);
     if (!after) return;
     sayReopened(after);
@@ -118,12 +118,12 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
   const takeBack = async (move: Schemas['MoveView'], loggedWrongly: boolean) => {
     setTaking(null);
     const note = loggedWrongly ? '' : 'turned back';
-    const after = await bench.move(paper, move.adjuster, move.from, note, loggedWrongly ? move.id : null);
+    const after = await work.move(paper, move.adjuster, move.from, note, loggedWrongly ? move.id : null);
     show(after);
     if (after) undo.done(move.words);
   };
   const newSet = async (next: NextSet) => {
-    const after = await bench.newSet(paper, next);
+    const after = await work.newSet(paper, next);
     show(after);
     if (after) undo.forget();
   };
@@ -132,7 +132,7 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
     let after: Paper | null = paper;
     for (const move of set.wayBack) {
       if (!after) return;
-      after = await bench.move(after, move.kind, move.to, `back to set ${set.number}`, null);
+      after = await work.move(after, move.kind, move.to, `back to set ${set.number}`, null);
     }
     show(after);
   };
@@ -147,17 +147,17 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
   };
   const accept = async () => {
     const open = paper.acceptedAt === null;
-    if (!(await bench.accept(paper, open))) return;
+    if (!(await work.accept(paper, open))) return;
     setReopened(false);
     const what = open ? 'the accepting' : 'the opening';
-    undo.offer(what, () => void bench.accept(paper, !open).then((ok) => ok && undo.done(what)));
+    undo.offer(what, () => void work.accept(paper, !open).then((ok) => ok && undo.done(what)));
   };
   const markShot = async (shot: Shot, reason: string | null, doubtful = false) => {
-    if (!(await bench.markShot(shot, reason, doubtful))) return;
+    if (!(await work.markShot(shot, reason, doubtful))) return;
     const what = `shot ${shot.number} ${reason ? 'void' : doubtful ? 'doubted' : 'counted'}`;
     undo.offer(
       what,
-      () => void bench.markShot(shot, shot.voidReason, shot.doubtful).then((ok) => ok && undo.done(what)),
+      () => void work.markShot(shot, shot.voidReason, shot.doubtful).then((ok) => ok && undo.done(what)),
     );
   };
   useEscape(marking !== null, () => setMarking(null));
@@ -215,8 +215,8 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
             marking={marking}
             number={last.shots.length + 1}
             px={px}
-            faults={bench.faults}
-            sizes={bench.choices.data?.sizes ?? []}
+            faults={work.faults}
+            sizes={work.choices.data?.sizes ?? []}
             arrowNumbers={paper.plan.arrowNumbers}
             onChange={setMarking}
             onScale={setPx}
@@ -278,21 +278,21 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
             {way === 'ladder' && (
               <LadderPanel
                 paper={paper}
-                busy={bench.busy}
+                busy={work.busy}
                 onControl={control}
-                onNote={(rung, outcome, note) => void bench.note(paper, rung, outcome, note)}
-                onWithdraw={(noteId) => void bench.withdrawNote(paper, noteId)}
+                onNote={(rung, outcome, note) => void work.note(paper, rung, outcome, note)}
+                onWithdraw={(noteId) => void work.withdrawNote(paper, noteId)}
               />
             )}
-            {way === 'learned' && <LearnedPanel bowId={paper.bowId} onForgot={() => void bench.papers.refetch()} />}
+            {way === 'learned' && <LearnedPanel bowId={paper.bowId} onForgot={() => void work.papers.refetch()} />}
             {way === 'move' && (
               <MovePanel
                 key={`${paper.version}-${paper.advice.move?.to}`}
                 adjusters={bow.adjusters}
                 advised={paper.advice.move}
                 moves={bow.moves}
-                fault={bench.faults.to?.[0] ?? bench.problem?.message ?? null}
-                busy={bench.busy}
+                fault={work.faults.to?.[0] ?? work.problem?.message ?? null}
+                busy={work.busy}
                 sets={paper.sets.map(({ id, number }) => ({ id, number }))}
                 onLog={(...entry) => void logMove(...entry)}
               />
@@ -321,28 +321,22 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
           </div>
         </div>
       </main>
-      {bench.problem && !marking && way !== 'move' && !bench.unreachable ? (
-        <Foot
-          trouble
-          sentence={bench.problem.message}
-          reason="Nothing was changed."
-          button="I see"
-          onGo={bench.clear}
-        />
-      ) : bench.unreachable ? (
+      {work.problem && !marking && way !== 'move' && !work.unreachable ? (
+        <Foot trouble sentence={work.problem.message} reason="Nothing was changed." button="I see" onGo={work.clear} />
+      ) : work.unreachable ? (
         <Foot
           trouble
           sentence="Kept here, not yet saved."
           reason="The bench’s server does not answer. What you marked stays in this browser."
           button="Try again"
-          busy={bench.busy}
-          onGo={() => (marking ? void keepShot() : void bench.papers.refetch().then(bench.clear))}
+          busy={work.busy}
+          onGo={() => (marking ? void keepShot() : void work.papers.refetch().then(work.clear))}
         />
       ) : marking ? (
         <Foot
-          trouble={bench.problem !== null}
+          trouble={work.problem !== null}
           sentence={
-            bench.problem?.message ??
+            work.problem?.message ??
             (ready
               ? 'Keep this shot.'
               : marking.point
@@ -350,10 +344,10 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
                 : 'Mark the point’s hole, type the tail’s place, or say it.')
           }
           reason={
-            bench.problem ? 'Your marks are still here.' : 'A fault is kept and voided with its reason, not left out.'
+            work.problem ? 'Your marks are still here.' : 'A fault is kept and voided with its reason, not left out.'
           }
           button="Keep this shot"
-          busy={!ready || bench.busy}
+          busy={!ready || work.busy}
           onGo={() => void keepShot()}
           alternative="Leave it"
           onAlternative={() => setMarking(null)}
@@ -364,7 +358,7 @@ export function PaperSession({ paper, bow, bench, arrows, firstWay, onNew, goSta
           reason={paper.next.reason}
           button={paper.next.button}
           guarded={paper.next.action === 'madeMove'}
-          busy={bench.busy}
+          busy={work.busy}
           onGo={() => act(paper.next.action)}
           alternative={paper.next.alternative}
           onAlternative={() => act(paper.next.alternativeAction)}

@@ -1,4 +1,4 @@
-import { useSize } from '../../bench/useWidth';
+import { useSize } from '../../shell/useWidth';
 import { sheetScale, tearPath } from '../../drawing/tear';
 import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';

@@ -1,21 +1,21 @@
 import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
-import { Scale } from '../../bench/Scale';
+import { Scale } from '../../shell/Scale';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { MoveForm } from './MoveForm';
-import type { Setup, SetupBench } from './useSetup';
+import type { Setup, SetupWork } from './useSetup';
 
 interface Props {
   bow: Schemas['BowView'];
   setup: Setup;
-  bench: SetupBench;
+  work: SetupWork;
   open: Schemas['AdjusterKind'] | null;
   onOpen: (kind: Schemas['AdjusterKind'] | null) => void;
 }
 
 /** Every adjuster on its own scale, with the place where it stood when the bow shot well. */
-export function AdjusterColumn({ bow, setup, bench, open, onOpen }: Props) {
+export function AdjusterColumn({ bow, setup, work, open, onOpen }: Props) {
   const units = useUnits();
   const good = setup.goodStates[0];
   const centre = setup.centreShot;
@@ -62,7 +62,7 @@ export function AdjusterColumn({ bow, setup, bench, open, onOpen }: Props) {
               </span>
             </ButtonBase>
             {open === adjuster.kind && (
-              <MoveForm key={bow.version} adjuster={adjuster} bench={bench} onDone={() => onOpen(null)} />
+              <MoveForm key={bow.version} adjuster={adjuster} work={work} onDone={() => onOpen(null)} />
             )}
           </li>
         ))}

@@ -1,16 +1,16 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { Field } from '../../bench/Field';
-import { useWidth } from '../../bench/useWidth';
-import { useEscape } from '../../bench/focus';
+import { Field } from '../../shell/Field';
+import { useWidth } from '../../shell/useWidth';
+import { useEscape } from '../../shell/focus';
 import type { BowKind } from '../../drawing/bow';
 import { gauge, sixteenths } from '../../drawing/gauge';
 import { measureShapes } from '../../drawing/measure';
 import { number, show, type Quantity, type Units } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { Caliper } from './Caliper';
-import type { Check, SetupBench } from './useSetup';
+import type { Check, SetupWork } from './useSetup';
 
 interface Props {
   check: Check;
@@ -18,7 +18,7 @@ interface Props {
   total: number;
   typed: string;
   aperture: string;
-  bench: SetupBench;
+  work: SetupWork;
   kind: BowKind;
   onType: (text: string) => void;
   onKeep: (confirmed?: boolean) => void;
@@ -41,7 +41,7 @@ export function CheckPane({
   total,
   typed,
   aperture,
-  bench,
+  work,
   kind,
   onType,
   onKeep,
@@ -87,7 +87,7 @@ export function CheckPane({
             onChange={onType}
             onEnter={onEnter}
             first
-            fault={bench.suspicious ? undefined : bench.faults.typed?.[0]}
+            fault={work.suspicious ? undefined : work.faults.typed?.[0]}
             hint={
               check.tolerance
                 ? `aim ${inUnit(check.tolerance.aim, check.unit, units)}: ${check.tolerance.source}`
@@ -106,12 +106,12 @@ export function CheckPane({
                     name="repairedBy"
                     value={by}
                     onChange={setBy}
-                    fault={bench.faults.typed?.[0]}
+                    fault={work.faults.typed?.[0]}
                     onEnter={() => by.trim() && onPick(REPAIRED, by)}
                   />
                   <ButtonBase
                     className="key"
-                    disabled={bench.busy || !by.trim()}
+                    disabled={work.busy || !by.trim()}
                     onClick={() => onPick(REPAIRED, by)}
                     data-choice={choice.code}
                   >
@@ -123,7 +123,7 @@ export function CheckPane({
                   key={choice.code}
                   className="key"
                   aria-pressed={last?.choice === choice.code && check.state === 'done'}
-                  disabled={bench.busy}
+                  disabled={work.busy}
                   onClick={() => onPick(choice.code)}
                   data-choice={choice.code}
                 >
@@ -149,23 +149,23 @@ export function CheckPane({
           </div>
         )}
       </div>
-      {bench.faults.choice && (
+      {work.faults.choice && (
         <p className="fault" role="alert">
-          {bench.faults.choice[0]}
+          {work.faults.choice[0]}
         </p>
       )}
-      {bench.suspicious && (
+      {work.suspicious && (
         <div className="caution asking" role="alert">
           <span>
             <b>Is that so?</b>
-            {bench.suspicious}
+            {work.suspicious}
             <ButtonBase className="key" onClick={() => onKeep(true)}>
               Yes, keep it
             </ButtonBase>
           </span>
         </div>
       )}
-      {check.kind === 'centreShot' && <Caliper bowId={bench.bowId} />}
+      {check.kind === 'centreShot' && <Caliper bowId={work.bowId} />}
       <div className="row">
         {skipping === null ? (
           <ButtonBase className="plain" onClick={() => setSkipping('')}>
@@ -189,7 +189,7 @@ export function CheckPane({
           </>
         )}
         {last && (
-          <ButtonBase className="plain" onClick={() => void bench.withdraw(last.id)}>
+          <ButtonBase className="plain" onClick={() => void work.withdraw(last.id)}>
             That entry was wrong
           </ButtonBase>
         )}

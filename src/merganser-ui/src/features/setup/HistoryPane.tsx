@@ -2,32 +2,32 @@ import { ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
-import { Select } from '../../bench/Field';
-import { useEscape } from '../../bench/focus';
-import type { Setup, SetupBench } from './useSetup';
+import { Select } from '../../shell/Field';
+import { useEscape } from '../../shell/focus';
+import type { Setup, SetupWork } from './useSetup';
 
 const when = (at: string) =>
   new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
 /** Moves, changes and good states: what was done, and how it is taken back. */
-export function HistoryPane({ bow, setup, bench }: { bow: Schemas['BowView']; setup: Setup; bench: SetupBench }) {
+export function HistoryPane({ bow, setup, work }: { bow: Schemas['BowView']; setup: Setup; work: SetupWork }) {
   return (
     <div className="history">
-      <Moves moves={bow.moves} bench={bench} />
-      <GoodStates bowId={bow.id} setup={setup} bench={bench} />
-      <Changes setup={setup} bench={bench} />
+      <Moves moves={bow.moves} work={work} />
+      <GoodStates bowId={bow.id} setup={setup} work={work} />
+      <Changes setup={setup} work={work} />
     </div>
   );
 }
 
-function Moves({ moves, bench }: { moves: Schemas['MoveView'][]; bench: SetupBench }) {
+function Moves({ moves, work }: { moves: Schemas['MoveView'][]; work: SetupWork }) {
   const [asking, setAsking] = useState<string | null>(null);
   useEscape(asking !== null, () => setAsking(null));
   const corrected = new Set(moves.map((m) => m.corrects).filter(Boolean));
   const latest = (move: Schemas['MoveView']) =>
     !moves.some((m) => m.adjuster === move.adjuster && m.ordinal > move.ordinal);
   const undo = async (id: string, loggedWrongly: boolean) => {
-    if (await bench.undoMove(id, loggedWrongly)) setAsking(null);
+    if (await work.undoMove(id, loggedWrongly)) setAsking(null);
   };
   return (
     <section aria-label="Moves">
@@ -74,7 +74,7 @@ function Moves({ moves, bench }: { moves: Schemas['MoveView'][]; bench: SetupBen
   );
 }
 
-function GoodStates({ bowId, setup, bench }: { bowId: string; setup: Setup; bench: SetupBench }) {
+function GoodStates({ bowId, setup, work }: { bowId: string; setup: Setup; work: SetupWork }) {
   const [arrow, setArrow] = useState('');
   const arrows = useQuery({
     queryKey: ['arrows', bowId],
@@ -105,7 +105,7 @@ function GoodStates({ bowId, setup, bench }: { bowId: string; setup: Setup; benc
               </ol>
             </>
           )}
-          <ButtonBase className="plain" onClick={() => void bench.withdraw(good.id)}>
+          <ButtonBase className="plain" onClick={() => void work.withdraw(good.id)}>
             That was marked wrongly
           </ButtonBase>
         </article>
@@ -123,7 +123,7 @@ function GoodStates({ bowId, setup, bench }: { bowId: string; setup: Setup; benc
             ]}
           />
         )}
-        <ButtonBase className="key" onClick={() => void bench.markGood(arrow || null, '')}>
+        <ButtonBase className="key" onClick={() => void work.markGood(arrow || null, '')}>
           It shoots well as it stands
         </ButtonBase>
       </div>
@@ -131,7 +131,7 @@ function GoodStates({ bowId, setup, bench }: { bowId: string; setup: Setup; benc
   );
 }
 
-function Changes({ setup, bench }: { setup: Setup; bench: SetupBench }) {
+function Changes({ setup, work }: { setup: Setup; work: SetupWork }) {
   const [note, setNote] = useState('');
   return (
     <section aria-label="Changes">
@@ -150,7 +150,7 @@ function Changes({ setup, bench }: { setup: Setup; bench: SetupBench }) {
             <ButtonBase
               className="key"
               data-change={choice.change}
-              onClick={() => void bench.change(choice.change, note).then((ok) => ok && setNote(''))}
+              onClick={() => void work.change(choice.change, note).then((ok) => ok && setNote(''))}
             >
               {choice.name}
             </ButtonBase>
@@ -165,7 +165,7 @@ function Changes({ setup, bench }: { setup: Setup; bench: SetupBench }) {
               {change.name} {change.note && <em>{change.note}</em>}
             </p>
             <small>{when(change.happenedAt)}</small>
-            <ButtonBase className="plain" onClick={() => void bench.withdraw(change.id)}>
+            <ButtonBase className="plain" onClick={() => void work.withdraw(change.id)}>
               Entered wrongly
             </ButtonBase>
           </li>

@@ -1,20 +1,20 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useEscape } from '../../bench/focus';
+import { useEscape } from '../../shell/focus';
 import { number } from '../../units/units';
-import type { SetupBench } from './useSetup';
+import type { SetupWork } from './useSetup';
 
 interface Props {
   adjuster: Schemas['AdjusterView'];
-  bench: SetupBench;
+  work: SetupWork;
   onDone: () => void;
 }
 
 const isYoke = (kind: string) => kind === 'yokePair' || kind === 'yokeLeftLeg' || kind === 'yokeRightLeg';
 
 /** Logs a move as it was made: steps, both legs of a yoke, or the pieces in the four seats of the spacers. */
-export function MoveForm({ adjuster, bench, onDone }: Props) {
+export function MoveForm({ adjuster, work, onDone }: Props) {
   useEscape(true, onDone);
   useEffect(() => {
     document.querySelector<HTMLElement>('.move-form .key')?.focus();
@@ -28,10 +28,10 @@ export function MoveForm({ adjuster, bench, onDone }: Props) {
     const rest = { note, happenedAt: null };
     const none = { adjuster: null, to: null, yoke: null, spacers: null };
     const ok = yoke
-      ? await bench.move({ ...none, yoke: { left: first, right: second }, ...rest })
+      ? await work.move({ ...none, yoke: { left: first, right: second }, ...rest })
       : spacers
-        ? await bench.move({ ...none, spacers: { top: first, bottom: second }, ...rest })
-        : await bench.move({ ...none, adjuster: adjuster.kind, to: adjuster.position + first, ...rest });
+        ? await work.move({ ...none, spacers: { top: first, bottom: second }, ...rest })
+        : await work.move({ ...none, adjuster: adjuster.kind, to: adjuster.position + first, ...rest });
     if (ok) onDone();
   };
   const words = yoke
@@ -55,7 +55,7 @@ export function MoveForm({ adjuster, bench, onDone }: Props) {
       </ButtonBase>
     </div>
   );
-  const fault = Object.values(bench.faults)[0]?.[0] ?? bench.problem?.message;
+  const fault = Object.values(work.faults)[0]?.[0] ?? work.problem?.message;
   return (
     <div className="move-form" data-testid="move-form">
       {stepper(words[0]!, first, setFirst)}
@@ -86,7 +86,7 @@ export function MoveForm({ adjuster, bench, onDone }: Props) {
       <div className="row">
         <ButtonBase
           className="key"
-          disabled={bench.busy || (first === 0 && second === 0)}
+          disabled={work.busy || (first === 0 && second === 0)}
           onClick={() => void log()}
           data-testid="log-move"
         >

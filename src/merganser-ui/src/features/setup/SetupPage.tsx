@@ -1,11 +1,11 @@
 import { useEffect, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { BenchHead } from '../../bench/BenchHead';
-import { Foot } from '../../bench/Foot';
-import { focusSoon } from '../../bench/focus';
-import { isPageKey } from '../../bench/keys';
-import { useBow } from '../../bench/queries';
+import { ShellHead } from '../../shell/ShellHead';
+import { Foot } from '../../shell/Foot';
+import { focusSoon } from '../../shell/focus';
+import { isPageKey } from '../../shell/keys';
+import { useBow } from '../../shell/queries';
 import { AdjusterColumn } from './AdjusterColumn';
 import { bowWayLabel, BowWays, type BowWay } from './BowWays';
 import { CardPane } from './CardPane';
@@ -27,10 +27,10 @@ export default function SetupPage({ way }: { way: BowWay }) {
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
   const bow = useBow(bowId);
-  const bench = useSetup(bowId);
+  const work = useSetup(bowId);
   const [typed, setTyped] = useState<Record<string, string>>(() => readTyped(bowId));
   const [open, setOpen] = useState<Schemas['AdjusterKind'] | null>(null);
-  const setup = bench.setup.data;
+  const setup = work.setup.data;
   const all = setup ? [...setup.checks, ...setup.followUps] : [];
   const wanted = setup?.next.action.startsWith('check:') ? setup.next.action.slice(6) : null;
   const check = all.find((c) => c.kind === search.get('check')) ?? all.find((c) => c.kind === wanted) ?? all[0];
@@ -43,7 +43,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
     else rest[kind] = next;
     localStorage.setItem(slot(bowId), JSON.stringify(rest));
     setTyped(rest);
-    if (bench.problem) bench.clear();
+    if (work.problem) work.clear();
   };
   const show = (kind: Check['kind'] | null) => setSearch(kind ? { check: kind } : {});
   const after = (kind: Check['kind']) => {
@@ -54,8 +54,8 @@ export default function SetupPage({ way }: { way: BowWay }) {
       order.find((c) => c.kind !== kind && (c.state === 'open' || c.state === 'again'))
     );
   };
-  const found = async (entry: Parameters<typeof bench.find>[1]) => {
-    if (!check || !(await bench.find(check.kind, entry))) return;
+  const found = async (entry: Parameters<typeof work.find>[1]) => {
+    if (!check || !(await work.find(check.kind, entry))) return;
     type(check.kind, null);
     // The check stays in view, without another step for Back to take.
     setSearch({ check: check.kind }, { replace: true });
@@ -90,7 +90,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
 
   const act = (action: string | null | undefined) => {
     if (action?.startsWith('check:')) show(action.slice(6) as Check['kind']);
-    else if (action?.startsWith('done:')) void bench.find(action.slice(5) as Check['kind'], { choice: 'done' });
+    else if (action?.startsWith('done:')) void work.find(action.slice(5) as Check['kind'], { choice: 'done' });
     else if (action === 'string' || action === 'sights') void navigate(`/bows/${bowId}/bow?way=${action}`);
     else if (action) void navigate(`/bows/${bowId}/${action}`);
   };
@@ -98,7 +98,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
   if (!setup || !bow.data || !check)
     return (
       <div className="page">
-        <BenchHead at="bow" bowId={bowId} title={bowWayLabel(way)} />
+        <ShellHead at="bow" bowId={bowId} title={bowWayLabel(way)} />
         <main className="thing inset">{bow.isError && <h1>There is no such bow on this rack.</h1>}</main>
         <Foot
           sentence={bow.isError ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
@@ -109,29 +109,29 @@ export default function SetupPage({ way }: { way: BowWay }) {
       </div>
     );
 
-  const foot = bench.unreachable ? (
+  const foot = work.unreachable ? (
     <Foot
       trouble
       sentence="Kept here, not yet saved."
       reason="The bench’s server does not answer. What you typed stays in this browser."
       button="Try again"
-      busy={bench.busy}
-      onGo={() => (changed ? keep() : void bench.setup.refetch().then(bench.clear))}
+      busy={work.busy}
+      onGo={() => (changed ? keep() : void work.setup.refetch().then(work.clear))}
     />
-  ) : bench.problem ? (
+  ) : work.problem ? (
     <Foot
       trouble
-      sentence={bench.suspicious ? 'Look at that reading again.' : 'One entry needs another look.'}
-      reason={bench.problem.message}
-      button={bench.suspicious ? 'Keep it all the same' : 'I see'}
-      onGo={() => (bench.suspicious ? keep(true) : bench.clear())}
+      sentence={work.suspicious ? 'Look at that reading again.' : 'One entry needs another look.'}
+      reason={work.problem.message}
+      button={work.suspicious ? 'Keep it all the same' : 'I see'}
+      onGo={() => (work.suspicious ? keep(true) : work.clear())}
     />
   ) : way === 'sheet' && changed ? (
     <Foot
       sentence={`Keep ${text.trim()} as ${check.title.toLowerCase()}.`}
       reason={setup.practice ?? 'The sheet can be left here and taken up again.'}
       button="Keep it"
-      busy={bench.busy}
+      busy={work.busy}
       onGo={() => keep()}
       alternative="Put it back"
       onAlternative={() => type(check.kind, null)}
@@ -165,7 +165,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
 
   return (
     <div className="page">
-      <BenchHead at="bow" bowId={bowId} title={way === 'sheet' ? check.title : bowWayLabel(way)} />
+      <ShellHead at="bow" bowId={bowId} title={way === 'sheet' ? check.title : bowWayLabel(way)} />
       <main className="thing setup-page">
         <BowWays bowId={bowId} way={way} />
         {way !== 'sheet' && way !== 'card' && <h1 className="visually-hidden">{bowWayLabel(way)}</h1>}
@@ -186,7 +186,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
               total={setup.checks.length}
               typed={text}
               aperture={setup.aperture}
-              bench={bench}
+              work={work}
               kind={bow.data.bow.kind}
               onType={(next) => type(check.kind, next)}
               onKeep={keep}
@@ -194,20 +194,20 @@ export default function SetupPage({ way }: { way: BowWay }) {
               onPick={(choice, by) => void found({ choice, typed: by })}
               onSkip={(skipReason) => void found({ skipReason })}
             />
-            <AdjusterColumn bow={bow.data} setup={setup} bench={bench} open={open} onOpen={setOpen} />
+            <AdjusterColumn bow={bow.data} setup={setup} work={work} open={open} onOpen={setOpen} />
           </div>
         )}
         {way === 'history' && (
           <div className="setup-grid two">
-            <HistoryPane bow={bow.data} setup={setup} bench={bench} />
-            <AdjusterColumn bow={bow.data} setup={setup} bench={bench} open={open} onOpen={setOpen} />
+            <HistoryPane bow={bow.data} setup={setup} work={work} />
+            <AdjusterColumn bow={bow.data} setup={setup} work={work} open={open} onOpen={setOpen} />
           </div>
         )}
         {way === 'string' && (
           <StringPane
             key={setup.string.plan.checksAt.join()}
             setup={setup}
-            bench={bench}
+            work={work}
             compound={bow.data.bow.kind === 'compound'}
           />
         )}

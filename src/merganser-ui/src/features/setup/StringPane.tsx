@@ -1,20 +1,20 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { Field } from '../../bench/Field';
-import { ReadingField } from '../../bench/ReadingField';
-import { useWidth } from '../../bench/useWidth';
-import type { Setup, SetupBench } from './useSetup';
+import { Field } from '../../shell/Field';
+import { ReadingField } from '../../shell/ReadingField';
+import { useWidth } from '../../shell/useWidth';
+import type { Setup, SetupWork } from './useSetup';
 
 const TALLIES = [6, 12, 30, 60];
 
 /** The string's life: what was shot on it, what is due, how it is looked after. */
-export function StringPane({ setup, bench, compound }: { setup: Setup; bench: SetupBench; compound: boolean }) {
+export function StringPane({ setup, work, compound }: { setup: Setup; work: SetupWork; compound: boolean }) {
   const { string, due } = setup;
   const [checks, setChecks] = useState(string.plan.checksAt.join(', '));
   const [settle, setSettle] = useState(String(string.plan.settlingShots));
-  const shoot = (shots: number) => void bench.shoot(shots);
+  const shoot = (shots: number) => void work.shoot(shots);
   const plan = (school: 'breakIn' | 'preStretched') =>
-    void bench.plan({
+    void work.plan({
       school,
       checksAt: checks
         .split(/[^\d]+/)
@@ -54,7 +54,7 @@ export function StringPane({ setup, bench, compound }: { setup: Setup; bench: Se
         <p className="muted">Papers count by themselves.</p>
         <div className="row">
           {TALLIES.map((ends) => (
-            <ButtonBase key={ends} className="key" disabled={bench.busy} onClick={() => shoot(ends)}>
+            <ButtonBase key={ends} className="key" disabled={work.busy} onClick={() => shoot(ends)}>
               +{ends}
             </ButtonBase>
           ))}
@@ -62,10 +62,10 @@ export function StringPane({ setup, bench, compound }: { setup: Setup; bench: Se
         <ReadingField
           label="Or so many"
           name="shots"
-          fault={bench.faults.count?.[0] ?? bench.problem?.message}
+          fault={work.faults.count?.[0] ?? work.problem?.message}
           onTake={async (text) => {
             const shots = Number(text);
-            return (await bench.shoot(Number.isInteger(shots) ? shots : 0)) ? `taken: ${text} shots` : null;
+            return (await work.shoot(Number.isInteger(shots) ? shots : 0)) ? `taken: ${text} shots` : null;
           }}
         />
         <ol className="moves">
@@ -78,7 +78,7 @@ export function StringPane({ setup, bench, compound }: { setup: Setup; bench: Se
                 <p>
                   {entry.count} shots{entry.settling ? ', settling' : ''}
                 </p>
-                <ButtonBase className="plain" onClick={() => void bench.withdraw(entry.id)}>
+                <ButtonBase className="plain" onClick={() => void work.withdraw(entry.id)}>
                   Entered wrongly
                 </ButtonBase>
               </li>
@@ -97,14 +97,14 @@ export function StringPane({ setup, bench, compound }: { setup: Setup; bench: Se
           name="checksAt"
           value={checks}
           onChange={setChecks}
-          fault={bench.faults.checksAt?.[0]}
+          fault={work.faults.checksAt?.[0]}
         />
         <Field
           label="Shots that settle string work"
           name="settlingShots"
           value={settle}
           onChange={setSettle}
-          fault={bench.faults.settlingShots?.[0]}
+          fault={work.faults.settlingShots?.[0]}
         />
         <div className="row" role="group" aria-label="School of the string">
           <ButtonBase className="key" aria-pressed={string.plan.school === 'breakIn'} onClick={() => plan('breakIn')}>

@@ -6,14 +6,14 @@ import { Caliper } from './Caliper';
 import { HistoryPane } from './HistoryPane';
 import { SightsPane } from './SightsPane';
 import { StringPane } from './StringPane';
-import type { Setup, SetupBench } from './useSetup';
+import type { Setup, SetupWork } from './useSetup';
 
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
 });
 
-const bench = () =>
+const work = () =>
   ({
     busy: false,
     problem: null,
@@ -24,7 +24,7 @@ const bench = () =>
     undoMove: vi.fn().mockResolvedValue(true),
     change: vi.fn().mockResolvedValue(true),
     markGood: vi.fn().mockResolvedValue(true),
-  }) as unknown as SetupBench;
+  }) as unknown as SetupWork;
 
 const setup = (part: Partial<Setup> = {}): Setup =>
   ({
@@ -46,15 +46,15 @@ const setup = (part: Partial<Setup> = {}): Setup =>
 
 describe('the string', () => {
   it('counts what was read and what only settled it', () => {
-    show(<StringPane compound setup={setup()} bench={bench()} />);
+    show(<StringPane compound setup={setup()} work={work()} />);
     expect(screen.getByText('87')).toBeTruthy();
     expect(screen.getByText(/5 more that settled it/)).toBeTruthy();
     expect(screen.getByRole('img', { name: /87 shots on the string; checks at 100 and 300/ })).toBeTruthy();
   });
 
   it('counts by ends, or as typed', async () => {
-    const acts = bench();
-    show(<StringPane compound setup={setup()} bench={acts} />);
+    const acts = work();
+    show(<StringPane compound setup={setup()} work={acts} />);
     await userEvent.click(screen.getByText('+12'));
     expect(acts.shoot).toHaveBeenCalledWith(12);
     await userEvent.type(screen.getByLabelText('Or so many'), '45{Enter}');
@@ -64,14 +64,14 @@ describe('the string', () => {
   it('says what is due, and what settles', () => {
     const due = [{ what: 'String check at 100 shots', checks: [], shotsLeft: -4, on: null, now: true }];
     const string = { ...setup().string, settlingLeft: 3 };
-    show(<StringPane compound setup={setup({ due, string })} bench={bench()} />);
+    show(<StringPane compound setup={setup({ due, string })} work={work()} />);
     expect(screen.getByText('Due.')).toBeTruthy();
     expect(screen.getByText(/next 3 shots settle/)).toBeTruthy();
   });
 
   it('takes the other school with own numbers', async () => {
-    const acts = bench();
-    show(<StringPane compound setup={setup()} bench={acts} />);
+    const acts = work();
+    show(<StringPane compound setup={setup()} work={acts} />);
     await userEvent.clear(screen.getByLabelText('Checks at so many shots'));
     await userEvent.type(screen.getByLabelText('Checks at so many shots'), '80, 250');
     await userEvent.click(screen.getByText('Pre-stretched'));
@@ -79,8 +79,8 @@ describe('the string', () => {
   });
 
   it('takes back an entry that was wrong', async () => {
-    const acts = bench();
-    show(<StringPane compound setup={setup()} bench={acts} />);
+    const acts = work();
+    show(<StringPane compound setup={setup()} work={acts} />);
     await userEvent.click(screen.getByText('Entered wrongly'));
     expect(acts.withdraw).toHaveBeenCalledWith('e1');
   });
@@ -108,8 +108,8 @@ describe('the history', () => {
 
   it('always asks how a move is taken back, and only for the latest of an adjuster', async () => {
     answering({ '/arrows': [] });
-    const acts = bench();
-    show(<HistoryPane bow={bow([move(1), move(2)])} setup={setup()} bench={acts} />);
+    const acts = work();
+    show(<HistoryPane bow={bow([move(1), move(2)])} setup={setup()} work={acts} />);
     const undo = screen.getAllByText('Undo …');
     expect(undo).toHaveLength(1);
     await userEvent.click(undo[0]!);
@@ -119,8 +119,8 @@ describe('the history', () => {
 
   it('corrects an entry without turning anything', async () => {
     answering({ '/arrows': [] });
-    const acts = bench();
-    show(<HistoryPane bow={bow([move(1)])} setup={setup()} bench={acts} />);
+    const acts = work();
+    show(<HistoryPane bow={bow([move(1)])} setup={setup()} work={acts} />);
     await userEvent.click(screen.getByText('Undo …'));
     await userEvent.click(screen.getByText('It was logged wrongly'));
     expect(acts.undoMove).toHaveBeenCalledWith('m1', true);
@@ -148,8 +148,8 @@ describe('the history', () => {
         ],
       },
     ] as unknown as Setup['goodStates'];
-    const acts = bench();
-    show(<HistoryPane bow={bow([])} setup={setup({ goodStates })} bench={acts} />);
+    const acts = work();
+    show(<HistoryPane bow={bow([])} setup={setup({ goodStates })} work={acts} />);
     expect(screen.getByText('Right yoke leg 1 half twist shorter')).toBeTruthy();
     expect(screen.getByText('(press)')).toBeTruthy();
     await userEvent.click(screen.getByText('It shoots well as it stands'));
@@ -158,8 +158,8 @@ describe('the history', () => {
 
   it('enters what is new on the bow, and says what follows', async () => {
     answering({ '/arrows': [] });
-    const acts = bench();
-    show(<HistoryPane bow={bow([])} setup={setup()} bench={acts} />);
+    const acts = work();
+    show(<HistoryPane bow={bow([])} setup={setup()} work={acts} />);
     expect(screen.getByText('Looked at again: peep, paper.')).toBeTruthy();
     await userEvent.type(screen.getByLabelText('Note on the change'), 'frayed');
     await userEvent.click(screen.getByText('New D-loop'));

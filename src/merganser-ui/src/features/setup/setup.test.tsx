@@ -4,7 +4,7 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { CheckPane } from './CheckPane';
 import { MoveForm } from './MoveForm';
-import type { Check, Setup, SetupBench } from './useSetup';
+import type { Check, Setup, SetupWork } from './useSetup';
 import { WorkOrder } from './WorkOrder';
 
 afterEach(cleanup);
@@ -40,9 +40,9 @@ const quiet = () =>
     suspicious: null,
     withdraw: vi.fn(),
     move: vi.fn().mockResolvedValue(true),
-  }) as unknown as SetupBench;
+  }) as unknown as SetupWork;
 
-const pane = (which: Check, bench: SetupBench, acts: Partial<Parameters<typeof CheckPane>[0]> = {}) =>
+const pane = (which: Check, work: SetupWork, acts: Partial<Parameters<typeof CheckPane>[0]> = {}) =>
   render(
     <MemoryRouter>
       <CheckPane
@@ -52,7 +52,7 @@ const pane = (which: Check, bench: SetupBench, acts: Partial<Parameters<typeof C
         typed=""
         aperture="3/16 in"
         kind="compound"
-        bench={bench}
+        work={work}
         onType={vi.fn()}
         onKeep={vi.fn()}
         onEnter={vi.fn()}
@@ -126,8 +126,8 @@ describe('a check', () => {
 
   it('asks about an odd reading and never blocks it', async () => {
     const onKeep = vi.fn();
-    const bench = { ...quiet(), suspicious: 'Brace height 2.00 in more than last time (6.50 in): is that so?' };
-    pane(check({}), bench as SetupBench, { onKeep });
+    const work = { ...quiet(), suspicious: 'Brace height 2.00 in more than last time (6.50 in): is that so?' };
+    pane(check({}), work as SetupWork, { onKeep });
     await userEvent.click(screen.getByText('Yes, keep it'));
     expect(onKeep).toHaveBeenCalledWith(true);
   });
@@ -179,41 +179,41 @@ describe('logging a move', () => {
   };
 
   it('takes both legs of a yoke and says when timing will be asked', async () => {
-    const bench = quiet();
+    const work = quiet();
     const onDone = vi.fn();
-    render(<MoveForm adjuster={adjuster} bench={bench} onDone={onDone} />);
+    render(<MoveForm adjuster={adjuster} work={work} onDone={onDone} />);
     expect((screen.getByTestId('log-move') as HTMLButtonElement).disabled).toBe(true);
     await userEvent.click(screen.getByLabelText('Left leg: one more'));
     expect(screen.getByText(/timing will be asked again/)).toBeTruthy();
     await userEvent.click(screen.getByLabelText('Right leg: one less'));
     expect(screen.queryByText(/timing will be asked again/)).toBeNull();
     await userEvent.click(screen.getByTestId('log-move'));
-    expect(bench.move).toHaveBeenCalledWith(expect.objectContaining({ yoke: { left: 1, right: -1 } }));
+    expect(work.move).toHaveBeenCalledWith(expect.objectContaining({ yoke: { left: 1, right: -1 } }));
     expect(onDone).toHaveBeenCalled();
   });
 
   it('counts steps of any other adjuster from where it stands', async () => {
-    const bench = quiet();
+    const work = quiet();
     render(
       <MoveForm
         adjuster={{ ...adjuster, kind: 'restHeight', name: 'Rest up/down', position: 4 }}
-        bench={bench}
+        work={work}
         onDone={vi.fn()}
       />,
     );
     await userEvent.click(screen.getByLabelText('Rest up/down: one less'));
     await userEvent.click(screen.getByLabelText('Rest up/down: one less'));
     await userEvent.click(screen.getByTestId('log-move'));
-    expect(bench.move).toHaveBeenCalledWith(expect.objectContaining({ adjuster: 'restHeight', to: 2 }));
+    expect(work.move).toHaveBeenCalledWith(expect.objectContaining({ adjuster: 'restHeight', to: 2 }));
   });
 
   it('moves each cam by its own seats', async () => {
-    const bench = quiet();
+    const work = quiet();
     render(
-      <MoveForm adjuster={{ ...adjuster, kind: 'camSpacer', name: 'Cam spacers' }} bench={bench} onDone={vi.fn()} />,
+      <MoveForm adjuster={{ ...adjuster, kind: 'camSpacer', name: 'Cam spacers' }} work={work} onDone={vi.fn()} />,
     );
     await userEvent.click(screen.getByLabelText('Top cam: one more'));
     await userEvent.click(screen.getByTestId('log-move'));
-    expect(bench.move).toHaveBeenCalledWith(expect.objectContaining({ spacers: { top: 1, bottom: 0 } }));
+    expect(work.move).toHaveBeenCalledWith(expect.objectContaining({ spacers: { top: 1, bottom: 0 } }));
   });
 });

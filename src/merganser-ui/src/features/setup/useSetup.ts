@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, Refusal, type Schemas } from '../../api/client';
-import { useRefresh } from '../../bench/queries';
-import { useActs } from '../../bench/useActs';
+import { useRefresh } from '../../shell/queries';
+import { useActs } from '../../shell/useActs';
 
 export type Setup = Schemas['SetupView'];
 export type Check = Schemas['CheckView'];
@@ -82,4 +82,4 @@ export function useSetup(bowId: string) {
   };
 }
 
-export type SetupBench = ReturnType<typeof useSetup>;
+export type SetupWork = ReturnType<typeof useSetup>;

@@ -1,10 +1,10 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { BenchHead } from '../../bench/BenchHead';
-import { BowDrawing } from '../../bench/BowDrawing';
-import { Foot } from '../../bench/Foot';
-import { useRack } from '../../bench/queries';
+import { ShellHead } from '../../shell/ShellHead';
+import { BowDrawing } from '../../shell/BowDrawing';
+import { Foot } from '../../shell/Foot';
+import { useRack } from '../../shell/queries';
 import './start.css';
 
 /** The rack: every bow with its state and its next step. */
@@ -22,7 +22,7 @@ export function StartPage() {
   };
   return (
     <div className="page">
-      <BenchHead at="start" bowId={bows.length === 1 ? bows[0]!.id : undefined} />
+      <ShellHead at="start" bowId={bows.length === 1 ? bows[0]!.id : undefined} />
       <main className="thing">
         <div className="rack-title">
           <h1>The rack</h1>

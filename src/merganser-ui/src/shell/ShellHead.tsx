@@ -25,7 +25,7 @@ const stops: { name: StopName; label: string; key: string }[] = [
 const way = (stop: StopName, bowId: string | undefined) =>
   stop === 'start' ? '/' : bowId ? `/bows/${bowId}/${stop}` : '/bows/new';
 
-export function BenchHead({ at, bowId, title }: { at: StopName | null; bowId?: string; title?: string }) {
+export function ShellHead({ at, bowId, title }: { at: StopName | null; bowId?: string; title?: string }) {
   const rack = useRack();
   const bow = rack.data?.bows.find((b) => b.id === bowId);
   const navigate = useNavigate();

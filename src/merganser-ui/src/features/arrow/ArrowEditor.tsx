@@ -2,11 +2,11 @@ import { ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
-import { Caution } from '../../bench/Caution';
-import { Figure } from '../../bench/Figure';
-import { Foot } from '../../bench/Foot';
-import { useEscape } from '../../bench/focus';
-import { isPageKey } from '../../bench/keys';
+import { Caution } from '../../shell/Caution';
+import { Figure } from '../../shell/Figure';
+import { Foot } from '../../shell/Foot';
+import { useEscape } from '../../shell/focus';
+import { isPageKey } from '../../shell/keys';
 import { place } from '../../drawing/band';
 import { number } from '../../units/units';
 import { ArrowDrawing } from './ArrowDrawing';
@@ -17,7 +17,7 @@ import type { Draft, PartName } from './parts';
 import { AskPanel } from './AskPanel';
 import { MoreWays } from './ArrowWays';
 import { Tries } from './Tries';
-import { useArrowBench } from './useArrowBench';
+import { useArrowWork } from './useArrowWork';
 
 interface Props {
   bowId: string;
@@ -36,9 +36,9 @@ const SINCE = 'kept';
 const STALE_AFTER = 300;
 
 /** One arrow in work: the drawing, its figures, its parts. */
-export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, goPaper, goCheck }: Props) {
-  const bench = useArrowBench(bowId, row);
-  const { draft, change, undo, redo, figures, faults } = bench;
+export function ArrowEditor({ bowId, row, arrows, catalogue, onOpen, onAnother, goPaper, goCheck }: Props) {
+  const work = useArrowWork(bowId, row);
+  const { draft, change, undo, redo, figures, faults } = work;
   const [chosen, setChosen] = useState<PartName>('point');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [asking, setAsking] = useState(false);
@@ -49,7 +49,7 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
     queryKey: ['arrows', bowId, 'beside'],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/beside', { params: { path: { bowId } } })),
   });
-  const kept = row.kept && row.kept.id === bench.openedId ? row.kept : null;
+  const kept = row.kept && row.kept.id === work.openedId ? row.kept : null;
   const speed = figure('speed');
   const speedBand = useMemo(() => speed && <SpeedBand figure={speed} />, [speed]);
   useEscape(asking, () => setAsking(false));
@@ -97,7 +97,7 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
   const keep = async () => {
     try {
       setTrouble(null);
-      await bench.keep();
+      await work.keep();
     } catch (error) {
       setTrouble((error as Error).message);
     }
@@ -144,10 +144,10 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
             Copy
           </ButtonBase>
           <MoreWays bowId={bowId} arrowId={row.id} />
-          <ButtonBase className="plain" onClick={undo} disabled={!bench.canUndo}>
+          <ButtonBase className="plain" onClick={undo} disabled={!work.canUndo}>
             Undo
           </ButtonBase>
-          <ButtonBase className="plain" onClick={redo} disabled={!bench.canRedo}>
+          <ButtonBase className="plain" onClick={redo} disabled={!work.canRedo}>
             Redo
           </ButtonBase>
           <div className="cautions">
@@ -205,7 +205,7 @@ export function ArrowBench({ bowId, row, arrows, catalogue, onOpen, onAnother, g
           </>
         )}
       </main>
-      <ArrowFoot bench={bench} trouble={trouble} kept={kept} act={act} />
+      <ArrowFoot work={work} trouble={trouble} kept={kept} act={act} />
     </>
   );
 }
@@ -247,17 +247,17 @@ function SpeedBand({ figure }: { figure: Schemas['Figure'] }) {
 }
 
 function ArrowFoot({
-  bench,
+  work,
   trouble,
   kept,
   act,
 }: {
-  bench: ReturnType<typeof useArrowBench>;
+  work: ReturnType<typeof useArrowWork>;
   trouble: string | null;
   kept: Schemas['ArrowVersion'] | null;
   act: (action: string | null | undefined) => void;
 }) {
-  const { save, figures, faults } = bench;
+  const { save, figures, faults } = work;
   if (save.kind === 'conflict')
     return (
       <Foot
@@ -265,9 +265,9 @@ function ArrowFoot({
         sentence="This arrow was changed in another place meanwhile."
         reason="Your build is still here. Keep yours, or take the other."
         button="Keep mine"
-        onGo={() => bench.resolve(true)}
+        onGo={() => work.resolve(true)}
         alternative="Take the other"
-        onAlternative={() => bench.resolve(false)}
+        onAlternative={() => work.resolve(false)}
       />
     );
   if (save.kind === 'lost')
@@ -277,7 +277,7 @@ function ArrowFoot({
         sentence="Kept here, not yet saved."
         reason={save.message}
         button="Try again"
-        onGo={() => void bench.retry()}
+        onGo={() => void work.retry()}
       />
     );
   const fault = Object.values(faults)[0]?.[0];
@@ -288,8 +288,8 @@ function ArrowFoot({
         sentence="One entry needs another look."
         reason={fault}
         button="Undo it"
-        onGo={bench.undo}
-        busy={!bench.canUndo}
+        onGo={work.undo}
+        busy={!work.canUndo}
       />
     );
   if (trouble)
@@ -306,7 +306,7 @@ function ArrowFoot({
     );
   const next = figures.data?.reading.next;
   if (!next) return <Foot sentence="Opening the arrow …" reason="" button="Wait" busy onGo={() => undefined} />;
-  const same = kept !== null && JSON.stringify(kept.typed) === JSON.stringify(bench.draft);
+  const same = kept !== null && JSON.stringify(kept.typed) === JSON.stringify(work.draft);
   if (same && next.action === 'keep')
     return (
       <Foot

@@ -3,7 +3,7 @@ using System.Net.Http.Headers;
 using System.Text;
 using System.Text.Json.Nodes;
 
-namespace Merganser.Bench;
+namespace Merganser.Benchmarks;
 
 /// <summary>50,000 rows: read and checked, written, and then looked through, over HTTP as a page does it.</summary>
 public static class CatalogueLoad
@@ -12,7 +12,7 @@ public static class CatalogueLoad
 
     public static async Task Run()
     {
-        using var server = new Browser.Tests.BenchServer(demo: false);
+        using var server = new Browser.Tests.AppServer(demo: false);
         using var http = new HttpClient { BaseAddress = new Uri(server.Url) };
         var csv = new StringBuilder("id,maker,name,spine,grainsPerInch,outerDiameter,maxLength,material\n");
         for (var i = 0; i < Rows; i++)

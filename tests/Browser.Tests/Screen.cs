@@ -7,13 +7,13 @@ namespace Merganser.Browser.Tests;
 /// <summary>
 /// The built application on a free port with a data file of its own, and headless Chromium in front of it.
 /// </summary>
-public sealed class Bench : IDisposable
+public sealed class Screen : IDisposable
 {
-    private readonly BenchServer server;
+    private readonly AppServer server;
 
-    public Bench(bool demo, int width = 1280, int height = 800)
+    public Screen(bool demo, int width = 1280, int height = 800)
     {
-        server = new BenchServer(demo);
+        server = new AppServer(demo);
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments(
             "--headless=new",
@@ -40,7 +40,7 @@ public sealed class Bench : IDisposable
 
     public ChromeDriver Driver { get; }
 
-    public static string Root => BenchServer.Root;
+    public static string Root => AppServer.Root;
 
     public void Size(int width, int height, bool phone = false) =>
         Driver.ExecuteCdpCommand(

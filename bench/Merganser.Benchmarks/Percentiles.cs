@@ -1,4 +1,4 @@
-namespace Merganser.Bench;
+namespace Merganser.Benchmarks;
 
 /// <summary>Percentiles of measured times, printed on one line.</summary>
 public static class Percentiles

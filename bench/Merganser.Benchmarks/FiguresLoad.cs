@@ -3,7 +3,7 @@ using System.Diagnostics;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 
-namespace Merganser.Bench;
+namespace Merganser.Benchmarks;
 
 /// <summary>
 /// Ten people change an arrow twenty times a second for a minute. The server's own time is what it says in
@@ -18,7 +18,7 @@ public static class FiguresLoad
 
     public static async Task Run()
     {
-        using var server = new Browser.Tests.BenchServer(demo: true);
+        using var server = new Browser.Tests.AppServer(demo: true);
         using var http = new HttpClient { BaseAddress = new Uri(server.Url) };
         const string bow = "22222222-0000-4000-8000-000000000001";
         var arrow = (await http.GetFromJsonAsync<JsonArray>($"/api/bows/{bow}/arrows"))![0]!;

@@ -1,14 +1,14 @@
 using System.IO.Compression;
 using System.Text.RegularExpressions;
 
-namespace Merganser.Bench;
+namespace Merganser.Benchmarks;
 
 /// <summary>What a browser fetches as script before it shows the rack, gzipped, against 200 kB.</summary>
 public static partial class FirstRoute
 {
     public static Task Run()
     {
-        var root = Path.Combine(Browser.Tests.BenchServer.Root, "src/Merganser.Web/wwwroot");
+        var root = Path.Combine(Browser.Tests.AppServer.Root, "src/Merganser.Web/wwwroot");
         var files = Script()
             .Matches(File.ReadAllText(Path.Combine(root, "index.html")))
             .Select(m => m.Groups[1].Value)

@@ -2,7 +2,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Paper;
 using Merganser.Core.Simulation;
 
-namespace Merganser.Bench;
+namespace Merganser.Benchmarks;
 
 /// <summary>
 /// How it is done without the engine: the trade's fixed step, and a practised hand with a notebook (common practice, no

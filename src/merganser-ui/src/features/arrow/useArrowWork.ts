@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { answer, api, ifMatch, newId, Refusal, Unreachable, type Schemas } from '../../api/client';
-import { useRefresh } from '../../bench/queries';
+import { useRefresh } from '../../shell/queries';
 import type { Draft } from './parts';
 
 const SAVE_AFTER = 350;
@@ -14,7 +14,7 @@ type SaveState =
 const slot = (id: string) => `merganser-arrow-${id}`;
 
 /** The arrow on the bench: a draft that is kept as typed, its figures, undo and redo. */
-export function useArrowBench(bowId: string, row: Schemas['ArrowRow']) {
+export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
   const [draft, setDraft] = useState<Draft>(() => unsaved(row) ?? row.draft);
   const [past, setPast] = useState<Draft[]>([]);
   const [future, setFuture] = useState<Draft[]>([]);

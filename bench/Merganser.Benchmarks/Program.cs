@@ -1,4 +1,4 @@
-using Merganser.Bench;
+using Merganser.Benchmarks;
 
 var benches = new (string Name, string What, Func<Task> Run)[]
 {

@@ -1,4 +1,4 @@
-namespace Merganser.Bench;
+namespace Merganser.Benchmarks;
 
 /// <summary>
 /// From the input event in the length's field to the frame in which the new weight stands on the screen, measured in
@@ -29,10 +29,10 @@ public static class Typing
 
     public static Task Run()
     {
-        using var bench = new Browser.Tests.Bench(demo: true);
-        bench.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
-        bench.See("[data-callout=length]").Click();
-        bench.See("[name=cutLength]").Click();
+        using var screen = new Browser.Tests.Screen(demo: true);
+        screen.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
+        screen.See("[data-callout=length]").Click();
+        screen.See("[name=cutLength]").Click();
         List<double> times = [];
         for (var i = 0; i < 60; i++)
         {
@@ -40,7 +40,7 @@ public static class Typing
                 "F2",
                 System.Globalization.CultureInfo.InvariantCulture
             );
-            times.Add(Convert.ToDouble(bench.Driver.ExecuteAsyncScript(OneStroke, text)));
+            times.Add(Convert.ToDouble(screen.Driver.ExecuteAsyncScript(OneStroke, text)));
             Thread.Sleep(60);
         }
 

@@ -1,7 +1,7 @@
 using System.Diagnostics;
 using Merganser.Core.Dozens;
 
-namespace Merganser.Bench;
+namespace Merganser.Benchmarks;
 
 /// <summary>How long the matcher takes: a dozen of five classes, and a gross; seeded.</summary>
 public static class MatchSpeed

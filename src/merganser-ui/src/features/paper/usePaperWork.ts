@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
-import { useRefresh } from '../../bench/queries';
-import { useActs } from '../../bench/useActs';
+import { useRefresh } from '../../shell/queries';
+import { useActs } from '../../shell/useActs';
 import type { Marking, Paper, Purpose, Shot } from './paperTypes';
 import type { Plan } from './PaperPlan';
 
@@ -13,7 +13,7 @@ export interface NextSet {
 }
 
 /** The papers of a bow and every act on them. Each act has one id, so that trying it again is safe. */
-export function usePaperBench(bowId: string) {
+export function usePaperWork(bowId: string) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
   const acts = useActs();
@@ -149,4 +149,4 @@ export function usePaperBench(bowId: string) {
   };
 }
 
-export type PaperBench = ReturnType<typeof usePaperBench>;
+export type PaperWork = ReturnType<typeof usePaperWork>;

@@ -3,7 +3,7 @@ using Merganser.Core.Paper;
 using Merganser.Core.Simulation;
 using Merganser.Core.Tuning;
 
-namespace Merganser.Bench;
+namespace Merganser.Benchmarks;
 
 /// <summary>
 /// The proof of the tuning engine: the same seeded bows tuned by the trade's fixed step, a practised hand, the engine

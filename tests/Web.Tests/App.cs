@@ -8,7 +8,7 @@ using Microsoft.Extensions.DependencyInjection;
 namespace Merganser.Web.Tests;
 
 /// <summary>The application on a data file of its own.</summary>
-public sealed class WebBench : IDisposable
+public sealed class App : IDisposable
 {
     public const string Brindle = "22222222-0000-4000-8000-000000000001";
     public const string Ada = "11111111-0000-4000-8000-000000000001";
@@ -19,7 +19,7 @@ public sealed class WebBench : IDisposable
     private readonly string folder = Directory.CreateTempSubdirectory("merganser-web-").FullName;
     private WebApplicationFactory<Program> factory;
 
-    public WebBench(bool demo = true)
+    public App(bool demo = true)
     {
         File = Path.Combine(folder, "bench.db");
         Demo = demo;

@@ -5,12 +5,12 @@ using System.Net.Sockets;
 namespace Merganser.Browser.Tests;
 
 /// <summary>The built application on a free port with a data file of its own.</summary>
-public sealed class BenchServer : IDisposable
+public sealed class AppServer : IDisposable
 {
     private readonly bool demo;
     private Process? server;
 
-    public BenchServer(bool demo)
+    public AppServer(bool demo)
     {
         this.demo = demo;
         Url = $"http://127.0.0.1:{FreePort()}";

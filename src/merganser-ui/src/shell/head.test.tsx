@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { answering, refusing, show } from '../features/testing';
 import { StartPage } from '../features/start/StartPage';
-import { BenchHead } from './BenchHead';
+import { ShellHead } from './ShellHead';
 import { KeySheet } from './KeySheet';
 import { UnitsKey } from './UnitsKey';
 import { tradeUnits } from '../units/units';
@@ -47,7 +47,7 @@ const rack = (bows: object[], archived: object[] = []) => ({
 describe('the head', () => {
   it('shows the job in its order with the state of each stop', async () => {
     answering({ '/api/rack': rack([bow('b', 'Brindle')]), '/api/bows/b': { units: tradeUnits } });
-    show(<BenchHead at="arrow" bowId="b" />);
+    show(<ShellHead at="arrow" bowId="b" />);
     expect(await screen.findByText('dozen state')).toBeTruthy();
     const present = screen.getAllByRole('link', { current: 'page' })[0]!;
     expect(present.textContent).toContain('Arrow');
@@ -56,7 +56,7 @@ describe('the head', () => {
 
   it('without a bow in hand leads to the rack', () => {
     answering({ '/api/rack': rack([]) });
-    show(<BenchHead at="start" />);
+    show(<ShellHead at="start" />);
     expect(screen.getByText('No bow in hand')).toBeTruthy();
   });
 });
