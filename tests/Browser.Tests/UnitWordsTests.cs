@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using Merganser.Tests;
 
 namespace Merganser.Browser.Tests;
 
@@ -6,7 +7,7 @@ namespace Merganser.Browser.Tests;
 /// Every sentence of the demo in the archer's own units: a metric bench says nothing in a trade unit, a trade bench
 /// nothing in a metric one.
 /// </summary>
-public partial class UnitWordsTests
+public class UnitWordsTests
 {
     private const int LongestInFoot = 140;
 
@@ -17,7 +18,7 @@ public partial class UnitWordsTests
     public void A_metric_bench_says_nothing_in_trade_units()
     {
         using var screen = new Screen(demo: true);
-        Walk(screen, "All metric", Trade()).ShouldBeEmpty();
+        Walk(screen, "All metric", UnitWords.Trade()).ShouldBeEmpty();
     }
 
     [Fact]
@@ -25,7 +26,7 @@ public partial class UnitWordsTests
     public void A_trade_bench_says_nothing_in_metric_units()
     {
         using var screen = new Screen(demo: true);
-        Walk(screen, "All as the trade", Metric()).ShouldBeEmpty();
+        Walk(screen, "All as the trade", UnitWords.Metric()).ShouldBeEmpty();
     }
 
     private static SortedSet<string> Walk(Screen screen, string units, Regex other)
@@ -55,19 +56,10 @@ public partial class UnitWordsTests
             ).Split('\n');
             var foot = (string)screen.Driver.ExecuteScript("return document.querySelector('.foot').innerText")!;
             foot.Split('\n').ShouldAllBe(line => line.Length <= LongestInFoot, view.Name);
-            lines.ShouldAllBe(line => !MinusBeforeASide().IsMatch(line), view.Name);
+            lines.ShouldAllBe(line => !UnitWords.MinusBeforeASide().IsMatch(line), view.Name);
             found.UnionWith(lines.Where(l => other.IsMatch(l)).Select(l => $"{view.Name}: {l.Trim()}"));
         }
 
         return found;
     }
-
-    [GeneratedRegex(@"\d\s?(in|gr|lb|ft/s|ft·lb|slug·ft/s|yd)(?![\w/·])|\d\s?gr/(lb|in)")]
-    private static partial Regex Trade();
-
-    [GeneratedRegex(@"\d\s?(cm|mm|g|kg|N|m/s|J|kg·m/s|m)(?![\w/·])")]
-    private static partial Regex Metric();
-
-    [GeneratedRegex(@"−\d[\d./ ]*(in|cm)?,? (to the )?(right|left|high|low|up|down)\b")]
-    private static partial Regex MinusBeforeASide();
 }

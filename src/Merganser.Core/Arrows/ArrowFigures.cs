@@ -32,7 +32,7 @@ public static class ArrowFigures
             .. n
                 .Arrow.Masses()
                 .Select(m => new Term(new PartName(m.Name), HowWeighed(n.Arrow, m), m.Grains, Unit.Grain, 2)),
-            new(ArrowSays.Total, new Formula("M = Σ mᵢ"), n.Balance.Grains, Unit.Grain, 2),
+            new(ArrowSays.Total, new Formula($"M = Σ mᵢ"), n.Balance.Grains, Unit.Grain, 2),
         ];
         var working = new Working(ArrowSays.TotalWeightIs, terms, ArrowSays.BalanceSource, ArrowSays.GrainsForgotten);
         return Plain("totalWeight", ArrowSays.TotalWeight, n.Balance.Grains, Unit.Grain, 1, working);
@@ -43,11 +43,11 @@ public static class ArrowFigures
         {
             "Shaft" => new ShaftMass(
                 new Formula(
-                    $"g (L − x₀) = {Number(arrow.Shaft.GrainsPerInchInUse, 2)} × ({Number(arrow.CutLength, 2)} − {Number(arrow.Nock.TubeStart, 2)})"
+                    $"g (L − x₀) = {Measure.GrainsPerInch(arrow.Shaft.GrainsPerInchInUse):bare} × ({Measure.Inches(arrow.CutLength):bare} − {Measure.Inches(arrow.Nock.TubeStart):bare})"
                 ),
                 arrow.Shaft.MeasuredGrainsPerInch is not null
             ),
-            "Vanes" => new Formula($"{arrow.VaneCount} × {Number(arrow.Vane!.Weight, 1)}"),
+            "Vanes" => new Formula($"{arrow.VaneCount} × {Measure.Grains(arrow.Vane!.Weight):bare}"),
             _ => new AtPlace(Measure.Inches(mass.Position)),
         };
 
@@ -61,7 +61,7 @@ public static class ArrowFigures
     {
         var length = n.Arrow.CutLength;
         var perGrain = n.Balance.FrontOfCenterPerGrain(length + n.Arrow.Point.CentreAhead);
-        var formula = new Formula($"100 (A / L − ½) = 100 ({Number(n.Balance.Point, 3)} / {Number(length, 3)} − 0.5)");
+        var formula = new Formula($"100 (A / L − ½) = 100 ({Measure.Inches(n.Balance.Point, 3):bare} / {Measure.Inches(length, 3):bare} − 0.5)");
         Term[] terms =
         [
             BalanceTerm(n),
@@ -75,7 +75,7 @@ public static class ArrowFigures
 
     private static Figure GrainsPerPound(ArrowNumbers n)
     {
-        var formula = new Formula($"M / W = {Number(n.Balance.Grains, 1)} / {Number(n.Bow.DrawWeight, 1)}");
+        var formula = new Formula($"M / W = {Measure.Grains(n.Balance.Grains):bare} / {Measure.Pounds(n.Bow.DrawWeight):bare}");
         Term[] terms = [new(ArrowSays.WeightPerPound, formula, n.GrainsPerPound, Unit.GrainPerPound, 3)];
         var source = new LeastPerPound(LeastMeasure, n.Bow.MeasuredWeight is not null);
         var working = new Working(ArrowSays.WeightPerPoundIs, terms, source);
@@ -86,13 +86,17 @@ public static class ArrowFigures
 
     private static Figure ToSpare(ArrowNumbers n)
     {
-        var rest =
-            $"AMO draw − 1.75 + rest ahead of pivot = {Number(n.Bow.DrawLength, 2)} − 1.75 + {Number(n.Bow.RestAhead, 2)}";
-        var spare = $"L − rest = {Number(n.Arrow.CutLength, 2)} − {Number(n.Bow.RestAtFullDraw, 2)}";
+        var allowance = Measure.Inches(Bow.AmoAllowance);
+        var rest = new Formula(
+            $"AMO draw − {allowance:bare} + rest ahead of pivot = {Measure.Inches(n.Bow.DrawLength):bare} − {allowance:bare} + {Measure.Inches(n.Bow.RestAhead):bare}"
+        );
+        var spare = new Formula(
+            $"L − rest = {Measure.Inches(n.Arrow.CutLength):bare} − {Measure.Inches(n.Bow.RestAtFullDraw):bare}"
+        );
         Term[] terms =
         [
-            new(ArrowSays.RestAtFullDraw, new Formula(rest), n.Bow.RestAtFullDraw, Unit.Inch, 3),
-            new(ArrowSays.ToSpare, new Formula(spare), n.ToSpare, Unit.Inch, 3),
+            new(ArrowSays.RestAtFullDraw, rest, n.Bow.RestAtFullDraw, Unit.Inch, 3),
+            new(ArrowSays.ToSpare, spare, n.ToSpare, Unit.Inch, 3),
         ];
         return Plain(
             "toSpare",
@@ -107,7 +111,7 @@ public static class ArrowFigures
     private static Term BalanceTerm(ArrowNumbers n) =>
         new(
             ArrowSays.BalancePointA,
-            new Formula($"Σ mᵢxᵢ / M = {Number(n.Balance.Moment, 1)} / {Number(n.Balance.Grains, 1)}"),
+            new Formula($"Σ mᵢxᵢ / M = {new Measure(n.Balance.Moment, Unit.GrainInch, 1):bare} / {Measure.Grains(n.Balance.Grains):bare}"),
             n.Balance.Point,
             Unit.Inch,
             3

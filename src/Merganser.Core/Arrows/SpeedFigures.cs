@@ -42,15 +42,21 @@ internal static class SpeedFigures
         var bow = n.Bow;
         var mass = LaunchSpeed.VirtualMassOf(bow);
         var ratedStroke = LaunchSpeed.RatedDraw - Bow.AmoAllowance - bow.BraceHeight;
-        var numbers =
-            $"{Number(bow.RatedSpeed!.Value, 0)} √({Number(bow.DrawWeight, 1)} × {Number(bow.PowerStroke, 2)} / (70 × {Number(ratedStroke, 2)})"
-            + $" × {Number(LaunchSpeed.RatedArrow + mass, 0)} / ({Number(n.Balance.Grains, 1)} + {Number(mass, 0)}))";
+        var (standard, arrow) = (Measure.Pounds(LaunchSpeed.RatedWeight, 0), Measure.Grains(LaunchSpeed.RatedArrow, 0));
+        var symbols = (FormattableString)$"v_r √(W S / ({standard:bare} S_r) · ({arrow:bare} + K)/(m + K))";
+        var weights =
+            (FormattableString)
+                $"{Measure.Grains(LaunchSpeed.RatedArrow + mass, 0):bare} / ({Measure.Grains(n.Balance.Grains):bare} + {Measure.Grains(mass, 0):bare})";
+        var work =
+            (FormattableString)
+                $"{Measure.Pounds(bow.DrawWeight):bare} × {Measure.Inches(bow.PowerStroke):bare} / ({standard:bare} × {Measure.Inches(ratedStroke):bare})";
+        var formula = new Formula($"{symbols} = {Measure.Speed(bow.RatedSpeed!.Value):bare} √({work} × {weights})");
         Term[] terms =
         [
             Stroke(bow),
             new(
                 ArrowSays.FormulaLine,
-                new Formula($"v_r √(W S / (70 S_r) · (350 + K)/(m + K)) = {numbers}"),
+                formula,
                 n.Launch.Bare,
                 Unit.FootPerSecond,
                 1
@@ -65,9 +71,10 @@ internal static class SpeedFigures
         var bow = n.Bow;
         var share = Number(LaunchSpeed.EnergyShare(bow.Kind), 2);
         var energy = new Formula(
-            $"c W S / 12 = {share} × {Number(bow.DrawWeight, 1)} × {Number(bow.PowerStroke, 2)} / 12"
+            $"c W S / 12 = {share} × {Measure.Pounds(bow.DrawWeight):bare} × {Measure.Inches(bow.PowerStroke):bare} / 12",
+            $"c W S = {share} × {Measure.Pounds(bow.DrawWeight)} × {Measure.Inches(bow.PowerStroke)}"
         );
-        var speed = new Formula($"√(2E / (m + K)), K = {Number(LaunchSpeed.VirtualMassOf(bow), 0)}");
+        var speed = new Formula($"√(2E / (m + K)), K = {Measure.Grains(LaunchSpeed.VirtualMassOf(bow), 0):bare}");
         Term[] terms =
         [
             Stroke(bow),
@@ -86,14 +93,14 @@ internal static class SpeedFigures
                     Measure.Grains(SpeedCalibration.PriorVirtualMass, 0),
                     Measure.Grains(SpeedCalibration.PriorSpread, 0)
                 )
-                : new Formula($"a / b, ± {Number(line.VirtualMassError, 0)}");
-        var speed = new Formula($"√(2E / (m + K)), m = {Number(n.Balance.Grains, 1)}");
+                : new Formula($"a / b, ± {Measure.Grains(line.VirtualMassError, 0):bare}");
+        var speed = new Formula($"√(2E / (m + K)), m = {Measure.Grains(n.Balance.Grains):bare}");
         Term[] terms =
         [
             new(ArrowSays.VirtualMassK, virtualMass, line.VirtualMass, Unit.Grain, 1),
             new(
                 ArrowSays.EnergyE,
-                new Formula($"1 / (2b), ± {Number(line.EnergyError, 1)}"),
+                new Formula($"1 / (2b), ± {Measure.Energy(line.EnergyError):bare}"),
                 line.Energy,
                 Unit.FootPound,
                 2
@@ -108,14 +115,14 @@ internal static class SpeedFigures
         );
     }
 
-    private static Term Stroke(Bow bow) =>
-        new(
-            ArrowSays.PowerStroke,
-            new Formula($"draw − 1.75 − brace = {Number(bow.DrawLength, 2)} − 1.75 − {Number(bow.BraceHeight, 2)}"),
-            bow.PowerStroke,
-            Unit.Inch,
-            2
+    private static Term Stroke(Bow bow)
+    {
+        var allowance = Measure.Inches(Bow.AmoAllowance);
+        var formula = new Formula(
+            $"draw − {allowance:bare} − brace = {Measure.Inches(bow.DrawLength):bare} − {allowance:bare} − {Measure.Inches(bow.BraceHeight):bare}"
         );
+        return new Term(ArrowSays.PowerStroke, formula, bow.PowerStroke, Unit.Inch, 2);
+    }
 
     public static Figure KineticEnergy(ArrowNumbers n) =>
         FromSpeed(
@@ -125,7 +132,10 @@ internal static class SpeedFigures
             Unit.FootPound,
             1,
             v => LaunchSpeed.KineticEnergy(n.Balance.Grains, v),
-            $"m v² / (2 × 7000 × 32.174) = {Number(n.Balance.Grains, 1)} × {Number(n.Launch.Speed, 1)}² / 450 436",
+            new Formula(
+                $"m v² / (2 × 7000 × 32.174) = {Measure.Grains(n.Balance.Grains):bare} × {Measure.Speed(n.Launch.Speed, 1):bare}² / 450 436",
+                $"m v² / 2 = {Measure.Grains(n.Balance.Grains)} × ({Measure.Speed(n.Launch.Speed, 1)})² / 2"
+            ),
             ArrowSays.EnergyHardlyChanges
         );
 
@@ -137,7 +147,10 @@ internal static class SpeedFigures
             Unit.SlugFootPerSecond,
             3,
             v => LaunchSpeed.Momentum(n.Balance.Grains, v),
-            $"m v / (7000 × 32.174) = {Number(n.Balance.Grains, 1)} × {Number(n.Launch.Speed, 1)} / 225 218",
+            new Formula(
+                $"m v / (7000 × 32.174) = {Measure.Grains(n.Balance.Grains):bare} × {Measure.Speed(n.Launch.Speed, 1):bare} / 225 218",
+                $"m v = {Measure.Grains(n.Balance.Grains)} × {Measure.Speed(n.Launch.Speed, 1)}"
+            ),
             ArrowSays.RisesWithWeight
         );
 
@@ -148,12 +161,12 @@ internal static class SpeedFigures
         string unit,
         int decimals,
         Func<double, double> of,
-        string formula,
+        Formula formula,
         Message wouldMove
     )
     {
         var value = of(n.Launch.Speed);
-        Term[] terms = [new(label, new Formula(formula), value, unit, decimals + 1)];
+        Term[] terms = [new(label, formula, value, unit, decimals + 1)];
         var working = new Working(ArrowSays.AtLaunch, terms, ArrowSays.MechanicsSource, wouldMove);
         return new Figure(
             name,

@@ -21,7 +21,7 @@ internal static class SpineFigures
             new(ArrowSays.AstmSpine, how, spine, Unit.Spine, 3),
             new(
                 ArrowSays.StiffnessEi,
-                new Formula($"P l³ / (48 s) = 887.2267 / {Number(spine, 3)}"),
+                new Formula($"P l³ / (48 s) = {new Measure(887.2267, Unit.PoundSquareInch, 4):bare} / {Measure.Plain(spine, 3)}"),
                 StaticSpine.Stiffness(spine),
                 Unit.PoundSquareInch,
                 1
@@ -45,12 +45,12 @@ internal static class SpineFigures
         [
             new(
                 ArrowSays.AmoDeflection,
-                new Formula($"0.825419 × {Number(spine, 3)}"),
+                new Formula($"0.825419 × {Measure.Plain(spine, 3)}"),
                 StaticSpine.AmoDeflection(spine),
                 Unit.Spine,
                 4
             ),
-            new(ArrowSays.AmoSpine, new Formula("26 / s₂₆"), StaticSpine.AmoPounds(spine), Unit.AmoPound, 1),
+            new(ArrowSays.AmoSpine, new Formula($"26 / s₂₆"), StaticSpine.AmoPounds(spine), Unit.AmoPound, 1),
         ];
         var working = new Working(ArrowSays.AmoSpineIs, terms, ArrowSays.AmoSource);
         return ArrowFigures.Plain(
@@ -91,19 +91,20 @@ internal static class SpineFigures
     {
         var measured = n.Bow.MeasuredWeight is not null;
         var doubt = measured ? SpineFit.MeasuredWeightUncertainty : SpineFit.NominalWeightUncertainty;
-        var interval =
-            $"± R √(f² + (2.5 u_L / L)² + (u_W / W)²), f = {Number(n.Factor.ModelSpread, 2)}, u_L = 1/16, u_W = {Number(doubt, 1)}";
+        var interval = new Formula(
+            $"± R √(f² + (2.5 u_L / L)² + (u_W / W)²), f = {Measure.Plain(n.Factor.ModelSpread)}, u_L = {Measure.Ruled(SpineFit.LengthUncertainty):bare}, u_W = {Measure.Pounds(doubt):bare}"
+        );
         Term[] terms =
         [
             .. NeededTerms(n),
             new(
                 ArrowSays.FitR,
-                new Formula($"needed / actual = {Number(n.Needed, 4)} / {Number(n.Arrow.Shaft.SpineInUse, 4)}"),
+                new Formula($"needed / actual = {Measure.Plain(n.Needed, 4)} / {Measure.Plain(n.Arrow.Shaft.SpineInUse, 4)}"),
                 n.Fit.Ratio,
                 Unit.None,
                 3
             ),
-            new(ArrowSays.IntervalLine, new Formula(interval), n.Fit.Ratio * n.Fit.Relative, Unit.None, 3),
+            new(ArrowSays.IntervalLine, interval, n.Fit.Ratio * n.Fit.Relative, Unit.None, 3),
         ];
         var wouldMove = measured ? ArrowSays.CleanArrowSetsFactor : ArrowSays.MeasureTheWeight;
         var working = new Working(ArrowSays.FitMeaning, terms, ArrowSays.FitSource, wouldMove);
@@ -124,10 +125,13 @@ internal static class SpineFigures
 
     private static IReadOnlyList<Term> NeededTerms(ArrowNumbers n)
     {
-        var product = new Formula($"{Number(n.Bow.DrawWeight, 1)} × {Number(n.Factor.Factor, 3)}");
-        var share =
-            $"({Number(n.Arrow.FrontGrains, 1)} + {Number(n.Arrow.ShaftGrains / 2, 1)}) / {Number(n.Balance.Grains, 1)}";
-        var rule = $"0.400 (60 / W)(28 / L)^2.5 (0.613065 / LF)^1.2, L = {Number(n.Arrow.CutLength, 2)}";
+        var product = new Formula($"{Measure.Pounds(n.Bow.DrawWeight):bare} × {Measure.Plain(n.Factor.Factor, 3)}");
+        var share = new Formula(
+            $"(front + shaft / 2) / total = ({Measure.Grains(n.Arrow.FrontGrains):bare} + {Measure.Grains(n.Arrow.ShaftGrains / 2):bare}) / {Measure.Grains(n.Balance.Grains):bare}"
+        );
+        var rule = new Formula(
+            $"0.400 ({Measure.Pounds(60, 0):bare} / W)({Measure.Inches(28, 0):bare} / L)^2.5 (0.613065 / LF)^1.2, L = {Measure.Inches(n.Arrow.CutLength):bare}"
+        );
         return
         [
             new(
@@ -137,8 +141,8 @@ internal static class SpineFigures
                 Unit.Pound,
                 2
             ),
-            new(ArrowSays.LoadShare, new Formula($"(front + shaft / 2) / total = {share}"), n.LoadShare, Unit.None, 4),
-            new(ArrowSays.NeededSpine, new Formula(rule), n.Needed, Unit.Spine, 4),
+            new(ArrowSays.LoadShare, share, n.LoadShare, Unit.None, 4),
+            new(ArrowSays.NeededSpine, rule, n.Needed, Unit.Spine, 4),
         ];
     }
 }

@@ -25,7 +25,7 @@ public sealed record AdjusterEntry(
     /// <summary>The adjusters of a bow at their marks.</summary>
     /// <param name="typed">As typed.</param>
     /// <param name="standing">Those that the bow has already: their travel must hold where they stand.</param>
-    /// <exception cref="RefusedException">A step cannot be read, a travel cannot be, or one is listed twice.</exception>
+    /// <exception cref="RefusedException">A step or a travel cannot be, or one is listed twice.</exception>
     public static IReadOnlyList<Adjuster> Read(IReadOnlyList<AdjusterEntry> typed, IReadOnlyList<Adjuster> standing)
     {
         var fields = new FieldReader();

@@ -96,6 +96,13 @@ public sealed record Bow(
     SpeedFit? Chronograph = null
 )
 {
+    /// <summary>The maker's centre shot, riser to arrow, or null.</summary>
+    public double? MakerCentreShot
+    {
+        get;
+        init => field = Possible.Positive(value);
+    } = Possible.Positive(MakerCentreShot);
+
     /// <summary>Marked draw weight, or null where only a measured one is known.</summary>
     public double? NominalWeight
     {

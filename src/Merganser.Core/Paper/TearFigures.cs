@@ -53,13 +53,14 @@ public static class TearFigures
         var size = Math.Abs(value);
         var positive = axis == TearAxis.Sideways ? TearSide.Right : TearSide.High;
         var critical = MeanTear.CriticalF(2.0 * (mean.Count - 1));
+        var spread = Measure.Inches(mean.Spread, mean.SpreadAssumed ? 2 : 3);
         var region = mean.SpreadAssumed
-            ? $"s √(−2 ln 0.05), s = {Number(mean.Spread, 2)}"
-            : $"s √(2F / n) = {Number(mean.Spread, 3)} √(2 × {Number(critical, 3)} / {mean.Count})";
+            ? new Formula($"s √(−2 ln 0.05), s = {spread:bare}")
+            : new Formula($"s √(2F / n) = {spread:bare} √(2 × {Measure.Plain(critical, 3)} / {mean.Count})");
         Term[] terms =
         [
             new(PaperSays.MeanLine, new MeanOver(mean.Count, positive), value, Unit.Inch, 3),
-            new(PaperSays.RegionLine, new Formula(region), mean.Radius, Unit.Inch, 3),
+            new(PaperSays.RegionLine, region, mean.Radius, Unit.Inch, 3),
             new(PaperSays.SizeLine, PaperSays.WithoutItsSign, size, Unit.Inch, 3),
         ];
         var change = size - Math.Abs(before?.Mean.Along(axis) ?? double.NaN);

@@ -95,6 +95,7 @@ public static class Display
                 : new(unit, 1, 0),
             Unit.GrainPerPound => Over(Mass(units), Force(units)),
             Unit.GrainPerInch => Over(Mass(units), Length(units)),
+            Unit.GrainInch => Times(Mass(units), Length(units)),
             Unit.PoundSquareInch => units.Length == LengthUnit.Inches
                 ? new(unit, 1, 0)
                 : new("N·m²", Physical.NewtonsPerPound * Math.Pow(Physical.MillimetresPerInch / 1000, 2), 2),
@@ -168,6 +169,9 @@ public static class Display
         };
         return new($"{top.Unit}/{bottom.Unit}", factor, finer);
     }
+
+    private static DisplayWay Times(DisplayWay one, DisplayWay other) =>
+        new($"{one.Unit}·{other.Unit}", one.Factor * other.Factor, one.Finer + other.Finer);
 
     private static bool Metric(DisplayUnits units) => units.Speed == SpeedUnit.MetresPerSecond;
 

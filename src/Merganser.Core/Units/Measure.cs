@@ -13,6 +13,7 @@ public static class Unit
     public const string SlugFootPerSecond = "slug·ft/s";
     public const string GrainPerPound = "gr/lb";
     public const string GrainPerInch = "gr/in";
+    public const string GrainInch = "gr·in";
     public const string PoundSquareInch = "lbf·in²";
     public const string Percent = "%";
     public const string Degree = "°";
@@ -58,6 +59,8 @@ public readonly record struct Measure(double Value, string Unit, int Decimals, b
     public static Measure Grains(double value, int decimals = 1) => new(value, Units.Unit.Grain, decimals);
 
     public static Measure Pounds(double value, int decimals = 1) => new(value, Units.Unit.Pound, decimals);
+
+    public static Measure GrainsPerInch(double value) => new(value, Units.Unit.GrainPerInch, 2);
 
     public static Measure Yards(double value) => new(value, Units.Unit.Yard, 1);
 

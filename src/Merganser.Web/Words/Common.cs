@@ -10,7 +10,6 @@ public static class CommonWords
     public static FormattableString Of(Message message) =>
         message switch
         {
-            Formula(var text) => $"{text}",
             Outside(var range) => $"Allowed is {new RangeOf(range)}: {range.Why}.",
             RangeOf(var range) => $"{Low(range):bare} to {High(range)}",
             LookAgainAt(var fields) => $"Another look is needed at {fields.Select(FieldName)}.",

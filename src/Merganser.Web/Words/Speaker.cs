@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Units;
 
@@ -15,6 +16,8 @@ public sealed record Speaker(DisplayUnits Units, Hand Hand) : IFormatProvider, I
     /// <summary>To nobody in particular.</summary>
     public static Speaker Trade { get; } = new(DisplayUnits.Trade, Hand.Right);
 
+    private bool InTrade => Units == DisplayUnits.Trade with { Distance = Units.Distance };
+
     /// <summary>A message as a sentence, or as a piece of one.</summary>
     public string Say(Message message) =>
         message switch
@@ -24,6 +27,7 @@ public sealed record Speaker(DisplayUnits Units, Hand Hand) : IFormatProvider, I
             Amount figure => Display.Text(figure.Of, Units),
             BareAmount figure => Display.Number(figure.Of, Units),
             Difference change => Display.Signed(change.Of, Units),
+            Formula formula => Say(InTrade ? formula.Text : formula.InOtherUnits ?? formula.Text),
             UnitOf unit => Display.WayOf(unit.Of.Unit, Units).Unit,
             _ => Say(Wording.Of(message, Hand)),
         };

@@ -20,6 +20,15 @@ public class PossibleValuesTests
             { "a shaft without weight", () => _ = Wrackline with { GrainsPerInch = 0 } },
             { "a shaft without spine", () => _ = new Shaft("Own", "None", 0, 9, 0.246, 32, "Carbon") },
             { "a vane below 0", () => _ = new Vane("Own", "None", -1, 2, 0.5) },
+            {
+                "a point measured below 0",
+                () => _ = new Point("Own", "None", PointKind.Field, 100, 0.9, 0.45) with { MeasuredGrains = -1 }
+            },
+            {
+                "an insert measured as no number",
+                () => _ = new Insert("Own", "None", 25, 0.9, -0.45) with { MeasuredGrains = double.NaN }
+            },
+            { "a centre shot of nothing", () => _ = SimulatedBow.Measured with { MakerCentreShot = 0 } },
             { "a travel upside down", () => _ = new Adjuster(AdjusterKind.RestSideways, 0, 5, -5, false) },
             {
                 "a step of nothing",

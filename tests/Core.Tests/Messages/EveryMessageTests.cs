@@ -2,6 +2,7 @@ using System.Text.RegularExpressions;
 using Merganser.Core.Bows;
 using Merganser.Core.Messages;
 using Merganser.Core.Units;
+using Merganser.Tests;
 using Merganser.Web.Words;
 
 namespace Merganser.Core.Tests.Messages;
@@ -56,28 +57,17 @@ public partial class EveryMessageTests
         foreach (var said in new[] { trade, left, metric })
         {
             Slip().IsMatch(said).ShouldBeFalse($"{message} says \"{said}\"");
-            SignBeforeASide().IsMatch(said).ShouldBeFalse($"{message} says \"{said}\"");
+            UnitWords.MinusBeforeASide().IsMatch(said).ShouldBeFalse($"{message} says \"{said}\"");
             NeverSure().IsMatch(said).ShouldBeFalse($"{message} says \"{said}\"");
         }
 
-        TradeUnit().IsMatch(metric).ShouldBeFalse($"{message} says \"{metric}\" to a metric archer");
-        MetricUnit().IsMatch(trade).ShouldBeFalse($"{message} says \"{trade}\" to an archer with the trade's units");
+        UnitWords.Trade().IsMatch(metric).ShouldBeFalse($"{message} says \"{metric}\" to a metric archer");
+        UnitWords.Metric().IsMatch(trade).ShouldBeFalse($"{message} says \"{trade}\" to an archer with the trade's units");
     }
 
     [GeneratedRegex(@"  |[{}]|NaN|∞|^\s|\s$| [,;:]| \.(?!\d)|,,|\.\.|\bMerganser\.")]
     private static partial Regex Slip();
 
-    [GeneratedRegex(@"[−-]\d[\d./ ]*(in|cm)?,? (to the )?(right|left|high|low|up|down)\b")]
-    private static partial Regex SignBeforeASide();
-
     [GeneratedRegex(@"(^|\s)(0|100) %")]
     private static partial Regex NeverSure();
-
-    [GeneratedRegex(
-        @"\d\s?(in|gr|lb|ft/s|ft·lb|slug·ft/s|yd)(?![\w/·])|\d\s?gr/(lb|in)|\b(inch|inches|yards?|pounds?|grains?)\b"
-    )]
-    private static partial Regex TradeUnit();
-
-    [GeneratedRegex(@"\d\s?(cm|mm|g|kg|N|m/s|J|kg·m/s|m)(?![\w/·])")]
-    private static partial Regex MetricUnit();
 }

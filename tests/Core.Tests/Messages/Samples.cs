@@ -100,7 +100,7 @@ internal static class Samples
 
         if (type == typeof(Formula))
         {
-            return [new Formula("g × L")];
+            return [new Formula($"g × {Measure.Inches(28.5):bare}", $"{Measure.Grains(409)} × L")];
         }
 
         return Class(type, of);

@@ -3,6 +3,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
+using static Merganser.Core.Tests.Tuning.Advising;
 
 namespace Merganser.Core.Tests.Tuning;
 
@@ -11,21 +12,6 @@ namespace Merganser.Core.Tests.Tuning;
 /// </summary>
 public class AdviserTests
 {
-    private static readonly Stage Three = new(3, false, "arrow");
-    private static readonly Adjuster[] All = [.. AdjusterTable.All.Take(7).Select(f => AdjusterTable.Fresh(f.Kind))];
-    private static readonly Adjuster[] Finger =
-    [
-        .. new[]
-        {
-            AdjusterKind.NockingPoint,
-            AdjusterKind.PlungerTension,
-            AdjusterKind.PlungerPosition,
-            AdjusterKind.PointWeight,
-            AdjusterKind.DrawWeight,
-            AdjusterKind.BraceHeight,
-        }.Select(AdjusterTable.Fresh),
-    ];
-
     public static TheoryData<string, Tear, AdjusterKind[], AdjusterKind, string> Cases =>
         new()
         {
@@ -187,45 +173,6 @@ public class AdviserTests
                 .Replace("Right", "Left")
                 .Replace("#", "Right");
 
-    [Fact]
-    public void A_press_is_never_advised_to_someone_without_nor_a_limit_passed_nor_another_schools_adjuster() =>
-        Gen.Select(Gen.Double[-3, 3], Gen.Double[-3, 3], Gen.Enum<School>(), Gen.Int[-2, 2], Gen.Bool)
-            .Sample(
-                (x, y, school, at, press) =>
-                {
-                    Adjuster[] near = [.. All.Select(a => a with { Position = Math.Clamp(at, a.Lower, a.Upper) })];
-                    if (Advise(AdviserOf(near, school, press), new(x, y)).Move is not { } move)
-                    {
-                        return;
-                    }
-
-                    (move.NeedsPress && !press).ShouldBeFalse();
-                    near.Single(a => a.Kind == move.Kind).Reaches(move.To).ShouldBeTrue();
-                    move.To.ShouldNotBe(move.From);
-                    DirectionTable.ReleaseAid.ShouldContain(r =>
-                        r.Kind == move.Kind && (r.School == null || r.School == school)
-                    );
-                    if (move.Kind == AdjusterKind.RestSideways && school == School.CentreFirst)
-                    {
-                        Math.Abs(move.To)
-                            .ShouldBeLessThanOrEqualTo(6, "centre first leaves the rest its last few clicks");
-                    }
-                },
-                iter: 150
-            );
-
-    [Fact]
-    public void Without_a_press_centre_first_tests_the_rest_small_and_says_what_lost()
-    {
-        Adjuster[] noPockets = [.. All.Where(a => a.Kind != AdjusterKind.LimbPocket)];
-        var advice = Advise(AdviserOf(noPockets, School.CentreFirst, press: false), new(-.8, 0));
-        advice.Kind.ShouldBe(AdviceKind.SmallTest);
-        advice.Disputed!.Said().ShouldContain("some away");
-        advice.RunnerUp!.Said().ShouldContain("press");
-        advice.Ghosts.Count.ShouldBe(2);
-        advice.Ghosts.Sum(g => g.Share).ShouldBe(1, 1e-9);
-    }
-
     [Theory]
     [InlineData(RestType.DropAwayEarly, "mostly works the other way")]
     [InlineData(RestType.DropAwayLate, "often works the other way")]
@@ -299,30 +246,6 @@ public class AdviserTests
         advice.Ghosts.Single().Mean.Y.ShouldBe(0, .15);
     }
 
-    [Fact]
-    public void Nothing_left_to_turn_is_said_and_sent_to_a_shop()
-    {
-        var advice = Advise(AdviserOf([AdjusterTable.Fresh(AdjusterKind.YokePair)], press: false), new(1, 0));
-        advice.Kind.ShouldBe(AdviceKind.NotReachable);
-        advice.Reason.Said().ShouldContain("shop");
-    }
-
-    [Fact]
-    public void The_limb_bolt_answers_only_a_tail_that_stays_low_and_only_when_rest_and_nocking_point_cannot()
-    {
-        Adjuster[] bolt = [AdjusterTable.Fresh(AdjusterKind.BottomLimbBolt)];
-        Advise(AdviserOf(bolt, School.Ladder), new(0, -.6)).Move!.Kind.ShouldBe(AdjusterKind.BottomLimbBolt);
-        Advise(AdviserOf(bolt, School.Ladder), new(0, .6)).Kind.ShouldBe(AdviceKind.NotReachable);
-        Advise(AdviserOf(All, School.Ladder), new(0, -.6)).Move!.Kind.ShouldNotBe(AdjusterKind.BottomLimbBolt);
-    }
-
-    [Fact]
-    public void The_ladder_keeps_yokes_for_what_the_rest_cannot_reach()
-    {
-        Advise(AdviserOf(All, School.Ladder), new(.4, 0)).Move!.Kind.ShouldBe(AdjusterKind.RestSideways);
-        Advise(AdviserOf(All, School.Ladder), new(2, 0)).Move!.Kind.ShouldBe(AdjusterKind.YokePair);
-    }
-
     [Theory]
     [InlineData(AdjusterKind.CamSpacer, "seated", "cam lean")]
     [InlineData(AdjusterKind.BottomLimbBolt, "timing", "tiller")]
@@ -333,62 +256,4 @@ public class AdviserTests
         MoveEffects.After(kind).Said().ShouldContain(one);
         MoveEffects.After(kind).Said().ShouldContain(two);
     }
-
-    [Fact]
-    public void Other_stages_are_a_weaker_prior()
-    {
-        Adjuster[] moved = [.. All.Select(a => a.Kind == AdjusterKind.YokePair ? a with { Position = 2 } : a)];
-        ShotReading[] shots = [.. Alike(new(-1.2, 0), All), .. Alike(new(.4, 0), moved, 2)];
-        var fit = StageFit.Of(ResponsePrior.Of(All), shots);
-        fit.Gains.Single(g => g.Kind == AdjusterKind.YokePair).Gain.ShouldBe(.8, .12);
-        GainPrior Yoke(Stage stage) =>
-            StagePool.For(ResponsePrior.Of(All), stage, [fit]).Gains.Single(g => g.Kind == AdjusterKind.YokePair);
-        var (same, far, vanes) = (
-            Yoke(Three),
-            Yoke(Three with { Distance = 15 }),
-            Yoke(Three with { Fletched = true })
-        );
-        same.Expected.ShouldBeGreaterThan(far.Expected);
-        far.Expected.ShouldBeGreaterThan(vanes.Expected);
-        vanes.Expected.ShouldBeGreaterThan(.4);
-        same.LogSd.ShouldBeLessThan(far.LogSd);
-        far.LogSd.ShouldBeLessThan(vanes.LogSd);
-        vanes.LogSd.ShouldBeLessThan(GainPrior.UsualSd);
-        var untouched = StagePool
-            .For(ResponsePrior.Of(All), Three, [fit])
-            .Gains.Single(g => g.Kind == AdjusterKind.NockingPoint);
-        untouched.LogMean.ShouldBe(0);
-    }
-
-    [Fact]
-    public void A_settled_sign_goes_over_weaker_to_vanes()
-    {
-        Adjuster[] moved = [.. All.Select(a => a.Kind == AdjusterKind.RestSideways ? a with { Position = 20 } : a)];
-        var fit = StageFit.Of(ResponsePrior.Of(All), [.. Alike(new(-.4, 0), All), .. Alike(new(-1.1, 0), moved, 2)]);
-        double Plus(Stage stage) => StagePool.For(ResponsePrior.Of(All), stage, [fit]).Gains[0].PlusChance;
-        Plus(Three).ShouldBeLessThan(Plus(Three with { Fletched = true }));
-        Plus(Three with { Fletched = true }).ShouldBeLessThan(.5);
-    }
-
-    private static Adviser AdviserOf(Adjuster[] adjusters, School school = School.CentreFirst, bool press = true) =>
-        new(Release.ReleaseAid, school, press, RestType.DropAwayLate, adjusters);
-
-    private static Adviser Fingers() => new(Release.Fingers, School.CentreFirst, false, RestType.Plunger, Finger);
-
-    private static Advice Advise(Adviser adviser, Tear tear) =>
-        adviser.Advise(adviser.Read(Three, Alike(tear, adviser.Adjusters)));
-
-    private static ShotReading Shot(Tear tear, IReadOnlyList<Adjuster> adjusters, int set = 1) =>
-        Shots.Of(Three, adjusters.ToDictionary(a => a.Kind, a => a.Position), tear, set);
-
-    private static ShotReading[] Alike(Tear at, IReadOnlyList<Adjuster> adjusters, int set = 1) =>
-        [
-            .. new Tear[]
-            {
-                new(at.X - .03, at.Y),
-                new(at.X + .03, at.Y),
-                new(at.X, at.Y + .03),
-                new(at.X, at.Y - .03),
-            }.Select(t => Shot(t, adjusters, set)),
-        ];
 }

@@ -4,12 +4,12 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } f
 import { answer, api, type Schemas } from '../../api/client';
 import { Caution } from '../../shell/Caution';
 import { Figure } from '../../shell/Figure';
-import { Foot } from '../../shell/Foot';
 import { useEscape } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
-import { place } from '../../drawing/band';
 import { number } from '../../units/units';
 import { ArrowDrawing } from './ArrowDrawing';
+import { ArrowFoot } from './ArrowFoot';
+import { SpeedBand } from './SpeedBand';
 import { FitBand } from './FitBand';
 import { Beside } from './Beside';
 import { PartPanel, stepPart } from './PartPanel';
@@ -222,108 +222,4 @@ function useLate(waiting: boolean): boolean {
     };
   }, [waiting]);
   return waiting && late;
-}
-
-/** The band of the speed, drawn: its own figures say how wide it is. */
-function SpeedBand({ figure }: { figure: Schemas['Figure'] }) {
-  const at = 4 + place(figure.value!, figure.low!, figure.high!, 60);
-  const [low, high] = [figure.lowText, figure.highText];
-  return (
-    <svg
-      className="speed-band"
-      width="68"
-      height="40"
-      viewBox="0 0 68 40"
-      role="img"
-      aria-label={`between ${low} and ${high}`}
-    >
-      <path d="M4 16h60M4 10v12M64 10v12" stroke="var(--ink)" strokeWidth="1.8" fill="none" />
-      <path d={`M${at} 15l-5 -9h10z`} fill="var(--bill)" />
-      <text x="34" y="37" textAnchor="middle" fontSize="14">
-        {low} to {high}
-      </text>
-    </svg>
-  );
-}
-
-function ArrowFoot({
-  work,
-  trouble,
-  kept,
-  act,
-}: {
-  work: ReturnType<typeof useArrowWork>;
-  trouble: string | null;
-  kept: Schemas['ArrowVersion'] | null;
-  act: (action: string | null | undefined) => void;
-}) {
-  const { save, figures, faults } = work;
-  if (save.kind === 'conflict')
-    return (
-      <Foot
-        trouble
-        sentence="This arrow was changed in another place meanwhile."
-        reason="Your build is still here. Keep yours, or take the other."
-        button="Keep mine"
-        onGo={() => work.resolve(true)}
-        alternative="Take the other"
-        onAlternative={() => work.resolve(false)}
-      />
-    );
-  if (save.kind === 'lost')
-    return (
-      <Foot
-        trouble
-        sentence="Kept here, not yet saved."
-        reason={save.message}
-        button="Try again"
-        onGo={() => void work.retry()}
-      />
-    );
-  const fault = Object.values(faults)[0]?.[0];
-  if (fault)
-    return (
-      <Foot
-        trouble
-        sentence="One entry needs another look."
-        reason={fault}
-        button="Undo it"
-        onGo={work.undo}
-        busy={!work.canUndo}
-      />
-    );
-  if (trouble)
-    return <Foot trouble sentence={trouble} reason="Nothing is lost." button="Try again" onGo={() => act('keep')} />;
-  if (figures.isError)
-    return (
-      <Foot
-        trouble
-        sentence="The figures could not be computed."
-        reason={figures.error.message}
-        button="Try again"
-        onGo={() => void figures.refetch()}
-      />
-    );
-  const next = figures.data?.reading.next;
-  if (!next) return <Foot sentence="Opening the arrow …" reason="" button="Wait" busy onGo={() => undefined} />;
-  const same = kept !== null && JSON.stringify(kept.typed) === JSON.stringify(work.draft);
-  if (same && next.action === 'keep')
-    return (
-      <Foot
-        sentence={`Version ${kept.number} is kept: shoot it through paper.`}
-        reason="Cut one shaft first. Eye protection and a dust mask for carbon."
-        button="To the paper"
-        onGo={() => act('paper')}
-      />
-    );
-  return (
-    <Foot
-      sentence={next.sentence}
-      reason={next.reason}
-      button={next.button}
-      onGo={() => act(next.action)}
-      alternative={next.alternative}
-      onAlternative={() => act(next.alternativeAction)}
-    />
-  );
 }

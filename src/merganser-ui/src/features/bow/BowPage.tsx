@@ -1,40 +1,23 @@
-import { ButtonBase, Checkbox } from '@mui/material';
+import { ButtonBase } from '@mui/material';
 import { useNavigate, useParams } from 'react-router';
-import { Refusal, Unreachable } from '../../api/client';
+import { Refusal } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { Field, Select } from '../../shell/Field';
 import { useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
 import { AdjusterList, useOffers } from './AdjusterList';
+import { ArcherFields } from './ArcherFields';
+import { BowFoot, Conflict } from './BowFoot';
 import { BowFigure } from './BowFigure';
-import { differences, emptyEntry, newArcher, usualFor, type BowForm, type Entry, type TextField } from './bowForm';
+import { emptyEntry, usualFor, type Entry, type TextField } from './bowForm';
 import { number, type Quantity } from '../../units/units';
 import { useFigures } from '../../units/UnitsContext';
-import {
-  camDraws,
-  cams,
-  experiences,
-  hands,
-  kinds,
-  practices,
-  releases,
-  restsOf,
-  schools,
-  schoolWords,
-} from './choices';
+import { camDraws, cams, hands, kinds, releases, restsOf } from './choices';
 import { MoveList } from './MoveList';
 import { useBowForm } from './useBowForm';
 import { BowWays } from '../setup/BowWays';
 import '../setup/setup.css';
 import './bow.css';
-
-const NEW_ARCHER = 'new';
-const tools = [
-  ['hasPress', 'Has the right press and the manual'],
-  ['hasDrawBoard', 'Has a draw board'],
-  ['hasScale', 'Has a scale'],
-  ['hasChronograph', 'Has a chronograph'],
-] as const;
 
 /** The bow on the bench: who shoots it, what it measures, what can be adjusted. */
 export default function BowPage() {
@@ -67,7 +50,6 @@ export default function BowPage() {
   const faults = work.problem instanceof Refusal ? work.problem.errors : {};
   const fault = (field: string) => faults[field]?.[0];
   const put = (part: Partial<Entry>) => work.change({ ...form, entry: { ...form.entry, ...part } });
-  const archer = (part: Partial<BowForm['archer']>) => work.change({ ...form, archer: { ...form.archer, ...part } });
   const typed = (name: TextField, label: string, quantity: Quantity, hint?: string, term?: string) => (
     <Field
       label={label}
@@ -84,15 +66,6 @@ export default function BowPage() {
   const compound = form.entry.kind === 'compound';
   const fresh = bowId === undefined;
   const newOne = fresh && form.archerId === null;
-  const pickArcher = (id: string) => {
-    const known = work.archers.find((a) => a.id === id);
-    work.change(
-      known
-        ? { ...form, archerId: id, archer: known.archer, entry: { ...form.entry, hand: known.archer.hand } }
-        : { ...form, archerId: null, archer: { ...newArcher, hand: form.entry.hand } },
-    );
-  };
-
   return (
     <div className="page">
       <ShellHead at="bow" bowId={bowId} title={fresh ? 'A new bow' : 'Bow and archer'} />
@@ -110,67 +83,7 @@ export default function BowPage() {
         <section className="bow-fields">
           <h1>{bowId === undefined ? 'A new bow' : form.entry.name || 'The bow'}</h1>
           {work.conflict && <Conflict form={form} theirs={work.conflict.typed} />}
-          <h2>Archer</h2>
-          <div className="grid">
-            {fresh && work.archers.length > 0 && (
-              <Select
-                label="Who shoots it"
-                name="archer"
-                value={form.archerId ?? NEW_ARCHER}
-                onChange={pickArcher}
-                choices={[
-                  ...work.archers.map((a) => ({ value: a.id, label: a.archer.name })),
-                  { value: NEW_ARCHER, label: 'Another archer …' },
-                ]}
-              />
-            )}
-            {(newOne || !fresh) && (
-              <Field
-                label="Name"
-                name="archerName"
-                value={form.archer.name}
-                onChange={(name) => archer({ name })}
-                fault={fault('archerName')}
-                first={newOne}
-              />
-            )}
-            {fresh && !newOne && <KnownArcher archer={form.archer} />}
-            {(newOne || !fresh) && (
-              <>
-                <Select
-                  label="School"
-                  name="school"
-                  value={form.archer.school}
-                  onChange={(school) => archer({ school: school as BowForm['archer']['school'] })}
-                  choices={schools}
-                  hint={schoolWords[form.archer.school]}
-                />
-                <Select
-                  label="Shoots"
-                  name="practice"
-                  value={form.archer.practice ?? 'weekly'}
-                  onChange={(practice) => archer({ practice: practice as BowForm['archer']['practice'] })}
-                  choices={practices}
-                />
-                <Select
-                  label="Experience"
-                  name="experience"
-                  value={form.archer.experience ?? 'keen'}
-                  onChange={(experience) => archer({ experience: experience as BowForm['archer']['experience'] })}
-                  choices={experiences}
-                />
-                {tools.map(([name, label]) => (
-                  <label key={name} className="tick">
-                    <Checkbox
-                      checked={form.archer[name] ?? false}
-                      onChange={(event) => archer({ [name]: event.target.checked })}
-                    />
-                    {label}
-                  </label>
-                ))}
-              </>
-            )}
-          </div>
+          <ArcherFields work={work} form={form} fresh={fresh} fault={fault('archerName')} />
           <h2>Bow</h2>
           <div className="grid">
             <Field
@@ -298,121 +211,5 @@ export default function BowPage() {
       </main>
       <BowFoot work={work} keep={() => void work.keep(usual)} go={(stop) => void navigate(`/bows/${bowId}/${stop}`)} />
     </div>
-  );
-}
-
-/** Who shoots it, as known: an archer is changed on one of their own bows, never beside a new one. */
-function KnownArcher({ archer }: { archer: BowForm['archer'] }) {
-  const word = (choices: { value: string; label: string }[], value: string | null | undefined) =>
-    choices.find((c) => c.value === value)?.label ?? '';
-  const has = tools.filter(([name]) => archer[name]).map(([, label]) => label.replace('Has ', ''));
-  return (
-    <p className="known-archer muted">
-      {[
-        word(schools, archer.school),
-        word(practices, archer.practice),
-        word(experiences, archer.experience),
-        ...has,
-      ].join('; ')}
-      . Changed on the page of one of their bows.
-    </p>
-  );
-}
-
-function BowFoot({
-  work,
-  keep,
-  go,
-}: {
-  work: ReturnType<typeof useBowForm>;
-  keep: () => void;
-  go: (stop: string) => void;
-}) {
-  const { bow, problem, conflict } = work;
-  if (conflict)
-    return (
-      <Foot
-        sentence="This bow was changed in another place meanwhile."
-        reason="Your text is still here. Keep yours: what only the other changed stays as well."
-        button="Keep mine"
-        onGo={() => void work.keepMine()}
-        alternative="Take the other"
-        onAlternative={() => void work.takeTheirs()}
-        trouble
-      />
-    );
-  if (problem)
-    return (
-      <Foot
-        sentence={problem instanceof Unreachable ? 'Kept here, not yet saved.' : problem.message}
-        reason={
-          problem instanceof Unreachable
-            ? 'The bench’s server does not answer. Your text stays in this browser.'
-            : 'Nothing you typed is lost.'
-        }
-        button="Try again"
-        busy={work.busy}
-        onGo={keep}
-        trouble
-      />
-    );
-  if (work.dirty || !bow)
-    return (
-      <Foot
-        sentence={bow ? 'Keep what you changed on this bow.' : 'Fill in what you know and keep the bow.'}
-        reason="Measured wins over marked. Lengths may be written in any unit that is named."
-        button="Keep this bow"
-        busy={work.busy}
-        onGo={keep}
-        alternative={bow ? 'Put it back' : null}
-        onAlternative={() => work.change(null)}
-        extra={
-          bow ? null : (
-            <ButtonBase className="plain" onClick={() => work.change(null)}>
-              Clear
-            </ButtonBase>
-          )
-        }
-      />
-    );
-  const act = (action: string | null | undefined) => {
-    if (action === 'measureWeight') document.querySelector<HTMLElement>('[name=measuredWeight]')?.focus();
-    else if (action?.startsWith('check:')) go(`bow?check=${action.slice(6)}`);
-    else if (action) go(action);
-  };
-  return (
-    <Foot
-      sentence={bow.next.sentence}
-      reason={bow.next.reason}
-      button={bow.next.button}
-      onGo={() => act(bow.next.action)}
-      alternative={bow.next.alternative}
-      onAlternative={() => act(bow.next.alternativeAction)}
-    />
-  );
-}
-
-/** The two values side by side, for each field that either side changed. */
-function Conflict({ form, theirs }: { form: BowForm; theirs: Entry }) {
-  return (
-    <table className="conflict">
-      <caption>Changed here and in another place</caption>
-      <thead>
-        <tr>
-          <th scope="col">field</th>
-          <th scope="col">here</th>
-          <th scope="col">in the other place</th>
-        </tr>
-      </thead>
-      <tbody>
-        {differences(form, theirs).map((line) => (
-          <tr key={line.field}>
-            <th scope="row">{line.field.replace(/([A-Z])/g, ' $1').toLowerCase()}</th>
-            <td>{line.mine || 'empty'}</td>
-            <td>{line.theirs || 'empty'}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

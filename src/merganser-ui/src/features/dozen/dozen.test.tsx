@@ -1,6 +1,7 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { only, sent } from '../fixtures';
 import { HeadsPane } from './HeadsPane';
 import { LiveReading } from './LiveReading';
 import { MatchPane } from './MatchPane';
@@ -44,58 +45,58 @@ const arrow = (number: number, part: Partial<Dozen['tray'][number]> = {}): Dozen
   ...part,
 });
 
-const dozen = (part: Partial<Dozen> = {}): Dozen =>
-  ({
-    id: 'd',
-    name: 'Island dozen',
-    plan: { name: 'Island dozen', arrows: 3, classes: ['Shaft', 'Point'], spare: 0, vanesInSets: false },
-    classes: [
-      { name: 'Shaft', perArrow: 1, needed: 3, wanted: 3, pieces: [], lightest: null, heaviest: null, missing: 3 },
-      { name: 'Point', perArrow: 1, needed: 3, wanted: 3, pieces: [], lightest: null, heaviest: null, missing: 3 },
-    ],
-    shafts: [
-      {
-        number: 1,
-        runOut: null,
-        grade: 'poor',
-        crookedness: 0.01,
-        spine: null,
-        indexMark: null,
-        damaged: false,
-        destroyed: false,
-        finding: null,
-      },
-      {
-        number: 2,
-        runOut: 0.0005,
-        grade: null,
-        crookedness: 0.0005,
-        spine: null,
-        indexMark: 'blue',
-        damaged: false,
-        destroyed: false,
-        finding: null,
-      },
-    ],
-    match: null,
-    tray: [arrow(1), arrow(2), arrow(3)],
-    heads: { pieces: [], heads: [], spread: null, bestSpread: null, words: 'Weigh the heads.', practice: null },
-    steps: [
-      { code: 'cut', words: 'Cut', caution: 'Eye protection.', state: 'cut' },
-      { code: 'square', words: 'Square both ends', caution: '', state: 'cut' },
-    ],
-    ...part,
-  }) as Dozen;
+const dozen = (part: Partial<Dozen> = {}): Dozen => ({
+  ...sent.dozen,
+  id: 'd',
+  name: 'Island dozen',
+  plan: { name: 'Island dozen', arrows: 3, classes: ['Shaft', 'Point'], spare: 0, vanesInSets: false },
+  classes: [
+    { name: 'Shaft', perArrow: 1, needed: 3, wanted: 3, pieces: [], lightest: null, heaviest: null, missing: 3 },
+    { name: 'Point', perArrow: 1, needed: 3, wanted: 3, pieces: [], lightest: null, heaviest: null, missing: 3 },
+  ],
+  shafts: [
+    {
+      number: 1,
+      runOut: null,
+      grade: 'poor',
+      crookedness: 0.01,
+      spine: null,
+      indexMark: null,
+      damaged: false,
+      destroyed: false,
+      finding: null,
+    },
+    {
+      number: 2,
+      runOut: 0.0005,
+      grade: null,
+      crookedness: 0.0005,
+      spine: null,
+      indexMark: 'blue',
+      damaged: false,
+      destroyed: false,
+      finding: null,
+    },
+  ],
+  match: null,
+  tray: [arrow(1), arrow(2), arrow(3)],
+  heads: { pieces: [], heads: [], spread: null, bestSpread: null, words: 'Weigh the heads.', practice: null },
+  steps: [
+    { code: 'cut', words: 'Cut', caution: 'Eye protection.', state: 'cut' },
+    { code: 'square', words: 'Square both ends', caution: '', state: 'cut' },
+  ],
+  ...part,
+});
 
 const work = () =>
-  ({
+  only<DozenWork>({
     busy: false,
     problem: null,
     faults: {},
     enter: vi.fn().mockResolvedValue({}),
     match: vi.fn(),
     cancel: vi.fn(),
-  }) as unknown as DozenWork;
+  });
 
 describe('a live reading', () => {
   it('is marked as simulated and says when it stands still', () => {

@@ -1,7 +1,6 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { Foot } from '../../shell/Foot';
 import { focusHome, useEscape } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
@@ -10,9 +9,10 @@ import { LadderPanel } from './LadderPanel';
 import { LearnedPanel } from './LearnedPanel';
 import { MarkingPanel } from './MarkingPanel';
 import { MarkingSheet } from './MarkingSheet';
+import { readMarking, writeMarking } from './markingDraft';
 import { MovePanel } from './MovePanel';
+import { NextArrow } from './NextArrow';
 import {
-  counted,
   freshMarking,
   isMarked,
   type Marking,
@@ -24,11 +24,12 @@ import {
 } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { ReadingSheet } from './ReadingSheet';
+import { SessionFoot } from './SessionFoot';
+import { SessionWays, type Way } from './SessionWays';
 import { ShotsPanel } from './ShotsPanel';
 import { StageRail } from './StageRail';
+import { OpenAgain, TakeBack } from './TakeBack';
 import type { NextSet, PaperWork } from './usePaperWork';
-
-export type Way = 'reading' | 'shots' | 'move' | 'ladder' | 'learned';
 
 interface Props {
   paper: Paper;
@@ -41,8 +42,6 @@ interface Props {
   goNocks: () => void;
   goCheck: (kind: string) => void;
 }
-
-const markSlot = (id: string) => `merganser-mark-${id}`;
 
 /** A paper in work. */
 export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStart, goNocks, goCheck }: Props) {
@@ -58,8 +57,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
   const usualSide: Side = last.shots.at(-1)?.side ?? paper.sets.at(-2)?.shots.at(-1)?.side ?? 'shootingSide';
 
   const setMarking = (next: Marking | null) => {
-    if (next) localStorage.setItem(markSlot(paper.id), JSON.stringify(next));
-    else localStorage.removeItem(markSlot(paper.id));
+    writeMarking(paper.id, next);
     setMarkingState(next);
     work.clear();
   };
@@ -224,52 +222,14 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
           />
         ) : (
           <div className="ways-pane">
-            <div className="ways" role="group" aria-label="What to look at">
-              {(
-                [
-                  ['reading', 'Reading'],
-                  ['shots', `Shots, ${shown.shots.length}`],
-                  ['move', 'Log a move'],
-                  ['ladder', 'Ladder'],
-                  ['learned', 'Learned'],
-                ] as const
-              ).map(([name, label]) => (
-                <ButtonBase key={name} className="way" aria-pressed={way === name} onClick={() => setWay(name)}>
-                  {label}
-                </ButtonBase>
-              ))}
-              <ButtonBase className="way" onClick={goNocks}>
-                Nocks
-              </ButtonBase>
-              <ButtonBase className="way" onClick={mark}>
-                Mark a shot
-              </ButtonBase>
-            </div>
-            {reopened && (
-              <p className="caution" role="status">
-                <span>
-                  <b>Open again.</b>This paper was accepted: that the bow shot well so is taken back until you accept it
-                  anew.
-                </span>
-              </p>
-            )}
+            <SessionWays way={way} shots={shown.shots.length} onLook={setWay} onNocks={goNocks} onMark={mark} />
+            {reopened && <OpenAgain />}
             {taking && (
-              <div className="taking" role="group" aria-label="How is it taken back?">
-                <p>
-                  <b>{taking.words}.</b> Was it logged wrongly, or turned back on the bow?
-                </p>
-                <p className="row">
-                  <ButtonBase className="key" autoFocus onClick={() => void takeBack(taking, true)}>
-                    It was logged wrongly
-                  </ButtonBase>
-                  <ButtonBase className="key" onClick={() => void takeBack(taking, false)}>
-                    I turned it back on the bow
-                  </ButtonBase>
-                  <ButtonBase className="plain" onClick={() => setTaking(null)}>
-                    Leave it
-                  </ButtonBase>
-                </p>
-              </div>
+              <TakeBack
+                move={taking}
+                onTake={(wrongly) => void takeBack(taking, wrongly)}
+                onLeave={() => setTaking(null)}
+              />
             )}
             {way === 'reading' && <ReadingPanel paper={paper} set={shown} onBack={(set) => void goBackTo(set)} />}
             {way === 'shots' && (
@@ -321,95 +281,16 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
           </div>
         </div>
       </main>
-      {work.problem && !marking && way !== 'move' && !work.unreachable ? (
-        <Foot trouble sentence={work.problem.message} reason="Nothing was changed." button="I see" onGo={work.clear} />
-      ) : work.unreachable ? (
-        <Foot
-          trouble
-          sentence="Kept here, not yet saved."
-          reason="The bench’s server does not answer. What you marked stays in this browser."
-          button="Try again"
-          busy={work.busy}
-          onGo={() => (marking ? void keepShot() : void work.papers.refetch().then(work.clear))}
-        />
-      ) : marking ? (
-        <Foot
-          trouble={work.problem !== null}
-          sentence={
-            work.problem?.message ??
-            (ready
-              ? 'Keep this shot.'
-              : marking.point
-                ? 'Press where the tail went through.'
-                : 'Mark the point’s hole, type the tail’s place, or say it.')
-          }
-          reason={
-            work.problem ? 'Your marks are still here.' : 'A fault is kept and voided with its reason, not left out.'
-          }
-          button="Keep this shot"
-          busy={!ready || work.busy}
-          onGo={() => void keepShot()}
-          alternative="Leave it"
-          onAlternative={() => setMarking(null)}
-        />
-      ) : (
-        <Foot
-          sentence={paper.next.sentence}
-          reason={paper.next.reason}
-          button={paper.next.button}
-          guarded={paper.next.action === 'madeMove'}
-          busy={work.busy}
-          onGo={() => act(paper.next.action)}
-          alternative={paper.next.alternative}
-          onAlternative={() => act(paper.next.alternativeAction)}
-          extra={undo.key}
-        />
-      )}
+      <SessionFoot
+        paper={paper}
+        work={work}
+        marking={marking}
+        lookingAtMoves={way === 'move'}
+        undoKey={undo.key}
+        act={act}
+        onKeep={() => void keepShot()}
+        onLeave={() => setMarking(null)}
+      />
     </>
   );
-}
-
-/** The next arrow of a trial: the bow stays as it is. */
-function NextArrow({
-  paper,
-  arrows,
-  onTake,
-}: {
-  paper: Paper;
-  arrows: Schemas['ArrowRow'][];
-  onTake: (set: NextSet) => void;
-}) {
-  const last = paper.sets.at(-1)!;
-  return (
-    <label className="other-arrows">
-      <span className="visually-hidden">Next arrow of the trial</span>
-      <select
-        value=""
-        disabled={counted(last).length === 0}
-        onChange={(event) =>
-          onTake({ distance: last.distanceTyped, fletched: last.fletched, arrowVersionId: event.target.value })
-        }
-      >
-        <option value="" disabled>
-          Take the next arrow
-        </option>
-        {arrows
-          .filter((a) => a.kept)
-          .map((a) => (
-            <option key={a.id} value={a.kept!.id}>
-              {a.kept!.typed.name}
-            </option>
-          ))}
-      </select>
-    </label>
-  );
-}
-
-function readMarking(paperId: string): Marking | null {
-  try {
-    const kept = JSON.parse(localStorage.getItem(markSlot(paperId)) ?? 'null') as Partial<Marking> | null;
-    return kept && { ...freshMarking('shootingSide'), ...kept };
-  } catch {
-    return null;
-  }
 }

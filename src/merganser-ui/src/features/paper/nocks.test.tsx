@@ -1,16 +1,17 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { sent } from '../fixtures';
 import { answering, refusing, show } from '../testing';
 import { NocksPage } from './NocksPage';
-import { level, type Choices } from './paperTypes';
+import { level } from './paperTypes';
 
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
 });
 
-const choices = { stages: [], sizes: [], beforeYouShoot: [] } as unknown as Choices;
+const choices = sent.paperChoices;
 
 describe('nock tuning', () => {
   const reading = (state: string, part: object = {}) => ({ state, best: 0, next: null, words: state, ...part });
@@ -19,7 +20,8 @@ describe('nock tuning', () => {
     name: 'Osk eight',
     tolerance: 0.25,
     distance: 3,
-    distances: [3],
+    toleranceText: '0.25 in',
+    distances: [{ distance: 3, words: '3 yd' }],
     arrows: [
       { number: 1, bare: reading('good'), fletched: reading('untried'), shots: [], mark: null, retired: false },
       {

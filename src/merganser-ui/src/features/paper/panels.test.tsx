@@ -1,6 +1,7 @@
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { sent } from '../fixtures';
 import { show } from '../testing';
 import { FilmStrip } from './FilmStrip';
 import { MarkingPanel } from './MarkingPanel';
@@ -186,11 +187,12 @@ describe('the film strip', () => {
     };
     const words = 'Left yoke leg 1 half twist shorter, right leg 1 half twist longer';
     const moved = { id: 'm', words, correction: false } as never;
-    const paper = {
+    const paper: Paper = {
+      ...sent.paper,
       sets: [set(1, [shot(1), shot(2)], { mean }), set(2, [], { movesBefore: [moved] })],
       vaneCount: 3,
-      advice: { move: null, ghosts: [] },
-    } as unknown as Paper;
+      advice: { ...sent.paper.advice, move: null, ghosts: [] },
+    };
     show(<FilmStrip paper={paper} shownId="set2" onShow={onShow} />);
     expect(screen.getByText('tail left 0.80 in')).toBeTruthy();
     expect(screen.getByText(words)).toBeTruthy();

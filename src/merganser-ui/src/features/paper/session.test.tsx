@@ -1,12 +1,15 @@
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { only, sent } from '../fixtures';
 import { show } from '../testing';
+import { advice, arrows, paper, set } from './sessionFixtures';
 import { ChanceBar, percent } from './ChanceBar';
 import { LadderPanel } from './LadderPanel';
 import { MarkingPanel } from './MarkingPanel';
 import { freshPlan, PaperPlan, type Plan } from './PaperPlan';
-import { freshMarking, isMarked, level, type Choices, type Marking, type Paper, type ShotSet } from './paperTypes';
+import { freshMarking, isMarked, level, type Marking } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { SayIt } from './SayIt';
 import { StageRail } from './StageRail';
@@ -18,78 +21,10 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const choices = {
-  stages: [
-    { code: 'three', words: '3 yd', stages: [{ distance: 3, fletched: false, words: '' }] },
-    {
-      code: 'threeSix',
-      words: '3 yd, then 6 yd',
-      stages: [
-        { distance: 3, fletched: false, words: '' },
-        { distance: 6, fletched: false, words: '' },
-      ],
-    },
-  ],
-  sizes: [
-    { code: 'half', words: 'half an inch', inches: 0.5 },
-    { code: 'inch', words: 'about an inch', inches: 1 },
-  ],
-  beforeYouShoot: ['Paper taut.', 'Backstop and a clear range behind.'],
-} as unknown as Choices;
+const choices = sent.paperChoices;
 
-const arrows = [
-  { id: 'a', draft: { name: 'Island' }, kept: { id: 'v1', number: 2, typed: { name: 'Island' } } },
-  { id: 'b', draft: { name: 'Draft' }, kept: null },
-] as never[];
-
-const advice = (part: object = {}) => ({
-  kind: 'move',
-  sentence: 'Rest 4 clicks up, then shoot two.',
-  reason: 'All agree: tail high, rest up.',
-  move: { kind: 'restHeight', from: 0, to: -4, order: 'Rest 4 clicks up', needsPress: false, after: 'Shoot again.' },
-  disputed: null,
-  runnerUp: 'Nocking point: would leave more.',
-  evidence: [{ statement: 'Holes are alike.', because: 'Spread .1 in.', wouldOverturn: 'A changed grip' }],
-  ghosts: [],
-  chance: 0.004,
-  enough: 0.97,
-  chanceAfter: 0.62,
-  ...part,
-});
-
-const set = (number: number, part: object = {}): ShotSet =>
-  ({
-    id: `set${number}`,
-    number,
-    distanceTyped: '3',
-    distance: 3,
-    fletched: false,
-    purpose: 'session',
-    arrowName: 'Island',
-    shots: [],
-    mean: null,
-    figures: [],
-    movesBefore: [],
-    notesAfter: [],
-    wayBack: [],
-    ...part,
-  }) as unknown as ShotSet;
-
-const paper = (part: object = {}): Paper =>
-  ({
-    id: 'p',
-    tolerance: 0.25,
-    vaneCount: 3,
-    sets: [set(1)],
-    advice: advice(),
-    next: { action: 'madeMove', sentence: '', reason: '', button: '' },
-    readings: [],
-    trial: null,
-    spineCheck: null,
-    plan: { stages: [], arrowNumbers: [] },
-    ladder: { wanted: false, rungs: [], next: null },
-    ...part,
-  }) as unknown as Paper;
+type Rung = Schemas['PaperView']['ladder']['rungs'][number];
+type Effect = Schemas['ArrowTry']['effect'];
 
 describe('the plan of a paper', () => {
   const plan = (onChange = vi.fn(), part: Partial<Plan> = {}, faults = {}) => {
@@ -238,7 +173,7 @@ describe('the reading', () => {
       words: 'weak',
       low: 0.8,
       high: 0.88,
-      tries: [{ effect: { label: 'Next spine, .300', ratio: 1.02, words: 'good' }, draft: null }],
+      tries: [{ effect: only<Effect>({ label: 'Next spine, .300', ratio: 1.02, words: 'good' }), draft: null }],
     };
     show(<ReadingPanel paper={paper({ spineCheck })} set={set(1)} />);
     expect(screen.getByTestId('spine-check').textContent).toContain('Next spine, .3001.02good');
@@ -247,8 +182,14 @@ describe('the reading', () => {
   it('shows the moves back from a past set, and its notes', async () => {
     const onBack = vi.fn();
     const past = set(1, {
-      notesAfter: [{ id: 'n', note: 'wind from the left', outcome: null }],
-      wayBack: [{ kind: 'yokePair', order: 'Right yoke leg 1 half twist shorter', needsPress: true }],
+      notesAfter: [only<Schemas['NoteView']>({ id: 'n', note: 'wind from the left', outcome: null })],
+      wayBack: [
+        only<Schemas['WayBackMove']>({
+          kind: 'yokePair',
+          order: 'Right yoke leg 1 half twist shorter',
+          needsPress: true,
+        }),
+      ],
     });
     show(<ReadingPanel paper={paper({ sets: [past, set(2)] })} set={past} onBack={onBack} />);
     expect(screen.getByText(/wind from the left/)).toBeTruthy();
@@ -290,9 +231,9 @@ describe('a trial', () => {
 });
 
 describe('the ladder', () => {
-  const rung = (code: string, part: object = {}) => ({
+  const rung = (code: Rung['code'], part: Partial<Rung> = {}): Rung => ({
     code,
-    title: code,
+    title: String(code),
     how: `how ${code}`,
     tells: `tells ${code}`,
     control: true,
@@ -340,10 +281,28 @@ describe('the stages', () => {
   it('stand on a rail with how each is, and one press goes there', async () => {
     const onGo = vi.fn();
     const stages = [
-      { words: '3 yd bare', distance: 3, fletched: false, planned: true, inWork: true, shots: 4, chance: 0.98 },
-      { words: '6 yd bare', distance: 6, fletched: false, planned: true, inWork: false, shots: 0, chance: null },
+      {
+        words: '3 yd bare',
+        distance: 3,
+        fletched: false,
+        planned: true,
+        inWork: true,
+        shots: 4,
+        reading: null,
+        chance: 0.98,
+      },
+      {
+        words: '6 yd bare',
+        distance: 6,
+        fletched: false,
+        planned: true,
+        inWork: false,
+        shots: 0,
+        reading: null,
+        chance: null,
+      },
     ];
-    show(<StageRail paper={paper({ plan: { stages, arrowNumbers: [] } })} onGo={onGo} />);
+    show(<StageRail paper={paper({ plan: { ...sent.paper.plan, stages, arrowNumbers: [] } })} onGo={onGo} />);
     expect(screen.getByRole('button', { name: '3 yd bare 98 % in' }).getAttribute('aria-current')).toBe('step');
     await userEvent.click(screen.getByRole('button', { name: '6 yd bare not yet' }));
     expect(onGo).toHaveBeenCalledWith(stages[1]);

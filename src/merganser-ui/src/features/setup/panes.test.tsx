@@ -1,6 +1,7 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { only, sent } from '../fixtures';
 import { answering, refusing, show } from '../testing';
 import { Caliper } from './Caliper';
 import { HistoryPane } from './HistoryPane';
@@ -14,7 +15,7 @@ afterEach(() => {
 });
 
 const work = () =>
-  ({
+  only<SetupWork>({
     busy: false,
     problem: null,
     faults: {},
@@ -24,25 +25,35 @@ const work = () =>
     undoMove: vi.fn().mockResolvedValue(true),
     change: vi.fn().mockResolvedValue(true),
     markGood: vi.fn().mockResolvedValue(true),
-  }) as unknown as SetupWork;
+  });
 
-const setup = (part: Partial<Setup> = {}): Setup =>
-  ({
-    bowId: 'b',
-    checks: [],
-    due: [],
-    string: {
-      shots: 87,
-      settling: 5,
-      settlingLeft: 0,
-      plan: { school: 'breakIn', checksAt: [100, 300], settlingShots: 5 },
-      entries: [{ id: 'e1', count: 78, settling: false, source: 'entered', firedAt: '2026-11-23T18:00:00Z' }],
-    },
-    choices: [{ change: 'newLoop', name: 'New D-loop', follows: 'Looked at again: peep, paper.' }],
-    changes: [],
-    goodStates: [],
-    ...part,
-  }) as Setup;
+const setup = (part: Partial<Setup> = {}): Setup => ({
+  ...sent.setup,
+  bowId: 'b',
+  checks: [],
+  due: [],
+  string: {
+    shots: 87,
+    settling: 5,
+    settlingLeft: 0,
+    plan: { school: 'breakIn', checksAt: [100, 300], settlingShots: 5 },
+    entries: [
+      {
+        id: 'e1',
+        count: 78,
+        settling: false,
+        source: 'entered',
+        firedAt: '2026-11-23T18:00:00Z',
+        afterMove: 0,
+        afterChange: 0,
+      },
+    ],
+  },
+  choices: [{ change: 'newLoop', name: 'New D-loop', follows: 'Looked at again: peep, paper.' }],
+  changes: [],
+  goodStates: [],
+  ...part,
+});
 
 describe('the string', () => {
   it('counts what was read and what only settled it', () => {
@@ -147,7 +158,7 @@ describe('the history', () => {
           },
         ],
       },
-    ] as unknown as Setup['goodStates'];
+    ] as Setup['goodStates'];
     const acts = work();
     show(<HistoryPane bow={bow([])} setup={setup({ goodStates })} work={acts} />);
     expect(screen.getByText('Right yoke leg 1 half twist shorter')).toBeTruthy();

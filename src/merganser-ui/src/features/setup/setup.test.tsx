@@ -2,6 +2,7 @@ import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { only } from '../fixtures';
 import { CheckPane } from './CheckPane';
 import { MoveForm } from './MoveForm';
 import type { Check, Setup, SetupWork } from './useSetup';
@@ -33,14 +34,14 @@ const check = (part: Partial<Check>): Check => ({
 });
 
 const quiet = () =>
-  ({
+  only<SetupWork>({
     problem: null,
     busy: false,
     faults: {},
     suspicious: null,
     withdraw: vi.fn(),
     move: vi.fn().mockResolvedValue(true),
-  }) as unknown as SetupWork;
+  });
 
 const pane = (which: Check, work: SetupWork, acts: Partial<Parameters<typeof CheckPane>[0]> = {}) =>
   render(

@@ -1,0 +1,146 @@
+using Merganser.Core.Units;
+
+namespace Merganser.Core.Arrows;
+
+/// <summary>A nock.</summary>
+/// <param name="Maker">Maker.</param>
+/// <param name="Name">Name.</param>
+/// <param name="Grains">Nominal mass, with pin or bushing.</param>
+/// <param name="TubeStart">Throat to where the shaft's tube starts, inches (x₀).</param>
+/// <param name="Centre">Throat to its centre of mass, inches.</param>
+/// <param name="Kind">How it is held; a lit one is heavier.</param>
+/// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
+public sealed record Nock(
+    string Maker,
+    string Name,
+    double Grains,
+    double TubeStart,
+    double Centre,
+    NockKind Kind = NockKind.PressIn,
+    double? MeasuredGrains = null
+) : IComponent
+{
+    /// <summary>Nominal mass, with pin or bushing.</summary>
+    public double Grains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Grains);
+
+    /// <summary>Throat to where the shaft's tube starts, inches (x₀).</summary>
+    public double TubeStart
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(TubeStart);
+
+    /// <summary>Throat to its centre of mass, inches.</summary>
+    public double Centre
+    {
+        get;
+        init => field = Possible.Finite(value);
+    } = Possible.Finite(Centre);
+
+    /// <summary>Measured mass, or null; it wins.</summary>
+    public double? MeasuredGrains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(MeasuredGrains);
+
+    /// <summary>The mass to reckon with.</summary>
+    public double Weight => MeasuredGrains ?? Grains;
+}
+
+/// <summary>One vane.</summary>
+/// <param name="Maker">Maker.</param>
+/// <param name="Name">Name.</param>
+/// <param name="Grains">Nominal mass of one.</param>
+/// <param name="Length">Length, inches.</param>
+/// <param name="Height">Height, inches.</param>
+/// <param name="Setting">How it is usually set.</param>
+/// <param name="Glue">Glue allowance for one, grains.</param>
+/// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
+public sealed record Vane(
+    string Maker,
+    string Name,
+    double Grains,
+    double Length,
+    double Height,
+    VaneSetting Setting = VaneSetting.Offset,
+    double Glue = 0,
+    double? MeasuredGrains = null
+) : IComponent
+{
+    /// <summary>Nominal mass of one.</summary>
+    public double Grains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Grains);
+
+    /// <summary>Length, inches.</summary>
+    public double Length
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Length);
+
+    /// <summary>Height, inches.</summary>
+    public double Height
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Height);
+
+    /// <summary>Glue allowance for one, grains.</summary>
+    public double Glue
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Glue);
+
+    /// <summary>Measured mass, or null; it wins.</summary>
+    public double? MeasuredGrains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(MeasuredGrains);
+
+    /// <summary>The mass to reckon with.</summary>
+    public double Weight => MeasuredGrains ?? Grains;
+}
+
+/// <summary>A wrap.</summary>
+/// <param name="Maker">Maker.</param>
+/// <param name="Name">Name.</param>
+/// <param name="Grains">Nominal mass.</param>
+/// <param name="Length">Length from the start of the tube, inches.</param>
+/// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
+public sealed record Wrap(string Maker, string Name, double Grains, double Length, double? MeasuredGrains = null)
+    : IComponent
+{
+    /// <summary>Nominal mass.</summary>
+    public double Grains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Grains);
+
+    /// <summary>Length from the start of the tube, inches.</summary>
+    public double Length
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Length);
+
+    /// <summary>Measured mass, or null; it wins.</summary>
+    public double? MeasuredGrains
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(MeasuredGrains);
+
+    /// <summary>The mass to reckon with.</summary>
+    public double Weight => MeasuredGrains ?? Grains;
+}

@@ -1,0 +1,118 @@
+import { Checkbox } from '@mui/material';
+import { Field, Select } from '../../shell/Field';
+import { newArcher, type BowForm } from './bowForm';
+import { experiences, practices, schools, schoolWords } from './choices';
+import type { useBowForm } from './useBowForm';
+
+const NEW_ARCHER = 'new';
+const tools = [
+  ['hasPress', 'Has the right press and the manual'],
+  ['hasDrawBoard', 'Has a draw board'],
+  ['hasScale', 'Has a scale'],
+  ['hasChronograph', 'Has a chronograph'],
+] as const;
+
+interface Props {
+  work: ReturnType<typeof useBowForm>;
+  form: BowForm;
+  fresh: boolean;
+  fault: string | undefined;
+}
+
+/** Whose the bow is: an archer of the rack, a new one beside a new bow, or the archer of a known bow, edited. */
+export function ArcherFields({ work, form, fresh, fault }: Props) {
+  const newOne = fresh && form.archerId === null;
+  const archer = (part: Partial<BowForm['archer']>) => work.change({ ...form, archer: { ...form.archer, ...part } });
+  const pickArcher = (id: string) => {
+    const known = work.archers.find((a) => a.id === id);
+    work.change(
+      known
+        ? { ...form, archerId: id, archer: known.archer, entry: { ...form.entry, hand: known.archer.hand } }
+        : { ...form, archerId: null, archer: { ...newArcher, hand: form.entry.hand } },
+    );
+  };
+
+  return (
+    <>
+      <h2>Archer</h2>
+      <div className="grid">
+        {fresh && work.archers.length > 0 && (
+          <Select
+            label="Who shoots it"
+            name="archer"
+            value={form.archerId ?? NEW_ARCHER}
+            onChange={pickArcher}
+            choices={[
+              ...work.archers.map((a) => ({ value: a.id, label: a.archer.name })),
+              { value: NEW_ARCHER, label: 'Another archer …' },
+            ]}
+          />
+        )}
+        {(newOne || !fresh) && (
+          <Field
+            label="Name"
+            name="archerName"
+            value={form.archer.name}
+            onChange={(name) => archer({ name })}
+            fault={fault}
+            first={newOne}
+          />
+        )}
+        {fresh && !newOne && <KnownArcher archer={form.archer} />}
+        {(newOne || !fresh) && (
+          <>
+            <Select
+              label="School"
+              name="school"
+              value={form.archer.school}
+              onChange={(school) => archer({ school: school as BowForm['archer']['school'] })}
+              choices={schools}
+              hint={schoolWords[form.archer.school]}
+            />
+            <Select
+              label="Shoots"
+              name="practice"
+              value={form.archer.practice ?? 'weekly'}
+              onChange={(practice) => archer({ practice: practice as BowForm['archer']['practice'] })}
+              choices={practices}
+            />
+            <Select
+              label="Experience"
+              name="experience"
+              value={form.archer.experience ?? 'keen'}
+              onChange={(experience) => archer({ experience: experience as BowForm['archer']['experience'] })}
+              choices={experiences}
+            />
+            {tools.map(([name, label]) => (
+              <label key={name} className="tick">
+                <Checkbox
+                  checked={form.archer[name] ?? false}
+                  onChange={(event) => archer({ [name]: event.target.checked })}
+                />
+                {label}
+              </label>
+            ))}
+          </>
+        )}
+      </div>
+    </>
+  );
+}
+
+/** Who shoots it, as known: an archer is changed on one of their own bows, never beside a new one. */
+function KnownArcher({ archer }: { archer: BowForm['archer'] }) {
+  const word = (choices: { value: string; label: string }[], value: string | null | undefined) =>
+    choices.find((c) => c.value === value)?.label ?? '';
+  const has = tools.filter(([name]) => archer[name]).map(([, label]) => label.replace('Has ', ''));
+  return (
+    <p className="known-archer muted">
+      {[
+        word(schools, archer.school),
+        word(practices, archer.practice),
+        word(experiences, archer.experience),
+        ...has,
+      ].join('; ')}
+      . Changed on the page of one of their bows.
+    </p>
+  );
+}

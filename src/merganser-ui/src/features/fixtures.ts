@@ -1,0 +1,22 @@
+import type { Schemas } from '../api/client';
+import bow from '../../../../tests/vectors/answers/bow.json';
+import dozen from '../../../../tests/vectors/answers/dozen.json';
+import nocks from '../../../../tests/vectors/answers/nocks.json';
+import paper from '../../../../tests/vectors/answers/paper.json';
+import paperChoices from '../../../../tests/vectors/answers/paperChoices.json';
+import setup from '../../../../tests/vectors/answers/setup.json';
+
+/**
+ * What the demo's server answers, for tests to begin with: AnswerTests keeps these files in the shape of what is sent.
+ */
+export const sent = {
+  bow: bow as Schemas['BowView'],
+  dozen: dozen as Schemas['DozenView'],
+  nocks: nocks as Schemas['NockRound'],
+  paper: paper as Schemas['PaperView'],
+  paperChoices: paperChoices as Schemas['PaperChoices'],
+  setup: setup as Schemas['SetupView'],
+};
+
+/** A thing of which a test needs only a part. */
+export const only = <T>(part: Partial<T>): T => part as T;

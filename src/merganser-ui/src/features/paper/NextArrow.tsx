@@ -1,0 +1,39 @@
+import type { Schemas } from '../../api/client';
+import { counted, type Paper } from './paperTypes';
+import type { NextSet } from './usePaperWork';
+
+/** The next arrow of a trial: the bow stays as it is. */
+export function NextArrow({
+  paper,
+  arrows,
+  onTake,
+}: {
+  paper: Paper;
+  arrows: Schemas['ArrowRow'][];
+  onTake: (set: NextSet) => void;
+}) {
+  const last = paper.sets.at(-1)!;
+  return (
+    <label className="other-arrows">
+      <span className="visually-hidden">Next arrow of the trial</span>
+      <select
+        value=""
+        disabled={counted(last).length === 0}
+        onChange={(event) =>
+          onTake({ distance: last.distanceTyped, fletched: last.fletched, arrowVersionId: event.target.value })
+        }
+      >
+        <option value="" disabled>
+          Take the next arrow
+        </option>
+        {arrows
+          .filter((a) => a.kept)
+          .map((a) => (
+            <option key={a.id} value={a.kept!.id}>
+              {a.kept!.typed.name}
+            </option>
+          ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,69 @@
+import type { ReactNode } from 'react';
+import { Foot } from '../../shell/Foot';
+import { isMarked, type Marking, type Paper } from './paperTypes';
+import type { PaperWork } from './usePaperWork';
+
+interface Props {
+  paper: Paper;
+  work: PaperWork;
+  marking: Marking | null;
+  lookingAtMoves: boolean;
+  undoKey: ReactNode;
+  act: (action: string | null | undefined) => void;
+  onKeep: () => void;
+  onLeave: () => void;
+}
+
+/** What is next of the paper, of a shot that is being marked, or what is wrong. */
+export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act, onKeep, onLeave }: Props) {
+  if (work.unreachable)
+    return (
+      <Foot
+        trouble
+        sentence="Kept here, not yet saved."
+        reason="The bench’s server does not answer. What you marked stays in this browser."
+        button="Try again"
+        busy={work.busy}
+        onGo={() => (marking ? onKeep() : void work.papers.refetch().then(work.clear))}
+      />
+    );
+  if (marking)
+    return (
+      <Foot
+        trouble={work.problem !== null}
+        sentence={work.problem?.message ?? sentenceOf(marking)}
+        reason={
+          work.problem ? 'Your marks are still here.' : 'A fault is kept and voided with its reason, not left out.'
+        }
+        button="Keep this shot"
+        busy={!isMarked(marking) || work.busy}
+        onGo={onKeep}
+        alternative="Leave it"
+        onAlternative={onLeave}
+      />
+    );
+  if (work.problem && !lookingAtMoves)
+    return (
+      <Foot trouble sentence={work.problem.message} reason="Nothing was changed." button="I see" onGo={work.clear} />
+    );
+  return (
+    <Foot
+      sentence={paper.next.sentence}
+      reason={paper.next.reason}
+      button={paper.next.button}
+      guarded={paper.next.action === 'madeMove'}
+      busy={work.busy}
+      onGo={() => act(paper.next.action)}
+      alternative={paper.next.alternative}
+      onAlternative={() => act(paper.next.alternativeAction)}
+      extra={undoKey}
+    />
+  );
+}
+
+function sentenceOf(marking: Marking): string {
+  if (isMarked(marking)) return 'Keep this shot.';
+  return marking.point
+    ? 'Press where the tail went through.'
+    : 'Mark the point’s hole, type the tail’s place, or say it.';
+}

@@ -1,0 +1,18 @@
+import { freshMarking, type Marking } from './paperTypes';
+
+const slot = (paperId: string) => `merganser-mark-${paperId}`;
+
+/** A shot that is being marked outlives a reload of the page. */
+export function readMarking(paperId: string): Marking | null {
+  try {
+    const kept = JSON.parse(localStorage.getItem(slot(paperId)) ?? 'null') as Partial<Marking> | null;
+    return kept && { ...freshMarking('shootingSide'), ...kept };
+  } catch {
+    return null;
+  }
+}
+
+export function writeMarking(paperId: string, marking: Marking | null) {
+  if (marking) localStorage.setItem(slot(paperId), JSON.stringify(marking));
+  else localStorage.removeItem(slot(paperId));
+}

@@ -1,0 +1,55 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+
+namespace Merganser.Web.Tests;
+
+/// <summary>
+/// Answers of the demo as the server gives them, kept for the tests of the interface: those build on what is really
+/// sent. With MERGANSER_ANSWERS=write they are written anew.
+/// </summary>
+public class AnswerTests
+{
+    private static readonly JsonSerializerOptions Indented = new() { WriteIndented = true };
+
+    [Theory]
+    [InlineData("paper", "/api/papers/" + App.OpenPaper)]
+    [InlineData("paperChoices", "/api/bows/" + App.Brindle + "/paper-choices")]
+    [InlineData("setup", "/api/bows/" + App.Brindle + "/setup")]
+    [InlineData("bow", "/api/bows/" + App.Brindle)]
+    [InlineData("dozen", "/api/dozens/cccccccc-0000-4000-8000-000000000001")]
+    [InlineData("nocks", "/api/dozens/cccccccc-0000-4000-8000-000000000001/nocks")]
+    public async Task The_kept_answer_has_the_shape_of_what_is_sent(string name, string path)
+    {
+        using var app = new App();
+        var sent = await app.Get(path);
+        var file = Path.Combine(Root(), $"tests/vectors/answers/{name}.json");
+        if (Environment.GetEnvironmentVariable("MERGANSER_ANSWERS") == "write")
+        {
+            Directory.CreateDirectory(Path.GetDirectoryName(file)!);
+            await File.WriteAllTextAsync(file, sent.ToJsonString(Indented) + "\n");
+        }
+
+        var kept = JsonNode.Parse(await File.ReadAllTextAsync(file))!;
+        Shape(kept).ShouldBe(Shape(sent), ignoreOrder: true, "write it anew: MERGANSER_ANSWERS=write");
+    }
+
+    private static string Root()
+    {
+        var folder = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(folder.FullName, "Merganser.slnx")))
+        {
+            folder = folder.Parent!;
+        }
+
+        return folder.FullName;
+    }
+
+    /// <summary>Every place that has a value, without the places in lists.</summary>
+    private static HashSet<string> Shape(JsonNode? node, string at = "") =>
+        node switch
+        {
+            JsonObject of => [.. of.SelectMany(p => Shape(p.Value, $"{at}.{p.Key}"))],
+            JsonArray of => [.. of.SelectMany(item => Shape(item, $"{at}[]")), $"{at}[]"],
+            _ => [at],
+        };
+}

@@ -1,0 +1,168 @@
+using System.Text.Json.Nodes;
+
+namespace Merganser.Web.Tests;
+
+/// <summary>What was done for a dozen is never lost or taken apart.</summary>
+public class DozenRecordTests
+{
+    private const string Bow = "/api/bows/" + App.Brindle;
+    private const string TallOsk = "22222222-0000-4000-8000-000000000002";
+
+    [Fact]
+    public async Task A_dozen_that_was_begun_is_not_taken_apart()
+    {
+        using var app = new App();
+        var path = $"/api/dozens/{await Four(app)}";
+        await app.Post(
+            $"{path}/weights",
+            new
+            {
+                id = App.NewId(),
+                @class = "Nock",
+                text = "9.1\n9.2\n9.1\n9.0",
+            }
+        );
+        (await app.Post($"{path}/match", Options())).Status.ShouldBe(200);
+        await app.Post(
+            $"{path}/entries",
+            new
+            {
+                id = App.NewId(),
+                kind = "tick",
+                number = 2,
+                word = "cut",
+            }
+        );
+        var (_, view) = await app.Post(
+            $"{path}/entries",
+            new
+            {
+                id = App.NewId(),
+                kind = "piece",
+                @class = "Head",
+                value = "100.3",
+            }
+        );
+        ((bool)view["match"]!["stale"]!).ShouldBeFalse("a head does not change which pieces are in an arrow");
+        (_, view) = await app.Post(
+            $"{path}/entries",
+            new
+            {
+                id = App.NewId(),
+                kind = "piece",
+                @class = "Shaft",
+                value = "250",
+            }
+        );
+        ((string)view["next"]!["action"]!).ShouldNotBe("match");
+        var (status, problem) = await app.Post($"{path}/match", Options());
+        status.ShouldBe(400);
+        ((string)problem["title"]!).ShouldContain("Arrow 2 is begun");
+        var tick = (string)(await app.Get(path))["tray"]![1]!["tickIds"]!["cut"]!;
+        await app.Post($"{path}/withdrawals/{tick}", new { });
+        (await app.Post($"{path}/match", Options())).Status.ShouldBe(200);
+    }
+
+    [Fact]
+    public async Task Every_act_on_a_dozen_is_safe_to_repeat_and_many_at_once_are_all_kept()
+    {
+        using var app = new App();
+        var path = $"/api/dozens/{await Four(app)}";
+        var table = new
+        {
+            id = App.NewId(),
+            @class = "Nock",
+            text = "9.1\n9.2",
+        };
+        await app.Post($"{path}/weights", table);
+        var (status, view) = await app.Post($"{path}/weights", table);
+        status.ShouldBe(200);
+        Pieces(view, "Nock").ShouldBe(2);
+        var piece = new
+        {
+            id = App.NewId(),
+            kind = "piece",
+            @class = "Nock",
+            number = 7,
+            value = "9.3",
+        };
+        await app.Post($"{path}/entries", piece);
+        (await app.Post($"{path}/entries", piece)).Status.ShouldBe(200, "the same act again");
+        var many = await Task.WhenAll(
+            Enumerable
+                .Range(0, 12)
+                .Select(_ =>
+                    app.Post(
+                        $"{path}/entries",
+                        new
+                        {
+                            id = App.NewId(),
+                            kind = "piece",
+                            @class = "Head",
+                            value = "100",
+                        }
+                    )
+                )
+        );
+        many.ShouldAllBe(a => a.Status == 200);
+        (await app.Get(path))["heads"]!["pieces"]!
+            .AsArray()
+            .Select(p => (int)p!["number"]!)
+            .ShouldBe(Enumerable.Range(1, 12));
+    }
+
+    private static int Pieces(JsonNode dozen, string name) =>
+        dozen["classes"]!.AsArray().First(c => (string)c!["name"]! == name)!["pieces"]!.AsArray().Count;
+
+    private static object Options() =>
+        new
+        {
+            id = App.NewId(),
+            spineSets = false,
+            straightest = false,
+            leaveOut = 0,
+            gluedShafts = Array.Empty<int>(),
+        };
+
+    private static async Task<string> Four(App app)
+    {
+        var id = App.NewId();
+        await app.Post(
+            $"{Bow}/dozens",
+            new
+            {
+                id,
+                arrowVersionId = App.IslandVersion,
+                name = "Four",
+                arrows = 4,
+                classes = new[] { "Shaft", "Point", "Nock" },
+                spare = 0,
+                vanesInSets = false,
+            }
+        );
+        await app.Post(
+            $"/api/dozens/{id}/weights",
+            new
+            {
+                id = App.NewId(),
+                @class = "Shaft",
+                text = "250.1\n251.3\n249.8\n250.6",
+            }
+        );
+        await app.Post(
+            $"/api/dozens/{id}/weights",
+            new
+            {
+                id = App.NewId(),
+                @class = "Point",
+                text = "100.2\n99.0\n100.5\n99.7",
+            }
+        );
+        if (await app.Post($"/api/dozens/{id}/match", Options()) is { Status: 400 })
+        {
+            return id;
+        }
+
+        throw new InvalidOperationException("nocks are missing");
+    }
+}
