@@ -2,7 +2,9 @@ using System.Text.RegularExpressions;
 
 namespace Merganser.Tests;
 
-/// <summary>How a sentence betrays the units it was said in; compiled into the tests of Core and of the browser.</summary>
+/// <summary>
+/// How a sentence betrays the units it was said in; compiled into the tests of Core and of the browser.
+/// </summary>
 internal static partial class UnitWords
 {
     /// <summary>A figure in a unit of the trade, or the unit's name.</summary>

@@ -1,7 +1,6 @@
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Units;
-using static Merganser.Core.Units.Show;
 
 namespace Merganser.Core.Arrows;
 
@@ -61,7 +60,9 @@ public static class ArrowFigures
     {
         var length = n.Arrow.CutLength;
         var perGrain = n.Balance.FrontOfCenterPerGrain(length + n.Arrow.Point.CentreAhead);
-        var formula = new Formula($"100 (A / L − ½) = 100 ({Measure.Inches(n.Balance.Point, 3):bare} / {Measure.Inches(length, 3):bare} − 0.5)");
+        var formula = new Formula(
+            $"100 (A / L − ½) = 100 ({Measure.Inches(n.Balance.Point, 3):bare} / {Measure.Inches(length, 3):bare} − 0.5)"
+        );
         Term[] terms =
         [
             BalanceTerm(n),
@@ -75,7 +76,9 @@ public static class ArrowFigures
 
     private static Figure GrainsPerPound(ArrowNumbers n)
     {
-        var formula = new Formula($"M / W = {Measure.Grains(n.Balance.Grains):bare} / {Measure.Pounds(n.Bow.DrawWeight):bare}");
+        var formula = new Formula(
+            $"M / W = {Measure.Grains(n.Balance.Grains):bare} / {Measure.Pounds(n.Bow.DrawWeight):bare}"
+        );
         Term[] terms = [new(ArrowSays.WeightPerPound, formula, n.GrainsPerPound, Unit.GrainPerPound, 3)];
         var source = new LeastPerPound(LeastMeasure, n.Bow.MeasuredWeight is not null);
         var working = new Working(ArrowSays.WeightPerPoundIs, terms, source);
@@ -86,7 +89,7 @@ public static class ArrowFigures
 
     private static Figure ToSpare(ArrowNumbers n)
     {
-        var allowance = Measure.Inches(Bow.AmoAllowance);
+        var allowance = Measure.Inches(Bows.Bow.AmoAllowance);
         var rest = new Formula(
             $"AMO draw − {allowance:bare} + rest ahead of pivot = {Measure.Inches(n.Bow.DrawLength):bare} − {allowance:bare} + {Measure.Inches(n.Bow.RestAhead):bare}"
         );
@@ -111,7 +114,9 @@ public static class ArrowFigures
     private static Term BalanceTerm(ArrowNumbers n) =>
         new(
             ArrowSays.BalancePointA,
-            new Formula($"Σ mᵢxᵢ / M = {new Measure(n.Balance.Moment, Unit.GrainInch, 1):bare} / {Measure.Grains(n.Balance.Grains):bare}"),
+            new Formula(
+                $"Σ mᵢxᵢ / M = {new Measure(n.Balance.Moment, Unit.GrainInch, 1):bare} / {Measure.Grains(n.Balance.Grains):bare}"
+            ),
             n.Balance.Point,
             Unit.Inch,
             3

@@ -44,23 +44,15 @@ internal static class SpeedFigures
         var ratedStroke = LaunchSpeed.RatedDraw - Bow.AmoAllowance - bow.BraceHeight;
         var (standard, arrow) = (Measure.Pounds(LaunchSpeed.RatedWeight, 0), Measure.Grains(LaunchSpeed.RatedArrow, 0));
         var symbols = (FormattableString)$"v_r √(W S / ({standard:bare} S_r) · ({arrow:bare} + K)/(m + K))";
-        var weights =
-            (FormattableString)
-                $"{Measure.Grains(LaunchSpeed.RatedArrow + mass, 0):bare} / ({Measure.Grains(n.Balance.Grains):bare} + {Measure.Grains(mass, 0):bare})";
-        var work =
-            (FormattableString)
-                $"{Measure.Pounds(bow.DrawWeight):bare} × {Measure.Inches(bow.PowerStroke):bare} / ({standard:bare} × {Measure.Inches(ratedStroke):bare})";
+        var weights = (FormattableString)
+            $"{Measure.Grains(LaunchSpeed.RatedArrow + mass, 0):bare} / ({Measure.Grains(n.Balance.Grains):bare} + {Measure.Grains(mass, 0):bare})";
+        var work = (FormattableString)
+            $"{Measure.Pounds(bow.DrawWeight):bare} × {Measure.Inches(bow.PowerStroke):bare} / ({standard:bare} × {Measure.Inches(ratedStroke):bare})";
         var formula = new Formula($"{symbols} = {Measure.Speed(bow.RatedSpeed!.Value):bare} √({work} × {weights})");
         Term[] terms =
         [
             Stroke(bow),
-            new(
-                ArrowSays.FormulaLine,
-                formula,
-                n.Launch.Bare,
-                Unit.FootPerSecond,
-                1
-            ),
+            new(ArrowSays.FormulaLine, formula, n.Launch.Bare, Unit.FootPerSecond, 1),
             new(ArrowSays.Shown, ArrowSays.ShownOfRating, n.Launch.Speed, Unit.FootPerSecond, 1),
         ];
         return new Working(ArrowSays.BelowTheRating, terms, ArrowSays.RatingSource, ArrowSays.ChronographNarrows);

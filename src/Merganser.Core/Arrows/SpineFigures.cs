@@ -2,7 +2,6 @@ using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Spine;
 using Merganser.Core.Units;
-using static Merganser.Core.Units.Show;
 
 namespace Merganser.Core.Arrows;
 
@@ -21,7 +20,9 @@ internal static class SpineFigures
             new(ArrowSays.AstmSpine, how, spine, Unit.Spine, 3),
             new(
                 ArrowSays.StiffnessEi,
-                new Formula($"P l³ / (48 s) = {new Measure(887.2267, Unit.PoundSquareInch, 4):bare} / {Measure.Plain(spine, 3)}"),
+                new Formula(
+                    $"P l³ / (48 s) = {new Measure(887.2267, Unit.PoundSquareInch, 4):bare} / {Measure.Plain(spine, 3)}"
+                ),
                 StaticSpine.Stiffness(spine),
                 Unit.PoundSquareInch,
                 1
@@ -99,7 +100,9 @@ internal static class SpineFigures
             .. NeededTerms(n),
             new(
                 ArrowSays.FitR,
-                new Formula($"needed / actual = {Measure.Plain(n.Needed, 4)} / {Measure.Plain(n.Arrow.Shaft.SpineInUse, 4)}"),
+                new Formula(
+                    $"needed / actual = {Measure.Plain(n.Needed, 4)} / {Measure.Plain(n.Arrow.Shaft.SpineInUse, 4)}"
+                ),
                 n.Fit.Ratio,
                 Unit.None,
                 3

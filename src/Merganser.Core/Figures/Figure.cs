@@ -5,8 +5,8 @@ namespace Merganser.Core.Figures;
 
 /// <summary>Mathematics with the user's own numbers in it, in the user's units.</summary>
 /// <param name="Text">The formula; its quantities are measures.</param>
-/// <param name="InOtherUnits">The same where <paramref name="Text"/> holds a constant that is right in the trade's units
-/// alone; null where it holds in any.</param>
+/// <param name="InOtherUnits">The same where <paramref name="Text"/> holds a constant that is right in the trade's
+/// units alone; null where it holds in any.</param>
 public sealed record Formula(FormattableString Text, FormattableString? InOtherUnits = null) : Message;
 
 /// <summary>One line of a working: a name, the formula with the user's own numbers in it, and what it gives.</summary>

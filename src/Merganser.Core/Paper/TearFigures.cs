@@ -2,7 +2,6 @@ using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Units;
-using static Merganser.Core.Units.Show;
 
 namespace Merganser.Core.Paper;
 

@@ -62,7 +62,10 @@ public partial class EveryMessageTests
         }
 
         UnitWords.Trade().IsMatch(metric).ShouldBeFalse($"{message} says \"{metric}\" to a metric archer");
-        UnitWords.Metric().IsMatch(trade).ShouldBeFalse($"{message} says \"{trade}\" to an archer with the trade's units");
+        UnitWords
+            .Metric()
+            .IsMatch(trade)
+            .ShouldBeFalse($"{message} says \"{trade}\" to an archer with the trade's units");
     }
 
     [GeneratedRegex(@"  |[{}]|NaN|∞|^\s|\s$| [,;:]| \.(?!\d)|,,|\.\.|\bMerganser\.")]

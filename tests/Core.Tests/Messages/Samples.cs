@@ -121,6 +121,7 @@ internal static class Samples
         return type switch
         {
             _ when type == typeof(string) => ["Wrackline"],
+            _ when type == typeof(FormattableString) => [(FormattableString)$"g × {Measure.Inches(28.5)}"],
             _ when type == typeof(bool) => [true, false],
             _ when type == typeof(double) => [0.72, 0.0001, 0.9999],
             _ when type == typeof(DateTimeOffset) => [new DateTimeOffset(2026, 11, 23, 18, 34, 0, TimeSpan.Zero)],

@@ -3568,12 +3568,12 @@ export interface components {
             camSystem: components["schemas"]["CamSystem"];
             /** @description Soft, medium or hard cams. */
             camDraw: components["schemas"]["CamDraw"];
+            chronograph?: null | components["schemas"]["SpeedFit"];
             /**
              * Format: double
-             * @description The maker's centre shot, or null.
+             * @description The maker's centre shot, riser to arrow, or null.
              */
             makerCentreShot?: null | number;
-            chronograph?: null | components["schemas"]["SpeedFit"];
             /**
              * Format: double
              * @description Marked draw weight, or null where only a measured one is known.
@@ -4465,11 +4465,6 @@ export interface components {
             breakOffSteps: number;
             /**
              * Format: double
-             * @description Measured mass, or null; it wins over the nominal one.
-             */
-            measuredGrains?: null | number;
-            /**
-             * Format: double
              * @description Nominal mass, whole.
              */
             grains: number;
@@ -4489,6 +4484,11 @@ export interface components {
              * @default 0
              */
             breakOff: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins over the nominal one.
+             */
+            measuredGrains?: null | number;
             /**
              * Format: double
              * @description The mass to reckon with.
@@ -5047,11 +5047,6 @@ export interface components {
             breakOffSteps: number;
             /**
              * Format: double
-             * @description Measured mass, or null; it wins.
-             */
-            measuredGrains?: null | number;
-            /**
-             * Format: double
              * @description Nominal mass, whole.
              */
             grains: number;
@@ -5071,6 +5066,11 @@ export interface components {
              * @default 0
              */
             breakOff: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins over the nominal one.
+             */
+            measuredGrains?: null | number;
             /**
              * Format: double
              * @description The mass to reckon with.

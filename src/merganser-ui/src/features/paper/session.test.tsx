@@ -6,13 +6,11 @@ import { only, sent } from '../fixtures';
 import { show } from '../testing';
 import { advice, arrows, paper, set } from './sessionFixtures';
 import { ChanceBar, percent } from './ChanceBar';
-import { LadderPanel } from './LadderPanel';
 import { MarkingPanel } from './MarkingPanel';
 import { freshPlan, PaperPlan, type Plan } from './PaperPlan';
 import { freshMarking, isMarked, level, type Marking } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { SayIt } from './SayIt';
-import { StageRail } from './StageRail';
 import { TrialPanel } from './TrialPanel';
 
 beforeEach(() => localStorage.clear());
@@ -23,7 +21,6 @@ afterEach(() => {
 
 const choices = sent.paperChoices;
 
-type Rung = Schemas['PaperView']['ladder']['rungs'][number];
 type Effect = Schemas['ArrowTry']['effect'];
 
 describe('the plan of a paper', () => {
@@ -227,84 +224,5 @@ describe('a trial', () => {
     expect(screen.getByText('needs no move')).toBeTruthy();
     expect(screen.getByText('S: 75 to 125 gr')).toBeTruthy();
     expect(screen.getByText('The arrow: they tear apart.')).toBeTruthy();
-  });
-});
-
-describe('the ladder', () => {
-  const rung = (code: Rung['code'], part: Partial<Rung> = {}): Rung => ({
-    code,
-    title: String(code),
-    how: `how ${code}`,
-    tells: `tells ${code}`,
-    control: true,
-    noteId: null,
-    outcome: null,
-    note: null,
-    ...part,
-  });
-  const ladder = (acts: object = {}) => {
-    const all = { onControl: vi.fn(), onNote: vi.fn(), onWithdraw: vi.fn(), ...acts };
-    const rungs = [
-      rung('grip', { outcome: 'nothing', noteId: 'n1', note: 'no change' }),
-      rung('controlArrow'),
-      rung('screws'),
-    ];
-    show(
-      <LadderPanel paper={paper({ ladder: { wanted: true, rungs, next: 'controlArrow' } })} busy={false} {...all} />,
-    );
-    return all;
-  };
-
-  it('offers only the rung that is next, and takes what was seen', async () => {
-    const acts = ladder();
-    expect(screen.getByText('Moves do not help: look here first')).toBeTruthy();
-    expect(screen.getAllByText('Nothing found')).toHaveLength(1);
-    await userEvent.click(screen.getByText('Shoot it now'));
-    expect(acts.onControl).toHaveBeenCalledWith('controlArrow');
-    await userEvent.type(screen.getByLabelText('controlArrow: what was seen'), 'flies clean');
-    await userEvent.click(screen.getByText('Something was found'));
-    expect(acts.onNote).toHaveBeenCalledWith('controlArrow', 'found', 'flies clean');
-  });
-
-  it('takes a rung back, and a note of one’s own', async () => {
-    const acts = ladder();
-    expect(screen.getByText(/done, nothing found: no change/)).toBeTruthy();
-    await userEvent.click(screen.getByText('Take back'));
-    expect(acts.onWithdraw).toHaveBeenCalledWith('n1');
-    await userEvent.type(screen.getByLabelText('A note at this place'), 'seated');
-    await userEvent.click(screen.getByText('Note it'));
-    expect(acts.onNote).toHaveBeenCalledWith(null, null, 'seated');
-  });
-});
-
-describe('the stages', () => {
-  it('stand on a rail with how each is, and one press goes there', async () => {
-    const onGo = vi.fn();
-    const stages = [
-      {
-        words: '3 yd bare',
-        distance: 3,
-        fletched: false,
-        planned: true,
-        inWork: true,
-        shots: 4,
-        reading: null,
-        chance: 0.98,
-      },
-      {
-        words: '6 yd bare',
-        distance: 6,
-        fletched: false,
-        planned: true,
-        inWork: false,
-        shots: 0,
-        reading: null,
-        chance: null,
-      },
-    ];
-    show(<StageRail paper={paper({ plan: { ...sent.paper.plan, stages, arrowNumbers: [] } })} onGo={onGo} />);
-    expect(screen.getByRole('button', { name: '3 yd bare 98 % in' }).getAttribute('aria-current')).toBe('step');
-    await userEvent.click(screen.getByRole('button', { name: '6 yd bare not yet' }));
-    expect(onGo).toHaveBeenCalledWith(stages[1]);
   });
 });
