@@ -66,9 +66,16 @@ public sealed record Arrow(
 /// <summary>Allowed ranges of an arrow's fields. Common practice, no source.</summary>
 public static class ArrowRanges
 {
+    /// <summary>Nock throat to the end of the shaft, inches.</summary>
     public static readonly AllowedRange CutLength = new(15, 36, Unit.Inch, Why.ShaftsAreCut);
+
+    /// <summary>Nock throat to the front of the vanes, inches.</summary>
     public static readonly AllowedRange VaneFront = new(1, 12, Unit.Inch, Why.VaneOnTheShaft);
+
+    /// <summary>Glue of a whole arrow, grains.</summary>
     public static readonly AllowedRange Glue = new(0, 60, Unit.Grain, Why.GlueOfAnArrow);
+
+    /// <summary>Vanes on an arrow.</summary>
     public static readonly AllowedRange VaneCount = new(0, 6, Unit.None, Why.FewOrManyVanes);
 }
 

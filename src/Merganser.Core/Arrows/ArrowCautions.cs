@@ -23,6 +23,7 @@ public static class ArrowCautions
     /// <summary>A shaft that ends too close to the rest.</summary>
     public const string Short = "short-shaft";
 
+    /// <summary>Every caution of an arrow on its bow, the most serious first.</summary>
     public static IReadOnlyList<Caution> Of(ArrowNumbers n)
     {
         List<Caution> cautions = [];
@@ -63,6 +64,7 @@ public static class ArrowNext
     /// <summary>Above this a shaft is not a little stiff but another bow's (common practice, no source).</summary>
     public const double FarTooStiff = 1.3;
 
+    /// <summary>What is next of an arrow.</summary>
     public static Next Of(ArrowNumbers n, IReadOnlyList<Caution> cautions)
     {
         if (cautions.FirstOrDefault(c => c.Refused) is { } refused)

@@ -89,6 +89,7 @@ public sealed record ArrowReading(
 /// <summary>The numbers behind the figures, computed once.</summary>
 public sealed class ArrowNumbers
 {
+    /// <summary>An arrow on its bow.</summary>
     public ArrowNumbers(Bow bow, Arrow arrow)
     {
         Bow = bow;
@@ -109,22 +110,31 @@ public sealed class ArrowNumbers
         Launch = LaunchSpeed.Of(bow, Balance.Grains);
     }
 
+    /// <summary>The bow.</summary>
     public Bow Bow { get; }
 
+    /// <summary>The arrow.</summary>
     public Arrow Arrow { get; }
 
+    /// <summary>Mass, grains, and balance point, inches.</summary>
     public Balance Balance { get; }
 
+    /// <summary>How the bow loads an arrow beside an average one.</summary>
     public BowFactor Factor { get; }
 
+    /// <summary>LF, see <see cref="NeededSpine.LoadShare"/>, 0 to 1.</summary>
     public double LoadShare { get; }
 
+    /// <summary>Draw weight times the bow factor, lb.</summary>
     public double EffectiveWeight { get; }
 
+    /// <summary>Needed ASTM spine, inches.</summary>
     public double Needed { get; }
 
+    /// <summary>How well the shaft suits.</summary>
     public SpineFit Fit { get; }
 
+    /// <summary>Speed at launch, ft/s.</summary>
     public Launch Launch { get; }
 
     /// <summary>Grains per pound of draw weight.</summary>

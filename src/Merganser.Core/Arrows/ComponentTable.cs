@@ -5,6 +5,7 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
 
+/// <summary>What a field of a component holds.</summary>
 public enum ComponentFieldKind
 {
     Text,

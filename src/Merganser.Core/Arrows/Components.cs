@@ -13,6 +13,7 @@ public enum ComponentClass
     Wrap,
 }
 
+/// <summary>What stands at the front of an arrow.</summary>
 public enum PointKind
 {
     Target,
@@ -22,6 +23,7 @@ public enum PointKind
     MechanicalHead,
 }
 
+/// <summary>How a nock is held.</summary>
 public enum NockKind
 {
     PressIn,
@@ -41,8 +43,10 @@ public enum VaneSetting
 /// <summary>A part of the catalogue.</summary>
 public interface IComponent
 {
+    /// <summary>Its maker.</summary>
     string Maker { get; }
 
+    /// <summary>Its name.</summary>
     string Name { get; }
 }
 

@@ -35,6 +35,7 @@ public sealed record SpineChart(
     private const double Reach = 3;
     private const int Halvings = 40;
 
+    /// <summary>Lengths and point weights at which the shafts of a family fit the bow.</summary>
     public static SpineChart Of(Bow bow, Arrow arrow, IReadOnlyList<Shaft> family)
     {
         var middle = Math.Round(arrow.CutLength / LengthStep) * LengthStep;

@@ -33,6 +33,7 @@ public sealed record WhatIf(
     public static WhatIf OfBow(double pounds, Bow bow, Arrow arrow) =>
         Of(new BowBy(Measure.Pounds(pounds, 0)), bow.By(pounds), arrow);
 
+    /// <summary>What an arrow on a bow would be.</summary>
     public static WhatIf Of(Message label, Bow bow, Arrow arrow)
     {
         var numbers = new ArrowNumbers(bow, arrow);
@@ -62,6 +63,7 @@ public sealed record ArrowSummary(
     IReadOnlyList<string> Cautions
 )
 {
+    /// <summary>An arrow on a bow in short.</summary>
     public static ArrowSummary Of(Bow bow, Arrow arrow)
     {
         var n = new ArrowNumbers(bow, arrow);

@@ -2,6 +2,7 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Bows;
 
+/// <summary>Kinds of bow.</summary>
 public enum BowKind
 {
     Compound,
@@ -10,6 +11,7 @@ public enum BowKind
     Longbow,
 }
 
+/// <summary>How the string is let go.</summary>
 public enum Release
 {
     ReleaseAid,
@@ -29,6 +31,7 @@ public enum RestType
     Shelf,
 }
 
+/// <summary>How the cams of a compound are tied to each other.</summary>
 public enum CamSystem
 {
     None,

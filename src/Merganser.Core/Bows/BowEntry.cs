@@ -107,15 +107,36 @@ public sealed record BowEntry(
 /// </summary>
 public static class BowRanges
 {
+    /// <summary>Draw weight, lb.</summary>
     public static readonly AllowedRange DrawWeight = new(5, 120, Unit.Pound, Why.DrawWeightOfBows);
+
+    /// <summary>AMO draw length, inches.</summary>
     public static readonly AllowedRange DrawLength = new(15, 36, Unit.Inch, Why.DrawLengthOfArchers);
+
+    /// <summary>Between the axles of a compound, inches.</summary>
     public static readonly AllowedRange AxleToAxle = new(20, 50, Unit.Inch, Why.AxlesOfCompounds);
+
+    /// <summary>Length of a bow without cams, inches.</summary>
     public static readonly AllowedRange BowLength = new(44, 84, Unit.Inch, Why.LengthOfBows);
+
+    /// <summary>Brace height, inches.</summary>
     public static readonly AllowedRange BraceHeight = new(3, 12, Unit.Inch, Why.BraceOfBows);
+
+    /// <summary>The maker's centre shot, riser to arrow, inches.</summary>
     public static readonly AllowedRange CentreShot = new(0.3, 1.5, Unit.Inch, Why.CentreOfBows);
+
+    /// <summary>The maker's rating, ft/s.</summary>
     public static readonly AllowedRange RatedSpeed = new(120, 400, Unit.FootPerSecond, Why.MakersRating);
+
+    /// <summary>Rest ahead of the pivot, inches.</summary>
     public static readonly AllowedRange RestAhead = new(-3, 4, Unit.Inch, Why.RestsOfBows);
+
+    /// <summary>Bow factor.</summary>
     public static readonly AllowedRange Factor = new(0.6, 1.4, Unit.None, Why.AverageBow);
+
+    /// <summary>Weight on the string, grains.</summary>
     public static readonly AllowedRange StringWeight = new(0, 200, Unit.Grain, Why.WeightOnTheString);
+
+    /// <summary>Its place: 0 at the tip, 1 at the nocking point.</summary>
     public static readonly AllowedRange StringPlace = new(0, 1, Unit.None, Why.TipToNockingPoint);
 }

@@ -16,6 +16,7 @@ public sealed record Catalogue(
     IReadOnlyList<Stocked<Wrap>> Wraps
 )
 {
+    /// <summary>Parts in all.</summary>
     public int Count => Shafts.Count + Inserts.Count + Points.Count + Nocks.Count + Vanes.Count + Wraps.Count;
 }
 

@@ -44,6 +44,7 @@ public enum ArrowState
 /// <summary>The order of assembly (trade practice).</summary>
 public static class Assembly
 {
+    /// <summary>Every step, in order.</summary>
     public static IReadOnlyList<AssemblyStep> Steps { get; } =
     [
         new(AssemblyCode.Cut, ArrowState.Cut),

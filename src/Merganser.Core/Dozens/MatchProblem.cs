@@ -27,6 +27,7 @@ public sealed record MatchProblem(
     /// <summary>How many arrows may be matched.</summary>
     public static AllowedRange Arrow { get; } = new(1, MostArrows, Units.Unit.None, Why.AGross);
 
+    /// <summary>The problem, when it can be solved.</summary>
     /// <exception cref="RefusedException">Too few pieces of some class, or a count out of range.</exception>
     public MatchProblem Checked()
     {

@@ -11,6 +11,7 @@ namespace Merganser.Core.Dozens;
 /// <param name="Distance">Bow to paper, yards.</param>
 public sealed record NockShot(int Turn, Tear Tear, bool Fletched, double Distance = NockRound.UsualDistance);
 
+/// <summary>How an arrow stands in nock tuning.</summary>
 public enum NockState
 {
     Untried,

@@ -17,6 +17,7 @@ public sealed record WorthAt(double Yards, double Inches);
 /// difference.</param>
 public sealed record Worth(double SpreadGrains, double SpeedSpread, IReadOnlyList<WorthAt> Heights)
 {
+    /// <summary>What a spread of so many grains is worth at distances in yards.</summary>
     public static Worth Of(Bow bow, double meanGrains, double spreadGrains, IReadOnlyList<double> yards)
     {
         var light = LaunchSpeed.Of(bow, meanGrains - (spreadGrains / 2)).Speed;

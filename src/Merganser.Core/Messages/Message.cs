@@ -20,24 +20,34 @@ public abstract record Message
     /// <summary>Nothing is said.</summary>
     public static Message Nothing { get; } = new Verbatim("");
 
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(BowSays says) => new Says(says);
 
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(PaperSays says) => new Says(says);
 
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(TuningSays says) => new Says(says);
 
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(SessionSays says) => new Says(says);
 
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(RackSays says) => new Says(says);
 
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(SetupSays says) => new Says(says);
 
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(ArrowSays says) => new Says(says);
 
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(DozenSays says) => new Says(says);
 
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(CatalogueSays says) => new Says(says);
 
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(InputSays says) => new Says(says);
 }
 

@@ -72,17 +72,22 @@ public sealed class TuningSession
         ladder = new(() => SessionLadder.Of(this, advice.Value.Kind));
     }
 
+    /// <summary>Its bow, archer and adjusters.</summary>
     public SessionBow Bow { get; }
 
+    /// <summary>The arrows that were shot.</summary>
     public IReadOnlyList<SessionArrow> Arrows { get; }
 
+    /// <summary>What was planned.</summary>
     public SessionPlan Plan { get; }
 
     /// <summary>Good enough, inches.</summary>
     public double Tolerance { get; }
 
+    /// <summary>What earlier papers taught.</summary>
     public Knowledge Known { get; }
 
+    /// <summary>Everything that happened, in order.</summary>
     public IReadOnlyList<SessionEvent> Events { get; }
 
     /// <summary>The engine at this bow.</summary>
@@ -94,12 +99,16 @@ public sealed class TuningSession
     /// <summary>True for a trial: the bow is left alone.</summary>
     public bool IsTrial => Plan.Kind == SessionKind.Trial;
 
+    /// <summary>The sets, with their shots.</summary>
     public IReadOnlyList<SessionSet> Sets => replay.Sets;
 
+    /// <summary>The moves, corrections among them.</summary>
     public IReadOnlyList<SessionMove> Moves => replay.Moves;
 
+    /// <summary>Answered rungs and notes.</summary>
     public IReadOnlyList<SessionNote> Notes => replay.Notes;
 
+    /// <summary>When it was accepted; null while it is open.</summary>
     public DateTimeOffset? AcceptedAt => replay.AcceptedAt;
 
     /// <summary>The set that is shot now.</summary>

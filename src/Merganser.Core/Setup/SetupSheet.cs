@@ -148,6 +148,7 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
 /// <summary>The one next step on the bow's page.</summary>
 public static class SetupNext
 {
+    /// <summary>What is next on the set-up sheet.</summary>
     public static Next Of(SetupSheet sheet, IReadOnlyList<DueItem> due, BowKind bow)
     {
         if (sheet.AskedAgain.FirstOrDefault() is { } again)

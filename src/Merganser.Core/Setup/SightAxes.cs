@@ -64,6 +64,7 @@ public sealed record CantTable(
     /// <summary>Distances when nothing else is asked for, yards.</summary>
     public static IReadOnlyList<double> UsualYards { get; } = [20, 30, 40, 50, 60];
 
+    /// <summary>The table for a speed in ft/s, a cant in degrees, a zero in yards and a slope in degrees.</summary>
     public static CantTable Of(
         double speed,
         double degrees,

@@ -27,6 +27,7 @@ public sealed record StringPlan(StringSchool School, IReadOnlyList<int> ChecksAt
     /// <summary>Most shots that a plan may name: no string is shot longer.</summary>
     public const int MostShots = 20_000;
 
+    /// <summary>The plan, when it can be.</summary>
     /// <exception cref="Figures.RefusedException">A count is out of range or the checks are not ascending.</exception>
     public StringPlan Checked()
     {

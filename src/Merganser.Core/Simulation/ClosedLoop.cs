@@ -5,6 +5,7 @@ using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Simulation;
 
+/// <summary>How a simulated session ended.</summary>
 public enum SessionEnd
 {
     Done,

@@ -24,14 +24,26 @@ public static class LaunchSpeed
 {
     /// <summary>K for an estimate without a chronograph, grains.</summary>
     public const double VirtualMass = 100;
+
+    /// <summary>The arrow of a maker's rating, grains (AMO).</summary>
     public const double RatedArrow = 350;
+
+    /// <summary>The draw weight of a maker's rating, lb.</summary>
     public const double RatedWeight = 70;
+
+    /// <summary>The draw length of a maker's rating, inches.</summary>
     public const double RatedDraw = 30;
 
     /// <summary>Real bows come in 3 to 8 % below a rating (common practice): the share shown, and its band.</summary>
     public const double ShareShown = 0.95;
+
+    /// <summary>The least of the band.</summary>
     public const double ShareLow = 0.91;
+
+    /// <summary>The most of the band.</summary>
     public const double ShareHigh = 0.99;
+
+    /// <summary>Half the band of an estimate without a rating (trade-like guess, no source).</summary>
     public const double EstimateBand = 0.10;
 
     private const double TwoSided = 1.96;

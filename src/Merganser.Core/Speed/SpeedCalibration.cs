@@ -17,6 +17,8 @@ public sealed class SpeedCalibration
 {
     /// <summary>K before any second mass was shot, grains, and its spread (trade-like guess, no source).</summary>
     public const double PriorVirtualMass = 110;
+
+    /// <summary>Its spread, grains.</summary>
     public const double PriorSpread = 40;
 
     private readonly double a;

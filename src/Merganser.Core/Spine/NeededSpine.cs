@@ -9,7 +9,10 @@ namespace Merganser.Core.Spine;
 /// </summary>
 public static class NeededSpine
 {
+    /// <summary>Exponent of the length.</summary>
     public const double LengthExponent = 2.5;
+
+    /// <summary>Exponent of the load share.</summary>
     public const double LoadExponent = 1.2;
     private const double ReferenceSpine = 0.400;
     private const double ReferenceWeight = 60;
@@ -51,8 +54,13 @@ public enum FitBand
 /// <param name="Relative">Relative uncertainty √(f² + (2.5 u_L/L)² + (u_W/W)²).</param>
 public readonly record struct SpineFit(double Ratio, double Relative)
 {
+    /// <summary>Below this R a shaft is weak.</summary>
     public const double WeakBelow = 0.90;
+
+    /// <summary>From this R it is good.</summary>
     public const double GoodFrom = 0.97;
+
+    /// <summary>Above this R it is stiff.</summary>
     public const double GoodTo = 1.15;
 
     /// <summary>Uncertainty of a cut length, inches.</summary>
@@ -67,10 +75,13 @@ public readonly record struct SpineFit(double Ratio, double Relative)
     /// </summary>
     public const double NominalWeightUncertainty = 3;
 
+    /// <summary>The least R that the inputs leave.</summary>
     public double Low => Ratio * (1 - Relative);
 
+    /// <summary>The most.</summary>
     public double High => Ratio * (1 + Relative);
 
+    /// <summary>The band of R itself.</summary>
     public FitBand Band => BandOf(Ratio);
 
     /// <summary>The verdict; an interval that crosses a band names the others.</summary>

@@ -8,9 +8,16 @@ namespace Merganser.Core.Spine;
 /// </summary>
 public static class StaticSpine
 {
+    /// <summary>Span, inches (ASTM F2031).</summary>
     public const double AstmSpan = 28;
+
+    /// <summary>Load, lb (ASTM F2031).</summary>
     public const double AstmLoad = 1.94;
+
+    /// <summary>Span, inches (AMO).</summary>
     public const double AmoSpan = 26;
+
+    /// <summary>Load, lb (AMO).</summary>
     public const double AmoLoad = 2;
 
     private const double BeamFactor = 48;

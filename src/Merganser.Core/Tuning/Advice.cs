@@ -4,6 +4,7 @@ using Merganser.Core.Paper;
 
 namespace Merganser.Core.Tuning;
 
+/// <summary>What an advice asks for.</summary>
 public enum AdviceKind
 {
     NoShots,

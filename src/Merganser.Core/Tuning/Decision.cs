@@ -6,6 +6,7 @@ namespace Merganser.Core.Tuning;
 /// </summary>
 public sealed record Lever(int Index, int Lower, int Upper);
 
+/// <summary>What the rule decides.</summary>
 public enum DecisionKind
 {
     Shoot,

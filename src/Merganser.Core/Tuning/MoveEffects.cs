@@ -9,6 +9,7 @@ namespace Merganser.Core.Tuning;
 /// </summary>
 public static class MoveEffects
 {
+    /// <summary>What is looked at again after a move of this adjuster.</summary>
     public static Message After(AdjusterKind kind) =>
         new AfterMove(kind, ChangeTable.Of(kind) is { } change ? ChangeTable.Of(change).Again : []);
 }

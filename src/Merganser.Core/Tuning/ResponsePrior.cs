@@ -24,9 +24,16 @@ public sealed record GainPrior(
     double PlusChance = 1
 )
 {
+    /// <summary>Sd of the log gain as a rule (measured, docs/decisions/0009).</summary>
     public const double UsualSd = 0.55;
+
+    /// <summary>The part that the adjusters of one bow share (trade-like guess, no source).</summary>
     public const double UsualShared = 0.30;
+
+    /// <summary>Sd where the size of a step is unsure (trade-like guess, no source).</summary>
     public const double WideSd = 0.65;
+
+    /// <summary>The shared part there.</summary>
     public const double WideShared = 0.45;
 
     /// <summary>Inches of tear a step, as expected.</summary>

@@ -88,6 +88,7 @@ public sealed record StageFit(Stage Stage, IReadOnlyList<LearnedGain> Gains, dou
 /// <summary>Turns the bow's own positions into the engine's steps from where the stage began.</summary>
 public static class Settings
 {
+    /// <summary>The shots of a stage as the engine sees them.</summary>
     public static IReadOnlyList<Observation> Of(ResponsePrior prior, IReadOnlyList<ShotReading> shots) =>
         [
             .. shots.Select(s => new Observation(

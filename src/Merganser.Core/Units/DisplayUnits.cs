@@ -1,5 +1,6 @@
 namespace Merganser.Core.Units;
 
+/// <summary>Units that lengths are shown in.</summary>
 public enum LengthUnit
 {
     Inches,
@@ -7,12 +8,14 @@ public enum LengthUnit
     Millimetres,
 }
 
+/// <summary>Units that masses are shown in.</summary>
 public enum MassUnit
 {
     Grains,
     Grams,
 }
 
+/// <summary>Units that draw weights are shown in.</summary>
 public enum ForceUnit
 {
     Pounds,
@@ -20,18 +23,21 @@ public enum ForceUnit
     Kilograms,
 }
 
+/// <summary>Units that speeds are shown in.</summary>
 public enum SpeedUnit
 {
     FeetPerSecond,
     MetresPerSecond,
 }
 
+/// <summary>Units that energies are shown in.</summary>
 public enum EnergyUnit
 {
     FootPounds,
     Joules,
 }
 
+/// <summary>Units that distances are shown in.</summary>
 public enum DistanceUnit
 {
     Yards,

@@ -3,19 +3,46 @@ namespace Merganser.Core.Units;
 /// <summary>The trade units in which figures are computed and kept, by the symbol that is written.</summary>
 public static class Unit
 {
+    /// <summary>A plain number.</summary>
     public const string None = "";
+
+    /// <summary>Inch.</summary>
     public const string Inch = "in";
+
+    /// <summary>Grain.</summary>
     public const string Grain = "gr";
+
+    /// <summary>Pound of force.</summary>
     public const string Pound = "lb";
+
+    /// <summary>Yard.</summary>
     public const string Yard = "yd";
+
+    /// <summary>Foot per second.</summary>
     public const string FootPerSecond = "ft/s";
+
+    /// <summary>Foot-pound of energy.</summary>
     public const string FootPound = "ft·lb";
+
+    /// <summary>Slug foot per second of momentum.</summary>
     public const string SlugFootPerSecond = "slug·ft/s";
+
+    /// <summary>Grain of arrow per pound of draw weight.</summary>
     public const string GrainPerPound = "gr/lb";
+
+    /// <summary>Grain per inch of shaft.</summary>
     public const string GrainPerInch = "gr/in";
+
+    /// <summary>Moment of a mass.</summary>
     public const string GrainInch = "gr·in";
+
+    /// <summary>Bending stiffness EI.</summary>
     public const string PoundSquareInch = "lbf·in²";
+
+    /// <summary>Per cent.</summary>
     public const string Percent = "%";
+
+    /// <summary>Degree of arc.</summary>
     public const string Degree = "°";
 
     /// <summary>
@@ -51,30 +78,41 @@ public readonly record struct Measure(double Value, string Unit, int Decimals, b
     /// <summary>So many times as much.</summary>
     public Measure Times(int count) => new(Value * count, Unit, Decimals, Fraction);
 
+    /// <summary>A length in inches.</summary>
     public static Measure Inches(double value, int decimals = 2) => new(value, Units.Unit.Inch, decimals);
 
     /// <summary>Inches as a rule is read: 13/16.</summary>
     public static Measure Ruled(double inches) => new(inches, Units.Unit.Inch, 2, true);
 
+    /// <summary>A mass in grains.</summary>
     public static Measure Grains(double value, int decimals = 1) => new(value, Units.Unit.Grain, decimals);
 
+    /// <summary>A draw weight in pounds.</summary>
     public static Measure Pounds(double value, int decimals = 1) => new(value, Units.Unit.Pound, decimals);
 
+    /// <summary>A mass per length in grains an inch.</summary>
     public static Measure GrainsPerInch(double value) => new(value, Units.Unit.GrainPerInch, 2);
 
+    /// <summary>A distance in yards.</summary>
     public static Measure Yards(double value) => new(value, Units.Unit.Yard, 1);
 
+    /// <summary>A speed in ft/s.</summary>
     public static Measure Speed(double feetPerSecond, int decimals = 0) =>
         new(feetPerSecond, Units.Unit.FootPerSecond, decimals);
 
+    /// <summary>An energy in ft·lb.</summary>
     public static Measure Energy(double footPounds, int decimals = 1) =>
         new(footPounds, Units.Unit.FootPound, decimals);
 
+    /// <summary>A spine, inches by the standard.</summary>
     public static Measure Spine(double inches) => new(inches, Units.Unit.Spine, 3);
 
+    /// <summary>A share in per cent.</summary>
     public static Measure Percent(double value, int decimals = 0) => new(value, Units.Unit.Percent, decimals);
 
+    /// <summary>An angle in degrees.</summary>
     public static Measure Degrees(double value, int decimals = 0) => new(value, Units.Unit.Degree, decimals);
 
+    /// <summary>A plain number.</summary>
     public static Measure Plain(double value, int decimals = 2) => new(value, Units.Unit.None, decimals);
 }

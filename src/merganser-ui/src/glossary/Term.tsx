@@ -1,6 +1,7 @@
-import { ButtonBase, Popover } from '@mui/material';
+import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Bubble } from '../shell/Bubble';
 import { findTerm } from './terms';
 import { TermDrawing } from './TermDrawing';
 
@@ -14,21 +15,14 @@ export function Term({ name, label }: { name: string; label?: string }) {
       <ButtonBase className="term" aria-expanded={anchor !== null} onClick={(event) => setAnchor(event.currentTarget)}>
         {label ?? term.word}
       </ButtonBase>
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={() => setAnchor(null)}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-        transitionDuration={0}
-        slotProps={{ paper: { elevation: 0, className: 'working', role: 'dialog', 'aria-label': term.word } as object }}
-      >
+      <Bubble anchor={anchor} onClose={() => setAnchor(null)} label={term.word}>
         <h2>{term.word}</h2>
         <TermDrawing term={term} />
         <p>{term.means}</p>
         <p>
           <Link to="/glossary">All words</Link>
         </p>
-      </Popover>
+      </Bubble>
     </>
   );
 }

@@ -1,4 +1,5 @@
-import { ButtonBase, Popover } from '@mui/material';
+import { ButtonBase } from '@mui/material';
+import { Bubble } from './Bubble';
 import { memo, useId, useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { direction } from '../units/units';
@@ -47,25 +48,15 @@ export const Figure = memo(function Figure({
         <span className="visually-hidden">, open its working</span>
       </ButtonBase>
       {anchor && (
-        <Popover
-          open
-          anchorEl={anchor}
+        <Bubble
+          anchor={anchor}
           onClose={() => setAnchor(null)}
-          anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
-          transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-          transitionDuration={0}
-          slotProps={{
-            paper: {
-              elevation: 0,
-              id,
-              className: 'working',
-              role: 'dialog',
-              'aria-label': `${figure.label}, the working`,
-            } as object,
-          }}
+          label={`${figure.label}, the working`}
+          at="above"
+          id={id}
         >
           <WorkingTable figure={figure} />
-        </Popover>
+        </Bubble>
       )}
     </div>
   );

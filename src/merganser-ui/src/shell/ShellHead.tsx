@@ -1,4 +1,5 @@
-import { ButtonBase, Popover } from '@mui/material';
+import { ButtonBase } from '@mui/material';
+import { Bubble } from './Bubble';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
@@ -118,17 +119,7 @@ function MiniRule({ at, bowId, rack, bow }: MiniProps) {
           <path d="M1 1l5 6 5-6" fill="none" stroke="var(--ink)" strokeWidth="2" />
         </svg>
       </ButtonBase>
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={() => setAnchor(null)}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
-        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
-        transitionDuration={0}
-        slotProps={{
-          paper: { elevation: 0, className: 'working', role: 'dialog', 'aria-label': 'The job, in order' } as object,
-        }}
-      >
+      <Bubble anchor={anchor} onClose={() => setAnchor(null)} label="The job, in order" at="belowRight">
         <nav className="mini-stops" aria-label="The job, in order">
           {stops.map((stop) => (
             <Link
@@ -148,7 +139,7 @@ function MiniRule({ at, bowId, rack, bow }: MiniProps) {
           <ThemeKey />
           {bowId && <UnitsKey bowId={bowId} />}
         </div>
-      </Popover>
+      </Bubble>
     </div>
   );
 }

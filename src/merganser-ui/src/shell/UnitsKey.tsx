@@ -1,4 +1,5 @@
-import { ButtonBase, Popover } from '@mui/material';
+import { ButtonBase } from '@mui/material';
+import { Bubble } from './Bubble';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, ifMatch } from '../api/client';
@@ -72,17 +73,7 @@ export function UnitsKey({ bowId }: { bowId: string }) {
       <ButtonBase aria-label={`Units: ${word}. Change them`} onClick={(event) => setAnchor(event.currentTarget)}>
         {word}
       </ButtonBase>
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={() => setAnchor(null)}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
-        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
-        transitionDuration={0}
-        slotProps={{
-          paper: { elevation: 0, className: 'working units', role: 'dialog', 'aria-label': 'Units' } as object,
-        }}
-      >
+      <Bubble anchor={anchor} onClose={() => setAnchor(null)} label="Units" at="belowRight" className="units">
         <h2>Units of this archer</h2>
         <div className="row">
           <ButtonBase className="key" onClick={() => void wear(tradeUnits)}>
@@ -111,7 +102,7 @@ export function UnitsKey({ bowId }: { bowId: string }) {
           A display choice: all is computed and kept in grains, inches and pounds. Spine numbers stay as they are.
         </p>
         {trouble && <p className="fault">{trouble}</p>}
-      </Popover>
+      </Bubble>
     </>
   );
 }

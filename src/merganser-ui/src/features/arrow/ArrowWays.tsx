@@ -1,6 +1,7 @@
-import { ButtonBase, Popover } from '@mui/material';
+import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Bubble } from '../../shell/Bubble';
 
 export type ArrowWay = 'build' | 'compare' | 'weights' | 'chart' | 'versions';
 
@@ -44,27 +45,16 @@ export function MoreWays({ bowId, arrowId }: { bowId: string; arrowId: string })
       >
         Compare, charts, files
       </ButtonBase>
-      {anchor && (
-        <Popover
-          open
-          anchorEl={anchor}
-          onClose={() => setAnchor(null)}
-          anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-          transitionDuration={0}
-          slotProps={{
-            paper: { elevation: 0, className: 'working', role: 'dialog', 'aria-label': 'Ways to look at it' } as object,
-          }}
-        >
-          <nav className="mini-stops" aria-label="The arrow">
-            {arrowWays.slice(1).map(([name, label]) => (
-              <Link key={name} to={to(bowId, arrowId, name)}>
-                {label}
-              </Link>
-            ))}
-            <Link to={`/catalogue?bow=${bowId}`}>Catalogue of parts</Link>
-          </nav>
-        </Popover>
-      )}
+      <Bubble anchor={anchor} onClose={() => setAnchor(null)} label="Ways to look at it">
+        <nav className="mini-stops" aria-label="The arrow">
+          {arrowWays.slice(1).map(([name, label]) => (
+            <Link key={name} to={to(bowId, arrowId, name)}>
+              {label}
+            </Link>
+          ))}
+          <Link to={`/catalogue?bow=${bowId}`}>Catalogue of parts</Link>
+        </nav>
+      </Bubble>
     </>
   );
 }

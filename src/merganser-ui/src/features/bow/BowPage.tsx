@@ -1,10 +1,10 @@
 import { ButtonBase } from '@mui/material';
 import { useNavigate, useParams } from 'react-router';
 import { Refusal } from '../../api/client';
+import { OpeningPage } from '../../shell/OpeningPage';
 import { ShellHead } from '../../shell/ShellHead';
 import { Field, Select } from '../../shell/Field';
 import { useFaultFocus } from '../../shell/focus';
-import { Foot } from '../../shell/Foot';
 import { AdjusterList, useOffers } from './AdjusterList';
 import { ArcherFields } from './ArcherFields';
 import { BowFoot, Conflict } from './BowFoot';
@@ -33,19 +33,7 @@ export default function BowPage() {
     .map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress, inchesPerStep: '' }));
   useFaultFocus(work.problem);
 
-  if (!form)
-    return (
-      <div className="page">
-        <ShellHead at="bow" bowId={bowId} title="Bow and archer" />
-        <main className="thing inset">{work.missing && <h1>There is no such bow on this rack.</h1>}</main>
-        <Foot
-          sentence={work.missing ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
-          reason=""
-          button="To the rack"
-          onGo={() => void navigate('/')}
-        />
-      </div>
-    );
+  if (!form) return <OpeningPage at="bow" bowId={bowId} title="Bow and archer" missing={work.missing} />;
 
   const faults = work.problem instanceof Refusal ? work.problem.errors : {};
   const fault = (field: string) => faults[field]?.[0];

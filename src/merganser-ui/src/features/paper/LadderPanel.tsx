@@ -1,5 +1,6 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
+import { NoteField } from '../../shell/NoteField';
 import type { Schemas } from '../../api/client';
 import type { Paper, Purpose } from './paperTypes';
 
@@ -49,13 +50,12 @@ export function LadderPanel({ paper, busy, onControl, onNote, onWithdraw }: Prop
       </ol>
       <h2>A note at this place</h2>
       <div className="row">
-        <input
-          className="name-input wide-input"
-          aria-label="A note at this place"
+        <NoteField
+          label="A note at this place"
           placeholder="wind, a new grip, seated …"
-          maxLength={500}
           value={free}
-          onChange={(event) => setFree(event.target.value)}
+          onChange={setFree}
+          wide
         />
         <ButtonBase
           className="key"
@@ -106,13 +106,11 @@ function RungLine({
                   Shoot it now
                 </ButtonBase>
               )}
-              <input
-                className="name-input"
-                aria-label={`${rung.title}: what was seen`}
+              <NoteField
+                label={`${rung.title}: what was seen`}
                 placeholder="what was seen"
-                maxLength={500}
                 value={note}
-                onChange={(event) => setNote(event.target.value)}
+                onChange={setNote}
               />
               {outcomes.map(([code, label]) => (
                 <ButtonBase key={code} className="key" disabled={busy} onClick={() => onNote(rung.code!, code, note)}>

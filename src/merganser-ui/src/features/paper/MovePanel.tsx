@@ -1,6 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
+import { NoteField } from '../../shell/NoteField';
 import { Select } from '../../shell/Field';
 import { Scale } from '../../shell/Scale';
 
@@ -84,14 +85,7 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], o
         + one step: {adjuster.plus.toLowerCase()}. − one step: {adjuster.minus.toLowerCase()}.
         {adjuster.needsPress && ' Press needed.'}
       </p>
-      <input
-        className="name-input"
-        aria-label="Note"
-        placeholder="note, if any"
-        maxLength={500}
-        value={note}
-        onChange={(event) => setNote(event.target.value)}
-      />
+      <NoteField label="Note" value={note} onChange={setNote} />
       {sets.length > 1 && !corrects && (
         <Select
           label="When it was made"

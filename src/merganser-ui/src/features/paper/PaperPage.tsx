@@ -116,7 +116,7 @@ export default function PaperPage() {
           sentence={
             work.unreachable ? 'Kept here, not yet saved.' : (work.problem?.message ?? 'Hang the paper and begin.')
           }
-          reason="Target a yard or more behind the paper. A clear range."
+          reason="Target well behind the paper. A clear range."
           trouble={work.problem !== null}
           button="Begin this paper"
           busy={work.busy}

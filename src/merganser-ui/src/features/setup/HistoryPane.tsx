@@ -1,6 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { NoteField } from '../../shell/NoteField';
 import { answer, api, type Schemas } from '../../api/client';
 import { Select } from '../../shell/Field';
 import { useEscape } from '../../shell/focus';
@@ -136,14 +137,7 @@ function Changes({ setup, work }: { setup: Setup; work: SetupWork }) {
   return (
     <section aria-label="Changes">
       <h2>Something new on the bow</h2>
-      <input
-        className="name-input"
-        aria-label="Note on the change"
-        placeholder="note, if any"
-        maxLength={500}
-        value={note}
-        onChange={(event) => setNote(event.target.value)}
-      />
+      <NoteField label="Note on the change" value={note} onChange={setNote} />
       <ul className="change-choices">
         {setup.choices.map((choice) => (
           <li key={choice.change}>

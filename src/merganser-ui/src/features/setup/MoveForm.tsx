@@ -1,4 +1,5 @@
 import { ButtonBase } from '@mui/material';
+import { NoteField } from '../../shell/NoteField';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useEscape } from '../../shell/focus';
@@ -70,14 +71,7 @@ export function MoveForm({ adjuster, work, onDone }: Props) {
         {yoke && first * second >= 0 && first !== second && ' One leg alone: timing will be asked again.'}
         {adjuster.needsPress && ' Only in the right press, by its manual.'}
       </p>
-      <input
-        className="name-input"
-        aria-label="Note on the move"
-        placeholder="note, if any"
-        maxLength={500}
-        value={note}
-        onChange={(event) => setNote(event.target.value)}
-      />
+      <NoteField label="Note on the move" value={note} onChange={setNote} />
       {fault && (
         <p className="fault" role="alert">
           {fault}

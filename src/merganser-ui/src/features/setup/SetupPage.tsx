@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
+import { OpeningPage } from '../../shell/OpeningPage';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
 import { focusSoon } from '../../shell/focus';
@@ -96,18 +97,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
   };
 
   if (!setup || !bow.data || !check)
-    return (
-      <div className="page">
-        <ShellHead at="bow" bowId={bowId} title={bowWayLabel(way)} />
-        <main className="thing inset">{bow.isError && <h1>There is no such bow on this rack.</h1>}</main>
-        <Foot
-          sentence={bow.isError ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
-          reason=""
-          button="To the rack"
-          onGo={() => void navigate('/')}
-        />
-      </div>
-    );
+    return <OpeningPage at="bow" bowId={bowId} title={bowWayLabel(way)} missing={bow.isError} />;
 
   const foot = work.unreachable ? (
     <Foot
