@@ -1,4 +1,5 @@
 using OpenQA.Selenium;
+using OpenQA.Selenium.Interactions;
 
 namespace Merganser.Browser.Tests;
 
@@ -33,7 +34,8 @@ public class DozenTests
                     : null
             );
             screen.See("[data-testid=lift]").SendKeys(Keys.Enter);
-            Thread.Sleep(1200);
+            screen.SeeText("[data-testid=live]", "0.0");
+            screen.SeeText("[data-testid=live]", "stable");
         }
 
         screen.SeeText(".weigh-middle h1", "Point 1");
@@ -53,6 +55,21 @@ public class DozenTests
         screen.Button("It is done").SendKeys(Keys.Enter);
         screen.Button("Build list").SendKeys(Keys.Enter);
         screen.Until(d => d.FindElement(By.CssSelector("[data-tick=cut]")).Selected ? "ticked" : null);
+    }
+
+    /// <summary>What is typed after a class was pressed is a weight of that class.</summary>
+    [Fact]
+    public void A_weight_is_typed_after_the_class_is_pressed_whether_it_was_chosen_or_not()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go("/bows/22222222-0000-4000-8000-000000000001/dozen");
+        screen.SeeText(".weigh-middle h1", "Point 8");
+        foreach (var (name, weight, next) in new[] { ("Point", "100.4", "Point 9"), ("Nock", "9", "Nock 2") })
+        {
+            screen.See($"[data-class={name}]").Click();
+            new Actions(screen.Driver).SendKeys(weight + Keys.Enter).Perform();
+            screen.SeeText(".weigh-middle h1", next);
+        }
     }
 
     [Fact]

@@ -7,9 +7,9 @@ namespace Merganser.Tests;
 /// </summary>
 internal static partial class UnitWords
 {
-    /// <summary>A figure in a unit of the trade, or the unit's name.</summary>
+    /// <summary>A figure in a unit of the trade, the unit's name, or the unit alone as the head of a column.</summary>
     [GeneratedRegex(
-        @"\d\s?(in|gr|lb|ft/s|ft·lb|slug·ft/s|yd)(?![\w/·])|\d\s?gr/(lb|in)|\b(inch|inches|yards?|pounds?|grains?)\b"
+        @"(^|\t)(in|gr|lb|ft/s|ft·lb|yd|gr/lb|gr/in)(\t|$)|\d\s?(in|gr|lb|ft/s|ft·lb|slug·ft/s|yd)(?![\w/·])|\d\s?gr/(lb|in)|\b(inch|inches|yards?|pounds?|grains?)\b"
     )]
     public static partial Regex Trade();
 

@@ -29,6 +29,9 @@ public sealed record FromTo(AdjusterKind Kind, int From, int To) : BowMessage;
 /// <summary>What is left of an adjuster's travel each way.</summary>
 public sealed record Room(AdjusterKind Kind, int Down, int Up) : BowMessage;
 
+/// <summary>A bow draws more than its maker allows.</summary>
+public sealed record AboveMaximum(Measure Measured, Measure Most) : BowMessage;
+
 /// <summary>A bow in a line: kind, hand, weight.</summary>
 public sealed record BowLine(BowKind Kind, Measure Weight, bool Marked) : BowMessage;
 
@@ -58,6 +61,8 @@ public enum BowSays
     GoToTheDrawWeight,
     ChooseTheArrow,
     BowIsMeasured,
+    BackItOff,
+    GoToTheCheck,
     ArrowFollows,
     DrawWeightNeeded,
     StandsThereAlready,

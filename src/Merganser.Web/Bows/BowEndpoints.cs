@@ -1,5 +1,4 @@
 using Merganser.Core.Bows;
-using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Units;
@@ -100,7 +99,7 @@ public static class BowEndpoints
             new FactorView(factor.Factor, factor.ModelSpread, factor.Why),
             archers.Get(row.ArcherId).Archer.Units ?? DisplayUnits.Trade,
             row.Version,
-            Unsound.Guard(row.Unsound, NextFor(row.Bow)),
+            Unsound.Guard(row.Unsound, BowNext.Of(row.Bow)),
             row.ArchivedAt,
             row.Unsound?.Words,
             FormattableString.Invariant($"{row.Bow.FirstCut:0.#}")
@@ -110,16 +109,4 @@ public static class BowEndpoints
     /// <summary>The bow in one line: kind, hand, weight.</summary>
     public static Message Line(Bow bow) =>
         new BowLine(bow.Kind, Measure.Pounds(bow.DrawWeight), bow.MeasuredWeight is null);
-
-    private static Next NextFor(Bow bow) =>
-        bow.MeasuredWeight is null
-            ? new Next(
-                BowSays.MeasureTheDrawWeight,
-                BowSays.MarkedWeightCanBeOff,
-                "measureWeight",
-                BowSays.GoToTheDrawWeight,
-                BowSays.ChooseTheArrow,
-                "arrow"
-            )
-            : new Next(BowSays.BowIsMeasured, BowSays.ArrowFollows, "arrow", BowSays.ChooseTheArrow);
 }

@@ -22,6 +22,8 @@ public static class BowWords
             Room(var kind, var down, 0) => $"at its end; {Step(kind, down)} {Way(kind, false, hand)} to go",
             Room(var kind, var down, var up) =>
                 $"to go: {Step(kind, down)} {Way(kind, false, hand)}, {Step(kind, up)} {Way(kind, true, hand)}",
+            AboveMaximum(var measured, var most) =>
+                $"It draws {measured}; the maker allows {most} at the most. Nothing is shot before.",
             BowLine(var kind, var weight, var marked) => $"{kind}, {Handed(hand)}, {weight}{(marked ? " marked" : "")}",
             FactorReason { SetByHand: true } => $"set on the bow",
             FactorReason(BowKind.Longbow, _, _, _) => $"longbow shelf not cut to centre, from memory",
@@ -47,6 +49,8 @@ public static class BowWords
             BowSays.MarkedWeightCanBeOff => $"A marked weight can be well off, and the spine follows it.",
             BowSays.GoToTheDrawWeight => $"Go to the draw weight",
             BowSays.ChooseTheArrow => $"Choose the arrow",
+            BowSays.BackItOff => $"Back both limb bolts off evenly, then weigh it again.",
+            BowSays.GoToTheCheck => $"To the draw weight check",
             BowSays.BowIsMeasured => $"The bow is measured: choose the arrow.",
             BowSays.ArrowFollows => $"Spine, length and point follow from these figures.",
             BowSays.DrawWeightNeeded => $"The draw weight is needed: measured on a scale, or as the bow is marked.",

@@ -88,15 +88,23 @@ function point(arrow: ArrowMeasures, end: number, px: number, y: number, half: n
 
 export interface Tick {
   x: number;
-  size: 'inch' | 'half' | 'quarter';
+  size: 'whole' | 'half' | 'part';
   label: string | null;
 }
 
-/** Ruler ticks each quarter inch, labelled on the inch. */
-export function rulerTicks(at: Layout, inches: number): Tick[] {
-  return Array.from({ length: inches * 4 + 1 }, (_, i) => ({
-    x: r(at.x(i / 4)),
-    size: i % 4 === 0 ? 'inch' : i % 2 === 0 ? 'half' : 'quarter',
-    label: i % 4 === 0 ? String(i / 4) : null,
+/** How a ruler is divided: its smallest part in inches, how many make a half and a whole, what a whole counts. */
+export interface Ruler {
+  part: number;
+  half: number;
+  whole: number;
+  counts: number;
+}
+
+/** The marks of a ruler over so many inches, labelled on the whole. */
+export function rulerTicks(at: Layout, inches: number, ruler: Ruler): Tick[] {
+  return Array.from({ length: Math.floor(inches / ruler.part + 1e-9) + 1 }, (_, i) => ({
+    x: r(at.x(i * ruler.part)),
+    size: i % ruler.whole === 0 ? 'whole' : i % ruler.half === 0 ? 'half' : 'part',
+    label: i % ruler.whole === 0 ? String((i / ruler.whole) * ruler.counts) : null,
   }));
 }

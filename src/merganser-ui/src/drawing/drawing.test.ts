@@ -4,6 +4,7 @@ import { place } from './band';
 import { bowOutline } from './bow';
 import { seeded } from './seeded';
 import { sheetScale, tearPath } from './tear';
+import { metricUnits, rulerOf, tradeUnits } from '../units/units';
 
 const measures: ArrowMeasures = {
   cutLength: 28.5,
@@ -54,10 +55,20 @@ describe('the arrow to scale', () => {
   });
 
   it('labels the ruler on the inch only', () => {
-    const ticks = rulerTicks(layout(1232, 28.5), 30);
+    const ticks = rulerTicks(layout(1232, 28.5), 30, rulerOf(tradeUnits));
     expect(ticks).toHaveLength(121);
     expect(ticks.filter((t) => t.label)).toHaveLength(31);
     expect(ticks.at(-1)!.label).toBe('30');
+    const metric = rulerTicks(layout(1232, 28.5), 30, rulerOf(metricUnits));
+    expect(
+      metric
+        .filter((t) => t.label)
+        .map((t) => t.label)
+        .at(-1),
+    ).toBe('75');
+    const inch = ticks.find((t) => t.label === '20')!.x - ticks[0]!.x;
+    const five = metric.find((t) => t.label === '50')!.x - metric[0]!.x;
+    expect(five / inch).toBeCloseTo(50 / 2.54 / 20, 3);
   });
 });
 

@@ -131,6 +131,13 @@ export function ruled(inches: number, units: Units = tradeUnits): string {
   return `${[whole > 0 || part === 0 ? whole : '', part > 0 ? `${part}/${under}` : ''].filter((t) => t !== '').join(' ')} in`;
 }
 
+/** The ruler of a person: quarters of an inch, or centimetres with the fives long. */
+export function rulerOf(units: Units) {
+  if (units.length === 'inches') return { unit: 'in', part: 0.25, half: 2, whole: 4, counts: 1, few: 5 };
+  const counts = units.length === 'centimetres' ? 5 : 50;
+  return { unit: wayOf('in', units).unit, part: 1 / 2.54, half: 5, whole: 5, counts, few: counts * 2 };
+}
+
 /** up, down or unchanged at the precision that is shown. */
 export function direction(change: number, decimals: number): 'up' | 'down' | 'same' {
   const rounded = Number(change.toFixed(decimals));

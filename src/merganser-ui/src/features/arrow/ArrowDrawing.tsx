@@ -2,7 +2,7 @@ import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { useWidth } from '../../shell/useWidth';
 import { arrowPaths, layout, rulerTicks, type ArrowPaths } from '../../drawing/arrow';
-import { show, withUnit } from '../../units/units';
+import { rulerOf, show, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { ArrowParts } from './ArrowParts';
 import { Callouts } from './Callouts';
@@ -35,6 +35,7 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
   const bal = at.x(balancePoint);
   const rest = at.x(restAtFullDraw);
   const sentence = `Arrow to scale: ${inches(arrow.cutLength)} from nock throat to shaft end, balance point at ${inches(balancePoint)}, half length at ${inches(halfLength)}, ${inches(toSpare)} ahead of the rest at full draw.`;
+  const scale = rulerOf(units);
   const rulerEnd = Math.ceil(arrow.cutLength + 1);
   return (
     <div className="arrow-zone" ref={ref}>
@@ -87,20 +88,20 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
           </g>
         )}
         <line x1={at.x(0)} x2={at.x(rulerEnd)} y1={ruler} y2={ruler} stroke="var(--ink)" strokeWidth="1.5" />
-        {rulerTicks(at, rulerEnd).map((tick) => (
+        {rulerTicks(at, rulerEnd, scale).map((tick) => (
           <g key={tick.x}>
-            {(!narrow || tick.size === 'inch') && (
+            {(!narrow || tick.size === 'whole') && (
               <line
                 x1={tick.x}
                 x2={tick.x}
                 y1={ruler}
-                y2={ruler + (tick.size === 'inch' ? 17 : tick.size === 'half' ? 11 : 7)}
-                stroke={tick.size === 'inch' ? 'var(--ink)' : 'var(--edge)'}
+                y2={ruler + (tick.size === 'whole' ? 17 : tick.size === 'half' ? 11 : 7)}
+                stroke={tick.size === 'whole' ? 'var(--ink)' : 'var(--edge)'}
               />
             )}
-            {tick.label && (!narrow || Number(tick.label) % 5 === 0) && (
+            {tick.label && (!narrow || Number(tick.label) % scale.few === 0) && (
               <text x={tick.x} y={ruler + 31} textAnchor="middle" fontSize="14">
-                {tick.label}
+                {tick.label === '0' ? `0 ${scale.unit}` : tick.label}
               </text>
             )}
           </g>
@@ -111,7 +112,7 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
         <p className="arrow-words n">
           FOC gap <b>{inches(gap)}</b> = {withUnit(foc, '%', 1)}. Balances at{' '}
           <b>{show(balancePoint, 'in', 2, units).value}</b>, half length <b>{inches(halfLength)}</b>. Rest at full draw:{' '}
-          <b>{inches(toSpare)}</b> to spare. Ruler in inches.
+          <b>{inches(toSpare)}</b> to spare. Ruler in {scale.unit}.
         </p>
       )}
       <Callouts

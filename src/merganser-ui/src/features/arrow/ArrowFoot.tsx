@@ -79,8 +79,8 @@ export function ArrowFoot({
       reason={next.reason}
       button={next.button}
       onGo={() => act(next.action)}
-      alternative={next.alternative}
-      onAlternative={() => act(next.alternativeAction)}
+      alternative={same && next.alternativeAction === 'keep' ? 'To the paper' : next.alternative}
+      onAlternative={() => act(same && next.alternativeAction === 'keep' ? 'paper' : next.alternativeAction)}
     />
   );
 }

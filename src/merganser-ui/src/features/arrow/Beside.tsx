@@ -29,7 +29,7 @@ export const Beside = memo(function Beside({ rows }: { rows: BesideRow[] }) {
           <tr>
             <th scope="col">Beside it</th>
             <th scope="col">{unit('gr')}</th>
-            <th scope="col">gr/lb</th>
+            <th scope="col">{unit('gr/lb')}</th>
             <th scope="col">FOC %</th>
             <th scope="col" className="words">
               fit
@@ -47,7 +47,7 @@ export const Beside = memo(function Beside({ rows }: { rows: BesideRow[] }) {
               <th scope="row">{row.name}</th>
               <td>{show(row.summary.grains, 'gr', 1, units).value}</td>
               <td className={row.summary.cautions.includes('light-arrow') ? 'caution-figure' : ''}>
-                {number(row.summary.grainsPerPound, 2)}
+                {show(row.summary.grainsPerPound, 'gr/lb', 2, units).value}
               </td>
               <td>{number(row.summary.frontOfCenter, 1)}</td>
               <td className="words">

@@ -3,6 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { useWidth } from '../../shell/useWidth';
 import { arrowPaths, layout, rulerTicks } from '../../drawing/arrow';
+import { rulerOf } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
 import { ArrowParts } from './ArrowParts';
 import { measuresOf } from './measures';
 
@@ -42,6 +44,7 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
   const rows = chosen.length >= 2 ? (compared.data?.arrows ?? []) : [];
   const longest = Math.max(20, ...rows.map((r) => r.arrow.cutLength));
   const at = layout(width, longest);
+  const scale = rulerOf(useUnits());
   return (
     <div className="compare" ref={ref}>
       <fieldset className="row">
@@ -95,8 +98,8 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
               y2={rows.length * 56 + 6}
               stroke="var(--ink)"
             />
-            {rulerTicks(at, Math.ceil(longest))
-              .filter((tick) => tick.label !== null && (width > 600 || Number(tick.label) % 5 === 0))
+            {rulerTicks(at, Math.ceil(longest), scale)
+              .filter((tick) => tick.label !== null && (width > 600 || Number(tick.label) % scale.few === 0))
               .map((tick) => (
                 <g key={tick.x}>
                   <line
@@ -107,7 +110,7 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
                     stroke="var(--ink)"
                   />
                   <text x={tick.x} y={rows.length * 56 + 28} fontSize="14" textAnchor="middle">
-                    {tick.label}
+                    {tick.label === '0' ? `0 ${scale.unit}` : tick.label}
                   </text>
                 </g>
               ))}

@@ -8,9 +8,9 @@ export function SpeedBand({ figure }: { figure: Schemas['Figure'] }) {
   return (
     <svg
       className="speed-band"
-      width="68"
+      width="88"
       height="40"
-      viewBox="0 0 68 40"
+      viewBox="-10 0 88 40"
       role="img"
       aria-label={`between ${low} and ${high}`}
     >

@@ -27,6 +27,11 @@ export function WeighPane({ dozen, work, kind, onKind }: Props) {
   const [tone, setTone] = useState(() => localStorage.getItem('merganser-tone') !== 'off');
   const [nominal, setNominal] = useState('100');
   const checking = kind === CHECK;
+  /** What is typed next is the weight of what was chosen, also when it was chosen already. */
+  const choose = (name: string) => {
+    onKind(name);
+    setTimeout(() => document.querySelector<HTMLInputElement>('input[name=weight]')?.focus());
+  };
   const group = kind === 'Head' ? null : dozen.classes.find((c) => c.name === kind);
   const pieces = kind === 'Head' ? dozen.heads.pieces : (group?.pieces ?? []);
   const wanted = group?.wanted ?? Math.max(6, pieces.length + 1);
@@ -83,7 +88,7 @@ export function WeighPane({ dozen, work, kind, onKind }: Props) {
         <h2>Weigh in</h2>
         <ul>
           <li>
-            <ButtonBase className="weigh-class" aria-pressed={checking} onClick={() => onKind(CHECK)}>
+            <ButtonBase className="weigh-class" aria-pressed={checking} onClick={() => choose(CHECK)}>
               <b>Check weight</b>
               <small>
                 {dozen.check
@@ -100,7 +105,7 @@ export function WeighPane({ dozen, work, kind, onKind }: Props) {
               <ButtonBase
                 className="weigh-class"
                 aria-pressed={kind === name}
-                onClick={() => onKind(name!)}
+                onClick={() => choose(name!)}
                 data-class={name}
               >
                 <b>{name}</b>
