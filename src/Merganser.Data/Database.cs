@@ -17,8 +17,13 @@ public sealed class Database(string path)
         DefaultTimeout = 10,
     }.ToString();
 
+    private long statements;
+
     /// <summary>Rows of this file that could not be read.</summary>
     public Unreadable Unreadable { get; } = new();
+
+    /// <summary>Statements that were carried out so far: what an answer costs that grows with the data.</summary>
+    public long Statements => Interlocked.Read(ref statements);
 
     /// <summary>Where the file is.</summary>
     public string Path { get; } = path;
@@ -37,7 +42,7 @@ public sealed class Database(string path)
     {
         using var connection = Open();
         using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
-        var result = command(new Sql(connection, transaction));
+        var result = command(new Sql(connection, transaction, Count));
         transaction.Commit();
         return result;
     }
@@ -47,7 +52,7 @@ public sealed class Database(string path)
     {
         using var connection = Open();
         using var transaction = connection.BeginTransaction(deferred: true);
-        return query(new Sql(connection, transaction));
+        return query(new Sql(connection, transaction, Count));
     }
 
     /// <summary>Brings the file to the present tables; a file that has data is copied beside itself first.</summary>
@@ -80,6 +85,8 @@ public sealed class Database(string path)
                 result.Error
             );
     }
+
+    private void Count() => Interlocked.Increment(ref statements);
 
     private string Backup(TimeProvider clock)
     {

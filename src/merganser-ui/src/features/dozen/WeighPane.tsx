@@ -1,5 +1,5 @@
 import { ButtonBase } from '@mui/material';
-import { useEffect, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { Field } from '../../shell/Field';
 import { isPageKey, ownsEnter } from '../../shell/keys';
 import { ReadingField } from '../../shell/ReadingField';
@@ -27,30 +27,37 @@ export function WeighPane({ dozen, work, kind, onKind }: Props) {
   const [tone, setTone] = useState(() => localStorage.getItem('merganser-tone') !== 'off');
   const [nominal, setNominal] = useState('100');
   const checking = kind === CHECK;
-  /** What is typed next is the weight of what was chosen, also when it was chosen already. */
+  const chosen = useRef(kind);
+  useLayoutEffect(() => {
+    chosen.current = kind;
+  }, [kind]);
+  /** What is typed next is the weight of what was pressed, at once, and also when it was chosen already. */
   const choose = (name: string) => {
+    chosen.current = name;
     onKind(name);
-    setTimeout(() => document.querySelector<HTMLInputElement>('input[name=weight]')?.focus());
+    document.querySelector<HTMLInputElement>('input[name=weight]')?.focus();
   };
   const group = kind === 'Head' ? null : dozen.classes.find((c) => c.name === kind);
   const pieces = kind === 'Head' ? dozen.heads.pieces : (group?.pieces ?? []);
   const wanted = group?.wanted ?? Math.max(6, pieces.length + 1);
   const next = firstFree(pieces.map((p) => p.number));
   const enter = async (value: string, source: string): Promise<string | null> => {
+    const of = chosen.current;
     // The server numbers the piece, so that two at once are two.
-    const after = checking
-      ? await work.enter(dozen.id, { ...blank, kind: 'check', value, second: nominal })
-      : await work.enter(dozen.id, { ...blank, kind: 'piece', class: kind, value, word: source });
+    const after =
+      of === CHECK
+        ? await work.enter(dozen.id, { ...blank, kind: 'check', value, second: nominal })
+        : await work.enter(dozen.id, { ...blank, kind: 'piece', class: of, value, word: source });
     if (!after) return null;
     if (tone) beep();
-    if (checking) return `taken: the check weight reads ${value}`;
-    const now = after.classes.find((c) => c.name === kind);
+    if (of === CHECK) return `taken: the check weight reads ${value}`;
+    const now = after.classes.find((c) => c.name === of);
     if (now && now.pieces.length >= now.wanted) {
-      const open = after.classes.find((c) => c.name !== kind && c.missing > 0);
+      const open = after.classes.find((c) => c.name !== of && c.missing > 0);
       if (open) onKind(open.name);
     }
     const piece = newest(now?.pieces ?? after.heads.pieces, pieces);
-    return piece ? `taken: ${kind} ${piece.number}, ${figure(piece.grains, 'gr', 1)}` : `taken: ${value}`;
+    return piece ? `taken: ${of} ${piece.number}, ${figure(piece.grains, 'gr', 1)}` : `taken: ${value}`;
   };
   const scale = useInstrument('scale', true, (value) => void enter(String(value), 'scale'));
   const lastPiece = pieces.toSorted((a, b) => a.number - b.number).at(-1);
