@@ -75,21 +75,19 @@ public sealed record SetupRecord(
     IReadOnlyList<GoodState> Good
 )
 {
-    private readonly Lazy<IReadOnlyList<(SessionMove Move, int Ordinal)>> made = new(() => Made(Moves));
-
     /// <summary>The string's life.</summary>
     public StringLife String =>
         StringLife.Of(
             Plan,
             [.. Fired.Select(f => new FiredShots(f.Count, f.Settling, f.AfterMove, f.AfterChange))],
             [.. Changes.Select(c => (c.Change, c.Ordinal))],
-            [.. made.Value.Select(m => (m.Move.Kind, m.Ordinal))]
+            [.. Made().Select(m => (m.Move.Kind, m.Ordinal))]
         );
 
     /// <summary>What was changed, by moves as they really were and by hand.</summary>
     public IReadOnlyList<DatedChange> Dated =>
         [
-            .. from made in made.Value
+            .. from made in Made()
             let change = ChangeTable.Of(made.Move.Kind)
             where change is not null
             select new DatedChange(
@@ -170,11 +168,19 @@ public sealed record SetupRecord(
         return CentreShotNow.Of(bow, rest, found.Finding.Value!.Value, then);
     }
 
-    private static IReadOnlyList<(SessionMove Move, int Ordinal)> Made(IReadOnlyList<RecordedMove> log)
+    /// <summary>The moves as they really were: a correction takes the place of what it corrects.</summary>
+    private IReadOnlyList<(SessionMove Move, int Ordinal)> Made()
     {
-        var ordinals = log.ToDictionary(m => m.Move.Id, m => m.Ordinal);
+        var ordinals = Moves.ToDictionary(m => m.Move.Id, m => m.Ordinal);
         var effective = MoveHistory.Effective([
-            .. log.Select(m => new SessionMove(m.Move.Id, 0, m.Move.Adjuster, m.Move.From, m.Move.To, m.Move.Corrects)),
+            .. Moves.Select(m => new SessionMove(
+                m.Move.Id,
+                0,
+                m.Move.Adjuster,
+                m.Move.From,
+                m.Move.To,
+                m.Move.Corrects
+            )),
         ]);
         return [.. effective.Select(e => (e, ordinals[e.Id]))];
     }
