@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Merganser.Core.Bows;
 using Merganser.Core.Messages;
 using Merganser.Core.Units;
 
@@ -118,5 +119,15 @@ public sealed record CheckFact(
             CheckKind.DrawWeight => Measure.Pounds(value),
             CheckKind.Peep => Measure.Degrees(value),
             _ => Measure.Inches(value, 3),
+        };
+
+    /// <summary>What this archer has bears on how the check is done.</summary>
+    public Message Advice(Archer archer) =>
+        Kind switch
+        {
+            CheckKind.CamTiming when !archer.HasDrawBoard => SetupSays.NoDrawBoard,
+            CheckKind.DrawWeight when !archer.HasScale => SetupSays.NoScale,
+            CheckKind.Peep or CheckKind.CamLean when !archer.MayPress => SetupSays.PressWorkToAShop,
+            _ => Message.Nothing,
         };
 }

@@ -43,7 +43,36 @@ public sealed record CheckLine(
     DatedFinding? Before,
     CheckVerdict? Verdict,
     Message? Because
-);
+)
+{
+    /// <summary>What can be picked: after a damage only that it is repaired, before it never that.</summary>
+    public IReadOnlyList<CheckChoice> Choices
+    {
+        get
+        {
+            var found = Last?.Finding.Choice;
+            return found == Unsound.Damaged
+                ? [.. Fact.Choices.Where(c => c.Code is Unsound.Damaged or Unsound.Repaired)]
+                : [.. Fact.Choices.Where(c => c.Code != Unsound.Repaired || found == Unsound.Repaired)];
+        }
+    }
+
+    /// <summary>The line in a few words.</summary>
+    public CheckShort Short
+    {
+        get
+        {
+            Message? reading = this switch
+            {
+                { State: CheckState.Skipped } => Because,
+                { Last.Finding.Value: { } value } => new Amount(Fact.Of(value)),
+                { Last.Finding.Choice: { } choice } => new ChoiceLabel(Fact.Kind, choice),
+                _ => null,
+            };
+            return new CheckShort(State, Verdict is null && Fact.Kind == CheckKind.Peep, reading);
+        }
+    }
+}
 
 /// <summary>The work order of one bow: each check in its order with its state, and the one that is next.</summary>
 public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<CheckLine> FollowUps)

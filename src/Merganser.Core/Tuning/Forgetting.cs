@@ -21,4 +21,20 @@ public sealed record Forgetting(BowChange Change, IReadOnlyList<AdjusterKind> Ki
             BowChange.NewServing or BowChange.NewLoop => new(change, [AdjusterKind.NockingPoint]),
             _ => null,
         };
+
+    /// <summary>Changes since the last reset that make doubtful what a session has learned.</summary>
+    /// <param name="changes">Every change that was entered.</param>
+    /// <param name="afterChange">How many of them had been entered at the last reset.</param>
+    /// <param name="firstShot">When the session's first shot was; without one nothing was learned.</param>
+    public static IReadOnlyList<Forgetting> After(
+        IReadOnlyList<RecordedChange> changes,
+        int afterChange,
+        DateTimeOffset? firstShot
+    ) =>
+        [
+            .. changes
+                .Where(c => c.Ordinal > afterChange && c.HappenedAt >= firstShot)
+                .Select(c => Of(c.Change))
+                .OfType<Forgetting>(),
+        ];
 }

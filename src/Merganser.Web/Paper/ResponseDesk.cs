@@ -2,31 +2,11 @@ using Merganser.Core.Bows;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
+using Merganser.Core.Setup;
 using Merganser.Core.Tuning;
 using Merganser.Data;
 
 namespace Merganser.Web.Paper;
-
-/// <summary>A gain with its sd, inches a step.</summary>
-public sealed record GainView(double Gain, double Sd);
-
-/// <summary>One adjuster's answer: the trade's guess, what was believed before this stage, and now.</summary>
-/// <param name="PlusChance">Chance that + steps drive the tail right, or up.</param>
-/// <param name="Open">True where the way is a property of the bow and not settled yet: the gain has no sign.</param>
-/// <param name="Settings">Positions that were shot at this stage.</param>
-public sealed record ResponseRow(
-    AdjusterKind Kind,
-    Message Name,
-    Message StepUnit,
-    Message PlusWords,
-    double Nominal,
-    GainView Before,
-    GainView Now,
-    double PlusChance,
-    bool Open,
-    int Settings,
-    Message Words
-);
 
 /// <summary>What another stage taught of one adjuster.</summary>
 public sealed record TaughtView(AdjusterKind Kind, Message Name, double Gain, double Sd, int Settings);
@@ -92,7 +72,7 @@ public sealed class ResponseDesk(
                 MeanTear.UsualSpread,
                 MeanTear.UsualSpread,
                 false,
-                Rows(prior, null),
+                ResponseRow.All(prior, null),
                 [],
                 [],
                 done
@@ -109,9 +89,9 @@ public sealed class ResponseDesk(
             Math.Sqrt(session.State.Belief.Spread2),
             session.Usual.Spread,
             session.Usual.Own,
-            Rows(session.State.Prior, session),
+            ResponseRow.All(session.State.Prior, session),
             [.. session.Adviser.Others.Where(f => f.Shots > 0).Reverse().Select(Other)],
-            Proposals(bowId, session, resets),
+            Proposals(setups.Of(bowId).Changes, session, resets),
             done
         );
     }
@@ -129,49 +109,14 @@ public sealed class ResponseDesk(
             ]
         );
 
-    private static ResponseRow[] Rows(ResponsePrior prior, TuningSession? session)
-    {
-        var learned =
-            session is null || session.Here.Count == 0
-                ? null
-                : StageFit.Learned(prior, session.State.Belief, session.Here);
-        return [.. prior.Gains.Select((g, i) => Row(g, learned?[i], session?.State.SettingsOf(i) ?? 0))];
-    }
-
-    private static ResponseRow Row(GainPrior prior, LearnedGain? learned, int settings)
-    {
-        var before = new GainView(prior.Expected, prior.Expected * prior.LogSd);
-        var plus = learned?.PlusChance ?? prior.PlusChance;
-        var open = Math.Min(plus, 1 - plus) >= DecisionRule.OpenSign;
-        var gain = open ? Math.Abs(learned?.Gain ?? 0) : learned?.Gain ?? 0;
-        var right = prior.Disputed ? plus >= 0.5 : (bool?)null;
-        var words = new AnswerKnown(
-            settings,
-            prior.LogMean != 0,
-            right,
-            prior.Disputed ? new Chance(Math.Max(plus, 1 - plus)) : null
+    private static IReadOnlyList<Forgetting> Proposals(
+        IReadOnlyList<RecordedChange> changes,
+        TuningSession session,
+        IReadOnlyList<ResetRow> resets
+    ) =>
+        Forgetting.After(
+            changes,
+            resets.Count == 0 ? 0 : resets.Max(r => r.AfterChange),
+            session.Sets[0].Shots.FirstOrDefault()?.At
         );
-        return new ResponseRow(
-            prior.Kind,
-            new AdjusterName(prior.Kind),
-            new Steps(prior.Kind, 1),
-            new Order(prior.Kind, 1),
-            prior.Nominal,
-            before,
-            learned is null ? before : new GainView(gain, learned.Sd),
-            plus,
-            open,
-            settings,
-            words
-        );
-    }
-
-    /// <summary>Changes since the last reset that make what was learned doubtful.</summary>
-    private Forgetting[] Proposals(string bowId, TuningSession session, IReadOnlyList<ResetRow> resets)
-    {
-        var since = resets.Count == 0 ? 0 : resets.Max(r => r.AfterChange);
-        var first = session.Sets[0].Shots.FirstOrDefault()?.At;
-        var changes = setups.Of(bowId).Changes.Where(c => c.Ordinal > since && c.HappenedAt >= first);
-        return [.. changes.Select(c => Forgetting.Of(c.Change)).OfType<Forgetting>()];
-    }
 }

@@ -60,20 +60,13 @@ public sealed class RackDesk(
         var all = bows.All();
         var hung = all.Where(b => b.ArchivedAt is null).ToArray();
         var rack = database.Unreadable.Each("bow", hung, b => b.Id, b => Hang(b, hung.Length));
-        var first =
-            rack.FirstOrDefault(b => b.Unsound is not null)
-            ?? rack.FirstOrDefault(b => b.NextStop == "paper")
-            ?? rack.FirstOrDefault();
-        var next = first is null
-            ? new Next(RackSays.RackIsEmpty, RackSays.EnoughToStart, "newBow", RackSays.EnterABow)
-            : new Next(
-                new FirstOfRack(first.Name, new Verbatim(first.State)),
-                Message.Nothing,
-                first.NextStop,
-                new Verbatim(first.NextWords),
-                RackSays.EnterAnotherBow,
-                "newBow"
-            );
+        var next = RackNext.Of([
+            .. rack.Select(b => new RackStanding(
+                b.Name,
+                new RackState(new Verbatim(b.State), b.NextStop, new Verbatim(b.NextWords)),
+                b.Unsound is not null
+            )),
+        ]);
         var archived = all.Where(b => b.ArchivedAt is not null)
             .Select(b => new ArchivedBow(b.Id, b.Bow.Name, b.Version));
         return new RackView(rack, next, [.. archived], database.Unreadable.Lost);

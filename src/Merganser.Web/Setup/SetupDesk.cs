@@ -178,29 +178,15 @@ public sealed class SetupDesk(
             quantityUnit,
             CheckReading.ToleranceOf(kind, bow),
             fact.ReadingError,
-            Choices(fact, line),
+            line.Choices,
             line.State,
             line.Because,
             Finding(line.Last, fact),
             Finding(line.Before, fact),
             line.Verdict,
-            Short(line),
-            Advice(fact, archer)
+            line.Short,
+            fact.Advice(archer)
         );
-    }
-
-    /// <summary>What can be picked: after a damage only that it is repaired, before it never that.</summary>
-    private static IReadOnlyList<CheckChoice> Choices(CheckFact fact, CheckLine line)
-    {
-        var damaged = line.Last?.Finding.Choice == Unsound.Damaged;
-        return
-        [
-            .. fact.Choices.Where(c =>
-                damaged
-                    ? c.Code is Unsound.Damaged or Unsound.Repaired
-                    : c.Code != Unsound.Repaired || line.Last?.Finding.Choice == Unsound.Repaired
-            ),
-        ];
     }
 
     private static FindingView? Finding(DatedFinding? found, CheckFact fact) =>
@@ -217,28 +203,6 @@ public sealed class SetupDesk(
                 found.Finding.SkipReason,
                 found.At
             );
-
-    private static CheckShort Short(CheckLine line)
-    {
-        Message? reading = line switch
-        {
-            { State: CheckState.Skipped } => line.Because,
-            { Last.Finding.Value: { } value } => new Amount(line.Fact.Of(value)),
-            { Last.Finding.Choice: { } choice } => new ChoiceLabel(line.Fact.Kind, choice),
-            _ => null,
-        };
-        return new CheckShort(line.State, line.Verdict is null && line.Fact.Kind == CheckKind.Peep, reading);
-    }
-
-    /// <summary>What this archer has bears on how the check is done.</summary>
-    private static Message Advice(CheckFact fact, Archer archer) =>
-        fact.Kind switch
-        {
-            CheckKind.CamTiming when !archer.HasDrawBoard => SetupSays.NoDrawBoard,
-            CheckKind.DrawWeight when !archer.HasScale => SetupSays.NoScale,
-            CheckKind.Peep or CheckKind.CamLean when !archer.MayPress => SetupSays.PressWorkToAShop,
-            _ => Message.Nothing,
-        };
 
     private GoodStateView Good(GoodState good, BowRow bow)
     {

@@ -3214,7 +3214,10 @@ export interface components {
              */
             chanceAfter?: null | number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What an advice asks for.
+         * @enum {unknown}
+         */
         AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "unsound";
         /** @description The one advised move. */
         AdvisedMove: {
@@ -3708,7 +3711,10 @@ export interface components {
              */
             archerVersion?: null | number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Kinds of bow.
+         * @enum {unknown}
+         */
         BowKind: "compound" | "recurve" | "barebow" | "longbow";
         /**
          * @description A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of
@@ -3762,7 +3768,10 @@ export interface components {
          * @enum {unknown}
          */
         CamDraw: "soft" | "medium" | "hard";
-        /** @enum {unknown} */
+        /**
+         * @description How the cams of a compound are tied to each other.
+         * @enum {unknown}
+         */
         CamSystem: "none" | "single" | "hybrid" | "binary" | "twinYoke";
         /** @description One row of the table: what a degree costs at a distance, inches. */
         CantRow: {
@@ -3795,7 +3804,10 @@ export interface components {
             nocks: components["schemas"]["StockedOfNock"][];
             vanes: components["schemas"]["StockedOfVane"][];
             wraps: components["schemas"]["StockedOfWrap"][];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Parts in all.
+             */
             count: number;
         };
         /** @description The whole catalogue as JSON. */
@@ -4003,7 +4015,10 @@ export interface components {
             choices: string[];
             label: string;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a field of a component holds.
+         * @enum {unknown}
+         */
         ComponentFieldKind: "text" | "number" | "choice";
         /** @description A part as typed. */
         ComponentInput: {
@@ -4034,6 +4049,7 @@ export interface components {
             distance?: components["schemas"]["DistanceUnit"];
         };
         /**
+         * @description Units that distances are shown in.
          * @default yards
          * @enum {unknown}
          */
@@ -4112,7 +4128,10 @@ export interface components {
             /** @description True when it is due. */
             now: boolean;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Units that energies are shown in.
+         * @enum {unknown}
+         */
         EnergyUnit: "footPounds" | "joules";
         /** @description An entry as sent: what was weighed, spun, ticked or found. A piece without a number gets the first that is free. */
         EntryInput: {
@@ -4272,7 +4291,10 @@ export interface components {
              */
             openedRatio: null | number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Units that draw weights are shown in.
+         * @enum {unknown}
+         */
         ForceUnit: "pounds" | "newtons" | "kilograms";
         /** @description A proposal to forget what was learned, since the bow is another one now. */
         Forgetting: {
@@ -4283,7 +4305,7 @@ export interface components {
             words: string;
         };
         /** @description A gain with its sd, inches a step. */
-        GainView: {
+        GainSeen: {
             /** Format: double */
             gain: number;
             /** Format: double */
@@ -4499,7 +4521,10 @@ export interface components {
         KeepInput: {
             id: null | string;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Units that lengths are shown in.
+         * @enum {unknown}
+         */
         LengthUnit: "inches" | "centimetres" | "millimetres";
         /** @description Which column holds which field. */
         MappingInput: {
@@ -4514,7 +4539,10 @@ export interface components {
             /** @default false */
             doubtful: boolean;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Units that masses are shown in.
+         * @enum {unknown}
+         */
         MassUnit: "grains" | "grams";
         /** @description How a match is made. */
         MatchOptions: {
@@ -4723,6 +4751,7 @@ export interface components {
             retired: boolean;
         };
         /**
+         * @description How a nock is held.
          * @default pressIn
          * @enum {unknown}
          */
@@ -4832,7 +4861,10 @@ export interface components {
             length: string;
             from: string;
         };
-        /** @enum {unknown} */
+        /**
+         * @description How an arrow stands in nock tuning.
+         * @enum {unknown}
+         */
         NockState: "untried" | "turnOn" | "good" | "practice";
         /** @description A note, or a rung of the ladder with what came of it. */
         NoteInput: {
@@ -5077,7 +5109,10 @@ export interface components {
              */
             weight: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What stands at the front of an arrow.
+         * @enum {unknown}
+         */
         PointKind: "target" | "field" | "glueIn" | "fixedHead" | "mechanicalHead";
         /**
          * @description How often they shoot: a fine tune needs regular practice.
@@ -5143,7 +5178,10 @@ export interface components {
             evidence: components["schemas"]["Evidence"];
             test: string;
         };
-        /** @enum {unknown} */
+        /**
+         * @description How the string is let go.
+         * @enum {unknown}
+         */
         Release: "releaseAid" | "fingers";
         /** @description What is forgotten; no kinds is everything. */
         ResetInput: {
@@ -5167,8 +5205,8 @@ export interface components {
             plusWords: string;
             /** Format: double */
             nominal: number;
-            before: components["schemas"]["GainView"];
-            now: components["schemas"]["GainView"];
+            before: components["schemas"]["GainSeen"];
+            now: components["schemas"]["GainSeen"];
             /**
              * Format: double
              * @description Chance that + steps drive the tail right, or up.
@@ -5627,7 +5665,10 @@ export interface components {
             /** @description Ids of those that stand apart, see Outliers. */
             odd: string[];
         };
-        /** @enum {unknown} */
+        /**
+         * @description Units that speeds are shown in.
+         * @enum {unknown}
+         */
         SpeedUnit: "feetPerSecond" | "metresPerSecond";
         /** @enum {unknown} */
         SpinGrade: "good" | "fair" | "poor" | null;
