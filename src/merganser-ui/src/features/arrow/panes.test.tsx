@@ -1,6 +1,7 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
 import { answering, refusing, show } from '../testing';
 import { ArrowWays, MoreWays } from './ArrowWays';
 import { AskPanel } from './AskPanel';
@@ -37,7 +38,7 @@ const catalogue = {
   nocks: [{ id: 'n', part: part('Nock', 9) }],
   vanes: [{ id: 'v', part: part('Vane', 6) }],
   wraps: [{ id: 'w', part: part('Wrap', 5) }],
-} as never;
+} as Schemas['Catalogue'];
 const draft: Draft = {
   name: 'Own',
   shaftId: 's340',

@@ -1,7 +1,8 @@
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { sent } from '../fixtures';
+import type { Schemas } from '../../api/client';
+import { only, sent } from '../fixtures';
 import { show } from '../testing';
 import { FilmStrip } from './FilmStrip';
 import { MarkingPanel } from './MarkingPanel';
@@ -10,6 +11,8 @@ import { drawnTear, freshMarking, type Paper, type ShotSet } from './paperTypes'
 import { ShotsPanel } from './ShotsPanel';
 
 afterEach(cleanup);
+
+type Move = Schemas['MoveView'];
 
 const shot = (number: number, part: object = {}) => ({
   id: `s${number}`,
@@ -87,12 +90,12 @@ describe('the shots of a set', () => {
 });
 
 describe('logging what was really done', () => {
-  const logged = (onLog = vi.fn(), moves: object[] = [], advised: object | null = null) => {
+  const logged = (onLog = vi.fn(), moves: Move[] = [], advised: Paper['advice']['move'] = null) => {
     show(
       <MovePanel
         adjusters={[adjuster(), adjuster({ kind: 'nockingPoint', name: 'Nocking point', position: 0 })]}
-        advised={advised as never}
-        moves={moves as never}
+        advised={advised}
+        moves={moves}
         fault={null}
         busy={false}
         onLog={onLog}
@@ -103,6 +106,7 @@ describe('logging what was really done', () => {
 
   it('begins at the advised move', async () => {
     const onLog = logged(vi.fn(), [], {
+      places: '',
       kind: 'restHeight',
       from: 2,
       to: -18,
@@ -127,7 +131,7 @@ describe('logging what was really done', () => {
   });
 
   it('corrects a wrong entry and says that nothing was turned', async () => {
-    const onLog = logged(vi.fn(), [{ id: 'm1', adjuster: 'restHeight', corrects: null }]);
+    const onLog = logged(vi.fn(), [only<Move>({ id: 'm1', adjuster: 'restHeight', corrects: null })]);
     await userEvent.click(screen.getByText('The last entry was logged wrongly'));
     expect(screen.getByText(/nothing was turned on the bow/)).toBeTruthy();
     await userEvent.click(screen.getByLabelText('One more: Rest 1 click down'));
@@ -186,7 +190,7 @@ describe('the film strip', () => {
       plus: '0.10 in',
     };
     const words = 'Left yoke leg 1 half twist shorter, right leg 1 half twist longer';
-    const moved = { id: 'm', words, correction: false } as never;
+    const moved = only<Move>({ id: 'm', words, correction: false });
     const paper: Paper = {
       ...sent.paper,
       sets: [set(1, [shot(1), shot(2)], { mean }), set(2, [], { movesBefore: [moved] })],

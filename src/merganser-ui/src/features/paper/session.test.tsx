@@ -29,7 +29,7 @@ describe('the plan of a paper', () => {
       <PaperPlan
         plan={{ ...freshPlan('v1'), ...part }}
         arrows={arrows}
-        dozens={[{ id: 'd', name: 'Island dozen' }] as never[]}
+        dozens={[only<Schemas['DozenView']>({ id: 'd', name: 'Island dozen' })]}
         choices={choices}
         faults={faults}
         onChange={onChange}
@@ -204,21 +204,21 @@ describe('the reading', () => {
 
 describe('a trial', () => {
   it('lists the arrows, the points a shaft tolerates, and the cause', () => {
-    const row = (name: string, length: number, words: string) => ({
-      arrow: { name, shaft: 'S', pointGrains: 100, tears: [] },
-      mean: { mean: { length }, radius: 0.1, count: 3 },
-      words,
-    });
+    type Row = Schemas['Trial']['rows'][number];
+    const row = (name: string, length: number, words: string) =>
+      only<Row>({
+        arrow: only<Row['arrow']>({ name, shaft: 'S', pointGrains: 100, tears: [] }),
+        mean: only<Row['mean']>({ mean: only<Row['mean']['mean']>({ length }), radius: 0.1, count: 3 }),
+        words,
+      });
     show(
       <TrialPanel
-        trial={
-          {
-            rows: [row('Light', 0.05, 'needs no move'), row('Heavy', 0.9, 'wants a move')],
-            ranges: [{ shaft: 'S', words: 'S: 75 to 125 gr' }],
-            cause: 'The arrow: they tear apart.',
-            because: 'F(2, 8) = 40',
-          } as never
-        }
+        trial={only<Schemas['Trial']>({
+          rows: [row('Light', 0.05, 'needs no move'), row('Heavy', 0.9, 'wants a move')],
+          ranges: [only<Schemas['ToleratedRange']>({ shaft: 'S', words: 'S: 75 to 125 gr' })],
+          cause: 'The arrow: they tear apart.',
+          because: 'F(2, 8) = 40',
+        })}
       />,
     );
     expect(screen.getByText('needs no move')).toBeTruthy();

@@ -1,6 +1,7 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
 import { only, sent } from '../fixtures';
 import { answering, refusing, show } from '../testing';
 import { Caliper } from './Caliper';
@@ -98,7 +99,8 @@ describe('the string', () => {
 });
 
 describe('the history', () => {
-  const move = (ordinal: number, part: object = {}) => ({
+  const move = (ordinal: number, part: Partial<Schemas['MoveView']> = {}): Schemas['MoveView'] => ({
+    ...sent.bow.moves[0]!,
     id: `m${ordinal}`,
     adjuster: 'restHeight',
     name: 'Rest up/down',
@@ -115,7 +117,7 @@ describe('the history', () => {
     ordinal,
     ...part,
   });
-  const bow = (moves: object[]) => ({ id: 'b', moves }) as never;
+  const bow = (moves: Schemas['MoveView'][]) => only<Schemas['BowView']>({ id: 'b', moves });
 
   it('always asks how a move is taken back, and only for the latest of an adjuster', async () => {
     answering({ '/arrows': [] });
