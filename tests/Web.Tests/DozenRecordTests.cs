@@ -8,6 +8,31 @@ public class DozenRecordTests
     private const string Bow = "/api/bows/" + App.Brindle;
     private const string TallOsk = "22222222-0000-4000-8000-000000000002";
 
+    /// <summary>Files written before findings had codes keep them in words.</summary>
+    [Theory]
+    [InlineData("cracked or splintered", true, true)]
+    [InlineData("bent", true, true)]
+    [InlineData("sound", false, false)]
+    [InlineData("ends not square", true, false)]
+    public async Task A_finding_kept_in_words_is_read_as_it_was_meant(string words, bool damaged, bool destroyed)
+    {
+        using var app = new App();
+        const string dozen = "cccccccc-0000-4000-8000-000000000002";
+        var facts = $$"""{"kind":"spin","number":13,"word":"inspection","note":"{{words}}"}""";
+        app.Database.Write(sql =>
+            sql.Execute(
+                """
+                INSERT INTO dozen_entry (id, dozen_id, ordinal, kind, facts, at)
+                VALUES ('old', @dozen, 999, 'spin', @facts, '2026-11-01T10:00:00.000+00:00')
+                """,
+                new { dozen, facts }
+            )
+        );
+        var shaft = (await app.Get($"/api/dozens/{dozen}"))["shafts"]!.AsArray().Single(s => (int)s!["number"]! == 13)!;
+        ((bool)shaft["damaged"]!).ShouldBe(damaged);
+        ((bool)shaft["destroyed"]!).ShouldBe(destroyed);
+    }
+
     [Fact]
     public async Task A_dozen_that_was_begun_is_not_taken_apart()
     {
