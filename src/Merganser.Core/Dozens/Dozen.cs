@@ -100,7 +100,7 @@ public sealed class Dozen
     /// </summary>
     public bool OutOfUse(int number) =>
         Found is { } found
-            ? number > found.Pieces.Count || WhyRetired(number) is not null
+            ? number < 1 || number > found.Pieces.Count || WhyRetired(number) is not null
             : Shaft(number) is { Destroyed: true };
 
     /// <summary>Why an arrow is out of use: its shaft is to be destroyed, or somebody retired it; null for one in use.

@@ -36,7 +36,13 @@ public static class DozenMatching
         ];
         var problem = new MatchProblem(
             count,
-            [.. classes.Select(u => new MatchClass(u.Class.Name, u.Class.PerArrow, [.. u.Pieces.Select(Tenths)]))],
+            [
+                .. classes.Select(u => new MatchClass(
+                    u.Class.Name,
+                    u.Class.PerArrow,
+                    [.. u.Pieces.Select(p => MatchProblem.TenthsOf(p.Grains))]
+                )),
+            ],
             Glued(options, classes)
         );
         var found = Matcher.Find(problem, cancel: cancel);
@@ -94,8 +100,6 @@ public static class DozenMatching
 
     private static int PlaceOf(Usable pieces, int number) =>
         pieces.Pieces.Select(p => p.Number).ToList().IndexOf(number);
-
-    private static int Tenths(Piece piece) => (int)Math.Round(piece.Grains * 10);
 
     /// <summary>The pieces of a class that may be assigned.</summary>
     /// <param name="Class">The class.</param>

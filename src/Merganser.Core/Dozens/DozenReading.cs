@@ -79,15 +79,14 @@ public static class DozenReading
     public static DozenAct Entry(Dozen dozen, EntryInput input)
     {
         var fields = new FieldReader();
-        var readers = Readers;
         var fits =
             (input.Note?.Length ?? 0) <= LongestText
             && (input.Word?.Length ?? 0) <= LongestWord
             && (input.Class?.Length ?? 0) <= LongestWord;
-        fields.Check(readers.ContainsKey(input.Kind), "kind", "unknown-word", new UseOneOf([.. readers.Keys]));
+        fields.Check(Readers.ContainsKey(input.Kind), "kind", "unknown-word", new UseOneOf([.. Readers.Keys]));
         fields.Check(fits, "note", "too-long", new TooLong(LongestText));
         fields.ThrowIfAny();
-        var act = readers[input.Kind](dozen, input, fields);
+        var act = Readers[input.Kind](dozen, input, fields);
         fields.ThrowIfAny();
         return act!;
     }

@@ -49,6 +49,9 @@ public sealed record MatchProblem(
         return this;
     }
 
+    /// <summary>A weight as a match sees it, tenths of a grain.</summary>
+    public static int TenthsOf(double grains) => (int)Math.Round(grains * 10);
+
     /// <summary>Pieces of a class that are left over.</summary>
     public int Spare(MatchClass kind) => kind.Tenths.Count - (Arrows * kind.PerArrow);
 }

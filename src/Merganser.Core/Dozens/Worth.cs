@@ -83,7 +83,10 @@ public sealed record HeadMatch(
 
         var problem = new MatchProblem(
             arrows.Count,
-            [new("arrows", 1, [.. arrows.Select(Tenths)]), new("heads", 1, [.. usable.Select(h => Tenths(heads[h]))])],
+            [
+                new("arrows", 1, [.. arrows.Select(MatchProblem.TenthsOf)]),
+                new("heads", 1, [.. usable.Select(h => MatchProblem.TenthsOf(heads[h]))]),
+            ],
             []
         );
         var best = Matcher.Find(problem);
@@ -107,6 +110,4 @@ public sealed record HeadMatch(
         var median = Outliers.Median(heads);
         return Enumerable.Range(0, heads.Count).MaxBy(h => Math.Abs(heads[h] - median));
     }
-
-    private static int Tenths(double grains) => (int)Math.Round(grains * 10);
 }

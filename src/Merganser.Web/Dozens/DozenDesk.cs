@@ -49,7 +49,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
     public DozenView View(DozenRow row)
     {
         var version = arrows.Version(row.ArrowVersionId);
-        var dozen = new Dozen(row.Id, row.Plan, version.Arrow, row.Events);
+        var dozen = Of(row);
         var owner = bows.Get(row.BowId);
         var newer = arrows.Get(version.ArrowId).Kept is { } kept && kept.Id != version.Id ? kept : null;
         return new DozenView(

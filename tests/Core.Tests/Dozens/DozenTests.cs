@@ -51,6 +51,8 @@ public class DozenTests
         dozen.OutOfUse(1).ShouldBeTrue();
         dozen.Tray[0].RetiredWhy.ShouldBe(new ShaftDestroyed(shaft, ShaftFinding.CrackedOrSplintered));
         dozen.OutOfUse(2).ShouldBeFalse();
+        dozen.OutOfUse(0).ShouldBeTrue("there is no such arrow");
+        dozen.OutOfUse(4).ShouldBeTrue("there is no such arrow");
         Of([.. Acts(dozen), new ShaftInspected(shaft, ShaftFinding.Sound)]).OutOfUse(1).ShouldBeFalse("looked again");
     }
 
