@@ -22,7 +22,7 @@ public sealed class AppServer : IDisposable
     /// <summary>Where its data stands; gone when the server is.</summary>
     public string Folder { get; } = Directory.CreateTempSubdirectory("merganser-").FullName;
 
-    public static string Root { get; } = FindRoot();
+    public static string Root => Merganser.Tests.Repository.Root;
 
     /// <summary>Ends it as a power cut would.</summary>
     public void Kill()
@@ -100,16 +100,5 @@ public sealed class AppServer : IDisposable
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();
         return ((IPEndPoint)listener.LocalEndpoint).Port;
-    }
-
-    private static string FindRoot()
-    {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder!.FullName, "Merganser.slnx")))
-        {
-            folder = folder.Parent;
-        }
-
-        return folder.FullName;
     }
 }

@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using Merganser.Tests;
 
 namespace Merganser.Core.Tests;
 
@@ -35,7 +36,7 @@ public partial class SourceTests
 
     private static IEnumerable<string> FilesOf(string folder, string pattern) =>
         Directory
-            .EnumerateFiles(Path.Combine(Root(), folder), pattern, SearchOption.AllDirectories)
+            .EnumerateFiles(Path.Combine(Repository.Root, folder), pattern, SearchOption.AllDirectories)
             .Where(file => !file.Contains("node_modules") && !file.Contains("/obj/") && !file.Contains("wwwroot"));
 
     private static IEnumerable<string> TooLong(string file)
@@ -50,17 +51,6 @@ public partial class SourceTests
 
             raw ^= Quotes().Count(line) % 2 == 1;
         }
-    }
-
-    private static string Root()
-    {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder!.FullName, "Merganser.slnx")))
-        {
-            folder = folder.Parent;
-        }
-
-        return folder.FullName;
     }
 
     [GeneratedRegex("""^\s*([?:+] |return |\w[\w.<>]* => )?[$@]*".*"[,;)]*$""")]

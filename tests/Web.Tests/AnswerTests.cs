@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Merganser.Tests;
 
 namespace Merganser.Web.Tests;
 
@@ -22,7 +23,7 @@ public class AnswerTests
     {
         using var app = new App();
         var sent = await app.Get(path);
-        var file = Path.Combine(Root(), $"tests/vectors/answers/{name}.json");
+        var file = Path.Combine(Repository.Root, $"tests/vectors/answers/{name}.json");
         if (Environment.GetEnvironmentVariable("MERGANSER_ANSWERS") == "write")
         {
             Directory.CreateDirectory(Path.GetDirectoryName(file)!);
@@ -31,17 +32,6 @@ public class AnswerTests
 
         var kept = JsonNode.Parse(await File.ReadAllTextAsync(file))!;
         Shape(kept).ShouldBe(Shape(sent), ignoreOrder: true, "write it anew: MERGANSER_ANSWERS=write");
-    }
-
-    private static string Root()
-    {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder.FullName, "Merganser.slnx")))
-        {
-            folder = folder.Parent!;
-        }
-
-        return folder.FullName;
     }
 
     /// <summary>Every place that has a value, without the places in lists.</summary>
