@@ -7,7 +7,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { Refusal } from './api/client';
 import { App } from './app/App';
-import { savedTheme, theme, wearTheme } from './app/theme';
+import { savedTheme, theme, wearTheme } from './parts/theme';
 import './app/fonts.css';
 import './app/tokens.css';
 import './app/base.css';

@@ -1,17 +1,17 @@
 import { lazy, Suspense } from 'react';
 import { Outlet, Route, Routes, useParams } from 'react-router';
-import { useBow } from '../shell/queries';
+import { useBow } from '../api/queries';
 import { UnitsProvider } from '../units/UnitsContext';
 import { EscapeKeeper, FocusKeeper } from '../shell/focus';
 import { StartPage } from '../features/start/StartPage';
 
 const BowPage = lazy(() => import('../features/bow/BowPage'));
-const BowStop = lazy(() => import('../features/setup/BowStop'));
+const BowStop = lazy(() => import('./BowStop'));
 const ArrowPage = lazy(() => import('../features/arrow/ArrowPage'));
 const DozenPage = lazy(() => import('../features/dozen/DozenPage'));
 const PaperPage = lazy(() => import('../features/paper/PaperPage'));
 const CataloguePage = lazy(() => import('../features/catalogue/CataloguePage'));
-const GlossaryPage = lazy(() => import('../glossary/GlossaryPage'));
+const GlossaryPage = lazy(() => import('../features/glossary/GlossaryPage'));
 const LaterPage = lazy(() => import('../features/later/LaterPage'));
 
 export function App() {

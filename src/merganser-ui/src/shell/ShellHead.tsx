@@ -1,12 +1,12 @@
 import { ButtonBase } from '@mui/material';
-import { Bubble } from './Bubble';
+import { Bubble } from '../parts/Popover';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
-import { savedTheme, themes, themeWords, wearTheme } from '../app/theme';
-import { BowDrawing } from './BowDrawing';
+import { savedTheme, themes, themeWords, wearTheme } from '../parts/theme';
+import { BowDrawing } from '../parts/BowDrawing';
 import { Mark } from './Mark';
-import { useRack } from './queries';
+import { useRack } from '../api/queries';
 import { isPageKey } from './keys';
 import { KeySheet } from './KeySheet';
 import { UnitsKey } from './UnitsKey';

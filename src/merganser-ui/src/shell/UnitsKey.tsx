@@ -1,11 +1,11 @@
 import { ButtonBase } from '@mui/material';
-import { Bubble } from './Bubble';
+import { Bubble } from '../parts/Popover';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, ifMatch } from '../api/client';
 import { metricUnits, tradeUnits, type Units } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
-import { useBow } from './queries';
+import { useBow } from '../api/queries';
 
 type Choices<K extends keyof Units> = readonly (readonly [Units[K], string])[];
 

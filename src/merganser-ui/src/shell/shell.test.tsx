@@ -3,8 +3,8 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
-import { Field } from './Field';
-import { Figure } from './Figure';
+import { Field } from '../parts/Field';
+import { Figure } from '../parts/Figure';
 import { Foot } from './Foot';
 
 afterEach(cleanup);

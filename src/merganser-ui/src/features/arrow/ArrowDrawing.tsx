@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { Schemas } from '../../api/client';
-import { useWidth } from '../../shell/useWidth';
+import { useWidth } from '../../parts/useWidth';
 import { arrowPaths, layout, rulerTicks, type ArrowPaths } from '../../drawing/arrow';
 import { rulerOf, show, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';

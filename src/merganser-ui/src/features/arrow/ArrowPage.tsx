@@ -4,7 +4,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api, newId, type Schemas } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
-import { useBow, useCatalogue, useRefresh } from '../../shell/queries';
+import { useBow, useCatalogue, useRefresh } from '../../api/queries';
 import { ArrowEditor } from './ArrowEditor';
 import { arrowWays } from './ArrowWays';
 import { ArrowWayPage } from './ArrowWayPage';

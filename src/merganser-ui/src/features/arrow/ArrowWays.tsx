@@ -1,7 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Bubble } from '../../shell/Bubble';
+import { Bubble } from '../../parts/Popover';
 
 export type ArrowWay = 'build' | 'compare' | 'weights' | 'chart' | 'versions';
 

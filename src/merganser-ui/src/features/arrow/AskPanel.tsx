@@ -1,8 +1,8 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { answer, api, Refusal, type Schemas } from '../../api/client';
-import { Caution } from '../../shell/Caution';
-import { Field, Select } from '../../shell/Field';
+import { Caution } from '../../parts/Caution';
+import { Field, Select } from '../../parts/Field';
 import type { Quantity } from '../../units/units';
 import type { Draft } from './parts';
 import { TryWords } from './TryWords';

@@ -3,7 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { sixteenths } from '../../drawing/gauge';
 import { linePath, nearestIndex, ticksOf } from '../../drawing/chart';
-import { useWidth } from '../../shell/useWidth';
+import { useWidth } from '../../parts/useWidth';
 import { number, ruled, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Draft } from './parts';

@@ -1,7 +1,7 @@
 import { Checkbox } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
-import { useWidth } from '../../shell/useWidth';
+import { useWidth } from '../../parts/useWidth';
 import { arrowPaths, layout, rulerTicks } from '../../drawing/arrow';
 import { rulerOf } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';

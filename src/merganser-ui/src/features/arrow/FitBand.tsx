@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { Schemas } from '../../api/client';
-import { useWidth } from '../../shell/useWidth';
+import { useWidth } from '../../parts/useWidth';
 import { place } from '../../drawing/band';
 import { number } from '../../units/units';
 

@@ -3,7 +3,7 @@ import { memo } from 'react';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Schemas } from '../../api/client';
-import { Field, Select } from '../../shell/Field';
+import { Field, Select } from '../../parts/Field';
 import { neighbour, parts, steppedLength, stockOf, type Draft, type PartName } from './parts';
 
 interface Props {

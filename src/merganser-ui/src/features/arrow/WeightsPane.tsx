@@ -2,7 +2,7 @@ import { ButtonBase } from '@mui/material';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
-import { useWidth } from '../../shell/useWidth';
+import { useWidth } from '../../parts/useWidth';
 import { linePath, ticksOf } from '../../drawing/chart';
 import { show, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';

@@ -2,7 +2,7 @@ import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { answering, refusing, show } from '../testing';
+import { answering, refusing, show } from '../../testing/show';
 import { ArrowWays, MoreWays } from './ArrowWays';
 import { AskPanel } from './AskPanel';
 import { firstDraft, stockOf, type Draft } from './parts';

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { answer, api, ifMatch, newId, Refusal, Unreachable, type Schemas } from '../../api/client';
-import { useRefresh } from '../../shell/queries';
+import { useRefresh } from '../../api/queries';
 import type { Draft } from './parts';
 
 const SAVE_AFTER = 350;

@@ -1,8 +1,8 @@
 import { Checkbox } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
-import { Field } from '../../shell/Field';
-import { Scale } from '../../shell/Scale';
+import { Field } from '../../parts/Field';
+import { Scale } from '../../parts/Scale';
 import type { AdjusterEntry, Entry } from './bowForm';
 
 interface Props {

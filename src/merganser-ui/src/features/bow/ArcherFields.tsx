@@ -1,5 +1,5 @@
 import { Checkbox } from '@mui/material';
-import { Field, Select } from '../../shell/Field';
+import { Field, Select } from '../../parts/Field';
 import { newArcher, type BowForm } from './bowForm';
 import { experiences, practices, schools, schoolWords } from './choices';
 import type { useBowForm } from './useBowForm';

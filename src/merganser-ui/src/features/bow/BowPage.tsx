@@ -3,7 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { Refusal } from '../../api/client';
 import { OpeningPage } from '../../shell/OpeningPage';
 import { ShellHead } from '../../shell/ShellHead';
-import { Field, Select } from '../../shell/Field';
+import { Field, Select } from '../../parts/Field';
 import { useFaultFocus } from '../../shell/focus';
 import { AdjusterList, useOffers } from './AdjusterList';
 import { ArcherFields } from './ArcherFields';
@@ -15,7 +15,7 @@ import { useFigures } from '../../units/UnitsContext';
 import { camDraws, cams, hands, kinds, releases, restsOf } from './choices';
 import { MoveList } from './MoveList';
 import { useBowForm } from './useBowForm';
-import { BowWays } from '../setup/BowWays';
+import { BowWays } from '../../shell/BowWays';
 import '../setup/setup.css';
 import './bow.css';
 

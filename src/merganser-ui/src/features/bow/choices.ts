@@ -1,4 +1,4 @@
-import type { Choice } from '../../shell/Field';
+import type { Choice } from '../../parts/Field';
 
 export const hands: Choice[] = [
   { value: 'right', label: 'Right-handed' },

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, ifMatch, newId, Refusal } from '../../api/client';
-import { useBow, useRefresh } from '../../shell/queries';
+import { useBow, useRefresh } from '../../api/queries';
 import { emptyForm, formOf, merged, readDraft, saveDraft, type AdjusterEntry, type BowForm } from './bowForm';
 
 const NEW = 'new';

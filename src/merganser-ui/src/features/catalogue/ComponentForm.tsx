@@ -1,6 +1,6 @@
 import { useEffect, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
-import { Field, Select } from '../../shell/Field';
+import { Field, Select } from '../../parts/Field';
 import type { Quantity } from '../../units/units';
 
 export type Fields = Record<string, string>;

@@ -1,7 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { answer, api, newId, type Schemas } from '../../api/client';
-import { Select } from '../../shell/Field';
+import { Select } from '../../parts/Field';
 import { useEscape } from '../../shell/focus';
 
 const changes = (count: number) =>

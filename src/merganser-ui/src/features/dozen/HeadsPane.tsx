@@ -1,4 +1,4 @@
-import { ReadingField } from '../../shell/ReadingField';
+import { ReadingField } from '../../parts/ReadingField';
 import { useFigures } from '../../units/UnitsContext';
 import type { Dozen, DozenWork } from './useDozen';
 import { blank } from './WeighPane';

@@ -1,7 +1,7 @@
 import { ButtonBase, Checkbox } from '@mui/material';
 import { useState } from 'react';
-import { Field } from '../../shell/Field';
-import { useWidth } from '../../shell/useWidth';
+import { Field } from '../../parts/Field';
+import { useWidth } from '../../parts/useWidth';
 import { number, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Dozen, DozenWork } from './useDozen';

@@ -1,6 +1,6 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { Field } from '../../shell/Field';
+import { Field } from '../../parts/Field';
 import { number } from '../../units/units';
 import type { Dozen, DozenWork } from './useDozen';
 import { blank } from './WeighPane';

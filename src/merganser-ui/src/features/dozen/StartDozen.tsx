@@ -1,6 +1,6 @@
 import { Checkbox } from '@mui/material';
 import type { Schemas } from '../../api/client';
-import { Field, Select } from '../../shell/Field';
+import { Field, Select } from '../../parts/Field';
 
 export interface DozenForm {
   arrowVersionId: string;

@@ -1,6 +1,6 @@
 import { ButtonBase, Checkbox } from '@mui/material';
 import { useState } from 'react';
-import { Field } from '../../shell/Field';
+import { Field } from '../../parts/Field';
 import { number, showChange, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Dozen, DozenWork } from './useDozen';

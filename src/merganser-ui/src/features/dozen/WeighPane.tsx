@@ -1,8 +1,8 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
-import { Field } from '../../shell/Field';
+import { Field } from '../../parts/Field';
 import { isPageKey, ownsEnter } from '../../shell/keys';
-import { ReadingField } from '../../shell/ReadingField';
+import { ReadingField } from '../../parts/ReadingField';
 import { show } from '../../units/units';
 import { useFigures, useUnits } from '../../units/UnitsContext';
 import { LiveReading } from './LiveReading';

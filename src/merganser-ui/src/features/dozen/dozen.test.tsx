@@ -1,7 +1,7 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { only, sent } from '../fixtures';
+import { only, sent } from '../../testing/fixtures';
 import { HeadsPane } from './HeadsPane';
 import { LiveReading } from './LiveReading';
 import { MatchPane } from './MatchPane';

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
-import { useRefresh } from '../../shell/queries';
-import { useActs } from '../../shell/useActs';
+import { useRefresh } from '../../api/queries';
+import { useActs } from '../../api/useActs';
 
 export type Dozen = Schemas['DozenView'];
 export type EntryInput = Omit<Schemas['EntryInput'], 'id'>;

@@ -1,7 +1,7 @@
 import { useNavigate, useParams } from 'react-router';
 import { ShellHead, type StopName } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
-import { useBow } from '../../shell/queries';
+import { useBow } from '../../api/queries';
 
 const holds: Partial<Record<StopName, { title: string; text: string }>> = {
   groups: {

@@ -1,6 +1,6 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { NoteField } from '../../shell/NoteField';
+import { NoteField } from '../../parts/NoteField';
 import type { Schemas } from '../../api/client';
 import type { Paper, Purpose } from './paperTypes';
 

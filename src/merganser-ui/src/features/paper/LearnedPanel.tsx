@@ -1,7 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, newId, type Schemas } from '../../api/client';
-import { useActs } from '../../shell/useActs';
+import { useActs } from '../../api/useActs';
 import { number, signed } from '../../units/units';
 import { useFigures } from '../../units/UnitsContext';
 import { percent } from './ChanceBar';

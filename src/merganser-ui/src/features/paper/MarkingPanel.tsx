@@ -1,6 +1,6 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { Field } from '../../shell/Field';
+import { Field } from '../../parts/Field';
 import { tailWords } from '../../drawing/tear';
 import { drawnTear, type Choices, type Marking } from './paperTypes';
 import { useFigures } from '../../units/UnitsContext';

@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { useSize } from '../../shell/useWidth';
+import { useSize } from '../../parts/useWidth';
 import { tearPath } from '../../drawing/tear';
 import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';

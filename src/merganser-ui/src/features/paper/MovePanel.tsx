@@ -1,9 +1,9 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { NoteField } from '../../shell/NoteField';
-import { Select } from '../../shell/Field';
-import { Scale } from '../../shell/Scale';
+import { NoteField } from '../../parts/NoteField';
+import { Select } from '../../parts/Field';
+import { Scale } from '../../parts/Scale';
 
 interface Props {
   adjusters: Schemas['AdjusterView'][];

@@ -3,9 +3,9 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
-import { Field } from '../../shell/Field';
+import { Field } from '../../parts/Field';
 import { Foot } from '../../shell/Foot';
-import { useActs } from '../../shell/useActs';
+import { useActs } from '../../api/useActs';
 import { useUndo } from '../../shell/useUndo';
 import { useFigures } from '../../units/UnitsContext';
 import { NockRing, ShotsOf } from './NockParts';

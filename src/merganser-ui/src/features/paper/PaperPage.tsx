@@ -6,7 +6,7 @@ import { answer, api } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
-import { useBow } from '../../shell/queries';
+import { useBow } from '../../api/queries';
 import { NocksPage } from './NocksPage';
 import { freshPlan, PaperPlan, seenBeforeYouShoot, type Plan } from './PaperPlan';
 import { PaperSession } from './PaperSession';

@@ -1,7 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { Field, Select } from '../../shell/Field';
+import { Field, Select } from '../../parts/Field';
 import { useFigures } from '../../units/UnitsContext';
 import type { Choices } from './paperTypes';
 

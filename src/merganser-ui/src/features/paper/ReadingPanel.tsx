@@ -1,6 +1,6 @@
 import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
-import { Figure } from '../../shell/Figure';
+import { Figure } from '../../parts/Figure';
 import { number, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { ChanceBar } from './ChanceBar';

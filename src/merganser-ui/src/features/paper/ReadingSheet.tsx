@@ -1,4 +1,4 @@
-import { useSize } from '../../shell/useWidth';
+import { useSize } from '../../parts/useWidth';
 import { sheetScale, tearPath } from '../../drawing/tear';
 import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';

@@ -1,5 +1,5 @@
 import { ButtonBase } from '@mui/material';
-import { Select } from '../../shell/Field';
+import { Select } from '../../parts/Field';
 import { level, type Choices, type End, type Words } from './paperTypes';
 
 /** The tear in the shooter's own words, by either end of the arrow: "about an inch left, point low". */

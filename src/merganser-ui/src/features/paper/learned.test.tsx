@@ -1,7 +1,7 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { answering, refusing, show } from '../testing';
+import { answering, refusing, show } from '../../testing/show';
 import { LearnedPanel } from './LearnedPanel';
 
 afterEach(() => {

@@ -1,8 +1,8 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { sent } from '../fixtures';
-import { answering, refusing, show } from '../testing';
+import { sent } from '../../testing/fixtures';
+import { answering, refusing, show } from '../../testing/show';
 import { NocksPage } from './NocksPage';
 import { level } from './paperTypes';
 

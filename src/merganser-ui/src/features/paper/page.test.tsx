@@ -2,7 +2,7 @@ import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { answering, refusing, show } from '../testing';
+import { answering, refusing, show } from '../../testing/show';
 import PaperPage from './PaperPage';
 
 beforeEach(() => localStorage.clear());

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { only, sent } from '../fixtures';
+import { only, sent } from '../../testing/fixtures';
 import type { Paper, ShotSet } from './paperTypes';
 
 export const arrows: Schemas['ArrowRow'][] = [

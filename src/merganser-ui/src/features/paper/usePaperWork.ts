@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
-import { useRefresh } from '../../shell/queries';
-import { useActs } from '../../shell/useActs';
+import { useRefresh } from '../../api/queries';
+import { useActs } from '../../api/useActs';
 import type { Marking, Paper, Purpose, Shot } from './paperTypes';
 import type { Plan } from './PaperPlan';
 

@@ -1,6 +1,6 @@
 import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
-import { Scale } from '../../shell/Scale';
+import { Scale } from '../../parts/Scale';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { MoveForm } from './MoveForm';

@@ -1,7 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { answer, api, Refusal, type Schemas } from '../../api/client';
-import { Field } from '../../shell/Field';
+import { Field } from '../../parts/Field';
 
 const empty = { front: '', rear: '', nockToRest: '', between: '' };
 

@@ -1,8 +1,8 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { Field } from '../../shell/Field';
-import { useWidth } from '../../shell/useWidth';
+import { Field } from '../../parts/Field';
+import { useWidth } from '../../parts/useWidth';
 import { useEscape } from '../../shell/focus';
 import type { BowKind } from '../../drawing/bow';
 import { gauge, sixteenths } from '../../drawing/gauge';

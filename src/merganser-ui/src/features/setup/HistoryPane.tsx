@@ -1,9 +1,9 @@
 import { ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { NoteField } from '../../shell/NoteField';
+import { NoteField } from '../../parts/NoteField';
 import { answer, api, type Schemas } from '../../api/client';
-import { Select } from '../../shell/Field';
+import { Select } from '../../parts/Field';
 import { useEscape } from '../../shell/focus';
 import type { Setup, SetupWork } from './useSetup';
 

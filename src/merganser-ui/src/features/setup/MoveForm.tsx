@@ -1,5 +1,5 @@
 import { ButtonBase } from '@mui/material';
-import { NoteField } from '../../shell/NoteField';
+import { NoteField } from '../../parts/NoteField';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useEscape } from '../../shell/focus';

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, Refusal } from '../../api/client';
-import { Field } from '../../shell/Field';
+import { Field } from '../../parts/Field';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 

@@ -1,8 +1,8 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { Field } from '../../shell/Field';
-import { ReadingField } from '../../shell/ReadingField';
-import { useWidth } from '../../shell/useWidth';
+import { Field } from '../../parts/Field';
+import { ReadingField } from '../../parts/ReadingField';
+import { useWidth } from '../../parts/useWidth';
 import type { Setup, SetupWork } from './useSetup';
 
 const TALLIES = [6, 12, 30, 60];

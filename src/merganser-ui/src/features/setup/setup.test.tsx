@@ -2,7 +2,7 @@ import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { only } from '../fixtures';
+import { only } from '../../testing/fixtures';
 import { CheckPane } from './CheckPane';
 import { MoveForm } from './MoveForm';
 import type { Check, Setup, SetupWork } from './useSetup';

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, Refusal, type Schemas } from '../../api/client';
-import { useRefresh } from '../../shell/queries';
-import { useActs } from '../../shell/useActs';
+import { useRefresh } from '../../api/queries';
+import { useActs } from '../../api/useActs';
 
 export type Setup = Schemas['SetupView'];
 export type Check = Schemas['CheckView'];

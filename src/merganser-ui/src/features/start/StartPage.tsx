@@ -2,9 +2,9 @@ import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ShellHead } from '../../shell/ShellHead';
-import { BowDrawing } from '../../shell/BowDrawing';
+import { BowDrawing } from '../../parts/BowDrawing';
 import { Foot } from '../../shell/Foot';
-import { useRack } from '../../shell/queries';
+import { useRack } from '../../api/queries';
 import './start.css';
 
 /** The rack: every bow with its state and its next step. */

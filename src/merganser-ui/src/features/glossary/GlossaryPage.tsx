@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ShellHead } from '../shell/ShellHead';
-import { Foot } from '../shell/Foot';
-import { terms } from './terms';
-import { TermDrawing } from './TermDrawing';
+import { ShellHead } from '../../shell/ShellHead';
+import { Foot } from '../../shell/Foot';
+import { terms } from '../../glossary/terms';
+import { TermDrawing } from '../../parts/TermDrawing';
 
 /** Every word of the trade that the screens use. */
 export default function GlossaryPage() {

@@ -1,9 +1,9 @@
 import { lazy } from 'react';
 import { useSearchParams } from 'react-router';
-import type { BowWay } from './BowWays';
-import SetupPage from './SetupPage';
+import type { BowWay } from '../shell/BowWays';
+import SetupPage from '../features/setup/SetupPage';
 
-const BowPage = lazy(() => import('../bow/BowPage'));
+const BowPage = lazy(() => import('../features/bow/BowPage'));
 const ways: BowWay[] = ['sheet', 'history', 'string', 'sights', 'card'];
 
 /** The Bow stop: its work order, or the record of the bow and its archer. */

@@ -2,7 +2,7 @@ import { InputBase, NativeSelect } from '@mui/material';
 import { useId, useState, type KeyboardEvent } from 'react';
 import { fieldText, fieldUnit, keptText, type Quantity } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
-import { Term } from '../glossary/Term';
+import { Term } from './Term';
 
 interface Common {
   label: string;

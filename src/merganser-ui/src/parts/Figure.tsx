@@ -1,5 +1,5 @@
 import { ButtonBase } from '@mui/material';
-import { Bubble } from './Bubble';
+import { Bubble } from './Popover';
 import { memo, useId, useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { direction } from '../units/units';

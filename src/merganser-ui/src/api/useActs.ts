@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { newId, Refusal, Unreachable } from '../api/client';
+import { newId, Refusal, Unreachable } from './client';
 
 /** Acts on the server, one at a time: each has one id until it has gone through, so that trying it again is safe. */
 export function useActs() {

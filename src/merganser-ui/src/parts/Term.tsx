@@ -1,8 +1,8 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Bubble } from '../shell/Bubble';
-import { findTerm } from './terms';
+import { Bubble } from './Popover';
+import { findTerm } from '../glossary/terms';
 import { TermDrawing } from './TermDrawing';
 
 /** A dotted underline that opens what the word means. */

@@ -1,4 +1,4 @@
-import type { GlossaryTerm } from './terms';
+import type { GlossaryTerm } from '../glossary/terms';
 
 export function TermDrawing({ term }: { term: GlossaryTerm }) {
   if (!term.drawing) return null;

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { answer, api } from '../api/client';
+import { answer, api } from './client';
 
 export const useRack = () => useQuery({ queryKey: ['rack'], queryFn: () => answer(api.GET('/api/rack')) });
 
