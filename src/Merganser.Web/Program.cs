@@ -95,6 +95,7 @@ builder.Services.Configure<JsonOptions>(json =>
     json.SerializerOptions.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping; // JSON only, never inside a page
 });
 builder.Services.AddProblemDetails();
+builder.Services.AddHealthChecks();
 builder.Services.AddExceptionHandler<ProblemMapping>();
 builder.Services.AddOpenApi("v1", OpenApiShape.Configure);
 
@@ -145,6 +146,7 @@ api.MapSetup();
 api.MapDozens();
 api.MapChronograph();
 api.MapInstruments();
+app.MapHealthChecks("/api/health");
 app.Map(
         "/api/{**rest}",
         () =>

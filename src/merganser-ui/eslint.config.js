@@ -1,12 +1,55 @@
 import js from '@eslint/js';
+import boundaries from 'eslint-plugin-boundaries';
 import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
+/** What each folder may use: dependencies point one way, and a feature never reaches into another. */
+const uses = {
+  api: [],
+  drawing: ['api'],
+  glossary: [],
+  units: ['api'],
+  parts: ['api', 'drawing', 'glossary', 'units'],
+  shell: ['api', 'drawing', 'glossary', 'units', 'parts'],
+  feature: ['api', 'drawing', 'glossary', 'units', 'parts', 'shell'],
+  app: ['api', 'units', 'parts', 'shell', 'feature'],
+};
+const folders = Object.keys(uses).filter((name) => name !== 'feature');
+const tests = ['src/**/*.test.{ts,tsx}', 'src/testing/**', 'src/**/*Fixtures.ts'];
+
 export default tseslint.config(
-  { ignores: ['src/api/schema.d.ts', 'node_modules'] },
+  { ignores: ['src/api/schema.d.ts', '**/*.module.css.d.ts', 'node_modules'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   hooks.configs.flat.recommended,
   { languageOptions: { globals: globals.browser } },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: tests,
+    plugins: { boundaries },
+    settings: {
+      'import/resolver': { node: { extensions: ['.ts', '.tsx', '.css'] } },
+      'boundaries/elements': [
+        ...folders.map((type) => ({ type, pattern: `src/${type}` })),
+        { type: 'testing', pattern: 'src/testing' },
+        { type: 'feature', pattern: 'src/features/*', capture: ['name'] },
+      ],
+    },
+    rules: {
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          message: '{{from.type}} may not use {{to.type}}: see the table in eslint.config.js',
+          policies: Object.entries(uses)
+            .filter(([, may]) => may.length > 0)
+            .map(([type, may]) => ({
+              from: { element: { type } },
+              allow: { to: { element: { types: { anyOf: may } } } },
+            })),
+        },
+      ],
+    },
+  },
 );

@@ -20,30 +20,32 @@ public class ArrowTests
         new Actions(screen.Driver).MoveToElement(point).Click().Perform();
         screen.See("[data-panel=shaft]");
         screen.Pick("shaftId", "Wrackline 300");
-        screen.SeeText("[data-figure=totalWeight] .v", "425.8");
+        screen.SeeText("[data-figure=totalWeight] [data-value]", "425.8");
 
         screen.Button("Ask for a value").Click();
         screen.Retype("wantedValue", "16");
         screen.Button("Ask").Click();
         screen.SeeText("[data-testid=asked]", "gives 16.0\u2009%");
-        screen.See(".ask .try").Click();
+        screen.See("[data-testid=asked] ~ * button").Click();
         screen.Until(d =>
-            d.FindElement(By.CssSelector("[data-figure=totalWeight] .v")).Text.StartsWith("425.8") ? null : "tried"
+            d.FindElement(By.CssSelector("[data-figure=totalWeight] [data-value]")).Text.StartsWith("425.8")
+                ? null
+                : "tried"
         );
         screen.Retype("wantedValue", "0");
         screen.Button("Ask").Click();
-        screen.SeeText(".ask .fault", "farther forward");
+        screen.SeeText("[data-fault]", "farther forward");
 
         screen.Button("Undo").Click();
-        screen.SeeText("[data-figure=totalWeight] .v", "425.8");
+        screen.SeeText("[data-figure=totalWeight] [data-value]", "425.8");
         screen.Button("Undo").Click();
-        screen.SeeText("[data-figure=totalWeight] .v", "409.0");
+        screen.SeeText("[data-figure=totalWeight] [data-value]", "409.0");
 
         screen.Button("Compare, charts, files").Click();
-        screen.See(".mini-stops").FindElement(By.LinkText("Compare")).Click();
-        screen.Until(d => d.FindElements(By.CssSelector(".compared thead th")).Count == 4 ? "three" : null);
-        screen.SeeText(".compared", "Shaft differs");
-        screen.SeeText(".compared", "under 5 the bow can break");
+        screen.See("[role=menu]").FindElement(By.LinkText("Compare")).Click();
+        screen.Until(d => d.FindElements(By.CssSelector("main table thead th")).Count == 4 ? "three" : null);
+        screen.SeeText("main table", "Shaft differs");
+        screen.SeeText("main table", "under 5 the bow can break");
     }
 
     [Fact]
@@ -52,21 +54,25 @@ public class ArrowTests
         using var screen = new Screen(demo: true);
         screen.Go(Arrow + "&way=chart");
         var chart = screen.See("[data-testid=spine-chart]");
-        screen.SeeText(".chart p", "28 1/2 in, 100 gr");
+        screen.SeeText("[data-testid=chart-place]", "28 1/2 in, 100 gr");
         new Actions(screen.Driver)
             .MoveToElement(chart, 100, 40)
             .ClickAndHold()
             .MoveByOffset(60, 20)
             .Release()
             .Perform();
-        screen.Until(d => d.FindElement(By.CssSelector(".chart p")).Text.StartsWith("28 1/2 in, 100") ? null : "moved");
+        screen.Until(d =>
+            d.FindElement(By.CssSelector("[data-testid=chart-place]")).Text.StartsWith("28 1/2 in, 100")
+                ? null
+                : "moved"
+        );
         screen.Button("Undo").Click();
-        screen.SeeText(".chart p", "28 1/2 in, 100 gr");
+        screen.SeeText("[data-testid=chart-place]", "28 1/2 in, 100 gr");
         chart = screen.See("[data-testid=spine-chart]");
         chart.SendKeys(Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowUp);
-        screen.SeeText(".chart p", "28 3/4 in, 110 gr");
+        screen.SeeText("[data-testid=chart-place]", "28 3/4 in, 110 gr");
         chart.SendKeys(Keys.Escape);
-        screen.SeeText(".chart p", "28 1/2 in, 100 gr");
+        screen.SeeText("[data-testid=chart-place]", "28 1/2 in, 100 gr");
     }
 
     [Fact]
@@ -79,24 +85,24 @@ public class ArrowTests
             "maker,name,grains,length\nOwn,Own band 3,4.1,3\nOwn,Own band 4,heavy,4\nOwn,,5,4\nOwn,Own band 5,6.2,5\n"
         );
         screen.Go("/catalogue?kind=wrap");
-        screen.See(".catalogue-grid tbody tr");
+        screen.See("main tbody tr");
         screen.Button("Import CSV").Click();
         screen.Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(file);
         screen.SeeText("[data-testid=import-state]", "2 of 4 rows can be written");
-        screen.SeeText(".problems", "Row 3, grains");
-        screen.SeeText(".problems", "Row 4, name");
+        screen.SeeText("[data-testid=import-problems]", "Row 3, grains");
+        screen.SeeText("[data-testid=import-problems]", "Row 4, name");
         screen.Button("Write 2 parts").Click();
         screen.SeeText("[data-testid=import-state]", "2 parts are written");
-        screen.SeeText(".catalogue-grid", "Own band 5");
+        screen.SeeText("[aria-label=Parts]", "Own band 5");
         screen.See("[data-find]").SendKeys("own band 3");
-        screen.Until(d => d.FindElements(By.CssSelector(".catalogue-grid tbody tr")).Count == 1 ? "found" : null);
+        screen.Until(d => d.FindElements(By.CssSelector("main tbody tr")).Count == 1 ? "found" : null);
         screen.See("[aria-label='Open Own band 3']").Click();
         screen.Retype("grains", "900");
         screen.Button("Keep this part").Click();
-        screen.SeeText(".component-form .fault", "0 to 60 gr");
+        screen.SeeText("[aria-label='The part'] [data-fault]", "0 to 60 gr");
         screen.Retype("grains", "4,3");
         screen.Button("Try again").Click();
-        screen.SeeText(".catalogue-grid", "4.3");
+        screen.SeeText("[aria-label=Parts]", "4.3");
         File.Delete(file);
     }
 }

@@ -15,21 +15,21 @@ public class DozenTests
         foreach (var name in new[] { "Insert", "Nock", "Vanes" })
         {
             screen
-                .Until(d => d.FindElements(By.CssSelector("label.tick")).FirstOrDefault(l => l.Text == name))!
+                .Until(d => d.FindElements(By.CssSelector("label")).FirstOrDefault(l => l.Text == name))!
                 .FindElement(By.TagName("input"))
                 .SendKeys(Keys.Space);
         }
 
         screen.Button("Start the dozen").SendKeys(Keys.Enter);
-        screen.SeeText(".foot .say", "check weight");
+        screen.SeeText("[data-testid=next]", "check weight");
         screen.See("[data-class=Shaft]").SendKeys(Keys.Enter);
-        screen.SeeText(".weigh-middle h1", "Shaft 1");
+        screen.SeeText("[aria-label='The scale'] h1", "Shaft 1");
         for (var shaft = 1; shaft <= 12; shaft++)
         {
             screen.See("[data-testid=put]").SendKeys(Keys.Enter);
             screen.Until(d =>
-                d.FindElements(By.CssSelector(".tray li.filled")).Count == shaft
-                || d.FindElement(By.CssSelector(".weigh-middle h1")).Text.StartsWith("Point")
+                d.FindElements(By.CssSelector("[data-testid=tray] [data-filled]")).Count == shaft
+                || d.FindElement(By.CssSelector("[aria-label='The scale'] h1")).Text.StartsWith("Point")
                     ? "taken"
                     : null
             );
@@ -38,14 +38,14 @@ public class DozenTests
             screen.SeeText("[data-testid=live]", "stable");
         }
 
-        screen.SeeText(".weigh-middle h1", "Point 1");
+        screen.SeeText("[aria-label='The scale'] h1", "Point 1");
         screen.SeeText("[data-class=Shaft]", "12 of 12");
         screen.Driver.FindElement(By.CssSelector("summary")).SendKeys(Keys.Enter);
         screen
-            .See(".table-in")
+            .See("textarea")
             .SendKeys(string.Join("\n", Enumerable.Range(0, 12).Select(i => $"{199 + (i * 7 % 12 * 0.2):F1}")));
         screen.Button("Take these").SendKeys(Keys.Enter);
-        screen.SeeText(".foot .say", "match the pieces");
+        screen.SeeText("[data-testid=next]", "match the pieces");
         screen.Restart();
         screen.Driver.Navigate().Refresh();
         screen.SeeText("[data-class=Shaft]", "12 of 12");
@@ -63,12 +63,12 @@ public class DozenTests
     {
         using var screen = new Screen(demo: true);
         screen.Go("/bows/22222222-0000-4000-8000-000000000001/dozen");
-        screen.SeeText(".weigh-middle h1", "Point 8");
+        screen.SeeText("[aria-label='The scale'] h1", "Point 8");
         foreach (var (name, weight, next) in new[] { ("Point", "100.4", "Point 9"), ("Nock", "9", "Nock 2") })
         {
             screen.See($"[data-class={name}]").Click();
             new Actions(screen.Driver).SendKeys(weight + Keys.Enter).Perform();
-            screen.SeeText(".weigh-middle h1", next);
+            screen.SeeText("[aria-label='The scale'] h1", next);
         }
     }
 
@@ -86,8 +86,8 @@ public class DozenTests
                 screen.See("[data-testid=shoot]").SendKeys(Keys.Enter);
                 var seen = shot;
                 screen.Until(d =>
-                    d.FindElements(By.CssSelector(".cants tbody tr"))
-                        .Any(r => r.Text.StartsWith(grains) && r.FindElements(By.CssSelector(".plain")).Count == seen)
+                    d.FindElements(By.CssSelector("main tbody tr"))
+                        .Any(r => r.Text.StartsWith(grains) && r.FindElements(By.CssSelector("button")).Count == seen)
                         ? "shot"
                         : null
                 );

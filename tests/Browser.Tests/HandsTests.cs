@@ -39,7 +39,7 @@ public class HandsTests
         screen.Type("archerName", "Own archer");
         screen.Type("drawLength", "14");
         screen.Button("Keep this bow").Click();
-        screen.SeeText(".foot .say", "draw length");
+        screen.SeeText("[data-testid=next]", "draw length");
         screen.Until(d => d.SwitchTo().ActiveElement().GetAttribute("name") == "name" ? "in hand" : null);
         Get(screen, "/api/archers").AsArray().ShouldBeEmpty();
         screen.Value("drawLength").ShouldBe("14");
@@ -51,12 +51,14 @@ public class HandsTests
         using var screen = new Screen(demo: true);
         screen.Go(Compound + "/dozen?way=weigh&class=Nock");
         screen.See("[name=weight]");
-        var before = screen.Driver.FindElements(By.CssSelector(".tray li.filled")).Count;
+        var before = screen.Driver.FindElements(By.CssSelector("[data-testid=tray] [data-filled]")).Count;
         screen.Press("9" + Keys.Enter + "9" + Keys.Enter + "9" + Keys.Enter);
-        screen.Until(d => d.FindElements(By.CssSelector(".tray li.filled")).Count == before + 3 ? "three" : null);
+        screen.Until(d =>
+            d.FindElements(By.CssSelector("[data-testid=tray] [data-filled]")).Count == before + 3 ? "three" : null
+        );
         screen.SeeText("[data-testid=weight-taken]", "taken: Nock");
         screen
-            .Driver.FindElements(By.CssSelector(".tray li.filled b"))
+            .Driver.FindElements(By.CssSelector("[data-testid=tray] [data-filled] b"))
             .TakeLast(3)
             .Select(b => b.Text)
             .ShouldAllBe(grains => grains == "9.0");
@@ -72,9 +74,9 @@ public class HandsTests
         screen.See("[name=speed]");
         screen.Until(d => d.SwitchTo().ActiveElement().GetAttribute("name") == "speed" ? "in hand" : null);
         screen.Press("270" + Keys.Enter + "270" + Keys.Enter + "272" + Keys.Enter + "272" + Keys.Enter);
-        screen.Until(d => d.FindElements(By.CssSelector(".cants tbody .plain")).Count == 4 ? "four" : null);
+        screen.Until(d => d.FindElements(By.CssSelector("main tbody button")).Count == 4 ? "four" : null);
         screen.Press("2722" + Keys.Enter);
-        screen.SeeText(".field.wrong .fault", "50 to 500");
+        screen.SeeText("[data-fault]", "50 to 500");
         screen.Press("271");
         screen.Value("speed").ShouldBe("271", "what comes next takes the place of the slip");
     }
@@ -86,11 +88,11 @@ public class HandsTests
         screen.Go("/bows/22222222-0000-4000-8000-000000000002/dozen?way=heads");
         screen.See("[name=head]");
         screen.Press("100.1" + Keys.Enter + "100.1" + Keys.Enter);
-        screen.Until(d => d.FindElements(By.CssSelector(".tray-pane .tray li")).Count == 2 ? "two" : null);
+        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=heads] ol li")).Count == 2 ? "two" : null);
         screen.Go(Compound + "/bow?way=string");
         screen.Type("shots", "6" + Keys.Enter + "6" + Keys.Enter);
         screen.Until(d =>
-            d.FindElements(By.CssSelector(".moves li")).Count(l => l.Text.StartsWith("6 shots")) == 2 ? "two" : null
+            d.FindElements(By.CssSelector("main ol li")).Count(l => l.Text.StartsWith("6 shots")) == 2 ? "two" : null
         );
     }
 
@@ -99,29 +101,29 @@ public class HandsTests
     {
         using var screen = new Screen(demo: true);
         screen.Go("/");
-        screen.See(".rack h2");
+        screen.See("[data-testid=rack] h2");
         InHand(screen, "after opening");
         screen.Go(Compound + "/paper");
-        screen.See(".move-box");
+        screen.See("[data-testid=advice]");
         screen.Press("m");
         screen.Until(d =>
             d.SwitchTo().ActiveElement().GetAttribute("name") == "adjuster" ? "the move's own field" : null
         );
         screen.Press(Keys.Escape);
-        screen.See(".move-box");
+        screen.See("[data-testid=advice]");
         InHand(screen, "after Esc");
         screen.Press("n");
         MarkByKeys(screen);
-        screen.See(".move-box");
+        screen.See("[data-testid=advice]");
         InHand(screen, "after a kept shot");
         screen.Press("b");
-        screen.See(".check-pane");
+        screen.See("[data-testid=check]");
         InHand(screen, "after going to another stop");
         screen.Press("1");
-        screen.SeeText(".foot .say", "Go on");
+        screen.SeeText("[data-testid=next]", "Go on");
         InHand(screen, "after a kept check");
         screen.Driver.Navigate().Back();
-        screen.See(".move-box");
+        screen.See("[data-testid=advice]");
         InHand(screen, "after going back");
     }
 
@@ -133,18 +135,18 @@ public class HandsTests
         screen.See("[name=check-braceHeight]");
         screen.Until(d => d.SwitchTo().ActiveElement().GetAttribute("name") == "check-braceHeight" ? "in hand" : null);
         screen.Press("7 1/4" + Keys.Enter);
-        screen.SeeText(".foot .say", "Go on: tiller");
+        screen.SeeText("[data-testid=next]", "Go on: tiller");
         screen.Press(Keys.Enter);
-        screen.SeeText(".check-pane h1", "Tiller");
+        screen.SeeText("[data-testid=check] h1", "Tiller");
         screen.See("[data-check=nockFit]").Click();
         screen.See("[data-choice=free]");
         screen.See("[data-adjuster]").SendKeys("1");
         screen.Settled();
         screen
-            .Driver.FindElements(By.CssSelector(".verdict"))
+            .Driver.FindElements(By.CssSelector("[data-verdict]"))
             .ShouldBeEmpty("the list of answers did not have the focus");
-        screen.See(".check-entry .choices").SendKeys("1");
-        screen.SeeText(".verdict h2", "Turns free");
+        screen.See("[data-choices]").SendKeys("1");
+        screen.SeeText("[data-verdict] h2", "Turns free");
     }
 
     [Fact]
@@ -155,16 +157,16 @@ public class HandsTests
         [
             (
                 Compound + "/bow?check=peep",
-                ".check-pane",
+                "[data-testid=check]",
                 "Leave it with a reason",
                 "[aria-label='Reason for leaving this check']"
             ),
-            (Compound + "/paper", ".move-box", "New paper", ".plan"),
-            (Compound + "/paper", ".move-box", "Ladder", ".ladder"),
-            (Compound + "/paper", ".move-box", "Mark a shot", "[data-testid=marking-sheet]"),
-            (Views.Arrow, ".tries", "Ask for a value", ".ask"),
-            ("/catalogue", ".catalogue-grid tbody tr", "Add one", ".component-form"),
-            ("/catalogue", ".catalogue-grid tbody tr", "Import CSV", ".import-panel"),
+            (Compound + "/paper", "[data-testid=advice]", "New paper", "[aria-label='A new paper']"),
+            (Compound + "/paper", "[data-testid=advice]", "Ladder", "[data-testid=ladder]"),
+            (Compound + "/paper", "[data-testid=advice]", "Mark a shot", "[data-testid=marking-sheet]"),
+            (States.Arrow, "[data-tries]", "Ask for a value", "[name=wantedValue]"),
+            ("/catalogue", "main tbody tr", "Add one", "[aria-label='The part']"),
+            ("/catalogue", "main tbody tr", "Import CSV", "[aria-label=Import]"),
         ];
         foreach (var (path, first, press, opened) in layers)
         {
@@ -183,7 +185,7 @@ public class HandsTests
     {
         using var screen = new Screen(demo: true);
         screen.Go(Compound + "/paper");
-        screen.See(".move-box");
+        screen.See("[data-testid=advice]");
         screen.Press("n");
         MarkByKeys(screen);
         screen.SeeText("[data-testid=undo]", "Undo: shot");
@@ -195,10 +197,10 @@ public class HandsTests
         screen.SeeText("[data-testid=undo]", "Undo: Rest 1 click up");
         var shots = Shots(screen);
         screen.Press(Keys.Control + "z");
-        screen.SeeText(".taking", "logged wrongly, or turned back on the bow");
+        screen.SeeText("[aria-label='How is it taken back?']", "logged wrongly, or turned back on the bow");
         Shots(screen).ShouldBe(shots, "the move is the newest act: no shot is touched");
         screen.Button("It was logged wrongly").Click();
-        screen.SeeText(".foot", "Taken back: Rest 1 click up");
+        screen.SeeText("footer", "Taken back: Rest 1 click up");
         Get(screen, $"/api{Compound}")["moves"]!.AsArray().Count(m => (bool)m!["correction"]!).ShouldBe(1);
     }
 
@@ -207,12 +209,12 @@ public class HandsTests
     {
         using var screen = new Screen(demo: true);
         screen.Go(Compound + "/paper");
-        screen.See(".move-box");
+        screen.See("[data-testid=advice]");
         screen.See("[data-testid=accept]").Click();
-        screen.SeeText(".foot .say", "Accepted");
+        screen.SeeText("[data-testid=next]", "Accepted");
         screen.Button("Shoot more: opens it again").Click();
         MarkByKeys(screen);
-        screen.SeeText(".ways-pane .caution", "Open again");
+        screen.SeeText("main [role=status]", "Open again");
     }
 
     [Fact]
@@ -221,21 +223,21 @@ public class HandsTests
         using var screen = new Screen(demo: true);
         screen.Go(Compound + "/bow?check=inspection");
         screen.See("[data-choice=damaged]").Click();
-        screen.SeeText(".verdict", "Do not draw it");
+        screen.SeeText("[data-verdict]", "Do not draw it");
         foreach (var stop in new[] { "bow", "bow?way=measures", "arrow", "dozen", "paper", "groups", "story" })
         {
             screen.Go($"{Compound}/{stop}");
-            screen.SeeText(".foot .say", "Do not shoot this bow");
-            screen.SeeText(".clamp", "do not shoot it");
+            screen.SeeText("[data-testid=next]", "Do not shoot this bow");
+            screen.SeeText("header", "do not shoot it");
         }
 
         screen.Go("/");
-        screen.SeeText(".rack", "Do not shoot it. Found cracked, frayed or worn");
+        screen.SeeText("[data-testid=rack]", "Do not shoot it. Found cracked, frayed or worn");
         screen.Button("To the inspection").Click();
         screen.Type("repairedBy", "the island shop" + Keys.Enter);
-        screen.SeeText(".verdict h2", "Repaired by the island shop");
+        screen.SeeText("[data-verdict] h2", "Repaired by the island shop");
         screen.Go("/");
-        screen.Until(d => d.FindElements(By.CssSelector(".rack .state.caution")).Count == 0 ? "sound" : null);
+        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=rack] [role=note]")).Count == 0 ? "sound" : null);
     }
 
     private static void EnterBow(Screen screen, string archer, string name, Action more)
@@ -247,7 +249,7 @@ public class HandsTests
         screen.Type("drawLength", "28");
         screen.Type("braceHeight", "6 1/2");
         screen.Button("Keep this bow").Click();
-        screen.SeeText(".foot .say", "The bow is measured");
+        screen.SeeText("[data-testid=next]", "The bow is measured");
     }
 
     /// <summary>Point in the middle, tail a step above it, kept: the sheet has the focus by itself.</summary>

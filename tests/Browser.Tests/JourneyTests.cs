@@ -14,7 +14,7 @@ public class JourneyTests
     {
         using var screen = new Screen(demo: false);
         screen.Go("/");
-        screen.SeeText(".foot .say", "The rack is empty");
+        screen.SeeText("[data-testid=next]", "The rack is empty");
         screen.Button("Enter a bow").Click();
         EnterBow(screen);
         ChooseArrow(screen);
@@ -27,18 +27,34 @@ public class JourneyTests
     {
         using var screen = new Screen(demo: true);
         screen.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
-        screen.See(".arrow-drawing");
+        screen.See("[data-testid=arrow-drawing]");
         Choose(screen, "length");
         screen.Kill();
         screen.Retype("cutLength", "28 7/8");
-        screen.SeeText(".foot .say", "not yet saved");
+        screen.SeeText("[data-testid=next]", "not yet saved");
         screen.StartAgain();
         screen.Button("Try again").Click();
-        screen.Until(d => d.FindElements(By.CssSelector(".foot.trouble")).Count == 0 ? "calm" : null);
+        screen.Until(d => d.FindElements(By.CssSelector("footer[data-trouble]")).Count == 0 ? "calm" : null);
         screen.Driver.Navigate().Refresh();
-        screen.See(".arrow-drawing");
+        screen.See("[data-testid=arrow-drawing]");
         Choose(screen, "length");
         screen.Until(d => d.FindElement(By.Name("cutLength")).GetAttribute("value") == "28 7/8" ? "kept" : null);
+    }
+
+    [Fact]
+    public void What_is_done_while_the_server_is_away_goes_through_by_itself()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go($"{States.Compound}/bow?way=string");
+        var before = int.Parse(screen.See("[data-testid=shots-on-string]").Text.Split(' ')[0]);
+        screen.Kill();
+        screen.Button("+12").Click();
+        screen.SeeText("[data-testid=next]", "not yet saved");
+        screen.StartAgain();
+        screen.SeeText("[data-testid=shots-on-string]", $"{before + 12} ");
+        screen.Until(d => d.FindElements(By.CssSelector("footer[data-trouble]")).Count == 0 ? "calm" : null);
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-testid=shots-on-string]", $"{before + 12} ");
     }
 
     private static void Choose(Screen screen, string part) => screen.See($"[data-callout={part}]").Click();
@@ -59,8 +75,8 @@ public class JourneyTests
         screen.Type("axleToAxle", "84 cm");
         screen.Type("braceHeight", "6 1/2");
         screen.Type("ratedSpeed", "320");
-        screen.See(".go").Click();
-        screen.SeeText(".field.wrong .fault", "15 to 36 in");
+        screen.See("[data-testid=go]").Click();
+        screen.SeeText("[data-fault]", "15 to 36 in");
         screen
             .Driver.FindElement(By.Name("drawLength"))
             .GetAttribute("value")
@@ -69,7 +85,7 @@ public class JourneyTests
         screen.Until(d => d.FindElement(By.Name("drawLength")).GetAttribute("value") == "14" ? "kept" : null);
         screen.Retype("drawLength", "28 1/2");
         screen.Button("Keep this bow").Click();
-        screen.SeeText(".foot .say", "The bow is measured");
+        screen.SeeText("[data-testid=next]", "The bow is measured");
         screen.Driver.Navigate().Refresh();
         screen.Until(d => d.FindElement(By.Name("axleToAxle")).GetAttribute("value") == "84 cm" ? "as typed" : null);
         screen.Button("Choose the arrow").Click();
@@ -78,43 +94,43 @@ public class JourneyTests
     private static void ChooseArrow(Screen screen)
     {
         screen.Button("Start an arrow").Click();
-        screen.See(".arrow-drawing");
-        var before = screen.See("[data-figure=totalWeight] .v").Text;
+        screen.See("[data-testid=arrow-drawing]");
+        var before = screen.See("[data-figure=totalWeight] [data-value]").Text;
         var point = screen.See("path[data-part=point]");
         new Actions(screen.Driver).MoveToElement(point).Click().Perform();
         screen.See("[data-panel=point]");
         screen.Button("+").Click();
         screen.Until(d =>
-            d.FindElement(By.CssSelector("[data-figure=totalWeight] .v")).Text != before ? "changed" : null
+            d.FindElement(By.CssSelector("[data-figure=totalWeight] [data-value]")).Text != before ? "changed" : null
         );
 
         Choose(screen, "length");
         screen.Retype("cutLength", "26");
-        screen.SeeText(".caution", "behind the rest");
+        screen.SeeText("main [role=note]", "behind the rest");
         screen.Retype("cutLength", "27 1/4");
-        screen.SeeText(".caution", "ahead of the rest");
+        screen.SeeText("main [role=note]", "ahead of the rest");
         screen.Retype("cutLength", "abc");
-        screen.SeeText(".field .fault", "not a number");
+        screen.SeeText("[data-fault]", "not a number");
         screen.Retype("cutLength", "28 3/4");
-        screen.Until(d => d.FindElements(By.CssSelector(".caution")).Count == 0 ? "none" : null);
+        screen.Until(d => d.FindElements(By.CssSelector("main [role=note]")).Count == 0 ? "none" : null);
 
         screen.See("[data-figure=frontOfCenter]").Click();
-        screen.SeeText(".working", "100 (A / L");
+        screen.SeeText("[role=dialog]", "100 (A / L");
         screen.Driver.SwitchTo().ActiveElement().SendKeys(Keys.Escape);
-        screen.Until(d => d.FindElements(By.CssSelector(".working")).Count == 0 ? "closed" : null);
+        screen.Until(d => d.FindElements(By.CssSelector("[role=dialog]")).Count == 0 ? "closed" : null);
 
         Fit(screen, "point", "pointId", "Shear two-blade 125");
         Fit(screen, "shaft", "shaftId", "Wrackline 500");
-        screen.SeeText(".caution", "fixed head");
+        screen.SeeText("main [role=note]", "fixed head");
         Fit(screen, "point", "pointId", "Pebble 75");
         Fit(screen, "shaft", "shaftId", "Marram 850");
-        screen.SeeText(".caution", "gr/lb");
+        screen.SeeText("main [role=note]", "gr/lb");
         Fit(screen, "shaft", "shaftId", "Wrackline 340");
         Fit(screen, "point", "pointId", "Pebble 100");
         screen.Button("Keep this arrow").Click();
-        screen.SeeText(".foot .say", "Version 1 is kept");
+        screen.SeeText("[data-testid=next]", "Version 1 is kept");
         screen.Driver.Navigate().Refresh();
-        screen.See(".arrow-drawing");
+        screen.See("[data-testid=arrow-drawing]");
         Choose(screen, "length");
         screen.Until(d => d.FindElement(By.Name("cutLength")).GetAttribute("value") == "28 3/4" ? "kept" : null);
         screen.Button("To the paper").Click();
@@ -125,41 +141,41 @@ public class JourneyTests
         screen.Button("Begin this paper").Click();
         Mark(screen, new Point(0, 100), new Point(0, -92));
         screen.SeeText("[data-testid=words]", "Tail high");
-        screen.SeeText(".move-box", "one more");
+        screen.SeeText("[data-testid=advice]", "one more");
         MarkByKeys(screen);
         screen.See("[data-kind=move]");
-        screen.SeeText(".move-box h2", "Rest");
+        screen.SeeText("[data-testid=advice] h2", "Rest");
 
         screen.See("[data-testid=undo]").Click();
-        screen.SeeText(".move-box", "one more");
+        screen.SeeText("[data-testid=advice]", "one more");
         MarkByKeys(screen);
-        screen.SeeText(".move-box h2", "Rest");
+        screen.SeeText("[data-testid=advice] h2", "Rest");
 
         screen.Button("I made this move").Click();
-        screen.SeeText(".film", "Set 2");
-        screen.SeeText(".film-move", "Rest");
+        screen.SeeText("[data-testid=film]", "Set 2");
+        screen.SeeText("[data-testid=film] li", "Rest");
         screen.Restart();
         screen.Driver.Navigate().Refresh();
         MarkTyped(screen, "0,06", "−1/16");
         screen.SeeText("[data-testid=words]", "Level both ways");
-        for (var i = 0; i < 8 && !screen.See(".move-box").Text.Contains("Good enough"); i++)
+        for (var i = 0; i < 8 && !screen.See("[data-testid=advice]").Text.Contains("Good enough"); i++)
         {
-            screen.SeeText(".move-box", "Shoot one more");
+            screen.SeeText("[data-testid=advice]", "Shoot one more");
             MarkTyped(screen, i % 2 == 0 ? "0.03" : "−0.02", "0");
         }
 
-        screen.SeeText(".move-box", "Good enough");
-        screen.SeeText(".reading-figures", "since the last set");
+        screen.SeeText("[data-testid=advice]", "Good enough");
+        screen.SeeText("[data-testid=reading-figures]", "since the last set");
 
         screen.Button("Shots").Click();
         screen.Button("Void").Click();
         screen.Button("torqued grip").Click();
-        screen.SeeText(".shots", "void: torqued grip");
+        screen.SeeText("[data-testid=shots]", "void: torqued grip");
         screen.Button("Reading").Click();
         screen.See("[data-testid=accept]").Click();
-        screen.SeeText(".foot .say", "Accepted");
+        screen.SeeText("[data-testid=next]", "Accepted");
         screen.Button("Back to the rack").Click();
-        screen.SeeText(".rack .state", "Paper accepted");
+        screen.SeeText("[data-testid=rack] [data-testid=state]", "Paper accepted");
     }
 
     private static void Mark(Screen screen, Point point, Point tail)

@@ -32,20 +32,20 @@ public class KindTests
         Enter(screen, "axleToAxle", length);
         Enter(screen, "braceHeight", brace);
         Active(screen).SendKeys(Keys.Control + Keys.Enter);
-        screen.SeeText(".foot .say", "The bow is measured");
+        screen.SeeText("[data-testid=next]", "The bow is measured");
 
         Body(screen, "a");
-        screen.SeeText(".foot .say", "No arrow yet");
-        screen.Until(d => d.FindElements(By.CssSelector(".go:not(.Mui-disabled)")).Count > 0 ? "ready" : null);
+        screen.SeeText("[data-testid=next]", "No arrow yet");
+        screen.Until(d => d.FindElements(By.CssSelector("[data-go]:not([aria-disabled])")).Count > 0 ? "ready" : null);
         Body(screen, Keys.Enter);
-        screen.See(".figures");
+        screen.See("[data-testid=figures]");
         screen.Until(d =>
-            d.FindElement(By.CssSelector(".foot .say")).Text.Contains("spine")
-            || d.FindElement(By.CssSelector(".go")).Text.Contains("Keep")
+            d.FindElement(By.CssSelector("[data-testid=next]")).Text.Contains("spine")
+            || d.FindElement(By.CssSelector("[data-testid=go]")).Text.Contains("Keep")
                 ? "read"
                 : null
         );
-        if (!screen.See(".go").Text.Contains("Keep this"))
+        if (!screen.See("[data-testid=go]").Text.Contains("Keep this"))
         {
             screen.Button("Keep it all the same").SendKeys(Keys.Enter);
         }
@@ -54,17 +54,17 @@ public class KindTests
             Body(screen, Keys.Enter);
         }
 
-        screen.SeeText(".arrow-title", "version 1");
+        screen.SeeText("main", "version 1");
         Body(screen, "p");
         screen.SeeText("h1", "A new paper");
         Body(screen, Keys.Enter);
-        screen.SeeText(".move-box", "Shoot one arrow");
+        screen.SeeText("[data-testid=advice]", "Shoot one arrow");
         MarkHigh(screen);
         MarkHigh(screen);
         screen.SeeText("[data-testid=words]", "Tail high");
-        screen.SeeText(".move-box h2", firstMove);
+        screen.SeeText("[data-testid=advice] h2", firstMove);
         Body(screen, Keys.Control + Keys.Enter);
-        screen.SeeText(".film", "Set 2");
+        screen.SeeText("[data-testid=film]", "Set 2");
     }
 
     [Fact]
@@ -78,8 +78,8 @@ public class KindTests
         screen.Until(d => d.FindElement(By.Name("drawLength")).GetAttribute("value") == "73.66" ? "cm" : null);
         screen.See("[name=measuredWeight]").GetAttribute("value").ShouldBe("291.36");
         screen.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
-        screen.SeeText("[data-figure=totalWeight] .v", "26.50");
-        screen.SeeText("[data-figure=speed] .u", "m/s");
+        screen.SeeText("[data-figure=totalWeight] [data-value]", "26.50");
+        screen.SeeText("[data-figure=speed] [data-unit]", "m/s");
         screen.Go("/bows/22222222-0000-4000-8000-000000000001/paper");
         screen.SeeText("[data-testid=words]", "Tail left 2.03 cm");
         screen.See("[aria-label^='Units']").Click();
@@ -106,12 +106,12 @@ public class KindTests
         screen.Driver.SwitchTo().Window(second);
         screen.Retype("braceHeight", "6 5/8");
         screen.Button("Keep this bow").Click();
-        screen.SeeText(".foot .say", "The bow is measured");
+        screen.SeeText("[data-testid=next]", "The bow is measured");
 
         screen.Driver.SwitchTo().Window(first);
         screen.Button("Keep this bow").Click();
-        screen.SeeText(".foot .say", "changed in another place");
-        screen.SeeText(".conflict", "6 5/8");
+        screen.SeeText("[data-testid=next]", "changed in another place");
+        screen.SeeText("[data-testid=conflict]", "6 5/8");
         screen.See("[name=axleToAxle]").GetAttribute("value").ShouldBe("33");
         screen.Button("Take the other").Click();
         screen.Until(d => d.FindElement(By.Name("braceHeight")).GetAttribute("value") == "6 5/8" ? "theirs" : null);
@@ -121,12 +121,12 @@ public class KindTests
         screen.Driver.SwitchTo().Window(first);
         screen.Retype("axleToAxle", "33 1/8");
         screen.Button("Keep this bow").Click();
-        screen.SeeText(".foot .say", "The bow is measured");
+        screen.SeeText("[data-testid=next]", "The bow is measured");
         screen.Driver.SwitchTo().Window(second);
         screen.Button("Keep this bow").Click();
-        screen.SeeText(".conflict", "33 1/8");
+        screen.SeeText("[data-testid=conflict]", "33 1/8");
         screen.Button("Keep mine").Click();
-        screen.SeeText(".foot .say", "The bow is measured");
+        screen.SeeText("[data-testid=next]", "The bow is measured");
         screen.Driver.Navigate().Refresh();
         screen.Until(d => d.FindElement(By.Name("ratedSpeed")).GetAttribute("value") == "325" ? "mine" : null);
     }

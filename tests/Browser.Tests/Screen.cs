@@ -128,21 +128,6 @@ public sealed class Screen : IDisposable
     /// <summary>Waits until a field holds this.</summary>
     public void Holds(string name, string value) => Until(_ => Value(name) == value ? "so" : null);
 
-    /// <summary>Presses something that only a wide bench shows, and waits for what it opens.</summary>
-    public void IfWide(string css, Action then) => If(css, then);
-
-    /// <summary>Presses something that only a small one shows.</summary>
-    public void IfSmall(string css, Action then) => If(css, then);
-
-    private void If(string css, Action then)
-    {
-        if (Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed) is { } found)
-        {
-            found.Click();
-            then();
-        }
-    }
-
     /// <summary>Waits until fonts are there and two frames were drawn.</summary>
     public void Settled(int milliseconds = 200) =>
         Driver.ExecuteAsyncScript(

@@ -17,31 +17,37 @@ public class Screenshots
 
         using var screen = new Screen(demo: true);
         screen.Go("/");
-        Take("start", "/", ".rack h2");
-        Take("work-order", $"{Bow}/bow?check=centreShot", ".check-pane");
-        Take("history", $"{Bow}/bow?way=history", ".good-state");
-        Take("bow", $"{Bow}/bow?way=measures", ".adjusters .scale");
+        Take("start", "/", "[data-testid=rack] h2");
+        Take("work-order", $"{Bow}/bow?check=centreShot", "[data-testid=check]");
+        Take("history", $"{Bow}/bow?way=history", "[data-testid=good-state]");
+        Take("bow", $"{Bow}/bow?way=measures", "[data-testid=adjusters] svg");
         foreach (var (theme, name) in new[] { ("shed", "arrow"), ("sun", "arrow-sunlight"), ("dark", "arrow-dark") })
         {
             Wear(theme);
-            Take(name, $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", ".beside tbody tr:nth-child(4)");
+            Take(name, $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", "main tbody tr:nth-child(4)");
         }
 
         Wear("shed");
         const string arrow = $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001";
-        Take("compare", arrow + "&way=compare", ".compared");
+        Take("compare", arrow + "&way=compare", "main table");
         Take("needed-spine", arrow + "&way=chart", "[data-testid=spine-chart]");
-        Take("catalogue", "/catalogue?bow=22222222-0000-4000-8000-000000000001", ".catalogue-grid tbody tr");
-        Take("weigh-in", $"{Bow}/dozen?way=weigh&class=Point", ".live");
+        Take("catalogue", "/catalogue?bow=22222222-0000-4000-8000-000000000001", "main tbody tr");
+        Take("weigh-in", $"{Bow}/dozen?way=weigh&class=Point", "[data-testid=live]");
         Take("match", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=match", "[data-testid=match-found]");
-        Take("build-list", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=tray", ".assembly");
-        Take("paper", $"{Bow}/paper", ".move-box");
-        Take("learned", $"{Bow}/paper?way=learned", "[data-testid=learned] .learned");
-        Take("nock-tune", "/bows/22222222-0000-4000-8000-000000000002/paper?way=nocks", ".nock-list");
+        Take("build-list", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=tray", "[data-testid=assembly]");
+        Take("paper", $"{Bow}/paper", "[data-testid=advice]");
+        Take("learned", $"{Bow}/paper?way=learned", "[data-testid=learned] table");
+        Take("nock-tune", "/bows/22222222-0000-4000-8000-000000000002/paper?way=nocks", "[data-testid=nocks]");
         screen.Size(390, 844, phone: true);
-        Take("phone-paper", $"{Bow}/paper", ".move-box");
-        Take("phone-arrow", $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", ".callouts");
-        Take("phone-start", "/", ".rack h2");
+        Take("phone-paper", $"{Bow}/paper", "[data-testid=advice]");
+        Take("phone-arrow", $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", "[data-testid=callouts]");
+        Take("phone-start", "/", "[data-testid=rack] h2");
+
+        using var sheet = new PartsSheet();
+        screen.Size(1280, 2300);
+        screen.Driver.Navigate().GoToUrl(sheet.Url);
+        screen.See("[data-part-name]");
+        screen.Shot(Path.Combine(Folder!, "..", "parts.png"));
 
         void Wear(string theme) => screen.Driver.ExecuteScript($"localStorage.setItem('merganser-theme', '{theme}')");
 

@@ -35,8 +35,8 @@ public class SessionTests
         screen.Button("New paper").Click();
         screen.Pick("stages", "3 yd, then 6 yd");
         screen.Button("Begin this paper").Click();
-        screen.SeeText(".move-box", "Shoot one arrow");
-        screen.SeeText(".stage-rail", "6 yd bare");
+        screen.SeeText("[data-testid=advice]", "Shoot one arrow");
+        screen.SeeText("[data-testid=stages]", "6 yd bare");
 
         // The hidden bow: a yoke step moves the tail .3 in, a rest click .035 in height and −.02 in to the side.
         var start = Positions(screen);
@@ -48,20 +48,20 @@ public class SessionTests
             var x = .9 + (.30 * Moved("yokePair")) - (.02 * Moved("restSideways")) + Stray[shots % 10].X;
             var y = -.7 + (.035 * Moved("restHeight")) + (.2 * Moved("nockingPoint")) + Stray[shots % 10].Y;
             Type(screen, x, y);
-            while (screen.See(".go").Text.Contains("I made this move"))
+            while (screen.See("[data-testid=go]").Text.Contains("I made this move"))
             {
-                screen.See(".move-box h2").Text.ShouldNotBeEmpty();
+                screen.See("[data-testid=advice] h2").Text.ShouldNotBeEmpty();
                 screen.Driver.FindElement(By.TagName("body")).SendKeys(Keys.Control + Keys.Enter);
                 moves++;
-                screen.SeeText(".foot .say", "Shoot two at the new setting");
+                screen.SeeText("[data-testid=next]", "Shoot two at the new setting");
             }
 
-            if (screen.See(".go").Text.Contains("On to 6 yd"))
+            if (screen.See("[data-testid=go]").Text.Contains("On to 6 yd"))
             {
-                screen.See(".go").Click();
-                screen.SeeText(".film", "6 yd bare");
+                screen.See("[data-testid=go]").Click();
+                screen.SeeText("[data-testid=film]", "6 yd bare");
             }
-            else if (screen.See(".go").Text.Contains("I accept this"))
+            else if (screen.See("[data-testid=go]").Text.Contains("I accept this"))
             {
                 break;
             }
@@ -69,10 +69,10 @@ public class SessionTests
 
         shots.ShouldBeLessThan(40);
         moves.ShouldBeInRange(2, 8);
-        screen.See(".go").Click();
-        screen.SeeText(".foot .say", "Accepted");
-        screen.SeeText(".foot .say", "shot well");
-        screen.Driver.FindElements(By.CssSelector(".stage-rail li")).Count.ShouldBe(2);
+        screen.See("[data-testid=go]").Click();
+        screen.SeeText("[data-testid=next]", "Accepted");
+        screen.SeeText("[data-testid=next]", "shot well");
+        screen.Driver.FindElements(By.CssSelector("[data-testid=stages] li")).Count.ShouldBe(2);
 
         screen.Button("Learned").Click();
         screen.SeeText("[data-testid=learned]", "Yoke pair");
@@ -91,11 +91,11 @@ public class SessionTests
         using var screen = new Screen(demo: true);
         screen.Go($"{Compound}/paper");
         screen.Button("Set 1").Click();
-        screen.SeeText(".reading", "Right yoke leg 1 half twist shorter");
+        screen.SeeText("[data-pane]", "Right yoke leg 1 half twist shorter");
         screen.Button("I made this move back").Click();
-        screen.SeeText(".film", "Set 3");
-        screen.SeeText(".film", "Right yoke leg 1 half twist shorter, left leg 1 half twist longer");
-        screen.SeeText(".foot .say", "Left yoke leg 3 half twists shorter");
+        screen.SeeText("[data-testid=film]", "Set 3");
+        screen.SeeText("[data-testid=film]", "Right yoke leg 1 half twist shorter, left leg 1 half twist longer");
+        screen.SeeText("[data-testid=next]", "Left yoke leg 3 half twists shorter");
     }
 
     [Fact]
@@ -103,23 +103,23 @@ public class SessionTests
     {
         using var screen = new Screen(demo: true);
         screen.Go($"{Longbow}/paper");
-        screen.SeeText(".foot .say", "Moves do not help");
-        screen.SeeText(".evidence", "The tear ignores 3 moves");
+        screen.SeeText("[data-testid=next]", "Moves do not help");
+        screen.SeeText("[data-testid=evidence]", "The tear ignores 3 moves");
         screen.Button("Open the ladder").Click();
-        screen.SeeText(".ladder .done", "the next two shafts tear the same");
-        screen.See(".ladder .here [aria-label$='what was seen']").SendKeys("hand turned out");
+        screen.SeeText("[data-testid=ladder] [data-state=done]", "the next two shafts tear the same");
+        screen.See("[data-testid=ladder] [data-state=here] [aria-label$='what was seen']").SendKeys("hand turned out");
         screen.Button("Shoot it now").Click();
-        screen.SeeText(".foot .say", "Changed grip: shoot 3 more, touch nothing");
+        screen.SeeText("[data-testid=next]", "Changed grip: shoot 3 more, touch nothing");
         foreach (var (x, y) in Stray.Take(3))
         {
             Type(screen, x, y);
         }
 
-        screen.SeeText(".foot .say", "The control is shot");
-        screen.SeeText(".evidence", "A changed grip tears otherwise");
+        screen.SeeText("[data-testid=next]", "The control is shot");
+        screen.SeeText("[data-testid=evidence]", "A changed grip tears otherwise");
         screen.Button("Back to the session").Click();
         screen.Button("Ladder").Click();
-        screen.See("[data-rung=grip].done");
+        screen.See("[data-rung=grip][data-state=done]");
         screen.See("[aria-label='A note at this place']").SendKeys("wind from the left");
         screen.Button("Note it").Click();
         screen.Button("Set 4").Click();
@@ -134,25 +134,25 @@ public class SessionTests
         screen.Button("Trial").Click();
         screen.Pick("arrow", "Island 340");
         screen.Button("Begin this paper").Click();
-        screen.SeeText(".foot .say", "Shoot two with this arrow");
+        screen.SeeText("[data-testid=next]", "Shoot two with this arrow");
         Say(screen, "about an inch", "tail left");
         Say(screen, "about an inch", "tail left");
         screen
             .Until(d =>
-                d.FindElement(By.CssSelector(".stage select"))
+                d.FindElement(By.CssSelector("[data-testid=stage] select"))
                     .FindElements(By.TagName("option"))
                     .FirstOrDefault(o => o.Text.Contains("Spindrift"))
             )
             .Click();
-        screen.SeeText(".film", "Set 2");
+        screen.SeeText("[data-testid=film]", "Set 2");
         Say(screen, null, null);
         Say(screen, null, null);
         screen.SeeText("[data-testid=trial]", "The arrow");
         screen.SeeText("[data-testid=trial]", "Spindrift light");
-        screen.See(".stage select").Size.Height.ShouldBeGreaterThanOrEqualTo(48);
+        screen.See("[data-testid=stage] select").Size.Height.ShouldBeGreaterThanOrEqualTo(48);
         screen.Driver.FindElements(By.CssSelector("[data-testid=advice]")).ShouldBeEmpty();
         screen.Button("End the trial").Click();
-        screen.SeeText(".foot .say", "Accepted");
+        screen.SeeText("[data-testid=next]", "Accepted");
     }
 
     [Fact]
@@ -162,16 +162,21 @@ public class SessionTests
         screen.Go($"{Compound}/paper");
         screen.Button("Shots").Click();
         screen.See("[aria-label='Doubt shot 2']").Click();
-        screen.SeeText(".shots .doubted", "counts for less");
+        screen.SeeText("[data-testid=shots] [data-state=doubted]", "counts for less");
         screen.Button("No doubt").Click();
-        screen.Until(d => d.FindElements(By.CssSelector(".shots .doubted")).Count == 0 ? "sure" : null);
+        screen.Until(d =>
+            d.FindElements(By.CssSelector("[data-testid=shots] [data-state=doubted]")).Count == 0 ? "sure" : null
+        );
         screen.Button("Log a move").Click();
         screen.Pick("adjuster", "Rest up/down");
         screen.See("[aria-label^='One more: Rest 1 click up']").Click();
         screen.Pick("afterSet", "late: it was made after set 1");
         screen.Button("Log this move").Click();
-        screen.SeeText(".film", "Rest 1 click up");
-        screen.Driver.FindElements(By.CssSelector(".film-set")).Count(e => e.Text.Contains("Set 3")).ShouldBe(0);
+        screen.SeeText("[data-testid=film]", "Rest 1 click up");
+        screen
+            .Driver.FindElements(By.CssSelector("[data-testid=film] button"))
+            .Count(e => e.Text.Contains("Set 3"))
+            .ShouldBe(0);
     }
 
     [Fact]
@@ -180,19 +185,19 @@ public class SessionTests
         using var screen = new Screen(demo: true);
         screen.Go($"{Recurve}/paper");
         screen.Button("Nocks").Click();
-        screen.SeeText(".foot .say", "Arrow 5: turn the nock");
-        screen.SeeText(".nock-list", "practice only");
+        screen.SeeText("[data-testid=next]", "Arrow 5: turn the nock");
+        screen.SeeText("[data-testid=nocks]", "practice only");
         screen.Button("One clean hole").Click();
         screen.Button("Keep this shot").Click();
-        screen.SeeText(".nock-list", "inside at step 1 of 3");
-        screen.SeeText(".foot .say", "Arrow 6, with vanes");
+        screen.SeeText("[data-testid=nocks]", "inside at step 1 of 3");
+        screen.SeeText("[data-testid=next]", "Arrow 6, with vanes");
         screen.See("[data-testid=undo]").Click();
-        screen.SeeText(".foot .say", "Arrow 5: turn the nock");
+        screen.SeeText("[data-testid=next]", "Arrow 5: turn the nock");
         screen.Type("right", "a lot");
         screen.Button("Keep this shot").Click();
-        screen.SeeText(".field.wrong", "number");
+        screen.SeeText("[data-fault]", "number");
         screen.Button("Back to the session").Click();
-        screen.See(".film");
+        screen.See("[data-testid=film]");
     }
 
     [Fact]
@@ -200,16 +205,16 @@ public class SessionTests
     {
         using var screen = new Screen(demo: true);
         screen.Go($"{Compound}/paper");
-        screen.See(".film");
+        screen.See("[data-testid=film]");
         var first = screen.Driver.CurrentWindowHandle;
         screen.Driver.SwitchTo().NewWindow(WindowType.Tab);
         screen.Go($"{Compound}/paper");
         Type(screen, -.7, .1);
-        screen.SeeText(".way[aria-pressed=false]", "Shots, 7");
+        screen.SeeText("main [role=group] [aria-pressed=false]", "Shots, 7");
         screen.Driver.SwitchTo().Window(first);
         Type(screen, -.75, 0);
         screen.Button("Shots").Click();
-        screen.Until(d => d.FindElements(By.CssSelector(".shots > li")).Count == 8 ? "both" : null);
+        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=shots] > li")).Count == 8 ? "both" : null);
     }
 
     private static void Type(Screen screen, double x, double y)

@@ -15,33 +15,33 @@ public class SetupTests
     {
         using var screen = new Screen(demo: true);
         screen.Go(Bow);
-        screen.SeeText(".foot .say", "Check 1 of 8");
+        screen.SeeText("[data-testid=next]", "Check 1 of 8");
         screen.See("[data-choice=sound]").Click();
-        screen.SeeText(".verdict h2", "Sound");
+        screen.SeeText("[data-verdict] h2", "Sound");
         screen.Button("Next check").Click();
-        screen.SeeText(".check-pane h1", "Limb alignment");
+        screen.SeeText("[data-testid=check] h1", "Limb alignment");
         screen.Press("1");
-        screen.SeeText(".verdict h2", "Through the middle");
+        screen.SeeText("[data-verdict] h2", "Through the middle");
         screen.Button("Next check").Click();
         screen.Type("check-braceHeight", "wide");
         screen.Button("Keep it").Click();
-        screen.SeeText(".fault", "not a number");
+        screen.SeeText("[data-fault]", "not a number");
         screen.Driver.FindElement(By.Name("check-braceHeight")).GetAttribute("value").ShouldBe("wide");
         screen.Retype("check-braceHeight", "7 1/4");
         screen.Driver.Navigate().Refresh();
         screen.See("[data-check=braceHeight]").Click();
         screen.Until(d => d.FindElement(By.Name("check-braceHeight")).GetAttribute("value") == "7 1/4" ? "kept" : null);
         screen.Button("Keep it").Click();
-        screen.SeeText(".verdict h2", "Recorded");
+        screen.SeeText("[data-verdict] h2", "Recorded");
         screen.Button("Next check").Click();
         screen.Button("Leave it with a reason").Click();
         screen.See("[aria-label='Reason for leaving this check']").SendKeys("no square at hand" + Keys.Enter);
-        screen.SeeText(".work-order", "left: no square at hand");
-        screen.SeeText(".work-order h2", "3 of 8");
+        screen.SeeText("[data-testid=work-order]", "left: no square at hand");
+        screen.SeeText("[data-testid=work-order] h2", "3 of 8");
         screen.Restart();
         screen.Go(Bow);
-        screen.SeeText(".foot .say", "draw weight");
-        screen.SeeText(".work-order h2", "3 of 8");
+        screen.SeeText("[data-testid=next]", "draw weight");
+        screen.SeeText("[data-testid=work-order] h2", "3 of 8");
     }
 
     [Fact]
@@ -53,13 +53,13 @@ public class SetupTests
         screen.SeeText("[data-adjuster=yokePair]", "at its mark");
         screen.See("[data-check=camTiming]").Text.ShouldContain("stops touch together");
         Twist(screen, "Left leg: one more");
-        screen.SeeText(".foot .say", "Look at it again");
+        screen.SeeText("[data-testid=next]", "Look at it again");
         screen.SeeText("[data-check=camTiming]", "look at it again");
 
         screen.Go(Compound + "?way=history");
         screen.See("[data-undo=yokeLeftLeg]").Click();
         screen.Button("It was logged wrongly").Click();
-        screen.SeeText(".foot .say", "Check 13");
+        screen.SeeText("[data-testid=next]", "Check 13");
         screen.Go(Compound);
         screen.SeeText("[data-check=camTiming]", "stops touch together");
     }

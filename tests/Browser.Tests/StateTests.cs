@@ -4,7 +4,7 @@ namespace Merganser.Browser.Tests;
 /// Each state of the interface, opened once; size and theme are switched in place. Its layout audits itself (no text
 /// struck, lying over another, cut or off the edge, no select that shows half of its words, no class without a rule),
 /// axe-core finds nothing serious, sunlight has its contrast, the page never scrolls sideways, what is pressed is large
-/// enough for cold hands, and there is a title and one heading of the first rank.
+/// enough for cold hands, there is a title and one heading of the first rank, and the keyboard reaches everything.
 /// </summary>
 public abstract class StateAudit(SharedScreen shared)
 {
@@ -30,13 +30,13 @@ public abstract class StateAudit(SharedScreen shared)
     protected void Check(string name)
     {
         var screen = shared.Screen;
-        var view = Views.Of(name);
+        var state = States.Of(name);
         List<string> found = [];
         screen.Size(1280, 800);
         screen.Go("/");
-        screen.See(".rack h2");
-        Views.Open(screen, view, openThings: false);
-        if (Views.Demo.Concat(Views.Empty).First(v => v.Path == view.Path).Name == name)
+        screen.See("[data-testid=rack] h2");
+        States.Go(screen, state);
+        if (States.IsFirstOfItsPage(state))
         {
             var headings = (long)screen.Driver.ExecuteScript("return document.querySelectorAll('h1').length")!;
             if (headings != 1 || !screen.Driver.Title.EndsWith(", Merganser", StringComparison.Ordinal))
@@ -45,12 +45,20 @@ public abstract class StateAudit(SharedScreen shared)
             }
 
             found.AddRange(Texts(screen.Driver.ExecuteScript(SmallTargets)!).Select(f => $"target: {f}"));
-            found.AddRange(NeverSideways.SelectMany(size => Scrolls(screen, size.Width, size.Height, view)));
+            found.AddRange(NeverSideways.SelectMany(size => Scrolls(screen, size.Width, size.Height, state)));
             screen.Size(1280, 800);
             screen.Settled(AfterResizing);
         }
 
-        view.Open(screen);
+        state.Open(screen);
+        found.AddRange(Audit(screen));
+        found.ShouldBeEmpty();
+    }
+
+    /// <summary>What is wrong with what the screen shows, in each theme, at each size, and by keyboard.</summary>
+    public static IReadOnlyList<string> Audit(Screen screen)
+    {
+        List<string> found = [];
         foreach (var theme in new[] { "sun", "dark", "shed" })
         {
             screen.Driver.ExecuteScript($"document.documentElement.dataset.theme = '{theme}'");
@@ -70,10 +78,13 @@ public abstract class StateAudit(SharedScreen shared)
             found.AddRange(Found(screen).Select(f => $"{width}x{height} shed: {f}"));
         }
 
-        found.ShouldBeEmpty();
+        screen.Size(1280, 800);
+        screen.Settled(AfterResizing);
+        found.AddRange(Keyboard.Found(screen).Select(f => $"keyboard: {f}"));
+        return found;
     }
 
-    private static IEnumerable<string> Scrolls(Screen screen, int width, int height, View view)
+    private static IEnumerable<string> Scrolls(Screen screen, int width, int height, State state)
     {
         screen.Size(width, height);
         screen.Settled(AfterResizing);
@@ -84,7 +95,7 @@ public abstract class StateAudit(SharedScreen shared)
         }
 
         // The rack may be as long as it likes to the side where there is room for a row of bows.
-        var rack = view.Path == "/" && width > 760;
+        var rack = state.Path == "/" && width > 760;
         if (
             !rack
             && Of("(() => { const m = document.querySelector('main'); return m.scrollWidth - m.clientWidth; })()") > 1
@@ -124,7 +135,7 @@ public abstract class StateAudit(SharedScreen shared)
 
     private const string SmallTargets = """
         return [...document.querySelectorAll('button, a, select, input')]
-          .filter(e => e.offsetParent && !e.closest('p, label, .label-row, dl') && e.type !== 'checkbox')
+          .filter(e => e.offsetParent && !e.closest('p, label, [data-term], dl') && e.type !== 'checkbox')
           .filter(e => { const r = (e.closest('.MuiInputBase-root') ?? e).getBoundingClientRect(); return r.height > 0 && (r.height < 47.5 || r.width < 43.5); })
           .map(e => `${e.tagName} ${e.className} ${e.textContent.slice(0, 20)}`);
         """;
@@ -169,7 +180,7 @@ public sealed class SharedEmpty() : SharedScreen(false);
 
 public class StateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<SharedDemo>
 {
-    public static TheoryData<string> Names => new(Views.Demo.Where((_, i) => i % 2 == 0).Select(v => v.Name));
+    public static TheoryData<string> Names => new(States.Demo.Where((_, i) => i % 2 == 0).Select(v => v.Name));
 
     [Theory]
     [MemberData(nameof(Names))]
@@ -178,7 +189,7 @@ public class StateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<S
 
 public class MoreStateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<SharedDemo>
 {
-    public static TheoryData<string> Names => new(Views.Demo.Where((_, i) => i % 2 == 1).Select(v => v.Name));
+    public static TheoryData<string> Names => new(States.Demo.Where((_, i) => i % 2 == 1).Select(v => v.Name));
 
     [Theory]
     [MemberData(nameof(Names))]
@@ -187,7 +198,7 @@ public class MoreStateTests(SharedDemo shared) : StateAudit(shared), IClassFixtu
 
 public class EmptyStateTests(SharedEmpty shared) : StateAudit(shared), IClassFixture<SharedEmpty>
 {
-    public static TheoryData<string> Names => new(Views.Empty.Select(v => v.Name));
+    public static TheoryData<string> Names => new(States.Empty.Select(v => v.Name));
 
     [Theory]
     [MemberData(nameof(Names))]

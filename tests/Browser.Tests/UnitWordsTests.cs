@@ -31,7 +31,7 @@ public class UnitWordsTests
 
     private static SortedSet<string> Walk(Screen screen, string units, Regex other)
     {
-        foreach (var bow in new[] { Views.Compound, Views.Recurve, Views.Barebow, Views.Longbow })
+        foreach (var bow in new[] { States.Compound, States.Recurve, States.Barebow, States.Longbow })
         {
             screen.Go(bow + "/groups");
             screen.See("[aria-label^='Units']").Click();
@@ -41,20 +41,20 @@ public class UnitWordsTests
 
         SortedSet<string> found = new(StringComparer.Ordinal);
         foreach (
-            var view in Views.Demo.Where(v =>
+            var view in States.Demo.Where(v =>
                 v.Path.StartsWith("/bows/2", StringComparison.Ordinal) && !Typed.Contains(v.Name)
             )
         )
         {
-            Views.Open(screen, view);
+            States.Open(screen, view);
             screen.Settled();
             var lines = (
                 (string)
                     screen.Driver.ExecuteScript(
-                        "return document.querySelector('main').innerText + '\\n' + document.querySelector('.foot').innerText"
+                        "return document.querySelector('main').innerText + '\\n' + document.querySelector('footer').innerText"
                     )!
             ).Split('\n');
-            var foot = (string)screen.Driver.ExecuteScript("return document.querySelector('.foot').innerText")!;
+            var foot = (string)screen.Driver.ExecuteScript("return document.querySelector('footer').innerText")!;
             foot.Split('\n').ShouldAllBe(line => line.Length <= LongestInFoot, view.Name);
             lines.ShouldAllBe(line => !UnitWords.MinusBeforeASide().IsMatch(line), view.Name);
             found.UnionWith(lines.Where(l => other.IsMatch(l)).Select(l => $"{view.Name}: {l.Trim()}"));

@@ -1,3 +1,6 @@
+import './app/fonts.css';
+import './app/tokens.css';
+import './app/reset.css';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { ThemeProvider } from '@mui/material/styles';
@@ -8,9 +11,6 @@ import { BrowserRouter } from 'react-router';
 import { Refusal } from './api/client';
 import { App } from './app/App';
 import { savedTheme, theme, wearTheme } from './parts/theme';
-import './app/fonts.css';
-import './app/tokens.css';
-import './app/base.css';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
 const cache = createCache({ key: 'm', nonce, prepend: true });

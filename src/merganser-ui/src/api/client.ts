@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { connectionFound, connectionLost } from './connection';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -17,7 +18,11 @@ export class Refusal extends Error {
 }
 
 /** The server could not be reached at all. */
-export class Unreachable extends Error {}
+export class Unreachable extends Error {
+  constructor() {
+    super('The bench’s server does not answer.');
+  }
+}
 
 export const api = createClient<paths>({
   baseUrl: window.location.origin,
@@ -37,9 +42,12 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   let result;
   try {
     result = await call;
-  } catch {
-    throw new Unreachable('The bench’s server does not answer.');
+  } catch (error) {
+    if ((error as Error).name === 'AbortError') throw error;
+    connectionLost();
+    throw new Unreachable();
   }
+  connectionFound();
   if (result.response.ok) return result.data as T;
   const problem = (result.error ?? {}) as Problem;
   throw new Refusal(

@@ -1,35 +1,115 @@
-import { useRef, useState } from 'react';
+import {
+  onlineManager,
+  useMutation,
+  useMutationState,
+  useQueryClient,
+  type QueryClient,
+  type QueryKey,
+} from '@tanstack/react-query';
+import { useCallback, useRef } from 'react';
 import { newId, Refusal, Unreachable } from './client';
+import { askAgain } from './connection';
 
-/** Acts on the server, one at a time: each has one id until it has gone through, so that trying it again is safe. */
-export function useActs() {
-  const [problem, setProblem] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
-  const pending = useRef<{ what: string; id: string } | null>(null);
+type Undo = () => void;
+
+/** One act on the server: the same id from the first press to the last retry, so that it is done once. */
+interface Act {
+  id: string;
+  call: (id: string) => Promise<unknown>;
+  change?: (queries: QueryClient) => Undo;
+}
+
+const NO_FAULTS: Record<string, string[]> = {};
+const AWAY = new Unreachable();
+
+/**
+ * Acts on the server, one after the other. What finds no server waits for it, in order, and goes through by itself. A
+ * refused act may be tried again as it is: it keeps its id until it has gone through.
+ */
+export function useActs(scope: string) {
+  const queries = useQueryClient();
+  const mutationKey = ['act', scope];
+  /** The ids of what has not gone through yet, and what is under way, by its name. */
+  const ids = useRef(new Map<string, string>());
+  const going = useRef(new Map<string, Promise<unknown>>());
+  const last = useRef<string | null>(null);
+  const mutation = useMutation<unknown, Error, Act, Undo | undefined>({
+    mutationKey,
+    scope: { id: scope },
+    networkMode: 'online',
+    retry: (_, error) => error instanceof Unreachable,
+    retryDelay: 0,
+    mutationFn: (act) => act.call(act.id),
+    onMutate: (act) => act.change?.(queries),
+    onError: (_error, _act, undo) => undo?.(),
+  });
+  const waiting = useMutationState({
+    filters: { mutationKey, status: 'pending' },
+    select: ({ state }) => state.failureReason instanceof Unreachable || (state.isPaused && !onlineManager.isOnline()),
+  });
+  const lost = waiting.includes(true) ? AWAY : null;
+  const problem = mutation.error && mutation.error.name !== 'AbortError' ? mutation.error : lost;
+
+  const { mutateAsync, reset } = mutation;
+  const isLost = lost !== null;
+
+  const clear = useCallback(() => {
+    const newest = last.current;
+    if (isLost && newest !== null && going.current.delete(newest)) {
+      const id = ids.current.get(newest);
+      const cache = queries.getMutationCache();
+      const waiting = cache.find({ predicate: (act) => (act.state.variables as Act | undefined)?.id === id });
+      if (waiting) cache.remove(waiting);
+    }
+    reset();
+  }, [isLost, queries, reset]);
+
+  const act = useCallback(
+    <T>(what: string, call: (id: string) => Promise<T>, change?: Act['change']): Promise<T | null> => {
+      const same = going.current.get(what);
+      if (same) {
+        void askAgain();
+        return same as Promise<T | null>;
+      }
+      const id = ids.current.get(what) ?? newId();
+      ids.current.set(what, id);
+      last.current = what;
+      const done = mutateAsync({ id, call, change })
+        .then((said) => {
+          ids.current.delete(what);
+          return said as T;
+        })
+        .catch(() => null)
+        .finally(() => going.current.delete(what));
+      going.current.set(what, done);
+      return done;
+    },
+    [mutateAsync],
+  );
+
   return {
     problem,
-    busy,
-    clear: () => setProblem(null),
+    /** Under way; what waits for the server is not: it can be given up. */
+    busy: mutation.isPending && !isLost,
     unreachable: problem instanceof Unreachable,
-    faults: problem instanceof Refusal ? problem.errors : {},
-    /** The id of this very act: the same again until it has gone through. */
-    idFor: (what: string) => {
-      if (pending.current?.what !== what) pending.current = { what, id: newId() };
-      return pending.current.id;
-    },
-    act: async <T>(call: () => Promise<T>): Promise<T | null> => {
-      setBusy(true);
-      try {
-        const done = await call();
-        pending.current = null;
-        setProblem(null);
-        return done;
-      } catch (error) {
-        if ((error as Error).name !== 'AbortError') setProblem(error as Error);
-        return null;
-      } finally {
-        setBusy(false);
-      }
-    },
+    faults: problem instanceof Refusal ? problem.errors : NO_FAULTS,
+    /** What was wrong is seen. If the newest act waits for the server it is given up: something else is meant. */
+    clear,
+    /**
+     * Does `call` under the name `what`; answers with what the server said, or null when it was refused. The same thing
+     * asked for again while it is under way is the same act, and has a lost server asked at once. With `change` the page
+     * shows at once how it will be, and takes it back when it is refused.
+     */
+    act,
+  };
+}
+
+/** Shows at once in one answer of the server how it will be; answers with the way back. */
+export function shownAtOnce<T>(key: QueryKey, change: (now: T) => T): (queries: QueryClient) => Undo {
+  return (queries) => {
+    const before = queries.getQueryData<T>(key);
+    if (before === undefined) return () => undefined;
+    queries.setQueryData<T>(key, change(before));
+    return () => queries.setQueryData<T>(key, before);
   };
 }

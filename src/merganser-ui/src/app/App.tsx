@@ -4,6 +4,7 @@ import { useBow } from '../api/queries';
 import { UnitsProvider } from '../units/UnitsContext';
 import { EscapeKeeper, FocusKeeper } from '../shell/focus';
 import { StartPage } from '../features/start/StartPage';
+import { Page } from '../parts/Page';
 
 const BowPage = lazy(() => import('../features/bow/BowPage'));
 const BowStop = lazy(() => import('./BowStop'));
@@ -12,11 +13,12 @@ const DozenPage = lazy(() => import('../features/dozen/DozenPage'));
 const PaperPage = lazy(() => import('../features/paper/PaperPage'));
 const CataloguePage = lazy(() => import('../features/catalogue/CataloguePage'));
 const GlossaryPage = lazy(() => import('../features/glossary/GlossaryPage'));
+const PartsPage = import.meta.env.DEV ? lazy(() => import('../parts/sheet/PartsPage')) : null;
 const LaterPage = lazy(() => import('../features/later/LaterPage'));
 
 export function App() {
   return (
-    <Suspense fallback={<div className="page" />}>
+    <Suspense fallback={<Page />}>
       <FocusKeeper />
       <EscapeKeeper />
       <Routes>
@@ -31,6 +33,7 @@ export function App() {
           <Route path="paper" element={<PaperPage />} />
           <Route path=":stop" element={<LaterPage />} />
         </Route>
+        {PartsPage && <Route path="/parts" element={<PartsPage />} />}
         <Route path="*" element={<StartPage />} />
       </Routes>
     </Suspense>

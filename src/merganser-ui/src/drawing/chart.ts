@@ -1,23 +1,32 @@
-/** A line through points, as a path. */
-export function linePath(points: readonly (readonly [number, number] | null)[]): string {
-  let pen = 'M';
-  let path = '';
-  for (const point of points) {
-    if (point === null) {
-      pen = 'M';
-      continue;
-    }
-    path += `${pen}${Math.round(point[0] * 10) / 10} ${Math.round(point[1] * 10) / 10}`;
-    pen = 'L';
-  }
-  return path;
-}
+import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 
-/** Whole multiples of a step between two ends. */
-export function ticksOf(low: number, high: number, step: number): number[] {
-  const ticks: number[] = [];
-  for (let k = Math.ceil(low / step - 1e-9); k * step <= high + 1e-9; k++) ticks.push(Math.round(k * step * 1e6) / 1e6);
-  return ticks;
+export type Scale = ScaleLinear<number, number>;
+
+/** From values to pixels, in a straight line; both ways. */
+export const scale = (from: number, to: number, start: number, end: number): Scale =>
+  scaleLinear().domain([from, to]).range([start, end]);
+
+/** The same, with a value beyond an end standing at it. */
+export const bounded = (from: number, to: number, start: number, end: number): Scale =>
+  scale(from, to, start, end).clamp(true);
+
+type Point = readonly [x: number, y: number] | null;
+
+const through = line<Point>(
+  (point) => point![0],
+  (point) => point![1],
+)
+  .defined((point) => point !== null)
+  .digits(1);
+
+/** A line through points, as a path; the pen is lifted where there is none. */
+export const linePath = (points: readonly Point[]): string => through([...points]) ?? '';
+
+/** Whole multiples of a step within a scale. */
+export function ticksOf(at: Scale, step: number): number[] {
+  const [from, to] = at.domain() as [number, number];
+  return to < from ? [] : at.ticks(Math.round((to - from) / step));
 }
 
 /** The nearest entry of an ascending list. */

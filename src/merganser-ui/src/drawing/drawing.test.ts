@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { metricUnits, rulerOf, tradeUnits } from '../units/units';
 import { arrowPaths, layout, rulerTicks, type ArrowMeasures } from './arrow';
-import { place } from './band';
 import { bowOutline } from './bow';
 import { seeded } from './seeded';
 import { sheetScale, tearPath } from './tear';
-import { metricUnits, rulerOf, tradeUnits } from '../units/units';
 
 const measures: ArrowMeasures = {
   cutLength: 28.5,
@@ -101,12 +100,6 @@ describe('tears', () => {
 });
 
 describe('small parts', () => {
-  it('a value beyond a band shows at its edge', () => {
-    expect(place(2, 0.8, 1.3, 560)).toBe(560);
-    expect(place(0.1, 0.8, 1.3, 560)).toBe(0);
-    expect(place(1.05, 0.8, 1.3, 560)).toBeCloseTo(280);
-  });
-
   it('seeded numbers stay within 0 and 1 and repeat', () => {
     const a = seeded('x');
     const b = seeded('x');

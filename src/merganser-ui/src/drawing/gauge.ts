@@ -1,3 +1,5 @@
+import { scale } from './chart';
+
 /** Where a reading, its own error and a tolerance stand on one scale. */
 export interface Gauge {
   x: (value: number) => number;
@@ -24,7 +26,8 @@ export function gauge(tolerance: GaugeTolerance, value: number | null, error: nu
   const ends = [tolerance.low - span / 2, tolerance.high + span / 2, ...(value === null ? [] : [value])];
   const low = Math.min(...ends);
   const high = Math.max(...ends);
-  const x = (at: number) => Math.round((width * (at - low) * 10) / (high - low)) / 10;
+  const along = scale(low, high, 0, width);
+  const x = (at: number) => Math.round(along(at) * 10) / 10;
   const step = STEPS.find((s) => (high - low) / s <= MOST_TICKS) ?? (high - low) / MOST_TICKS;
   const ticks: Gauge['ticks'] = [];
   for (let k = Math.ceil(low / step); k * step <= high; k++) ticks.push({ x: x(k * step), value: k * step });

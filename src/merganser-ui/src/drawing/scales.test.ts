@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { linePath, nearestIndex, ticksOf } from './chart';
+import { bounded, linePath, nearestIndex, scale, ticksOf } from './chart';
 import { gauge, sixteenths } from './gauge';
 import { measureShapes } from './measure';
 
@@ -115,18 +115,23 @@ describe('a chart', () => {
         [0, 1],
         [2.04, 3],
       ]),
-    ).toBe('M0 1L2 3');
+    ).toBe('M0,1L2,3');
   });
 
   it('lifts the pen where there is no point', () => {
-    expect(linePath([[0, 0], [1, 1], null, [3, 3], [4, 4]])).toBe('M0 0L1 1M3 3L4 4');
+    expect(linePath([[0, 0], [1, 1], null, [3, 3], [4, 4]])).toBe('M0,0L1,1M3,3L4,4');
     expect(linePath([null, null])).toBe('');
   });
 
   it('ticks at whole multiples, both ends among them', () => {
-    expect(ticksOf(250, 750, 100)).toEqual([300, 400, 500, 600, 700]);
-    expect(ticksOf(25.5, 27, 0.5)).toEqual([25.5, 26, 26.5, 27]);
-    expect(ticksOf(1, 0, 1)).toEqual([]);
+    expect(ticksOf(scale(250, 750, 0, 1), 100)).toEqual([300, 400, 500, 600, 700]);
+    expect(ticksOf(scale(25.5, 27, 0, 1), 0.5)).toEqual([25.5, 26, 26.5, 27]);
+    expect(ticksOf(scale(1, 0, 0, 1), 1)).toEqual([]);
+  });
+
+  it('puts a value that is beyond an end at that end', () => {
+    const at = bounded(0.8, 1.3, 0, 500);
+    expect([at(0.5), at(1.05), at(9)].map(Math.round)).toEqual([0, 250, 500]);
   });
 
   it('finds the nearest of an ascending list', () => {

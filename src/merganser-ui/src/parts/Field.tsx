@@ -2,7 +2,10 @@ import { InputBase, NativeSelect } from '@mui/material';
 import { useId, useState, type KeyboardEvent } from 'react';
 import { fieldText, fieldUnit, keptText, type Quantity } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
+import { classes } from './classes';
 import { Term } from './Term';
+import w from './words.module.css';
+import s from './Field.module.css';
 
 interface Common {
   label: string;
@@ -26,6 +29,7 @@ export function Field({
   onEnter,
   autoFocus,
   first,
+  large = false,
 }: Common & {
   value: string;
   onChange: (text: string) => void;
@@ -34,6 +38,8 @@ export function Field({
   autoFocus?: boolean;
   /** The first thing of its view: it gets the focus when nothing has it. */
   first?: boolean;
+  /** The one reading of its view. */
+  large?: boolean;
 }) {
   const id = useId();
   const units = useUnits();
@@ -49,10 +55,12 @@ export function Field({
     else nextField(event.currentTarget);
   };
   return (
-    <div className={fault ? 'field wrong' : 'field'}>
+    <div className={s.field}>
       <Label id={id} label={label} term={term} />
       <InputBase
         id={id}
+        className={classes(s.box, large && s.large, fault && s.wrong)}
+        classes={{ focused: s.focused, input: s.text }}
         name={name}
         value={shown}
         autoFocus={autoFocus}
@@ -65,7 +73,7 @@ export function Field({
         }}
         onKeyDown={press}
         autoComplete="off"
-        endAdornment={unit && <span className="unit">{unit}</span>}
+        endAdornment={unit && <span className={s.unit}>{unit}</span>}
         inputProps={{
           'aria-label': term ? label : undefined,
           'aria-invalid': fault ? true : undefined,
@@ -74,7 +82,7 @@ export function Field({
           'data-first': first ? true : undefined,
         }}
       />
-      <span id={`${id}-note`} className={fault ? 'fault' : 'hint'}>
+      <span id={`${id}-note`} className={fault ? s.fault : s.hint} data-fault={fault ? true : undefined}>
         {fault ?? hint ?? ''}
       </span>
     </div>
@@ -84,7 +92,7 @@ export function Field({
 /** The label; one that is a word of the glossary stands on dots and opens what it means. */
 function Label({ id, label, term }: { id: string; label: string; term?: string }) {
   return (
-    <span className="lab label-row">
+    <span className={classes(w.label, s.labels)}>
       {term ? <Term name={term} label={label} /> : <label htmlFor={id}>{label}</label>}
     </span>
   );
@@ -108,15 +116,23 @@ export function Select({
 }: Common & { value: string; onChange: (value: string) => void; choices: Choice[]; first?: boolean }) {
   const id = useId();
   return (
-    <div className={fault ? 'field wrong' : 'field'}>
+    <div className={s.field}>
       <Label id={id} label={label} term={term} />
       <NativeSelect
         id={id}
         name={name}
         value={value}
         onChange={(event) => onChange(event.target.value)}
-        input={<InputBase />}
-        inputProps={{ 'aria-label': term ? label : undefined, 'data-first': first ? true : undefined } as object}
+        input={<InputBase className={classes(s.box, fault && s.wrong)} classes={{ focused: s.focused }} />}
+        classes={{ select: s.pick, icon: s.arrow }}
+        inputProps={
+          {
+            'aria-label': term ? label : undefined,
+            'aria-invalid': fault ? true : undefined,
+            'aria-describedby': (fault ?? hint) ? `${id}-note` : undefined,
+            'data-first': first ? true : undefined,
+          } as object
+        }
       >
         {choices.map((choice) => (
           <option key={choice.value} value={choice.value}>
@@ -124,7 +140,11 @@ export function Select({
           </option>
         ))}
       </NativeSelect>
-      {(fault ?? hint) && <span className={fault ? 'fault' : 'hint'}>{fault ?? hint}</span>}
+      {(fault ?? hint) && (
+        <span id={`${id}-note`} className={fault ? s.fault : s.hint} data-fault={fault ? true : undefined}>
+          {fault ?? hint}
+        </span>
+      )}
     </div>
   );
 }
@@ -134,5 +154,5 @@ function nextField(from: HTMLElement) {
   const all = [...document.querySelectorAll<HTMLElement>('main input:not([type=checkbox]), main select')];
   const next = all[all.indexOf(from) + 1];
   if (next) next.focus();
-  else document.querySelector<HTMLElement>('.go')?.focus();
+  else document.querySelector<HTMLElement>('[data-go]')?.focus();
 }

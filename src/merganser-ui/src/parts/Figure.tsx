@@ -1,8 +1,11 @@
 import { ButtonBase } from '@mui/material';
-import { Bubble } from './Popover';
 import { memo, useId, useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { direction } from '../units/units';
+import { classes } from './classes';
+import { Popover } from './Popover';
+import w from './words.module.css';
+import s from './Figure.module.css';
 
 type FigureData = Schemas['Figure'];
 
@@ -10,13 +13,14 @@ type FigureData = Schemas['Figure'];
 export const Figure = memo(function Figure({
   figure,
   since,
-  small,
+  size,
   stale,
   children,
 }: {
   figure: FigureData;
   since?: string;
-  small?: boolean;
+  /** In a row of many they are small, in a block of minor ones tiny. */
+  size?: 'small' | 'tiny';
   stale?: boolean;
   children?: ReactNode;
 }) {
@@ -25,30 +29,34 @@ export const Figure = memo(function Figure({
   return (
     <div>
       <ButtonBase
-        className={small ? 'figure small' : 'figure'}
+        className={classes(s.figure, size && s[size])}
         onClick={(event) => setAnchor(event.currentTarget)}
         aria-expanded={anchor !== null}
         aria-controls={anchor ? id : undefined}
         data-figure={figure.name}
       >
-        <span className="lab">{figure.label}</span>
+        <span className={w.label}>{figure.label}</span>
         {figure.text !== null ? (
-          <span className="v">
+          <span className={s.value} data-value>
             {figure.text}
-            {(figure.shownUnit || stale) && <span className="u">{stale ? '…' : figure.shownUnit}</span>}
+            {(figure.shownUnit || stale) && (
+              <span className={s.unit} data-unit>
+                {stale ? '…' : figure.shownUnit}
+              </span>
+            )}
           </span>
         ) : (
-          <span className="d">{figure.missing ?? 'not measured'}</span>
+          <FigureNote>{figure.missing ?? 'not measured'}</FigureNote>
         )}
         {children}
         {since && figure.change !== null && <Change figure={figure} since={since} />}
-        <span className="w" aria-hidden="true">
+        <span className={s.opens} aria-hidden="true">
           =
         </span>
         <span className="visually-hidden">, open its working</span>
       </ButtonBase>
       {anchor && (
-        <Bubble
+        <Popover
           anchor={anchor}
           onClose={() => setAnchor(null)}
           label={`${figure.label}, the working`}
@@ -56,31 +64,34 @@ export const Figure = memo(function Figure({
           id={id}
         >
           <WorkingTable figure={figure} />
-        </Bubble>
+        </Popover>
       )}
     </div>
   );
 });
+
+/** A word beneath a figure: how sure it is, what it means. */
+export const FigureNote = ({ children }: { children: ReactNode }) => <span className={s.beneath}>{children}</span>;
 
 function WorkingTable({ figure }: { figure: FigureData }) {
   const { what, terms, source, wouldMove } = figure.working;
   return (
     <>
       <h2>{figure.label}, the working</h2>
-      <p className="muted">{what}</p>
-      <table>
+      <p className={w.muted}>{what}</p>
+      <table className={s.working}>
         <tbody>
           {terms.map((term) => (
             <tr key={term.name}>
               <td>{term.name}</td>
-              <td className="f">{term.formula}</td>
+              <td className={s.formula}>{term.formula}</td>
               <td>{term.text}</td>
             </tr>
           ))}
         </tbody>
       </table>
       {wouldMove && <p>{wouldMove}</p>}
-      <p className="muted">Source: {source}.</p>
+      <p className={w.muted}>Source: {source}.</p>
     </>
   );
 }
@@ -91,11 +102,11 @@ function Change({ figure, since }: { figure: FigureData; since: string }) {
   const change = figure.change ?? 0;
   const way = direction(change, figure.decimals);
   return (
-    <span className="d">
+    <FigureNote>
       <svg width="10" height="10" aria-hidden="true">
         <path d={signs[way]} fill="currentColor" />
       </svg>
       {way === 'same' ? 'unchanged' : `${figure.changeText} since ${since}`}
-    </span>
+    </FigureNote>
   );
 }

@@ -1,3 +1,5 @@
+import { TextLine } from './TextLine';
+
 interface Props {
   label: string;
   value: string;
@@ -9,15 +11,6 @@ interface Props {
 const LONGEST = 500;
 
 /** A person's own words beside an act. */
-export function NoteField({ label, value, onChange, placeholder = 'note, if any', wide = false }: Props) {
-  return (
-    <input
-      className={wide ? 'name-input wide-input' : 'name-input'}
-      aria-label={label}
-      placeholder={placeholder}
-      maxLength={LONGEST}
-      value={value}
-      onChange={(event) => onChange(event.target.value)}
-    />
-  );
-}
+export const NoteField = ({ placeholder = 'note, if any', ...rest }: Props) => (
+  <TextLine placeholder={placeholder} maxLength={LONGEST} {...rest} />
+);

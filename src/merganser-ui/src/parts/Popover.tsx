@@ -1,5 +1,6 @@
-import { Popover } from '@mui/material';
+import { Popover as Layer } from '@mui/material';
 import type { ReactNode } from 'react';
+import s from './Popover.module.css';
 
 interface Props {
   /** What it hangs from; nothing is open without one. */
@@ -9,7 +10,6 @@ interface Props {
   label: string;
   /** Below the key at its left or right end, or above a figure. */
   at?: 'below' | 'belowRight' | 'above';
-  className?: string;
   id?: string;
   children: ReactNode;
 }
@@ -30,10 +30,10 @@ const places = {
 } as const;
 
 /** A small sheet that opens at a key or a figure, takes the focus, and gives it back. */
-export function Bubble({ anchor, onClose, label, at = 'below', className = '', id, children }: Props) {
-  const paper = { elevation: 0, id, className: `working ${className}`.trim(), role: 'dialog', 'aria-label': label };
+export function Popover({ anchor, onClose, label, at = 'below', id, children }: Props) {
+  const paper = { elevation: 0, id, className: s.sheet, role: 'dialog', 'aria-label': label };
   return (
-    <Popover
+    <Layer
       open={anchor !== null}
       anchorEl={anchor}
       onClose={onClose}
@@ -42,6 +42,6 @@ export function Bubble({ anchor, onClose, label, at = 'below', className = '', i
       slotProps={{ paper: paper as object }}
     >
       {children}
-    </Popover>
+    </Layer>
   );
 }

@@ -1,6 +1,7 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { Quantity } from '../units/units';
 import { Field } from './Field';
+import w from './words.module.css';
 
 interface Props {
   label: string;
@@ -64,7 +65,7 @@ export function ReadingField({ label, name, quantity, fault, hint, onTake, onEmp
         hint={hint}
         first={first}
       />
-      <p className="taken" role="status" data-testid={`${name}-taken`}>
+      <p className={w.taken} role="status" data-testid={`${name}-taken`}>
         {taken}
       </p>
     </div>

@@ -1,3 +1,6 @@
+import { scale } from '../drawing/chart';
+import s from './Scale.module.css';
+
 /** A ruler with the present value above it, pointing at the scale. */
 export function Scale({
   lower,
@@ -14,12 +17,12 @@ export function Scale({
   label: string;
 }) {
   const width = 300;
-  const place = (step: number) => 8 + ((width - 16) * (step - lower)) / Math.max(1, upper - lower);
+  const place = scale(lower, Math.max(lower + 1, upper), 8, width - 8);
   const every = upper - lower > 40 ? 5 : 1;
   const ticks: number[] = [];
   for (let step = Math.ceil(lower / every) * every; step <= upper; step += every) ticks.push(step);
   return (
-    <svg className="scale" viewBox={`0 0 ${width} 34`} role="img" aria-label={label}>
+    <svg className={s.scale} viewBox={`0 0 ${width} 34`} role="img" aria-label={label}>
       <line x1="8" x2={width - 8} y1="19" y2="19" stroke="var(--ink)" strokeWidth="1.5" />
       {ticks.map((step) => (
         <line key={step} x1={place(step)} x2={place(step)} y1="19" y2={step === 0 ? 31 : 25} stroke="var(--edge)" />

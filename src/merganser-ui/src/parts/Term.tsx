@@ -1,9 +1,10 @@
 import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Bubble } from './Popover';
 import { findTerm } from '../glossary/terms';
+import { Popover } from './Popover';
 import { TermDrawing } from './TermDrawing';
+import s from './Term.module.css';
 
 /** A dotted underline that opens what the word means. */
 export function Term({ name, label }: { name: string; label?: string }) {
@@ -12,17 +13,22 @@ export function Term({ name, label }: { name: string; label?: string }) {
   if (!term) return null;
   return (
     <>
-      <ButtonBase className="term" aria-expanded={anchor !== null} onClick={(event) => setAnchor(event.currentTarget)}>
+      <ButtonBase
+        className={s.term}
+        data-term={name}
+        aria-expanded={anchor !== null}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
         {label ?? term.word}
       </ButtonBase>
-      <Bubble anchor={anchor} onClose={() => setAnchor(null)} label={term.word}>
+      <Popover anchor={anchor} onClose={() => setAnchor(null)} label={term.word}>
         <h2>{term.word}</h2>
         <TermDrawing term={term} />
         <p>{term.means}</p>
         <p>
           <Link to="/glossary">All words</Link>
         </p>
-      </Bubble>
+      </Popover>
     </>
   );
 }

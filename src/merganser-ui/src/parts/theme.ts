@@ -1,4 +1,6 @@
 import { createTheme } from '@mui/material/styles';
+import { toggleButtonClasses } from '@mui/material/ToggleButton';
+import { toggleButtonGroupClasses } from '@mui/material/ToggleButtonGroup';
 
 /** MUI carries behaviour; the look comes from tokens.css, so that a third scheme for sunlight is only another set of variables. */
 export const theme = createTheme({
@@ -15,7 +17,65 @@ export const theme = createTheme({
     MuiButtonBase: { defaultProps: { disableRipple: true, disableTouchRipple: true } },
     MuiCheckbox: {
       styleOverrides: {
-        root: { width: 48, height: 48, color: 'var(--edge)', '&.Mui-checked': { color: 'var(--green)' } },
+        root: {
+          width: 48,
+          height: 48,
+          color: 'var(--edge)',
+          '&.Mui-checked': { color: 'var(--green)' },
+          '&.Mui-focusVisible': { outline: '3px solid var(--ink)', outlineOffset: 3 },
+        },
+      },
+    },
+    MuiToggleButtonGroup: {
+      styleOverrides: {
+        root: {
+          display: 'flex',
+          flexWrap: 'wrap',
+          gap: 8,
+          alignItems: 'center',
+          // Each stands by itself: a row may wrap, and targets keep apart.
+          [`& .${toggleButtonGroupClasses.grouped}.${toggleButtonClasses.root}`]: {
+            margin: 0,
+            borderRadius: 6,
+            border: '1.5px solid var(--edge)',
+            '&.Mui-selected': { borderColor: 'var(--ink)', boxShadow: 'inset 0 -4px 0 var(--ink)' },
+          },
+        },
+      },
+    },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          minHeight: 48,
+          minWidth: 48,
+          padding: '6px 14px',
+          font: "calc(560 + var(--w)) 16px/1.2 'Archivo Variable', sans-serif",
+          letterSpacing: 'normal',
+          textTransform: 'none',
+          color: 'var(--ink)',
+          '&, &:hover, &.Mui-selected, &.Mui-selected:hover': { background: 'var(--steel)', color: 'var(--ink)' },
+          '&.Mui-disabled': { opacity: 0.5, color: 'var(--ink)' },
+        },
+      },
+    },
+    MuiMenuItem: {
+      styleOverrides: {
+        root: {
+          minHeight: 52,
+          padding: '14px 4px 0',
+          alignItems: 'baseline',
+          borderTop: 'var(--hair) solid var(--line)',
+          font: "calc(560 + var(--w)) 17px/1.4 'Archivo Variable', sans-serif",
+          whiteSpace: 'normal',
+          '@media (min-width: 600px)': { minHeight: 52 },
+          '&.Mui-focusVisible, &:hover': { background: 'var(--steel)' },
+        },
+      },
+    },
+    MuiLinearProgress: {
+      styleOverrides: {
+        root: { height: 10, background: 'var(--line)' },
+        bar: { background: 'var(--green)' },
       },
     },
   },

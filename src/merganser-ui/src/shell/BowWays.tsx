@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { WayLink, Ways } from '../parts/Ways';
 
 export type BowWay = 'sheet' | 'measures' | 'history' | 'string' | 'sights' | 'card';
 
@@ -16,17 +16,16 @@ export const bowWayLabel = (way: BowWay) => ways.find(([name]) => name === way)!
 /** The ways to look at one bow. */
 export function BowWays({ bowId, way }: { bowId: string; way: BowWay }) {
   return (
-    <nav className="ways" aria-label="The bow">
+    <Ways label="The bow">
       {ways.map(([name, label]) => (
-        <Link
+        <WayLink
           key={name}
-          className="way"
           to={name === 'sheet' ? `/bows/${bowId}/bow` : `/bows/${bowId}/bow?way=${name}`}
-          aria-current={name === way ? 'true' : undefined}
+          here={name === way}
         >
           {label}
-        </Link>
+        </WayLink>
       ))}
-    </nav>
+    </Ways>
   );
 }

@@ -1,6 +1,8 @@
-import { ButtonBase } from '@mui/material';
 import { useEffect, useRef, type ReactNode } from 'react';
+import { Go, Plain } from '../parts/Buttons';
+import { classes } from '../parts/classes';
 import { ownsEnter } from './keys';
+import s from './Foot.module.css';
 
 export interface FootProps {
   sentence: string;
@@ -45,22 +47,18 @@ export function Foot({
     return () => window.removeEventListener('keydown', press);
   }, [guarded]);
   return (
-    <footer className={trouble ? 'foot trouble' : 'foot'}>
-      <span className="tag">Next</span>
-      <p className="say" aria-live="polite">
+    <footer className={classes(s.foot, trouble && s.trouble)} data-trouble={trouble || undefined}>
+      <span className={s.tag}>Next</span>
+      <p className={s.say} aria-live="polite" data-testid="next">
         {sentence}
         {reason && <small>{reason}</small>}
       </p>
       {extra}
-      {alternative && (
-        <ButtonBase className="plain" onClick={onAlternative}>
-          {alternative}
-        </ButtonBase>
-      )}
-      <ButtonBase className="go" onClick={() => !busy && onGo()} aria-disabled={busy || undefined} data-testid="go">
+      {alternative && <Plain onClick={onAlternative}>{alternative}</Plain>}
+      <Go onClick={() => !busy && onGo()} aria-disabled={busy || undefined} data-testid="go">
         {button}
         <kbd>{guarded ? 'Ctrl Enter' : 'Enter'}</kbd>
-      </ButtonBase>
+      </Go>
     </footer>
   );
 }

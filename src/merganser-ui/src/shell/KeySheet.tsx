@@ -1,7 +1,13 @@
-import { ButtonBase, Checkbox, Dialog } from '@mui/material';
+import { Dialog } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { Key } from '../parts/Buttons';
+import { Tick } from '../parts/Tick';
 import { isTyping, lettersOn, setLetters } from './keys';
+import { ToolKey } from './ToolKey';
+import l from '../parts/layout.module.css';
+import sheet from '../parts/Popover.module.css';
+import s from './KeySheet.module.css';
 
 const keys: [string, string][] = [
   ['S B A D P G L', 'go to the stops of the rule'],
@@ -34,46 +40,43 @@ export function KeySheet() {
   }, []);
   return (
     <>
-      <ButtonBase aria-label="Keys and words" onClick={() => setOpen(true)}>
+      <ToolKey aria-label="Keys and words" onClick={() => setOpen(true)}>
         ?
-      </ButtonBase>
+      </ToolKey>
       <Dialog
         open={open}
         onClose={() => setOpen(false)}
         transitionDuration={0}
         aria-labelledby="keys-title"
-        slotProps={{ paper: { elevation: 0, className: 'working keys' } }}
+        slotProps={{ paper: { elevation: 0, className: sheet.sheet } }}
       >
         <h1 id="keys-title">Keys</h1>
-        <table>
+        <table className={s.keys}>
           <tbody>
             {keys.map(([key, words]) => (
               <tr key={key}>
                 <td>
                   <kbd>{key}</kbd>
                 </td>
-                <td className="f">{words}</td>
+                <td>{words}</td>
               </tr>
             ))}
           </tbody>
         </table>
-        <label className="tick">
-          <Checkbox
-            checked={letters}
-            onChange={(event) => {
-              setLetters(event.target.checked);
-              set(event.target.checked);
-            }}
-          />
+        <Tick
+          checked={letters}
+          onChange={(on) => {
+            setLetters(on);
+            set(on);
+          }}
+        >
           Single letters work (never inside a field)
-        </label>
-        <p className="row">
+        </Tick>
+        <p className={l.row}>
           <Link to="/glossary" onClick={() => setOpen(false)}>
             The words of the trade
           </Link>
-          <ButtonBase className="key" onClick={() => setOpen(false)}>
-            Close
-          </ButtonBase>
+          <Key onClick={() => setOpen(false)}>Close</Key>
         </p>
       </Dialog>
     </>

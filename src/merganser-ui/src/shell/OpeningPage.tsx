@@ -1,4 +1,5 @@
 import { useNavigate } from 'react-router';
+import { Main, Page } from '../parts/Page';
 import { Foot } from './Foot';
 import { ShellHead, type StopName } from './ShellHead';
 
@@ -13,15 +14,15 @@ interface Props {
 export function OpeningPage({ at, bowId, title, missing }: Props) {
   const navigate = useNavigate();
   return (
-    <div className="page">
+    <Page>
       <ShellHead at={at} bowId={bowId} title={title} />
-      <main className="thing inset">{missing && <h1>There is no such bow on this rack.</h1>}</main>
+      <Main kind="inset">{missing && <h1>There is no such bow on this rack.</h1>}</Main>
       <Foot
         sentence={missing ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
         reason=""
         button="To the rack"
         onGo={() => void navigate('/')}
       />
-    </div>
+    </Page>
   );
 }

@@ -1,15 +1,18 @@
 import { ButtonBase } from '@mui/material';
-import { Bubble } from '../parts/Popover';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { Popover } from '../parts/Popover';
 import type { Schemas } from '../api/client';
 import { savedTheme, themes, themeWords, wearTheme } from '../parts/theme';
 import { BowDrawing } from '../parts/BowDrawing';
-import { Mark } from './Mark';
 import { useRack } from '../api/queries';
+import { Mark } from './Mark';
 import { isPageKey } from './keys';
 import { KeySheet } from './KeySheet';
+import { ToolKey } from './ToolKey';
 import { UnitsKey } from './UnitsKey';
+import l from '../parts/layout.module.css';
+import s from './ShellHead.module.css';
 
 export type StopName = 'start' | 'bow' | 'arrow' | 'dozen' | 'paper' | 'groups' | 'story';
 
@@ -51,43 +54,48 @@ export function ShellHead({ at, bowId, title }: { at: StopName | null; bowId?: s
     return () => window.removeEventListener('keydown', press);
   }, [bowId, navigate]);
   return (
-    <header className="head">
-      <Link className="mark" to="/" aria-label="Merganser, to the rack">
+    <header className={s.head}>
+      <Link className={s.mark} to="/" aria-label="Merganser, to the rack">
         <Mark />
       </Link>
-      <ButtonBase className="clamp" component={Link} to="/">
+      <ButtonBase className={s.bow} component={Link} to="/">
         {bow ? (
           <>
             <BowDrawing kind={bow.kind} hand={bow.hand} height={46} thin />
             <span>
               <b>{bow.name}</b>
               {bow.unsound ? (
-                <em className="unsound">do not shoot it</em>
+                <em className={s.unsound}>do not shoot it</em>
               ) : (
-                <span>{bow.line.split(',').slice(0, 2).join(',').toLowerCase()}</span>
+                <span className={s.line}>{bow.line.split(',').slice(0, 2).join(',').toLowerCase()}</span>
               )}
             </span>
           </>
         ) : (
           <span>
             <b>No bow in hand</b>
-            <span>press to see the rack</span>
+            <span className={s.line}>press to see the rack</span>
           </span>
         )}
       </ButtonBase>
-      <nav className="rule" aria-label="The job, in order">
-        <svg className="ticks" aria-hidden="true" preserveAspectRatio="none">
+      <nav className={s.rule} aria-label="The job, in order">
+        <svg className={s.ticks} aria-hidden="true" preserveAspectRatio="none">
           <line x1="0" x2="100%" y1="0.5" y2="0.5" stroke="var(--edge)" strokeDasharray="2 9" strokeWidth="6" />
         </svg>
         {stops.map((stop) => (
-          <Link key={stop.name} to={way(stop.name, bowId)} aria-current={stop.name === at ? 'page' : undefined}>
+          <Link
+            key={stop.name}
+            className={s.stop}
+            to={way(stop.name, bowId)}
+            aria-current={stop.name === at ? 'page' : undefined}
+          >
             {stop.label}
             <small>{stateOf(rack.data, bow, stop.name)}</small>
           </Link>
         ))}
       </nav>
       <MiniRule at={at} bowId={bowId} rack={rack.data} bow={bow} />
-      <div className="tools">
+      <div className={s.tools}>
         <ThemeKey />
         {bowId && <UnitsKey bowId={bowId} />}
         <KeySheet />
@@ -108,8 +116,10 @@ function MiniRule({ at, bowId, rack, bow }: MiniProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const present = stops.find((s) => s.name === at)?.label ?? 'Words';
   return (
-    <div className="mini">
+    <div className={s.mini}>
       <ButtonBase
+        className={s.present}
+        data-testid="stops"
         aria-haspopup="dialog"
         aria-expanded={anchor !== null}
         onClick={(event) => setAnchor(event.currentTarget)}
@@ -119,8 +129,8 @@ function MiniRule({ at, bowId, rack, bow }: MiniProps) {
           <path d="M1 1l5 6 5-6" fill="none" stroke="var(--ink)" strokeWidth="2" />
         </svg>
       </ButtonBase>
-      <Bubble anchor={anchor} onClose={() => setAnchor(null)} label="The job, in order" at="belowRight">
-        <nav className="mini-stops" aria-label="The job, in order">
+      <Popover anchor={anchor} onClose={() => setAnchor(null)} label="The job, in order" at="belowRight">
+        <nav className={s.stops} aria-label="The job, in order">
           {stops.map((stop) => (
             <Link
               key={stop.name}
@@ -135,11 +145,11 @@ function MiniRule({ at, bowId, rack, bow }: MiniProps) {
             Words of the trade
           </Link>
         </nav>
-        <div className="row">
+        <div className={l.row}>
           <ThemeKey />
           {bowId && <UnitsKey bowId={bowId} />}
         </div>
-      </Bubble>
+      </Popover>
     </div>
   );
 }
@@ -154,7 +164,7 @@ function ThemeKey() {
   const [theme, setTheme] = useState(savedTheme);
   const following = themes[(themes.indexOf(theme) + 1) % themes.length]!;
   return (
-    <ButtonBase
+    <ToolKey
       aria-label={`Theme: ${themeWords[theme]}. Change to ${themeWords[following]}`}
       onClick={() => {
         wearTheme(following);
@@ -165,6 +175,6 @@ function ThemeKey() {
         <circle cx="10" cy="10" r="8" fill="none" stroke="var(--ink)" strokeWidth="2" />
         <path d={theme === 'sun' ? 'M10 6a4 4 0 110 8 4 4 0 010-8' : 'M10 2a8 8 0 000 16z'} fill="var(--ink)" />
       </svg>
-    </ButtonBase>
+    </ToolKey>
   );
 }

@@ -1,48 +1,79 @@
-import { ButtonBase } from '@mui/material';
-import { Bubble } from '../parts/Popover';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, ifMatch } from '../api/client';
+import { answer, api, ifMatch, type Schemas } from '../api/client';
+import { shownAtOnce, useActs } from '../api/useActs';
 import { metricUnits, tradeUnits, type Units } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { useBow } from '../api/queries';
+import { Key } from '../parts/Buttons';
+import { ChoiceRow } from '../parts/ChoiceRow';
+import { Fault } from '../parts/Note';
+import { Popover } from '../parts/Popover';
+import { classes } from '../parts/classes';
+import { ToolKey } from './ToolKey';
+import w from '../parts/words.module.css';
+import l from '../parts/layout.module.css';
+import s from './UnitsKey.module.css';
 
 type Choices<K extends keyof Units> = readonly (readonly [Units[K], string])[];
+type Row<K extends keyof Units> = readonly [K, string, Choices<K>];
 
-const length: Choices<'length'> = [
-  ['inches', 'in'],
-  ['centimetres', 'cm'],
-  ['millimetres', 'mm'],
+const lengths: Row<'length'> = [
+  'length',
+  'Lengths',
+  [
+    ['inches', 'in'],
+    ['centimetres', 'cm'],
+    ['millimetres', 'mm'],
+  ],
 ];
-const mass: Choices<'mass'> = [
-  ['grains', 'gr'],
-  ['grams', 'g'],
-];
-const force: Choices<'force'> = [
-  ['pounds', 'lb'],
-  ['newtons', 'N'],
-  ['kilograms', 'kg'],
-];
-const speed: Choices<'speed'> = [
-  ['feetPerSecond', 'ft/s'],
-  ['metresPerSecond', 'm/s'],
-];
-const energy: Choices<'energy'> = [
-  ['footPounds', 'ft·lb'],
-  ['joules', 'J'],
-];
-const distance: Choices<'distance'> = [
-  ['yards', 'yd'],
-  ['metres', 'm'],
+const masses: Row<'mass'> = [
+  'mass',
+  'Arrow weights',
+  [
+    ['grains', 'gr'],
+    ['grams', 'g'],
+  ],
 ];
 const rows = [
-  ['length', 'Lengths', length],
-  ['mass', 'Arrow weights', mass],
-  ['force', 'Draw weight', force],
-  ['speed', 'Speed', speed],
-  ['energy', 'Energy', energy],
-  ['distance', 'Distances', distance],
+  lengths,
+  masses,
+  [
+    'force',
+    'Draw weight',
+    [
+      ['pounds', 'lb'],
+      ['newtons', 'N'],
+      ['kilograms', 'kg'],
+    ],
+  ] satisfies Row<'force'>,
+  [
+    'speed',
+    'Speed',
+    [
+      ['feetPerSecond', 'ft/s'],
+      ['metresPerSecond', 'm/s'],
+    ],
+  ] satisfies Row<'speed'>,
+  [
+    'energy',
+    'Energy',
+    [
+      ['footPounds', 'ft·lb'],
+      ['joules', 'J'],
+    ],
+  ] satisfies Row<'energy'>,
+  [
+    'distance',
+    'Distances',
+    [
+      ['yards', 'yd'],
+      ['metres', 'm'],
+    ],
+  ] satisfies Row<'distance'>,
 ] as const;
+const word = <K extends keyof Units>([part, , choices]: Row<K>, units: Units) =>
+  choices.find(([value]) => value === units[part])![1];
 
 /** The units that the archer of this bow reads and types in. */
 export function UnitsKey({ bowId }: { bowId: string }) {
@@ -50,59 +81,55 @@ export function UnitsKey({ bowId }: { bowId: string }) {
   const bow = useBow(bowId);
   const queries = useQueryClient();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const word = `${mass.find((m) => m[0] === units.mass)![1]} ${length.find((l) => l[0] === units.length)![1]}`;
+  const acts = useActs(`units ${bowId}`);
+  const words = `${word(masses, units)} ${word(lengths, units)}`;
 
   const wear = async (next: Units) => {
-    try {
-      const archers = await answer(api.GET('/api/archers'));
-      const row = archers.find((a) => a.id === bow.data?.archerId);
-      if (!row) return;
-      const body = { ...row.archer, id: row.id, units: next };
-      await answer(api.PUT('/api/archers/{id}', { params: { path: { id: row.id } }, body, ...ifMatch(row.version) }));
-      setTrouble(null);
-      // Every sentence of the server is said anew, in these units.
-      await queries.invalidateQueries();
-    } catch (error) {
-      setTrouble((error as Error).message);
-    }
+    const archerId = bow.data?.archerId;
+    const done = await acts.act(
+      `units ${JSON.stringify(next)}`,
+      async () => {
+        const archers = await answer(api.GET('/api/archers'));
+        const row = archers.find((a) => a.id === archerId)!;
+        const body = { ...row.archer, id: row.id, units: next };
+        return answer(
+          api.PUT('/api/archers/{id}', { params: { path: { id: row.id } }, body, ...ifMatch(row.version) }),
+        );
+      },
+      // Only how things are shown: it may be seen before it is kept.
+      shownAtOnce<Schemas['BowView']>(['bow', bowId], (now) => ({ ...now, units: next })),
+    );
+    // Every sentence of the server is said anew, in these units.
+    if (done) await queries.invalidateQueries();
   };
 
   return (
     <>
-      <ButtonBase aria-label={`Units: ${word}. Change them`} onClick={(event) => setAnchor(event.currentTarget)}>
-        {word}
-      </ButtonBase>
-      <Bubble anchor={anchor} onClose={() => setAnchor(null)} label="Units" at="belowRight" className="units">
+      <ToolKey aria-label={`Units: ${words}. Change them`} onClick={(event) => setAnchor(event.currentTarget)}>
+        {words}
+      </ToolKey>
+      <Popover anchor={anchor} onClose={() => setAnchor(null)} label="Units" at="belowRight">
         <h2>Units of this archer</h2>
-        <div className="row">
-          <ButtonBase className="key" onClick={() => void wear(tradeUnits)}>
-            All as the trade
-          </ButtonBase>
-          <ButtonBase className="key" onClick={() => void wear(metricUnits)}>
-            All metric
-          </ButtonBase>
+        <div className={classes(l.row, s.row)}>
+          <Key onClick={() => void wear(tradeUnits)}>All as the trade</Key>
+          <Key onClick={() => void wear(metricUnits)}>All metric</Key>
         </div>
         {rows.map(([part, label, choices]) => (
-          <div key={part} className="row" role="group" aria-label={label}>
-            <span className="lab">{label}</span>
-            {choices.map(([value, text]) => (
-              <ButtonBase
-                key={value}
-                className="key"
-                aria-pressed={units[part] === value}
-                onClick={() => void wear({ ...units, [part]: value })}
-              >
-                {text}
-              </ButtonBase>
-            ))}
+          <div key={part} className={classes(l.row, s.row)}>
+            <span className={classes(w.label, s.label)}>{label}</span>
+            <ChoiceRow<string>
+              label={label}
+              value={units[part] ?? null}
+              choices={choices}
+              onChange={(value) => void wear({ ...units, [part]: value })}
+            />
           </div>
         ))}
-        <p className="muted">
+        <p className={w.muted}>
           A display choice: all is computed and kept in grains, inches and pounds. Spine numbers stay as they are.
         </p>
-        {trouble && <p className="fault">{trouble}</p>}
-      </Bubble>
+        {acts.problem && <Fault>{acts.problem.message}</Fault>}
+      </Popover>
     </>
   );
 }

@@ -48,7 +48,7 @@ export function FocusKeeper() {
       const waits = arriving.current && (lost() || at?.tagName === 'MAIN' || at?.tagName === 'H1');
       const better = at?.tagName === 'H1' ? 'main [data-first]' : 'main [data-first], main h1';
       if (waits && document.querySelector(better)) return focusHome();
-      if (!had || !lost() || document.querySelector('[role="dialog"]')) return;
+      if (!had || !lost() || document.querySelector('[role="dialog"], [role="menu"]')) return;
       if (!had.isConnected) focusHome();
       else if (!(had as HTMLButtonElement).disabled) had.focus({ preventScroll: true });
     };
@@ -89,7 +89,8 @@ export function useEscape(isOpen: boolean, close: () => void): void {
 export function EscapeKeeper() {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (event.key !== 'Escape' || event.defaultPrevented || document.querySelector('[role="dialog"]')) return;
+      if (event.key !== 'Escape' || event.defaultPrevented || document.querySelector('[role="dialog"], [role="menu"]'))
+        return;
       open.at(-1)?.();
     };
     window.addEventListener('keydown', press);
@@ -102,7 +103,7 @@ export function EscapeKeeper() {
 export function useFaultFocus(problem: Error | null): void {
   useEffect(() => {
     if (!problem) return;
-    const field = document.querySelector<HTMLElement>('.field.wrong input, .field.wrong select, .field.wrong textarea');
+    const field = document.querySelector<HTMLElement>('main [aria-invalid="true"]');
     field?.focus({ preventScroll: true });
     field?.scrollIntoView?.({ block: 'center' });
   }, [problem]);

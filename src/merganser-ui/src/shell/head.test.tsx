@@ -3,10 +3,10 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { answering, refusing, show } from '../testing/show';
 import { StartPage } from '../features/start/StartPage';
+import { tradeUnits } from '../units/units';
 import { ShellHead } from './ShellHead';
 import { KeySheet } from './KeySheet';
 import { UnitsKey } from './UnitsKey';
-import { tradeUnits } from '../units/units';
 
 afterEach(() => {
   cleanup();

@@ -8,7 +8,9 @@ export const setLetters = (on: boolean): void => localStorage.setItem(LETTERS, o
 export function isTyping(event: Event): boolean {
   const at = event.target;
   if (!(at instanceof HTMLElement || at instanceof SVGElement)) return false;
-  return at.closest('input, textarea, select, [contenteditable], [role="dialog"], [data-owns-keys]') !== null;
+  return (
+    at.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"], [data-owns-keys]') !== null
+  );
 }
 
 /** True for a bare key that the page may act on. */

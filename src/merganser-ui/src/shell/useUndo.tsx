@@ -1,5 +1,6 @@
-import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
+import { Plain } from '../parts/Buttons';
+import w from '../parts/words.module.css';
 
 interface Offer {
   /** What is taken back, in words: the foot's key and Ctrl Z name the same thing. */
@@ -34,8 +35,7 @@ export function useUndo() {
     /** What was taken back, once it has been. */
     done: (what: string) => setSaid(`Taken back: ${what}.`),
     key: offered ? (
-      <ButtonBase
-        className="plain"
+      <Plain
         data-testid="undo"
         onClick={() => {
           setOffered(null);
@@ -43,9 +43,9 @@ export function useUndo() {
         }}
       >
         Undo: {offered.what}
-      </ButtonBase>
+      </Plain>
     ) : said ? (
-      <span className="taken" role="status">
+      <span className={w.taken} role="status">
         {said}
       </span>
     ) : null,

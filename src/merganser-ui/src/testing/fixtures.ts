@@ -1,10 +1,10 @@
-import type { Schemas } from '../api/client';
 import bow from '../../../../tests/vectors/answers/bow.json';
 import dozen from '../../../../tests/vectors/answers/dozen.json';
 import nocks from '../../../../tests/vectors/answers/nocks.json';
 import paper from '../../../../tests/vectors/answers/paper.json';
 import paperChoices from '../../../../tests/vectors/answers/paperChoices.json';
 import setup from '../../../../tests/vectors/answers/setup.json';
+import type { Schemas } from '../api/client';
 
 /**
  * What the demo's server answers, for tests to begin with: AnswerTests keeps these files in the shape of what is sent.

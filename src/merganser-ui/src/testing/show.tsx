@@ -3,6 +3,7 @@ import { configure, render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { vi } from 'vitest';
+import { connectionFound } from '../api/connection';
 
 // What is waited for may take long on a busy machine; nothing here measures speed.
 configure({ asyncUtilTimeout: 10_000 });
@@ -43,7 +44,9 @@ export const refusing = (errors: Record<string, string[]>, title = 'That cannot 
     headers: { 'Content-Type': 'application/problem+json' },
   });
 
-export function show(children: ReactNode, path = '/') {
+/** Draws it as the application would; the server is there, unless a test says that it is not. */
+export function show(children: ReactNode, path = '/', reachable = true) {
+  if (reachable) connectionFound();
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   return render(
     <QueryClientProvider client={queries}>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { seeded } from '../drawing/seeded';
 import vectors from '../../../../tests/vectors/quantities.json';
+import { seeded } from '../drawing/seeded';
 import {
   fieldText,
   keptText,

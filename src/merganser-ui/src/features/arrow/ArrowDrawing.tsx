@@ -4,10 +4,13 @@ import { useWidth } from '../../parts/useWidth';
 import { arrowPaths, layout, rulerTicks, type ArrowPaths } from '../../drawing/arrow';
 import { rulerOf, show, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { classes } from '../../parts/classes';
 import { ArrowParts } from './ArrowParts';
 import { Callouts } from './Callouts';
 import { measuresOf } from './measures';
 import type { PartName } from './parts';
+import w from '../../parts/words.module.css';
+import s from './ArrowDrawing.module.css';
 
 const NARROW = 960;
 
@@ -38,9 +41,10 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
   const scale = rulerOf(units);
   const rulerEnd = Math.ceil(arrow.cutLength + 1);
   return (
-    <div className="arrow-zone" ref={ref}>
+    <div className={s.zone} ref={ref}>
       <svg
-        className="arrow-drawing"
+        className={s.drawing}
+        data-testid="arrow-drawing"
         width={width}
         height={ruler + 38}
         viewBox={`0 0 ${width} ${ruler + 38}`}
@@ -49,7 +53,7 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
       >
         <ArrowParts paths={paths} chosen={chosen} onChoose={onChoose} />
         <path
-          className="reach"
+          className={s.reach}
           d={`M${at.x(arrow.cutLength) - 8} ${y - 20}h16v40h-16z`}
           onClick={() => onChoose('length')}
         />
@@ -109,7 +113,7 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
         {!narrow && <Loupe paths={paths} at={at.x(loupeAt(chosen, arrow))} y={y} width={width} />}
       </svg>
       {narrow && (
-        <p className="arrow-words n">
+        <p className={classes(s.words, w.tabular)}>
           FOC gap <b>{inches(gap)}</b> = {withUnit(foc, '%', 1)}. Balances at{' '}
           <b>{show(balancePoint, 'in', 2, units).value}</b>, half length <b>{inches(halfLength)}</b>. Rest at full draw:{' '}
           <b>{inches(toSpare)}</b> to spare. Ruler in {scale.unit}.
@@ -149,7 +153,7 @@ function Loupe({ paths, at, y, width }: { paths: ArrowPaths; at: number; y: numb
       <path d={`M${at} ${y - 12}L${cx - RADIUS * 0.7} ${cy + RADIUS * 0.7}`} stroke="var(--bill)" strokeWidth="1.5" />
       <circle cx={cx} cy={cy} r={RADIUS} fill="var(--sheet)" />
       <g clipPath="url(#loupe)">
-        <g transform={`translate(${cx - 2 * at} ${cy - 2 * y}) scale(2)`} strokeWidth="0.6">
+        <g transform={`translate(${cx - 2 * at} ${cy - 2 * y}) scale(2)`} strokeWidth="1.2">
           <ArrowParts paths={paths} chosen={null} />
         </g>
         <text x={cx} y={cy + RADIUS - 12} textAnchor="middle" fontSize="14">

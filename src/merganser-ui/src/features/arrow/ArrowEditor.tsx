@@ -1,12 +1,14 @@
-import { ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
-import { Caution } from '../../parts/Caution';
+import { Caution } from '../../parts/Note';
 import { Figure } from '../../parts/Figure';
 import { useEscape } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
 import { number } from '../../units/units';
+import { Plain } from '../../parts/Buttons';
+import { Main } from '../../parts/Page';
+import { Pick } from '../../parts/Pick';
 import { ArrowDrawing } from './ArrowDrawing';
 import { ArrowFoot } from './ArrowFoot';
 import { SpeedBand } from './SpeedBand';
@@ -18,6 +20,9 @@ import { AskPanel } from './AskPanel';
 import { MoreWays } from './ArrowWays';
 import { Tries } from './Tries';
 import { useArrowWork } from './useArrowWork';
+import w from '../../parts/words.module.css';
+import tries from './Tries.module.css';
+import s from './ArrowEditor.module.css';
 
 interface Props {
   bowId: string;
@@ -40,7 +45,6 @@ export function ArrowEditor({ bowId, row, arrows, catalogue, onOpen, onAnother, 
   const work = useArrowWork(bowId, row);
   const { draft, change, undo, redo, figures, faults } = work;
   const [chosen, setChosen] = useState<PartName>('point');
-  const [trouble, setTrouble] = useState<string | null>(null);
   const [asking, setAsking] = useState(false);
   const view = figures.data;
   const figure = (name: string) => view?.reading.figures.find((f) => f.name === name);
@@ -92,18 +96,10 @@ export function ArrowEditor({ bowId, row, arrows, catalogue, onOpen, onAnother, 
 
   const focusPart = useCallback((part: PartName) => {
     setChosen(part);
-    setTimeout(() => document.querySelector<HTMLElement>('.part-panel input, .part-panel select')?.focus());
+    setTimeout(() => document.querySelector<HTMLElement>('[data-panel] :is(input, select)')?.focus());
   }, []);
-  const keep = async () => {
-    try {
-      setTrouble(null);
-      await work.keep();
-    } catch (error) {
-      setTrouble((error as Error).message);
-    }
-  };
   const act = (action: string | null | undefined) => {
-    if (action === 'keep') void keep();
+    if (action === 'keep') void work.keep();
     else if (action === 'tryShaft') focusPart('shaft');
     else if (action === 'tryPoint') focusPart('point');
     else if (action === 'fixLength') focusPart('length');
@@ -113,87 +109,82 @@ export function ArrowEditor({ bowId, row, arrows, catalogue, onOpen, onAnother, 
 
   return (
     <>
-      <main className="thing arrow-page">
+      <Main className={s.page}>
         <h1 className="visually-hidden">Arrow {draft.name}</h1>
-        <div className="arrow-title">
+        <div className={s.title}>
           <input
-            className="arrow-name"
+            className={s.name}
             aria-label="Name of this arrow"
             name="arrowName"
             maxLength={60}
             value={draft.name}
             onChange={(event) => change({ ...draft, name: event.target.value })}
           />
-          <label className="other-arrows">
-            <span className="visually-hidden">Arrow on the bench</span>
-            <select value="" onChange={(event) => onOpen(event.target.value)} disabled={arrows.length < 2}>
-              <option value="" disabled>
-                Other arrows, {arrows.length - 1}
-              </option>
-              {arrows
-                .filter((a) => a.id !== row.id)
-                .map((a) => (
-                  <option key={a.id} value={a.id}>
-                    {a.draft.name}
-                  </option>
-                ))}
-            </select>
-          </label>
-          <span className="muted">{row.kept ? `version ${row.kept.number}` : 'not kept yet'}</span>
-          <ButtonBase className="plain" onClick={onAnother}>
-            Copy
-          </ButtonBase>
+          <Pick bare label="Arrow on the bench" value="" onChange={onOpen} disabled={arrows.length < 2}>
+            <option value="" disabled>
+              Other arrows, {arrows.length - 1}
+            </option>
+            {arrows
+              .filter((a) => a.id !== row.id)
+              .map((a) => (
+                <option key={a.id} value={a.id}>
+                  {a.draft.name}
+                </option>
+              ))}
+          </Pick>
+          <span className={w.muted}>{row.kept ? `version ${row.kept.number}` : 'not kept yet'}</span>
+          <Plain onClick={onAnother}>Copy</Plain>
           <MoreWays bowId={bowId} arrowId={row.id} />
-          <ButtonBase className="plain" onClick={undo} disabled={!work.canUndo}>
+          <Plain onClick={undo} disabled={!work.canUndo}>
             Undo
-          </ButtonBase>
-          <ButtonBase className="plain" onClick={redo} disabled={!work.canRedo}>
+          </Plain>
+          <Plain onClick={redo} disabled={!work.canRedo}>
             Redo
-          </ButtonBase>
-          <div className="cautions">
+          </Plain>
+          <div className={s.cautions}>
             {view?.reading.cautions.map((c) => (
               <Caution key={c.code} caution={c} />
             ))}
           </div>
         </div>
-        <div className="arrow-work">
+        <div className={s.work}>
           {view && <ArrowDrawing arrow={view.arrow} reading={view.reading} chosen={chosen} onChoose={focusPart} />}
           <PartPanel part={chosen} draft={draft} catalogue={catalogue} faults={faults} onChange={tryIt} />
         </div>
         {view && (
           <>
-            <div className="figures">
+            <div className={s.figures} data-testid="figures">
               {top.map((name) => (
                 <Figure key={name} figure={figure(name)!} since={since} stale={stale}>
                   {name === 'speed' ? speedBand : null}
                 </Figure>
               ))}
             </div>
-            <div className="arrow-lower">
+            <div className={s.lower}>
               <section aria-label="Spine">
-                <div className="fit-line">
+                <div className={s.fit}>
                   <h2>
                     Fit {number(view.reading.fit.ratio, 2)} <span>{view.reading.fit.words}</span>
                   </h2>
-                  <span className="muted">
+                  <span className={w.muted}>
                     {number(view.reading.fit.low, 2)} to {number(view.reading.fit.high, 2)}, the bar in the band
                     {view.reading.fit.openedRatio !== null && `; kept ${number(view.reading.fit.openedRatio, 2)}`}
                   </span>
                 </div>
                 <FitBand fit={view.reading.fit} />
-                <div className="small-figures">
+                <div className={s.small}>
                   {small.map((name) => (
-                    <Figure key={name} figure={figure(name)!} small />
+                    <Figure key={name} figure={figure(name)!} size="tiny" />
                   ))}
                 </div>
               </section>
               {below && asking ? (
-                <section className="tries" aria-label="Ask for a value">
+                <section className={tries.tries} aria-label="Ask for a value">
                   <h2>
                     Ask for a value{' '}
-                    <ButtonBase className="plain" onClick={() => setAsking(false)}>
+                    <Plain className={tries.other} onClick={() => setAsking(false)}>
                       What would change it
-                    </ButtonBase>
+                    </Plain>
                   </h2>
                   <AskPanel bowId={bowId} draft={draft} onTry={tryIt} />
                 </section>
@@ -204,8 +195,8 @@ export function ArrowEditor({ bowId, row, arrows, catalogue, onOpen, onAnother, 
             {rows && <Beside rows={rows} />}
           </>
         )}
-      </main>
-      <ArrowFoot work={work} trouble={trouble} kept={kept} act={act} />
+      </Main>
+      <ArrowFoot work={work} kept={kept} act={act} />
     </>
   );
 }

@@ -5,12 +5,10 @@ import type { useArrowWork } from './useArrowWork';
 /** What is next of the arrow, or what is wrong with its keeping. */
 export function ArrowFoot({
   work,
-  trouble,
   kept,
   act,
 }: {
   work: ReturnType<typeof useArrowWork>;
-  trouble: string | null;
   kept: Schemas['ArrowVersion'] | null;
   act: (action: string | null | undefined) => void;
 }) {
@@ -49,8 +47,10 @@ export function ArrowFoot({
         busy={!work.canUndo}
       />
     );
-  if (trouble)
-    return <Foot trouble sentence={trouble} reason="Nothing is lost." button="Try again" onGo={() => act('keep')} />;
+  if (work.notKept)
+    return (
+      <Foot trouble sentence={work.notKept} reason="Nothing is lost." button="Try again" onGo={() => act('keep')} />
+    );
   if (figures.isError)
     return (
       <Foot

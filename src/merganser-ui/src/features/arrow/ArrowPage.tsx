@@ -1,21 +1,21 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { answer, api, newId, type Schemas } from '../../api/client';
+import { answer, api, type Schemas } from '../../api/client';
+import { useActs } from '../../api/useActs';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
 import { useBow, useCatalogue, useRefresh } from '../../api/queries';
+import { Main, Page } from '../../parts/Page';
 import { ArrowEditor } from './ArrowEditor';
 import { arrowWays } from './ArrowWays';
 import { ArrowWayPage } from './ArrowWayPage';
 import { firstDraft } from './parts';
-import './arrow.css';
 
 /** The arrow of a bow: picks which one is on the bench, or starts the first. */
 export default function ArrowPage() {
   const bowId = useParams().bowId!;
   const [search, setSearch] = useSearchParams();
-  const [trouble, setTrouble] = useState<string | null>(null);
+  const acts = useActs(`arrows ${bowId}`);
   const navigate = useNavigate();
   const bow = useBow(bowId);
   const catalogue = useCatalogue(search.get('part') ?? undefined);
@@ -32,23 +32,21 @@ export default function ArrowPage() {
 
   const start = async () => {
     if (!bow.data || !catalogue.data) return;
-    try {
-      const like = row?.draft;
-      const draft = like
-        ? { ...like, name: `${like.name}, copy`.slice(0, 60) }
-        : firstDraft(catalogue.data, bow.data.firstLength);
-      const added = await answer(api.POST('/api/arrows', { body: { id: newId(), bowId, draft } }));
-      await queries.invalidateQueries({ queryKey: ['arrows', bowId] });
-      refresh();
-      setSearch({ arrow: added.id });
-      setTrouble(null);
-    } catch (error) {
-      setTrouble((error as Error).message);
-    }
+    const like = row?.draft;
+    const draft = like
+      ? { ...like, name: `${like.name}, copy`.slice(0, 60) }
+      : firstDraft(catalogue.data, bow.data.firstLength);
+    const added = await acts.act(`start ${JSON.stringify(draft)}`, (id) =>
+      answer(api.POST('/api/arrows', { body: { id, bowId, draft } })),
+    );
+    if (!added) return;
+    await queries.invalidateQueries({ queryKey: ['arrows', bowId] });
+    refresh();
+    setSearch({ arrow: added.id });
   };
 
   return (
-    <div className="page">
+    <Page>
       <ShellHead
         at="arrow"
         bowId={bowId}
@@ -78,12 +76,15 @@ export default function ArrowPage() {
         />
       ) : (
         <>
-          <main className="thing inset">
+          <Main kind="inset">
             {all?.length === 0 && <EmptyArrow />}
             {bow.isError && <h1>There is no such bow on this rack.</h1>}
-          </main>
+          </Main>
           <Foot
-            sentence={trouble ?? (all?.length === 0 ? 'No arrow yet: start one for this bow.' : 'Opening the arrow …')}
+            sentence={
+              acts.problem?.message ??
+              (all?.length === 0 ? 'No arrow yet: start one for this bow.' : 'Opening the arrow …')
+            }
             reason={all?.length === 0 ? 'It begins as a common build; every part can be changed on the drawing.' : ''}
             button="Start an arrow"
             busy={all?.length !== 0 || !catalogue.data}
@@ -91,7 +92,7 @@ export default function ArrowPage() {
           />
         </>
       )}
-    </div>
+    </Page>
   );
 }
 

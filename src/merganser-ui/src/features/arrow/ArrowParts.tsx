@@ -1,5 +1,7 @@
 import type { ArrowPaths } from '../../drawing/arrow';
+import { classes } from '../../parts/classes';
 import type { PartName } from './parts';
+import s from './ArrowParts.module.css';
 
 /** The outlines of an arrow's parts; each can be pressed where it is on the bench. */
 export function ArrowParts({
@@ -13,8 +15,8 @@ export function ArrowParts({
 }) {
   const part = (name: PartName) =>
     onChoose
-      ? { onClick: () => onChoose(name), className: chosen === name ? 'part chosen' : 'part', 'data-part': name }
-      : { className: 'part still' };
+      ? { onClick: () => onChoose(name), className: classes(s.part, chosen === name && s.chosen), 'data-part': name }
+      : { className: s.still };
   return (
     <>
       {paths.vaneDown && <path d={paths.vaneDown} {...part('vanes')} fill="var(--sheet)" />}

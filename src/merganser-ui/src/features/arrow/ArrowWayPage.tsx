@@ -1,6 +1,7 @@
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Foot } from '../../shell/Foot';
+import { Body, Main } from '../../parts/Page';
 import { ArrowWays, arrowWays, type ArrowWay } from './ArrowWays';
 import { ChartPane } from './ChartPane';
 import { ComparePane } from './ComparePane';
@@ -37,10 +38,10 @@ export function ArrowWayPage({ bowId, way, row, arrows, catalogue, goBuild }: Pr
   const [sentence, reason] = words[way];
   return (
     <>
-      <main className="thing way-page">
+      <Main kind="ways">
         <ArrowWays bowId={bowId} arrowId={row.id} way={way} />
         <h1 className="visually-hidden">{arrowWays.find(([name]) => name === way)![1]}</h1>
-        <div className="way-body">
+        <Body>
           {way === 'compare' && (
             <ComparePane
               bowId={bowId}
@@ -69,8 +70,8 @@ export function ArrowWayPage({ bowId, way, row, arrows, catalogue, goBuild }: Pr
               }}
             />
           )}
-        </div>
-      </main>
+        </Body>
+      </Main>
       {work.save.kind === 'lost' ? (
         <Foot
           trouble

@@ -1,7 +1,5 @@
-import { ButtonBase } from '@mui/material';
-import { useState } from 'react';
-import { Link } from 'react-router';
-import { Bubble } from '../../parts/Popover';
+import { MenuKey } from '../../parts/MenuKey';
+import { WayLink, Ways } from '../../parts/Ways';
 
 export type ArrowWay = 'build' | 'compare' | 'weights' | 'chart' | 'versions';
 
@@ -19,42 +17,26 @@ const to = (bowId: string, arrowId: string, way: ArrowWay) =>
 /** The ways to look at an arrow, as a row. */
 export function ArrowWays({ bowId, arrowId, way }: { bowId: string; arrowId: string; way: ArrowWay }) {
   return (
-    <nav className="ways" aria-label="The arrow">
+    <Ways label="The arrow">
       {arrowWays.map(([name, label]) => (
-        <Link key={name} className="way" to={to(bowId, arrowId, name)} aria-current={name === way ? 'true' : undefined}>
+        <WayLink key={name} to={to(bowId, arrowId, name)} here={name === way}>
           {label}
-        </Link>
+        </WayLink>
       ))}
-      <Link className="way" to={`/catalogue?bow=${bowId}`}>
-        Catalogue
-      </Link>
-    </nav>
+      <WayLink to={`/catalogue?bow=${bowId}`}>Catalogue</WayLink>
+    </Ways>
   );
 }
 
 /** The same behind one key, where the drawing needs the room. */
-export function MoreWays({ bowId, arrowId }: { bowId: string; arrowId: string }) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  return (
-    <>
-      <ButtonBase
-        className="plain"
-        aria-haspopup="dialog"
-        aria-expanded={anchor !== null}
-        onClick={(event) => setAnchor(event.currentTarget)}
-      >
-        Compare, charts, files
-      </ButtonBase>
-      <Bubble anchor={anchor} onClose={() => setAnchor(null)} label="Ways to look at it">
-        <nav className="mini-stops" aria-label="The arrow">
-          {arrowWays.slice(1).map(([name, label]) => (
-            <Link key={name} to={to(bowId, arrowId, name)}>
-              {label}
-            </Link>
-          ))}
-          <Link to={`/catalogue?bow=${bowId}`}>Catalogue of parts</Link>
-        </nav>
-      </Bubble>
-    </>
-  );
-}
+export const MoreWays = ({ bowId, arrowId }: { bowId: string; arrowId: string }) => (
+  <MenuKey
+    label="The arrow"
+    links={[
+      ...arrowWays.slice(1).map(([name, label]) => [to(bowId, arrowId, name), label] as const),
+      [`/catalogue?bow=${bowId}`, 'Catalogue of parts'],
+    ]}
+  >
+    Compare, charts, files
+  </MenuKey>
+);

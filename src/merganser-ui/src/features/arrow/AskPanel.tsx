@@ -1,11 +1,14 @@
-import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { answer, api, Refusal, type Schemas } from '../../api/client';
-import { Caution } from '../../parts/Caution';
+import { answer, api, type Schemas } from '../../api/client';
+import { useAsk } from '../../api/useAsk';
+import { Caution } from '../../parts/Note';
 import { Field, Select } from '../../parts/Field';
 import type { Quantity } from '../../units/units';
+import { Key } from '../../parts/Buttons';
 import type { Draft } from './parts';
 import { TryWords } from './TryWords';
+import keys from './TryKey.module.css';
+import s from './AskPanel.module.css';
 
 type Wanted = Schemas['Wanted'];
 
@@ -20,29 +23,26 @@ const wants: { value: Wanted; label: string; of: string; quantity: Quantity }[] 
 export function AskPanel({ bowId, draft, onTry }: { bowId: string; draft: Draft; onTry: (draft: Draft) => void }) {
   const [wanted, setWanted] = useState<Wanted>('pointForFrontOfCenter');
   const [value, setValue] = useState('12');
-  const [told, setTold] = useState<Schemas['AskAnswer'] | null>(null);
-  const [fault, setFault] = useState<string | undefined>();
+  const {
+    told,
+    problem,
+    faults,
+    ask: send,
+    clear,
+  } = useAsk((body: Schemas['AskInput']) => answer(api.POST('/api/figures/ask', { body })));
+  const fault = faults.value?.[0] ?? problem?.message;
   const want = wants.find((w) => w.value === wanted)!;
-  const ask = async () => {
-    try {
-      setTold(await answer(api.POST('/api/figures/ask', { body: { bowId, draft, wanted, value } })));
-      setFault(undefined);
-    } catch (error) {
-      setTold(null);
-      setFault((error instanceof Refusal && error.errors.value?.[0]) || (error as Error).message);
-    }
-  };
+  const ask = () => void send({ bowId, draft, wanted, value });
   return (
-    <div className="ask">
-      <div className="ask-form">
+    <div>
+      <div className={s.form}>
         <Select
           label="What is asked for"
           name="wanted"
           value={wanted}
           onChange={(next) => {
             setWanted(next as Wanted);
-            setTold(null);
-            setFault(undefined);
+            clear();
           }}
           choices={wants}
         />
@@ -53,13 +53,13 @@ export function AskPanel({ bowId, draft, onTry }: { bowId: string; draft: Draft;
           value={value}
           onChange={setValue}
           fault={fault}
-          onEnter={() => void ask()}
+          onEnter={ask}
         />
-        <ButtonBase className="key" onClick={() => void ask()}>
+        <Key className={s.ask} onClick={ask}>
           Ask
-        </ButtonBase>
+        </Key>
       </div>
-      {told && (
+      {told && !problem && (
         <div aria-live="polite">
           <p data-testid="asked">
             <b>{told.words}</b>
@@ -67,11 +67,11 @@ export function AskPanel({ bowId, draft, onTry }: { bowId: string; draft: Draft;
           {told.cautions.map((caution) => (
             <Caution key={caution.code} caution={caution} />
           ))}
-          <div className="row">
+          <div className={s.answers}>
             {told.inStock.map(({ effect, draft: change }) => (
-              <ButtonBase key={effect.label} className="key try" onClick={() => change && onTry(change)}>
+              <Key key={effect.label} className={keys.try} onClick={() => change && onTry(change)}>
                 <TryWords effect={effect} />
-              </ButtonBase>
+              </Key>
             ))}
           </div>
         </div>

@@ -3,8 +3,12 @@ import type { Schemas } from '../../api/client';
 import { arrowPaths, layout } from '../../drawing/arrow';
 import { number, show } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { Scroller } from '../../parts/Table';
+import { classes } from '../../parts/classes';
 import { ArrowParts } from './ArrowParts';
 import { measuresOf } from './measures';
+import warned from './warned.module.css';
+import s from './Beside.module.css';
 
 const WIDTH = 480;
 const THICK = 1.25;
@@ -23,20 +27,20 @@ export const Beside = memo(function Beside({ rows }: { rows: BesideRow[] }) {
   const longest = Math.max(...rows.map((r) => r.arrow.cutLength));
   const at = layout(WIDTH, longest);
   return (
-    <div className="beside-scroll" tabIndex={0} role="region" aria-label="Arrows beside each other">
-      <table className="beside">
+    <Scroller label="Arrows beside each other">
+      <table className={s.beside}>
         <thead>
           <tr>
             <th scope="col">Beside it</th>
             <th scope="col">{unit('gr')}</th>
             <th scope="col">{unit('gr/lb')}</th>
             <th scope="col">FOC %</th>
-            <th scope="col" className="words">
+            <th scope="col" className={s.words}>
               fit
             </th>
             <th scope="col">{unit('ft/s')}</th>
             <th scope="col">{unit('ft·lb')}</th>
-            <th scope="col" className="words wide-only">
+            <th scope="col" className={classes(s.words, s.drawn)}>
               one ruler for all, not to scale across
             </th>
           </tr>
@@ -46,16 +50,16 @@ export const Beside = memo(function Beside({ rows }: { rows: BesideRow[] }) {
             <tr key={row.id}>
               <th scope="row">{row.name}</th>
               <td>{show(row.summary.grains, 'gr', 1, units).value}</td>
-              <td className={row.summary.cautions.includes('light-arrow') ? 'caution-figure' : ''}>
+              <td className={row.summary.cautions.includes('light-arrow') ? warned.warned : undefined}>
                 {show(row.summary.grainsPerPound, 'gr/lb', 2, units).value}
               </td>
               <td>{number(row.summary.frontOfCenter, 1)}</td>
-              <td className="words">
+              <td className={s.words}>
                 <b>{number(row.summary.ratio, 2)}</b> {row.summary.words}
               </td>
               <td>{show(row.summary.speed, 'ft/s', 0, units).value}</td>
               <td>{show(row.summary.kineticEnergy, 'ft·lb', 1, units).value}</td>
-              <td className="wide-only">
+              <td className={s.drawn}>
                 <svg
                   width="100%"
                   height="22"
@@ -82,6 +86,6 @@ export const Beside = memo(function Beside({ rows }: { rows: BesideRow[] }) {
           ))}
         </tbody>
       </table>
-    </div>
+    </Scroller>
   );
 });

@@ -2,7 +2,10 @@ import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
 import { show, withUnit, type Units } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { classes } from '../../parts/classes';
 import type { PartName } from './parts';
+import w from '../../parts/words.module.css';
+import s from './Callouts.module.css';
 
 interface Props {
   arrow: Schemas['Arrow'];
@@ -32,7 +35,7 @@ export function Callouts({ arrow, masses, x, y, chosen, onChoose }: Props) {
   return (
     <>
       {x && (
-        <svg className="leaders" width="100%" height={y} aria-hidden="true">
+        <svg className={s.leaders} width="100%" height={y} aria-hidden="true">
           {rows.map(
             (row) =>
               row.line !== null && (
@@ -41,20 +44,20 @@ export function Callouts({ arrow, masses, x, y, chosen, onChoose }: Props) {
           )}
         </svg>
       )}
-      <ul className={x ? 'callouts placed' : 'callouts'} aria-label="Parts of the arrow">
+      <ul className={x ? s.placed : s.list} data-testid="callouts" aria-label="Parts of the arrow">
         {rows.map((row) => (
           <li key={row.part} style={x ? { left: row.left, top: row.top } : undefined}>
             <ButtonBase
-              className="callout"
+              className={s.callout}
               data-callout={row.part}
               aria-pressed={chosen === row.part}
               onClick={() => onChoose(row.part)}
             >
               <span>
-                <span className="lab">
+                <span className={classes(w.label, s.label)}>
                   {row.label} {row.name}
                 </span>
-                <b className="n">
+                <b className={w.tabular}>
                   {row.value} <small>{row.unit}</small>
                 </b>
               </span>

@@ -2,11 +2,13 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { sixteenths } from '../../drawing/gauge';
-import { linePath, nearestIndex, ticksOf } from '../../drawing/chart';
+import { linePath, nearestIndex, scale, ticksOf } from '../../drawing/chart';
 import { useWidth } from '../../parts/useWidth';
 import { number, ruled, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Draft } from './parts';
+import w from '../../parts/words.module.css';
+import s from './ChartPane.module.css';
 
 const HEIGHT = 500;
 const LEFT = 64;
@@ -49,12 +51,12 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
   const data = chart.data;
   const point = arrow.point.measuredGrains ?? arrow.point.grains;
   const here = held ?? { length: arrow.cutLength, grains: point };
-  if (!data) return <div ref={ref} className="chart" />;
+  if (!data) return <div ref={ref} />;
   const { lengths, pointWeights } = data;
   const [l0, l1] = [lengths[0]!, lengths.at(-1)!];
   const [p0, p1] = [pointWeights[0]!, pointWeights.at(-1)!];
-  const x = (length: number) => LEFT + ((width - LEFT - RIGHT) * (length - l0)) / (l1 - l0);
-  const y = (grains: number) => HEIGHT - 34 - ((HEIGHT - 50) * (grains - p0)) / (p1 - p0);
+  const x = scale(l0, l1, LEFT, width - RIGHT);
+  const y = scale(p0, p1, HEIGHT - 34, 16);
   const cellW = x(lengths[1]!) - x(l0);
   const cellH = y(p0) - y(pointWeights[1]!);
   const column = nearestIndex(lengths, here.length);
@@ -64,8 +66,8 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
   const place = (event: PointerEvent) => {
     const box = svg.current!.getBoundingClientRect();
     const k = width / box.width;
-    const length = l0 + (((event.clientX - box.left) * k - LEFT) * (l1 - l0)) / (width - LEFT - RIGHT);
-    const grains = p0 + ((HEIGHT - 34 - (event.clientY - box.top) * k) * (p1 - p0)) / (HEIGHT - 50);
+    const length = x.invert((event.clientX - box.left) * k);
+    const grains = y.invert((event.clientY - box.top) * k);
     return {
       length: Math.round(Math.min(l1, Math.max(l0, length)) * 8) / 8,
       grains: Math.min(p1, Math.max(p0, grains)),
@@ -109,13 +111,13 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
     } else if (event.key === 'Escape') setHeld(null);
   };
   return (
-    <div ref={ref} className="chart">
-      <p>
-        <b className="n">
+    <div ref={ref}>
+      <p data-testid="chart-place">
+        <b className={w.tabular}>
           {ruled(here.length, units)}, {withUnit(here.grains, 'gr', 0, units)} point: fit {number(ratio, 2)}{' '}
           {bandOf(ratio)}
         </b>{' '}
-        <span className="muted">
+        <span className={w.muted}>
           {held
             ? 'Let go, or press Enter, to cut and fit it so; Esc leaves it.'
             : 'Drag the dot, or use the arrow keys.'}{' '}
@@ -124,6 +126,7 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
       </p>
       <svg
         ref={svg}
+        className={s.chart}
         width={width}
         height={HEIGHT}
         viewBox={`0 0 ${width} ${HEIGHT}`}
@@ -139,7 +142,6 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
         }}
         onPointerMove={(event) => held && event.buttons > 0 && setHeld(place(event))}
         onPointerUp={(event) => held && drop(place(event))}
-        style={{ touchAction: 'none' }}
       >
         <defs>
           <pattern id="cell-weak" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -203,12 +205,12 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
             </g>
           );
         })}
-        {ticksOf(l0, l1, narrow ? 2 : 0.5).map((tick) => (
+        {ticksOf(x, narrow ? 2 : 0.5).map((tick) => (
           <text key={tick} x={x(tick)} y={HEIGHT - 10} fontSize="14" textAnchor="middle">
             {sixteenths(tick)}
           </text>
         ))}
-        {ticksOf(p0, p1, 50).map((tick) => (
+        {ticksOf(y, 50).map((tick) => (
           <text key={tick} x={LEFT - 10} y={y(tick) + 5} fontSize="14" textAnchor="end">
             {withUnit(tick, 'gr', 0, units)}
           </text>
@@ -222,12 +224,12 @@ export function ChartPane({ bowId, draft, catalogue, arrow, openedId, onChange }
           strokeWidth="4"
         />
       </svg>
-      <p className="muted">
+      <p className={w.muted}>
         Hatched weak, plain borderline, {'\u200a'}tinted good, dotted stiff. Rule and bands as in the working of the
         fit; each place is computed with the whole arrow.
       </p>
       {tolerated.data?.[0] && (
-        <p className="muted" data-testid="tolerated">
+        <p className={w.muted} data-testid="tolerated">
           In a trial on paper ({new Date(tolerated.data[0].startedAt).toLocaleDateString('en-GB')}) these needed no
           move, the widest range first: {tolerated.data[0].ranges.map((r) => r.words).join('; ')}.
         </p>

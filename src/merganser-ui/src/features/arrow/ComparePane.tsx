@@ -1,12 +1,18 @@
-import { Checkbox } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { useWidth } from '../../parts/useWidth';
 import { arrowPaths, layout, rulerTicks } from '../../drawing/arrow';
 import { rulerOf } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { Scroller, Table, differs } from '../../parts/Table';
+import { Tick } from '../../parts/Tick';
+import { classes } from '../../parts/classes';
 import { ArrowParts } from './ArrowParts';
 import { measuresOf } from './measures';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import warned from './warned.module.css';
+import s from './ComparePane.module.css';
 
 const figures = [
   'totalWeight',
@@ -46,20 +52,20 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
   const at = layout(width, longest);
   const scale = rulerOf(useUnits());
   return (
-    <div className="compare" ref={ref}>
-      <fieldset className="row">
+    <div ref={ref}>
+      <fieldset className={classes(l.row, s.choose)}>
         <legend>Lay side by side, two to four</legend>
         {arrows.map((arrow) => {
           const on = chosen.includes(arrow.id);
           return (
-            <label key={arrow.id} className="tick">
-              <Checkbox
-                checked={on}
-                disabled={!on && chosen.length >= MOST}
-                onChange={() => onChoose(on ? chosen.filter((id) => id !== arrow.id) : [...chosen, arrow.id])}
-              />
+            <Tick
+              key={arrow.id}
+              checked={on}
+              disabled={!on && chosen.length >= MOST}
+              onChange={() => onChoose(on ? chosen.filter((id) => id !== arrow.id) : [...chosen, arrow.id])}
+            >
               {arrow.draft.name}
-            </label>
+            </Tick>
           );
         })}
       </fieldset>
@@ -115,8 +121,8 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
                 </g>
               ))}
           </svg>
-          <div className="beside-scroll" tabIndex={0} role="region" aria-label="Figures side by side">
-            <table className="cants compared">
+          <Scroller label="Figures side by side">
+            <Table className={s.compared}>
               <thead>
                 <tr>
                   <th scope="col">figure</th>
@@ -136,9 +142,9 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
                       const figure = row.reading.figures.find((f) => f.name === name)!;
                       return (
                         <td key={row.id}>
-                          {figure.text} <small className="muted">{figure.shownUnit}</small> {figure.word}
+                          {figure.text} <small className={w.muted}>{figure.shownUnit}</small> {figure.word}
                           {name === 'speed' && (
-                            <small className="muted">
+                            <small className={w.muted}>
                               {' '}
                               {figure.lowText} to {figure.highText}
                             </small>
@@ -151,7 +157,7 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
                 {rows[0]!.parts
                   .filter((part) => compared.data!.differs.includes(part.part))
                   .map(({ part, name }) => (
-                    <tr key={part} className="differs">
+                    <tr key={part} className={differs}>
                       <th scope="row">{name} differs</th>
                       {rows.map((row) => (
                         <td key={row.id}>{row.parts.find((p) => p.part === part)!.words}</td>
@@ -161,14 +167,14 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
                 <tr>
                   <th scope="row">Cautions</th>
                   {rows.map((row) => (
-                    <td key={row.id} className={row.reading.cautions.length > 0 ? 'caution-figure' : ''}>
+                    <td key={row.id} className={row.reading.cautions.length > 0 ? warned.warned : undefined}>
                       {row.reading.cautions.map((c) => c.text).join(' ') || 'none'}
                     </td>
                   ))}
                 </tr>
               </tbody>
-            </table>
-          </div>
+            </Table>
+          </Scroller>
         </>
       )}
     </div>

@@ -1,8 +1,9 @@
 import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { useWidth } from '../../parts/useWidth';
-import { place } from '../../drawing/band';
+import { bounded } from '../../drawing/chart';
 import { number } from '../../units/units';
+import s from './FitBand.module.css';
 
 const LOW = 0.8;
 const HIGH = 1.3;
@@ -12,12 +13,12 @@ const edges = [0.9, 0.97, 1.15];
 export const FitBand = memo(function FitBand({ fit }: { fit: Schemas['FitReading'] }) {
   const { ref, width } = useWidth<HTMLDivElement>(560);
   const WIDTH = width - 8;
-  const x = (value: number) => place(value, LOW, HIGH, WIDTH);
-  const [weak, good, stiff] = edges.map(x) as [number, number, number];
+  const x = bounded(LOW, HIGH, 0, WIDTH);
+  const [weak, good, stiff] = edges.map((edge) => x(edge)) as [number, number, number];
   return (
     <div ref={ref}>
       <svg
-        className="fit-band"
+        className={s.band}
         width={width}
         height={80}
         viewBox={`-4 4 ${width} 80`}

@@ -1,10 +1,11 @@
-import { ButtonBase } from '@mui/material';
 import { memo } from 'react';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
+import { Key } from '../../parts/Buttons';
 import { neighbour, parts, steppedLength, stockOf, type Draft, type PartName } from './parts';
+import s from './PartPanel.module.css';
 
 interface Props {
   part: PartName;
@@ -19,16 +20,16 @@ export const PartPanel = memo(function PartPanel({ part, draft, catalogue, fault
   const facts = parts.find((p) => p.name === part)!;
   const step = (by: 1 | -1) => stepPart(draft, catalogue, part, by);
   return (
-    <div className="part-panel" data-panel={part}>
-      <ButtonBase
-        className="key"
+    <div className={s.panel} data-panel={part}>
+      <Key
+        className={s.step}
         aria-label={`${facts.label}: one step less`}
         disabled={!step(-1)}
         onClick={() => onChange(step(-1)!)}
       >
         −
-      </ButtonBase>
-      <div className="part-pick">
+      </Key>
+      <div className={s.pick}>
         <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
         {(part === 'insert' || part === 'point') && (
           <BreakOff part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
@@ -47,14 +48,14 @@ export const PartPanel = memo(function PartPanel({ part, draft, catalogue, fault
           />
         )}
       </div>
-      <ButtonBase
-        className="key"
+      <Key
+        className={s.step}
         aria-label={`${facts.label}: one step more`}
         disabled={!step(1)}
         onClick={() => onChange(step(1)!)}
       >
         +
-      </ButtonBase>
+      </Key>
     </div>
   );
 });

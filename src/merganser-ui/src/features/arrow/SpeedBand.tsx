@@ -1,16 +1,17 @@
 import type { Schemas } from '../../api/client';
-import { place } from '../../drawing/band';
+import { bounded } from '../../drawing/chart';
+import s from './SpeedBand.module.css';
 
 /** Letters that fit under the band; speeds in m/s have a decimal more. */
 const ROOM = 10;
 
 /** The band of the speed, drawn: its own figures say how wide it is. */
 export function SpeedBand({ figure }: { figure: Schemas['Figure'] }) {
-  const at = 4 + place(figure.value!, figure.low!, figure.high!, 60);
+  const at = bounded(figure.low!, figure.high!, 4, 64)(figure.value!);
   const words = `${figure.lowText} to ${figure.highText}`;
   return (
     <svg
-      className="speed-band"
+      className={s.band}
       width="68"
       height="40"
       viewBox="0 0 68 40"

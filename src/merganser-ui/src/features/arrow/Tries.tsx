@@ -1,10 +1,12 @@
-import { ButtonBase } from '@mui/material';
 import { memo, useEffect } from 'react';
 import type { Schemas } from '../../api/client';
 import { isPageKey } from '../../shell/keys';
-
+import { Key, Plain } from '../../parts/Buttons';
 import type { Draft } from './parts';
 import { TryWords } from './TryWords';
+import w from '../../parts/words.module.css';
+import keys from './TryKey.module.css';
+import s from './Tries.module.css';
 
 /** What would change it: small buttons that say what they would do, and do it. */
 export const Tries = memo(function Tries({
@@ -19,7 +21,7 @@ export const Tries = memo(function Tries({
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       // A digit tries only while this list has the focus.
-      const listed = (event.target as Element).closest?.('.tries') !== null;
+      const listed = (event.target as Element).closest?.('[data-tries]') !== null;
       const draft = isPageKey(event) && listed ? tries[Number(event.key) - 1]?.draft : undefined;
       if (draft) onTry(draft);
     };
@@ -27,24 +29,19 @@ export const Tries = memo(function Tries({
     return () => window.removeEventListener('keydown', press);
   }, [tries, onTry]);
   return (
-    <section className="tries" aria-label="What would change it">
+    <section className={s.tries} aria-label="What would change it" data-tries>
       <h2>
-        What would change it <span className="muted">press to try, undo takes it back</span>
-        <ButtonBase className="plain" onClick={onAsk}>
+        What would change it <span className={w.muted}>press to try, undo takes it back</span>
+        <Plain className={s.other} onClick={onAsk}>
           Ask for a value
-        </ButtonBase>
+        </Plain>
       </h2>
-      <ol>
+      <ol className={s.list}>
         {tries.map(({ effect, draft }, i) => (
           <li key={effect.label}>
-            <ButtonBase
-              className="key try"
-              disabled={draft === null}
-              onClick={() => draft && onTry(draft)}
-              data-try={i + 1}
-            >
+            <Key className={keys.try} disabled={draft === null} onClick={() => draft && onTry(draft)} data-try={i + 1}>
               <TryWords effect={effect} />
-            </ButtonBase>
+            </Key>
           </li>
         ))}
       </ol>

@@ -1,7 +1,11 @@
-import { ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api } from '../../api/client';
+import { Plain } from '../../parts/Buttons';
+import { Column, Columns } from '../../parts/Columns';
+import { Log } from '../../parts/List';
 import type { Draft } from './parts';
+import w from '../../parts/words.module.css';
+import s from './VersionsPane.module.css';
 
 const when = (at: string) =>
   new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
@@ -14,12 +18,12 @@ export function VersionsPane({ arrowId, onOpen }: { arrowId: string; onOpen: (dr
   });
   const file = (name: string) => `/api/arrows/${arrowId}/${name}`;
   return (
-    <div className="history">
-      <section className="wide" aria-label="Versions">
+    <Columns bare>
+      <Column wide label="Versions">
         <h2>Versions</h2>
-        <p className="muted">A kept version is never rewritten: a change makes the next one.</p>
+        <p className={w.muted}>A kept version is never rewritten: a change makes the next one.</p>
         {versions.data?.length === 0 && <p>Nothing is kept yet.</p>}
-        <ol className="moves">
+        <Log>
           {versions.data?.map((version) => (
             <li key={version.id}>
               <p>
@@ -27,16 +31,14 @@ export function VersionsPane({ arrowId, onOpen }: { arrowId: string; onOpen: (dr
                 {version.shot && <em> (shot through paper: frozen)</em>}
               </p>
               <small>{when(version.keptAt)}</small>
-              <ButtonBase className="plain" onClick={() => onOpen(version.typed)}>
-                Put it on the bench
-              </ButtonBase>
+              <Plain onClick={() => onOpen(version.typed)}>Put it on the bench</Plain>
             </li>
           ))}
-        </ol>
-      </section>
-      <section aria-label="Files">
+        </Log>
+      </Column>
+      <Column label="Files">
         <h2>This arrow as a file</h2>
-        <ul className="files">
+        <ul className={s.files}>
           <li>
             <a href={file('card.pdf')} download>
               Card to print (PDF)
@@ -59,7 +61,7 @@ export function VersionsPane({ arrowId, onOpen }: { arrowId: string; onOpen: (dr
             </a>
           </li>
         </ul>
-      </section>
-    </div>
+      </Column>
+    </Columns>
   );
 }

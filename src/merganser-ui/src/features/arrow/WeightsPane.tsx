@@ -1,11 +1,14 @@
-import { ButtonBase } from '@mui/material';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import { useWidth } from '../../parts/useWidth';
-import { linePath, ticksOf } from '../../drawing/chart';
+import { linePath, scale, ticksOf } from '../../drawing/chart';
 import { show, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { ChoiceRow } from '../../parts/ChoiceRow';
+import { Note } from '../../parts/Note';
+import w from '../../parts/words.module.css';
+import s from './WeightsPane.module.css';
 
 const purposes: [string, string][] = [
   ['indoorTarget', 'Indoor target'],
@@ -46,18 +49,12 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
   const low = curve[0]?.grains ?? 250;
   const high = curve.at(-1)?.grains ?? 750;
   const narrow = width < NARROW;
-  const x = (g: number) => 20 + ((width - 40) * (g - low)) / (high - low);
+  const x = scale(low, high, 20, width - 20);
   return (
-    <div className="weights">
+    <div className={s.weights} data-testid="weights">
       <div>
         <h2>What is the arrow for?</h2>
-        <div className="row" role="group" aria-label="Purpose">
-          {purposes.map(([value, label]) => (
-            <ButtonBase key={value} className="key" aria-pressed={purpose === value} onClick={() => setPurpose(value)}>
-              {label}
-            </ButtonBase>
-          ))}
-        </div>
+        <ChoiceRow label="Purpose" value={purpose} choices={purposes} onChange={setPurpose} />
       </div>
       <div ref={ref}>
         {data && (
@@ -91,7 +88,7 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
               const values = curve.map((p) => p[c.key]);
               const top = Math.max(...values);
               const bottom = Math.min(...values);
-              const y = (v: number) => HEIGHT - 16 - ((HEIGHT - 70) * (v - bottom)) / (top - bottom || 1);
+              const y = scale(bottom, top > bottom ? top : bottom + 1, HEIGHT - 16, 54);
               return (
                 <g key={c.key}>
                   <path
@@ -125,7 +122,7 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
                 </g>
               );
             })}
-            {ticksOf(low, high, 50).map((tick) => (
+            {ticksOf(x, 50).map((tick) => (
               <g key={tick}>
                 <line x1={x(tick)} x2={x(tick)} y1={HEIGHT} y2={HEIGHT + 6} stroke="var(--ink)" />
                 <text x={x(tick)} y={HEIGHT + 24} fontSize="14" textAnchor="middle">
@@ -160,20 +157,20 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
             {withUnit(data.here.momentum, 'slug·ft/s', 3, units)}.
           </p>
         )}
-        {purpose === null && <p className="muted">The rules of thumb differ by purpose: pick one first.</p>}
+        {purpose === null && <p className={w.muted}>The rules of thumb differ by purpose: pick one first.</p>}
       </div>
       {data && (
-        <div className="schools">
+        <div className={s.schools} data-testid="schools">
           {data.schools.map((school) => (
             <section key={school.name}>
               <h2>
                 {school.name}{' '}
-                <small className="muted">
+                <small className={w.muted}>
                   {show(school.from, 'gr', 0, units).value} to {withUnit(school.to, 'gr', 0, units)}
                 </small>
               </h2>
               <p>{school.for}</p>
-              <p className="muted">{school.against}</p>
+              <p className={w.muted}>{school.against}</p>
             </section>
           ))}
           <section>
@@ -183,12 +180,7 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
                 <li key={rule.words}>{rule.words}</li>
               ))}
             </ul>
-            <p className="caution" role="note">
-              <span>
-                <b>Caution.</b>
-                {data.law}
-              </span>
-            </p>
+            <Note word="Caution.">{data.law}</Note>
           </section>
         </div>
       )}

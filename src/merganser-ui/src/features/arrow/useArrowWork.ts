@@ -1,6 +1,8 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { answer, api, ifMatch, newId, Refusal, Unreachable, type Schemas } from '../../api/client';
+import { answer, api, ifMatch, Refusal, type Schemas } from '../../api/client';
+import { askAgain } from '../../api/connection';
+import { useActs } from '../../api/useActs';
 import { useRefresh } from '../../api/queries';
 import type { Draft } from './parts';
 
@@ -8,8 +10,7 @@ const SAVE_AFTER = 350;
 const UNDO_DEPTH = 100;
 const NO_FAULTS: Record<string, string[]> = {};
 
-type SaveState =
-  { kind: 'saved' | 'saving' } | { kind: 'lost'; message: string } | { kind: 'conflict'; theirs: Schemas['ArrowRow'] };
+type SaveState = { kind: 'saved' | 'saving' | 'conflict' } | { kind: 'lost'; message: string };
 
 const slot = (id: string) => `merganser-arrow-${id}`;
 
@@ -18,10 +19,11 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
   const [draft, setDraft] = useState<Draft>(() => unsaved(row) ?? row.draft);
   const [past, setPast] = useState<Draft[]>([]);
   const [future, setFuture] = useState<Draft[]>([]);
-  const [save, setSave] = useState<SaveState>({ kind: 'saved' });
+  const saving = useActs(`arrow ${row.id}`);
+  const keeping = useActs(`version ${row.id}`);
   const version = useRef(row.version);
   const savedText = useRef(JSON.stringify(row.draft));
-  const sending = useRef(false);
+  const sending = useRef<Promise<boolean> | null>(null);
   const wanted = useRef(draft);
   const [openedId, setOpenedId] = useState(row.kept?.id ?? null);
   const queries = useQueryClient();
@@ -35,35 +37,28 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
   });
   const figures = useQuery({ ...figuresOf(draft), placeholderData: keepPreviousData });
 
-  const send = useCallback(async () => {
-    if (sending.current) return true;
-    sending.current = true;
-    try {
+  const { act } = saving;
+  /** Sends what is wanted until that is what is kept; a sending that waits for the server takes the newest along. */
+  const send = useCallback((): Promise<boolean> => {
+    const run = async () => {
       while (JSON.stringify(wanted.current) !== savedText.current) {
-        setSave({ kind: 'saving' });
-        const body = wanted.current;
-        const kept = await answer(
-          api.PUT('/api/arrows/{id}/draft', { params: { path: { id: row.id } }, body, ...ifMatch(version.current) }),
-        );
-        version.current = kept.version;
-        savedText.current = JSON.stringify(body);
+        const done = await act('draft', async () => {
+          const body = wanted.current;
+          const kept = await answer(
+            api.PUT('/api/arrows/{id}/draft', { params: { path: { id: row.id } }, body, ...ifMatch(version.current) }),
+          );
+          return { version: kept.version, text: JSON.stringify(body) };
+        });
+        if (!done) return false;
+        version.current = done.version;
+        savedText.current = done.text;
       }
       localStorage.removeItem(slot(row.id));
-      setSave({ kind: 'saved' });
       return true;
-    } catch (error) {
-      if (error instanceof Refusal && error.status === 412)
-        setSave({ kind: 'conflict', theirs: error.current as Schemas['ArrowRow'] });
-      else
-        setSave({
-          kind: 'lost',
-          message: error instanceof Unreachable ? 'The bench’s server does not answer.' : (error as Error).message,
-        });
-      return false;
-    } finally {
-      sending.current = false;
-    }
-  }, [row.id]);
+    };
+    sending.current ??= run().finally(() => (sending.current = null));
+    return sending.current;
+  }, [act, row.id]);
 
   useEffect(() => {
     wanted.current = draft;
@@ -95,25 +90,33 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
     setDraft(next);
   };
 
+  const { problem } = saving;
+  const theirs = problem instanceof Refusal && problem.status === 412 ? (problem.current as Schemas['ArrowRow']) : null;
+  const save: SaveState = theirs
+    ? { kind: 'conflict' }
+    : problem
+      ? { kind: 'lost', message: problem.message }
+      : { kind: saving.busy ? 'saving' : 'saved' };
+
   const resolve = (mine: boolean) => {
-    if (save.kind !== 'conflict') return;
-    version.current = save.theirs.version;
-    savedText.current = JSON.stringify(save.theirs.draft);
-    setSave({ kind: 'saved' });
+    if (!theirs) return;
+    version.current = theirs.version;
+    savedText.current = JSON.stringify(theirs.draft);
+    saving.clear();
     if (mine) void send();
-    else setDraft(save.theirs.draft);
+    else setDraft(theirs.draft);
   };
 
   const keep = async () => {
     wanted.current = draft;
-    if (!(await send())) return null;
-    const kept = await answer(
-      api.POST('/api/arrows/{id}/versions', { params: { path: { id: row.id } }, body: { id: newId() } }),
+    if (!(await send())) return;
+    const kept = await keeping.act(`keep ${version.current}`, (id) =>
+      answer(api.POST('/api/arrows/{id}/versions', { params: { path: { id: row.id } }, body: { id } })),
     );
+    if (!kept) return;
     setOpenedId(kept.kept!.id);
     await queries.invalidateQueries({ queryKey: ['arrows', bowId] });
     refresh();
-    return kept.kept!;
   };
 
   const faults = figures.error instanceof Refusal ? figures.error.errors : NO_FAULTS;
@@ -129,10 +132,13 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
     save,
     /** The server is back: what was typed is sent, and the figures that could not be had are asked for again. */
     retry: async () => {
+      if (saving.unreachable && !(await askAgain())) return;
       if ((await send()) && figures.isError) await figures.refetch();
     },
     resolve,
     keep,
+    /** Why the version could not be kept. */
+    notKept: keeping.problem?.message ?? null,
     openedId,
   };
 }

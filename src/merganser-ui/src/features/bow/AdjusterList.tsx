@@ -3,7 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { Field } from '../../parts/Field';
 import { Scale } from '../../parts/Scale';
+import { classes } from '../../parts/classes';
 import type { AdjusterEntry, Entry } from './bowForm';
+import w from '../../parts/words.module.css';
+import s from './AdjusterList.module.css';
 
 interface Props {
   entry: Entry;
@@ -42,16 +45,16 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
   const put = (has: AdjusterEntry, part: Partial<AdjusterEntry>) =>
     onChange(chosen.map((a) => (a.kind === has.kind ? { ...a, ...part } : a)));
   return (
-    <ul className="adjusters">
+    <ul className={s.adjusters} data-testid="adjusters">
       {offers.map((offer) => {
         const has = chosen.find((a) => a.kind === offer.kind);
         const now = standing.find((a) => a.kind === offer.kind);
         return (
-          <li key={offer.kind} className={has ? '' : 'absent'}>
-            <label>
+          <li key={offer.kind} className={has ? undefined : s.absent}>
+            <label className={s.has}>
               <Checkbox checked={!!has} onChange={(event) => toggle(offer, event.target.checked)} />
               <b>{offer.name}</b>
-              {has && <span className="n place">{now?.standing ?? 'at its mark'}</span>}
+              {has && <span className={classes(w.tabular, s.place)}>{now?.standing ?? 'at its mark'}</span>}
             </label>
             {has && (
               <Scale
@@ -62,15 +65,15 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
               />
             )}
             {has && (
-              <p className="hint">
+              <p className={s.room}>
                 <span>{now?.room ?? `one step is ${offer.stepUnit}`}</span>
                 {has.needsPress && <b>press</b>}
               </p>
             )}
             {has && (
-              <details className="limits">
+              <details className={s.limits}>
                 <summary>Travel and step</summary>
-                <div className="limit-grid">
+                <div className={s.limitGrid}>
                   <Field
                     label="From"
                     name={`${offer.kind}-lower`}

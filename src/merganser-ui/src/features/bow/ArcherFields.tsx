@@ -1,8 +1,12 @@
-import { Checkbox } from '@mui/material';
 import { Field, Select } from '../../parts/Field';
+import { Tick } from '../../parts/Tick';
+import { classes } from '../../parts/classes';
 import { newArcher, type BowForm } from './bowForm';
 import { experiences, practices, schools, schoolWords } from './choices';
 import type { useBowForm } from './useBowForm';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import s from './ArcherFields.module.css';
 
 const NEW_ARCHER = 'new';
 const tools = [
@@ -35,7 +39,7 @@ export function ArcherFields({ work, form, fresh, fault }: Props) {
   return (
     <>
       <h2>Archer</h2>
-      <div className="grid">
+      <div className={l.fields}>
         {fresh && work.archers.length > 0 && (
           <Select
             label="Who shoots it"
@@ -84,13 +88,9 @@ export function ArcherFields({ work, form, fresh, fault }: Props) {
               choices={experiences}
             />
             {tools.map(([name, label]) => (
-              <label key={name} className="tick">
-                <Checkbox
-                  checked={form.archer[name] ?? false}
-                  onChange={(event) => archer({ [name]: event.target.checked })}
-                />
+              <Tick key={name} checked={form.archer[name] ?? false} onChange={(has) => archer({ [name]: has })}>
                 {label}
-              </label>
+              </Tick>
             ))}
           </>
         )}
@@ -105,7 +105,7 @@ function KnownArcher({ archer }: { archer: BowForm['archer'] }) {
     choices.find((c) => c.value === value)?.label ?? '';
   const has = tools.filter(([name]) => archer[name]).map(([, label]) => label.replace('Has ', ''));
   return (
-    <p className="known-archer muted">
+    <p className={classes(s.known, w.muted)}>
       {[
         word(schools, archer.school),
         word(practices, archer.practice),

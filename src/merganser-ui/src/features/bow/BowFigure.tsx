@@ -2,6 +2,7 @@ import { bowOutline } from '../../drawing/bow';
 import { fieldText, fieldUnit, type Quantity } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Entry } from './bowForm';
+import s from './BowFigure.module.css';
 
 const WIDTH = 240;
 const SIZE = 16.5;
@@ -20,7 +21,7 @@ export function BowFigure({ entry }: { entry: Entry }) {
   const [start, end] = left ? (['end', 'start'] as const) : (['start', 'end'] as const);
   return (
     <svg
-      className="bow-figure"
+      className={s.figure}
       viewBox={`0 0 ${WIDTH} 470`}
       role="img"
       aria-label={`${left ? 'Left' : 'Right'}-handed ${entry.kind}, drawn with its measures`}

@@ -1,8 +1,9 @@
-import { ButtonBase } from '@mui/material';
 import { Unreachable } from '../../api/client';
 import { Foot } from '../../shell/Foot';
+import { Plain } from '../../parts/Buttons';
 import { differences, type BowForm, type Entry } from './bowForm';
 import type { useBowForm } from './useBowForm';
+import s from './BowFoot.module.css';
 
 /** What is next of the bow, or what is wrong with its keeping. */
 export function BowFoot({
@@ -52,13 +53,7 @@ export function BowFoot({
         onGo={keep}
         alternative={bow ? 'Put it back' : null}
         onAlternative={() => work.change(null)}
-        extra={
-          bow ? null : (
-            <ButtonBase className="plain" onClick={() => work.change(null)}>
-              Clear
-            </ButtonBase>
-          )
-        }
+        extra={bow ? null : <Plain onClick={() => work.change(null)}>Clear</Plain>}
       />
     );
   const act = (action: string | null | undefined) => {
@@ -81,7 +76,7 @@ export function BowFoot({
 /** The two values side by side, for each field that either side changed. */
 export function Conflict({ form, theirs }: { form: BowForm; theirs: Entry }) {
   return (
-    <table className="conflict">
+    <table className={s.conflict} data-testid="conflict">
       <caption>Changed here and in another place</caption>
       <thead>
         <tr>

@@ -1,23 +1,26 @@
-import { ButtonBase } from '@mui/material';
 import { useNavigate, useParams } from 'react-router';
 import { Refusal } from '../../api/client';
 import { OpeningPage } from '../../shell/OpeningPage';
 import { ShellHead } from '../../shell/ShellHead';
 import { Field, Select } from '../../parts/Field';
 import { useFaultFocus } from '../../shell/focus';
+import { number, type Quantity } from '../../units/units';
+import { useFigures } from '../../units/UnitsContext';
+import { BowWays } from '../../shell/BowWays';
+import { Plain } from '../../parts/Buttons';
+import { Fault } from '../../parts/Note';
+import { Main, Page } from '../../parts/Page';
 import { AdjusterList, useOffers } from './AdjusterList';
 import { ArcherFields } from './ArcherFields';
 import { BowFoot, Conflict } from './BowFoot';
 import { BowFigure } from './BowFigure';
 import { emptyEntry, usualFor, type Entry, type TextField } from './bowForm';
-import { number, type Quantity } from '../../units/units';
-import { useFigures } from '../../units/UnitsContext';
 import { camDraws, cams, hands, kinds, releases, restsOf } from './choices';
 import { MoveList } from './MoveList';
 import { useBowForm } from './useBowForm';
-import { BowWays } from '../../shell/BowWays';
-import '../setup/setup.css';
-import './bow.css';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import s from './BowPage.module.css';
 
 /** The bow on the bench: who shoots it, what it measures, what can be adjusted. */
 export default function BowPage() {
@@ -55,25 +58,25 @@ export default function BowPage() {
   const fresh = bowId === undefined;
   const newOne = fresh && form.archerId === null;
   return (
-    <div className="page">
+    <Page>
       <ShellHead at="bow" bowId={bowId} title={fresh ? 'A new bow' : 'Bow and archer'} />
-      <main className="thing bow-page">
+      <Main className={s.page}>
         {bowId !== undefined && <BowWays bowId={bowId} way="measures" />}
         <section aria-label="The bow, drawn">
           <BowFigure entry={form.entry} />
           {work.bow && <MoveList moves={work.bow.moves} />}
           {work.bow && (
-            <ButtonBase className="plain" onClick={() => void work.archive(work.bow!.archivedAt === null)}>
+            <Plain onClick={() => void work.archive(work.bow!.archivedAt === null)}>
               {work.bow.archivedAt ? 'Hang it on the rack again' : 'Take it off the rack'}
-            </ButtonBase>
+            </Plain>
           )}
         </section>
-        <section className="bow-fields">
+        <section className={s.measures}>
           <h1>{bowId === undefined ? 'A new bow' : form.entry.name || 'The bow'}</h1>
           {work.conflict && <Conflict form={form} theirs={work.conflict.typed} />}
           <ArcherFields work={work} form={form} fresh={fresh} fault={fault('archerName')} />
           <h2>Bow</h2>
-          <div className="grid">
+          <div className={l.fields}>
             <Field
               label="Name of the bow"
               name="name"
@@ -113,7 +116,7 @@ export default function BowPage() {
             />
           </div>
           <h2>Measured</h2>
-          <div className="grid">
+          <div className={l.fields}>
             {typed('nominalWeight', 'Draw weight, marked', 'drawWeight', 'not needed beside a measured one')}
             {typed('measuredWeight', 'Draw weight, measured', 'drawWeight', 'on a scale, at full draw', 'drawWeight')}
             {typed('drawLength', 'Draw length, AMO', 'length', `pivot point plus ${rule(1.75)}`, 'drawLength')}
@@ -133,14 +136,14 @@ export default function BowPage() {
             {typed('stringWeightFromTip', 'Its place', 'number', '0 at the tip, 1 at the nocking point')}
           </div>
           <h2>The maker’s figures, where known</h2>
-          <div className="grid">
+          <div className={l.fields}>
             {compound && typed('maximumWeight', 'Rated maximum weight', 'drawWeight', 'never above it')}
             {compound && typed('makerAxleToAxle', 'Axle to axle', 'length', `play ${rule(0.125)}`)}
             {typed('makerBraceHeight', 'Brace height', 'length', `play ${rule(0.125)}`)}
             {compound && typed('makerCentreShot', 'Centre shot', 'length', `empty takes ${rule(0.8125)}`)}
           </div>
           <h2>{compound ? 'Rest and cams' : 'Rest'}</h2>
-          <div className="grid">
+          <div className={l.fields}>
             <Select
               label="Rest"
               name="restType"
@@ -180,13 +183,11 @@ export default function BowPage() {
         </section>
         <section aria-label="Adjusters">
           <h2>Adjusters</h2>
-          <p className="muted">Tick what this bow has. Positions count from the mark at which you found them.</p>
+          <p className={w.muted}>Tick what this bow has. Positions count from the mark at which you found them.</p>
           {Object.entries(faults)
             .filter(([field]) => field.startsWith('adjusters'))
             .map(([field, words]) => (
-              <p key={field} className="fault">
-                {words[0]}
-              </p>
+              <Fault key={field}>{words[0]}</Fault>
             ))}
           <AdjusterList
             entry={form.entry}
@@ -196,8 +197,8 @@ export default function BowPage() {
             onChange={(adjusters) => work.change({ ...form, adjusters })}
           />
         </section>
-      </main>
+      </Main>
       <BowFoot work={work} keep={() => void work.keep(usual)} go={(stop) => void navigate(`/bows/${bowId}/${stop}`)} />
-    </div>
+    </Page>
   );
 }

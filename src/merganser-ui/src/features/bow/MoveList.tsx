@@ -1,12 +1,14 @@
 import type { Schemas } from '../../api/client';
+import { Log } from '../../parts/List';
+import w from '../../parts/words.module.css';
 
 /** What was turned on this bow, newest first. */
 export function MoveList({ moves }: { moves: Schemas['MoveView'][] }) {
-  if (moves.length === 0) return <p className="muted">Nothing has been moved on this bow yet.</p>;
+  if (moves.length === 0) return <p className={w.muted}>Nothing has been moved on this bow yet.</p>;
   return (
     <>
       <h2>Moves</h2>
-      <ol className="moves">
+      <Log>
         {moves.toReversed().map((move) => (
           <li key={move.id}>
             {move.words}
@@ -21,7 +23,7 @@ export function MoveList({ moves }: { moves: Schemas['MoveView'][] }) {
             </small>
           </li>
         ))}
-      </ol>
+      </Log>
     </>
   );
 }

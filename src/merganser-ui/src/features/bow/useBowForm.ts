@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, ifMatch, newId, Refusal } from '../../api/client';
+import { useActs } from '../../api/useActs';
 import { useBow, useRefresh } from '../../api/queries';
 import { emptyForm, formOf, merged, readDraft, saveDraft, type AdjusterEntry, type BowForm } from './bowForm';
 
@@ -12,11 +13,10 @@ export function useBowForm(bowId: string | undefined) {
   const bow = useBow(bowId);
   const archers = useQuery({ queryKey: ['archers'], queryFn: () => answer(api.GET('/api/archers')) });
   const slot = bowId ?? NEW;
-  /** The ids of one submission: the same for a retry of the same form, others for any other. */
-  const submission = useRef<{ what: string; bow: string; archer: string } | null>(null);
+  const acts = useActs(`bow ${slot}`);
+  /** The id of the new archer of one submission: the same for a retry of the same form, another for any other. */
+  const submission = useRef<{ what: string; archer: string } | null>(null);
   const [drafts, setDrafts] = useState<Record<string, BowForm | null>>({});
-  const [problem, setProblem] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
   const navigate = useNavigate();
   const refresh = useRefresh(bowId);
 
@@ -35,67 +35,62 @@ export function useBowForm(bowId: string | undefined) {
   const current = draft ?? kept;
 
   const change = (next: BowForm | null) => {
+    // What waits for the server is what was typed before.
+    if (acts.unreachable) acts.clear();
     saveDraft(slot, next);
     setDrafts((all) => ({ ...all, [slot]: next }));
   };
 
   const keep = async (usual: AdjusterEntry[], form: BowForm | null = current): Promise<boolean> => {
-    if (!form || busy) return false;
-    setBusy(true);
-    try {
-      const adjusters = form.adjusters ?? usual;
-      const what = JSON.stringify(form);
-      if (submission.current?.what !== what) submission.current = { what, bow: newId(), archer: newId() };
-      const ids = submission.current;
-      const edited = archerRow && JSON.stringify(archerRow.archer) !== JSON.stringify(form.archer);
-      const saved =
-        bowId === undefined
-          ? await answer(
-              api.POST('/api/bows', {
-                body: {
-                  id: ids.bow,
-                  archerId: form.archerId,
-                  entry: form.entry,
-                  adjusters,
-                  archer: form.archerId === null ? { ...form.archer, id: ids.archer } : null,
-                  archerVersion: null,
-                },
-              }),
-            )
-          : await answer(
-              api.PUT('/api/bows/{id}', {
-                params: { path: { id: bowId } },
-                body: {
-                  id: bowId,
-                  archerId: form.archerId,
-                  entry: form.entry,
-                  adjusters,
-                  archer: edited ? { ...form.archer, id: archerRow.id } : null,
-                  archerVersion: edited ? archerRow.version : null,
-                },
-                ...ifMatch(form.base!.version),
-              }),
-            );
-      submission.current = null;
-      change(null);
-      setProblem(null);
-      await Promise.all([archers.refetch(), bow.data ? bow.refetch() : Promise.resolve()]);
-      refresh();
-      if (bowId === undefined) void navigate(`/bows/${saved.id}/bow?way=measures`);
-      return true;
-    } catch (error) {
-      setProblem(error as Error);
-      return false;
-    } finally {
-      setBusy(false);
-    }
+    if (!form || acts.busy) return false;
+    const adjusters = form.adjusters ?? usual;
+    const what = JSON.stringify(form);
+    if (submission.current?.what !== what) submission.current = { what, archer: newId() };
+    const newArcher = { ...form.archer, id: submission.current.archer };
+    const edited = archerRow && JSON.stringify(archerRow.archer) !== JSON.stringify(form.archer);
+    const saved = await acts.act(what, (id) =>
+      bowId === undefined
+        ? answer(
+            api.POST('/api/bows', {
+              body: {
+                id,
+                archerId: form.archerId,
+                entry: form.entry,
+                adjusters,
+                archer: form.archerId === null ? newArcher : null,
+                archerVersion: null,
+              },
+            }),
+          )
+        : answer(
+            api.PUT('/api/bows/{id}', {
+              params: { path: { id: bowId } },
+              body: {
+                id: bowId,
+                archerId: form.archerId,
+                entry: form.entry,
+                adjusters,
+                archer: edited ? { ...form.archer, id: archerRow.id } : null,
+                archerVersion: edited ? archerRow.version : null,
+              },
+              ...ifMatch(form.base!.version),
+            }),
+          ),
+    );
+    if (!saved) return false;
+    change(null);
+    await Promise.all([archers.refetch(), bow.data ? bow.refetch() : Promise.resolve()]);
+    refresh();
+    if (bowId === undefined) void navigate(`/bows/${saved.id}/bow?way=measures`);
+    return true;
   };
 
+  const { problem } = acts;
   const conflict =
     problem instanceof Refusal && problem.status === 412 && isBow(problem.current) ? problem.current : null;
   const takeTheirs = async () => {
     change(null);
-    setProblem(null);
+    acts.clear();
     await bow.refetch();
   };
 
@@ -107,7 +102,7 @@ export function useBowForm(bowId: string | undefined) {
     dirty: draft !== null,
     problem,
     conflict,
-    busy,
+    busy: acts.busy,
     change,
     keep: (usual: AdjusterEntry[]) => keep(usual),
     keepMine: () => {
@@ -122,14 +117,14 @@ export function useBowForm(bowId: string | undefined) {
     },
     takeTheirs,
     archive: async (archived: boolean) => {
-      try {
+      const done = await acts.act(`archive ${archived}`, async () => {
         await answer(api.POST('/api/bows/{id}/archive', { params: { path: { id: bowId! } }, body: { archived } }));
-        await bow.refetch();
-        refresh();
-        if (archived) void navigate('/');
-      } catch (error) {
-        setProblem(error as Error);
-      }
+        return true;
+      });
+      if (!done) return;
+      await bow.refetch();
+      refresh();
+      if (archived) void navigate('/');
     },
   };
 }

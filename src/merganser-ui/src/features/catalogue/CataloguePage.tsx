@@ -1,14 +1,23 @@
-import { ButtonBase, Checkbox } from '@mui/material';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { answer, api, ifMatch, newId, Refusal, type Schemas } from '../../api/client';
+import { answer, api, ifMatch, newId, type Schemas } from '../../api/client';
+import { useActs } from '../../api/useActs';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
+import { FileLink, Key, Plain } from '../../parts/Buttons';
+import { Main, Page } from '../../parts/Page';
+import { Table } from '../../parts/Table';
+import { FindLine } from '../../parts/TextLine';
+import { Tick } from '../../parts/Tick';
+import { WayKey, Ways } from '../../parts/Ways';
+import { classes } from '../../parts/classes';
 import { ComponentForm, type Fields } from './ComponentForm';
 import { ImportPanel } from './ImportPanel';
-import './catalogue.css';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import s from './CataloguePage.module.css';
 
 type Kind = Schemas['ComponentClass'];
 type Row = Schemas['ComponentView'];
@@ -41,8 +50,8 @@ export default function CataloguePage() {
   const [skip, setSkip] = useState(0);
   const [editing, setEditing] = useState<Editing | null>(null);
   const [importing, setImporting] = useState(false);
-  const [problem, setProblem] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
+  const acts = useActs('catalogue');
+  const { problem, busy, faults } = acts;
   const specs = useQuery({
     queryKey: ['component-fields'],
     queryFn: () => answer(api.GET('/api/component-fields')),
@@ -60,31 +69,22 @@ export default function CataloguePage() {
     setSearch(bowId ? { kind: next, bow: bowId } : { kind: next });
     setSkip(0);
     setEditing(null);
-    setProblem(null);
+    acts.clear();
   };
   const refresh = async () => {
     await queries.invalidateQueries({ queryKey: ['catalogue'] });
     await queries.invalidateQueries({ queryKey: ['components'] });
     await queries.invalidateQueries({ queryKey: ['figures'] });
   };
-  const act = async (call: () => Promise<unknown>): Promise<boolean> => {
-    setBusy(true);
-    try {
-      await call();
-      setProblem(null);
-      await refresh();
-      return true;
-    } catch (error) {
-      setProblem(error as Error);
-      return false;
-    } finally {
-      setBusy(false);
-    }
+  const act = async (what: string, call: () => Promise<unknown>): Promise<boolean> => {
+    const done = await acts.act(what, async () => ({ done: await call() }));
+    if (done) await refresh();
+    return done !== null;
   };
   const keep = async () => {
     if (!editing) return;
     const body = { id: editing.id, class: kind, fields: editing.fields };
-    const ok = await act(() =>
+    const ok = await act(`keep ${JSON.stringify(body)}`, () =>
       editing.version === null
         ? answer(api.POST('/api/catalogue', { body }))
         : answer(
@@ -94,7 +94,7 @@ export default function CataloguePage() {
     if (ok) setEditing(null);
   };
   const retire = (row: Row) =>
-    act(() =>
+    act(`retire ${row.id} ${row.version}`, () =>
       answer(
         api.POST('/api/catalogue/{id}/retire', {
           params: { path: { id: row.id } },
@@ -103,9 +103,9 @@ export default function CataloguePage() {
         }),
       ),
     );
-  const remove = (id: string) => act(() => answer(api.DELETE('/api/catalogue/{id}', { params: { path: { id } } })));
+  const remove = (id: string) =>
+    act(`delete ${id}`, () => answer(api.DELETE('/api/catalogue/{id}', { params: { path: { id } } })));
   const fresh = (): Editing => ({ id: newId(), version: null, fields: {} });
-  const faults = problem instanceof Refusal ? problem.errors : {};
   const rows = page.data?.rows ?? [];
   // A column that nothing stands in is left out; the form of a part has every field.
   const columns = shown.filter((f) => f.name === NAME || rows.some((row) => row.fields[f.name]));
@@ -114,52 +114,49 @@ export default function CataloguePage() {
   useFaultFocus(problem);
 
   return (
-    <div className="page">
+    <Page>
       <ShellHead at="arrow" bowId={bowId} title="Catalogue" />
-      <main className="thing catalogue-page">
+      <Main className={s.page}>
         <h1 className="visually-hidden">Catalogue</h1>
-        <nav className="ways" aria-label="Classes of parts">
+        <Ways label="Classes of parts">
           {kinds.map(([name, label]) => (
-            <ButtonBase key={name} className="way" aria-pressed={name === kind} onClick={() => go(name)}>
+            <WayKey key={name} aria-pressed={name === kind} onClick={() => go(name)}>
               {label}
-            </ButtonBase>
+            </WayKey>
           ))}
-        </nav>
-        <div className="catalogue-tools row">
-          <input
-            className="name-input"
-            data-find
-            aria-label="Find a part"
+        </Ways>
+        <div className={classes(s.tools, l.row)}>
+          <FindLine
+            className={s.find}
+            label="Find a part"
             placeholder="find: maker, name, material, .340"
             value={find}
-            onChange={(event) => {
-              setFind(event.target.value);
+            onChange={(text) => {
+              setFind(text);
               setSkip(0);
             }}
           />
-          <span className="muted" aria-live="polite">
+          <span className={w.muted} aria-live="polite">
             {page.data ? `${page.data.found} of ${page.data.all}` : ''}
           </span>
-          <label className="tick">
-            <Checkbox checked={retired} onChange={(event) => setRetired(event.target.checked)} />
+          <Tick checked={retired} onChange={setRetired}>
             with retired ones
-          </label>
-          <ButtonBase className="key" onClick={() => setEditing(fresh())}>
-            Add one
-          </ButtonBase>
-          <ButtonBase className="key" onClick={() => setImporting(!importing)} aria-expanded={importing}>
+          </Tick>
+          <Key onClick={() => setEditing(fresh())}>Add one</Key>
+          <Key onClick={() => setImporting(!importing)} aria-expanded={importing}>
             Import CSV
-          </ButtonBase>
-          <a className="plain-link" href={`/api/catalogue/export.csv?kind=${kind}`} download={`${kind}.csv`}>
+          </Key>
+          <FileLink href={`/api/catalogue/export.csv?kind=${kind}`} download={`${kind}.csv`}>
             CSV
-          </a>
-          <a className="plain-link" href="/api/catalogue/export.json" download="catalogue.json">
+          </FileLink>
+          <FileLink href="/api/catalogue/export.json" download="catalogue.json">
             All as JSON
-          </a>
+          </FileLink>
         </div>
         {importing && <ImportPanel kind={kind} onDone={() => void refresh()} onClose={() => setImporting(false)} />}
         {editing && (
           <ComponentForm
+            className={s.form}
             fields={fields}
             values={editing.fields}
             faults={faults}
@@ -167,26 +164,23 @@ export default function CataloguePage() {
           >
             {opened && (
               <>
-                <ButtonBase
-                  className="key"
+                <Key
                   onClick={() =>
                     setEditing({ ...fresh(), fields: { ...opened.fields, name: `${opened.fields.name}, copy` } })
                   }
                 >
                   Copy it
-                </ButtonBase>
-                <ButtonBase className="key" onClick={() => void retire(opened).then((ok) => ok && setEditing(null))}>
+                </Key>
+                <Key onClick={() => void retire(opened).then((ok) => ok && setEditing(null))}>
                   {opened.retired ? 'Put it back' : 'Retire it'}
-                </ButtonBase>
-                <ButtonBase className="key" onClick={() => void remove(opened.id).then((ok) => ok && setEditing(null))}>
-                  Delete it
-                </ButtonBase>
+                </Key>
+                <Key onClick={() => void remove(opened.id).then((ok) => ok && setEditing(null))}>Delete it</Key>
               </>
             )}
           </ComponentForm>
         )}
-        <div className="catalogue-grid" tabIndex={0} role="region" aria-label="Parts">
-          <table className="cants">
+        <div className={s.grid} tabIndex={0} role="region" aria-label="Parts">
+          <Table>
             <thead>
               <tr>
                 {columns.map((field) => (
@@ -198,18 +192,17 @@ export default function CataloguePage() {
             </thead>
             <tbody>
               {rows.map((row) => (
-                <tr key={row.id} className={row.retired ? 'retired' : ''} data-part={row.id}>
+                <tr key={row.id} className={row.retired ? s.retired : undefined} data-part={row.id}>
                   {columns.map((field) =>
                     field.name === NAME ? (
                       <th key={field.name} scope="row">
-                        <ButtonBase
-                          className="plain"
+                        <Plain
                           aria-label={`Open ${row.fields.name}`}
                           aria-expanded={editing?.id === row.id}
                           onClick={() => setEditing({ id: row.id, version: row.version, fields: row.fields })}
                         >
                           {row.fields.name}
-                        </ButtonBase>
+                        </Plain>
                         {row.retired && <em> retired</em>}
                       </th>
                     ) : (
@@ -219,23 +212,23 @@ export default function CataloguePage() {
                 </tr>
               ))}
             </tbody>
-          </table>
+          </Table>
           {rows.length === 0 && page.data && <p>No such part. Add one, or import a table.</p>}
         </div>
         {page.data && page.data.found > PAGE && (
-          <div className="row pages">
-            <ButtonBase className="key" disabled={skip === 0} onClick={() => setSkip(Math.max(0, skip - PAGE))}>
+          <div className={classes(l.row, s.pages)}>
+            <Key disabled={skip === 0} onClick={() => setSkip(Math.max(0, skip - PAGE))}>
               Before
-            </ButtonBase>
-            <span className="n">
+            </Key>
+            <span className={w.tabular}>
               {skip + 1} to {Math.min(skip + PAGE, page.data.found)}
             </span>
-            <ButtonBase className="key" disabled={skip + PAGE >= page.data.found} onClick={() => setSkip(skip + PAGE)}>
+            <Key disabled={skip + PAGE >= page.data.found} onClick={() => setSkip(skip + PAGE)}>
               Next
-            </ButtonBase>
+            </Key>
           </div>
         )}
-      </main>
+      </Main>
       {problem ? (
         <Foot
           trouble
@@ -243,11 +236,11 @@ export default function CataloguePage() {
           reason="Nothing you typed is lost."
           button={editing ? 'Try again' : 'I see'}
           busy={busy}
-          onGo={() => (editing ? void keep() : setProblem(null))}
+          onGo={() => (editing ? void keep() : acts.clear())}
           alternative={editing ? 'Leave it' : null}
           onAlternative={() => {
             setEditing(null);
-            setProblem(null);
+            acts.clear();
           }}
         />
       ) : editing ? (
@@ -270,6 +263,6 @@ export default function CataloguePage() {
           onGo={() => void navigate(bowId ? `/bows/${bowId}/arrow` : '/')}
         />
       )}
-    </div>
+    </Page>
   );
 }

@@ -1,7 +1,10 @@
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
 import type { Quantity } from '../../units/units';
+import { classes } from '../../parts/classes';
+import l from '../../parts/layout.module.css';
+import s from './ComponentForm.module.css';
 
 export type Fields = Record<string, string>;
 
@@ -10,18 +13,20 @@ interface Props {
   values: Fields;
   faults: Record<string, string[]>;
   onChange: (values: Fields) => void;
+  className?: string;
   /** What else can be done with the part. */
   children?: ReactNode;
 }
 
 /** One part as a form; which fields it has comes from the server. */
-export function ComponentForm({ fields, values, faults, onChange, children }: Props) {
+export function ComponentForm({ fields, values, faults, onChange, className, children }: Props) {
+  const form = useRef<HTMLElement>(null);
   useEffect(() => {
-    document.querySelector<HTMLElement>('.component-form input, .component-form select')?.focus();
+    form.current?.querySelector<HTMLElement>('input, select')?.focus();
   }, []);
   const put = (name: string, text: string) => onChange({ ...values, [name]: text });
   return (
-    <section className="component-form" aria-label="The part">
+    <section ref={form} className={classes(s.form, className)} aria-label="The part">
       {fields.map((field) =>
         field.kind === 'choice' ? (
           <Select
@@ -48,7 +53,7 @@ export function ComponentForm({ fields, values, faults, onChange, children }: Pr
           />
         ),
       )}
-      {children && <div className="row part-acts">{children}</div>}
+      {children && <div className={classes(l.row, s.acts)}>{children}</div>}
     </section>
   );
 }

@@ -1,8 +1,18 @@
-import { ButtonBase } from '@mui/material';
+import { LinearProgress } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { answer, api, newId, type Schemas } from '../../api/client';
 import { Select } from '../../parts/Field';
+import { useAsk } from '../../api/useAsk';
 import { useEscape } from '../../shell/focus';
+import { Key, Plain } from '../../parts/Buttons';
+import { Fold } from '../../parts/Fold';
+import { Fault } from '../../parts/Note';
+import { Scroller, Table } from '../../parts/Table';
+import { classes } from '../../parts/classes';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import form from './ComponentForm.module.css';
+import s from './ImportPanel.module.css';
 
 const changes = (count: number) =>
   count === 0
@@ -22,7 +32,7 @@ export function ImportPanel({
   onClose: () => void;
 }) {
   const [view, setView] = useState<ImportView | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const steps = useAsk((call: () => Promise<ImportView>) => call());
   const working = view?.state === 'checking' || view?.state === 'writing';
 
   useEffect(() => {
@@ -39,14 +49,10 @@ export function ImportPanel({
   useEscape(true, onClose);
 
   const act = async (call: () => Promise<ImportView>) => {
-    try {
-      const next = await call();
-      setView(next);
-      setProblem(null);
-      if (next.state === 'written') onDone();
-    } catch (error) {
-      setProblem((error as Error).message);
-    }
+    const next = await steps.ask(call);
+    if (!next) return;
+    setView(next);
+    if (next.state === 'written') onDone();
   };
   const read = (file: File | undefined) => {
     if (!file) return;
@@ -70,27 +76,22 @@ export function ImportPanel({
     void act(() => answer(api.PUT('/api/imports/{id}/mapping', { ...path!, body: { mapping } })));
   };
   return (
-    <section className="import-panel" aria-label="Import">
+    <section className={s.panel} aria-label="Import">
       <h2>Import a table</h2>
-      <p className="muted">
+      <p className={w.muted}>
         CSV in UTF-8, its first line names the columns; at most 50 000 rows. Nothing is written before you confirm.
       </p>
-      <div className="row">
+      <div className={l.row}>
         <input
+          className={s.file}
           type="file"
           accept=".csv,text/csv"
           aria-label="The file"
           onChange={(event) => read(event.target.files?.[0])}
         />
-        <ButtonBase className="plain" onClick={onClose}>
-          Close
-        </ButtonBase>
+        <Plain onClick={onClose}>Close</Plain>
       </div>
-      {problem && (
-        <p className="fault" role="alert">
-          {problem}
-        </p>
-      )}
+      {steps.problem && <Fault>{steps.problem.message}</Fault>}
       {view && (
         <>
           <p aria-live="polite" data-testid="import-state">
@@ -106,12 +107,17 @@ export function ImportPanel({
                       : `${view.good} of ${view.rows} rows can be written; ${changes(view.changed)}`}
             </b>
           </p>
-          {working && <progress max={view.rows} value={view.done} />}
+          {working && (
+            <LinearProgress
+              variant="determinate"
+              value={(100 * view.done) / Math.max(1, view.rows)}
+              aria-label="How far it is"
+            />
+          )}
           {view.state === 'checked' && (
             <>
-              <details>
-                <summary>Which column is what ({Object.keys(view.mapping).length} found)</summary>
-                <div className="component-form">
+              <Fold words={`Which column is what (${Object.keys(view.mapping).length} found)`}>
+                <div className={classes(form.form, s.columns)}>
                   {Object.keys(view.fields).map((field) => (
                     <Select
                       key={field}
@@ -126,9 +132,9 @@ export function ImportPanel({
                     />
                   ))}
                 </div>
-              </details>
+              </Fold>
               {view.changes.length > 0 && (
-                <ul className="import-changes" aria-label="Parts that would change">
+                <ul className={s.changes} data-testid="import-changes" aria-label="Parts that would change">
                   {view.changes.slice(0, 20).map((change) => (
                     <li key={change.id}>
                       <b>
@@ -143,7 +149,7 @@ export function ImportPanel({
                 </ul>
               )}
               {view.problemCount > 0 && (
-                <ul className="problems" aria-label="Problems">
+                <ul className={s.problems} data-testid="import-problems" aria-label="Problems">
                   {view.problems.slice(0, 20).map((p) => (
                     <li key={`${p.row}-${p.column}-${p.message}`}>
                       <b>
@@ -155,8 +161,8 @@ export function ImportPanel({
                   {view.problemCount > 20 && <li>and {view.problemCount - 20} more</li>}
                 </ul>
               )}
-              <div className="beside-scroll" tabIndex={0} role="region" aria-label="The first rows">
-                <table className="cants">
+              <Scroller label="The first rows">
+                <Table>
                   <thead>
                     <tr>
                       {view.columns.map((c) => (
@@ -175,27 +181,21 @@ export function ImportPanel({
                       </tr>
                     ))}
                   </tbody>
-                </table>
-              </div>
+                </Table>
+              </Scroller>
             </>
           )}
-          <div className="row">
+          <div className={l.row}>
             {view.state === 'checked' && (
-              <ButtonBase
-                className="key"
+              <Key
                 disabled={view.good === 0}
                 onClick={() => void act(() => answer(api.POST('/api/imports/{id}/confirm', path!)))}
               >
                 Write {view.good} parts
-              </ButtonBase>
+              </Key>
             )}
             {(working || view.state === 'checked') && (
-              <ButtonBase
-                className="plain"
-                onClick={() => void act(() => answer(api.POST('/api/imports/{id}/cancel', path!)))}
-              >
-                Cancel
-              </ButtonBase>
+              <Plain onClick={() => void act(() => answer(api.POST('/api/imports/{id}/cancel', path!)))}>Cancel</Plain>
             )}
           </div>
         </>

@@ -5,6 +5,9 @@ import { answer, api } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
+import { Empty } from '../../parts/Empty';
+import { Body, Main, Page } from '../../parts/Page';
+import { WayLink, Ways } from '../../parts/Ways';
 import { HeadsPane } from './HeadsPane';
 import { MatchPane } from './MatchPane';
 import { QuiverPane } from './QuiverPane';
@@ -14,7 +17,7 @@ import { classesOf, StartDozen, type DozenForm } from './StartDozen';
 import { TrayPane } from './TrayPane';
 import { useDozen } from './useDozen';
 import { blank, WeighPane } from './WeighPane';
-import './dozen.css';
+import s from './DozenPage.module.css';
 
 const ways = [
   ['weigh', 'Weigh in'],
@@ -92,35 +95,28 @@ export default function DozenPage() {
   const loading = !work.dozens.data || !arrows.data;
   const starting = !loading && (!dozen || planning !== null);
   return (
-    <div className="page">
+    <Page>
       <ShellHead at="dozen" bowId={bowId} title={starting || loading ? undefined : ways.find(([w]) => w === way)![1]} />
-      <main className="thing way-page">
+      <Main kind="ways">
         {way !== 'weigh' && !starting && <h1 className="visually-hidden">{ways.find(([w]) => w === way)![1]}</h1>}
         {dozen && !starting && (
-          <nav className="ways" aria-label="The dozen">
+          <Ways label="The dozen">
             {ways.map(([name, label]) => (
-              <Link
-                key={name}
-                className="way"
-                to={`?dozen=${dozen.id}&way=${name}`}
-                aria-current={name === way ? 'true' : undefined}
-                onClick={work.clear}
-              >
+              <WayLink key={name} to={`?dozen=${dozen.id}&way=${name}`} here={name === way} onClick={work.clear}>
                 {label}
-              </Link>
+              </WayLink>
             ))}
-          </nav>
+          </Ways>
         )}
         {starting && plan && <StartDozen form={plan} kept={kept} faults={work.faults} onChange={setPlanning} />}
         {starting && !plan && (
-          <div className="way-body">
-            <h1>No arrow is kept yet</h1>
-            <p>A dozen is built to a kept arrow: keep one first.</p>
-          </div>
+          <Body>
+            <Empty title="No arrow is kept yet">A dozen is built to a kept arrow: keep one first.</Empty>
+          </Body>
         )}
         {dozen && !starting && (
-          <div className="dozen-body">
-            <p className="dozen-title">
+          <div className={s.body}>
+            <p className={s.title}>
               <b>{dozen.name}</b> {dozen.plan.arrows} arrows to {dozen.arrowName}, version {dozen.arrowVersion}.{' '}
               {dozen.changed && <em>{dozen.changed}</em>}{' '}
               {(work.dozens.data ?? [])
@@ -148,7 +144,7 @@ export default function DozenPage() {
             {way === 'speed' && <SpeedPane bowId={bowId} grains={dozen.tray[0]?.total ?? 400} />}
           </div>
         )}
-      </main>
+      </Main>
       {loading ? (
         <Foot sentence="Opening the dozen …" reason="" button="To the rack" onGo={() => void navigate('/')} />
       ) : work.problem ? (
@@ -193,6 +189,6 @@ export default function DozenPage() {
           onAlternative={() => (dozen!.next.alternative ? act(dozen!.next.alternativeAction) : setPlanning(plan))}
         />
       )}
-    </div>
+    </Page>
   );
 }

@@ -1,7 +1,11 @@
 import { ReadingField } from '../../parts/ReadingField';
 import { useFigures } from '../../units/UnitsContext';
+import { Scroller, Table } from '../../parts/Table';
 import type { Dozen, DozenWork } from './useDozen';
 import { blank } from './WeighPane';
+import w from '../../parts/words.module.css';
+import tray from './Tray.module.css';
+import panes from './Panes.module.css';
 
 /** Heads on the straightest arrows, the lightest arrow with the heaviest head; one kept for practice. */
 export function HeadsPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
@@ -9,7 +13,7 @@ export function HeadsPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const { heads } = dozen;
   const next = heads.pieces.length + 1;
   return (
-    <div className="tray-pane">
+    <div className={panes.tray} data-testid="heads">
       <section aria-label="Heads">
         <h2>Heads</h2>
         <ReadingField
@@ -24,20 +28,20 @@ export function HeadsPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
           hint="or weigh them under Weigh in"
           first
         />
-        <ol className="tray">
+        <ol className={tray.tray}>
           {heads.pieces.map((p) => (
-            <li key={p.number} className="filled">
+            <li key={p.number} className={tray.filled}>
               <small>{p.number}</small>
-              <b className="n">{figure(p.grains, 'gr', 1)}</b>
+              <b className={w.tabular}>{figure(p.grains, 'gr', 1)}</b>
             </li>
           ))}
         </ol>
-        <p className="muted">Broadheads: cutting edges, a wrench, a covered quiver. Weigh arrows without heads.</p>
+        <p className={w.muted}>Broadheads: cutting edges, a wrench, a covered quiver. Weigh arrows without heads.</p>
       </section>
       <section aria-label="Heads on arrows">
         <h2>{heads.words}</h2>
-        <div className="beside-scroll" tabIndex={0} role="region" aria-label="Heads on arrows">
-          <table className="cants">
+        <Scroller label="Heads on arrows">
+          <Table>
             <thead>
               <tr>
                 <th scope="col">arrow</th>
@@ -54,8 +58,8 @@ export function HeadsPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
                 </tr>
               ))}
             </tbody>
-          </table>
-        </div>
+          </Table>
+        </Scroller>
         {heads.practice !== null && <p>Head {heads.practice} is the practice head.</p>}
       </section>
     </div>

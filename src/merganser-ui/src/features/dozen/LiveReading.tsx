@@ -1,6 +1,10 @@
 import { show } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { classes } from '../../parts/classes';
 import type { InstrumentEvent } from './useInstrument';
+import { Simulated } from './Simulated';
+import w from '../../parts/words.module.css';
+import s from './LiveReading.module.css';
 
 /** The reading itself, as large as can be read at arm's length; a stand-in says so, and no reading is words. */
 export function LiveReading({
@@ -16,24 +20,24 @@ export function LiveReading({
   const value = last?.value ?? null;
   const shown = value === null ? null : show(value, last?.unit || unit, 1, units);
   return (
-    <div className="live" data-testid="live">
-      {(last?.simulated ?? true) && <span className="sim">simulated</span>}
+    <div className={s.live} data-testid="live">
+      {(last?.simulated ?? true) && <Simulated />}
       {shown === null ? (
-        <p className="live-none">no reading yet</p>
+        <p className={s.none}>no reading yet</p>
       ) : (
-        <p className="live-value n">
+        <p className={classes(s.value, w.tabular)}>
           {trouble ? <s>{shown.value}</s> : shown.value}
           <small>{shown.unit}</small>
         </p>
       )}
-      <p className="live-state" aria-live="polite">
+      <p className={s.state} aria-live="polite">
         {trouble ? (
           <b>{trouble}; the field below is open</b>
         ) : last?.waitsForEmpty ? (
           <b>taken: lift the piece off</b>
         ) : last?.stable ? (
           <>
-            <span className="stable-bar" aria-hidden="true" /> stable
+            <span className={s.stable} aria-hidden="true" /> stable
           </>
         ) : value === null ? (
           `waiting for ${show(0, unit, 0, units).unit}`

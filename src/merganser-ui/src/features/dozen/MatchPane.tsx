@@ -1,10 +1,18 @@
-import { ButtonBase, Checkbox } from '@mui/material';
 import { useState } from 'react';
 import { Field } from '../../parts/Field';
+import { scale } from '../../drawing/chart';
 import { useWidth } from '../../parts/useWidth';
 import { number, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { Key, Plain } from '../../parts/Buttons';
+import { Fault } from '../../parts/Note';
+import { Table } from '../../parts/Table';
+import { Tick } from '../../parts/Tick';
 import type { Dozen, DozenWork } from './useDozen';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import panes from './Panes.module.css';
+import s from './MatchPane.module.css';
 
 /** Pieces into arrows: what was found, what cannot be beaten, and what it buys. */
 export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
@@ -23,17 +31,15 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
     });
   const fault = Object.values(work.faults)[0]?.[0];
   return (
-    <div className="match">
+    <div className={panes.match}>
       <section aria-label="How it is matched">
         <h2>Match</h2>
-        <label className="tick">
-          <Checkbox checked={spineSets} onChange={(e) => setSpineSets(e.target.checked)} />
+        <Tick checked={spineSets} onChange={setSpineSets}>
           Shafts measured alike go together
-        </label>
-        <label className="tick">
-          <Checkbox checked={straightest} onChange={(e) => setStraightest(e.target.checked)} />
+        </Tick>
+        <Tick checked={straightest} onChange={setStraightest}>
           Of too many shafts the straightest
-        </label>
+        </Tick>
         <Field
           label="Arrows fewer, the worst pieces left out"
           name="leaveOut"
@@ -47,30 +53,22 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
           onChange={setGlued}
           hint="numbers; insert 3 sits in shaft 3"
         />
-        <div className="row">
-          <ButtonBase className="key" disabled={work.busy} onClick={go} data-testid="match">
+        <div className={l.row}>
+          <Key disabled={work.busy} onClick={go} data-testid="match">
             {work.busy ? 'Matching …' : 'Match the pieces'}
-          </ButtonBase>
-          {work.busy && (
-            <ButtonBase className="plain" onClick={work.cancel}>
-              Cancel
-            </ButtonBase>
-          )}
+          </Key>
+          {work.busy && <Plain onClick={work.cancel}>Cancel</Plain>}
         </div>
-        {fault && (
-          <p className="fault" role="alert">
-            {fault}
-          </p>
-        )}
+        {fault && <Fault>{fault}</Fault>}
       </section>
       {match && (
         <section data-testid="match-found" aria-label="What was found">
-          <h2 className="spread">{withUnit(match.spread, 'gr', 1, units)} apart</h2>
+          <h2 className={s.spread}>{withUnit(match.spread, 'gr', 1, units)} apart</h2>
           <p>
             <b data-testid="match-words">{match.words}</b>
             {match.stale && ' Pieces were weighed since: match again.'}
           </p>
-          <table className="cants">
+          <Table>
             <tbody>
               <tr>
                 <th scope="row">By chance</th>
@@ -89,7 +87,7 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
                 <td>{withUnit(match.bound, 'gr', 1, units)}</td>
               </tr>
             </tbody>
-          </table>
+          </Table>
           <Stairs dozen={dozen} />
           <h2>What it buys</h2>
           <p>
@@ -97,7 +95,7 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
             {withUnit(match.chance.speedSpread, 'ft/s', 2, units)}; front of center{' '}
             {number(match.frontOfCenterSpread, 2)} % apart.
           </p>
-          <table className="cants">
+          <Table>
             <thead>
               <tr>
                 <th scope="col">at</th>
@@ -114,11 +112,11 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
                 </tr>
               ))}
             </tbody>
-          </table>
+          </Table>
         </section>
       )}
       {!match && (
-        <p className="muted">Nothing is matched yet. Many say it is not critical: the match shows what is gained.</p>
+        <p className={w.muted}>Nothing is matched yet. Many say it is not critical: the match shows what is gained.</p>
       )}
     </div>
   );
@@ -132,7 +130,7 @@ function Stairs({ dozen }: { dozen: Dozen }) {
   const { ref, width } = useWidth<HTMLDivElement>(620);
   const names = dozen.classes.map((c) => c.name);
   const most = Math.max(0.5, ...dozen.tray.flatMap((a) => names.map((n) => Math.abs(a.deviations[n] ?? 0)))) * 1.6;
-  const x = (grains: number) => 70 + ((width - 90) * (grains + most)) / (2 * most);
+  const x = scale(-most, most, 70, width - 20);
   const rows = dozen.tray.slice(0, 24);
   return (
     <div ref={ref}>
@@ -181,7 +179,7 @@ function Stairs({ dozen }: { dozen: Dozen }) {
           mean
         </text>
       </svg>
-      <p className="muted">
+      <p className={w.muted}>
         Each arrow from the top of its row down: {names.map((n) => n.toLowerCase()).join(', ')}. A bar is how far that
         piece is from the mean of its class.
       </p>

@@ -1,5 +1,8 @@
 import { number, signed } from '../../units/units';
+import { Body } from '../../parts/Page';
+import { Scroller, Table, differs } from '../../parts/Table';
 import type { Dozen } from './useDozen';
+import w from '../../parts/words.module.css';
 
 const NOT_SPUN = 0.003;
 
@@ -9,10 +12,10 @@ export function QuiverPane({ dozen }: { dozen: Dozen }) {
   const runOut = (a: Dozen['tray'][number]) => shaftOf(a)?.crookedness ?? NOT_SPUN;
   const sorted = dozen.tray.filter((a) => !a.retired).toSorted((a, b) => runOut(a) - runOut(b));
   return (
-    <div className="way-body">
+    <Body>
       <h2>The five that spin best go first</h2>
-      <div className="beside-scroll" tabIndex={0} role="region" aria-label="Arrows">
-        <table className="cants">
+      <Scroller label="Arrows">
+        <Table>
           <thead>
             <tr>
               <th scope="col">arrow</th>
@@ -30,7 +33,7 @@ export function QuiverPane({ dozen }: { dozen: Dozen }) {
             {sorted.map((a, i) => {
               const shaft = shaftOf(a);
               return (
-                <tr key={a.number} className={i < 5 ? 'differs' : ''}>
+                <tr key={a.number} className={i < 5 ? differs : undefined}>
                   <th scope="row">
                     Arrow {a.number}
                     {i < 5 && ', quiver'}
@@ -38,7 +41,7 @@ export function QuiverPane({ dozen }: { dozen: Dozen }) {
                   <td>{shaft?.runOut ? number(shaft.runOut, 4) : (shaft?.grade ?? 'not spun')}</td>
                   <td>{shaft?.indexMark}</td>
                   <td>
-                    {number(a.built ?? a.total, 1)} <small className="muted">{signed(a.deviation, 1)}</small>
+                    {number(a.built ?? a.total, 1)} <small className={w.muted}>{signed(a.deviation, 1)}</small>
                   </td>
                   <td>{number(a.builtFrontOfCenter ?? a.frontOfCenter, 1)}</td>
                   <td>{a.nockMark}</td>
@@ -49,9 +52,9 @@ export function QuiverPane({ dozen }: { dozen: Dozen }) {
               );
             })}
           </tbody>
-        </table>
-      </div>
-      {sorted.length === 0 && <p className="muted">No arrow yet: match the pieces first.</p>}
-    </div>
+        </Table>
+      </Scroller>
+      {sorted.length === 0 && <p className={w.muted}>No arrow yet: match the pieces first.</p>}
+    </Body>
   );
 }

@@ -1,14 +1,20 @@
-import { ButtonBase } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, newId, Refusal } from '../../api/client';
+import { answer, api } from '../../api/client';
+import { useActs } from '../../api/useActs';
 import { Field } from '../../parts/Field';
 import { ReadingField } from '../../parts/ReadingField';
 import { useRefresh } from '../../api/queries';
 import { fieldText, fieldUnit, number, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { Key, Plain } from '../../parts/Buttons';
+import { Scroller, Table } from '../../parts/Table';
 import { LiveReading } from './LiveReading';
 import { useInstrument } from './useInstrument';
+import { Simulated } from './Simulated';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import panes from './Panes.module.css';
 
 /** Strings of shots through the chronograph; this bow's virtual mass and energy follow, and every speed figure with them. */
 export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: number }) {
@@ -16,7 +22,9 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
   const [grains, setGrains] = useState(number(first, 1));
-  const [faults, setFaults] = useState<Record<string, string[]>>({});
+  const acts = useActs(`speed ${bowId}`);
+  const faults: Record<string, string[]> =
+    acts.problem && !acts.faults.speed && !acts.faults.grains ? { speed: [acts.problem.message] } : acts.faults;
   const view = useQuery({
     queryKey: ['chronograph', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/chronograph', { params: { path: { bowId } } })),
@@ -27,30 +35,28 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
     refresh();
   };
   const shoot = async (value: string, source: string): Promise<string | null> => {
-    try {
-      await answer(
+    const kept = await acts.act(`shot ${grains} ${value} ${source}`, (id) =>
+      answer(
         api.POST('/api/bows/{bowId}/chronograph', {
           params: { path: { bowId } },
-          body: { id: newId(), grains, speed: value, source },
+          body: { id, grains, speed: value, source },
         }),
-      );
-      setFaults({});
-      done();
-      return `taken: ${value}, with ${fieldText(grains, 'weight', units)} ${fieldUnit('weight', units)}`;
-    } catch (error) {
-      const errors = error instanceof Refusal ? error.errors : {};
-      setFaults(errors.speed || errors.grains ? errors : { speed: [(error as Error).message] });
-      return null;
-    }
+      ),
+    );
+    if (!kept) return null;
+    done();
+    return `taken: ${value}, with ${fieldText(grains, 'weight', units)} ${fieldUnit('weight', units)}`;
   };
   const chrono = useInstrument('chronograph', true, (value) => void shoot(String(value), 'chronograph'));
-  const withdraw = async (id: string) => {
-    await answer(api.POST('/api/bows/{bowId}/chronograph/{id}/withdraw', { params: { path: { bowId, id } } }));
-    done();
+  const withdraw = async (shot: string) => {
+    const gone = await acts.act(`withdraw ${shot}`, () =>
+      answer(api.POST('/api/bows/{bowId}/chronograph/{id}/withdraw', { params: { path: { bowId, id: shot } } })),
+    );
+    if (gone) done();
   };
   const data = view.data;
   return (
-    <div className="tray-pane">
+    <div className={panes.tray}>
       <section aria-label="Chronograph">
         <h2>Chronograph</h2>
         <LiveReading last={chrono.last} trouble={chrono.trouble} unit="ft/s" />
@@ -71,10 +77,9 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
           first
         />
         {(chrono.last?.simulated ?? true) && (
-          <div className="row">
-            <span className="sim">simulated shot</span>
-            <ButtonBase
-              className="key"
+          <div className={l.row}>
+            <Simulated what="simulated shot" />
+            <Key
               data-testid="shoot"
               onClick={() =>
                 void chrono.order({
@@ -84,22 +89,24 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
               }
             >
               Shoot one through
-            </ButtonBase>
+            </Key>
           </div>
         )}
-        <p className="muted">Three or more shots, the mean and not the first. Then a much lighter or heavier arrow.</p>
+        <p className={w.muted}>
+          Three or more shots, the mean and not the first. Then a much lighter or heavier arrow.
+        </p>
       </section>
       <section aria-label="What it taught">
         <h2 data-testid="speed-words">{data?.words}</h2>
         {data?.virtualMass != null && (
-          <p className="n">
+          <p className={w.tabular}>
             Virtual mass K {withUnit(data.virtualMass, 'gr', 1, units)} ±{' '}
             {withUnit(data.virtualMassError!, 'gr', 1, units)}, energy {withUnit(data.energy!, 'ft·lb', 2, units)} ±{' '}
             {withUnit(data.energyError!, 'ft·lb', 2, units)}.
           </p>
         )}
-        <div className="beside-scroll" tabIndex={0} role="region" aria-label="Readings by arrow weight">
-          <table className="cants">
+        <Scroller label="Readings by arrow weight">
+          <Table>
             <thead>
               <tr>
                 <th scope="col">arrow</th>
@@ -122,23 +129,22 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: num
                   <td>{withUnit(s.momentum, 'slug·ft/s', 3, units)}</td>
                   <td>
                     {s.shots.map((shot) => (
-                      <ButtonBase
+                      <Plain
                         key={shot.id}
-                        className="plain"
                         aria-label={`Take back ${number(shot.speed, 1)}`}
                         onClick={() => void withdraw(shot.id)}
                       >
                         {number(shot.speed, 1)}
                         {s.odd.includes(shot.id) && ' odd'}
-                      </ButtonBase>
+                      </Plain>
                     ))}
                   </td>
                 </tr>
               ))}
             </tbody>
-          </table>
-        </div>
-        <p className="muted">Press a reading to take it back. An odd one is asked about, never dropped by itself.</p>
+          </Table>
+        </Scroller>
+        <p className={w.muted}>Press a reading to take it back. An odd one is asked about, never dropped by itself.</p>
       </section>
     </div>
   );

@@ -1,9 +1,14 @@
-import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Field } from '../../parts/Field';
 import { number } from '../../units/units';
+import { Plain } from '../../parts/Buttons';
+import { ChoiceRow } from '../../parts/ChoiceRow';
+import { Note } from '../../parts/Note';
 import type { Dozen, DozenWork } from './useDozen';
 import { blank } from './WeighPane';
+import w from '../../parts/words.module.css';
+import tray from './Tray.module.css';
+import panes from './Panes.module.css';
 
 const grades = ['good', 'fair', 'poor'];
 
@@ -26,17 +31,17 @@ export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
     setIndex(null);
   };
   return (
-    <div className="tray-pane">
+    <div className={panes.tray}>
       <section aria-label="Shafts">
         <h2>Spin, spine and inspect</h2>
-        <ul className="tray">
+        <ul className={tray.tray} data-testid="shafts">
           {numbers.map((n) => {
             const known = dozen.shafts.find((s) => s.number === n);
             return (
-              <li key={n} className={n === at ? 'here' : known ? 'filled' : ''}>
-                <ButtonBase className="plain" onClick={() => go(n)} aria-pressed={n === at}>
+              <li key={n} className={n === at ? tray.here : known ? tray.filled : undefined}>
+                <Plain className={tray.act} onClick={() => go(n)} aria-pressed={n === at}>
                   {n}
-                </ButtonBase>
+                </Plain>
                 <small>
                   {known?.damaged
                     ? 'damaged'
@@ -53,42 +58,27 @@ export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
             );
           })}
         </ul>
-        <p className="muted">The straightest four to six get broadheads; the best spinners are used for paper.</p>
+        <p className={w.muted}>The straightest four to six get broadheads; the best spinners are used for paper.</p>
       </section>
       <section aria-label={`Shaft ${at}`}>
         <h2>Shaft {at}</h2>
         {shaft?.damaged && (
-          <p className="caution" role="note">
-            <span>
-              <b>Caution.</b>A damaged carbon shaft is destroyed, not shot: it can injure the hand. It is never
-              assigned.
-            </span>
-          </p>
+          <Note word="Caution.">
+            A damaged carbon shaft is destroyed, not shot: it can injure the hand. It is never assigned.
+          </Note>
         )}
-        <div className="row" role="group" aria-label="Inspection">
-          {dozen.findings.map((found) => (
-            <ButtonBase
-              key={found.code}
-              className="key"
-              aria-pressed={shaft?.finding === found.code}
-              onClick={() => void keep('inspection', null, found.code)}
-            >
-              {found.words}
-            </ButtonBase>
-          ))}
-        </div>
-        <div className="row" role="group" aria-label="Run-out by eye">
-          {grades.map((grade) => (
-            <ButtonBase
-              key={grade}
-              className="key"
-              aria-pressed={shaft?.grade === grade}
-              onClick={() => void keep('grade', null, grade)}
-            >
-              spins {grade}
-            </ButtonBase>
-          ))}
-        </div>
+        <ChoiceRow
+          label="Inspection"
+          value={shaft?.finding ?? null}
+          choices={dozen.findings.map((found) => [found.code, found.words] as const)}
+          onChange={(found) => void keep('inspection', null, found)}
+        />
+        <ChoiceRow
+          label="Run-out by eye"
+          value={shaft?.grade ?? null}
+          choices={grades.map((grade) => [grade, `spins ${grade}`] as const)}
+          onChange={(grade) => void keep('grade', null, grade)}
+        />
         <Field
           label="Run-out from the dial"
           name="runOut"

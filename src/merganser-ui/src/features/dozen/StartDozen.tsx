@@ -1,6 +1,8 @@
-import { Checkbox } from '@mui/material';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
+import { Fault } from '../../parts/Note';
+import { Tick } from '../../parts/Tick';
+import panes from './Panes.module.css';
 
 export interface DozenForm {
   arrowVersionId: string;
@@ -33,7 +35,7 @@ interface Props {
 export function StartDozen({ form, kept, faults, onChange }: Props) {
   const arrow = kept.find((a) => a.kept!.id === form.arrowVersionId)?.kept!.arrow;
   return (
-    <div className="tray-pane">
+    <div className={panes.tray}>
       <section aria-label="A new dozen">
         <h1>A new dozen</h1>
         <Select
@@ -73,29 +75,25 @@ export function StartDozen({ form, kept, faults, onChange }: Props) {
         <h2>What is weighed</h2>
         {arrow &&
           classesOf(arrow).map((name) => (
-            <label key={name} className="tick">
-              <Checkbox
-                checked={form.classes.includes(name)}
-                onChange={(event) =>
-                  onChange({
-                    ...form,
-                    classes: event.target.checked
-                      ? classesOf(arrow).filter((c) => c === name || form.classes.includes(c))
-                      : form.classes.filter((c) => c !== name),
-                  })
-                }
-              />
+            <Tick
+              key={name}
+              checked={form.classes.includes(name)}
+              onChange={(wanted) =>
+                onChange({
+                  ...form,
+                  classes: wanted
+                    ? classesOf(arrow).filter((c) => c === name || form.classes.includes(c))
+                    : form.classes.filter((c) => c !== name),
+                })
+              }
+            >
               {name}
-            </label>
+            </Tick>
           ))}
-        <label className="tick">
-          <Checkbox
-            checked={form.vanesInSets}
-            onChange={(event) => onChange({ ...form, vanesInSets: event.target.checked })}
-          />
+        <Tick checked={form.vanesInSets} onChange={(vanesInSets) => onChange({ ...form, vanesInSets })}>
           The vanes of one arrow together
-        </label>
-        {faults.classes && <p className="fault">{faults.classes[0]}</p>}
+        </Tick>
+        {faults.classes && <Fault>{faults.classes[0]}</Fault>}
       </section>
     </div>
   );

@@ -1,10 +1,18 @@
-import { ButtonBase, Checkbox } from '@mui/material';
 import { useState } from 'react';
 import { Field } from '../../parts/Field';
 import { number, showChange, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { FileLink, Plain } from '../../parts/Buttons';
+import { Note } from '../../parts/Note';
+import { Body } from '../../parts/Page';
+import { Scroller, Table, differs } from '../../parts/Table';
+import { Tick } from '../../parts/Tick';
 import type { Dozen, DozenWork } from './useDozen';
 import { blank } from './WeighPane';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import panes from './Panes.module.css';
+import s from './TrayPane.module.css';
 
 /** The build list: which pieces make which arrow, ticked as it is assembled; and the arrow's own record. */
 export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
@@ -14,15 +22,19 @@ export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const arrow = use.find((a) => a.number === open) ?? use[0];
   const done = (step: string) => step in arrow!.tickIds;
   if (dozen.tray.length === 0)
-    return <p className="way-body">Match the pieces first: then the build list stands here.</p>;
+    return (
+      <Body>
+        <p>Match the pieces first: then the build list stands here.</p>
+      </Body>
+    );
   const made = (word: string, value: string | null, note: string | null = null) =>
     work.enter(dozen.id, { ...blank, kind: 'made', number: open, word, value, note });
   return (
-    <div className="tray-pane">
+    <div className={panes.tray}>
       <section aria-label="Build list">
         <h2>Build list</h2>
-        <div className="beside-scroll" tabIndex={0} role="region" aria-label="Arrows and their pieces">
-          <table className="cants">
+        <Scroller label="Arrows and their pieces">
+          <Table>
             <thead>
               <tr>
                 <th scope="col">arrow</th>
@@ -38,18 +50,18 @@ export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
             </thead>
             <tbody>
               {use.map((a) => (
-                <tr key={a.number} className={a.number === open ? 'differs' : ''} data-arrow={a.number}>
+                <tr key={a.number} className={a.number === open ? differs : undefined} data-arrow={a.number}>
                   <th scope="row">
-                    <ButtonBase className="plain" onClick={() => setOpen(a.number)} aria-pressed={a.number === open}>
+                    <Plain onClick={() => setOpen(a.number)} aria-pressed={a.number === open}>
                       Arrow {a.number}
-                    </ButtonBase>
+                    </Plain>
                   </th>
                   {dozen.classes.map((c) => (
                     <td key={c.name}>{a.pieces[c.name]?.join('·')}</td>
                   ))}
                   <td>
                     {withUnit(a.total, 'gr', 1, units)}{' '}
-                    <small className="muted">{showChange(a.deviation, 'gr', 1, units)}</small>
+                    <small className={w.muted}>{showChange(a.deviation, 'gr', 1, units)}</small>
                   </td>
                   <td>{a.state}</td>
                   <td>
@@ -60,61 +72,57 @@ export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
                 </tr>
               ))}
             </tbody>
-          </table>
-        </div>
+          </Table>
+        </Scroller>
         {dozen.tray
           .filter((a) => a.retired)
           .map((a) => (
-            <p key={a.number} className="caution" role="note">
-              <span>
-                <b>Arrow {a.number} is out of use.</b>
-                {a.retiredWhy}
-              </span>
-            </p>
+            <Note key={a.number} word={`Arrow ${a.number} is out of use.`}>
+              {a.retiredWhy}
+            </Note>
           ))}
-        <p className="row">
-          <a className="plain-link" href={`/api/dozens/${dozen.id}/tray.pdf`} download>
+        <p className={l.row}>
+          <FileLink href={`/api/dozens/${dozen.id}/tray.pdf`} download>
             Print the list
-          </a>
-          <a className="plain-link" href={`/api/dozens/${dozen.id}/labels.pdf`} download>
+          </FileLink>
+          <FileLink href={`/api/dozens/${dozen.id}/labels.pdf`} download>
             Labels
-          </a>
-          <a className="plain-link" href={`/api/dozens/${dozen.id}/export.csv`} download>
+          </FileLink>
+          <FileLink href={`/api/dozens/${dozen.id}/export.csv`} download>
             CSV
-          </a>
-          <a className="plain-link" href={`/api/dozens/${dozen.id}`} download="dozen.json">
+          </FileLink>
+          <FileLink href={`/api/dozens/${dozen.id}`} download="dozen.json">
             JSON
-          </a>
+          </FileLink>
         </p>
       </section>
       {arrow && (
         <section aria-label={`Arrow ${arrow.number}`} key={arrow.number}>
           <h2>
-            Arrow {arrow.number} <small className="muted">{arrow.state}</small>
+            Arrow {arrow.number} <small className={w.muted}>{arrow.state}</small>
           </h2>
-          <ol className="assembly">
+          <ol className={s.assembly} data-testid="assembly">
             {dozen.steps.map((step) => (
               <li key={step.code}>
-                <label className="tick">
-                  <Checkbox
-                    checked={done(step.code)}
-                    disabled={work.busy}
-                    onChange={() =>
-                      void (done(step.code)
-                        ? work.withdraw(dozen.id, arrow.tickIds[step.code]!)
-                        : work.enter(dozen.id, { ...blank, kind: 'tick', number: arrow.number, word: step.code }))
-                    }
-                    slotProps={{ input: { 'data-tick': step.code } as object }}
-                  />
+                <Tick
+                  checked={done(step.code)}
+                  disabled={work.busy}
+                  step={step.code}
+                  onChange={() =>
+                    void (done(step.code)
+                      ? work.withdraw(dozen.id, arrow.tickIds[step.code]!)
+                      : work.enter(dozen.id, { ...blank, kind: 'tick', number: arrow.number, word: step.code }))
+                  }
+                >
                   <span>
                     {step.words}
                     {step.caution && <small> {step.caution}</small>}
                   </span>
-                </label>
+                </Tick>
               </li>
             ))}
           </ol>
-          <div className="caliper-grid">
+          <div className={l.smallFields}>
             <Made
               label="Built weight"
               quantity="weight"

@@ -1,13 +1,24 @@
-import { ButtonBase } from '@mui/material';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { Field } from '../../parts/Field';
 import { isPageKey, ownsEnter } from '../../shell/keys';
 import { ReadingField } from '../../parts/ReadingField';
 import { show } from '../../units/units';
 import { useFigures, useUnits } from '../../units/UnitsContext';
+import { Key, Plain } from '../../parts/Buttons';
+import { Fold } from '../../parts/Fold';
+import { ListRow } from '../../parts/List';
+import { Fault, Note } from '../../parts/Note';
+import { TextBlock } from '../../parts/TextLine';
+import { classes } from '../../parts/classes';
 import { LiveReading } from './LiveReading';
 import type { Dozen, DozenWork } from './useDozen';
 import { useInstrument } from './useInstrument';
+import { Simulated } from './Simulated';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import tray from './Tray.module.css';
+import panes from './Panes.module.css';
+import s from './WeighPane.module.css';
 
 interface Props {
   dozen: Dozen;
@@ -90,50 +101,50 @@ export function WeighPane({ dozen, work, kind, onKind }: Props) {
     void scale.order({ order: 'put', value: Math.round((base + sway) * 10) / 10 });
   };
   return (
-    <div className="weigh">
+    <div className={panes.weigh}>
       <section aria-label="Classes">
         <h2>Weigh in</h2>
         <ul>
           <li>
-            <ButtonBase className="weigh-class" aria-pressed={checking} onClick={() => choose(CHECK)}>
+            <ListRow ruled className={s.class} here={checking} aria-pressed={checking} onClick={() => choose(CHECK)}>
               <b>Check weight</b>
               <small>
                 {dozen.check
                   ? `${figure(dozen.check.reading, 'gr', 1)} of ${figure(dozen.check.nominal, 'gr', 1)}${dozen.check.off ? ', off: marked' : ''}`
                   : 'not yet'}
               </small>
-            </ButtonBase>
+            </ListRow>
           </li>
           {[
             ...dozen.classes.map((c) => [c.name, `${c.pieces.length} of ${c.wanted}`]),
             ['Head', `${dozen.heads.pieces.length} heads`],
           ].map(([name, words]) => (
             <li key={name}>
-              <ButtonBase
-                className="weigh-class"
+              <ListRow
+                ruled
+                className={s.class}
+                here={kind === name}
                 aria-pressed={kind === name}
                 onClick={() => choose(name!)}
                 data-class={name}
               >
                 <b>{name}</b>
                 <small>{words}</small>
-              </ButtonBase>
+              </ListRow>
             </li>
           ))}
         </ul>
       </section>
-      <section className="weigh-middle" aria-label="The scale">
+      <section aria-label="The scale">
         <h1>{checking ? `Check weight, ${figure(Number(nominal) || 0, 'gr', 1)}` : `${kind} ${next}`}</h1>
         <LiveReading last={scale.last} trouble={scale.trouble} unit="gr" />
         {dozen.check?.off && (
-          <p className="caution" role="note">
-            <span>
-              <b>Caution.</b>The scale is {figure(dozen.check.error, 'gr', 1)} off its check weight: it is kept and
-              marked. The match does not mind, speed and FOC do.
-            </span>
-          </p>
+          <Note word="Caution.">
+            The scale is {figure(dozen.check.error, 'gr', 1)} off its check weight: it is kept and marked. The match
+            does not mind, speed and FOC do.
+          </Note>
         )}
-        <div className="row">
+        <div className={l.row}>
           {checking && (
             <Field label="The check weight" name="nominal" quantity="weight" value={nominal} onChange={setNominal} />
           )}
@@ -146,84 +157,78 @@ export function WeighPane({ dozen, work, kind, onKind }: Props) {
             onEmpty={takeNow}
             first
           />
-          <ButtonBase className="key" onClick={takeNow}>
-            Take now
-          </ButtonBase>
-          <ButtonBase className="key" onClick={() => void scale.order({ order: 'tare', value: null })}>
-            Tare
-          </ButtonBase>
-          <ButtonBase className="key" aria-pressed={tone} onClick={() => setTone(flip)}>
+          <Key onClick={takeNow}>Take now</Key>
+          <Key onClick={() => void scale.order({ order: 'tare', value: null })}>Tare</Key>
+          <Key aria-pressed={tone} onClick={() => setTone(flip)}>
             Tone
-          </ButtonBase>
+          </Key>
         </div>
         {(scale.last?.simulated ?? true) && (
-          <div className="row">
-            <span className="sim">simulated pan</span>
-            <ButtonBase className="key" onClick={put} data-testid="put">
+          <div className={l.row}>
+            <Simulated what="simulated pan" />
+            <Key onClick={put} data-testid="put">
               Put the next piece on
-            </ButtonBase>
-            <ButtonBase
-              className="key"
-              onClick={() => void scale.order({ order: 'lift', value: null })}
-              data-testid="lift"
-            >
+            </Key>
+            <Key onClick={() => void scale.order({ order: 'lift', value: null })} data-testid="lift">
               Lift it off
-            </ButtonBase>
+            </Key>
           </div>
         )}
         {!checking && (
-          <details>
-            <summary>Or a table of weights</summary>
-            <textarea
-              className="name-input table-in"
-              aria-label={`Weights of ${kind}, one a line`}
+          <Fold words="Or a table of weights">
+            <TextBlock
+              label={`Weights of ${kind}, one a line`}
               rows={5}
               value={table}
               placeholder={'one a line, or number;weight'}
-              onChange={(event) => setTable(event.target.value)}
+              onChange={setTable}
             />
-            <p className="fault">{work.faults.text?.[0]}</p>
-            <ButtonBase
-              className="key"
+            {work.faults.text && <Fault>{work.faults.text[0]}</Fault>}
+            <Key
               disabled={!table.trim()}
               onClick={() => void work.weights(dozen.id, kind, table).then((ok) => ok && setTable(''))}
             >
               Take these
-            </ButtonBase>
-          </details>
+            </Key>
+          </Fold>
         )}
       </section>
       <section aria-label="The tray">
         <h2>
           Tray{' '}
-          <small className="muted">
+          <small className={w.muted}>
             {group && group.lightest !== null
               ? `${figure(group.lightest, 'gr', 1)} to ${figure(group.heaviest!, 'gr', 1)}`
               : ''}
           </small>
         </h2>
-        <ol className="tray">
+        <ol className={tray.tray} data-testid="tray">
           {Array.from({ length: checking ? 0 : Math.max(wanted, pieces.length) }, (_, i) => {
             const piece = pieces.find((p) => p.number === i + 1);
             return (
-              <li key={i} className={piece ? (piece.odd ? 'filled odd' : 'filled') : i + 1 === next ? 'here' : ''}>
+              <li
+                key={i}
+                className={classes(piece && tray.filled, piece?.odd && tray.odd, !piece && i + 1 === next && tray.here)}
+                data-odd={piece?.odd || undefined}
+                data-filled={piece !== undefined || undefined}
+              >
                 <small>{i + 1}</small>
-                <b className="n">{piece ? show(piece.grains, 'gr', 1, units).value : ''}</b>
+                <b className={w.tabular}>{piece ? show(piece.grains, 'gr', 1, units).value : ''}</b>
                 {piece?.odd && <em>odd</em>}
                 {piece && (
-                  <ButtonBase
-                    className="plain"
+                  <Plain
+                    className={tray.act}
                     aria-label={`Take back ${kind} ${piece.number}`}
                     onClick={() => void work.withdraw(dozen.id, piece.entryId)}
                   >
                     back
-                  </ButtonBase>
+                  </Plain>
                 )}
               </li>
             );
           })}
         </ol>
-        <p className="muted">
+        <p className={w.muted}>
           <kbd>Enter</kbd> takes at once, <kbd>Backspace</kbd> takes the last one back, <kbd>0</kbd> tares, <kbd>T</kbd>{' '}
           tone.
         </p>

@@ -2,23 +2,40 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { useRefresh } from '../../api/queries';
-import { useActs } from '../../api/useActs';
+import { shownAtOnce, useActs } from '../../api/useActs';
 
 export type Dozen = Schemas['DozenView'];
+type TrayArrow = Dozen['tray'][number];
 export type EntryInput = Omit<Schemas['EntryInput'], 'id'>;
 
 /** The dozens of a bow and every act on them; each act has one id, so that trying it again is safe. */
 export function useDozen(bowId: string) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
-  const acts = useActs();
+  const acts = useActs(`dozen ${bowId}`);
+  const tray = (dozenId: string, change: (arrow: TrayArrow) => TrayArrow) =>
+    shownAtOnce<Dozen[]>(['dozens', bowId], (all) =>
+      all.map((d) => (d.id === dozenId ? { ...d, tray: d.tray.map(change) } : d)),
+    );
+  /** A tick of the build list stands at once: it can be taken back. */
+  const ticked = (dozenId: string, number: number, step: string) =>
+    tray(dozenId, (a) => (a.number === number ? { ...a, tickIds: { ...a.tickIds, [step]: '' } } : a));
+  const unticked = (dozenId: string, entryId: string) =>
+    tray(dozenId, (a) => ({
+      ...a,
+      tickIds: Object.fromEntries(Object.entries(a.tickIds).filter(([, id]) => id !== entryId)),
+    }));
   const stop = useRef<AbortController | null>(null);
   const dozens = useQuery({
     queryKey: ['dozens', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/dozens', { params: { path: { bowId } } })),
   });
-  const act = async (what: string, call: (id: string) => Promise<Dozen>): Promise<Dozen | null> => {
-    const dozen = await acts.act(() => call(acts.idFor(what)));
+  const act = async (
+    what: string,
+    call: (id: string) => Promise<Dozen>,
+    change?: Parameters<typeof acts.act>[2],
+  ): Promise<Dozen | null> => {
+    const dozen = await acts.act(what, call, change);
     if (!dozen) return null;
     queries.setQueryData<Dozen[]>(['dozens', bowId], (all) => [dozen, ...(all ?? []).filter((d) => d.id !== dozen.id)]);
     refresh();
@@ -36,8 +53,11 @@ export function useDozen(bowId: string) {
         answer(api.POST('/api/bows/{bowId}/dozens', { params: { path: { bowId } }, body: { ...input, id } })),
       ),
     enter: (dozenId: string, entry: EntryInput) =>
-      act(`entry ${dozenId} ${JSON.stringify(entry)}`, (id) =>
-        answer(api.POST('/api/dozens/{id}/entries', { params: { path: { id: dozenId } }, body: { ...entry, id } })),
+      act(
+        `entry ${dozenId} ${JSON.stringify(entry)}`,
+        (id) =>
+          answer(api.POST('/api/dozens/{id}/entries', { params: { path: { id: dozenId } }, body: { ...entry, id } })),
+        entry.kind === 'tick' ? ticked(dozenId, entry.number!, entry.word!) : undefined,
       ),
     weights: (dozenId: string, kind: string, text: string) =>
       act(`weights ${kind} ${text}`, (id) =>
@@ -46,8 +66,11 @@ export function useDozen(bowId: string) {
         ),
       ),
     withdraw: (dozenId: string, entryId: string) =>
-      act(`withdraw ${entryId}`, () =>
-        answer(api.POST('/api/dozens/{id}/withdrawals/{entryId}', { params: { path: { id: dozenId, entryId } } })),
+      act(
+        `withdraw ${entryId}`,
+        () =>
+          answer(api.POST('/api/dozens/{id}/withdrawals/{entryId}', { params: { path: { id: dozenId, entryId } } })),
+        unticked(dozenId, entryId),
       ),
     match: (dozenId: string, options: Omit<Schemas['MatchOptions'], 'id'>) => {
       stop.current = new AbortController();

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
+import { useAsk } from '../../api/useAsk';
 
 export interface InstrumentEvent {
   state: 'connected' | 'reading' | 'garbage' | 'lost' | 'taken-over';
@@ -39,15 +40,13 @@ export function useInstrument(kind: 'scale' | 'chronograph', on: boolean, onTake
     source.onerror = () => setTrouble('the server does not answer');
     return () => source.close();
   }, [kind, on]);
+  // No act that may wait: a pan that is tared later than it was pressed is worse than one that is not.
+  const orders = useAsk((input: Schemas['OrderInput']) =>
+    answer(api.POST('/api/instruments/{kind}/orders', { params: { path: { kind } }, body: input })),
+  );
   return {
     last,
-    trouble,
-    order: (input: Schemas['OrderInput']) =>
-      answer(api.POST('/api/instruments/{kind}/orders', { params: { path: { kind } }, body: input }))
-        .then((done) => done.taken)
-        .catch((error: Error) => {
-          setTrouble(error.message);
-          return null;
-        }),
+    trouble: orders.problem?.message ?? trouble,
+    order: async (input: Schemas['OrderInput']) => (await orders.ask(input))?.taken ?? null,
   };
 }

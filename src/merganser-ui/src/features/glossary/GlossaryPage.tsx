@@ -4,6 +4,9 @@ import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
 import { terms } from '../../glossary/terms';
 import { TermDrawing } from '../../parts/TermDrawing';
+import { Main, Page } from '../../parts/Page';
+import { FindLine } from '../../parts/TextLine';
+import s from './GlossaryPage.module.css';
 
 /** Every word of the trade that the screens use. */
 export default function GlossaryPage() {
@@ -14,21 +17,14 @@ export default function GlossaryPage() {
     .filter((t) => `${t.word} ${t.means}`.toLowerCase().includes(wanted))
     .toSorted((a, b) => a.word.localeCompare(b.word));
   return (
-    <div className="page">
+    <Page>
       <ShellHead at={null} />
-      <main className="thing inset">
-        <div className="rack-title">
+      <Main kind="inset">
+        <div className={s.title}>
           <h1>Words</h1>
-          <input
-            className="name-input"
-            data-find
-            aria-label="Find a word"
-            placeholder="find a word"
-            value={find}
-            onChange={(event) => setFind(event.target.value)}
-          />
+          <FindLine className={s.find} label="Find a word" placeholder="find a word" value={find} onChange={setFind} />
         </div>
-        <dl className="glossary">
+        <dl className={s.words} data-testid="words-of-the-trade">
           {shown.map((term) => (
             <div key={term.name}>
               <dt>{term.word}</dt>
@@ -40,13 +36,13 @@ export default function GlossaryPage() {
           ))}
         </dl>
         {shown.length === 0 && <p>No such word here.</p>}
-      </main>
+      </Main>
       <Foot
         sentence="Go back to where you were."
         reason="Words with a dotted underline open here."
         button="Back"
         onGo={() => void navigate(-1)}
       />
-    </div>
+    </Page>
   );
 }

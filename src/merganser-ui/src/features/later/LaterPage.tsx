@@ -2,6 +2,9 @@ import { useNavigate, useParams } from 'react-router';
 import { ShellHead, type StopName } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
 import { useBow } from '../../api/queries';
+import { Empty } from '../../parts/Empty';
+import { Main, Page } from '../../parts/Page';
+import w from '../../parts/words.module.css';
 
 const holds: Partial<Record<StopName, { title: string; text: string }>> = {
   groups: {
@@ -19,12 +22,13 @@ export default function LaterPage() {
   const at = (stop ?? 'story') as StopName;
   const words = holds[at] ?? { title: 'Nothing here', text: 'There is no such stop on the rule.' };
   return (
-    <div className="page">
+    <Page>
       <ShellHead at={at} bowId={bowId} />
-      <main className="thing inset">
-        <h1>{words.title}</h1>
-        <p className="muted">{words.text}</p>
-      </main>
+      <Main kind="inset">
+        <Empty title={words.title}>
+          <span className={w.muted}>{words.text}</span>
+        </Empty>
+      </Main>
       {unsound ? (
         <Foot
           sentence="Do not shoot this bow until it is repaired."
@@ -40,6 +44,6 @@ export default function LaterPage() {
           onGo={() => void navigate(`/bows/${bowId}/paper`)}
         />
       )}
-    </div>
+    </Page>
   );
 }

@@ -1,5 +1,8 @@
 import { number } from '../../units/units';
 import { useFigures } from '../../units/UnitsContext';
+import { classes } from '../../parts/classes';
+import w from '../../parts/words.module.css';
+import s from './ChanceBar.module.css';
 
 /** The chance of being inside as a bar; with the chance after the move, dashed, and where it would be called done. */
 export function ChanceBar({
@@ -17,7 +20,7 @@ export function ChanceBar({
   const WIDTH = 160;
   const words = `${percent(chance)} inside ${figure(tolerance, 'in', 2)} now${after == null ? '' : `, ${percent(after)} after the move`}`;
   return (
-    <div className="chance">
+    <div className={s.chance}>
       <svg width={WIDTH} height="26" viewBox={`0 0 ${WIDTH} 26`} role="img" aria-label={words}>
         <rect x="0.5" y="7.5" width={WIDTH - 1} height="11" fill="var(--sheet)" stroke="var(--edge)" />
         <rect x="0" y="8" width={WIDTH * chance} height="10" fill="var(--ink)" />
@@ -38,13 +41,13 @@ export function ChanceBar({
         )}
       </svg>
       <span>
-        <b className="n">{percent(chance)}</b> inside {figure(tolerance, 'in', 2)}
+        <b className={w.tabular}>{percent(chance)}</b> inside {figure(tolerance, 'in', 2)}
         {after != null && (
           <>
-            , <b className="n pred">{percent(after)}</b> after it
+            , <b className={classes(w.tabular, s.after)}>{percent(after)}</b> after it
           </>
         )}
-        {enough !== null && <span className="muted">; done at {percent(enough)}</span>}
+        {enough !== null && <span className={w.muted}>; done at {percent(enough)}</span>}
       </span>
     </div>
   );

@@ -2,7 +2,9 @@ import { ButtonBase } from '@mui/material';
 import { useEffect, useRef } from 'react';
 import { tearPath } from '../../drawing/tear';
 import { useFigures } from '../../units/UnitsContext';
+import { classes } from '../../parts/classes';
 import { counted, purposes, type Paper, type ShotSet } from './paperTypes';
+import s from './FilmStrip.module.css';
 
 /** Each set as a small picture, with the moves and notes between them; last, dashed, what the advised move is expected to do. */
 export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: string; onShow: (id: string) => void }) {
@@ -15,12 +17,12 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
   }, [count]);
   const ghost = paper.advice.move && paper.advice.ghosts.length === 1 ? paper.advice.ghosts[0]! : null;
   return (
-    <ol ref={film} className="film" aria-label="The sets of this paper">
+    <ol ref={film} className={s.film} data-testid="film" aria-label="The sets of this paper">
       {paper.sets.map((set, i) => (
         <li key={set.id}>
           {i > 0 && <Between set={set} before={paper.sets[i - 1]!} />}
           <ButtonBase
-            className={set.id === shownId ? 'film-set now' : 'film-set'}
+            className={classes(s.set, s.kept, set.id === shownId && s.now)}
             onClick={() => onShow(set.id)}
             aria-pressed={set.id === shownId}
           >
@@ -39,12 +41,12 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
         </li>
       ))}
       {ghost && (
-        <li className="film-ahead">
-          <div className="film-move">
+        <li>
+          <div className={s.between}>
             <span>advised</span>
             <Arrow dashed />
           </div>
-          <span className="film-set">
+          <span className={s.set}>
             <svg width="120" height="76" viewBox="-60 -38 120 76" aria-hidden="true">
               <rect
                 x="-59"
@@ -85,7 +87,7 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
 
 function Between({ set, before }: { set: ShotSet; before: ShotSet }) {
   return (
-    <div className="film-move">
+    <div className={s.between}>
       {set.movesBefore.length === 0
         ? 'nothing moved'
         : set.movesBefore.map((m) => <span key={m.id}>{m.correction ? `corrected: ${m.after}` : m.words}</span>)}

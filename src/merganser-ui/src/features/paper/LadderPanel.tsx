@@ -1,8 +1,12 @@
-import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { NoteField } from '../../parts/NoteField';
 import type { Schemas } from '../../api/client';
+import { Key, Plain } from '../../parts/Buttons';
 import type { Paper, Purpose } from './paperTypes';
+import { Pane } from './Pane';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import s from './LadderPanel.module.css';
 
 type Rung = NonNullable<Schemas['RungKind']>;
 
@@ -32,10 +36,10 @@ export function LadderPanel({ paper, busy, onControl, onNote, onWithdraw }: Prop
   const [free, setFree] = useState('');
   const { ladder } = paper;
   return (
-    <section className="reading" aria-label="The ladder">
+    <Pane label="The ladder">
       <h1>{ladder.wanted ? 'Moves do not help: look here first' : 'If moves do not help'}</h1>
-      <p className="muted">In the order of this school. Equal holes do not clear grip, face pressure or spine.</p>
-      <ol className="ladder">
+      <p className={w.muted}>In the order of this school. Equal holes do not clear grip, face pressure or spine.</p>
+      <ol className={s.ladder} data-testid="ladder">
         {ladder.rungs.map((rung) => (
           <RungLine
             key={rung.code}
@@ -49,7 +53,7 @@ export function LadderPanel({ paper, busy, onControl, onNote, onWithdraw }: Prop
         ))}
       </ol>
       <h2>A note at this place</h2>
-      <div className="row">
+      <div className={l.row}>
         <NoteField
           label="A note at this place"
           placeholder="wind, a new grip, seated …"
@@ -57,8 +61,7 @@ export function LadderPanel({ paper, busy, onControl, onNote, onWithdraw }: Prop
           onChange={setFree}
           wide
         />
-        <ButtonBase
-          className="key"
+        <Key
           disabled={!free.trim() || busy}
           onClick={() => {
             onNote(null, null, free);
@@ -66,9 +69,9 @@ export function LadderPanel({ paper, busy, onControl, onNote, onWithdraw }: Prop
           }}
         >
           Note it
-        </ButtonBase>
+        </Key>
       </div>
-    </section>
+    </Pane>
   );
 }
 
@@ -83,28 +86,32 @@ function RungLine({
   const [note, setNote] = useState('');
   const done = rung.outcome !== null;
   return (
-    <li className={here ? 'here' : done ? 'done' : ''} data-rung={rung.code}>
+    <li
+      className={here ? s.here : done ? s.done : undefined}
+      data-rung={rung.code}
+      data-state={here ? 'here' : done ? 'done' : undefined}
+    >
       <b>{rung.title}</b>
       {done ? (
         <span>
           {words(rung.outcome!)}
           {rung.note && `: ${rung.note}`}
           {rung.noteId && (
-            <ButtonBase className="plain" disabled={busy} onClick={() => onWithdraw(rung.noteId!)}>
+            <Plain disabled={busy} onClick={() => onWithdraw(rung.noteId!)}>
               Take back
-            </ButtonBase>
+            </Plain>
           )}
         </span>
       ) : (
         <>
           <p>{rung.how}</p>
-          <p className="muted">{rung.tells}</p>
+          <p className={w.muted}>{rung.tells}</p>
           {here && (
-            <div className="row">
+            <div className={l.row}>
               {controls[rung.code!] && (
-                <ButtonBase className="key strong" disabled={busy} onClick={() => onControl(controls[rung.code!]!)}>
+                <Key strong disabled={busy} onClick={() => onControl(controls[rung.code!]!)}>
                   Shoot it now
-                </ButtonBase>
+                </Key>
               )}
               <NoteField
                 label={`${rung.title}: what was seen`}
@@ -113,9 +120,9 @@ function RungLine({
                 onChange={setNote}
               />
               {outcomes.map(([code, label]) => (
-                <ButtonBase key={code} className="key" disabled={busy} onClick={() => onNote(rung.code!, code, note)}>
+                <Key key={code} disabled={busy} onClick={() => onNote(rung.code!, code, note)}>
                   {label}
-                </ButtonBase>
+                </Key>
               ))}
             </div>
           )}

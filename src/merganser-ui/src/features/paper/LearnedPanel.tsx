@@ -1,10 +1,18 @@
-import { ButtonBase } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { answer, api, newId, type Schemas } from '../../api/client';
+import { answer, api, type Schemas } from '../../api/client';
 import { useActs } from '../../api/useActs';
+import { bounded } from '../../drawing/chart';
 import { number, signed } from '../../units/units';
 import { useFigures } from '../../units/UnitsContext';
+import { Key, Plain } from '../../parts/Buttons';
+import { Bullets } from '../../parts/List';
+import { Fault, Note } from '../../parts/Note';
+import { Table } from '../../parts/Table';
 import { percent } from './ChanceBar';
+import { Pane } from './Pane';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import s from './LearnedPanel.module.css';
 
 type Response = Schemas['ResponseView'];
 
@@ -13,7 +21,7 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
   const { figure } = useFigures();
   const change = (gain: number) => `${gain > 0 ? '+' : ''}${figure(gain, 'in', 3)}`;
   const queries = useQueryClient();
-  const acts = useActs();
+  const acts = useActs(`response ${bowId}`);
   const response = useQuery({
     queryKey: ['response', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/response', { params: { path: { bowId } } })),
@@ -25,54 +33,54 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
   };
   const forget = async (kinds: Schemas['AdjusterKind'][], reason: string) =>
     after(
-      await acts.act(() =>
+      await acts.act(`forget ${kinds.join()} ${reason}`, (id) =>
         answer(
           api.POST('/api/bows/{bowId}/response/resets', {
             params: { path: { bowId } },
-            body: { id: newId(), kinds, reason },
+            body: { id, kinds, reason },
           }),
         ),
       ),
     );
   const takeBack = async (id: string) =>
     after(
-      await acts.act(() =>
+      await acts.act(`take back ${id}`, () =>
         answer(api.DELETE('/api/bows/{bowId}/response/resets/{id}', { params: { path: { bowId, id } } })),
       ),
     );
   const view = response.data;
   if (!view)
     return (
-      <section className="reading">
+      <Pane>
         <h1>{response.isError ? 'The learned response could not be read.' : 'Reading what was learned …'}</h1>
-      </section>
+      </Pane>
     );
   return (
-    <section className="reading" aria-label="Learned response" data-testid="learned">
+    <Pane label="Learned response" testId="learned">
       <h1>What this bow has taught</h1>
       <p>
         {view.stage
           ? `${view.stage}, ${view.arrowName}: ${view.shots} shots, spread ${figure(view.spread, 'in', 2)} (${view.ownSpread ? 'this archer’s usual' : 'usual about'} ${figure(view.usualSpread, 'in', 2)}).`
           : 'No paper yet: these are the trade’s guesses.'}
       </p>
-      {acts.problem && (
-        <p className="fault" role="alert">
-          {acts.problem.message}
-        </p>
-      )}
+      {acts.problem && <Fault>{acts.problem.message}</Fault>}
       {view.proposals.map((proposal) => (
-        <div key={proposal.change} className="caution asking">
-          <p>{proposal.words}</p>
-          <ButtonBase className="key" disabled={acts.busy} onClick={() => void forget(proposal.kinds, proposal.change)}>
-            Forget it
-          </ButtonBase>
-        </div>
+        <Note
+          key={proposal.change}
+          act={
+            <Key disabled={acts.busy} onClick={() => void forget(proposal.kinds, proposal.change)}>
+              Forget it
+            </Key>
+          }
+        >
+          {proposal.words}
+        </Note>
       ))}
       <Rows view={view} />
       {view.others.length > 0 && (
         <>
           <h2>Its other stages, a weaker word</h2>
-          <ul className="plain-list">
+          <Bullets>
             {view.others.map((other, i) => (
               <li key={`${other.words}${i}`}>
                 <b>
@@ -84,28 +92,24 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
                   : other.taught.map((t) => `${t.name} ${change(t.gain)} ± ${figure(t.sd, 'in', 3)} a step`).join('; ')}
               </li>
             ))}
-          </ul>
+          </Bullets>
         </>
       )}
-      <div className="row">
-        <ButtonBase
-          className="key"
-          disabled={acts.busy || view.shots === 0}
-          onClick={() => void forget([], 'asked for by hand')}
-        >
+      <div className={l.row}>
+        <Key disabled={acts.busy || view.shots === 0} onClick={() => void forget([], 'asked for by hand')}>
           Forget everything learned so far
-        </ButtonBase>
+        </Key>
       </div>
       {view.resets.map((reset) => (
-        <p key={reset.id} className="muted">
+        <p key={reset.id} className={w.muted}>
           Forgotten on {new Date(reset.resetAt).toLocaleDateString('en-GB')}: {reset.words} ({reset.reason}). The shots
           stay on record.
-          <ButtonBase className="plain" disabled={acts.busy} onClick={() => void takeBack(reset.id)}>
+          <Plain disabled={acts.busy} onClick={() => void takeBack(reset.id)}>
             Take it back
-          </ButtonBase>
+          </Plain>
         </p>
       ))}
-    </section>
+    </Pane>
   );
 }
 
@@ -113,7 +117,7 @@ function Rows({ view }: { view: Response }) {
   const { figure } = useFigures();
   const change = (gain: number) => `${gain > 0 ? '+' : ''}${figure(gain, 'in', 3)}`;
   return (
-    <table className="card-table learned">
+    <Table kind="card" className={s.learned}>
       <thead>
         <tr>
           <th scope="col">Adjuster</th>
@@ -130,7 +134,7 @@ function Rows({ view }: { view: Response }) {
             <th scope="row">
               {row.name}
               <br />
-              <small className="muted">
+              <small className={w.muted}>
                 {row.stepUnit}; +: {row.plusWords.toLowerCase()}
               </small>
             </th>
@@ -153,7 +157,7 @@ function Rows({ view }: { view: Response }) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }
 
@@ -166,7 +170,7 @@ function GainBars({ row }: { row: Schemas['ResponseRow'] }) {
     row.before.gain + 2 * row.before.sd,
   );
   const low = row.now.gain < 0 ? -reach : 0;
-  const x = (gain: number) => 8 + ((WIDTH - 16) * (Math.max(low, gain) - low)) / (reach - low);
+  const x = bounded(low, reach, 8, WIDTH - 8);
   const bar = (y: number, gain: number, sd: number, colour: string, dash?: string) => (
     <path
       d={`M${x(gain - 2 * sd)} ${y}H${x(gain + 2 * sd)}M${x(gain - 2 * sd)} ${y - 4}v8M${x(gain + 2 * sd)} ${y - 4}v8`}

@@ -1,10 +1,14 @@
-import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Field } from '../../parts/Field';
 import { tailWords } from '../../drawing/tear';
-import { drawnTear, type Choices, type Marking } from './paperTypes';
 import { useFigures } from '../../units/UnitsContext';
+import { ChoiceRow } from '../../parts/ChoiceRow';
+import { Fault } from '../../parts/Note';
+import { drawnTear, type Choices, type End, type Marking, type Side } from './paperTypes';
 import { SayIt } from './SayIt';
+import { Pane } from './Pane';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
 
 interface Props {
   marking: Marking;
@@ -20,6 +24,26 @@ interface Props {
 
 type Entry = 'mark' | 'type' | 'say';
 
+const entries: [Entry, string][] = [
+  ['mark', 'Mark the holes'],
+  ['type', 'Type the place'],
+  ['say', 'Say it'],
+];
+const faces: [Side, string][] = [
+  ['shootingSide', 'Shooting side'],
+  ['targetSide', 'Target side'],
+];
+/** Pixels to the inch. */
+const scales: [number, string][] = [
+  [192, '2 : 1'],
+  [96, '1 : 1'],
+  [48, '1 : 2'],
+];
+const ends: [End, string][] = [
+  ['tail', 'by the tail'],
+  ['point', 'by the point'],
+];
+
 /** Beside the sheet: which arrow it was; mark the holes, type the place or say it; turn the sheet, change the scale. */
 export function MarkingPanel(props: Props) {
   const { marking, number, px, faults, sizes, arrowNumbers, onChange, onScale } = props;
@@ -34,8 +58,8 @@ export function MarkingPanel(props: Props) {
     if (next === 'mark' && (marking.right || marking.up)) onChange({ ...marking, right: '', up: '', words: null });
   };
   return (
-    <section className="reading" aria-label="Marking a shot">
-      <p className="lab">Shot {number}</p>
+    <Pane label="Marking a shot">
+      <p className={w.label}>Shot {number}</p>
       <h1>
         {tear && entry === 'mark'
           ? `Tail ${tailWords(tear, figure)}`
@@ -46,33 +70,15 @@ export function MarkingPanel(props: Props) {
       {arrowNumbers.length > 0 && (
         <>
           <h2>Which arrow?</h2>
-          <div className="row" role="group" aria-label="Which arrow">
-            {arrowNumbers.map((n) => (
-              <ButtonBase
-                key={n}
-                className="key small-key"
-                aria-pressed={marking.arrowNumber === n}
-                onClick={() => onChange({ ...marking, arrowNumber: marking.arrowNumber === n ? '' : n })}
-              >
-                {n}
-              </ButtonBase>
-            ))}
-          </div>
+          <ChoiceRow
+            label="Which arrow"
+            value={marking.arrowNumber}
+            choices={arrowNumbers.map((n) => [n, n] as const)}
+            onChange={(n) => onChange({ ...marking, arrowNumber: marking.arrowNumber === n ? '' : n })}
+          />
         </>
       )}
-      <div className="row" role="group" aria-label="How it is entered">
-        {(
-          [
-            ['mark', 'Mark the holes'],
-            ['type', 'Type the place'],
-            ['say', 'Say it'],
-          ] as const
-        ).map(([name, label]) => (
-          <ButtonBase key={name} className="key" aria-pressed={entry === name} onClick={() => choose(name)}>
-            {label}
-          </ButtonBase>
-        ))}
-      </div>
+      <ChoiceRow label="How it is entered" value={entry} choices={entries} onChange={choose} />
       {entry === 'mark' && (
         <p>The point leaves the round hole; the tail leaves the cuts of the vanes. Press both on the sheet.</p>
       )}
@@ -84,46 +90,25 @@ export function MarkingPanel(props: Props) {
           onChange={(words) => onChange({ ...marking, words, right: '', up: '' })}
         />
       )}
-      {(faults.words ?? faults.arrowNumber) && (
-        <p className="fault" role="alert">
-          {(faults.words ?? faults.arrowNumber)![0]}
-        </p>
-      )}
+      {(faults.words ?? faults.arrowNumber) && <Fault>{(faults.words ?? faults.arrowNumber)![0]}</Fault>}
       {entry !== 'say' && (
         <>
           <h2>Which face of the sheet do you read?</h2>
-          <div className="row" role="group" aria-label="Face of the sheet">
-            {(
-              [
-                ['shootingSide', 'Shooting side'],
-                ['targetSide', 'Target side'],
-              ] as const
-            ).map(([side, label]) => (
-              <ButtonBase
-                key={side}
-                className="key"
-                aria-pressed={marking.side === side}
-                onClick={() => onChange({ ...marking, side })}
-              >
-                {label}
-              </ButtonBase>
-            ))}
-          </div>
+          <ChoiceRow
+            label="Face of the sheet"
+            value={marking.side}
+            choices={faces}
+            onChange={(side) => onChange({ ...marking, side })}
+          />
         </>
       )}
       <h2>Scale of the sheet</h2>
-      <div className="row" role="group" aria-label="Scale of the sheet">
-        {[192, 96, 48].map((scale) => (
-          <ButtonBase key={scale} className="key" aria-pressed={px === scale} onClick={() => onScale(scale)}>
-            {scale === 192 ? '2 : 1' : scale === 96 ? '1 : 1' : '1 : 2'}
-          </ButtonBase>
-        ))}
-      </div>
-      <p className="muted">
+      <ChoiceRow label="Scale of the sheet" value={px} choices={scales} onChange={onScale} />
+      <p className={w.muted}>
         Keys: arrows move the cross {figure(0.05, 'in', 2)}, with Shift {figure(0.25, 'in', 2)}. <kbd>Enter</kbd> sets
         the hole, then the tail, then keeps the shot. <kbd>F</kbd> turns the sheet, <kbd>Esc</kbd> leaves.
       </p>
-    </section>
+    </Pane>
   );
 }
 
@@ -131,19 +116,13 @@ function TypeIt({ marking, faults, onChange, onKeep }: Props) {
   const [from, to] = marking.by === 'tail' ? ['Tail', 'point'] : ['Point', 'tail'];
   return (
     <>
-      <div className="row" role="group" aria-label="Which end is named">
-        {(['tail', 'point'] as const).map((by) => (
-          <ButtonBase
-            key={by}
-            className="key"
-            aria-pressed={marking.by === by}
-            onClick={() => onChange({ ...marking, by })}
-          >
-            by the {by}
-          </ButtonBase>
-        ))}
-      </div>
-      <div className="pair-even">
+      <ChoiceRow
+        label="Which end is named"
+        value={marking.by}
+        choices={ends}
+        onChange={(by) => onChange({ ...marking, by })}
+      />
+      <div className={l.pair}>
         <Field
           label={`${from} right of the ${to} (left: −)`}
           name="right"

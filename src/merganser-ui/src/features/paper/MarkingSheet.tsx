@@ -1,9 +1,11 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useSize } from '../../parts/useWidth';
 import { tearPath } from '../../drawing/tear';
+import { classes } from '../../parts/classes';
 import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';
 import type { Hole, Marking } from './paperTypes';
+import s from './Sheet.module.css';
 
 const FINGER = 60;
 const GRAB = 26;
@@ -85,10 +87,10 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
   const point = marking.point && screen(marking.point);
   const aim = screen(cross);
   return (
-    <div className="sheet-space marking-space" ref={ref}>
+    <div className={s.space} ref={ref}>
       <svg
         ref={svg}
-        className="sheet marking"
+        className={classes(s.sheet, s.marking)}
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         tabIndex={0}
         role="application"
@@ -117,7 +119,7 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
           stroke="var(--paper-bill)"
           strokeWidth="2.5"
         />
-        <text x={aim.x + 14} y={aim.y - 12} fontSize="15" className="key-bill">
+        <text x={aim.x + 14} y={aim.y - 12} fontSize="15" className={s.bill}>
           {marking.tail ? 'tail' : next}
         </text>
         <text x="16" y="28" fontSize="16" fontWeight="620">

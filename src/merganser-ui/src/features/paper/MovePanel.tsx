@@ -1,9 +1,14 @@
-import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { NoteField } from '../../parts/NoteField';
 import { Select } from '../../parts/Field';
 import { Scale } from '../../parts/Scale';
+import { Key, Plain } from '../../parts/Buttons';
+import { Empty } from '../../parts/Empty';
+import { Fault } from '../../parts/Note';
+import { Pane } from './Pane';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
 
 interface Props {
   adjusters: Schemas['AdjusterView'][];
@@ -32,10 +37,9 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], o
   const [afterSet, setAfterSet] = useState('');
   if (!adjuster)
     return (
-      <section className="reading">
-        <h1>This bow has no adjusters</h1>
-        <p>Tick what it has on the Bow page.</p>
-      </section>
+      <Pane>
+        <Empty title="This bow has no adjusters">Tick what it has on the Bow page.</Empty>
+      </Pane>
     );
   const choose = (next: string) => {
     const found = adjusters.find((a) => a.kind === next)!;
@@ -48,8 +52,8 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], o
   const by = to - adjuster.position;
   const place = (at: number) => adjuster.places[at - adjuster.lower] ?? '';
   return (
-    <section className="reading" aria-label="Log a move">
-      <p className="lab">What was really done</p>
+    <Pane label="Log a move">
+      <p className={w.label}>What was really done</p>
       <h1>{corrects ? 'Correct the entry' : 'Log a move'}</h1>
       <Select
         first
@@ -60,28 +64,18 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], o
         choices={adjusters.map((a) => ({ value: a.kind, label: a.name }))}
       />
       <Scale lower={adjuster.lower} upper={adjuster.upper} at={to} label={`${adjuster.name}: ${place(to)}`} />
-      <div className="row">
-        <ButtonBase
-          className="key"
-          onClick={() => setTo(to - 1)}
-          disabled={to <= adjuster.lower}
-          aria-label={`One more: ${adjuster.minus}`}
-        >
+      <div className={l.row}>
+        <Key onClick={() => setTo(to - 1)} disabled={to <= adjuster.lower} aria-label={`One more: ${adjuster.minus}`}>
           −
-        </ButtonBase>
-        <b className="n" data-testid="move-to">
+        </Key>
+        <b className={w.tabular} data-testid="move-to">
           {place(adjuster.position)} → {place(to)}
         </b>
-        <ButtonBase
-          className="key"
-          onClick={() => setTo(to + 1)}
-          disabled={to >= adjuster.upper}
-          aria-label={`One more: ${adjuster.plus}`}
-        >
+        <Key onClick={() => setTo(to + 1)} disabled={to >= adjuster.upper} aria-label={`One more: ${adjuster.plus}`}>
           +
-        </ButtonBase>
+        </Key>
       </div>
-      <p className="muted">
+      <p className={w.muted}>
         + one step: {adjuster.plus.toLowerCase()}. − one step: {adjuster.minus.toLowerCase()}.
         {adjuster.needsPress && ' Press needed.'}
       </p>
@@ -98,36 +92,24 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], o
           ]}
         />
       )}
-      {fault && (
-        <p className="fault" role="alert">
-          {fault}
-        </p>
-      )}
-      <div className="row">
-        <ButtonBase
-          className="key strong"
+      {fault && <Fault>{fault}</Fault>}
+      <div className={l.row}>
+        <Key
+          strong
           disabled={by === 0 || busy}
           onClick={() => onLog(adjuster.kind, to, note, corrects, corrects ? null : afterSet || null)}
         >
           {corrects ? 'Correct the entry' : 'Log this move'}
-        </ButtonBase>
-        {wrong && !corrects && (
-          <ButtonBase className="plain" onClick={() => setCorrects(wrong)}>
-            The last entry was logged wrongly
-          </ButtonBase>
-        )}
-        {corrects && (
-          <ButtonBase className="plain" onClick={() => setCorrects(null)}>
-            No, a new move
-          </ButtonBase>
-        )}
+        </Key>
+        {wrong && !corrects && <Plain onClick={() => setCorrects(wrong)}>The last entry was logged wrongly</Plain>}
+        {corrects && <Plain onClick={() => setCorrects(null)}>No, a new move</Plain>}
       </div>
       {corrects && (
-        <p className="muted">
+        <p className={w.muted}>
           The entry is corrected; nothing was turned on the bow. If you turned it back on the bow, log a new move
           instead.
         </p>
       )}
-    </section>
+    </Pane>
   );
 }

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { Pick } from '../../parts/Pick';
 import { counted, type Paper } from './paperTypes';
 import type { NextSet } from './usePaperWork';
 
@@ -14,26 +15,22 @@ export function NextArrow({
 }) {
   const last = paper.sets.at(-1)!;
   return (
-    <label className="other-arrows">
-      <span className="visually-hidden">Next arrow of the trial</span>
-      <select
-        value=""
-        disabled={counted(last).length === 0}
-        onChange={(event) =>
-          onTake({ distance: last.distanceTyped, fletched: last.fletched, arrowVersionId: event.target.value })
-        }
-      >
-        <option value="" disabled>
-          Take the next arrow
-        </option>
-        {arrows
-          .filter((a) => a.kept)
-          .map((a) => (
-            <option key={a.id} value={a.kept!.id}>
-              {a.kept!.typed.name}
-            </option>
-          ))}
-      </select>
-    </label>
+    <Pick
+      label="Next arrow of the trial"
+      value=""
+      disabled={counted(last).length === 0}
+      onChange={(arrowVersionId) => onTake({ distance: last.distanceTyped, fletched: last.fletched, arrowVersionId })}
+    >
+      <option value="" disabled>
+        Take the next arrow
+      </option>
+      {arrows
+        .filter((a) => a.kept)
+        .map((a) => (
+          <option key={a.id} value={a.kept!.id}>
+            {a.kept!.typed.name}
+          </option>
+        ))}
+    </Pick>
   );
 }

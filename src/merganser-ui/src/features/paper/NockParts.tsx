@@ -1,20 +1,20 @@
-import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
+import { Plain } from '../../parts/Buttons';
+import { Bullets } from '../../parts/List';
+import w from '../../parts/words.module.css';
 
 /** The shots of one arrow, each to be taken back. */
 export function ShotsOf({ arrow, onTakeBack }: { arrow: Schemas['NockArrow']; onTakeBack: (id: string) => void }) {
-  if (arrow.shots.length === 0) return <p className="muted">No shot of this arrow yet.</p>;
+  if (arrow.shots.length === 0) return <p className={w.muted}>No shot of this arrow yet.</p>;
   return (
-    <ul className="plain-list">
+    <Bullets>
       {arrow.shots.map((shot) => (
         <li key={shot.id}>
-          {shot.fletched ? 'vanes' : 'bare'}, {shot.from}, {shot.turned}: <b className="n">{shot.length}</b>
-          <ButtonBase className="plain" onClick={() => onTakeBack(shot.id)}>
-            Take back
-          </ButtonBase>
+          {shot.fletched ? 'vanes' : 'bare'}, {shot.from}, {shot.turned}: <b className={w.tabular}>{shot.length}</b>
+          <Plain onClick={() => onTakeBack(shot.id)}>Take back</Plain>
         </li>
       ))}
-    </ul>
+    </Bullets>
   );
 }
 

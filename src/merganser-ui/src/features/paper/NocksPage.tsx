@@ -1,4 +1,3 @@
-import { ButtonBase } from '@mui/material';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -8,9 +7,18 @@ import { Foot } from '../../shell/Foot';
 import { useActs } from '../../api/useActs';
 import { useUndo } from '../../shell/useUndo';
 import { useFigures } from '../../units/UnitsContext';
+import { ChoiceRow } from '../../parts/ChoiceRow';
+import { Empty } from '../../parts/Empty';
+import { ListRow } from '../../parts/List';
+import { Main } from '../../parts/Page';
+import { Pick } from '../../parts/Pick';
 import { NockRing, ShotsOf } from './NockParts';
 import { SayIt } from './SayIt';
 import type { Choices, Words } from './paperTypes';
+import { Pane } from './Pane';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import s from './NocksPage.module.css';
 
 type Nocks = Schemas['NockRound'];
 
@@ -38,12 +46,11 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
   if (dozens.data?.length === 0)
     return (
       <>
-        <main className="thing nocks-page">
-          <section className="reading">
-            <h1>No dozen yet</h1>
-            <p>Nock tuning goes arrow by arrow: number them first, in a dozen.</p>
-          </section>
-        </main>
+        <Main className={s.page}>
+          <Pane>
+            <Empty title="No dozen yet">Nock tuning goes arrow by arrow: number them first, in a dozen.</Empty>
+          </Pane>
+        </Main>
         <Foot
           sentence="Begin a dozen, then its nocks."
           reason="Each arrow keeps its mark and what paper said of it."
@@ -57,7 +64,7 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
   if (!nocks.data)
     return (
       <>
-        <main className="thing nocks-page" />
+        <Main className={s.page} />
         <Foot
           sentence={nocks.isError ? 'The nocks could not be read.' : 'Opening the dozen …'}
           reason=""
@@ -89,12 +96,16 @@ interface RoundsProps {
 }
 
 const usual = [3, 6, 15];
+const dress: [boolean, string][] = [
+  [false, 'Bare'],
+  [true, 'With vanes'],
+];
 
 function NockRounds({ bowId, nocks, sizes, others, onDozen, onDistance }: RoundsProps) {
   const { figure } = useFigures();
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const acts = useActs();
+  const acts = useActs(`paper ${bowId}`);
   const undo = useUndo();
   const [picked, setPicked] = useState<{ number: number; turn: number; fletched: boolean } | null>(null);
   const [words, setWords] = useState<Words | null>(null);
@@ -116,12 +127,12 @@ function NockRounds({ bowId, nocks, sizes, others, onDozen, onDistance }: Rounds
     if (!at || !ready) return;
     const before = nocks.arrows.flatMap((a) => a.shots.map((s) => s.id));
     const what = `nock ${JSON.stringify([at, words, right, up, before.length])}`;
-    const view = await acts.act(() =>
+    const view = await acts.act(what, (id) =>
       answer(
         api.POST('/api/dozens/{id}/nocks', {
           params: { path: { id: nocks.dozenId } },
           body: {
-            id: acts.idFor(what),
+            id,
             ...at,
             right: words ? null : right,
             up: words ? null : up,
@@ -137,53 +148,46 @@ function NockRounds({ bowId, nocks, sizes, others, onDozen, onDistance }: Rounds
   };
   const takeBack = async (shotId: string) =>
     put(
-      await acts.act(() =>
+      await acts.act(`withdraw ${shotId}`, () =>
         answer(api.DELETE('/api/dozens/{id}/nocks/{shotId}', { params: { path: { id: nocks.dozenId, shotId } } })),
       ),
     );
   const turns = at?.fletched ? nocks.vaneTurns : nocks.bareTurns;
   return (
     <>
-      <main className="thing nocks-page">
-        <section className="reading" aria-label="Arrows">
-          <div className="row">
+      <Main className={s.page}>
+        <Pane label="Arrows">
+          <div className={l.row}>
             <h1>Nocks of {nocks.name}</h1>
             {others.length > 1 && (
-              <label className="other-arrows">
-                <span className="visually-hidden">Dozen</span>
-                <select value={nocks.dozenId} onChange={(event) => onDozen(event.target.value)}>
-                  {others.map((o) => (
-                    <option key={o.id} value={o.id}>
-                      {o.name}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <Pick label="Dozen" value={nocks.dozenId} onChange={onDozen}>
+                {others.map((o) => (
+                  <option key={o.id} value={o.id}>
+                    {o.name}
+                  </option>
+                ))}
+              </Pick>
             )}
           </div>
-          <div className="row" role="group" aria-label="Distance">
-            {[...new Set([...usual, ...nocks.distances.map((d) => d.distance)])]
+          <ChoiceRow
+            label="Distance"
+            value={nocks.distance}
+            choices={[...new Set([...usual, ...nocks.distances.map((d) => d.distance)])]
               .sort((a, b) => a - b)
-              .map((yards) => (
-                <ButtonBase
-                  key={yards}
-                  className="key"
-                  aria-pressed={nocks.distance === yards}
-                  onClick={() => onDistance(yards)}
-                >
-                  {figure(yards, 'yd', 1)}
-                </ButtonBase>
-              ))}
-          </div>
-          <p className="muted">
+              .map((yards) => [yards, figure(yards, 'yd', 1)] as const)}
+            onChange={onDistance}
+          />
+          <p className={w.muted}>
             {nocks.good} of {nocks.arrows.length} fly inside {nocks.toleranceText}
             {nocks.practice > 0 && `, ${nocks.practice} for practice`}. Rings: one turn each, the best one filled.
           </p>
-          <ul className="nock-list">
+          <ul className={s.nocks} data-testid="nocks">
             {nocks.arrows.map((arrow) => (
-              <li key={arrow.number} className={arrow.number === at?.number ? 'here' : ''}>
-                <ButtonBase
-                  className="nock-arrow"
+              <li key={arrow.number}>
+                <ListRow
+                  ruled
+                  className={s.arrow}
+                  here={arrow.number === at?.number}
                   aria-pressed={arrow.number === at?.number}
                   onClick={() => {
                     const fletched = arrow.fletched.state !== 'untried' || arrow.bare.state === 'good';
@@ -194,51 +198,42 @@ function NockRounds({ bowId, nocks, sizes, others, onDozen, onDistance }: Rounds
                     });
                   }}
                 >
-                  <b className="n">{arrow.number}</b>
+                  <b className={w.tabular}>{arrow.number}</b>
                   <NockRing arrow={arrow} fletched={false} turns={nocks.bareTurns} />
                   <NockRing arrow={arrow} fletched turns={nocks.vaneTurns} />
                   <span>
                     <small>bare: {arrow.bare.words}</small>
                     <small>vanes: {arrow.fletched.words}</small>
                   </span>
-                </ButtonBase>
+                </ListRow>
               </li>
             ))}
           </ul>
-        </section>
+        </Pane>
         {at && (
-          <section className="reading" aria-label="This arrow">
-            <p className="lab">Arrow {at.number}</p>
+          <Pane label="This arrow">
+            <p className={w.label}>Arrow {at.number}</p>
             <h2>
               {at.fletched ? 'With vanes' : 'Bare'}, {at.turn === 0 ? 'as it came' : `step ${at.turn} of ${turns}`}
             </h2>
-            <div className="row" role="group" aria-label="Bare or fletched">
-              {[false, true].map((fletched) => (
-                <ButtonBase
-                  key={String(fletched)}
-                  className="key"
-                  aria-pressed={at.fletched === fletched}
-                  onClick={() => setPicked({ ...at, fletched, turn: 0 })}
-                >
-                  {fletched ? 'With vanes' : 'Bare'}
-                </ButtonBase>
-              ))}
-            </div>
-            <div className="row" role="group" aria-label="Turn of the nock">
-              {Array.from({ length: turns }, (_, turn) => (
-                <ButtonBase
-                  key={turn}
-                  className="key"
-                  aria-pressed={at.turn === turn}
-                  onClick={() => setPicked({ ...at, turn })}
-                >
-                  {turn === 0 ? 'as it came' : `step ${turn}`}
-                </ButtonBase>
-              ))}
-            </div>
+            <ChoiceRow
+              label="Bare or fletched"
+              value={at.fletched}
+              choices={dress}
+              onChange={(fletched) => setPicked({ ...at, fletched, turn: 0 })}
+            />
+            <ChoiceRow
+              label="Turn of the nock"
+              value={at.turn}
+              choices={Array.from(
+                { length: turns },
+                (_, turn) => [turn, turn === 0 ? 'as it came' : `step ${turn}`] as const,
+              )}
+              onChange={(turn) => setPicked({ ...at, turn })}
+            />
             <SayIt words={words} sizes={sizes} onChange={setWords} />
             {!words && (
-              <div className="pair-even">
+              <div className={l.pair}>
                 <Field
                   label="Tail right of the point (left: −)"
                   name="right"
@@ -259,9 +254,9 @@ function NockRounds({ bowId, nocks, sizes, others, onDozen, onDistance }: Rounds
               </div>
             )}
             <ShotsOf arrow={nocks.arrows[at.number - 1]!} onTakeBack={(id) => void takeBack(id)} />
-          </section>
+          </Pane>
         )}
-      </main>
+      </Main>
       <Foot
         trouble={acts.problem !== null}
         sentence={acts.problem?.message ?? (ready ? `Keep it for arrow ${at?.number}.` : next.sentence)}

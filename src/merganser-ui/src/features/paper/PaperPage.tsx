@@ -1,4 +1,3 @@
-import { ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
@@ -7,13 +6,19 @@ import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
 import { useBow } from '../../api/queries';
+import { Plain } from '../../parts/Buttons';
+import { Empty } from '../../parts/Empty';
+import { Main, Page } from '../../parts/Page';
+import { classes } from '../../parts/classes';
 import { NocksPage } from './NocksPage';
 import { freshPlan, PaperPlan, seenBeforeYouShoot, type Plan } from './PaperPlan';
 import { PaperSession } from './PaperSession';
 import type { Way } from './SessionWays';
 import { SheetGrid } from './SheetGrid';
 import { usePaperWork } from './usePaperWork';
-import './paper.css';
+import { Pane } from './Pane';
+import sheet from './Sheet.module.css';
+import s from './PaperPage.module.css';
 
 /** Paper: plan it, mark shots, read, make one move, shoot again. */
 export default function PaperPage() {
@@ -41,15 +46,15 @@ export default function PaperPage() {
 
   if (way === 'nocks')
     return (
-      <div className="page">
+      <Page>
         <ShellHead at="paper" bowId={bowId} title="Nocks" />
         <NocksPage bowId={bowId} choices={work.choices.data} />
-      </div>
+      </Page>
     );
 
   if (paper && bow.data && !planning)
     return (
-      <div className="page">
+      <Page>
         <ShellHead at="paper" bowId={bowId} />
         <PaperSession
           key={paper.id}
@@ -63,7 +68,7 @@ export default function PaperPage() {
           goStart={() => void navigate('/')}
           goCheck={(kind) => void navigate(`/bows/${bowId}/bow?check=${kind}`)}
         />
-      </div>
+      </Page>
     );
 
   const loading = !work.papers.data || !arrows.data || !bow.data;
@@ -74,10 +79,15 @@ export default function PaperPage() {
     }
   };
   return (
-    <div className="page">
+    <Page>
       <ShellHead at="paper" bowId={bowId} />
-      <main className="thing paper-page">
-        <svg className="sheet" viewBox="0 0 620 530" role="img" aria-label="A blank sheet of paper">
+      <Main className={s.page}>
+        <svg
+          className={classes(sheet.sheet, sheet.alone)}
+          viewBox="0 0 620 530"
+          role="img"
+          aria-label="A blank sheet of paper"
+        >
           <SheetGrid width={620} height={530} cx={310} cy={265} px={96} />
         </svg>
         {!loading && kept.length > 0 && (
@@ -91,12 +101,11 @@ export default function PaperPage() {
           />
         )}
         {!loading && kept.length === 0 && (
-          <section className="reading">
-            <h1>No arrow is kept yet</h1>
-            <p>Paper reads a bow with an arrow: build one and keep it first.</p>
-          </section>
+          <Pane>
+            <Empty title="No arrow is kept yet">Paper reads a bow with an arrow: build one and keep it first.</Empty>
+          </Pane>
         )}
-      </main>
+      </Main>
       {loading ? (
         <Foot
           sentence={bow.isError ? 'There is no such bow on this rack.' : 'Opening the paper …'}
@@ -121,15 +130,9 @@ export default function PaperPage() {
           button="Begin this paper"
           busy={work.busy}
           onGo={() => void begin()}
-          extra={
-            paper && (
-              <ButtonBase className="plain" onClick={() => setPlanning(null)}>
-                Back to the last paper
-              </ButtonBase>
-            )
-          }
+          extra={paper && <Plain onClick={() => setPlanning(null)}>Back to the last paper</Plain>}
         />
       )}
-    </div>
+    </Page>
   );
 }

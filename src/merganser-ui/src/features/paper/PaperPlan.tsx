@@ -1,9 +1,14 @@
-import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
 import { useFigures } from '../../units/UnitsContext';
+import { ChoiceRow } from '../../parts/ChoiceRow';
+import { Bullets } from '../../parts/List';
+import { classes } from '../../parts/classes';
 import type { Choices } from './paperTypes';
+import { Pane } from './Pane';
+import l from '../../parts/layout.module.css';
+import s from './PaperPlan.module.css';
 
 export interface Plan {
   arrowId: string;
@@ -50,6 +55,10 @@ const schools: { value: string; label: string }[] = [
   { value: 'walkBack', label: 'walk-back after paper' },
 ];
 const OWN = 'own';
+const dress: [boolean, string][] = [
+  [false, 'Bare shafts'],
+  [true, 'Fletched'],
+];
 
 const same = (a: Plan['stages'], b: Schemas['PlannedStage'][]) =>
   a.length === b.length && a.every((s, i) => Number(s.distance) === b[i]!.distance && s.fletched === b[i]!.fletched);
@@ -61,21 +70,15 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
   const usual = choices?.stages.find((u) => same(plan.stages, u.stages))?.code ?? OWN;
   const one = plan.stages.length === 1;
   const pick = <T,>(label: string, name: keyof Plan, options: [T, string][]) => (
-    <div className="row" role="group" aria-label={label}>
-      {options.map(([value, words]) => (
-        <ButtonBase
-          key={words}
-          className="key"
-          aria-pressed={plan[name] === value}
-          onClick={() => onChange({ ...plan, [name]: value })}
-        >
-          {words}
-        </ButtonBase>
-      ))}
-    </div>
+    <ChoiceRow
+      label={label}
+      value={plan[name] as T}
+      choices={options}
+      onChange={(value) => onChange({ ...plan, [name]: value })}
+    />
   );
   return (
-    <section className="reading plan" aria-label="A new paper">
+    <Pane roomy label="A new paper">
       <h1>A new paper</h1>
       <BeforeYouShoot lines={choices?.beforeYouShoot ?? []} />
       {pick<Schemas['SessionKind']>('What for', 'kind', [
@@ -109,7 +112,7 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
         hint="close is easy, far shows more; bare shows more than fletched"
       />
       {one && (
-        <div className="pair-even">
+        <div className={classes(l.pair, s.pair)}>
           <Field
             label="Distance to the paper"
             name="distance"
@@ -118,18 +121,12 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
             onChange={(distance) => onChange({ ...plan, stages: [{ ...plan.stages[0]!, distance }] })}
             fault={faults.distance?.[0]}
           />
-          <div className="row" role="group" aria-label="Bare or fletched">
-            {[false, true].map((fletched) => (
-              <ButtonBase
-                key={String(fletched)}
-                className="key"
-                aria-pressed={plan.stages[0]!.fletched === fletched}
-                onClick={() => onChange({ ...plan, stages: [{ ...plan.stages[0]!, fletched }] })}
-              >
-                {fletched ? 'Fletched' : 'Bare shafts'}
-              </ButtonBase>
-            ))}
-          </div>
+          <ChoiceRow
+            label="Bare or fletched"
+            value={plan.stages[0]!.fletched}
+            choices={dress}
+            onChange={(fletched) => onChange({ ...plan, stages: [{ ...plan.stages[0]!, fletched }] })}
+          />
         </div>
       )}
       <h2>Good enough</h2>
@@ -167,7 +164,7 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
           ]}
         />
       )}
-    </section>
+    </Pane>
   );
 }
 
@@ -183,13 +180,13 @@ function BeforeYouShoot({ lines }: { lines: string[] }) {
     if (!still) seenBeforeYouShoot();
   };
   return (
-    <details className="before" open={open} onToggle={(event) => close(event.currentTarget.open)}>
+    <details className={s.before} open={open} onToggle={(event) => close(event.currentTarget.open)}>
       <summary>Before you shoot</summary>
-      <ul>
+      <Bullets>
         {lines.map((line) => (
           <li key={line}>{line}</li>
         ))}
-      </ul>
+      </Bullets>
     </details>
   );
 }

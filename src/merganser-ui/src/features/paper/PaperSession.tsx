@@ -1,9 +1,10 @@
-import { ButtonBase } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { focusHome, useEscape } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
+import { Key, Plain } from '../../parts/Buttons';
+import { Main } from '../../parts/Page';
 import { FilmStrip } from './FilmStrip';
 import { LadderPanel } from './LadderPanel';
 import { LearnedPanel } from './LearnedPanel';
@@ -30,6 +31,8 @@ import { ShotsPanel } from './ShotsPanel';
 import { StageRail } from './StageRail';
 import { OpenAgain, TakeBack } from './TakeBack';
 import type { NextSet, PaperWork } from './usePaperWork';
+import l from '../../parts/layout.module.css';
+import s from './PaperPage.module.css';
 
 interface Props {
   paper: Paper;
@@ -64,7 +67,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
   const mark = () => {
     setShownId(last.id);
     setMarking(freshMarking(usualSide));
-    setTimeout(() => document.querySelector<SVGElement>('.marking')?.focus());
+    setTimeout(() => document.querySelector<SVGElement>('[data-testid=marking-sheet]')?.focus());
   };
   const ready = isMarked(marking);
   const keepShot = async () => {
@@ -86,9 +89,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
   const look = (next: Way) => {
     setWay(next);
     setTimeout(() =>
-      document
-        .querySelector<HTMLElement>('.ways-pane .reading :is(select, input, button, h1), .ways-pane .reading')
-        ?.focus(),
+      document.querySelector<HTMLElement>('[data-pane] :is(select, input, button, h1), [data-pane]')?.focus(),
     );
   };
   const show = (after: Paper | null) => {
@@ -196,7 +197,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
 
   return (
     <>
-      <main className="thing paper-page">
+      <Main className={s.page}>
         {marking ? (
           <MarkingSheet
             marking={marking}
@@ -221,7 +222,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
             onKeep={() => void keepShot()}
           />
         ) : (
-          <div className="ways-pane">
+          <div className={s.panes}>
             <SessionWays way={way} shots={shown.shots.length} onLook={setWay} onNocks={goNocks} onMark={mark} />
             {reopened && <OpenAgain />}
             {taking && (
@@ -259,9 +260,9 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
             )}
           </div>
         )}
-        <div className="strip">
+        <div className={s.strip}>
           <FilmStrip paper={paper} shownId={shown.id} onShow={setShownId} />
-          <div className="stage">
+          <div className={s.stage} data-testid="stage">
             {paper.trial ? (
               <NextArrow paper={paper} arrows={arrows} onTake={(set) => void newSet(set)} />
             ) : (
@@ -270,17 +271,17 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
                 onGo={(stage) => void newSet({ distance: String(stage.distance), fletched: stage.fletched })}
               />
             )}
-            <div className="row">
-              <ButtonBase className="key" onClick={() => void accept()} data-testid="accept">
+            <div className={l.row}>
+              <Key onClick={() => void accept()} data-testid="accept">
                 {paper.acceptedAt ? 'Open it again' : paper.trial ? 'End the trial' : 'I accept this'}
-              </ButtonBase>
-              <ButtonBase className="plain" onClick={onNew}>
+              </Key>
+              <Plain className={s.new} onClick={onNew}>
                 New paper
-              </ButtonBase>
+              </Plain>
             </div>
           </div>
         </div>
-      </main>
+      </Main>
       <SessionFoot
         paper={paper}
         work={work}

@@ -1,11 +1,17 @@
-import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
 import { Figure } from '../../parts/Figure';
 import { number, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { Key } from '../../parts/Buttons';
+import { FigureNote } from '../../parts/Figure';
+import { Bullets } from '../../parts/List';
+import { Table } from '../../parts/Table';
 import { ChanceBar } from './ChanceBar';
 import { TrialPanel } from './TrialPanel';
 import { purposes, type Paper, type ShotSet } from './paperTypes';
+import { Pane } from './Pane';
+import w from '../../parts/words.module.css';
+import s from './ReadingPanel.module.css';
 
 interface Props {
   paper: Paper;
@@ -19,20 +25,20 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
   const { advice } = paper;
   const current = set.id === paper.sets.at(-1)!.id;
   return (
-    <section className="reading" aria-label="Reading">
-      {set.purpose !== 'session' && <p className="lab">A control: {purposes[set.purpose]}, the bow left alone</p>}
+    <Pane label="Reading">
+      {set.purpose !== 'session' && <p className={w.label}>A control: {purposes[set.purpose]}, the bow left alone</p>}
       <h1 data-testid="words">{set.mean?.words ?? 'Nothing yet: shoot through the paper.'}</h1>
       {set.mean && (
-        <div className="reading-figures">
+        <div className={s.figures} data-testid="reading-figures">
           {set.figures.map((figure) => (
-            <Figure key={figure.name} figure={figure} small since={set.number > 1 ? 'the last set' : undefined}>
+            <Figure key={figure.name} figure={figure} size="small" since={set.number > 1 ? 'the last set' : undefined}>
               {figure.name !== 'spread' && (
-                <span className="d">
+                <FigureNote>
                   ± {withUnit(set.mean!.radius, 'in', 2, units)}
                   {figure.word ? `, ${figure.word}` : ''}
-                </span>
+                </FigureNote>
               )}
-              {figure.name === 'spread' && figure.word && <span className="d">{figure.word}</span>}
+              {figure.name === 'spread' && figure.word && <FigureNote>{figure.word}</FigureNote>}
             </Figure>
           ))}
         </div>
@@ -47,7 +53,7 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
       )}
       {current && !paper.trial && <EvidenceLines lines={advice.evidence} />}
       {current && paper.spineCheck && <SpineCheck check={paper.spineCheck} />}
-    </section>
+    </Pane>
   );
 }
 
@@ -57,8 +63,8 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
   const first = next.action === 'rung' || next.action === 'backToSession' || next.alternativeAction === 'backToSession';
   if (first)
     return (
-      <div className="move-box" data-testid="advice" data-kind={advice.kind}>
-        <p className="move-tag">Before another move</p>
+      <div className={s.move} data-testid="advice" data-kind={advice.kind}>
+        <p className={s.tag}>Before another move</p>
         <h2>{next.sentence}</h2>
         <p>{next.reason}</p>
         {advice.chance != null && (
@@ -67,8 +73,8 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
       </div>
     );
   return (
-    <div className="move-box" data-testid="advice" data-kind={advice.kind}>
-      <p className="move-tag">
+    <div className={s.move} data-testid="advice" data-kind={advice.kind}>
+      <p className={s.tag}>
         {advice.kind === 'unsound'
           ? 'Stop'
           : advice.kind === 'smallTest'
@@ -93,7 +99,7 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
         </p>
       )}
       {advice.move && (
-        <p className="muted">
+        <p className={w.muted}>
           {advice.move.places}{' '}
           {advice.move.needsPress ? 'Press needed: only with the right press and the manual. ' : 'No press. '}
           {advice.move.after}
@@ -105,12 +111,12 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
 
 function EvidenceLines({ lines }: { lines: Schemas['Evidence'][] }) {
   return (
-    <dl className="evidence">
+    <dl className={s.evidence} data-testid="evidence">
       {lines.map((line) => (
         <div key={line.statement + line.because}>
           <dt>{line.statement}</dt>
           <dd>
-            {line.because} <span className="muted">Would overturn it: {lower(line.wouldOverturn)}.</span>
+            {line.because} <span className={w.muted}>Would overturn it: {lower(line.wouldOverturn)}.</span>
           </dd>
         </div>
       ))}
@@ -122,7 +128,9 @@ function EvidenceLines({ lines }: { lines: Schemas['Evidence'][] }) {
 function PastSet({ set, onBack }: { set: ShotSet; onBack?: (set: ShotSet) => void }) {
   return (
     <>
-      <p className="muted">A past set. The advice belongs to the set in work.</p>
+      <p className={w.muted} data-past>
+        A past set. The advice belongs to the set in work.
+      </p>
       {set.notesAfter.map((note) => (
         <p key={note.id}>
           <b>Noted.</b> {note.note || note.outcome}
@@ -133,20 +141,20 @@ function PastSet({ set, onBack }: { set: ShotSet; onBack?: (set: ShotSet) => voi
       ) : (
         <>
           <h2>Back to how the bow stood then</h2>
-          <ul className="plain-list">
+          <Bullets>
             {set.wayBack.map((move) => (
               <li key={move.kind}>
                 {move.order}
-                {move.needsPress && <small className="muted"> press needed</small>}
+                {move.needsPress && <small className={w.muted}> press needed</small>}
               </li>
             ))}
-          </ul>
+          </Bullets>
           {onBack && (
-            <ButtonBase className="key strong" onClick={() => onBack(set)}>
+            <Key strong onClick={() => onBack(set)}>
               I made {set.wayBack.length === 1 ? 'this move' : 'these moves'} back
-            </ButtonBase>
+            </Key>
           )}
-          <p className="muted">
+          <p className={w.muted}>
             A real move is taken back by a move. If an entry was wrong and nothing was turned, correct it under “Log a
             move”.
           </p>
@@ -162,10 +170,10 @@ function SpineCheck({ check }: { check: Schemas['SpineCheckView'] }) {
     <div data-testid="spine-check">
       <h2>Is it the spine?</h2>
       <p>
-        As computed: fit <b className="n">{number(check.ratio, 2)}</b>, {check.words} ({number(check.low, 2)} to{' '}
+        As computed: fit <b className={w.tabular}>{number(check.ratio, 2)}</b>, {check.words} ({number(check.low, 2)} to{' '}
         {number(check.high, 2)}). Each cure for a weak shaft, and the fit after it:
       </p>
-      <table className="card-table">
+      <Table kind="card">
         <tbody>
           {check.tries.map((t) => (
             <tr key={t.effect.label}>
@@ -175,7 +183,7 @@ function SpineCheck({ check }: { check: Schemas['SpineCheckView'] }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
     </div>
   );
 }

@@ -3,6 +3,7 @@ import { sheetScale, tearPath } from '../../drawing/tear';
 import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';
 import type { Paper, ShotSet } from './paperTypes';
+import s from './Sheet.module.css';
 
 /** The set's tears laid over one another, all point holes on one. */
 export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
@@ -26,9 +27,9 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
   const voided = set.shots.length - counted.length;
   const title = `Set ${set.number}: ${set.stage}`;
   return (
-    <div className="sheet-space" ref={ref}>
+    <div className={s.space} ref={ref}>
       <svg
-        className="sheet"
+        className={s.sheet}
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         role="img"
         aria-label={`${title}. ${mean ? mean.words : 'No shots yet.'} ${voided ? `${voided} void.` : ''}`}
@@ -138,7 +139,7 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
           </text>
         )}
         <g>
-          <text x={WIDTH - 16} y={HEIGHT - 72} textAnchor="end" fontSize="14" className="key-green">
+          <text x={WIDTH - 16} y={HEIGHT - 72} textAnchor="end" fontSize="14" className={s.green}>
             green ring: tolerance {paper.toleranceText}
           </text>
           <text x={WIDTH - 16} y={HEIGHT - 52} textAnchor="end" fontSize="14">
@@ -147,7 +148,7 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
               : ''}
           </text>
           {ghosts.length > 0 && (
-            <text x={WIDTH - 16} y={HEIGHT - 32} textAnchor="end" fontSize="14" className="key-pred">
+            <text x={WIDTH - 16} y={HEIGHT - 32} textAnchor="end" fontSize="14" className={s.pred}>
               dashed: after the move, predicted{ghosts.length > 1 ? ', two ways' : ''}
             </text>
           )}

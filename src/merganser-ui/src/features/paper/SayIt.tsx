@@ -1,6 +1,8 @@
-import { ButtonBase } from '@mui/material';
 import { Select } from '../../parts/Field';
+import { Key, Plain } from '../../parts/Buttons';
 import { level, type Choices, type End, type Words } from './paperTypes';
+import l from '../../parts/layout.module.css';
+import s from './SayIt.module.css';
 
 /** The tear in the shooter's own words, by either end of the arrow: "about an inch left, point low". */
 export function SayIt({
@@ -19,7 +21,7 @@ export function SayIt({
   ];
   const change = (part: Partial<Words>) => onChange({ ...said, ...part });
   return (
-    <div className="say-it" role="group" aria-label="In words">
+    <div className={s.words} data-testid="say-it" role="group" aria-label="In words">
       <Side
         label="To the side"
         name="sideways"
@@ -44,19 +46,11 @@ export function SayIt({
         onEnd={(heightEnd) => change({ heightEnd })}
         onLess={(low) => change({ low })}
       />
-      <div className="row">
-        <ButtonBase
-          className="key"
-          aria-pressed={words !== null && !words.sideways && !words.height}
-          onClick={() => onChange(level)}
-        >
+      <div className={l.row}>
+        <Key aria-pressed={words !== null && !words.sideways && !words.height} onClick={() => onChange(level)}>
           One clean hole
-        </ButtonBase>
-        {words && (
-          <ButtonBase className="plain" onClick={() => onChange(null)}>
-            Mark the holes instead
-          </ButtonBase>
-        )}
+        </Key>
+        {words && <Plain onClick={() => onChange(null)}>Mark the holes instead</Plain>}
       </div>
     </div>
   );
@@ -86,14 +80,13 @@ function Side({
   onLess: (less: boolean) => void;
 }) {
   return (
-    <div className="say-side">
+    <div className={s.side}>
       <Select label={label} name={name} value={size ?? ''} onChange={(v) => onSize(v || null)} choices={options} />
-      <div className="row" role="group" aria-label={`${label}: which end, which way`}>
+      <div className={l.row} role="group" aria-label={`${label}: which end, which way`}>
         {(['tail', 'point'] as const).map((which) =>
           [true, false].map((isLess) => (
-            <ButtonBase
+            <Key
               key={`${which}${isLess}`}
-              className="key"
               disabled={!size}
               aria-pressed={size !== null && end === which && less === isLess}
               onClick={() => {
@@ -102,7 +95,7 @@ function Side({
               }}
             >
               {which} {names[isLess ? 0 : 1]}
-            </ButtonBase>
+            </Key>
           )),
         )}
       </div>

@@ -1,4 +1,4 @@
-import { ButtonBase } from '@mui/material';
+import { WayKey, Ways } from '../../parts/Ways';
 
 export type Way = 'reading' | 'shots' | 'move' | 'ladder' | 'learned';
 
@@ -13,7 +13,7 @@ interface Props {
 /** What can be looked at beside the sheet. */
 export function SessionWays({ way, shots, onLook, onNocks, onMark }: Props) {
   return (
-    <div className="ways" role="group" aria-label="What to look at">
+    <Ways beside label="What to look at">
       {(
         [
           ['reading', 'Reading'],
@@ -23,16 +23,12 @@ export function SessionWays({ way, shots, onLook, onNocks, onMark }: Props) {
           ['learned', 'Learned'],
         ] as const
       ).map(([name, label]) => (
-        <ButtonBase key={name} className="way" aria-pressed={way === name} onClick={() => onLook(name)}>
+        <WayKey key={name} aria-pressed={way === name} onClick={() => onLook(name)}>
           {label}
-        </ButtonBase>
+        </WayKey>
       ))}
-      <ButtonBase className="way" onClick={onNocks}>
-        Nocks
-      </ButtonBase>
-      <ButtonBase className="way" onClick={onMark}>
-        Mark a shot
-      </ButtonBase>
-    </div>
+      <WayKey onClick={onNocks}>Nocks</WayKey>
+      <WayKey onClick={onMark}>Mark a shot</WayKey>
+    </Ways>
   );
 }

@@ -1,6 +1,13 @@
-import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
+import { Key, Plain } from '../../parts/Buttons';
+import { Empty } from '../../parts/Empty';
+import { TextLine } from '../../parts/TextLine';
+import { classes } from '../../parts/classes';
 import type { Shot, ShotSet } from './paperTypes';
+import { Pane } from './Pane';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import s from './ShotsPanel.module.css';
 
 const reasons = ['the rest did not drop', 'torqued grip', 'plucked release', 'touched the face', 'marked wrongly'];
 
@@ -14,15 +21,15 @@ export function ShotsPanel({ set, onMark }: Props) {
   const [open, setOpen] = useState<string | null>(null);
   if (set.shots.length === 0)
     return (
-      <section className="reading">
-        <h1>No shots in this set yet</h1>
-      </section>
+      <Pane>
+        <Empty title="No shots in this set yet" />
+      </Pane>
     );
   return (
-    <section className="reading" aria-label="Shots of this set">
+    <Pane label="Shots of this set">
       <h1>Shots of set {set.number}</h1>
-      <p className="lab">tail from the point’s hole</p>
-      <ol className="shots">
+      <p className={w.label}>tail from the point’s hole</p>
+      <ol className={s.shots} data-testid="shots">
         {set.shots.map((shot) => (
           <ShotLine
             key={shot.id}
@@ -36,7 +43,7 @@ export function ShotsPanel({ set, onMark }: Props) {
           />
         ))}
       </ol>
-    </section>
+    </Pane>
   );
 }
 
@@ -54,51 +61,51 @@ function ShotLine({
   const [own, setOwn] = useState('');
   const isVoid = shot.voidReason !== null;
   return (
-    <li className={isVoid ? 'void' : shot.doubtful ? 'doubted' : ''}>
-      <b className="n">{shot.number}</b>
-      <span className="n">
+    <li
+      className={isVoid ? s.void : shot.doubtful ? s.doubted : undefined}
+      data-state={isVoid ? 'void' : shot.doubtful ? 'doubted' : undefined}
+    >
+      <b className={w.tabular}>{shot.number}</b>
+      <span className={classes(w.tabular, shot.doubtful && s.place)}>
         {isVoid ? <s>{shot.place}</s> : shot.place}
-        {shot.arrowNumber && <small className="muted"> arrow {shot.arrowNumber}</small>}
-        {shot.words && <small className="muted"> as said</small>}
-        {shot.side === 'targetSide' && <small className="muted"> read from the target side, mirrored</small>}
+        {shot.arrowNumber && <small className={w.muted}> arrow {shot.arrowNumber}</small>}
+        {shot.words && <small className={w.muted}> as said</small>}
+        {shot.side === 'targetSide' && <small className={w.muted}> read from the target side, mirrored</small>}
         {shot.doubtful && <small> doubted: counts for less</small>}
         {isVoid && <small> void: {shot.voidReason}</small>}
       </span>
-      <span className="row">
+      <span className={l.row}>
         {isVoid || shot.doubtful ? (
-          <ButtonBase className="plain" onClick={() => onMark(null)}>
-            {isVoid ? 'Count it again' : 'No doubt'}
-          </ButtonBase>
+          <Plain onClick={() => onMark(null)}>{isVoid ? 'Count it again' : 'No doubt'}</Plain>
         ) : (
-          <ButtonBase className="plain" onClick={() => onMark(null, true)} aria-label={`Doubt shot ${shot.number}`}>
+          <Plain onClick={() => onMark(null, true)} aria-label={`Doubt shot ${shot.number}`}>
             Doubt
-          </ButtonBase>
+          </Plain>
         )}
         {!isVoid && (
-          <ButtonBase className="plain" onClick={onOpen} aria-expanded={open}>
+          <Plain onClick={onOpen} aria-expanded={open}>
             Void
-          </ButtonBase>
+          </Plain>
         )}
       </span>
       {open && !isVoid && (
-        <div className="row reasons" data-owns-keys>
+        <div className={classes(l.row, s.reasons)} data-testid="reasons" data-owns-keys>
           {reasons.map((reason) => (
-            <ButtonBase key={reason} className="key" onClick={() => onMark(reason)}>
+            <Key key={reason} onClick={() => onMark(reason)}>
               {reason}
-            </ButtonBase>
+            </Key>
           ))}
-          <input
-            className="name-input"
-            aria-label="Another reason"
+          <TextLine
+            label="Another reason"
             placeholder="another reason"
             maxLength={120}
             value={own}
-            onChange={(event) => setOwn(event.target.value)}
+            onChange={setOwn}
             onKeyDown={(event) => event.key === 'Enter' && own.trim() && onMark(own)}
           />
-          <ButtonBase className="key" disabled={!own.trim()} onClick={() => onMark(own)}>
+          <Key disabled={!own.trim()} onClick={() => onMark(own)}>
             Void it
-          </ButtonBase>
+          </Key>
         </div>
       )}
     </li>

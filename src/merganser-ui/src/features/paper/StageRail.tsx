@@ -1,6 +1,7 @@
 import { ButtonBase } from '@mui/material';
 import { percent } from './ChanceBar';
 import type { Paper } from './paperTypes';
+import s from './StageRail.module.css';
 
 /** The stages of the plan on a rail, the pointer at the one in work, each with how it stands. */
 export function StageRail({
@@ -11,10 +12,10 @@ export function StageRail({
   onGo: (stage: { distance: number; fletched: boolean }) => void;
 }) {
   return (
-    <ol className="stage-rail" aria-label="Stages">
+    <ol className={s.rail} data-testid="stages" aria-label="Stages">
       {paper.plan.stages.map((stage) => (
-        <li key={stage.words} className={stage.inWork ? 'now' : ''}>
-          <ButtonBase onClick={() => onGo(stage)} aria-current={stage.inWork ? 'step' : undefined}>
+        <li key={stage.words}>
+          <ButtonBase className={s.stage} onClick={() => onGo(stage)} aria-current={stage.inWork ? 'step' : undefined}>
             <svg width="30" height="29" viewBox="0 2 30 29" aria-hidden="true">
               {stage.inWork && <path d="M15 12l-7 -11h14z" fill="var(--bill)" />}
               <path d="M0 22h30" stroke="var(--edge)" strokeWidth="1.5" />

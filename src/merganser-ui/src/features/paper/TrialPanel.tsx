@@ -1,12 +1,15 @@
 import type { Schemas } from '../../api/client';
+import { Bullets } from '../../parts/List';
+import { Table } from '../../parts/Table';
+import w from '../../parts/words.module.css';
 
 /** A trial: which arrows need no move, the points each shaft tolerates, and whether bow or arrow is the cause. */
 export function TrialPanel({ trial }: { trial: Schemas['Trial'] }) {
   return (
     <div data-testid="trial">
       <h2>{trial.cause}</h2>
-      {trial.because && <p className="muted">{trial.because}</p>}
-      <table className="card-table">
+      {trial.because && <p className={w.muted}>{trial.because}</p>}
+      <Table kind="card">
         <thead>
           <tr>
             <th scope="col">Arrow</th>
@@ -25,15 +28,15 @@ export function TrialPanel({ trial }: { trial: Schemas['Trial'] }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       {trial.ranges.length > 0 && (
         <>
           <h2>Points that need no move, the widest range first</h2>
-          <ul className="plain-list">
+          <Bullets>
             {trial.ranges.map((range) => (
               <li key={range.shaft}>{range.words}</li>
             ))}
-          </ul>
+          </Bullets>
         </>
       )}
     </div>

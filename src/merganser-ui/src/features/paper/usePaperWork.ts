@@ -16,8 +16,7 @@ export interface NextSet {
 export function usePaperWork(bowId: string) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
-  const acts = useActs();
-  const { idFor } = acts;
+  const acts = useActs(`paper ${bowId}`);
   const papers = useQuery({
     queryKey: ['papers', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/papers', { params: { path: { bowId }, query: { newest: 1 } } })),
@@ -28,8 +27,8 @@ export function usePaperWork(bowId: string) {
     staleTime: Infinity,
   });
 
-  const act = async (call: () => Promise<Paper>): Promise<Paper | null> => {
-    const paper = await acts.act(call);
+  const act = async (what: string, call: (id: string) => Promise<Paper>): Promise<Paper | null> => {
+    const paper = await acts.act(what, call);
     if (!paper) return null;
     queries.setQueryData<Paper[]>(['papers', bowId], (all) => [paper, ...(all ?? []).filter((p) => p.id !== paper.id)]);
     void queries.invalidateQueries({ queryKey: ['response', bowId] });
@@ -46,11 +45,11 @@ export function usePaperWork(bowId: string) {
     unreachable: acts.unreachable,
     faults: acts.faults,
     start: (plan: Plan) =>
-      act(() =>
+      act(`paper ${JSON.stringify(plan)}`, (id) =>
         answer(
           api.POST('/api/papers', {
             body: {
-              id: idFor(`paper ${JSON.stringify(plan)}`),
+              id,
               bowId,
               arrowVersionId: plan.arrowId,
               stages: plan.stages,
@@ -65,12 +64,12 @@ export function usePaperWork(bowId: string) {
         ),
       ),
     newSet: (paper: Paper, { distance, fletched, purpose = 'session', arrowVersionId = null }: NextSet) =>
-      act(() =>
+      act(`set ${paper.id} ${distance} ${fletched} ${purpose} ${arrowVersionId}`, (id) =>
         answer(
           api.POST('/api/papers/{id}/sets', {
             params: { path: { id: paper.id } },
             body: {
-              id: idFor(`set ${paper.id} ${distance} ${fletched} ${purpose} ${arrowVersionId}`),
+              id,
               distance,
               fletched,
               purpose,
@@ -80,10 +79,10 @@ export function usePaperWork(bowId: string) {
         ),
       ),
     keepShot: (setId: string, marking: Marking) =>
-      act(() => {
+      act(`shot ${setId} ${JSON.stringify(marking)}`, (id) => {
         const typed = marking.right.trim() !== '' || marking.up.trim() !== '';
         const body = {
-          id: idFor(`shot ${setId} ${JSON.stringify(marking)}`),
+          id,
           point: marking.point ?? { x: 0, y: 0 },
           tail: typed || marking.words ? null : marking.tail,
           typed: typed ? { right: marking.right, up: marking.up, by: marking.by } : null,
@@ -94,11 +93,11 @@ export function usePaperWork(bowId: string) {
         return answer(api.POST('/api/sets/{id}/shots', { params: { path: { id: setId } }, body }));
       }),
     markShot: (shot: Shot, reason: string | null, doubtful = false) =>
-      act(() =>
+      act(`mark ${shot.id} ${reason} ${doubtful}`, (id) =>
         answer(
           api.POST('/api/shots/{id}/marks', {
             params: { path: { id: shot.id } },
-            body: { id: idFor(`mark ${shot.id} ${reason} ${doubtful}`), reason, doubtful },
+            body: { id, reason, doubtful },
           }),
         ),
       ),
@@ -110,12 +109,12 @@ export function usePaperWork(bowId: string) {
       corrects: string | null,
       afterSetId: string | null = null,
     ) =>
-      act(() =>
+      act(`move ${paper.id} ${adjuster} ${to} ${corrects} ${afterSetId}`, (id) =>
         answer(
           api.POST('/api/papers/{id}/moves', {
             params: { path: { id: paper.id } },
             body: {
-              id: idFor(`move ${paper.id} ${adjuster} ${to} ${corrects} ${afterSetId}`),
+              id,
               adjuster,
               to,
               note,
@@ -127,22 +126,24 @@ export function usePaperWork(bowId: string) {
         ),
       ),
     note: (paper: Paper, rung: Schemas['RungKind'] | null, outcome: string | null, note: string) =>
-      act(() =>
+      act(`note ${paper.id} ${rung} ${outcome} ${note}`, (id) =>
         answer(
           api.POST('/api/papers/{id}/notes', {
             params: { path: { id: paper.id } },
-            body: { id: idFor(`note ${paper.id} ${rung} ${outcome} ${note}`), rung, outcome, note },
+            body: { id, rung, outcome, note },
           }),
         ),
       ),
     withdrawNote: (paper: Paper, noteId: string) =>
-      act(() => answer(api.DELETE('/api/papers/{id}/notes/{noteId}', { params: { path: { id: paper.id, noteId } } }))),
+      act(`withdraw ${noteId}`, () =>
+        answer(api.DELETE('/api/papers/{id}/notes/{noteId}', { params: { path: { id: paper.id, noteId } } })),
+      ),
     accept: (paper: Paper, accepted: boolean) =>
-      act(() =>
+      act(`accept ${paper.id} ${paper.version} ${accepted}`, (id) =>
         answer(
           api.POST('/api/papers/{id}/accept', {
             params: { path: { id: paper.id } },
-            body: { accepted, id: idFor(`accept ${paper.id} ${paper.version} ${accepted}`) },
+            body: { accepted, id },
           }),
         ),
       ),

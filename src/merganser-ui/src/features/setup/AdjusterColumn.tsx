@@ -1,10 +1,12 @@
-import { ButtonBase } from '@mui/material';
 import type { Schemas } from '../../api/client';
 import { Scale } from '../../parts/Scale';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { ListRow } from '../../parts/List';
 import { MoveForm } from './MoveForm';
 import type { Setup, SetupWork } from './useSetup';
+import w from '../../parts/words.module.css';
+import s from './AdjusterColumn.module.css';
 
 interface Props {
   bow: Schemas['BowView'];
@@ -20,11 +22,11 @@ export function AdjusterColumn({ bow, setup, work, open, onOpen }: Props) {
   const good = setup.goodStates[0];
   const centre = setup.centreShot;
   return (
-    <section className="adjuster-column" aria-label="Adjusters">
+    <section className={s.column} aria-label="Adjusters">
       <h2>
         Adjusters{' '}
         {good && (
-          <small className="muted">
+          <small className={w.muted}>
             dashed: {new Date(good.markedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}, shot well
           </small>
         )}
@@ -32,15 +34,16 @@ export function AdjusterColumn({ bow, setup, work, open, onOpen }: Props) {
       <ul>
         {bow.adjusters.filter(worthARow).map((adjuster) => (
           <li key={adjuster.kind}>
-            <ButtonBase
-              className="adjuster-row"
+            <ListRow
+              ruled
+              className={s.row}
               aria-expanded={open === adjuster.kind}
               onClick={() => onOpen(open === adjuster.kind ? null : adjuster.kind)}
               data-adjuster={adjuster.kind}
             >
-              <span className="adjuster-head">
+              <span className={s.head}>
                 <b>{adjuster.name}</b>
-                <span className="n">{adjuster.standing}</span>
+                <span className={s.standing}>{adjuster.standing}</span>
               </span>
               <Scale
                 lower={adjuster.lower}
@@ -49,7 +52,7 @@ export function AdjusterColumn({ bow, setup, work, open, onOpen }: Props) {
                 good={good?.positions[adjuster.kind]}
                 label={`${adjuster.name}: ${adjuster.standing}, ${adjuster.room}`}
               />
-              <span className="adjuster-note">
+              <span className={s.note}>
                 <span>
                   {adjuster.kind === 'restSideways' && centre
                     ? `centre shot ${withUnit(centre.now, 'in', 2, units)}, ${centre.verdict === 'within' ? 'within' : centre.verdict === 'beyond' ? 'beyond' : 'at the edge'}`
@@ -60,14 +63,14 @@ export function AdjusterColumn({ bow, setup, work, open, onOpen }: Props) {
                 </span>
                 {adjuster.needsPress && <b>press</b>}
               </span>
-            </ButtonBase>
+            </ListRow>
             {open === adjuster.kind && (
               <MoveForm key={bow.version} adjuster={adjuster} work={work} onDone={() => onOpen(null)} />
             )}
           </li>
         ))}
       </ul>
-      <p className="muted">Press a row to log a move.</p>
+      <p className={w.muted}>Press a row to log a move.</p>
     </section>
   );
 }

@@ -1,23 +1,21 @@
-import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
-import { answer, api, Refusal, type Schemas } from '../../api/client';
+import { answer, api, Refusal } from '../../api/client';
+import { useAsk } from '../../api/useAsk';
 import { Field } from '../../parts/Field';
+import { Key } from '../../parts/Buttons';
+import { Fold } from '../../parts/Fold';
+import l from '../../parts/layout.module.css';
 
 const empty = { front: '', rear: '', nockToRest: '', between: '' };
 
 /** Centre shot by caliper: riser to arrow in front and behind, and how far the rest moves. */
 export function Caliper({ bowId }: { bowId: string }) {
   const [typed, setTyped] = useState(empty);
-  const [told, setTold] = useState<Schemas['CaliperView'] | null>(null);
-  const [faults, setFaults] = useState<Record<string, string[]>>({});
-  const ask = async () => {
-    try {
-      setTold(await answer(api.POST('/api/bows/{id}/caliper', { params: { path: { id: bowId } }, body: typed })));
-      setFaults({});
-    } catch (error) {
-      setFaults(error instanceof Refusal ? error.errors : { front: [(error as Error).message] });
-    }
-  };
+  const caliper = useAsk((body: typeof empty) =>
+    answer(api.POST('/api/bows/{id}/caliper', { params: { path: { id: bowId } }, body })),
+  );
+  const faults: Record<string, string[]> =
+    caliper.problem && !(caliper.problem instanceof Refusal) ? { front: [caliper.problem.message] } : caliper.faults;
   const field = (name: keyof typeof empty, label: string) => (
     <Field
       label={label}
@@ -29,22 +27,19 @@ export function Caliper({ bowId }: { bowId: string }) {
     />
   );
   return (
-    <details className="caliper">
-      <summary>Or by caliper, riser to arrow in front and behind</summary>
-      <div className="caliper-grid">
+    <Fold words="Or by caliper, riser to arrow in front and behind">
+      <div className={l.smallFields}>
         {field('front', 'In front')}
         {field('rear', 'Behind')}
         {field('nockToRest', 'Nock to rest')}
         {field('between', 'Between the two')}
-        <ButtonBase className="key" onClick={() => void ask()}>
-          What does that ask?
-        </ButtonBase>
+        <Key onClick={() => void caliper.ask(typed)}>What does that ask?</Key>
       </div>
-      {told && (
+      {caliper.told && (
         <p aria-live="polite">
-          <b>{told.words}</b>
+          <b>{caliper.told.words}</b>
         </p>
       )}
-    </details>
+    </Fold>
   );
 }

@@ -1,11 +1,16 @@
-import { ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { NoteField } from '../../parts/NoteField';
 import { answer, api, type Schemas } from '../../api/client';
 import { Select } from '../../parts/Field';
 import { useEscape } from '../../shell/focus';
+import { Key, Plain } from '../../parts/Buttons';
+import { Column, Columns } from '../../parts/Columns';
+import { Log } from '../../parts/List';
 import type { Setup, SetupWork } from './useSetup';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import s from './HistoryPane.module.css';
 
 const when = (at: string) =>
   new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
@@ -13,11 +18,11 @@ const when = (at: string) =>
 /** Moves, changes and good states: what was done, and how it is taken back. */
 export function HistoryPane({ bow, setup, work }: { bow: Schemas['BowView']; setup: Setup; work: SetupWork }) {
   return (
-    <div className="history">
+    <Columns>
       <Moves moves={bow.moves} work={work} />
       <GoodStates bowId={bow.id} setup={setup} work={work} />
       <Changes setup={setup} work={work} />
-    </div>
+    </Columns>
   );
 }
 
@@ -31,12 +36,12 @@ function Moves({ moves, work }: { moves: Schemas['MoveView'][]; work: SetupWork 
     if (await work.undoMove(id, loggedWrongly)) setAsking(null);
   };
   return (
-    <section aria-label="Moves">
+    <Column label="Moves">
       <h2>Moves</h2>
       {moves.length === 0 && (
-        <p className="muted">Nothing has been moved on this bow yet. Press an adjuster to log one.</p>
+        <p className={w.muted}>Nothing has been moved on this bow yet. Press an adjuster to log one.</p>
       )}
-      <ol className="moves">
+      <Log>
         {moves.toReversed().map((move) => (
           <li key={move.id}>
             <p>
@@ -51,27 +56,21 @@ function Moves({ moves, work }: { moves: Schemas['MoveView'][]; work: SetupWork 
             </p>
             <small>{when(move.happenedAt)}</small>
             {latest(move) && !move.correction && asking !== move.id && (
-              <ButtonBase className="plain" onClick={() => setAsking(move.id)} data-undo={move.adjuster}>
+              <Plain onClick={() => setAsking(move.id)} data-undo={move.adjuster}>
                 Undo …
-              </ButtonBase>
+              </Plain>
             )}
             {asking === move.id && (
-              <div className="row" role="group" aria-label="How is it taken back?">
-                <ButtonBase className="key" onClick={() => void undo(move.id, true)}>
-                  It was logged wrongly
-                </ButtonBase>
-                <ButtonBase className="key" onClick={() => void undo(move.id, false)}>
-                  I turned it back on the bow
-                </ButtonBase>
-                <ButtonBase className="plain" onClick={() => setAsking(null)}>
-                  Leave it
-                </ButtonBase>
+              <div className={l.row} role="group" aria-label="How is it taken back?">
+                <Key onClick={() => void undo(move.id, true)}>It was logged wrongly</Key>
+                <Key onClick={() => void undo(move.id, false)}>I turned it back on the bow</Key>
+                <Plain onClick={() => setAsking(null)}>Leave it</Plain>
               </div>
             )}
           </li>
         ))}
-      </ol>
-    </section>
+      </Log>
+    </Column>
   );
 }
 
@@ -83,11 +82,11 @@ function GoodStates({ bowId, setup, work }: { bowId: string; setup: Setup; work:
   });
   const kept = (arrows.data ?? []).filter((a) => a.kept);
   return (
-    <section aria-label="As it shot well">
+    <Column label="As it shot well">
       <h2>As it shot well</h2>
-      <p className="muted">A bow shot with several arrows keeps a good state for each.</p>
+      <p className={w.muted}>A bow shot with several arrows keeps a good state for each.</p>
       {setup.goodStates.map((good) => (
-        <article key={good.id} className="good-state">
+        <article key={good.id} className={s.good} data-testid="good-state">
           <p>
             <b>{good.words}</b> <small>{when(good.markedAt)}</small>
           </p>
@@ -96,7 +95,7 @@ function GoodStates({ bowId, setup, work }: { bowId: string; setup: Setup; work:
           ) : (
             <>
               <p>What leads back to it, one after the other:</p>
-              <ol className="way-back">
+              <ol className={s.wayBack}>
                 {good.wayBack.map((move) => (
                   <li key={move.kind}>
                     {move.order}
@@ -106,12 +105,10 @@ function GoodStates({ bowId, setup, work }: { bowId: string; setup: Setup; work:
               </ol>
             </>
           )}
-          <ButtonBase className="plain" onClick={() => void work.withdraw(good.id)}>
-            That was marked wrongly
-          </ButtonBase>
+          <Plain onClick={() => void work.withdraw(good.id)}>That was marked wrongly</Plain>
         </article>
       ))}
-      <div className="row">
+      <div className={l.row}>
         {kept.length > 0 && (
           <Select
             label="With which arrow"
@@ -124,47 +121,42 @@ function GoodStates({ bowId, setup, work }: { bowId: string; setup: Setup; work:
             ]}
           />
         )}
-        <ButtonBase className="key" onClick={() => void work.markGood(arrow || null, '')}>
-          It shoots well as it stands
-        </ButtonBase>
+        <Key onClick={() => void work.markGood(arrow || null, '')}>It shoots well as it stands</Key>
       </div>
-    </section>
+    </Column>
   );
 }
 
 function Changes({ setup, work }: { setup: Setup; work: SetupWork }) {
   const [note, setNote] = useState('');
   return (
-    <section aria-label="Changes">
+    <Column label="Changes">
       <h2>Something new on the bow</h2>
       <NoteField label="Note on the change" value={note} onChange={setNote} />
-      <ul className="change-choices">
+      <ul className={s.changes}>
         {setup.choices.map((choice) => (
           <li key={choice.change}>
-            <ButtonBase
-              className="key"
+            <Key
               data-change={choice.change}
               onClick={() => void work.change(choice.change, note).then((ok) => ok && setNote(''))}
             >
               {choice.name}
-            </ButtonBase>
+            </Key>
             <small>{choice.follows}</small>
           </li>
         ))}
       </ul>
-      <ol className="moves">
+      <Log>
         {setup.changes.map((change) => (
           <li key={change.id}>
             <p>
               {change.name} {change.note && <em>{change.note}</em>}
             </p>
             <small>{when(change.happenedAt)}</small>
-            <ButtonBase className="plain" onClick={() => void work.withdraw(change.id)}>
-              Entered wrongly
-            </ButtonBase>
+            <Plain onClick={() => void work.withdraw(change.id)}>Entered wrongly</Plain>
           </li>
         ))}
-      </ol>
-    </section>
+      </Log>
+    </Column>
   );
 }

@@ -1,10 +1,14 @@
-import { ButtonBase } from '@mui/material';
+import { useEffect, useRef, useState } from 'react';
 import { NoteField } from '../../parts/NoteField';
-import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useEscape } from '../../shell/focus';
 import { number } from '../../units/units';
+import { Key, Plain } from '../../parts/Buttons';
+import { Fault } from '../../parts/Note';
 import type { SetupWork } from './useSetup';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import s from './MoveForm.module.css';
 
 interface Props {
   adjuster: Schemas['AdjusterView'];
@@ -16,9 +20,10 @@ const isYoke = (kind: string) => kind === 'yokePair' || kind === 'yokeLeftLeg' |
 
 /** Logs a move as it was made: steps, both legs of a yoke, or the pieces in the four seats of the spacers. */
 export function MoveForm({ adjuster, work, onDone }: Props) {
+  const form = useRef<HTMLDivElement>(null);
   useEscape(true, onDone);
   useEffect(() => {
-    document.querySelector<HTMLElement>('.move-form .key')?.focus();
+    form.current?.querySelector('button')?.focus();
   }, []);
   const [first, setFirst] = useState(0);
   const [second, setSecond] = useState(0);
@@ -45,23 +50,23 @@ export function MoveForm({ adjuster, work, onDone }: Props) {
       ? ''
       : `${what} ${Math.abs(steps)} ${words[4]}${Math.abs(steps) > 1 ? 's' : ''} ${words[steps > 0 ? 2 : 3]}`;
   const stepper = (label: string, value: number, set: (next: number) => void) => (
-    <div className="stepper">
-      <span className="lab">{label}</span>
-      <ButtonBase className="key" onClick={() => set(value - 1)} aria-label={`${label}: one less`}>
+    <div className={s.stepper}>
+      <span className={w.label}>{label}</span>
+      <Key onClick={() => set(value - 1)} aria-label={`${label}: one less`}>
         −
-      </ButtonBase>
-      <b className="n">{number(Math.abs(value), 0)}</b>
-      <ButtonBase className="key" onClick={() => set(value + 1)} aria-label={`${label}: one more`}>
+      </Key>
+      <b className={w.tabular}>{number(Math.abs(value), 0)}</b>
+      <Key onClick={() => set(value + 1)} aria-label={`${label}: one more`}>
         +
-      </ButtonBase>
+      </Key>
     </div>
   );
   const fault = Object.values(work.faults)[0]?.[0] ?? work.problem?.message;
   return (
-    <div className="move-form" data-testid="move-form">
+    <div ref={form} className={s.form} data-testid="move-form">
       {stepper(words[0]!, first, setFirst)}
       {(yoke || spacers) && stepper(words[1]!, second, setSecond)}
-      <p className="muted" data-testid="move-words">
+      <p className={w.muted} data-testid="move-words">
         {yoke || spacers
           ? [done(words[0]!, first), done(words[1]!, second)].filter(Boolean).join('; ') ||
             `+ is one ${words[4]} ${words[2]}, − one ${words[4]} ${words[3]}.`
@@ -72,23 +77,12 @@ export function MoveForm({ adjuster, work, onDone }: Props) {
         {adjuster.needsPress && ' Only in the right press, by its manual.'}
       </p>
       <NoteField label="Note on the move" value={note} onChange={setNote} />
-      {fault && (
-        <p className="fault" role="alert">
-          {fault}
-        </p>
-      )}
-      <div className="row">
-        <ButtonBase
-          className="key"
-          disabled={work.busy || (first === 0 && second === 0)}
-          onClick={() => void log()}
-          data-testid="log-move"
-        >
+      {fault && <Fault>{fault}</Fault>}
+      <div className={l.row}>
+        <Key disabled={work.busy || (first === 0 && second === 0)} onClick={() => void log()} data-testid="log-move">
           Log this move
-        </ButtonBase>
-        <ButtonBase className="plain" onClick={onDone}>
-          Nothing was moved
-        </ButtonBase>
+        </Key>
+        <Plain onClick={onDone}>Nothing was moved</Plain>
       </div>
     </div>
   );

@@ -7,8 +7,10 @@ import { Foot } from '../../shell/Foot';
 import { focusSoon } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
 import { useBow } from '../../api/queries';
-import { AdjusterColumn } from './AdjusterColumn';
 import { bowWayLabel, BowWays, type BowWay } from '../../shell/BowWays';
+import { Main, Page } from '../../parts/Page';
+import { classes } from '../../parts/classes';
+import { AdjusterColumn } from './AdjusterColumn';
 import { CardPane } from './CardPane';
 import { CheckPane } from './CheckPane';
 import { HistoryPane } from './HistoryPane';
@@ -16,7 +18,7 @@ import { SightsPane } from './SightsPane';
 import { StringPane } from './StringPane';
 import { useSetup, type Check } from './useSetup';
 import { WorkOrder } from './WorkOrder';
-import './setup.css';
+import s from './SetupPage.module.css';
 
 /** The answer that names who did it. */
 const REPAIRED = 'repaired';
@@ -66,7 +68,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
   const [stay, setStay] = useState<string | null>(null);
   const keep = (confirmed = false) => void found({ typed: text, confirmed });
   const next = check ? after(check.kind) : undefined;
-  const focusCheck = () => focusSoon('.check-entry input, .check-entry .choices');
+  const focusCheck = () => focusSoon('[data-entry] input, [data-choices]');
   const goNext = () => {
     setStay(null);
     show(next?.kind ?? null);
@@ -79,10 +81,10 @@ export default function SetupPage({ way }: { way: BowWay }) {
     const press = (event: KeyboardEvent) => {
       if (!isPageKey(event) || way !== 'sheet' || !check) return;
       // A digit picks only while the list of answers has the focus: elsewhere it would record what nobody looked at.
-      const listed = (event.target as Element).closest('.check-entry .choices') !== null;
+      const listed = (event.target as Element).closest('[data-choices]') !== null;
       const choice = check.quantity || !listed ? undefined : check.choices[Number(event.key) - 1];
       if (choice && choice.code !== REPAIRED) void found({ choice: choice.code });
-      else if (choice) focusSoon('.check-entry [name=repairedBy]');
+      else if (choice) focusSoon('[data-entry] [name=repairedBy]');
       if (event.key.toLowerCase() === 'm' && bow.data) setOpen(bow.data.adjusters[0]?.kind ?? null);
     };
     window.addEventListener('keydown', press);
@@ -154,13 +156,13 @@ export default function SetupPage({ way }: { way: BowWay }) {
   );
 
   return (
-    <div className="page">
+    <Page>
       <ShellHead at="bow" bowId={bowId} title={way === 'sheet' ? check.title : bowWayLabel(way)} />
-      <main className="thing setup-page">
+      <Main kind="ways">
         <BowWays bowId={bowId} way={way} />
         {way !== 'sheet' && way !== 'card' && <h1 className="visually-hidden">{bowWayLabel(way)}</h1>}
         {way === 'sheet' && (
-          <div className="setup-grid">
+          <div className={s.grid}>
             <WorkOrder
               setup={setup}
               chosen={check.kind}
@@ -188,7 +190,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
           </div>
         )}
         {way === 'history' && (
-          <div className="setup-grid two">
+          <div className={classes(s.grid, s.two)}>
             <HistoryPane bow={bow.data} setup={setup} work={work} />
             <AdjusterColumn bow={bow.data} setup={setup} work={work} open={open} onOpen={setOpen} />
           </div>
@@ -203,9 +205,9 @@ export default function SetupPage({ way }: { way: BowWay }) {
         )}
         {way === 'sights' && <SightsPane bowId={bowId} />}
         {way === 'card' && <CardPane bow={bow.data} setup={setup} />}
-      </main>
+      </Main>
       {foot}
-    </div>
+    </Page>
   );
 }
 

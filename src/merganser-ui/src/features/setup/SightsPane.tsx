@@ -2,8 +2,12 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, Refusal } from '../../api/client';
 import { Field } from '../../parts/Field';
+import { scale } from '../../drawing/chart';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
+import { Column, Columns } from '../../parts/Columns';
+import { Table } from '../../parts/Table';
+import w from '../../parts/words.module.css';
 
 /** What a degree costs at this bow's speed and distances, flat and on a slope. */
 export function SightsPane({ bowId }: { bowId: string }) {
@@ -20,11 +24,12 @@ export function SightsPane({ bowId }: { bowId: string }) {
   const faults = table.error instanceof Refusal ? table.error.errors : {};
   const rows = table.data?.rows ?? [];
   const most = Math.max(0.01, ...rows.map((r) => Math.max(r.cant, r.thirdAxisUphill)));
+  const bar = scale(0, most, 4, 144);
   return (
-    <div className="history">
-      <section aria-label="Cant">
+    <Columns>
+      <Column label="Cant">
         <h2>What a degree costs</h2>
-        <p className="muted">
+        <p className={w.muted}>
           Bow plumb first, then the bar (first axis), the housing level (second), then leaned forward, square to the
           line of sight (third). Tightening moves the level: check again after it.
         </p>
@@ -44,13 +49,13 @@ export function SightsPane({ bowId }: { bowId: string }) {
           onChange={setSlope}
           fault={faults.slope?.[0]}
         />
-      </section>
-      <section className="wide" aria-label="The table">
+      </Column>
+      <Column wide label="The table">
         <h2>
           Sideways at the target{' '}
-          {table.data && <small className="muted">at {withUnit(table.data.speed, 'ft/s', 0, units)}</small>}
+          {table.data && <small className={w.muted}>at {withUnit(table.data.speed, 'ft/s', 0, units)}</small>}
         </h2>
-        <table className="cants">
+        <Table>
           <thead>
             <tr>
               <th scope="col">distance</th>
@@ -69,10 +74,10 @@ export function SightsPane({ bowId }: { bowId: string }) {
                 <td>{withUnit(row.thirdAxisUphill, 'in', 2, units)}</td>
                 <td aria-hidden="true">
                   <svg width="150" height="26">
-                    <line x1="4" x2={4 + (140 * row.cant) / most} y1="8" y2="8" stroke="var(--ink)" strokeWidth="5" />
+                    <line x1="4" x2={bar(row.cant)} y1="8" y2="8" stroke="var(--ink)" strokeWidth="5" />
                     <line
                       x1="4"
-                      x2={4 + (140 * row.thirdAxisUphill) / most}
+                      x2={bar(row.thirdAxisUphill)}
                       y1="19"
                       y2="19"
                       stroke="var(--ink)"
@@ -84,14 +89,14 @@ export function SightsPane({ bowId }: { bowId: string }) {
               </tr>
             ))}
           </tbody>
-        </table>
-        <p className="muted">
+        </Table>
+        <p className={w.muted}>
           Bow canted: drop × sin of the cant, drop ½ g t², in vacuum. After the zero: what is left once the sight was
           set with the same cant at {withUnit(asked.zero, 'yd', 1, units)}. Third axis: drop × cos of the slope × tan of
           the error × tan of the slope, to the other side downhill. Thick bar: canted; dashed: third axis.
         </p>
-      </section>
-    </div>
+      </Column>
+    </Columns>
   );
 }
 

@@ -1,9 +1,18 @@
-import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Field } from '../../parts/Field';
 import { ReadingField } from '../../parts/ReadingField';
+import { scale } from '../../drawing/chart';
 import { useWidth } from '../../parts/useWidth';
+import { Key, Plain } from '../../parts/Buttons';
+import { ChoiceRow } from '../../parts/ChoiceRow';
+import { Column, Columns } from '../../parts/Columns';
+import { Log } from '../../parts/List';
+import { Note } from '../../parts/Note';
+import { classes } from '../../parts/classes';
 import type { Setup, SetupWork } from './useSetup';
+import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
+import s from './StringPane.module.css';
 
 const TALLIES = [6, 12, 30, 60];
 
@@ -13,7 +22,7 @@ export function StringPane({ setup, work, compound }: { setup: Setup; work: Setu
   const [checks, setChecks] = useState(string.plan.checksAt.join(', '));
   const [settle, setSettle] = useState(String(string.plan.settlingShots));
   const shoot = (shots: number) => void work.shoot(shots);
-  const plan = (school: 'breakIn' | 'preStretched') =>
+  const plan = (school: Setup['string']['plan']['school']) =>
     void work.plan({
       school,
       checksAt: checks
@@ -23,40 +32,31 @@ export function StringPane({ setup, work, compound }: { setup: Setup; work: Setu
       settlingShots: Number(settle) || 0,
     });
   return (
-    <div className="history">
-      <section aria-label="String life">
+    <Columns>
+      <Column label="String life">
         <h2>Shots on this string</h2>
-        <p className="count n">
+        <p className={classes(s.count, w.tabular)} data-testid="shots-on-string">
           {string.shots} <small>read{string.settling > 0 ? `, ${string.settling} more that settled it` : ''}</small>
         </p>
         <StringDrawing setup={setup} />
         {string.settlingLeft > 0 && (
-          <p className="caution" role="note">
-            <span>
-              <b>Settling.</b>The next {string.settlingLeft} shots settle new string work: they are counted apart and
-              not read.
-            </span>
-          </p>
+          <Note word="Settling.">
+            The next {string.settlingLeft} shots settle new string work: they are counted apart and not read.
+          </Note>
         )}
         {due.map((item) => (
-          <p key={item.what} className={item.now ? 'caution' : undefined} role="note">
-            <span>
-              <b>{item.now ? 'Due.' : 'Soon.'}</b> {item.what}
-              {item.shotsLeft !== null && item.shotsLeft > 0 && `, ${item.shotsLeft} shots to go`}
-              {item.on && `, ${new Date(item.on).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}`}
-            </span>
-          </p>
+          <DueLine key={item.what} item={item} />
         ))}
-        {due.length === 0 && <p className="muted">Nothing is due.</p>}
-      </section>
-      <section aria-label="Shots away from the papers">
+        {due.length === 0 && <p className={w.muted}>Nothing is due.</p>}
+      </Column>
+      <Column label="Shots away from the papers">
         <h2>Shots away from the papers</h2>
-        <p className="muted">Papers count by themselves.</p>
-        <div className="row">
+        <p className={w.muted}>Papers count by themselves.</p>
+        <div className={l.row}>
           {TALLIES.map((ends) => (
-            <ButtonBase key={ends} className="key" disabled={work.busy} onClick={() => shoot(ends)}>
+            <Key key={ends} disabled={work.busy} onClick={() => shoot(ends)}>
               +{ends}
-            </ButtonBase>
+            </Key>
           ))}
         </div>
         <ReadingField
@@ -68,7 +68,7 @@ export function StringPane({ setup, work, compound }: { setup: Setup; work: Setu
             return (await work.shoot(Number.isInteger(shots) ? shots : 0)) ? `taken: ${text} shots` : null;
           }}
         />
-        <ol className="moves">
+        <Log>
           {string.entries
             .filter((e) => e.source === 'entered')
             .toReversed()
@@ -78,16 +78,14 @@ export function StringPane({ setup, work, compound }: { setup: Setup; work: Setu
                 <p>
                   {entry.count} shots{entry.settling ? ', settling' : ''}
                 </p>
-                <ButtonBase className="plain" onClick={() => void work.withdraw(entry.id)}>
-                  Entered wrongly
-                </ButtonBase>
+                <Plain onClick={() => void work.withdraw(entry.id)}>Entered wrongly</Plain>
               </li>
             ))}
-        </ol>
-      </section>
-      <section aria-label="School of the string">
+        </Log>
+      </Column>
+      <Column label="School of the string">
         <h2>How it is looked after</h2>
-        <p className="muted">
+        <p className={w.muted}>
           Break-in school: check {compound ? 'timing, peep' : 'brace height, nocking point'} and tune after so many
           shots. Pre-stretched school: none needed. The usual is one check at 100 and one at 300, because a check is
           cheap.
@@ -106,20 +104,35 @@ export function StringPane({ setup, work, compound }: { setup: Setup; work: Setu
           onChange={setSettle}
           fault={work.faults.settlingShots?.[0]}
         />
-        <div className="row" role="group" aria-label="School of the string">
-          <ButtonBase className="key" aria-pressed={string.plan.school === 'breakIn'} onClick={() => plan('breakIn')}>
-            Break in
-          </ButtonBase>
-          <ButtonBase
-            className="key"
-            aria-pressed={string.plan.school === 'preStretched'}
-            onClick={() => plan('preStretched')}
-          >
-            Pre-stretched
-          </ButtonBase>
-        </div>
-      </section>
-    </div>
+        <ChoiceRow
+          label="School of the string"
+          value={string.plan.school}
+          onChange={plan}
+          choices={[
+            ['breakIn', 'Break in'],
+            ['preStretched', 'Pre-stretched'],
+          ]}
+        />
+      </Column>
+    </Columns>
+  );
+}
+
+/** What is due of the string: now, or soon. */
+function DueLine({ item }: { item: Setup['due'][number] }) {
+  const words = [
+    item.what,
+    item.shotsLeft !== null && item.shotsLeft > 0 && `${item.shotsLeft} shots to go`,
+    item.on && new Date(item.on).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }),
+  ]
+    .filter(Boolean)
+    .join(', ');
+  return item.now ? (
+    <Note word="Due.">{words}</Note>
+  ) : (
+    <p role="note">
+      <b>Soon.</b> {words}
+    </p>
   );
 }
 
@@ -129,7 +142,7 @@ function StringDrawing({ setup }: { setup: Setup }) {
   const { string } = setup;
   const checks = string.plan.school === 'breakIn' ? string.plan.checksAt : [];
   const end = Math.max(400, string.shots * 1.15, ...checks.map((c) => c * 1.15));
-  const x = (shots: number) => 10 + ((width - 20) * shots) / end;
+  const x = scale(0, end, 10, width - 10);
   return (
     <div ref={ref}>
       <svg

@@ -1,6 +1,9 @@
-import { ButtonBase } from '@mui/material';
 import { useEffect, useRef } from 'react';
+import { ListRow } from '../../parts/List';
+import { classes } from '../../parts/classes';
 import type { Check, Setup } from './useSetup';
+import w from '../../parts/words.module.css';
+import s from './WorkOrder.module.css';
 
 const signs: Record<Check['state'], string> = {
   done: 'M5 11l4 4l8 -9',
@@ -9,6 +12,8 @@ const signs: Record<Check['state'], string> = {
   again: 'M11 5v8M11 16v1',
   held: 'M7 11h1M11 11h1M15 11h1',
 };
+
+const looks: Partial<Record<Check['state'], string>> = { done: s.done, again: s.again, held: s.held };
 
 /** The work order: every check with its state, the present one pointed at. */
 export function WorkOrder({
@@ -26,19 +31,27 @@ export function WorkOrder({
     if (window.innerWidth > 1000) list.current?.querySelector('[aria-current]')?.scrollIntoView?.({ block: 'nearest' });
   }, [chosen]);
   return (
-    <section className="work-order" aria-label="Work order">
+    <section className={s.order} aria-label="Work order" data-testid="work-order">
       <h2>
-        Work order <small className="muted">{`${setup.done} of ${setup.checks.length}`}</small>
+        Work order <small className={w.muted}>{`${setup.done} of ${setup.checks.length}`}</small>
       </h2>
       <ol ref={list}>
         {setup.checks.map((check) => (
-          <li key={check.kind} className={check.kind === chosen ? 'now' : ''}>
-            <ButtonBase
+          <li key={check.kind}>
+            <ListRow
+              className={s.check}
+              here={check.kind === chosen}
               onClick={() => onChoose(check.kind)}
               aria-current={check.kind === chosen ? 'step' : undefined}
               data-check={check.kind}
             >
-              <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true" className={`state ${check.state}`}>
+              <svg
+                width="22"
+                height="22"
+                viewBox="0 0 22 22"
+                aria-hidden="true"
+                className={classes(s.state, looks[check.state])}
+              >
                 <circle cx="11" cy="11" r="10" />
                 <path d={signs[check.state]} />
               </svg>
@@ -49,7 +62,7 @@ export function WorkOrder({
                   {check.line}
                 </small>
               </span>
-            </ButtonBase>
+            </ListRow>
           </li>
         ))}
       </ol>

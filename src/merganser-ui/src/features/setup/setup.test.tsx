@@ -1,8 +1,8 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { only } from '../../testing/fixtures';
+import { show } from '../../testing/show';
 import { CheckPane } from './CheckPane';
 import { MoveForm } from './MoveForm';
 import type { Check, Setup, SetupWork } from './useSetup';
@@ -44,24 +44,22 @@ const quiet = () =>
   });
 
 const pane = (which: Check, work: SetupWork, acts: Partial<Parameters<typeof CheckPane>[0]> = {}) =>
-  render(
-    <MemoryRouter>
-      <CheckPane
-        check={which}
-        at={8}
-        total={17}
-        typed=""
-        aperture="3/16 in"
-        kind="compound"
-        work={work}
-        onType={vi.fn()}
-        onKeep={vi.fn()}
-        onEnter={vi.fn()}
-        onPick={vi.fn()}
-        onSkip={vi.fn()}
-        {...acts}
-      />
-    </MemoryRouter>,
+  show(
+    <CheckPane
+      check={which}
+      at={8}
+      total={17}
+      typed=""
+      aperture="3/16 in"
+      kind="compound"
+      work={work}
+      onType={vi.fn()}
+      onKeep={vi.fn()}
+      onEnter={vi.fn()}
+      onPick={vi.fn()}
+      onSkip={vi.fn()}
+      {...acts}
+    />,
   );
 
 describe('a check', () => {

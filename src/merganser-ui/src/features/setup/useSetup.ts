@@ -10,15 +10,15 @@ export type Check = Schemas['CheckView'];
 export function useSetup(bowId: string) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
-  const acts = useActs();
+  const acts = useActs(`setup ${bowId}`);
   const { problem } = acts;
   const setup = useQuery({
     queryKey: ['setup', bowId],
     queryFn: () => answer(api.GET('/api/bows/{id}/setup', { params: { path: { id: bowId } } })),
   });
 
-  const act = async (call: () => Promise<unknown>): Promise<boolean> => {
-    const done = await acts.act(async () => ({ done: await call() }));
+  const act = async (what: string, call: (id: string) => Promise<unknown>): Promise<boolean> => {
+    const done = await acts.act(what, async (id) => ({ done: await call(id) }));
     if (!done) return false;
     await queries.invalidateQueries({ queryKey: ['setup', bowId] });
     refresh();
@@ -26,7 +26,6 @@ export function useSetup(bowId: string) {
   };
 
   const path = { path: { id: bowId } };
-  const post = (what: string, call: (id: string) => Promise<unknown>) => act(() => call(acts.idFor(what)));
   return {
     bowId,
     setup,
@@ -37,7 +36,7 @@ export function useSetup(bowId: string) {
     faults: acts.faults,
     suspicious: problem instanceof Refusal && problem.code === 'suspicious' ? problem.message : null,
     find: (kind: Check['kind'], found: { typed?: string; choice?: string; skipReason?: string; confirmed?: boolean }) =>
-      post(`check ${kind} ${JSON.stringify({ ...found, confirmed: undefined })}`, (id) =>
+      act(`check ${kind} ${JSON.stringify({ ...found, confirmed: undefined })}`, (id) =>
         answer(
           api.POST('/api/bows/{id}/checks', {
             params: path,
@@ -53,25 +52,29 @@ export function useSetup(bowId: string) {
         ),
       ),
     withdraw: (entryId: string) =>
-      act(() => answer(api.POST('/api/bows/{id}/withdrawals/{entryId}', { params: { path: { id: bowId, entryId } } }))),
+      act(`withdraw ${entryId}`, () =>
+        answer(api.POST('/api/bows/{id}/withdrawals/{entryId}', { params: { path: { id: bowId, entryId } } })),
+      ),
     change: (change: Schemas['BowChange'], note: string) =>
-      post(`change ${change} ${note}`, (id) =>
+      act(`change ${change} ${note}`, (id) =>
         answer(api.POST('/api/bows/{id}/changes', { params: path, body: { id, change, note, happenedAt: null } })),
       ),
     shoot: (count: number) =>
-      post(`shots ${count}`, (id) => answer(api.POST('/api/bows/{id}/shots', { params: path, body: { id, count } }))),
+      act(`shots ${count}`, (id) => answer(api.POST('/api/bows/{id}/shots', { params: path, body: { id, count } }))),
     plan: (plan: Schemas['StringPlan']) =>
-      act(() => answer(api.PUT('/api/bows/{id}/string-plan', { params: path, body: plan }))),
+      act(`plan ${JSON.stringify(plan)}`, () =>
+        answer(api.PUT('/api/bows/{id}/string-plan', { params: path, body: plan })),
+      ),
     markGood: (arrowVersionId: string | null, note: string) =>
-      post(`good ${arrowVersionId} ${note}`, (id) =>
+      act(`good ${arrowVersionId} ${note}`, (id) =>
         answer(api.POST('/api/bows/{id}/good-states', { params: path, body: { id, arrowVersionId, note } })),
       ),
     move: (move: Omit<Schemas['BowMoveInput'], 'id'>) =>
-      post(`move ${JSON.stringify(move)}`, (id) =>
+      act(`move ${JSON.stringify(move)}`, (id) =>
         answer(api.POST('/api/bows/{id}/moves', { params: path, body: { ...move, id } })),
       ),
     undoMove: (moveId: string, loggedWrongly: boolean) =>
-      post(`undo ${moveId} ${loggedWrongly}`, (id) =>
+      act(`undo ${moveId} ${loggedWrongly}`, (id) =>
         answer(
           api.POST('/api/bows/{id}/moves/{moveId}/undo', {
             params: { path: { id: bowId, moveId } },

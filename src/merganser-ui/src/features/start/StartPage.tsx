@@ -1,11 +1,15 @@
-import { ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ShellHead } from '../../shell/ShellHead';
 import { BowDrawing } from '../../parts/BowDrawing';
 import { Foot } from '../../shell/Foot';
 import { useRack } from '../../api/queries';
-import './start.css';
+import { Key } from '../../parts/Buttons';
+import { Note } from '../../parts/Note';
+import { Main, Page } from '../../parts/Page';
+import { FindLine } from '../../parts/TextLine';
+import w from '../../parts/words.module.css';
+import s from './StartPage.module.css';
 
 /** The rack: every bow with its state and its next step. */
 export function StartPage() {
@@ -21,48 +25,51 @@ export function StartPage() {
     void navigate(action === 'newBow' || !first ? '/bows/new' : `/bows/${first.id}/${action}`);
   };
   return (
-    <div className="page">
+    <Page>
       <ShellHead at="start" bowId={bows.length === 1 ? bows[0]!.id : undefined} />
-      <main className="thing">
-        <div className="rack-title">
+      <Main>
+        <div className={s.title}>
           <h1>The rack</h1>
-          <p className="muted">
+          <p className={w.muted}>
             {bows.length === 0 ? 'No bow hangs here yet.' : 'Each bow with how it stands and what is next.'}
           </p>
           {bows.length > 3 && (
-            <input
-              className="name-input"
-              data-find
-              aria-label="Find a bow or an archer"
+            <FindLine
+              className={s.find}
+              label="Find a bow or an archer"
               placeholder="find a bow"
               value={find}
-              onChange={(event) => setFind(event.target.value)}
+              onChange={setFind}
             />
           )}
         </div>
-        <div className="rack-bar" aria-hidden="true" />
-        <ul className="rack">
+        <div className={s.bar} aria-hidden="true" />
+        <ul className={s.rack} data-testid="rack">
           {shown.map((bow) => (
             <li key={bow.id}>
-              <div className="peg">
+              <div className={s.peg}>
                 <BowDrawing kind={bow.kind} hand={bow.hand} height={360} />
               </div>
               <h2>{bow.name}</h2>
-              <p className="muted">
+              <p className={w.muted}>
                 {bow.line}
                 <br />
                 {bow.archerName}
               </p>
-              <p className={bow.unsound ? 'state caution' : 'state'} role={bow.unsound ? 'note' : undefined}>
-                {bow.state}
-              </p>
-              <ButtonBase className="key" onClick={() => void navigate(`/bows/${bow.id}/${bow.nextStop}`)}>
+              {bow.unsound ? (
+                <Note className={s.state}>{bow.state}</Note>
+              ) : (
+                <p className={s.state} data-testid="state">
+                  {bow.state}
+                </p>
+              )}
+              <Key className={s.next} onClick={() => void navigate(`/bows/${bow.id}/${bow.nextStop}`)}>
                 {bow.nextWords}
-              </ButtonBase>
+              </Key>
             </li>
           ))}
           <li>
-            <div className="peg">
+            <div className={s.peg}>
               <svg width="180" height="360" viewBox="0 0 100 200" role="img" aria-label="An empty peg">
                 <path
                   d="M24 6 C46 40 58 70 58 90 V110 C58 130 46 160 24 194 Z"
@@ -73,22 +80,19 @@ export function StartPage() {
               </svg>
             </div>
             <h2>An empty peg</h2>
-            <p className="muted">Draw weight, draw length and brace height are enough to start.</p>
-            <ButtonBase className="key" onClick={() => void navigate('/bows/new')}>
+            <p className={w.muted}>Draw weight, draw length and brace height are enough to start.</p>
+            <Key className={s.next} onClick={() => void navigate('/bows/new')}>
               Enter a bow
-            </ButtonBase>
+            </Key>
           </li>
         </ul>
         {rack.data?.unreadable.map((line) => (
-          <p key={line} className="caution" role="note">
-            <span>
-              <b>Not read.</b>
-              {line}
-            </span>
-          </p>
+          <Note key={line} word="Not read.">
+            {line}
+          </Note>
         ))}
         {(rack.data?.archived.length ?? 0) > 0 && (
-          <p className="off-rack">
+          <p className={s.off}>
             Off the rack:{' '}
             {rack.data!.archived.map((bow) => (
               <Link key={bow.id} to={`/bows/${bow.id}/bow?way=measures`}>
@@ -97,7 +101,7 @@ export function StartPage() {
             ))}
           </p>
         )}
-      </main>
+      </Main>
       {next ? (
         <Foot
           sentence={next.sentence}
@@ -116,6 +120,6 @@ export function StartPage() {
           onGo={() => void rack.refetch()}
         />
       )}
-    </div>
+    </Page>
   );
 }

@@ -1,0 +1,112 @@
+import type { Schemas } from '../../api/client';
+import type { BowKind } from '../../drawing/bow';
+import { gauge, sixteenths } from '../../drawing/gauge';
+import { measureShapes } from '../../drawing/measure';
+import { useWidth } from '../../parts/useWidth';
+import { number, show, type Units } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import type { Check } from './useSetup';
+import w from '../../parts/words.module.css';
+import s from './MeasureDrawing.module.css';
+
+/** The width that the drawings are made in. */
+const WIDTH = 620;
+
+/** A reading in the unit of its check, as the archer reads it. */
+export function inUnit(value: number, unit: string, units: Units): string {
+  if (unit === 'degrees') return number(value, 0);
+  return unit === 'in' && units.length === 'inches' ? sixteenths(value) : show(value, unit, 2, units).value;
+}
+
+/** One view, named; what is measured stands in red. */
+export function MeasureDrawing({ check, kind }: { check: Check; kind: BowKind }) {
+  const { ref, width } = useWidth<HTMLDivElement>(WIDTH);
+  const shapes = measureShapes(check.kind, kind);
+  if (!shapes) return null;
+  // Where the drawing is small its captions are numbers, and the words stand beneath it.
+  const narrow = width < 520;
+  return (
+    <figure ref={ref}>
+      <svg
+        className={s.measure}
+        viewBox={`0 0 ${WIDTH} 270`}
+        role="img"
+        aria-label={`${check.title}: ${check.view}. ${check.how}`}
+      >
+        {!narrow && (
+          <text x="14" y="24" fontSize="15" className={s.view}>
+            {check.view}
+          </text>
+        )}
+        <path d={shapes.thin} fill="none" stroke="var(--ink2)" strokeWidth="1.5" />
+        <path d={shapes.ink} fill="none" stroke="var(--ink)" strokeWidth="2.5" strokeLinejoin="round" />
+        <path d={shapes.red} fill="none" stroke="var(--bill)" strokeWidth="2.5" />
+        {shapes.labels.map((label, i) => (
+          <text
+            key={label.text}
+            x={label.x}
+            y={label.y}
+            fontSize={narrow ? (14.5 * WIDTH) / width : 15}
+            textAnchor={label.end ? 'end' : 'start'}
+          >
+            {narrow ? i + 1 : label.text}
+          </text>
+        ))}
+      </svg>
+      {narrow && (
+        <figcaption className={w.muted}>
+          {check.view}: {shapes.labels.map((label, i) => `${i + 1} ${label.text}`).join(', ')}
+        </figcaption>
+      )}
+    </figure>
+  );
+}
+
+export function GaugeDrawing({ check }: { check: Check }) {
+  const { ref, width } = useWidth<HTMLDivElement>(600);
+  const units = useUnits();
+  const tolerance = check.tolerance as Schemas['Tolerance'];
+  const value = check.last?.value ?? null;
+  const inner = width - 48;
+  const at = gauge(tolerance, value, check.readingError, inner);
+  const label = (v: number) => inUnit(v, check.unit, units);
+  return (
+    <div ref={ref}>
+      <svg
+        width={width}
+        height={78}
+        viewBox={`-24 0 ${width} 78`}
+        role="img"
+        aria-label={`${value === null ? 'Not measured yet' : `At ${label(value)}`}; limits ${label(tolerance.low)} to ${label(tolerance.high)}, aim ${label(tolerance.aim)}`}
+      >
+        <rect
+          x={at.low}
+          y="24"
+          width={at.high - at.low}
+          height="18"
+          fill="var(--greenwash)"
+          stroke="var(--green)"
+          strokeWidth="2"
+        />
+        <line x1={at.aim} x2={at.aim} y1="20" y2="46" stroke="var(--green)" strokeWidth="3" />
+        <line x1="0" x2={inner} y1="44" y2="44" stroke="var(--ink)" />
+        {at.ticks.map((tick) => (
+          <line key={tick.value} x1={tick.x} x2={tick.x} y1="44" y2="52" stroke="var(--edge)" />
+        ))}
+        {[tolerance.low, tolerance.aim, tolerance.high].map((v) => (
+          <text key={v} x={at.x(v)} y="70" fontSize="14" textAnchor="middle">
+            {label(v)}
+          </text>
+        ))}
+        {at.error && (
+          <path
+            d={`M${at.error[0]} 33H${at.error[1]}M${at.error[0]} 28v10M${at.error[1]} 28v10`}
+            stroke="var(--ink)"
+            strokeWidth="2"
+          />
+        )}
+        {at.at !== null && <path d={`M${at.at} 40l-8 -18h16z`} fill="var(--bill)" />}
+      </svg>
+    </div>
+  );
+}

@@ -1,0 +1,101 @@
+using System.Text;
+using System.Text.Json.Nodes;
+using OpenQA.Selenium;
+
+namespace Merganser.Browser.Tests;
+
+/// <summary>Ways to a state, from where it begins.</summary>
+internal static class StateSteps
+{
+    public const string MoveForm = "[data-testid=move-form]";
+    public const string Sheet = "[data-testid=marking-sheet]";
+
+    /// <summary>Presses keys by their words, each time until what it opens is seen.</summary>
+    public static Action<Screen> Press(params string[] keysAndSeen) =>
+        screen =>
+        {
+            foreach (var step in keysAndSeen.Chunk(2))
+            {
+                screen.Button(step[0]).Click();
+                screen.See(step[1]);
+            }
+        };
+
+    /// <summary>Presses something that has no words of its own, until what it opens is seen.</summary>
+    public static Action<Screen> Click(string css, string seen) =>
+        screen =>
+        {
+            screen.See(css).Click();
+            screen.See(seen);
+        };
+
+    /// <summary>Presses something that only some sizes show.</summary>
+    public static Action<Screen> IfThere(string css, string seen) =>
+        screen =>
+        {
+            if (screen.Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed) is { } found)
+            {
+                found.Click();
+                screen.See(seen);
+            }
+        };
+
+    public static void OddReading(Screen screen)
+    {
+        screen.Retype("check-braceHeight", "9");
+        screen.Press(Keys.Enter);
+        screen.See("[data-testid=check] [role=alert]");
+    }
+
+    public static void NoLength(Screen screen)
+    {
+        screen.See("[data-callout=length]").Click();
+        screen.Retype("cutLength", "abc");
+        screen.See("[aria-invalid=true]");
+    }
+
+    public static void Conflict(Screen screen)
+    {
+        screen.Retype("braceHeight", "6 5/8 in");
+        var id = States.Compound[6..];
+        using var http = new HttpClient { BaseAddress = new Uri(screen.Url) };
+        var bow = JsonNode.Parse(http.GetStringAsync($"/api/bows/{id}").Result)!;
+        bow["typed"]!["axleToAxle"] = $"33.0{Random.Shared.Next(10, 99)}";
+        var adjusters = new JsonArray([
+            .. bow["adjusters"]!
+                .AsArray()
+                .Select(a => new JsonObject
+                {
+                    ["kind"] = (string)a!["kind"]!,
+                    ["lower"] = (int)a["lower"]!,
+                    ["upper"] = (int)a["upper"]!,
+                    ["needsPress"] = (bool)a["needsPress"]!,
+                }),
+        ]);
+        var body = new JsonObject
+        {
+            ["id"] = id,
+            ["archerId"] = (string)bow["archerId"]!,
+            ["entry"] = bow["typed"]!.DeepClone(),
+            ["adjusters"] = adjusters,
+        };
+        using var change = new HttpRequestMessage(HttpMethod.Put, $"/api/bows/{id}")
+        {
+            Content = new StringContent(body.ToJsonString(), Encoding.UTF8, "application/json"),
+        };
+        change.Headers.TryAddWithoutValidation("If-Match", $"\"{bow["version"]}\"");
+        using var answer = http.Send(change);
+        answer.IsSuccessStatusCode.ShouldBeTrue(answer.Content.ReadAsStringAsync().Result);
+        screen.Button("Keep this bow").Click();
+        screen.See("[data-testid=conflict]");
+    }
+
+    public static void Import(Screen screen)
+    {
+        var file = Path.Combine(Directory.CreateTempSubdirectory("merganser-csv-").FullName, "wraps.csv");
+        File.WriteAllText(file, "id,maker,name,weight,length\nwrap-plain-4,Own,Band 4,4.4,4\n,Own,Band 5,heavy,5\n");
+        screen.Button("Import CSV").Click();
+        screen.Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(file);
+        screen.See("[data-testid=import-changes]");
+    }
+}

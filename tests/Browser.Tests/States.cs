@@ -1,0 +1,145 @@
+using static Merganser.Browser.Tests.StateSteps;
+
+namespace Merganser.Browser.Tests;
+
+/// <summary>
+/// A state of the interface by its name: where it is, what is seen there first, and how it is opened from there.
+/// </summary>
+public sealed record State(string Name, string Path, string First, Action<Screen> Open)
+{
+    public State(string name, string path, string first)
+        : this(name, path, first, _ => { }) { }
+
+    public override string ToString() => Name;
+}
+
+/// <summary>
+/// Every state that the tests of layout, of the keyboard and of access go through: a new one is one line here.
+/// </summary>
+public static class States
+{
+    public const string Compound = "/bows/22222222-0000-4000-8000-000000000001";
+    public const string Recurve = "/bows/22222222-0000-4000-8000-000000000002";
+    public const string Barebow = "/bows/22222222-0000-4000-8000-000000000003";
+    public const string Longbow = "/bows/22222222-0000-4000-8000-000000000004";
+    public const string Arrow = Compound + "/arrow?arrow=33333333-0000-4000-8000-000000000001";
+
+    private const string Paper = Compound + "/paper";
+    private const string Measures = Compound + "/bow?way=measures";
+    private const string Adjusters = "[data-testid=adjusters] li";
+    private const string Advice = "[data-testid=advice]";
+    private const string Check = "[data-testid=check]";
+    private const string Figures = "[data-testid=figures]";
+    private const string Rack = "[data-testid=rack] h2";
+    private const string Wrong = "[aria-invalid=true]";
+    private const string Dialog = "[role=dialog]";
+    private const string Row = "main tbody tr";
+
+    /// <summary>States of the demo bench.</summary>
+    public static IReadOnlyList<State> Demo { get; } =
+    [
+        new("start", "/", Rack),
+        new("start, the job in order", "/", Rack, IfThere("[data-testid=stops]", "[role=dialog] nav")),
+        new("keys", "/", Rack, IfThere("[aria-label='Keys and words']", "[role=dialog] kbd")),
+        new("words", "/glossary", "[data-testid=words-of-the-trade]"),
+        new("new bow", "/bows/new", Adjusters),
+        new("new bow, refused", "/bows/new", Adjusters, Press("Keep this bow", Wrong)),
+        new("bow", Measures, "[data-testid=adjusters] svg"),
+        new("bow with a word open", Measures, "[data-term]", Click("[data-term]", Dialog)),
+        new("bow, changed in two places", Measures, "[data-testid=adjusters] svg", Conflict),
+        new("work order", $"{Compound}/bow?check=centreShot", Check),
+        new(
+            "work order, a pick",
+            $"{Compound}/bow?check=restTiming",
+            Check,
+            Click("[data-adjuster=yokePair]", MoveForm)
+        ),
+        new("work order, an odd reading", $"{Compound}/bow?check=braceHeight", Check, OddReading),
+        new("work order, a check left", $"{Compound}/bow?check=peep", Check, Press("Leave it with a reason", Check)),
+        new("work order of a recurve", $"{Recurve}/bow?check=inspection", Check),
+        new("work order of a longbow", $"{Longbow}/bow?check=tiller", Check),
+        new(
+            "history",
+            $"{Compound}/bow?way=history",
+            "[data-testid=good-state]",
+            Click("[data-undo]", "main [role=group]")
+        ),
+        new("string", $"{Compound}/bow?way=string", "[data-testid=shots-on-string]"),
+        new("sights", $"{Compound}/bow?way=sights", "main td"),
+        new("card", $"{Compound}/bow?way=card", "main table"),
+        new("arrow", Arrow, Figures),
+        new("arrow of a longbow", $"{Longbow}/arrow", Figures),
+        new("arrow, other ways", Arrow, Figures, Press("Compare, charts", "[role=menu]")),
+        new("arrow with a working", Arrow, Figures, Click("[data-figure=frontOfCenter]", Dialog)),
+        new("arrow, units", Arrow, Figures, IfThere("[aria-label^=Units]", "[role=dialog] [aria-label=Lengths]")),
+        new("arrow, an entry that cannot be", $"{Barebow}/arrow", Figures, NoLength),
+        new("ask", Arrow, "[data-tries]", Press("Ask for a value", "[name=wantedValue]", "Ask", "[data-testid=asked]")),
+        new("compare", Arrow + "&way=compare", "main table"),
+        new("weights", Arrow + "&way=weights", "[data-testid=weights]", Press("Field and 3D", "[data-testid=schools]")),
+        new("chart", Arrow + "&way=chart", "[data-testid=spine-chart]"),
+        new("versions", Arrow + "&way=versions", "main ol li"),
+        new("catalogue", "/catalogue?kind=shaft", Row),
+        new(
+            "catalogue, a part open",
+            "/catalogue?kind=point",
+            Row,
+            Click("main tbody th button", "[aria-label='The part']")
+        ),
+        new("catalogue, import preview", "/catalogue?kind=wrap", Row, Import),
+        new("new dozen", $"{Longbow}/dozen", "h1"),
+        new("weigh in", $"{Compound}/dozen?way=weigh&class=Point", "[data-testid=live]"),
+        new("spin", $"{Compound}/dozen?way=spin", "[data-testid=shafts] li"),
+        new("match", $"{Recurve}/dozen?way=match", "[data-testid=match-found]"),
+        new("build list", $"{Recurve}/dozen?way=tray", "[data-testid=assembly]"),
+        new("heads", $"{Recurve}/dozen?way=heads", "[data-testid=heads]"),
+        new("arrows", $"{Recurve}/dozen?way=quiver", Row),
+        new("chronograph", $"{Compound}/dozen?way=speed", "[data-testid=speed-words]"),
+        new("paper", Paper, Advice),
+        new("marking", Paper, Advice, Press("Mark a shot", Sheet)),
+        new("marking by typing", Paper, Advice, Press("Mark a shot", Sheet, "Type the place", "[name=right]")),
+        new("shot said", Paper, Advice, Press("Mark a shot", Sheet, "Say it", "[data-testid=say-it]")),
+        new("shots", Paper, Advice, Press("Shots", "[data-testid=shots]", "Void", "[data-testid=reasons]")),
+        new("log a move", Paper, Advice, Press("Log a move", "[data-testid=move-to]")),
+        new("new paper", Paper, Advice, Press("New paper", "[aria-label='A new paper']")),
+        new("past set", Paper, Advice, Press("Set 1", "[data-past]")),
+        new("ladder", $"{Longbow}/paper?way=ladder", "[data-testid=ladder]"),
+        new("learned response", Paper + "?way=learned", "[data-testid=learned] table"),
+        new("nock tune", $"{Recurve}/paper?way=nocks", "[data-testid=nocks]"),
+        new("finished session", $"{Barebow}/paper", Advice),
+        new("recurve paper", $"{Recurve}/paper", Advice),
+        new("groups to come", $"{Compound}/groups", "h1"),
+        new("story to come", $"{Compound}/story", "h1"),
+    ];
+
+    /// <summary>States of a bench on which nothing was entered yet.</summary>
+    public static IReadOnlyList<State> Empty { get; } =
+    [
+        new("empty rack", "/", Rack),
+        new("first bow", "/bows/new", Adjusters),
+        new("first bow, refused", "/bows/new", Adjusters, Press("Keep this bow", Wrong)),
+        new("no such bow", "/bows/99999999-0000-4000-8000-000000000000/bow", "h1"),
+        new("catalogue as it ships", "/catalogue", Row),
+    ];
+
+    public static State Of(string name) => Demo.Concat(Empty).First(s => s.Name == name);
+
+    /// <summary>The first state of each address: what belongs to the page and not to what is open on it is tried there.</summary>
+    public static bool IsFirstOfItsPage(State state) => Demo.Concat(Empty).First(s => s.Path == state.Path) == state;
+
+    /// <summary>Goes to where a state begins: what an earlier one left half entered is forgotten.</summary>
+    public static void Go(Screen screen, State state)
+    {
+        screen.Driver.ExecuteScript(
+            "Object.keys(localStorage).filter(k => /^merganser-(mark|bow|checks|arrow)/.test(k)).forEach(k => localStorage.removeItem(k))"
+        );
+        screen.Go(state.Path);
+        screen.See(state.First);
+    }
+
+    /// <summary>Opens a state from nothing.</summary>
+    public static void Open(Screen screen, State state)
+    {
+        Go(screen, state);
+        state.Open(screen);
+    }
+}
