@@ -18,7 +18,9 @@ export default defineConfig({
     assetsInlineLimit: 0,
     target: 'es2022',
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:5210', '/openapi': 'http://127.0.0.1:5210' } },
+  server: {
+    proxy: { '/api': 'http://127.0.0.1:5210', '/openapi': 'http://127.0.0.1:5210', '/health': 'http://127.0.0.1:5210' },
+  },
   test: {
     environment: 'jsdom',
     include: ['src/**/*.test.{ts,tsx}'],

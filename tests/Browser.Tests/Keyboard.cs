@@ -1,7 +1,8 @@
 namespace Merganser.Browser.Tests;
 
 /// <summary>
-/// A state as a keyboard walks it, by real key presses: all that can be reached is reached, it can be seen where the focus
+/// A state as a keyboard walks it, by real key presses: all that can be reached is reached, it can be seen where the
+/// focus
 /// is, and it is in sight. An open layer keeps the focus; a menu is walked by its arrow keys.
 /// </summary>
 public static class Keyboard

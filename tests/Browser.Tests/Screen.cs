@@ -135,12 +135,25 @@ public sealed class Screen : IDisposable
             milliseconds
         );
 
-    public void Pick(string name, string words) =>
-        Until(d =>
+    /// <summary>Picks what begins with these words: from a select, or by typing them into a field that finds.</summary>
+    public void Pick(string name, string words)
+    {
+        var field = See($"[name={name}]");
+        if (field.TagName == "select")
         {
-            new SelectElement(d.FindElement(By.CssSelector($"select[name={name}]"))).SelectByText(words, true);
-            return "done";
-        });
+            Until(d =>
+            {
+                new SelectElement(d.FindElement(By.CssSelector($"select[name={name}]"))).SelectByText(words, true);
+                return "done";
+            });
+            return;
+        }
+
+        Retype(name, words);
+        SeeText("[role=option]", words);
+        field.SendKeys(Keys.Enter);
+        Until(_ => Value(name).StartsWith(words, StringComparison.Ordinal) ? "picked" : null);
+    }
 
     public void Shot(string file)
     {

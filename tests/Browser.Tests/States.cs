@@ -70,6 +70,7 @@ public static class States
         new("arrow", Arrow, Figures),
         new("arrow of a longbow", $"{Longbow}/arrow", Figures),
         new("arrow, other ways", Arrow, Figures, Press("Compare, charts", "[role=menu]")),
+        new("arrow, a part picked", Arrow, Figures, Click("[name=pointId]", "[role=listbox]")),
         new("arrow with a working", Arrow, Figures, Click("[data-figure=frontOfCenter]", Dialog)),
         new("arrow, units", Arrow, Figures, IfThere("[aria-label^=Units]", "[role=dialog] [aria-label=Lengths]")),
         new("arrow, an entry that cannot be", $"{Barebow}/arrow", Figures, NoLength),
@@ -123,7 +124,9 @@ public static class States
 
     public static State Of(string name) => Demo.Concat(Empty).First(s => s.Name == name);
 
-    /// <summary>The first state of each address: what belongs to the page and not to what is open on it is tried there.</summary>
+    /// <summary>
+    /// The first state of each address: what belongs to the page and not to what is open on it is tried there.
+    /// </summary>
     public static bool IsFirstOfItsPage(State state) => Demo.Concat(Empty).First(s => s.Path == state.Path) == state;
 
     /// <summary>Goes to where a state begins: what an earlier one left half entered is forgotten.</summary>

@@ -15,6 +15,7 @@ public class UnitWordsTests
     private static readonly string[] Typed = ["arrow, units", "bow, changed in two places"];
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_metric_bench_says_nothing_in_trade_units()
     {
         using var screen = new Screen(demo: true);

@@ -103,7 +103,7 @@
   };
   for (const sheet of document.styleSheets) read(sheet.cssRules);
   for (const element of document.body.querySelectorAll('[class]')) {
-    const names = [...element.classList].filter((c) => !/^(Mui|css-)/.test(c));
+    const names = [...element.classList].filter((c) => !/^(Mui|Private|m-)/.test(c));
     if (names.length && names.every((c) => !known.has(c))) say('noRule', `the class "${names.join(' ')}" has no style rule`, element);
   }
   const once = new Set();

@@ -4,8 +4,8 @@ using Merganser.Tests;
 namespace Merganser.Core.Tests;
 
 /// <summary>
-/// The interface's style sheets: a module beside each component, typed (a class that no rule knows breaks the build), no
-/// rule that nothing uses, and one class that is everywhere.
+/// The style sheets of the interface: a module beside each component, typed, so that a class which no rule knows breaks
+/// the build; no rule that nothing uses; and one class that is everywhere.
 /// </summary>
 public partial class StyleSheetTests
 {

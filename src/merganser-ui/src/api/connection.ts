@@ -12,7 +12,7 @@ export function connectionLost(): void {
 /** Asks now whether the server answers. */
 export async function askAgain(): Promise<boolean> {
   try {
-    await globalThis.fetch(new Request(new URL('/api/health', window.location.origin)));
+    await globalThis.fetch(new Request(new URL('/health', window.location.origin)));
   } catch {
     return false;
   }

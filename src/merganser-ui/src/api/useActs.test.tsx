@@ -20,8 +20,8 @@ function server(reply: (path: string, body: unknown) => unknown) {
     const path = new URL(request.url).pathname;
     const text = request.method === 'GET' ? '' : await request.clone().text();
     if (state.away) throw new TypeError('Failed to fetch');
-    if (path !== '/api/health') state.got.push({ path, id: (JSON.parse(text || '{}') as { id: string }).id });
-    if (state.losesAnswers && path !== '/api/health') throw new TypeError('Failed to fetch');
+    if (path !== '/health') state.got.push({ path, id: (JSON.parse(text || '{}') as { id: string }).id });
+    if (state.losesAnswers && path !== '/health') throw new TypeError('Failed to fetch');
     const made = reply(path, text ? JSON.parse(text) : null);
     return made instanceof Response ? made : new Response(JSON.stringify(made ?? {}), { status: 200 });
   });

@@ -3,8 +3,7 @@ import { useId, useState, type KeyboardEvent } from 'react';
 import { fieldText, fieldUnit, keptText, type Quantity } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { classes } from './classes';
-import { Term } from './Term';
-import w from './words.module.css';
+import { FieldLabel } from './FieldLabel';
 import s from './Field.module.css';
 
 interface Common {
@@ -56,7 +55,7 @@ export function Field({
   };
   return (
     <div className={s.field}>
-      <Label id={id} label={label} term={term} />
+      <FieldLabel id={id} label={label} term={term} />
       <InputBase
         id={id}
         className={classes(s.box, large && s.large, fault && s.wrong)}
@@ -89,15 +88,6 @@ export function Field({
   );
 }
 
-/** The label; one that is a word of the glossary stands on dots and opens what it means. */
-function Label({ id, label, term }: { id: string; label: string; term?: string }) {
-  return (
-    <span className={classes(w.label, s.labels)}>
-      {term ? <Term name={term} label={label} /> : <label htmlFor={id}>{label}</label>}
-    </span>
-  );
-}
-
 export interface Choice {
   value: string;
   label: string;
@@ -117,7 +107,7 @@ export function Select({
   const id = useId();
   return (
     <div className={s.field}>
-      <Label id={id} label={label} term={term} />
+      <FieldLabel id={id} label={label} term={term} />
       <NativeSelect
         id={id}
         name={name}

@@ -1,3 +1,4 @@
+import { autocompleteClasses } from '@mui/material/Autocomplete';
 import { createTheme } from '@mui/material/styles';
 import { toggleButtonClasses } from '@mui/material/ToggleButton';
 import { toggleButtonGroupClasses } from '@mui/material/ToggleButtonGroup';
@@ -70,6 +71,25 @@ export const theme = createTheme({
           '@media (min-width: 600px)': { minHeight: 52 },
           '&.Mui-focusVisible, &:hover': { background: 'var(--steel)' },
         },
+      },
+    },
+    MuiAutocomplete: {
+      styleOverrides: {
+        listbox: {
+          padding: 0,
+          '& [aria-selected="true"]': { background: 'none', fontWeight: 680 },
+          [`& .${autocompleteClasses.option}`]: {
+            padding: 12,
+            borderTop: 'var(--hair) solid var(--line)',
+            font: "calc(520 + var(--w)) 16px/1.3 'Archivo Variable', sans-serif",
+            minHeight: 48,
+            '@media (min-width: 600px)': { minHeight: 48 },
+            // The one that Enter takes has a bar at its side, as a row in work has.
+            '&.Mui-focused': { background: 'var(--steel)', boxShadow: 'inset 5px 0 0 var(--bill)' },
+          },
+        },
+        popupIndicator: { color: 'var(--ink)' },
+        noOptions: { color: 'var(--ink2)' },
       },
     },
     MuiLinearProgress: {

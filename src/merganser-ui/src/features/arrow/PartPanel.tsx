@@ -3,6 +3,7 @@ import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
+import { FindPick } from '../../parts/FindPick';
 import { Key } from '../../parts/Buttons';
 import { neighbour, parts, steppedLength, stockOf, type Draft, type PartName } from './parts';
 import s from './PartPanel.module.css';
@@ -146,7 +147,7 @@ function PartField({ part, draft, catalogue, faults, onChange }: Props) {
   const field = facts.field!;
   const none = facts.optional ? [{ value: '', label: 'none' }] : [];
   return (
-    <Select
+    <FindPick
       label={facts.label}
       name={field}
       value={draft[field] ?? ''}

@@ -3,6 +3,7 @@ import { FileLink, Key, Plain } from '../Buttons';
 import { ChoiceRow } from '../ChoiceRow';
 import { Column } from '../Columns';
 import { Field, Select } from '../Field';
+import { FindPick } from '../FindPick';
 import { Fold } from '../Fold';
 import { NoteField } from '../NoteField';
 import { Pick } from '../Pick';
@@ -64,6 +65,9 @@ export function Fields() {
       <Part name="Select: at rest, with a fault">
         <Select label="Hand" name="f" value="right" onChange={nothing} choices={hands} />
         <Select label="Hand" name="g" value="right" onChange={nothing} choices={hands} fault="pick one" />
+      </Part>
+      <Part name="FindPick: one of many, found by its words">
+        <FindPick label="Hand" name="h" value="right" onChange={nothing} choices={hands} />
       </Part>
       <Part name="Pick: in its box, bare">
         {[false, true].map((bare) => (
