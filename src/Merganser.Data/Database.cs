@@ -55,6 +55,10 @@ public sealed class Database(string path)
         return query(new Sql(connection, transaction, Count));
     }
 
+    /// <summary>Of the migrations that a file has seen, those that this program does not know.</summary>
+    public static IEnumerable<string> UnknownMigrations(IEnumerable<string> seen) =>
+        seen.Except(typeof(Database).Assembly.GetManifestResourceNames());
+
     /// <summary>Brings the file to the present tables; a file that has data is copied beside itself first.</summary>
     /// <returns>The path of the copy, or null when none was needed.</returns>
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was.</exception>

@@ -17,14 +17,14 @@ using Merganser.Web.Setup;
 using Merganser.Web.Ui;
 using Merganser.Web.Words;
 using Microsoft.AspNetCore.Http.Json;
+using Microsoft.AspNetCore.ResponseCompression;
 using Serilog;
 
 var describing = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 var builder = WebApplication.CreateBuilder(args);
-builder.Services.AddSerilog(log => log.MinimumLevel.Warning().WriteTo.Console());
 
 var urls = builder.Configuration["urls"] ?? "http://127.0.0.1:5210";
-if (Loopback.Refusal(urls) is { } refusal)
+if ((Loopback.Refusal(urls) ?? Loopback.RefusalOfEndpoints(builder.Configuration)) is { } refusal)
 {
     Console.Error.WriteLine(refusal);
     return 2;
@@ -54,12 +54,13 @@ var data =
         "merganser",
         demo ? "demo.db" : "merganser.db"
     );
+builder.Services.AddSerilog(log => Journal.Configure(log, data));
 builder.Services.AddSingleton<TimeProvider>(
     demo && builder.Configuration["clock"] is { } fixedClock
         ? new DemoClock(DateTimeOffset.Parse(fixedClock))
         : TimeProvider.System
 );
-builder.Services.AddSingleton(new Database(data));
+builder.Services.AddSingleton(new Database(data)).AddSingleton(_ => DataFile.Take(data, urls));
 builder
     .Services.AddSingleton<ArcherStore>()
     .AddSingleton<BowStore>()
@@ -96,12 +97,31 @@ builder.Services.Configure<JsonOptions>(json =>
 });
 builder.Services.AddProblemDetails();
 builder.Services.AddHealthChecks();
+builder.Services.AddResponseCompression(shrink =>
+    shrink.MimeTypes = [
+        .. ResponseCompressionDefaults.MimeTypes,
+        "application/problem+json",
+        "application/schema+json",
+        "image/svg+xml",
+        "text/csv",
+    ]
+);
 builder.Services.AddExceptionHandler<ProblemMapping>();
 builder.Services.AddOpenApi("v1", OpenApiShape.Configure);
 
 var app = builder.Build();
 if (!describing)
 {
+    try
+    {
+        app.Services.GetRequiredService<DataFile>();
+    }
+    catch (DataFileException unusable)
+    {
+        Console.Error.WriteLine(unusable.Message);
+        return 2;
+    }
+
     var copy = app.Services.GetRequiredService<Database>().Migrate(app.Services.GetRequiredService<TimeProvider>());
     if (copy is not null)
     {
@@ -115,10 +135,13 @@ if (!describing)
     }
 }
 
+app.UseSerilogRequestLogging(Journal.Requests);
 app.UseExceptionHandler();
 app.UseStatusCodePages(ProblemMapping.WriteStatus);
 app.UseMiddleware<OriginGuard>();
 app.UseMiddleware<PageHeaders>();
+app.UseResponseCompression();
+app.UseMiddleware<EntityTags>();
 app.UseStaticFiles(UiPage.Assets);
 
 app.MapOpenApi();
@@ -146,7 +169,7 @@ api.MapSetup();
 api.MapDozens();
 api.MapChronograph();
 api.MapInstruments();
-app.MapHealthChecks("/api/health");
+app.MapHealthChecks("/health");
 app.Map(
         "/api/{**rest}",
         () =>
@@ -163,12 +186,22 @@ app.MapFallback(UiPage.Serve).ExcludeFromDescription();
 if (!describing)
 {
     app.Lifetime.ApplicationStarted.Register(() =>
-        Console.WriteLine($"Merganser is ready: {app.Urls.First()}  (data: {data})")
-    );
+    {
+        // What is really listened to counts, wherever it came from.
+        if (Loopback.Refusal(string.Join(';', app.Urls)) is { } open)
+        {
+            Console.Error.WriteLine(open);
+            Environment.ExitCode = 2;
+            app.Lifetime.StopApplication();
+            return;
+        }
+
+        Console.WriteLine($"Merganser is ready: {app.Urls.First()}  (data: {data})");
+    });
 }
 
 app.Run();
-return 0;
+return Environment.ExitCode;
 
 /// <summary>Named so that the tests can start the application.</summary>
 public partial class Program;

@@ -1,5 +1,6 @@
 using System.Net;
 using Merganser.Web.Guard;
+using Microsoft.Extensions.Configuration;
 
 namespace Merganser.Web.Tests;
 
@@ -15,6 +16,16 @@ public class GuardTests
     [InlineData("nonsense", false)]
     public void Only_this_machine_is_served(string urls, bool allowed) =>
         (Loopback.Refusal(urls) is null).ShouldBe(allowed);
+
+    [Fact]
+    public void Endpoints_of_a_configuration_are_refused()
+    {
+        var open = new ConfigurationBuilder().AddInMemoryCollection(
+            new Dictionary<string, string?> { ["Kestrel:Endpoints:Open:Url"] = "http://0.0.0.0:5211" }
+        );
+        Loopback.RefusalOfEndpoints(open.Build())!.ShouldContain("\"Open\"");
+        Loopback.RefusalOfEndpoints(new ConfigurationBuilder().Build()).ShouldBeNull();
+    }
 
     [Fact]
     public async Task An_unknown_api_address_is_a_404_problem_and_not_a_page()

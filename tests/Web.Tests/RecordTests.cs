@@ -73,7 +73,10 @@ public class RecordTests
         var first = (string)(await app.StartPaper())["id"]!;
         var second = (string)(await app.StartPaper())["id"]!;
         app.Database.Write(sql =>
-            sql.Execute("UPDATE paper SET plan = '{\"kind\":\"dance\"}' WHERE id = @second", new { second })
+            sql.Execute(
+                "DROP TRIGGER paper_is_kept; UPDATE paper SET plan = '{\"kind\":\"dance\"}' WHERE id = @second",
+                new { second }
+            )
         );
         app.Database.Write(sql => sql.Execute("UPDATE component SET facts = '{}' WHERE id = 'wrap-plain-4'"));
         app.Restart();

@@ -23,6 +23,16 @@ public static class Loopback
         return null;
     }
 
+    /// <summary>
+    /// A sentence that refuses endpoints named in a configuration file or by the environment, or null when there are
+    /// none:
+    /// the server would listen there beside what was asked for.
+    /// </summary>
+    public static string? RefusalOfEndpoints(IConfiguration configuration) =>
+        configuration.GetSection("Kestrel:Endpoints").GetChildren().FirstOrDefault() is { } endpoint
+            ? $"Merganser only serves this machine: the endpoint \"{endpoint.Key}\" of the configuration is refused. Use --urls http://127.0.0.1:5210"
+            : null;
+
     /// <summary>True for a host name that means this machine.</summary>
     public static bool IsLoopback(string host) =>
         host.Equals("localhost", StringComparison.OrdinalIgnoreCase)

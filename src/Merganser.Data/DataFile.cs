@@ -1,0 +1,197 @@
+using System.Buffers.Binary;
+using System.Text;
+using Microsoft.Data.Sqlite;
+
+namespace Merganser.Data;
+
+/// <summary>A data file that cannot be used, said in a sentence for whoever starts the program.</summary>
+public sealed class DataFileException(string message, Exception? inner = null) : Exception(message, inner);
+
+/// <summary>
+/// The data file in the hands of one process: looked over before it is opened, and held so that a second server on the
+/// same file is refused. The hold ends with the process, however that ends.
+/// </summary>
+public sealed class DataFile : IDisposable
+{
+    private const string Magic = "SQLite format 3\0";
+    private const int HeaderBytes = 100;
+    private const int PageSizeAt = 16;
+    private const int PageCountAt = 28;
+    private const int Busy = 5;
+    private const int Locked = 6;
+
+    /// <summary>Up to this size a file is looked over page by page; beyond it that would delay every start.</summary>
+    private const long CheckedWhole = 32 * 1024 * 1024;
+
+    private readonly FileStream hold;
+
+    private DataFile(FileStream hold) => this.hold = hold;
+
+    /// <summary>Looks the file over and takes it for this process; a file that is not there yet is fine.</summary>
+    /// <param name="path">Where the file is or will be.</param>
+    /// <param name="holder">Who takes it, for the sentence that refuses a second one: an address.</param>
+    /// <exception cref="DataFileException">
+    /// It is no file, no SQLite, cut short, damaged or newer than this program, cannot be written, or is in use.
+    /// </exception>
+    public static DataFile Take(string path, string holder)
+    {
+        if (string.IsNullOrWhiteSpace(path))
+        {
+            throw new DataFileException("Name the data file: --data FILE.");
+        }
+
+        var full = Path.GetFullPath(path);
+        if (Directory.Exists(full))
+        {
+            throw new DataFileException($"{full} is a folder. Name a file in it: --data {full}/merganser.db");
+        }
+
+        var file = new DataFile(Hold(full, holder));
+        try
+        {
+            LookOver(full);
+            return file;
+        }
+        catch
+        {
+            file.Dispose();
+            throw;
+        }
+    }
+
+    /// <inheritdoc />
+    public void Dispose() => hold.Dispose();
+
+    private static FileStream Hold(string path, string holder)
+    {
+        var words = path + ".held-by";
+        try
+        {
+            Directory.CreateDirectory(Path.GetDirectoryName(path)!);
+            var hold = new FileStream(path + ".lock", FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
+            File.WriteAllText(words, $"{holder} (process {Environment.ProcessId})");
+            return hold;
+        }
+        catch (IOException) when (File.Exists(words) && File.Exists(path + ".lock"))
+        {
+            throw new DataFileException(
+                $"{path} is in use by {File.ReadAllText(words)}. Stop that one first, or name another file: --data FILE."
+            );
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            throw new DataFileException($"{path} cannot be written: {e.Message}", e);
+        }
+    }
+
+    private static void LookOver(string path)
+    {
+        var length = File.Exists(path) ? new FileInfo(path).Length : 0;
+        if (length == 0)
+        {
+            return;
+        }
+
+        using (var file = OpenToWrite(path))
+        {
+            var header = new byte[HeaderBytes];
+            var read = file.ReadAtLeast(header, HeaderBytes, throwOnEndOfStream: false);
+            if (read < HeaderBytes || !header.AsSpan().StartsWith(Encoding.ASCII.GetBytes(Magic)))
+            {
+                throw new DataFileException(
+                    $"{path} is no data file of Merganser: it is not SQLite. It was left as it is."
+                );
+            }
+
+            // What is still in the write-ahead log is not in the file yet.
+            var waiting = new FileInfo(path + "-wal") is { Exists: true, Length: > 0 };
+            var pages = BinaryPrimitives.ReadUInt32BigEndian(header.AsSpan(PageCountAt));
+            var whole = pages * (long)PageSize(BinaryPrimitives.ReadUInt16BigEndian(header.AsSpan(PageSizeAt)));
+            if (!waiting && whole > length)
+            {
+                throw new DataFileException(
+                    $"{path} is cut short: {length} of {whole} bytes are there. Take the last copy (*.bak beside it, or your own)."
+                );
+            }
+        }
+
+        try
+        {
+            LookInto(path, length);
+        }
+        catch (SqliteException e)
+        {
+            throw e.SqliteErrorCode is Busy or Locked
+                ? new DataFileException($"{path} is locked by another program. Close that one and start again.", e)
+                : Damaged(path, e.Message, e);
+        }
+    }
+
+    private static DataFileException Damaged(string path, string how, Exception? inner) =>
+        new(
+            $"{path} is damaged ({how}). It was left as it is; take the last copy (*.bak beside it, or your own).",
+            inner
+        );
+
+    /// <summary>A page size of 65,536 bytes is written as 1 (SQLite, Database File Format, 1.3.2).</summary>
+    private static int PageSize(ushort written) => written == 1 ? 65_536 : written;
+
+    private static FileStream OpenToWrite(string path)
+    {
+        try
+        {
+            return new FileStream(path, FileMode.Open, FileAccess.ReadWrite, FileShare.ReadWrite);
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            throw new DataFileException($"{path} cannot be written: {e.Message}", e);
+        }
+    }
+
+    private static void LookInto(string path, long length)
+    {
+        var text = new SqliteConnectionStringBuilder
+        {
+            DataSource = path,
+            Pooling = false,
+            DefaultTimeout = 2,
+        }.ToString();
+        using var connection = new SqliteConnection(text);
+        connection.Open();
+        if (length <= CheckedWhole && Ask("PRAGMA quick_check(1)") is string found && found != "ok")
+        {
+            throw Damaged(path, found, null);
+        }
+
+        if (Ask("SELECT count(*) FROM sqlite_master WHERE name = 'SchemaVersions'") is not 1L)
+        {
+            return;
+        }
+
+        var unknown = Database.UnknownMigrations(Names()).ToList();
+        if (unknown.Count > 0)
+        {
+            throw new DataFileException(
+                $"{path} was written by a newer Merganser ({unknown[^1]}). Start that one; this one would not understand it."
+            );
+        }
+
+        object? Ask(string sql)
+        {
+            using var command = connection.CreateCommand();
+            command.CommandText = sql;
+            return command.ExecuteScalar();
+        }
+
+        IEnumerable<string> Names()
+        {
+            using var command = connection.CreateCommand();
+            command.CommandText = "SELECT ScriptName FROM SchemaVersions ORDER BY SchemaVersionID";
+            using var row = command.ExecuteReader();
+            while (row.Read())
+            {
+                yield return row.GetString(0);
+            }
+        }
+    }
+}

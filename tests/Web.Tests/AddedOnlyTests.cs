@@ -1,0 +1,153 @@
+using Dapper;
+using Microsoft.Data.Sqlite;
+
+namespace Merganser.Web.Tests;
+
+/// <summary>
+/// What happened is only added to, whoever writes to the file: each table of history through plain SQL, without the
+/// program.
+/// </summary>
+public class AddedOnlyTests : IDisposable
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("merganser-history-").FullName;
+    private readonly SqliteConnection file;
+
+    public AddedOnlyTests()
+    {
+        var path = Path.Combine(folder, "bench.db");
+        File.Copy(Path.Combine(AppContext.BaseDirectory, "fixtures", "0007.db"), path);
+        new Data.Database(path).Migrate(TimeProvider.System);
+        file = new SqliteConnection($"Data Source={path};Pooling=False");
+        file.Open();
+    }
+
+    /// <summary>Each table of history with its key, and a column that says something.</summary>
+    public static TheoryData<string, string, string> History =>
+        new()
+        {
+            { "bow_state", "id", "taken_at" },
+            { "arrow_version", "id", "kept_at" },
+            { "paper", "id", "started_at" },
+            { "shot_set", "id", "distance_typed" },
+            { "shot", "id", "shot_at" },
+            { "shot_mark", "id", "reason" },
+            { "move", "id", "note" },
+            { "check_finding", "id", "typed" },
+            { "bow_change", "id", "note" },
+            { "withdrawn", "entry_id", "withdrawn_at" },
+            { "shots_fired", "id", "source" },
+            { "good_state", "id", "note" },
+            { "dozen", "id", "started_at" },
+            { "dozen_entry", "id", "at" },
+            { "chronograph_shot", "id", "source" },
+            { "paper_note", "id", "note" },
+            { "response_reset", "id", "reason" },
+            { "session_act", "id", "recorded_at" },
+        };
+
+    [Theory]
+    [MemberData(nameof(History))]
+    public void Is_not_changed(string table, string key, string column)
+    {
+        var before = Rows(table, key);
+        Refused($"UPDATE {table} SET {column} = {column} || '?'");
+        Rows(table, key).ShouldBe(before);
+    }
+
+    [Theory]
+    [MemberData(nameof(History))]
+    public void Is_not_taken_away(string table, string key, string column)
+    {
+        column.ShouldNotBe(key);
+        var before = Rows(table, key);
+        Refused($"DELETE FROM {table}");
+        Rows(table, key).ShouldBe(before);
+    }
+
+    [Theory]
+    [MemberData(nameof(History))]
+    public void Is_not_put_in_the_place_of_another(string table, string key, string column)
+    {
+        var before = Rows(table, key);
+        var columns = file.Query<string>($"SELECT name FROM pragma_table_info('{table}')").ToArray();
+        var named = string.Join(", ", columns);
+        var changed = string.Join(", ", columns.Select(c => c == column ? "'replaced'" : c));
+        file.Execute($"INSERT OR REPLACE INTO {table} ({named}) SELECT {changed} FROM {table}");
+        Rows(table, key).ShouldBe(before);
+        var other = string.Join(", ", columns.Select(c => c == key ? $"{c} || '-other'" : c));
+        Try($"INSERT OR REPLACE INTO {table} (rowid, {named}) SELECT rowid, {other} FROM {table}");
+        Rows(table, key).ShouldBe(before);
+    }
+
+    [Fact]
+    public void Every_table_of_history_is_among_these()
+    {
+        string[] changeable =
+        [
+            "SchemaVersions",
+            "sqlite_sequence",
+            "archer",
+            "bow",
+            "adjuster",
+            "arrow",
+            "component",
+            "paper_learned",
+        ];
+        file.Query<string>("SELECT name FROM sqlite_master WHERE type = 'table'")
+            .Except(changeable)
+            .Order()
+            .ShouldBe(History.Select(row => (string)row[0]).Order());
+    }
+
+    [Fact]
+    public void Has_a_row_in_each_table_of_this_test() =>
+        History.Select(row => (string)row[0]).Where(t => Rows(t, "1").Count == 0).ShouldBeEmpty();
+
+    [Theory]
+    [InlineData("shot_set", "paper_id", "number")]
+    [InlineData("shot", "set_id", "number")]
+    [InlineData("move", "bow_id", "ordinal")]
+    [InlineData("check_finding", "bow_id", "ordinal")]
+    [InlineData("dozen_entry", "dozen_id", "ordinal")]
+    [InlineData("arrow_version", "arrow_id", "number")]
+    public void Another_row_at_the_same_place_is_refused(string table, string parent, string place)
+    {
+        var before = Rows(table, "id");
+        var columns = file.Query<string>($"SELECT name FROM pragma_table_info('{table}')").ToArray();
+        columns.ShouldContain(parent);
+        columns.ShouldContain(place);
+        var other = string.Join(", ", columns.Select(c => c == "id" ? "id || '-other'" : c));
+        Refused($"INSERT OR REPLACE INTO {table} ({string.Join(", ", columns)}) SELECT {other} FROM {table}");
+        Rows(table, "id").ShouldBe(before);
+    }
+
+    public void Dispose()
+    {
+        file.Dispose();
+        SqliteConnection.ClearAllPools();
+        Directory.Delete(folder, true);
+        GC.SuppressFinalize(this);
+    }
+
+    private List<string> Rows(string table, string key) =>
+        [
+            .. file.Query($"SELECT * FROM {table} ORDER BY {key}")
+                .Cast<IDictionary<string, object?>>()
+                .Select(row => string.Join('|', row.Values)),
+        ];
+
+    private void Refused(string sql) =>
+        Should.Throw<SqliteException>(() => file.Execute(sql)).Message.ShouldContain("only ever added");
+
+    private void Try(string sql)
+    {
+        try
+        {
+            file.Execute(sql);
+        }
+        catch (SqliteException)
+        {
+            // Refused or passed over: either is well.
+        }
+    }
+}
