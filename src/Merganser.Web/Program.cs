@@ -54,7 +54,7 @@ var data =
         "merganser",
         demo ? "demo.db" : "merganser.db"
     );
-builder.Services.AddSerilog(log => Journal.Configure(log, data));
+builder.Services.AddSerilog(log => Journal.Configure(log, data), preserveStaticLogger: true);
 builder.Services.AddSingleton<TimeProvider>(
     demo && builder.Configuration["clock"] is { } fixedClock
         ? new DemoClock(DateTimeOffset.Parse(fixedClock))
@@ -135,7 +135,7 @@ if (!describing)
     }
 }
 
-app.UseSerilogRequestLogging(Journal.Requests);
+app.UseSerilogRequestLogging(options => Journal.Requests(options, app.Services.GetRequiredService<Serilog.ILogger>()));
 app.UseExceptionHandler();
 app.UseStatusCodePages(ProblemMapping.WriteStatus);
 app.UseMiddleware<OriginGuard>();
@@ -148,7 +148,8 @@ app.MapOpenApi();
 var api = app.MapGroup("/api")
     .AddEndpointFilter(
         (call, next) => call.HttpContext.RequestServices.GetRequiredService<Listener>().Answer(call, next)
-    );
+    )
+    .AddEndpointFilter(NoHoles.Look);
 api.MapArchers();
 api.MapBows();
 api.MapArrows();

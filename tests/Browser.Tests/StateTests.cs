@@ -8,7 +8,7 @@ namespace Merganser.Browser.Tests;
 /// </summary>
 public abstract class StateAudit(SharedScreen shared)
 {
-    private const int AfterResizing = 200;
+    private const int AfterResizing = 120;
     private const int AfterTheme = 40;
 
     private static readonly string Layout =

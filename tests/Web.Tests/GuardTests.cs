@@ -81,4 +81,55 @@ public class GuardTests
 
     private static async Task<string> Policy(App app) =>
         (await app.Http.GetAsync("/api/rack")).Headers.GetValues("Content-Security-Policy").Single();
+
+    [Fact]
+    public async Task A_yoke_is_not_twisted_without_end()
+    {
+        using var app = new App();
+        var body = new { id = Guid.NewGuid(), yoke = new { left = int.MinValue, right = 1 } };
+        var answer = await app.Post($"/api/bows/{App.Brindle}/moves", body);
+        answer.Status.ShouldBe(400);
+        answer.Body["errors"]!["yoke"].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task A_hole_in_a_list_is_named()
+    {
+        using var app = new App();
+        var body = new
+        {
+            id = Guid.NewGuid(),
+            bowId = App.Brindle,
+            arrowVersionId = App.IslandVersion,
+            stages = new object?[] { new { distance = "3", fletched = false }, null },
+            tolerance = .25,
+        };
+        var answer = await app.Post("/api/papers", body);
+        answer.Status.ShouldBe(400);
+        answer.Body["errors"]!["stages[1]"].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task A_good_state_of_an_arrow_that_is_not_this_bows_is_refused()
+    {
+        using var app = new App();
+        var body = new
+        {
+            id = Guid.NewGuid(),
+            arrowVersionId = "nobody",
+            note = "",
+        };
+        (await app.Post($"/api/bows/{App.Brindle}/good-states", body)).Status.ShouldBe(404);
+    }
+
+    [Theory]
+    [InlineData("NaN")]
+    [InlineData("1e400")]
+    [InlineData("1e308")]
+    public async Task A_number_of_a_query_is_one(string number)
+    {
+        using var app = new App();
+        using var answer = await app.Http.GetAsync($"/api/bows/{App.Brindle}/weights?purpose=field&grains={number}");
+        answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
 }

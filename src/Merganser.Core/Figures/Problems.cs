@@ -49,6 +49,8 @@ public enum InputSays
     WentWrong,
     NotConnected,
     FollowedElsewhere,
+    FileBusy,
+    DiskFull,
 }
 
 /// <summary>What is wrong with one field, with the range and why.</summary>

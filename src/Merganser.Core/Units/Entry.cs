@@ -29,7 +29,7 @@ public sealed partial record Entry(string Typed, double Value)
             throw new EntryException("too-long", new TooLong(LongestText));
         }
 
-        var match = Pattern().Match(typed.Replace('−', '-').Replace('⁄', '/'));
+        var match = Pattern().Match(Plain(typed));
         if (!match.Success)
         {
             throw new EntryException("not-a-number", new NotANumber(typed));
@@ -47,6 +47,27 @@ public sealed partial record Entry(string Typed, double Value)
             ?? throw new EntryException("unit", new NoSuchUnit(unit, UnitTable.Known(quantity)));
         return new Entry(typed, value * factor);
     }
+
+    /// <summary>The same in digits and signs of ASCII: a digit of any script is the one that it stands for.</summary>
+    private static string Plain(string typed) =>
+        string.Create(
+            typed.Length,
+            typed,
+            (plain, from) =>
+            {
+                for (var i = 0; i < from.Length; i++)
+                {
+                    plain[i] = from[i] switch
+                    {
+                        '\u2212' => '-',
+                        '\u2044' => '/',
+                        '\u066b' => '.',
+                        var digit when char.IsDigit(digit) => (char)('0' + CharUnicodeInfo.GetDecimalDigitValue(digit)),
+                        var other => other,
+                    };
+                }
+            }
+        );
 
     private static double Number(Match match, string typed)
     {

@@ -137,6 +137,13 @@ public sealed class SetupStore(Database database, TimeProvider clock)
             return;
         }
 
+        const string ofThisBow =
+            "SELECT count(*) FROM arrow_version v JOIN arrow a ON a.id = v.arrow_id WHERE v.id = @arrowVersionId AND a.bow_id = @bowId";
+        if (arrowVersionId is not null && sql.Scalar<long>(ofThisBow, new { arrowVersionId, bowId }) == 0)
+        {
+            throw new MissingException("version");
+        }
+
         var readings = SetupReader.Of(sql, bowId).Readings;
         var state = BowStore.TakeState(sql, bowId, now);
         sql.Execute(

@@ -2,6 +2,7 @@ using Merganser.Core.Arrows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
+using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Guard;
 using Merganser.Web.Words;
@@ -56,8 +57,14 @@ public sealed class ArrowTools(BowStore bows, ArrowStore arrows, ComponentStore 
             components.All(input.Draft.Parts())
         );
 
+    /// <summary>What an arrow may weigh to be shown among the weights; nought is none.</summary>
+    private static readonly AllowedRange Weighed = new(0, 3000, Unit.Grain, Why.ArrowThatABowStands);
+
     public WeightsView Weights(string bowId, Purpose purpose, double? grains)
     {
+        var fields = new FieldReader();
+        fields.Inside("grains", grains ?? 0, Weighed);
+        fields.ThrowIfAny();
         var bow = bows.Measured(bowId);
         return new WeightsView(
             WeightSchools.Curve(bow),

@@ -34,6 +34,9 @@ public sealed record BowMoveInput(
 {
     private const int LongestNote = 500;
 
+    /// <summary>No adjuster has more steps than these.</summary>
+    private static readonly AllowedRange Steps = new(-400, 400, "", Why.Nothing);
+
     /// <summary>The moves to log; two legs of a yoke may be two of them.</summary>
     /// <exception cref="RefusedException">Nothing was moved, or the note is too long.</exception>
     public IReadOnlyList<NewMove> Moves(string bowId, BowRow bow)
@@ -59,6 +62,11 @@ public sealed record BowMoveInput(
             "nothing-moved",
             BowSays.NothingMoved
         );
+        foreach (var steps in new[] { Yoke?.Left, Yoke?.Right, Spacers?.Top, Spacers?.Bottom })
+        {
+            fields.Inside(Yoke is null ? "spacers" : "yoke", steps ?? 0, Steps);
+        }
+
         fields.ThrowIfAny();
         if (Yoke is { } yoke)
         {

@@ -1,6 +1,7 @@
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
+using Merganser.Core.Paper;
 using Merganser.Core.Setup;
 using Merganser.Data;
 
@@ -77,5 +78,16 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
     }
 
     /// <summary>The nock round of a dozen.</summary>
-    public NockRound Nocks(string id, double? distance = null) => NockRound.Of(Of(dozens.Get(id)), distance);
+    /// <exception cref="RefusedException">Nobody shoots paper from so far.</exception>
+    public NockRound Nocks(string id, double? distance = null)
+    {
+        if (distance is { } yards)
+        {
+            var fields = new FieldReader();
+            fields.Inside("distance", yards, SheetLimits.Distances);
+            fields.ThrowIfAny();
+        }
+
+        return NockRound.Of(Of(dozens.Get(id)), distance);
+    }
 }

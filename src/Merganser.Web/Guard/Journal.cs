@@ -35,8 +35,9 @@ public static class Journal
     }
 
     /// <summary>Each request but those for the built files, which say nothing.</summary>
-    public static void Requests(RequestLoggingOptions options)
+    public static void Requests(RequestLoggingOptions options, Serilog.ILogger journal)
     {
+        options.Logger = journal;
         options.MessageTemplate = Request;
         options.GetLevel = (context, _, failure) =>
             failure is not null || context.Response.StatusCode >= StatusCodes.Status500InternalServerError

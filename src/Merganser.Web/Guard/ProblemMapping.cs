@@ -5,6 +5,7 @@ using Merganser.Data;
 using Merganser.Web.Words;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
+using Microsoft.Data.Sqlite;
 
 namespace Merganser.Web.Guard;
 
@@ -33,10 +34,23 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
             log.LogError(exception, "Unexpected failure");
         }
 
+        if (status == StatusCodes.Status503ServiceUnavailable)
+        {
+            context.Response.Headers.RetryAfter = TryAgainAfter;
+        }
+
         context.Response.StatusCode = status;
         await Results.Problem(problem).ExecuteAsync(context);
         return true;
     }
+
+    // Result codes of SQLite (sqlite.org/rescode.html): another writer, and no room.
+    private const int Busy = 5;
+    private const int Locked = 6;
+    private const int Full = 13;
+
+    /// <summary>Seconds after which a writer that found the file busy may try again.</summary>
+    private const string TryAgainAfter = "2";
 
     private static (int Status, Message Said, string Code) Read(Exception exception) =>
         exception switch
@@ -46,6 +60,8 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
             MissingException missing => (404, missing.Said, "missing"),
             IdTakenException taken => (409, taken.Said, "id-taken"),
             PreconditionMissingException => (428, InputSays.VersionNeeded, "if-match"),
+            SqliteException { SqliteErrorCode: Busy or Locked } => (503, InputSays.FileBusy, "busy"),
+            SqliteException { SqliteErrorCode: Full } => (507, InputSays.DiskFull, "full"),
             BadHttpRequestException { StatusCode: 413 } => (413, InputSays.MoreThanIsTaken, "too-large"),
             BadHttpRequestException { InnerException: JsonException json } bad => (
                 bad.StatusCode,

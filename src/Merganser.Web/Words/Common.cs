@@ -42,6 +42,8 @@ public static class CommonWords
             InputSays.WentWrong => $"Something went wrong here; nothing was changed.",
             InputSays.NotConnected => $"The instrument is not connected: type the value instead.",
             InputSays.FollowedElsewhere => $"Another page follows this instrument now.",
+            InputSays.FileBusy => $"The data file is in use by another program: nothing was changed, try again.",
+            InputSays.DiskFull => $"The disk of the data file is full: nothing was changed. Make room, then try again.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
 

@@ -7,6 +7,8 @@ public class EntryTests
 {
     [Theory]
     [InlineData("28 1/2", Quantity.Length, 28.5)]
+    [InlineData("\u0662\u0668\u066b\u0665", Quantity.Length, 28.5)]
+    [InlineData("\u0968\u096e 1/2", Quantity.Length, 28.5)]
     [InlineData("28-1/2", Quantity.Length, 28.5)]
     [InlineData("28.5", Quantity.Length, 28.5)]
     [InlineData("28,5", Quantity.Length, 28.5)]
