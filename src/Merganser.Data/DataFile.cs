@@ -17,8 +17,6 @@ public sealed class DataFile : IDisposable
     private const int HeaderBytes = 100;
     private const int PageSizeAt = 16;
     private const int PageCountAt = 28;
-    private const int Busy = 5;
-    private const int Locked = 6;
 
     /// <summary>Up to this size a file is looked over page by page; beyond it that would delay every start.</summary>
     private const long CheckedWhole = 32 * 1024 * 1024;
@@ -121,7 +119,7 @@ public sealed class DataFile : IDisposable
         }
         catch (SqliteException e)
         {
-            throw e.SqliteErrorCode is Busy or Locked
+            throw e.SqliteErrorCode is SqliteCodes.Busy or SqliteCodes.Locked
                 ? new DataFileException($"{path} is locked by another program. Close that one and start again.", e)
                 : Damaged(path, e.Message, e);
         }

@@ -132,6 +132,20 @@ public sealed class FieldReader
         }
     }
 
+    /// <summary>One check by itself.</summary>
+    /// <exception cref="RefusedException">The condition does not hold.</exception>
+    public static void Demand(bool holds, string field, string code, Message message)
+    {
+        var fields = new FieldReader();
+        fields.Check(holds, field, code, message);
+        fields.ThrowIfAny();
+    }
+
+    /// <summary>One value by itself that is known already and must lie inside a range.</summary>
+    /// <exception cref="RefusedException">It does not.</exception>
+    public static void DemandInside(string field, double value, AllowedRange range) =>
+        Demand(range.Holds(value), field, "range", new Outside(range));
+
     /// <summary>Throws when anything was wrong.</summary>
     /// <exception cref="RefusedException">At least one field has a problem.</exception>
     public void ThrowIfAny()

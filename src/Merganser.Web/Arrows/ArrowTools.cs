@@ -62,9 +62,7 @@ public sealed class ArrowTools(BowStore bows, ArrowStore arrows, ComponentStore 
 
     public WeightsView Weights(string bowId, Purpose purpose, double? grains)
     {
-        var fields = new FieldReader();
-        fields.Inside("grains", grains ?? 0, Weighed);
-        fields.ThrowIfAny();
+        FieldReader.DemandInside("grains", grains ?? 0, Weighed);
         var bow = bows.Measured(bowId);
         return new WeightsView(
             WeightSchools.Curve(bow),
@@ -86,14 +84,12 @@ public sealed class ArrowTools(BowStore bows, ArrowStore arrows, ComponentStore 
 
     public CompareView Compare(string bowId, IReadOnlyList<string> ids)
     {
-        var fields = new FieldReader();
-        fields.Check(
+        FieldReader.Demand(
             ids.Count is >= 2 and <= 4 && ids.Distinct().Count() == ids.Count,
             "arrows",
             "range",
             ArrowSays.TwoToFour
         );
-        fields.ThrowIfAny();
         var bow = bows.Measured(bowId);
         var rows = ids.Select(id =>
             {

@@ -83,9 +83,7 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
     {
         if (distance is { } yards)
         {
-            var fields = new FieldReader();
-            fields.Inside("distance", yards, SheetLimits.Distances);
-            fields.ThrowIfAny();
+            FieldReader.DemandInside("distance", yards, SheetLimits.Distances);
         }
 
         return NockRound.Of(Of(dozens.Get(id)), distance);

@@ -5,8 +5,7 @@ namespace Merganser.Web.Guard;
 
 /// <summary>
 /// A tag on each answer of the API that is read, made from what it says: asked for again unchanged, it is 304 and
-/// nothing
-/// is sent (RFC 9110, 8.8.3 and 13.1.2).
+/// nothing is sent (RFC 9110, 8.8.3 and 13.1.2).
 /// </summary>
 public sealed class EntityTags(RequestDelegate next)
 {

@@ -25,8 +25,7 @@ public static class Loopback
 
     /// <summary>
     /// A sentence that refuses endpoints named in a configuration file or by the environment, or null when there are
-    /// none:
-    /// the server would listen there beside what was asked for.
+    /// none: the server would listen there beside what was asked for.
     /// </summary>
     public static string? RefusalOfEndpoints(IConfiguration configuration) =>
         configuration.GetSection("Kestrel:Endpoints").GetChildren().FirstOrDefault() is { } endpoint

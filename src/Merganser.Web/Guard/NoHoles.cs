@@ -14,6 +14,7 @@ namespace Merganser.Web.Guard;
 public static class NoHoles
 {
     private static readonly ConcurrentDictionary<Type, PropertyInfo[]> Members = [];
+    private static readonly ConcurrentDictionary<Type, bool> Records = [];
 
     /// <summary>Looks at what came with the request before the endpoint does.</summary>
     /// <exception cref="RefusedException">A list has null in it.</exception>
@@ -82,8 +83,12 @@ public static class NoHoles
 
     /// <summary>Only what was read from JSON: a record of ours, and no store or desk.</summary>
     private static bool IsRecord(Type type) =>
-        type.Namespace?.StartsWith("Merganser", StringComparison.Ordinal) == true
-        && type.GetMethod("<Clone>$") is not null;
+        Records.GetOrAdd(
+            type,
+            t =>
+                t.Namespace?.StartsWith("Merganser", StringComparison.Ordinal) == true
+                && t.GetMethod("<Clone>$") is not null
+        );
 
     private static PropertyInfo[] MembersOf(Type type) =>
         [

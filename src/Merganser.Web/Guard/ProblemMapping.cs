@@ -44,11 +44,6 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
         return true;
     }
 
-    // Result codes of SQLite (sqlite.org/rescode.html): another writer, and no room.
-    private const int Busy = 5;
-    private const int Locked = 6;
-    private const int Full = 13;
-
     /// <summary>Seconds after which a writer that found the file busy may try again.</summary>
     private const string TryAgainAfter = "2";
 
@@ -60,8 +55,12 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
             MissingException missing => (404, missing.Said, "missing"),
             IdTakenException taken => (409, taken.Said, "id-taken"),
             PreconditionMissingException => (428, InputSays.VersionNeeded, "if-match"),
-            SqliteException { SqliteErrorCode: Busy or Locked } => (503, InputSays.FileBusy, "busy"),
-            SqliteException { SqliteErrorCode: Full } => (507, InputSays.DiskFull, "full"),
+            SqliteException { SqliteErrorCode: SqliteCodes.Busy or SqliteCodes.Locked } => (
+                503,
+                InputSays.FileBusy,
+                "busy"
+            ),
+            SqliteException { SqliteErrorCode: SqliteCodes.Full } => (507, InputSays.DiskFull, "full"),
             BadHttpRequestException { StatusCode: 413 } => (413, InputSays.MoreThanIsTaken, "too-large"),
             BadHttpRequestException { InnerException: JsonException json } bad => (
                 bad.StatusCode,

@@ -14,14 +14,12 @@ public static class Texts
     /// <exception cref="RefusedException">It is empty or too long.</exception>
     public static string? Reason(string? text)
     {
-        var fields = new FieldReader();
-        fields.Check(
+        FieldReader.Demand(
             text is null || text.Trim().Length is > 0 and <= LongestReason,
             "reason",
             "reason",
             SetupSays.VoidSaysWhy
         );
-        fields.ThrowIfAny();
         return text?.Trim();
     }
 
@@ -29,9 +27,7 @@ public static class Texts
     /// <exception cref="RefusedException">It is too long.</exception>
     public static string Note(string? text)
     {
-        var fields = new FieldReader();
-        fields.Check((text?.Length ?? 0) <= LongestNote, "note", "too-long", new TooLong(LongestNote));
-        fields.ThrowIfAny();
+        FieldReader.Demand((text?.Length ?? 0) <= LongestNote, "note", "too-long", new TooLong(LongestNote));
         return text?.Trim() ?? "";
     }
 }

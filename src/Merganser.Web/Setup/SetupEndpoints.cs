@@ -133,9 +133,7 @@ public static class SetupEndpoints
             "/bows/{id}/shots",
             (string id, ShotsInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
             {
-                var fields = new FieldReader();
-                fields.Inside("count", input.Count, Shots);
-                fields.ThrowIfAny();
+                FieldReader.DemandInside("count", input.Count, Shots);
                 return desk.View(bows.Get(id), setups.Shoot(id, ClientId.Checked(input.Id), input.Count));
             }
         );

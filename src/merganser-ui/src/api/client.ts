@@ -17,6 +17,12 @@ export class Refusal extends Error {
   }
 }
 
+const NO_FAULTS: Record<string, string[]> = {};
+
+/** What is wrong with each field, where it was a refusal. */
+export const faultsOf = (problem: Error | null): Record<string, string[]> =>
+  problem instanceof Refusal ? problem.errors : NO_FAULTS;
+
 /** The server could not be reached at all. */
 export class Unreachable extends Error {
   constructor() {

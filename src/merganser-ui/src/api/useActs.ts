@@ -7,7 +7,7 @@ import {
   type QueryKey,
 } from '@tanstack/react-query';
 import { useCallback, useRef } from 'react';
-import { newId, Refusal, Unreachable } from './client';
+import { faultsOf, newId, Unreachable } from './client';
 import { askAgain } from './connection';
 
 type Undo = () => void;
@@ -19,7 +19,6 @@ interface Act {
   change?: (queries: QueryClient) => Undo;
 }
 
-const NO_FAULTS: Record<string, string[]> = {};
 const AWAY = new Unreachable();
 
 /**
@@ -92,7 +91,7 @@ export function useActs(scope: string) {
     /** Under way; what waits for the server is not: it can be given up. */
     busy: mutation.isPending && !isLost,
     unreachable: problem instanceof Unreachable,
-    faults: problem instanceof Refusal ? problem.errors : NO_FAULTS,
+    faults: faultsOf(problem),
     /** What was wrong is seen. If the newest act waits for the server it is given up: something else is meant. */
     clear,
     /**

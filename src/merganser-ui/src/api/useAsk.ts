@@ -1,7 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { Refusal } from './client';
-
-const NO_FAULTS: Record<string, string[]> = {};
+import { faultsOf } from './client';
 
 /** A question that is asked by a press. Unlike an act it changes nothing that lasts, so it does not wait for a lost server. */
 export function useAsk<Question, Answer>(ask: (question: Question) => Promise<Answer>) {
@@ -14,7 +12,7 @@ export function useAsk<Question, Answer>(ask: (question: Question) => Promise<An
     ask: (question: Question): Promise<Answer | null> => mutateAsync(question).catch(() => null),
     told: data ?? null,
     problem: error,
-    faults: error instanceof Refusal ? error.errors : NO_FAULTS,
+    faults: faultsOf(error),
     busy: isPending,
     clear: reset,
   };

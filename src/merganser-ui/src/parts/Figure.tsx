@@ -5,6 +5,7 @@ import { direction } from '../units/units';
 import { classes } from './classes';
 import { Popover } from './Popover';
 import w from './words.module.css';
+import l from './layout.module.css';
 import s from './Figure.module.css';
 
 type FigureData = Schemas['Figure'];
@@ -79,7 +80,7 @@ function WorkingTable({ figure }: { figure: FigureData }) {
     <>
       <h2>{figure.label}, the working</h2>
       <p className={w.muted}>{what}</p>
-      <table className={s.working}>
+      <table className={classes(l.terms, s.working)}>
         <tbody>
           {terms.map((term) => (
             <tr key={term.name}>

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { Key } from '../parts/Buttons';
 import { Tick } from '../parts/Tick';
+import { classes } from '../parts/classes';
 import { isTyping, lettersOn, setLetters } from './keys';
 import { ToolKey } from './ToolKey';
 import l from '../parts/layout.module.css';
@@ -51,7 +52,7 @@ export function KeySheet() {
         slotProps={{ paper: { elevation: 0, className: sheet.sheet } }}
       >
         <h1 id="keys-title">Keys</h1>
-        <table className={s.keys}>
+        <table className={classes(l.terms, s.keys)}>
           <tbody>
             {keys.map(([key, words]) => (
               <tr key={key}>

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useLocation } from 'react-router';
+import { layerIsOpen } from './keys';
 
 /** Where the focus goes when what had it is gone: the place that the view names, else its heading. */
 export function focusHome(): void {
@@ -48,7 +49,7 @@ export function FocusKeeper() {
       const waits = arriving.current && (lost() || at?.tagName === 'MAIN' || at?.tagName === 'H1');
       const better = at?.tagName === 'H1' ? 'main [data-first]' : 'main [data-first], main h1';
       if (waits && document.querySelector(better)) return focusHome();
-      if (!had || !lost() || document.querySelector('[role="dialog"], [role="menu"]')) return;
+      if (!had || !lost() || layerIsOpen()) return;
       if (!had.isConnected) focusHome();
       else if (!(had as HTMLButtonElement).disabled) had.focus({ preventScroll: true });
     };
@@ -89,8 +90,7 @@ export function useEscape(isOpen: boolean, close: () => void): void {
 export function EscapeKeeper() {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (event.key !== 'Escape' || event.defaultPrevented || document.querySelector('[role="dialog"], [role="menu"]'))
-        return;
+      if (event.key !== 'Escape' || event.defaultPrevented || layerIsOpen()) return;
       open.at(-1)?.();
     };
     window.addEventListener('keydown', press);

@@ -4,13 +4,16 @@ const LETTERS = 'merganser-letters';
 export const lettersOn = (): boolean => localStorage.getItem(LETTERS) !== 'off';
 export const setLetters = (on: boolean): void => localStorage.setItem(LETTERS, on ? 'on' : 'off');
 
+const LAYER = '[role="dialog"], [role="menu"]';
+
+/** True while a layer lies over the page. */
+export const layerIsOpen = (): boolean => document.querySelector(LAYER) !== null;
+
 /** True while a key press belongs to a field or an open layer and not to the page. */
 export function isTyping(event: Event): boolean {
   const at = event.target;
   if (!(at instanceof HTMLElement || at instanceof SVGElement)) return false;
-  return (
-    at.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"], [data-owns-keys]') !== null
-  );
+  return at.closest(`input, textarea, select, [contenteditable], ${LAYER}, [data-owns-keys]`) !== null;
 }
 
 /** True for a bare key that the page may act on. */

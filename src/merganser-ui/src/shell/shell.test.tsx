@@ -5,26 +5,13 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
 import { Field } from '../parts/Field';
 import { Figure } from '../parts/Figure';
+import { figure as shown } from '../parts/sheet/figure';
 import { Foot } from './Foot';
 
 afterEach(cleanup);
 
 const figure: Schemas['Figure'] = {
-  name: 'totalWeight',
-  label: 'Total weight',
-  value: 409,
-  unit: 'gr',
-  decimals: 1,
-  low: null,
-  high: null,
-  change: -29.5,
-  word: null,
-  missing: null,
-  text: '409.0',
-  shownUnit: 'gr',
-  lowText: null,
-  highText: null,
-  changeText: '−29.5',
+  ...shown,
   working: {
     what: 'Every part added up.',
     terms: [{ name: 'Total', formula: 'M = Σ mᵢ', value: 409, unit: 'gr', decimals: 2, text: '409.00 gr' }],

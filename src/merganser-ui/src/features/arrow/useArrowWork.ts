@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { answer, api, ifMatch, Refusal, type Schemas } from '../../api/client';
+import { answer, api, faultsOf, ifMatch, Refusal, type Schemas } from '../../api/client';
 import { askAgain } from '../../api/connection';
 import { useActs } from '../../api/useActs';
 import { useRefresh } from '../../api/queries';
@@ -8,7 +8,6 @@ import type { Draft } from './parts';
 
 const SAVE_AFTER = 350;
 const UNDO_DEPTH = 100;
-const NO_FAULTS: Record<string, string[]> = {};
 
 type SaveState = { kind: 'saved' | 'saving' | 'conflict' } | { kind: 'lost'; message: string };
 
@@ -119,7 +118,7 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
     refresh();
   };
 
-  const faults = figures.error instanceof Refusal ? figures.error.errors : NO_FAULTS;
+  const faults = faultsOf(figures.error);
   return {
     draft,
     change,

@@ -1,5 +1,5 @@
 import { useNavigate, useParams } from 'react-router';
-import { Refusal } from '../../api/client';
+import { faultsOf } from '../../api/client';
 import { OpeningPage } from '../../shell/OpeningPage';
 import { ShellHead } from '../../shell/ShellHead';
 import { Field, Select } from '../../parts/Field';
@@ -38,7 +38,7 @@ export default function BowPage() {
 
   if (!form) return <OpeningPage at="bow" bowId={bowId} title="Bow and archer" missing={work.missing} />;
 
-  const faults = work.problem instanceof Refusal ? work.problem.errors : {};
+  const faults = faultsOf(work.problem);
   const fault = (field: string) => faults[field]?.[0];
   const put = (part: Partial<Entry>) => work.change({ ...form, entry: { ...form.entry, ...part } });
   const typed = (name: TextField, label: string, quantity: Quantity, hint?: string, term?: string) => (

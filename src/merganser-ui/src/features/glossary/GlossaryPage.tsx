@@ -6,6 +6,7 @@ import { terms } from '../../glossary/terms';
 import { TermDrawing } from '../../parts/TermDrawing';
 import { Main, Page } from '../../parts/Page';
 import { FindLine } from '../../parts/TextLine';
+import l from '../../parts/layout.module.css';
 import s from './GlossaryPage.module.css';
 
 /** Every word of the trade that the screens use. */
@@ -20,9 +21,9 @@ export default function GlossaryPage() {
     <Page>
       <ShellHead at={null} />
       <Main kind="inset">
-        <div className={s.title}>
+        <div className={l.title}>
           <h1>Words</h1>
-          <FindLine className={s.find} label="Find a word" placeholder="find a word" value={find} onChange={setFind} />
+          <FindLine className={l.far} label="Find a word" placeholder="find a word" value={find} onChange={setFind} />
         </div>
         <dl className={s.words} data-testid="words-of-the-trade">
           {shown.map((term) => (

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, Refusal } from '../../api/client';
+import { answer, api, faultsOf } from '../../api/client';
 import { Field } from '../../parts/Field';
 import { scale } from '../../drawing/chart';
 import { withUnit } from '../../units/units';
@@ -21,7 +21,7 @@ export function SightsPane({ bowId }: { bowId: string }) {
     queryFn: () => answer(api.GET('/api/bows/{id}/cants', { params: { path: { id: bowId }, query: asked } })),
     placeholderData: keepPreviousData,
   });
-  const faults = table.error instanceof Refusal ? table.error.errors : {};
+  const faults = faultsOf(table.error);
   const rows = table.data?.rows ?? [];
   const most = Math.max(0.01, ...rows.map((r) => Math.max(r.cant, r.thirdAxisUphill)));
   const bar = scale(0, most, 4, 144);

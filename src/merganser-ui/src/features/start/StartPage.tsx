@@ -9,6 +9,7 @@ import { Note } from '../../parts/Note';
 import { Main, Page } from '../../parts/Page';
 import { FindLine } from '../../parts/TextLine';
 import w from '../../parts/words.module.css';
+import l from '../../parts/layout.module.css';
 import s from './StartPage.module.css';
 
 /** The rack: every bow with its state and its next step. */
@@ -28,14 +29,14 @@ export function StartPage() {
     <Page>
       <ShellHead at="start" bowId={bows.length === 1 ? bows[0]!.id : undefined} />
       <Main>
-        <div className={s.title}>
+        <div className={l.title}>
           <h1>The rack</h1>
           <p className={w.muted}>
             {bows.length === 0 ? 'No bow hangs here yet.' : 'Each bow with how it stands and what is next.'}
           </p>
           {bows.length > 3 && (
             <FindLine
-              className={s.find}
+              className={l.far}
               label="Find a bow or an archer"
               placeholder="find a bow"
               value={find}
