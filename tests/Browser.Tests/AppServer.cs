@@ -7,13 +7,26 @@ namespace Merganser.Browser.Tests;
 /// <summary>The built application on a free port with a data file of its own.</summary>
 public sealed class AppServer : IDisposable
 {
+    /// <summary>Two cores may be busy with other browsers.</summary>
+    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(120);
+
+    private static readonly Lazy<string> FilledDemo = new(Fill);
+
     private readonly bool demo;
     private Process? server;
 
     public AppServer(bool demo)
+        : this(demo, demo ? FilledDemo.Value : null) { }
+
+    private AppServer(bool demo, string? filled)
     {
         this.demo = demo;
         Url = $"http://127.0.0.1:{FreePort()}";
+        foreach (var part in new[] { "", "-wal" }.Where(part => filled is not null && File.Exists(filled + part)))
+        {
+            File.Copy(filled + part, DataPath + part);
+        }
+
         Start();
     }
 
@@ -21,6 +34,29 @@ public sealed class AppServer : IDisposable
 
     /// <summary>Where its data stands; gone when the server is.</summary>
     public string Folder { get; } = Directory.CreateTempSubdirectory("merganser-").FullName;
+
+    /// <summary>Its data file.</summary>
+    public string DataPath => Path.Combine(Folder, "bench.db");
+
+    /// <summary>The processor time that it has used.</summary>
+    public TimeSpan ProcessorTime
+    {
+        get
+        {
+            server!.Refresh();
+            return server.TotalProcessorTime;
+        }
+    }
+
+    /// <summary>The memory that it holds, bytes.</summary>
+    public long Memory
+    {
+        get
+        {
+            server!.Refresh();
+            return server.WorkingSet64;
+        }
+    }
 
     public static string Root => Merganser.Tests.Repository.Root;
 
@@ -56,7 +92,7 @@ public sealed class AppServer : IDisposable
                 "--urls",
                 Url,
                 "--data",
-                Path.Combine(Folder, "bench.db"),
+                DataPath,
             }
         )
         {
@@ -82,7 +118,7 @@ public sealed class AppServer : IDisposable
         };
         process.BeginOutputReadLine();
         process.BeginErrorReadLine();
-        ready.Task.Wait(TimeSpan.FromSeconds(30)).ShouldBeTrue("the server did not start");
+        ready.Task.Wait(Longest).ShouldBeTrue("the server did not start");
         server = process;
     }
 
@@ -94,6 +130,15 @@ public sealed class AppServer : IDisposable
             .Select(kind => Path.Combine(Root, "artifacts/bin/Merganser.Web", kind, "Merganser.Web.dll"))
             .Where(File.Exists)
             .MaxBy(File.GetLastWriteTimeUtc)!;
+
+    /// <summary>The demo takes a while to be shot, so that it is filled once and copied after.</summary>
+    private static string Fill()
+    {
+        var filling = new AppServer(demo: true, filled: null);
+        AppDomain.CurrentDomain.ProcessExit += (_, _) => filling.Dispose();
+        filling.Kill();
+        return filling.DataPath;
+    }
 
     private static int FreePort()
     {

@@ -9,6 +9,9 @@ namespace Merganser.Browser.Tests;
 /// </summary>
 public sealed class Screen : IDisposable
 {
+    /// <summary>Two cores may be busy with other browsers; what is not there by then is not there.</summary>
+    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(45);
+
     private readonly AppServer server;
 
     public Screen(bool demo, int width = 1280, int height = 800)
@@ -70,10 +73,7 @@ public sealed class Screen : IDisposable
     public T Until<T>(Func<IWebDriver, T?> condition)
         where T : class
     {
-        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(15))
-        {
-            PollingInterval = TimeSpan.FromMilliseconds(50),
-        };
+        var wait = new WebDriverWait(Driver, Longest) { PollingInterval = TimeSpan.FromMilliseconds(50) };
         wait.IgnoreExceptionTypes(
             typeof(NoSuchElementException),
             typeof(StaleElementReferenceException),

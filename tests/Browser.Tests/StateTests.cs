@@ -5,6 +5,7 @@ namespace Merganser.Browser.Tests;
 /// struck, lying over another, cut or off the edge, no select that shows half of its words, no class without a rule),
 /// axe-core finds nothing serious, sunlight has its contrast, the page never scrolls sideways, what is pressed is large
 /// enough for cold hands, there is a title and one heading of the first rank, and the keyboard reaches everything.
+/// The quick look leaves out, of a state that shares its page with another, the other themes and the keyboard.
 /// </summary>
 public abstract class StateAudit(SharedScreen shared)
 {
@@ -27,7 +28,7 @@ public abstract class StateAudit(SharedScreen shared)
     /// <summary>What the page itself finds wrong with its layout as it stands.</summary>
     public static IReadOnlyList<string> Found(Screen screen) => Texts(screen.Driver.ExecuteScript(Layout)!);
 
-    protected void Check(string name)
+    protected void Check(string name, bool whole = false)
     {
         var screen = shared.Screen;
         var state = States.Of(name);
@@ -51,15 +52,17 @@ public abstract class StateAudit(SharedScreen shared)
         }
 
         state.Open(screen);
-        found.AddRange(Audit(screen));
+        found.AddRange(Audit(screen, whole || States.IsFirstOfItsPage(state)));
         found.ShouldBeEmpty();
     }
 
     /// <summary>What is wrong with what the screen shows, in each theme, at each size, and by keyboard.</summary>
-    public static IReadOnlyList<string> Audit(Screen screen)
+    /// <param name="screen">It.</param>
+    /// <param name="whole">False for the one theme and no keyboard.</param>
+    public static IReadOnlyList<string> Audit(Screen screen, bool whole = true)
     {
         List<string> found = [];
-        foreach (var theme in new[] { "sun", "dark", "shed" })
+        foreach (var theme in whole ? ["sun", "dark", "shed"] : new[] { "shed" })
         {
             screen.Driver.ExecuteScript($"document.documentElement.dataset.theme = '{theme}'");
             screen.Settled(AfterTheme);
@@ -80,7 +83,11 @@ public abstract class StateAudit(SharedScreen shared)
 
         screen.Size(1280, 800);
         screen.Settled(AfterResizing);
-        found.AddRange(Keyboard.Found(screen).Select(f => $"keyboard: {f}"));
+        if (whole)
+        {
+            found.AddRange(Keyboard.Found(screen).Select(f => $"keyboard: {f}"));
+        }
+
         return found;
     }
 
@@ -203,4 +210,16 @@ public class EmptyStateTests(SharedEmpty shared) : StateAudit(shared), IClassFix
     [Theory]
     [MemberData(nameof(Names))]
     public void Can_be_read_reached_and_used(string view) => Check(view);
+}
+
+/// <summary>Every state in every theme, at every size and by keyboard.</summary>
+public class WholeStateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<SharedDemo>
+{
+    public static TheoryData<string> Names =>
+        new(States.Demo.Where(v => !States.IsFirstOfItsPage(v)).Select(v => v.Name));
+
+    [Theory]
+    [Trait("Category", "Long")]
+    [MemberData(nameof(Names))]
+    public void Can_be_read_reached_and_used(string view) => Check(view, whole: true);
 }

@@ -16,6 +16,8 @@ public sealed class App : IDisposable
     public const string IslandVersion = "44444444-0000-4000-8000-000000000001";
     public const string OpenPaper = "55555555-0000-4000-8000-000000000001";
 
+    private static readonly Lazy<string> FilledDemo = new(Fill);
+
     private readonly string folder = Directory.CreateTempSubdirectory("merganser-web-").FullName;
     private WebApplicationFactory<Program> factory;
 
@@ -23,6 +25,11 @@ public sealed class App : IDisposable
     {
         File = Path.Combine(folder, "bench.db");
         Demo = demo;
+        if (demo)
+        {
+            System.IO.File.Copy(FilledDemo.Value, File);
+        }
+
         factory = Build();
         Http = factory.CreateClient();
     }
@@ -181,10 +188,27 @@ public sealed class App : IDisposable
         Directory.Delete(folder, true);
     }
 
-    private WebApplicationFactory<Program> Build() =>
+    private WebApplicationFactory<Program> Build() => Build(File, Demo);
+
+    private static WebApplicationFactory<Program> Build(string file, bool demo) =>
         new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
-            host.UseSetting("data", File)
-                .UseSetting("demo", Demo ? "true" : "false")
+            host.UseSetting("data", file)
+                .UseSetting("demo", demo ? "true" : "false")
                 .UseSetting("clock", "2026-11-23T18:34:00+00:00")
         );
+
+    /// <summary>The demo takes a while to be shot, so that it is filled once and copied after.</summary>
+    private static string Fill()
+    {
+        var folder = Directory.CreateTempSubdirectory("merganser-demo-").FullName;
+        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(folder, true);
+        var file = Path.Combine(folder, "demo.db");
+        using (var filling = Build(file, demo: true))
+        {
+            _ = filling.Services;
+        }
+
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        return file;
+    }
 }
