@@ -4,22 +4,17 @@ import './app/reset.css';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { ThemeProvider } from '@mui/material/styles';
-import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { notifyManager, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
-import { Refusal } from './api/client';
+import { newQueries } from './api/newQueries';
 import { App } from './app/App';
 import { savedTheme, theme, wearTheme } from './parts/theme';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
 const cache = createCache({ key: 'm', nonce, prepend: true });
-const queries = new QueryClient({
-  defaultOptions: {
-    queries: { retry: (count, error) => !(error instanceof Refusal) && count < 2, networkMode: 'always' },
-    mutations: { networkMode: 'always' },
-  },
-});
+const queries = newQueries();
 // An answer is drawn at once, not after a timer.
 notifyManager.setScheduler(queueMicrotask);
 wearTheme(savedTheme());
