@@ -90,7 +90,11 @@ public sealed class Database(string path)
             );
     }
 
-    private void Count() => Interlocked.Increment(ref statements);
+    private void Count()
+    {
+        Interlocked.Increment(ref statements);
+        StatementTally.CountOne();
+    }
 
     private string Backup(TimeProvider clock)
     {

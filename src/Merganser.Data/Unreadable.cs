@@ -12,6 +12,11 @@ public sealed class Unreadable
 {
     private readonly ConcurrentDictionary<(string Kind, string Id), bool> lost = new();
 
+    private long met;
+
+    /// <summary>How often a row could not be read so far.</summary>
+    public long Met => Interlocked.Read(ref met);
+
     /// <summary>What could not be read.</summary>
     public IReadOnlyList<CannotBeRead> Lost => [.. lost.Keys.Order().Select(row => new CannotBeRead(row.Kind, row.Id))];
 
@@ -46,6 +51,7 @@ public sealed class Unreadable
                 )
             {
                 lost[(kind, id(row))] = true;
+                Interlocked.Increment(ref met);
             }
         }
 

@@ -70,7 +70,8 @@ builder
     .AddSingleton<SetupStore>()
     .AddSingleton<DozenStore>()
     .AddSingleton<ChronographStore>()
-    .AddSingleton<ResponseStore>();
+    .AddSingleton<ResponseStore>()
+    .AddSingleton<RackLines>();
 builder
     .Services.AddSingleton<Hearers>()
     .AddSingleton<Listener>()

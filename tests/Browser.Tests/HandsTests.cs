@@ -201,7 +201,7 @@ public class HandsTests
         Shots(screen).ShouldBe(shots, "the move is the newest act: no shot is touched");
         screen.Button("It was logged wrongly").Click();
         screen.SeeText("footer", "Taken back: Rest 1 click up");
-        Get(screen, $"/api{Compound}")["moves"]!.AsArray().Count(m => (bool)m!["correction"]!).ShouldBe(1);
+        Get(screen, $"/api{Compound}")["moves"]!["moves"]!.AsArray().Count(m => (bool)m!["correction"]!).ShouldBe(1);
     }
 
     [Fact]
@@ -271,7 +271,7 @@ public class HandsTests
             .ShouldNotBeNull(when);
 
     private static int Shots(Screen screen) =>
-        Get(screen, $"/api{Compound}/papers?newest=1")[0]!["sets"]!
+        Get(screen, $"/api{Compound}/papers/newest")["paper"]!["sets"]!
             .AsArray()
             .Sum(s => s!["shots"]!.AsArray().Count(h => h!["voidReason"] is null));
 

@@ -15,7 +15,7 @@ public class AddedOnlyTests : IDisposable
     public AddedOnlyTests()
     {
         var path = Path.Combine(folder, "bench.db");
-        File.Copy(Path.Combine(AppContext.BaseDirectory, "fixtures", "0007.db"), path);
+        File.Copy(Path.Combine(AppContext.BaseDirectory, "fixtures", "0008.db"), path);
         new Data.Database(path).Migrate(TimeProvider.System);
         file = new SqliteConnection($"Data Source={path};Pooling=False");
         file.Open();
@@ -92,6 +92,8 @@ public class AddedOnlyTests : IDisposable
             "arrow",
             "component",
             "paper_learned",
+            "bow_revision",
+            "rack_line",
         ];
         file.Query<string>("SELECT name FROM sqlite_master WHERE type = 'table'")
             .Except(changeable)

@@ -108,6 +108,18 @@ public sealed class App : IDisposable
         return paper;
     }
 
+    /// <summary>The paper of a bow that was begun last.</summary>
+    public async Task<JsonNode> NewestPaper(string bow = Brindle) =>
+        (await Get($"/api/bows/{bow}/papers/newest"))["paper"]!;
+
+    /// <summary>The papers of a bow in a line each, the newest first.</summary>
+    public async Task<JsonArray> Papers(string bow = Brindle) =>
+        (await Get($"/api/bows/{bow}/papers"))["papers"]!.AsArray();
+
+    /// <summary>The dozen of a bow that was started last, whole.</summary>
+    public async Task<JsonNode> NewestDozen(string bow = Brindle) =>
+        await Get($"/api/dozens/{(await Get($"/api/bows/{bow}/dozens"))["dozens"]![0]!["id"]}");
+
     /// <summary>Marks a shot in the last set.</summary>
     public async Task<JsonNode> Shoot(JsonNode paper, double right, double up, string? arrowNumber = null)
     {

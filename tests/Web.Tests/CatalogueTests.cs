@@ -240,7 +240,7 @@ public class CatalogueTests
                 }
             )
         ).Body["lines"]!.AsArray().Count.ShouldBe(5);
-        (await app.Get($"/api/arrows/{App.Island}/versions"))[0]!["shot"]!.GetValue<bool>().ShouldBeTrue();
+        (await app.Get($"/api/arrows/{App.Island}/versions"))["versions"]![0]!["shot"]!.GetValue<bool>().ShouldBeTrue();
     }
 
     private static async Task AddFormula(App app) =>

@@ -53,6 +53,7 @@ public class DatabaseTests
     [InlineData("0005.db")]
     [InlineData("0006.db")]
     [InlineData("0007.db")]
+    [InlineData("0008.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;
@@ -64,7 +65,7 @@ public class DatabaseTests
         Kept(before, Everything(path)).ShouldBeEmpty();
         var bow = new BowStore(database, TimeProvider.System).All().First(b => b.Bow.Name == "Brindle");
         bow.Bow.DrawLength.ShouldBe(29);
-        var paper = new PaperStore(database, TimeProvider.System).Of(bow.Id)[0];
+        var paper = new PaperStore(database, TimeProvider.System).Newest(bow.Id)!;
         paper.Session.Sets.Count.ShouldBe(2);
         paper.Session.Sets[1].Shots.Count(s => s.Counts).ShouldBe(5);
         SqliteConnection.ClearAllPools();

@@ -1,3 +1,6 @@
+using System.Text.Json.Nodes;
+using Dapper;
+
 namespace Merganser.Web.Tests;
 
 /// <summary>What an answer asks of the data file does not grow with the papers that a bow has had.</summary>
@@ -19,6 +22,144 @@ public class GrowthTests
         few.Sum().ShouldBeGreaterThan(0);
     }
 
+    /// <summary>A bow that nothing was written about is not read again for the rack.</summary>
+    [Fact]
+    public async Task The_rack_reads_only_what_was_written_about()
+    {
+        using var app = new App();
+        await app.Get("/api/rack");
+        (await CostOf(app, "/api/rack")).ShouldBe(1);
+        (string Path, object Body)[] acts =
+        [
+            (
+                $"{Bow}/checks",
+                new
+                {
+                    id = App.NewId(),
+                    kind = "braceHeight",
+                    typed = "6.5",
+                    confirmed = true,
+                }
+            ),
+            ($"{Bow}/changes", new { id = App.NewId(), change = "newString" }),
+            ($"{Bow}/shots", new { id = App.NewId(), count = 12 }),
+            (
+                $"{Bow}/moves",
+                new
+                {
+                    id = App.NewId(),
+                    adjuster = "restHeight",
+                    to = 3,
+                }
+            ),
+            (
+                $"{Bow}/checks",
+                new
+                {
+                    id = App.NewId(),
+                    kind = "inspection",
+                    choice = "damaged",
+                }
+            ),
+        ];
+        foreach (var (path, body) in acts)
+        {
+            (await app.Post(path, body)).Status.ShouldBe(200, path);
+            var kept = (await app.Get("/api/rack")).ToJsonString();
+            app.Database.Write(sql => sql.Execute("DELETE FROM rack_line"));
+            (await app.Get("/api/rack")).ToJsonString().ShouldBe(kept, path);
+        }
+    }
+
+    /// <summary>Every table that a bow's answers are read from counts as written about the bow.</summary>
+    [Fact]
+    public void Every_table_revises_its_bow()
+    {
+        using var app = new App();
+        using var file = app.Database.Open();
+        string[] others =
+        [
+            "SchemaVersions",
+            "sqlite_sequence",
+            "component",
+            "bow_state",
+            "paper_learned",
+            "bow_revision",
+            "rack_line",
+        ];
+        file.Query<string>(
+                """
+                SELECT name FROM sqlite_master t WHERE type = 'table' AND name <> 'archer' AND NOT EXISTS (
+                  SELECT 1 FROM sqlite_master r WHERE r.type = 'trigger' AND r.tbl_name = t.name
+                    AND r.sql LIKE '%AFTER INSERT%bow_revision%')
+                """
+            )
+            .Order()
+            .ShouldBe(others.Order());
+        file.Query<string>(
+                "SELECT tbl_name FROM sqlite_master WHERE type = 'trigger' AND sql LIKE '%AFTER UPDATE%bow_revision%'"
+            )
+            .Order()
+            .ShouldBe(["adjuster", "archer", "arrow", "bow", "shot_set"]);
+    }
+
+    /// <summary>Page after page shows each entry once, in one order, and says when there is no more.</summary>
+    [Fact]
+    public async Task Long_lists_come_page_by_page()
+    {
+        using var app = new App();
+        for (var i = 0; i < 45; i++)
+        {
+            var to = i % 2 == 0 ? 7 : 8;
+            (
+                await app.Post(
+                    $"{Bow}/moves",
+                    new
+                    {
+                        id = App.NewId(),
+                        adjuster = "restHeight",
+                        to,
+                    }
+                )
+            ).Status.ShouldBe(200);
+            await app.Post(
+                $"{Bow}/changes",
+                new
+                {
+                    id = App.NewId(),
+                    change = "newLoop",
+                    note = $"{i}",
+                }
+            );
+        }
+
+        await Shoot(app, 45);
+        var moves = await Pages(app, $"{Bow}/moves", "moves", newestLast: true);
+        moves.Select(m => (int)m["ordinal"]!).ShouldBe(Enumerable.Range(1, moves.Count).Reverse());
+        ((int)moves[0]["to"]!).ShouldBe(7, "the newest first");
+        (await Pages(app, $"{Bow}/changes", "changes"))
+            .Select(c => (string)c["note"]!)
+            .Take(45)
+            .ShouldBe(Enumerable.Range(0, 45).Reverse().Select(i => $"{i}"));
+        var papers = await Pages(app, $"{Bow}/papers", "papers");
+        papers.Select(p => (string)p["id"]!).Distinct().Count().ShouldBe(46);
+        papers.ShouldAllBe(p => (int)p["sets"]! >= 1);
+    }
+
+    private static async Task<List<JsonNode>> Pages(App app, string path, string rows, bool newestLast = false)
+    {
+        List<JsonNode> all = [];
+        for (JsonNode? earlier = "", page; earlier is not null; earlier = page["earlier"])
+        {
+            page = await app.Get($"{earlier}" is { Length: > 0 } before ? $"{path}?before={before}" : path);
+            var found = page[rows]!.AsArray().Select(r => r!);
+            all.AddRange(newestLast ? found.Reverse() : found);
+            page[rows]!.AsArray().Count.ShouldBeLessThanOrEqualTo(20);
+        }
+
+        return all;
+    }
+
     private static async Task Shoot(App app, int papers)
     {
         for (var i = 0; i < papers; i++)
@@ -29,16 +170,35 @@ public class GrowthTests
 
     private static async Task<long[]> Costs(App app)
     {
-        string[] paths = ["/api/rack", Bow, $"{Bow}/setup", $"{Bow}/papers?newest=1"];
+        string[] paths =
+        [
+            "/api/rack",
+            Bow,
+            $"{Bow}/setup",
+            $"{Bow}/papers/newest",
+            $"{Bow}/papers",
+            $"{Bow}/moves",
+            $"{Bow}/changes",
+            $"{Bow}/dozens",
+            $"{Bow}/arrows",
+            $"{Bow}/response",
+            $"{Bow}/chronograph",
+            $"{Bow}/tolerated",
+        ];
         List<long> costs = [];
         foreach (var path in paths)
         {
             _ = await app.Get(path);
-            var before = app.Database.Statements;
-            _ = await app.Get(path);
-            costs.Add(app.Database.Statements - before);
+            costs.Add(await CostOf(app, path));
         }
 
         return [.. costs];
+    }
+
+    private static async Task<long> CostOf(App app, string path)
+    {
+        var before = app.Database.Statements;
+        _ = await app.Get(path);
+        return app.Database.Statements - before;
     }
 }

@@ -177,7 +177,7 @@ public class PaperTests
         paper["sets"]!.AsArray().Count.ShouldBe(3, "a correction is no move and opens no set");
         var bow = await app.Get($"/api/bows/{App.Brindle}");
         ((int)bow["adjusters"]!.AsArray().First(a => (string)a!["kind"]! == "yokePair")!["position"]!).ShouldBe(3);
-        var yoke = bow["moves"]!.AsArray().Where(m => (string)m!["adjuster"]! == "yokePair").ToArray();
+        var yoke = bow["moves"]!["moves"]!.AsArray().Where(m => (string)m!["adjuster"]! == "yokePair").ToArray();
         yoke.Length.ShouldBe(3);
         ((bool)yoke[2]!["correction"]!).ShouldBeTrue();
     }
@@ -187,7 +187,7 @@ public class PaperTests
     {
         using var app = new App();
         var bow = await app.Get($"/api/bows/{App.Brindle}");
-        var first = (string)bow["moves"]!.AsArray().First(m => (string)m!["adjuster"]! == "yokePair")!["id"]!;
+        var first = (string)bow["moves"]!["moves"]!.AsArray().First(m => (string)m!["adjuster"]! == "yokePair")!["id"]!;
         await app.Post($"/api/papers/{App.OpenPaper}/moves", Move("yokePair", 3));
         var (status, problem) = await app.Post($"/api/papers/{App.OpenPaper}/moves", Move("yokePair", 2, first));
         status.ShouldBe(400);

@@ -53,7 +53,7 @@ public class RecordTests
     public async Task A_paper_of_an_unknown_or_another_bows_dozen_is_not_begun(string dozen)
     {
         using var app = new App();
-        var before = (await app.Get($"{Bow}/papers")).AsArray().Count;
+        var before = (await app.Papers()).Count;
         var body = new
         {
             id = App.NewId(),
@@ -63,7 +63,7 @@ public class RecordTests
             dozenId = dozen,
         };
         (await app.Post("/api/papers", body)).Status.ShouldBe(404);
-        (await app.Get($"{Bow}/papers")).AsArray().Count.ShouldBe(before);
+        (await app.Papers()).Count.ShouldBe(before);
     }
 
     [Fact]
@@ -80,8 +80,8 @@ public class RecordTests
         );
         app.Database.Write(sql => sql.Execute("UPDATE component SET facts = '{}' WHERE id = 'wrap-plain-4'"));
         app.Restart();
-        ((string)(await app.Get($"{Bow}/papers?newest=1"))[0]!["id"]!).ShouldBe(first);
-        (await app.Get($"{Bow}/papers")).AsArray().ShouldContain(p => (string)p!["id"]! == first);
+        ((string)(await app.NewestPaper())["id"]!).ShouldBe(first);
+        (await app.Papers()).ShouldContain(p => (string)p!["id"]! == first);
         (await app.Get("/api/components"))["wraps"]!.AsArray().Count.ShouldBeGreaterThan(0);
         (await app.Get("/api/rack"))["unreadable"]!.AsArray().ShouldContain(line => ((string)line!).Contains(second));
     }

@@ -71,7 +71,7 @@ public class SafetyTests
             (await app.Get($"{Bow}/setup"))["next"]!,
             (await app.Get(Bow))["next"]!,
             (await app.Get($"/api/papers/{paper["id"]}"))["next"]!,
-            (await app.Get($"{Bow}/dozens"))[0]!["next"]!,
+            (await app.NewestDozen())["next"]!,
         ];
         nexts.ShouldAllBe(n => ((string)n["sentence"]!).StartsWith("Do not shoot"));
         ((string)(await app.Get($"/api/papers/{paper["id"]}"))["advice"]!["kind"]!).ShouldBe("unsound");
@@ -116,7 +116,7 @@ public class SafetyTests
     public async Task A_damaged_shaft_leaves_its_arrow_and_is_in_no_list_label_or_nock_tuning()
     {
         using var app = new App();
-        var dozen = (await app.Get($"{TallOsk}/dozens"))[0]!;
+        var dozen = await app.NewestDozen("22222222-0000-4000-8000-000000000002");
         var path = $"/api/dozens/{dozen["id"]}";
         var arrow = dozen["tray"]![0]!;
         var shaft = (int)arrow["pieces"]!["Shaft"]![0]!;

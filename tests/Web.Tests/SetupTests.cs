@@ -54,13 +54,13 @@ public class SetupTests
                 to = 5,
             }
         );
-        var wrong = moved["moves"]!.AsArray()[^1]!["id"];
+        var wrong = moved["moves"]!["moves"]!.AsArray()[^1]!["id"];
         var (_, corrected) = await app.Post(
             $"{Bow}/moves/{wrong}/undo",
             new { id = App.NewId(), loggedWrongly = true }
         );
         Position(corrected).ShouldBe(-2);
-        ((bool)corrected["moves"]!.AsArray()[^1]!["correction"]!).ShouldBeTrue();
+        ((bool)corrected["moves"]!["moves"]!.AsArray()[^1]!["correction"]!).ShouldBeTrue();
 
         (_, moved) = await app.Post(
             $"{Bow}/moves",
@@ -71,10 +71,10 @@ public class SetupTests
                 to = 7,
             }
         );
-        var real = moved["moves"]!.AsArray()[^1]!["id"];
+        var real = moved["moves"]!["moves"]!.AsArray()[^1]!["id"];
         var (_, back) = await app.Post($"{Bow}/moves/{real}/undo", new { id = App.NewId(), loggedWrongly = false });
         Position(back).ShouldBe(-2);
-        ((bool)back["moves"]!.AsArray()[^1]!["correction"]!).ShouldBeFalse();
+        ((bool)back["moves"]!["moves"]!.AsArray()[^1]!["correction"]!).ShouldBeFalse();
 
         static int Position(JsonNode bow) =>
             (int)bow["adjusters"]!.AsArray().First(a => (string)a!["kind"]! == "restHeight")!["position"]!;

@@ -110,9 +110,8 @@ public class StageTests
         ((string)paper["next"]!["alternativeAction"]!).ShouldBe("accept");
         var tolerated = (await app.Get($"/api/bows/{App.Brindle}/tolerated"))[0]!;
         ((string)tolerated["ranges"]![0]!["shaft"]!).ShouldNotBeEmpty();
-        (await app.Get($"/api/bows/{App.Brindle}/papers")).AsArray().Count.ShouldBe(2);
-        var newest = (await app.Get($"/api/bows/{App.Brindle}/papers?newest=1")).AsArray();
-        ((string)newest.Single()!["id"]!).ShouldBe(Id(paper));
+        (await app.Papers()).Select(p => (string)p!["kind"]!).ShouldBe(["trial", "tune"]);
+        ((string)(await app.NewestPaper())["id"]!).ShouldBe(Id(paper));
     }
 
     [Fact]

@@ -191,23 +191,6 @@ public sealed class TuningSession
     public Knowledge Learned() =>
         new([.. FitsOf(Shots).Select(f => f with { Gains = [.. f.Gains.Where(g => !replay.Lost.Contains(g.Kind))] })]);
 
-    /// <summary>All that <see cref="Learned"/> is computed from.</summary>
-    public KnowledgeInputs LearnedFrom() =>
-        new(
-            [
-                .. Bow.Adjusters.Select(a =>
-                    FormattableString.Invariant($"{a.Kind} {a.Lower} {a.Upper} {a.InchesPerStep:R}")
-                ),
-            ],
-            replay.Forgotten,
-            [.. replay.Lost.Select(k => k.ToString())],
-            [
-                .. Shots.Select(s =>
-                    FormattableString.Invariant($"{s.Stage} {s.Places} {s.Tear.X:R} {s.Tear.Y:R} {s.Doubtful}")
-                ),
-            ]
-        );
-
     private StageState StateOf(PlannedStage stage, ShotReading[] shots)
     {
         var inWork = stage == new PlannedStage(Stage.Distance, Stage.Fletched);

@@ -45,49 +45,39 @@ public sealed record GoodState(
     DateTimeOffset MarkedAt
 );
 
-/// <summary>Shots that were entered, marked on paper or read by the chronograph.</summary>
-public sealed record ShotsFired(
-    string Id,
-    int Count,
-    bool Settling,
-    string Source,
-    DateTimeOffset FiredAt,
-    int AfterMove,
-    int AfterChange
-);
-
 /// <summary>
-/// Everything that was entered of a bow's set-up, without what was taken back. Findings, changes, moves and shots each
-/// have their own order and say how many of the others came before them.
+/// What was entered of a bow's set-up and bears on how it stands now, without what was taken back. Findings, changes,
+/// moves and shots each have their own order and say how many of the others came before them. Older entries may be
+/// left out as long as the named ones are there.
 /// </summary>
 /// <param name="Plan">How the string is looked after.</param>
-/// <param name="Findings">In order.</param>
-/// <param name="Changes">In order.</param>
-/// <param name="Moves">The whole log, corrections among them.</param>
-/// <param name="Fired">In order.</param>
-/// <param name="Good">Every state that was marked, in order.</param>
+/// <param name="Findings">In order: of each check at least the last two, the last that was not left, and the last with
+/// a number; the last damage or repair.</param>
+/// <param name="Changes">In order: at least the last of each kind.</param>
+/// <param name="Moves">In order: of each adjuster at least the last that was really made, with its corrections, and the
+/// last of the rest before the centre shot was measured.</param>
+/// <param name="Shots">What was shot since the string's work.</param>
+/// <param name="Good">In order: at least the last for each arrow.</param>
 public sealed record SetupRecord(
     StringPlan Plan,
     IReadOnlyList<RecordedFinding> Findings,
     IReadOnlyList<RecordedChange> Changes,
     IReadOnlyList<RecordedMove> Moves,
-    IReadOnlyList<ShotsFired> Fired,
+    StringShots Shots,
     IReadOnlyList<GoodState> Good
 )
 {
     /// <summary>The string's life.</summary>
-    public StringLife String =>
-        StringLife.Of(
-            Plan,
-            [.. Fired.Select(f => new FiredShots(f.Count, f.Settling, f.AfterMove, f.AfterChange))],
-            [.. Changes.Select(c => (c.Change, c.Ordinal))],
-            [.. Made().Select(m => (m.Move.Kind, m.Ordinal))]
-        );
+    public StringLife String => StringLife.Of(Plan, WorkOf(Changes, Moves), Shots);
+
+    /// <summary>Where the string's present life begins.</summary>
+    public static StringWork WorkOf(IReadOnlyList<RecordedChange> changes, IReadOnlyList<RecordedMove> moves) =>
+        StringWork.Of(changes, [.. Made(moves).Select(m => (m.Move.Kind, m.Ordinal))]);
 
     /// <summary>What was changed, by moves as they really were and by hand.</summary>
     public IReadOnlyList<DatedChange> Dated =>
         [
-            .. from made in Made()
+            .. from made in Made(Moves)
             let change = ChangeTable.Of(made.Move.Kind)
             where change is not null
             select new DatedChange(
@@ -142,12 +132,9 @@ public sealed record SetupRecord(
     public IReadOnlyList<DueItem> Due(BowKind kind, Practice practice, DateTimeOffset now) =>
         String.Due(kind, CheckedAt, practice, LastLook?.Dated.At, now);
 
-    /// <summary>So many shots as they are entered by hand: those that settle the string first.</summary>
-    public (int Settling, int Read) Split(int shots)
-    {
-        var settling = Math.Min(shots, String.SettlingLeft);
-        return (settling, shots - settling);
-    }
+    /// <summary>When what is due changes though nothing is entered; null for never.</summary>
+    public DateTimeOffset? DueChanges(Practice practice, DateTimeOffset now) =>
+        StringLife.DueChanges(practice, LastLook?.Dated.At, now);
 
     /// <summary>Where the arrow stands from the riser now, or null when that was never measured.</summary>
     public CentreShotNow? CentreShot(Bow bow, IReadOnlyList<Adjuster> adjusters)
@@ -169,11 +156,11 @@ public sealed record SetupRecord(
     }
 
     /// <summary>The moves as they really were: a correction takes the place of what it corrects.</summary>
-    private IReadOnlyList<(SessionMove Move, int Ordinal)> Made()
+    private static IReadOnlyList<(SessionMove Move, int Ordinal)> Made(IReadOnlyList<RecordedMove> moves)
     {
-        var ordinals = Moves.ToDictionary(m => m.Move.Id, m => m.Ordinal);
+        var ordinals = moves.ToDictionary(m => m.Move.Id, m => m.Ordinal);
         var effective = MoveHistory.Effective([
-            .. Moves.Select(m => new SessionMove(
+            .. moves.Select(m => new SessionMove(
                 m.Move.Id,
                 0,
                 m.Move.Adjuster,

@@ -60,8 +60,41 @@ public sealed record DueItem(
     bool Now
 );
 
-/// <summary>Shots that were fired, in the order of the bench: after so many moves and changes.</summary>
-public sealed record FiredShots(int Count, bool Settling, int AfterMove, int AfterChange);
+/// <summary>Where in a bow's record the present life of its string begins.</summary>
+/// <param name="Fresh">Ordinal of the change that put it on; 0 for the first.</param>
+/// <param name="Change">Ordinal of the last change that was string work; 0 for none.</param>
+/// <param name="Move">Ordinal of the last move that was string work; 0 for none.</param>
+public sealed record StringWork(int Fresh, int Change, int Move)
+{
+    private static readonly AdjusterKind[] Adjusters =
+    [
+        AdjusterKind.TopCable,
+        AdjusterKind.BottomCable,
+        AdjusterKind.StringTwists,
+    ];
+
+    /// <summary>True when nothing was ever done to it: nothing settles.</summary>
+    public bool IsNone => Change == 0 && Move == 0;
+
+    /// <summary>Reads it from what was entered.</summary>
+    /// <param name="changes">Changes entered by hand, in order, withdrawn ones left out.</param>
+    /// <param name="moves">Moves as they really were, in order, each with its ordinal.</param>
+    public static StringWork Of(
+        IReadOnlyList<RecordedChange> changes,
+        IReadOnlyList<(AdjusterKind Kind, int Ordinal)> moves
+    ) =>
+        new(
+            changes.Where(c => c.Change == BowChange.NewString).Select(c => c.Ordinal).LastOrDefault(),
+            changes.Where(c => ChangeTable.Of(c.Change).Settles).Select(c => c.Ordinal).LastOrDefault(),
+            moves.Where(m => Adjusters.Contains(m.Kind)).Select(m => m.Ordinal).LastOrDefault()
+        );
+}
+
+/// <summary>The shots of a string, added up.</summary>
+/// <param name="Read">Since it was put on, those that were read.</param>
+/// <param name="Settling">Since it was put on, those that settled string work.</param>
+/// <param name="SinceWork">All of them since the last string work.</param>
+public sealed record StringShots(int Read, int Settling, int SinceWork);
 
 /// <summary>The string's life in shots, and what is due.</summary>
 /// <param name="Shots">Shots on this string that were read.</param>
@@ -82,43 +115,39 @@ public sealed record StringLife(int Shots, int Settling, int ShotsSinceWork, Str
     private static readonly CheckKind[] Compound = [CheckKind.CamTiming, CheckKind.Peep, CheckKind.Paper];
     private static readonly CheckKind[] Plain = [CheckKind.BraceHeight, CheckKind.NockingPoint, CheckKind.Paper];
 
-    private static readonly AdjusterKind[] StringWork =
-    [
-        AdjusterKind.TopCable,
-        AdjusterKind.BottomCable,
-        AdjusterKind.StringTwists,
-    ];
-
-    /// <summary>Reads a string's life from what was entered.</summary>
+    /// <summary>Reads a string's life.</summary>
     /// <param name="plan">The plan.</param>
-    /// <param name="fired">Shots in the order in which they were entered.</param>
-    /// <param name="changes">Changes entered by hand, in order, withdrawn ones left out.</param>
-    /// <param name="moves">Moves as they really were, in order, each with its ordinal.</param>
-    public static StringLife Of(
-        StringPlan plan,
-        IReadOnlyList<FiredShots> fired,
-        IReadOnlyList<(BowChange Change, int Ordinal)> changes,
-        IReadOnlyList<(AdjusterKind Kind, int Ordinal)> moves
-    )
-    {
-        var fresh = changes.Where(c => c.Change == BowChange.NewString).Select(c => c.Ordinal).LastOrDefault();
-        var workChange = changes.Where(c => ChangeTable.Of(c.Change).Settles).Select(c => c.Ordinal).LastOrDefault();
-        var workMove = moves.Where(m => StringWork.Contains(m.Kind)).Select(m => m.Ordinal).LastOrDefault();
-        var since =
-            workChange == 0 && workMove == 0
-                ? plan.SettlingShots
-                : fired.Where(f => f.AfterChange >= workChange && f.AfterMove >= workMove).Sum(f => f.Count);
-        var onString = fired.Where(f => f.AfterChange >= fresh).ToArray();
-        return new StringLife(
-            onString.Where(f => !f.Settling).Sum(f => f.Count),
-            onString.Where(f => f.Settling).Sum(f => f.Count),
-            since,
-            plan
-        );
-    }
+    /// <param name="work">Where it begins.</param>
+    /// <param name="shots">What was shot since.</param>
+    public static StringLife Of(StringPlan plan, StringWork work, StringShots shots) =>
+        new(shots.Read, shots.Settling, work.IsNone ? plan.SettlingShots : shots.SinceWork, plan);
 
     /// <summary>Shots that still settle before any is read.</summary>
     public int SettlingLeft => Math.Max(0, Plan.SettlingShots - ShotsSinceWork);
+
+    /// <summary>So many shots as they are entered by hand: those that settle the string first.</summary>
+    public (int Settling, int Read) Split(int shots)
+    {
+        var settling = Math.Min(shots, SettlingLeft);
+        return (settling, shots - settling);
+    }
+
+    /// <summary>When what is due changes though nothing is entered; null for never.</summary>
+    /// <param name="practice">How often the archer shoots.</param>
+    /// <param name="lastLook">When timing or brace height was last looked at, or null.</param>
+    /// <param name="now">The time now.</param>
+    public static DateTimeOffset? DueChanges(Practice practice, DateTimeOffset? lastLook, DateTimeOffset now)
+    {
+        if (LooksAgainOn(practice, lastLook) is not { } on)
+        {
+            return null;
+        }
+
+        var shown = on.AddDays(-DaysAhead);
+        return shown > now ? shown
+            : on > now ? on
+            : null;
+    }
 
     /// <summary>Due by shots and by date, the nearest first.</summary>
     /// <param name="kind">The bow's kind.</param>
@@ -145,16 +174,14 @@ public sealed record StringLife(int Shots, int Settling, int ShotsSinceWork, Str
             }
         }
 
-        if (
-            practice is Practice.Often or Practice.Daily
-            && lastLook is { } look
-            && look.AddDays(HeavyUseDays) is var on
-            && on <= now.AddDays(DaysAhead)
-        )
+        if (LooksAgainOn(practice, lastLook) is { } on && on <= now.AddDays(DaysAhead))
         {
             due.Add(new DueItem(SetupSays.TwoMonthly, checks, null, on, on <= now));
         }
 
         return due;
     }
+
+    private static DateTimeOffset? LooksAgainOn(Practice practice, DateTimeOffset? lastLook) =>
+        practice is Practice.Often or Practice.Daily ? lastLook?.AddDays(HeavyUseDays) : null;
 }

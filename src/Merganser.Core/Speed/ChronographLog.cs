@@ -68,13 +68,16 @@ public sealed record ChronographReading(
     Message Words
 );
 
-/// <summary>A bow's chronograph readings as they were shot, without those that were taken back.</summary>
+/// <summary>A bow's newest chronograph readings as they were shot, without those that were taken back.</summary>
 public sealed class ChronographLog(IReadOnlyList<SpeedShot> shots)
 {
     /// <summary>
     /// Standard deviation of one reading when the shots do not tell it, ft/s (trade-like guess, no source).
     /// </summary>
     public const double UsualSpread = 1;
+
+    /// <summary>So many of them tell what the bow does; older ones stay on record (a guess, no source).</summary>
+    public const int Newest = 100;
 
     /// <summary>What a reading may be, ft/s.</summary>
     public static AllowedRange Speeds { get; } = new(50, 500, Unit.FootPerSecond, Why.WhatAnArrowFlies);

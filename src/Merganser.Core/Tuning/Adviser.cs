@@ -52,7 +52,7 @@ public sealed record Adviser(
     public TuningState Read(Stage stage, IReadOnlyList<ShotReading> shots)
     {
         var prior = PriorOf(stage);
-        var belief = ResponseModel.Of(prior, Settings.Of(prior, shots)).Read();
+        var belief = FittedModels.Of(prior, Settings.Of(prior, shots));
         var figures = Engine?.Figures ?? RuleFigures.For(Tolerance, Math.Sqrt(belief.Spread2), ShotsPerDecision);
         var setting = Settings.From(prior, shots.Count > 0 ? shots[0].Positions : Positions, Positions);
         var here = shots.Count(s =>

@@ -54,7 +54,7 @@ public sealed record StageFit(Stage Stage, IReadOnlyList<LearnedGain> Gains, dou
     /// <param name="shots">All of one stage, at least one.</param>
     public static StageFit Of(ResponsePrior prior, IReadOnlyList<ShotReading> shots)
     {
-        var belief = ResponseModel.Of(prior, Settings.Of(prior, shots)).Read();
+        var belief = FittedModels.Of(prior, Settings.Of(prior, shots));
         return new StageFit(shots[0].Stage, Learned(prior, belief, shots), Math.Sqrt(belief.Spread2), shots.Count);
     }
 

@@ -29,16 +29,28 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
 {
     private readonly ConcurrentDictionary<string, ArrowVersion> versions = new();
 
-    public IReadOnlyList<ArrowRow> Of(string bowId) =>
+    /// <summary>So many arrows of one bow are on its bench; those that were longest not touched are left out.</summary>
+    private const int MostOnBench = 50;
+
+    private const string Columns = """
+        SELECT a.id, a.bow_id AS bowId, a.draft, a.changed_at AS changedAt, a.version,
+          v.id AS keptId, v.number, v.facts, v.typed, v.kept_at AS keptAt
+        FROM arrow a LEFT JOIN arrow_version v ON v.arrow_id = a.id AND v.number = (
+          SELECT max(n.number) FROM arrow_version n WHERE n.arrow_id = a.id)
+        """;
+
+    /// <summary>The arrows of a bow, the one touched last first.</summary>
+    public IReadOnlyList<ArrowRow> Of(string bowId, int most = MostOnBench) =>
         database.Read(sql =>
             database.Unreadable.Each(
                 "arrow",
-                sql.Query<string>(
-                    "SELECT id FROM arrow WHERE bow_id = @bowId ORDER BY changed_at DESC, rowid DESC",
-                    new { bowId }
-                ),
-                id => id,
-                id => Get(sql, id)
+                sql.Query<ArrowLine>(
+                        $"{Columns} WHERE a.bow_id = @bowId ORDER BY a.changed_at DESC, a.rowid DESC LIMIT @most",
+                        new { bowId, most }
+                    )
+                    .ToArray(),
+                line => line.Id,
+                line => line.Row()
             )
         );
 
@@ -51,23 +63,34 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
     /// <exception cref="MissingException">There is no such version.</exception>
     public string? Known(string? id) => id is null ? null : Version(id).Id;
 
-    /// <summary>Every kept version of an arrow, the newest first.</summary>
-    public IReadOnlyList<ArrowVersion> Versions(string arrowId) =>
+    /// <summary>Kept versions of an arrow, the newest first.</summary>
+    /// <param name="arrowId">The arrow.</param>
+    /// <param name="most">So many at most.</param>
+    /// <param name="before">Only numbers below this one; null for the newest.</param>
+    public IReadOnlyList<ArrowVersion> Versions(string arrowId, int most, int? before) =>
         database.Read(sql =>
-            sql.Query<string>(
-                    "SELECT id FROM arrow_version WHERE arrow_id = @arrowId ORDER BY number DESC",
-                    new { arrowId }
+            sql.Query<VersionLine>(
+                    $"{VersionColumns} WHERE arrow_id = @arrowId AND (@before IS NULL OR number < @before) ORDER BY number DESC LIMIT @most",
+                    new
+                    {
+                        arrowId,
+                        most,
+                        before,
+                    }
                 )
-                .Select(id => Version(sql, id))
+                .Select(line => line.Row())
                 .ToArray()
         );
 
-    /// <summary>The versions that were shot through paper: they are history.</summary>
-    public IReadOnlyList<string> Shot(string arrowId) =>
+    /// <summary>Which of some versions were shot through paper: they are history.</summary>
+    public IReadOnlyList<string> Shot(IReadOnlyList<ArrowVersion> versions) =>
         database.Read(sql =>
             sql.Query<string>(
-                    "SELECT DISTINCT v.id FROM arrow_version v JOIN shot_set s ON s.arrow_version_id = v.id JOIN shot h ON h.set_id = s.id WHERE v.arrow_id = @arrowId",
-                    new { arrowId }
+                    """
+                    SELECT v.value FROM json_each(@ids) v WHERE EXISTS (
+                      SELECT 1 FROM shot_set s JOIN shot h ON h.set_id = s.id WHERE s.arrow_version_id = v.value)
+                    """,
+                    new { ids = FactsJson.Write(versions.Select(v => v.Id)) }
                 )
                 .ToArray()
         );
@@ -157,47 +180,14 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
     }
 
     internal static ArrowVersion Version(Sql sql, string id) =>
-        ReadVersion(
-            sql.First<VersionLine>(
-                "SELECT id, arrow_id AS arrowId, number, facts, typed, kept_at AS keptAt FROM arrow_version WHERE id = @id",
-                new { id }
-            )
-        ) ?? throw new MissingException("arrow version");
+        sql.First<VersionLine>($"{VersionColumns} WHERE id = @id", new { id })?.Row()
+        ?? throw new MissingException("arrow version");
 
-    private static ArrowRow Get(Sql sql, string id)
-    {
-        var row =
-            sql.First<(string BowId, string Draft, string ChangedAt, int Version)?>(
-                "SELECT bow_id, draft, changed_at, version FROM arrow WHERE id = @id",
-                new { id }
-            ) ?? throw new MissingException("arrow");
-        var kept = ReadVersion(
-            sql.First<VersionLine>(
-                "SELECT id, arrow_id AS arrowId, number, facts, typed, kept_at AS keptAt FROM arrow_version WHERE arrow_id = @id ORDER BY number DESC LIMIT 1",
-                new { id }
-            )
-        );
-        return new ArrowRow(
-            id,
-            row.BowId,
-            FactsJson.Read<ArrowDraft>(row.Draft),
-            kept,
-            Stamp.Read(row.ChangedAt),
-            row.Version
-        );
-    }
+    private const string VersionColumns =
+        "SELECT id, arrow_id AS arrowId, number, facts, typed, kept_at AS keptAt FROM arrow_version";
 
-    private static ArrowVersion? ReadVersion(VersionLine? line) =>
-        line is null
-            ? null
-            : new ArrowVersion(
-                line.Id,
-                line.ArrowId,
-                (int)line.Number,
-                FactsJson.Read<Arrow>(line.Facts),
-                FactsJson.Read<ArrowDraft>(line.Typed),
-                Stamp.Read(line.KeptAt)
-            );
+    private static ArrowRow Get(Sql sql, string id) =>
+        sql.First<ArrowLine>($"{Columns} WHERE a.id = @id", new { id })?.Row() ?? throw new MissingException("arrow");
 
     private sealed class VersionLine
     {
@@ -207,5 +197,49 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
         public string Facts { get; init; } = "";
         public string Typed { get; init; } = "";
         public string KeptAt { get; init; } = "";
+
+        public ArrowVersion Row() =>
+            new(
+                Id,
+                ArrowId,
+                (int)Number,
+                FactsJson.Read<Arrow>(Facts),
+                FactsJson.Read<ArrowDraft>(Typed),
+                Stamp.Read(KeptAt)
+            );
+    }
+
+    private sealed class ArrowLine
+    {
+        public string Id { get; init; } = "";
+        public string BowId { get; init; } = "";
+        public string Draft { get; init; } = "";
+        public string ChangedAt { get; init; } = "";
+        public long Version { get; init; }
+        public string? KeptId { get; init; }
+        public long? Number { get; init; }
+        public string? Facts { get; init; }
+        public string? Typed { get; init; }
+        public string? KeptAt { get; init; }
+
+        public ArrowRow Row() =>
+            new(
+                Id,
+                BowId,
+                FactsJson.Read<ArrowDraft>(Draft),
+                KeptId is null
+                    ? null
+                    : new VersionLine
+                    {
+                        Id = KeptId,
+                        ArrowId = Id,
+                        Number = Number!.Value,
+                        Facts = Facts!,
+                        Typed = Typed!,
+                        KeptAt = KeptAt!,
+                    }.Row(),
+                Stamp.Read(ChangedAt),
+                (int)Version
+            );
     }
 }

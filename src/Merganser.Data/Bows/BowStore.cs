@@ -140,7 +140,12 @@ public sealed class BowStore(Database database, TimeProvider clock)
         });
     }
 
-    public IReadOnlyList<MoveRow> Moves(string bowId) => database.Read(sql => MoveLog.Of(sql, bowId));
+    /// <summary>The newest moves of a bow, or those before one, in order.</summary>
+    public IReadOnlyList<MoveRow> Moves(string bowId, int most, int? before = null) =>
+        database.Read(sql => MoveLog.Newest(sql, bowId, most, before));
+
+    /// <summary>The last move of each adjuster.</summary>
+    public IReadOnlyList<MoveRow> LastMoves(string bowId) => database.Read(sql => MoveLog.LastOfEach(sql, bowId));
 
     /// <summary>
     /// Logs a move or corrects the last entry of its adjuster; the position follows. The same id again changes nothing.
@@ -168,11 +173,10 @@ public sealed class BowStore(Database database, TimeProvider clock)
     public MoveRow TakeBack(string bowId, string moveId, string id, bool loggedWrongly) =>
         database.Write(sql =>
         {
-            LoggedMove[] log = [.. MoveLog.Of(sql, bowId).Select(m => m.Logged)];
-            var wrong = log.FirstOrDefault(m => m.Id == moveId) ?? throw new MissingException("move");
+            var about = MoveLog.AboutTakingBack(sql, bowId, moveId);
             return MoveLog.Log(
                 sql,
-                new NewMove(id, bowId, null, MoveRules.Back(log, wrong, loggedWrongly)),
+                new NewMove(id, bowId, null, MoveRules.Back(about, about[^1], loggedWrongly)),
                 clock.GetUtcNow()
             );
         });

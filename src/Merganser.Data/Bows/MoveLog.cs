@@ -27,45 +27,120 @@ public sealed record MoveRow(
 /// <summary>A move to be logged, on a bow and perhaps in a paper of its.</summary>
 public sealed record NewMove(string Id, string BowId, string? PaperId, MoveWanted Wanted);
 
-/// <summary>The log of a bow's moves: it is only ever added to.</summary>
+/// <summary>The log of a bow's moves: it is only ever added to, and no more of it is read than is asked for.</summary>
 internal static class MoveLog
 {
-    /// <summary>Every entry of a bow, in order.</summary>
-    public static MoveRow[] Of(Sql sql, string bowId) =>
+    private const string Columns = """
+        SELECT id, bow_id AS bowId, paper_id AS paperId, after_set_id AS afterSetId, adjuster,
+          from_step AS "from", to_step AS "to", corrects, note, happened_at AS happenedAt,
+          recorded_at AS recordedAt, ordinal, seats, turns_back AS turnsBack
+        FROM move
+        """;
+
+    /// <summary>The last move that was really made of each adjuster; what was corrected to none is left out.</summary>
+    private const string LastMade = """
+        SELECT (
+          SELECT r.id FROM move r WHERE r.bow_id = @bowId AND r.adjuster = a.kind AND r.corrects IS NULL
+            AND r.from_step <> coalesce(
+              (SELECT c.to_step FROM move c WHERE c.corrects = r.id ORDER BY c.ordinal DESC LIMIT 1), r.to_step)
+          ORDER BY r.ordinal DESC LIMIT 1)
+        FROM adjuster a WHERE a.bow_id = @bowId
+        """;
+
+    /// <summary>The newest entries of a bow, or those before one, in order.</summary>
+    public static MoveRow[] Newest(Sql sql, string bowId, int most, int? before = null) =>
         [
-            .. sql.Query<MoveLine>(
-                    """
-                    SELECT id, bow_id AS bowId, paper_id AS paperId, after_set_id AS afterSetId, adjuster,
-                      from_step AS "from", to_step AS "to", corrects, note, happened_at AS happenedAt,
-                      recorded_at AS recordedAt, ordinal, seats, turns_back AS turnsBack
-                    FROM move WHERE bow_id = @bowId ORDER BY ordinal
-                    """,
-                    new { bowId }
+            .. Rows(
+                    sql,
+                    "WHERE bow_id = @bowId AND (@before IS NULL OR ordinal < @before) ORDER BY ordinal DESC LIMIT @most",
+                    new
+                    {
+                        bowId,
+                        before,
+                        most,
+                    }
                 )
-                .Select(m => m.Row()),
+                .Reverse(),
         ];
+
+    /// <summary>The last entry of each adjuster.</summary>
+    public static MoveRow[] LastOfEach(Sql sql, string bowId) =>
+        Rows(
+            sql,
+            """
+            WHERE id IN (
+              SELECT (SELECT m.id FROM move m WHERE m.bow_id = @bowId AND m.adjuster = a.kind ORDER BY m.ordinal DESC
+                LIMIT 1)
+              FROM adjuster a WHERE a.bow_id = @bowId)
+            ORDER BY ordinal
+            """,
+            new { bowId }
+        );
+
+    /// <summary>Entries after so many, and those that they correct, in order.</summary>
+    public static MoveRow[] Since(Sql sql, string bowId, int after) =>
+        Rows(
+            sql,
+            """
+            WHERE (bow_id = @bowId AND ordinal > @after)
+              OR id IN (SELECT corrects FROM move WHERE bow_id = @bowId AND ordinal > @after AND corrects IS NOT NULL)
+            ORDER BY ordinal
+            """,
+            new { bowId, after }
+        );
+
+    /// <summary>
+    /// What bears on the set-up: the last move really made of each adjuster with its corrections, and the last of the
+    /// rest before the centre shot was measured.
+    /// </summary>
+    public static MoveRow[] OfSetup(Sql sql, string bowId, int centreShotAfter) =>
+        Rows(
+            sql,
+            $"""
+            WHERE id IN ({LastMade}) OR corrects IN ({LastMade}) OR id = (
+              SELECT m.id FROM move m WHERE m.bow_id = @bowId AND m.adjuster = @rest AND m.ordinal <= @centreShotAfter
+              ORDER BY m.ordinal DESC LIMIT 1)
+            ORDER BY ordinal
+            """,
+            new
+            {
+                bowId,
+                centreShotAfter,
+                rest = FactsJson.Word(AdjusterKind.RestSideways),
+            }
+        );
+
+    /// <summary>What taking a move back needs to know: it, what it corrects, the spacers' seats before.</summary>
+    /// <exception cref="MissingException">This bow has no such move.</exception>
+    public static LoggedMove[] AboutTakingBack(Sql sql, string bowId, string id)
+    {
+        var wrong = Of(sql, bowId, id) ?? throw new MissingException("move");
+        var root = wrong.Corrects is { } earlier ? Of(sql, bowId, earlier)! : wrong;
+        var seats = Rows(
+            sql,
+            "WHERE bow_id = @bowId AND ordinal < @Ordinal AND seats IS NOT NULL ORDER BY ordinal DESC LIMIT 1",
+            new { bowId, root.Ordinal }
+        );
+        return [.. seats.Append(root).Append(wrong).Select(m => m.Logged)];
+    }
 
     /// <summary>Logs a move or corrects one; the position follows. The same id again changes nothing.</summary>
     public static MoveRow Log(Sql sql, NewMove move, DateTimeOffset now)
     {
-        var moves = Of(sql, move.BowId);
-        if (moves.FirstOrDefault(m => m.Id == move.Id) is { } again)
+        if (Of(sql, move.BowId, move.Id) is { } again)
         {
             return again;
         }
 
         var wanted = move.Wanted;
-        if (wanted.Corrects is { } corrects && moves.All(m => m.Id != corrects))
+        LoggedMove[] about = [];
+        if (wanted.Corrects is { } corrects)
         {
-            throw new MissingException("move");
+            var wrong = Of(sql, move.BowId, corrects) ?? throw new MissingException("move");
+            about = [wrong.Logged, LastOf(sql, move.BowId, wrong.Adjuster).Logged];
         }
 
-        var (from, after) = MoveRules.Check(
-            BowStore.Get(sql, move.BowId).Adjusters,
-            [.. moves.Select(m => m.Logged)],
-            wanted,
-            now
-        );
+        var (from, after) = MoveRules.Check(BowStore.Get(sql, move.BowId).Adjusters, about, wanted, now);
         var row = new
         {
             move.Id,
@@ -81,7 +156,6 @@ internal static class MoveLog
             wanted.Note,
             happened = Stamp.Of(wanted.HappenedAt ?? now),
             now = Stamp.Of(now),
-            ordinal = moves.Length + 1,
             seats = after is null ? null : FactsJson.Write(after),
         };
         sql.Execute(
@@ -89,7 +163,7 @@ internal static class MoveLog
             INSERT INTO move (id, bow_id, paper_id, after_set_id, adjuster, from_step, to_step, kind, corrects,
             turns_back, note, happened_at, recorded_at, ordinal, seats)
             VALUES (@Id, @BowId, @PaperId, @afterSet, @adjuster, @from, @To, @kind, @Corrects, @TurnsBack, @Note,
-            @happened, @now, @ordinal, @seats)
+            @happened, @now, 1 + (SELECT coalesce(max(ordinal), 0) FROM move WHERE bow_id = @BowId), @seats)
             """,
             row
         );
@@ -97,8 +171,21 @@ internal static class MoveLog
             "UPDATE adjuster SET position = @To, seats = coalesce(@seats, seats) WHERE bow_id = @BowId AND kind = @adjuster",
             row
         );
-        return Of(sql, move.BowId)[^1];
+        return Of(sql, move.BowId, move.Id)!;
     }
+
+    private static MoveRow? Of(Sql sql, string bowId, string id) =>
+        Rows(sql, "WHERE id = @id AND bow_id = @bowId", new { id, bowId }).FirstOrDefault();
+
+    private static MoveRow LastOf(Sql sql, string bowId, AdjusterKind adjuster) =>
+        Rows(
+            sql,
+            "WHERE bow_id = @bowId AND adjuster = @kind ORDER BY ordinal DESC LIMIT 1",
+            new { bowId, kind = FactsJson.Word(adjuster) }
+        )[0];
+
+    private static MoveRow[] Rows(Sql sql, string where, object values) =>
+        [.. sql.Query<MoveLine>($"{Columns} {where}", values).Select(m => m.Row())];
 
     private static string AfterSet(Sql sql, NewMove move) =>
         sql.Scalar<string?>(

@@ -5,7 +5,7 @@ namespace Merganser.Data;
 /// <summary>A bow's chronograph readings; what they teach is kept on the bow.</summary>
 public sealed class ChronographStore(Database database, TimeProvider clock)
 {
-    /// <summary>Readings in the order in which they were shot.</summary>
+    /// <summary>The newest readings in the order in which they were shot.</summary>
     public IReadOnlyList<SpeedShot> Of(string bowId) => database.Read(sql => Of(sql, bowId));
 
     /// <summary>Adds a reading; the bow's speed follows, and its string has one shot more.</summary>
@@ -30,8 +30,8 @@ public sealed class ChronographStore(Database database, TimeProvider clock)
             );
             if (added == 1)
             {
-                var settling = StringShots.SettlingLeft(sql, bowId) > 0;
-                StringShots.Fire(sql, bowId, id, 1, settling, "chronograph", clock.GetUtcNow());
+                var settling = FiredRows.SettlingLeft(sql, bowId) > 0;
+                FiredRows.Fire(sql, bowId, id, 1, settling, "chronograph", clock.GetUtcNow());
             }
 
             return Taught(sql, bowId);
@@ -53,15 +53,17 @@ public sealed class ChronographStore(Database database, TimeProvider clock)
         return shots;
     }
 
+    /// <summary>The newest readings, in order: what a bow does now is not told by those of years ago.</summary>
     private static SpeedShot[] Of(Sql sql, string bowId) =>
         [
             .. sql.Query<(string Id, double Grains, double Speed, string Source, string At)>(
                     """
                     SELECT id, grains, speed, source, shot_at FROM chronograph_shot
-                    WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid
+                    WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid DESC LIMIT @Newest
                     """,
-                    new { bowId }
+                    new { bowId, ChronographLog.Newest }
                 )
+                .Reverse()
                 .Select(s => new SpeedShot(s.Id, s.Grains, s.Speed, s.Source, Stamp.Read(s.At))),
         ];
 }

@@ -12,20 +12,80 @@ public sealed record DozenRow(
     IReadOnlyList<DozenEvent> Events
 );
 
+/// <summary>A dozen in a line: what stands in a list of them.</summary>
+public sealed record DozenLine(
+    string Id,
+    string Name,
+    int Arrows,
+    string ArrowName,
+    int ArrowVersion,
+    DateTimeOffset StartedAt
+);
+
 public sealed class DozenStore(Database database, TimeProvider clock)
 {
-    public IReadOnlyList<DozenRow> Of(string bowId) =>
+    /// <summary>So many dozens in a row that cannot be read are passed over.</summary>
+    private const int MostPassedOver = 20;
+
+    /// <summary>A page of a bow's dozens in a line each, the newest first.</summary>
+    /// <param name="bowId">The bow.</param>
+    /// <param name="most">So many at most.</param>
+    /// <param name="before">Only those that were started before this one; null for the newest.</param>
+    public IReadOnlyList<DozenLine> Lines(string bowId, int most, string? before) =>
         database.Read(sql =>
             database.Unreadable.Each(
                 "dozen",
-                sql.Query<string>(
-                    "SELECT id FROM dozen WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC",
-                    new { bowId }
-                ),
-                id => id,
-                id => Get(sql, id)
+                sql.Query<(string Id, string Plan, string ArrowName, int ArrowVersion, string At)>(
+                        """
+                        SELECT d.id, d.plan, v.typed ->> 'name', v.number, d.started_at
+                        FROM dozen d JOIN arrow_version v ON v.id = d.arrow_version_id
+                        WHERE d.bow_id = @bowId AND (@before IS NULL OR (d.started_at, d.rowid) < (
+                          SELECT e.started_at, e.rowid FROM dozen e WHERE e.id = @before))
+                        ORDER BY d.started_at DESC, d.rowid DESC LIMIT @most
+                        """,
+                        new
+                        {
+                            bowId,
+                            most,
+                            before,
+                        }
+                    )
+                    .ToArray(),
+                row => row.Id,
+                row =>
+                {
+                    var plan = FactsJson.Read<DozenPlan>(row.Plan);
+                    return new DozenLine(
+                        row.Id,
+                        plan.Name,
+                        plan.Arrows,
+                        row.ArrowName,
+                        row.ArrowVersion,
+                        Stamp.Read(row.At)
+                    );
+                }
             )
         );
+
+    /// <summary>The dozen that was started last and can be read, or null.</summary>
+    public DozenRow? Newest(string bowId) =>
+        database.Read(sql =>
+        {
+            var ids = sql.Query<string>(
+                    "SELECT id FROM dozen WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT @MostPassedOver",
+                    new { bowId, MostPassedOver }
+                )
+                .ToArray();
+            return ids.SelectMany(id => database.Unreadable.Each("dozen", [id], i => i, i => Get(sql, i)))
+                .FirstOrDefault();
+        });
+
+    /// <summary>How many arrows a dozen is to have, or null when there is no such dozen.</summary>
+    public int? ArrowsOf(string? id) =>
+        id is not null
+        && database.Read(sql => sql.Scalar<string?>("SELECT plan FROM dozen WHERE id = @id", new { id })) is { } plan
+            ? FactsJson.Read<DozenPlan>(plan).Arrows
+            : null;
 
     public DozenRow Get(string id) => database.Read(sql => Get(sql, id));
 

@@ -3,40 +3,68 @@ using Merganser.Core.Tuning;
 
 namespace Merganser.Data;
 
+/// <summary>What a paper taught, and the state of the record that it was learned from.</summary>
+internal sealed record TaughtPaper(string PaperId, string Fingerprint, Knowledge Knowledge);
+
 /// <summary>
-/// What earlier papers taught: kept beside each under a fingerprint of what it was learned from, and learned anew when
-/// that differs.
+/// What earlier papers taught: kept beside each under a fingerprint of the record that it was learned from, and learned
+/// anew when that differs. The fingerprint counts what is only ever added, so that the paper itself is not read for it.
 /// </summary>
 internal sealed class LearnedStore(Sql sql)
 {
-    private readonly List<(string PaperId, string Fingerprint, Knowledge Knowledge)> anew = [];
+    /// <summary>
+    /// The last papers of the same bow that were begun before one, the newest first: each with the state of the record
+    /// that bears on what it teaches, and what was kept of it.
+    /// </summary>
+    private const string Before = """
+        SELECT p.id, concat_ws(' ', @Model,
+            (SELECT group_concat(concat_ws(',', a.kind, a.lower, a.upper, a.inches_per_step), ' ') FROM adjuster a
+              WHERE a.bow_id = p.bow_id AND a.fitted = 1),
+            (SELECT count(*) FROM response_reset r WHERE r.bow_id = p.bow_id),
+            (SELECT count(*) FROM response_reset r JOIN withdrawn w ON w.entry_id = r.id WHERE r.bow_id = p.bow_id),
+            (SELECT count(*) FROM move m WHERE m.bow_id = p.bow_id AND m.corrects IS NOT NULL),
+            (SELECT count(*) FROM move m WHERE m.paper_id = p.id),
+            (SELECT count(*) FROM shot_set s WHERE s.paper_id = p.id),
+            (SELECT count(*) FROM shot_set s JOIN shot h ON h.set_id = s.id WHERE s.paper_id = p.id),
+            (SELECT count(*) FROM shot_set s JOIN shot h ON h.set_id = s.id JOIN shot_mark k ON k.shot_id = h.id
+              WHERE s.paper_id = p.id)
+          ) AS fingerprint, l.fingerprint, l.fits
+        FROM paper me JOIN paper p ON p.bow_id = me.bow_id LEFT JOIN paper_learned l ON l.paper_id = p.id
+        WHERE me.id = @paperId AND (p.started_at, p.rowid) < (me.started_at, me.rowid)
+        ORDER BY p.started_at DESC, p.rowid DESC LIMIT @EarlierPapers
+        """;
+
+    private readonly List<TaughtPaper> anew = [];
 
     /// <summary>What was learned while reading and is not kept yet.</summary>
-    public IReadOnlyList<(string PaperId, string Fingerprint, Knowledge Knowledge)> Anew => anew;
+    public IReadOnlyList<TaughtPaper> Anew => anew;
 
-    /// <summary>What a paper taught.</summary>
-    public Knowledge Of(PaperRow paper)
+    /// <summary>What the papers before one taught. A trial teaches nothing.</summary>
+    /// <param name="paperId">The paper.</param>
+    /// <param name="read">Reads an earlier paper, where what it taught is not kept.</param>
+    public Knowledge Earlier(string paperId, Func<string, TuningSession> read)
     {
-        var fingerprint = paper.Session.LearnedFrom().Fingerprint();
-        var kept = sql.Scalar<string?>(
-            "SELECT fits FROM paper_learned WHERE paper_id = @Id AND fingerprint = @fingerprint",
-            new { paper.Id, fingerprint }
+        var earlier = sql.Query<(string Id, string Now, string? Then, string? Fits)>(
+                Before,
+                new
+                {
+                    paperId,
+                    Knowledge.EarlierPapers,
+                    Knowledge.Model,
+                }
+            )
+            .Reverse();
+        return Knowledge.Of(
+            earlier.Select(paper =>
+                paper.Now == paper.Then
+                    ? new Knowledge(FactsJson.Read<StageFit[]>(paper.Fits!))
+                    : Learn(paper.Id, paper.Now, read(paper.Id))
+            )
         );
-        if (kept is not null)
-        {
-            return new Knowledge(FactsJson.Read<StageFit[]>(kept));
-        }
-
-        var learned = paper.Session.Learned();
-        anew.Add((paper.Id, fingerprint, learned));
-        return learned;
     }
 
     /// <summary>Keeps what was learned.</summary>
-    public static void Keep(
-        Database database,
-        IReadOnlyList<(string PaperId, string Fingerprint, Knowledge Knowledge)> learned
-    )
+    public static void Keep(Database database, IReadOnlyList<TaughtPaper> learned)
     {
         if (learned.Count == 0)
         {
@@ -57,5 +85,12 @@ internal sealed class LearnedStore(Sql sql)
                 })
             )
         );
+    }
+
+    private Knowledge Learn(string paperId, string fingerprint, TuningSession session)
+    {
+        var learned = session.IsTrial ? Knowledge.None : session.Learned();
+        anew.Add(new TaughtPaper(paperId, fingerprint, learned));
+        return learned;
     }
 }

@@ -4,13 +4,12 @@ using Merganser.Core.Sessions;
 
 namespace Merganser.Data;
 
-/// <summary>Reads the papers of one bow: the bow, its moves, its archer and its arrows once for all of them.</summary>
+/// <summary>Reads the papers of one bow: the bow, its archer and its arrows once for all of them.</summary>
 internal sealed class PaperReader
 {
     private readonly Sql sql;
     private readonly BowRow bow;
     private readonly Archer archer;
-    private readonly MoveRow[] moves;
     private readonly Dictionary<string, SessionArrow> arrows = [];
 
     /// <exception cref="MissingException">There is no such bow.</exception>
@@ -19,7 +18,6 @@ internal sealed class PaperReader
         this.sql = sql;
         bow = BowStore.Get(sql, bowId);
         archer = ArcherStore.Get(sql, bow.ArcherId).Archer;
-        moves = MoveLog.Of(sql, bowId);
     }
 
     /// <summary>Reads the papers of the bow that a paper was shot from.</summary>
@@ -37,10 +35,15 @@ internal sealed class PaperReader
     public PaperRow Read(string id, Knowledge known)
     {
         var row =
-            sql.First<(string Arrow, double Tolerance, string? Plan, string StartedAt, int Version)?>(
-                "SELECT arrow_version_id, tolerance, plan, started_at, version FROM paper WHERE id = @id",
+            sql.First<(string Arrow, double Tolerance, string? Plan, string StartedAt, int Version, int AfterMove)?>(
+                """
+                SELECT arrow_version_id, tolerance, plan, started_at, version,
+                  (SELECT after_move FROM shot_set s WHERE s.paper_id = p.id ORDER BY number LIMIT 1)
+                FROM paper p WHERE id = @id
+                """,
                 new { id }
             ) ?? throw new MissingException("paper");
+        var moves = MoveLog.Since(sql, bow.Id, row.AfterMove);
         var events = SessionRecord.Of(sql, id, bow.Id, moves);
         var shot = events.Select(e => e.Act).OfType<SetBegun>().Select(s => s.Arrow).Distinct();
         var session = new TuningSession(

@@ -7,7 +7,7 @@ namespace Merganser.Data;
 
 /// <summary>A paper session as it is kept.</summary>
 /// <param name="Bow">The bow it is shot from, as it stands.</param>
-/// <param name="Moves">All moves of that bow.</param>
+/// <param name="Moves">The moves of that bow since it was begun, and what they correct.</param>
 /// <param name="Session">The session, read from its events.</param>
 public sealed record PaperRow(
     string Id,
@@ -32,27 +32,40 @@ public sealed record NewPaper(
 /// <summary>Paper sessions: their events are appended here and read back as they were.</summary>
 public sealed class PaperStore(Database database, TimeProvider clock)
 {
-    private const string NewestFirst =
-        "SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC";
+    /// <summary>So many papers in a row that cannot be read are passed over; no file has that many.</summary>
+    private const int MostPassedOver = 20;
 
-    /// <summary>The last papers of the same bow that were begun before one, the newest first.</summary>
-    private const string Before = """
-        SELECT p.id FROM paper p, paper me WHERE me.id = @id AND p.bow_id = me.bow_id
-          AND (p.started_at < me.started_at OR (p.started_at = me.started_at AND p.rowid < me.rowid))
-        ORDER BY p.started_at DESC, p.rowid DESC LIMIT @EarlierPapers
+    private const string NewestFirst = """
+        SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT @MostPassedOver
         """;
 
-    /// <summary>
-    /// The papers of a bow, the newest first; those that cannot be read are left out. No more are read than are wanted.
-    /// </summary>
-    public IReadOnlyList<PaperRow> Of(string bowId, int most = int.MaxValue)
-    {
-        var ids = database.Read(sql => sql.Query<string>(NewestFirst, new { bowId }).ToArray());
-        return [.. ids.SelectMany(id => database.Unreadable.Each("paper", [id], i => i, Get)).Take(most)];
-    }
+    private const string NewestTrials = """
+        SELECT id FROM paper WHERE bow_id = @bowId AND plan ->> 'kind' = 'trial'
+        ORDER BY started_at DESC, rowid DESC LIMIT @most
+        """;
+
+    /// <summary>A page of a bow's papers in a line each, the newest first.</summary>
+    /// <param name="bowId">The bow.</param>
+    /// <param name="most">So many at most.</param>
+    /// <param name="before">Only those that were begun before this one; null for the newest.</param>
+    public IReadOnlyList<PaperLine> Lines(string bowId, int most, string? before) =>
+        database.Read(sql => PaperLines.Read(sql, database.Unreadable, bowId, most, before));
+
+    /// <summary>The trials of a bow, the newest first; those that cannot be read are left out.</summary>
+    public IReadOnlyList<PaperRow> Trials(string bowId, int most) =>
+        database.Unreadable.Each(
+            "paper",
+            database.Read(sql => sql.Query<string>(NewestTrials, new { bowId, most }).ToArray()),
+            id => id,
+            Get
+        );
 
     /// <summary>The paper that was begun last and can be read, or null.</summary>
-    public PaperRow? Newest(string bowId) => Of(bowId, 1).FirstOrDefault();
+    public PaperRow? Newest(string bowId)
+    {
+        var ids = database.Read(sql => sql.Query<string>(NewestFirst, new { bowId, MostPassedOver }).ToArray());
+        return ids.SelectMany(id => database.Unreadable.Each("paper", [id], i => i, Get)).FirstOrDefault();
+    }
 
     /// <summary>True once some paper of this bow was accepted, and not opened again since.</summary>
     public bool AnyAccepted(string bowId) =>
@@ -75,9 +88,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         var (paper, learned) = database.Read(sql =>
         {
             var (reader, kept) = (PaperReader.Of(sql, id), new LearnedStore(sql));
-            var earlier = sql.Query<string>(Before, new { id, Knowledge.EarlierPapers }).Reverse();
-            var taught = earlier.Select(p => reader.Read(p, Knowledge.None)).Where(p => !p.Session.IsTrial);
-            var known = Knowledge.Of(taught.Select(kept.Of));
+            var known = kept.Earlier(id, earlier => reader.Read(earlier, Knowledge.None).Session);
             return (reader.Read(id, known), kept.Anew);
         });
         LearnedStore.Keep(database, learned);
@@ -176,7 +187,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             }
 
             var now = clock.GetUtcNow();
-            var settling = StringShots.SettlingLeft(sql, paper.Bow.Id) > 0;
+            var settling = FiredRows.SettlingLeft(sql, paper.Bow.Id) > 0;
             foreach (var act in acts(paper.Session, settling))
             {
                 SessionWriter.Write(sql, paperId, paper.Bow.Id, act, now, settling);

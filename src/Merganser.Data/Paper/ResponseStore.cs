@@ -19,7 +19,10 @@ public sealed record ResetRow(
 /// <summary>Resets of the learned response. The shots stay; a reset only says from which paper on they count.</summary>
 public sealed class ResponseStore(Database database, TimeProvider clock)
 {
-    public IReadOnlyList<ResetRow> Of(string bowId) => database.Read(sql => Of(sql, bowId));
+    private const int Shown = 20;
+
+    /// <summary>The newest resets of a bow, in order.</summary>
+    public IReadOnlyList<ResetRow> Of(string bowId) => database.Read(sql => Newest(sql, bowId));
 
     /// <summary>Forgets; the same id again changes nothing.</summary>
     public IReadOnlyList<ResetRow> Reset(string bowId, string id, IReadOnlyList<AdjusterKind> kinds, string reason) =>
@@ -46,7 +49,7 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
                     now = Stamp.Of(clock.GetUtcNow()),
                 }
             );
-            return Of(sql, bowId);
+            return Newest(sql, bowId);
         });
 
     /// <summary>Takes a reset back: what was learned counts again.</summary>
@@ -54,10 +57,17 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
         database.Write(sql =>
         {
             Withdrawable.Take(sql, bowId, id, clock.GetUtcNow(), Withdrawable.Reset);
-            return Of(sql, bowId);
+            return Newest(sql, bowId);
         });
 
-    internal static ResetRow[] Of(Sql sql, string bowId) =>
+    /// <summary>What was forgotten when a bow had had so many papers, or more.</summary>
+    internal static ResetRow[] After(Sql sql, string bowId, int papers) =>
+        Read(sql, "AND after_paper >= @papers ORDER BY rowid", new { bowId, papers });
+
+    private static ResetRow[] Newest(Sql sql, string bowId) =>
+        [.. Read(sql, "ORDER BY rowid DESC LIMIT @Shown", new { bowId, Shown }).Reverse()];
+
+    private static ResetRow[] Read(Sql sql, string which, object values) =>
         [
             .. sql.Query<(
                 string Id,
@@ -68,8 +78,11 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
                 int AfterShot,
                 string At
             )>(
-                    "SELECT id, kinds, reason, after_change, after_paper, after_shot, reset_at FROM response_reset WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid",
-                    new { bowId }
+                    $"""
+                    SELECT id, kinds, reason, after_change, after_paper, after_shot, reset_at FROM response_reset
+                    WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) {which}
+                    """,
+                    values
                 )
                 .Select(r => new ResetRow(
                     r.Id,

@@ -204,7 +204,7 @@ internal sealed class SessionRecord
             """,
             new { paperId }
         );
-        foreach (var reset in ResponseStore.Of(sql, bowId).Where(r => r.AfterPaper >= rank))
+        foreach (var reset in ResponseStore.After(sql, bowId, rank))
         {
             var here = reset.AfterPaper == rank;
             var last = here ? Math.Min(reset.AfterShot, shots.Count) : shots.Count;

@@ -36,7 +36,7 @@ internal static class SessionWriter
                         words = shot.Said ? "said" : null,
                     }
                 );
-                StringShots.Fire(sql, bowId, id, 1, settling, "paper", time);
+                FiredRows.Fire(sql, bowId, id, 1, settling, "paper", time);
                 break;
             case ShotVoided mark:
                 WriteMark(sql, id, mark.Shot, mark.Reason, false, now);

@@ -4,70 +4,90 @@ using Merganser.Core.Setup;
 
 namespace Merganser.Data;
 
-/// <summary>Reads everything that was entered of a bow's set-up and was not taken back.</summary>
+/// <summary>
+/// Reads what was entered of a bow's set-up and bears on how it stands now: as many statements and rows after years as
+/// in the first week.
+/// </summary>
 internal static class SetupReader
 {
-    public static SetupRecord Of(Sql sql, string bowId) =>
-        new(
+    /// <summary>So many good states lead back at most, one for each arrow.</summary>
+    private const int MostGoodStates = 12;
+
+    private static readonly string Kinds = FactsJson.Write(Enum.GetValues<CheckKind>());
+
+    public static SetupRecord Of(Sql sql, string bowId)
+    {
+        var findings = Findings(sql, bowId);
+        var (changes, moves) = (Changes(sql, bowId), Moves(sql, bowId, findings));
+        return new SetupRecord(
             PlanOf(sql, bowId),
-            Findings(sql, bowId),
-            Changes(sql, bowId),
-            [.. MoveLog.Of(sql, bowId).Select(m => new RecordedMove(m.Logged, m.Ordinal))],
-            Fired(sql, bowId),
+            findings,
+            changes,
+            moves,
+            Shots(sql, bowId, SetupRecord.WorkOf(changes, moves)),
             Good(sql, bowId)
         );
+    }
+
+    /// <summary>The life of the bow's string.</summary>
+    public static StringLife String(Sql sql, string bowId)
+    {
+        var work = SetupRecord.WorkOf(Changes(sql, bowId), Moves(sql, bowId, []));
+        return StringLife.Of(PlanOf(sql, bowId), work, Shots(sql, bowId, work));
+    }
+
+    private static RecordedMove[] Moves(Sql sql, string bowId, IReadOnlyList<RecordedFinding> findings)
+    {
+        var centreShot = findings.LastOrDefault(f =>
+            f.Dated.Finding is { Kind: CheckKind.CentreShot, Value: not null }
+        );
+        return
+        [
+            .. MoveLog
+                .OfSetup(sql, bowId, centreShot?.Dated.AfterMove ?? 0)
+                .Select(m => new RecordedMove(m.Logged, m.Ordinal)),
+        ];
+    }
 
     private static RecordedChange[] Changes(Sql sql, string bowId) =>
-        [
-            .. sql.Query<(string Id, string Change, int Ordinal, string Note, int AfterShots, string At)>(
-                    """
-                    SELECT id, change, ordinal, note, after_shots, happened_at FROM bow_change
-                    WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal
-                    """,
-                    new { bowId }
-                )
-                .Select(r => new RecordedChange(
-                    r.Id,
-                    FactsJson.Enum<BowChange>(r.Change),
-                    r.Ordinal,
-                    r.Note,
-                    r.AfterShots,
-                    Stamp.Read(r.At)
-                )),
-        ];
+        ChangeRows.Read(
+            sql,
+            """
+            WHERE bow_id = @bowId AND ordinal IN (
+              SELECT max(o.ordinal) FROM bow_change o
+              WHERE o.bow_id = @bowId AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = o.id)
+              GROUP BY o.change)
+            ORDER BY ordinal
+            """,
+            new { bowId }
+        );
 
     private static StringPlan PlanOf(Sql sql, string bowId) =>
         sql.Scalar<string?>("SELECT string_plan FROM bow WHERE id = @bowId", new { bowId }) is { } json
             ? FactsJson.Read<StringPlan>(json)
             : StringPlan.Usual;
 
-    private static ShotsFired[] Fired(Sql sql, string bowId) =>
-        [
-            .. sql.Query<(
-                string Id,
-                int Count,
-                bool Settling,
-                string Source,
-                string At,
-                int AfterMove,
-                int AfterChange
-            )>(
-                    """
-                    SELECT id, count, settling, source, fired_at, after_move, after_change FROM shots_fired
-                    WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid
-                    """,
-                    new { bowId }
-                )
-                .Select(f => new ShotsFired(
-                    f.Id,
-                    f.Count,
-                    f.Settling,
-                    f.Source,
-                    Stamp.Read(f.At),
-                    f.AfterMove,
-                    f.AfterChange
-                )),
-        ];
+    private static StringShots Shots(Sql sql, string bowId, StringWork work)
+    {
+        var (read, settling, since) = sql.First<(long Read, long Settling, long Since)>(
+            """
+            SELECT coalesce(sum(count) FILTER (WHERE settling = 0 AND after_change >= @Fresh), 0),
+              coalesce(sum(count) FILTER (WHERE settling = 1 AND after_change >= @Fresh), 0),
+              coalesce(sum(count) FILTER (WHERE after_change >= @Change AND after_move >= @Move), 0)
+            FROM shots_fired f
+            WHERE bow_id = @bowId AND after_change >= min(@Fresh, @Change)
+              AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = f.id)
+            """,
+            new
+            {
+                bowId,
+                work.Fresh,
+                work.Change,
+                work.Move,
+            }
+        );
+        return new StringShots((int)read, (int)settling, (int)since);
+    }
 
     private static GoodState[] Good(Sql sql, string bowId) =>
         [
@@ -81,11 +101,15 @@ internal static class SetupReader
                 string At
             )>(
                     """
-                    SELECT g.id, g.arrow_version_id, s.positions, g.readings, g.note, g.stage, g.marked_at FROM good_state g
-                    JOIN bow_state s ON s.id = g.bow_state_id
-                    WHERE g.bow_id = @bowId AND g.id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY g.rowid
+                    SELECT g.id, g.arrow_version_id, s.positions, g.readings, g.note, g.stage, g.marked_at
+                    FROM good_state g JOIN bow_state s ON s.id = g.bow_state_id
+                    WHERE g.rowid IN (
+                      SELECT max(o.rowid) FROM good_state o
+                      WHERE o.bow_id = @bowId AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = o.id)
+                      GROUP BY o.arrow_version_id ORDER BY 1 DESC LIMIT @MostGoodStates)
+                    ORDER BY g.rowid
                     """,
-                    new { bowId }
+                    new { bowId, MostGoodStates }
                 )
                 .Select(g => new GoodState(
                     g.Id,
@@ -98,19 +122,38 @@ internal static class SetupReader
                 )),
         ];
 
-    private static RecordedFinding[] Findings(Sql sql, string bowId) =>
+    private static RecordedFinding[] Findings(Sql sql, string bowId)
+    {
+        const string ofKind = """
+            SELECT o.rowid FROM check_finding o WHERE o.bow_id = @bowId AND o.kind = k.value
+              AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = o.id)
+            """;
+        const string newest = "ORDER BY o.ordinal DESC LIMIT";
+        return
         [
             .. sql.Query<FindingLine>(
-                    """
+                    $"""
                     SELECT id, kind, value, typed, choice, skip_reason AS skipReason, after_move AS afterMove,
-                    after_change AS afterChange, after_shots AS afterShots, found_at AS foundAt
-                    FROM check_finding WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY
-                    ordinal
+                      after_change AS afterChange, after_shots AS afterShots, found_at AS foundAt
+                    FROM check_finding WHERE rowid IN (
+                      SELECT f.rowid FROM json_each(@Kinds) k JOIN check_finding f
+                      WHERE f.rowid IN ({ofKind} {newest} 2)
+                        OR f.rowid IN ({ofKind} AND o.skip_reason IS NULL {newest} 1)
+                        OR f.rowid IN ({ofKind} AND o.value IS NOT NULL {newest} 1)
+                        OR f.rowid IN ({ofKind} AND o.choice IN (@Damaged, @Repaired) {newest} 1))
+                    ORDER BY ordinal
                     """,
-                    new { bowId }
+                    new
+                    {
+                        bowId,
+                        Kinds,
+                        Unsound.Damaged,
+                        Unsound.Repaired,
+                    }
                 )
                 .Select(f => f.Row()),
         ];
+    }
 
     private sealed class FindingLine
     {

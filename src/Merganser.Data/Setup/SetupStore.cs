@@ -11,6 +11,33 @@ public sealed class SetupStore(Database database, TimeProvider clock)
 {
     public SetupRecord Of(string bowId) => database.Read(sql => SetupReader.Of(sql, bowId));
 
+    /// <summary>The newest changes entered by hand, or those before one, in order.</summary>
+    public IReadOnlyList<RecordedChange> Changes(string bowId, int most, int? before = null) =>
+        database.Read(sql => ChangeRows.Newest(sql, bowId, most, before));
+
+    /// <summary>The newest shots entered by hand, the last first.</summary>
+    public IReadOnlyList<EnteredShots> Entered(string bowId, int most) =>
+        database.Read(sql => FiredRows.Entered(sql, bowId, most));
+
+    /// <summary>The number that a check found last, or null; an entry that is made again is left out.</summary>
+    public double? LastNumber(string bowId, CheckKind kind, string? but) =>
+        database.Read(sql =>
+            sql.Scalar<double?>(
+                """
+                SELECT value FROM check_finding f
+                WHERE bow_id = @bowId AND kind = @kind AND value IS NOT NULL AND id IS NOT @but
+                  AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = f.id)
+                ORDER BY ordinal DESC LIMIT 1
+                """,
+                new
+                {
+                    bowId,
+                    kind = FactsJson.Word(kind),
+                    but,
+                }
+            )
+        );
+
     /// <summary>
     /// Adds a finding; a measured weight, length or brace height becomes the bow's own. The same id again changes
     /// nothing.
@@ -97,9 +124,9 @@ public sealed class SetupStore(Database database, TimeProvider clock)
         database.Write(sql =>
         {
             _ = BowStore.Get(sql, bowId).Sound();
-            var (settling, read) = SetupReader.Of(sql, bowId).Split(count);
-            StringShots.Fire(sql, bowId, id, settling, true, "entered", clock.GetUtcNow());
-            StringShots.Fire(sql, bowId, settling > 0 ? $"{id}-read" : id, read, false, "entered", clock.GetUtcNow());
+            var (settling, read) = SetupReader.String(sql, bowId).Split(count);
+            FiredRows.Fire(sql, bowId, id, settling, true, "entered", clock.GetUtcNow());
+            FiredRows.Fire(sql, bowId, settling > 0 ? $"{id}-read" : id, read, false, "entered", clock.GetUtcNow());
             return SetupReader.Of(sql, bowId);
         });
 

@@ -35,6 +35,15 @@ public sealed record CompareRow(
     IReadOnlyList<NamedPart> Parts
 );
 
+/// <summary>A page of an arrow's kept versions, the newest first.</summary>
+/// <param name="Versions">They.</param>
+/// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
+public sealed record VersionPage(IReadOnlyList<VersionView> Versions, int? Earlier)
+{
+    /// <summary>Versions on a page.</summary>
+    public const int Length = 20;
+}
+
 /// <summary>A kept version in the list of an arrow.</summary>
 public sealed record VersionView(
     string Id,
@@ -108,24 +117,26 @@ public sealed class ArrowTools(BowStore bows, ArrowStore arrows, ComponentStore 
         return new CompareView(rows, NamedPart.Differing([.. rows.Select(r => r.Parts)]));
     }
 
-    public IReadOnlyList<VersionView> Versions(string arrowId)
+    public VersionPage Versions(string arrowId, int? before)
     {
-        var shot = arrows.Shot(arrowId);
-        var all = arrows.Versions(arrowId);
-        return
-        [
-            .. all.Select(
+        // One more than is shown: what changed in the last of them is said against it.
+        var found = arrows.Versions(arrowId, VersionPage.Length + 1, before);
+        var shot = arrows.Shot(found);
+        var shown = found
+            .Take(VersionPage.Length)
+            .Select(
                 (v, i) =>
                     new VersionView(
                         v.Id,
                         v.Number,
                         v.KeptAt,
-                        i + 1 < all.Count ? NamedPart.Changed(all[i + 1].Arrow, v.Arrow) : ArrowSays.TheFirst,
+                        i + 1 < found.Count ? NamedPart.Changed(found[i + 1].Arrow, v.Arrow) : ArrowSays.TheFirst,
                         shot.Contains(v.Id),
                         v.Typed
                     )
-            ),
-        ];
+            )
+            .ToArray();
+        return new VersionPage(shown, found.Count > shown.Length ? shown[^1].Number : null);
     }
 }
 
@@ -145,7 +156,7 @@ public static class ArrowToolEndpoints
             (string id, string arrows, ArrowTools tools) =>
                 tools.Compare(id, arrows.Split(',', StringSplitOptions.RemoveEmptyEntries))
         );
-        api.MapGet("/arrows/{id}/versions", (string id, ArrowTools tools) => tools.Versions(id));
+        api.MapGet("/arrows/{id}/versions", (string id, int? before, ArrowTools tools) => tools.Versions(id, before));
         api.MapGet("/arrows/{id}/export.json", (string id, ArrowExport export) => export.Json(id));
         api.MapGet(
                 "/arrows/{id}/export.csv",

@@ -41,6 +41,7 @@ public static class BowEndpoints
             (string id, ArchiveInput input, BowStore bows, ArcherStore archers) =>
                 View(bows.Archive(id, input.Archived), bows, archers)
         );
+        api.MapGet("/bows/{id}/moves", (string id, int? before, BowStore bows) => MovePage.Of(bows, id, before));
         api.MapPost(
             "/bows/{id}/moves",
             (string id, BowMoveInput input, BowStore bows, ArcherStore archers) =>
@@ -87,14 +88,14 @@ public static class BowEndpoints
     public static BowView View(BowRow row, BowStore bows, ArcherStore archers)
     {
         var factor = BowFactor.For(row.Bow);
-        var moves = bows.Moves(row.Id).Select(MoveView.Of).ToArray();
         return new BowView(
             row.Id,
             row.ArcherId,
             row.Bow,
             row.Typed,
             [.. row.Adjusters.Select(AdjusterView.Of)],
-            moves,
+            MovePage.Of(bows, row.Id),
+            [.. bows.LastMoves(row.Id).Select(MoveView.Of)],
             Line(row.Bow),
             new FactorView(factor.Factor, factor.ModelSpread, factor.Why),
             archers.Get(row.ArcherId).Archer.Units ?? DisplayUnits.Trade,

@@ -102,14 +102,36 @@ public sealed record MoveView(
     }
 }
 
+/// <summary>A page of a bow's moves, in order.</summary>
+/// <param name="Moves">They.</param>
+/// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
+public sealed record MovePage(IReadOnlyList<MoveView> Moves, int? Earlier)
+{
+    /// <summary>Moves on a page.</summary>
+    public const int Length = 20;
+
+    /// <summary>The newest moves of a bow, or those before one.</summary>
+    public static MovePage Of(BowStore bows, string bowId, int? before = null)
+    {
+        var found = bows.Moves(bowId, Length, before);
+        return new MovePage(
+            [.. found.Select(MoveView.Of)],
+            found.Count == Length && found[0].Ordinal > 1 ? found[0].Ordinal : null
+        );
+    }
+}
+
 /// <summary>A bow with everything its page shows.</summary>
+/// <param name="Moves">The newest moves.</param>
+/// <param name="LastMoves">The last move of each adjuster.</param>
 public sealed record BowView(
     string Id,
     string ArcherId,
     Bow Bow,
     BowEntry Typed,
     IReadOnlyList<AdjusterView> Adjusters,
-    IReadOnlyList<MoveView> Moves,
+    MovePage Moves,
+    IReadOnlyList<MoveView> LastMoves,
     Message Line,
     FactorView Factor,
     DisplayUnits Units,

@@ -28,14 +28,26 @@ public sealed record DozenInput(
 /// <summary>Weights of one class as text, one a line.</summary>
 public sealed record WeightsInput(string? Id, string Class, string Text);
 
+/// <summary>A page of a bow's dozens in a line each, the newest first.</summary>
+/// <param name="Dozens">They.</param>
+/// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
+public sealed record DozenPage(IReadOnlyList<DozenLine> Dozens, string? Earlier)
+{
+    /// <summary>Dozens on a page.</summary>
+    public const int Length = 20;
+}
+
 public static class DozenEndpoints
 {
     public static void MapDozens(this IEndpointRouteBuilder api)
     {
         api.MapGet(
             "/bows/{bowId}/dozens",
-            (string bowId, DozenStore dozens, DozenDesk desk, Database database) =>
-                database.Unreadable.Each("dozen", dozens.Of(bowId), row => row.Id, desk.View)
+            (string bowId, string? before, DozenStore dozens) =>
+            {
+                var found = dozens.Lines(bowId, DozenPage.Length, before);
+                return new DozenPage(found, found.Count == DozenPage.Length ? found[^1].Id : null);
+            }
         );
         api.MapPost(
             "/bows/{bowId}/dozens",

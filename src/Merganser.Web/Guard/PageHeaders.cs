@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
 using System.Security.Cryptography;
+using Merganser.Data;
 
 namespace Merganser.Web.Guard;
 
@@ -26,10 +27,13 @@ public sealed class PageHeaders(RequestDelegate next)
         {
             headers.CacheControl = "no-store";
             var from = Stopwatch.GetTimestamp();
+            var statements = StatementTally.Begin();
             context.Response.OnStarting(() =>
             {
-                headers["Server-Timing"] =
-                    $"app;dur={Stopwatch.GetElapsedTime(from).TotalMilliseconds.ToString("F3", CultureInfo.InvariantCulture)}";
+                headers["Server-Timing"] = string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"data;desc=\"{statements.Count} statements\", app;dur={Stopwatch.GetElapsedTime(from).TotalMilliseconds:F3}"
+                );
                 return Task.CompletedTask;
             });
         }

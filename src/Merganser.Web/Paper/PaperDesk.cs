@@ -168,8 +168,16 @@ public sealed record PaperView(
 );
 
 /// <summary>Maps a paper's session to its page.</summary>
-public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore dozens, ComponentStore components)
+public sealed class PaperDesk(
+    PaperStore papers,
+    BowStore bows,
+    ArrowStore arrows,
+    DozenStore dozens,
+    ComponentStore components
+)
 {
+    private const int TrialsRemembered = 5;
+
     public PaperView View(string paperId) => View(papers.Get(paperId));
 
     public PaperView View(PaperRow paper)
@@ -187,7 +195,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
             new Amount(Measure.Inches(session.Tolerance)),
             paper.StartedAt,
             session.AcceptedAt,
-            PlanOf(session, paper.Bow.Id),
+            PlanOf(session),
             [.. session.Sets.Select(s => SetOf(paper, s))],
             session.Advice,
             session.Readings,
@@ -196,7 +204,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
             session.SuspectsSpine ? SpineOf(paper.Bow.Bow, version) : null,
             session.Next,
             paper.Version,
-            paper.Moves.Count == 0 ? null : MoveView.Of(paper.Moves[^1])
+            bows.Moves(paper.Bow.Id, most: 1).Select(MoveView.Of).FirstOrDefault()
         );
     }
 
@@ -205,7 +213,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
     /// </summary>
     public IReadOnlyList<ToleratedView> Tolerated(string bowId) =>
         [
-            .. from paper in papers.Of(bowId)
+            .. from paper in papers.Trials(bowId, TrialsRemembered)
             let trial = paper.Session.Trial
             where trial is { Ranges.Count: > 0 }
             select new ToleratedView(paper.Id, paper.StartedAt, trial.Ranges),
@@ -238,7 +246,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
         );
     }
 
-    private PlanView PlanOf(TuningSession session, string bowId)
+    private PlanView PlanOf(TuningSession session)
     {
         var plan = session.Plan;
         var stages = session
@@ -253,8 +261,7 @@ public sealed class PaperDesk(PaperStore papers, ArrowStore arrows, DozenStore d
                 s.Reading,
                 s.Chance
             ));
-        var dozen = plan.DozenId is null ? null : dozens.Of(bowId).FirstOrDefault(d => d.Id == plan.DozenId);
-        var numbers = Enumerable.Range(1, dozen?.Plan.Arrows ?? 0).Select(n => $"{n}");
+        var numbers = Enumerable.Range(1, dozens.ArrowsOf(plan.DozenId) ?? 0).Select(n => $"{n}");
         var next = session.NextStage;
         return new PlanView(
             plan.Kind,

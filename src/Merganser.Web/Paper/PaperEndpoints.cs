@@ -171,6 +171,18 @@ public sealed record PaperChoices(
     Message StrictTolerance
 );
 
+/// <summary>A page of a bow's papers in a line each, the newest first.</summary>
+/// <param name="Papers">They.</param>
+/// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
+public sealed record PaperPage(IReadOnlyList<PaperLine> Papers, string? Earlier)
+{
+    /// <summary>Papers on a page.</summary>
+    public const int Length = 20;
+}
+
+/// <summary>The paper that was begun last; null for a bow that has none.</summary>
+public sealed record NewestPaper(PaperView? Paper);
+
 public static class PaperEndpoints
 {
     public static void MapPaper(this IEndpointRouteBuilder api)
@@ -178,8 +190,16 @@ public static class PaperEndpoints
         api.MapGet("/bows/{bowId}/paper-choices", (string bowId) => Choices());
         api.MapGet(
             "/bows/{bowId}/papers",
-            (string bowId, int? newest, PaperStore papers, PaperDesk desk, Database database) =>
-                database.Unreadable.Each("paper", papers.Of(bowId, newest ?? int.MaxValue), row => row.Id, desk.View)
+            (string bowId, string? before, PaperStore papers) =>
+            {
+                var found = papers.Lines(bowId, PaperPage.Length, before);
+                return new PaperPage(found, found.Count == PaperPage.Length ? found[^1].Id : null);
+            }
+        );
+        api.MapGet(
+            "/bows/{bowId}/papers/newest",
+            (string bowId, PaperStore papers, PaperDesk desk) =>
+                new NewestPaper(papers.Newest(bowId) is { } paper ? desk.View(paper) : null)
         );
         api.MapGet("/bows/{bowId}/tolerated", (string bowId, PaperDesk desk) => desk.Tolerated(bowId));
         api.MapGet("/papers/{id}", (string id, PaperDesk desk) => desk.View(id));

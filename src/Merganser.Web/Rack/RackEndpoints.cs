@@ -52,14 +52,34 @@ public sealed class RackDesk(
     SetupDesk setupDesk,
     DozenStore dozens,
     DozenDesk dozenDesk,
-    Database database
+    RackLines lines,
+    Database database,
+    TimeProvider clock
 )
 {
+    /// <summary>The build of this program: a line that another one made is made anew.</summary>
+    private static readonly string Build = typeof(RackDesk).Module.ModuleVersionId.ToString();
+
     public RackView View()
     {
-        var all = bows.All();
-        var hung = all.Where(b => b.ArchivedAt is null).ToArray();
-        var rack = database.Unreadable.Each("bow", hung, b => b.Id, b => Hang(b, hung.Length));
+        var all = lines.All(Build, clock.GetUtcNow());
+        var hung = all.Where(b => !b.Archived).ToArray();
+        List<KeptLine> made = [];
+        var rack = database
+            .Unreadable.Each(
+                "bow",
+                hung,
+                b => b.Id,
+                b => b.Line is { } line ? FactsJson.Read<RackBow>(line) : Make(b, made)
+            )
+            .Select(b =>
+                b with
+                {
+                    Stops = [new Stop("start", Speaker.Trade.Say(new BowsHung(hung.Length))), .. b.Stops],
+                }
+            )
+            .ToArray();
+        lines.Keep(Build, made);
         var next = RackNext.Of([
             .. rack.Select(b => new RackStanding(
                 b.Name,
@@ -67,8 +87,7 @@ public sealed class RackDesk(
                 b.Unsound is not null
             )),
         ]);
-        var archived = all.Where(b => b.ArchivedAt is not null)
-            .Select(b => new ArchivedBow(b.Id, b.Bow.Name, b.Version));
+        var archived = all.Where(b => b.Archived).Select(b => new ArchivedBow(b.Id, b.Name, b.Version));
         return new RackView(rack, next, [.. archived], database.Unreadable.Lost);
     }
 
@@ -92,12 +111,26 @@ public sealed class RackDesk(
         return paper is null ? RackSays.NoneYet : RackSays.AcceptedState;
     }
 
-    private RackBow Hang(BowRow row, int hung)
+    /// <summary>Makes a line, to be kept unless something that it rests on could not be read.</summary>
+    private RackBow Make(HungBow hung, List<KeptLine> made)
+    {
+        var met = database.Unreadable.Met;
+        var (line, until) = Hang(bows.Get(hung.Id));
+        if (database.Unreadable.Met == met)
+        {
+            made.Add(new KeptLine(hung.Id, hung.Revision, until, FactsJson.Write(line)));
+        }
+
+        return line;
+    }
+
+    /// <summary>A bow's line, and when it changes by itself.</summary>
+    private (RackBow Line, DateTimeOffset? Until) Hang(BowRow row)
     {
         var bow = row.Bow;
         var archer = archers.Get(row.ArcherId).Archer;
         var speaker = new Speaker(archer.Units ?? DisplayUnits.Trade, bow.Hand);
-        var arrow = arrows.Of(row.Id).FirstOrDefault();
+        var arrow = arrows.Of(row.Id, most: 1).FirstOrDefault();
         var paper = papers.Newest(row.Id)?.Session;
         var rows = setups.Of(row.Id);
         var sheet = setupDesk.Sheet(row, rows);
@@ -109,10 +142,9 @@ public sealed class RackDesk(
             setupDesk.Due(row, rows),
             row.Unsound
         );
-        var dozen = dozens.Of(row.Id).FirstOrDefault();
+        var dozen = dozens.Newest(row.Id);
         (string Name, Message State)[] stops =
         [
-            ("start", new BowsHung(hung)),
             (
                 "bow",
                 sheet.AskedAgain.Count > 0
@@ -125,7 +157,7 @@ public sealed class RackDesk(
             ("groups", RackSays.NoneYet),
             ("story", RackSays.NoneYet),
         ];
-        return new RackBow(
+        var line = new RackBow(
             row.Id,
             bow.Name,
             archer.Name,
@@ -138,6 +170,7 @@ public sealed class RackDesk(
             [.. stops.Select(s => new Stop(s.Name, speaker.Say(s.State)))],
             row.Unsound is null ? null : speaker.Say(row.Unsound.Words)
         );
+        return (line, rows.DueChanges(archer.Practice, clock.GetUtcNow()));
     }
 }
 

@@ -42,13 +42,35 @@ public sealed record CheckView(
     Message Advice
 );
 
-/// <summary>The string as it stands.</summary>
+/// <summary>A page of the changes that were entered by hand, the newest first.</summary>
+/// <param name="Changes">They.</param>
+/// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
+public sealed record ChangePage(IReadOnlyList<ChangeView> Changes, int? Earlier)
+{
+    private const int Length = 20;
+
+    /// <summary>The newest changes of a bow, or those before one.</summary>
+    public static ChangePage Of(SetupStore setups, string bowId, int? before = null)
+    {
+        var found = setups.Changes(bowId, Length, before);
+        return new ChangePage(
+            [
+                .. found
+                    .Reverse()
+                    .Select(c => new ChangeView(c.Id, c.Change, new ChangeName(c.Change), c.Note, c.HappenedAt)),
+            ],
+            found.Count == Length ? found[0].Ordinal : null
+        );
+    }
+}
+
+/// <summary>The string as it stands, with the shots that were entered last.</summary>
 public sealed record StringView(
     int Shots,
     int Settling,
     int SettlingLeft,
     StringPlan Plan,
-    IReadOnlyList<ShotsFired> Entries
+    IReadOnlyList<EnteredShots> Entries
 );
 
 /// <summary>A change that can be entered, with what follows.</summary>
@@ -77,7 +99,7 @@ public sealed record SetupView(
     IReadOnlyList<DueItem> Due,
     StringView String,
     IReadOnlyList<ChangeChoice> Choices,
-    IReadOnlyList<ChangeView> Changes,
+    ChangePage Changes,
     IReadOnlyList<GoodStateView> GoodStates,
     CentreShotNow? CentreShot,
     Message Aperture,
@@ -95,6 +117,8 @@ public sealed class SetupDesk(
     TimeProvider clock
 )
 {
+    private const int EntriesShown = 6;
+
     public SetupView View(string bowId) => View(bows.Get(bowId), setups.Of(bowId));
 
     public SetupView View(BowRow bow, SetupRecord rows)
@@ -113,7 +137,7 @@ public sealed class SetupDesk(
                 rows.String.Settling,
                 rows.String.SettlingLeft,
                 rows.String.Plan,
-                [.. rows.Fired.Where(f => f.Count > 0)]
+                setups.Entered(bow.Id, EntriesShown)
             ),
             [
                 .. ChangeTable
@@ -126,11 +150,7 @@ public sealed class SetupDesk(
                         ])
                     )),
             ],
-            [
-                .. rows
-                    .Changes.Reverse()
-                    .Select(c => new ChangeView(c.Id, c.Change, new ChangeName(c.Change), c.Note, c.HappenedAt)),
-            ],
+            ChangePage.Of(setups, bow.Id),
             [.. rows.GoodStates.Select(g => Good(g, bow))],
             rows.CentreShot(bow.Bow, bow.Adjusters),
             Peep.Aperture(bow.Bow.AxleToAxle),

@@ -93,14 +93,7 @@ public static class SetupEndpoints
             "/bows/{id}/checks",
             (string id, CheckInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>
             {
-                var last = setups
-                    .Of(id)
-                    .Findings.LastOrDefault(f =>
-                        f.Dated.Finding.Kind == input.Kind
-                        && f.Dated.Finding.Value is not null
-                        && f.Dated.Id != input.Id
-                    )
-                    ?.Dated.Finding.Value;
+                var last = setups.LastNumber(id, input.Kind, input.Id);
                 var rows = setups.Find(
                     id,
                     ClientId.Checked(input.Id),
@@ -109,6 +102,10 @@ public static class SetupEndpoints
                 );
                 return desk.View(bows.Get(id), rows);
             }
+        );
+        api.MapGet(
+            "/bows/{id}/changes",
+            (string id, int? before, SetupStore setups) => ChangePage.Of(setups, id, before)
         );
         api.MapPost(
             "/bows/{id}/changes",

@@ -163,44 +163,6 @@ public class TuningSessionTests
         Session().Advice.Kind.ShouldBe(AdviceKind.Unsound);
     }
 
-    [Theory]
-    [InlineData("a click's size")]
-    [InlineData("a shot")]
-    [InlineData("a void")]
-    [InlineData("a doubt")]
-    [InlineData("a forget")]
-    [InlineData("a travel")]
-    public void Whatever_knowledge_is_computed_from_changes_its_fingerprint(string what)
-    {
-        Shoot("a", 0.8, 0);
-        Shoot("b", 0.7, 0);
-        var before = Session().LearnedFrom().Fingerprint();
-        Session().LearnedFrom().Fingerprint().ShouldBe(before);
-        switch (what)
-        {
-            case "a click's size":
-                adjusters[0] = adjusters[0] with { InchesPerStep = 0.02 };
-                break;
-            case "a travel":
-                adjusters[0] = adjusters[0] with { Upper = 12 };
-                break;
-            case "a shot":
-                Shoot("c", 0.7, 0);
-                break;
-            case "a void":
-                Happens(new NewAct("x", new ShotVoided("b", "hit a clip")));
-                break;
-            case "a doubt":
-                Happens(new NewAct("x", new ShotDoubted("b")));
-                break;
-            default:
-                Happens(new NewAct("x", new LearningForgotten([AdjusterKind.RestSideways], Here: false)));
-                break;
-        }
-
-        Session().LearnedFrom().Fingerprint().ShouldNotBe(before);
-    }
-
     private TuningSession Session() =>
         new(
             new SessionBow(SimulatedBow.Measured, SimulatedBow.Archer, adjusters, unsound),

@@ -8,16 +8,16 @@ public class SetupRecordTests
 {
     private static readonly DateTimeOffset Evening = new(2026, 11, 23, 18, 0, 0, TimeSpan.Zero);
 
-    private static readonly SetupRecord Empty = new(StringPlan.Usual, [], [], [], [], []);
+    private static readonly SetupRecord Empty = new(StringPlan.Usual, [], [], [], new StringShots(0, 0, 0), []);
 
     [Fact]
     public void Five_shots_settle_new_string_work_before_any_is_read()
     {
-        Empty.Split(12).ShouldBe((0, 12), "nothing was done to the string");
+        Empty.String.Split(12).ShouldBe((0, 12), "nothing was done to the string");
         var fresh = Empty with { Changes = [Change(1, BowChange.NewString)] };
-        fresh.Split(12).ShouldBe((5, 7));
-        fresh.Split(3).ShouldBe((3, 0));
-        (fresh with { Fired = [Fired(5, settling: true, afterChange: 1)] }).Split(3).ShouldBe((0, 3));
+        fresh.String.Split(12).ShouldBe((5, 7));
+        fresh.String.Split(3).ShouldBe((3, 0));
+        (fresh with { Shots = new StringShots(0, 5, 5) }).String.Split(3).ShouldBe((0, 3));
     }
 
     [Fact]
@@ -125,9 +125,6 @@ public class SetupRecordTests
 
     private static RecordedChange Change(int ordinal, BowChange change, int afterShots = 0) =>
         new($"c{ordinal}", change, ordinal, "", afterShots, Evening);
-
-    private static ShotsFired Fired(int count, bool settling = false, int afterChange = 0) =>
-        new($"f{count}", count, settling, "entered", Evening, 0, afterChange);
 
     private static RecordedMove Move(
         string id,

@@ -199,6 +199,26 @@ public class SetupSheetTests
         life.Due(BowKind.Compound, 0, Practice.Weekly, Day.AddDays(-62), Day).ShouldBeEmpty();
     }
 
+    /// <summary>What was made of a record holds until then, and not a moment longer.</summary>
+    [Fact]
+    public void What_is_due_changes_by_itself_when_it_says_so()
+    {
+        var life = new StringLife(500, 0, 99, StringPlan.Usual with { School = StringSchool.PreStretched });
+        List<DateTimeOffset> changes = [];
+        for (var now = Day; StringLife.DueChanges(Practice.Daily, Day, now) is { } next; now = next)
+        {
+            Said(next.AddSeconds(-1)).ShouldBe(Said(now));
+            Said(next).ShouldNotBe(Said(now));
+            changes.Add(next);
+        }
+
+        changes.ShouldBe([Day.AddDays(54), Day.AddDays(61)]);
+        StringLife.DueChanges(Practice.Weekly, Day, Day).ShouldBeNull();
+
+        string Said(DateTimeOffset now) =>
+            string.Join(' ', life.Due(BowKind.Compound, 0, Practice.Daily, Day, now).Select(d => d.Now));
+    }
+
     [Fact]
     public void New_string_work_settles_for_five_shots()
     {

@@ -10,6 +10,13 @@ export const useBow = (id: string | undefined) =>
     enabled: id !== undefined,
   });
 
+/** The newest dozens of a bow, in a line each. */
+export const useDozens = (bowId: string) =>
+  useQuery({
+    queryKey: ['dozens', bowId],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/dozens', { params: { path: { bowId } } })),
+  });
+
 /** The parts that the bench picks from, and any that are named besides. */
 export const useCatalogue = (also?: string) =>
   useQuery({

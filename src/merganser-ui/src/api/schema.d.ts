@@ -261,7 +261,30 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: {
+            parameters: {
+                query?: {
+                    before?: number;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MovePage"];
+                    };
+                };
+            };
+        };
         put?: never;
         post: {
             parameters: {
@@ -538,7 +561,9 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    before?: number;
+                };
                 header?: never;
                 path: {
                     id: string;
@@ -553,7 +578,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["VersionView"][];
+                        "application/json": components["schemas"]["VersionPage"];
                     };
                 };
             };
@@ -1529,7 +1554,7 @@ export interface paths {
         get: {
             parameters: {
                 query?: {
-                    newest?: number;
+                    before?: string;
                 };
                 header?: never;
                 path: {
@@ -1545,7 +1570,44 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["PaperView"][];
+                        "application/json": components["schemas"]["PaperPage"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/papers/newest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    bowId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["NewestPaper"];
                     };
                 };
             };
@@ -2191,7 +2253,30 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: {
+            parameters: {
+                query?: {
+                    before?: number;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChangePage"];
+                    };
+                };
+            };
+        };
         put?: never;
         post: {
             parameters: {
@@ -2512,7 +2597,9 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    before?: string;
+                };
                 header?: never;
                 path: {
                     bowId: string;
@@ -2527,7 +2614,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["DozenView"][];
+                        "application/json": components["schemas"]["DozenPage"];
                     };
                 };
             };
@@ -3738,7 +3825,10 @@ export interface components {
             bow: components["schemas"]["Bow"];
             typed: components["schemas"]["BowEntry"];
             adjusters: components["schemas"]["AdjusterView"][];
-            moves: components["schemas"]["MoveView"][];
+            /** @description The newest moves. */
+            moves: components["schemas"]["MovePage"];
+            /** @description The last move of each adjuster. */
+            lastMoves: components["schemas"]["MoveView"][];
             line: string;
             factor: components["schemas"]["FactorView"];
             units: components["schemas"]["DisplayUnits"];
@@ -3878,6 +3968,16 @@ export interface components {
             note?: null | string;
             /** Format: date-time */
             happenedAt?: null | string;
+        };
+        /** @description A page of the changes that were entered by hand, the newest first. */
+        ChangePage: {
+            /** @description They. */
+            changes: components["schemas"]["ChangeView"][];
+            /**
+             * Format: int32
+             * @description Asked for with `before`, the page before this one; null when there is none.
+             */
+            earlier: null | number;
         };
         /** @description A change that was entered. */
         ChangeView: {
@@ -4066,6 +4166,25 @@ export interface components {
             spare: number;
             vanesInSets: boolean;
         };
+        /** @description A dozen in a line: what stands in a list of them. */
+        DozenLine: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            arrows: number;
+            arrowName: string;
+            /** Format: int32 */
+            arrowVersion: number;
+            /** Format: date-time */
+            startedAt: string;
+        };
+        /** @description A page of a bow's dozens in a line each, the newest first. */
+        DozenPage: {
+            /** @description They. */
+            dozens: components["schemas"]["DozenLine"][];
+            /** @description Asked for with `before`, the page before this one; null when there is none. */
+            earlier: null | string;
+        };
         /** @description What a dozen is to be. */
         DozenPlan: {
             /** @description As the archer calls it. */
@@ -4133,6 +4252,15 @@ export interface components {
          * @enum {unknown}
          */
         EnergyUnit: "footPounds" | "joules";
+        /** @description Shots away from the papers, as they were entered. */
+        EnteredShots: {
+            id: string;
+            /** Format: int32 */
+            count: number;
+            settling: boolean;
+            /** Format: date-time */
+            firedAt: string;
+        };
         /** @description An entry as sent: what was weighed, spun, ticked or found. A piece without a number gets the first that is free. */
         EntryInput: {
             /** @description Client-made id. */
@@ -4652,6 +4780,16 @@ export interface components {
             happenedAt?: null | string;
             afterSetId?: null | string;
         };
+        /** @description A page of a bow's moves, in order. */
+        MovePage: {
+            /** @description They. */
+            moves: components["schemas"]["MoveView"][];
+            /**
+             * Format: int32
+             * @description Asked for with `before`, the page before this one; null when there is none.
+             */
+            earlier: null | number;
+        };
         /** @description A logged move in words, with where the adjuster stood before and after it. */
         MoveView: {
             id: string;
@@ -4687,6 +4825,10 @@ export interface components {
             part: components["schemas"]["ArrowPart"];
             words: string;
             name: string;
+        };
+        /** @description The paper that was begun last; null for a bow that has none. */
+        NewestPaper: {
+            paper: null | components["schemas"]["PaperView"];
         };
         /** @description What is next: one sentence, one line of reason, one button, one alternative. */
         Next: {
@@ -4933,6 +5075,29 @@ export interface components {
             /** @default false */
             byMachine: boolean;
             dozenId?: null | string;
+        };
+        /** @description A paper in a line: what stands in a list of them. */
+        PaperLine: {
+            id: string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            acceptedAt: null | string;
+            kind: components["schemas"]["SessionKind"];
+            arrowName: string;
+            /** Format: int32 */
+            arrowVersion: number;
+            /** Format: int32 */
+            sets: number;
+            /** Format: int32 */
+            shots: number;
+        };
+        /** @description A page of a bow's papers in a line each, the newest first. */
+        PaperPage: {
+            /** @description They. */
+            papers: components["schemas"]["PaperLine"][];
+            /** @description Asked for with `before`, the page before this one; null when there is none. */
+            earlier: null | string;
         };
         /** @description A paper session as its page shows it. */
         PaperView: {
@@ -5374,7 +5539,7 @@ export interface components {
             due: components["schemas"]["DueItem"][];
             string: components["schemas"]["StringView"];
             choices: components["schemas"]["ChangeChoice"][];
-            changes: components["schemas"]["ChangeView"][];
+            changes: components["schemas"]["ChangePage"];
             goodStates: components["schemas"]["GoodStateView"][];
             centreShot: null | components["schemas"]["CentreShotNow"];
             aperture: string;
@@ -5504,20 +5669,6 @@ export interface components {
             /** Format: date-time */
             shotAt: string;
             place: string;
-        };
-        /** @description Shots that were entered, marked on paper or read by the chronograph. */
-        ShotsFired: {
-            id: string;
-            /** Format: int32 */
-            count: number;
-            settling: boolean;
-            source: string;
-            /** Format: date-time */
-            firedAt: string;
-            /** Format: int32 */
-            afterMove: number;
-            /** Format: int32 */
-            afterChange: number;
         };
         /** @description Shots that were fired away from the papers. */
         ShotsInput: {
@@ -5823,7 +5974,7 @@ export interface components {
          * @enum {unknown}
          */
         StringSchool: "breakIn" | "preStretched";
-        /** @description The string as it stands. */
+        /** @description The string as it stands, with the shots that were entered last. */
         StringView: {
             /** Format: int32 */
             shots: number;
@@ -5832,7 +5983,7 @@ export interface components {
             /** Format: int32 */
             settlingLeft: number;
             plan: components["schemas"]["StringPlan"];
-            entries: components["schemas"]["ShotsFired"][];
+            entries: components["schemas"]["EnteredShots"][];
         };
         /** @description The tail's place from the point's hole as typed, as the sheet was read, or the point's from the tail's; empty is 0. */
         TailTyped: {
@@ -6091,6 +6242,16 @@ export interface components {
          * @enum {unknown}
          */
         Verdict: "recorded" | "within" | "atTheEdge" | "beyond";
+        /** @description A page of an arrow's kept versions, the newest first. */
+        VersionPage: {
+            /** @description They. */
+            versions: components["schemas"]["VersionView"][];
+            /**
+             * Format: int32
+             * @description Asked for with `before`, the page before this one; null when there is none.
+             */
+            earlier: null | number;
+        };
         /** @description A kept version in the list of an arrow. */
         VersionView: {
             id: string;

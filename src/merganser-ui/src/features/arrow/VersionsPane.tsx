@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api } from '../../api/client';
+import { answer, api, type Schemas } from '../../api/client';
+import { useEarlier } from '../../api/useEarlier';
 import { Plain } from '../../parts/Buttons';
 import { Column, Columns } from '../../parts/Columns';
+import { Earlier } from '../../parts/Earlier';
 import { Log } from '../../parts/List';
 import type { Draft } from './parts';
 import w from '../../parts/words.module.css';
@@ -10,21 +12,26 @@ import s from './VersionsPane.module.css';
 const when = (at: string) =>
   new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
+const NONE = { rows: [], earlier: null };
+
 /** Every kept version, what changed in it, and the arrow as files. */
 export function VersionsPane({ arrowId, onOpen }: { arrowId: string; onOpen: (draft: Draft) => void }) {
-  const versions = useQuery({
-    queryKey: ['arrows', arrowId, 'versions'],
-    queryFn: () => answer(api.GET('/api/arrows/{id}/versions', { params: { path: { id: arrowId } } })),
-  });
+  const load = (before?: number) =>
+    answer(api.GET('/api/arrows/{id}/versions', { params: { path: { id: arrowId }, query: { before } } }));
+  const rows = ({ versions: all, earlier }: Schemas['VersionPage']) => ({ rows: all, earlier });
+  const newest = useQuery({ queryKey: ['arrows', arrowId, 'versions'], queryFn: () => load() });
+  const versions = useEarlier(['versions', arrowId], newest.data ? rows(newest.data) : NONE, (before) =>
+    load(before).then(rows),
+  );
   const file = (name: string) => `/api/arrows/${arrowId}/${name}`;
   return (
     <Columns bare>
       <Column wide label="Versions">
         <h2>Versions</h2>
         <p className={w.muted}>A kept version is never rewritten: a change makes the next one.</p>
-        {versions.data?.length === 0 && <p>Nothing is kept yet.</p>}
+        {newest.data?.versions.length === 0 && <p>Nothing is kept yet.</p>}
         <Log>
-          {versions.data?.map((version) => (
+          {versions.rows.map((version) => (
             <li key={version.id}>
               <p>
                 <b>Version {version.number}</b>: {version.words}
@@ -35,6 +42,7 @@ export function VersionsPane({ arrowId, onOpen }: { arrowId: string; onOpen: (dr
             </li>
           ))}
         </Log>
+        <Earlier list={versions} />
       </Column>
       <Column label="Files">
         <h2>This arrow as a file</h2>

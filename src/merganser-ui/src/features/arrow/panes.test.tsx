@@ -151,34 +151,34 @@ describe('what would change it', () => {
 });
 
 describe('the versions', () => {
+  const version = (number: number, words: string, shot = false) => ({
+    id: `v${number}`,
+    number,
+    keptAt: '2026-11-23T18:00:00Z',
+    words,
+    shot,
+    typed: { ...draft, pointId: `p${number}` },
+  });
+
   it('say what changed, what was shot, and can be put on the bench', async () => {
     const onOpen = vi.fn();
     answering({
-      '/versions': [
-        {
-          id: 'v2',
-          number: 2,
-          keptAt: '2026-11-23T18:00:00Z',
-          words: 'point Pebble 100 to Pebble 125',
-          shot: false,
-          typed: draft,
-        },
-        {
-          id: 'v1',
-          number: 1,
-          keptAt: '2026-11-22T18:00:00Z',
-          words: 'the first',
-          shot: true,
-          typed: { ...draft, pointId: 'p85' },
-        },
-      ],
+      '/versions?before=': { versions: [version(0, 'the very first')], earlier: null },
+      '/versions': {
+        versions: [version(2, 'point Pebble 100 to Pebble 125'), version(1, 'the first', true)],
+        earlier: 1,
+      },
     });
     show(<VersionsPane arrowId="a" onOpen={onOpen} />);
     expect(await screen.findByText(/point Pebble 100 to Pebble 125/)).toBeTruthy();
     expect(screen.getByText(/shot through paper: frozen/)).toBeTruthy();
     await userEvent.click(screen.getAllByText('Put it on the bench')[1]!);
-    expect(onOpen).toHaveBeenCalledWith(expect.objectContaining({ pointId: 'p85' }));
+    expect(onOpen).toHaveBeenCalledWith(expect.objectContaining({ pointId: 'p1' }));
     expect(screen.getByText('Card to print (PDF)').getAttribute('href')).toBe('/api/arrows/a/card.pdf');
+    await userEvent.click(screen.getByText('Earlier ones'));
+    expect(await screen.findByText(/the very first/)).toBeTruthy();
+    expect(screen.getAllByText('Put it on the bench')).toHaveLength(3);
+    expect(screen.queryByText('Earlier ones')).toBeNull();
   });
 });
 

@@ -64,7 +64,7 @@ export default function BowPage() {
         {bowId !== undefined && <BowWays bowId={bowId} way="measures" />}
         <section aria-label="The bow, drawn">
           <BowFigure entry={form.entry} />
-          {work.bow && <MoveList moves={work.bow.moves} />}
+          {work.bow && <MoveList bow={work.bow} />}
           {work.bow && (
             <Plain onClick={() => void work.archive(work.bow!.archivedAt === null)}>
               {work.bow.archivedAt ? 'Hang it on the rack again' : 'Take it off the rack'}

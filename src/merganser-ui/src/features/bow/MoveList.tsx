@@ -1,15 +1,18 @@
 import type { Schemas } from '../../api/client';
+import { useEarlierMoves } from '../../api/useEarlierMoves';
+import { Earlier } from '../../parts/Earlier';
 import { Log } from '../../parts/List';
 import w from '../../parts/words.module.css';
 
 /** What was turned on this bow, newest first. */
-export function MoveList({ moves }: { moves: Schemas['MoveView'][] }) {
-  if (moves.length === 0) return <p className={w.muted}>Nothing has been moved on this bow yet.</p>;
+export function MoveList({ bow }: { bow: Schemas['BowView'] }) {
+  const moves = useEarlierMoves(bow);
+  if (moves.rows.length === 0) return <p className={w.muted}>Nothing has been moved on this bow yet.</p>;
   return (
     <>
       <h2>Moves</h2>
       <Log>
-        {moves.toReversed().map((move) => (
+        {moves.rows.map((move) => (
           <li key={move.id}>
             {move.words}
             {move.correction && <em> (entry corrected)</em>}
@@ -24,6 +27,7 @@ export function MoveList({ moves }: { moves: Schemas['MoveView'][] }) {
           </li>
         ))}
       </Log>
+      <Earlier list={moves} />
     </>
   );
 }

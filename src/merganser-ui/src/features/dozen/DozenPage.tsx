@@ -34,14 +34,14 @@ export default function DozenPage() {
   const bowId = useParams().bowId!;
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const work = useDozen(bowId);
+  const work = useDozen(bowId, search.get('dozen'));
   const [planning, setPlanning] = useState<DozenForm | null>(null);
   const arrows = useQuery({
     queryKey: ['arrows', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
   });
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
-  const dozen = work.dozens.data?.find((d) => d.id === search.get('dozen')) ?? work.dozens.data?.[0];
+  const { dozen } = work;
   const way = ways.find(([w]) => w === search.get('way'))?.[0] ?? 'weigh';
   const kind =
     search.get('class') ?? (dozen?.check ? (dozen.classes.find((c) => c.missing > 0)?.name ?? 'Shaft') : 'check');
@@ -91,8 +91,8 @@ export default function DozenPage() {
   };
 
   useFaultFocus(work.problem);
-  useEscape(planning !== null && dozen !== undefined, () => setPlanning(null));
-  const loading = !work.dozens.data || !arrows.data;
+  useEscape(planning !== null && Boolean(dozen), () => setPlanning(null));
+  const loading = dozen === undefined || !arrows.data;
   const starting = !loading && (!dozen || planning !== null);
   return (
     <Page>
@@ -119,11 +119,11 @@ export default function DozenPage() {
             <p className={s.title}>
               <b>{dozen.name}</b> {dozen.plan.arrows} arrows to {dozen.arrowName}, version {dozen.arrowVersion}.{' '}
               {dozen.changed && <em>{dozen.changed}</em>}{' '}
-              {(work.dozens.data ?? [])
+              {work.lines
                 .filter((d) => d.id !== dozen.id)
                 .map((d) => (
                   <Link key={d.id} to={`?dozen=${d.id}&way=${way}`}>
-                    {d.name}, {d.state}
+                    {d.name}, {d.arrows} arrows
                   </Link>
                 ))}
             </p>
@@ -145,7 +145,15 @@ export default function DozenPage() {
           </div>
         )}
       </Main>
-      {loading ? (
+      {work.missing ? (
+        <Foot
+          trouble
+          sentence={work.missing.message}
+          reason="The others stand as they are."
+          button="To the newest dozen"
+          onGo={() => setSearch({})}
+        />
+      ) : loading ? (
         <Foot sentence="Opening the dozen …" reason="" button="To the rack" onGo={() => void navigate('/')} />
       ) : work.problem ? (
         <Foot
@@ -155,7 +163,7 @@ export default function DozenPage() {
           button="I see"
           onGo={() => {
             work.clear();
-            void work.dozens.refetch();
+            work.reread();
           }}
         />
       ) : starting ? (

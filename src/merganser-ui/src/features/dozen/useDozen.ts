@@ -1,22 +1,23 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
-import { useRefresh } from '../../api/queries';
+import { useDozens, useRefresh } from '../../api/queries';
 import { shownAtOnce, useActs } from '../../api/useActs';
 
 export type Dozen = Schemas['DozenView'];
 type TrayArrow = Dozen['tray'][number];
 export type EntryInput = Omit<Schemas['EntryInput'], 'id'>;
 
-/** The dozens of a bow and every act on them; each act has one id, so that trying it again is safe. */
-export function useDozen(bowId: string) {
+/**
+ * The dozens of a bow, one of them whole (the newest unless another is wanted), and every act on it; each act has one
+ * id, so that trying it again is safe.
+ */
+export function useDozen(bowId: string, wanted: string | null) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
   const acts = useActs(`dozen ${bowId}`);
   const tray = (dozenId: string, change: (arrow: TrayArrow) => TrayArrow) =>
-    shownAtOnce<Dozen[]>(['dozens', bowId], (all) =>
-      all.map((d) => (d.id === dozenId ? { ...d, tray: d.tray.map(change) } : d)),
-    );
+    shownAtOnce<Dozen>(['dozens', dozenId, 'whole'], (dozen) => ({ ...dozen, tray: dozen.tray.map(change) }));
   /** A tick of the build list stands at once: it can be taken back. */
   const ticked = (dozenId: string, number: number, step: string) =>
     tray(dozenId, (a) => (a.number === number ? { ...a, tickIds: { ...a.tickIds, [step]: '' } } : a));
@@ -26,9 +27,12 @@ export function useDozen(bowId: string) {
       tickIds: Object.fromEntries(Object.entries(a.tickIds).filter(([, id]) => id !== entryId)),
     }));
   const stop = useRef<AbortController | null>(null);
-  const dozens = useQuery({
-    queryKey: ['dozens', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/dozens', { params: { path: { bowId } } })),
+  const dozens = useDozens(bowId);
+  const shown = wanted ?? dozens.data?.dozens[0]?.id ?? null;
+  const whole = useQuery({
+    queryKey: ['dozens', shown, 'whole'],
+    queryFn: () => answer(api.GET('/api/dozens/{id}', { params: { path: { id: shown! } } })),
+    enabled: shown !== null,
   });
   const act = async (
     what: string,
@@ -37,12 +41,18 @@ export function useDozen(bowId: string) {
   ): Promise<Dozen | null> => {
     const dozen = await acts.act(what, call, change);
     if (!dozen) return null;
-    queries.setQueryData<Dozen[]>(['dozens', bowId], (all) => [dozen, ...(all ?? []).filter((d) => d.id !== dozen.id)]);
+    queries.setQueryData<Dozen>(['dozens', dozen.id, 'whole'], dozen);
     refresh();
     return dozen;
   };
   return {
-    dozens,
+    /** The newest dozens, in a line each. */
+    lines: dozens.data?.dozens ?? [],
+    /** The one in work; null for a bow without any, undefined while it is fetched. */
+    dozen: dozens.data && shown === null ? null : whole.data,
+    missing: whole.error,
+    /** Reads anew what stands on the server. */
+    reread: () => void queries.invalidateQueries({ queryKey: ['dozens'] }),
     problem: acts.problem,
     busy: acts.busy,
     clear: acts.clear,
@@ -51,7 +61,10 @@ export function useDozen(bowId: string) {
     start: (input: Omit<Schemas['DozenInput'], 'id'>) =>
       act(`start ${JSON.stringify(input)}`, (id) =>
         answer(api.POST('/api/bows/{bowId}/dozens', { params: { path: { bowId } }, body: { ...input, id } })),
-      ),
+      ).then((started) => {
+        void dozens.refetch();
+        return started;
+      }),
     enter: (dozenId: string, entry: EntryInput) =>
       act(
         `entry ${dozenId} ${JSON.stringify(entry)}`,

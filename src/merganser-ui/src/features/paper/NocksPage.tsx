@@ -14,6 +14,7 @@ import { Main } from '../../parts/Page';
 import { Pick } from '../../parts/Pick';
 import { NockRing, ShotsOf } from './NockParts';
 import { SayIt } from './SayIt';
+import { useDozens } from '../../api/queries';
 import type { Choices, Words } from './paperTypes';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
@@ -25,12 +26,9 @@ type Nocks = Schemas['NockRound'];
 /** Every shaft through paper: its nock turned and marked, then all of them with vanes. */
 export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices | undefined }) {
   const navigate = useNavigate();
-  const dozens = useQuery({
-    queryKey: ['dozens', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/dozens', { params: { path: { bowId } } })),
-  });
+  const dozens = useDozens(bowId).data?.dozens;
   const [dozenId, setDozenId] = useState<string | null>(null);
-  const dozen = dozens.data?.find((d) => d.id === dozenId) ?? dozens.data?.[0];
+  const dozen = dozens?.find((d) => d.id === dozenId) ?? dozens?.[0];
   const [distance, setDistance] = useState<number | null>(null);
   const nocks = useQuery({
     queryKey: ['nocks', dozen?.id, distance],
@@ -43,7 +41,7 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
     enabled: dozen !== undefined,
     placeholderData: keepPreviousData,
   });
-  if (dozens.data?.length === 0)
+  if (dozens?.length === 0)
     return (
       <>
         <Main className={s.page}>
@@ -79,7 +77,7 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
       bowId={bowId}
       nocks={nocks.data}
       sizes={choices?.sizes ?? []}
-      others={(dozens.data ?? []).map((d) => ({ id: d.id, name: d.name }))}
+      others={(dozens ?? []).map((d) => ({ id: d.id, name: d.name }))}
       onDozen={setDozenId}
       onDistance={setDistance}
     />
@@ -117,7 +115,7 @@ function NockRounds({ bowId, nocks, sizes, others, onDozen, onDistance }: Rounds
   const put = (view: Nocks | null) => {
     if (!view) return;
     void queries.invalidateQueries({ queryKey: ['nocks', nocks.dozenId] });
-    void queries.invalidateQueries({ queryKey: ['dozens', bowId] });
+    void queries.invalidateQueries({ queryKey: ['dozens'] });
     setPicked(null);
     setWords(null);
     setRight('');

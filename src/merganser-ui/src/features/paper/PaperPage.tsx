@@ -5,7 +5,7 @@ import { answer, api } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
-import { useBow } from '../../api/queries';
+import { useBow, useDozens } from '../../api/queries';
 import { Plain } from '../../parts/Buttons';
 import { Empty } from '../../parts/Empty';
 import { Main, Page } from '../../parts/Page';
@@ -30,14 +30,11 @@ export default function PaperPage() {
     queryKey: ['arrows', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
   });
-  const dozens = useQuery({
-    queryKey: ['dozens', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/dozens', { params: { path: { bowId } } })),
-  });
+  const dozens = useDozens(bowId);
   const way = useSearchParams()[0].get('way');
   const [planning, setPlanning] = useState<Plan | null>(null);
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
-  const paper = work.papers.data?.[0];
+  const paper = work.newest.data?.paper ?? undefined;
   const plan: Plan =
     planning ?? freshPlan((kept.find((a) => a.kept!.id === paper?.arrowVersionId) ?? kept[0])?.kept?.id ?? '');
 
@@ -71,7 +68,7 @@ export default function PaperPage() {
       </Page>
     );
 
-  const loading = !work.papers.data || !arrows.data || !bow.data;
+  const loading = !work.newest.data || !arrows.data || !bow.data;
   const begin = async () => {
     if (await work.start(plan)) {
       seenBeforeYouShoot();
@@ -94,7 +91,7 @@ export default function PaperPage() {
           <PaperPlan
             plan={plan}
             arrows={arrows.data}
-            dozens={dozens.data ?? []}
+            dozens={dozens.data?.dozens ?? []}
             choices={work.choices.data}
             faults={work.faults}
             onChange={setPlanning}

@@ -35,7 +35,7 @@ export const freshPlan = (arrowId: string): Plan => ({
 interface Props {
   plan: Plan;
   arrows: Schemas['ArrowRow'][];
-  dozens: Schemas['DozenView'][];
+  dozens: Schemas['DozenLine'][];
   choices: Choices | undefined;
   faults: Record<string, string[]>;
   onChange: (plan: Plan) => void;

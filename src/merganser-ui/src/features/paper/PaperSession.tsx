@@ -245,13 +245,13 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
                 onWithdraw={(noteId) => void work.withdrawNote(paper, noteId)}
               />
             )}
-            {way === 'learned' && <LearnedPanel bowId={paper.bowId} onForgot={() => void work.papers.refetch()} />}
+            {way === 'learned' && <LearnedPanel bowId={paper.bowId} onForgot={() => void work.newest.refetch()} />}
             {way === 'move' && (
               <MovePanel
                 key={`${paper.version}-${paper.advice.move?.to}`}
                 adjusters={bow.adjusters}
                 advised={paper.advice.move}
-                moves={bow.moves}
+                moves={bow.lastMoves}
                 fault={work.faults.to?.[0] ?? work.problem?.message ?? null}
                 busy={work.busy}
                 sets={paper.sets.map(({ id, number }) => ({ id, number }))}

@@ -24,7 +24,7 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
         reason="The bench’s server does not answer. What you marked stays in this browser."
         button="Try again"
         busy={work.busy}
-        onGo={() => (marking ? onKeep() : void work.papers.refetch().then(work.clear))}
+        onGo={() => (marking ? onKeep() : void work.newest.refetch().then(work.clear))}
       />
     );
   if (marking)

@@ -48,7 +48,7 @@ describe('nock tuning', () => {
     },
     ...part,
   });
-  const dozens = [{ id: 'd', name: 'Osk eight' }];
+  const dozens = { dozens: [{ id: 'd', name: 'Osk eight' }], earlier: null };
 
   it('stands at the arrow that is next, keeps a clean hole for it, and takes a shot back', async () => {
     const asked = answering({ '/dozens/d/nocks/s': nocks(), '/dozens/d/nocks': nocks(), '/dozens': dozens });
@@ -95,7 +95,7 @@ describe('nock tuning', () => {
   });
 
   it('asks for a dozen first', async () => {
-    answering({ '/dozens': [] });
+    answering({ '/dozens': { dozens: [], earlier: null } });
     show(<NocksPage bowId="b" choices={choices} />);
     expect(await screen.findByText('No dozen yet')).toBeTruthy();
   });

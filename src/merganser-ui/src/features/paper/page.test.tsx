@@ -142,9 +142,9 @@ const choices = {
 
 function open(papers: unknown[], more: Record<string, unknown> = {}, path = '/bows/b/paper') {
   const asked = answering({
-    '/api/bows/b/papers': papers,
+    '/api/bows/b/papers/newest': { paper: papers[0] ?? null },
     '/api/bows/b/arrows': [arrow('a', 'Light'), arrow('c', 'Heavy')],
-    '/api/bows/b/dozens': [],
+    '/api/bows/b/dozens': { dozens: [], earlier: null },
     '/api/bows/b': bow,
     '/api/bows/b/paper-choices': choices,
     '/api/rack': { bows: [], next: next('', '') },

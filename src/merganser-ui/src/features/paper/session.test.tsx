@@ -29,7 +29,7 @@ describe('the plan of a paper', () => {
       <PaperPlan
         plan={{ ...freshPlan('v1'), ...part }}
         arrows={arrows}
-        dozens={[only<Schemas['DozenView']>({ id: 'd', name: 'Island dozen' })]}
+        dozens={[only<Schemas['DozenLine']>({ id: 'd', name: 'Island dozen' })]}
         choices={choices}
         faults={faults}
         onChange={onChange}

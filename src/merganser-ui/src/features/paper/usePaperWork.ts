@@ -17,9 +17,9 @@ export function usePaperWork(bowId: string) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
   const acts = useActs(`paper ${bowId}`);
-  const papers = useQuery({
-    queryKey: ['papers', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/papers', { params: { path: { bowId }, query: { newest: 1 } } })),
+  const newest = useQuery({
+    queryKey: ['papers', bowId, 'newest'],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/papers/newest', { params: { path: { bowId } } })),
   });
   const choices = useQuery({
     queryKey: ['paper-choices', bowId],
@@ -30,14 +30,14 @@ export function usePaperWork(bowId: string) {
   const act = async (what: string, call: (id: string) => Promise<Paper>): Promise<Paper | null> => {
     const paper = await acts.act(what, call);
     if (!paper) return null;
-    queries.setQueryData<Paper[]>(['papers', bowId], (all) => [paper, ...(all ?? []).filter((p) => p.id !== paper.id)]);
+    queries.setQueryData<Schemas['NewestPaper']>(['papers', bowId, 'newest'], { paper });
     void queries.invalidateQueries({ queryKey: ['response', bowId] });
     refresh();
     return paper;
   };
 
   return {
-    papers,
+    newest,
     choices,
     problem: acts.problem,
     busy: acts.busy,

@@ -2,6 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { NoteField } from '../../parts/NoteField';
 import { answer, api, type Schemas } from '../../api/client';
+import { useEarlier } from '../../api/useEarlier';
+import { useEarlierMoves } from '../../api/useEarlierMoves';
+import { Earlier } from '../../parts/Earlier';
 import { Select } from '../../parts/Field';
 import { useEscape } from '../../shell/focus';
 import { Key, Plain } from '../../parts/Buttons';
@@ -19,14 +22,16 @@ const when = (at: string) =>
 export function HistoryPane({ bow, setup, work }: { bow: Schemas['BowView']; setup: Setup; work: SetupWork }) {
   return (
     <Columns>
-      <Moves moves={bow.moves} work={work} />
+      <Moves bow={bow} work={work} />
       <GoodStates bowId={bow.id} setup={setup} work={work} />
       <Changes setup={setup} work={work} />
     </Columns>
   );
 }
 
-function Moves({ moves, work }: { moves: Schemas['MoveView'][]; work: SetupWork }) {
+function Moves({ bow, work }: { bow: Schemas['BowView']; work: SetupWork }) {
+  const list = useEarlierMoves(bow);
+  const moves = list.rows;
   const [asking, setAsking] = useState<string | null>(null);
   useEscape(asking !== null, () => setAsking(null));
   const corrected = new Set(moves.map((m) => m.corrects).filter(Boolean));
@@ -42,7 +47,7 @@ function Moves({ moves, work }: { moves: Schemas['MoveView'][]; work: SetupWork 
         <p className={w.muted}>Nothing has been moved on this bow yet. Press an adjuster to log one.</p>
       )}
       <Log>
-        {moves.toReversed().map((move) => (
+        {moves.map((move) => (
           <li key={move.id}>
             <p>
               {move.correction ? (
@@ -70,6 +75,7 @@ function Moves({ moves, work }: { moves: Schemas['MoveView'][]; work: SetupWork 
           </li>
         ))}
       </Log>
+      <Earlier list={list} />
     </Column>
   );
 }
@@ -128,6 +134,10 @@ function GoodStates({ bowId, setup, work }: { bowId: string; setup: Setup; work:
 }
 
 function Changes({ setup, work }: { setup: Setup; work: SetupWork }) {
+  const rows = ({ changes, earlier }: Schemas['ChangePage']) => ({ rows: changes, earlier });
+  const list = useEarlier(['changes', setup.bowId], rows(setup.changes), (before) =>
+    answer(api.GET('/api/bows/{id}/changes', { params: { path: { id: setup.bowId }, query: { before } } })).then(rows),
+  );
   const [note, setNote] = useState('');
   return (
     <Column label="Changes">
@@ -147,7 +157,7 @@ function Changes({ setup, work }: { setup: Setup; work: SetupWork }) {
         ))}
       </ul>
       <Log>
-        {setup.changes.map((change) => (
+        {list.rows.map((change) => (
           <li key={change.id}>
             <p>
               {change.name} {change.note && <em>{change.note}</em>}
@@ -157,6 +167,7 @@ function Changes({ setup, work }: { setup: Setup; work: SetupWork }) {
           </li>
         ))}
       </Log>
+      <Earlier list={list} />
     </Column>
   );
 }

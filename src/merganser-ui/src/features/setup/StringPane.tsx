@@ -69,18 +69,14 @@ export function StringPane({ setup, work, compound }: { setup: Setup; work: Setu
           }}
         />
         <Log>
-          {string.entries
-            .filter((e) => e.source === 'entered')
-            .toReversed()
-            .slice(0, 6)
-            .map((entry) => (
-              <li key={entry.id}>
-                <p>
-                  {entry.count} shots{entry.settling ? ', settling' : ''}
-                </p>
-                <Plain onClick={() => void work.withdraw(entry.id)}>Entered wrongly</Plain>
-              </li>
-            ))}
+          {string.entries.map((entry) => (
+            <li key={entry.id}>
+              <p>
+                {entry.count} shots{entry.settling ? ', settling' : ''}
+              </p>
+              <Plain onClick={() => void work.withdraw(entry.id)}>Entered wrongly</Plain>
+            </li>
+          ))}
         </Log>
       </Column>
       <Column label="School of the string">

@@ -43,15 +43,12 @@ const setup = (part: Partial<Setup> = {}): Setup => ({
         id: 'e1',
         count: 78,
         settling: false,
-        source: 'entered',
         firedAt: '2026-11-23T18:00:00Z',
-        afterMove: 0,
-        afterChange: 0,
       },
     ],
   },
   choices: [{ change: 'newLoop', name: 'New D-loop', follows: 'Looked at again: peep, paper.' }],
-  changes: [],
+  changes: { changes: [], earlier: null },
   goodStates: [],
   ...part,
 });
@@ -100,7 +97,7 @@ describe('the string', () => {
 
 describe('the history', () => {
   const move = (ordinal: number, part: Partial<Schemas['MoveView']> = {}): Schemas['MoveView'] => ({
-    ...sent.bow.moves[0]!,
+    ...sent.bow.moves.moves[0]!,
     id: `m${ordinal}`,
     adjuster: 'restHeight',
     name: 'Rest up/down',
@@ -117,7 +114,7 @@ describe('the history', () => {
     ordinal,
     ...part,
   });
-  const bow = (moves: Schemas['MoveView'][]) => only<Schemas['BowView']>({ id: 'b', moves });
+  const bow = (moves: Schemas['MoveView'][]) => only<Schemas['BowView']>({ id: 'b', moves: { moves, earlier: null } });
 
   it('always asks how a move is taken back, and only for the latest of an adjuster', async () => {
     answering({ '/arrows': [] });

@@ -1,10 +1,28 @@
 namespace Merganser.Data;
 
+/// <summary>Shots away from the papers, as they were entered.</summary>
+public sealed record EnteredShots(string Id, int Count, bool Settling, DateTimeOffset FiredAt);
+
 /// <summary>The shots of a bow's string.</summary>
-internal static class StringShots
+internal static class FiredRows
 {
     /// <summary>Shots that still settle new string work before any is read.</summary>
-    public static int SettlingLeft(Sql sql, string bowId) => SetupReader.Of(sql, bowId).String.SettlingLeft;
+    public static int SettlingLeft(Sql sql, string bowId) => SetupReader.String(sql, bowId).SettlingLeft;
+
+    /// <summary>What was entered by hand and not taken back, the newest first.</summary>
+    public static EnteredShots[] Entered(Sql sql, string bowId, int most) =>
+        [
+            .. sql.Query<(string Id, int Count, bool Settling, string At)>(
+                    """
+                    SELECT id, count, settling, fired_at FROM shots_fired f
+                    WHERE bow_id = @bowId AND source = 'entered'
+                      AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = f.id)
+                    ORDER BY rowid DESC LIMIT @most
+                    """,
+                    new { bowId, most }
+                )
+                .Select(f => new EnteredShots(f.Id, f.Count, f.Settling, Stamp.Read(f.At))),
+        ];
 
     /// <summary>Counts shots of this bow's string.</summary>
     public static void Fire(

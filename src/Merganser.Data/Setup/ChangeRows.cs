@@ -1,0 +1,43 @@
+using Merganser.Core.Setup;
+
+namespace Merganser.Data;
+
+/// <summary>Changes of a bow that were entered by hand.</summary>
+internal static class ChangeRows
+{
+    /// <summary>The newest that were not taken back, or those before one, in order.</summary>
+    public static RecordedChange[] Newest(Sql sql, string bowId, int most, int? before) =>
+        [
+            .. Read(
+                    sql,
+                    """
+                    WHERE bow_id = @bowId AND (@before IS NULL OR ordinal < @before)
+                      AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = bow_change.id)
+                    ORDER BY ordinal DESC LIMIT @most
+                    """,
+                    new
+                    {
+                        bowId,
+                        before,
+                        most,
+                    }
+                )
+                .Reverse(),
+        ];
+
+    public static RecordedChange[] Read(Sql sql, string where, object values) =>
+        [
+            .. sql.Query<(string Id, string Change, int Ordinal, string Note, int AfterShots, string At)>(
+                    $"SELECT id, change, ordinal, note, after_shots, happened_at FROM bow_change {where}",
+                    values
+                )
+                .Select(r => new RecordedChange(
+                    r.Id,
+                    FactsJson.Enum<BowChange>(r.Change),
+                    r.Ordinal,
+                    r.Note,
+                    r.AfterShots,
+                    Stamp.Read(r.At)
+                )),
+        ];
+}
