@@ -8,7 +8,7 @@ namespace Merganser.Data;
 /// <summary>
 /// The data file: opens connections that keep what they are told, and brings the file to the present tables.
 /// </summary>
-public sealed class Database(string path)
+public sealed class Database(string path, TimeProvider clock)
 {
     private readonly string connectionString = new SqliteConnectionStringBuilder
     {
@@ -42,7 +42,9 @@ public sealed class Database(string path)
     {
         using var connection = Open();
         using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
-        var result = command(new Sql(connection, transaction, Count));
+        var sql = new Sql(connection, transaction, Count);
+        AskedAct.Enter(sql, clock.GetUtcNow());
+        var result = command(sql);
         transaction.Commit();
         return result;
     }
@@ -62,7 +64,7 @@ public sealed class Database(string path)
     /// <summary>Brings the file to the present tables; a file that has data is copied beside itself first.</summary>
     /// <returns>The path of the copy, or null when none was needed.</returns>
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was.</exception>
-    public string? Migrate(TimeProvider clock)
+    public string? Migrate()
     {
         Directory.CreateDirectory(System.IO.Path.GetDirectoryName(System.IO.Path.GetFullPath(Path))!);
         var existed = File.Exists(Path) && new FileInfo(Path).Length > 0;
@@ -80,7 +82,7 @@ public sealed class Database(string path)
             return null;
         }
 
-        var copy = existed ? Backup(clock) : null;
+        var copy = existed ? Backup() : null;
         var result = engine.PerformUpgrade();
         return result.Successful
             ? copy
@@ -96,7 +98,7 @@ public sealed class Database(string path)
         StatementTally.CountOne();
     }
 
-    private string Backup(TimeProvider clock)
+    private string Backup()
     {
         var copy = $"{Path}.{clock.GetUtcNow():yyyyMMdd-HHmmss}.bak";
         using var from = Open();

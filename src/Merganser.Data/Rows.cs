@@ -57,8 +57,11 @@ public sealed class MissingException(string what) : Exception(what)
 }
 
 /// <summary>An id made by the client was already used for something else.</summary>
-public sealed class IdTakenException(string what) : Exception(what)
+public sealed class IdTakenException(string what, KeptAct? kept = null) : Exception(what)
 {
+    /// <summary>What is kept under it, where it is known.</summary>
+    public KeptAct? Kept { get; } = kept;
+
     /// <summary>What is said of it.</summary>
     public Message Said { get; } = new IdIsTaken(what);
 }

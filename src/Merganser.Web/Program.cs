@@ -60,7 +60,9 @@ builder.Services.AddSingleton<TimeProvider>(
         ? new DemoClock(DateTimeOffset.Parse(fixedClock))
         : TimeProvider.System
 );
-builder.Services.AddSingleton(new Database(data)).AddSingleton(_ => DataFile.Take(data, urls));
+builder
+    .Services.AddSingleton(s => new Database(data, s.GetRequiredService<TimeProvider>()))
+    .AddSingleton(_ => DataFile.Take(data, urls));
 builder
     .Services.AddSingleton<ArcherStore>()
     .AddSingleton<BowStore>()
@@ -123,7 +125,7 @@ if (!describing)
         return 2;
     }
 
-    var copy = app.Services.GetRequiredService<Database>().Migrate(app.Services.GetRequiredService<TimeProvider>());
+    var copy = app.Services.GetRequiredService<Database>().Migrate();
     if (copy is not null)
     {
         Console.WriteLine($"The data file was brought up to date; a copy of the old one is {copy}");
@@ -141,6 +143,7 @@ app.UseExceptionHandler();
 app.UseStatusCodePages(ProblemMapping.WriteStatus);
 app.UseMiddleware<OriginGuard>();
 app.UseMiddleware<PageHeaders>();
+app.UseMiddleware<Acceptable>();
 app.UseResponseCompression();
 app.UseMiddleware<EntityTags>();
 app.UseStaticFiles(UiPage.Assets);
@@ -150,7 +153,8 @@ var api = app.MapGroup("/api")
     .AddEndpointFilter(
         (call, next) => call.HttpContext.RequestServices.GetRequiredService<Listener>().Answer(call, next)
     )
-    .AddEndpointFilter(NoHoles.Look);
+    .AddEndpointFilter(NoHoles.Look)
+    .AddEndpointFilter(OneAct.Note);
 api.MapArchers();
 api.MapBows();
 api.MapArrows();

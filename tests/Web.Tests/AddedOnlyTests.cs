@@ -16,9 +16,10 @@ public class AddedOnlyTests : IDisposable
     {
         var path = Path.Combine(folder, "bench.db");
         File.Copy(Path.Combine(AppContext.BaseDirectory, "fixtures", "0008.db"), path);
-        new Data.Database(path).Migrate(TimeProvider.System);
+        new Data.Database(path, TimeProvider.System).Migrate();
         file = new SqliteConnection($"Data Source={path};Pooling=False");
         file.Open();
+        file.Execute("INSERT INTO act (id, path, fingerprint, at) VALUES ('a', '/api/papers', 'f', 'now')");
     }
 
     /// <summary>Each table of history with its key, and a column that says something.</summary>
@@ -43,6 +44,7 @@ public class AddedOnlyTests : IDisposable
             { "paper_note", "id", "note" },
             { "response_reset", "id", "reason" },
             { "session_act", "id", "recorded_at" },
+            { "act", "id", "path" },
         };
 
     [Theory]
@@ -72,7 +74,7 @@ public class AddedOnlyTests : IDisposable
         var columns = file.Query<string>($"SELECT name FROM pragma_table_info('{table}')").ToArray();
         var named = string.Join(", ", columns);
         var changed = string.Join(", ", columns.Select(c => c == column ? "'replaced'" : c));
-        file.Execute($"INSERT OR REPLACE INTO {table} ({named}) SELECT {changed} FROM {table}");
+        Try($"INSERT OR REPLACE INTO {table} ({named}) SELECT {changed} FROM {table}");
         Rows(table, key).ShouldBe(before);
         var other = string.Join(", ", columns.Select(c => c == key ? $"{c} || '-other'" : c));
         Try($"INSERT OR REPLACE INTO {table} (rowid, {named}) SELECT rowid, {other} FROM {table}");

@@ -18,7 +18,7 @@ public class CatalogueTests
         using var to = new App(demo: false);
         foreach (var row in (await to.Get("/api/catalogue/export.json"))["components"]!.AsArray())
         {
-            (await to.Http.DeleteAsync($"/api/catalogue/{row!["id"]}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+            (await Delete(to, row!)).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         }
 
         foreach (var kind in Kinds)
@@ -120,7 +120,7 @@ public class CatalogueTests
     public async Task A_part_in_use_is_retired_and_not_deleted_and_old_arrows_stay_as_they_were()
     {
         using var app = new App();
-        var (status, problem) = await app.Send(HttpMethod.Delete, "/api/catalogue/shaft-wrackline-340", new { });
+        var (status, problem) = await app.Send(HttpMethod.Delete, "/api/catalogue/shaft-wrackline-340", null, "\"1\"");
         status.ShouldBe(400);
         ((string)problem["title"]!).ShouldContain("Island 340");
         var row = await app.Get("/api/catalogue/shaft-wrackline-340");
@@ -279,4 +279,11 @@ public class CatalogueTests
     }
 
     private static ByteArrayContent Csv(byte[] bytes) => new(bytes) { Headers = { ContentType = new("text/csv") } };
+
+    private static async Task<HttpResponseMessage> Delete(App app, JsonNode row)
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Delete, $"/api/catalogue/{row["id"]}");
+        request.Headers.TryAddWithoutValidation("If-Match", "\"1\"");
+        return await app.Http.SendAsync(request);
+    }
 }

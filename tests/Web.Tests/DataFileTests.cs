@@ -67,7 +67,7 @@ public class DataFileTests
     public void One_that_a_newer_program_wrote_is_not_opened()
     {
         Fixture(bytes => bytes);
-        using (var newer = new Database(File_).Open())
+        using (var newer = new Database(File_, TimeProvider.System).Open())
         {
             using var command = newer.CreateCommand();
             command.CommandText =
@@ -82,7 +82,7 @@ public class DataFileTests
     public void One_that_another_program_holds_is_said()
     {
         Fixture(bytes => bytes);
-        using var other = new Database(File_).Open();
+        using var other = new Database(File_, TimeProvider.System).Open();
         using var command = other.CreateCommand();
         command.CommandText = "PRAGMA locking_mode = EXCLUSIVE; BEGIN EXCLUSIVE; UPDATE archer SET name = name;";
         command.ExecuteNonQuery();

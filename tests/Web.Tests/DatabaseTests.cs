@@ -60,8 +60,8 @@ public class DatabaseTests
         var path = Path.Combine(folder, "old.db");
         File.Copy(Path.Combine(AppContext.BaseDirectory, "fixtures", fixture), path);
         var before = Everything(path);
-        var database = new Database(path);
-        database.Migrate(TimeProvider.System);
+        var database = new Database(path, TimeProvider.System);
+        database.Migrate();
         Kept(before, Everything(path)).ShouldBeEmpty();
         var bow = new BowStore(database, TimeProvider.System).All().First(b => b.Bow.Name == "Brindle");
         bow.Bow.DrawLength.ShouldBe(29);
@@ -127,7 +127,7 @@ public class DatabaseTests
             connection.Execute("CREATE TABLE keepsake (words TEXT); INSERT INTO keepsake VALUES ('kept')");
         }
 
-        var copy = new Database(path).Migrate(TimeProvider.System);
+        var copy = new Database(path, TimeProvider.System).Migrate();
         copy.ShouldNotBeNull();
         using (var connection = new SqliteConnection($"Data Source={copy}"))
         {

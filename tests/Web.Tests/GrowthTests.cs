@@ -84,6 +84,7 @@ public class GrowthTests
             "component",
             "bow_state",
             "paper_learned",
+            "act",
             "bow_revision",
             "rack_line",
         ];

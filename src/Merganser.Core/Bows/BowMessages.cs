@@ -6,6 +6,9 @@ namespace Merganser.Core.Bows;
 /// <summary>What is said of a bow and its adjusters.</summary>
 public abstract record BowMessage : Message;
 
+/// <summary>An adjuster was moved in another place since it was looked at.</summary>
+public sealed record MovedMeanwhile(AdjusterKind Kind, int Position) : BowMessage;
+
 /// <summary>An adjuster's name.</summary>
 public sealed record AdjusterName(AdjusterKind Kind) : BowMessage;
 

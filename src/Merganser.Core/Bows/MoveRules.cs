@@ -5,6 +5,7 @@ namespace Merganser.Core.Bows;
 /// <summary>
 /// A move to be logged; cam spacers name the seats after it. One that is logged late names the set it came after.
 /// </summary>
+/// <param name="From">Where whoever logs it saw the adjuster stand; null when that was not said.</param>
 public sealed record MoveWanted(
     AdjusterKind Adjuster,
     int To,
@@ -13,7 +14,8 @@ public sealed record MoveWanted(
     DateTimeOffset? HappenedAt = null,
     SpacerSeats? Seats = null,
     string? AfterSet = null,
-    string? TurnsBack = null
+    string? TurnsBack = null,
+    int? From = null
 );
 
 /// <summary>A move as it stands in a bow's log.</summary>
@@ -35,7 +37,7 @@ public static class MoveRules
     /// <returns>Where the adjuster stands, and the spacers' seats after it.</returns>
     /// <exception cref="RefusedException">
     /// The bow has no such adjuster, the step is beyond its travel, nothing moved, later moves rest on the entry to be
-    /// corrected, or it lies in the future.
+    /// corrected, it lies in the future, or the adjuster stands elsewhere than was seen.
     /// </exception>
     public static (int From, SpacerSeats? Seats) Check(
         IReadOnlyList<Adjuster> adjusters,
@@ -52,6 +54,7 @@ public static class MoveRules
             CheckCorrection(log, wanted, corrects);
         }
 
+        CheckSeen(wanted, adjuster.Position);
         if (!adjuster.Reaches(wanted.To))
         {
             throw RefusedException.At("to", "range", new BeyondTravel(adjuster.Kind, adjuster.Lower, adjuster.Upper));
@@ -68,6 +71,16 @@ public static class MoveRules
         }
 
         return (adjuster.Position, SeatsAfter(adjuster, wanted));
+    }
+
+    /// <summary>A move is logged from where the adjuster was seen to stand, and from nowhere else.</summary>
+    /// <exception cref="RefusedException">It was moved in another place meanwhile.</exception>
+    public static void CheckSeen(MoveWanted wanted, int position)
+    {
+        if (wanted.From is { } seen && seen != position)
+        {
+            throw RefusedException.At("to", "moved-meanwhile", new MovedMeanwhile(wanted.Adjuster, position));
+        }
     }
 
     /// <summary>

@@ -46,6 +46,7 @@ public enum InputSays
     CannotBeRead,
     MethodNotTaken,
     JsonOnly,
+    NothingAcceptable,
     WentWrong,
     NotConnected,
     FollowedElsewhere,
@@ -111,11 +112,16 @@ public sealed class FieldReader
     public Entry? Optional(string field, string? text, Quantity quantity, AllowedRange range) =>
         string.IsNullOrWhiteSpace(text) ? null : Read(field, text, quantity, range);
 
-    /// <summary>A name: not empty, at most 60 characters.</summary>
+    /// <summary>A name: not empty, at most 60 characters, no control character among them.</summary>
     public string Name(string field, string? text)
     {
         var name = text?.Trim() ?? "";
-        Check(name.Length is > 0 and <= LongestName, field, "name", new NameWanted(LongestName));
+        Check(
+            name.Length is > 0 and <= LongestName && !name.Any(char.IsControl),
+            field,
+            "name",
+            new NameWanted(LongestName)
+        );
         return name;
     }
 

@@ -85,9 +85,11 @@ public static class SessionActs
     /// <param name="session">The session.</param>
     /// <param name="id">The move's id.</param>
     /// <param name="wanted">The move, checked where the bow's moves are logged.</param>
+    /// <exception cref="RefusedException">It was moved in another place meanwhile.</exception>
     public static IReadOnlyList<NewAct> Move(TuningSession session, string id, MoveWanted wanted)
     {
         var from = session.Bow.Adjusters.FirstOrDefault(a => a.Kind == wanted.Adjuster)?.Position ?? 0;
+        MoveRules.CheckSeen(wanted, from);
         SessionAct act = wanted.Corrects is { } wrong
             ? new MoveCorrected(wrong, wanted.Adjuster, from, wanted.To, wanted.Note, wanted.Seats)
             : new MoveMade(wanted.Adjuster, from, wanted.To, wanted.Note, wanted.Seats, wanted.AfterSet);

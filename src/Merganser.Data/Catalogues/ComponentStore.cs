@@ -114,7 +114,8 @@ public sealed class ComponentStore(Database database)
         );
 
     /// <exception cref="RefusedException">Some arrow is built with it.</exception>
-    public void Delete(string id)
+    /// <exception cref="ChangedException">The row is not at this version any more.</exception>
+    public void Delete(string id, int version)
     {
         var row = Get(id);
         database.Write(sql =>
@@ -129,7 +130,8 @@ public sealed class ComponentStore(Database database)
                 throw new RefusedException("in-use", new PartInUse(row.Part.Name, users));
             }
 
-            return sql.Execute("DELETE FROM component WHERE id = @id", new { id });
+            var gone = sql.Execute("DELETE FROM component WHERE id = @id AND version = @version", new { id, version });
+            return gone == 1 ? gone : throw new ChangedException("part", row);
         });
         Forget();
     }

@@ -114,8 +114,8 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             var now = clock.GetUtcNow();
             var added = sql.Execute(
                 """
-                INSERT INTO paper (id, bow_id, arrow_version_id, tolerance, plan, started_at)
-                VALUES (@Id, @BowId, @ArrowVersionId, @Tolerance, @plan, @now) ON CONFLICT (id) DO NOTHING
+                INSERT INTO paper (id, bow_id, arrow_version_id, tolerance, plan, dozen_id, started_at)
+                VALUES (@Id, @BowId, @ArrowVersionId, @Tolerance, @plan, @DozenId, @now) ON CONFLICT (id) DO NOTHING
                 """,
                 new
                 {
@@ -124,6 +124,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
                     paper.ArrowVersionId,
                     paper.Tolerance,
                     plan = FactsJson.Write(paper.Plan),
+                    paper.Plan.DozenId,
                     now = Stamp.Of(now),
                 }
             );

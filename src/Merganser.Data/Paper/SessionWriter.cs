@@ -84,6 +84,7 @@ internal static class SessionWriter
 
     private static void WriteSet(Sql sql, string paperId, string bowId, string id, SetBegun set, DateTimeOffset now)
     {
+        ArrowStore.CheckOfBow(sql, set.Arrow, bowId);
         var row = new
         {
             id,
@@ -186,16 +187,17 @@ internal static class SessionWriter
                     begun.Arrow,
                     "",
                     now,
-                    begun.Stage
+                    begun.Stage,
+                    paper.Id
                 );
                 break;
             case Reopened:
                 sql.Execute(
                     """
-                    INSERT INTO withdrawn (entry_id, withdrawn_at) SELECT id, @now FROM good_state WHERE id LIKE @like
-                    ON CONFLICT DO NOTHING
+                    INSERT INTO withdrawn (entry_id, kind, withdrawn_at)
+                    SELECT id, 'goodState', @now FROM good_state WHERE paper_id = @Id ON CONFLICT DO NOTHING
                     """,
-                    new { like = $"{paper.Id}-good-%", now = Stamp.Of(now) }
+                    new { paper.Id, now = Stamp.Of(now) }
                 );
                 break;
             case MoveMade or MoveCorrected when session.Now.Shots.Count == 0:

@@ -130,14 +130,25 @@ public sealed class SetupStore(Database database, TimeProvider clock)
             return SetupReader.Of(sql, bowId);
         });
 
-    public SetupRecord Plan(string bowId, StringPlan plan) =>
+    /// <exception cref="ChangedException">The bow is not at this version any more.</exception>
+    public SetupRecord Plan(string bowId, int version, StringPlan plan) =>
         database.Write(sql =>
         {
-            _ = BowStore.Get(sql, bowId);
-            sql.Execute(
-                "UPDATE bow SET string_plan = @plan WHERE id = @bowId",
-                new { bowId, plan = FactsJson.Write(plan.Checked()) }
+            var bow = BowStore.Get(sql, bowId);
+            var changed = sql.Execute(
+                "UPDATE bow SET string_plan = @plan, version = version + 1 WHERE id = @bowId AND version = @version",
+                new
+                {
+                    bowId,
+                    version,
+                    plan = FactsJson.Write(plan.Checked()),
+                }
             );
+            if (changed == 0)
+            {
+                throw new ChangedException("bow", bow);
+            }
+
             return SetupReader.Of(sql, bowId);
         });
 
@@ -156,7 +167,8 @@ public sealed class SetupStore(Database database, TimeProvider clock)
         string? arrowVersionId,
         string note,
         DateTimeOffset now,
-        PlannedStage? stage = null
+        PlannedStage? stage = null,
+        string? paperId = null
     )
     {
         if (sql.Scalar<long>("SELECT count(*) FROM good_state WHERE id = @id", new { id }) > 0)
@@ -174,7 +186,10 @@ public sealed class SetupStore(Database database, TimeProvider clock)
         var readings = SetupReader.Of(sql, bowId).Readings;
         var state = BowStore.TakeState(sql, bowId, now);
         sql.Execute(
-            "INSERT INTO good_state (id, bow_id, bow_state_id, arrow_version_id, readings, note, stage, marked_at) VALUES (@id, @bowId, @state, @arrowVersionId, @readings, @note, @at, @now)",
+            """
+            INSERT INTO good_state (id, bow_id, bow_state_id, arrow_version_id, readings, note, stage, paper_id, marked_at)
+            VALUES (@id, @bowId, @state, @arrowVersionId, @readings, @note, @at, @paperId, @now)
+            """,
             new
             {
                 id,
@@ -184,6 +199,7 @@ public sealed class SetupStore(Database database, TimeProvider clock)
                 readings = FactsJson.Write(readings),
                 note,
                 at = stage is null ? null : FactsJson.Write(stage),
+                paperId,
                 now = Stamp.Of(now),
             }
         );

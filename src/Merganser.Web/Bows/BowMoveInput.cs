@@ -22,6 +22,7 @@ public sealed record SpacerInput(int Top, int Bottom);
 /// A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of
 /// both cams.
 /// </summary>
+/// <param name="From">Where the one adjuster was seen to stand; when it stands elsewhere by now, it is refused.</param>
 public sealed record BowMoveInput(
     string? Id,
     AdjusterKind? Adjuster = null,
@@ -29,7 +30,8 @@ public sealed record BowMoveInput(
     YokeInput? Yoke = null,
     SpacerInput? Spacers = null,
     string? Note = null,
-    DateTimeOffset? HappenedAt = null
+    DateTimeOffset? HappenedAt = null,
+    int? From = null
 )
 {
     private const int LongestNote = 500;
@@ -71,22 +73,23 @@ public sealed record BowMoveInput(
         if (Yoke is { } yoke)
         {
             var twists = new YokeTwists(yoke.Left, yoke.Right).Moves;
-            return [.. twists.Select((m, i) => New(Derived(id, i), m.Kind, Standing(m.Kind).Position + m.Steps, null))];
+            return [.. twists.Select((m, i) => Twist(Derived(id, i), Standing(m.Kind), m.Steps))];
         }
 
         if (Spacers is { } spacers)
         {
-            var seats = (Standing(AdjusterKind.CamSpacer).Seats ?? SpacerSeats.Middle).Shifted(
-                spacers.Top,
-                spacers.Bottom
-            );
-            return [New(id, AdjusterKind.CamSpacer, seats.Step, seats)];
+            var cam = Standing(AdjusterKind.CamSpacer);
+            var seats = (cam.Seats ?? SpacerSeats.Middle).Shifted(spacers.Top, spacers.Bottom);
+            return [New(id, cam.Kind, seats.Step, seats, cam.Position)];
         }
 
-        return [New(id, Adjuster!.Value, To!.Value, null)];
+        return [New(id, Adjuster!.Value, To!.Value, null, From)];
 
-        NewMove New(string moveId, AdjusterKind kind, int to, SpacerSeats? seats) =>
-            new(moveId, bowId, null, new MoveWanted(kind, to, null, Note?.Trim() ?? "", HappenedAt, seats));
+        NewMove New(string moveId, AdjusterKind kind, int to, SpacerSeats? seats, int? from = null) =>
+            new(moveId, bowId, null, new MoveWanted(kind, to, null, Note?.Trim() ?? "", HappenedAt, seats, From: from));
+
+        NewMove Twist(string moveId, Adjuster leg, int steps) =>
+            New(moveId, leg.Kind, leg.Position + steps, null, leg.Position);
 
         Adjuster Standing(AdjusterKind kind) =>
             bow.Adjusters.FirstOrDefault(a => a.Kind == kind)

@@ -31,7 +31,7 @@ public static class CatalogueCsv
         var cells = fields.Select(f =>
             f.Kind == ComponentFieldKind.Text ? CsvText.Harmless(texts[f.Name]) : texts[f.Name]
         );
-        return [row.Id, FactsJson.Word(row.Class), .. cells];
+        return [CsvText.Harmless(row.Id), FactsJson.Word(row.Class), .. cells];
     }
 
     /// <summary>Reads a table; the first line is its header.</summary>

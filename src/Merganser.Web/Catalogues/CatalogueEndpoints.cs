@@ -73,9 +73,9 @@ public static class CatalogueEndpoints
         );
         api.MapDelete(
                 "/catalogue/{id}",
-                (string id, ComponentStore components) =>
+                (string id, HttpRequest request, ComponentStore components) =>
                 {
-                    components.Delete(id);
+                    components.Delete(id, request.IfMatch());
                     return Results.NoContent();
                 }
             )
@@ -157,6 +157,11 @@ public static class CatalogueEndpoints
         if (file.Format != FileFormat)
         {
             throw new RefusedException("format", new NoCatalogueFile(FileFormat));
+        }
+
+        if (file.Components.Count > CatalogueCsv.MostRows)
+        {
+            throw new RefusedException("too-many-rows", new TooManyRows(CatalogueCsv.MostRows));
         }
 
         List<FieldProblem> problems = [];

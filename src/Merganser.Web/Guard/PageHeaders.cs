@@ -17,27 +17,34 @@ public sealed class PageHeaders(RequestDelegate next)
     {
         var nonce = Convert.ToBase64String(RandomNumberGenerator.GetBytes(16));
         context.Items[NonceItem] = nonce;
+        var from = Stopwatch.GetTimestamp();
+        var statements = StatementTally.Begin();
+        // On starting, so that what handles a failure does not clear them away.
+        context.Response.OnStarting(() =>
+        {
+            Write(context, nonce);
+            if (context.Request.Path.StartsWithSegments("/api"))
+            {
+                var headers = context.Response.Headers;
+                headers.CacheControl = headers.CacheControl.Count == 0 ? "no-store" : headers.CacheControl;
+                headers["Server-Timing"] = string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"data;desc=\"{statements.Count} statements\", app;dur={Stopwatch.GetElapsedTime(from).TotalMilliseconds:F3}"
+                );
+            }
+
+            return Task.CompletedTask;
+        });
+        return next(context);
+    }
+
+    private static void Write(HttpContext context, string nonce)
+    {
         var headers = context.Response.Headers;
         headers.ContentSecurityPolicy =
             $"default-src 'none'; script-src 'self' 'nonce-{nonce}'; style-src 'self' 'nonce-{nonce}'; img-src 'self' data:; font-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
         headers.XContentTypeOptions = "nosniff";
         headers["Referrer-Policy"] = "no-referrer";
         headers["Cross-Origin-Opener-Policy"] = "same-origin";
-        if (context.Request.Path.StartsWithSegments("/api"))
-        {
-            headers.CacheControl = "no-store";
-            var from = Stopwatch.GetTimestamp();
-            var statements = StatementTally.Begin();
-            context.Response.OnStarting(() =>
-            {
-                headers["Server-Timing"] = string.Create(
-                    CultureInfo.InvariantCulture,
-                    $"data;desc=\"{statements.Count} statements\", app;dur={Stopwatch.GetElapsedTime(from).TotalMilliseconds:F3}"
-                );
-                return Task.CompletedTask;
-            });
-        }
-
-        return next(context);
     }
 }

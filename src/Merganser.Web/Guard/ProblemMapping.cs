@@ -29,6 +29,11 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
             problem.Extensions["current"] = changed.Current;
         }
 
+        if (exception is IdTakenException { Kept: { } kept })
+        {
+            problem.Extensions["current"] = kept;
+        }
+
         if (status == 500)
         {
             log.LogError(exception, "Unexpected failure");
@@ -78,6 +83,7 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
         var said = code switch
         {
             405 => InputSays.MethodNotTaken,
+            406 => InputSays.NothingAcceptable,
             415 => InputSays.JsonOnly,
             _ => InputSays.CannotBeRead,
         };

@@ -110,6 +110,7 @@ public sealed record ShotInput(
 public sealed record MarkInput(string? Id, string? Reason, bool Doubtful = false);
 
 /// <summary>A move as it was really made; one that is logged late names the set it came after.</summary>
+/// <param name="From">Where the adjuster was seen to stand; if it stands elsewhere by now, it is refused.</param>
 public sealed record MoveInput(
     string? Id,
     AdjusterKind Adjuster,
@@ -117,11 +118,13 @@ public sealed record MoveInput(
     string? Corrects = null,
     string? Note = null,
     DateTimeOffset? HappenedAt = null,
-    string? AfterSetId = null
+    string? AfterSetId = null,
+    int? From = null
 )
 {
     /// <summary>The move.</summary>
-    public MoveWanted Read() => new(Adjuster, To, Corrects, Texts.Note(Note), HappenedAt, AfterSet: AfterSetId);
+    public MoveWanted Read() =>
+        new(Adjuster, To, Corrects, Texts.Note(Note), HappenedAt, AfterSet: AfterSetId, From: From);
 }
 
 /// <summary>Ends the paper, or opens it again.</summary>

@@ -91,8 +91,10 @@ public sealed record GoodStateView(
 );
 
 /// <summary>The whole set-up of a bow as its page shows it.</summary>
+/// <param name="BowVersion">The bow's version: an edit of the string's plan names it.</param>
 public sealed record SetupView(
     string BowId,
+    int BowVersion,
     IReadOnlyList<CheckView> Checks,
     IReadOnlyList<CheckView> FollowUps,
     int Done,
@@ -128,6 +130,7 @@ public sealed class SetupDesk(
         var due = Due(bow, rows);
         return new SetupView(
             bow.Id,
+            bow.Version,
             [.. sheet.Lines.Select(l => Check(l, bow.Bow, archer))],
             [.. sheet.FollowUps.Select(l => Check(l, bow.Bow, archer))],
             sheet.Done,

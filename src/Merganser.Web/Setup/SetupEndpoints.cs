@@ -136,8 +136,11 @@ public static class SetupEndpoints
         );
         api.MapPut(
             "/bows/{id}/string-plan",
-            (string id, StringPlan plan, SetupStore setups, BowStore bows, SetupDesk desk) =>
-                desk.View(bows.Get(id), setups.Plan(id, plan))
+            (string id, StringPlan plan, HttpRequest request, SetupStore setups, BowStore bows, SetupDesk desk) =>
+            {
+                var rows = setups.Plan(id, request.IfMatch(), plan);
+                return desk.View(bows.Get(id), rows);
+            }
         );
         api.MapPost(
             "/bows/{id}/good-states",

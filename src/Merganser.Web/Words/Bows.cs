@@ -30,6 +30,8 @@ public static class BowWords
             FactorReason(BowKind.Recurve or BowKind.Barebow, _, _, _) => $"recurve with fingers, as charts assume",
             FactorReason(_, var cams, { } more, _) => $"{CamsOf(cams)}, fingers count {more} more, from memory",
             FactorReason(_, var cams, _, _) => $"{CamsOf(cams)}, release aid, from memory",
+            MovedMeanwhile(var kind, var position) =>
+                $"It was moved in another place meanwhile and stands {new Standing(kind, position)} now. Look at it first.",
             BeyondTravel(var kind, var lower, var upper) =>
                 $"Its travel ends {new Standing(kind, lower)} and {new Standing(kind, upper)}.",
             TravelHoldsStep(var position, var most) =>

@@ -3817,6 +3817,11 @@ export interface components {
             note?: null | string;
             /** Format: date-time */
             happenedAt?: null | string;
+            /**
+             * Format: int32
+             * @description Where the one adjuster was seen to stand; when it stands elsewhere by now, it is refused.
+             */
+            from?: null | number;
         };
         /** @description A bow with everything its page shows. */
         BowView: {
@@ -4779,6 +4784,11 @@ export interface components {
             /** Format: date-time */
             happenedAt?: null | string;
             afterSetId?: null | string;
+            /**
+             * Format: int32
+             * @description Where the adjuster was seen to stand; when it stands elsewhere by now, the move is refused.
+             */
+            from?: null | number;
         };
         /** @description A page of a bow's moves, in order. */
         MovePage: {
@@ -5532,6 +5542,11 @@ export interface components {
         /** @description The whole set-up of a bow as its page shows it. */
         SetupView: {
             bowId: string;
+            /**
+             * Format: int32
+             * @description The bow's version: an edit of the string's plan names it.
+             */
+            bowVersion: number;
             checks: components["schemas"]["CheckView"][];
             followUps: components["schemas"]["CheckView"][];
             /** Format: int32 */

@@ -103,8 +103,10 @@ export default function CataloguePage() {
         }),
       ),
     );
-  const remove = (id: string) =>
-    act(`delete ${id}`, () => answer(api.DELETE('/api/catalogue/{id}', { params: { path: { id } } })));
+  const remove = (id: string, version: number) =>
+    act(`delete ${id} ${version}`, () =>
+      answer(api.DELETE('/api/catalogue/{id}', { params: { path: { id } }, ...ifMatch(version) })),
+    );
   const fresh = (): Editing => ({ id: newId(), version: null, fields: {} });
   const rows = page.data?.rows ?? [];
   // A column that nothing stands in is left out; the form of a part has every field.
@@ -174,7 +176,7 @@ export default function CataloguePage() {
                 <Key onClick={() => void retire(opened).then((ok) => ok && setEditing(null))}>
                   {opened.retired ? 'Put it back' : 'Retire it'}
                 </Key>
-                <Key onClick={() => void remove(opened.id).then((ok) => ok && setEditing(null))}>Delete it</Key>
+                <Key onClick={() => void remove(opened.id, opened.version).then((ok) => ok && setEditing(null))}>Delete it</Key>
               </>
             )}
           </ComponentForm>

@@ -105,7 +105,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     corrects: string | null,
     afterSetId: string | null = null,
   ) => {
-    const after = await work.move(paper, adjuster, to, note, corrects, afterSetId);
+    const from = corrects ? null : (bow.adjusters.find((a) => a.kind === adjuster)?.position ?? null);
+    const after = await work.move(paper, adjuster, to, note, corrects, afterSetId, from);
     show(after);
     if (!after) return;
     sayReopened(after);

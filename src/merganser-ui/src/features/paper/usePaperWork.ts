@@ -108,8 +108,9 @@ export function usePaperWork(bowId: string) {
       note: string,
       corrects: string | null,
       afterSetId: string | null = null,
+      from: number | null = null,
     ) =>
-      act(`move ${paper.id} ${adjuster} ${to} ${corrects} ${afterSetId}`, (id) =>
+      act(`move ${paper.id} ${adjuster} ${from} ${to} ${corrects} ${afterSetId}`, (id) =>
         answer(
           api.POST('/api/papers/{id}/moves', {
             params: { path: { id: paper.id } },
@@ -121,10 +122,15 @@ export function usePaperWork(bowId: string) {
               corrects,
               happenedAt: null,
               afterSetId,
+              from,
             },
           }),
         ),
-      ),
+      ).then((moved) => {
+        // It may have been moved in another place: where everything stands is read anew.
+        if (!moved) refresh();
+        return moved;
+      }),
     note: (paper: Paper, rung: Schemas['RungKind'] | null, outcome: string | null, note: string) =>
       act(`note ${paper.id} ${rung} ${outcome} ${note}`, (id) =>
         answer(

@@ -32,12 +32,18 @@ export function MoveForm({ adjuster, work, onDone }: Props) {
   const spacers = adjuster.kind === 'camSpacer';
   const log = async () => {
     const rest = { note, happenedAt: null };
-    const none = { adjuster: null, to: null, yoke: null, spacers: null };
+    const none = { adjuster: null, to: null, yoke: null, spacers: null, from: null };
     const ok = yoke
       ? await work.move({ ...none, yoke: { left: first, right: second }, ...rest })
       : spacers
         ? await work.move({ ...none, spacers: { top: first, bottom: second }, ...rest })
-        : await work.move({ ...none, adjuster: adjuster.kind, to: adjuster.position + first, ...rest });
+        : await work.move({
+            ...none,
+            adjuster: adjuster.kind,
+            from: adjuster.position,
+            to: adjuster.position + first,
+            ...rest,
+          });
     if (ok) onDone();
   };
   const words = yoke

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { answer, api, Refusal, type Schemas } from '../../api/client';
+import { answer, api, ifMatch, Refusal, type Schemas } from '../../api/client';
 import { useRefresh } from '../../api/queries';
 import { useActs } from '../../api/useActs';
 
@@ -63,8 +63,18 @@ export function useSetup(bowId: string) {
       act(`shots ${count}`, (id) => answer(api.POST('/api/bows/{id}/shots', { params: path, body: { id, count } }))),
     plan: (plan: Schemas['StringPlan']) =>
       act(`plan ${JSON.stringify(plan)}`, () =>
-        answer(api.PUT('/api/bows/{id}/string-plan', { params: path, body: plan })),
-      ),
+        answer(
+          api.PUT('/api/bows/{id}/string-plan', {
+            params: path,
+            body: plan,
+            ...ifMatch(setup.data?.bowVersion ?? 0),
+          }),
+        ),
+      ).then((done) => {
+        // Changed in another place meanwhile: what stands there now is shown, and the plan is still in its fields.
+        if (!done) void queries.invalidateQueries({ queryKey: ['setup', bowId] });
+        return done;
+      }),
     markGood: (arrowVersionId: string | null, note: string) =>
       act(`good ${arrowVersionId} ${note}`, (id) =>
         answer(api.POST('/api/bows/{id}/good-states', { params: path, body: { id, arrowVersionId, note } })),
@@ -72,7 +82,11 @@ export function useSetup(bowId: string) {
     move: (move: Omit<Schemas['BowMoveInput'], 'id'>) =>
       act(`move ${JSON.stringify(move)}`, (id) =>
         answer(api.POST('/api/bows/{id}/moves', { params: path, body: { ...move, id } })),
-      ),
+      ).then((moved) => {
+        // It may have been moved in another place: where everything stands is read anew.
+        if (!moved) refresh();
+        return moved;
+      }),
     undoMove: (moveId: string, loggedWrongly: boolean) =>
       act(`undo ${moveId} ${loggedWrongly}`, (id) =>
         answer(
