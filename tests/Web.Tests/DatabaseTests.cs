@@ -1,4 +1,7 @@
+using System.Text.Json;
+using System.Text.RegularExpressions;
 using Dapper;
+using Merganser.Core.Paper;
 using Merganser.Data;
 using Microsoft.Data.Sqlite;
 
@@ -107,13 +110,30 @@ public class DatabaseTests
             {
                 foreach (var (column, value) in row.Where(c => !moved.Contains($"{table}.{c.Key}")))
                 {
-                    if (!now[at].TryGetValue(column, out var kept) || !Equals(kept, value))
+                    if (!now[at].TryGetValue(column, out var kept) || !Equals(kept, Unworded(table, value)))
                     {
                         yield return $"{table}.{column} of row {at + 1}: {value} became {kept}";
                     }
                 }
             }
         }
+    }
+
+    /// <summary>A plan's stages were once kept with their words: those are dropped on purpose.</summary>
+    private static object? Unworded(string table, object? value) =>
+        table == "paper" && value is string text ? Regex.Replace(text, ",\"words\":\"[^\"]*\"", "") : value;
+
+    /// <summary>A renamed or unknown member is an error that names it, and never a 0.</summary>
+    [Fact]
+    public void What_is_kept_is_read_strictly()
+    {
+        Should
+            .Throw<JsonException>(() => FactsJson.Read<PlannedStage>("""{"range":3,"fletched":false}"""))
+            .Message.ShouldContain("range");
+        Should
+            .Throw<JsonException>(() => FactsJson.Read<PlannedStage>("""{"fletched":false}"""))
+            .Message.ShouldContain("distance");
+        FactsJson.Read<PlannedStage>("""{"distance":3,"fletched":false}""").Distance.ShouldBe(3);
     }
 
     [Fact]

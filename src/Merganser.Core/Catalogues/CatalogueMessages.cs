@@ -33,6 +33,5 @@ public sealed record FieldsUnread(int Count) : CatalogueMessage;
 public enum CatalogueSays
 {
     NoHeaderLine,
-    NotUtf8,
     NothingToWrite,
 }

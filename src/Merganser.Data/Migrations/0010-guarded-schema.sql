@@ -67,6 +67,10 @@ CREATE INDEX good_state_of_paper ON good_state (paper_id) WHERE paper_id IS NOT 
 DROP TRIGGER paper_is_kept;
 ALTER TABLE paper ADD COLUMN dozen_id TEXT REFERENCES dozen (id);
 UPDATE paper SET dozen_id = plan ->> 'dozenId';
+-- A stage was once kept with its words; they are said anew each time.
+UPDATE paper SET plan = json_set(plan, '$.stages', (
+  SELECT json_group_array(json_remove(s.value, '$.words')) FROM json_each(plan, '$.stages') s))
+WHERE plan LIKE '%"words":%';
 CREATE TRIGGER paper_is_kept BEFORE UPDATE OF id, bow_id, arrow_version_id, tolerance, started_at, plan, dozen_id ON paper
 BEGIN SELECT RAISE (ABORT, 'papers are only ever added'); END;
 

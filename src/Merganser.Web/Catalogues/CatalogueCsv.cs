@@ -1,4 +1,3 @@
-using System.Text;
 using CsvHelper;
 using Merganser.Core.Arrows;
 using Merganser.Core.Catalogues;
@@ -35,10 +34,9 @@ public static class CatalogueCsv
     }
 
     /// <summary>Reads a table; the first line is its header.</summary>
-    /// <exception cref="RefusedException">Not UTF-8 or UTF-16, empty, or too many rows.</exception>
-    public static ComponentTexts Read(byte[] bytes, CancellationToken cancel = default)
+    /// <exception cref="RefusedException">Empty, or too many rows.</exception>
+    public static ComponentTexts Read(string text, CancellationToken cancel = default)
     {
-        var text = Text(bytes);
         using var csv = CsvReader.FromText(text, new CsvReaderOptions { HasHeader = false });
         if (!csv.Read() || csv.FieldCount == 0 || Cells(csv.FieldCount).All(string.IsNullOrWhiteSpace))
         {
@@ -66,23 +64,5 @@ public static class CatalogueCsv
 
         string[] Cells(int count) =>
             [.. Enumerable.Range(0, count).Select(i => i < csv.FieldCount ? CsvText.Plain(csv.GetString(i)) : "")];
-    }
-
-    private static string Text(byte[] bytes)
-    {
-        try
-        {
-            return bytes switch
-            {
-                [0xEF, 0xBB, 0xBF, ..] => new UTF8Encoding(false, true).GetString(bytes, 3, bytes.Length - 3),
-                [0xFF, 0xFE, ..] => Encoding.Unicode.GetString(bytes, 2, bytes.Length - 2),
-                [0xFE, 0xFF, ..] => Encoding.BigEndianUnicode.GetString(bytes, 2, bytes.Length - 2),
-                _ => new UTF8Encoding(false, true).GetString(bytes),
-            };
-        }
-        catch (DecoderFallbackException)
-        {
-            throw new RefusedException("csv-encoding", CatalogueSays.NotUtf8);
-        }
     }
 }

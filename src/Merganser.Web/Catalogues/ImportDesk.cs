@@ -22,6 +22,7 @@ public enum ImportState
 /// <summary>An import as it stands.</summary>
 /// <param name="Id">Its id.</param>
 /// <param name="State">How far it is.</param>
+/// <param name="Encoding">How the file was read.</param>
 /// <param name="Class">What it holds.</param>
 /// <param name="Columns">The file's columns.</param>
 /// <param name="Fields">The fields there are, with their words.</param>
@@ -38,6 +39,7 @@ public enum ImportState
 public sealed record ImportView(
     string Id,
     ImportState State,
+    TextEncoding Encoding,
     ComponentClass Class,
     IReadOnlyList<string> Columns,
     IReadOnlyDictionary<string, Message> Fields,
@@ -75,9 +77,16 @@ public sealed class ImportDesk(ComponentStore components)
             imports.TryRemove(old.Id, out _);
         }
 
-        var table = CatalogueCsv.Read(bytes);
+        var file = TextFile.Of(bytes);
+        var table = CatalogueCsv.Read(file.Text);
         ImportCheck.CheckClass(kind, table.Columns, Speaker.Trade.Say);
-        var import = new Import(id, kind, table, ImportCheck.Guess(kind, table.Columns, Speaker.Trade.Say));
+        var import = new Import(
+            id,
+            kind,
+            file.Encoding,
+            table,
+            ImportCheck.Guess(kind, table.Columns, Speaker.Trade.Say)
+        );
         imports[id] = import;
         Check(import);
         return import.View();
@@ -160,6 +169,7 @@ public sealed class ImportDesk(ComponentStore components)
     private sealed class Import(
         string id,
         ComponentClass kind,
+        TextEncoding encoding,
         ComponentTexts table,
         Dictionary<string, string> mapping
     )
@@ -207,6 +217,7 @@ public sealed class ImportDesk(ComponentStore components)
             new(
                 Id,
                 State,
+                encoding,
                 Class,
                 Table.Columns,
                 ComponentTable.Fields(Class).ToDictionary(f => f.Name, f => f.Label),

@@ -26,8 +26,6 @@ public static class CatalogueWords
         says switch
         {
             CatalogueSays.NoHeaderLine => $"There is no header line: the first line names the columns.",
-            CatalogueSays.NotUtf8 =>
-                $"The file is not UTF-8: save it as \"CSV UTF-8\" and try again. Nothing was written.",
             CatalogueSays.NothingToWrite =>
                 $"There is nothing to write: no row could be read, or it is not checked yet.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),

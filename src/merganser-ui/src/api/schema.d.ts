@@ -4562,6 +4562,8 @@ export interface components {
             id: string;
             /** @description How far it is. */
             state: components["schemas"]["ImportState"];
+            /** @description How the file was read. */
+            encoding: components["schemas"]["TextEncoding"];
             /** @description What it holds. */
             class: components["schemas"]["ComponentClass"];
             /** @description The file's columns. */
@@ -4786,7 +4788,7 @@ export interface components {
             afterSetId?: null | string;
             /**
              * Format: int32
-             * @description Where the adjuster was seen to stand; when it stands elsewhere by now, the move is refused.
+             * @description Where the adjuster was seen to stand; if it stands elsewhere by now, it is refused.
              */
             from?: null | number;
         };
@@ -6061,6 +6063,11 @@ export interface components {
             decimals: number;
             text: null | string;
         };
+        /**
+         * @description How a file's letters were read.
+         * @enum {unknown}
+         */
+        TextEncoding: "utf8" | "utf16" | "windows1252";
         /** @description What a number is judged by. */
         Tolerance: {
             /**

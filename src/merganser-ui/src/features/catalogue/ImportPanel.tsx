@@ -6,7 +6,7 @@ import { useAsk } from '../../api/useAsk';
 import { useEscape } from '../../shell/focus';
 import { Key, Plain } from '../../parts/Buttons';
 import { Fold } from '../../parts/Fold';
-import { Fault } from '../../parts/Note';
+import { Fault, Note } from '../../parts/Note';
 import { Scroller, Table } from '../../parts/Table';
 import { classes } from '../../parts/classes';
 import w from '../../parts/words.module.css';
@@ -116,6 +116,12 @@ export function ImportPanel({
           )}
           {view.state === 'checked' && (
             <>
+              {view.encoding === 'windows1252' && (
+                <Note word="Look at the letters.">
+                  The file is not UTF-8: it was read as Windows-1252. If a word below is garbled, save it as UTF-8 and
+                  bring it in again.
+                </Note>
+              )}
               <Fold words={`Which column is what (${Object.keys(view.mapping).length} found)`}>
                 <div className={classes(form.form, s.columns)}>
                   {Object.keys(view.fields).map((field) => (
