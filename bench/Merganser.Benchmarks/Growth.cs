@@ -23,6 +23,9 @@ public static partial class Growth
 
     /// <summary>So many bows of the forty are asked in turn.</summary>
     private const int AskedBows = 10;
+
+    /// <summary>The demo's own bows, whose papers are of another time than the rest of their history.</summary>
+    private const int DemoBows = 4;
     private static readonly TimeSpan Lasting = TimeSpan.FromMilliseconds(900);
 
     private sealed record Cost(double Processor, string Statements, long Bytes, double Median, double P95);
@@ -42,7 +45,7 @@ public static partial class Growth
             Starts(server);
             using var http = new HttpClient { BaseAddress = new Uri(server.Url), Timeout = TimeSpan.FromMinutes(3) };
             List<GrowthRequest> asked = [];
-            foreach (var bow in bows.Take(AskedBows))
+            foreach (var bow in bows.Skip(DemoBows).Take(AskedBows))
             {
                 asked.AddRange(await GrowthRequests.Of(http, bow));
             }

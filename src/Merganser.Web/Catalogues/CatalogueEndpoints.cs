@@ -34,6 +34,9 @@ public sealed record MappingInput(IReadOnlyDictionary<string, string> Mapping);
 /// <summary>The whole catalogue as JSON.</summary>
 public sealed record CatalogueFile(string Format, IReadOnlyList<ComponentInput> Components);
 
+/// <summary>How many parts were written.</summary>
+public sealed record WrittenView(int Written);
+
 public static class CatalogueEndpoints
 {
     private const int LargestFile = 24 * 1024 * 1024;
@@ -152,7 +155,7 @@ public static class CatalogueEndpoints
         );
     }
 
-    private static object ReadFile(CatalogueFile file, ComponentStore components)
+    private static WrittenView ReadFile(CatalogueFile file, ComponentStore components)
     {
         if (file.Format != FileFormat)
         {
@@ -188,7 +191,7 @@ public static class CatalogueEndpoints
         }
 
         return problems.Count == 0
-            ? new { written = components.Put(parts, default, null) }
+            ? new WrittenView(components.Put(parts, default, null))
             : throw new RefusedException("components", new FieldsUnread(problems.Count), [.. problems.Take(100)]);
     }
 

@@ -50,7 +50,7 @@ public sealed record TextFile(string Text, TextEncoding Encoding)
         }
     }
 
-    /// <summary>True when most of every other byte is zero and none of the others is: Latin letters in UTF-16.</summary>
+    /// <summary>True when most of every other byte is zero and no other is: Latin letters in UTF-16.</summary>
     private static bool ZerosAt(byte[] bytes, int first)
     {
         var looked = bytes.Take(Looked).ToArray();

@@ -19,6 +19,14 @@ public static class OpenApiShape
             }
         );
 
+        options.AddOperationTransformer(
+            (operation, context, _) =>
+            {
+                Describe(operation, context.Description.HttpMethod!, $"/{context.Description.RelativePath}");
+                return Task.CompletedTask;
+            }
+        );
+
         // A message is a sentence on the wire: see Words/MessageJson.
         options.CreateSchemaReferenceId = type =>
             typeof(Message).IsAssignableFrom(type.Type) ? null : OpenApiOptions.CreateDefaultSchemaReferenceId(type);
@@ -52,4 +60,61 @@ public static class OpenApiShape
             }
         );
     }
+
+    /// <summary>Id, summary, feature, the version that an edit names, and that a refusal is a problem.</summary>
+    private static void Describe(OpenApiOperation operation, string method, string path)
+    {
+        var said = ApiTable.Operations[$"{method} {path}"];
+        operation.OperationId = IdOf(method, path);
+        operation.Summary = said.Summary;
+        operation.Tags = new HashSet<OpenApiTagReference> { new(said.Tag) };
+        if (said.NamesVersion)
+        {
+            operation.Parameters ??= [];
+            operation.Parameters.Add(
+                new OpenApiParameter
+                {
+                    Name = "If-Match",
+                    In = ParameterLocation.Header,
+                    Description = "The version that the edit was made on, in quotes. Without it 428, an old one 412.",
+                    Schema = new OpenApiSchema { Type = JsonSchemaType.String },
+                }
+            );
+        }
+
+        operation.Responses ??= [];
+        operation.Responses["default"] = new OpenApiResponse
+        {
+            Description = "A refusal: problem details (RFC 9457) with a code, and errors by field.",
+            Content = new Dictionary<string, OpenApiMediaType>
+            {
+                ["application/problem+json"] = new() { Schema = new OpenApiSchema { Type = JsonSchemaType.Object } },
+            },
+        };
+        if (path.EndsWith(".pdf", StringComparison.Ordinal))
+        {
+            operation.Responses["200"] = new OpenApiResponse
+            {
+                Description = "A page to print.",
+                Content = new Dictionary<string, OpenApiMediaType>
+                {
+                    ["application/pdf"] = new()
+                    {
+                        Schema = new OpenApiSchema { Type = JsonSchemaType.String, Format = "binary" },
+                    },
+                },
+            };
+        }
+    }
+
+    /// <summary>The method and the words of the path, those in braces after "By".</summary>
+    private static string IdOf(string method, string path) =>
+        method.ToLowerInvariant()
+        + string.Concat(
+            path.Split(['/', '-', '.'], StringSplitOptions.RemoveEmptyEntries)
+                .Skip(1)
+                .Select(p => p.StartsWith('{') ? $"By{Capital(p.Trim('{', '}'))}" : Capital(p))
+        );
+
+    private static string Capital(string word) => char.ToUpperInvariant(word[0]) + word[1..];
 }
