@@ -4,7 +4,7 @@ using Microsoft.Data.Sqlite;
 
 namespace Merganser.Browser.Tests;
 
-/// <summary>What was acknowledged is kept, whenever the power goes; what was not is whole or not there at all.</summary>
+/// <summary>What was acknowledged is kept, whenever the power goes; what was not is whole or not there.</summary>
 public class KillTests
 {
     private const string Paper = "/api/papers/55555555-0000-4000-8000-000000000001";

@@ -1,5 +1,4 @@
 using System.Text;
-using System.Text.Json.Nodes;
 using Merganser.Web.Catalogues;
 using Microsoft.Extensions.DependencyInjection;
 
@@ -39,7 +38,7 @@ public class ImportTests
         CatalogueCsv.Read(csv).Rows.ShouldContain(row => row[0] == "=cmd");
     }
 
-    /// <summary>A spreadsheet writes what it writes: the letters come through, and a guess says that it is one.</summary>
+    /// <summary>Whatever a spreadsheet writes, the letters come through; a guess says that it is one.</summary>
     [Theory]
     [InlineData("utf-8", "utf8")]
     [InlineData("utf-16", "utf16")]
