@@ -20,11 +20,13 @@ public class DocumentTests
         "setup",
     ];
 
+    private static readonly JsonNode Document = JsonNode.Parse(
+        File.ReadAllText(Path.Combine(Repository.Root, "docs/openapi/v1.json"))
+    )!;
+
     private static readonly (string Name, JsonObject Is)[] Operations =
     [
-        .. from path in JsonNode.Parse(File.ReadAllText(Path.Combine(Repository.Root, "docs/openapi/v1.json")))![
-            "paths"
-        ]!.AsObject()
+        .. from path in Document["paths"]!.AsObject()
         from operation in path.Value!.AsObject()
         select ($"{operation.Key} {path.Key}", operation.Value!.AsObject()),
     ];
@@ -43,10 +45,11 @@ public class DocumentTests
     [Fact]
     public void Every_operation_declares_its_problem_and_no_answer_is_untyped()
     {
+        Document["components"]!["responses"]!["problem"]!["content"]!["application/problem+json"].ShouldNotBeNull();
         foreach (var (name, operation) in Operations)
         {
             var answers = operation["responses"]!.AsObject();
-            answers["default"]!["content"]!["application/problem+json"].ShouldNotBeNull(name);
+            ((string)answers["default"]!["$ref"]!).ShouldBe("#/components/responses/problem", name);
             if (answers["200"] is { } fine)
             {
                 var typed = fine["content"]!.AsObject().Select(c => c.Value!["schema"]!.AsObject().Count);

@@ -7,6 +7,8 @@ namespace Merganser.Web.Ui;
 /// <summary>The OpenAPI document: named, with no server address in it.</summary>
 public static class OpenApiShape
 {
+    private const string Problem = "problem";
+
     public static void Configure(OpenApiOptions options)
     {
         options.AddDocumentTransformer(
@@ -15,6 +17,9 @@ public static class OpenApiShape
                 document.Info.Title = "Merganser";
                 document.Info.Version = "v1";
                 document.Servers?.Clear();
+                document.Components ??= new OpenApiComponents();
+                document.Components.Responses ??= new Dictionary<string, IOpenApiResponse>();
+                document.Components.Responses[Problem] = Refusal();
                 return Task.CompletedTask;
             }
         );
@@ -22,7 +27,12 @@ public static class OpenApiShape
         options.AddOperationTransformer(
             (operation, context, _) =>
             {
-                Describe(operation, context.Description.HttpMethod!, $"/{context.Description.RelativePath}");
+                Describe(
+                    operation,
+                    context.Document,
+                    context.Description.HttpMethod!,
+                    $"/{context.Description.RelativePath}"
+                );
                 return Task.CompletedTask;
             }
         );
@@ -62,7 +72,7 @@ public static class OpenApiShape
     }
 
     /// <summary>Id, summary, feature, the version that an edit names, and that a refusal is a problem.</summary>
-    private static void Describe(OpenApiOperation operation, string method, string path)
+    private static void Describe(OpenApiOperation operation, OpenApiDocument? document, string method, string path)
     {
         var said = ApiTable.Operations[$"{method} {path}"];
         operation.OperationId = IdOf(method, path);
@@ -83,14 +93,7 @@ public static class OpenApiShape
         }
 
         operation.Responses ??= [];
-        operation.Responses["default"] = new OpenApiResponse
-        {
-            Description = "A refusal: problem details (RFC 9457) with a code, and errors by field.",
-            Content = new Dictionary<string, OpenApiMediaType>
-            {
-                ["application/problem+json"] = new() { Schema = new OpenApiSchema { Type = JsonSchemaType.Object } },
-            },
-        };
+        operation.Responses["default"] = new OpenApiResponseReference(Problem, document);
         if (path.EndsWith(".pdf", StringComparison.Ordinal))
         {
             operation.Responses["200"] = new OpenApiResponse
@@ -117,4 +120,14 @@ public static class OpenApiShape
         );
 
     private static string Capital(string word) => char.ToUpperInvariant(word[0]) + word[1..];
+
+    private static OpenApiResponse Refusal() =>
+        new()
+        {
+            Description = "A refusal: problem details (RFC 9457) with a code, and errors by field.",
+            Content = new Dictionary<string, OpenApiMediaType>
+            {
+                ["application/problem+json"] = new() { Schema = new OpenApiSchema { Type = JsonSchemaType.Object } },
+            },
+        };
 }

@@ -4550,7 +4550,17 @@ export interface components {
             right: number;
         };
     };
-    responses: never;
+    responses: {
+        /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
+        problem: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": Record<string, never>;
+            };
+        };
+    };
     parameters: never;
     requestBodies: never;
     headers: never;
@@ -4576,15 +4586,7 @@ export interface operations {
                     "application/json": components["schemas"]["ArcherRow"][];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postArchers: {
@@ -4618,15 +4620,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     putArchersById: {
@@ -4656,15 +4650,7 @@ export interface operations {
                     "application/json": components["schemas"]["ArcherRow"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsById: {
@@ -4687,15 +4673,7 @@ export interface operations {
                     "application/json": components["schemas"]["BowView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     putBowsById: {
@@ -4725,15 +4703,7 @@ export interface operations {
                     "application/json": components["schemas"]["BowView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBows: {
@@ -4758,15 +4728,7 @@ export interface operations {
                     "application/json": components["schemas"]["BowView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByIdArchive: {
@@ -4793,15 +4755,7 @@ export interface operations {
                     "application/json": components["schemas"]["BowView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByIdMoves: {
@@ -4826,15 +4780,7 @@ export interface operations {
                     "application/json": components["schemas"]["MovePage"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByIdMoves: {
@@ -4861,15 +4807,7 @@ export interface operations {
                     "application/json": components["schemas"]["BowView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByIdMovesByMoveIdUndo: {
@@ -4897,15 +4835,7 @@ export interface operations {
                     "application/json": components["schemas"]["BowView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getAdjusters: {
@@ -4929,15 +4859,7 @@ export interface operations {
                     "application/json": components["schemas"]["AdjusterOffer"][];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getComponents: {
@@ -4960,15 +4882,7 @@ export interface operations {
                     "application/json": components["schemas"]["Catalogue"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByBowIdArrows: {
@@ -4991,15 +4905,7 @@ export interface operations {
                     "application/json": components["schemas"]["ArrowRow"][];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postArrows: {
@@ -5024,15 +4930,7 @@ export interface operations {
                     "application/json": components["schemas"]["ArrowRow"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     putArrowsByIdDraft: {
@@ -5062,15 +4960,7 @@ export interface operations {
                     "application/json": components["schemas"]["ArrowRow"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getArrowsByIdVersions: {
@@ -5095,15 +4985,7 @@ export interface operations {
                     "application/json": components["schemas"]["VersionPage"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postArrowsByIdVersions: {
@@ -5130,15 +5012,7 @@ export interface operations {
                     "application/json": components["schemas"]["ArrowRow"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postFigures: {
@@ -5163,15 +5037,7 @@ export interface operations {
                     "application/json": components["schemas"]["FiguresView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByBowIdBeside: {
@@ -5194,15 +5060,7 @@ export interface operations {
                     "application/json": components["schemas"]["BesideView"][];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postFiguresAsk: {
@@ -5227,15 +5085,7 @@ export interface operations {
                     "application/json": components["schemas"]["AskAnswer"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postFiguresChart: {
@@ -5260,15 +5110,7 @@ export interface operations {
                     "application/json": components["schemas"]["SpineChart"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByIdWeights: {
@@ -5294,15 +5136,7 @@ export interface operations {
                     "application/json": components["schemas"]["WeightsView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByIdCompare: {
@@ -5327,15 +5161,7 @@ export interface operations {
                     "application/json": components["schemas"]["CompareView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getArrowsByIdExportJson: {
@@ -5358,15 +5184,7 @@ export interface operations {
                     "application/json": components["schemas"]["ArrowFile"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getArrowsByIdExportCsv: {
@@ -5389,15 +5207,7 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getArrowsByIdExportSvg: {
@@ -5420,15 +5230,7 @@ export interface operations {
                     "image/svg+xml": string;
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getArrowsByIdCardPdf: {
@@ -5451,15 +5253,7 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getComponentFields: {
@@ -5482,15 +5276,7 @@ export interface operations {
                     };
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getCatalogue: {
@@ -5516,15 +5302,7 @@ export interface operations {
                     "application/json": components["schemas"]["CataloguePage"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postCatalogue: {
@@ -5549,15 +5327,7 @@ export interface operations {
                     "application/json": components["schemas"]["ComponentView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getCatalogueById: {
@@ -5580,15 +5350,7 @@ export interface operations {
                     "application/json": components["schemas"]["ComponentView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     putCatalogueById: {
@@ -5618,15 +5380,7 @@ export interface operations {
                     "application/json": components["schemas"]["ComponentView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     deleteCatalogueById: {
@@ -5650,15 +5404,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postCatalogueByIdRetire: {
@@ -5688,15 +5434,7 @@ export interface operations {
                     "application/json": components["schemas"]["ComponentView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getCatalogueExportCsv: {
@@ -5719,15 +5457,7 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getCatalogueExportJson: {
@@ -5748,15 +5478,7 @@ export interface operations {
                     "application/json": components["schemas"]["CatalogueFile"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postCatalogueImportJson: {
@@ -5781,15 +5503,7 @@ export interface operations {
                     "application/json": components["schemas"]["WrittenView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getImportsById: {
@@ -5812,15 +5526,7 @@ export interface operations {
                     "application/json": components["schemas"]["ImportView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postImportsById: {
@@ -5849,15 +5555,7 @@ export interface operations {
                     "application/json": components["schemas"]["ImportView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     putImportsByIdMapping: {
@@ -5884,15 +5582,7 @@ export interface operations {
                     "application/json": components["schemas"]["ImportView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postImportsByIdConfirm: {
@@ -5915,15 +5605,7 @@ export interface operations {
                     "application/json": components["schemas"]["ImportView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postImportsByIdCancel: {
@@ -5946,15 +5628,7 @@ export interface operations {
                     "application/json": components["schemas"]["ImportView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByBowIdPaperChoices: {
@@ -5977,15 +5651,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperChoices"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByBowIdPapers: {
@@ -6010,15 +5676,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperPage"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByBowIdPapersNewest: {
@@ -6041,15 +5699,7 @@ export interface operations {
                     "application/json": components["schemas"]["NewestPaper"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByBowIdTolerated: {
@@ -6072,15 +5722,7 @@ export interface operations {
                     "application/json": components["schemas"]["ToleratedView"][];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getPapersById: {
@@ -6103,15 +5745,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postPapers: {
@@ -6136,15 +5770,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postPapersByIdSets: {
@@ -6171,15 +5797,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postSetsByIdShots: {
@@ -6206,15 +5824,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postShotsByIdMarks: {
@@ -6241,15 +5851,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postPapersByIdMoves: {
@@ -6276,15 +5878,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postPapersByIdAccept: {
@@ -6311,15 +5905,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postPapersByIdNotes: {
@@ -6346,15 +5932,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     deletePapersByIdNotesByNoteId: {
@@ -6378,15 +5956,7 @@ export interface operations {
                     "application/json": components["schemas"]["PaperView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByBowIdResponse: {
@@ -6409,15 +5979,7 @@ export interface operations {
                     "application/json": components["schemas"]["ResponseView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByBowIdResponseResets: {
@@ -6444,15 +6006,7 @@ export interface operations {
                     "application/json": components["schemas"]["ResponseView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     deleteBowsByBowIdResponseResetsById: {
@@ -6476,15 +6030,7 @@ export interface operations {
                     "application/json": components["schemas"]["ResponseView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getRack: {
@@ -6505,15 +6051,7 @@ export interface operations {
                     "application/json": components["schemas"]["RackView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByIdSetup: {
@@ -6536,15 +6074,7 @@ export interface operations {
                     "application/json": components["schemas"]["SetupView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByIdChecks: {
@@ -6571,15 +6101,7 @@ export interface operations {
                     "application/json": components["schemas"]["SetupView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByIdChanges: {
@@ -6604,15 +6126,7 @@ export interface operations {
                     "application/json": components["schemas"]["ChangePage"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByIdChanges: {
@@ -6639,15 +6153,7 @@ export interface operations {
                     "application/json": components["schemas"]["SetupView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByIdWithdrawalsByEntryId: {
@@ -6671,15 +6177,7 @@ export interface operations {
                     "application/json": components["schemas"]["SetupView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByIdShots: {
@@ -6706,15 +6204,7 @@ export interface operations {
                     "application/json": components["schemas"]["SetupView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     putBowsByIdStringPlan: {
@@ -6744,15 +6234,7 @@ export interface operations {
                     "application/json": components["schemas"]["SetupView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByIdGoodStates: {
@@ -6779,15 +6261,7 @@ export interface operations {
                     "application/json": components["schemas"]["SetupView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByIdCaliper: {
@@ -6814,15 +6288,7 @@ export interface operations {
                     "application/json": components["schemas"]["CaliperView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByIdCants: {
@@ -6849,15 +6315,7 @@ export interface operations {
                     "application/json": components["schemas"]["CantTable"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByIdCardPdf: {
@@ -6880,15 +6338,7 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByBowIdDozens: {
@@ -6913,15 +6363,7 @@ export interface operations {
                     "application/json": components["schemas"]["DozenPage"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByBowIdDozens: {
@@ -6948,15 +6390,7 @@ export interface operations {
                     "application/json": components["schemas"]["DozenView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getDozensById: {
@@ -6979,15 +6413,7 @@ export interface operations {
                     "application/json": components["schemas"]["DozenView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postDozensByIdEntries: {
@@ -7014,15 +6440,7 @@ export interface operations {
                     "application/json": components["schemas"]["DozenView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postDozensByIdWeights: {
@@ -7049,15 +6467,7 @@ export interface operations {
                     "application/json": components["schemas"]["DozenView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postDozensByIdWithdrawalsByEntryId: {
@@ -7081,15 +6491,7 @@ export interface operations {
                     "application/json": components["schemas"]["DozenView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postDozensByIdMatch: {
@@ -7116,15 +6518,7 @@ export interface operations {
                     "application/json": components["schemas"]["DozenView"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getDozensByIdTrayPdf: {
@@ -7147,15 +6541,7 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getDozensByIdLabelsPdf: {
@@ -7178,15 +6564,7 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getDozensByIdExportCsv: {
@@ -7209,15 +6587,7 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getDozensByIdNocks: {
@@ -7242,15 +6612,7 @@ export interface operations {
                     "application/json": components["schemas"]["NockRound"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postDozensByIdNocks: {
@@ -7277,15 +6639,7 @@ export interface operations {
                     "application/json": components["schemas"]["NockRound"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     deleteDozensByIdNocksByShotId: {
@@ -7309,15 +6663,7 @@ export interface operations {
                     "application/json": components["schemas"]["NockRound"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     getBowsByBowIdChronograph: {
@@ -7340,15 +6686,7 @@ export interface operations {
                     "application/json": components["schemas"]["ChronographReading"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByBowIdChronograph: {
@@ -7375,15 +6713,7 @@ export interface operations {
                     "application/json": components["schemas"]["ChronographReading"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postBowsByBowIdChronographByIdWithdraw: {
@@ -7407,15 +6737,7 @@ export interface operations {
                     "application/json": components["schemas"]["ChronographReading"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
     postInstrumentsByKindOrders: {
@@ -7442,15 +6764,7 @@ export interface operations {
                     "application/json": components["schemas"]["OrderDone"];
                 };
             };
-            /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": Record<string, never>;
-                };
-            };
+            default: components["responses"]["problem"];
         };
     };
 }
