@@ -14,8 +14,10 @@ public static class OneAct
 {
     private static readonly ConcurrentDictionary<Type, PropertyInfo?> Ids = [];
 
-    /// <summary>Notes the act of a request that has one.</summary>
-    public static ValueTask<object?> Note(EndpointFilterInvocationContext call, EndpointFilterDelegate next)
+    /// <summary>
+    /// Notes the act of a request that has one. It is a method that waits, so that what it notes ends with the request.
+    /// </summary>
+    public static async ValueTask<object?> Note(EndpointFilterInvocationContext call, EndpointFilterDelegate next)
     {
         var request = call.HttpContext.Request;
         if (HttpMethods.IsPost(request.Method) && call.Arguments.FirstOrDefault(a => IdOf(a) is not null) is { } input)
@@ -25,7 +27,7 @@ public static class OneAct
             AskedAct.Begin(new AskedAct(IdOf(input)!, path, Convert.ToHexString(SHA256.HashData(asked))));
         }
 
-        return next(call);
+        return await next(call);
     }
 
     /// <summary>The id that an input has, when it is one that a client may make.</summary>

@@ -128,13 +128,7 @@ export default function DozenPage() {
                 ))}
             </p>
             {way === 'weigh' && (
-              <WeighPane
-                key={`${dozen.id}-${kind}`}
-                dozen={dozen}
-                work={work}
-                kind={kind}
-                onKind={(k) => go('weigh', k)}
-              />
+              <WeighPane key={dozen.id} dozen={dozen} work={work} kind={kind} onKind={(k) => go('weigh', k)} />
             )}
             {way === 'spin' && <SpinPane dozen={dozen} work={work} />}
             {way === 'match' && <MatchPane dozen={dozen} work={work} />}

@@ -45,6 +45,7 @@ export function WeighPane({ dozen, work, kind, onKind }: Props) {
   /** What is typed next is the weight of what was pressed, at once, and also when it was chosen already. */
   const choose = (name: string) => {
     chosen.current = name;
+    if (name !== kind) setTable('');
     onKind(name);
     document.querySelector<HTMLInputElement>('input[name=weight]')?.focus();
   };

@@ -1,0 +1,42 @@
+import { cleanup, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Route, Routes } from 'react-router';
+import { afterEach, expect, it, vi } from 'vitest';
+import { sent } from '../../testing/fixtures';
+import { answering, show } from '../../testing/show';
+import DozenPage from './DozenPage';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+class NoInstrument {
+  addEventListener = () => undefined;
+  close = () => undefined;
+}
+
+it('keeps what is typed while another class is chosen', async () => {
+  vi.stubGlobal('EventSource', NoInstrument);
+  const dozen = { ...sent.dozen, id: 'd' };
+  const asked = answering({
+    '/arrows': [],
+    '/dozens/d': dozen,
+    '/dozens': { dozens: [{ id: 'd', name: 'Island dozen', arrows: 12, arrowName: 'Island 340', arrowVersion: 1 }] },
+  });
+  show(
+    <Routes>
+      <Route path="/bows/:bowId/dozen" element={<DozenPage />} />
+    </Routes>,
+    '/bows/b/dozen?way=weigh&class=Point',
+  );
+  const field = await screen.findByLabelText(/Or type it/);
+  await userEvent.type(field, '9');
+  await userEvent.click(screen.getByText('Nock').closest('button')!);
+  await waitFor(() => expect(screen.getByRole('heading', { level: 1 }).textContent).toMatch(/^Nock/));
+  expect((screen.getByLabelText(/Or type it/) as HTMLInputElement).value).toBe('9');
+  await userEvent.keyboard('.1{Enter}');
+  await waitFor(() =>
+    expect(asked.find((a) => a.path.endsWith('/entries'))?.body).toMatchObject({ class: 'Nock', value: '9.1' }),
+  );
+});
