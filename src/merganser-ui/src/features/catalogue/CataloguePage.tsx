@@ -176,7 +176,9 @@ export default function CataloguePage() {
                 <Key onClick={() => void retire(opened).then((ok) => ok && setEditing(null))}>
                   {opened.retired ? 'Put it back' : 'Retire it'}
                 </Key>
-                <Key onClick={() => void remove(opened.id, opened.version).then((ok) => ok && setEditing(null))}>Delete it</Key>
+                <Key onClick={() => void remove(opened.id, opened.version).then((ok) => ok && setEditing(null))}>
+                  Delete it
+                </Key>
               </>
             )}
           </ComponentForm>
