@@ -20,6 +20,16 @@ public sealed class Unreadable
     /// <summary>What could not be read.</summary>
     public IReadOnlyList<CannotBeRead> Lost => [.. lost.Keys.Order().Select(row => new CannotBeRead(row.Kind, row.Id))];
 
+    /// <summary>So many rows in front that cannot be read are passed over; no file has that many.</summary>
+    public const int MostPassedOver = 20;
+
+    /// <summary>The first row that can be read, or null.</summary>
+    /// <param name="kind">What a row is, in one word.</param>
+    /// <param name="ids">The rows; no more are read than are needed.</param>
+    /// <param name="read">Reads one.</param>
+    public T? First<T>(string kind, IEnumerable<string> ids, Func<string, T> read)
+        where T : class => ids.SelectMany(id => Each(kind, [id], i => i, read)).FirstOrDefault();
+
     /// <summary>Reads each row of a list and leaves out those that cannot be read.</summary>
     /// <param name="kind">What a row is, in one word.</param>
     /// <param name="rows">The rows.</param>

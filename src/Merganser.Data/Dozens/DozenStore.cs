@@ -24,9 +24,6 @@ public sealed record DozenLine(
 
 public sealed class DozenStore(Database database, TimeProvider clock)
 {
-    /// <summary>So many dozens in a row that cannot be read are passed over.</summary>
-    private const int MostPassedOver = 20;
-
     /// <summary>A page of a bow's dozens in a line each, the newest first.</summary>
     /// <param name="bowId">The bow.</param>
     /// <param name="most">So many at most.</param>
@@ -73,11 +70,10 @@ public sealed class DozenStore(Database database, TimeProvider clock)
         {
             var ids = sql.Query<string>(
                     "SELECT id FROM dozen WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT @MostPassedOver",
-                    new { bowId, MostPassedOver }
+                    new { bowId, Unreadable.MostPassedOver }
                 )
                 .ToArray();
-            return ids.SelectMany(id => database.Unreadable.Each("dozen", [id], i => i, i => Get(sql, i)))
-                .FirstOrDefault();
+            return database.Unreadable.First("dozen", ids, id => Get(sql, id));
         });
 
     /// <summary>How many arrows a dozen is to have, or null when there is no such dozen.</summary>

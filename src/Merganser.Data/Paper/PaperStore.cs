@@ -32,9 +32,6 @@ public sealed record NewPaper(
 /// <summary>Paper sessions: their events are appended here and read back as they were.</summary>
 public sealed class PaperStore(Database database, TimeProvider clock)
 {
-    /// <summary>So many papers in a row that cannot be read are passed over; no file has that many.</summary>
-    private const int MostPassedOver = 20;
-
     private const string NewestFirst = """
         SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT @MostPassedOver
         """;
@@ -63,8 +60,10 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     /// <summary>The paper that was begun last and can be read, or null.</summary>
     public PaperRow? Newest(string bowId)
     {
-        var ids = database.Read(sql => sql.Query<string>(NewestFirst, new { bowId, MostPassedOver }).ToArray());
-        return ids.SelectMany(id => database.Unreadable.Each("paper", [id], i => i, Get)).FirstOrDefault();
+        var ids = database.Read(sql =>
+            sql.Query<string>(NewestFirst, new { bowId, Unreadable.MostPassedOver }).ToArray()
+        );
+        return database.Unreadable.First("paper", ids, Get);
     }
 
     /// <summary>True once some paper of this bow was accepted, and not opened again since.</summary>

@@ -24,14 +24,15 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
             problem.Extensions["errors"] = Said(speaker, refused.Problems);
         }
 
-        if (exception is ChangedException changed)
+        object? current = exception switch
         {
-            problem.Extensions["current"] = changed.Current;
-        }
-
-        if (exception is IdTakenException { Kept: { } kept })
+            ChangedException changed => changed.Current,
+            IdTakenException taken => taken.Kept,
+            _ => null,
+        };
+        if (current is not null)
         {
-            problem.Extensions["current"] = kept;
+            problem.Extensions["current"] = current;
         }
 
         if (status == 500)

@@ -7,7 +7,10 @@ interface Page<Row, Cursor> {
   earlier: Cursor | null;
 }
 
-/** A long list: its newest page comes with another answer, the pages before it are fetched when they are asked for. */
+/**
+ * A long list: its newest page comes with another answer, the pages before it are fetched when they are asked for.
+ * Their key begins with that answer's, so that what reads the one anew reads the others too.
+ */
 export function useEarlier<Row, Cursor extends string | number>(
   key: QueryKey,
   newest: Page<Row, Cursor>,

@@ -19,10 +19,9 @@ export function VersionsPane({ arrowId, onOpen }: { arrowId: string; onOpen: (dr
   const load = (before?: number) =>
     answer(api.GET('/api/arrows/{id}/versions', { params: { path: { id: arrowId }, query: { before } } }));
   const rows = ({ versions: all, earlier }: Schemas['VersionPage']) => ({ rows: all, earlier });
-  const newest = useQuery({ queryKey: ['arrows', arrowId, 'versions'], queryFn: () => load() });
-  const versions = useEarlier(['versions', arrowId], newest.data ? rows(newest.data) : NONE, (before) =>
-    load(before).then(rows),
-  );
+  const key = ['arrows', arrowId, 'versions'];
+  const newest = useQuery({ queryKey: key, queryFn: () => load() });
+  const versions = useEarlier(key, newest.data ? rows(newest.data) : NONE, (before) => load(before).then(rows));
   const file = (name: string) => `/api/arrows/${arrowId}/${name}`;
   return (
     <Columns bare>

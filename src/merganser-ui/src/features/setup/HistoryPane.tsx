@@ -135,7 +135,7 @@ function GoodStates({ bowId, setup, work }: { bowId: string; setup: Setup; work:
 
 function Changes({ setup, work }: { setup: Setup; work: SetupWork }) {
   const rows = ({ changes, earlier }: Schemas['ChangePage']) => ({ rows: changes, earlier });
-  const list = useEarlier(['changes', setup.bowId], rows(setup.changes), (before) =>
+  const list = useEarlier(['setup', setup.bowId, 'changes'], rows(setup.changes), (before) =>
     answer(api.GET('/api/bows/{id}/changes', { params: { path: { id: setup.bowId }, query: { before } } })).then(rows),
   );
   const [note, setNote] = useState('');
