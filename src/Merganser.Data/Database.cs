@@ -10,11 +10,17 @@ namespace Merganser.Data;
 /// </summary>
 public sealed class Database(string path, TimeProvider clock)
 {
+    /// <summary>Seconds that a statement waits for another that writes; then the file is called busy.</summary>
+    private const int LongestWait = 5;
+
+    /// <summary>The shortest wait that there is, a second.</summary>
+    private const int ShortestWait = 1;
+
     private readonly string connectionString = new SqliteConnectionStringBuilder
     {
         DataSource = path,
         ForeignKeys = true,
-        DefaultTimeout = 10,
+        DefaultTimeout = LongestWait,
     }.ToString();
 
     private long statements;
@@ -47,6 +53,26 @@ public sealed class Database(string path, TimeProvider clock)
         var result = command(sql);
         transaction.Commit();
         return result;
+    }
+
+    /// <summary>
+    /// Keeps what can be made again: where the file is busy or the disk is full it is not kept, and reading goes on.
+    /// </summary>
+    public void KeepIfItCan(Action<Sql> command)
+    {
+        try
+        {
+            using var connection = Open();
+            connection.DefaultTimeout = ShortestWait;
+            using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
+            command(new Sql(connection, transaction, Count));
+            transaction.Commit();
+        }
+        catch (SqliteException trouble)
+            when (trouble.SqliteErrorCode is SqliteCodes.Busy or SqliteCodes.Locked or SqliteCodes.Full)
+        {
+            // It is made again the next time.
+        }
     }
 
     /// <summary>Reads without changing anything; every statement sees the same state.</summary>

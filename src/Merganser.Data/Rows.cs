@@ -11,14 +11,6 @@ public static class FactsJson
     public static JsonSerializerOptions Options { get; } =
         Configure(new JsonSerializerOptions(JsonSerializerDefaults.Web));
 
-    private static JsonSerializerOptions Kept { get; } =
-        Configure(
-            new JsonSerializerOptions(JsonSerializerDefaults.Web)
-            {
-                UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
-            }
-        );
-
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
     {
         options.NumberHandling = JsonNumberHandling.Strict;
@@ -30,10 +22,9 @@ public static class FactsJson
 
     public static string Write<T>(T value) => JsonSerializer.Serialize(value, Options);
 
-    /// <summary>Reads what a table keeps: all of it, or none.</summary>
-    /// <exception cref="JsonException">A member is missing or unknown; it is named.</exception>
+    /// <summary>Reads what this program wrote.</summary>
     public static T Read<T>(string json) =>
-        JsonSerializer.Deserialize<T>(json, Kept) ?? throw new JsonException("Empty facts.");
+        JsonSerializer.Deserialize<T>(json, Options) ?? throw new JsonException("Empty facts.");
 
     /// <summary>An enum's word, as in the tables.</summary>
     public static string Word<T>(T value)

@@ -41,6 +41,7 @@ builder.WebHost.ConfigureKestrel(kestrel =>
 {
     kestrel.Limits.MaxRequestBodySize = 256 * 1024;
     kestrel.AddServerHeader = false;
+    kestrel.ConfigureEndpointDefaults(endpoint => endpoint.Use(RefusedByKestrel.Explain));
 });
 
 var demo = builder.Configuration.GetValue("demo", false);
@@ -141,8 +142,9 @@ if (!describing)
 app.UseSerilogRequestLogging(options => Journal.Requests(options, app.Services.GetRequiredService<Serilog.ILogger>()));
 app.UseExceptionHandler();
 app.UseStatusCodePages(ProblemMapping.WriteStatus);
-app.UseMiddleware<OriginGuard>();
 app.UseMiddleware<PageHeaders>();
+app.UseMiddleware<OriginGuard>();
+app.UseMiddleware<StraightPath>();
 app.UseMiddleware<Acceptable>();
 app.UseResponseCompression();
 app.UseMiddleware<EntityTags>();
@@ -176,16 +178,7 @@ api.MapDozens();
 api.MapChronograph();
 api.MapInstruments();
 app.MapHealthChecks("/health");
-app.Map(
-        "/api/{**rest}",
-        () =>
-            Results.Problem(
-                title: "There is no such address in the API.",
-                statusCode: StatusCodes.Status404NotFound,
-                extensions: new Dictionary<string, object?> { ["code"] = "no-such-address" }
-            )
-    )
-    .ExcludeFromDescription();
+app.Map("/api/{**rest}", NoSuchAddress.Answer).ExcludeFromDescription();
 app.MapGet("/index.html", () => Results.Redirect("/")).ExcludeFromDescription();
 app.MapFallback(UiPage.Serve).ExcludeFromDescription();
 

@@ -13,14 +13,21 @@ public sealed class AppServer : IDisposable
     private static readonly Lazy<string> FilledDemo = new(Fill);
 
     private readonly bool demo;
+    private readonly string? room;
     private Process? server;
 
     public AppServer(bool demo)
-        : this(demo, demo ? FilledDemo.Value : null) { }
+        : this(demo, demo ? FilledDemo.Value : null, room: null) { }
 
-    private AppServer(bool demo, string? filled)
+    /// <param name="demo">With the demo's data.</param>
+    /// <param name="room">All the room that its data has, on a disk of its own, like <c>4m</c>.</param>
+    public AppServer(bool demo, string room)
+        : this(demo, demo ? FilledDemo.Value : null, room) { }
+
+    private AppServer(bool demo, string? filled, string? room)
     {
         this.demo = demo;
+        this.room = room;
         Url = $"http://127.0.0.1:{FreePort()}";
         foreach (var part in new[] { "", "-wal" }.Where(part => filled is not null && File.Exists(filled + part)))
         {
@@ -60,6 +67,12 @@ public sealed class AppServer : IDisposable
 
     public static string Root => Merganser.Tests.Repository.Root;
 
+    /// <summary>Asks it to end, as an operator does.</summary>
+    public void AskToEnd() => Process.Start("kill", ["-TERM", $"{server!.Id}"]).WaitForExit();
+
+    /// <summary>True when it ended by itself.</summary>
+    public bool Ended(TimeSpan within) => server!.WaitForExit(within);
+
     /// <summary>Ends it as a power cut would.</summary>
     public void Kill()
     {
@@ -77,12 +90,17 @@ public sealed class AppServer : IDisposable
     public void Start()
     {
         var app = Newest("release", "debug");
-        var start = new ProcessStartInfo("dotnet")
+        var start = new ProcessStartInfo(room is null ? "dotnet" : "unshare")
         {
             WorkingDirectory = Root,
             RedirectStandardOutput = true,
             RedirectStandardError = true,
         };
+        foreach (var argument in room is null ? [] : OwnDisk(room))
+        {
+            start.ArgumentList.Add(argument);
+        }
+
         foreach (
             var argument in new[]
             {
@@ -123,6 +141,20 @@ public sealed class AppServer : IDisposable
     }
 
     /// <summary>
+    /// A server whose data lies on a disk of its own, which only its process sees and which is gone with it.
+    /// </summary>
+    private string[] OwnDisk(string room) =>
+        [
+            "--map-root-user",
+            "--mount",
+            "sh",
+            "-c",
+            """cp "$0/bench.db" "$0.filled" && mount -t tmpfs -o size="$1" tmpfs "$0" && mv "$0.filled" "$0/bench.db" && shift && exec dotnet "$@" """,
+            Folder,
+            room,
+        ];
+
+    /// <summary>
     /// The build that was made last: an older one of the other kind is not what stands in the sources.
     /// </summary>
     private static string Newest(params string[] kinds) =>
@@ -134,7 +166,7 @@ public sealed class AppServer : IDisposable
     /// <summary>The demo takes a while to be shot, so that it is filled once and copied after.</summary>
     private static string Fill()
     {
-        var filling = new AppServer(demo: true, filled: null);
+        var filling = new AppServer(demo: true, filled: null, room: null);
         AppDomain.CurrentDomain.ProcessExit += (_, _) => filling.Dispose();
         filling.Kill();
         return filling.DataPath;

@@ -1,7 +1,5 @@
-using System.Text.Json;
 using System.Text.RegularExpressions;
 using Dapper;
-using Merganser.Core.Paper;
 using Merganser.Data;
 using Microsoft.Data.Sqlite;
 
@@ -57,6 +55,7 @@ public class DatabaseTests
     [InlineData("0006.db")]
     [InlineData("0007.db")]
     [InlineData("0008.db")]
+    [InlineData("0009.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;
@@ -90,13 +89,13 @@ public class DatabaseTests
             );
     }
 
-    /// <summary>What a migration lost or changed of what was there, but for columns that it drops on purpose.</summary>
+    /// <summary>What a migration lost or changed of what was there, but for columns that it drops or counts on.</summary>
     private static IEnumerable<string> Kept(
         Dictionary<string, List<IDictionary<string, object?>>> before,
         Dictionary<string, List<IDictionary<string, object?>>> after
     )
     {
-        string[] moved = ["paper.accepted_at"];
+        string[] moved = ["paper.accepted_at", "bow_revision.number"];
         foreach (var (table, rows) in before)
         {
             var now = after[table];
@@ -110,7 +109,10 @@ public class DatabaseTests
             {
                 foreach (var (column, value) in row.Where(c => !moved.Contains($"{table}.{c.Key}")))
                 {
-                    if (!now[at].TryGetValue(column, out var kept) || !Equals(kept, Unworded(table, value)))
+                    if (
+                        !now[at].TryGetValue(column, out var kept)
+                        || !Equals(Unnumbered(kept), Unnumbered(Unworded(table, value)))
+                    )
                     {
                         yield return $"{table}.{column} of row {at + 1}: {value} became {kept}";
                     }
@@ -123,18 +125,11 @@ public class DatabaseTests
     private static object? Unworded(string table, object? value) =>
         table == "paper" && value is string text ? Regex.Replace(text, ",\"words\":\"[^\"]*\"", "") : value;
 
-    /// <summary>A renamed or unknown member is an error that names it, and never a 0.</summary>
-    [Fact]
-    public void What_is_kept_is_read_strictly()
-    {
-        Should
-            .Throw<JsonException>(() => FactsJson.Read<PlannedStage>("""{"range":3,"fletched":false}"""))
-            .Message.ShouldContain("range");
-        Should
-            .Throw<JsonException>(() => FactsJson.Read<PlannedStage>("""{"fletched":false}"""))
-            .Message.ShouldContain("distance");
-        FactsJson.Read<PlannedStage>("""{"distance":3,"fletched":false}""").Distance.ShouldBe(3);
-    }
+    /// <summary>Facts were once kept without the number of their shape.</summary>
+    private static object? Unnumbered(object? value) =>
+        value is string text
+            ? Regex.Replace(Regex.Replace(text, "^{\"schema\":1,\"items\":(.*)}$", "$1"), "^{\"schema\":1,", "{")
+            : value;
 
     [Fact]
     public void A_file_with_data_is_copied_before_it_is_migrated()

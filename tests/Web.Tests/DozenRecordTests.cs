@@ -18,7 +18,7 @@ public class DozenRecordTests
     {
         using var app = new App();
         const string dozen = "cccccccc-0000-4000-8000-000000000002";
-        var facts = $$"""{"kind":"spin","number":13,"word":"inspection","note":"{{words}}"}""";
+        var facts = $$"""{"schema":1,"kind":"spin","number":13,"word":"inspection","note":"{{words}}"}""";
         app.Database.Write(sql =>
             sql.Execute(
                 """

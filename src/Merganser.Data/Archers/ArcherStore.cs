@@ -35,7 +35,7 @@ public sealed class ArcherStore(Database database, TimeProvider clock)
 
     internal static int Add(Sql sql, string id, Archer archer, DateTimeOffset now)
     {
-        var facts = FactsJson.Write(archer);
+        var facts = Kept.Write(archer);
         if (sql.Scalar<string?>("SELECT facts FROM archer WHERE id = @id", new { id }) is { } before)
         {
             return before == facts ? 0 : throw new IdTakenException("archer");
@@ -69,12 +69,12 @@ public sealed class ArcherStore(Database database, TimeProvider clock)
                 id,
                 version,
                 archer.Name,
-                facts = FactsJson.Write(archer),
+                facts = Kept.Write(archer),
             }
         );
         return changed == 1 ? changed : throw new ChangedException("archer", Get(sql, id));
     }
 
     private static ArcherRow Row((string Id, string Facts, int Version) row) =>
-        new(row.Id, FactsJson.Read<Archer>(row.Facts), row.Version);
+        new(row.Id, Kept.Read<Archer>(row.Facts), row.Version);
 }

@@ -106,7 +106,7 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
                     id,
                     bowId,
                     draft.Name,
-                    draft = FactsJson.Write(draft),
+                    draft = Kept.Write(draft),
                     now = Stamp.Of(clock.GetUtcNow()),
                 }
             );
@@ -125,7 +125,7 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
                     id,
                     version,
                     draft.Name,
-                    draft = FactsJson.Write(draft),
+                    draft = Kept.Write(draft),
                     now = Stamp.Of(clock.GetUtcNow()),
                 }
             );
@@ -158,8 +158,8 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
                     versionId,
                     id,
                     number = (row.Kept?.Number ?? 0) + 1,
-                    facts = FactsJson.Write(arrow),
-                    typed = FactsJson.Write(row.Draft),
+                    facts = Kept.Write(arrow),
+                    typed = Kept.Write(row.Draft),
                     now = Stamp.Of(clock.GetUtcNow()),
                 }
             );
@@ -199,14 +199,7 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
         public string KeptAt { get; init; } = "";
 
         public ArrowVersion Row() =>
-            new(
-                Id,
-                ArrowId,
-                (int)Number,
-                FactsJson.Read<Arrow>(Facts),
-                FactsJson.Read<ArrowDraft>(Typed),
-                Stamp.Read(KeptAt)
-            );
+            new(Id, ArrowId, (int)Number, Kept.Read<Arrow>(Facts), Kept.Read<ArrowDraft>(Typed), Stamp.Read(KeptAt));
     }
 
     private sealed class ArrowLine
@@ -226,7 +219,7 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
             new(
                 Id,
                 BowId,
-                FactsJson.Read<ArrowDraft>(Draft),
+                Kept.Read<ArrowDraft>(Draft),
                 KeptId is null
                     ? null
                     : new VersionLine

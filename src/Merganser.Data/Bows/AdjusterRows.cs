@@ -26,7 +26,7 @@ internal static class AdjusterRows
                     a.Upper,
                     a.NeedsPress,
                     a.Inches,
-                    a.Seats is null ? null : FactsJson.Read<SpacerSeats>(a.Seats)
+                    a.Seats is null ? null : Kept.Read<SpacerSeats>(a.Seats)
                 ))
                 .OrderBy(a => AdjusterTable.PlaceOf(a.Kind)),
         ];
@@ -53,7 +53,7 @@ internal static class AdjusterRows
                     adjuster.Upper,
                     adjuster.NeedsPress,
                     adjuster.InchesPerStep,
-                    seats = adjuster.Seats is null ? null : FactsJson.Write(adjuster.Seats),
+                    seats = adjuster.Seats is null ? null : Kept.Write(adjuster.Seats),
                 }
             );
         }

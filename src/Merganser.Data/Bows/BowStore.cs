@@ -44,7 +44,7 @@ public sealed class BowStore(Database database, TimeProvider clock)
     /// <summary>Only what was measured: all that an arrow's figures need.</summary>
     public Bow Measured(string id) =>
         database.Read(sql =>
-            FactsJson.Read<Bow>(
+            Kept.Read<Bow>(
                 sql.Scalar<string?>("SELECT facts FROM bow WHERE id = @id", new { id })
                     ?? throw new MissingException("bow")
             )
@@ -61,7 +61,7 @@ public sealed class BowStore(Database database, TimeProvider clock)
         {
             if (sql.Scalar<string?>("SELECT typed FROM bow WHERE id = @id", new { id }) is { } before)
             {
-                return before == FactsJson.Write(typed) ? Get(sql, id) : throw new IdTakenException("bow");
+                return before == Kept.Write(typed) ? Get(sql, id) : throw new IdTakenException("bow");
             }
 
             if (owner.New is { } archer)
@@ -85,8 +85,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
                     id,
                     archerId,
                     bow.Name,
-                    facts = FactsJson.Write(bow),
-                    typed = FactsJson.Write(typed),
+                    facts = Kept.Write(bow),
+                    typed = Kept.Write(typed),
                     now = Stamp.Of(clock.GetUtcNow()),
                 }
             );
@@ -120,8 +120,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
                     id,
                     version,
                     bow.Name,
-                    facts = FactsJson.Write(bow),
-                    typed = FactsJson.Write(typed),
+                    facts = Kept.Write(bow),
+                    typed = Kept.Write(typed),
                 }
             );
             if (changed == 0)
@@ -201,8 +201,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
             new
             {
                 id,
-                facts = FactsJson.Write(bow),
-                typed = FactsJson.Write(typed),
+                facts = Kept.Write(bow),
+                typed = Kept.Write(typed),
             }
         );
     }
@@ -213,7 +213,7 @@ public sealed class BowStore(Database database, TimeProvider clock)
         var bow = Get(sql, id).Bow with { Chronograph = fit };
         sql.Execute(
             "UPDATE bow SET facts = @facts, version = version + 1 WHERE id = @id",
-            new { id, facts = FactsJson.Write(bow) }
+            new { id, facts = Kept.Write(bow) }
         );
     }
 
@@ -228,8 +228,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
             {
                 id,
                 bowId,
-                facts = FactsJson.Write(row.Bow),
-                positions = FactsJson.Write(row.Adjusters),
+                facts = Kept.Write(row.Bow),
+                positions = Kept.Write<Adjuster[]>([.. row.Adjusters]),
                 now = Stamp.Of(now),
             }
         );
@@ -260,8 +260,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
         return new BowRow(
             id,
             row.ArcherId,
-            FactsJson.Read<Bow>(row.Facts),
-            FactsJson.Read<BowEntry>(row.Typed),
+            Kept.Read<Bow>(row.Facts),
+            Kept.Read<BowEntry>(row.Typed),
             AdjusterRows.Of(sql, id),
             row.Version,
             row.ArchivedAt is null ? null : Stamp.Read(row.ArchivedAt),

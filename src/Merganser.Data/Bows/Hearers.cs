@@ -40,10 +40,7 @@ public sealed class Hearers(Database database)
         try
         {
             return row is { } found
-                ? (
-                    FactsJson.Read<Archer>(found.Archer).Units ?? DisplayUnits.Trade,
-                    FactsJson.Read<Bow>(found.Bow).Hand
-                )
+                ? (Kept.Read<Archer>(found.Archer).Units ?? DisplayUnits.Trade, Kept.Read<Bow>(found.Bow).Hand)
                 : null;
         }
         catch (JsonException)

@@ -156,7 +156,7 @@ internal static class MoveLog
             wanted.Note,
             happened = Stamp.Of(wanted.HappenedAt ?? now),
             now = Stamp.Of(now),
-            seats = after is null ? null : FactsJson.Write(after),
+            seats = after is null ? null : Kept.Write(after),
         };
         sql.Execute(
             """
@@ -224,7 +224,7 @@ internal static class MoveLog
                 Stamp.Read(HappenedAt),
                 Stamp.Read(RecordedAt),
                 (int)Ordinal,
-                Seats is null ? null : FactsJson.Read<SpacerSeats>(Seats),
+                Seats is null ? null : Kept.Read<SpacerSeats>(Seats),
                 TurnsBack
             );
     }

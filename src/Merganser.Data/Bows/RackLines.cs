@@ -48,7 +48,7 @@ public sealed class RackLines(Database database)
             return;
         }
 
-        database.Write(sql =>
+        database.KeepIfItCan(sql =>
             sql.Execute(
                 """
                 INSERT INTO rack_line (bow_id, revision, made_by, holds_until, line)

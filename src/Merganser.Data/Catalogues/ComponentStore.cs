@@ -273,22 +273,22 @@ public sealed class ComponentStore(Database database)
     private static IComponent Part(string kind, string facts) =>
         FactsJson.Enum<ComponentClass>(kind) switch
         {
-            ComponentClass.Shaft => FactsJson.Read<Shaft>(facts),
-            ComponentClass.Insert => FactsJson.Read<Insert>(facts),
-            ComponentClass.Point => FactsJson.Read<Point>(facts),
-            ComponentClass.Nock => FactsJson.Read<Nock>(facts),
-            ComponentClass.Vane => FactsJson.Read<Vane>(facts),
-            _ => FactsJson.Read<Wrap>(facts),
+            ComponentClass.Shaft => Kept.Read<Shaft>(facts),
+            ComponentClass.Insert => Kept.Read<Insert>(facts),
+            ComponentClass.Point => Kept.Read<Point>(facts),
+            ComponentClass.Nock => Kept.Read<Nock>(facts),
+            ComponentClass.Vane => Kept.Read<Vane>(facts),
+            _ => Kept.Read<Wrap>(facts),
         };
 
     private static string Facts(IComponent part) =>
         part switch
         {
-            Shaft s => FactsJson.Write(s),
-            Insert i => FactsJson.Write(i),
-            Point p => FactsJson.Write(p),
-            Nock n => FactsJson.Write(n),
-            Vane v => FactsJson.Write(v),
-            _ => FactsJson.Write((Wrap)part),
+            Shaft s => Kept.Write(s),
+            Insert i => Kept.Write(i),
+            Point p => Kept.Write(p),
+            Nock n => Kept.Write(n),
+            Vane v => Kept.Write(v),
+            _ => Kept.Write((Wrap)part),
         };
 }

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
 using Merganser.Core.Paper;
@@ -85,7 +86,7 @@ internal sealed record DozenFacts(
             ("spin", "grade") => new RunOutGraded(Of(Number), FactsJson.Enum<SpinGrade>(Of(Note))),
             ("spin", "spine") => new SpineMeasured(Of(Number), Of(Value)),
             ("spin", "index") => new StiffSideMarked(Of(Number), Note),
-            ("spin", "inspection") => new ShaftInspected(Of(Number), Finding(Of(Note))),
+            ("spin", "inspection") => new ShaftInspected(Of(Number), FactsJson.Enum<ShaftFinding>(Of(Note))),
             ("match", _) => new PiecesMatched(Of(Match)),
             ("tick", _) => new StepDone(Of(Number), FactsJson.Enum<AssemblyCode>(Of(Word))),
             ("made", "built") => new ArrowWeighed(Of(Number), Of(Value)),
@@ -98,11 +99,19 @@ internal sealed record DozenFacts(
     private NockShot Shot() =>
         new(Turn ?? 0, new Tear(Value ?? 0, Second ?? 0), Word == Fletched, Distance ?? NockRound.UsualDistance);
 
-    /// <summary>Files written before findings had codes keep them in words; any other words were a damage.</summary>
-    private static ShaftFinding Finding(string note) =>
-        note == Cracked
-            ? ShaftFinding.CrackedOrSplintered
-            : FactsJson.TryEnum<ShaftFinding>(note) ?? ShaftFinding.EndsNotSquare;
+    /// <summary>From number 1 to 2: findings had been kept in words; any words but these were a damage.</summary>
+    public static void FindingsGotCodes(JsonObject facts)
+    {
+        if ((string?)facts["kind"] == "spin" && (string?)facts["word"] == "inspection")
+        {
+            var note = (string?)facts["note"] ?? "";
+            facts["note"] = Codes.Of(
+                note == Cracked
+                    ? ShaftFinding.CrackedOrSplintered
+                    : FactsJson.TryEnum<ShaftFinding>(note) ?? ShaftFinding.EndsNotSquare
+            );
+        }
+    }
 
     private static T Of<T>(T? value)
         where T : struct => value ?? throw new JsonException("A field is missing.");

@@ -51,7 +51,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
                 row => row.Id,
                 row =>
                 {
-                    var plan = FactsJson.Read<DozenPlan>(row.Plan);
+                    var plan = Kept.Read<DozenPlan>(row.Plan);
                     return new DozenLine(
                         row.Id,
                         plan.Name,
@@ -80,7 +80,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
     public int? ArrowsOf(string? id) =>
         id is not null
         && database.Read(sql => sql.Scalar<string?>("SELECT plan FROM dozen WHERE id = @id", new { id })) is { } plan
-            ? FactsJson.Read<DozenPlan>(plan).Arrows
+            ? Kept.Read<DozenPlan>(plan).Arrows
             : null;
 
     public DozenRow Get(string id) => database.Read(sql => Get(sql, id));
@@ -98,7 +98,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
                     id,
                     bowId,
                     arrowVersionId,
-                    plan = FactsJson.Write(plan),
+                    plan = Kept.Write(plan),
                     now = Stamp.Of(clock.GetUtcNow()),
                 }
             );
@@ -140,7 +140,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
                         id,
                         dozenId,
                         facts.Kind,
-                        facts = FactsJson.Write(facts),
+                        facts = Kept.Write(facts),
                         now = Stamp.Of(clock.GetUtcNow()),
                     }
                 );
@@ -168,12 +168,12 @@ public sealed class DozenStore(Database database, TimeProvider clock)
                 "SELECT id, ordinal, facts, at FROM dozen_entry WHERE dozen_id = @id AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal",
                 new { id }
             )
-            .Select(e => new DozenEvent(e.Id, e.Ordinal, Stamp.Read(e.At), FactsJson.Read<DozenFacts>(e.Facts).Act()));
+            .Select(e => new DozenEvent(e.Id, e.Ordinal, Stamp.Read(e.At), Kept.Read<DozenFacts>(e.Facts).Act()));
         return new DozenRow(
             id,
             row.BowId,
             row.Version,
-            FactsJson.Read<DozenPlan>(row.Plan),
+            Kept.Read<DozenPlan>(row.Plan),
             Stamp.Read(row.At),
             [.. entries]
         );

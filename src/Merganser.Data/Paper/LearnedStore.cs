@@ -71,7 +71,7 @@ internal sealed class LearnedStore(Sql sql)
             return;
         }
 
-        database.Write(sql =>
+        database.KeepIfItCan(sql =>
             sql.Execute(
                 """
                 INSERT INTO paper_learned (paper_id, fingerprint, fits) VALUES (@PaperId, @Fingerprint, @fits)

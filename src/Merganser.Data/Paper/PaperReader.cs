@@ -49,7 +49,7 @@ internal sealed class PaperReader
         var session = new TuningSession(
             new SessionBow(bow.Bow, archer, bow.Adjusters, bow.Unsound),
             [.. shot.Select(Arrow)],
-            row.Plan is null ? Alone(events) : FactsJson.Read<SessionPlan>(row.Plan),
+            row.Plan is null ? Alone(events) : Kept.Read<SessionPlan>(row.Plan),
             row.Tolerance,
             known,
             events

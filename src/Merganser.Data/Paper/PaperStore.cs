@@ -122,7 +122,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
                     paper.BowId,
                     paper.ArrowVersionId,
                     paper.Tolerance,
-                    plan = FactsJson.Write(paper.Plan),
+                    plan = Kept.Write(paper.Plan),
                     paper.Plan.DozenId,
                     now = Stamp.Of(now),
                 }

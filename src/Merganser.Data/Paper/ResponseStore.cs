@@ -44,7 +44,7 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
                 {
                     id,
                     bowId,
-                    kinds = FactsJson.Write(kinds),
+                    kinds = Kept.Write<AdjusterKind[]>([.. kinds]),
                     reason,
                     now = Stamp.Of(clock.GetUtcNow()),
                 }
@@ -86,7 +86,7 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
                 )
                 .Select(r => new ResetRow(
                     r.Id,
-                    FactsJson.Read<AdjusterKind[]>(r.Kinds),
+                    Kept.Read<AdjusterKind[]>(r.Kinds),
                     r.Reason,
                     r.AfterChange,
                     r.AfterPaper,

@@ -188,7 +188,7 @@ internal sealed class SessionRecord
             {
                 "accepted" => new Accepted(),
                 "reopened" => new Reopened(),
-                _ => FactsJson.Read<ConditionsNoted>(row.Facts!),
+                _ => Kept.Read<ConditionsNoted>(row.Facts!),
             };
             Add(NumberOf(row.Set), Kind.Act, row.Row, row.Id, Stamp.Read(row.At), Stamp.Read(row.At), act);
         }

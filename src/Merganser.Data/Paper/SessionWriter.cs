@@ -69,7 +69,7 @@ internal static class SessionWriter
                 Withdrawable.Take(sql, paperId, taken.Entry, time, Withdrawable.Note);
                 break;
             case ConditionsNoted conditions:
-                WriteAct(sql, paperId, id, "conditions", FactsJson.Write(conditions), now);
+                WriteAct(sql, paperId, id, "conditions", Kept.Write(conditions), now);
                 break;
             case Accepted:
                 WriteAct(sql, paperId, id, "accepted", null, now);

@@ -64,7 +64,7 @@ internal static class SetupReader
 
     private static StringPlan PlanOf(Sql sql, string bowId) =>
         sql.Scalar<string?>("SELECT string_plan FROM bow WHERE id = @bowId", new { bowId }) is { } json
-            ? FactsJson.Read<StringPlan>(json)
+            ? Kept.Read<StringPlan>(json)
             : StringPlan.Usual;
 
     private static StringShots Shots(Sql sql, string bowId, StringWork work)
@@ -114,10 +114,10 @@ internal static class SetupReader
                 .Select(g => new GoodState(
                     g.Id,
                     g.Version,
-                    FactsJson.Read<Adjuster[]>(g.Positions),
-                    FactsJson.Read<Dictionary<CheckKind, double>>(g.Readings),
+                    Kept.Read<Adjuster[]>(g.Positions),
+                    Kept.Read<Dictionary<CheckKind, double>>(g.Readings),
                     g.Note,
-                    g.Stage is null ? null : FactsJson.Read<PlannedStage>(g.Stage),
+                    g.Stage is null ? null : Kept.Read<PlannedStage>(g.Stage),
                     Stamp.Read(g.At)
                 )),
         ];

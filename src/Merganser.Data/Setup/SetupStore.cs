@@ -141,7 +141,7 @@ public sealed class SetupStore(Database database, TimeProvider clock)
                 {
                     bowId,
                     version,
-                    plan = FactsJson.Write(plan.Checked()),
+                    plan = Kept.Write(plan.Checked()),
                 }
             );
             if (changed == 0)
@@ -196,9 +196,9 @@ public sealed class SetupStore(Database database, TimeProvider clock)
                 bowId,
                 state,
                 arrowVersionId,
-                readings = FactsJson.Write(readings),
+                readings = Kept.Write(new Dictionary<CheckKind, double>(readings)),
                 note,
-                at = stage is null ? null : FactsJson.Write(stage),
+                at = stage is null ? null : Kept.Write(stage),
                 paperId,
                 now = Stamp.Of(now),
             }
