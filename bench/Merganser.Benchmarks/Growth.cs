@@ -33,6 +33,12 @@ public static partial class Growth
     public static async Task Run()
     {
         Dictionary<string, List<Cost>> costs = [];
+        using (var empty = new Browser.Tests.AppServer(demo: false))
+        {
+            Console.WriteLine("  an empty file");
+            Starts(empty);
+        }
+
         foreach (var shots in Sizes)
         {
             using var server = new Browser.Tests.AppServer(demo: true);
@@ -73,7 +79,7 @@ public static partial class Growth
     private static void Starts(Browser.Tests.AppServer server)
     {
         List<double> times = [];
-        for (var i = 0; i < 3; i++)
+        for (var i = 0; i < 6; i++)
         {
             server.Kill();
             var clock = Stopwatch.StartNew();
@@ -125,7 +131,7 @@ public static partial class Growth
         Console.WriteLine(
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"  {"", -18}{"processor ms a request", 28}{"ratio", 7}{"statements", 16}{"kB", 9}{"p50 ms", 9}{"p95 ms", 9}"
+                $"  {"", -18}{"processor ms a request", 28}{"ratio", 7}{"to the last", 12}{"statements", 16}{"kB", 22}{"p50 ms", 9}{"p95 ms", 9}"
             )
         );
         foreach (var (name, row) in costs)
@@ -136,10 +142,15 @@ public static partial class Growth
                 row.Select(c => c.Processor.ToString("F2", CultureInfo.InvariantCulture))
             );
             var statements = string.Join(" → ", row.Select(c => c.Statements));
+            var bytes = string.Join(
+                " → ",
+                row.Select(c => (c.Bytes / 1000.0).ToString("F1", CultureInfo.InvariantCulture))
+            );
+            var before = row[Math.Max(0, row.Count - 2)];
             Console.WriteLine(
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"  {name, -18}{processor, 28}{last.Processor / row[0].Processor, 7:F2}{statements, 16}{last.Bytes / 1000.0, 9:F1}{last.Median, 9:F1}{last.P95, 9:F1}"
+                    $"  {name, -18}{processor, 28}{last.Processor / row[0].Processor, 7:F2}{last.Processor / before.Processor, 12:F2}{statements, 16}{bytes, 22}{last.Median, 9:F1}{last.P95, 9:F1}"
                 )
             );
         }

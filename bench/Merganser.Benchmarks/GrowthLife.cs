@@ -13,7 +13,7 @@ public sealed partial class GrowthLife
 
     /// <summary>What is a bow's plan that the demo never shot through paper.</summary>
     private const string UsualPlan = """
-        {"kind":"tune","school":null,"stages":[{"distance":6,"fletched":false}],"shotsPerDecision":0,"byMachine":false,
+        {"schema":1,"kind":"tune","school":null,"stages":[{"distance":6,"fletched":false}],"shotsPerDecision":0,"byMachine":false,
         "dozenId":null}
         """;
 
@@ -179,7 +179,7 @@ public sealed partial class GrowthLife
                     bow_id = bow,
                     bow_state_id = state,
                     arrow_version_id = arrow,
-                    readings = "{\"braceHeight\":7.1}",
+                    readings = """{"schema":1,"items":{"braceHeight":7.1}}""",
                     note = "",
                     marked_at = now,
                 }
@@ -249,16 +249,20 @@ public sealed partial class GrowthLife
 
     private string Positions() =>
         JsonSerializer.Serialize(
-            screws.Select(s => new
+            new
             {
-                kind = s.Kind,
-                position = s.Position,
-                lower = s.Lower,
-                upper = s.Upper,
-                needsPress = false,
-                inchesPerStep = (double?)null,
-                seats = (object?)null,
-            })
+                schema = 1,
+                items = screws.Select(s => new
+                {
+                    kind = s.Kind,
+                    position = s.Position,
+                    lower = s.Lower,
+                    upper = s.Upper,
+                    needsPress = false,
+                    inchesPerStep = (double?)null,
+                    seats = (object?)null,
+                }),
+            }
         );
 
     /// <summary>An adjuster: kind, position, lower, upper.</summary>

@@ -71,6 +71,34 @@ public class GrowthTests
         }
     }
 
+    /// <summary>A paper that is gone on with after a season does not carry the season.</summary>
+    [Fact]
+    public async Task A_paper_shows_the_newest_moves_and_notes_between_two_sets_and_counts_the_others()
+    {
+        using var app = new App();
+        var paper = await app.Shoot(await app.StartPaper(), 0, .8);
+        for (var i = 0; i < 30; i++)
+        {
+            var move = new
+            {
+                id = App.NewId(),
+                adjuster = "restHeight",
+                to = i % 2 == 0 ? -20 : -18,
+            };
+            (await app.Post($"{Bow}/moves", move)).Status.ShouldBe(200);
+            var note = new { id = App.NewId(), note = $"note {i}" };
+            (await app.Post($"/api/papers/{(string)paper["id"]!}/notes", note)).Status.ShouldBe(200);
+        }
+
+        paper = await app.Shoot(paper, 0, .1);
+        var sets = paper["sets"]!.AsArray();
+        ((int)sets[1]!["movesNotShown"]! + sets[1]!["movesBefore"]!.AsArray().Count).ShouldBe(30);
+        sets[1]!["movesBefore"]!.AsArray().Count.ShouldBe(12);
+        ((int)sets[1]!["movesBefore"]!.AsArray()[^1]!["to"]!).ShouldBe(-18, "the newest stands last");
+        ((string)sets[0]!["notesAfter"]!.AsArray()[^1]!["note"]!).ShouldBe("note 29");
+        ((int)sets[0]!["notesNotShown"]!).ShouldBe(18);
+    }
+
     /// <summary>Every table that a bow's answers are read from counts as written about the bow.</summary>
     [Fact]
     public void Every_table_revises_its_bow()

@@ -84,6 +84,10 @@ public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string
 /// <summary>
 /// A set with its reading, the moves that were made before it, and the moves that would lead back to it.
 /// </summary>
+/// <param name="MovesBefore">The newest of them, in order.</param>
+/// <param name="MovesNotShown">How many stand before those; the bow's list of moves has them.</param>
+/// <param name="NotesAfter">The newest of them, in order.</param>
+/// <param name="NotesNotShown">How many stand before those.</param>
 public sealed record SetView(
     string Id,
     int Number,
@@ -98,7 +102,9 @@ public sealed record SetView(
     MeanView? Mean,
     IReadOnlyList<Figure> Figures,
     IReadOnlyList<MoveView> MovesBefore,
+    int MovesNotShown,
     IReadOnlyList<NoteView> NotesAfter,
+    int NotesNotShown,
     IReadOnlyList<WayBackMove> WayBack
 );
 
@@ -219,14 +225,15 @@ public sealed class PaperDesk(
             select new ToleratedView(paper.Id, paper.StartedAt, trial.Ranges),
         ];
 
+    /// <summary>Nobody makes more moves, or writes more notes, between two sets of one sitting.</summary>
+    private const int ShownBetweenSets = 12;
+
     private static SetView SetOf(PaperRow paper, SessionSet set)
     {
         var session = paper.Session;
         var stage = set.Begun.Stage;
-        var before = session.MovesBefore(set).Select(m => MoveView.Of(paper.Moves.First(r => r.Id == m.Id)));
-        var notes = session
-            .Notes.Where(n => n.AfterSet == set.Number)
-            .Select(n => new NoteView(n.Id, n.Rung, n.Outcome, n.Note, n.At));
+        var before = session.MovesBefore(set);
+        SessionNote[] notes = [.. session.Notes.Where(n => n.AfterSet == set.Number)];
         return new SetView(
             set.Id,
             set.Number,
@@ -240,8 +247,10 @@ public sealed class PaperDesk(
             [.. set.Shots.Select(ShotView.Of)],
             set.Mean is null ? null : MeanView.Of(set.Mean),
             set.Mean is null ? [] : TearFigures.Of(set.Mean, session.MeanBefore(set)),
-            [.. before],
-            [.. notes],
+            [.. before.TakeLast(ShownBetweenSets).Select(m => MoveView.Of(paper.Moves.First(r => r.Id == m.Id)))],
+            Math.Max(0, before.Count - ShownBetweenSets),
+            [.. notes.TakeLast(ShownBetweenSets).Select(n => new NoteView(n.Id, n.Rung, n.Outcome, n.Note, n.At))],
+            Math.Max(0, notes.Length - ShownBetweenSets),
             session.WayBack(set)
         );
     }

@@ -3628,8 +3628,20 @@ export interface components {
             shots: components["schemas"]["ShotView"][];
             mean: null | components["schemas"]["MeanView"];
             figures: components["schemas"]["Figure"][];
+            /** @description The newest of them, in order. */
             movesBefore: components["schemas"]["MoveView"][];
+            /**
+             * Format: int32
+             * @description How many stand before those; the bow's list of moves has them.
+             */
+            movesNotShown: number;
+            /** @description The newest of them, in order. */
             notesAfter: components["schemas"]["NoteView"][];
+            /**
+             * Format: int32
+             * @description How many stand before those.
+             */
+            notesNotShown: number;
             wayBack: components["schemas"]["WayBackMove"][];
         };
         /** @description The whole set-up of a bow as its page shows it. */

@@ -88,13 +88,14 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
 function Between({ set, before }: { set: ShotSet; before: ShotSet }) {
   return (
     <div className={s.between}>
+      {set.movesNotShown > 0 && <span>{set.movesNotShown} moves, then</span>}
       {set.movesBefore.length === 0
         ? 'nothing moved'
         : set.movesBefore.map((m) => <span key={m.id}>{m.correction ? `corrected: ${m.after}` : m.words}</span>)}
       <Arrow />
       {before.notesAfter.length > 0 && (
         <small title={before.notesAfter.map((n) => n.note).join('; ')}>
-          {before.notesAfter.length === 1 ? 'a note' : `${before.notesAfter.length} notes`}
+          {before.notesAfter.length === 1 ? 'a note' : `${before.notesAfter.length + before.notesNotShown} notes`}
         </small>
       )}
     </div>

@@ -131,6 +131,7 @@ function PastSet({ set, onBack }: { set: ShotSet; onBack?: (set: ShotSet) => voi
       <p className={w.muted} data-past>
         A past set. The advice belongs to the set in work.
       </p>
+      {set.notesNotShown > 0 && <p className={w.muted}>{set.notesNotShown} earlier notes stand on record.</p>}
       {set.notesAfter.map((note) => (
         <p key={note.id}>
           <b>Noted.</b> {note.note || note.outcome}

@@ -71,7 +71,9 @@ const set = (number: number, part: object = {}) => ({
   },
   figures: [],
   movesBefore: [],
+  movesNotShown: 0,
   notesAfter: [],
+  notesNotShown: 0,
   wayBack: [],
   ...part,
 });

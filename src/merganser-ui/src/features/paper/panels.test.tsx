@@ -42,9 +42,11 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   mean: null,
   figures: [],
   movesBefore: [],
+  movesNotShown: 0,
   purpose: 'session',
   arrowName: 'Island',
   notesAfter: [],
+  notesNotShown: 0,
   wayBack: [],
   ...part,
 });

@@ -46,7 +46,9 @@ export const set = (number: number, part: Partial<ShotSet> = {}): ShotSet => ({
   mean: null,
   figures: [],
   movesBefore: [],
+  movesNotShown: 0,
   notesAfter: [],
+  notesNotShown: 0,
   wayBack: [],
   ...part,
 });
