@@ -102,7 +102,7 @@ public sealed partial class GrowthLife
             {
                 id = file.NewId(),
                 bow_id = bow,
-                kinds = "[]",
+                kinds = """{"schema":1,"items":[]}""",
                 reason = "a new string",
                 after_change = changes,
                 after_paper = file.Number("SELECT count(*) FROM paper WHERE bow_id = @bow", new { bow }),

@@ -22,8 +22,8 @@ public static class Kept
     private const string Items = "items";
 
     /// <summary>
-    /// The shapes, each with the steps that follow its first number. No number is ever taken out, and each has a file in
-    /// tests/vectors/kept.
+    /// The shapes, each with the steps that follow its first number. No number is ever taken out, and each has a file
+    /// in tests/vectors/kept.
     /// </summary>
     private static readonly Dictionary<Type, Shape> All = new()
     {

@@ -52,7 +52,9 @@ public class FileTroubleTests
         (await http.GetAsync("/api/rack")).StatusCode.ShouldBe(HttpStatusCode.OK, "reading goes on");
     }
 
-    /// <summary>SIGTERM: what was begun is finished and acknowledged, and the process is gone within five seconds.</summary>
+    /// <summary>
+    /// SIGTERM: what was begun is finished and acknowledged, and the process is gone within five seconds.
+    /// </summary>
     [Fact]
     public async Task A_server_that_is_asked_to_end_finishes_what_is_being_written()
     {

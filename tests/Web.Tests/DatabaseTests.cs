@@ -89,7 +89,9 @@ public class DatabaseTests
             );
     }
 
-    /// <summary>What a migration lost or changed of what was there, but for columns that it drops or counts on.</summary>
+    /// <summary>
+    /// What a migration lost or changed of what was there, but for columns that it drops or counts on.
+    /// </summary>
     private static IEnumerable<string> Kept(
         Dictionary<string, List<IDictionary<string, object?>>> before,
         Dictionary<string, List<IDictionary<string, object?>>> after

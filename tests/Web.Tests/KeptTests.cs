@@ -8,8 +8,8 @@ using Merganser.Tests;
 namespace Merganser.Web.Tests;
 
 /// <summary>
-/// Every shape that facts were ever kept in has a file in tests/vectors/kept, and is read. With MERGANSER_KEPT=write the
-/// files of the present numbers are written anew: for a number that no file out there has yet.
+/// Every shape that facts were ever kept in has a file in tests/vectors/kept, and is read. With MERGANSER_KEPT=write
+/// the files of the present numbers are written anew: for a number that no file out there has yet.
 /// </summary>
 public class KeptTests
 {

@@ -29,6 +29,21 @@ public enum AdjusterKind
 }
 
 /// <summary>
+/// Which way an adjuster's steps drive the tail: a fact of the bow for pockets and spacers, where makers differ.
+/// </summary>
+public enum AdjusterWay
+{
+    /// <summary>As the trade tells it: + drives the tail right, or up.</summary>
+    Agreed,
+
+    /// <summary>The other way, by the maker's sheet.</summary>
+    Reversed,
+
+    /// <summary>Nobody knows yet: the shots tell.</summary>
+    NotKnown,
+}
+
+/// <summary>
 /// One adjuster as this bow has it. Positions are whole steps, signed by their nominal effect: + drives the tail right,
 /// or up.
 /// </summary>
@@ -40,6 +55,7 @@ public enum AdjusterKind
 /// <param name="InchesPerStep">What one step moves on this bow, where known: inches at the part itself, not of
 /// tear.</param>
 /// <param name="Seats">The four seats of cam spacers; null for everything else.</param>
+/// <param name="Way">Which way its steps drive the tail on this bow, by the maker's sheet.</param>
 public sealed record Adjuster(
     AdjusterKind Kind,
     int Position,
@@ -47,7 +63,8 @@ public sealed record Adjuster(
     int Upper,
     bool NeedsPress,
     double? InchesPerStep = null,
-    SpacerSeats? Seats = null
+    SpacerSeats? Seats = null,
+    AdjusterWay Way = AdjusterWay.Agreed
 )
 {
     /// <summary>Highest step that can be reached.</summary>

@@ -13,7 +13,7 @@ public sealed record Knowledge(IReadOnlyList<StageFit> Fits)
     public const int EarlierPapers = 6;
 
     /// <summary>The model's own version: after a change of it every paper is read anew.</summary>
-    public const string Model = "response-2";
+    public const string Model = "response-3";
 
     /// <summary>Nothing was shot before.</summary>
     public static Knowledge None { get; } = new([]);

@@ -41,10 +41,10 @@ public sealed record ResponseRow(
     {
         var before = new GainSeen(prior.Expected, prior.Expected * prior.LogSd);
         var plus = learned?.PlusChance ?? prior.PlusChance;
-        var open = Math.Min(plus, 1 - plus) >= DecisionRule.OpenSign;
+        var open = prior.Free && Math.Min(plus, 1 - plus) >= Belief.OpenFree;
         var gain = learned?.Gain ?? 0;
-        var right = prior.Disputed ? plus >= 0.5 : (bool?)null;
-        var sure = prior.Disputed ? new Chance(Math.Max(plus, 1 - plus)) : null;
+        var right = prior.Free ? plus >= 0.5 : (bool?)null;
+        var sure = prior.Free ? new Chance(Math.Max(plus, 1 - plus)) : null;
         return new ResponseRow(
             prior.Kind,
             new AdjusterName(prior.Kind),
@@ -56,7 +56,7 @@ public sealed record ResponseRow(
             plus,
             open,
             settings,
-            new AnswerKnown(settings, prior.LogMean != 0, right, sure)
+            new AnswerKnown(settings, prior.FromOthers, right, sure)
         );
     }
 }

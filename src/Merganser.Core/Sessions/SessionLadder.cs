@@ -45,7 +45,7 @@ public sealed record SessionLadder(bool Wanted, IReadOnlyList<RungState> Rungs, 
             .ToHashSet();
         RungState[] states = [.. rungs.Select(State)];
         RungKind[] done = [.. states.Where(r => r.Outcome is not null).Select(r => r.Code)];
-        var wanted = !session.IsTrial && StubbornLadder.Wanted(session.Made, session.Readings, advice);
+        var wanted = !session.IsTrial && StubbornLadder.Wanted(session.Readings, advice);
         return new SessionLadder(wanted, states, StubbornLadder.Next(rungs, done));
 
         RungState State(RungKind rung)

@@ -86,7 +86,8 @@ public static class SessionNext
     private static RungKind? Stuck(TuningSession session, Advice advice)
     {
         var hopeless = advice.Kind == AdviceKind.ShootMore && advice.Chance < Hopeless && session.Now.Tears.Count > 1;
-        var stuck = hopeless || advice.Kind is AdviceKind.Move or AdviceKind.SmallTest or AdviceKind.NotReachable;
+        var stuck =
+            hopeless || advice.Kind is not (AdviceKind.NoShots or AdviceKind.ShootMore or AdviceKind.GoodEnough);
         return stuck && session.Ladder.Wanted ? session.Ladder.Next : null;
     }
 
@@ -133,7 +134,7 @@ public static class SessionNext
                 "check:inspection",
                 SessionSays.ToTheInspection
             ),
-            AdviceKind.NotReachable => new Next(
+            AdviceKind.NotReachable or AdviceKind.MovesDoNotHelp or AdviceKind.StopAsking => new Next(
                 advice.Sentence,
                 advice.Reason,
                 "accept",

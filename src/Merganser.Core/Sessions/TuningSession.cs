@@ -61,6 +61,11 @@ public sealed class TuningSession
             )
             {
                 Others = [.. known.Fits, .. FitsOf(Shots.Where(s => s.Stage != Stage))],
+                ControlDone = Sets.Any(s =>
+                    s.Begun.Purpose == SetPurpose.ControlArrow
+                    && s.Mean is not null
+                    && s.Stage.Distance == Stage.Distance
+                ),
                 Engine = engine,
             }
         );

@@ -10,13 +10,15 @@ public enum SessionEnd
 {
     Done,
     NotReachable,
+    StoppedAsking,
+    MovesDoNotHelp,
     OutOfShots,
 }
 
 /// <summary>How a simulated session went.</summary>
 /// <param name="End">How it ended.</param>
 /// <param name="Moves">Moves made.</param>
-/// <param name="Shots">Shots taken.</param>
+/// <param name="Shots">Shots taken; those of a control are not counted.</param>
 /// <param name="TrueLength">Length of the true mean tear at the end, inches.</param>
 /// <param name="LengthAfter18">The same after 18 arrows, or at the end if that came sooner.</param>
 /// <param name="Stated">The chance of being inside that was stated at the end.</param>
@@ -27,42 +29,87 @@ public sealed record SessionResult(
     double TrueLength,
     double LengthAfter18,
     double Stated
-);
+)
+{
+    /// <summary>Nominal effect of the largest move, inches.</summary>
+    public double LargestMove { get; init; }
+
+    /// <summary>Most shots at one setting.</summary>
+    public int MostShotsHere { get; init; }
+
+    /// <summary>Moves made when it was said that moves do not help; null when it was not.</summary>
+    public int? ToldDeafAt { get; init; }
+
+    /// <summary>True where no setting of what may be moved brings the tear inside.</summary>
+    public bool OutOfReach { get; init; }
+
+    /// <summary>True where it was said that the adjusters do not reach, or that more shots do not help.</summary>
+    public bool ToldToStop => End is SessionEnd.NotReachable or SessionEnd.StoppedAsking;
+
+    /// <summary>What the session taught.</summary>
+    public Knowledge Learned { get; init; } = Knowledge.None;
+}
+
+/// <summary>Who tunes a simulated bow, and how.</summary>
+/// <param name="School">By which school.</param>
+/// <param name="Press">With a press.</param>
+/// <param name="Tolerance">Good enough, inches.</param>
+public sealed record SimulatedTuner(School School, bool Press, double Tolerance = Tolerances.Usual)
+{
+    /// <summary>By the default school, with a press.</summary>
+    public static SimulatedTuner Usual { get; } = new(School.CentreFirst, true);
+
+    /// <summary>Another engine than the shipped one.</summary>
+    public EngineChoice? Engine { get; init; }
+
+    /// <summary>What earlier papers of the bow taught.</summary>
+    public Knowledge Known { get; init; } = Knowledge.None;
+
+    /// <summary>
+    /// True where a session ends when it is said that moves do not help; else it goes on after a control.
+    /// </summary>
+    public bool StopsWhenDeaf { get; init; }
+
+    /// <summary>The maker's sheet is not at hand: the way of pockets and spacers is not known.</summary>
+    public bool WaysNotKnown { get; init; }
+}
 
 /// <summary>
-/// Drives a <see cref="TuningSession"/> on a simulated bow until it says done: every shot and move is an event of it.
+/// Drives a <see cref="TuningSession"/> on a simulated bow until it says done: every shot and move is an event of it,
+/// and what is advised goes through school, press, limits and ladder, as a user meets it.
 /// </summary>
 public sealed class ClosedLoop
 {
-    private const int MostShots = 300;
+    private const int MostShots = 100;
     private const int Look = 18;
+    private const int ControlShots = 3;
     private const string Arrow = "simulated";
     private static readonly PlannedStage Stage = new(3, false);
     private static readonly SetBegun Begun = new(Stage, "3", SetPurpose.Session, Arrow);
+    private static readonly SetBegun ControlBegun = new(Stage, "3", SetPurpose.ControlArrow, Arrow);
 
     private readonly SimulatedBow bow;
-    private readonly EngineChoice engine;
-    private readonly double tolerance;
+    private readonly SimulatedTuner tuner;
+    private readonly Archer archer;
     private readonly List<SessionEvent> events = [];
     private readonly int[] setting;
     private string set = "";
 
-    private ClosedLoop(SimulatedBow bow, ResponsePrior prior, RuleFigures figures)
+    private ClosedLoop(SimulatedBow bow, SimulatedTuner tuner)
     {
-        (this.bow, engine, tolerance) = (bow, new EngineChoice(prior, figures, true), figures.Tolerance);
+        (this.bow, this.tuner) = (bow, tuner);
+        archer = new Archer("Simulated", Hand.Right, tuner.Press, tuner.School);
         setting = new int[bow.Levers.Count];
     }
 
     /// <param name="bow">The bow.</param>
-    /// <param name="prior">What the engine believes of it beforehand.</param>
-    /// <param name="figures">The figures of its rule.</param>
+    /// <param name="tuner">Who tunes it, and how.</param>
     /// <param name="stating">Told the stated chance and the setting after every shot.</param>
     public static SessionResult Run(
         SimulatedBow bow,
-        ResponsePrior prior,
-        RuleFigures figures,
+        SimulatedTuner? tuner = null,
         Action<double, int[]>? stating = null
-    ) => new ClosedLoop(bow, prior, figures).Run(stating);
+    ) => new ClosedLoop(bow, tuner ?? SimulatedTuner.Usual).Run(stating);
 
     /// <summary>
     /// The engine's prior for a simulated bow; the scale is for priors that are too big or too small.
@@ -80,48 +127,119 @@ public sealed class ClosedLoop
 
     private SessionResult Run(Action<double, int[]>? stating)
     {
-        var (moves, after18, stated) = (0, double.NaN, 0.0);
+        var (moves, here, mostHere, after18, largest) = (0, 0, 0, double.NaN, 0.0);
+        int? deafAt = null;
         set = Happens(Begun);
         for (var shots = 1; shots <= MostShots; shots++)
         {
-            var tear = bow.Shoot(setting);
-            Happens(new ShotMarked(set, new Hole(0, 0), new Hole(tear.X, tear.Y), SheetSide.ShootingSide));
-            var advice = Session().Advice;
-            stated = advice.Chance ?? 0;
-            stating?.Invoke(stated, setting);
-            if (advice.Kind is AdviceKind.GoodEnough or AdviceKind.NotReachable)
+            Mark(bow.Shoot(setting));
+            mostHere = Math.Max(mostHere, ++here);
+            var session = Session();
+            var advice = session.Advice;
+            stating?.Invoke(advice.Chance ?? 0, setting);
+            if (advice.Kind == AdviceKind.MovesDoNotHelp && !tuner.StopsWhenDeaf)
             {
-                return End(advice.Kind == AdviceKind.GoodEnough ? SessionEnd.Done : SessionEnd.NotReachable, shots);
+                deafAt ??= moves;
+                Control();
+                session = Session();
+                advice = session.Advice;
+            }
+
+            if (EndOf(advice.Kind) is { } end)
+            {
+                return End(end, shots, session);
             }
 
             if (advice.Move is { } move)
             {
                 Make(move);
-                moves++;
+                largest = Math.Max(largest, Math.Abs(move.To - move.From) * AdjusterTable.Of(move.Kind).NominalGain);
+                (moves, here) = (moves + 1, 0);
             }
 
             after18 = shots == Look ? bow.TrueMean(setting).Length : after18;
         }
 
-        return End(SessionEnd.OutOfShots, MostShots);
+        return End(SessionEnd.OutOfShots, MostShots, Session());
 
-        SessionResult End(SessionEnd end, int shots)
+        SessionResult End(SessionEnd end, int shots, TuningSession session)
         {
             var length = bow.TrueMean(setting).Length;
-            return new SessionResult(end, moves, shots, length, double.IsNaN(after18) ? length : after18, stated);
+            return new SessionResult(
+                end,
+                moves,
+                shots,
+                length,
+                double.IsNaN(after18) ? length : after18,
+                session.Advice.Chance ?? 0
+            )
+            {
+                LargestMove = largest,
+                MostShotsHere = mostHere,
+                ToldDeafAt = end == SessionEnd.MovesDoNotHelp ? moves : deafAt,
+                OutOfReach = bow.OutOfReach(MayMove(session), tuner.Tolerance),
+                Learned = session.Learned(),
+            };
         }
     }
 
+    private static SessionEnd? EndOf(AdviceKind kind) =>
+        kind switch
+        {
+            AdviceKind.GoodEnough => SessionEnd.Done,
+            AdviceKind.NotReachable => SessionEnd.NotReachable,
+            AdviceKind.StopAsking => SessionEnd.StoppedAsking,
+            AdviceKind.MovesDoNotHelp => SessionEnd.MovesDoNotHelp,
+            _ => null,
+        };
+
+    /// <summary>What school and press let be moved at all.</summary>
+    private AdjusterKind[] MayMove(TuningSession session) =>
+        [
+            .. new[] { TearAxis.Sideways, TearAxis.Height }
+                .SelectMany(axis => DirectionTable.For(bow.Record.Release, tuner.School, axis, tailLow: true))
+                .Where(row => session.Bow.Adjusters.Any(a => a.Kind == row.Kind && session.Adviser.May(a)))
+                .Select(row => row.Kind),
+        ];
+
     private TuningSession Session() =>
         new(
-            new SessionBow(SimulatedBow.Measured, SimulatedBow.Archer, bow.Adjusters(setting)),
+            new SessionBow(bow.Record, archer, Adjusters()),
             [],
-            new SessionPlan(SessionKind.Tune, null, [Stage], 1, true, null),
-            tolerance,
-            Knowledge.None,
+            new SessionPlan(SessionKind.Tune, null, [Stage], SessionPlan.UntilClear, true, null),
+            tuner.Tolerance,
+            tuner.Known,
             events,
-            engine
+            tuner.Engine
         );
+
+    private Adjuster[] Adjusters() =>
+        [
+            .. bow.Adjusters(setting)
+                .Select(a =>
+                    tuner.WaysNotKnown && a.Kind is AdjusterKind.LimbPocket or AdjusterKind.CamSpacer
+                        ? a with
+                        {
+                            Way = AdjusterWay.NotKnown,
+                        }
+                        : a
+                ),
+        ];
+
+    private void Mark(Tear tear) =>
+        Happens(new ShotMarked(set, new Hole(0, 0), new Hole(tear.X, tear.Y), SheetSide.ShootingSide));
+
+    /// <summary>Three shots of a control arrow that tears alike, and back to the session.</summary>
+    private void Control()
+    {
+        set = Happens(ControlBegun);
+        for (var i = 0; i < ControlShots; i++)
+        {
+            Mark(bow.TrueMean(setting));
+        }
+
+        set = Happens(Begun);
+    }
 
     private void Make(AdvisedMove move)
     {

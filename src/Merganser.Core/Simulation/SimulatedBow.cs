@@ -17,26 +17,6 @@ public interface IShootingBow
     Tear Shoot(IReadOnlyList<int> setting);
 }
 
-/// <summary>The world that simulated bows are drawn from: the benchmark world and its variants.</summary>
-/// <param name="GainSd">Sd of the log gain of one adjuster, and of its linear factor.</param>
-/// <param name="BowSd">Sd of the log gain that all adjusters of a bow share.</param>
-/// <param name="SpreadLow">Smallest shot spread, inches per axis.</param>
-/// <param name="SpreadHigh">Largest.</param>
-/// <param name="FlyerShare">Share of flyers.</param>
-/// <param name="RestAndNockOnly">True for a bow on which only rest and nocking point can be moved.</param>
-public sealed record SimulatedWorld(
-    double GainSd = 0.4,
-    double BowSd = 0.25,
-    double SpreadLow = 0.10,
-    double SpreadHigh = 0.25,
-    double FlyerShare = 0.1,
-    bool RestAndNockOnly = false
-)
-{
-    /// <summary>The world of the benchmark.</summary>
-    public static SimulatedWorld Benchmark { get; } = new();
-}
-
 /// <summary>
 /// A bow that exists only in numbers: straight-line response with unknown gains, a rest whose sideways sign is a
 /// coin's, spread and flyers. The same seed gives the same bow and the same shots. Sizes are trade-like guesses, no
@@ -44,9 +24,19 @@ public sealed record SimulatedWorld(
 /// </summary>
 public sealed class SimulatedBow : IShootingBow
 {
-    private const double CrossSd = 0.08;
     private const double TearSd = 0.7;
     private const double LeastTear = 0.35;
+
+    /// <summary>Shots over which a string settles.</summary>
+    private const double SettlingShots = 60;
+
+    /// <summary>By how much a changed grip moves the tear, inches.</summary>
+    private const double GripMoves = 0.5;
+
+    private const int VisitsApart = 1_000_000;
+
+    /// <summary>Variance of Student's t with three degrees of freedom.</summary>
+    private const double TailVariance = 3;
 
     private static readonly (AdjusterKind Kind, int Lower, int Upper)[] Rest =
     [
@@ -61,12 +51,29 @@ public sealed class SimulatedBow : IShootingBow
         (AdjusterKind.LimbPocket, -4, 4),
     ];
     private static readonly (AdjusterKind Kind, int Lower, int Upper) Bolt = (AdjusterKind.BottomLimbBolt, 0, 3);
+    private static readonly (AdjusterKind Kind, int Lower, int Upper)[] Fingers =
+    [
+        (AdjusterKind.NockingPoint, -6, 6),
+        (AdjusterKind.PlungerTension, -10, 10),
+        (AdjusterKind.PlungerPosition, -6, 6),
+        (AdjusterKind.PointWeight, -2, 4),
+        (AdjusterKind.DrawWeight, -4, 4),
+        (AdjusterKind.BraceHeight, -12, 12),
+    ];
 
-    private readonly Random random;
+    private Random random;
+
+    /// <summary>What a variant of the world draws, so that the bow and its shots stay those of the seed.</summary>
+    private readonly Random apart;
     private readonly SimulatedWorld world;
     private readonly double[] gainX;
     private readonly double[] gainY;
     private readonly Tear start;
+    private readonly Tear today;
+    private readonly Tear drifts;
+    private readonly Tear grip;
+    private readonly SimulatedHand hand;
+    private int shots;
 
     /// <param name="seed">Which bow.</param>
     /// <param name="world">The world it is drawn from.</param>
@@ -74,9 +81,14 @@ public sealed class SimulatedBow : IShootingBow
     {
         this.world = world ?? SimulatedWorld.Benchmark;
         random = new Random(seed);
-        (AdjusterKind Kind, int Lower, int Upper)[] has = this.world.RestAndNockOnly
-            ? Rest
-            : [.. Rest, Bolt, Sides[random.Next(Sides.Length)]];
+        apart = new Random(seed + 1_000_003);
+        (AdjusterKind Kind, int Lower, int Upper)[] has = this.world.Adjusters switch
+        {
+            SimulatedAdjusters.RestAndNock => Rest,
+            SimulatedAdjusters.Fingers => Fingers,
+            SimulatedAdjusters.Compound => [.. Rest, Bolt, Sides[random.Next(Sides.Length)]],
+            var side => [.. Rest, Bolt, Sides[side - SimulatedAdjusters.Yokes]],
+        };
         Kinds = [.. has.Select(h => h.Kind)];
         Levers = [.. has.Select((h, i) => new Lever(i, h.Lower, h.Upper))];
         (gainX, gainY) = (new double[has.Length], new double[has.Length]);
@@ -90,15 +102,23 @@ public sealed class SimulatedBow : IShootingBow
                 * shared
                 * (1 + (this.world.GainSd * Normal()));
             own *= has[j].Kind == AdjusterKind.RestSideways && random.Next(2) == 0 ? -1 : 1;
-            var cross = CrossSd * fact.NominalGain * Normal();
+            own *= has[j].Kind == this.world.Reversed ? -this.world.Answer : this.world.Answer;
+            var cross = this.world.Answer * this.world.CrossSd * fact.NominalGain * Normal();
             (gainX[j], gainY[j]) = fact.Axis == TearAxis.Sideways ? (own, cross) : (cross, own);
         }
 
-        do
-        {
-            start = new Tear(TearSd * Normal(), TearSd * Normal());
-        } while (start.Length < LeastTear);
+        start = FirstTear();
         Spread = this.world.SpreadLow + ((this.world.SpreadHigh - this.world.SpreadLow) * random.NextDouble());
+        if (this.world.Visit > 1)
+        {
+            random = new Random(seed + (VisitsApart * this.world.Visit));
+            start = FirstTear();
+        }
+
+        today = new Tear(this.world.DayBias * Normal(apart), this.world.DayBias * Normal(apart));
+        drifts = Somewhere(this.world.Drift);
+        grip = Somewhere(GripMoves);
+        hand = new SimulatedHand(this.world, apart, has.Length);
     }
 
     /// <summary>The adjusters it has, in the order of a setting.</summary>
@@ -110,7 +130,7 @@ public sealed class SimulatedBow : IShootingBow
     /// <summary>Shot spread, inches per axis.</summary>
     public double Spread { get; }
 
-    /// <summary>A bow's record for the session that tunes it: its figures decide nothing there.</summary>
+    /// <summary>A compound's record for the session that tunes it: its figures decide nothing there.</summary>
     public static Bow Measured { get; } =
         new(
             "Simulated",
@@ -129,8 +149,15 @@ public sealed class SimulatedBow : IShootingBow
             0
         );
 
-    /// <summary>Who shoots it: with a press, by the trade's default school.</summary>
-    public static Archer Archer { get; } = new("Simulated", Hand.Right, true, School.CentreFirst);
+    /// <summary>The record of the session that tunes it.</summary>
+    public Bow Record =>
+        world.Adjusters == SimulatedAdjusters.Fingers
+            ? Measured with
+            {
+                Kind = BowKind.Recurve,
+                Release = Release.Fingers,
+            }
+            : Measured;
 
     /// <summary>Its adjusters at a setting.</summary>
     public IReadOnlyList<Adjuster> Adjusters(IReadOnlyList<int> setting) =>
@@ -143,14 +170,41 @@ public sealed class SimulatedBow : IShootingBow
     /// <summary>True gain of an adjuster, inches a step: right and up.</summary>
     public (double X, double Y) TrueGain(int lever) => (gainX[lever], gainY[lever]);
 
-    /// <summary>The true mean tear at a setting: what no archer ever sees.</summary>
+    /// <summary>True where no setting of these adjusters brings the tear inside, one axis by the other.</summary>
+    /// <param name="kinds">Which may be moved.</param>
+    /// <param name="tolerance">Inches.</param>
+    public bool OutOfReach(IReadOnlyCollection<AdjusterKind> kinds, double tolerance)
+    {
+        var (x, y) = (Left(start.X, gainX, TearAxis.Sideways), Left(start.Y, gainY, TearAxis.Height));
+        return Math.Sqrt((x * x) + (y * y)) >= tolerance;
+
+        double Left(double tear, double[] gains, TearAxis axis)
+        {
+            var (low, high) = (tear, tear);
+            for (var j = 0; j < gains.Length; j++)
+            {
+                if (kinds.Contains(Kinds[j]) && AdjusterTable.Of(Kinds[j]).Axis == axis)
+                {
+                    var (one, other) = (gains[j] * Levers[j].Lower, gains[j] * Levers[j].Upper);
+                    (low, high) = (low + Math.Min(one, other), high + Math.Max(one, other));
+                }
+            }
+
+            return Math.Max(0, Math.Max(low, -high));
+        }
+    }
+
+    /// <summary>
+    /// The true mean tear at a setting, without what is of today or of this shot: what no archer ever sees.
+    /// </summary>
     public Tear TrueMean(IReadOnlyList<int> setting)
     {
         var (x, y) = (start.X, start.Y);
         for (var j = 0; j < gainX.Length; j++)
         {
-            x += gainX[j] * setting[j];
-            y += gainY[j] * setting[j];
+            var steps = Answered(j, setting[j] + hand.Off(j));
+            x += gainX[j] * steps;
+            y += gainY[j] * steps;
         }
 
         return new Tear(x, y);
@@ -159,12 +213,63 @@ public sealed class SimulatedBow : IShootingBow
     /// <inheritdoc/>
     public Tear Shoot(IReadOnlyList<int> setting)
     {
+        hand.Turn(setting);
         var mean = TrueMean(setting);
-        var sd = random.NextDouble() < world.FlyerShare ? FlyerOdds.FlyerSd : Spread;
-        return new Tear(mean.X + (sd * Normal()), mean.Y + (sd * Normal()));
+        var tired = 1 + (world.Fatigue * shots);
+        var (spread, tail) =
+            random.NextDouble() < world.FlyerShare ? (FlyerOdds.FlyerSd, 1.0) : (Spread * tired, Tail());
+        var (dx, dy) = (spread * tail * Normal(), spread * tail * world.HeightSpread * Normal());
+        var (gripX, gripY) = world.GripChangesAt > 0 && shots >= world.GripChangesAt ? (grip.X, grip.Y) : (0, 0);
+        var settled = world.Settling * Math.Min(1, shots / SettlingShots);
+        var (x, y) = (
+            mean.X + dx + today.X + (drifts.X * shots) + gripX,
+            mean.Y + dy + today.Y + (drifts.Y * shots) + gripY + settled
+        );
+        shots++;
+        return new Tear(Read(x), Read(y));
     }
 
+    /// <summary>Steps as they answer: those far from the middle less, where the world says so.</summary>
+    private double Answered(int lever, double steps)
+    {
+        double range = Levers[lever].Upper;
+        return world.Saturating ? range * Math.Tanh(steps / range) : steps;
+    }
+
+    private double Read(double place) => world.ReadTo > 0 ? Math.Round(place / world.ReadTo) * world.ReadTo : place;
+
+    /// <summary>What makes a normal shot one of Student's t of the same variance.</summary>
+    private double Tail()
+    {
+        if (!world.HeavyTails)
+        {
+            return 1;
+        }
+
+        var sum = Enumerable.Range(0, (int)TailVariance).Sum(_ => Math.Pow(Normal(apart), 2));
+        return 1 / Math.Sqrt(sum);
+    }
+
+    private Tear FirstTear()
+    {
+        Tear tear;
+        do
+        {
+            tear = new Tear(TearSd * Normal(), TearSd * Normal());
+        } while (tear.Length < LeastTear);
+
+        return new Tear(world.TearScale * tear.X, world.TearScale * tear.Y);
+    }
+
+    private Tear Somewhere(double length)
+    {
+        var angle = 2 * Math.PI * apart.NextDouble();
+        return new Tear(length * Math.Cos(angle), length * Math.Sin(angle));
+    }
+
+    private double Normal() => Normal(random);
+
     /// <summary>Box and Muller's normal numbers (from memory), so that a seed always gives the same shots.</summary>
-    private double Normal() =>
-        Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+    private static double Normal(Random from) =>
+        Math.Sqrt(-2 * Math.Log(1 - from.NextDouble())) * Math.Cos(2 * Math.PI * from.NextDouble());
 }

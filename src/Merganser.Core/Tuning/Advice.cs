@@ -13,6 +13,8 @@ public enum AdviceKind
     SmallTest,
     GoodEnough,
     NotReachable,
+    MovesDoNotHelp,
+    StopAsking,
     Unsound,
 }
 

@@ -27,11 +27,11 @@ public sealed record Adviser(
     int ShotsPerDecision = SessionPlan.UntilClear
 )
 {
-    /// <summary>Below this chance a bow whose adjusters are used up is told so (trade-like guess, no source).</summary>
-    private const double LikelyOutside = 0.5;
-
     /// <summary>What other stages of this bow have taught, this session's among them.</summary>
     public IReadOnlyList<StageFit> Others { get; init; } = [];
+
+    /// <summary>True when a control arrow was shot at this stage.</summary>
+    public bool ControlDone { get; init; }
 
     /// <summary>The engine as it is asked for; null is the shipped one.</summary>
     public EngineChoice? Engine { get; init; }
@@ -55,10 +55,19 @@ public sealed record Adviser(
         var belief = FittedModels.Of(prior, Settings.Of(prior, shots));
         var figures = Engine?.Figures ?? RuleFigures.For(Tolerance, Math.Sqrt(belief.Spread2), ShotsPerDecision);
         var setting = Settings.From(prior, shots.Count > 0 ? shots[0].Positions : Positions, Positions);
-        var here = shots.Count(s =>
-            Settings.From(prior, shots[0].Positions, s.Positions).AsSpan().SequenceEqual(setting)
+        var seen = Settings.Of(prior, shots);
+        var here = seen.Count(s => s.Setting.AsSpan().SequenceEqual(setting));
+        var trail = new ShotTrail(prior, seen);
+        return new TuningState(
+            prior,
+            belief.Wider(figures.Inflate),
+            figures,
+            setting,
+            here,
+            shots,
+            trail.MovesTo(setting),
+            trail.MostInches(belief.Spread2)
         );
-        return new TuningState(prior, belief.Wider(figures.Inflate), figures, setting, here, shots);
     }
 
     /// <summary>The one thing to do next.</summary>
@@ -77,9 +86,10 @@ public sealed record Adviser(
 
         var rule = new DecisionRule(state.Figures);
         var reach = Engine is { Everything: true }
-            ? new Reach(Reach.Everything(this, state.Prior, state.Setting), [])
-            : Reach.Of(this, state.Prior, state.Belief, state.Setting);
-        var decision = rule.Decide(state.Prior, state.Belief, state.Setting, reach.Levers, state.ShotsHere);
+            ? new Reach(Reach.Everything(this, state), Reach.Everything(this, state), [])
+            : Reach.Of(this, state);
+        var done = new DoneSoFar(state.ShotsHere, state.Moves, ControlDone);
+        var decision = rule.Decide(state.Prior, state.Belief, state.Setting, reach.Levers, done, reach.InTime);
         IReadOnlyList<Evidence> evidence =
         [
             AdviceEvidence.Chance(state, decision, Tolerance),
@@ -89,9 +99,16 @@ public sealed record Adviser(
         var advice = decision.Kind switch
         {
             DecisionKind.Done => Done(state, decision, evidence),
-            DecisionKind.NotReachable => NotReachable(state, reach, evidence),
+            DecisionKind.OutOfTravel => NotReachable(state, reach, evidence),
+            DecisionKind.MovesDoNotHelp => MovesDoNotHelp(state, evidence),
+            DecisionKind.StopAsking => Advice.To(
+                AdviceKind.StopAsking,
+                TuningSays.StopAsking,
+                TuningSays.NoMoveHelps,
+                evidence
+            ),
             DecisionKind.Shoot => Shoot(state, decision, reach, evidence),
-            _ => Moving(state, decision, reach, rule, evidence),
+            _ => Moving(state, decision, reach, evidence),
         };
         return advice with { Chance = decision.Chance, Enough = decision.Enough };
     }
@@ -105,17 +122,20 @@ public sealed record Adviser(
         return Advice.To(AdviceKind.GoodEnough, TuningSays.GoodEnough, sure, evidence);
     }
 
+    private static Advice MovesDoNotHelp(TuningState state, IReadOnlyList<Evidence> evidence) =>
+        Advice.To(
+            AdviceKind.MovesDoNotHelp,
+            TuningSays.MovesDoNotHelp,
+            new MovesIgnored(state.Moves, new Chance(state.Belief.Deaf)),
+            evidence
+        );
+
     private Advice Shoot(TuningState state, Decision decision, Reach reach, IReadOnlyList<Evidence> evidence)
     {
         if (state.ShotsHere < ShotsPerDecision)
         {
             var more = new ShootBeforeMoving(ShotsPerDecision - state.ShotsHere);
             return Advice.To(AdviceKind.ShootMore, more, TuningSays.OneOddHole, evidence);
-        }
-
-        if (reach.Levers.Count == 0 && decision.Chance < LikelyOutside)
-        {
-            return NotReachable(state, reach, evidence);
         }
 
         if (decision.Chance >= state.Figures.FarChance)
@@ -128,13 +148,7 @@ public sealed record Adviser(
         return Advice.To(AdviceKind.ShootMore, TuningSays.ShootTwoMore, off, evidence);
     }
 
-    private Advice Moving(
-        TuningState state,
-        Decision decision,
-        Reach reach,
-        DecisionRule rule,
-        IReadOnlyList<Evidence> evidence
-    )
+    private Advice Moving(TuningState state, Decision decision, Reach reach, IReadOnlyList<Evidence> evidence)
     {
         var chosen = decision.Chosen!;
         var gain = state.Prior.Gains[chosen.Lever];
@@ -155,7 +169,7 @@ public sealed record Adviser(
             reason,
             move,
             gain.Kind == AdjusterKind.RestSideways ? Dispute(state, chosen.Lever) : null,
-            RunnerUp(state, chosen, reach, rule),
+            RunnerUp(state, chosen, reach),
             evidence,
             Ghosts(state, chosen, test, after),
             ChanceAfter: state.Belief.CollapsedChance(after, Tolerance)
@@ -193,12 +207,16 @@ public sealed record Adviser(
             ];
         }
 
-        return
-        [
-            .. state.Belief.Signs.Select(s =>
-                Ghost(state.Belief.At(s, after), s.Weight, s.Sign > 0 ? TuningSays.IfRight : TuningSays.IfLeft)
-            ),
-        ];
+        var plus = state.Belief.PlusChance(chosen.Lever);
+        return [OfWay(state, after, chosen.Lever, 1, plus), OfWay(state, after, chosen.Lever, -1, 1 - plus)];
+    }
+
+    /// <summary>Where the mean is expected if an adjuster answers one way.</summary>
+    private static Predicted OfWay(TuningState state, int[] after, int lever, int way, double share)
+    {
+        var mask = state.Belief.Masks.Where(m => !m.Mask.Deaf && m.Mask.Sign(lever) == way).MaxBy(m => m.Weight);
+        var at = state.Belief.At(mask ?? state.Belief.All, after);
+        return Ghost(at, share, new IfItDrives(state.Prior.Gains[lever].Kind, way > 0));
     }
 
     private static Advice NotReachable(TuningState state, Reach reach, IReadOnlyList<Evidence> evidence)
@@ -210,15 +228,15 @@ public sealed record Adviser(
         return Advice.To(AdviceKind.NotReachable, TuningSays.NotReachable, reason, evidence);
     }
 
-    private Message? RunnerUp(TuningState state, Candidate chosen, Reach reach, DecisionRule rule)
+    private Message? RunnerUp(TuningState state, Candidate chosen, Reach reach)
     {
-        var all = rule.BySquare(
+        var all = new WeighedMoves(state.Figures).BySquare(
             state.Prior,
             state.Belief,
             state.Setting,
-            Reach.Everything(this, state.Prior, state.Setting)
+            Reach.Everything(this, state)
         );
-        if (DecisionRule.Best(all.Where(c => c.Lever != chosen.Lever)) is not { } best)
+        if (WeighedMoves.Best(all.Where(c => c.Lever != chosen.Lever)) is not { } best)
         {
             return null;
         }
@@ -227,7 +245,7 @@ public sealed record Adviser(
         var name = new AdjusterName(kind);
         if (reach.WhyNot(kind) is { } why)
         {
-            return new WithheldFor(name, why.Why, why.Reason);
+            return new WithheldFor(name, why.Why);
         }
 
         if (
@@ -248,7 +266,7 @@ public sealed record Adviser(
 
     private Message Dispute(TuningState state, int lever)
     {
-        if (state.Belief.SignDoubt >= DecisionRule.OpenSign)
+        if (state.Belief.IsOpen(lever))
         {
             return new RestDisputed(RestType);
         }

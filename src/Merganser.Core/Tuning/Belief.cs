@@ -22,6 +22,10 @@ public sealed class Belief
     private const int Points = 20;
     private const double Reach = 6;
     private const double Negligible = 1e-9;
+
+    /// <summary>A way to answer that is believed less is left out where moves are weighed.</summary>
+    private const double NegligibleMask = 2e-4;
+
     private static readonly (double X, double W)[] Rule = GaussRule();
 
     private readonly ResponsePrior prior;
@@ -39,14 +43,7 @@ public sealed class Belief
         this.inflate = inflate;
         this.components = components;
         unknowns = new Unknowns(prior);
-        Signs =
-        [
-            .. components
-                .GroupBy(c => c.Sign)
-                .Where(g => g.Sum(c => c.Weight) > Negligible)
-                .OrderByDescending(g => g.Key)
-                .Select(Collapse),
-        ];
+        Masks = [.. components.GroupBy(c => c.Mask).Where(g => g.Sum(c => c.Weight) > NegligibleMask).Select(Collapse)];
         All = Collapse(components);
         Spread2 = components.Sum(c => c.Weight * c.Spread * c.Spread);
     }
@@ -54,8 +51,8 @@ public sealed class Belief
     /// <summary>Every hypothesis as fitted.</summary>
     public IReadOnlyList<Component> Components => components;
 
-    /// <summary>One Gaussian for each sign of the disputed adjuster, + first.</summary>
-    public IReadOnlyList<Component> Signs { get; }
+    /// <summary>One Gaussian for each way to answer that is worth weighing.</summary>
+    public IReadOnlyList<Component> Masks { get; }
 
     /// <summary>All in one Gaussian.</summary>
     public Component All { get; }
@@ -63,8 +60,40 @@ public sealed class Belief
     /// <summary>S²: the expected square of the shot spread, in² per axis.</summary>
     public double Spread2 { get; }
 
-    /// <summary>How much the less likely sign is still believed; 0 when nothing is disputed.</summary>
-    public double SignDoubt => Signs.Count < 2 ? 0 : Signs.Min(s => s.Weight);
+    /// <summary>Chance that moves do not help.</summary>
+    public double Deaf => components.Where(c => c.Mask.Deaf).Sum(c => c.Weight);
+
+    /// <summary>Chance that + steps of an adjuster drive the tail right, or up, where the bow answers at all.</summary>
+    public double PlusChance(int lever)
+    {
+        var answering = components.Where(c => !c.Mask.Deaf).ToArray();
+        return answering.Where(c => c.Mask.Sign(lever) > 0).Sum(c => c.Weight) / answering.Sum(c => c.Weight);
+    }
+
+    /// <summary>The ways to answer in which an adjuster drives its likelier way, in one Gaussian.</summary>
+    public Component Likelier(int lever)
+    {
+        var way = LikelierWay(lever);
+        return Collapse(components.Where(c => !c.Mask.Deaf && Math.Sign(c.Mask.Sign(lever)) == way));
+    }
+
+    /// <summary>The likelier way of an adjuster, the agreed one where both are alike.</summary>
+    public int LikelierWay(int lever) => PlusChance(lever) >= 0.5 - Alike ? 1 : -1;
+
+    /// <summary>Rounding never decides between two ways.</summary>
+    private const double Alike = 1e-9;
+
+    /// <summary>How much the less likely way of an adjuster is still believed.</summary>
+    public double Doubt(int lever) => PlusChance(lever) is var plus && plus < 0.5 ? plus : 1 - plus;
+
+    /// <summary>True while a test of an adjuster's way is worth a move.</summary>
+    public bool IsOpen(int lever) => Doubt(lever) >= (prior.Gains[lever].Free ? OpenFree : OpenFirm);
+
+    /// <summary>A way that was never agreed is open while the less likely one is believed this much.</summary>
+    public const double OpenFree = 0.03;
+
+    /// <summary>And one that is.</summary>
+    private const double OpenFirm = 0.10;
 
     /// <summary>The same belief with wider variances.</summary>
     public Belief Wider(double by) => new(prior, components, by);
@@ -113,17 +142,65 @@ public sealed class Belief
         return chance;
     }
 
-    /// <summary>PC: the same from one Gaussian for each sign; quicker, for candidates.</summary>
-    public double CollapsedChance(ReadOnlySpan<int> setting, double tolerance)
+    /// <summary>PC: the same from one Gaussian for each way to answer; quicker, for candidates.</summary>
+    public double CollapsedChance(ReadOnlySpan<int> setting, double tolerance) =>
+        CollapsedChance(Masks, setting, tolerance);
+
+    /// <summary>The same from some ways to answer.</summary>
+    public double CollapsedChance(IEnumerable<Component> masks, ReadOnlySpan<int> setting, double tolerance)
     {
         var chance = 0.0;
-        foreach (var sign in Signs)
+        foreach (var mask in masks)
         {
-            chance += sign.Weight * Inside(At(sign, setting), tolerance);
+            chance += mask.Weight * Inside(At(mask, setting), tolerance);
         }
 
         return chance;
     }
+
+    /// <summary>
+    /// P(reach): chance that some setting of these adjusters brings the tear inside. On each axis every adjuster stands
+    /// at the end that helps; the mean then lies at zero, beyond it, or nearer than .8 of the tolerance.
+    /// </summary>
+    /// <param name="setting">Where the adjusters stand.</param>
+    /// <param name="levers">What may be moved.</param>
+    /// <param name="tolerance">Radius of the circle, inches.</param>
+    /// <param name="deafToo">False once a control has shown that the arrow is not the cause.</param>
+    public double ChanceOfReach(int[] setting, IReadOnlyList<Lever> levers, double tolerance, bool deafToo = true)
+    {
+        var now = At(setting);
+        Component[] masks = [.. Masks.Where(m => deafToo || !m.Mask.Deaf)];
+        return masks.Sum(mask =>
+                mask.Weight
+                * AxisReached(mask, setting, levers.Where(l => unknowns.Sideways(l.Index)), now.X, true, tolerance)
+                * AxisReached(mask, setting, levers.Where(l => !unknowns.Sideways(l.Index)), now.Y, false, tolerance)
+            ) / masks.Sum(m => m.Weight);
+    }
+
+    private double AxisReached(
+        Component mask,
+        int[] setting,
+        IEnumerable<Lever> levers,
+        double now,
+        bool sideways,
+        double tolerance
+    )
+    {
+        var (end, away) = ((int[])setting.Clone(), now < 0 ? -1 : 1);
+        foreach (var lever in levers)
+        {
+            var drives = away * mask.Mean[unknowns.Gain(lever.Index)];
+            end[lever.Index] =
+                drives > 0 ? Math.Min(end[lever.Index], lever.Lower) : Math.Max(end[lever.Index], lever.Upper);
+        }
+
+        var at = At(mask, end);
+        var (mean, variance) = sideways ? (at.X, at.VarianceX) : (at.Y, at.VarianceY);
+        return Normal(((ReachShare * tolerance) - (away * mean)) / Math.Sqrt(variance));
+    }
+
+    /// <summary>Nearer than this share of the tolerance on one axis leaves room on the other (measured).</summary>
+    private const double ReachShare = 0.8;
 
     /// <summary>
     /// E|t(u + δ e)|² as a quadratic c + bδ + aδ² in the steps δ of one adjuster, under one component.
@@ -208,7 +285,7 @@ public sealed class Belief
 
         return new Component(
             weight,
-            parts[0].Sign,
+            parts[0].Mask,
             Math.Sqrt(parts.Sum(p => p.Weight / weight * p.Spread * p.Spread)),
             mean,
             covariance

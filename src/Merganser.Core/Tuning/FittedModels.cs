@@ -1,9 +1,8 @@
 namespace Merganser.Core.Tuning;
 
 /// <summary>
-/// Models that were fitted lately. A model takes its shots one after the other, so that a session which goes on adds
-/// its shot to the model of the shots before it, and one that is only looked at again is not fitted again; what is
-/// believed is the same to the last digit as from nothing.
+/// What was believed lately, so that a session which is only looked at again is not fitted again. What is believed
+/// follows from prior and shots alone: the same to the last digit whether it was kept or not.
 /// </summary>
 public static class FittedModels
 {
@@ -15,72 +14,51 @@ public static class FittedModels
     /// <summary>The one used last stands first.</summary>
     private static readonly LinkedList<Fitted> Lately = [];
 
-    /// <summary>What is believed after these shots, in the order in which they were shot.</summary>
+    /// <summary>What is believed after these shots.</summary>
     /// <exception cref="ArgumentException">A setting does not name every adjuster of the prior.</exception>
     public static Belief Of(ResponsePrior prior, IReadOnlyList<Observation> shots)
     {
-        var found = Take(prior, shots);
-        if (found is not null && found.Shots.Length == shots.Count)
+        if (Find(prior, shots) is { } kept)
         {
-            return found.Belief;
+            return kept;
         }
 
-        var model = found?.Model ?? new ResponseModel(prior);
-        foreach (var shot in shots.Skip(model.Count))
-        {
-            model.Add(shot);
-        }
-
-        var fitted = new Fitted(prior, [.. shots], model, model.Read());
+        var belief = ResponseModel.Of(prior, shots).Read();
         lock (Access)
         {
-            Lately.AddFirst(fitted);
+            Lately.AddFirst(new Fitted(prior, [.. shots], belief));
             if (Lately.Count > Kept)
             {
                 Lately.RemoveLast();
             }
         }
 
-        return fitted.Belief;
+        return belief;
     }
 
-    /// <summary>
-    /// The model with the most of these shots. One that has them all stays for others; one that is to go on is the
-    /// caller's alone.
-    /// </summary>
-    private static Fitted? Take(ResponsePrior prior, IReadOnlyList<Observation> shots)
+    private static Belief? Find(ResponsePrior prior, IReadOnlyList<Observation> shots)
     {
         lock (Access)
         {
-            LinkedListNode<Fitted>? best = null;
             for (var node = Lately.First; node is not null; node = node.Next)
             {
-                if (node.Value.Shots.Length > (best?.Value.Shots.Length ?? 0) && node.Value.Begins(prior, shots))
+                if (node.Value.Is(prior, shots))
                 {
-                    best = node;
+                    Lately.Remove(node);
+                    Lately.AddFirst(node);
+                    return node.Value.Belief;
                 }
             }
 
-            if (best is null)
-            {
-                return null;
-            }
-
-            Lately.Remove(best);
-            if (best.Value.Shots.Length == shots.Count)
-            {
-                Lately.AddFirst(best);
-            }
-
-            return best.Value;
+            return null;
         }
     }
 
-    private sealed record Fitted(ResponsePrior Prior, Observation[] Shots, ResponseModel Model, Belief Belief)
+    private sealed record Fitted(ResponsePrior Prior, Observation[] Shots, Belief Belief)
     {
-        /// <summary>True when these shots begin with those of the model, under the same prior.</summary>
-        public bool Begins(ResponsePrior prior, IReadOnlyList<Observation> shots) =>
-            Shots.Length <= shots.Count
+        /// <summary>True for the same shots under the same prior.</summary>
+        public bool Is(ResponsePrior prior, IReadOnlyList<Observation> shots) =>
+            Shots.Length == shots.Count
             && Prior with { Gains = prior.Gains } == prior
             && Prior.Gains.SequenceEqual(prior.Gains)
             && Shots.Zip(shots).All(pair => Same(pair.First, pair.Second));

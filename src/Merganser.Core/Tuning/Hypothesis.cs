@@ -50,31 +50,33 @@ internal sealed class Prediction(int size)
     }
 }
 
-/// <summary>One hypothesis of a bow: a sign of the disputed adjuster and a shot spread, with a Gaussian in θ.</summary>
+/// <summary>One hypothesis of a bow: a way to answer and a shot spread, with a Gaussian in θ.</summary>
 internal sealed class Hypothesis
 {
     private const double LogGainBound = 2.5;
     private readonly ResponsePrior prior;
     private readonly double[] gains;
 
-    public Hypothesis(ResponsePrior prior, Unknowns unknowns, ResponseStart start, double sign, double spread)
+    public Hypothesis(ResponsePrior prior, Unknowns unknowns, ResponseStart start, SignMask mask, double spread)
     {
         this.prior = prior;
-        (Unknowns, Sign, Spread, Variance) = (unknowns, sign, spread, spread * spread);
+        (Unknowns, Start, Mask, Spread, Variance) = (unknowns, start, mask, spread, spread * spread);
         Mean = [.. start.Mean];
         Covariance = start.Covariance.Copy();
         gains = new double[unknowns.Levers];
         TakeGains();
-        LogPrior =
-            Math.Log(ChanceOf(sign)) - (0.5 * Math.Pow(Math.Log(spread / prior.SpreadCentre) / prior.SpreadLogSd, 2));
+        LogPrior = mask.LogPrior - (0.5 * Math.Pow(Math.Log(spread / prior.SpreadCentre) / prior.SpreadLogSd, 2));
         LogEvidence = LogPrior;
     }
 
     /// <summary>Where each unknown stands.</summary>
     public Unknowns Unknowns { get; }
 
-    /// <summary>Sign of the disputed adjuster's gain.</summary>
-    public double Sign { get; }
+    /// <summary>What it is believed from.</summary>
+    public ResponseStart Start { get; }
+
+    /// <summary>How the bow answers under it.</summary>
+    public SignMask Mask { get; }
 
     /// <summary>Shot spread, inches per axis.</summary>
     public double Spread { get; }
@@ -109,7 +111,9 @@ internal sealed class Hypothesis
         for (var i = 0; i < Unknowns.Size; i++)
         {
             var value = Covariance.RowTimes(i, right);
-            Mean[i] = Unknowns.IsGain(i) ? Math.Clamp(value, -LogGainBound, LogGainBound) : value;
+            Mean[i] = Unknowns.IsGain(i)
+                ? Math.Clamp(value, Start.Mean[i] - LogGainBound, Start.Mean[i] + LogGainBound)
+                : value;
         }
 
         TakeGains();
@@ -127,23 +131,14 @@ internal sealed class Hypothesis
             slope[i] = gain ? mean[i] : 1;
         }
 
-        return new Component(weight, Sign, Spread, mean, Covariance.Scaled(slope));
-    }
-
-    private double ChanceOf(double sign)
-    {
-        var plus = prior.DisputedIndex is var at and >= 0 ? prior.Gains[at].PlusChance : 1;
-        return sign > 0 ? plus : 1 - plus;
+        return new Component(weight, Mask, Spread, mean, Covariance.Scaled(slope));
     }
 
     private void TakeGains()
     {
         for (var lever = 0; lever < gains.Length; lever++)
         {
-            var fact = prior.Gains[lever];
-            var known = fact.PlusChance > 0 ? 1 : -1;
-            var sign = fact.Disputed ? Sign : known;
-            gains[lever] = sign * fact.Nominal * Math.Exp(Mean[Unknowns.Gain(lever)]);
+            gains[lever] = Mask.Sign(lever) * prior.Gains[lever].Nominal * Math.Exp(Mean[Unknowns.Gain(lever)]);
         }
     }
 }
@@ -152,8 +147,8 @@ internal sealed class Hypothesis
 /// One hypothesis as fitted: a Gaussian in (t₀, gains, cross gains), natural units, inches and inches a step.
 /// </summary>
 /// <param name="Weight">How much it is believed, 0 to 1.</param>
-/// <param name="Sign">Sign of the disputed adjuster's gain.</param>
+/// <param name="Mask">How the bow answers under it.</param>
 /// <param name="Spread">Shot spread, inches per axis.</param>
 /// <param name="Mean">In the order of <see cref="Unknowns"/>.</param>
 /// <param name="Covariance">Of the same.</param>
-public sealed record Component(double Weight, double Sign, double Spread, double[] Mean, SymmetricMatrix Covariance);
+public sealed record Component(double Weight, SignMask Mask, double Spread, double[] Mean, SymmetricMatrix Covariance);

@@ -6,9 +6,7 @@ namespace Merganser.Core.Tuning;
 public enum WithheldWhy
 {
     PressWanted,
-    OnlyLastClicks,
     EndOfTravel,
-    LaterInSchool,
     NotThisTear,
     HeightFirst,
 }
@@ -16,27 +14,26 @@ public enum WithheldWhy
 /// <summary>An adjuster that is not advised now, and why.</summary>
 /// <param name="Kind">Which.</param>
 /// <param name="Why">Why.</param>
-/// <param name="Reason">The trade's reason, for one that comes later in its school.</param>
-public sealed record Withheld(AdjusterKind Kind, WithheldWhy Why, DirectionReason? Reason = null);
+public sealed record Withheld(AdjusterKind Kind, WithheldWhy Why);
 
 /// <summary>
 /// What may be moved now: the school's order on each side, the press, the travel that is left, and height before sides
-/// for fingers. A later adjuster of a school is opened only when the earlier ones cannot bring the tear inside.
+/// for fingers. A school prefers, it does not forbid: what it leaves for later is reached for at a price.
 /// </summary>
 /// <param name="Levers">What may be advised.</param>
+/// <param name="InTime">What may be advised now or later: what can be reached.</param>
 /// <param name="Withheld">What may not, and why.</param>
-public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Withheld> Withheld)
+public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Lever> InTime, IReadOnlyList<Withheld> Withheld)
 {
     private const int LastClicks = 6;
     private const double HeightMatters = 0.72;
 
     /// <summary>The reach of a bow.</summary>
     /// <param name="adviser">Who tunes what by which school.</param>
-    /// <param name="prior">The engine's adjusters.</param>
-    /// <param name="belief">What is believed.</param>
-    /// <param name="setting">Where they stand, in the engine's steps.</param>
-    public static Reach Of(Adviser adviser, ResponsePrior prior, Belief belief, int[] setting)
+    /// <param name="state">What is believed, and where they stand, in the engine's steps.</param>
+    public static Reach Of(Adviser adviser, TuningState state)
     {
+        var (prior, belief, setting) = (state.Prior, state.Belief, state.Setting);
         var now = belief.At(setting);
         List<Lever> levers = [];
         List<Withheld> withheld = [];
@@ -63,16 +60,14 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Withheld> 
                     && adviser.School == School.CentreFirst
                     && adviser.Release == Release.ReleaseAid
                     && others;
-                var lever = LeverOf(adjuster, index, setting, fewClicks);
+                var lever = LeverOf(adjuster, index, state);
                 if (!adviser.May(adjuster))
                 {
                     withheld.Add(new Withheld(row.Kind, WithheldWhy.PressWanted));
                 }
                 else if (lever.Lower == setting[index] && lever.Upper == setting[index])
                 {
-                    withheld.Add(
-                        new Withheld(row.Kind, fewClicks ? WithheldWhy.OnlyLastClicks : WithheldWhy.EndOfTravel)
-                    );
+                    withheld.Add(new Withheld(row.Kind, WithheldWhy.EndOfTravel));
                 }
                 else if (
                     open.Count > 0
@@ -80,7 +75,11 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Withheld> 
                     && open.Any(l => Residual(prior, belief, now, setting, l) <= adviser.Tolerance / 2)
                 )
                 {
-                    withheld.Add(new Withheld(row.Kind, WithheldWhy.LaterInSchool, row.Reason));
+                    open.Add(lever with { Beyond = true });
+                }
+                else if (fewClicks)
+                {
+                    open.AddRange([LastClicksOf(lever, adjuster, setting[index]), lever with { Beyond = true }]);
                 }
                 else
                 {
@@ -105,6 +104,7 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Withheld> 
         return HeightFirst(adviser, prior, now) && levers.Any(l => Height(prior, l))
             ? new Reach(
                 [.. levers.Where(l => Height(prior, l))],
+                levers,
                 [
                     .. withheld,
                     .. levers
@@ -112,15 +112,15 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Withheld> 
                         .Select(l => new Withheld(prior.Gains[l.Index].Kind, WithheldWhy.HeightFirst)),
                 ]
             )
-            : new Reach(levers, withheld);
+            : new Reach(levers, levers, withheld);
     }
 
     /// <summary>All of a bow's adjusters, whatever school and press say: to name what lost.</summary>
-    public static IReadOnlyList<Lever> Everything(Adviser adviser, ResponsePrior prior, int[] setting) =>
+    public static IReadOnlyList<Lever> Everything(Adviser adviser, TuningState state) =>
         [
             .. adviser
-                .Adjusters.Where(a => prior.IndexOf(a.Kind) >= 0)
-                .Select(a => LeverOf(a, prior.IndexOf(a.Kind), setting, false)),
+                .Adjusters.Where(a => state.Prior.IndexOf(a.Kind) >= 0)
+                .Select(a => LeverOf(a, state.Prior.IndexOf(a.Kind), state)),
         ];
 
     private static bool Height(ResponsePrior prior, Lever lever) => prior.Gains[lever.Index].Axis == TearAxis.Height;
@@ -133,25 +133,66 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Withheld> 
     /// <summary>Rest height and nocking point are agreed alike: both stand open.</summary>
     private static bool TogetherWith(AdjusterKind kind) => kind is AdjusterKind.RestHeight or AdjusterKind.NockingPoint;
 
-    private static Lever LeverOf(Adjuster adjuster, int index, int[] setting, bool fewClicks)
+    private static Lever LeverOf(Adjuster adjuster, int index, TuningState state)
     {
-        var (lower, upper) = fewClicks
-            ? (Math.Max(adjuster.Lower, -LastClicks), Math.Min(adjuster.Upper, LastClicks))
-            : (adjuster.Lower, adjuster.Upper);
-        var shift = setting[index] - adjuster.Position;
-        return new Lever(index, Math.Min(lower, adjuster.Position) + shift, Math.Max(upper, adjuster.Position) + shift);
+        var shift = state.Setting[index] - adjuster.Position;
+        var (lower, upper) = (
+            Math.Min(adjuster.Lower, adjuster.Position) + shift,
+            Math.Max(adjuster.Upper, adjuster.Position) + shift
+        );
+        return new Lever(
+            index,
+            lower,
+            upper,
+            MostSteps(adjuster.Kind, state.Prior.Gains[index], state.MostInches),
+            (upper - lower) / TestsInWindow
+        );
     }
 
     /// <summary>
-    /// What is left along its axis after this lever's best whole step, the disputed one taken the way that helps.
+    /// One move is an inch of effect at the most; a bolt a quarter turn, a spacer one size, a point one step of the
+    /// catalogue, a nocking point 3/16 in (common practice, no source).
+    /// </summary>
+    private static int MostSteps(AdjusterKind kind, GainPrior gain, double inches) =>
+        Math.Min(
+            MostAtOnce.GetValueOrDefault(kind, int.MaxValue),
+            Math.Max(1, (int)Math.Floor((inches / gain.Nominal) + Rounding))
+        );
+
+    private static readonly Dictionary<AdjusterKind, int> MostAtOnce = new()
+    {
+        [AdjusterKind.BottomLimbBolt] = 1,
+        [AdjusterKind.CamSpacer] = 1,
+        [AdjusterKind.PointWeight] = 1,
+        [AdjusterKind.NockingPoint] = 3,
+    };
+
+    /// <summary>A test goes no further than this part of an adjuster's window.</summary>
+    private const int TestsInWindow = 4;
+
+    private const double Rounding = 1e-9;
+
+    /// <summary>The rest's few clicks about the middle of its window.</summary>
+    private static Lever LastClicksOf(Lever lever, Adjuster adjuster, int at)
+    {
+        var middle = at - adjuster.Position;
+        return lever with
+        {
+            Lower = Math.Min(at, Math.Max(lever.Lower, middle - LastClicks)),
+            Upper = Math.Max(at, Math.Min(lever.Upper, middle + LastClicks)),
+        };
+    }
+
+    /// <summary>
+    /// What is left along its axis after this lever's best whole step, by the way to answer that helps most.
     /// </summary>
     private static double Residual(ResponsePrior prior, Belief belief, TearMoments now, int[] setting, Lever lever)
     {
         var sideways = prior.Gains[lever.Index].Axis == TearAxis.Sideways;
         var along = sideways ? now.X : now.Y;
-        return belief.Signs.Min(sign =>
+        return belief.Masks.Min(mask =>
         {
-            var gain = belief.GainOf(sign, lever.Index).Gain;
+            var gain = belief.GainOf(mask, lever.Index).Gain;
             var (low, high) = (lever.Lower - setting[lever.Index], lever.Upper - setting[lever.Index]);
             var step = (int)Math.Round(Math.Clamp(-along / gain, low, high));
             return Math.Abs(along + (gain * step));

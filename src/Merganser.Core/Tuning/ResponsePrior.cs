@@ -12,8 +12,13 @@ namespace Merganser.Core.Tuning;
 /// <param name="LogSd">Sd of x: .55 as a rule (measured, docs/decisions/0009), .65 where the size of a step is
 /// unsure.</param>
 /// <param name="SharedSd">The part of x that the adjusters of one bow share: .30, or .45 where unsure.</param>
-/// <param name="LogMean">Mean of x: 0, until this bow's history has spoken.</param>
-/// <param name="PlusChance">Chance that + steps drive the tail right: 1 where agreed, .5 where disputed.</param>
+/// <param name="LogMean">Mean of x: ln ½ until this bow's history has spoken. With a wide x the first step would be
+/// too small to learn from; from half the gain it comes out near the nominal step and brackets the answer (measured,
+/// docs/decisions/0013).</param>
+/// <param name="PlusChance">Chance that + steps drive the tail right, or up: .97 where the trade agrees, .5 where it is
+/// not known, 1 where it is closed.</param>
+/// <param name="Free">True where the way is a property of the bow and not known: both are weighed from the first shot
+/// on. Another way than the agreed one is weighed once the adjuster was moved.</param>
 public sealed record GainPrior(
     AdjusterKind Kind,
     TearAxis Axis,
@@ -21,7 +26,8 @@ public sealed record GainPrior(
     double LogSd = GainPrior.UsualSd,
     double SharedSd = GainPrior.UsualShared,
     double LogMean = 0,
-    double PlusChance = 1
+    double PlusChance = 1,
+    bool Free = false
 )
 {
     /// <summary>Sd of the log gain as a rule (measured, docs/decisions/0009).</summary>
@@ -39,8 +45,23 @@ public sealed record GainPrior(
     /// <summary>Inches of tear a step, as expected.</summary>
     public double Expected => Nominal * Math.Exp(LogMean);
 
-    /// <summary>True where the sign is a property of the bow and not agreed.</summary>
-    public bool Disputed => PlusChance is > 0 and < 1;
+    /// <summary>
+    /// A way that is agreed is firm, but not closed: entries are logged the other way, pockets built the other way
+    /// (trade-like guess, no source).
+    /// </summary>
+    public const double Firm = 0.97;
+
+    /// <summary>Share of the nominal gain that is believed at first.</summary>
+    private const double BelievedShare = 0.5;
+
+    /// <summary>True once other stages of this bow have spoken.</summary>
+    public bool FromOthers => LogSd is not (UsualSd or WideSd);
+
+    /// <summary>The likelier way: 1 where + drives the tail right, or up, else −1.</summary>
+    public int AgreedWay => PlusChance >= 0.5 ? 1 : -1;
+
+    /// <summary>Chance of the likelier way.</summary>
+    public double AgreedChance => Math.Max(PlusChance, 1 - PlusChance);
 
     /// <summary>The prior of an adjuster as it stands on a bow; trade-like guesses, no source.</summary>
     /// <exception cref="ArgumentException">An adjuster that no tear is answered with.</exception>
@@ -70,14 +91,24 @@ public sealed record GainPrior(
             nominal,
             unsure ? WideSd : UsualSd,
             unsure ? WideShared : UsualShared,
-            PlusChance: adjuster.Kind == AdjusterKind.RestSideways ? 0.5 : 1
+            Math.Log(BelievedShare),
+            PlusChanceOf(adjuster),
+            Free: IsFree(adjuster)
         );
     }
+
+    private static bool IsFree(Adjuster adjuster) =>
+        adjuster.Kind == AdjusterKind.RestSideways || adjuster.Way == AdjusterWay.NotKnown;
+
+    private static double PlusChanceOf(Adjuster adjuster) =>
+        IsFree(adjuster) ? 0.5
+        : adjuster.Way == AdjusterWay.Reversed ? 1 - Firm
+        : Firm;
 }
 
 /// <summary>
 /// All that is believed before the first shot: the tear as it stands, a gain for each adjuster, and how widely this
-/// archer's shots stray. At most one adjuster may have a disputed sign.
+/// archer's shots stray.
 /// </summary>
 /// <param name="Gains">One for each adjuster of the bow.</param>
 /// <param name="TearSd">Sd of the tear before anything is moved, inches per axis.</param>
@@ -86,13 +117,17 @@ public sealed record GainPrior(
 /// known.</param>
 /// <param name="SpreadLogSd">How sure that is, in logs.</param>
 /// <param name="FlyerShare">Share of flyers that is expected, 0 to 1.</param>
+/// <param name="DeafChance">Chance that the tear answers no adjuster, with a tenth of every gain: an arrow, a grip or a
+/// clearance that moves do not help. High, so that it is told soon (measured, docs/decisions/0013); 0 leaves it out.
+/// </param>
 public sealed record ResponsePrior(
     IReadOnlyList<GainPrior> Gains,
     double TearSd = 0.9,
     double CrossShare = 0.08,
     double SpreadCentre = 0.18,
     double SpreadLogSd = 0.40,
-    double FlyerShare = 0.1
+    double FlyerShare = 0.1,
+    double DeafChance = 0.3
 )
 {
     /// <summary>The shot spreads that are weighed against each other, inches.</summary>
@@ -106,8 +141,27 @@ public sealed record ResponsePrior(
                 .Select(GainPrior.Of),
         ]);
 
-    /// <summary>Index of the adjuster whose sign is disputed, or −1.</summary>
-    public int DisputedIndex => Gains.ToList().FindIndex(g => g.Disputed);
+    /// <summary>
+    /// What was believed when the rule was first written down: nominal gains, agreed ways closed, no bow deaf. The
+    /// check session is told in it.
+    /// </summary>
+    public ResponsePrior AsFirstWritten =>
+        this with
+        {
+            DeafChance = 0,
+            Gains =
+            [
+                .. Gains.Select(g =>
+                    g with
+                    {
+                        LogSd = 0.50,
+                        SharedSd = 0.25,
+                        LogMean = 0,
+                        PlusChance = g.Free ? g.PlusChance : 1,
+                    }
+                ),
+            ],
+        };
 
     /// <summary>Index of an adjuster, or −1.</summary>
     public int IndexOf(AdjusterKind kind) => Gains.ToList().FindIndex(g => g.Kind == kind);

@@ -3,8 +3,19 @@ namespace Merganser.Core.Tuning;
 /// <summary>The prior as a Gaussian in θ = (tear, log gains, cross gains).</summary>
 internal sealed class ResponseStart
 {
-    public ResponseStart(ResponsePrior prior, Unknowns unknowns, SymmetricSolver solver)
+    /// <summary>ln of how much less a bow that is deaf to moves answers (docs/decisions/0013).</summary>
+    private static readonly double DeafLog = Math.Log(10);
+
+    /// <summary>And how much less on the other axis.</summary>
+    private const double DeafCross = 0.3;
+
+    /// <param name="prior">What is believed.</param>
+    /// <param name="unknowns">Where each unknown stands.</param>
+    /// <param name="solver">Inverts.</param>
+    /// <param name="deaf">For a bow that answers no move.</param>
+    public ResponseStart(ResponsePrior prior, Unknowns unknowns, SymmetricSolver solver, bool deaf = false)
     {
+        var (less, crossShare) = deaf ? (DeafLog, DeafCross * prior.CrossShare) : (0, prior.CrossShare);
         Mean = new double[unknowns.Size];
         Covariance = new SymmetricMatrix(unknowns.Size);
         Covariance[Unknowns.TearX, Unknowns.TearX] = prior.TearSd * prior.TearSd;
@@ -12,14 +23,14 @@ internal sealed class ResponseStart
         for (var i = 0; i < unknowns.Levers; i++)
         {
             var (gain, cross) = (unknowns.Gain(i), unknowns.Cross(i));
-            Mean[gain] = prior.Gains[i].LogMean;
+            Mean[gain] = prior.Gains[i].LogMean - less;
             for (var j = 0; j < unknowns.Levers; j++)
             {
                 Covariance[gain, unknowns.Gain(j)] =
                     i == j ? Math.Pow(prior.Gains[i].LogSd, 2) : prior.Gains[i].SharedSd * prior.Gains[j].SharedSd;
             }
 
-            Covariance[cross, cross] = Math.Pow(prior.CrossShare * prior.Gains[i].Nominal, 2);
+            Covariance[cross, cross] = Math.Pow(crossShare * prior.Gains[i].Nominal, 2);
         }
 
         Precision = new SymmetricMatrix(unknowns.Size);

@@ -67,8 +67,26 @@ public sealed record RuleFigures(
     /// <summary>A move on its chance alone must win this much.</summary>
     public double ChanceGain { get; init; } = 0.1;
 
-    /// <summary>Sds of a shot that a test of the sign may move the tear; null leaves it as large as it likes.</summary>
-    public double? TestInSpreads { get; init; } = 3;
+    /// <summary>And this much once a setting was shot so often that more shots say little.</summary>
+    public double LateGain { get; init; } = 0.05;
+
+    /// <summary>Sds of a shot that a test of a way may move the tear; null leaves it as large as it likes.</summary>
+    public double? TestInSpreads { get; init; } = 2;
+
+    /// <summary>A tear so many sds of the mean long needs no second shot; null always wants it.</summary>
+    public double? OneShotInSds { get; init; } = 3;
+
+    /// <summary>Chance of reaching the circle below which it is said to be out of travel.</summary>
+    public double HopelessReach { get; init; } = 0.05;
+
+    /// <summary>Shots at a setting after which no more are asked for.</summary>
+    public int StopAfter { get; init; } = 12;
+
+    /// <summary>What it costs, in squared inches, to go beyond the school's own choice.</summary>
+    public double BeyondCost { get; init; } = 0.02;
+
+    /// <summary>And in chance.</summary>
+    public double BeyondChance { get; init; } = 0.05;
 
     /// <summary>
     /// The rule as it was first written down, before it was measured against others here: the check session is told in
@@ -80,6 +98,10 @@ public sealed record RuleFigures(
             Inflate = 1,
             ShotsForChance = 3,
             ChanceGain = 0.2,
+            LateGain = 0.2,
             TestInSpreads = null,
+            OneShotInSds = null,
+            HopelessReach = 0,
+            StopAfter = int.MaxValue,
         };
 }

@@ -68,10 +68,8 @@ public sealed record StageFit(Stage Stage, IReadOnlyList<LearnedGain> Gains, dou
             .. prior.Gains.Select(
                 (g, i) =>
                 {
-                    var likely = belief.Signs.MaxBy(s => s.Weight)!;
-                    var (gain, sd) = belief.GainOf(g.Disputed ? likely : belief.All, i);
-                    var known = gain >= 0 ? 1 : 0;
-                    var plus = g.Disputed ? belief.Signs.Where(s => s.Sign > 0).Sum(s => s.Weight) : known;
+                    var plus = belief.PlusChance(i);
+                    var (gain, sd) = belief.GainOf(belief.Likelier(i), i);
                     return new LearnedGain(
                         g.Kind,
                         g,
@@ -162,12 +160,15 @@ public static class StagePool
         };
     }
 
+    private static double Logit(double chance) =>
+        Math.Log(Math.Clamp(chance, 1e-4, 1 - 1e-4) / Math.Clamp(1 - chance, 1e-4, 1 - 1e-4));
+
     private static GainPrior Pooled(GainPrior prior, Stage stage, IReadOnlyList<StageFit> others)
     {
         var (precision, sum, logit, any) = (
             1 / (prior.LogSd * prior.LogSd),
             prior.LogMean / (prior.LogSd * prior.LogSd),
-            0.0,
+            Logit(prior.PlusChance),
             false
         );
         foreach (var fit in others)
@@ -189,8 +190,7 @@ public static class StagePool
             var between = Between(stage, fit.Stage);
             var weight = 1 / ((1 / taught) + (between * between));
             (precision, sum, any) = (precision + weight, sum + (weight * reading), true);
-            var chance = Math.Clamp(learned.PlusChance, 1e-4, 1 - 1e-4);
-            logit += SignShare(stage, fit.Stage) * Math.Log(chance / (1 - chance));
+            logit += SignShare(stage, fit.Stage) * (Logit(learned.PlusChance) - Logit(learned.Prior.PlusChance));
         }
 
         if (!any)
@@ -199,9 +199,7 @@ public static class StagePool
         }
 
         var sd = 1 / Math.Sqrt(precision);
-        var plus = prior.Disputed
-            ? Math.Clamp(1 / (1 + Math.Exp(-logit)), 1 - SureEnough, SureEnough)
-            : prior.PlusChance;
+        var plus = Math.Clamp(1 / (1 + Math.Exp(-logit)), 1 - SureEnough, SureEnough);
         return prior with
         {
             LogMean = sum / precision,

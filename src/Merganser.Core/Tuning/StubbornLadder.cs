@@ -23,8 +23,6 @@ public enum RungKind
 /// </summary>
 public static class StubbornLadder
 {
-    private const int MovesBeforeDoubt = 3;
-
     /// <summary>True for a rung that is a set of shots with the bow left alone.</summary>
     public static bool Control(RungKind rung) =>
         rung is RungKind.ControlArrow or RungKind.Grip or RungKind.Face or RungKind.Archer or RungKind.Spine;
@@ -79,16 +77,8 @@ public static class StubbornLadder
     public static RungKind? Next(IReadOnlyList<RungKind> rungs, IReadOnlyCollection<RungKind> done) =>
         rungs.Where(r => !done.Contains(r)).Cast<RungKind?>().FirstOrDefault();
 
-    /// <summary>
-    /// True when the moves made so far have not helped: two or more, and the tear no smaller beyond chance; or one
-    /// ignored.
-    /// </summary>
-    public static bool Wanted(IReadOnlyList<MadeMove> made, IReadOnlyList<Reading> readings, AdviceKind advice) =>
-        advice == AdviceKind.NotReachable
-        || readings.Any(r => r is { Cause: Cause.Clearance, Suspected: true })
-        || (
-            made.Count >= MovesBeforeDoubt
-            && advice is not AdviceKind.GoodEnough
-            && made[^1].After.Mean.Length > made[0].Before.Mean.Length - made[^1].After.Radius
-        );
+    /// <summary>True when moves do not help, or the shots themselves speak of clearance.</summary>
+    public static bool Wanted(IReadOnlyList<Reading> readings, AdviceKind advice) =>
+        advice is AdviceKind.NotReachable or AdviceKind.MovesDoNotHelp or AdviceKind.StopAsking
+        || readings.Any(r => r is { Cause: Cause.Clearance, Suspected: true });
 }

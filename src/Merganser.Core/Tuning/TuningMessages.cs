@@ -34,13 +34,19 @@ public sealed record TradeReason(DirectionReason Reason) : TuningMessage;
 public sealed record SizeOfMove(Measure Tear, Measure PerStep) : TuningMessage;
 
 /// <summary>An adjuster that lost, and why it is not open.</summary>
-public sealed record WithheldFor(AdjusterName Name, WithheldWhy Why, DirectionReason? Reason) : TuningMessage;
+public sealed record WithheldFor(AdjusterName Name, WithheldWhy Why) : TuningMessage;
 
 /// <summary>An adjuster that lost: its school leaves it too few steps.</summary>
 public sealed record TooFewSteps(AdjusterName Name) : TuningMessage;
 
 /// <summary>An adjuster that lost: what it would leave, against what the advised move leaves.</summary>
 public sealed record WouldLeave(AdjusterName Name, Order Order, Measure There, Measure Here) : TuningMessage;
+
+/// <summary>So many moves changed the tear less than they should, and how likely it is that none helps.</summary>
+public sealed record MovesIgnored(int Moves, Chance Deaf) : TuningMessage;
+
+/// <summary>What would have to be true of an adjuster's way.</summary>
+public sealed record IfItDrives(AdjusterKind Kind, bool Agreed) : TuningMessage;
 
 /// <summary>The rest's way is settled on this bow.</summary>
 public sealed record RestSettled(bool Right, Measure PerClick) : TuningMessage;
@@ -139,13 +145,14 @@ public enum TuningSays
     ShootTwoMore,
     SmallTestWhy,
     NotReachable,
+    MovesDoNotHelp,
+    StopAsking,
+    NoMoveHelps,
     HeightAtItsEnd,
     ShopGoesOn,
     LookAtForm,
     ByThisBow,
     ByTheTrade,
-    IfRight,
-    IfLeft,
     ExpectedAtNewSetting,
     MoveThatAnswersOtherwise,
     HolesDiffer,

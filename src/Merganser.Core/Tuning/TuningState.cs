@@ -15,13 +15,17 @@ public sealed record EngineChoice(ResponsePrior? Prior, RuleFigures? Figures, bo
 /// <param name="Setting">Where the adjusters stand, in steps from where the stage began.</param>
 /// <param name="ShotsHere">Shots at this setting that count.</param>
 /// <param name="Shots">All shots of the stage that count.</param>
+/// <param name="Moves">Moves between settings that were shot.</param>
+/// <param name="MostInches">Nominal effect of one move at the most.</param>
 public sealed record TuningState(
     ResponsePrior Prior,
     Belief Belief,
     RuleFigures Figures,
     int[] Setting,
     int ShotsHere,
-    IReadOnlyList<ShotReading> Shots
+    IReadOnlyList<ShotReading> Shots,
+    int Moves,
+    double MostInches
 )
 {
     /// <summary>Different positions of an adjuster that were shot.</summary>

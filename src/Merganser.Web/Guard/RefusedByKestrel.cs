@@ -20,7 +20,9 @@ public static class RefusedByKestrel
             return next(connection);
         };
 
-    /// <summary>The whole answer in place of a head without a body, or null where it is no refusal of Kestrel's own.</summary>
+    /// <summary>
+    /// The whole answer in place of a head without a body, or null where it is no refusal of Kestrel's own.
+    /// </summary>
     /// <param name="head">Bytes as Kestrel is about to send them.</param>
     public static byte[]? Explained(ReadOnlySpan<byte> head)
     {

@@ -3,8 +3,8 @@ using Microsoft.AspNetCore.Http.Features;
 namespace Merganser.Web.Guard;
 
 /// <summary>
-/// Refuses a path that was sent with <c>..</c> in it: no client of ours does, and what it would lead to is another address
-/// than the one that was written.
+/// Refuses a path that was sent with <c>..</c> in it: no client of ours does, and what it would lead to is another
+/// address than the one that was written.
 /// </summary>
 public sealed class StraightPath(RequestDelegate next)
 {

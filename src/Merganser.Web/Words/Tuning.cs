@@ -23,10 +23,16 @@ public static class TuningWords
             MoveThenShoot(var order) => $"{order}, then shoot two.",
             TradeReason(var reason) => $"{reason}.",
             SizeOfMove(var tear, var step) => $"{tear} at about {step} a step.",
-            WithheldFor(var name, var why, var reason) => WhyWithheld(name, why, reason),
+            WithheldFor(var name, var why) => WhyWithheld(name, why),
             TooFewSteps(var name) => $"{name}: this school leaves it too few steps.",
             WouldLeave(var name, var order, var there, var here) =>
                 $"{name}, {order:low}: would leave about {there} where this leaves {here}.",
+            MovesIgnored(var moves, var deaf) =>
+                $"{moves:move} changed the tear less than they should; that no move helps is {deaf} likely.",
+            IfItDrives(AdjusterKind.RestSideways, true) => $"if a click to the right drives the tail right",
+            IfItDrives(AdjusterKind.RestSideways, false) => $"if it drives the tail left",
+            IfItDrives(_, true) => $"if it answers the usual way",
+            IfItDrives(_, false) => $"if it answers the other way",
             RestSettled(var right, var click) =>
                 $"Settled on this bow: a click to the right drives the tail {(right ? "right" : "left")}, about {click}.",
             RestDisputed(var type) =>
@@ -99,14 +105,16 @@ public static class TuningWords
             TuningSays.ShootTwoMore => $"Shoot two more: not enough yet to choose a move.",
             TuningSays.SmallTestWhy => $"A small test: about what two shots can tell apart, no more.",
             TuningSays.NotReachable => $"Not reachable with the adjusters at hand.",
+            TuningSays.MovesDoNotHelp => $"Moves do not help: a control arrow first.",
+            TuningSays.StopAsking => $"Stop here: more shots will not show more.",
+            TuningSays.NoMoveHelps =>
+                $"Twelve shots at this setting, and no move is worth making: accept it, or look for the cause.",
             TuningSays.HeightAtItsEnd =>
                 $"Rest and nocking point are at the end of their travel: look at timing, clearance, a rest that does not drop.",
             TuningSays.ShopGoesOn => $"What is left needs a press: go to a shop with the maker's manual.",
             TuningSays.LookAtForm => $"Look at form, face contact and clearance, then a control arrow.",
             TuningSays.ByThisBow => $"by what this bow has shown",
             TuningSays.ByTheTrade => $"by the trade's usual response",
-            TuningSays.IfRight => $"if a click to the right drives the tail right",
-            TuningSays.IfLeft => $"if it drives the tail left",
             TuningSays.ExpectedAtNewSetting => $"expected at the new setting",
             TuningSays.MoveThatAnswersOtherwise => $"A move of it that answers otherwise",
             TuningSays.HolesDiffer => $"Holes differ from shot to shot.",
@@ -175,15 +183,12 @@ public static class TuningWords
             _ => "The machine",
         };
 
-    private static FormattableString WhyWithheld(AdjusterName name, WithheldWhy why, DirectionReason? reason) =>
+    private static FormattableString WhyWithheld(AdjusterName name, WithheldWhy why) =>
         why switch
         {
             WithheldWhy.PressWanted => $"{name}: it needs a press, so a shop with the maker's manual.",
-            WithheldWhy.OnlyLastClicks => $"{name}: centre first leaves the rest only its last few clicks.",
             WithheldWhy.EndOfTravel => $"{name}: it is at the end of its travel.",
-            WithheldWhy.LaterInSchool when reason is { } row => $"{name}: it comes later in this school. {row}.",
             WithheldWhy.HeightFirst => $"{name}: height comes first with fingers.",
-            WithheldWhy.LaterInSchool => $"{name}: it comes later in this school.",
             _ => $"{name}: this school does not answer this tear with it.",
         };
 

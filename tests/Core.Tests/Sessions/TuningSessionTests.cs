@@ -165,7 +165,12 @@ public class TuningSessionTests
 
     private TuningSession Session() =>
         new(
-            new SessionBow(SimulatedBow.Measured, SimulatedBow.Archer, adjusters, unsound),
+            new SessionBow(
+                SimulatedBow.Measured,
+                new Archer("Simulated", Hand.Right, true, School.CentreFirst),
+                adjusters,
+                unsound
+            ),
             [],
             new SessionPlan(SessionKind.Tune, null, [Bare], SessionPlan.UntilClear, false, null),
             Tolerances.Usual,

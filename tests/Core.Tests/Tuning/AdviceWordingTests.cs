@@ -62,7 +62,8 @@ public class AdviceWordingTests
                     AdviceKind.NoShots,
                     AdviceKind.ShootMore,
                     AdviceKind.GoodEnough,
-                    AdviceKind.NotReachable
+                    AdviceKind.NotReachable,
+                    AdviceKind.StopAsking
                 );
             }
         }

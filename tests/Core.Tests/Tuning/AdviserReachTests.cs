@@ -59,7 +59,7 @@ public class AdviserReachTests
     public void The_limb_bolt_answers_only_a_tail_that_stays_low_and_only_when_rest_and_nocking_point_cannot()
     {
         Adjuster[] bolt = [AdjusterTable.Fresh(AdjusterKind.BottomLimbBolt)];
-        Advise(AdviserOf(bolt, School.Ladder), new(0, -.6)).Move!.Kind.ShouldBe(AdjusterKind.BottomLimbBolt);
+        Advise(AdviserOf(bolt, School.Ladder), new(0, -.35)).Move!.Kind.ShouldBe(AdjusterKind.BottomLimbBolt);
         Advise(AdviserOf(bolt, School.Ladder), new(0, .6)).Kind.ShouldBe(AdviceKind.NotReachable);
         Advise(AdviserOf(All, School.Ladder), new(0, -.6)).Move!.Kind.ShouldNotBe(AdjusterKind.BottomLimbBolt);
     }
@@ -68,6 +68,6 @@ public class AdviserReachTests
     public void The_ladder_keeps_yokes_for_what_the_rest_cannot_reach()
     {
         Advise(AdviserOf(All, School.Ladder), new(.4, 0)).Move!.Kind.ShouldBe(AdjusterKind.RestSideways);
-        Advise(AdviserOf(All, School.Ladder), new(2, 0)).Move!.Kind.ShouldBe(AdjusterKind.YokePair);
+        Advise(AdviserOf(All, School.Ladder), new(1.2, 0)).Move!.Kind.ShouldBe(AdjusterKind.YokePair);
     }
 }

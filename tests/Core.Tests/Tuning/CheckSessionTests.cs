@@ -5,8 +5,9 @@ namespace Merganser.Core.Tests.Tuning;
 
 /// <summary>
 /// One session step by step, against a prototype of the same model written in another language beforehand: means and
-/// spreads to four digits, the chances, and every decision (rest sideways, rest up/down, nocking point, pocket, bolt; ¼
-/// in).
+/// spreads, the chances, and every decision (rest sideways, rest up/down, nocking point, pocket, bolt; ¼ in). The
+/// prototype took its shots in one at a time, three passes each, and stopped before its fixed point where a hole may
+/// be a flyer (.012 in at the fourth shot); the model goes on to the fixed point.
 /// </summary>
 public class CheckSessionTests
 {
@@ -19,16 +20,15 @@ public class CheckSessionTests
         (AdjusterKind.BottomLimbBolt, TearAxis.Height, .12, 0, 3),
     ];
 
-    private static readonly ResponsePrior Prior = new([
+    private static readonly ResponsePrior Prior = new ResponsePrior([
         .. Bow.Select(b => new GainPrior(
             b.Kind,
             b.Axis,
             b.Nominal,
-            LogSd: .5,
-            SharedSd: .25,
-            PlusChance: b.Kind == AdjusterKind.RestSideways ? .5 : 1
+            PlusChance: b.Kind == AdjusterKind.RestSideways ? .5 : .97,
+            Free: b.Kind == AdjusterKind.RestSideways
         )),
-    ]);
+    ]).AsFirstWritten;
     private static readonly Lever[] Levers = [.. Bow.Select((b, i) => new Lever(i, b.Lower, b.Upper))];
 
     private sealed record Step(
@@ -63,20 +63,19 @@ public class CheckSessionTests
     [Fact]
     public void Every_step_is_as_it_was_prototyped()
     {
-        var model = new ResponseModel(Prior);
+        List<Observation> seen = [];
         var rule = new DecisionRule(RuleFigures.Usual.AsFirstWritten);
         var setting = new int[Levers.Length];
-        List<int[]> shot = [];
         foreach (var (step, i) in Steps.Select((s, i) => (s, i)))
         {
-            model.Add(new Observation([.. setting], step.X, step.Y));
-            shot.Add([.. setting]);
-            var decision = rule.Decide(Prior, model.Read(), setting, Levers, shot.Count(s => s.SequenceEqual(setting)));
+            seen.Add(new Observation([.. setting], step.X, step.Y));
+            var here = seen.Count(s => s.Setting.SequenceEqual(setting));
+            var decision = rule.Decide(Prior, ResponseModel.Of(Prior, seen).Read(), setting, Levers, new(here));
             decision.Kind.ShouldBe(step.Kind, $"shot {i + 1}");
             if (step.Mean is { } mean)
             {
-                decision.Now.X.ShouldBe(mean[0], 6e-5, $"shot {i + 1}");
-                decision.Now.Y.ShouldBe(mean[1], 6e-5, $"shot {i + 1}");
+                decision.Now.X.ShouldBe(mean[0], i < 2 ? 6e-5 : .013, $"shot {i + 1}");
+                decision.Now.Y.ShouldBe(mean[1], i < 2 ? 6e-5 : .013, $"shot {i + 1}");
             }
 
             if (step.Sd is { } sd)
@@ -87,7 +86,7 @@ public class CheckSessionTests
 
             if (step.Chance is { } chance)
             {
-                decision.Chance.ShouldBe(chance, 1.5e-4);
+                decision.Chance.ShouldBe(chance, .02);
             }
 
             if (decision.Chosen is { } move)
@@ -102,15 +101,17 @@ public class CheckSessionTests
     [Fact]
     public void The_rests_sign_is_settled_by_its_test()
     {
-        var model = new ResponseModel(Prior);
-        foreach (var (x, setting) in new[] { (.6, 0), (.63, 0), (1.7, -18), (1.5, -18) })
-        {
-            model.Read().SignDoubt.ShouldBeGreaterThan(setting == 0 || model.Count < 3 ? .4 : 0);
-            model.Add(new Observation([setting, 0, 0, 0, 0], x, 0));
-        }
-
-        model.Read().SignDoubt.ShouldBeLessThan(DecisionRule.OpenSign);
-        model.Read().Signs.MaxBy(s => s.Weight)!.Sign.ShouldBe(-1);
+        Observation[] shots =
+        [
+            new([0, 0, 0, 0, 0], .6, 0),
+            new([0, 0, 0, 0, 0], .63, 0),
+            new([-18, 0, 0, 0, 0], 1.7, 0),
+            new([-18, 0, 0, 0, 0], 1.5, 0),
+        ];
+        ResponseModel.Of(Prior, shots[..2]).Read().Doubt(0).ShouldBe(.5, 1e-9);
+        var tested = ResponseModel.Of(Prior, shots).Read();
+        tested.Doubt(0).ShouldBeLessThan(Belief.OpenFree);
+        tested.PlusChance(0).ShouldBeLessThan(Belief.OpenFree);
     }
 
     [Fact]
@@ -118,16 +119,16 @@ public class CheckSessionTests
     {
         var model = ResponseModel.Of(Prior, [new([0, 0, 0, 0, 0], .75, 0), new([0, 0, 0, 0, 0], .8, 0)]);
         Lever[] restOnly = [Levers[0]];
-        var capped = new DecisionRule(RuleFigures.Usual).Decide(Prior, model.Read(), new int[5], restOnly, 2);
+        var capped = new DecisionRule(RuleFigures.Usual).Decide(Prior, model.Read(), new int[5], restOnly, new(2));
         var free = new DecisionRule(RuleFigures.Usual with { TestInSpreads = null }).Decide(
             Prior,
             model.Read(),
             new int[5],
             restOnly,
-            2
+            new(2)
         );
         capped.Kind.ShouldBe(DecisionKind.SmallTest);
-        Math.Abs(capped.Chosen!.To * .03).ShouldBeLessThan((3 * Math.Sqrt(model.Read().Spread2)) + .03);
+        Math.Abs(capped.Chosen!.To * .03).ShouldBeLessThan((2 * Math.Sqrt(model.Read().Spread2)) + .03);
         Math.Abs(free.Chosen!.To).ShouldBeGreaterThan(Math.Abs(capped.Chosen.To));
     }
 }

@@ -7,7 +7,7 @@ namespace Merganser.Core.Tests.Tuning;
 public class FittedModelsTests
 {
     private static readonly ResponsePrior Prior = new([
-        new GainPrior(AdjusterKind.RestSideways, TearAxis.Sideways, 0.05, PlusChance: 0.5),
+        new GainPrior(AdjusterKind.RestSideways, TearAxis.Sideways, 0.05, PlusChance: 0.5, Free: true),
         new GainPrior(AdjusterKind.NockingPoint, TearAxis.Height, 0.2),
     ]);
 
@@ -21,7 +21,7 @@ public class FittedModelsTests
     ];
 
     [Fact]
-    public void A_session_that_goes_on_believes_what_one_fitted_from_nothing_does()
+    public void What_was_kept_is_believed_as_what_is_fitted_from_nothing()
     {
         foreach (var count in new[] { 1, 2, 2, 4, 5, 3, 5 })
         {

@@ -23,9 +23,9 @@ public class ResponseModelTests
         // Height, while only the yoke is turned: y = t + c u, with priors N(0, .9²) and N(0, (.08 × .4)²).
         (int Turned, double Y)[] shots = [(0, .31), (0, .52), (2, .38), (2, .66), (-3, .12), (-3, .27)];
         var belief = ResponseModel
-            .Of(Two, shots.Select(s => new Observation([s.Turned, 0], .4 * s.Turned, s.Y)))
+            .Of(Two, [.. shots.Select(s => new Observation([s.Turned, 0], .4 * s.Turned, s.Y))])
             .Read();
-        foreach (var component in belief.Components)
+        foreach (var component in belief.Components.Where(c => !c.Mask.Deaf))
         {
             var rows = Matrix<double>.Build.DenseOfRowArrays(shots.Select(s => new[] { 1.0, s.Turned }));
             var prior = Matrix<double>.Build.DenseOfDiagonalArray([1 / .81, 1 / Math.Pow(.08 * .4, 2)]);
@@ -104,7 +104,7 @@ public class ResponseModelTests
                 (yoke, step, lever) =>
                 {
                     var belief = Shot().Read();
-                    foreach (var sign in belief.Signs)
+                    foreach (var sign in belief.Masks)
                     {
                         int[] from = [yoke, 4];
                         int[] to = [.. from];
@@ -143,7 +143,7 @@ public class ResponseModelTests
 
     [Fact]
     public void A_setting_names_every_adjuster() =>
-        Should.Throw<ArgumentException>(() => new ResponseModel(Two).Add(new Observation([0], 0, 0)));
+        Should.Throw<ArgumentException>(() => ResponseModel.Of(Two, [new Observation([0], 0, 0)]));
 
     [Fact]
     public void Mirrored_shots_give_the_mirrored_belief() =>
@@ -172,7 +172,7 @@ public class ResponseModelTests
                         [.. setting.Select((u, j) => prior.Gains[j].Axis == TearAxis.Sideways ? -u : u)];
                     var here = ResponseModel.Of(prior, shots).Read();
                     var there = ResponseModel
-                        .Of(prior, shots.Select(s => new Observation(Turned(s.Setting), -s.X, s.Y)))
+                        .Of(prior, [.. shots.Select(s => new Observation(Turned(s.Setting), -s.X, s.Y))])
                         .Read();
                     there.At(Turned(shots[^1].Setting)).X.ShouldBe(-here.At(shots[^1].Setting).X, 1e-7);
                     there.At(Turned(shots[^1].Setting)).Y.ShouldBe(here.At(shots[^1].Setting).Y, 1e-7);

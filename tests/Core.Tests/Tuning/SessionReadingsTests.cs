@@ -161,16 +161,14 @@ public class SessionReadingsTests
         rungs.ShouldBeUnique();
     }
 
-    [Fact]
-    public void The_ladder_is_wanted_when_moves_did_not_help_and_not_when_they_did()
-    {
-        MeanTear big = new([new(.9, 0), new(.92, .02), new(.88, -.02)]);
-        MeanTear small = new([new(.3, 0), new(.32, .02), new(.28, -.02)]);
-        MadeMove Made(MeanTear before, MeanTear after) => new(AdjusterKind.YokePair, -1, before, after);
-        StubbornLadder.Wanted([Made(big, big), Made(big, big), Made(big, big)], [], AdviceKind.Move).ShouldBeTrue();
-        StubbornLadder.Wanted([Made(big, big), Made(big, big), Made(big, small)], [], AdviceKind.Move).ShouldBeFalse();
-        StubbornLadder.Wanted([], [], AdviceKind.NotReachable).ShouldBeTrue();
-    }
+    [Theory]
+    [InlineData(AdviceKind.NotReachable, true)]
+    [InlineData(AdviceKind.MovesDoNotHelp, true)]
+    [InlineData(AdviceKind.StopAsking, true)]
+    [InlineData(AdviceKind.Move, false)]
+    [InlineData(AdviceKind.ShootMore, false)]
+    public void The_ladder_is_wanted_when_no_move_helps(AdviceKind kind, bool wanted) =>
+        StubbornLadder.Wanted([], kind).ShouldBe(wanted);
 
     [Theory]
     [InlineData(BowChange.NewString, 0)]

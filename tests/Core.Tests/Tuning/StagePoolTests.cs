@@ -32,7 +32,7 @@ public class StagePoolTests
         var untouched = StagePool
             .For(ResponsePrior.Of(All), Three, [fit])
             .Gains.Single(g => g.Kind == AdjusterKind.NockingPoint);
-        untouched.LogMean.ShouldBe(0);
+        untouched.LogMean.ShouldBe(Math.Log(.5));
     }
 
     [Fact]
