@@ -30,7 +30,7 @@ public static class Kept
         [typeof(Archer)] = new("archer"),
         [typeof(Bow)] = new("bow"),
         [typeof(BowEntry)] = new("bowEntry"),
-        [typeof(Adjuster[])] = new("positions"),
+        [typeof(Adjuster[])] = new("positions", AdjustersGotWays),
         [typeof(SpacerSeats)] = new("seats"),
         [typeof(StringPlan)] = new("stringPlan"),
         [typeof(Dictionary<CheckKind, double>)] = new("readings"),
@@ -114,6 +114,15 @@ public static class Kept
         }
 
         return (facts.Count == 1 && facts[Items] is { } items ? items : facts).ToJsonString();
+    }
+
+    /// <summary>From number 1 to 2: the way of an adjuster had been the agreed one.</summary>
+    private static void AdjustersGotWays(JsonObject facts)
+    {
+        foreach (var adjuster in facts[Items]!.AsArray())
+        {
+            adjuster!["way"] = FactsJson.Word(AdjusterWay.Agreed);
+        }
     }
 
     private static bool IsRecord(Type type) => !typeof(System.Collections.IEnumerable).IsAssignableFrom(type);

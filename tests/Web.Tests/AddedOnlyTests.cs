@@ -15,7 +15,7 @@ public class AddedOnlyTests : IDisposable
     public AddedOnlyTests()
     {
         var path = Path.Combine(folder, "bench.db");
-        File.Copy(Path.Combine(AppContext.BaseDirectory, "fixtures", "0009.db"), path);
+        File.Copy(Path.Combine(AppContext.BaseDirectory, "fixtures", "0010.db"), path);
         new Data.Database(path, TimeProvider.System).Migrate();
         file = new SqliteConnection($"Data Source={path};Pooling=False");
         file.Open();

@@ -56,6 +56,7 @@ public class DatabaseTests
     [InlineData("0007.db")]
     [InlineData("0008.db")]
     [InlineData("0009.db")]
+    [InlineData("0010.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;

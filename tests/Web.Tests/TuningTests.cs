@@ -278,7 +278,11 @@ public class TuningTests
         status.ShouldBe(200, after.ToJsonString());
         ((int)after["shots"]!).ShouldBe(0);
         after["proposals"]!.AsArray().ShouldBeEmpty();
-        ((double)Yoke(after)["now"]!["gain"]!).ShouldBe((double)Yoke(after)["nominal"]!, 1e-9);
+        ((double)Yoke(after)["now"]!["gain"]!).ShouldBe(
+            (double)Yoke(after)["nominal"]! / 2,
+            1e-9,
+            "half the nominal gain, until the bow has spoken"
+        );
         var (_, again) = await app.Send(HttpMethod.Delete, $"/api/bows/{App.Brindle}/response/resets/{reset}", null);
         ((int)Yoke(again)["settings"]!).ShouldBe(2);
     }

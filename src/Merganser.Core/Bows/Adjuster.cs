@@ -157,6 +157,9 @@ public static class AdjusterTable
     /// <summary>The row of a kind.</summary>
     public static AdjusterFact Of(AdjusterKind kind) => Rows.First(r => r.Kind == kind);
 
+    /// <summary>True for one whose way is a fact of the bow: makers build pockets and spacers both ways.</summary>
+    public static bool WayIsAFact(AdjusterKind kind) => kind is AdjusterKind.LimbPocket or AdjusterKind.CamSpacer;
+
     /// <summary>
     /// True for adjusters that work through the arrow's stiffness on a finger shot and so turn with the hand.
     /// </summary>

@@ -9,12 +9,14 @@ namespace Merganser.Core.Bows;
 /// <param name="Upper">Highest step, at most 200.</param>
 /// <param name="NeedsPress">True when it is turned in a press.</param>
 /// <param name="InchesPerStep">What a step moves, as typed; empty where it was not measured.</param>
+/// <param name="Way">Which way its steps drive the tail, where makers differ.</param>
 public sealed record AdjusterEntry(
     AdjusterKind Kind,
     int Lower,
     int Upper,
     bool NeedsPress,
-    string? InchesPerStep = null
+    string? InchesPerStep = null,
+    AdjusterWay Way = AdjusterWay.Agreed
 )
 {
     private const int MostSteps = 200;
@@ -49,6 +51,7 @@ public sealed record AdjusterEntry(
                 Upper = Upper,
                 NeedsPress = NeedsPress,
                 InchesPerStep = size?.Value,
+                Way = AdjusterTable.WayIsAFact(Kind) ? Way : AdjusterWay.Agreed,
             }
             : null;
     }

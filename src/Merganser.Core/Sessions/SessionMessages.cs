@@ -14,8 +14,8 @@ public sealed record RemainsAfter(IReadOnlyList<Message> OpenStages, BowKind Kin
 /// <summary>A control in work: so many shots more.</summary>
 public sealed record ControlToShoot(SetPurpose Control, int Shots) : SessionMessage;
 
-/// <summary>Moves do not help: a rung first.</summary>
-public sealed record RungFirst(RungTitle Rung) : SessionMessage;
+/// <summary>Moves do not help, or do not reach: a rung first.</summary>
+public sealed record RungFirst(RungTitle Rung, AdviceKind Because) : SessionMessage;
 
 /// <summary>Good enough here: on to the next stage.</summary>
 public sealed record OnToStage(Message Stage) : SessionMessage;
@@ -54,4 +54,7 @@ public enum SessionSays
     NextArrowOrEnd,
     TrialAdvisesNoMove,
     MoreShotsOfTheClose,
+    NeedsAShop,
+    TakeTheCardAlong,
+    OpenTheCard,
 }

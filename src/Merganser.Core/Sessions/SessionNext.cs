@@ -88,7 +88,8 @@ public static class SessionNext
         var hopeless = advice.Kind == AdviceKind.ShootMore && advice.Chance < Hopeless && session.Now.Tears.Count > 1;
         var stuck =
             hopeless || advice.Kind is not (AdviceKind.NoShots or AdviceKind.ShootMore or AdviceKind.GoodEnough);
-        return stuck && session.Ladder.Wanted ? session.Ladder.Next : null;
+        var others = advice.Reason is LeftAside;
+        return stuck && !others && session.Ladder.Wanted ? session.Ladder.Next : null;
     }
 
     private static Next Rung(RungKind rung, Advice advice)
@@ -97,7 +98,7 @@ public static class SessionNext
             ? (SessionSays.IAcceptThis, "accept")
             : (SessionSays.MoveAllTheSame, "madeMove");
         return new Next(
-            new RungFirst(new RungTitle(rung)),
+            new RungFirst(new RungTitle(rung), advice.Kind),
             new RungTells(rung),
             "rung",
             SessionSays.OpenTheLadder,
@@ -134,13 +135,21 @@ public static class SessionNext
                 "check:inspection",
                 SessionSays.ToTheInspection
             ),
-            AdviceKind.NotReachable or AdviceKind.MovesDoNotHelp or AdviceKind.StopAsking => new Next(
+            AdviceKind.NotReachable when advice.Reason is LeftAside => new Next(
                 advice.Sentence,
                 advice.Reason,
-                "accept",
-                SessionSays.IAcceptThis,
+                "logMove",
                 SessionSays.ISomethingElse,
-                "logMove"
+                SessionSays.OpenTheLadder,
+                "rung"
+            ),
+            AdviceKind.NotReachable or AdviceKind.MovesDoNotHelp or AdviceKind.StopAsking => new Next(
+                SessionSays.NeedsAShop,
+                SessionSays.TakeTheCardAlong,
+                "card",
+                SessionSays.OpenTheCard,
+                SessionSays.IAcceptThis,
+                "accept"
             ),
             _ => new Next(
                 new OrderAlone(advice.Move!.Order),

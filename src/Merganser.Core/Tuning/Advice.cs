@@ -41,6 +41,7 @@ public sealed record Predicted(Tear Mean, double RadiusX, double RadiusY, double
 /// <param name="NeedsPress">True when a press is needed.</param>
 /// <param name="After">What to check again after it.</param>
 /// <param name="Places">Where it stands before and after it, in the hand's own words.</param>
+/// <param name="Goes">How far that is in inches, for a rest.</param>
 public sealed record AdvisedMove(
     AdjusterKind Kind,
     int From,
@@ -48,7 +49,8 @@ public sealed record AdvisedMove(
     Message Order,
     bool NeedsPress,
     Message After,
-    Message Places
+    Message Places,
+    Message? Goes = null
 );
 
 /// <summary>What to do next after a set of shots: exactly one thing.</summary>

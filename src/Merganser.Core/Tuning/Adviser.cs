@@ -17,7 +17,7 @@ namespace Merganser.Core.Tuning;
 /// <param name="Adjusters">The bow's adjusters as they stand.</param>
 /// <param name="Tolerance">Good enough, inches.</param>
 /// <param name="ShotsPerDecision">Shots at a setting before a move is thought of: 1, 2 as a rule, 3 or 5.</param>
-public sealed record Adviser(
+public sealed partial record Adviser(
     Release Release,
     School School,
     bool MayPress,
@@ -148,131 +148,27 @@ public sealed record Adviser(
         return Advice.To(AdviceKind.ShootMore, TuningSays.ShootTwoMore, off, evidence);
     }
 
-    private Advice Moving(TuningState state, Decision decision, Reach reach, IReadOnlyList<Evidence> evidence)
-    {
-        var chosen = decision.Chosen!;
-        var gain = state.Prior.Gains[chosen.Lever];
-        var test = decision.Kind == DecisionKind.SmallTest;
-        var move = MoveOf(state, chosen, gain.Kind);
-        var row = DirectionTable
-            .For(Release, School, gain.Axis, decision.Now.Y < 0)
-            .FirstOrDefault(r => r.Kind == gain.Kind);
-        var size = Math.Abs(state.Belief.GainOf(chosen.Lever).Gain);
-        var off = gain.Axis == TearAxis.Sideways ? decision.Now.X : decision.Now.Y;
-        var perStep = Measure.Inches(size, size < 0.1 ? 3 : 2);
-        Message why = test ? TuningSays.SmallTestWhy : new SizeOfMove(Measure.Inches(Math.Abs(off)), perStep);
-        Message reason = row is null ? why : new Sentences([new TradeReason(row.Reason), why]);
-        var after = state.At(chosen);
-        return new Advice(
-            test ? AdviceKind.SmallTest : AdviceKind.Move,
-            new MoveThenShoot(OrderOf(gain.Kind, move)),
-            reason,
-            move,
-            gain.Kind == AdjusterKind.RestSideways ? Dispute(state, chosen.Lever) : null,
-            RunnerUp(state, chosen, reach),
-            evidence,
-            Ghosts(state, chosen, test, after),
-            ChanceAfter: state.Belief.CollapsedChance(after, Tolerance)
-        );
-    }
-
-    private AdvisedMove MoveOf(TuningState state, Candidate chosen, AdjusterKind kind)
-    {
-        var adjuster = Adjusters.First(a => a.Kind == kind);
-        var to = adjuster.Position + chosen.To - state.Setting[chosen.Lever];
-        return new AdvisedMove(
-            kind,
-            adjuster.Position,
-            to,
-            new Order(kind, to - adjuster.Position),
-            adjuster.NeedsPress,
-            MoveEffects.After(kind),
-            new FromTo(kind, adjuster.Position, to)
-        );
-    }
-
-    private static Order OrderOf(AdjusterKind kind, AdvisedMove move) => new(kind, move.To - move.From);
-
-    private static Predicted[] Ghosts(TuningState state, Candidate chosen, bool test, int[] after)
-    {
-        if (!test)
-        {
-            return
-            [
-                Ghost(
-                    state.Belief.At(after),
-                    1,
-                    state.Taught(chosen.Lever) ? TuningSays.ByThisBow : TuningSays.ByTheTrade
-                ),
-            ];
-        }
-
-        var plus = state.Belief.PlusChance(chosen.Lever);
-        return [OfWay(state, after, chosen.Lever, 1, plus), OfWay(state, after, chosen.Lever, -1, 1 - plus)];
-    }
-
-    /// <summary>Where the mean is expected if an adjuster answers one way.</summary>
-    private static Predicted OfWay(TuningState state, int[] after, int lever, int way, double share)
-    {
-        var mask = state.Belief.Masks.Where(m => !m.Mask.Deaf && m.Mask.Sign(lever) == way).MaxBy(m => m.Weight);
-        var at = state.Belief.At(mask ?? state.Belief.All, after);
-        return Ghost(at, share, new IfItDrives(state.Prior.Gains[lever].Kind, way > 0));
-    }
-
-    private static Advice NotReachable(TuningState state, Reach reach, IReadOnlyList<Evidence> evidence)
+    private Advice NotReachable(TuningState state, Reach reach, IReadOnlyList<Evidence> evidence)
     {
         var now = state.Belief.At(state.Setting);
-        var shop = reach.Withheld.Any(w => w.Why == WithheldWhy.PressWanted);
-        var sideways = shop ? TuningSays.ShopGoesOn : TuningSays.LookAtForm;
-        var reason = Math.Abs(now.Y) >= Math.Abs(now.X) ? TuningSays.HeightAtItsEnd : sideways;
-        return Advice.To(AdviceKind.NotReachable, TuningSays.NotReachable, reason, evidence);
-    }
-
-    private Message? RunnerUp(TuningState state, Candidate chosen, Reach reach)
-    {
-        var all = new WeighedMoves(state.Figures).BySquare(
-            state.Prior,
-            state.Belief,
-            state.Setting,
-            Reach.Everything(this, state)
+        var axis = Math.Abs(now.Y) >= Math.Abs(now.X) ? TearAxis.Height : TearAxis.Sideways;
+        StepsLeft[] aside =
+        [
+            .. Adjusters
+                .Where(a => state.Prior.IndexOf(a.Kind) >= 0 && AdjusterTable.Of(a.Kind).Axis == axis && May(a))
+                .Where(a => a.Lower < a.Upper && reach.InTime.All(l => state.Prior.Gains[l.Index].Kind != a.Kind))
+                .Where(a => a.Kind != AdjusterKind.BottomLimbBolt)
+                .Select(a => new StepsLeft(new AdjusterName(a.Kind), new Room(a.Kind, a.Left.Down, a.Left.Up))),
+        ];
+        var shop = reach.Withheld.Any(w => w.Why == WithheldWhy.PressWanted && AdjusterTable.Of(w.Kind).Axis == axis);
+        Message form = axis == TearAxis.Height ? TuningSays.HeightAtItsEnd : TuningSays.LookAtForm;
+        var reason = shop ? TuningSays.ShopGoesOn : form;
+        return Advice.To(
+            AdviceKind.NotReachable,
+            TuningSays.NotReachable,
+            aside.Length > 0 ? new LeftAside(School, aside) : reason,
+            evidence
         );
-        if (WeighedMoves.Best(all.Where(c => c.Lever != chosen.Lever)) is not { } best)
-        {
-            return null;
-        }
-
-        var kind = state.Prior.Gains[best.Lever].Kind;
-        var name = new AdjusterName(kind);
-        if (reach.WhyNot(kind) is { } why)
-        {
-            return new WithheldFor(name, why.Why);
-        }
-
-        if (
-            reach.Levers.FirstOrDefault(l => l.Index == best.Lever) is not { } open
-            || best.To < open.Lower
-            || best.To > open.Upper
-        )
-        {
-            return new TooFewSteps(name);
-        }
-
-        var order = new Order(kind, best.To - state.Setting[best.Lever]);
-        return new WouldLeave(name, order, LeftAt(state, best), LeftAt(state, chosen));
-    }
-
-    private static Measure LeftAt(TuningState state, Candidate move) =>
-        Measure.Inches(Math.Sqrt(Math.Max(0, state.Belief.At(state.At(move)).Square)));
-
-    private Message Dispute(TuningState state, int lever)
-    {
-        if (state.Belief.IsOpen(lever))
-        {
-            return new RestDisputed(RestType);
-        }
-
-        var gain = state.Belief.GainOf(lever).Gain;
-        return new RestSettled(gain > 0, Measure.Inches(Math.Abs(gain), 3));
     }
 
     private static IReadOnlyList<Predicted> Expected(TuningState state) =>

@@ -40,9 +40,6 @@ public sealed class DecisionRule(RuleFigures figures)
 
     private const int ShotsWhileDeaf = 4;
 
-    /// <summary>Shots and moves before "out of travel" is said.</summary>
-    private const int TriesBeforeOutOfTravel = 4;
-
     /// <summary>
     /// A chance of being inside that is worth no more shots than <see cref="RuleFigures.StopAfter"/>.
     /// </summary>
@@ -88,7 +85,7 @@ public sealed class DecisionRule(RuleFigures figures)
         if (
             here >= figures.MinimumShots
             && chance < figures.FarChance
-            && here + done.Moves >= TriesBeforeOutOfTravel
+            && (here + done.Moves >= figures.TriesBeforeOutOfTravel || !CanMove(setting, reach ?? levers))
             && belief.ChanceOfReach(setting, reach ?? levers, tolerance, deafToo: !done.ControlDone)
                 < figures.HopelessReach
         )
@@ -132,6 +129,9 @@ public sealed class DecisionRule(RuleFigures figures)
             figures.LeastRisk,
             figures.MostRisk
         );
+
+    private static bool CanMove(int[] setting, IReadOnlyList<Lever> levers) =>
+        levers.Any(l => l.From(setting[l.Index]) is var (down, up) && (down < 0 || up > 0));
 
     private bool IsFar(TearMoments now, double chance, int here)
     {

@@ -68,7 +68,7 @@ public sealed record RuleFigures(
     public double ChanceGain { get; init; } = 0.1;
 
     /// <summary>And this much once a setting was shot so often that more shots say little.</summary>
-    public double LateGain { get; init; } = 0.05;
+    public double LateGain { get; init; }
 
     /// <summary>Sds of a shot that a test of a way may move the tear; null leaves it as large as it likes.</summary>
     public double? TestInSpreads { get; init; } = 2;
@@ -78,6 +78,9 @@ public sealed record RuleFigures(
 
     /// <summary>Chance of reaching the circle below which it is said to be out of travel.</summary>
     public double HopelessReach { get; init; } = 0.05;
+
+    /// <summary>Shots here and moves before "out of travel" is said.</summary>
+    public int TriesBeforeOutOfTravel { get; init; } = 7;
 
     /// <summary>Shots at a setting after which no more are asked for.</summary>
     public int StopAfter { get; init; } = 12;

@@ -48,6 +48,24 @@ public sealed record MovesIgnored(int Moves, Chance Deaf) : TuningMessage;
 /// <summary>What would have to be true of an adjuster's way.</summary>
 public sealed record IfItDrives(AdjusterKind Kind, bool Agreed) : TuningMessage;
 
+/// <summary>An adjuster that a school leaves for later is reached for: its own leave the tear out.</summary>
+public sealed record BeyondSchool(School School) : TuningMessage;
+
+/// <summary>An adjuster answered the other way than agreed.</summary>
+public sealed record AnsweredOtherWay(AdjusterName Name) : TuningMessage;
+
+/// <summary>It is doubted that an adjuster answers the usual way.</summary>
+public sealed record WayDoubted(AdjusterName Name, Chance Usual) : TuningMessage;
+
+/// <summary>An adjuster with the steps that it has left.</summary>
+public sealed record StepsLeft(AdjusterName Name, Room Room) : TuningMessage;
+
+/// <summary>Adjusters that a school leaves aside and that have travel left.</summary>
+public sealed record LeftAside(School School, IReadOnlyList<StepsLeft> Adjusters) : TuningMessage;
+
+/// <summary>How far a rest goes, for a slide without clicks too.</summary>
+public sealed record RestGoes(Measure By, bool Sideways) : TuningMessage;
+
 /// <summary>The rest's way is settled on this bow.</summary>
 public sealed record RestSettled(bool Right, Measure PerClick) : TuningMessage;
 

@@ -14,9 +14,10 @@ internal static class AdjusterRows
                 int Upper,
                 bool NeedsPress,
                 double? Inches,
-                string? Seats
+                string? Seats,
+                string Way
             )>(
-                    "SELECT kind, position, lower, upper, needs_press, inches_per_step, seats FROM adjuster WHERE bow_id = @bowId AND fitted = 1",
+                    "SELECT kind, position, lower, upper, needs_press, inches_per_step, seats, way FROM adjuster WHERE bow_id = @bowId AND fitted = 1",
                     new { bowId }
                 )
                 .Select(a => new Adjuster(
@@ -26,7 +27,8 @@ internal static class AdjusterRows
                     a.Upper,
                     a.NeedsPress,
                     a.Inches,
-                    a.Seats is null ? null : Kept.Read<SpacerSeats>(a.Seats)
+                    a.Seats is null ? null : Kept.Read<SpacerSeats>(a.Seats),
+                    FactsJson.Enum<AdjusterWay>(a.Way)
                 ))
                 .OrderBy(a => AdjusterTable.PlaceOf(a.Kind)),
         ];
@@ -39,10 +41,11 @@ internal static class AdjusterRows
         {
             sql.Execute(
                 """
-                INSERT INTO adjuster (bow_id, kind, position, lower, upper, needs_press, inches_per_step, seats)
-                VALUES (@bowId, @kind, @Position, @Lower, @Upper, @NeedsPress, @InchesPerStep, @seats)
+                INSERT INTO adjuster (bow_id, kind, position, lower, upper, needs_press, inches_per_step, seats,
+                way)
+                VALUES (@bowId, @kind, @Position, @Lower, @Upper, @NeedsPress, @InchesPerStep, @seats, @way)
                 ON CONFLICT (bow_id, kind) DO UPDATE SET lower = @Lower, upper = @Upper, needs_press = @NeedsPress,
-                inches_per_step = @InchesPerStep, fitted = 1
+                inches_per_step = @InchesPerStep, way = @way, fitted = 1
                 """,
                 new
                 {
@@ -54,6 +57,7 @@ internal static class AdjusterRows
                     adjuster.NeedsPress,
                     adjuster.InchesPerStep,
                     seats = adjuster.Seats is null ? null : Kept.Write(adjuster.Seats),
+                    way = FactsJson.Word(adjuster.Way),
                 }
             );
         }

@@ -80,6 +80,7 @@ public static class BowEndpoints
                     f.Lower,
                     f.Upper,
                     f.NeedsPress,
+                    AdjusterTable.WayIsAFact(f.Kind),
                     usual.Contains(f.Kind)
                 )),
         ];

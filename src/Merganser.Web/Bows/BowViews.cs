@@ -25,6 +25,7 @@ public sealed record AdjusterView(
     Message Plus,
     Message Minus,
     double? InchesPerStep,
+    AdjusterWay Way,
     SpacerSeats? Seats,
     Message Standing,
     Message Room,
@@ -50,6 +51,7 @@ public sealed record AdjusterView(
             new Order(kind, 1),
             new Order(kind, -1),
             adjuster.InchesPerStep,
+            adjuster.Way,
             adjuster.Seats,
             new Standing(kind, position),
             new Room(kind, down, up),
@@ -153,5 +155,6 @@ public sealed record AdjusterOffer(
     int Lower,
     int Upper,
     bool NeedsPress,
+    bool WayIsAFact,
     bool Usual
 );

@@ -1,6 +1,7 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
+using Merganser.Core.Tuning;
 
 namespace Merganser.Web.Words;
 
@@ -11,11 +12,13 @@ public static class SessionWords
         message switch
         {
             RemainsAfter({ Count: 0 }, var kind) =>
-                $"Marked as shot well with this arrow. Remains: {AfterPaper(kind)}.",
+                $"Marked as shot well with this arrow. Remains: three shots on another day, to see that it lasts; {AfterPaper(kind)}.",
             RemainsAfter(var open, var kind) =>
-                $"Marked as shot well with this arrow. Remains: {open}; {AfterPaper(kind)}.",
+                $"Marked as shot well with this arrow. Remains: {open}; three shots on another day; {AfterPaper(kind)}.",
             ControlToShoot(var control, var shots) => $"{ControlOf(control)}: shoot {shots} more, touch nothing.",
-            RungFirst(var rung) => $"Moves do not help: {rung:low} first.",
+            RungFirst(var rung, AdviceKind.NotReachable) => $"Out of travel: {rung:low} first.",
+            RungFirst(var rung, AdviceKind.StopAsking) => $"More shots do not help: {rung:low} first.",
+            RungFirst(var rung, _) => $"Moves do not help: {rung:low} first.",
             OnToStage(var stage) => $"Good enough here: go on to {stage}.",
             GoToStage(var stage) => $"On to {stage}",
             OrderAlone(var order) => $"{order}.",
@@ -50,6 +53,10 @@ public static class SessionWords
             SessionSays.ShootTwoThenNextArrow => $"Shoot two with this arrow, then take the next one.",
             SessionSays.NextArrowOrEnd => $"Take the next arrow, or end the trial.",
             SessionSays.TrialAdvisesNoMove => $"The bow is left alone: a trial advises no move.",
+            SessionSays.NeedsAShop => $"This needs a shop.",
+            SessionSays.TakeTheCardAlong =>
+                $"What can be done here is done. Take the bow's card along: it says how the bow stands and what was tried.",
+            SessionSays.OpenTheCard => $"Open the bow's card",
             SessionSays.MoreShotsOfTheClose => $"More shots of the arrows that are close",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };

@@ -15,7 +15,8 @@ public static class TuningWords
             Chance(> 0.99) => $"over 99 %",
             Chance(< 0.01) => $"under 1 %",
             Chance(var of) => $"{Show.Number(100 * of, 0)} %",
-            InsideWithChance(var tolerance, var chance) => $"Inside {tolerance} with a chance of {chance}.",
+            InsideWithChance(var tolerance, var chance) =>
+                $"Inside {tolerance} with a chance of {chance}, as you shot today.",
             ShootBeforeMoving(1) => $"Shoot one more before anything is moved.",
             ShootBeforeMoving(var shots) => $"Shoot {shots} more before anything is moved.",
             ChanceAndEnough(var chance, var enough) => $"Chance of being inside {chance}; done at {enough}.",
@@ -33,6 +34,16 @@ public static class TuningWords
             IfItDrives(AdjusterKind.RestSideways, false) => $"if it drives the tail left",
             IfItDrives(_, true) => $"if it answers the usual way",
             IfItDrives(_, false) => $"if it answers the other way",
+            BeyondSchool(var school) => $"{SchoolOf(school)} would leave it, but its own adjusters leave the tear out.",
+            AnsweredOtherWay(var name) =>
+                $"{name}: it got worse after the last move. Turn it back and beyond; if it was made the other way than logged, correct the log instead.",
+            WayDoubted(var name, var usual) =>
+                $"{name}: that it answers the usual way is only {usual} likely on this bow. A small test tells.",
+            StepsLeft(var name, var room) => $"{name} {room}",
+            LeftAside(var school, var adjusters) =>
+                $"{SchoolOf(school)} prefers others, but these have travel left: {adjusters:semicolons}.",
+            RestGoes(var by, true) => $"That is {by}; on a slide without clicks set it by a pencil mark beside it.",
+            RestGoes(var by, false) => $"That is {by}; without clicks set it by a pencil mark.",
             RestSettled(var right, var click) =>
                 $"Settled on this bow: a click to the right drives the tail {(right ? "right" : "left")}, about {click}.",
             RestDisputed(var type) =>
@@ -104,7 +115,7 @@ public static class TuningWords
             TuningSays.ShootOneMoreClose => $"Shoot one more: it is close.",
             TuningSays.ShootTwoMore => $"Shoot two more: not enough yet to choose a move.",
             TuningSays.SmallTestWhy => $"A small test: about what two shots can tell apart, no more.",
-            TuningSays.NotReachable => $"Not reachable with the adjusters at hand.",
+            TuningSays.NotReachable => $"Out of travel: what may be moved does not reach.",
             TuningSays.MovesDoNotHelp => $"Moves do not help: a control arrow first.",
             TuningSays.StopAsking => $"Stop here: more shots will not show more.",
             TuningSays.NoMoveHelps =>
@@ -171,6 +182,15 @@ public static class TuningWords
             DirectionReason.PlungerPlace =>
                 $"The plunger's place is the bow's centre shot: only when the others are used up",
             _ => $"A lower brace cures stiff, a higher one weak, a little",
+        };
+
+    private static string SchoolOf(School school) =>
+        school switch
+        {
+            School.CentreFirst => "Centre first",
+            School.Ladder => "The ladder",
+            School.RestOnly => "Rest only",
+            _ => "Walk-back",
         };
 
     /// <summary>A control set's name.</summary>

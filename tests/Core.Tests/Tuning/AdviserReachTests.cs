@@ -26,11 +26,8 @@ public class AdviserReachTests
                     DirectionTable.ReleaseAid.ShouldContain(r =>
                         r.Kind == move.Kind && (r.School == null || r.School == school)
                     );
-                    if (move.Kind == AdjusterKind.RestSideways && school == School.CentreFirst)
-                    {
-                        Math.Abs(move.To)
-                            .ShouldBeLessThanOrEqualTo(6, "centre first leaves the rest its last few clicks");
-                    }
+                    var inches = Math.Abs(move.To - move.From) * AdjusterTable.Of(move.Kind).NominalGain;
+                    inches.ShouldBeLessThanOrEqualTo(1 + 1e-9, "one move is an inch of effect at the most");
                 },
                 iter: 150
             );

@@ -75,11 +75,11 @@ public class DecisionRuleTests
     public void Out_of_travel_is_said_at_once_and_not_where_an_end_may_still_reach()
     {
         var belief = Known([Yoke], 1.2, 0, .05, gainSd: .01);
-        Rule.Decide(Prior(Yoke), belief, [0], [new(0, 0, 0)], new(3)).Kind.ShouldBe(DecisionKind.Shoot);
-        Rule.Decide(Prior(Yoke), belief, [0], [new(0, 0, 0)], new(4)).Kind.ShouldBe(DecisionKind.OutOfTravel);
-        Rule.Decide(Prior(Yoke), belief, [0], [new(0, -1, 0)], new(2, Moves: 2))
-            .Kind.ShouldBe(DecisionKind.OutOfTravel);
-        Rule.Decide(Prior(Yoke), belief, [0], [new(0, -3, 0)], new(4)).Kind.ShouldBe(DecisionKind.Move);
+        DecisionKind Kind(Lever lever, DoneSoFar done) => Rule.Decide(Prior(Yoke), belief, [0], [lever], done).Kind;
+        Kind(new(0, 0, 0), new(2)).ShouldBe(DecisionKind.OutOfTravel, "nothing is left to move");
+        Kind(new(0, -1, 0), new(2)).ShouldBe(DecisionKind.Move, "what is left may teach something");
+        Kind(new(0, -1, 0), new(2, Moves: 5)).ShouldBe(DecisionKind.OutOfTravel);
+        Kind(new(0, -3, 0), new(2, Moves: 5)).ShouldBe(DecisionKind.Move);
         belief.ChanceOfReach([0], [new(0, -3, 0)], .25).ShouldBeGreaterThan(.9, "three steps of .4 in answer 1.2 in");
     }
 

@@ -1318,6 +1318,8 @@ export interface components {
             needsPress: boolean;
             /** @description What a step moves, as typed; empty where it was not measured. */
             inchesPerStep?: null | string;
+            /** @description Which way its steps drive the tail, where makers differ. */
+            way?: components["schemas"]["AdjusterWay"];
         };
         /**
          * @description What can be turned, moved or changed on a bow to steer the arrow's tail.
@@ -1334,6 +1336,7 @@ export interface components {
             /** Format: int32 */
             upper: number;
             needsPress: boolean;
+            wayIsAFact: boolean;
             usual: boolean;
         };
         /** @description An adjuster with its words for the bench. */
@@ -1353,6 +1356,7 @@ export interface components {
             minus: string;
             /** Format: double */
             inchesPerStep: null | number;
+            way: components["schemas"]["AdjusterWay"];
             seats: null | components["schemas"]["SpacerSeats"];
             standing: string;
             room: string;
@@ -1362,6 +1366,11 @@ export interface components {
              */
             places: string[];
         };
+        /**
+         * @description Which way an adjuster's steps drive the tail: a fact of the bow for pockets and spacers, where makers differ.
+         * @enum {unknown}
+         */
+        AdjusterWay: "agreed" | "reversed" | "notKnown";
         /** @description What to do next after a set of shots: exactly one thing. */
         Advice: {
             /** @description Which kind of advice. */
@@ -1396,7 +1405,7 @@ export interface components {
          * @description What an advice asks for.
          * @enum {unknown}
          */
-        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "unsound";
+        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "movesDoNotHelp" | "stopAsking" | "unsound";
         /** @description The one advised move. */
         AdvisedMove: {
             /** @description The adjuster. */
@@ -1416,6 +1425,7 @@ export interface components {
             needsPress: boolean;
             after: string;
             places: string;
+            goes?: null | string;
         };
         /** @description An allowed range with the reason that is told when it is left. */
         AllowedRange: {

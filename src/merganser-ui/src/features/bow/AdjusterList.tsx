@@ -2,6 +2,7 @@ import { Checkbox } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { Field } from '../../parts/Field';
+import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Scale } from '../../parts/Scale';
 import { classes } from '../../parts/classes';
 import type { AdjusterEntry, Entry } from './bowForm';
@@ -38,6 +39,7 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
               upper: offer.upper,
               needsPress: offer.needsPress,
               inchesPerStep: '',
+              way: usualWay(offer),
             },
           ]
         : chosen.filter((a) => a.kind !== offer.kind),
@@ -69,6 +71,17 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
                 <span>{now?.room ?? `one step is ${offer.stepUnit}`}</span>
                 {has.needsPress && <b>press</b>}
               </p>
+            )}
+            {has && offer.wayIsAFact && (
+              <div className={s.way}>
+                <span id={`${offer.kind}-way`}>{WAYS[offer.kind]}</span>
+                <ChoiceRow
+                  label={`${offer.name}: ${WAYS[offer.kind]}`}
+                  value={has.way ?? 'agreed'}
+                  choices={ANSWERS}
+                  onChange={(way) => put(has, { way })}
+                />
+              </div>
             )}
             {has && (
               <details className={s.limits}>
@@ -103,6 +116,21 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
     </ul>
   );
 }
+
+const ANSWERS = [
+  ['agreed', 'Yes'],
+  ['reversed', 'The other way'],
+  ['notKnown', 'Not known'],
+] as const;
+
+/** What the maker's sheet is asked, where makers differ; the shots tell where nobody knows. */
+const WAYS: Record<string, string> = {
+  limbPocket: 'By the maker’s sheet: does clockwise answer a tail right?',
+  camSpacer: 'By the maker’s sheet: do cams to the right answer a tail right?',
+};
+
+export const usualWay = (offer: Schemas['AdjusterOffer']): 'agreed' | 'notKnown' =>
+  offer.wayIsAFact ? 'notKnown' : 'agreed';
 
 /** Whole steps as typed; while it is no number the old one stands. */
 function steps(text: string, old: number): number {

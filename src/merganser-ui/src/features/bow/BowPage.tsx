@@ -10,7 +10,7 @@ import { BowWays } from '../../shell/BowWays';
 import { Plain } from '../../parts/Buttons';
 import { Fault } from '../../parts/Note';
 import { Main, Page } from '../../parts/Page';
-import { AdjusterList, useOffers } from './AdjusterList';
+import { AdjusterList, useOffers, usualWay } from './AdjusterList';
 import { ArcherFields } from './ArcherFields';
 import { BowFoot, Conflict } from './BowFoot';
 import { BowFigure } from './BowFigure';
@@ -33,7 +33,10 @@ export default function BowPage() {
 
   const usual = (offers ?? [])
     .filter((o) => o.usual)
-    .map(({ kind, lower, upper, needsPress }) => ({ kind, lower, upper, needsPress, inchesPerStep: '' }));
+    .map((offer) => {
+      const { kind, lower, upper, needsPress } = offer;
+      return { kind, lower, upper, needsPress, inchesPerStep: '', way: usualWay(offer) } as const;
+    });
   useFaultFocus(work.problem);
 
   if (!form) return <OpeningPage at="bow" bowId={bowId} title="Bow and archer" missing={work.missing} />;

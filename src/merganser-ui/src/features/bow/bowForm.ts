@@ -86,12 +86,13 @@ export function formOf(bow: Schemas['BowView'], archer: Schemas['Archer']): BowF
     archerId: bow.archerId,
     archer,
     entry: bow.typed,
-    adjusters: bow.adjusters.map(({ kind, lower, upper, needsPress, inchesPerStep }) => ({
+    adjusters: bow.adjusters.map(({ kind, lower, upper, needsPress, inchesPerStep, way }) => ({
       kind,
       lower,
       upper,
       needsPress,
       inchesPerStep: inchesPerStep === null ? '' : String(inchesPerStep),
+      way,
     })),
     base: { version: bow.version, entry: bow.typed },
   };

@@ -190,6 +190,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
       void logMove(paper.advice.move.kind, paper.advice.move.to, '', null);
     else if (action === 'start') goStart();
     else if (action === 'rung') look('ladder');
+    else if (action === 'card') window.open(`/api/bows/${paper.bowId}/card.pdf`, '_blank', 'noopener');
     else if (action?.startsWith('check:')) goCheck(action.slice(6));
     else if (action === 'backToSession') void newSet({ distance: last.distanceTyped, fletched: last.fletched });
     else if (action === 'nextStage' && paper.plan.nextStage)

@@ -100,7 +100,7 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
       )}
       {advice.move && (
         <p className={w.muted}>
-          {advice.move.places}{' '}
+          {advice.move.places} {advice.move.goes}{' '}
           {advice.move.needsPress ? 'Press needed: only with the right press and the manual. ' : 'No press. '}
           {advice.move.after}
         </p>

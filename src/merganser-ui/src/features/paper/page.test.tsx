@@ -23,6 +23,7 @@ const adjuster = {
   plus: 'Rest 1 click down',
   minus: 'Rest 1 click up',
   inchesPerStep: null,
+  way: 'agreed' as const,
   seats: null,
 };
 const bow = {

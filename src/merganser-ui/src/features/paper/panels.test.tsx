@@ -63,6 +63,7 @@ const adjuster = (part: object = {}) => ({
   plus: 'Rest 1 click down',
   minus: 'Rest 1 click up',
   inchesPerStep: null,
+  way: 'agreed' as const,
   seats: null,
   standing: '2 clicks down',
   room: 'to go: 62 clicks up, 58 clicks down',

@@ -171,6 +171,7 @@ describe('logging a move', () => {
     plus: 'Left shorter',
     minus: 'Right shorter',
     inchesPerStep: null,
+    way: 'agreed' as const,
     seats: null,
     standing: 'at its mark',
     room: 'to go: 8 half twists right leg shorter, 8 half twists left leg shorter',
