@@ -91,10 +91,10 @@ public static class DirectionTable
         new(null, TearAxis.Height, AdjusterKind.NockingPoint, 1, false, false, DirectionReason.FingersHeight),
         new(null, TearAxis.Height, AdjusterKind.RestHeight, 2, false, false, DirectionReason.FingersRest),
         new(null, TearAxis.Sideways, AdjusterKind.PlungerTension, 1, false, false, DirectionReason.Plunger),
-        new(null, TearAxis.Sideways, AdjusterKind.PointWeight, 2, false, false, DirectionReason.Point),
-        new(null, TearAxis.Sideways, AdjusterKind.DrawWeight, 3, false, false, DirectionReason.Weight),
-        new(null, TearAxis.Sideways, AdjusterKind.PlungerPosition, 5, false, false, DirectionReason.PlungerPlace),
-        new(null, TearAxis.Sideways, AdjusterKind.BraceHeight, 4, false, false, DirectionReason.Brace),
+        new(null, TearAxis.Sideways, AdjusterKind.PlungerPosition, 2, false, false, DirectionReason.PlungerPlace),
+        new(null, TearAxis.Sideways, AdjusterKind.BraceHeight, 3, false, false, DirectionReason.Brace),
+        new(null, TearAxis.Sideways, AdjusterKind.PointWeight, 4, false, false, DirectionReason.Point),
+        new(null, TearAxis.Sideways, AdjusterKind.DrawWeight, 5, false, false, DirectionReason.Weight),
     ];
 
     /// <summary>The rows that hold for a bow and a school on one axis, in the order of reaching for them.</summary>

@@ -151,7 +151,7 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Lever> InT
 
     /// <summary>
     /// One move is an inch of effect at the most; a bolt a quarter turn, a spacer one size, a point one step of the
-    /// catalogue, a nocking point 3/16 in (common practice, no source).
+    /// catalogue, a nocking point 3/16 in, and no finger adjuster by half its travel (common practice, no source).
     /// </summary>
     private static int MostSteps(AdjusterKind kind, GainPrior gain, double inches) =>
         Math.Min(
@@ -165,6 +165,10 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Lever> InT
         [AdjusterKind.CamSpacer] = 1,
         [AdjusterKind.PointWeight] = 1,
         [AdjusterKind.NockingPoint] = 3,
+        [AdjusterKind.PlungerTension] = 4,
+        [AdjusterKind.PlungerPosition] = 3,
+        [AdjusterKind.BraceHeight] = 4,
+        [AdjusterKind.DrawWeight] = 2,
     };
 
     /// <summary>A test goes no further than this part of an adjuster's window.</summary>

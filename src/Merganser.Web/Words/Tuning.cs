@@ -180,7 +180,7 @@ public static class TuningWords
             DirectionReason.Point => $"A heavier point cures stiff, a lighter one weak",
             DirectionReason.Weight => $"More draw weight cures stiff, less cures weak",
             DirectionReason.PlungerPlace =>
-                $"The plunger's place is the bow's centre shot: only when the others are used up",
+                $"The plunger's place is the bow's centre shot: the tension first, then its place",
             _ => $"A lower brace cures stiff, a higher one weak, a little",
         };
 
