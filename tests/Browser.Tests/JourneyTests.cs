@@ -140,13 +140,13 @@ public class JourneyTests
         screen.Button("Begin this paper").Click();
         Mark(screen, new Point(0, 100), new Point(0, -92));
         screen.SeeText("[data-testid=words]", "Tail high");
-        screen.SeeText("[data-testid=advice]", "one more");
+        screen.SeeText("[data-testid=advice] h2", "Rest 33 clicks up");
         MarkByKeys(screen);
         screen.See("[data-kind=move]");
         screen.SeeText("[data-testid=advice] h2", "Rest");
 
         screen.See("[data-testid=undo]").Click();
-        screen.SeeText("[data-testid=advice]", "one more");
+        screen.SeeText("[data-testid=advice] h2", "Rest 33 clicks up");
         MarkByKeys(screen);
         screen.SeeText("[data-testid=advice] h2", "Rest");
 

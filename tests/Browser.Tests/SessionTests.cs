@@ -95,7 +95,7 @@ public class SessionTests
         screen.Button("I made this move back").Click();
         screen.SeeText("[data-testid=film]", "Set 3");
         screen.SeeText("[data-testid=film]", "Right yoke leg 1 half twist shorter, left leg 1 half twist longer");
-        screen.SeeText("[data-testid=next]", "Left yoke leg 3 half twists shorter");
+        screen.SeeText("[data-testid=next]", "Left yoke leg 2 half twists shorter");
     }
 
     [Fact]

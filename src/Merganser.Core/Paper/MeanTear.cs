@@ -78,7 +78,15 @@ public sealed class MeanTear
             Level(TearAxis.Sideways) ? null : Measure.Inches(Mean.X),
             Level(TearAxis.Height) ? null : Measure.Inches(Mean.Y),
             Measure.Inches(Tolerances.Usual)
-        );
+        )
+        {
+            Known = Radius <= MostForLevel,
+        };
+
+    /// <summary>
+    /// A region wider than this says of no axis that it is level: twice the usual tolerance (no source).
+    /// </summary>
+    private const double MostForLevel = 2 * Tolerances.Usual;
 }
 
 /// <summary>How close to one clean hole is good enough, inches (common practice, no source).</summary>

@@ -19,7 +19,11 @@ public sealed record TailHeight(Measure Up) : PaperMessage;
 /// <param name="Right">Right positive, or null.</param>
 /// <param name="Up">Up positive, or null.</param>
 /// <param name="Little">Below this it is a little.</param>
-public sealed record MeanTail(Measure? Right, Measure? Up, Measure Little) : PaperMessage;
+public sealed record MeanTail(Measure? Right, Measure? Up, Measure Little) : PaperMessage
+{
+    /// <summary>False where the holes differ so much that nothing can be said of what does not stand out.</summary>
+    public bool Known { get; init; } = true;
+}
 
 /// <summary>What a shooter said, by the tail whichever end was named.</summary>
 public sealed record TailAsSaid(Measure Right, Measure Up) : PaperMessage;

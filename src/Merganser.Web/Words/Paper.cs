@@ -14,11 +14,12 @@ public static class PaperWords
             TailSideways(var right) => $"{right.Size} {Side(right, "right", "left")}",
             TailHeight(var up) when Nought(up) => $"{up.Times(0) with { Decimals = 0 }} in height",
             TailHeight(var up) => $"{up.Size} {Side(up, "high", "low")}",
+            MeanTail(null, null, _) { Known: false } => $"Not known yet: the holes differ too much.",
             MeanTail(null, null, _) => $"Level both ways.",
-            MeanTail(null, { } up, var little) =>
-                $"Tail {Side(up, "high", "low")} {Little(up, little)}{up.Size}. Left and right are level.",
-            MeanTail({ } right, null, var little) =>
-                $"Tail {Side(right, "right", "left")} {Little(right, little)}{right.Size}. Height is level.",
+            MeanTail(null, { } up, var little) tail =>
+                $"Tail {Side(up, "high", "low")} {Little(up, little)}{up.Size}. Left and right are {(tail.Known ? "level" : "not known yet")}.",
+            MeanTail({ } right, null, var little) tail =>
+                $"Tail {Side(right, "right", "left")} {Little(right, little)}{right.Size}. Height is {(tail.Known ? "level" : "not known yet")}.",
             MeanTail({ } right, { } up, var little) =>
                 $"Tail {Side(right, "right", "left")} {Little(right, little)}{right.Size}, tail {Side(up, "high", "low")} {Little(up, little)}{up.Size}.",
             TailAsSaid({ Value: 0 }, { Value: 0 }) => $"one clean hole",

@@ -44,6 +44,15 @@ public class MeanTearTests
             .ShouldBe(words);
 
     [Fact]
+    public void Holes_that_differ_too_much_are_never_called_level()
+    {
+        new MeanTear([new(-1, 0), new(-.2, 1.5)]).Reading.Said().ShouldStartWith("Not known yet");
+        new MeanTear([new(3, .3), new(3.1, -.3)])
+            .Reading.Said()
+            .ShouldBe("Tail right 3.05 in. Height is not known yet.");
+    }
+
+    [Fact]
     public void A_sheet_read_from_the_target_side_is_mirrored()
     {
         Tear.Between(new(1, 1), new(.2, 1.5), SheetSide.ShootingSide).ShouldBe(new Tear(-.8, .5));

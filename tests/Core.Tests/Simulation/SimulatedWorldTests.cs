@@ -4,7 +4,9 @@ using Merganser.Core.Simulation;
 
 namespace Merganser.Core.Tests.Simulation;
 
-/// <summary>Each variant of the simulated world does what its name says, and leaves the bow of a seed the same.</summary>
+/// <summary>
+/// Each variant of the simulated world does what its name says, and leaves the bow of a seed the same.
+/// </summary>
 public class SimulatedWorldTests
 {
     private static readonly int[] Start = new int[5];
