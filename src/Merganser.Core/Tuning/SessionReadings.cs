@@ -83,7 +83,7 @@ public static class SessionReadings
         UsualSpread usual
     )
     {
-        var single = new[] { Form(here, usual), ArrowApart(here) };
+        var single = new[] { Form(here, usual), MeanShift.Of(here), ArrowApart(here) };
         var spine = session.Count == 0 ? null : SpineByDistance(session);
         return
         [

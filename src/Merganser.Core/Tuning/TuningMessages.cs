@@ -92,6 +92,9 @@ public sealed record LearnedFrom(Measure Plus, int Positions, Measure Guess) : T
 public sealed record SpreadAgainst(Measure Spread, int? Shots, Measure Usual, bool Own, FTest Test, bool Differs)
     : TuningMessage;
 
+/// <summary>Before and after a shot of one setting the mean lies elsewhere, tried at so many places.</summary>
+public sealed record MeanShifted(int After, Message Before, Message Since, FTest Test, int Places) : TuningMessage;
+
 /// <summary>One arrow tears apart from the others.</summary>
 public sealed record ArrowApart(string Number) : TuningMessage;
 
@@ -190,6 +193,9 @@ public enum TuningSays
     OtherMovedThisBack,
     SameAgainAlike,
     MoreShotsOfBoth,
+    AnotherMean,
+    LaterShotsBack,
+    TestShift,
     TestSpread,
     TestArrows,
     TestIgnored,

@@ -11,7 +11,7 @@ namespace Merganser.Data;
 internal static class SetupReader
 {
     /// <summary>So many good states lead back at most, one for each arrow.</summary>
-    private const int MostGoodStates = 12;
+    private const int MostGoodStates = 6;
 
     private static readonly string Kinds = FactsJson.Write(Enum.GetValues<CheckKind>());
 

@@ -60,6 +60,8 @@ public static class TuningWords
                 $"Spread {s.Spread}, {Whose(s)} {s.Usual:bare}: {s.Test}. That points to the archer or the arrows.",
             SpreadAgainst s =>
                 $"Spread {s.Spread} over {s.Shots ?? 0:shot}, {Whose(s)} {s.Usual:bare}: not chance or one bad arrow. Grip, face and spine are not cleared.",
+            MeanShifted(var after, var before, var since, var test, var places) =>
+                $"First {after:shot}: {before} Since then: {since} {test}, tried at {places} places.",
             ArrowApart(var number) => $"Arrow {number} tears apart from the others.",
             ApartBy(var mean, var shots, var test) => $"{mean} of their mean over {shots:shot}: {test}.",
             IgnoresMoves(var moves) => $"The tear ignores {moves:move}.",
@@ -90,9 +92,9 @@ public static class TuningWords
             ForgetAfter((BowChange.NewServing or BowChange.NewLoop) and var change) =>
                 $"{change}: the nocking point answers anew. Forget what was learned of it?",
             ForgetAfter(var change) => $"{change}: every adjuster answers anew. Forget what was learned before it?",
-            RungTitle(var rung) => $"{RungOf(rung).Title}",
-            RungHow(var rung) => $"{RungOf(rung).How}",
-            RungTells(var rung) => $"{RungOf(rung).Tells}",
+            RungTitle(var rung) => $"{LadderWords.Of(rung).Title}",
+            RungHow(var rung) => $"{LadderWords.Of(rung).How}",
+            RungTells(var rung) => $"{LadderWords.Of(rung).Tells}",
             AnswerKnown(< 2, true, _, _) => $"from this bow's other stages",
             AnswerKnown(< 2, false, _, _) => $"not moved yet: the trade's guess",
             AnswerKnown(var positions, _, { } right, { } sure) =>
@@ -146,6 +148,10 @@ public static class TuningWords
             TuningSays.OtherMovedThisBack => $"The other one moved, and this one back toward its middle",
             TuningSays.SameAgainAlike => $"The same again, alike",
             TuningSays.MoreShotsOfBoth => $"More shots of both",
+            TuningSays.AnotherMean =>
+                $"The bow was left alone, and the later holes lie elsewhere: look at the grip, then for what came loose.",
+            TuningSays.LaterShotsBack => $"Later shots back where the first ones were",
+            TuningSays.TestShift => $"same setting, another mean, F test",
             TuningSays.TestSpread => $"spread against usual, F test",
             TuningSays.TestArrows => $"one-way F between arrows",
             TuningSays.TestIgnored => $"no answer to moves, beyond both regions",
@@ -233,67 +239,5 @@ public static class TuningWords
             AdjusterKind.BottomLimbBolt => "One bolt alone shifts timing and weight.",
             AdjusterKind.PointWeight => "Balance, spine and sight are looked at again.",
             _ => ChangeTable.Of(kind) is null ? "Shoot again before touching anything else." : "",
-        };
-
-    private sealed record RungRow(string Title, string How, string Tells);
-
-    private static RungRow RungOf(RungKind rung) =>
-        rung switch
-        {
-            RungKind.ControlArrow => new(
-                "A control arrow",
-                "Three shots with an ordinary arrow that has flown well from another bow; touch nothing else.",
-                "It tears alike: the bow or the archer. It flies clean: your arrow."
-            ),
-            RungKind.Grip => new(
-                "A changed grip",
-                "Three shots with the hand turned a little out and relaxed; touch nothing else.",
-                "The tear changes: it was the grip, not the bow."
-            ),
-            RungKind.Face => new(
-                "Face pressure, at the blank bale",
-                "Ten shots at a bale close by, eyes shut, the string only just at the face; then three through paper.",
-                "The tear changes: it was face or release."
-            ),
-            RungKind.Archer => new(
-                "Another archer, or a machine",
-                "Three shots by somebody else of the same hand, or from a machine.",
-                "It tears alike: the bow. It does not: the archer."
-            ),
-            RungKind.Screws => new(
-                "Screws and string stop",
-                "Module screws, string stop, axle bolts, rest screws: each by hand. The stop just touches the string.",
-                "Something was loose: tighten it and shoot again before anything is moved."
-            ),
-            RungKind.Draw => new(
-                "Draw length",
-                "Elbow in line, no leaning back; is it pulled hard into the wall?",
-                "Too short is pulled hard into the wall, and tears wander."
-            ),
-            RungKind.Clearance => new(
-                "Clearance, with powder",
-                "Powder on vanes, rest and cable; one shot; look for the mark.",
-                "A mark: turn the nock a vane step, or lower the rest's timing."
-            ),
-            RungKind.Timing => new(
-                "Timing",
-                "Two cams on the draw board: both stops together. The rest drops when it should.",
-                "A late cam or rest makes a height that ignores every move."
-            ),
-            RungKind.Tiller => new(
-                "Tiller, quarter turns",
-                "Bottom limb bolt a quarter turn out, within the maker's limit, and back if nothing changes.",
-                "A tail that stays low answers; weight and timing are looked at again."
-            ),
-            RungKind.Spine => new(
-                "Spine",
-                "The next stiffer and the next weaker shaft through paper, the bow left alone.",
-                "One of them flies clean: it was the arrow."
-            ),
-            _ => new(
-                "Plunger and clicker",
-                "Plunger free, not sticking; arrow clears the plunger; clicker off for three shots.",
-                "The tear changes: it was the plunger or the clicker."
-            ),
         };
 }

@@ -2,6 +2,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
+using Merganser.Core.Simulation;
 using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Tests.Tuning;
@@ -159,6 +160,38 @@ public class SessionReadingsTests
 
         done.Count.ShouldBe(rungs.Count);
         rungs.ShouldBeUnique();
+    }
+
+    [Fact]
+    public void A_grip_that_changes_in_mid_session_is_seen_and_an_ordinary_one_is_not()
+    {
+        (double X, double Y)[] first = [(.1, .0), (.2, .1), (.0, -.1), (.15, .05), (.05, -.05)];
+        ShotReading[] steady = [.. first.Concat(first).Select(t => Shot(t.X, t.Y))];
+        ShotReading[] changed = [.. first.Select(t => Shot(t.X, t.Y)), .. first.Select(t => Shot(t.X + .5, t.Y))];
+        MeanShift.Of(steady).ShouldBeNull();
+        MeanShift.Of(changed[..5]).ShouldBeNull("three on either side at the least");
+        var seen = MeanShift.Of(changed)!;
+        seen.Suspected.ShouldBeTrue();
+        seen.Evidence.Because.Said().ShouldStartWith("First 5 shots");
+        seen.Evidence.Because.Said().ShouldContain("F(2, 16)");
+        Read(changed).ShouldContain(r => r.Evidence.Statement.Equals(seen.Evidence.Statement));
+    }
+
+    [Fact]
+    public void It_speaks_of_one_steady_session_in_twenty_at_the_most()
+    {
+        var spoken = Enumerable
+            .Range(0, 400)
+            .Count(seed =>
+            {
+                var bow = new SimulatedBow(seed, new SimulatedWorld(FlyerShare: 0));
+                ShotReading[] shots =
+                [
+                    .. Enumerable.Range(0, 12).Select(_ => bow.Shoot(new int[5])).Select(t => Shot(t.X, t.Y)),
+                ];
+                return MeanShift.Of(shots) is not null;
+            });
+        spoken.ShouldBeLessThanOrEqualTo(20);
     }
 
     [Theory]

@@ -1,0 +1,246 @@
+using System.Globalization;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using OpenQA.Selenium;
+
+namespace Merganser.Browser.Tests;
+
+/// <summary>
+/// Whole sessions on the real screen with a hidden bow behind it: what is advised is made, until it is done or a shop
+/// is named.
+/// </summary>
+public class AdviceSessionTests
+{
+    private static readonly (double X, double Y)[] Stray =
+    [
+        (.08, -.05),
+        (-.10, .07),
+        (.04, .11),
+        (-.06, -.09),
+        (.12, .03),
+        (-.03, .06),
+        (.07, -.10),
+        (-.09, -.02),
+        (.02, .08),
+        (.05, .01),
+    ];
+
+    [Fact]
+    public void A_left_handed_beginner_with_a_rest_alone_is_led_to_the_shop()
+    {
+        using var screen = new Screen(demo: true);
+        var bow = NewBow(screen, "left", press: false, "restOnly", ["restSideways", "restHeight", "nockingPoint"]);
+        Begin(screen, bow);
+        var shots = Tune(screen, bow, at => (2.2 + (.02 * at["restSideways"]), .1), "Out of travel");
+        shots.ShouldBeLessThanOrEqualTo(18);
+        screen.Button("Open the ladder").Click();
+        for (var rung = 0; rung < 12 && !screen.See("[data-testid=next]").Text.Contains("shop"); rung++)
+        {
+            var title = screen.See("[data-testid=ladder] [data-state=here] b").Text;
+            screen.Button("Nothing found").Click();
+            screen.Until(d =>
+                d.FindElements(By.CssSelector("[data-testid=ladder] [data-state=here] b")).All(e => e.Text != title)
+                    ? "on"
+                    : null
+            );
+        }
+
+        screen.SeeText("[data-testid=next]", "This needs a shop");
+        screen.SeeText("[data-testid=next]", "how the bow stands and what was tried");
+        screen.SeeText("[data-testid=go]", "card");
+    }
+
+    [Fact]
+    public void Pockets_that_answer_the_other_way_are_found_out_and_known_on_the_second_visit()
+    {
+        using var screen = new Screen(demo: true);
+        var bow = NewBow(
+            screen,
+            "right",
+            press: true,
+            "centreFirst",
+            ["restSideways", "restHeight", "nockingPoint", "limbPocket"]
+        );
+        Begin(screen, bow);
+        List<string> said = [];
+        var shots = Tune(
+            screen,
+            bow,
+            at => (.7 - (.3 * at["limbPocket"]) - (.02 * at["restSideways"]), .05 + (.03 * at["restHeight"])),
+            "Good enough",
+            said
+        );
+        shots.ShouldBeLessThan(40);
+        said.ShouldContain(advice => advice.Contains("correct the log instead"), string.Join('\n', said));
+        screen.Button("I accept this").Click();
+        screen.SeeText("[data-testid=next]", "three shots on another day");
+
+        var from = Positions(screen, bow)["limbPocket"];
+        screen.Button("New paper").Click();
+        screen.Button("Begin this paper").Click();
+        screen.SeeText("[data-testid=advice]", "Shoot one arrow");
+        Type(screen, .9, .02);
+        Type(screen, .95, .04);
+        screen.Until(d =>
+            d.FindElement(By.CssSelector("[data-testid=advice] h2")).Text.StartsWith("Pocket screws") ? "pockets" : null
+        );
+        Make(screen, bow);
+        Positions(screen, bow)["limbPocket"].ShouldBeGreaterThan(from, "a tail right, on this bow");
+    }
+
+    [Fact]
+    public void A_recurve_goes_from_its_nocking_point_to_its_plunger_to_done()
+    {
+        using var screen = new Screen(demo: true);
+        const string bow = "22222222-0000-4000-8000-000000000002";
+        var start = Positions(screen, bow);
+        screen.Go($"/bows/{bow}/paper");
+        screen.Button("New paper").Click();
+        screen.Button("Begin this paper").Click();
+        List<string> said = [];
+        Tune(
+            screen,
+            bow,
+            at =>
+                (
+                    .7 + (.11 * (at["plungerTension"] - start["plungerTension"])),
+                    .6 + (.24 * (at["nockingPoint"] - start["nockingPoint"]))
+                ),
+            "Good enough",
+            said
+        );
+        var orders = said.Select(s => s.Split(' ')[0]).ToArray();
+        orders[0].ShouldBe("Nocking", "height comes first with fingers");
+        orders.ShouldContain("Plunger");
+        orders.ShouldBeSubsetOf(["Nocking", "Plunger"]);
+    }
+
+    /// <summary>Shoots and does what is advised until that is said; answers with the shots.</summary>
+    private static int Tune(
+        Screen screen,
+        string bow,
+        Func<Dictionary<string, int>, (double X, double Y)> tear,
+        string until,
+        List<string>? said = null
+    )
+    {
+        for (var shots = 0; shots < 60; shots++)
+        {
+            var (x, y) = tear(Positions(screen, bow));
+            Type(screen, x + Stray[shots % Stray.Length].X, y + Stray[shots % Stray.Length].Y);
+            screen.Settled();
+            while (screen.See("[data-testid=go]").Text.Contains("I made this move"))
+            {
+                var advice = screen.See("[data-testid=advice]");
+                said?.Add($"{advice.FindElement(By.TagName("h2")).Text} {advice.Text}");
+                Make(screen, bow);
+            }
+
+            if (screen.See("[data-testid=next]").Text.Contains(until))
+            {
+                return shots + 1;
+            }
+        }
+
+        throw new InvalidOperationException($"\"{until}\" was never said.");
+    }
+
+    /// <summary>
+    /// Makes the advised move; where it leads back to a setting that was shot, another may follow at once.
+    /// </summary>
+    private static void Make(Screen screen, string bow)
+    {
+        string Stand() => string.Join(' ', Positions(screen, bow).OrderBy(p => p.Key));
+        var before = Stand();
+        screen.Driver.FindElement(By.TagName("body")).SendKeys(Keys.Control + Keys.Enter);
+        screen.Until(_ => Stand() != before ? "moved" : null);
+        screen.Settled();
+    }
+
+    private static void Begin(Screen screen, string bow)
+    {
+        screen.Go($"/bows/{bow}/paper");
+        screen.Button("Begin this paper").Click();
+        screen.SeeText("[data-testid=advice]", "Shoot one arrow");
+    }
+
+    /// <summary>A bow like the demo's compound, with these adjusters at their marks, and its arrow.</summary>
+    private static string NewBow(Screen screen, string hand, bool press, string school, string[] adjusters)
+    {
+        using var http = new HttpClient { BaseAddress = new Uri(screen.Url) };
+        var like = JsonNode.Parse(http.GetStringAsync($"/api{States.Compound}").Result)!;
+        var entry = like["typed"]!.DeepClone();
+        (entry["name"], entry["hand"]) = ("Another", hand);
+        var (archer, bow, arrow) = (Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid());
+        var offers = JsonNode.Parse(http.GetStringAsync("/api/adjusters?kind=compound&cams=none").Result)!.AsArray();
+        Post(
+            http,
+            "/api/archers",
+            new
+            {
+                id = archer,
+                name = "Another archer",
+                hand,
+                hasPress = press,
+                school,
+            }
+        );
+        Post(
+            http,
+            "/api/bows",
+            new
+            {
+                id = bow,
+                archerId = archer,
+                entry,
+                adjusters = adjusters.Select(kind =>
+                {
+                    var offer = offers.Single(o => (string)o!["kind"]! == kind)!;
+                    return new
+                    {
+                        kind,
+                        lower = (int)offer["lower"]!,
+                        upper = (int)offer["upper"]!,
+                        needsPress = false,
+                    };
+                }),
+            }
+        );
+        var draft = JsonNode.Parse(http.GetStringAsync($"/api{States.Compound}/arrows").Result)![0]!["draft"]!;
+        Post(
+            http,
+            "/api/arrows",
+            new
+            {
+                id = arrow,
+                bowId = bow,
+                draft = draft.DeepClone(),
+            }
+        );
+        Post(http, $"/api/arrows/{arrow}/versions", new { id = Guid.NewGuid() });
+        return $"{bow}";
+    }
+
+    private static void Post(HttpClient http, string path, object body)
+    {
+        using var answer = http.PostAsJsonAsync(path, body).Result;
+        answer.IsSuccessStatusCode.ShouldBeTrue(answer.Content.ReadAsStringAsync().Result);
+    }
+
+    private static void Type(Screen screen, double x, double y)
+    {
+        screen.Button("Mark a shot").Click();
+        screen.Button("Type the place").Click();
+        screen.Type("right", x.ToString("F2", CultureInfo.InvariantCulture));
+        screen.Type("up", y.ToString("F2", CultureInfo.InvariantCulture));
+        screen.See("[name=up]").SendKeys(Keys.Enter);
+        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=marking-sheet]")).Count == 0 ? "kept" : null);
+    }
+
+    private static Dictionary<string, int> Positions(Screen screen, string bow)
+    {
+        using var http = new HttpClient();
+        var view = JsonNode.Parse(http.GetStringAsync($"{screen.Url}/api/bows/{bow}").Result)!;
+        return view["adjusters"]!.AsArray().ToDictionary(a => (string)a!["kind"]!, a => (int)a!["position"]!);
+    }
+}
