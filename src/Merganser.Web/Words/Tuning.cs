@@ -96,7 +96,7 @@ public static class TuningWords
             RungHow(var rung) => $"{LadderWords.Of(rung).How}",
             RungTells(var rung) => $"{LadderWords.Of(rung).Tells}",
             AnswerKnown(< 2, true, _, _) => $"from this bow's other stages",
-            AnswerKnown(< 2, false, _, _) => $"not moved yet: the trade's guess",
+            AnswerKnown(< 2, false, _, _) => $"not moved yet",
             AnswerKnown(var positions, _, { } right, { } sure) =>
                 $"{positions} positions; a click right drives the tail {(right ? "right" : "left")}, {sure} sure",
             AnswerKnown(var positions, _, _, _) => $"{positions} positions shot",

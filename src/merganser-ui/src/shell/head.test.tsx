@@ -62,6 +62,16 @@ describe('the head', () => {
 });
 
 describe('the rack', () => {
+  it('says of no rack that it is empty before it was read', async () => {
+    answering({ '/api/rack': () => rack([]) });
+    show(<StartPage />);
+    expect(screen.getByText('Opening the rack …')).toBeTruthy();
+    expect(screen.queryByText('No bow hangs here yet.')).toBeNull();
+    expect(screen.queryByText('An empty peg')).toBeNull();
+    expect(await screen.findByText('An empty peg')).toBeTruthy();
+    expect(screen.getByText('No bow hangs here yet.')).toBeTruthy();
+  });
+
   it('hangs every bow with its state and its next step', async () => {
     answering({ '/api/rack': rack([bow('b', 'Brindle'), bow('t', 'Tall Osk')]) });
     show(<StartPage />);

@@ -43,7 +43,7 @@ describe('the learned response', () => {
         plusChance: 0.5,
         open: true,
         settings: 1,
-        words: 'not moved yet: the trade’s guess',
+        words: 'not moved yet',
       },
     ],
     others: [{ words: '6 yd, bare', arrowName: 'Island', shots: 5, spread: 0.1, taught: [] }],

@@ -32,7 +32,8 @@ export function StartPage() {
         <div className={l.title}>
           <h1>The rack</h1>
           <p className={w.muted}>
-            {bows.length === 0 ? 'No bow hangs here yet.' : 'Each bow with how it stands and what is next.'}
+            {rack.data &&
+              (bows.length === 0 ? 'No bow hangs here yet.' : 'Each bow with how it stands and what is next.')}
           </p>
           {bows.length > 3 && (
             <FindLine
@@ -69,23 +70,7 @@ export function StartPage() {
               </Key>
             </li>
           ))}
-          <li>
-            <div className={s.peg}>
-              <svg width="180" height="360" viewBox="0 0 100 200" role="img" aria-label="An empty peg">
-                <path
-                  d="M24 6 C46 40 58 70 58 90 V110 C58 130 46 160 24 194 Z"
-                  fill="none"
-                  stroke="var(--edge)"
-                  strokeDasharray="4 4"
-                />
-              </svg>
-            </div>
-            <h2>An empty peg</h2>
-            <p className={w.muted}>Draw weight, draw length and brace height are enough to start.</p>
-            <Key className={s.next} onClick={() => void navigate('/bows/new')}>
-              Enter a bow
-            </Key>
-          </li>
+          {rack.data && <EmptyPeg onEnter={() => void navigate('/bows/new')} />}
         </ul>
         {rack.data?.unreadable.map((line) => (
           <Note key={line} word="Not read.">
@@ -122,5 +107,27 @@ export function StartPage() {
         />
       )}
     </Page>
+  );
+}
+
+function EmptyPeg({ onEnter }: { onEnter: () => void }) {
+  return (
+    <li>
+      <div className={s.peg}>
+        <svg width="180" height="360" viewBox="0 0 100 200" role="img" aria-label="An empty peg">
+          <path
+            d="M24 6 C46 40 58 70 58 90 V110 C58 130 46 160 24 194 Z"
+            fill="none"
+            stroke="var(--edge)"
+            strokeDasharray="4 4"
+          />
+        </svg>
+      </div>
+      <h2>An empty peg</h2>
+      <p className={w.muted}>Draw weight, draw length and brace height are enough to start.</p>
+      <Key className={s.next} onClick={onEnter}>
+        Enter a bow
+      </Key>
+    </li>
   );
 }
