@@ -251,7 +251,7 @@ public sealed partial class GrowthLife
         JsonSerializer.Serialize(
             new
             {
-                schema = 1,
+                schema = 2,
                 items = screws.Select(s => new
                 {
                     kind = s.Kind,
@@ -261,6 +261,7 @@ public sealed partial class GrowthLife
                     needsPress = false,
                     inchesPerStep = (double?)null,
                     seats = (object?)null,
+                    way = "agreed",
                 }),
             }
         );

@@ -64,6 +64,12 @@ public static class States
             "[data-testid=good-state]",
             Click("[data-undo]", "main [role=group]")
         ),
+        new(
+            "bow, pockets asked for their way",
+            $"{Compound}/bow?way=measures",
+            Adjusters,
+            Click("[data-kind=limbPocket] label", "[data-kind=limbPocket] [role=group]")
+        ),
         new("string", $"{Compound}/bow?way=string", "[data-testid=shots-on-string]"),
         new("sights", $"{Compound}/bow?way=sights", "main td"),
         new("card", $"{Compound}/bow?way=card", "main table"),

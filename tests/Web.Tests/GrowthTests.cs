@@ -71,6 +71,26 @@ public class GrowthTests
         }
     }
 
+    /// <summary>A whole number of pages offers no empty page beyond.</summary>
+    [Fact]
+    public async Task A_list_says_whether_there_is_more()
+    {
+        using var app = new App();
+        async Task<JsonNode> Changes(string before = "") => await app.Get($"{Bow}/changes{before}");
+        var there = (await Changes())["changes"]!.AsArray().Count;
+        for (var i = there; i < 20; i++)
+        {
+            (await app.Post($"{Bow}/changes", new { id = App.NewId(), change = "newServing" })).Status.ShouldBe(200);
+        }
+
+        (await Changes())["changes"]!.AsArray().Count.ShouldBe(20);
+        ((int?)(await Changes())["earlier"]).ShouldBeNull();
+        (await app.Post($"{Bow}/changes", new { id = App.NewId(), change = "newServing" })).Status.ShouldBe(200);
+        var earlier = (int?)(await Changes())["earlier"];
+        (await Changes($"?before={earlier}"))["changes"]!.AsArray().Count.ShouldBe(1);
+        ((int?)(await Changes($"?before={earlier}"))["earlier"]).ShouldBeNull();
+    }
+
     /// <summary>A paper that is gone on with after a season does not carry the season.</summary>
     [Fact]
     public async Task A_paper_shows_the_newest_moves_and_notes_between_two_sets_and_counts_the_others()

@@ -45,8 +45,9 @@ public static class DozenEndpoints
             "/bows/{bowId}/dozens",
             (string bowId, string? before, DozenStore dozens) =>
             {
-                var found = dozens.Lines(bowId, DozenPage.Length, before);
-                return new DozenPage(found, found.Count == DozenPage.Length ? found[^1].Id : null);
+                var found = dozens.Lines(bowId, DozenPage.Length + 1, before);
+                DozenLine[] shown = [.. found.Take(DozenPage.Length)];
+                return new DozenPage(shown, found.Count > shown.Length ? shown[^1].Id : null);
             }
         );
         api.MapPost(

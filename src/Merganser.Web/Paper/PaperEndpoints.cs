@@ -195,8 +195,9 @@ public static class PaperEndpoints
             "/bows/{bowId}/papers",
             (string bowId, string? before, PaperStore papers) =>
             {
-                var found = papers.Lines(bowId, PaperPage.Length, before);
-                return new PaperPage(found, found.Count == PaperPage.Length ? found[^1].Id : null);
+                var found = papers.Lines(bowId, PaperPage.Length + 1, before);
+                PaperLine[] shown = [.. found.Take(PaperPage.Length)];
+                return new PaperPage(shown, found.Count > shown.Length ? shown[^1].Id : null);
             }
         );
         api.MapGet(

@@ -52,14 +52,15 @@ public sealed record ChangePage(IReadOnlyList<ChangeView> Changes, int? Earlier)
     /// <summary>The newest changes of a bow, or those before one.</summary>
     public static ChangePage Of(SetupStore setups, string bowId, int? before = null)
     {
-        var found = setups.Changes(bowId, Length, before);
+        var found = setups.Changes(bowId, Length + 1, before);
+        var shown = found.TakeLast(Length).ToArray();
         return new ChangePage(
             [
-                .. found
+                .. shown
                     .Reverse()
                     .Select(c => new ChangeView(c.Id, c.Change, new ChangeName(c.Change), c.Note, c.HappenedAt)),
             ],
-            found.Count == Length ? found[0].Ordinal : null
+            found.Count > shown.Length ? shown[0].Ordinal : null
         );
     }
 }

@@ -52,7 +52,7 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
         const has = chosen.find((a) => a.kind === offer.kind);
         const now = standing.find((a) => a.kind === offer.kind);
         return (
-          <li key={offer.kind} className={has ? undefined : s.absent}>
+          <li key={offer.kind} data-kind={offer.kind} className={has ? undefined : s.absent}>
             <label className={s.has}>
               <Checkbox checked={!!has} onChange={(event) => toggle(offer, event.target.checked)} />
               <b>{offer.name}</b>
