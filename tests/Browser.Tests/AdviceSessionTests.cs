@@ -1,7 +1,7 @@
-using System.Globalization;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using OpenQA.Selenium;
+using static Merganser.Browser.Tests.PaperHands;
 
 namespace Merganser.Browser.Tests;
 
@@ -11,20 +11,6 @@ namespace Merganser.Browser.Tests;
 /// </summary>
 public class AdviceSessionTests
 {
-    private static readonly (double X, double Y)[] Stray =
-    [
-        (.08, -.05),
-        (-.10, .07),
-        (.04, .11),
-        (-.06, -.09),
-        (.12, .03),
-        (-.03, .06),
-        (.07, -.10),
-        (-.09, -.02),
-        (.02, .08),
-        (.05, .01),
-    ];
-
     [Fact]
     public void A_left_handed_beginner_with_a_rest_alone_is_led_to_the_shop()
     {
@@ -225,22 +211,5 @@ public class AdviceSessionTests
     {
         using var answer = http.PostAsJsonAsync(path, body).Result;
         answer.IsSuccessStatusCode.ShouldBeTrue(answer.Content.ReadAsStringAsync().Result);
-    }
-
-    private static void Type(Screen screen, double x, double y)
-    {
-        screen.Button("Mark a shot").Click();
-        screen.Button("Type the place").Click();
-        screen.Type("right", x.ToString("F2", CultureInfo.InvariantCulture));
-        screen.Type("up", y.ToString("F2", CultureInfo.InvariantCulture));
-        screen.See("[name=up]").SendKeys(Keys.Enter);
-        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=marking-sheet]")).Count == 0 ? "kept" : null);
-    }
-
-    private static Dictionary<string, int> Positions(Screen screen, string bow)
-    {
-        using var http = new HttpClient();
-        var view = JsonNode.Parse(http.GetStringAsync($"{screen.Url}/api/bows/{bow}").Result)!;
-        return view["adjusters"]!.AsArray().ToDictionary(a => (string)a!["kind"]!, a => (int)a!["position"]!);
     }
 }

@@ -1,6 +1,5 @@
-using System.Globalization;
-using System.Text.Json.Nodes;
 using OpenQA.Selenium;
+using static Merganser.Browser.Tests.PaperHands;
 
 namespace Merganser.Browser.Tests;
 
@@ -12,20 +11,6 @@ public class SessionTests
     private const string Compound = "/bows/22222222-0000-4000-8000-000000000001";
     private const string Recurve = "/bows/22222222-0000-4000-8000-000000000002";
     private const string Longbow = "/bows/22222222-0000-4000-8000-000000000004";
-
-    private static readonly (double X, double Y)[] Stray =
-    [
-        (.08, -.05),
-        (-.10, .07),
-        (.04, .11),
-        (-.06, -.09),
-        (.12, .03),
-        (-.03, .06),
-        (.07, -.10),
-        (-.09, -.02),
-        (.02, .08),
-        (.05, .01),
-    ];
 
     [Fact]
     public void A_simulated_bow_is_tuned_through_two_stages_by_what_the_screen_says()
@@ -217,16 +202,6 @@ public class SessionTests
         screen.Until(d => d.FindElements(By.CssSelector("[data-testid=shots] > li")).Count == 8 ? "both" : null);
     }
 
-    private static void Type(Screen screen, double x, double y)
-    {
-        screen.Button("Mark a shot").Click();
-        screen.Button("Type the place").Click();
-        screen.Type("right", x.ToString("F2", CultureInfo.InvariantCulture));
-        screen.Type("up", y.ToString("F2", CultureInfo.InvariantCulture));
-        screen.See("[name=up]").SendKeys(Keys.Enter);
-        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=marking-sheet]")).Count == 0 ? "kept" : null);
-    }
-
     private static void Say(Screen screen, string? size, string? which)
     {
         screen.Button("Mark a shot").Click();
@@ -245,10 +220,5 @@ public class SessionTests
         screen.Until(d => d.FindElements(By.CssSelector("[data-testid=marking-sheet]")).Count == 0 ? "kept" : null);
     }
 
-    private static Dictionary<string, int> Positions(Screen screen)
-    {
-        using var http = new HttpClient();
-        var bow = JsonNode.Parse(http.GetStringAsync($"{screen.Url}/api{Compound}").Result)!;
-        return bow["adjusters"]!.AsArray().ToDictionary(a => (string)a!["kind"]!, a => (int)a!["position"]!);
-    }
+    private static Dictionary<string, int> Positions(Screen screen) => PaperHands.Positions(screen, Compound[6..]);
 }

@@ -3,7 +3,7 @@ import { metricUnits, rulerOf, tradeUnits } from '../units/units';
 import { arrowPaths, layout, rulerTicks, type ArrowMeasures } from './arrow';
 import { bowOutline } from './bow';
 import { seeded } from './seeded';
-import { sheetScale, tearPath } from './tear';
+import { flagHeight, sheetScale, tearPath } from './tear';
 
 const measures: ArrowMeasures = {
   cutLength: 28.5,
@@ -115,5 +115,14 @@ describe('small parts', () => {
     expect(bowOutline('compound').cams).toHaveLength(2);
     expect(bowOutline('longbow').cams).toHaveLength(0);
     expect(bowOutline('recurve').limbs).not.toBe(bowOutline('longbow').limbs);
+  });
+});
+
+describe('the number of a shot', () => {
+  it('stands on the sheet, and never under the legend at its lower right', () => {
+    expect(flagHeight(100, 20, 390, 330)).toBe(60);
+    expect(flagHeight(100, 320, 390, 330)).toBe(270);
+    expect(flagHeight(300, 320, 390, 330)).toBe(226);
+    expect(flagHeight(300, 150, 390, 330)).toBe(150);
   });
 });

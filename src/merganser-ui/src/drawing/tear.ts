@@ -68,3 +68,13 @@ export function tailWords(tear: TearShape, figure: (value: number, unit: string,
       : `${figure(Math.abs(inches), 'in', 2)} ${inches > 0 ? plus : minus}`;
   return `${said(tear.x, 'right', 'left', 'sideways')}, ${said(tear.y, 'high', 'low', 'in height')}`;
 }
+
+/** What stands at the lower right of a sheet: as wide and as high as its three lines are. */
+const LEGEND = { width: 262, height: 104 };
+const EDGE = 60;
+
+/** How high a shot's number stands: on the sheet, and above the legend where it would lie under it. */
+export function flagHeight(x: number, y: number, width: number, height: number): number {
+  const lowest = x > width - LEGEND.width ? height - LEGEND.height : height - EDGE;
+  return Math.max(EDGE, Math.min(lowest, y));
+}

@@ -1,5 +1,5 @@
 import { useSize } from '../../parts/useWidth';
-import { sheetScale, tearPath } from '../../drawing/tear';
+import { flagHeight, sheetScale, tearPath } from '../../drawing/tear';
 import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';
 import type { Paper, ShotSet } from './paperTypes';
@@ -71,7 +71,7 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
         {counted.map((shot, i) => {
           const angle = -Math.PI / 2 + (2 * Math.PI * (i + 0.5)) / counted.length;
           const fx = cx + shot.tear.x * px + 96 * Math.cos(angle);
-          const fy = Math.max(60, Math.min(HEIGHT - 60, cy - shot.tear.y * px + 96 * Math.sin(angle)));
+          const fy = flagHeight(fx, cy - shot.tear.y * px + 96 * Math.sin(angle), WIDTH, HEIGHT);
           return (
             <g key={shot.id}>
               <line
