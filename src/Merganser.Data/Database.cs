@@ -44,29 +44,24 @@ public sealed class Database(string path, TimeProvider clock)
     }
 
     /// <summary>One command, one transaction: all of it is kept or nothing.</summary>
-    public T Write<T>(Func<Sql, T> command)
-    {
-        using var connection = Open();
-        using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
-        var sql = new Sql(connection, transaction, Count);
-        AskedAct.Enter(sql, clock.GetUtcNow());
-        var result = command(sql);
-        transaction.Commit();
-        return result;
-    }
+    public T Write<T>(Func<Sql, T> command) =>
+        Commit(
+            LongestWait,
+            sql =>
+            {
+                AskedAct.Enter(sql, clock.GetUtcNow());
+                return command(sql);
+            }
+        );
 
     /// <summary>
     /// Keeps what can be made again: where the file is busy or the disk is full it is not kept, and reading goes on.
     /// </summary>
-    public void KeepIfItCan(Action<Sql> command)
+    public void KeepIfItCan(Func<Sql, int> command)
     {
         try
         {
-            using var connection = Open();
-            connection.DefaultTimeout = ShortestWait;
-            using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
-            command(new Sql(connection, transaction, Count));
-            transaction.Commit();
+            Commit(ShortestWait, command);
         }
         catch (SqliteException trouble)
             when (trouble.SqliteErrorCode is SqliteCodes.Busy or SqliteCodes.Locked or SqliteCodes.Full)
@@ -116,6 +111,16 @@ public sealed class Database(string path, TimeProvider clock)
                 $"The data file could not be brought up to date: {result.Error.Message}",
                 result.Error
             );
+    }
+
+    private T Commit<T>(int wait, Func<Sql, T> command)
+    {
+        using var connection = Open();
+        connection.DefaultTimeout = wait;
+        using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
+        var result = command(new Sql(connection, transaction, Count));
+        transaction.Commit();
+        return result;
     }
 
     private void Count()

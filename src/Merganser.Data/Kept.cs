@@ -25,30 +25,30 @@ public static class Kept
     /// The shapes, each with the steps that follow its first number. No number is ever taken out, and each has a file
     /// in tests/vectors/kept.
     /// </summary>
-    private static readonly Dictionary<Type, Shape> All = new()
+    private static readonly Dictionary<Type, Shape> All = new Shape[]
     {
-        [typeof(Archer)] = new("archer"),
-        [typeof(Bow)] = new("bow"),
-        [typeof(BowEntry)] = new("bowEntry"),
-        [typeof(Adjuster[])] = new("positions", AdjustersGotWays),
-        [typeof(SpacerSeats)] = new("seats"),
-        [typeof(StringPlan)] = new("stringPlan"),
-        [typeof(Dictionary<CheckKind, double>)] = new("readings"),
-        [typeof(PlannedStage)] = new("stage"),
-        [typeof(Arrow)] = new("arrow"),
-        [typeof(ArrowDraft)] = new("arrowDraft"),
-        [typeof(Shaft)] = new("shaft"),
-        [typeof(Insert)] = new("insert"),
-        [typeof(Point)] = new("point"),
-        [typeof(Nock)] = new("nock"),
-        [typeof(Vane)] = new("vane"),
-        [typeof(Wrap)] = new("wrap"),
-        [typeof(SessionPlan)] = new("sessionPlan"),
-        [typeof(ConditionsNoted)] = new("conditions"),
-        [typeof(AdjusterKind[])] = new("forgotten"),
-        [typeof(DozenPlan)] = new("dozenPlan"),
-        [typeof(DozenFacts)] = new("dozenAct", DozenFacts.FindingsGotCodes),
-    };
+        new("archer", typeof(Archer)),
+        new("bow", typeof(Bow)),
+        new("bowEntry", typeof(BowEntry)),
+        new("positions", typeof(Adjuster[]), IsList: true) { Steps = [AdjustersGotWays] },
+        new("seats", typeof(SpacerSeats)),
+        new("stringPlan", typeof(StringPlan)),
+        new("readings", typeof(Dictionary<CheckKind, double>), IsList: true),
+        new("stage", typeof(PlannedStage)),
+        new("arrow", typeof(Arrow)),
+        new("arrowDraft", typeof(ArrowDraft)),
+        new("shaft", typeof(Shaft)),
+        new("insert", typeof(Insert)),
+        new("point", typeof(Point)),
+        new("nock", typeof(Nock)),
+        new("vane", typeof(Vane)),
+        new("wrap", typeof(Wrap)),
+        new("sessionPlan", typeof(SessionPlan)),
+        new("conditions", typeof(ConditionsNoted)),
+        new("forgotten", typeof(AdjusterKind[]), IsList: true),
+        new("dozenPlan", typeof(DozenPlan)),
+        new("dozenAct", typeof(DozenFacts)) { Steps = [DozenFacts.FindingsGotCodes] },
+    }.ToDictionary(shape => shape.Type);
 
     private static JsonSerializerOptions Strict { get; } =
         FactsJson.Configure(
@@ -60,61 +60,18 @@ public static class Kept
 
     /// <summary>Each shape's name, its present number and the type it is read as.</summary>
     public static IReadOnlyList<(string Name, int Number, Type Type)> Shapes { get; } =
-    [.. All.Select(s => (s.Value.Name, s.Value.Number, s.Key))];
+    [.. All.Values.Select(s => (s.Name, s.Number, s.Type))];
 
     /// <summary>Facts with the number of their shape in front.</summary>
-    public static string Write<T>(T value)
-    {
-        var json = JsonSerializer.Serialize(value, FactsJson.Options);
-        return Numbered(All[typeof(T)].Number, json, IsRecord(typeof(T)));
-    }
+    public static string Write<T>(T value) =>
+        All[typeof(T)].Numbered(JsonSerializer.Serialize(value, FactsJson.Options));
 
     /// <summary>Reads facts of any number that was ever written.</summary>
     /// <exception cref="JsonException">
     /// The number is missing or from a newer program, or a member is missing or unknown; it is named.
     /// </exception>
-    public static T Read<T>(string json)
-    {
-        var shape = All[typeof(T)];
-        var present = Prefix(shape.Number, IsRecord(typeof(T)));
-        var facts = json.StartsWith(present, StringComparison.Ordinal)
-            ? Unnumbered(json, present.Length, IsRecord(typeof(T)))
-            : Upgraded(shape, json);
-        return JsonSerializer.Deserialize<T>(facts, Strict) ?? throw new JsonException("Empty facts.");
-    }
-
-    /// <summary>Facts with a number in front: a record as its first member, a list beside it.</summary>
-    private static string Numbered(int number, string json, bool record) =>
-        !record ? $"{Prefix(number, record)}{json}}}"
-        : json == "{}" ? $$"""{"{{Schema}}":{{number}}}"""
-        : Prefix(number, record) + json[1..];
-
-    private static string Prefix(int number, bool record) =>
-        record ? $$"""{"{{Schema}}":{{number}},""" : $$"""{"{{Schema}}":{{number}},"{{Items}}":""";
-
-    private static string Unnumbered(string json, int prefix, bool record) =>
-        record ? "{" + json[prefix..] : json[prefix..^1];
-
-    private static string Upgraded(Shape shape, string json)
-    {
-        var facts = JsonNode.Parse(json) as JsonObject ?? throw new JsonException($"\"{Schema}\" is missing.");
-        var number =
-            facts[Schema]?.GetValueKind() == JsonValueKind.Number && facts[Schema]!.AsValue().TryGetValue(out int said)
-                ? said
-                : throw new JsonException($"\"{Schema}\" is missing in {shape.Name}.");
-        if (number < 1 || number > shape.Number)
-        {
-            throw new JsonException($"\"{Schema}\" {number} of {shape.Name} is not known here.");
-        }
-
-        facts.Remove(Schema);
-        foreach (var step in shape.Steps.Skip(number - 1))
-        {
-            step(facts);
-        }
-
-        return (facts.Count == 1 && facts[Items] is { } items ? items : facts).ToJsonString();
-    }
+    public static T Read<T>(string json) =>
+        JsonSerializer.Deserialize<T>(All[typeof(T)].Present(json), Strict) ?? throw new JsonException("Empty facts.");
 
     /// <summary>From number 1 to 2: the way of an adjuster had been the agreed one.</summary>
     private static void AdjustersGotWays(JsonObject facts)
@@ -125,13 +82,63 @@ public static class Kept
         }
     }
 
-    private static bool IsRecord(Type type) => !typeof(System.Collections.IEnumerable).IsAssignableFrom(type);
-
-    /// <summary>A shape of facts.</summary>
+    /// <summary>A shape of facts: a record has the number as its first member, a list stands beside it.</summary>
     /// <param name="Name">What it is called in tests/vectors/kept.</param>
-    /// <param name="Steps">Each brings facts from its number to the next.</param>
-    private sealed record Shape(string Name, params Action<JsonObject>[] Steps)
+    /// <param name="Type">What it is read as.</param>
+    /// <param name="IsList">True for a list, or a dictionary.</param>
+    private sealed record Shape(string Name, Type Type, bool IsList = false)
     {
+        /// <summary>Each brings facts from its number to the next.</summary>
+        public Action<JsonObject>[] Steps { get; init; } = [];
+
         public int Number => Steps.Length + 1;
+
+        private string Begins =>
+            IsList ? $$"""{"{{Schema}}":{{Number}},"{{Items}}":""" : $$"""{"{{Schema}}":{{Number}},""";
+
+        /// <summary>Facts with the present number.</summary>
+        public string Numbered(string json)
+        {
+            if (IsList)
+            {
+                return $"{Begins}{json}}}";
+            }
+
+            return json == "{}" ? $$"""{"{{Schema}}":{{Number}}}""" : Begins + json[1..];
+        }
+
+        /// <summary>Facts in the present shape, without their number.</summary>
+        public string Present(string json)
+        {
+            var begins = Begins;
+            if (!json.StartsWith(begins, StringComparison.Ordinal))
+            {
+                return Upgraded(json);
+            }
+
+            return IsList ? json[begins.Length..^1] : "{" + json[begins.Length..];
+        }
+
+        private string Upgraded(string json)
+        {
+            var facts = JsonNode.Parse(json) as JsonObject ?? throw new JsonException($"\"{Schema}\" is missing.");
+            var number =
+                facts[Schema]?.GetValueKind() == JsonValueKind.Number
+                && facts[Schema]!.AsValue().TryGetValue(out int said)
+                    ? said
+                    : throw new JsonException($"\"{Schema}\" is missing in {Name}.");
+            if (number < 1 || number > Number)
+            {
+                throw new JsonException($"\"{Schema}\" {number} of {Name} is not known here.");
+            }
+
+            facts.Remove(Schema);
+            foreach (var step in Steps.Skip(number - 1))
+            {
+                step(facts);
+            }
+
+            return (IsList && facts[Items] is { } items ? items : facts).ToJsonString();
+        }
     }
 }

@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using System.Net;
 using System.Net.Sockets;
+using Microsoft.Data.Sqlite;
 
 namespace Merganser.Browser.Tests;
 
@@ -66,6 +67,16 @@ public sealed class AppServer : IDisposable
     }
 
     public static string Root => Merganser.Tests.Repository.Root;
+
+    /// <summary>Its data file, opened beside it.</summary>
+    public SqliteConnection OpenData()
+    {
+        var file = new SqliteConnection(
+            new SqliteConnectionStringBuilder { DataSource = DataPath, Pooling = false }.ToString()
+        );
+        file.Open();
+        return file;
+    }
 
     /// <summary>Asks it to end, as an operator does.</summary>
     public void AskToEnd() => Process.Start("kill", ["-TERM", $"{server!.Id}"]).WaitForExit();

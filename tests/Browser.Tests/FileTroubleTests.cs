@@ -16,7 +16,7 @@ public class FileTroubleTests
         using var server = new AppServer(demo: true);
         using var http = new HttpClient { BaseAddress = new Uri(server.Url) };
         var act = new { id = Guid.NewGuid().ToString(), count = 6 };
-        using (var other = Open(server.DataPath))
+        using (var other = server.OpenData())
         {
             Run(other, "BEGIN IMMEDIATE");
             using var refused = await http.PostAsJsonAsync($"{Bow}/shots", act);
@@ -61,7 +61,7 @@ public class FileTroubleTests
         using var server = new AppServer(demo: true);
         using var http = new HttpClient { BaseAddress = new Uri(server.Url) };
         var id = Guid.NewGuid().ToString();
-        using (var other = Open(server.DataPath))
+        using (var other = server.OpenData())
         {
             Run(other, "BEGIN IMMEDIATE");
             var writing = http.PostAsJsonAsync($"{Bow}/shots", new { id, count = 6 });
@@ -73,7 +73,7 @@ public class FileTroubleTests
         }
 
         server.Ended(within: TimeSpan.FromSeconds(5)).ShouldBeTrue();
-        using var file = Open(server.DataPath);
+        using var file = server.OpenData();
         Run(file, $"SELECT count(*) FROM shots_fired WHERE id = '{id}'").ShouldBe(1);
         Run(file, "SELECT count(*) FROM pragma_integrity_check WHERE integrity_check = 'ok'").ShouldBe(1);
     }
@@ -82,15 +82,6 @@ public class FileTroubleTests
     {
         answer.Content.Headers.ContentType!.MediaType.ShouldBe("application/problem+json");
         return JsonNode.Parse(await answer.Content.ReadAsStringAsync())!;
-    }
-
-    private static SqliteConnection Open(string path)
-    {
-        var file = new SqliteConnection(
-            new SqliteConnectionStringBuilder { DataSource = path, Pooling = false }.ToString()
-        );
-        file.Open();
-        return file;
     }
 
     private static long Run(SqliteConnection file, string statement)

@@ -33,7 +33,7 @@ public class KillTests
             await Task.Delay(random.Next(0, 12));
             server.Kill();
             await Task.WhenAll(writers);
-            using var file = Open(server.DataPath);
+            using var file = server.OpenData();
             Scalar(file, "PRAGMA integrity_check").ShouldBe("ok", $"round {round + 1}");
             Lost(file, acknowledged).ShouldBeEmpty($"round {round + 1}");
             Scalar(file, HalfDone).ShouldBe("0", $"round {round + 1}");
@@ -110,14 +110,5 @@ public class KillTests
         using var command = file.CreateCommand();
         command.CommandText = statement;
         return $"{command.ExecuteScalar()}";
-    }
-
-    private static SqliteConnection Open(string path)
-    {
-        var file = new SqliteConnection(
-            new SqliteConnectionStringBuilder { DataSource = path, Pooling = false }.ToString()
-        );
-        file.Open();
-        return file;
     }
 }

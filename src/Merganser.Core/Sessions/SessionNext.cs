@@ -87,7 +87,9 @@ public static class SessionNext
     {
         var hopeless = advice.Kind == AdviceKind.ShootMore && advice.Chance < Hopeless && session.Now.Tears.Count > 1;
         var stuck =
-            hopeless || advice.Kind is not (AdviceKind.NoShots or AdviceKind.ShootMore or AdviceKind.GoodEnough);
+            hopeless
+            || advice.Kind
+                is not (AdviceKind.NoShots or AdviceKind.ShootMore or AdviceKind.GoodEnough or AdviceKind.Unsound);
         var others = advice.Reason is LeftAside;
         return stuck && !others && session.Ladder.Wanted ? session.Ladder.Next : null;
     }

@@ -217,12 +217,7 @@ public sealed class ClosedLoop
         [
             .. bow.Adjusters(setting)
                 .Select(a =>
-                    tuner.WaysNotKnown && a.Kind is AdjusterKind.LimbPocket or AdjusterKind.CamSpacer
-                        ? a with
-                        {
-                            Way = AdjusterWay.NotKnown,
-                        }
-                        : a
+                    tuner.WaysNotKnown && AdjusterTable.WayIsAFact(a.Kind) ? a with { Way = AdjusterWay.NotKnown } : a
                 ),
         ];
 

@@ -52,10 +52,10 @@ public sealed partial record Adviser(
     public TuningState Read(Stage stage, IReadOnlyList<ShotReading> shots)
     {
         var prior = PriorOf(stage);
-        var belief = FittedModels.Of(prior, Settings.Of(prior, shots));
+        var seen = Settings.Of(prior, shots);
+        var belief = FittedModels.Of(prior, seen);
         var figures = Engine?.Figures ?? RuleFigures.For(Tolerance, Math.Sqrt(belief.Spread2), ShotsPerDecision);
         var setting = Settings.From(prior, shots.Count > 0 ? shots[0].Positions : Positions, Positions);
-        var seen = Settings.Of(prior, shots);
         var here = seen.Count(s => s.Setting.AsSpan().SequenceEqual(setting));
         var trail = new ShotTrail(prior, seen);
         return new TuningState(
@@ -85,9 +85,7 @@ public sealed partial record Adviser(
         }
 
         var rule = new DecisionRule(state.Figures);
-        var reach = Engine is { Everything: true }
-            ? new Reach(Reach.Everything(this, state), Reach.Everything(this, state), [])
-            : Reach.Of(this, state);
+        var reach = Engine is { Everything: true } ? Reach.Unlimited(this, state) : Reach.Of(this, state);
         var done = new DoneSoFar(state.ShotsHere, state.Moves, ControlDone);
         var decision = rule.Decide(state.Prior, state.Belief, state.Setting, reach.Levers, done, reach.InTime);
         IReadOnlyList<Evidence> evidence =
@@ -107,7 +105,7 @@ public sealed partial record Adviser(
                 TuningSays.NoMoveHelps,
                 evidence
             ),
-            DecisionKind.Shoot => Shoot(state, decision, reach, evidence),
+            DecisionKind.Shoot => Shoot(state, decision, evidence),
             _ => Moving(state, decision, reach, evidence),
         };
         return advice with { Chance = decision.Chance, Enough = decision.Enough };
@@ -130,7 +128,7 @@ public sealed partial record Adviser(
             evidence
         );
 
-    private Advice Shoot(TuningState state, Decision decision, Reach reach, IReadOnlyList<Evidence> evidence)
+    private Advice Shoot(TuningState state, Decision decision, IReadOnlyList<Evidence> evidence)
     {
         if (state.ShotsHere < ShotsPerDecision)
         {

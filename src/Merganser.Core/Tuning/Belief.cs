@@ -35,17 +35,21 @@ public sealed class Belief
 
     /// <param name="prior">The prior, for the axes of its adjusters.</param>
     /// <param name="components">The hypotheses as fitted; their weights sum to 1.</param>
-    /// <param name="inflate">What variances are multiplied by: 1, or 1.2 for ⅛ in or a poor archer, where the fit is
-    /// known to be optimistic.</param>
-    public Belief(ResponsePrior prior, IReadOnlyList<Component> components, double inflate = 1)
+    public Belief(ResponsePrior prior, IReadOnlyList<Component> components)
     {
         this.prior = prior;
-        this.inflate = inflate;
         this.components = components;
+        inflate = 1;
         unknowns = new Unknowns(prior);
         Masks = [.. components.GroupBy(c => c.Mask).Where(g => g.Sum(c => c.Weight) > NegligibleMask).Select(Collapse)];
         All = Collapse(components);
         Spread2 = components.Sum(c => c.Weight * c.Spread * c.Spread);
+    }
+
+    private Belief(Belief of, double inflate)
+    {
+        (prior, components, unknowns, this.inflate) = (of.prior, of.components, of.unknowns, inflate);
+        (Masks, All, Spread2) = (of.Masks, of.All, of.Spread2);
     }
 
     /// <summary>Every hypothesis as fitted.</summary>
@@ -96,7 +100,8 @@ public sealed class Belief
     private const double OpenFirm = 0.10;
 
     /// <summary>The same belief with wider variances.</summary>
-    public Belief Wider(double by) => new(prior, components, by);
+    /// <param name="by">What variances are multiplied by: more than 1 where the fit is known to be optimistic.</param>
+    public Belief Wider(double by) => new(this, by);
 
     /// <summary>Gain of an adjuster on its own axis with its sd, inches a step.</summary>
     public (double Gain, double Sd) GainOf(int lever) => GainOf(All, lever);

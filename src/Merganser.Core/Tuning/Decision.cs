@@ -48,7 +48,16 @@ public enum DecisionKind
 /// in the second. Lower is better.</param>
 /// <param name="Test">True for a test of a way that is not settled.</param>
 /// <param name="Beyond">True where it lies beyond the school's own choice.</param>
-public sealed record Candidate(int Lever, int To, double Score, bool Test, bool Beyond = false);
+public sealed record Candidate(int Lever, int To, double Score, bool Test, bool Beyond = false)
+{
+    /// <summary>The setting that it leads to.</summary>
+    public int[] After(int[] setting)
+    {
+        var after = (int[])setting.Clone();
+        after[Lever] = To;
+        return after;
+    }
+}
 
 /// <summary>The decision with what it rests on.</summary>
 /// <param name="Kind">What to do.</param>

@@ -63,7 +63,7 @@ public sealed class DecisionRule(RuleFigures figures)
         IReadOnlyList<Lever>? reach = null
     )
     {
-        var (tolerance, here) = (figures.Tolerance, done.ShotsHere);
+        var (tolerance, here, inTime) = (figures.Tolerance, done.ShotsHere, reach ?? levers);
         var now = belief.At(setting);
         var chance = belief.ChanceInside(setting, tolerance);
         var enough = Enough(belief);
@@ -85,9 +85,8 @@ public sealed class DecisionRule(RuleFigures figures)
         if (
             here >= figures.MinimumShots
             && chance < figures.FarChance
-            && (here + done.Moves >= figures.TriesBeforeOutOfTravel || !CanMove(setting, reach ?? levers))
-            && belief.ChanceOfReach(setting, reach ?? levers, tolerance, deafToo: !done.ControlDone)
-                < figures.HopelessReach
+            && (here + done.Moves >= figures.TriesBeforeOutOfTravel || !CanMove(setting, inTime))
+            && belief.ChanceOfReach(setting, inTime, tolerance, deafToo: !done.ControlDone) < figures.HopelessReach
         )
         {
             return Say(deafSuspected ? DecisionKind.MovesDoNotHelp : DecisionKind.OutOfTravel);
@@ -144,15 +143,7 @@ public sealed class DecisionRule(RuleFigures figures)
     /// <summary>
     /// A bow that may well be inside is not moved for a smaller tear alone: the chance must rise by what a move wants.
     /// </summary>
-    private bool Helps(Belief belief, int[] setting, Candidate move, double chance)
-    {
-        if (chance < figures.FarChance)
-        {
-            return true;
-        }
-
-        var after = (int[])setting.Clone();
-        after[move.Lever] = move.To;
-        return belief.CollapsedChance(after, figures.Tolerance) >= chance + figures.ChanceGain;
-    }
+    private bool Helps(Belief belief, int[] setting, Candidate move, double chance) =>
+        chance < figures.FarChance
+        || belief.CollapsedChance(move.After(setting), figures.Tolerance) >= chance + figures.ChanceGain;
 }

@@ -123,6 +123,13 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Lever> InT
                 .Select(a => LeverOf(a, state.Prior.IndexOf(a.Kind), state)),
         ];
 
+    /// <summary>The reach of somebody whom no school and no press holds back.</summary>
+    public static Reach Unlimited(Adviser adviser, TuningState state)
+    {
+        var all = Everything(adviser, state);
+        return new Reach(all, all, []);
+    }
+
     private static bool Height(ResponsePrior prior, Lever lever) => prior.Gains[lever.Index].Axis == TearAxis.Height;
 
     private static bool HeightFirst(Adviser adviser, ResponsePrior prior, TearMoments now) =>

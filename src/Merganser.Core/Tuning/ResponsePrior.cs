@@ -55,7 +55,7 @@ public sealed record GainPrior(
     private const double BelievedShare = 0.5;
 
     /// <summary>True once other stages of this bow have spoken.</summary>
-    public bool FromOthers => LogSd is not (UsualSd or WideSd);
+    public bool FromOthers { get; init; }
 
     /// <summary>The likelier way: 1 where + drives the tail right, or up, else −1.</summary>
     public int AgreedWay => PlusChance >= 0.5 ? 1 : -1;

@@ -9,14 +9,11 @@ public sealed class SignMask
 {
     private readonly double[] signs;
 
-    private SignMask(double[] signs, double logPrior, int? reversed = null, bool deaf = false) =>
-        (this.signs, LogPrior, Reversed, Deaf) = (signs, logPrior, reversed, deaf);
+    private SignMask(double[] signs, double logPrior, bool deaf = false) =>
+        (this.signs, LogPrior, Deaf) = (signs, logPrior, deaf);
 
     /// <summary>ln of what it is believed before any shot, without a constant.</summary>
     public double LogPrior { get; }
-
-    /// <summary>The firm adjuster that answers the other way, or null.</summary>
-    public int? Reversed { get; }
 
     /// <summary>True where every gain is a tenth: moves do not help.</summary>
     public bool Deaf { get; }
@@ -61,8 +58,7 @@ public sealed class SignMask
             .Where(way => way.Chance > 0)
             .Select(way => new SignMask(With(lever, way.Sign), LogPrior + Math.Log(way.Chance)));
 
-    private SignMask Against(int lever, double odds) =>
-        new(With(lever, -signs[lever]), LogPrior + Math.Log(odds), lever);
+    private SignMask Against(int lever, double odds) => new(With(lever, -signs[lever]), LogPrior + Math.Log(odds));
 
     private double[] With(int lever, double sign)
     {

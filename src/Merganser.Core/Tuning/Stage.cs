@@ -202,6 +202,7 @@ public static class StagePool
         var plus = Math.Clamp(1 / (1 + Math.Exp(-logit)), 1 - SureEnough, SureEnough);
         return prior with
         {
+            FromOthers = true,
             LogMean = sum / precision,
             LogSd = sd,
             SharedSd = Math.Min(prior.SharedSd, sd * prior.SharedSd / prior.LogSd),

@@ -36,10 +36,5 @@ public sealed record TuningState(
     public bool Taught(int lever) => SettingsOf(lever) > 1;
 
     /// <summary>The setting after a move.</summary>
-    public int[] At(Candidate move)
-    {
-        var after = (int[])Setting.Clone();
-        after[move.Lever] = move.To;
-        return after;
-    }
+    public int[] At(Candidate move) => move.After(Setting);
 }

@@ -35,10 +35,11 @@ public sealed class WeighedMoves(RuleFigures figures)
 
         foreach (var open in Open(prior, belief, levers))
         {
-            var parts = Ways(belief, open.Index).Select(w => Square(belief, w, setting, open.Index)).ToArray();
+            var ways = Ways(belief, open.Index);
+            var parts = ways.Select(w => Square(belief, w, setting, open.Index)).ToArray();
             var steps = parts.Select(p => BestStep(setting[open.Index], open, p.B, p.A) ?? 0).ToArray();
             var score = parts.Select((p, i) => p.C + (p.B * steps[i]) + (p.A * steps[i] * steps[i])).Sum();
-            AddTest(found, belief, setting, open, steps, score + Twice(figures.MoveCost, belief, open.Index));
+            AddTest(found, belief, setting, open, ways, steps, score + Twice(figures.MoveCost, belief, open.Index));
         }
 
         return found;
@@ -67,12 +68,14 @@ public sealed class WeighedMoves(RuleFigures figures)
 
         foreach (var open in Open(prior, belief, levers))
         {
-            var best = Ways(belief, open.Index)
-                .Select(way => BestChance(setting, open, at => belief.CollapsedChance(way, at, figures.Tolerance)))
+            var ways = Ways(belief, open.Index);
+            var best = ways.Select(way =>
+                    BestChance(setting, open, at => belief.CollapsedChance(way, at, figures.Tolerance))
+                )
                 .ToArray();
             int[] steps = [.. best.Select(b => b.To - setting[open.Index])];
             var score = Twice(figures.MoveChance, belief, open.Index) - best.Sum(b => b.Chance);
-            AddTest(found, belief, setting, open, steps, score);
+            AddTest(found, belief, setting, open, ways, steps, score);
         }
 
         return found;
@@ -111,13 +114,21 @@ public sealed class WeighedMoves(RuleFigures figures)
         return (c, b, a);
     }
 
-    private void AddTest(List<Candidate> found, Belief belief, int[] setting, Lever open, int[] steps, double score)
+    private void AddTest(
+        List<Candidate> found,
+        Belief belief,
+        int[] setting,
+        Lever open,
+        Component[][] ways,
+        int[] steps,
+        double score
+    )
     {
         var likelierWay = belief.LikelierWay(open.Index) > 0 ? 0 : 1;
         var step = steps[likelierWay];
         if (figures.TestInSpreads is { } spreads)
         {
-            var likelier = Ways(belief, open.Index)[likelierWay];
+            var likelier = ways[likelierWay];
             var gain =
                 likelier.Sum(m => m.Weight * Math.Abs(belief.GainOf(m, open.Index).Gain)) / likelier.Sum(m => m.Weight);
             var most = Math.Min((int)Math.Ceiling(spreads * Math.Sqrt(belief.Spread2) / gain), open.MostTest);
