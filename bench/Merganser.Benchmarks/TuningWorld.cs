@@ -27,12 +27,20 @@ public static class TuningWorld
         );
         TuningRow.Head("as it ships, 1/4 in");
         TuningRow.Of("centre first, press", ManyBows, seed => Tune(seed));
+        TuningRow.Of("both axes in one visit", ManyBows, seed => Tune(seed, Usual with { BothAxes = true }));
         TuningRow.Of("centre first, no press", ManyBows, seed => Tune(seed, NoPress));
         TuningRow.Of("ladder, press", ManyBows, seed => Tune(seed, Usual with { School = School.Ladder }));
         TuningRow.Of("ladder, no press", FewBows, seed => Tune(seed, NoPress with { School = School.Ladder }));
         TuningRow.Of("rest only", ManyBows, seed => Tune(seed, Usual with { School = School.RestOnly }));
         TuningRow.Of("walk-back", FewBows, seed => Tune(seed, Usual with { School = School.WalkBack }));
         TuningRow.Of("second visit", ManyBows, Second);
+        TuningRow.Of(
+            "second visit, both axes",
+            ManyBows,
+            seed => Tune(seed, Usual with { BothAxes = true, Known = Tune(seed).Learned }, new() { Visit = 2 })
+        );
+        TuningRow.Of("a bow of the same make", ManyBows, seed => OfMake(seed, 0.15));
+        TuningRow.Of("the same, not alike at all", ManyBows, seed => OfMake(seed, 0.6));
         TuningRow.Of(
             "reversed pockets, firm",
             ManyBows,
@@ -59,6 +67,10 @@ public static class TuningWorld
             seed => Tune(seed, Usual with { StopsWhenDeaf = true }, new() { Answer = 0.1 })
         );
         TuningRow.Of("1/8 in", ManyBows, seed => Tune(seed, Strict));
+        TuningRow.Of("1/8 in, both axes", ManyBows, seed => Tune(seed, Strict with { BothAxes = true }));
+        TuningRow.Of("1/8 in, ladder", FewBows, seed => Tune(seed, Strict with { School = School.Ladder }));
+        TuningRow.Of("1/8 in, rest only", FewBows, seed => Tune(seed, Strict with { School = School.RestOnly }));
+        TuningRow.Of("1/8 in, walk-back", FewBows, seed => Tune(seed, Strict with { School = School.WalkBack }));
         TuningRow.Head("adjusters");
         TuningRow.Of("yokes", FewBows, seed => Tune(seed, null, Of(SimulatedAdjusters.Yokes)));
         TuningRow.Of("spacers", FewBows, seed => Tune(seed, null, Of(SimulatedAdjusters.Spacers)));
@@ -115,7 +127,8 @@ public static class TuningWorld
             TuningRow.Of("oracle", ManyBows, seed => Tune(seed, Open(tolerance, Knowing(seed), null)), tolerance);
         }
 
-        Calibration();
+        TuningChances.AfterEveryShot();
+        TuningChances.OfOtherDays();
         return Cost();
     }
 
@@ -157,6 +170,20 @@ public static class TuningWorld
     {
         var first = Tune(seed);
         return Tune(seed, Usual with { Known = first.Learned }, new SimulatedWorld { Visit = 2 });
+    }
+
+    /// <summary>A bow whose maker's other bow was tuned before it.</summary>
+    private static SessionResult OfMake(int seed, double makeSd)
+    {
+        var other = Tune(seed);
+        return Tune(
+            seed,
+            Usual with
+            {
+                Known = other.Learned.Of("the other"),
+            },
+            new SimulatedWorld { BowOfMake = 1, MakeSd = makeSd }
+        );
     }
 
     private static SimulatedTuner WithPrior(int seed, Func<ResponsePrior, ResponsePrior> of, double scale = 1) =>
@@ -202,43 +229,6 @@ public static class TuningWorld
                     ],
                 }
         );
-    }
-
-    /// <summary>The chance that was stated after every shot, against how often it was true.</summary>
-    private static void Calibration()
-    {
-        if (TuningRow.Wanted.Length > 0)
-        {
-            return;
-        }
-
-        var edges = new[] { 0, 0.1, 0.35, 0.6, 0.8, 0.9, 0.95, 1.0001 };
-        var bins = edges.Skip(1).Select(_ => (Count: 0, Stated: 0.0, True: 0)).ToArray();
-        for (var seed = FirstSeed; seed < FirstSeed + 400; seed++)
-        {
-            var bow = new SimulatedBow(seed);
-            ClosedLoop.Run(
-                bow,
-                null,
-                (chance, setting) =>
-                {
-                    var bin = Array.FindIndex(edges, e => e > chance) - 1;
-                    bins[bin] = (
-                        bins[bin].Count + 1,
-                        bins[bin].Stated + chance,
-                        bins[bin].True + (bow.TrueMean(setting).Length < Tolerances.Usual ? 1 : 0)
-                    );
-                }
-            );
-        }
-
-        Console.WriteLine("  stated after each shot of 400 sessions → how often it was so");
-        foreach (var bin in bins.Where(b => b.Count > 0))
-        {
-            Console.WriteLine(
-                $"    {bin.Stated / bin.Count:F3} → {(double)bin.True / bin.Count:F3}   ({bin.Count} times)"
-            );
-        }
     }
 
     /// <summary>What an advice costs; a part of the proof that takes seconds.</summary>

@@ -29,7 +29,7 @@ public static class Kept
     {
         new("archer", typeof(Archer)),
         new("bow", typeof(Bow)),
-        new("bowEntry", typeof(BowEntry)),
+        new("bowEntry", typeof(BowEntry)) { Steps = [EntriesGotMakes] },
         new("positions", typeof(Adjuster[]), IsList: true) { Steps = [AdjustersGotWays] },
         new("seats", typeof(SpacerSeats)),
         new("stringPlan", typeof(StringPlan)),
@@ -43,7 +43,7 @@ public static class Kept
         new("nock", typeof(Nock)),
         new("vane", typeof(Vane)),
         new("wrap", typeof(Wrap)),
-        new("sessionPlan", typeof(SessionPlan)),
+        new("sessionPlan", typeof(SessionPlan)) { Steps = [PlansGotBothAxes] },
         new("conditions", typeof(ConditionsNoted)),
         new("forgotten", typeof(AdjusterKind[]), IsList: true),
         new("dozenPlan", typeof(DozenPlan)),
@@ -81,6 +81,16 @@ public static class Kept
             adjuster!["way"] = FactsJson.Word(AdjusterWay.Agreed);
         }
     }
+
+    /// <summary>From number 1 to 2: no make had been asked for, nor the figure of the axle bolts.</summary>
+    private static void EntriesGotMakes(JsonObject facts)
+    {
+        facts["make"] = "";
+        facts["axleBolts"] = "";
+    }
+
+    /// <summary>From number 1 to 2: one move at a time.</summary>
+    private static void PlansGotBothAxes(JsonObject facts) => facts["bothAxes"] = false;
 
     /// <summary>A shape of facts: a record has the number as its first member, a list stands beside it.</summary>
     /// <param name="Name">What it is called in tests/vectors/kept.</param>

@@ -26,6 +26,7 @@ public enum AdjusterKind
     LimbBolts,
     DrawModule,
     LetOffModule,
+    StrikePlate,
 }
 
 /// <summary>
@@ -54,7 +55,7 @@ public enum AdjusterWay
 /// <param name="NeedsPress">True when a bow press is needed to move it.</param>
 /// <param name="InchesPerStep">What one step moves on this bow, where known: inches at the part itself, not of
 /// tear.</param>
-/// <param name="Seats">The four seats of cam spacers; null for everything else.</param>
+/// <param name="Seats">The four seats of cam spacers, once somebody said which piece stands in each.</param>
 /// <param name="Way">Which way its steps drive the tail on this bow, by the maker's sheet.</param>
 public sealed record Adjuster(
     AdjusterKind Kind,
@@ -149,6 +150,7 @@ public static class AdjusterTable
         new(AdjusterKind.LimbBolts, TearAxis.Height, 0, -20, 8, false),
         new(AdjusterKind.DrawModule, TearAxis.Height, 0, -12, 12, false),
         new(AdjusterKind.LetOffModule, TearAxis.Height, 0, -4, 4, false),
+        new(AdjusterKind.StrikePlate, TearAxis.Sideways, 0.06, -4, 6, false, Measure.Ruled(1.0 / 32)),
     ];
 
     /// <summary>All rows.</summary>
@@ -168,14 +170,15 @@ public static class AdjusterTable
             is AdjusterKind.PlungerTension
                 or AdjusterKind.BraceHeight
                 or AdjusterKind.DrawWeight
-                or AdjusterKind.PointWeight;
+                or AdjusterKind.PointWeight
+                or AdjusterKind.StrikePlate;
 
     /// <summary>The kinds a bow usually has, following from its kind and cam system (trade practice).</summary>
     public static IReadOnlyList<AdjusterKind> Usual(BowKind kind, CamSystem cams)
     {
         if (kind == BowKind.Longbow)
         {
-            return [AdjusterKind.NockingPoint, AdjusterKind.BraceHeight, AdjusterKind.PointWeight];
+            return OfLongbow;
         }
 
         if (kind is BowKind.Recurve or BowKind.Barebow)
@@ -194,6 +197,7 @@ public static class AdjusterTable
             [
                 .. always,
                 AdjusterKind.CamSpacer,
+                AdjusterKind.LimbPocket,
                 AdjusterKind.TopCable,
                 AdjusterKind.BottomCable,
                 .. strings,
@@ -201,6 +205,15 @@ public static class AdjusterTable
             _ => always,
         };
     }
+
+    /// <summary>What a longbow has: the plate that the arrow lies against does what a plunger does.</summary>
+    private static readonly AdjusterKind[] OfLongbow =
+    [
+        AdjusterKind.NockingPoint,
+        AdjusterKind.StrikePlate,
+        AdjusterKind.BraceHeight,
+        AdjusterKind.PointWeight,
+    ];
 
     /// <summary>What a recurve has beside its nocking point: a compound has it not, or by another adjuster.</summary>
     private static readonly AdjusterKind[] OnlyWithoutCams =
@@ -222,12 +235,13 @@ public static class AdjusterTable
         {
             BowKind.Compound =>
             [
-                .. Rows.Select(r => r.Kind).Except(OnlyWithoutCams),
+                .. Rows.Select(r => r.Kind).Except(OnlyWithoutCams).Except(OfLongbow),
+                AdjusterKind.NockingPoint,
                 AdjusterKind.PlungerTension,
                 AdjusterKind.PointWeight,
                 AdjusterKind.Tiller,
             ],
-            BowKind.Longbow => [AdjusterKind.NockingPoint, AdjusterKind.BraceHeight, AdjusterKind.PointWeight],
+            BowKind.Longbow => OfLongbow,
             _ => [AdjusterKind.RestHeight, .. Usual(BowKind.Recurve, CamSystem.None)],
         };
 
@@ -235,13 +249,6 @@ public static class AdjusterTable
     public static Adjuster Fresh(AdjusterKind kind)
     {
         var fact = Of(kind);
-        return new Adjuster(
-            kind,
-            0,
-            fact.Lower,
-            fact.Upper,
-            fact.NeedsPress,
-            Seats: kind == AdjusterKind.CamSpacer ? SpacerSeats.Middle : null
-        );
+        return new Adjuster(kind, 0, fact.Lower, fact.Upper, fact.NeedsPress);
     }
 }

@@ -3,7 +3,11 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Bows;
 
-/// <summary>A bow as typed: every measured field is text until it has been read.</summary>
+/// <summary>
+/// A bow as typed: every measured field is text until it has been read. The make is the archer's own word for maker and
+/// model: bows of one make share what their adjusters were seen to do. The axle bolts' figure is the maker's, in the
+/// maker's own words.
+/// </summary>
 public sealed record BowEntry(
     string? Name,
     BowKind Kind,
@@ -25,9 +29,18 @@ public sealed record BowEntry(
     string? MaximumWeight = null,
     string? MakerAxleToAxle = null,
     string? MakerBraceHeight = null,
-    string? MakerCentreShot = null
+    string? MakerCentreShot = null,
+    string? Make = null,
+    string? AxleBolts = null
 )
 {
+    private const int LongestWord = 60;
+
+    /// <summary>The make in the form in which makes are compared; empty where none was typed.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string MakeWord =>
+        string.Join(' ', (Make ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries)).ToUpperInvariant();
+
     /// <summary>Reads and checks every field.</summary>
     /// <exception cref="RefusedException">Some field cannot be read or is outside its range; each is named.</exception>
     public Bow Read()
@@ -74,6 +87,8 @@ public sealed record BowEntry(
             );
         }
 
+        fields.Check((Make?.Length ?? 0) <= LongestWord, "make", "too-long", new TooLong(LongestWord));
+        fields.Check((AxleBolts?.Length ?? 0) <= LongestWord, "axleBolts", "too-long", new TooLong(LongestWord));
         fields.ThrowIfAny();
         return new Bow(
             name,

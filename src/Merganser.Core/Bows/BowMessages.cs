@@ -74,5 +74,6 @@ public enum BowSays
     WhichAdjuster,
     NothingTwisted,
     NothingMoved,
+    SayTheSeats,
     ListedTwice,
 }

@@ -6,6 +6,7 @@ namespace Merganser.Core.Bows;
 /// A move to be logged; cam spacers name the seats after it. One that is logged late names the set it came after.
 /// </summary>
 /// <param name="From">Where whoever logs it saw the adjuster stand; null when that was not said.</param>
+/// <param name="SeatsBefore">The spacers' seats before it, where they are known.</param>
 public sealed record MoveWanted(
     AdjusterKind Adjuster,
     int To,
@@ -15,17 +16,21 @@ public sealed record MoveWanted(
     SpacerSeats? Seats = null,
     string? AfterSet = null,
     string? TurnsBack = null,
-    int? From = null
+    int? From = null,
+    SpacerSeats? SeatsBefore = null
 );
 
 /// <summary>A move as it stands in a bow's log.</summary>
+/// <param name="Seats">The spacers' seats after it, where they are known.</param>
+/// <param name="SeatsBefore">And before it.</param>
 public sealed record LoggedMove(
     string Id,
     AdjusterKind Adjuster,
     int From,
     int To,
     string? Corrects,
-    SpacerSeats? Seats
+    SpacerSeats? Seats,
+    SpacerSeats? SeatsBefore = null
 );
 
 /// <summary>What may be logged of a bow's adjusters.</summary>
@@ -94,13 +99,12 @@ public static class MoveRules
     {
         var root = wrong.Corrects is { } earlier ? log.First(m => m.Id == earlier) : wrong;
         var before =
-            log.TakeWhile(m => m.Id != root.Id).LastOrDefault(m => m.Seats is not null)?.Seats ?? SpacerSeats.Middle;
-        var seats = root.Adjuster == AdjusterKind.CamSpacer ? before : null;
+            root.SeatsBefore ?? log.TakeWhile(m => m.Id != root.Id).LastOrDefault(m => m.Seats is not null)?.Seats;
         return new MoveWanted(
             root.Adjuster,
             root.From,
             loggedWrongly ? root.Id : null,
-            Seats: seats,
+            Seats: root.Adjuster == AdjusterKind.CamSpacer ? before : null,
             TurnsBack: loggedWrongly ? null : root.Id
         );
     }
@@ -115,7 +119,9 @@ public static class MoveRules
         }
     }
 
-    /// <summary>The spacers' seats after a move: as named, else both cams shifted by the step.</summary>
+    /// <summary>
+    /// The spacers' seats after a move: as named, else both cams shifted by the step; unknown seats stay unknown.
+    /// </summary>
     private static SpacerSeats? SeatsAfter(Adjuster adjuster, MoveWanted wanted)
     {
         if (adjuster.Kind != AdjusterKind.CamSpacer)
@@ -124,6 +130,6 @@ public static class MoveRules
         }
 
         var shift = wanted.To - adjuster.Position;
-        return wanted.Seats ?? (adjuster.Seats ?? SpacerSeats.Middle).Shifted(shift, shift);
+        return wanted.Seats ?? adjuster.Seats?.Shifted(shift, shift);
     }
 }

@@ -41,6 +41,9 @@ public sealed record SpacerSeats(int TopLeft, int TopRight, int BottomLeft, int 
 
     private const int Largest = 5;
 
+    /// <summary>What the two pieces of a cam add up to.</summary>
+    private const int Pair = 6;
+
     /// <summary>Sizes that the top cam stands left of the middle: a smaller piece on its left.</summary>
     public int TopShift => (TopRight - TopLeft) / 2;
 
@@ -59,9 +62,17 @@ public sealed record SpacerSeats(int TopLeft, int TopRight, int BottomLeft, int 
     public SpacerSeats Shifted(int top, int bottom)
     {
         var after = new SpacerSeats(TopLeft - top, TopRight + top, BottomLeft - bottom, BottomRight + bottom);
-        int[] pieces = [after.TopLeft, after.TopRight, after.BottomLeft, after.BottomRight];
-        return pieces.All(p => p is >= 1 and <= Largest)
+        return after.CanBe
             ? after
             : throw Figures.RefusedException.At("spacers", "spacers", new NoSuchSpacers(Largest));
     }
+
+    /// <summary>The seats as somebody read them off.</summary>
+    /// <exception cref="Figures.RefusedException">There is no such pair.</exception>
+    public SpacerSeats Checked() =>
+        CanBe && TopLeft + TopRight == Pair && BottomLeft + BottomRight == Pair
+            ? this
+            : throw Figures.RefusedException.At("seats", "spacers", new NoSuchSpacers(Largest));
+
+    private bool CanBe => new[] { TopLeft, TopRight, BottomLeft, BottomRight }.All(p => p is >= 1 and <= Largest);
 }

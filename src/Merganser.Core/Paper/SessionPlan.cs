@@ -44,13 +44,15 @@ public enum SetPurpose
 /// <param name="ShotsPerDecision">Shots before a move is thought of: 1, 3, 5, or 2 for "until it is clear".</param>
 /// <param name="ByMachine">Shot by a machine: form is out of it.</param>
 /// <param name="DozenId">The dozen whose numbered arrows are shot, or null.</param>
+/// <param name="BothAxes">True where a move for each axis may be advised for one visit to the press.</param>
 public sealed record SessionPlan(
     SessionKind Kind,
     School? School,
     IReadOnlyList<PlannedStage> Stages,
     int ShotsPerDecision,
     bool ByMachine,
-    string? DozenId
+    string? DozenId,
+    bool BothAxes = false
 )
 {
     /// <summary>"Until it is clear": the engine asks for two and goes on asking while it has to.</summary>

@@ -21,7 +21,12 @@ public sealed class Replay
 
     /// <param name="adjusters">The adjusters as they stand now.</param>
     /// <param name="events">In order.</param>
-    public Replay(IReadOnlyList<Adjuster> adjusters, IReadOnlyList<SessionEvent> events)
+    /// <param name="worked">When work was done on the bow by hand, in order.</param>
+    public Replay(
+        IReadOnlyList<Adjuster> adjusters,
+        IReadOnlyList<SessionEvent> events,
+        IReadOnlyList<DateTimeOffset>? worked = null
+    )
     {
         foreach (var happened in events)
         {
@@ -30,8 +35,13 @@ public sealed class Replay
 
         Notes = [.. notes.Where(n => !withdrawn.Contains(n.Id))];
         var settings = SettingHistory.At(adjusters, moves, Enumerable.Range(1, begun.Count));
-        Sets = [.. begun.Select((set, i) => SetOf(set.Event, set.Begun, i + 1, settings[i + 1]))];
+        var rigs = new RigHistory(adjusters, moves, worked ?? []);
+        Sets = [.. begun.Select((set, i) => SetOf(set.Event, set.Begun, i + 1, settings[i + 1], rigs))];
+        Rig = rigs.Of(int.MaxValue, adjusters.ToDictionary(a => a.Kind, a => a.Position), null);
     }
+
+    /// <summary>How the rest of the bow is now.</summary>
+    public string Rig { get; }
 
     /// <summary>The sets, in order.</summary>
     public IReadOnlyList<SessionSet> Sets { get; }
@@ -75,7 +85,18 @@ public sealed class Replay
                 break;
             case MoveAct move:
                 var (after, corrects) = ((move as MoveMade)?.AfterSet, (move as MoveCorrected)?.Move);
-                moves.Add(new SessionMove(happened.Id, After(after), move.Adjuster, move.From, move.To, corrects));
+                moves.Add(
+                    new SessionMove(
+                        happened.Id,
+                        After(after),
+                        move.Adjuster,
+                        move.From,
+                        move.To,
+                        corrects,
+                        move.Seats,
+                        move.SeatsBefore
+                    )
+                );
                 break;
             case RungAnswered rung:
                 notes.Add(
@@ -123,29 +144,31 @@ public sealed class Replay
         SessionEvent happened,
         SetBegun set,
         int number,
-        IReadOnlyDictionary<AdjusterKind, int> positions
+        IReadOnlyDictionary<AdjusterKind, int> positions,
+        RigHistory rigs
     )
     {
         var stage = new Stage(set.Stage.Distance, set.Stage.Fletched, set.Arrow);
-        var own = shots
-            .Where(s => s.Shot.Set == happened.Id)
-            .Select(
-                (s, i) =>
-                {
-                    var (reason, doubtful) = judged.GetValueOrDefault(s.Event.Id);
-                    return new ShotReading(
-                        s.Event.Id,
-                        i + 1,
-                        number,
-                        stage,
-                        positions,
-                        s.Shot,
-                        s.Event.Happened,
-                        reason,
-                        doubtful
-                    );
-                }
-            );
-        return new SessionSet(happened.Id, number, set, happened.Happened, positions, [.. own]);
+        var marked = shots.Where(s => s.Shot.Set == happened.Id).ToArray();
+        var rig = rigs.Of(number, positions, marked.Length == 0 ? null : marked[0].Event.Happened);
+        var own = marked.Select(
+            (s, i) =>
+            {
+                var (reason, doubtful) = judged.GetValueOrDefault(s.Event.Id);
+                return new ShotReading(
+                    s.Event.Id,
+                    i + 1,
+                    number,
+                    stage,
+                    positions,
+                    rig,
+                    s.Shot,
+                    s.Event.Happened,
+                    reason,
+                    doubtful
+                );
+            }
+        );
+        return new SessionSet(happened.Id, number, set, happened.Happened, positions, rig, [.. own]);
     }
 }

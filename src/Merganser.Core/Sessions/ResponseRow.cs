@@ -56,7 +56,7 @@ public sealed record ResponseRow(
             plus,
             open,
             settings,
-            new AnswerKnown(settings, prior.FromOthers, right, sure)
+            new AnswerKnown(settings, prior.From, right, sure)
         );
     }
 }

@@ -50,7 +50,7 @@ public static class SessionActs
         if (
             now.Id == set
             && now.Shots.Count > 0
-            && session.Moves.Any(m => m.AfterSet == now.Number && m.Corrects is null)
+            && (session.Moves.Any(m => m.AfterSet == now.Number && m.Corrects is null) || now.Rig != session.Rig)
         )
         {
             var next = $"{id}-set";
@@ -83,24 +83,36 @@ public static class SessionActs
 
     /// <summary>Logs what was really done to the bow; the next set opens at the new setting.</summary>
     /// <param name="session">The session.</param>
-    /// <param name="id">The move's id.</param>
-    /// <param name="wanted">The move, checked where the bow's moves are logged.</param>
-    /// <exception cref="RefusedException">It was moved in another place meanwhile.</exception>
-    public static IReadOnlyList<NewAct> Move(TuningSession session, string id, MoveWanted wanted)
+    /// <param name="id">The act's id; that of its first move, and the others' follow from it.</param>
+    /// <param name="wanted">The moves, checked where the bow's moves are logged.</param>
+    /// <exception cref="RefusedException">One was moved in another place meanwhile.</exception>
+    public static IReadOnlyList<NewAct> Move(TuningSession session, string id, IReadOnlyList<MoveWanted> wanted)
+    {
+        NewAct[] moves = [.. wanted.Select((m, i) => Move(session, NewMoveId(id, i), m))];
+        var now = session.Now;
+        var late = wanted.Any(m => m.AfterSet is { } after && after != now.Id);
+        var splits = wanted.All(m => m.Corrects is null) && now.Shots.Count > 0 && !late;
+        var arrow = now.OfSession ? now.Begun.Arrow : session.Sets[0].Begun.Arrow;
+        NewAct[] next = splits
+            ? [new NewAct($"{id}-set", now.Begun with { Purpose = SetPurpose.Session, Arrow = arrow, Instead = null })]
+            : [];
+        return [.. moves, .. next, .. Reopening(session, id)];
+    }
+
+    /// <summary>Ids of the parts of one act follow from the act's own, so that a retry is safe.</summary>
+    public static string NewMoveId(string id, int part) => part == 0 ? id : $"{id}-{part}";
+
+    private static NewAct Move(TuningSession session, string id, MoveWanted wanted)
     {
         var from = session.Bow.Adjusters.FirstOrDefault(a => a.Kind == wanted.Adjuster)?.Position ?? 0;
         MoveRules.CheckSeen(wanted, from);
         SessionAct act = wanted.Corrects is { } wrong
             ? new MoveCorrected(wrong, wanted.Adjuster, from, wanted.To, wanted.Note, wanted.Seats)
-            : new MoveMade(wanted.Adjuster, from, wanted.To, wanted.Note, wanted.Seats, wanted.AfterSet);
-        var now = session.Now;
-        var late = wanted.AfterSet is { } after && after != now.Id;
-        var splits = wanted.Corrects is null && now.Shots.Count > 0 && !late;
-        var arrow = now.OfSession ? now.Begun.Arrow : session.Sets[0].Begun.Arrow;
-        NewAct[] next = splits
-            ? [new NewAct($"{id}-set", now.Begun with { Purpose = SetPurpose.Session, Arrow = arrow, Instead = null })]
-            : [];
-        return [new NewAct(id, act, wanted.HappenedAt), .. next, .. Reopening(session, id)];
+            : new MoveMade(wanted.Adjuster, from, wanted.To, wanted.Note, wanted.Seats, wanted.AfterSet)
+            {
+                SeatsBefore = wanted.SeatsBefore,
+            };
+        return new NewAct(id, act, wanted.HappenedAt);
     }
 
     /// <summary>"I accept this": what is accepted is a setting that was shot.</summary>

@@ -76,8 +76,12 @@ public sealed record ShotCounted(string Shot) : SessionAct;
 /// <param name="From">Step it stood at.</param>
 /// <param name="To">Step it stands at after it.</param>
 /// <param name="Note">A person's own words, or empty.</param>
-/// <param name="Seats">The seats of cam spacers after it; null for everything else.</param>
-public abstract record MoveAct(AdjusterKind Adjuster, int From, int To, string Note, SpacerSeats? Seats) : SessionAct;
+/// <param name="Seats">The seats of cam spacers after it, where they are known.</param>
+public abstract record MoveAct(AdjusterKind Adjuster, int From, int To, string Note, SpacerSeats? Seats) : SessionAct
+{
+    /// <summary>The seats before it, where they are known.</summary>
+    public SpacerSeats? SeatsBefore { get; init; }
+}
 
 /// <summary>An adjuster was moved. One that is logged late names the set it came after.</summary>
 public sealed record MoveMade(

@@ -2,6 +2,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Tuning;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Sessions;
 
@@ -9,7 +10,14 @@ namespace Merganser.Core.Sessions;
 public abstract record SessionMessage : Message;
 
 /// <summary>What remains after a paper was accepted.</summary>
-public sealed record RemainsAfter(IReadOnlyList<Message> OpenStages, BowKind Kind) : SessionMessage;
+/// <param name="Lasts">True where the setting was shot on another day as well.</param>
+public sealed record RemainsAfter(IReadOnlyList<Message> OpenStages, BowKind Kind, bool Lasts) : SessionMessage;
+
+/// <summary>New string work settles: so many shots before any is read.</summary>
+public sealed record SettlingToGo(int Shots) : SessionMessage;
+
+/// <summary>The record speaks of a weak shaft, the arrow as computed is a stiff one.</summary>
+public sealed record SignsDisagree(Measure Ratio, Measure Low, Measure High) : SessionMessage;
 
 /// <summary>A control in work: so many shots more.</summary>
 public sealed record ControlToShoot(SetPurpose Control, int Shots) : SessionMessage;
@@ -57,4 +65,8 @@ public enum SessionSays
     NeedsAShop,
     TakeTheCardAlong,
     OpenTheCard,
+    SettlesNotRead,
+    NothingYet,
+    TwoSignsDisagree,
+    OneOfThemDecides,
 }

@@ -30,7 +30,9 @@ public static class SessionNext
     private static Next Done(TuningSession session)
     {
         Message[] open = [.. session.Stages().Where(s => s is { Planned: true, Shots: 0 }).Select(s => s.Stage.Name)];
-        Message remains = session.IsTrial ? SessionSays.BowLeftAsItWas : new RemainsAfter(open, session.Bow.Bow.Kind);
+        Message remains = session.IsTrial
+            ? SessionSays.BowLeftAsItWas
+            : new RemainsAfter(open, session.Bow.Bow.Kind, session.State.DaysHere > 1);
         return new Next(
             SessionSays.AcceptedDone,
             remains,
@@ -89,7 +91,13 @@ public static class SessionNext
         var stuck =
             hopeless
             || advice.Kind
-                is not (AdviceKind.NoShots or AdviceKind.ShootMore or AdviceKind.GoodEnough or AdviceKind.Unsound);
+                is not (
+                    AdviceKind.NoShots
+                    or AdviceKind.ShootMore
+                    or AdviceKind.GoodEnough
+                    or AdviceKind.Contradiction
+                    or AdviceKind.Unsound
+                );
         var others = advice.Reason is LeftAside;
         return stuck && !others && session.Ladder.Wanted ? session.Ladder.Next : null;
     }
@@ -121,6 +129,14 @@ public static class SessionNext
                 SessionSays.MarkAShot,
                 SessionSays.ISomethingElse,
                 "logMove"
+            ),
+            AdviceKind.Contradiction => new Next(
+                advice.Sentence,
+                SessionSays.OneOfThemDecides,
+                "rung",
+                SessionSays.OpenTheLadder,
+                SessionSays.ShootMore,
+                "mark"
             ),
             AdviceKind.NoShots or AdviceKind.ShootMore => new Next(
                 advice.Sentence,

@@ -11,7 +11,14 @@ namespace Merganser.Core.Sessions;
 /// <param name="Archer">Who shoots it.</param>
 /// <param name="Adjusters">As they stand.</param>
 /// <param name="Unsound">Set while it may not be shot.</param>
-public sealed record SessionBow(Bow Bow, Archer Archer, IReadOnlyList<Adjuster> Adjusters, Unsound? Unsound = null);
+public sealed record SessionBow(Bow Bow, Archer Archer, IReadOnlyList<Adjuster> Adjusters, Unsound? Unsound = null)
+{
+    /// <summary>When work was done on it that makes another bow of it at the paper, in order.</summary>
+    public IReadOnlyList<DateTimeOffset> Worked { get; init; } = [];
+
+    /// <summary>Shots that still settle new string work before any is read.</summary>
+    public int SettlingLeft { get; init; }
+}
 
 /// <summary>An arrow of a session.</summary>
 /// <param name="Version">Its version's id.</param>

@@ -10,6 +10,7 @@ namespace Merganser.Core.Sessions;
 /// <param name="Set">The number of its set.</param>
 /// <param name="Stage">The stage that it belongs to.</param>
 /// <param name="Positions">Where the adjusters stood, in the bow's own steps.</param>
+/// <param name="Rig">How the rest of the bow was.</param>
 /// <param name="Marked">What was marked.</param>
 /// <param name="At">When it was shot.</param>
 /// <param name="VoidReason">Why it does not count, or null.</param>
@@ -20,6 +21,7 @@ public sealed record ShotReading(
     int Set,
     Stage Stage,
     IReadOnlyDictionary<AdjusterKind, int> Positions,
+    string Rig,
     ShotMarked Marked,
     DateTimeOffset At,
     string? VoidReason = null,
@@ -35,8 +37,8 @@ public sealed record ShotReading(
     /// <summary>True unless it was voided.</summary>
     public bool Counts => VoidReason is null;
 
-    /// <summary>Where the adjusters stood, as one word.</summary>
-    public string Places { get; } = string.Join(',', Positions.OrderBy(p => p.Key).Select(p => p.Value));
+    /// <summary>Where the adjusters stood and how the rest of the bow was, as one word.</summary>
+    public string Places { get; } = $"{string.Join(',', Positions.OrderBy(p => p.Key).Select(p => p.Value))}|{Rig}";
 
     /// <summary>Shots with the same setting are shot at one stage with the bow as it stood.</summary>
     public (Stage Stage, string Places) Setting => (Stage, Places);
@@ -49,7 +51,18 @@ public sealed record ShotReading(
 /// <param name="From">From this step.</param>
 /// <param name="To">To this one.</param>
 /// <param name="Corrects">The entry that it corrects, or null.</param>
-public sealed record SessionMove(string Id, int AfterSet, AdjusterKind Kind, int From, int To, string? Corrects);
+/// <param name="Seats">The spacers' seats after it, where they are known.</param>
+/// <param name="SeatsBefore">And before it.</param>
+public sealed record SessionMove(
+    string Id,
+    int AfterSet,
+    AdjusterKind Kind,
+    int From,
+    int To,
+    string? Corrects,
+    SpacerSeats? Seats = null,
+    SpacerSeats? SeatsBefore = null
+);
 
 /// <summary>A rung that was answered or a note, after a set.</summary>
 public sealed record SessionNote(
@@ -67,6 +80,7 @@ public sealed record SessionNote(
 /// <param name="Begun">How it was begun.</param>
 /// <param name="At">When.</param>
 /// <param name="Positions">Where the adjusters stood.</param>
+/// <param name="Rig">How the rest of the bow was.</param>
 /// <param name="Shots">All its shots, the voided among them.</param>
 public sealed record SessionSet(
     string Id,
@@ -74,6 +88,7 @@ public sealed record SessionSet(
     SetBegun Begun,
     DateTimeOffset At,
     IReadOnlyDictionary<AdjusterKind, int> Positions,
+    string Rig,
     IReadOnlyList<ShotReading> Shots
 )
 {

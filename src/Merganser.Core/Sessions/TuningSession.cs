@@ -11,7 +11,7 @@ namespace Merganser.Core.Sessions;
 /// else follows from these and from nothing besides: sets and settings, means, readings, the ladder, the advice and the
 /// next step.
 /// </summary>
-public sealed class TuningSession
+public sealed partial class TuningSession
 {
     private readonly Replay replay;
     private readonly Lazy<Adviser> adviser;
@@ -39,7 +39,7 @@ public sealed class TuningSession
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(tolerance);
         (Bow, Arrows, Plan, Tolerance, Known, Events) = (bow, arrows, plan, tolerance, known, events);
-        replay = new Replay(bow.Adjusters, events);
+        replay = new Replay(bow.Adjusters, events, bow.Worked);
         var last = Sets.LastOrDefault(s => s.OfSession) ?? Sets.LastOrDefault();
         Stage = last?.Stage ?? throw new ArgumentException("A session begins with a set.", nameof(events));
         Shots = ShotsThatTeach();
@@ -66,14 +66,14 @@ public sealed class TuningSession
                     && s.Mean is not null
                     && s.Stage.Distance == Stage.Distance
                 ),
+                Rig = replay.Rig,
+                BothAxes = plan.BothAxes,
                 Engine = engine,
             }
         );
         state = new(() => Adviser.Read(Stage, Here));
         readings = new(() => [.. SessionReadings.Of(Here, Shots, Made, bow.Adjusters, Usual), .. Controls()]);
-        advice = new(() =>
-            IsTrial ? TrialAdvice(Trial!) : Adviser.Advise(State, [.. Readings.Select(r => r.Evidence)])
-        );
+        advice = new(Advised);
         ladder = new(() => SessionLadder.Of(this, advice.Value.Kind));
     }
 
@@ -103,6 +103,9 @@ public sealed class TuningSession
 
     /// <summary>True for a trial: the bow is left alone.</summary>
     public bool IsTrial => Plan.Kind == SessionKind.Trial;
+
+    /// <summary>How everything of the bow is that no tear is answered with.</summary>
+    public string Rig => replay.Rig;
 
     /// <summary>The sets, with their shots.</summary>
     public IReadOnlyList<SessionSet> Sets => replay.Sets;
@@ -160,6 +163,7 @@ public sealed class TuningSession
     /// <summary>True when the bow stands otherwise than at the last set that was read, or nothing was read.</summary>
     public bool MovedSinceShot =>
         LastRead is not { } read
+        || read.Rig != replay.Rig
         || Bow.Adjusters.Any(a => read.Positions.GetValueOrDefault(a.Kind, a.Position) != a.Position);
 
     /// <summary>The stage that comes after the one in work, or null.</summary>
@@ -213,7 +217,7 @@ public sealed class TuningSession
             return null;
         }
 
-        var then = Adviser with { Adjusters = AsAt(shots[^1].Positions) };
+        var then = Adviser with { Adjusters = AsAt(shots[^1].Positions), Rig = shots[^1].Rig };
         var read = then.Read(shots[^1].Stage, [.. shots.Where(s => s.Stage == shots[^1].Stage)]);
         return read.Belief.ChanceInside(read.Setting, Tolerance);
     }
@@ -244,6 +248,7 @@ public sealed class TuningSession
         [
             .. Shots
                 .Where(s => s.Stage.Distance == set.Stage.Distance && s.Stage.Fletched == set.Stage.Fletched)
+                .Where(s => s.Rig == set.Rig)
                 .Where(s => set.Positions.All(p => s.Positions.GetValueOrDefault(p.Key) == p.Value))
                 .Select(s => s.Tear),
         ];
@@ -262,14 +267,4 @@ public sealed class TuningSession
                     );
                 }),
         ];
-
-    private static Advice TrialAdvice(Trial trial)
-    {
-        var kind = trial.Rows.Count == 0 ? AdviceKind.NoShots : AdviceKind.ShootMore;
-        var sentence = trial.Rows.Count < 2 ? SessionSays.ShootTwoThenNextArrow : SessionSays.NextArrowOrEnd;
-        Evidence[] evidence = trial.Because is null
-            ? []
-            : [new Evidence(trial.Cause, trial.Because, SessionSays.MoreShotsOfTheClose)];
-        return Advice.To(kind, sentence, SessionSays.TrialAdvisesNoMove, evidence);
-    }
 }

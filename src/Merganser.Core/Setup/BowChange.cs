@@ -119,6 +119,9 @@ public static class ChangeTable
         return [.. Of(change).Again.Where(k => !CheckTable.Of(k).OnSheet || order.Contains(k))];
     }
 
+    /// <summary>True for work that makes another bow of it at the paper: all but the sight's.</summary>
+    public static bool MakesAnotherRig(BowChange change) => change != BowChange.Sight;
+
     /// <summary>What a move of an adjuster is as a change, or null when nothing follows but shooting again.</summary>
     public static BowChange? Of(AdjusterKind kind) =>
         kind switch

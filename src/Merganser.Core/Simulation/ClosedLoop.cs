@@ -46,6 +46,15 @@ public sealed record SessionResult(
     /// <summary>True where it was said that the adjusters do not reach, or that more shots do not help.</summary>
     public bool ToldToStop => End is SessionEnd.NotReachable or SessionEnd.StoppedAsking;
 
+    /// <summary>Chance that it lasts, as it was stated when it was done; NaN where it was not.</summary>
+    public double StatedLasting { get; init; } = double.NaN;
+
+    /// <summary>The same after three shots of another day.</summary>
+    public double StatedAfterDays { get; init; } = double.NaN;
+
+    /// <summary>Length of the mean as it was shot on the first day, inches.</summary>
+    public double LengthThatDay { get; init; }
+
     /// <summary>What the session taught.</summary>
     public Knowledge Learned { get; init; } = Knowledge.None;
 }
@@ -69,6 +78,12 @@ public sealed record SimulatedTuner(School School, bool Press, double Tolerance 
     /// True where a session ends when it is said that moves do not help; else it goes on after a control.
     /// </summary>
     public bool StopsWhenDeaf { get; init; }
+
+    /// <summary>A move for each axis in one visit to the press.</summary>
+    public bool BothAxes { get; init; }
+
+    /// <summary>Three shots on another day, once it is done.</summary>
+    public bool SecondDay { get; init; }
 
     /// <summary>The maker's sheet is not at hand: the way of pockets and spacers is not known.</summary>
     public bool WaysNotKnown { get; init; }
@@ -94,6 +109,7 @@ public sealed class ClosedLoop
     private readonly List<SessionEvent> events = [];
     private readonly int[] setting;
     private string set = "";
+    private DateTimeOffset now = DateTimeOffset.UnixEpoch;
 
     private ClosedLoop(SimulatedBow bow, SimulatedTuner tuner)
     {
@@ -152,9 +168,14 @@ public sealed class ClosedLoop
 
             if (advice.Move is { } move)
             {
-                Make(move);
-                largest = Math.Max(largest, Math.Abs(move.To - move.From) * AdjusterTable.Of(move.Kind).NominalGain);
+                largest = Math.Max(largest, Make(move));
+                if (advice.Also is { } also)
+                {
+                    largest = Math.Max(largest, Make(also));
+                }
+
                 (moves, here) = (moves + 1, 0);
+                set = Happens(Begun);
             }
 
             after18 = shots == Look ? bow.TrueMean(setting).Length : after18;
@@ -164,7 +185,8 @@ public sealed class ClosedLoop
 
         SessionResult End(SessionEnd end, int shots, TuningSession session)
         {
-            var length = bow.TrueMean(setting).Length;
+            var (length, thatDay) = (bow.TrueMean(setting).Length, bow.TodaysMean(setting).Length);
+            var lasting = end == SessionEnd.Done ? session.Advice.Lasting ?? double.NaN : double.NaN;
             return new SessionResult(
                 end,
                 moves,
@@ -179,6 +201,9 @@ public sealed class ClosedLoop
                 ToldDeafAt = end == SessionEnd.MovesDoNotHelp ? moves : deafAt,
                 OutOfReach = bow.OutOfReach(MayMove(session), tuner.Tolerance),
                 Learned = session.Learned(),
+                LengthThatDay = thatDay,
+                StatedLasting = lasting,
+                StatedAfterDays = end == SessionEnd.Done && tuner.SecondDay ? AfterAnotherDay() : double.NaN,
             };
         }
     }
@@ -206,7 +231,7 @@ public sealed class ClosedLoop
         new(
             new SessionBow(bow.Record, archer, Adjusters()),
             [],
-            new SessionPlan(SessionKind.Tune, null, [Stage], SessionPlan.UntilClear, true, null),
+            new SessionPlan(SessionKind.Tune, null, [Stage], SessionPlan.UntilClear, true, null, tuner.BothAxes),
             tuner.Tolerance,
             tuner.Known,
             events,
@@ -236,17 +261,32 @@ public sealed class ClosedLoop
         set = Happens(Begun);
     }
 
-    private void Make(AdvisedMove move)
+    /// <summary>The chance that it lasts, after three shots of another day.</summary>
+    private double AfterAnotherDay()
+    {
+        now += TimeSpan.FromDays(1);
+        bow.NextDay();
+        for (var i = 0; i < ControlShots; i++)
+        {
+            Mark(bow.Shoot(setting));
+        }
+
+        var state = Session().State;
+        return state.Belief.LastingChance(state.Setting, tuner.Tolerance);
+    }
+
+    /// <returns>Its nominal effect, inches.</returns>
+    private double Make(AdvisedMove move)
     {
         setting[bow.Kinds.ToList().IndexOf(move.Kind)] = move.To;
         Happens(new MoveMade(move.Kind, move.From, move.To));
-        set = Happens(Begun);
+        return Math.Abs(move.To - move.From) * AdjusterTable.Of(move.Kind).NominalGain;
     }
 
     private string Happens(SessionAct act)
     {
         var id = $"{events.Count + 1}";
-        events.Add(new SessionEvent(id, events.Count + 1, default, default, act));
+        events.Add(new SessionEvent(id, events.Count + 1, now, now, act));
         return id;
     }
 }

@@ -34,6 +34,7 @@ public sealed class SimulatedBow : IShootingBow
     private const double GripMoves = 0.5;
 
     private const int VisitsApart = 1_000_000;
+    private const int MakesApart = 30_000_000;
 
     /// <summary>Variance of Student's t with three degrees of freedom.</summary>
     private const double TailVariance = 3;
@@ -69,7 +70,7 @@ public sealed class SimulatedBow : IShootingBow
     private readonly double[] gainX;
     private readonly double[] gainY;
     private readonly Tear start;
-    private readonly Tear today;
+    private Tear today = new(0, 0);
     private readonly Tear drifts;
     private readonly Tear grip;
     private readonly SimulatedHand hand;
@@ -93,6 +94,7 @@ public sealed class SimulatedBow : IShootingBow
         Levers = [.. has.Select((h, i) => new Lever(i, h.Lower, h.Upper))];
         (gainX, gainY) = (new double[has.Length], new double[has.Length]);
         var shared = Math.Exp(this.world.BowSd * Normal());
+        var bow = new Random(seed + (MakesApart * this.world.BowOfMake));
         for (var j = 0; j < has.Length; j++)
         {
             var fact = AdjusterTable.Of(has[j].Kind);
@@ -102,6 +104,7 @@ public sealed class SimulatedBow : IShootingBow
                 * shared
                 * (1 + (this.world.GainSd * Normal()));
             own *= has[j].Kind == AdjusterKind.RestSideways && random.Next(2) == 0 ? -1 : 1;
+            own *= this.world.BowOfMake > 0 ? Math.Exp(this.world.MakeSd * Normal(bow)) : 1;
             own *= has[j].Kind == this.world.Reversed ? -this.world.Answer : this.world.Answer;
             var cross = this.world.Answer * this.world.CrossSd * fact.NominalGain * Normal();
             (gainX[j], gainY[j]) = fact.Axis == TearAxis.Sideways ? (own, cross) : (cross, own);
@@ -109,16 +112,26 @@ public sealed class SimulatedBow : IShootingBow
 
         start = FirstTear();
         Spread = this.world.SpreadLow + ((this.world.SpreadHigh - this.world.SpreadLow) * random.NextDouble());
-        if (this.world.Visit > 1)
+        if (this.world.Visit > 1 || this.world.BowOfMake > 0)
         {
-            random = new Random(seed + (VisitsApart * this.world.Visit));
+            random = new Random(seed + (VisitsApart * this.world.Visit) + (MakesApart * this.world.BowOfMake));
             start = FirstTear();
         }
 
-        today = new Tear(this.world.DayBias * Normal(apart), this.world.DayBias * Normal(apart));
+        NextDay();
         drifts = Somewhere(this.world.Drift);
         grip = Somewhere(GripMoves);
         hand = new SimulatedHand(this.world, apart, has.Length);
+    }
+
+    /// <summary>Another day of shooting: what it adds to every tear is drawn anew.</summary>
+    public void NextDay() => today = new Tear(world.DayBias * Normal(apart), world.DayBias * Normal(apart));
+
+    /// <summary>The true mean tear as it is shot today.</summary>
+    public Tear TodaysMean(IReadOnlyList<int> setting)
+    {
+        var mean = TrueMean(setting);
+        return new Tear(mean.X + today.X, mean.Y + today.Y);
     }
 
     /// <summary>The adjusters it has, in the order of a setting.</summary>

@@ -94,6 +94,15 @@ public sealed record SimulatedWorld(
     /// <summary>Which visit: another tear and other shots of the same bow.</summary>
     public int Visit { get; init; } = 1;
 
+    /// <summary>
+    /// Which other bow of the seed's make it is; 0 is the seed's own. Its tear and shots are others, its gains nearly
+    /// the same.
+    /// </summary>
+    public int BowOfMake { get; init; }
+
+    /// <summary>Sd of the log gain between bows of one make.</summary>
+    public double MakeSd { get; init; } = 0.15;
+
     /// <summary>After this shot the grip is another one; 0 is never.</summary>
     public int GripChangesAt { get; init; }
 }

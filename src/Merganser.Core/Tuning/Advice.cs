@@ -15,6 +15,9 @@ public enum AdviceKind
     NotReachable,
     MovesDoNotHelp,
     StopAsking,
+
+    /// <summary>Two signs of the shaft disagree: the act that decides between them, and no move.</summary>
+    Contradiction,
     Unsound,
 }
 
@@ -65,7 +68,9 @@ public sealed record AdvisedMove(
 /// <param name="Chance">Chance that the true mean lies inside as the bow stands, 0 to 1; null before the first
 /// shot.</param>
 /// <param name="Enough">The chance at which it is called done: what one more shot is worth.</param>
-/// <param name="ChanceAfter">The chance after the advised move.</param>
+/// <param name="ChanceAfter">The chance after the advised move, or both.</param>
+/// <param name="Also">A move on the other axis for the same visit to the press.</param>
+/// <param name="Lasting">Chance that the mean of all days lies inside, where it is good enough today.</param>
 public sealed record Advice(
     AdviceKind Kind,
     Message Sentence,
@@ -77,7 +82,9 @@ public sealed record Advice(
     IReadOnlyList<Predicted> Ghosts,
     double? Chance = null,
     double? Enough = null,
-    double? ChanceAfter = null
+    double? ChanceAfter = null,
+    AdvisedMove? Also = null,
+    double? Lasting = null
 )
 {
     /// <summary>Advice without a move.</summary>

@@ -40,7 +40,12 @@ internal static class AdviceEvidence
                     Measure.Inches(Math.Abs(gain), 3),
                     gain < 0
                 ),
-                new LearnedFrom(Measure.Inches(sd, 3), state.SettingsOf(i), Measure.Inches(prior.Expected, 3)),
+                new LearnedFrom(
+                    Measure.Inches(sd, 3),
+                    state.SettingsOf(i),
+                    Measure.Inches(prior.From == GainSource.Trade ? prior.Nominal : prior.Expected, 3),
+                    prior.From
+                ),
                 TuningSays.MoveThatAnswersOtherwise
             );
         }

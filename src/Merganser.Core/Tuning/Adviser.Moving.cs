@@ -27,17 +27,20 @@ public sealed partial record Adviser
             why,
         ];
         Message reason = reasons.Length == 1 ? why : new Sentences(reasons);
-        var after = state.At(chosen);
+        var also = decision.Also is { } second ? MoveOf(state, second, state.Prior.Gains[second.Lever].Kind) : null;
+        var after = decision.Also?.After(state.At(chosen)) ?? state.At(chosen);
+        Message order = also is null ? move.Order : new BothOrders(move.Order, also.Order);
         return new Advice(
             test ? AdviceKind.SmallTest : AdviceKind.Move,
-            new MoveThenShoot(OrderOf(gain.Kind, move)),
+            new MoveThenShoot(order),
             reason,
             move,
             Dispute(state, chosen.Lever),
             RunnerUp(state, chosen, reach),
             evidence,
             Ghosts(state, chosen, test, after),
-            ChanceAfter: state.Belief.CollapsedChance(after, Tolerance)
+            ChanceAfter: state.Belief.CollapsedChance(after, Tolerance),
+            Also: also
         );
     }
 
@@ -64,8 +67,6 @@ public sealed partial record Adviser
                 rest.Kind == AdjusterKind.RestSideways
             )
             : null;
-
-    private static Order OrderOf(AdjusterKind kind, AdvisedMove move) => new(kind, move.To - move.From);
 
     private static Predicted[] Ghosts(TuningState state, Candidate chosen, bool test, int[] after)
     {

@@ -33,6 +33,12 @@ public sealed partial record Adviser(
     /// <summary>True when a control arrow was shot at this stage.</summary>
     public bool ControlDone { get; init; }
 
+    /// <summary>True where a move for each axis may be advised for one visit to the press.</summary>
+    public bool BothAxes { get; init; }
+
+    /// <summary>The rest of the bow as it is now: only what was shot with it shares its mean.</summary>
+    public string Rig { get; init; } = "";
+
     /// <summary>The engine as it is asked for; null is the shipped one.</summary>
     public EngineChoice? Engine { get; init; }
 
@@ -52,11 +58,16 @@ public sealed partial record Adviser(
     public TuningState Read(Stage stage, IReadOnlyList<ShotReading> shots)
     {
         var prior = PriorOf(stage);
-        var seen = Settings.Of(prior, shots);
+        var seen = Settings.Of(prior, shots, Rig);
         var belief = FittedModels.Of(prior, seen);
-        var figures = Engine?.Figures ?? RuleFigures.For(Tolerance, Math.Sqrt(belief.Spread2), ShotsPerDecision);
+        var figures =
+            Engine?.Figures
+            ?? RuleFigures.For(Tolerance, Math.Sqrt(belief.Spread2), ShotsPerDecision) with
+            {
+                BothAxes = BothAxes,
+            };
         var setting = Settings.From(prior, shots.Count > 0 ? shots[0].Positions : Positions, Positions);
-        var here = seen.Count(s => s.Setting.AsSpan().SequenceEqual(setting));
+        var here = seen.Count(s => s.Rig == 0 && s.Setting.AsSpan().SequenceEqual(setting));
         var trail = new ShotTrail(prior, seen);
         return new TuningState(
             prior,
@@ -67,7 +78,13 @@ public sealed partial record Adviser(
             shots,
             trail.MovesTo(setting),
             trail.MostInches(belief.Spread2)
-        );
+        )
+        {
+            DaysHere = seen.Where(s => s.Rig == 0 && s.Setting.AsSpan().SequenceEqual(setting))
+                .Select(s => s.DaysAgo)
+                .Distinct()
+                .Count(),
+        };
     }
 
     /// <summary>The one thing to do next.</summary>
@@ -113,11 +130,17 @@ public sealed partial record Adviser(
 
     private Advice Done(TuningState state, Decision decision, IReadOnlyList<Evidence> evidence)
     {
+        var lasting = state.Belief.LastingChance(state.Setting, Tolerance);
         Message sure =
             state.ShotsHere == 1
                 ? TuningSays.CleanFirstHole
-                : new InsideWithChance(Measure.Inches(Tolerance), new Chance(decision.Chance));
-        return Advice.To(AdviceKind.GoodEnough, TuningSays.GoodEnough, sure, evidence);
+                : new InsideWithChance(
+                    Measure.Inches(Tolerance),
+                    new Chance(decision.Chance),
+                    new Chance(lasting),
+                    state.DaysHere
+                );
+        return Advice.To(AdviceKind.GoodEnough, TuningSays.GoodEnough, sure, evidence) with { Lasting = lasting };
     }
 
     private static Advice MovesDoNotHelp(TuningState state, IReadOnlyList<Evidence> evidence) =>

@@ -17,7 +17,7 @@ public readonly record struct TearMoments(double X, double Y, double VarianceX, 
 }
 
 /// <summary>What is believed of a bow's tear at any setting: a mixture of Gaussians, one for each hypothesis.</summary>
-public sealed class Belief
+public sealed partial class Belief
 {
     private const int Points = 20;
     private const double Reach = 6;
@@ -34,13 +34,12 @@ public sealed class Belief
     private readonly IReadOnlyList<Component> components;
 
     /// <param name="prior">The prior, for the axes of its adjusters.</param>
+    /// <param name="unknowns">Where each unknown of the components stands.</param>
     /// <param name="components">The hypotheses as fitted; their weights sum to 1.</param>
-    public Belief(ResponsePrior prior, IReadOnlyList<Component> components)
+    public Belief(ResponsePrior prior, Unknowns unknowns, IReadOnlyList<Component> components)
     {
-        this.prior = prior;
-        this.components = components;
+        (this.prior, this.unknowns, this.components) = (prior, unknowns, components);
         inflate = 1;
-        unknowns = new Unknowns(prior);
         Masks = [.. components.GroupBy(c => c.Mask).Where(g => g.Sum(c => c.Weight) > NegligibleMask).Select(Collapse)];
         All = Collapse(components);
         Spread2 = components.Sum(c => c.Weight * c.Spread * c.Spread);
@@ -122,13 +121,42 @@ public sealed class Belief
         Span<double> slopeX = stackalloc double[unknowns.Size];
         Span<double> slopeY = stackalloc double[unknowns.Size];
         unknowns.Slope(setting, slopeX, slopeY);
-        return new TearMoments(
+        return Moments(component, slopeX, slopeY);
+    }
+
+    /// <summary>
+    /// The chance that the mean of all days lies inside: what one day's shooting added does not count, and how much
+    /// that may be is not known from one day alone.
+    /// </summary>
+    /// <param name="setting">Where the adjusters stand.</param>
+    /// <param name="tolerance">Radius of the circle, inches.</param>
+    public double LastingChance(ReadOnlySpan<int> setting, double tolerance)
+    {
+        Span<double> slopeX = stackalloc double[unknowns.Size];
+        Span<double> slopeY = stackalloc double[unknowns.Size];
+        unknowns.SlopeOfAllDays(setting, slopeX, slopeY);
+        var unseen = unknowns.SeveralDays ? 0 : prior.DaySd * prior.DaySd;
+        var chance = 0.0;
+        foreach (var component in components)
+        {
+            if (component.Weight > Negligible)
+            {
+                var at = Moments(component, slopeX, slopeY);
+                var wider = at with { VarianceX = at.VarianceX + unseen, VarianceY = at.VarianceY + unseen };
+                chance += component.Weight * Inside(wider, tolerance);
+            }
+        }
+
+        return chance;
+    }
+
+    private TearMoments Moments(Component component, ReadOnlySpan<double> slopeX, ReadOnlySpan<double> slopeY) =>
+        new(
             SymmetricMatrix.Dot(slopeX, component.Mean),
             SymmetricMatrix.Dot(slopeY, component.Mean),
             inflate * component.Covariance.Between(slopeX, slopeX),
             inflate * component.Covariance.Between(slopeY, slopeY)
         );
-    }
 
     /// <summary>P(in): chance that the true mean lies inside the circle, all hypotheses weighed.</summary>
     /// <param name="setting">Where the adjusters stand.</param>
@@ -162,50 +190,6 @@ public sealed class Belief
 
         return chance;
     }
-
-    /// <summary>
-    /// P(reach): chance that some setting of these adjusters brings the tear inside. On each axis every adjuster stands
-    /// at the end that helps; the mean then lies at zero, beyond it, or nearer than .8 of the tolerance.
-    /// </summary>
-    /// <param name="setting">Where the adjusters stand.</param>
-    /// <param name="levers">What may be moved.</param>
-    /// <param name="tolerance">Radius of the circle, inches.</param>
-    /// <param name="deafToo">False once a control has shown that the arrow is not the cause.</param>
-    public double ChanceOfReach(int[] setting, IReadOnlyList<Lever> levers, double tolerance, bool deafToo = true)
-    {
-        var now = At(setting);
-        Component[] masks = [.. Masks.Where(m => deafToo || !m.Mask.Deaf)];
-        return masks.Sum(mask =>
-                mask.Weight
-                * AxisReached(mask, setting, levers.Where(l => unknowns.Sideways(l.Index)), now.X, true, tolerance)
-                * AxisReached(mask, setting, levers.Where(l => !unknowns.Sideways(l.Index)), now.Y, false, tolerance)
-            ) / masks.Sum(m => m.Weight);
-    }
-
-    private double AxisReached(
-        Component mask,
-        int[] setting,
-        IEnumerable<Lever> levers,
-        double now,
-        bool sideways,
-        double tolerance
-    )
-    {
-        var (end, away) = ((int[])setting.Clone(), now < 0 ? -1 : 1);
-        foreach (var lever in levers)
-        {
-            var drives = away * mask.Mean[unknowns.Gain(lever.Index)];
-            end[lever.Index] =
-                drives > 0 ? Math.Min(end[lever.Index], lever.Lower) : Math.Max(end[lever.Index], lever.Upper);
-        }
-
-        var at = At(mask, end);
-        var (mean, variance) = sideways ? (at.X, at.VarianceX) : (at.Y, at.VarianceY);
-        return Normal(((ReachShare * tolerance) - (away * mean)) / Math.Sqrt(variance));
-    }
-
-    /// <summary>Nearer than this share of the tolerance on one axis leaves room on the other (measured).</summary>
-    private const double ReachShare = 0.8;
 
     /// <summary>
     /// E|t(u + δ e)|² as a quadratic c + bδ + aδ² in the steps δ of one adjuster, under one component.

@@ -65,4 +65,12 @@ public sealed record Candidate(int Lever, int To, double Score, bool Test, bool 
 /// <param name="Chance">P(in) at the setting as it stands.</param>
 /// <param name="Enough">The chance at which it would be done.</param>
 /// <param name="Now">Mean tear as it stands.</param>
-public sealed record Decision(DecisionKind Kind, Candidate? Chosen, double Chance, double Enough, TearMoments Now);
+/// <param name="Also">A move on the other axis in the same visit to the press, where that is wished for.</param>
+public sealed record Decision(
+    DecisionKind Kind,
+    Candidate? Chosen,
+    double Chance,
+    double Enough,
+    TearMoments Now,
+    Candidate? Also = null
+);

@@ -102,7 +102,7 @@ public sealed class DecisionRule(RuleFigures figures)
                     .Where(c => c.Score <= now.Square - LeastGain);
                 if (WeighedMoves.Best(moves.Where(c => Helps(belief, setting, c, chance))) is { } best)
                 {
-                    return Go(best);
+                    return Go(best) with { Also = figures.BothAxes ? Also(prior, belief, setting, open, best) : null };
                 }
             }
             else if (here >= Math.Max(figures.ShotsForChance, figures.MinimumShots))
@@ -118,6 +118,27 @@ public sealed class DecisionRule(RuleFigures figures)
         }
 
         return Say(here >= figures.StopAfter && chance < WorthAsking ? DecisionKind.StopAsking : DecisionKind.Shoot);
+    }
+
+    /// <summary>
+    /// The best move of the other axis after a far one, where it wins enough: both are seen apart on the paper.
+    /// </summary>
+    private Candidate? Also(
+        ResponsePrior prior,
+        Belief belief,
+        int[] setting,
+        IReadOnlyList<Lever> levers,
+        Candidate first
+    )
+    {
+        var (axis, after) = (prior.Gains[first.Lever].Axis, first.After(setting));
+        Lever[] others = [.. levers.Where(l => prior.Gains[l.Index].Axis != axis)];
+        var stays = belief.Masks.Sum(m => m.Weight * belief.At(m, after).Square);
+        return
+            WeighedMoves.Best(weighed.BySquare(prior, belief, after, others).Where(c => !c.Test)) is { } best
+            && best.Score <= stays - figures.AlsoGain
+            ? best
+            : null;
     }
 
     /// <summary>The chance at which it is called done: what one more shot is worth.</summary>

@@ -23,6 +23,7 @@ public enum DirectionReason
     Weight,
     PlungerPlace,
     Brace,
+    StrikePlate,
 }
 
 /// <summary>One row of trade practice: who reaches for which adjuster, in which order, and why.</summary>
@@ -92,6 +93,7 @@ public static class DirectionTable
         new(null, TearAxis.Height, AdjusterKind.RestHeight, 2, false, false, DirectionReason.FingersRest),
         new(null, TearAxis.Sideways, AdjusterKind.PlungerTension, 1, false, false, DirectionReason.Plunger),
         new(null, TearAxis.Sideways, AdjusterKind.PlungerPosition, 2, false, false, DirectionReason.PlungerPlace),
+        new(null, TearAxis.Sideways, AdjusterKind.StrikePlate, 2, false, false, DirectionReason.StrikePlate),
         new(null, TearAxis.Sideways, AdjusterKind.BraceHeight, 3, false, false, DirectionReason.Brace),
         new(null, TearAxis.Sideways, AdjusterKind.PointWeight, 4, false, false, DirectionReason.Point),
         new(null, TearAxis.Sideways, AdjusterKind.DrawWeight, 5, false, false, DirectionReason.Weight),

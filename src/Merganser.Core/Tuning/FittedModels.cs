@@ -67,6 +67,7 @@ public static class FittedModels
             one.X.Equals(other.X)
             && one.Y.Equals(other.Y)
             && one.Doubtful == other.Doubtful
-            && one.Setting.AsSpan().SequenceEqual(other.Setting);
+            && one.DaysAgo == other.DaysAgo
+            && one.StandsAs(other);
     }
 }

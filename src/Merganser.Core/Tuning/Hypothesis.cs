@@ -1,7 +1,7 @@
 namespace Merganser.Core.Tuning;
 
-/// <summary>All shots at one setting.</summary>
-internal sealed record ShotGroup(int[] Setting, List<Observation> Shots);
+/// <summary>All shots of one rig at one setting on one day: they share a mean.</summary>
+internal sealed record ShotGroup(int[] Setting, int Rig, int DaysAgo, List<Observation> Shots);
 
 /// <summary>The tear that is expected at a setting, and how it follows each unknown.</summary>
 internal sealed class Prediction(int size)
@@ -21,14 +21,12 @@ internal sealed class Prediction(int size)
     /// <summary>∂Y/∂θ.</summary>
     public ReadOnlySpan<double> SlopeY => slopeY;
 
-    /// <summary>Predicts a setting under one hypothesis.</summary>
-    public void Of(Hypothesis hypothesis, int[] setting)
+    /// <summary>Predicts a group of shots under one hypothesis.</summary>
+    public void Of(Hypothesis hypothesis, ShotGroup group)
     {
-        var (unknowns, mean) = (hypothesis.Unknowns, hypothesis.Mean);
-        Array.Clear(slopeX);
-        Array.Clear(slopeY);
-        (slopeX[Unknowns.TearX], slopeY[Unknowns.TearY]) = (1, 1);
-        var (x, y) = (mean[Unknowns.TearX], mean[Unknowns.TearY]);
+        var (unknowns, mean, setting) = (hypothesis.Unknowns, hypothesis.Mean, group.Setting);
+        unknowns.Begin(group.Rig, group.DaysAgo, slopeX, slopeY);
+        var (x, y) = (SymmetricMatrix.Dot(slopeX, mean), SymmetricMatrix.Dot(slopeY, mean));
         for (var lever = 0; lever < unknowns.Levers; lever++)
         {
             if (setting[lever] == 0)

@@ -11,8 +11,16 @@ public static class MoveHistory
     public static IReadOnlyList<SessionMove> Effective(IReadOnlyList<SessionMove> log) =>
         [
             .. log.Where(m => m.Corrects is null)
-                .Select(m => m with { To = log.LastOrDefault(c => c.Corrects == m.Id)?.To ?? m.To })
-                .Where(m => m.To != m.From),
+                .Select(m =>
+                    log.LastOrDefault(c => c.Corrects == m.Id) is { } right
+                        ? m with
+                        {
+                            To = right.To,
+                            Seats = right.Seats,
+                        }
+                        : m
+                )
+                .Where(m => m.To != m.From || m.Seats is not null),
         ];
 
     /// <summary>
@@ -27,7 +35,7 @@ public static class MoveHistory
     )
     {
         List<MadeMove> made = [];
-        foreach (var gap in Effective(log).GroupBy(m => m.AfterSet).OrderBy(g => g.Key))
+        foreach (var gap in Effective(log).Where(m => m.To != m.From).GroupBy(m => m.AfterSet).OrderBy(g => g.Key))
         {
             var before = means
                 .Where(m => m.Key <= gap.Key && m.Value is not null)

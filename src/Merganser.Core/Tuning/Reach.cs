@@ -174,6 +174,7 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Lever> InT
         [AdjusterKind.NockingPoint] = 3,
         [AdjusterKind.PlungerTension] = 4,
         [AdjusterKind.PlungerPosition] = 3,
+        [AdjusterKind.StrikePlate] = 2,
         [AdjusterKind.BraceHeight] = 4,
         [AdjusterKind.DrawWeight] = 2,
     };

@@ -33,7 +33,7 @@ public sealed class ResponseModel
     private ResponseModel(ResponsePrior prior, IReadOnlyList<Observation> shots)
     {
         this.prior = prior;
-        unknowns = new Unknowns(prior);
+        unknowns = new Unknowns(prior, shots);
         if (shots.FirstOrDefault(s => s.Setting.Length != unknowns.Levers) is { } other)
         {
             throw new ArgumentException(
@@ -66,7 +66,7 @@ public sealed class ResponseModel
     public static ResponseModel Of(ResponsePrior prior, IReadOnlyList<Observation> shots) => new(prior, shots);
 
     /// <summary>What is believed.</summary>
-    public Belief Read() => new(prior, [.. hypotheses.Zip(Weights(), (h, weight) => h.Weighed(weight))]);
+    public Belief Read() => new(prior, unknowns, [.. hypotheses.Zip(Weights(), (h, weight) => h.Weighed(weight))]);
 
     /// <summary>
     /// How likely each shot is a flyer, averaged over the hypotheses, in the order of settings and shots.
@@ -95,10 +95,10 @@ public sealed class ResponseModel
         List<ShotGroup> groups = [];
         foreach (var shot in shots)
         {
-            var group = groups.Find(g => g.Setting.AsSpan().SequenceEqual(shot.Setting));
+            var group = groups.Find(g => g.DaysAgo == shot.DaysAgo && g.Shots[0].StandsAs(shot));
             if (group is null)
             {
-                groups.Add(group = new ShotGroup(shot.Setting, []));
+                groups.Add(group = new ShotGroup(shot.Setting, shot.Rig, shot.DaysAgo, []));
             }
 
             group.Shots.Add(shot);
@@ -142,7 +142,7 @@ public sealed class ResponseModel
     /// <summary>Predicts a group's setting, and how flyers are told there.</summary>
     private FlyerOdds OddsAt(Hypothesis hypothesis, ShotGroup group)
     {
-        predicted.Of(hypothesis, group.Setting);
+        predicted.Of(hypothesis, group);
         return hypothesis.Fitted
             ? new FlyerOdds(
                 prior.FlyerShare,
@@ -203,7 +203,7 @@ public sealed class ResponseModel
         var log = hypothesis.LogPrior - (0.5 * (hypothesis.LogDeterminant - start.LogDeterminant));
         foreach (var group in groups)
         {
-            predicted.Of(hypothesis, group.Setting);
+            predicted.Of(hypothesis, group);
             foreach (var shot in group.Shots)
             {
                 log += Math.Log(Likelihood(hypothesis, shot));

@@ -2,6 +2,19 @@ using Merganser.Core.Bows;
 
 namespace Merganser.Core.Tuning;
 
+/// <summary>Where what is believed of a gain comes from.</summary>
+public enum GainSource
+{
+    /// <summary>The trade's guess.</summary>
+    Trade,
+
+    /// <summary>Other bows of the same make.</summary>
+    Make,
+
+    /// <summary>Other stages and papers of this bow, others perhaps beside them.</summary>
+    ThisBow,
+}
+
 /// <summary>
 /// What is believed of one adjuster before a shot: its gain is m·eˣ inches of tear a step on its own axis, x ~
 /// N(LogMean, LogSd²), and a little, N(0, (cross·m)²), on the other. Positive moves the tail right, or up.
@@ -54,8 +67,8 @@ public sealed record GainPrior(
     /// <summary>Share of the nominal gain that is believed at first.</summary>
     private const double BelievedShare = 0.5;
 
-    /// <summary>True once other stages of this bow have spoken.</summary>
-    public bool FromOthers { get; init; }
+    /// <summary>Who says it.</summary>
+    public GainSource From { get; init; }
 
     /// <summary>The likelier way: 1 where + drives the tail right, or up, else −1.</summary>
     public int AgreedWay => PlusChance >= 0.5 ? 1 : -1;
@@ -84,7 +97,8 @@ public sealed record GainPrior(
                 or AdjusterKind.PlungerPosition
                 or AdjusterKind.BraceHeight
                 or AdjusterKind.DrawWeight
-                or AdjusterKind.PointWeight;
+                or AdjusterKind.PointWeight
+                or AdjusterKind.StrikePlate;
         return new GainPrior(
             adjuster.Kind,
             fact.Axis,
@@ -120,6 +134,8 @@ public sealed record GainPrior(
 /// <param name="DeafChance">Chance that the tear answers no adjuster, with a tenth of every gain: an arrow, a grip or a
 /// clearance that moves do not help. High, so that it is told soon (measured, docs/decisions/0013); 0 leaves it out.
 /// </param>
+/// <param name="DaySd">Sd of what one day's shooting adds to every tear of it, inches per axis (trade-like guess, no
+/// source; measured in docs/benchmarks.md).</param>
 public sealed record ResponsePrior(
     IReadOnlyList<GainPrior> Gains,
     double TearSd = 0.9,
@@ -127,7 +143,8 @@ public sealed record ResponsePrior(
     double SpreadCentre = 0.18,
     double SpreadLogSd = 0.40,
     double FlyerShare = 0.1,
-    double DeafChance = 0.3
+    double DeafChance = 0.3,
+    double DaySd = 0.08
 )
 {
     /// <summary>The shot spreads that are weighed against each other, inches.</summary>
@@ -172,4 +189,11 @@ public sealed record ResponsePrior(
 /// <param name="X">Tear to the right, inches.</param>
 /// <param name="Y">Tear upward, inches.</param>
 /// <param name="Doubtful">True for a shot the shooter doubts: it starts as likely a flyer as not.</param>
-public sealed record Observation(int[] Setting, double X, double Y, bool Doubtful = false);
+/// <param name="Rig">0 where the rest of the bow was as it is now; else which other rig it was shot with, from 1. The
+/// tear that it began from is then another one, the gains are the same.</param>
+/// <param name="DaysAgo">Days of shooting between it and the last one.</param>
+public sealed record Observation(int[] Setting, double X, double Y, bool Doubtful = false, int Rig = 0, int DaysAgo = 0)
+{
+    /// <summary>True for the same setting of the same rig: the same mean but for the day.</summary>
+    public bool StandsAs(Observation other) => Rig == other.Rig && Setting.AsSpan().SequenceEqual(other.Setting);
+}

@@ -33,6 +33,16 @@ internal sealed class ResponseStart
             Covariance[cross, cross] = Math.Pow(crossShare * prior.Gains[i].Nominal, 2);
         }
 
+        foreach (var tear in unknowns.OtherTears)
+        {
+            Covariance[tear, tear] = prior.TearSd * prior.TearSd;
+        }
+
+        foreach (var day in unknowns.Days)
+        {
+            Covariance[day, day] = prior.DaySd * prior.DaySd;
+        }
+
         Precision = new SymmetricMatrix(unknowns.Size);
         solver.Invert(Covariance, Precision);
         LogDeterminant = -solver.LogDeterminant;

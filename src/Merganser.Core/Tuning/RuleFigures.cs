@@ -92,6 +92,14 @@ public sealed record RuleFigures(
     public double BeyondChance { get; init; } = 0.05;
 
     /// <summary>
+    /// True where a far move may have one on the other axis beside it: one visit to the press, then shots.
+    /// </summary>
+    public bool BothAxes { get; init; }
+
+    /// <summary>Squared inches that the second of two moves must win.</summary>
+    public double AlsoGain { get; init; } = 0.01;
+
+    /// <summary>
     /// The rule as it was first written down, before it was measured against others here: the check session is told in
     /// it.
     /// </summary>

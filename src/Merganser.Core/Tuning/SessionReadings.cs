@@ -36,7 +36,8 @@ public sealed record UsualSpread(double Spread, double Freedom, bool Own)
     /// <summary>From earlier stages of this archer's; the guess counts with it.</summary>
     public static UsualSpread Of(IReadOnlyList<StageFit> earlier)
     {
-        var own = earlier.Sum(FreedomOf);
+        StageFit[] mine = [.. earlier.Where(f => f.OfBow is null)];
+        var own = mine.Sum(FreedomOf);
         if (own <= 0)
         {
             return Unknown;
@@ -44,7 +45,7 @@ public sealed record UsualSpread(double Spread, double Freedom, bool Own)
 
         var guessed = Unknown.Spread * Unknown.Spread * Unknown.Freedom;
         var freedom = own + Unknown.Freedom;
-        var squares = guessed + earlier.Sum(f => f.Spread * f.Spread * FreedomOf(f));
+        var squares = guessed + mine.Sum(f => f.Spread * f.Spread * FreedomOf(f));
         return new UsualSpread(Math.Sqrt(squares / freedom), freedom, true);
     }
 

@@ -25,7 +25,8 @@ public sealed class ShotTrail(ResponsePrior prior, IReadOnlyList<Observation> sh
 
     /// <summary>Moves between settings that were shot, and to the one where the adjusters stand now.</summary>
     public int MovesTo(int[] now) =>
-        Math.Max(0, runs.Length - 1) + (runs.Length > 0 && !runs[^1][0].Setting.AsSpan().SequenceEqual(now) ? 1 : 0);
+        runs.Zip(runs.Skip(1)).Count(pair => !pair.First[0].Setting.AsSpan().SequenceEqual(pair.Second[0].Setting))
+        + (runs.Length > 0 && !runs[^1][0].Setting.AsSpan().SequenceEqual(now) ? 1 : 0);
 
     /// <summary>
     /// Inches of nominal effect that the next move may have: after a move that was ignored, no more than that one had.
@@ -35,23 +36,25 @@ public sealed class ShotTrail(ResponsePrior prior, IReadOnlyList<Observation> sh
 
     private double? Ignored(double variance)
     {
-        if (runs.Length < 2)
+        if (runs.Length < 2 || runs[^2][0].Rig != runs[^1][0].Rig)
         {
             return null;
         }
 
         var (before, after) = (runs[^2], runs[^1]);
-        int[] moved =
-        [
-            .. Enumerable.Range(0, prior.Gains.Count).Where(i => before[0].Setting[i] != after[0].Setting[i]),
-        ];
-        if (moved.Length != 1)
-        {
-            return null;
-        }
+        return Enumerable
+            .Range(0, prior.Gains.Count)
+            .Where(i => before[0].Setting[i] != after[0].Setting[i])
+            .GroupBy(i => prior.Gains[i].Axis)
+            .Where(axis => axis.Count() == 1)
+            .Select(axis => Ignored(before, after, axis.First(), variance))
+            .Min();
+    }
 
-        var gain = prior.Gains[moved[0]];
-        var steps = after[0].Setting[moved[0]] - before[0].Setting[moved[0]];
+    private double? Ignored(Observation[] before, Observation[] after, int moved, double variance)
+    {
+        var gain = prior.Gains[moved];
+        var steps = after[0].Setting[moved] - before[0].Setting[moved];
         var expected = Math.Abs(steps) * gain.Expected;
         var change = (Median(after, gain.Axis) - Median(before, gain.Axis)) * Math.Sign(steps) * gain.AgreedWay;
         var answered = gain.Free ? Math.Abs(change) : change;
@@ -72,7 +75,7 @@ public sealed class ShotTrail(ResponsePrior prior, IReadOnlyList<Observation> sh
         for (var from = 0; from < shots.Count; )
         {
             var to = from + 1;
-            while (to < shots.Count && shots[to].Setting.AsSpan().SequenceEqual(shots[from].Setting))
+            while (to < shots.Count && shots[to].StandsAs(shots[from]))
             {
                 to++;
             }

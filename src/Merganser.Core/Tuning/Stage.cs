@@ -47,14 +47,21 @@ public sealed record LearnedGain(
 /// <param name="Gains">What was learned of each adjuster.</param>
 /// <param name="Spread">Shot spread, inches per axis.</param>
 /// <param name="Shots">Shots it rests on.</param>
-public sealed record StageFit(Stage Stage, IReadOnlyList<LearnedGain> Gains, double Spread, int Shots)
+/// <param name="OfBow">The other bow of the same make that taught it; null for this bow's own.</param>
+public sealed record StageFit(
+    Stage Stage,
+    IReadOnlyList<LearnedGain> Gains,
+    double Spread,
+    int Shots,
+    string? OfBow = null
+)
 {
     /// <summary>Fits the shots of one stage.</summary>
     /// <param name="prior">What is believed before.</param>
     /// <param name="shots">All of one stage, at least one.</param>
     public static StageFit Of(ResponsePrior prior, IReadOnlyList<ShotReading> shots)
     {
-        var belief = FittedModels.Of(prior, Settings.Of(prior, shots));
+        var belief = FittedModels.Of(prior, Settings.Of(prior, shots, shots[^1].Rig));
         return new StageFit(shots[0].Stage, Learned(prior, belief, shots), Math.Sqrt(belief.Spread2), shots.Count);
     }
 
@@ -86,16 +93,32 @@ public sealed record StageFit(Stage Stage, IReadOnlyList<LearnedGain> Gains, dou
 /// <summary>Turns the bow's own positions into the engine's steps from where the stage began.</summary>
 public static class Settings
 {
+    /// <summary>
+    /// So many other rigs are remembered, the last ones: older ones were another bow in all but name (no source).
+    /// </summary>
+    private const int OtherRigs = 4;
+
     /// <summary>The shots of a stage as the engine sees them.</summary>
-    public static IReadOnlyList<Observation> Of(ResponsePrior prior, IReadOnlyList<ShotReading> shots) =>
+    /// <param name="prior">What is believed before.</param>
+    /// <param name="shots">In order.</param>
+    /// <param name="rig">The rest of the bow as it is now.</param>
+    public static IReadOnlyList<Observation> Of(ResponsePrior prior, IReadOnlyList<ShotReading> shots, string rig)
+    {
+        List<string> rigs =
         [
-            .. shots.Select(s => new Observation(
-                From(prior, shots[0].Positions, s.Positions),
-                s.Tear.X,
-                s.Tear.Y,
-                s.Doubtful
-            )),
+            rig,
+            .. shots.Select(s => s.Rig).Reverse().Distinct().Where(r => r != rig).Take(OtherRigs),
         ];
+        var daysAgo = ShootingDays.Ago([.. shots.Select(s => s.At)]);
+        return
+        [
+            .. from seen in shots.Select((s, i) => (Shot: s, Rig: rigs.IndexOf(s.Rig), DaysAgo: daysAgo[i]))
+            where seen.Rig >= 0
+            let setting = From(prior, shots[0].Positions, seen.Shot.Positions)
+            let tear = seen.Shot.Tear
+            select new Observation(setting, tear.X, tear.Y, seen.Shot.Doubtful, seen.Rig, seen.DaysAgo),
+        ];
+    }
 
     /// <summary>Steps of every adjuster from an origin.</summary>
     public static int[] From(
@@ -103,6 +126,30 @@ public static class Settings
         IReadOnlyDictionary<AdjusterKind, int> origin,
         IReadOnlyDictionary<AdjusterKind, int> positions
     ) => [.. prior.Gains.Select(g => positions.GetValueOrDefault(g.Kind) - origin.GetValueOrDefault(g.Kind))];
+}
+
+/// <summary>Days of shooting, told by the pauses: grip, light and legs are others after one.</summary>
+public static class ShootingDays
+{
+    /// <summary>A pause of this length begins another day, wherever the clock stands (trade-like guess, no
+    /// source).</summary>
+    private static readonly TimeSpan Pause = TimeSpan.FromHours(6);
+
+    /// <summary>So many days are told apart; what lies before counts as one.</summary>
+    private const int Told = 6;
+
+    /// <summary>How many days of shooting lie between each shot and the last one.</summary>
+    /// <param name="shots">When they were shot, in order.</param>
+    public static int[] Ago(IReadOnlyList<DateTimeOffset> shots)
+    {
+        var ago = new int[shots.Count];
+        for (var i = shots.Count - 2; i >= 0; i--)
+        {
+            ago[i] = Math.Min(Told, ago[i + 1] + (shots[i + 1] - shots[i] >= Pause ? 1 : 0));
+        }
+
+        return ago;
+    }
 }
 
 /// <summary>
@@ -128,11 +175,25 @@ public static class StagePool
         ((_, _) => true, 0.12, 0.9),
     ];
 
+    /// <summary>
+    /// Another bow of the same make: an honest spread, measured where makes are really alike (docs/decisions/0013); its
+    /// archer's spread is none of this one's.
+    /// </summary>
+    private const double BetweenBows = 0.40;
+
+    private const double SignShareOfMake = 0.5;
+
     /// <summary>Sd of ln gain between two stages.</summary>
     public static double Between(Stage a, Stage b) => Differences.First(d => d.Differ(a, b)).Between;
 
     /// <summary>How much of a sign's evidence goes over from one stage to another.</summary>
     public static double SignShare(Stage a, Stage b) => Differences.First(d => d.Differ(a, b)).SignShare;
+
+    private static double Between(Stage stage, StageFit fit) =>
+        fit.OfBow is null ? Between(stage, fit.Stage) : BetweenBows;
+
+    private static double SignShare(Stage stage, StageFit fit) =>
+        fit.OfBow is null ? SignShare(stage, fit.Stage) : SignShareOfMake;
 
     /// <summary>The prior of a stage after what other stages taught.</summary>
     public static ResponsePrior For(ResponsePrior prior, Stage stage, IReadOnlyList<StageFit> others)
@@ -146,7 +207,7 @@ public static class StagePool
             1 / Math.Pow(prior.SpreadLogSd, 2),
             Math.Log(prior.SpreadCentre) / Math.Pow(prior.SpreadLogSd, 2)
         );
-        foreach (var fit in others)
+        foreach (var fit in others.Where(f => f.OfBow is null))
         {
             var weight = Math.Max(0, fit.Shots - 1);
             (sureness, centre) = (sureness + weight, centre + (weight * Math.Log(fit.Spread)));
@@ -165,11 +226,11 @@ public static class StagePool
 
     private static GainPrior Pooled(GainPrior prior, Stage stage, IReadOnlyList<StageFit> others)
     {
-        var (precision, sum, logit, any) = (
+        var (precision, sum, logit, from) = (
             1 / (prior.LogSd * prior.LogSd),
             prior.LogMean / (prior.LogSd * prior.LogSd),
             Logit(prior.PlusChance),
-            false
+            GainSource.Trade
         );
         foreach (var fit in others)
         {
@@ -187,13 +248,14 @@ public static class StagePool
 
             var reading =
                 ((learned.LogMean / (learned.LogSd * learned.LogSd)) - (learned.Prior.LogMean * before)) / taught;
-            var between = Between(stage, fit.Stage);
+            var between = Between(stage, fit);
             var weight = 1 / ((1 / taught) + (between * between));
-            (precision, sum, any) = (precision + weight, sum + (weight * reading), true);
-            logit += SignShare(stage, fit.Stage) * (Logit(learned.PlusChance) - Logit(learned.Prior.PlusChance));
+            (precision, sum) = (precision + weight, sum + (weight * reading));
+            from = fit.OfBow is null || from == GainSource.ThisBow ? GainSource.ThisBow : GainSource.Make;
+            logit += SignShare(stage, fit) * (Logit(learned.PlusChance) - Logit(learned.Prior.PlusChance));
         }
 
-        if (!any)
+        if (from == GainSource.Trade)
         {
             return prior;
         }
@@ -202,7 +264,7 @@ public static class StagePool
         var plus = Math.Clamp(1 / (1 + Math.Exp(-logit)), 1 - SureEnough, SureEnough);
         return prior with
         {
-            FromOthers = true,
+            From = from,
             LogMean = sum / precision,
             LogSd = sd,
             SharedSd = Math.Min(prior.SharedSd, sd * prior.SharedSd / prior.LogSd),

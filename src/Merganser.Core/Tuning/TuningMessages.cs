@@ -12,8 +12,9 @@ public abstract record TuningMessage : Message;
 /// <summary>A chance: never said as 0 or 100 %.</summary>
 public sealed record Chance(double Of) : TuningMessage;
 
-/// <summary>The true mean lies inside, with this chance.</summary>
-public sealed record InsideWithChance(Measure Tolerance, Chance Chance) : TuningMessage;
+/// <summary>The true mean lies inside, with this chance today, and with that one whatever the day.</summary>
+/// <param name="Days">Days on which this setting was shot.</param>
+public sealed record InsideWithChance(Measure Tolerance, Chance Chance, Chance Lasting, int Days) : TuningMessage;
 
 /// <summary>So many more shots before anything is moved.</summary>
 public sealed record ShootBeforeMoving(int Shots) : TuningMessage;
@@ -25,7 +26,10 @@ public sealed record ChanceAndEnough(Chance Chance, Chance Enough) : TuningMessa
 public sealed record MeanMayBeOff(Measure By) : TuningMessage;
 
 /// <summary>A move, then two shots.</summary>
-public sealed record MoveThenShoot(Order Order) : TuningMessage;
+public sealed record MoveThenShoot(Message Order) : TuningMessage;
+
+/// <summary>A move for each axis, in one visit to the press.</summary>
+public sealed record BothOrders(Message First, Message Second) : TuningMessage;
 
 /// <summary>Why the trade reaches for an adjuster.</summary>
 public sealed record TradeReason(DirectionReason Reason) : TuningMessage;
@@ -86,7 +90,7 @@ public sealed record MoreShotsUntil(Chance Enough) : TuningMessage;
 public sealed record StepMoves(AdjusterName Name, StepName Step, Measure Tail, bool OtherWay) : TuningMessage;
 
 /// <summary>What a gain rests on.</summary>
-public sealed record LearnedFrom(Measure Plus, int Positions, Measure Guess) : TuningMessage;
+public sealed record LearnedFrom(Measure Plus, int Positions, Measure Guess, GainSource From) : TuningMessage;
 
 /// <summary>Spread against the usual one, with its test.</summary>
 public sealed record SpreadAgainst(Measure Spread, int? Shots, Measure Usual, bool Own, FTest Test, bool Differs)
@@ -148,7 +152,7 @@ public sealed record RungHow(RungKind Rung) : TuningMessage;
 public sealed record RungTells(RungKind Rung) : TuningMessage;
 
 /// <summary>How much is known of an adjuster.</summary>
-public sealed record AnswerKnown(int Positions, bool FromOthers, bool? Right, Chance? Sure) : TuningMessage;
+public sealed record AnswerKnown(int Positions, GainSource From, bool? Right, Chance? Sure) : TuningMessage;
 
 /// <summary>Adjusters whose answers were forgotten; none is all of them.</summary>
 public sealed record Forgotten(IReadOnlyList<AdjusterName> Names) : TuningMessage;

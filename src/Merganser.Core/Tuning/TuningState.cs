@@ -28,6 +28,9 @@ public sealed record TuningState(
     double MostInches
 )
 {
+    /// <summary>Days on which this setting was shot.</summary>
+    public int DaysHere { get; init; }
+
     /// <summary>Different positions of an adjuster that were shot.</summary>
     public int SettingsOf(int lever) =>
         Shots.Select(s => s.Positions.GetValueOrDefault(Prior.Gains[lever].Kind)).Distinct().Count();

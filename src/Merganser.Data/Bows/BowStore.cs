@@ -76,8 +76,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
             var archerId = owner.ArcherId;
             var added = sql.Execute(
                 """
-                INSERT INTO bow (id, archer_id, name, facts, typed, created_at) VALUES (@id, @archerId, @Name,
-                @facts, @typed, @now)
+                INSERT INTO bow (id, archer_id, name, facts, typed, make, created_at) VALUES (@id, @archerId, @Name,
+                @facts, @typed, @MakeWord, @now)
                 ON CONFLICT (id) DO NOTHING
                 """,
                 new
@@ -87,6 +87,7 @@ public sealed class BowStore(Database database, TimeProvider clock)
                     bow.Name,
                     facts = Kept.Write(bow),
                     typed = Kept.Write(typed),
+                    typed.MakeWord,
                     now = Stamp.Of(clock.GetUtcNow()),
                 }
             );
@@ -114,12 +115,13 @@ public sealed class BowStore(Database database, TimeProvider clock)
         {
             var bow = read with { Chronograph = Get(sql, id).Bow.Chronograph };
             var changed = sql.Execute(
-                "UPDATE bow SET name = @Name, facts = @facts, typed = @typed, version = version + 1 WHERE id = @id AND version = @version",
+                "UPDATE bow SET name = @Name, facts = @facts, typed = @typed, make = @MakeWord, version = version + 1 WHERE id = @id AND version = @version",
                 new
                 {
                     id,
                     version,
                     bow.Name,
+                    typed.MakeWord,
                     facts = Kept.Write(bow),
                     typed = Kept.Write(typed),
                 }
@@ -179,6 +181,31 @@ public sealed class BowStore(Database database, TimeProvider clock)
                 new NewMove(id, bowId, null, MoveRules.Back(about, about[^1], loggedWrongly)),
                 clock.GetUtcNow()
             );
+        });
+
+    /// <summary>
+    /// Whether it takes over what bows of the same make taught; null where no other bow is of its make.
+    /// </summary>
+    public bool? Borrows(string id) =>
+        database.Read(sql =>
+            sql.Scalar<bool?>(
+                """
+                SELECT borrows FROM bow me WHERE id = @id AND make <> ''
+                  AND EXISTS (SELECT 1 FROM bow b WHERE b.make = me.make AND b.id <> me.id)
+                """,
+                new { id }
+            )
+        );
+
+    /// <summary>Takes over what bows of the same make have taught, or sets it aside.</summary>
+    public BowRow Borrow(string id, bool borrowed) =>
+        database.Write(sql =>
+        {
+            sql.Execute(
+                "UPDATE bow SET borrows = @borrowed, version = version + 1 WHERE id = @id",
+                new { id, borrowed }
+            );
+            return Get(sql, id);
         });
 
     /// <summary>Takes a bow with history off the rack, or hangs it up again; nothing is deleted.</summary>

@@ -17,11 +17,12 @@ public sealed record MoveRow(
     DateTimeOffset RecordedAt,
     int Ordinal,
     SpacerSeats? Seats = null,
-    string? TurnsBack = null
+    string? TurnsBack = null,
+    SpacerSeats? SeatsBefore = null
 )
 {
     /// <summary>As the rules see it.</summary>
-    public LoggedMove Logged => new(Id, Adjuster, From, To, Corrects, Seats);
+    public LoggedMove Logged => new(Id, Adjuster, From, To, Corrects, Seats, SeatsBefore);
 }
 
 /// <summary>A move to be logged, on a bow and perhaps in a paper of its.</summary>
@@ -33,7 +34,7 @@ internal static class MoveLog
     private const string Columns = """
         SELECT id, bow_id AS bowId, paper_id AS paperId, after_set_id AS afterSetId, adjuster,
           from_step AS "from", to_step AS "to", corrects, note, happened_at AS happenedAt,
-          recorded_at AS recordedAt, ordinal, seats, turns_back AS turnsBack
+          recorded_at AS recordedAt, ordinal, seats, turns_back AS turnsBack, seats_before AS seatsBefore
         FROM move
         """;
 
@@ -140,7 +141,9 @@ internal static class MoveLog
             about = [wrong.Logged, LastOf(sql, move.BowId, wrong.Adjuster).Logged];
         }
 
-        var (from, after) = MoveRules.Check(BowStore.Get(sql, move.BowId).Adjusters, about, wanted, now);
+        var adjusters = BowStore.Get(sql, move.BowId).Adjusters;
+        var (from, after) = MoveRules.Check(adjusters, about, wanted, now);
+        var before = wanted.SeatsBefore ?? adjusters.First(a => a.Kind == wanted.Adjuster).Seats;
         var row = new
         {
             move.Id,
@@ -157,13 +160,14 @@ internal static class MoveLog
             happened = Stamp.Of(wanted.HappenedAt ?? now),
             now = Stamp.Of(now),
             seats = after is null ? null : Kept.Write(after),
+            before = before is null ? null : Kept.Write(before),
         };
         sql.Execute(
             """
             INSERT INTO move (id, bow_id, paper_id, after_set_id, adjuster, from_step, to_step, kind, corrects,
-            turns_back, note, happened_at, recorded_at, ordinal, seats)
+            turns_back, note, happened_at, recorded_at, ordinal, seats, seats_before)
             VALUES (@Id, @BowId, @PaperId, @afterSet, @adjuster, @from, @To, @kind, @Corrects, @TurnsBack, @Note,
-            @happened, @now, 1 + (SELECT coalesce(max(ordinal), 0) FROM move WHERE bow_id = @BowId), @seats)
+            @happened, @now, 1 + (SELECT coalesce(max(ordinal), 0) FROM move WHERE bow_id = @BowId), @seats, @before)
             """,
             row
         );
@@ -209,6 +213,7 @@ internal static class MoveLog
         public string RecordedAt { get; init; } = "";
         public long Ordinal { get; init; }
         public string? Seats { get; init; }
+        public string? SeatsBefore { get; init; }
 
         public MoveRow Row() =>
             new(
@@ -225,7 +230,8 @@ internal static class MoveLog
                 Stamp.Read(RecordedAt),
                 (int)Ordinal,
                 Seats is null ? null : Kept.Read<SpacerSeats>(Seats),
-                TurnsBack
+                TurnsBack,
+                SeatsBefore is null ? null : Kept.Read<SpacerSeats>(SeatsBefore)
             );
     }
 }

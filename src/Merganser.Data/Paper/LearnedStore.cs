@@ -12,26 +12,44 @@ internal sealed record TaughtPaper(string PaperId, string Fingerprint, Knowledge
 /// </summary>
 internal sealed class LearnedStore(Sql sql)
 {
-    /// <summary>
-    /// The last papers of the same bow that were begun before one, the newest first: each with the state of the record
-    /// that bears on what it teaches, and what was kept of it.
-    /// </summary>
-    private const string Before = """
-        SELECT p.id, concat_ws(' ', @Model,
-            (SELECT group_concat(concat_ws(',', a.kind, a.lower, a.upper, a.inches_per_step), ' ') FROM adjuster a
-              WHERE a.bow_id = p.bow_id AND a.fitted = 1),
-            (SELECT count(*) FROM response_reset r WHERE r.bow_id = p.bow_id),
-            (SELECT count(*) FROM response_reset r JOIN withdrawn w ON w.entry_id = r.id WHERE r.bow_id = p.bow_id),
-            (SELECT count(*) FROM move m WHERE m.bow_id = p.bow_id AND m.corrects IS NOT NULL),
-            (SELECT count(*) FROM move m WHERE m.paper_id = p.id),
-            (SELECT count(*) FROM shot_set s WHERE s.paper_id = p.id),
-            (SELECT count(*) FROM shot_set s JOIN shot h ON h.set_id = s.id WHERE s.paper_id = p.id),
-            (SELECT count(*) FROM shot_set s JOIN shot h ON h.set_id = s.id JOIN shot_mark k ON k.shot_id = h.id
-              WHERE s.paper_id = p.id)
-          ) AS fingerprint, l.fingerprint, l.fits
+    /// <summary>The state of the record that bears on what a paper teaches.</summary>
+    private const string Fingerprint = """
+        concat_ws(' ', @Model,
+          (SELECT group_concat(concat_ws(',', a.kind, a.lower, a.upper, a.inches_per_step, a.way), ' ') FROM adjuster a
+            WHERE a.bow_id = p.bow_id AND a.fitted = 1),
+          (SELECT count(*) FROM response_reset r WHERE r.bow_id = p.bow_id),
+          (SELECT count(*) FROM response_reset r JOIN withdrawn w ON w.entry_id = r.id WHERE r.bow_id = p.bow_id),
+          (SELECT count(*) FROM bow_change c WHERE c.bow_id = p.bow_id AND c.happened_at > p.started_at
+            AND c.happened_at <= (
+              SELECT max(h.shot_at) FROM shot_set s JOIN shot h ON h.set_id = s.id WHERE s.paper_id = p.id)
+            AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = c.id)),
+          (SELECT count(*) FROM move m WHERE m.bow_id = p.bow_id AND m.corrects IS NOT NULL),
+          (SELECT count(*) FROM move m WHERE m.paper_id = p.id),
+          (SELECT count(*) FROM shot_set s WHERE s.paper_id = p.id),
+          (SELECT count(*) FROM shot_set s JOIN shot h ON h.set_id = s.id WHERE s.paper_id = p.id),
+          (SELECT count(*) FROM shot_set s JOIN shot h ON h.set_id = s.id JOIN shot_mark k ON k.shot_id = h.id
+            WHERE s.paper_id = p.id))
+        """;
+
+    /// <summary>The last papers of the same bow that were begun before one, the newest first.</summary>
+    private const string Before = $"""
+        SELECT p.id, {Fingerprint} AS fingerprint, l.fingerprint, l.fits
         FROM paper me JOIN paper p ON p.bow_id = me.bow_id LEFT JOIN paper_learned l ON l.paper_id = p.id
         WHERE me.id = @paperId AND (p.started_at, p.rowid) < (me.started_at, me.rowid)
         ORDER BY p.started_at DESC, p.rowid DESC LIMIT @EarlierPapers
+        """;
+
+    /// <summary>The last paper of each other bow of the same make, begun before one.</summary>
+    private const string OfMake = $"""
+        SELECT p.id, b.name, {Fingerprint} AS fingerprint, l.fingerprint, l.fits
+        FROM paper me JOIN bow mine ON mine.id = me.bow_id
+          JOIN bow b ON b.make = mine.make AND b.id <> mine.id
+          JOIN paper p ON p.id = (
+            SELECT q.id FROM paper q WHERE q.bow_id = b.id AND q.started_at < me.started_at
+            ORDER BY q.started_at DESC, q.rowid DESC LIMIT 1)
+          LEFT JOIN paper_learned l ON l.paper_id = p.id
+        WHERE me.id = @paperId AND mine.make <> '' AND mine.borrows = 1
+        ORDER BY p.started_at DESC LIMIT @BowsOfMake
         """;
 
     private readonly List<TaughtPaper> anew = [];
@@ -83,6 +101,31 @@ internal sealed class LearnedStore(Sql sql)
                     l.Fingerprint,
                     fits = FactsJson.Write(l.Knowledge.Fits),
                 })
+            )
+        );
+    }
+
+    /// <summary>What other bows of the same make taught, where that is not set aside.</summary>
+    /// <param name="paperId">The paper.</param>
+    /// <param name="read">Reads a paper of another bow, where what it taught is not kept.</param>
+    public Knowledge OfTheMake(string paperId, Func<string, TuningSession> read)
+    {
+        var papers = sql.Query<(string Id, string Bow, string Now, string? Then, string? Fits)>(
+            OfMake,
+            new
+            {
+                paperId,
+                Knowledge.BowsOfMake,
+                Knowledge.Model,
+            }
+        );
+        return Knowledge.Of(
+            papers.Select(paper =>
+                (
+                    paper.Now == paper.Then
+                        ? new Knowledge(FactsJson.Read<StageFit[]>(paper.Fits!))
+                        : Learn(paper.Id, paper.Now, read(paper.Id))
+                ).Of(paper.Bow)
             )
         );
     }

@@ -11,6 +11,8 @@ internal sealed class PaperReader
     private readonly BowRow bow;
     private readonly Archer archer;
     private readonly Dictionary<string, SessionArrow> arrows = [];
+    private readonly DateTimeOffset[] worked;
+    private readonly int settlingLeft;
 
     /// <exception cref="MissingException">There is no such bow.</exception>
     public PaperReader(Sql sql, string bowId)
@@ -18,6 +20,8 @@ internal sealed class PaperReader
         this.sql = sql;
         bow = BowStore.Get(sql, bowId);
         archer = ArcherStore.Get(sql, bow.ArcherId).Archer;
+        worked = ChangeRows.WorkedAt(sql, bowId);
+        settlingLeft = FiredRows.SettlingLeft(sql, bowId);
     }
 
     /// <summary>Reads the papers of the bow that a paper was shot from.</summary>
@@ -47,7 +51,11 @@ internal sealed class PaperReader
         var events = SessionRecord.Of(sql, id, bow.Id, moves);
         var shot = events.Select(e => e.Act).OfType<SetBegun>().Select(s => s.Arrow).Distinct();
         var session = new TuningSession(
-            new SessionBow(bow.Bow, archer, bow.Adjusters, bow.Unsound),
+            new SessionBow(bow.Bow, archer, bow.Adjusters, bow.Unsound)
+            {
+                Worked = [.. worked.Where(at => at >= Stamp.Read(row.StartedAt))],
+                SettlingLeft = settlingLeft,
+            },
             [.. shot.Select(Arrow)],
             row.Plan is null ? Alone(events) : Kept.Read<SessionPlan>(row.Plan),
             row.Tolerance,

@@ -87,8 +87,9 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         var (paper, learned) = database.Read(sql =>
         {
             var (reader, kept) = (PaperReader.Of(sql, id), new LearnedStore(sql));
-            var known = kept.Earlier(id, earlier => reader.Read(earlier, Knowledge.None).Session);
-            return (reader.Read(id, known), kept.Anew);
+            var own = kept.Earlier(id, earlier => reader.Read(earlier, Knowledge.None).Session);
+            var make = kept.OfTheMake(id, other => PaperReader.Of(sql, other).Read(other, Knowledge.None).Session);
+            return (reader.Read(id, Knowledge.Of([make, own])), kept.Anew);
         });
         LearnedStore.Keep(database, learned);
         return paper;

@@ -255,7 +255,10 @@ internal sealed class SessionRecord
                     move.Note,
                     move.Seats,
                     named > 0 ? move.AfterSetId : null
-                ),
+                )
+                {
+                    SeatsBefore = move.SeatsBefore,
+                },
             };
             Add(set, Kind.Move, move.Ordinal, move.Id, move.HappenedAt, move.RecordedAt, act);
         }

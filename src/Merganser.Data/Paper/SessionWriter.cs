@@ -55,7 +55,8 @@ internal static class SessionWriter
                     move.Note,
                     happened.Happened,
                     move.Seats,
-                    (move as MoveMade)?.AfterSet
+                    (move as MoveMade)?.AfterSet,
+                    SeatsBefore: move.SeatsBefore
                 );
                 MoveLog.Log(sql, new NewMove(id, bowId, paperId, wanted), time);
                 break;

@@ -25,6 +25,18 @@ internal static class ChangeRows
                 .Reverse(),
         ];
 
+    /// <summary>When work was done that makes another bow of it at the paper, the newest of it in order.</summary>
+    public static DateTimeOffset[] WorkedAt(Sql sql, string bowId) =>
+        [
+            .. Newest(sql, bowId, Remembered, null)
+                .Where(c => ChangeTable.MakesAnotherRig(c.Change))
+                .Select(c => c.HappenedAt)
+                .Order(),
+        ];
+
+    /// <summary>Nobody works on a bow more often while one paper is open.</summary>
+    private const int Remembered = 40;
+
     public static RecordedChange[] Read(Sql sql, string where, object values) =>
         [
             .. sql.Query<(string Id, string Change, int Ordinal, string Note, int AfterShots, string At)>(

@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Sessions;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Guard;
@@ -16,7 +17,15 @@ public sealed record UndoInput(string? Id, bool LoggedWrongly);
 public sealed record YokeInput(int Left, int Right);
 
 /// <summary>Sizes by which each cam was shifted, + to the left.</summary>
-public sealed record SpacerInput(int Top, int Bottom);
+/// <param name="Seats">The pieces that stood there before, where nobody had said it yet.</param>
+public sealed record SpacerInput(int Top, int Bottom, SeatsInput? Seats = null);
+
+/// <summary>The size of the piece in each seat.</summary>
+public sealed record SeatsInput(int TopLeft, int TopRight, int BottomLeft, int BottomRight)
+{
+    /// <summary>As they were read off.</summary>
+    public SpacerSeats Read() => new(TopLeft, TopRight, BottomLeft, BottomRight);
+}
 
 /// <summary>
 /// A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of
@@ -36,9 +45,6 @@ public sealed record BowMoveInput(
 {
     private const int LongestNote = 500;
 
-    /// <summary>No adjuster has more steps than these.</summary>
-    private static readonly AllowedRange Steps = new(-400, 400, "", Why.Nothing);
-
     /// <summary>The moves to log; two legs of a yoke may be two of them.</summary>
     /// <exception cref="RefusedException">Nothing was moved, or the note is too long.</exception>
     public IReadOnlyList<NewMove> Moves(string bowId, BowRow bow)
@@ -46,56 +52,33 @@ public sealed record BowMoveInput(
         var id = ClientId.Checked(Id);
         var fields = new FieldReader();
         fields.Check((Note?.Length ?? 0) <= LongestNote, "note", "too-long", new TooLong(LongestNote));
-        fields.Check(
-            Yoke is not null || Spacers is not null || (Adjuster is not null && To is not null),
-            "adjuster",
-            "missing",
-            BowSays.WhichAdjuster
-        );
-        fields.Check(
-            Yoke is null or { Left: not 0 } or { Right: not 0 },
-            "yoke",
-            "nothing-moved",
-            BowSays.NothingTwisted
-        );
-        fields.Check(
-            Spacers is null or { Top: not 0 } or { Bottom: not 0 },
-            "spacers",
-            "nothing-moved",
-            BowSays.NothingMoved
-        );
-        foreach (var steps in new[] { Yoke?.Left, Yoke?.Right, Spacers?.Top, Spacers?.Bottom })
-        {
-            fields.Inside(Yoke is null ? "spacers" : "yoke", steps ?? 0, Steps);
-        }
-
         fields.ThrowIfAny();
-        if (Yoke is { } yoke)
-        {
-            var twists = new YokeTwists(yoke.Left, yoke.Right).Moves;
-            return [.. twists.Select((m, i) => Twist(Derived(id, i), Standing(m.Kind), m.Steps))];
-        }
-
-        if (Spacers is { } spacers)
-        {
-            var cam = Standing(AdjusterKind.CamSpacer);
-            var seats = (cam.Seats ?? SpacerSeats.Middle).Shifted(spacers.Top, spacers.Bottom);
-            return [New(id, cam.Kind, seats.Step, seats, cam.Position)];
-        }
-
-        return [New(id, Adjuster!.Value, To!.Value, null, From)];
-
-        NewMove New(string moveId, AdjusterKind kind, int to, SpacerSeats? seats, int? from = null) =>
-            new(moveId, bowId, null, new MoveWanted(kind, to, null, Note?.Trim() ?? "", HappenedAt, seats, From: from));
-
-        NewMove Twist(string moveId, Adjuster leg, int steps) =>
-            New(moveId, leg.Kind, leg.Position + steps, null, leg.Position);
-
-        Adjuster Standing(AdjusterKind kind) =>
-            bow.Adjusters.FirstOrDefault(a => a.Kind == kind)
-            ?? throw RefusedException.At("adjuster", "no-adjuster", new NoSuchAdjuster(kind));
+        var moves = Told(Adjuster, To, Yoke, Spacers, From).Read(bow.Adjusters);
+        return
+        [
+            .. moves.Select(
+                (m, i) =>
+                    new NewMove(
+                        SessionActs.NewMoveId(id, i),
+                        bowId,
+                        null,
+                        m with
+                        {
+                            Note = Note?.Trim() ?? "",
+                            HappenedAt = HappenedAt,
+                        }
+                    )
+            ),
+        ];
     }
 
-    /// <summary>Ids of the parts of one act follow from the act's own, so that a retry is safe.</summary>
-    private static string Derived(string id, int part) => part == 0 ? id : $"{id}-{part}";
+    /// <summary>A move as it was told, here or at a paper.</summary>
+    public static MoveTold Told(AdjusterKind? adjuster, int? to, YokeInput? yoke, SpacerInput? spacers, int? from) =>
+        new(
+            adjuster,
+            to,
+            yoke is null ? null : new YokeTwists(yoke.Left, yoke.Right),
+            spacers is null ? null : new SpacerShift(spacers.Top, spacers.Bottom, spacers.Seats?.Read()),
+            from
+        );
 }

@@ -161,7 +161,7 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows)
     private PaperRow Move(string paperId, int number, AdjusterKind kind, int to)
     {
         var id = $"66666666-0000-4000-8000-{number:000000000000}";
-        return papers.Append(paperId, id, s => SessionActs.Move(s, id, new MoveWanted(kind, to)));
+        return papers.Append(paperId, id, s => SessionActs.Move(s, id, [new MoveWanted(kind, to)]));
     }
 
     private void Shoot(PaperRow paper, int set, (double X, double Y)[] tears)

@@ -12,9 +12,11 @@ namespace Merganser.Web.Paper;
 public sealed record TaughtView(AdjusterKind Kind, Message Name, double Gain, double Sd, int Settings);
 
 /// <summary>What another stage of this bow taught.</summary>
+/// <param name="BowName">The other bow of the same make that taught it; null for this bow's own.</param>
 public sealed record OtherStageView(
     Message Words,
     string ArrowName,
+    string? BowName,
     int Shots,
     double Spread,
     IReadOnlyList<TaughtView> Taught
@@ -24,8 +26,11 @@ public sealed record OtherStageView(
 public sealed record ResetView(string Id, Message Words, string Reason, DateTimeOffset ResetAt);
 
 /// <summary>The learned response of a bow.</summary>
+/// <param name="Borrows">False where what bows of the same make taught is set aside; null where none of them taught
+/// anything, or no make was typed.</param>
 public sealed record ResponseView(
     string BowId,
+    bool? Borrows,
     Message? Stage,
     string? ArrowName,
     int Shots,
@@ -68,6 +73,7 @@ public sealed class ResponseDesk(
                 bowId,
                 null,
                 null,
+                null,
                 0,
                 MeanTear.UsualSpread,
                 MeanTear.UsualSpread,
@@ -83,6 +89,7 @@ public sealed class ResponseDesk(
         var stage = session.Stage;
         return new ResponseView(
             bowId,
+            bows.Borrows(bowId),
             stage.Name,
             arrows.Version(stage.Arrow).Typed.Name,
             session.Here.Count,
@@ -100,6 +107,7 @@ public sealed class ResponseDesk(
         new(
             fit.Stage.Name,
             arrows.Version(fit.Stage.Arrow).Typed.Name,
+            fit.OfBow,
             fit.Shots,
             fit.Spread,
             [

@@ -79,6 +79,10 @@ internal static class ApiTable
             ["DELETE /api/papers/{id}/notes/{noteId}"] = new("papers", "Takes a note back"),
             ["GET /api/bows/{bowId}/response"] = new("papers", "What a bow's adjusters have been seen to do"),
             ["POST /api/bows/{bowId}/response/resets"] = new("papers", "Forgets what was learned"),
+            ["POST /api/bows/{bowId}/response/borrowing"] = new(
+                "papers",
+                "Takes over what bows of the same make taught, or sets it aside"
+            ),
             ["DELETE /api/bows/{bowId}/response/resets/{id}"] = new("papers", "Takes a forgetting back"),
             ["GET /api/rack"] = new("rack", "Every bow with how it stands and what is next"),
             ["GET /api/bows/{id}/setup"] = new("setup", "The set-up of a bow"),

@@ -63,6 +63,7 @@ public static class BowWords
             BowSays.WhichAdjuster => $"Say which adjuster was moved, and to where.",
             BowSays.NothingTwisted => $"Nothing was twisted.",
             BowSays.NothingMoved => $"Nothing was moved.",
+            BowSays.SayTheSeats => $"Say which piece stood in each seat before the move: read them off the cams.",
             BowSays.ListedTwice => $"An adjuster is listed twice.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
@@ -268,6 +269,14 @@ public static class BowWords
             "Let-off module {0} less",
             "more",
             "less"
+        ),
+        [AdjusterKind.StrikePlate] = new(
+            "Strike plate",
+            "step",
+            "Strike plate {0} thicker",
+            "Strike plate {0} thinner",
+            "thicker",
+            "thinner"
         ),
     };
 }

@@ -11,10 +11,18 @@ public static class SessionWords
     public static FormattableString Of(SessionMessage message) =>
         message switch
         {
-            RemainsAfter({ Count: 0 }, var kind) =>
+            RemainsAfter({ Count: 0 }, var kind, true) =>
+                $"Marked as shot well with this arrow, on more days than one. Remains: {AfterPaper(kind)}.",
+            RemainsAfter(var open, var kind, true) =>
+                $"Marked as shot well with this arrow, on more days than one. Remains: {open}; {AfterPaper(kind)}.",
+            RemainsAfter({ Count: 0 }, var kind, _) =>
                 $"Marked as shot well with this arrow. Remains: three shots on another day, to see that it lasts; {AfterPaper(kind)}.",
-            RemainsAfter(var open, var kind) =>
+            RemainsAfter(var open, var kind, _) =>
                 $"Marked as shot well with this arrow. Remains: {open}; three shots on another day; {AfterPaper(kind)}.",
+            SettlingToGo(1) => $"Settling, 1 to go: shoot it and mark it.",
+            SettlingToGo(var shots) => $"Settling, {shots} to go: shoot them and mark them.",
+            SignsDisagree(var ratio, var low, var high) =>
+                $"The bare tear changes with the distance as with a weak shaft, but as computed the shaft is not weak: fit {ratio}, {low} to {high}.",
             ControlToShoot(var control, var shots) => $"{ControlOf(control)}: shoot {shots} more, touch nothing.",
             RungFirst(var rung, AdviceKind.NotReachable) => $"Out of travel: {rung:low} first.",
             RungFirst(var rung, AdviceKind.StopAsking) => $"More shots do not help: {rung:low} first.",
@@ -58,6 +66,11 @@ public static class SessionWords
                 $"What can be done here is done. Take the bow's card along: it says how the bow stands and what was tried.",
             SessionSays.OpenTheCard => $"Open the bow's card",
             SessionSays.MoreShotsOfTheClose => $"More shots of the arrows that are close",
+            SessionSays.SettlesNotRead => $"New string work settles first: these shots are kept, and not read.",
+            SessionSays.NothingYet => $"Nothing yet: shoot through the paper.",
+            SessionSays.TwoSignsDisagree => $"Two signs of the shaft disagree: a control arrow decides, no move yet.",
+            SessionSays.OneOfThemDecides =>
+                $"Three shots with a shaft that has flown well from another bow, at the same distances; touch nothing.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
 

@@ -15,8 +15,11 @@ public static class TuningWords
             Chance(> 0.99) => $"over 99 %",
             Chance(< 0.01) => $"under 1 %",
             Chance(var of) => $"{Show.Number(100 * of, 0)} %",
-            InsideWithChance(var tolerance, var chance) =>
-                $"Inside {tolerance} with a chance of {chance}, as you shot today.",
+            InsideWithChance(var tolerance, var chance, var lasting, 1) =>
+                $"Inside {tolerance} with a chance of {chance}, as you shot today; on other days about {lasting}. Three shots on another day would tell.",
+            InsideWithChance(var tolerance, var chance, var lasting, var days) =>
+                $"Inside {tolerance} with a chance of {chance}, as you shot today; over {days} days {lasting}.",
+            BothOrders(var first, var second) => $"{first}; and in the same visit {second:low}",
             ShootBeforeMoving(1) => $"Shoot one more before anything is moved.",
             ShootBeforeMoving(var shots) => $"Shoot {shots} more before anything is moved.",
             ChanceAndEnough(var chance, var enough) => $"Chance of being inside {chance}; done at {enough}.",
@@ -54,8 +57,8 @@ public static class TuningWords
             MoreShotsUntil(var enough) => $"More shots here; done at {enough}",
             StepMoves(var name, var step, var tail, var other) =>
                 $"{name}: one {step} moves the tail {tail} on this bow{(other ? ", the other way than usual" : "")}.",
-            LearnedFrom(var plus, var positions, var guess) =>
-                $"± {plus}, learned from {positions} positions; the trade's guess was {guess}.",
+            LearnedFrom(var plus, var positions, var guess, var from) =>
+                $"± {plus}, learned from {positions} positions; {SourceOf(from)} {guess}.",
             SpreadAgainst { Differs: true } s =>
                 $"Spread {s.Spread}, {Whose(s)} {s.Usual:bare}: {s.Test}. That points to the archer or the arrows.",
             SpreadAgainst s =>
@@ -95,8 +98,9 @@ public static class TuningWords
             RungTitle(var rung) => $"{LadderWords.Of(rung).Title}",
             RungHow(var rung) => $"{LadderWords.Of(rung).How}",
             RungTells(var rung) => $"{LadderWords.Of(rung).Tells}",
-            AnswerKnown(< 2, true, _, _) => $"from this bow's other stages",
-            AnswerKnown(< 2, false, _, _) => $"not moved yet",
+            AnswerKnown(< 2, GainSource.ThisBow, _, _) => $"from this bow's other stages",
+            AnswerKnown(< 2, GainSource.Make, _, _) => $"borrowed from bows of the same make",
+            AnswerKnown(< 2, _, _, _) => $"not moved yet",
             AnswerKnown(var positions, _, { } right, { } sure) =>
                 $"{positions} positions; a click right drives the tail {(right ? "right" : "left")}, {sure} sure",
             AnswerKnown(var positions, _, _, _) => $"{positions} positions shot",
@@ -185,9 +189,18 @@ public static class TuningWords
             DirectionReason.Plunger => $"A softer plunger cures stiff, a stiffer one weak",
             DirectionReason.Point => $"A heavier point cures stiff, a lighter one weak",
             DirectionReason.Weight => $"More draw weight cures stiff, less cures weak",
+            DirectionReason.StrikePlate => $"A thinner strike plate cures stiff, a thicker one weak",
             DirectionReason.PlungerPlace =>
                 $"The plunger's place is the bow's centre shot: the tension first, then its place",
             _ => $"A lower brace cures stiff, a higher one weak, a little",
+        };
+
+    private static string SourceOf(GainSource from) =>
+        from switch
+        {
+            GainSource.ThisBow => "earlier stages and papers said",
+            GainSource.Make => "bows of the same make said",
+            _ => "the trade's guess was",
         };
 
     private static string SchoolOf(School school) =>

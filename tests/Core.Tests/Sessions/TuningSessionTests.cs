@@ -114,7 +114,7 @@ public class TuningSessionTests
         Shoot("b", 0.4, 0);
         Turn(AdjusterKind.RestSideways, 6);
         var wanted = new MoveWanted(AdjusterKind.RestSideways, 6, Corrects: "m");
-        Happens([.. SessionActs.Move(Session(), "right", wanted)]);
+        Happens([.. SessionActs.Move(Session(), "right", [wanted])]);
         Session().Sets.Select(s => s.Positions[AdjusterKind.RestSideways]).ShouldBe([0, 6]);
         Session().Sets.Count.ShouldBe(2);
     }
@@ -183,7 +183,7 @@ public class TuningSessionTests
 
     private void Move(string id, AdjusterKind kind, int to)
     {
-        var acts = SessionActs.Move(Session(), id, new MoveWanted(kind, to));
+        var acts = SessionActs.Move(Session(), id, [new MoveWanted(kind, to)]);
         Turn(kind, to);
         Happens([.. acts]);
     }

@@ -150,6 +150,7 @@ public class DecisionRuleTests
         Belief Doubted(double reversed) =>
             new(
                 Prior(firm),
+                new Unknowns(Prior(firm)),
                 [
                     One([firm], .9, 0, .06, .15, .02, 1 - reversed, ways[0], [0]),
                     One([firm], .9, 0, .06, .15, .02, reversed, ways[1], [0]),
@@ -206,7 +207,12 @@ public class DecisionRuleTests
         double sd,
         double spread = .15,
         double gainSd = .02
-    ) => new(Prior(gains), [One(gains, x, y, sd, spread, gainSd, 1, Masks(gains)[0], new double[gains.Length])]);
+    ) =>
+        new(
+            Prior(gains),
+            new Unknowns(Prior(gains)),
+            [One(gains, x, y, sd, spread, gainSd, 1, Masks(gains)[0], new double[gains.Length])]
+        );
 
     /// <summary>A yoke that answers as agreed, or with a tenth.</summary>
     private static Belief Ignoring(double deaf)
@@ -214,6 +220,7 @@ public class DecisionRuleTests
         SignMask[] masks = [.. SignMask.Of(Prior(Yoke) with { DeafChance = .3 }, _ => false)];
         return new(
             Prior(Yoke),
+            new Unknowns(Prior(Yoke)),
             [
                 One([Yoke], 1.2, 0, .06, .15, .02, 1 - deaf, masks[0], [0]),
                 One([Yoke with { Nominal = .04 }], 1.2, 0, .06, .15, .004, deaf, masks[1], [0]),
@@ -224,6 +231,7 @@ public class DecisionRuleTests
     private static Belief Open(double x, double plus = .5) =>
         new(
             Prior(Rest),
+            new Unknowns(Prior(Rest)),
             [
                 One([Rest], x, 0, .06, .15, .005, plus, Masks(Rest)[0], [0]),
                 One([Rest], x, 0, .06, .15, .005, 1 - plus, Masks(Rest)[1], [0]),

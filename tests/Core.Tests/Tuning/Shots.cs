@@ -14,8 +14,10 @@ internal static class Shots
         Tear tear,
         int set = 1,
         bool doubtful = false,
-        string? arrow = null
-    ) => new("", 1, set, stage, positions, Marked(tear, arrow), default, null, doubtful);
+        string? arrow = null,
+        string rig = "",
+        DateTimeOffset? at = null
+    ) => new("", 1, set, stage, positions, rig, Marked(tear, arrow), at ?? default, null, doubtful);
 
     public static ShotReading With(this ShotReading shot, Stage? stage = null, Tear? tear = null) =>
         shot with

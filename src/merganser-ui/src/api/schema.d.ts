@@ -845,6 +845,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{bowId}/response/borrowing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes over what bows of the same make taught, or sets it aside */
+        post: operations["postBowsByBowIdResponseBorrowing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/response/resets/{id}": {
         parameters: {
             query?: never;
@@ -1325,7 +1342,7 @@ export interface components {
          * @description What can be turned, moved or changed on a bow to steer the arrow's tail.
          * @enum {unknown}
          */
-        AdjusterKind: "restSideways" | "restHeight" | "nockingPoint" | "yokePair" | "camSpacer" | "limbPocket" | "bottomLimbBolt" | "plungerTension" | "plungerPosition" | "braceHeight" | "drawWeight" | "pointWeight" | "tiller" | "yokeLeftLeg" | "yokeRightLeg" | "topCable" | "bottomCable" | "stringTwists" | "limbBolts" | "drawModule" | "letOffModule";
+        AdjusterKind: "restSideways" | "restHeight" | "nockingPoint" | "yokePair" | "camSpacer" | "limbPocket" | "bottomLimbBolt" | "plungerTension" | "plungerPosition" | "braceHeight" | "drawWeight" | "pointWeight" | "tiller" | "yokeLeftLeg" | "yokeRightLeg" | "topCable" | "bottomCable" | "stringTwists" | "limbBolts" | "drawModule" | "letOffModule" | "strikePlate";
         /** @description What an adjuster is called and usually has, for a bow that is being entered. */
         AdjusterOffer: {
             kind: components["schemas"]["AdjusterKind"];
@@ -1397,15 +1414,21 @@ export interface components {
             enough?: null | number;
             /**
              * Format: double
-             * @description The chance after the advised move.
+             * @description The chance after the advised move, or both.
              */
             chanceAfter?: null | number;
+            also?: null | components["schemas"]["AdvisedMove"];
+            /**
+             * Format: double
+             * @description Chance that the mean of all days lies inside, where it is good enough today.
+             */
+            lasting?: null | number;
         };
         /**
          * @description What an advice asks for.
          * @enum {unknown}
          */
-        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "movesDoNotHelp" | "stopAsking" | "unsound";
+        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "movesDoNotHelp" | "stopAsking" | "contradiction" | "unsound";
         /** @description The one advised move. */
         AdvisedMove: {
             /** @description The adjuster. */
@@ -1443,6 +1466,14 @@ export interface components {
             unit?: string;
             /** @description Why the range ends there. */
             why?: components["schemas"]["Why"];
+        };
+        /** @description A move on the other axis, made in the same visit to the press. */
+        AlsoInput: {
+            adjuster: components["schemas"]["AdjusterKind"];
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            from?: null | number;
         };
         /** @description The person who shoots. */
         Archer: {
@@ -1743,6 +1774,10 @@ export interface components {
             arrow: components["schemas"]["Arrow"];
             summary: components["schemas"]["ArrowSummary"];
         };
+        /** @description Whether what bows of the same make taught is taken over. */
+        BorrowingInput: {
+            borrows: boolean;
+        };
         /** @description A bow as measured on the bench. Weights in lb, lengths in inches, speeds in ft/s. */
         Bow: {
             /** @description As the bench calls it. */
@@ -1858,7 +1893,11 @@ export interface components {
          * @enum {unknown}
          */
         BowChange: "newString" | "newCable" | "newServing" | "newLoop" | "newPeep" | "newRest" | "stringTwists" | "oneSidedTwist" | "opposedYokeTwists" | "drawWeight" | "drawLength" | "limbBolt" | "camSpacer" | "braceHeight" | "nockingPoint" | "sight";
-        /** @description A bow as typed: every measured field is text until it has been read. */
+        /**
+         * @description A bow as typed: every measured field is text until it has been read. The make is the archer's own word for maker and
+         *     model: bows of one make share what their adjusters were seen to do. The axle bolts' figure is the maker's, in the
+         *     maker's own words.
+         */
         BowEntry: {
             name: null | string;
             kind: components["schemas"]["BowKind"];
@@ -1881,6 +1920,8 @@ export interface components {
             makerAxleToAxle?: null | string;
             makerBraceHeight?: null | string;
             makerCentreShot?: null | string;
+            make?: null | string;
+            axleBolts?: null | string;
         };
         /** @description A bow as sent. */
         BowInput: {
@@ -2876,12 +2917,15 @@ export interface components {
             sideways: string;
             plus: string;
         };
-        /** @description A move as it was really made; one that is logged late names the set it came after. */
+        /**
+         * @description A move as it was really made: one adjuster, both yoke legs, or the spacers of both cams. One that is logged late
+         *     names the set it came after.
+         */
         MoveInput: {
             id: null | string;
-            adjuster: components["schemas"]["AdjusterKind"];
+            adjuster?: null | components["schemas"]["AdjusterKind"];
             /** Format: int32 */
-            to: number;
+            to?: null | number;
             corrects?: null | string;
             note?: null | string;
             /** Format: date-time */
@@ -2892,6 +2936,9 @@ export interface components {
              * @description Where the adjuster was seen to stand; if it stands elsewhere by now, it is refused.
              */
             from?: null | number;
+            yoke?: null | components["schemas"]["YokeInput"];
+            spacers?: null | components["schemas"]["SpacerInput"];
+            also?: null | components["schemas"]["AlsoInput"];
         };
         /** @description A page of a bow's moves, in order. */
         MovePage: {
@@ -3156,6 +3203,8 @@ export interface components {
         OtherStageView: {
             words: string;
             arrowName: string;
+            /** @description The other bow of the same make that taught it; null for this bow's own. */
+            bowName: null | string;
             /** Format: int32 */
             shots: number;
             /** Format: double */
@@ -3169,6 +3218,8 @@ export interface components {
             beforeYouShoot: string[];
             usualTolerance: string;
             strictTolerance: string;
+            /** @description True for a technician with a press: a move for each axis may be advised at once. */
+            bothAxes: boolean;
         };
         /** @description A paper to start: bow, arrow version, stages, and how it is decided. */
         PaperInput: {
@@ -3188,6 +3239,8 @@ export interface components {
             /** @default false */
             byMachine: boolean;
             dozenId?: null | string;
+            /** @default false */
+            bothAxes: boolean;
         };
         /** @description A paper in a line: what stands in a list of them. */
         PaperLine: {
@@ -3239,7 +3292,8 @@ export interface components {
             next: components["schemas"]["Next"];
             /** Format: int32 */
             version: number;
-            lastMove: null | components["schemas"]["MoveView"];
+            /** @description The moves of this bow that were logged last, in one act: what undo takes back. */
+            lastMoves: components["schemas"]["MoveView"][];
         };
         /** @description A weighed piece; an odd one is asked to be weighed again. */
         Piece: {
@@ -3320,6 +3374,7 @@ export interface components {
             /** Format: int32 */
             shotsPerDecision: number;
             byMachine: boolean;
+            bothAxes: boolean;
             dozenId: null | string;
             stages: components["schemas"]["StageView"][];
             nextStage: null | components["schemas"]["NextStageView"];
@@ -3502,6 +3557,11 @@ export interface components {
         /** @description The learned response of a bow. */
         ResponseView: {
             bowId: string;
+            /**
+             * @description False where what bows of the same make taught is set aside; null where none of them taught
+             *         anything, or no make was typed.
+             */
+            borrows: null | boolean;
             stage: null | string;
             arrowName: null | string;
             /** Format: int32 */
@@ -3595,6 +3655,17 @@ export interface components {
          * @enum {unknown}
          */
         School: "centreFirst" | "ladder" | "restOnly" | "walkBack";
+        /** @description The size of the piece in each seat. */
+        SeatsInput: {
+            /** Format: int32 */
+            topLeft: number;
+            /** Format: int32 */
+            topRight: number;
+            /** Format: int32 */
+            bottomLeft: number;
+            /** Format: int32 */
+            bottomRight: number;
+        };
         /**
          * @description A session that tunes, or a trial that leaves the bow untouched.
          * @enum {unknown}
@@ -3637,6 +3708,7 @@ export interface components {
             startedAt: string;
             shots: components["schemas"]["ShotView"][];
             mean: null | components["schemas"]["MeanView"];
+            headline: string;
             figures: components["schemas"]["Figure"][];
             /** @description The newest of them, in order. */
             movesBefore: components["schemas"]["MoveView"][];
@@ -3812,6 +3884,7 @@ export interface components {
             top: number;
             /** Format: int32 */
             bottom: number;
+            seats?: null | components["schemas"]["SeatsInput"];
         };
         /**
          * @description The four seats of the cam spacers with the size of the piece in each. Sizes are coded in pairs: left and right of
@@ -6016,6 +6089,33 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ResetInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResponseView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByBowIdResponseBorrowing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BorrowingInput"];
             };
         };
         responses: {

@@ -88,6 +88,14 @@ export default function BowPage() {
               fault={fault('name')}
               first={fresh && !newOne}
             />
+            <Field
+              label="Make and model"
+              name="make"
+              value={form.entry.make ?? ''}
+              onChange={(make) => put({ make })}
+              fault={fault('make')}
+              hint="may stay empty; bows of one make share what their adjusters did"
+            />
             {fresh && (
               <Select
                 label="Kind"
@@ -144,6 +152,16 @@ export default function BowPage() {
             {compound && typed('makerAxleToAxle', 'Axle to axle', 'length', `play ${rule(0.125)}`)}
             {typed('makerBraceHeight', 'Brace height', 'length', `play ${rule(0.125)}`)}
             {compound && typed('makerCentreShot', 'Centre shot', 'length', `empty takes ${rule(0.8125)}`)}
+            {compound && (
+              <Field
+                label="Axle bolts"
+                name="axleBolts"
+                value={form.entry.axleBolts ?? ''}
+                onChange={(axleBolts) => put({ axleBolts })}
+                fault={fault('axleBolts')}
+                hint="the maker’s figure in the maker’s words"
+              />
+            )}
           </div>
           <h2>{compound ? 'Rest and cams' : 'Rest'}</h2>
           <div className={l.fields}>

@@ -39,6 +39,8 @@ export const emptyEntry: Entry = {
   makerAxleToAxle: '',
   makerBraceHeight: '',
   makerCentreShot: '',
+  make: '',
+  axleBolts: '',
 };
 
 export const newArcher: Schemas['Archer'] = {
@@ -99,7 +101,7 @@ export function formOf(bow: Schemas['BowView'], archer: Schemas['Archer']): BowF
 }
 
 // The number grows with the shape of the form: an older draft is not read.
-const key = (id: string) => `merganser-bow-2-${id}`;
+const key = (id: string) => `merganser-bow-3-${id}`;
 
 /** What was typed and not yet kept survives a reload. */
 export function saveDraft(id: string, form: BowForm | null): void {

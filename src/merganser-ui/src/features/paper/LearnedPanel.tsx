@@ -19,7 +19,6 @@ type Response = Schemas['ResponseView'];
 /** What this bow's adjusters were seen to do: before and after, with what its other stages taught; can be forgotten. */
 export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () => void }) {
   const { figure } = useFigures();
-  const change = (gain: number) => `${gain > 0 ? '+' : ''}${figure(gain, 'in', 3)}`;
   const queries = useQueryClient();
   const acts = useActs(`response ${bowId}`);
   const response = useQuery({
@@ -40,6 +39,12 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
             body: { id, kinds, reason },
           }),
         ),
+      ),
+    );
+  const borrow = async (borrows: boolean) =>
+    after(
+      await acts.act(`borrow ${borrows}`, () =>
+        answer(api.POST('/api/bows/{bowId}/response/borrowing', { params: { path: { bowId } }, body: { borrows } })),
       ),
     );
   const takeBack = async (id: string) =>
@@ -77,23 +82,17 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
         </Note>
       ))}
       <Rows view={view} />
-      {view.others.length > 0 && (
-        <>
-          <h2>Its other stages, a weaker word</h2>
-          <Bullets>
-            {view.others.map((other, i) => (
-              <li key={`${other.words}${i}`}>
-                <b>
-                  {other.words}, {other.arrowName}
-                </b>
-                , {other.shots} shots, spread {figure(other.spread, 'in', 2)}.{' '}
-                {other.taught.length === 0
-                  ? 'Nothing was moved there.'
-                  : other.taught.map((t) => `${t.name} ${change(t.gain)} ± ${figure(t.sd, 'in', 3)} a step`).join('; ')}
-              </li>
-            ))}
-          </Bullets>
-        </>
+      <Others title="Its other stages, a weaker word" others={view.others.filter((o) => o.bowName === null)} />
+      <Others
+        title="Borrowed from bows of the same make, weaker still"
+        others={view.others.filter((o) => o.bowName !== null)}
+      />
+      {view.borrows !== null && (
+        <div className={l.row}>
+          <Key disabled={acts.busy} onClick={() => void borrow(!view.borrows)}>
+            {view.borrows ? 'Set aside what other bows of its make taught' : 'Borrow from bows of the same make again'}
+          </Key>
+        </div>
       )}
       <div className={l.row}>
         <Key disabled={acts.busy || view.shots === 0} onClick={() => void forget([], 'asked for by hand')}>
@@ -110,6 +109,32 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
         </p>
       ))}
     </Pane>
+  );
+}
+
+/** What other stages taught, each in a line. */
+function Others({ title, others }: { title: string; others: Response['others'] }) {
+  const { figure } = useFigures();
+  const change = (gain: number) => `${gain > 0 ? '+' : ''}${figure(gain, 'in', 3)}`;
+  if (others.length === 0) return null;
+  return (
+    <>
+      <h2>{title}</h2>
+      <Bullets>
+        {others.map((other, i) => (
+          <li key={`${other.words}${i}`}>
+            <b>
+              {other.bowName && `${other.bowName}: `}
+              {other.words}, {other.arrowName}
+            </b>
+            , {other.shots} shots, spread {figure(other.spread, 'in', 2)}.{' '}
+            {other.taught.length === 0
+              ? 'Nothing was moved there.'
+              : other.taught.map((t) => `${t.name} ${change(t.gain)} ± ${figure(t.sd, 'in', 3)} a step`).join('; ')}
+          </li>
+        ))}
+      </Bullets>
+    </>
   );
 }
 

@@ -5,8 +5,10 @@ import { Select } from '../../parts/Field';
 import { Scale } from '../../parts/Scale';
 import { Key, Plain } from '../../parts/Buttons';
 import { Empty } from '../../parts/Empty';
+import { isPair, MoveSteps, useMoveSteps, type MoveTold } from '../../parts/MoveSteps';
 import { Fault } from '../../parts/Note';
 import { Pane } from './Pane';
+import type { MoveBeside } from './usePaperWork';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
 
@@ -18,39 +20,42 @@ interface Props {
   busy: boolean;
   /** The sets of the paper: a move that was forgotten is logged late, after the set it really came after. */
   sets?: { id: string; number: number }[];
-  onLog: (
-    adjuster: Schemas['AdjusterKind'],
-    to: number,
-    note: string,
-    corrects: string | null,
-    afterSetId: string | null,
-  ) => void;
+  onLog: (told: MoveTold, beside: MoveBeside) => void;
 }
 
 /** What was really done to the bow, whatever was advised; a wrong entry is corrected, a real move is taken back by a move. */
-export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], onLog }: Props) {
+export function MovePanel(props: Props) {
+  const { adjusters, advised } = props;
   const [kind, setKind] = useState(advised?.kind ?? adjusters[0]?.kind ?? null);
   const adjuster = adjusters.find((a) => a.kind === kind) ?? adjusters[0];
-  const [to, setTo] = useState(advised?.to ?? adjuster?.position ?? 0);
-  const [note, setNote] = useState('');
-  const [corrects, setCorrects] = useState<string | null>(null);
-  const [afterSet, setAfterSet] = useState('');
   if (!adjuster)
     return (
       <Pane>
         <Empty title="This bow has no adjusters">Tick what it has on the Bow page.</Empty>
       </Pane>
     );
-  const choose = (next: string) => {
-    const found = adjusters.find((a) => a.kind === next)!;
-    setKind(found.kind);
-    setTo(found.position);
-    setCorrects(null);
-  };
+  return <MoveEntry key={adjuster.kind} {...props} adjuster={adjuster} onChoose={setKind} />;
+}
+
+interface EntryProps extends Props {
+  adjuster: Schemas['AdjusterView'];
+  onChoose: (kind: Schemas['AdjusterKind']) => void;
+}
+
+/** The entry for one adjuster: its step, or both parts of a yoke or of the spacers. */
+function MoveEntry({ adjuster, adjusters, advised, moves, fault, busy, sets = [], onLog, onChoose }: EntryProps) {
+  const [to, setTo] = useState(advised?.kind === adjuster.kind ? advised.to : adjuster.position);
+  const [note, setNote] = useState('');
+  const [corrects, setCorrects] = useState<string | null>(null);
+  const [afterSet, setAfterSet] = useState('');
+  const steps = useMoveSteps(adjuster);
+  const pair = isPair(adjuster.kind) && !corrects;
   const last = moves.findLast((m) => m.adjuster === adjuster.kind);
   const wrong = last ? (last.corrects ?? last.id) : null;
-  const by = to - adjuster.position;
   const place = (at: number) => adjuster.places[at - adjuster.lower] ?? '';
+  const step: MoveTold | null =
+    to === adjuster.position ? null : { adjuster: adjuster.kind, to, from: corrects ? null : adjuster.position };
+  const told = pair ? steps.told : step;
   return (
     <Pane label="Log a move">
       <p className={w.label}>What was really done</p>
@@ -60,25 +65,39 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], o
         label="Adjuster"
         name="adjuster"
         value={adjuster.kind}
-        onChange={choose}
+        onChange={(kind) => onChoose(kind as Schemas['AdjusterKind'])}
         choices={adjusters.map((a) => ({ value: a.kind, label: a.name }))}
       />
-      <Scale lower={adjuster.lower} upper={adjuster.upper} at={to} label={`${adjuster.name}: ${place(to)}`} />
-      <div className={l.row}>
-        <Key onClick={() => setTo(to - 1)} disabled={to <= adjuster.lower} aria-label={`One more: ${adjuster.minus}`}>
-          −
-        </Key>
-        <b className={w.tabular} data-testid="move-to">
-          {place(adjuster.position)} → {place(to)}
-        </b>
-        <Key onClick={() => setTo(to + 1)} disabled={to >= adjuster.upper} aria-label={`One more: ${adjuster.plus}`}>
-          +
-        </Key>
-      </div>
-      <p className={w.muted}>
-        + one step: {adjuster.plus.toLowerCase()}. − one step: {adjuster.minus.toLowerCase()}.
-        {adjuster.needsPress && ' Press needed.'}
-      </p>
+      {pair ? (
+        <MoveSteps adjuster={adjuster} steps={steps} />
+      ) : (
+        <>
+          <Scale lower={adjuster.lower} upper={adjuster.upper} at={to} label={`${adjuster.name}: ${place(to)}`} />
+          <div className={l.row}>
+            <Key
+              onClick={() => setTo(to - 1)}
+              disabled={to <= adjuster.lower}
+              aria-label={`One more: ${adjuster.minus}`}
+            >
+              −
+            </Key>
+            <b className={w.tabular} data-testid="move-to">
+              {place(adjuster.position)} → {place(to)}
+            </b>
+            <Key
+              onClick={() => setTo(to + 1)}
+              disabled={to >= adjuster.upper}
+              aria-label={`One more: ${adjuster.plus}`}
+            >
+              +
+            </Key>
+          </div>
+          <p className={w.muted}>
+            + one step: {adjuster.plus.toLowerCase()}. − one step: {adjuster.minus.toLowerCase()}.
+            {adjuster.needsPress && ' Press needed.'}
+          </p>
+        </>
+      )}
       <NoteField label="Note" value={note} onChange={setNote} />
       {sets.length > 1 && !corrects && (
         <Select
@@ -96,8 +115,8 @@ export function MovePanel({ adjusters, advised, moves, fault, busy, sets = [], o
       <div className={l.row}>
         <Key
           strong
-          disabled={by === 0 || busy}
-          onClick={() => onLog(adjuster.kind, to, note, corrects, corrects ? null : afterSet || null)}
+          disabled={!told || busy}
+          onClick={() => told && onLog(told, { note, corrects, afterSetId: corrects ? null : afterSet || null })}
         >
           {corrects ? 'Correct the entry' : 'Log this move'}
         </Key>

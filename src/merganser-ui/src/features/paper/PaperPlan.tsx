@@ -6,6 +6,7 @@ import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Bullets } from '../../parts/List';
 import { classes } from '../../parts/classes';
 import type { Choices } from './paperTypes';
+import { Tick } from '../../parts/Tick';
 import { Pane } from './Pane';
 import l from '../../parts/layout.module.css';
 import s from './PaperPlan.module.css';
@@ -17,6 +18,7 @@ export interface Plan {
   tolerance: number;
   shotsPerDecision: number;
   byMachine: boolean;
+  bothAxes: boolean;
   school: Schemas['School'] | null;
   dozenId: string | null;
 }
@@ -28,6 +30,7 @@ export const freshPlan = (arrowId: string): Plan => ({
   tolerance: 0.25,
   shotsPerDecision: 2,
   byMachine: false,
+  bothAxes: false,
   school: null,
   dozenId: null,
 });
@@ -146,6 +149,11 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
             onChange={(school) => onChange({ ...plan, school: (school || null) as Plan['school'] })}
             choices={schools}
           />
+          {choices?.bothAxes && (
+            <Tick checked={plan.bothAxes} onChange={(bothAxes) => onChange({ ...plan, bothAxes })}>
+              Both axes in one visit to the press, where both are far out
+            </Tick>
+          )}
         </>
       )}
       {pick('Shot by', 'byMachine', [

@@ -13,16 +13,7 @@ import { MarkingSheet } from './MarkingSheet';
 import { readMarking, writeMarking } from './markingDraft';
 import { MovePanel } from './MovePanel';
 import { NextArrow } from './NextArrow';
-import {
-  freshMarking,
-  isMarked,
-  type Marking,
-  type Paper,
-  type Purpose,
-  type Shot,
-  type ShotSet,
-  type Side,
-} from './paperTypes';
+import { freshMarking, isMarked, type Marking, type Paper, type Purpose, type Shot, type Side } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { ReadingSheet } from './ReadingSheet';
 import { SessionFoot } from './SessionFoot';
@@ -30,6 +21,7 @@ import { SessionWays, type Way } from './SessionWays';
 import { ShotsPanel } from './ShotsPanel';
 import { StageRail } from './StageRail';
 import { OpenAgain, TakeBack } from './TakeBack';
+import { usePaperMoves } from './usePaperMoves';
 import type { NextSet, PaperWork } from './usePaperWork';
 import l from '../../parts/layout.module.css';
 import s from './PaperPage.module.css';
@@ -55,7 +47,6 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
   const [marking, setMarkingState] = useState<Marking | null>(() => readMarking(paper.id));
   const shown = paper.sets.find((s) => s.id === shownId) ?? last;
   const undo = useUndo();
-  const [taking, setTaking] = useState<Schemas['MoveView'] | null>(null);
   const [reopened, setReopened] = useState(false);
   const usualSide: Side = last.shots.at(-1)?.side ?? paper.sets.at(-2)?.shots.at(-1)?.side ?? 'shootingSide';
 
@@ -98,43 +89,12 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     setWay('reading');
     setTimeout(focusHome);
   };
-  const logMove = async (
-    adjuster: Schemas['AdjusterKind'],
-    to: number,
-    note: string,
-    corrects: string | null,
-    afterSetId: string | null = null,
-  ) => {
-    const from = corrects ? null : (bow.adjusters.find((a) => a.kind === adjuster)?.position ?? null);
-    const after = await work.move(paper, adjuster, to, note, corrects, afterSetId, from);
-    show(after);
-    if (!after) return;
-    sayReopened(after);
-    const made = after.lastMove;
-    if (made?.adjuster === adjuster && !corrects) undo.offer(made.words, () => setTaking(made));
-    else undo.forget();
-  };
-  /** A move is taken back as an entry that was wrong, or as a real move the other way: software turns no screw. */
-  const takeBack = async (move: Schemas['MoveView'], loggedWrongly: boolean) => {
-    setTaking(null);
-    const note = loggedWrongly ? '' : 'turned back';
-    const after = await work.move(paper, move.adjuster, move.from, note, loggedWrongly ? move.id : null);
-    show(after);
-    if (after) undo.done(move.words);
-  };
+  const moves = usePaperMoves(paper, work, undo, { show, sayReopened });
+  const { taking, setTaking, logMove } = moves;
   const newSet = async (next: NextSet) => {
     const after = await work.newSet(paper, next);
     show(after);
     if (after) undo.forget();
-  };
-  /** Real moves back to how the bow stood at a set, one by one; each is logged. */
-  const goBackTo = async (set: ShotSet) => {
-    let after: Paper | null = paper;
-    for (const move of set.wayBack) {
-      if (!after) return;
-      after = await work.move(after, move.kind, move.to, `back to set ${set.number}`, null);
-    }
-    show(after);
   };
   const control = (purpose: Purpose) => {
     const other = arrows.find((a) => a.kept && a.kept.id !== paper.arrowVersionId)?.kept?.id ?? null;
@@ -186,8 +146,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     if (action === 'mark') mark();
     else if (action === 'accept') void accept();
     else if (action === 'logMove') look('move');
-    else if (action === 'madeMove' && paper.advice.move)
-      void logMove(paper.advice.move.kind, paper.advice.move.to, '', null);
+    else if (action === 'madeMove') moves.madeAdvised();
     else if (action === 'start') goStart();
     else if (action === 'rung') look('ladder');
     else if (action === 'card') window.open(`/api/bows/${paper.bowId}/card.pdf`, '_blank', 'noopener');
@@ -229,12 +188,12 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
             {reopened && <OpenAgain />}
             {taking && (
               <TakeBack
-                move={taking}
-                onTake={(wrongly) => void takeBack(taking, wrongly)}
+                moves={taking}
+                onTake={(wrongly) => void moves.takeBack(taking, wrongly)}
                 onLeave={() => setTaking(null)}
               />
             )}
-            {way === 'reading' && <ReadingPanel paper={paper} set={shown} onBack={(set) => void goBackTo(set)} />}
+            {way === 'reading' && <ReadingPanel paper={paper} set={shown} onBack={(set) => void moves.goBackTo(set)} />}
             {way === 'shots' && (
               <ShotsPanel set={shown} onMark={(shot, reason, doubtful) => void markShot(shot, reason, doubtful)} />
             )}
@@ -257,7 +216,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
                 fault={work.faults.to?.[0] ?? work.problem?.message ?? null}
                 busy={work.busy}
                 sets={paper.sets.map(({ id, number }) => ({ id, number }))}
-                onLog={(...entry) => void logMove(...entry)}
+                onLog={(told, beside) => void logMove(told, beside)}
               />
             )}
           </div>

@@ -27,7 +27,7 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
   return (
     <Pane label="Reading">
       {set.purpose !== 'session' && <p className={w.label}>A control: {purposes[set.purpose]}, the bow left alone</p>}
-      <h1 data-testid="words">{set.mean?.words ?? 'Nothing yet: shoot through the paper.'}</h1>
+      <h1 data-testid="words">{set.headline}</h1>
       {set.mean && (
         <div className={s.figures} data-testid="reading-figures">
           {set.figures.map((figure) => (
@@ -79,11 +79,13 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
           ? 'Stop'
           : advice.kind === 'smallTest'
             ? 'A small test'
-            : advice.move
-              ? 'The one move'
-              : 'The one advice'}
+            : advice.also
+              ? 'Both in one visit'
+              : advice.move
+                ? 'The one move'
+                : 'The one advice'}
       </p>
-      <h2>{advice.move ? advice.move.order : advice.sentence}</h2>
+      <h2>{advice.also ? advice.sentence : advice.move ? advice.move.order : advice.sentence}</h2>
       <p>{advice.reason}</p>
       {advice.chance != null && (
         <ChanceBar
@@ -98,12 +100,15 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
           <b>The way.</b> {advice.disputed}
         </p>
       )}
-      {advice.move && (
-        <p className={w.muted}>
-          {advice.move.places} {advice.move.goes}{' '}
-          {advice.move.needsPress ? 'Press needed: only with the right press and the manual. ' : 'No press. '}
-          {advice.move.after}
-        </p>
+      {[advice.move, advice.also].map(
+        (move) =>
+          move && (
+            <p className={w.muted} key={move.kind}>
+              {move.places} {move.goes}{' '}
+              {move.needsPress ? 'Press needed: only with the right press and the manual. ' : 'No press. '}
+              {move.after}
+            </p>
+          ),
       )}
     </div>
   );

@@ -32,7 +32,7 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
         className={s.sheet}
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         role="img"
-        aria-label={`${title}. ${mean ? mean.words : 'No shots yet.'} ${voided ? `${voided} void.` : ''}`}
+        aria-label={`${title}. ${set.headline} ${voided ? `${voided} void.` : ''}`}
       >
         <SheetGrid width={WIDTH} height={HEIGHT} cx={cx} cy={cy} px={px} />
         {counted.map((shot, i) => (
@@ -135,7 +135,7 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
         </text>
         {counted.length === 0 && (
           <text x={cx} y={cy + paper.tolerance * px + 30} textAnchor="middle" fontSize="16">
-            no tears in this set yet
+            {set.shots.length > 0 ? set.headline : 'no tears in this set yet'}
           </text>
         )}
         <g>

@@ -5,17 +5,19 @@ import l from '../../parts/layout.module.css';
 import s from './TakeBack.module.css';
 
 interface Props {
-  move: Schemas['MoveView'];
+  moves: Schemas['MoveView'][];
   onTake: (loggedWrongly: boolean) => void;
   onLeave: () => void;
 }
 
-/** A move is taken back as an entry that was wrong, or as a real move the other way. */
-export function TakeBack({ move, onTake, onLeave }: Props) {
+export const wordsOf = (moves: Schemas['MoveView'][]) => moves.map((m) => m.words).join('; ');
+
+/** What was moved in one act is taken back as entries that were wrong, or as real moves the other way. */
+export function TakeBack({ moves, onTake, onLeave }: Props) {
   return (
     <div className={s.taking} role="group" aria-label="How is it taken back?">
       <p>
-        <b>{move.words}.</b> Was it logged wrongly, or turned back on the bow?
+        <b>{wordsOf(moves)}.</b> Was it logged wrongly, or turned back on the bow?
       </p>
       <p className={l.row}>
         <Key autoFocus onClick={() => onTake(true)}>

@@ -62,6 +62,7 @@ const set = (number: number, part: object = {}) => ({
   arrowName: 'Light',
   startedAt: '2026-11-23T18:00:00Z',
   shots: [shot(1, 0.5)],
+  headline: 'Tail right 0.50 in.',
   mean: {
     mean: { x: 0.5, y: 0 },
     radius: 0.2,

@@ -40,6 +40,7 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   startedAt: '2026-11-23T18:00:00Z',
   shots,
   mean: null,
+  headline: 'Nothing yet: shoot through the paper.',
   figures: [],
   movesBefore: [],
   movesNotShown: 0,
@@ -120,7 +121,10 @@ describe('logging what was really done', () => {
     expect(screen.getByTestId('move-to').textContent).toBe('place 2 → place -18');
     await userEvent.click(screen.getByLabelText('One more: Rest 1 click down'));
     await userEvent.click(screen.getByText('Log this move'));
-    expect(onLog).toHaveBeenCalledWith('restHeight', -17, '', null, null);
+    expect(onLog).toHaveBeenCalledWith(
+      { adjuster: 'restHeight', to: -17, from: 2 },
+      { note: '', corrects: null, afterSetId: null },
+    );
   });
 
   it('takes another adjuster from where it stands, with a note', async () => {
@@ -130,7 +134,10 @@ describe('logging what was really done', () => {
     await userEvent.click(screen.getByLabelText('One more: Rest 1 click up'));
     await userEvent.type(screen.getByLabelText('Note'), 'loop retied');
     await userEvent.click(screen.getByText('Log this move'));
-    expect(onLog).toHaveBeenCalledWith('nockingPoint', -1, 'loop retied', null, null);
+    expect(onLog).toHaveBeenCalledWith(
+      { adjuster: 'nockingPoint', to: -1, from: 0 },
+      { note: 'loop retied', corrects: null, afterSetId: null },
+    );
   });
 
   it('corrects a wrong entry and says that nothing was turned', async () => {
@@ -139,7 +146,10 @@ describe('logging what was really done', () => {
     expect(screen.getByText(/nothing was turned on the bow/)).toBeTruthy();
     await userEvent.click(screen.getByLabelText('One more: Rest 1 click down'));
     await userEvent.click(screen.getAllByText('Correct the entry').at(-1)!);
-    expect(onLog).toHaveBeenCalledWith('restHeight', 3, '', 'm1', null);
+    expect(onLog).toHaveBeenCalledWith(
+      { adjuster: 'restHeight', to: 3, from: null },
+      { note: '', corrects: 'm1', afterSetId: null },
+    );
   });
 });
 

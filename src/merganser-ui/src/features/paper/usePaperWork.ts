@@ -3,6 +3,7 @@ import { answer, api, type Schemas } from '../../api/client';
 import { useRefresh } from '../../api/queries';
 import { useActs } from '../../api/useActs';
 import type { Marking, Paper, Purpose, Shot } from './paperTypes';
+import type { MoveTold } from '../../parts/MoveSteps';
 import type { Plan } from './PaperPlan';
 
 export interface NextSet {
@@ -10,6 +11,13 @@ export interface NextSet {
   fletched: boolean;
   purpose?: Purpose;
   arrowVersionId?: string | null;
+}
+
+/** What stands beside a move: words, the entry it corrects, the set that it was made after. */
+export interface MoveBeside {
+  note?: string;
+  corrects?: string | null;
+  afterSetId?: string | null;
 }
 
 /** The papers of a bow and every act on them. Each act has one id, so that trying it again is safe. */
@@ -58,6 +66,7 @@ export function usePaperWork(bowId: string) {
               school: plan.school,
               shotsPerDecision: plan.shotsPerDecision,
               byMachine: plan.byMachine,
+              bothAxes: plan.bothAxes,
               dozenId: plan.dozenId,
             },
           }),
@@ -101,28 +110,24 @@ export function usePaperWork(bowId: string) {
           }),
         ),
       ),
-    move: (
-      paper: Paper,
-      adjuster: Schemas['AdjusterKind'],
-      to: number,
-      note: string,
-      corrects: string | null,
-      afterSetId: string | null = null,
-      from: number | null = null,
-    ) =>
-      act(`move ${paper.id} ${adjuster} ${from} ${to} ${corrects} ${afterSetId}`, (id) =>
+    move: (paper: Paper, told: MoveTold, { note = '', corrects = null, afterSetId = null }: MoveBeside = {}) =>
+      act(`move ${paper.id} ${JSON.stringify(told)} ${corrects} ${afterSetId}`, (id) =>
         answer(
           api.POST('/api/papers/{id}/moves', {
             params: { path: { id: paper.id } },
             body: {
               id,
-              adjuster,
-              to,
+              adjuster: null,
+              to: null,
+              from: null,
+              yoke: null,
+              spacers: null,
+              also: null,
+              ...told,
               note,
               corrects,
               happenedAt: null,
               afterSetId,
-              from,
             },
           }),
         ),

@@ -210,10 +210,17 @@ describe('logging a move', () => {
   it('moves each cam by its own seats', async () => {
     const work = quiet();
     render(
-      <MoveForm adjuster={{ ...adjuster, kind: 'camSpacer', name: 'Cam spacers' }} work={work} onDone={vi.fn()} />,
+      <MoveForm
+        adjuster={{ ...adjuster, kind: 'camSpacer', name: 'Cam spacers', seats: null }}
+        work={work}
+        onDone={vi.fn()}
+      />,
     );
+    await userEvent.click(screen.getByLabelText('Top cam, left: one more'));
+    await userEvent.click(screen.getByLabelText('Top cam, right: one less'));
     await userEvent.click(screen.getByLabelText('Top cam: one more'));
     await userEvent.click(screen.getByTestId('log-move'));
-    expect(work.move).toHaveBeenCalledWith(expect.objectContaining({ spacers: { top: 1, bottom: 0 } }));
+    const seats = { topLeft: 4, topRight: 2, bottomLeft: 3, bottomRight: 3 };
+    expect(work.move).toHaveBeenCalledWith(expect.objectContaining({ spacers: { top: 1, bottom: 0, seats } }));
   });
 });

@@ -1,0 +1,120 @@
+import { useState } from 'react';
+import type { Schemas } from '../api/client';
+import { number } from '../units/units';
+import { Key } from './Buttons';
+import w from './words.module.css';
+import s from './MoveSteps.module.css';
+
+/** A move as a technician tells it: one adjuster to a step, both legs of a yoke, or the spacers of both cams. */
+export type MoveTold =
+  | {
+      adjuster: Schemas['AdjusterKind'];
+      to: number;
+      from: number | null;
+      also?: { adjuster: Schemas['AdjusterKind']; to: number; from: number | null } | null;
+    }
+  | { yoke: { left: number; right: number } }
+  | { spacers: { top: number; bottom: number; seats: Schemas['SeatsInput'] | null } };
+
+const isYoke = (kind: string) => kind === 'yokePair' || kind === 'yokeLeftLeg' || kind === 'yokeRightLeg';
+
+/** Two parts that are moved each for itself: the legs of a yoke, the spacers of two cams. */
+export const isPair = (kind: string) => isYoke(kind) || kind === 'camSpacer';
+
+const MIDDLE = 3;
+const seatNames = [
+  ['topLeft', 'Top cam, left'],
+  ['topRight', 'Top cam, right'],
+  ['bottomLeft', 'Bottom cam, left'],
+  ['bottomRight', 'Bottom cam, right'],
+] as const;
+
+/** What was moved by how much, and the move that it is; null while nothing was moved. */
+export function useMoveSteps(adjuster: Schemas['AdjusterView']) {
+  const [first, setFirst] = useState(0);
+  const [second, setSecond] = useState(0);
+  const [seats, setSeats] = useState({ topLeft: MIDDLE, topRight: MIDDLE, bottomLeft: MIDDLE, bottomRight: MIDDLE });
+  const unseated = adjuster.kind === 'camSpacer' && adjuster.seats === null;
+  const told: MoveTold | null =
+    first === 0 && second === 0
+      ? null
+      : isYoke(adjuster.kind)
+        ? { yoke: { left: first, right: second } }
+        : adjuster.kind === 'camSpacer'
+          ? { spacers: { top: first, bottom: second, seats: unseated ? seats : null } }
+          : { adjuster: adjuster.kind, from: adjuster.position, to: adjuster.position + first };
+  return { first, setFirst, second, setSecond, seats, setSeats, unseated, told };
+}
+
+interface Props {
+  adjuster: Schemas['AdjusterView'];
+  steps: ReturnType<typeof useMoveSteps>;
+}
+
+/** Steps by hand: one adjuster, both legs of a yoke, or both cams with the pieces in their seats. */
+export function MoveSteps({ adjuster, steps }: Props) {
+  const pair = isPair(adjuster.kind);
+  const words = isYoke(adjuster.kind)
+    ? ['Left leg', 'Right leg', 'shorter', 'longer', 'half twist']
+    : pair
+      ? ['Top cam', 'Bottom cam', 'left', 'right', 'size']
+      : [adjuster.name, '', adjuster.plus, adjuster.minus, adjuster.stepUnit];
+  const done = (what: string, by: number) =>
+    by === 0 ? '' : `${what} ${Math.abs(by)} ${words[4]}${Math.abs(by) > 1 ? 's' : ''} ${words[by > 0 ? 2 : 3]}`;
+  const { first, second } = steps;
+  return (
+    <>
+      {steps.unseated && (
+        <fieldset className={s.seats}>
+          <legend>Which piece stood in each seat before? Read them off the cams.</legend>
+          {seatNames.map(([seat, label]) => (
+            <Stepper
+              key={seat}
+              label={label}
+              value={steps.seats[seat]}
+              onChange={(piece) => steps.setSeats({ ...steps.seats, [seat]: Math.min(5, Math.max(1, piece)) })}
+            />
+          ))}
+        </fieldset>
+      )}
+      <Stepper label={words[0]!} value={first} onChange={steps.setFirst} bare />
+      {pair && <Stepper label={words[1]!} value={second} onChange={steps.setSecond} bare />}
+      <p className={w.muted} data-testid="move-words">
+        {pair
+          ? [done(words[0]!, first), done(words[1]!, second)].filter(Boolean).join('; ') ||
+            `+ is one ${words[4]} ${words[2]}, − one ${words[4]} ${words[3]}.`
+          : first === 0
+            ? `+ ${adjuster.plus.toLowerCase()}; − ${adjuster.minus.toLowerCase()}.`
+            : `It stands then: ${adjuster.places[adjuster.position + first - adjuster.lower] ?? 'beyond its travel'}.`}
+        {isYoke(adjuster.kind) &&
+          first * second >= 0 &&
+          first !== second &&
+          ' One leg alone: timing will be asked again.'}
+        {adjuster.needsPress && ' Only in the right press, by its manual.'}
+      </p>
+    </>
+  );
+}
+
+interface StepperProps {
+  label: string;
+  value: number;
+  onChange: (next: number) => void;
+  /** Shown without its sign: the words below say which way. */
+  bare?: boolean;
+}
+
+function Stepper({ label, value, onChange, bare }: StepperProps) {
+  return (
+    <div className={s.stepper}>
+      <span className={w.label}>{label}</span>
+      <Key onClick={() => onChange(value - 1)} aria-label={`${label}: one less`}>
+        −
+      </Key>
+      <b className={w.tabular}>{number(bare ? Math.abs(value) : value, 0)}</b>
+      <Key onClick={() => onChange(value + 1)} aria-label={`${label}: one more`}>
+        +
+      </Key>
+    </div>
+  );
+}
