@@ -38,7 +38,12 @@ public sealed record SessionLadder(bool Wanted, IReadOnlyList<RungState> Rungs, 
     /// <summary>The ladder of a session as it stands.</summary>
     public static SessionLadder Of(TuningSession session, AdviceKind advice)
     {
-        var rungs = StubbornLadder.For(session.Bow.Bow.Release, session.School);
+        var rungs = StubbornLadder.For(
+            session.Bow.Bow.Release,
+            session.School,
+            session.Bow.Archer,
+            session.LastRead?.Mean is { } mean && mean.Mean.Y < 0
+        );
         var controls = session
             .Sets.Where(s => s.Mean is not null)
             .Select(s => ControlReading.RungOf(s.Begun.Purpose))

@@ -21,6 +21,7 @@ public enum BowChange
     BraceHeight,
     NockingPoint,
     Sight,
+    LetOff,
 }
 
 /// <summary>What follows from a change.</summary>
@@ -84,6 +85,7 @@ public static class ChangeTable
         new(BowChange.BraceHeight, [CheckKind.BraceHeight, CheckKind.Tiller, CheckKind.NockingPoint], false),
         new(BowChange.NockingPoint, [CheckKind.NockSets], false),
         new(BowChange.Sight, [CheckKind.FirstAxis, CheckKind.SecondAxis, CheckKind.ThirdAxis, CheckKind.Sight], false),
+        new(BowChange.LetOff, [CheckKind.CamTiming, CheckKind.DrawWeight, CheckKind.Paper, CheckKind.Sight], false),
     ];
 
     /// <summary>All rows.</summary>
@@ -136,7 +138,7 @@ public static class ChangeTable
             AdjusterKind.BottomLimbBolt => BowChange.LimbBolt,
             AdjusterKind.LimbBolts or AdjusterKind.DrawWeight => BowChange.DrawWeight,
             AdjusterKind.DrawModule => BowChange.DrawLength,
-            AdjusterKind.LetOffModule => BowChange.DrawWeight,
+            AdjusterKind.LetOffModule => BowChange.LetOff,
             AdjusterKind.BraceHeight => BowChange.BraceHeight,
             AdjusterKind.NockingPoint => BowChange.NockingPoint,
             _ => null,

@@ -69,6 +69,8 @@ public enum ToleranceSource
     MakersFigure,
     BoltsEven,
     PositiveForFingers,
+    EvenForStringWalkers,
+    PointOutside,
     MakersCentreShot,
     UsualCentreShot,
     LevelToHigh,
@@ -112,6 +114,15 @@ public sealed record CheckFact(
     bool OnSheet = true
 )
 {
+    /// <summary>
+    /// True for an answer with which the check is not done: a pinched nock, a turned loop, a late rest. Damage has its
+    /// own stop.
+    /// </summary>
+    public bool NotYet(string choice) =>
+        Kind != CheckKind.Inspection
+        && Choices.FirstOrDefault(c => c.Code == choice) is { } found
+        && (found.Verdict == Verdict.Beyond || (Kind == CheckKind.Loop && found.Verdict == Verdict.AtTheEdge));
+
     /// <summary>A reading of it, to be said.</summary>
     public Measure Of(double value) =>
         Kind switch

@@ -58,6 +58,11 @@ public static class CheckReading
                 ToleranceSource.MakersFigure
             ),
             CheckKind.Tiller when bow.Kind == BowKind.Compound => About(0, TillerPlay, ToleranceSource.BoltsEven),
+            CheckKind.Tiller when bow.Kind == BowKind.Barebow => About(
+                0,
+                1.0 / 8,
+                ToleranceSource.EvenForStringWalkers
+            ),
             CheckKind.Tiller when bow.Release == Release.Fingers => new Tolerance(
                 1.0 / 8,
                 0,
@@ -65,6 +70,7 @@ public static class CheckReading
                 ToleranceSource.PositiveForFingers
             ),
             CheckKind.CentreShot when bow.Kind == BowKind.Compound => CentreShot.Tolerance(bow.MakerCentreShot),
+            CheckKind.CentreShot => new Tolerance(1.0 / 16, 0, 1.0 / 8, ToleranceSource.PointOutside),
             CheckKind.NockingPoint when bow.Kind == BowKind.Compound => new Tolerance(
                 1.0 / 16,
                 0,
@@ -181,7 +187,11 @@ public static class CheckReading
     private static Message ToDo(CheckKind kind, BowKind bow, double off) =>
         kind switch
         {
-            CheckKind.CentreShot => new MoveRest(Measure.Inches(Math.Abs(off), 3), off > 0),
+            CheckKind.CentreShot when off < 0 => new Sentences([
+                new MoveRest(Measure.Inches(-off, 3), false),
+                SetupSays.RiserMayBlockSight,
+            ]),
+            CheckKind.CentreShot => new MoveRest(Measure.Inches(off, 3), true),
             CheckKind.Peep => new Sentences([Peep.Cure(off), new CheckToDo(kind, bow)]),
             CheckKind.BraceHeight => off > 0 ? SetupSays.TwistsOut : SetupSays.TwistsIn,
             _ => new CheckToDo(kind, bow),
@@ -228,6 +238,17 @@ public static class CentreShot
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(nockToRest);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(between);
         return (front - rear) * nockToRest / between;
+    }
+
+    /// <summary>The clicks of a rest that move it so far in, + clicks to the right, and what is left over.</summary>
+    /// <param name="movesIn">Inches that the rest moves in; negative is out.</param>
+    /// <param name="inchesPerClick">Above 0.</param>
+    /// <param name="hand">The hand that draws: in is to the right on a right-handed bow.</param>
+    public static (int Clicks, double Left) Clicks(double movesIn, double inchesPerClick, Hand hand)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(inchesPerClick);
+        var clicks = (int)Math.Round(movesIn / inchesPerClick);
+        return (hand == Hand.Right ? clicks : -clicks, Math.Abs(movesIn - (clicks * inchesPerClick)));
     }
 
     /// <summary>

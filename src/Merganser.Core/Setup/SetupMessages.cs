@@ -59,6 +59,30 @@ public sealed record PeepCure(PeepTurn Turn) : SetupMessage;
 public sealed record OddReading(CheckTitle Title, Measure By, bool More, HeldAgainst Against, Measure Expected)
     : SetupMessage;
 
+/// <summary>What was found is not right yet, and what to do.</summary>
+public sealed record NotRightYet(Message Found, Message ToDo) : SetupMessage;
+
+/// <summary>It draws more than the maker allows: how far both bolts are backed off, and what says so.</summary>
+/// <param name="Over">Pounds over the maximum.</param>
+/// <param name="Off">The order.</param>
+/// <param name="PerStep">What a step took off last time, or null where nobody knows.</param>
+public sealed record BackOffWords(Measure Over, Message Off, Measure? PerStep) : SetupMessage;
+
+/// <summary>What the last twist of a cable did to the timing.</summary>
+public sealed record LastTwist(Message Twist, Message Before, Message After) : SetupMessage;
+
+/// <summary>A line of how a check is done, the first is 0.</summary>
+public sealed record CheckStep(CheckKind Kind, BowKind Bow, int Line) : SetupMessage;
+
+/// <summary>The axle bolts' figure as the maker says it.</summary>
+public sealed record AxleBoltsTo(string Figure) : SetupMessage;
+
+/// <summary>What is asked to be kept with a finding.</summary>
+public sealed record NoteAsked(CheckKind Kind) : SetupMessage;
+
+/// <summary>How far the rest moves by the caliper, in clicks of this rest.</summary>
+public sealed record CaliperClicks(Message Order, Measure Left) : SetupMessage;
+
 /// <summary>A check is asked again, and after what.</summary>
 public sealed record AskedAgain(BowChange Change, Message After) : SetupMessage;
 
@@ -163,4 +187,7 @@ public enum SetupSays
     RepairedByWhom,
     SayThatItIsRepaired,
     VoidSaysWhy,
+    RiserMayBlockSight,
+    NoArrowYet,
+    NotByHand,
 }

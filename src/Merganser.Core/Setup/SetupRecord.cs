@@ -155,6 +155,65 @@ public sealed record SetupRecord(
         return CentreShotNow.Of(bow, rest, found.Finding.Value!.Value, then);
     }
 
+    /// <summary>
+    /// How far both bolts are backed off where it draws more than the maker allows; null where it does not.
+    /// </summary>
+    public BackOff? BackOff(Bow bow, IReadOnlyList<Adjuster> adjusters)
+    {
+        var bolts = adjusters.FirstOrDefault(a => a.Kind == AdjusterKind.LimbBolts);
+        var weighed = Findings.Where(f => f.Dated.Finding is { Kind: CheckKind.DrawWeight, Value: not null }).ToArray();
+        if (
+            weighed.Length == 0
+            || bow.MaximumWeight is not { } most
+            || weighed[^1].Dated.Finding.Value is not { } drawn
+            || drawn <= most
+        )
+        {
+            return null;
+        }
+
+        var turned = Between(weighed, AdjusterKind.LimbBolts);
+        double? perStep = turned is { } steps ? (drawn - weighed[^2].Dated.Finding.Value!.Value) / steps : null;
+        return Setup.BackOff.Of(drawn - most, perStep, bolts);
+    }
+
+    /// <summary>What the last twist of a cable did to the timing, or null where nobody saw it.</summary>
+    public LastTwist? LastTwist
+    {
+        get
+        {
+            var seen = Findings
+                .Where(f => f.Dated.Finding is { Kind: CheckKind.CamTiming, Choice: not null })
+                .ToArray();
+            foreach (var cable in new[] { AdjusterKind.TopCable, AdjusterKind.BottomCable })
+            {
+                if (Between(seen, cable) is { } steps)
+                {
+                    return new LastTwist(new Order(cable, steps), Label(seen[^2]), Label(seen[^1]));
+                }
+            }
+
+            return null;
+        }
+    }
+
+    private static ChoiceLabel Label(RecordedFinding seen) => new(seen.Dated.Finding.Kind, seen.Dated.Finding.Choice!);
+
+    /// <summary>Steps that an adjuster was moved between the last two of some findings, or null.</summary>
+    private int? Between(RecordedFinding[] found, AdjusterKind kind)
+    {
+        if (found.Length < 2)
+        {
+            return null;
+        }
+
+        var (from, to) = (found[^2].Dated.AfterMove, found[^1].Dated.AfterMove);
+        var steps = Made(Moves)
+            .Where(m => m.Move.Kind == kind && m.Ordinal > from && m.Ordinal <= to)
+            .Sum(m => m.Move.To - m.Move.From);
+        return steps == 0 ? null : steps;
+    }
+
     /// <summary>The moves as they really were: a correction takes the place of what it corrects.</summary>
     private static IReadOnlyList<(SessionMove Move, int Ordinal)> Made(IReadOnlyList<RecordedMove> moves)
     {
@@ -189,6 +248,9 @@ public sealed record CentreShotNow(
     Verdict Verdict
 )
 {
+    /// <summary>What a rest inside its window does to the sight picture, or null.</summary>
+    public SetupSays? Caution => Now < Tolerance.Low ? SetupSays.RiserMayBlockSight : null;
+
     /// <summary>From what was measured and where the rest stood then.</summary>
     public static CentreShotNow Of(Bow bow, Adjuster rest, double measured, int then)
     {

@@ -21,13 +21,15 @@ public enum CheckState
 /// <param name="AfterMove">Moves entered before it.</param>
 /// <param name="AfterChange">Changes entered before it.</param>
 /// <param name="At">When.</param>
+/// <param name="Note">What was chosen, with what it was measured, by whom; or empty.</param>
 public sealed record DatedFinding(
     string Id,
     CheckFinding Finding,
     string Typed,
     int AfterMove,
     int AfterChange,
-    DateTimeOffset At
+    DateTimeOffset At,
+    string Note = ""
 );
 
 /// <summary>
@@ -157,6 +159,18 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
                 );
             }
 
+            if (last.Finding.Choice is { } choice && fact.NotYet(choice))
+            {
+                return new CheckLine(
+                    fact,
+                    CheckState.Again,
+                    last,
+                    before,
+                    verdict,
+                    new NotRightYet(new ChoiceLabel(kind, choice), new ChoiceToDo(kind, choice))
+                );
+            }
+
             return new CheckLine(
                 fact,
                 last.Finding.SkipReason is null ? CheckState.Done : CheckState.Skipped,
@@ -178,9 +192,13 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
 public static class SetupNext
 {
     /// <summary>What is next on the set-up sheet.</summary>
-    public static Next Of(SetupSheet sheet, IReadOnlyList<DueItem> due, BowKind bow)
+    /// <param name="sheet">The work order as it stands.</param>
+    /// <param name="due">What is due of the string.</param>
+    /// <param name="bow">Its kind.</param>
+    /// <param name="hasArrow">False while no arrow is kept: paper and spine wait for one.</param>
+    public static Next Of(SetupSheet sheet, IReadOnlyList<DueItem> due, BowKind bow, bool hasArrow = true)
     {
-        if (sheet.AskedAgain.FirstOrDefault() is { } again)
+        if (sheet.AskedAgain.FirstOrDefault(l => hasArrow || !WantsArrow(l.Fact.Kind)) is { } again)
         {
             return again.Fact.OnSheet
                 ? new Next(
@@ -196,8 +214,8 @@ public static class SetupNext
                     again.Because!,
                     PageOf(again.Fact.Kind),
                     SetupSays.GoThere,
-                    SetupSays.ItIsDone,
-                    $"done:{Code(again)}"
+                    again.Fact.Kind == CheckKind.Paper ? null : SetupSays.ItIsDone,
+                    again.Fact.Kind == CheckKind.Paper ? null : $"done:{Code(again)}"
                 );
         }
 
@@ -240,6 +258,8 @@ public static class SetupNext
         Message reason = held == 0 ? SetupSays.EveryCheckIsDone : new HeldBack(held);
         return new Next(SetupSays.MeasuredAndInOrder, reason, "arrow", BowSays.ChooseTheArrow);
     }
+
+    private static bool WantsArrow(CheckKind kind) => kind is CheckKind.Paper or CheckKind.Spine or CheckKind.Sight;
 
     private static string PageOf(CheckKind kind) =>
         kind switch

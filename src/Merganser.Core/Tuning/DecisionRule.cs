@@ -40,11 +40,6 @@ public sealed class DecisionRule(RuleFigures figures)
 
     private const int ShotsWhileDeaf = 4;
 
-    /// <summary>
-    /// A chance of being inside that is worth no more shots than <see cref="RuleFigures.StopAfter"/>.
-    /// </summary>
-    private const double WorthAsking = 0.6;
-
     private readonly WeighedMoves weighed = new(figures);
 
     /// <summary>Decides.</summary>
@@ -117,7 +112,9 @@ public sealed class DecisionRule(RuleFigures figures)
             }
         }
 
-        return Say(here >= figures.StopAfter && chance < WorthAsking ? DecisionKind.StopAsking : DecisionKind.Shoot);
+        return Say(
+            here >= figures.StopAfter && chance < figures.FarChance ? DecisionKind.StopAsking : DecisionKind.Shoot
+        );
     }
 
     /// <summary>

@@ -77,10 +77,10 @@ public sealed record RuleFigures(
     public double? OneShotInSds { get; init; } = 3;
 
     /// <summary>Chance of reaching the circle below which it is said to be out of travel.</summary>
-    public double HopelessReach { get; init; } = 0.05;
+    public double HopelessReach { get; init; } = 0.10;
 
     /// <summary>Shots here and moves before "out of travel" is said.</summary>
-    public int TriesBeforeOutOfTravel { get; init; } = 7;
+    public int TriesBeforeOutOfTravel { get; init; } = 8;
 
     /// <summary>Shots at a setting after which no more are asked for.</summary>
     public int StopAfter { get; init; } = 12;

@@ -73,6 +73,17 @@ public static class StubbornLadder
             ];
     }
 
+    /// <summary>
+    /// The rungs that this bow and this archer can climb: no draw board without one or a press, and the bottom bolt
+    /// only for a tail that is low.
+    /// </summary>
+    public static IReadOnlyList<RungKind> For(Release release, School school, Archer archer, bool tailLow) =>
+        [
+            .. For(release, school)
+                .Where(r => r != RungKind.Timing || archer.MayPress || archer.HasDrawBoard)
+                .Where(r => r != RungKind.Tiller || tailLow),
+        ];
+
     /// <summary>The first that was not done, or null.</summary>
     public static RungKind? Next(IReadOnlyList<RungKind> rungs, IReadOnlyCollection<RungKind> done) =>
         rungs.Where(r => !done.Contains(r)).Cast<RungKind?>().FirstOrDefault();

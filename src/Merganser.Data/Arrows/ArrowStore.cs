@@ -59,6 +59,17 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
     /// <summary>A kept version; it is never rewritten, so it is read from the file once.</summary>
     public ArrowVersion Version(string id) => versions.GetOrAdd(id, key => database.Read(sql => Version(sql, key)));
 
+    /// <summary>True once an arrow of this bow was kept.</summary>
+    public bool AnyKept(string bowId) =>
+        database.Read(sql =>
+            sql.Scalar<bool>(
+                """
+                SELECT EXISTS (SELECT 1 FROM arrow a JOIN arrow_version v ON v.arrow_id = a.id WHERE a.bow_id = @bowId)
+                """,
+                new { bowId }
+            )
+        );
+
     /// <summary>The same id, or null for none.</summary>
     /// <exception cref="MissingException">There is no such version.</exception>
     public string? Known(string? id) => id is null ? null : Version(id).Id;

@@ -21,3 +21,12 @@ BEGIN SELECT RAISE (ABORT, 'move cannot say that'); END;
 CREATE TRIGGER adjuster_says BEFORE INSERT ON adjuster
 WHEN NOT (NEW.kind IN ('restSideways', 'restHeight', 'nockingPoint', 'yokePair', 'camSpacer', 'limbPocket', 'bottomLimbBolt', 'plungerTension', 'plungerPosition', 'braceHeight', 'drawWeight', 'pointWeight', 'tiller', 'yokeLeftLeg', 'yokeRightLeg', 'topCable', 'bottomCable', 'stringTwists', 'limbBolts', 'drawModule', 'letOffModule', 'strikePlate') AND NEW.lower < NEW.upper AND NEW.needs_press IN (0, 1))
 BEGIN SELECT RAISE (ABORT, 'adjuster cannot say that'); END;
+
+-- What was chosen or with what it was measured, in the words of whoever measured.
+ALTER TABLE check_finding ADD COLUMN note TEXT NOT NULL DEFAULT '';
+
+-- Another let-off is a change of its own.
+DROP TRIGGER bow_change_says;
+CREATE TRIGGER bow_change_says BEFORE INSERT ON bow_change
+WHEN NOT (NEW.change IN ('newString', 'newCable', 'newServing', 'newLoop', 'newPeep', 'newRest', 'stringTwists', 'oneSidedTwist', 'opposedYokeTwists', 'drawWeight', 'drawLength', 'limbBolt', 'camSpacer', 'braceHeight', 'nockingPoint', 'sight', 'letOff'))
+BEGIN SELECT RAISE (ABORT, 'bow_change cannot say that'); END;

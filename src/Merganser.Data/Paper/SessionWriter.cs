@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Sessions;
+using Merganser.Core.Setup;
 
 namespace Merganser.Data;
 
@@ -190,6 +191,14 @@ internal static class SessionWriter
                     now,
                     begun.Stage,
                     paper.Id
+                );
+                SetupStore.Put(
+                    sql,
+                    paper.Bow.Id,
+                    $"{paper.Id}-paper-{paper.Version}",
+                    new CheckFinding(CheckKind.Paper, null, "done", null),
+                    new(""),
+                    now
                 );
                 break;
             case Reopened:

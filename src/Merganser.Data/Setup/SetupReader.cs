@@ -11,7 +11,7 @@ namespace Merganser.Data;
 internal static class SetupReader
 {
     /// <summary>So many good states lead back at most, one for each arrow.</summary>
-    private const int MostGoodStates = 6;
+    private const int MostGoodStates = 4;
 
     private static readonly string Kinds = FactsJson.Write(Enum.GetValues<CheckKind>());
 
@@ -134,7 +134,7 @@ internal static class SetupReader
             .. sql.Query<FindingLine>(
                     $"""
                     SELECT id, kind, value, typed, choice, skip_reason AS skipReason, after_move AS afterMove,
-                      after_change AS afterChange, after_shots AS afterShots, found_at AS foundAt
+                      after_change AS afterChange, after_shots AS afterShots, found_at AS foundAt, note
                     FROM check_finding WHERE rowid IN (
                       SELECT f.rowid FROM json_each(@Kinds) k JOIN check_finding f
                       WHERE f.rowid IN ({ofKind} {newest} 2)
@@ -167,6 +167,7 @@ internal static class SetupReader
         public long AfterChange { get; init; }
         public long AfterShots { get; init; }
         public string FoundAt { get; init; } = "";
+        public string Note { get; init; } = "";
 
         public RecordedFinding Row() =>
             new(
@@ -176,7 +177,8 @@ internal static class SetupReader
                     Typed,
                     (int)AfterMove,
                     (int)AfterChange,
-                    Stamp.Read(FoundAt)
+                    Stamp.Read(FoundAt),
+                    Note
                 ),
                 (int)AfterShots
             );

@@ -44,37 +44,14 @@ public sealed class SetupStore(Database database, TimeProvider clock)
     /// </summary>
     /// <exception cref="RefusedException">The bow is unsound, and the check would draw it or call it sound without a
     /// repair.</exception>
-    public SetupRecord Find(string bowId, string id, CheckFinding finding, string typed) =>
+    public SetupRecord Find(string bowId, string id, CheckFinding finding, string typed, string note = "") =>
         database.Write(sql =>
         {
             var row = BowStore.Get(sql, bowId);
             row.Unsound?.Check(finding);
-            var added = sql.Execute(
-                """
-                INSERT INTO check_finding (id, bow_id, ordinal, kind, value, typed, choice, skip_reason, replaced,
-                after_move, after_change, after_shots, found_at)
-                VALUES (@id, @bowId, 1 + (SELECT count(*) FROM check_finding WHERE bow_id = @bowId), @kind, @Value,
-                @typed, @Choice, @SkipReason, @replaced,
-                  (SELECT count(*) FROM move WHERE bow_id = @bowId), (SELECT count(*) FROM bow_change WHERE bow_id =
-                  @bowId),
-                  (SELECT coalesce(sum(count), 0) FROM shots_fired WHERE bow_id = @bowId), @now)
-                ON CONFLICT (id) DO NOTHING
-                """,
-                new
-                {
-                    id,
-                    bowId,
-                    kind = FactsJson.Word(finding.Kind),
-                    finding.Value,
-                    typed,
-                    finding.Choice,
-                    finding.SkipReason,
-                    replaced = finding.Value is null ? null : MeasuredOnSheet.Recorded(row.Typed, finding.Kind),
-                    now = Stamp.Of(clock.GetUtcNow()),
-                }
-            );
+            var replaced = finding.Value is null ? null : MeasuredOnSheet.Recorded(row.Typed, finding.Kind);
             if (
-                added == 1
+                Put(sql, bowId, id, finding, new(typed, note, replaced), clock.GetUtcNow())
                 && finding.Value is not null
                 && MeasuredOnSheet.Into(row.Typed, finding.Kind, typed) is { } entry
             )
@@ -84,6 +61,46 @@ public sealed class SetupStore(Database database, TimeProvider clock)
 
             return SetupReader.Of(sql, bowId);
         });
+
+    /// <summary>
+    /// What stands beside a finding: as typed, a person's words, and what it replaced in the bow's record.
+    /// </summary>
+    internal sealed record Beside(string Typed, string Note = "", string? Replaced = null);
+
+    /// <returns>False when the id is there already: nothing was changed.</returns>
+    internal static bool Put(
+        Sql sql,
+        string bowId,
+        string id,
+        CheckFinding finding,
+        Beside beside,
+        DateTimeOffset now
+    ) =>
+        sql.Execute(
+            """
+            INSERT INTO check_finding (id, bow_id, ordinal, kind, value, typed, choice, skip_reason, replaced, note,
+            after_move, after_change, after_shots, found_at)
+            VALUES (@id, @bowId, 1 + (SELECT count(*) FROM check_finding WHERE bow_id = @bowId), @kind, @Value,
+            @Typed, @Choice, @SkipReason, @Replaced, @Note,
+              (SELECT count(*) FROM move WHERE bow_id = @bowId), (SELECT count(*) FROM bow_change WHERE bow_id =
+              @bowId),
+              (SELECT coalesce(sum(count), 0) FROM shots_fired WHERE bow_id = @bowId), @now)
+            ON CONFLICT (id) DO NOTHING
+            """,
+            new
+            {
+                id,
+                bowId,
+                kind = FactsJson.Word(finding.Kind),
+                finding.Value,
+                beside.Typed,
+                finding.Choice,
+                finding.SkipReason,
+                beside.Replaced,
+                beside.Note,
+                now = Stamp.Of(now),
+            }
+        ) == 1;
 
     public SetupRecord Change(string bowId, string id, BowChange change, string note, DateTimeOffset? happenedAt) =>
         database.Write(sql =>

@@ -4,6 +4,7 @@ using Merganser.Core.Catalogues;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
+using Merganser.Core.Tuning;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Bows;
@@ -47,7 +48,10 @@ public sealed class PaperDesk(
             session.SuspectsSpine ? SpineOf(paper.Bow.Bow, version) : null,
             session.Next,
             paper.Version,
-            LastMoves(paper.Bow.Id)
+            LastMoves(paper.Bow.Id),
+            session.Readings.Any(r => r is { Cause: Cause.Form, Suspected: true })
+                ? [PaperSays.TuneToTheHand, PaperSays.MendTheForm]
+                : []
         );
     }
 

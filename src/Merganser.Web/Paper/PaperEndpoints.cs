@@ -2,6 +2,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
+using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Guard;
@@ -12,6 +13,9 @@ namespace Merganser.Web.Paper;
 public sealed record StageChoice(string Code, Message Words, IReadOnlyList<PlannedStage> Stages);
 
 /// <summary>What a plan and a marking are picked from.</summary>
+/// <param name="NoStrict">Why nothing finer than the usual tolerance is offered; null where it is.</param>
+/// <param name="BareOnly">Said of bare stages before the paper begins.</param>
+/// <param name="FletchedFar">Said of fletched stages farther out.</param>
 /// <param name="BothAxes">True for a technician with a press: a move for each axis may be advised at once.</param>
 public sealed record PaperChoices(
     IReadOnlyList<StageChoice> Stages,
@@ -19,7 +23,10 @@ public sealed record PaperChoices(
     IReadOnlyList<Message> BeforeYouShoot,
     Message UsualTolerance,
     Message StrictTolerance,
-    bool BothAxes
+    bool BothAxes,
+    Message? NoStrict,
+    Message BareOnly,
+    Message FletchedFar
 );
 
 /// <summary>A page of a bow's papers in a line each, the newest first.</summary>
@@ -154,6 +161,9 @@ public static class PaperEndpoints
             [PaperSays.PaperTaut, PaperSays.TargetBehind, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
             new Amount(Measure.Ruled(Tolerances.Usual)),
             new Amount(Measure.Ruled(Tolerances.Strict)),
-            archer is { MayPress: true, Experience: Experience.Technician }
+            archer is { MayPress: true, Experience: Experience.Technician },
+            archer.Practice == Practice.Rarely ? SetupSays.FineTuneNeedsPractice : null,
+            PaperSays.BareOnly,
+            PaperSays.FletchedFar
         );
 }

@@ -149,6 +149,7 @@ public sealed record SpineCheckView(
 public sealed record ToleratedView(string PaperId, DateTimeOffset StartedAt, IReadOnlyList<ToleratedRange> Ranges);
 
 /// <summary>A paper session as its page shows it.</summary>
+/// <param name="FormSchools">What two schools do where the form is suspected; empty where it is not.</param>
 /// <param name="LastMoves">The moves of this bow that were logged last, in one act: what undo takes back.</param>
 public sealed record PaperView(
     string Id,
@@ -170,5 +171,6 @@ public sealed record PaperView(
     SpineCheckView? SpineCheck,
     Next Next,
     int Version,
-    IReadOnlyList<MoveView> LastMoves
+    IReadOnlyList<MoveView> LastMoves,
+    IReadOnlyList<Message> FormSchools
 );

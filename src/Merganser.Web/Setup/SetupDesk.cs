@@ -5,6 +5,7 @@ using Merganser.Core.Setup;
 using Merganser.Core.Speed;
 using Merganser.Core.Units;
 using Merganser.Data;
+using Merganser.Web.Words;
 
 namespace Merganser.Web.Setup;
 
@@ -16,7 +17,8 @@ public sealed record FindingView(
     string? Choice,
     Message? ChoiceWords,
     string? SkipReason,
-    DateTimeOffset At
+    DateTimeOffset At,
+    string Note
 );
 
 /// <summary>One check of the sheet with all that its page shows.</summary>
@@ -39,7 +41,9 @@ public sealed record CheckView(
     FindingView? Before,
     CheckVerdict? Verdict,
     Message Line,
-    Message Advice
+    Message Advice,
+    IReadOnlyList<Message> HowTo,
+    Message NoteAsked
 );
 
 /// <summary>A page of the changes that were entered by hand, the newest first.</summary>
@@ -107,7 +111,9 @@ public sealed record SetupView(
     CentreShotNow? CentreShot,
     Message Aperture,
     Message? Practice,
-    Next Next
+    Next Next,
+    BackOff? BackOff,
+    Message? LastTwist
 );
 
 /// <summary>Puts the rows of a bow's set-up and the Core's reading together.</summary>
@@ -129,11 +135,12 @@ public sealed class SetupDesk(
         var archer = archers.Get(bow.ArcherId).Archer;
         var sheet = Sheet(bow, rows);
         var due = Due(bow, rows);
+        var axleBolts = bow.Typed.AxleBolts?.Trim() ?? "";
         return new SetupView(
             bow.Id,
             bow.Version,
-            [.. sheet.Lines.Select(l => Check(l, bow.Bow, archer))],
-            [.. sheet.FollowUps.Select(l => Check(l, bow.Bow, archer))],
+            [.. sheet.Lines.Select(l => Check(l, bow.Bow, archer, axleBolts))],
+            [.. sheet.FollowUps.Select(l => Check(l, bow.Bow, archer, axleBolts))],
             sheet.Done,
             due,
             new StringView(
@@ -159,7 +166,9 @@ public sealed class SetupDesk(
             rows.CentreShot(bow.Bow, bow.Adjusters),
             Peep.Aperture(bow.Bow.AxleToAxle),
             archer.Practice == Core.Bows.Practice.Rarely ? (Message)SetupSays.FineTuneNeedsPractice : null,
-            Unsound.Guard(bow.Unsound, SetupNext.Of(sheet, due, bow.Bow.Kind))
+            Unsound.Guard(bow.Unsound, SetupNext.Of(sheet, due, bow.Bow.Kind, arrows.AnyKept(bow.Id))),
+            rows.BackOff(bow.Bow, bow.Adjusters),
+            rows.LastTwist
         );
     }
 
@@ -170,16 +179,25 @@ public sealed class SetupDesk(
         rows.Due(bow.Bow.Kind, archers.Get(bow.ArcherId).Archer.Practice, clock.GetUtcNow());
 
     /// <summary>What a degree costs at this bow's speed: of the arrow last kept, else of one at 6 gr/lb.</summary>
-    public CantTable Cants(string bowId, double degrees, double zero, double slope)
+    /// <param name="speed">Another speed, ft/s, or null.</param>
+    /// <param name="distance">Another distance beside the usual ones, yards, or null.</param>
+    public CantTable Cants(string bowId, double degrees, double zero, double slope, double? speed, double? distance)
     {
         var bow = bows.Measured(bowId);
         var grains =
             arrows.Of(bowId).FirstOrDefault(a => a.Kept is not null)?.Kept!.Arrow.Balance().Grains
             ?? 6 * bow.DrawWeight;
-        return CantTable.Of(LaunchSpeed.Of(bow, grains).Speed, degrees, zero, slope, CantTable.UsualYards);
+        IEnumerable<double> own = distance is { } yards ? [yards] : [];
+        return CantTable.Of(
+            speed ?? LaunchSpeed.Of(bow, grains).Speed,
+            degrees,
+            zero,
+            slope,
+            [.. CantTable.UsualYards.Union(own).Order()]
+        );
     }
 
-    private static CheckView Check(CheckLine line, Bow bow, Archer archer)
+    private static CheckView Check(CheckLine line, Bow bow, Archer archer, string axleBolts)
     {
         var fact = line.Fact;
         var quantityUnit = fact.Quantity switch
@@ -209,8 +227,18 @@ public sealed class SetupDesk(
             Finding(line.Before, fact),
             line.Verdict,
             line.Short,
-            fact.Advice(archer)
+            fact.Advice(archer),
+            HowTo(kind, on, axleBolts),
+            new NoteAsked(kind)
         );
+    }
+
+    private static IReadOnlyList<Message> HowTo(CheckKind kind, BowKind bow, string axleBolts)
+    {
+        var steps = Enumerable.Range(0, HowToWords.Of(kind, bow).Count).Select(i => new CheckStep(kind, bow, i));
+        return kind == CheckKind.Inspection && axleBolts.Length > 0
+            ? [.. steps, new AxleBoltsTo(axleBolts)]
+            : [.. steps];
     }
 
     private static FindingView? Finding(DatedFinding? found, CheckFact fact) =>
@@ -225,7 +253,8 @@ public sealed class SetupDesk(
                     ? new ChoiceLabel(fact.Kind, code)
                     : null,
                 found.Finding.SkipReason,
-                found.At
+                found.At,
+                found.Note
             );
 
     private GoodStateView Good(GoodState good, BowRow bow)

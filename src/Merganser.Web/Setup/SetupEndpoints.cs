@@ -12,7 +12,9 @@ namespace Merganser.Web.Setup;
 public sealed record CaliperInput(string? Front, string? Rear, string? NockToRest, string? Between);
 
 /// <summary>What a caliper reading asks of the rest.</summary>
-public sealed record CaliperView(double RestMovesIn, Message Words);
+/// <param name="To">The click that the rest stands at then, or null where it stands well or has no clicks.</param>
+/// <param name="Clicks">The same as an order, with what is left over.</param>
+public sealed record CaliperView(double RestMovesIn, Message Words, int? To, Message? Clicks);
 
 /// <summary>A finding as entered: a typed number, a picked answer, or a reason for leaving the check.</summary>
 public sealed record CheckInput(
@@ -21,7 +23,8 @@ public sealed record CheckInput(
     string? Typed = null,
     string? Choice = null,
     string? SkipReason = null,
-    bool Confirmed = false
+    bool Confirmed = false,
+    string? Note = null
 )
 {
     private const int LongestReason = 120;
@@ -47,6 +50,7 @@ public sealed record CheckInput(
         if (fact.Quantity is not { } quantity)
         {
             fields.Check(fact.Choices.Any(c => c.Code == Choice), "choice", "missing", SetupSays.PickWhatYouFound);
+            fields.Check(Kind != CheckKind.Paper, "choice", "by-paper", SetupSays.NotByHand);
             fields.Check(
                 Choice != Unsound.Repaired || Typed?.Trim().Length is > 0 and <= 60,
                 "typed",
@@ -84,6 +88,7 @@ public static class SetupEndpoints
     private static readonly AllowedRange Along = new(0.5, 36, Unit.Inch, Why.AlongTheArrow);
     private static readonly AllowedRange Degrees = new(0, 15, Unit.Degree, Why.DegreesOff);
     private static readonly AllowedRange Slope = new(0, 60, Unit.Degree, Why.SlopeOfACourse);
+    private static readonly AllowedRange Speeds = new(60, 420, Unit.FootPerSecond, Why.MakersRating);
     private static readonly AllowedRange Zero = new(5, 100, Unit.Yard, Why.DistanceOfAZero);
 
     public static void MapSetup(this IEndpointRouteBuilder api)
@@ -98,7 +103,8 @@ public static class SetupEndpoints
                     id,
                     ClientId.Checked(input.Id),
                     input.Read(last, bows.Get(id).Bow),
-                    input.Typed?.Trim() ?? ""
+                    input.Typed?.Trim() ?? "",
+                    Texts.Note(input.Note)
                 );
                 return desk.View(bows.Get(id), rows);
             }
@@ -150,24 +156,29 @@ public static class SetupEndpoints
                     setups.MarkGood(id, ClientId.Checked(input.Id), input.ArrowVersionId, Texts.Note(input.Note))
                 )
         );
-        api.MapPost("/bows/{id}/caliper", (string id, CaliperInput input) => Caliper(input));
+        api.MapPost(
+            "/bows/{id}/caliper",
+            (string id, CaliperInput input, BowStore bows) => Caliper(input, bows.Get(id))
+        );
         api.MapGet(
             "/bows/{id}/cants",
-            (string id, double degrees, double zero, double slope, SetupDesk desk) =>
+            (string id, double degrees, double zero, double slope, double? speed, double? distance, SetupDesk desk) =>
             {
                 var fields = new FieldReader();
                 fields.Inside("degrees", degrees, Degrees);
                 fields.Inside("zero", zero, Zero);
                 fields.Inside("slope", slope, Slope);
+                fields.Inside("speed", speed ?? Speeds.Low, Speeds);
+                fields.Inside("distance", distance ?? Zero.Low, Zero);
                 fields.ThrowIfAny();
-                return desk.Cants(id, degrees, zero, slope);
+                return desk.Cants(id, degrees, zero, slope, speed, distance);
             }
         );
         api.MapGet("/bows/{id}/card.pdf", (string id, SetupCard card) => Results.File(card.Pdf(id), "application/pdf"))
             .Produces(200, contentType: "application/pdf");
     }
 
-    private static CaliperView Caliper(CaliperInput input)
+    private static CaliperView Caliper(CaliperInput input, BowRow bow)
     {
         var fields = new FieldReader();
         var front = fields.Required("front", input.Front, Quantity.Length, Station);
@@ -177,6 +188,20 @@ public static class SetupEndpoints
         fields.ThrowIfAny();
         var fix = CentreShot.CaliperFix(front!.Value, rear!.Value, reach!.Value, between!.Value);
         var moves = new CaliperSays(Measure.Inches(Math.Abs(fix), 3), fix > 0);
-        return new CaliperView(fix, Math.Abs(fix) < CentreShot.Equal ? SetupSays.EqualAtBoth : moves);
+        var rest = bow.Adjusters.FirstOrDefault(a => a.Kind == AdjusterKind.RestSideways);
+        var click = rest?.InchesPerStep ?? AdjusterTable.RestClickInches;
+        var (steps, left) = CentreShot.Clicks(fix, click, bow.Bow.Hand);
+        var to = rest is null || steps == 0 ? (int?)null : Math.Clamp(rest.Position + steps, rest.Lower, rest.Upper);
+        return new CaliperView(
+            fix,
+            Math.Abs(fix) < CentreShot.Equal ? SetupSays.EqualAtBoth : moves,
+            to,
+            to is null
+                ? null
+                : new CaliperClicks(
+                    new Order(AdjusterKind.RestSideways, to.Value - rest!.Position),
+                    Measure.Inches(left, 3)
+                )
+        );
     }
 }

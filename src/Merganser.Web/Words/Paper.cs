@@ -82,6 +82,12 @@ public static class PaperWords
                 $"Target a long step or more behind the paper, so that the whole arrow has left it before the point stops.",
             PaperSays.BackstopClear =>
                 $"Backstop and a clear range behind; nobody in front of the line, one shooter at a time.",
+            PaperSays.BareOnly =>
+                $"Bare shafts only: a vane straightens the arrow on its way and hides what the bow does.",
+            PaperSays.FletchedFar =>
+                $"Fletched and farther out the vanes have done most of it: three shots for each decision, and a tear of half the size counts.",
+            PaperSays.TuneToTheHand => $"Tune to the hand as it is: go on, more shots for each decision.",
+            PaperSays.MendTheForm => $"Mend the form first: a week at the bale, eyes shut, then this paper again.",
             PaperSays.ShaftLookedOver => $"Every shaft looked over and flexed: a cracked one is destroyed, not shot.",
             PaperSays.NothingCountsYet => $"No shot counts on this paper yet: there is nothing to accept.",
             PaperSays.NothingShotSinceMove =>

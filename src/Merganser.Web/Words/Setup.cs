@@ -35,6 +35,16 @@ public static class SetupWords
             PeepCure => $"Slip it half a strand, or half a twist at the far end.",
             OddReading(var title, var by, var more, var against, var expected) =>
                 $"{title} {by} {(more ? "more" : "less")} than {HeldOf(against)} ({expected}): is that so?",
+            NotRightYet(var found, var toDo) => $"{found}. {toDo}",
+            BackOffWords(var over, var off, null) =>
+                $"{over} over the maker's maximum. {off}, then on the scale again: what a turn takes off is not known yet.",
+            BackOffWords(var over, var off, var step) =>
+                $"{over} over the maker's maximum. {off}, then on the scale again: a quarter turn was {step} last time.",
+            LastTwist(var twist, var before, var after) => $"Last time: {twist:low}; from \"{before}\" to \"{after}\".",
+            CheckStep(var kind, var bow, var line) => $"{HowToWords.Of(kind, bow)[line]}",
+            AxleBoltsTo(var figure) => $"Axle bolts to the maker's figure, {figure}: the cam still rocks freely.",
+            NoteAsked(var kind) => $"{HowToWords.NoteOf(kind)}",
+            CaliperClicks(var order, var left) => $"{order}; {left} is left over.",
             AskedAgain(var change, var after) => $"{Changes[change].Why}: {after:low}.",
             ChangeName(var change) => NameOf(change),
             LookedAtAgain(var titles) => $"Looked at again: {titles:low}.",
@@ -102,6 +112,10 @@ public static class SetupWords
             SetupSays.PickWhatYouFound => $"Pick what you found.",
             SetupSays.RepairedByWhom => $"By whom? A name of 1 to 60 characters.",
             SetupSays.SayThatItIsRepaired => $"It was found damaged: say that it is repaired, and by whom.",
+            SetupSays.RiserMayBlockSight =>
+                $"Inside the window: look through the sight, the riser may stand in its way.",
+            SetupSays.NoArrowYet => $"Paper and spine wait for an arrow.",
+            SetupSays.NotByHand => $"Paper is done when a paper is accepted.",
             SetupSays.VoidSaysWhy => $"A reason of 1 to 120 characters: a void shot says why.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
@@ -143,6 +157,8 @@ public static class SetupWords
                 $"the maker's figure, window {of.Low:bare} to {of.High} (common practice)",
             ToleranceSource.UsualCentreShot => $"{of.Aim}, window {of.Low:bare} to {of.High}, common practice",
             ToleranceSource.LevelToHigh => $"level to {of.High} high to start, common practice",
+            ToleranceSource.EvenForStringWalkers => $"even, for string walkers, common practice",
+            ToleranceSource.PointOutside => $"the point {of.Low:bare} to {of.High} outside the string, common practice",
             ToleranceSource.HighForFingers => $"{of.Low:bare} to {of.High} high with fingers, from memory",
             _ => $"seen round by the eye, common practice",
         };
@@ -191,6 +207,10 @@ public static class SetupWords
                 },
                 (CheckKind.CentreShot, _) => Rows[kind] with
                 {
+                    Tool = "eyes, a rule",
+                    How =
+                        "From behind, the string through the middle of both limbs: how far the arrow's point stands outside the string, away from the riser. Inside is negative.",
+                    ToDo = "Move the plunger in or out; bare shafts decide the last half turns.",
                     Why = "After the limbs run straight, before plunger and nocking point.",
                 },
                 (CheckKind.NockingPoint, _) => Rows[kind] with
@@ -472,6 +492,7 @@ public static class SetupWords
         [BowChange.CamSpacer] = ("Cam spacers moved", "Every spacer seated, shoulder outward; the cams turn freely"),
         [BowChange.BraceHeight] = ("Brace height changed", "Tiller and nocking point follow the brace height"),
         [BowChange.NockingPoint] = ("Nocking point moved", "The nock sets hold it"),
+        [BowChange.LetOff] = ("Let-off changed", "Another let-off sets timing, weight and anchor anew"),
         [BowChange.Sight] = ("Sight taken off or knocked", "The axes are set from the first on"),
     };
 }

@@ -1,9 +1,11 @@
 using System.Reflection;
 using Merganser.Core.Arrows;
+using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Units;
+using Merganser.Web.Words;
 
 namespace Merganser.Core.Tests.Messages;
 
@@ -36,6 +38,10 @@ internal static class Samples
         kind.Name switch
         {
             nameof(ChoiceLabel) => CheckTable.All.SelectMany(c => c.Choices).Select(c => c.Label),
+            nameof(CheckStep) => from bow in Enum.GetValues<BowKind>()
+            from check in CheckTable.All
+            from line in Enumerable.Range(0, HowToWords.Of(check.Kind, bow).Count)
+            select new CheckStep(check.Kind, bow, line),
             nameof(ChoiceToDo) => CheckTable.All.SelectMany(c => c.Choices).Select(c => c.ToDo),
             nameof(ComponentFieldName) => Enum.GetValues<ComponentClass>()
                 .SelectMany(ComponentTable.Fields)

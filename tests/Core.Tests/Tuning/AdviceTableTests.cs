@@ -80,7 +80,7 @@ public class AdviceTableTests
         new("ladder-", "rhny", "-1.6,0;-1.7,.03", "SmallTest RestSideways +12", ""),
         new("ladder", "hnb", "0,-.4;.02,-.45", "Move RestHeight +21", ""),
         new("ladder", "b", "0,-.35;.02,-.38", "Move BottomLimbBolt +1", "last resort"),
-        new("ladder", "b", "0,.35;.02,.38", "ShootMore", ""),
+        new("ladder", "b", "0,.35;.02,.38", "NotReachable", "Out of travel"),
         new("rest", "rhn", "-.4,0;-.42,.03", "SmallTest RestSideways +12", "clicks right"),
         new("rest", "rhn", "1.5,0;1.55,.03;1.5,0", "SmallTest RestSideways -12", ""),
         new("rest", "rhny", "1.5,0;1.55,.03 | r-12 | 1.2,0;1.2,.04 | r-13 | .9,0;.92,.02;.9,.03", "ShootMore", ""),

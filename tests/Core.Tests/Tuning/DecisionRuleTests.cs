@@ -78,8 +78,8 @@ public class DecisionRuleTests
         DecisionKind Kind(Lever lever, DoneSoFar done) => Rule.Decide(Prior(Yoke), belief, [0], [lever], done).Kind;
         Kind(new(0, 0, 0), new(2)).ShouldBe(DecisionKind.OutOfTravel, "nothing is left to move");
         Kind(new(0, -1, 0), new(2)).ShouldBe(DecisionKind.Move, "what is left may teach something");
-        Kind(new(0, -1, 0), new(2, Moves: 5)).ShouldBe(DecisionKind.OutOfTravel);
-        Kind(new(0, -3, 0), new(2, Moves: 5)).ShouldBe(DecisionKind.Move);
+        Kind(new(0, -1, 0), new(2, Moves: 6)).ShouldBe(DecisionKind.OutOfTravel);
+        Kind(new(0, -3, 0), new(2, Moves: 6)).ShouldBe(DecisionKind.Move);
         belief.ChanceOfReach([0], [new(0, -3, 0)], .25).ShouldBeGreaterThan(.9, "three steps of .4 in answer 1.2 in");
     }
 
@@ -100,8 +100,10 @@ public class DecisionRuleTests
         var belief = Known([Yoke], .24, .0, .03, gainSd: .01);
         Rule.Decide(Prior(Yoke), belief, [0], [new(0, 0, 8)], new(11)).Kind.ShouldBe(DecisionKind.Shoot);
         Rule.Decide(Prior(Yoke), belief, [0], [new(0, 0, 8)], new(12)).Kind.ShouldBe(DecisionKind.Shoot);
-        var outside = Known([Yoke], .28, .0, .05, gainSd: .01);
-        Rule.Decide(Prior(Yoke), outside, [0], [new(0, 0, 8)], new(12)).Kind.ShouldBe(DecisionKind.StopAsking);
+        var outside = Known([Yoke], .30, .0, .05, gainSd: .01);
+        Lever[] later = [new(0, -8, 8)];
+        Rule.Decide(Prior(Yoke), outside, [0], [new(0, 0, 8)], new(12), later).Kind.ShouldBe(DecisionKind.StopAsking);
+        Rule.Decide(Prior(Yoke), outside, [0], [new(0, 0, 8)], new(11), later).Kind.ShouldBe(DecisionKind.Shoot);
     }
 
     [Fact]

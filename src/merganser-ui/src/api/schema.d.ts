@@ -1767,6 +1767,15 @@ export interface components {
             words: string;
             caution: string;
         };
+        /** @description A bow that draws more than the maker allows: both limb bolts out evenly, then on the scale again. */
+        BackOff: {
+            /**
+             * Format: int32
+             * @description Where both bolts stand then, or null where the bow has no such adjuster.
+             */
+            to: null | number;
+            words: string;
+        };
         /** @description Another arrow of the bow, to lay beside this one. */
         BesideView: {
             id: string;
@@ -1892,7 +1901,7 @@ export interface components {
          * @description Something that was done to a bow after which other things are looked at again.
          * @enum {unknown}
          */
-        BowChange: "newString" | "newCable" | "newServing" | "newLoop" | "newPeep" | "newRest" | "stringTwists" | "oneSidedTwist" | "opposedYokeTwists" | "drawWeight" | "drawLength" | "limbBolt" | "camSpacer" | "braceHeight" | "nockingPoint" | "sight";
+        BowChange: "newString" | "newCable" | "newServing" | "newLoop" | "newPeep" | "newRest" | "stringTwists" | "oneSidedTwist" | "opposedYokeTwists" | "drawWeight" | "drawLength" | "limbBolt" | "camSpacer" | "braceHeight" | "nockingPoint" | "sight" | "letOff";
         /**
          * @description A bow as typed: every measured field is text until it has been read. The make is the archer's own word for maker and
          *     model: bows of one make share what their adjusters were seen to do. The axle bolts' figure is the maker's, in the
@@ -1999,6 +2008,12 @@ export interface components {
             /** Format: double */
             restMovesIn: number;
             words: string;
+            /**
+             * Format: int32
+             * @description The click that the rest stands at then, or null where it stands well or has no clicks.
+             */
+            to: null | number;
+            clicks: null | string;
         };
         /**
          * @description How hard the cams store energy: a stated correction to the draw weight in the spine rule.
@@ -2101,6 +2116,8 @@ export interface components {
             tolerance: components["schemas"]["Tolerance"];
             /** @description Whether it does. */
             verdict: components["schemas"]["Verdict"];
+            /** @description What a rest inside its window does to the sight picture, or null. */
+            caution: components["schemas"]["SetupSays"];
         };
         /** @description A change that can be entered, with what follows. */
         ChangeChoice: {
@@ -2158,6 +2175,7 @@ export interface components {
             skipReason?: null | string;
             /** @default false */
             confirmed: boolean;
+            note?: null | string;
         };
         /**
          * @description What is looked at on a bow, in no order; three are followed up elsewhere and only asked again.
@@ -2199,6 +2217,8 @@ export interface components {
             verdict: null | components["schemas"]["CheckVerdict"];
             line: string;
             advice: string;
+            howTo: string[];
+            noteAsked: string;
         };
         /** @description What the chronograph taught of a bow. */
         ChronographReading: {
@@ -2534,6 +2554,7 @@ export interface components {
             skipReason: null | string;
             /** Format: date-time */
             at: string;
+            note: string;
         };
         /**
          * @description The verdict bands of the fit R = needed/actual spine (common practice, no source).
@@ -3220,6 +3241,9 @@ export interface components {
             strictTolerance: string;
             /** @description True for a technician with a press: a move for each axis may be advised at once. */
             bothAxes: boolean;
+            noStrict: null | string;
+            bareOnly: string;
+            fletchedFar: string;
         };
         /** @description A paper to start: bow, arrow version, stages, and how it is decided. */
         PaperInput: {
@@ -3294,6 +3318,8 @@ export interface components {
             version: number;
             /** @description The moves of this bow that were logged last, in one act: what undo takes back. */
             lastMoves: components["schemas"]["MoveView"][];
+            /** @description What two schools do where the form is suspected; empty where it is not. */
+            formSchools: string[];
         };
         /** @description A weighed piece; an odd one is asked to be weighed again. */
         Piece: {
@@ -3726,6 +3752,8 @@ export interface components {
             notesNotShown: number;
             wayBack: components["schemas"]["WayBackMove"][];
         };
+        /** @enum {unknown} */
+        SetupSays: "recordedNoTolerance" | "justAsAimed" | "compareWithGoodState" | "leaveIt" | "twistsOut" | "twistsIn" | "onlyInThePress" | "shopDoesIt" | "drawsWhileUnsound" | "afterTimingAndPaper" | "twoMonthly" | "checkIsCheap" | "toTheCheck" | "goThere" | "itIsDone" | "toTheString" | "measuredAndInOrder" | "everyCheckIsDone" | "doNotShootUnsound" | "countsAscending" | "settlingRange" | "equalAtBoth" | "noDrawBoard" | "noScale" | "pressWorkToAShop" | "fineTuneNeedsPractice" | "reasonWanted" | "pickWhatYouFound" | "repairedByWhom" | "sayThatItIsRepaired" | "voidSaysWhy" | "riserMayBlockSight" | "noArrowYet" | "notByHand" | null;
         /** @description The whole set-up of a bow as its page shows it. */
         SetupView: {
             bowId: string;
@@ -3747,6 +3775,8 @@ export interface components {
             aperture: string;
             practice: null | string;
             next: components["schemas"]["Next"];
+            backOff: null | components["schemas"]["BackOff"];
+            lastTwist: null | string;
         };
         /** @description A shaft of one spine. Positions along the arrow are inches from the nock throat. */
         Shaft: {
@@ -6419,6 +6449,8 @@ export interface operations {
                 degrees: number;
                 zero: number;
                 slope: number;
+                speed?: number;
+                distance?: number;
             };
             header?: never;
             path: {

@@ -8,6 +8,7 @@ import { classes } from '../../parts/classes';
 import type { Choices } from './paperTypes';
 import { Tick } from '../../parts/Tick';
 import { Pane } from './Pane';
+import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
 import s from './PaperPlan.module.css';
 
@@ -58,6 +59,8 @@ const schools: { value: string; label: string }[] = [
   { value: 'walkBack', label: 'walk-back after paper' },
 ];
 const OWN = 'own';
+/** Yards from which vanes have straightened most of a tear. */
+const FAR = 6;
 const dress: [boolean, string][] = [
   [false, 'Bare shafts'],
   [true, 'Fletched'],
@@ -132,12 +135,23 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
           />
         </div>
       )}
+      {plan.stages.every((stage) => !stage.fletched) && <p className={w.muted}>{choices?.bareOnly}</p>}
+      {plan.stages.some((stage) => stage.fletched && Number(stage.distance) >= FAR) && (
+        <p className={w.muted}>{choices?.fletchedFar}</p>
+      )}
       <h2>Good enough</h2>
-      {pick('Good enough', 'tolerance', [
-        [0.25, `${rule(0.25)}, usual`],
-        [0.125, `${rule(0.125)}, strict`],
-        [0.0625, 'one clean hole'],
-      ])}
+      {pick(
+        'Good enough',
+        'tolerance',
+        choices?.noStrict
+          ? [[0.25, `${rule(0.25)}, usual`]]
+          : [
+              [0.25, `${rule(0.25)}, usual`],
+              [0.125, `${rule(0.125)}, strict`],
+              [0.0625, 'one clean hole'],
+            ],
+      )}
+      {choices?.noStrict && <p className={w.muted}>{choices.noStrict}</p>}
       {plan.kind === 'tune' && (
         <>
           <h2>Shots per decision</h2>

@@ -51,6 +51,16 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
           <b>Why not another?</b> {advice.runnerUp}
         </p>
       )}
+      {current && paper.formSchools.length > 0 && (
+        <>
+          <h2>Two schools, where it may be the form</h2>
+          <Bullets>
+            {paper.formSchools.map((school) => (
+              <li key={school}>{school}</li>
+            ))}
+          </Bullets>
+        </>
+      )}
       {current && !paper.trial && <EvidenceLines lines={advice.evidence} />}
       {current && paper.spineCheck && <SpineCheck check={paper.spineCheck} />}
     </Pane>

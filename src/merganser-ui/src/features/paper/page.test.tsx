@@ -131,6 +131,8 @@ const paper = (part: object = {}) => ({
   },
   readings: [],
   ladder: { wanted: false, rungs: [], next: null },
+  lastMoves: [],
+  formSchools: [],
   trial: null,
   spineCheck: null,
   next: next('mark', 'Mark a shot'),

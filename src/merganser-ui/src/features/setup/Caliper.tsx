@@ -9,7 +9,7 @@ import l from '../../parts/layout.module.css';
 const empty = { front: '', rear: '', nockToRest: '', between: '' };
 
 /** Centre shot by caliper: riser to arrow in front and behind, and how far the rest moves. */
-export function Caliper({ bowId }: { bowId: string }) {
+export function Caliper({ bowId, onMoved }: { bowId: string; onMoved: (to: number) => Promise<boolean> }) {
   const [typed, setTyped] = useState(empty);
   const caliper = useAsk((body: typeof empty) =>
     answer(api.POST('/api/bows/{id}/caliper', { params: { path: { id: bowId } }, body })),
@@ -36,9 +36,19 @@ export function Caliper({ bowId }: { bowId: string }) {
         <Key onClick={() => void caliper.ask(typed)}>What does that ask?</Key>
       </div>
       {caliper.told && (
-        <p aria-live="polite">
-          <b>{caliper.told.words}</b>
-        </p>
+        <div aria-live="polite">
+          <p>
+            <b>{caliper.told.words}</b>
+          </p>
+          {caliper.told.to !== null && (
+            <p className={l.row}>
+              {caliper.told.clicks}
+              <Key onClick={() => void onMoved(caliper.told!.to!).then((ok) => ok && setTyped(empty))}>
+                I moved it so
+              </Key>
+            </p>
+          )}
+        </div>
       )}
     </Fold>
   );

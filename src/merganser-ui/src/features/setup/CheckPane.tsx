@@ -5,11 +5,14 @@ import type { BowKind } from '../../drawing/bow';
 import type { Quantity } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { Key, Plain } from '../../parts/Buttons';
+import { Fold } from '../../parts/Fold';
+import { Bullets } from '../../parts/List';
 import { Fault, Note } from '../../parts/Note';
+import { NoteField } from '../../parts/NoteField';
 import { TextLine } from '../../parts/TextLine';
 import { Caliper } from './Caliper';
 import { GaugeDrawing, inUnit, MeasureDrawing } from './MeasureDrawing';
-import type { Check, SetupWork } from './useSetup';
+import type { Check, Setup, SetupWork } from './useSetup';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
 import s from './CheckPane.module.css';
@@ -22,12 +25,18 @@ interface Props {
   aperture: string;
   work: SetupWork;
   kind: BowKind;
+  setup: Setup;
+  note: string;
+  onNote: (note: string) => void;
   onType: (text: string) => void;
   onKeep: (confirmed?: boolean) => void;
   onEnter: () => void;
   onPick: (choice: string, by?: string) => void;
   onSkip: (reason: string) => void;
 }
+
+/** A move of one adjuster, its step to be said. */
+const ONE = { adjuster: null, to: null, yoke: null, spacers: null, from: null, note: null, happenedAt: null };
 
 /** The answer that names who did it. */
 const REPAIRED = 'repaired';
@@ -43,6 +52,9 @@ export function CheckPane({
   aperture,
   work,
   kind,
+  setup,
+  note,
+  onNote,
   onType,
   onKeep,
   onEnter,
@@ -73,6 +85,15 @@ export function CheckPane({
         {check.how} {check.advice && <span className={w.muted}>{check.advice}</span>}
         {check.kind === 'peep' && ` Suggested aperture: ${aperture}, from the axle to axle.`}
       </p>
+      {check.howTo.length > 0 && (
+        <Fold words="How it is done">
+          <Bullets>
+            {check.howTo.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </Bullets>
+        </Fold>
+      )}
       {check.tolerance && <GaugeDrawing check={check} />}
       <div className={s.entry} data-entry>
         {check.quantity ? (
@@ -148,19 +169,48 @@ export function CheckPane({
             <p className={w.label}>
               {last.typed ? `entered ${last.typed}, ` : ''}
               {when(last.at)}
+              {last.note && `: ${last.note}`}
               {check.before &&
                 `; last time ${check.before.typed || check.before.choiceWords}, ${when(check.before.at)}`}
             </p>
           </div>
         )}
       </div>
+      {check.kind === 'drawWeight' && setup.backOff && (
+        <Note
+          word="Caution."
+          act={
+            setup.backOff.to !== null && (
+              <Key
+                disabled={work.busy}
+                onClick={() => void work.move({ ...ONE, adjuster: 'limbBolts', to: setup.backOff!.to })}
+              >
+                I backed them off
+              </Key>
+            )
+          }
+        >
+          {setup.backOff.words}
+        </Note>
+      )}
+      {check.kind === 'camTiming' && setup.lastTwist && <p>{setup.lastTwist}</p>}
+      {check.kind === 'centreShot' && setup.centreShot?.caution && <Note>{setup.centreShot.caution}</Note>}
+      {check.quantity === null && <NoteField label={check.noteAsked} value={note} onChange={onNote} />}
+      {check.quantity !== null && (typed.trim() !== '' || note !== '') && (
+        <NoteField label={check.noteAsked} value={note} onChange={onNote} />
+      )}
       {work.faults.choice && <Fault>{work.faults.choice[0]}</Fault>}
       {work.suspicious && (
         <Note word="Is that so?" role="alert" act={<Key onClick={() => onKeep(true)}>Yes, keep it</Key>}>
           {work.suspicious}
         </Note>
       )}
-      {check.kind === 'centreShot' && <Caliper bowId={work.bowId} />}
+      {check.kind === 'centreShot' && (
+        <Caliper
+          bowId={work.bowId}
+          onMoved={(to) => work.move({ ...ONE, adjuster: 'restSideways', to, note: 'by caliper' })}
+        />
+      )}
       <div className={l.row}>
         {skipping === null ? (
           <Plain onClick={() => setSkipping('')}>Leave it with a reason</Plain>

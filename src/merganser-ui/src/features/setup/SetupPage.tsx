@@ -57,9 +57,11 @@ export default function SetupPage({ way }: { way: BowWay }) {
       order.find((c) => c.kind !== kind && (c.state === 'open' || c.state === 'again'))
     );
   };
+  const [note, setNote] = useState('');
   const found = async (entry: Parameters<typeof work.find>[1]) => {
-    if (!check || !(await work.find(check.kind, entry))) return;
+    if (!check || !(await work.find(check.kind, { ...entry, note }))) return;
     type(check.kind, null);
+    setNote('');
     // The check stays in view, without another step for Back to take.
     setSearch({ check: check.kind }, { replace: true });
     setStay(check.kind);
@@ -180,6 +182,9 @@ export default function SetupPage({ way }: { way: BowWay }) {
               aperture={setup.aperture}
               work={work}
               kind={bow.data.bow.kind}
+              note={note}
+              onNote={setNote}
+              setup={setup}
               onType={(next) => type(check.kind, next)}
               onKeep={keep}
               onEnter={enter}

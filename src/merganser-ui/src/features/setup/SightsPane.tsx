@@ -15,7 +15,15 @@ export function SightsPane({ bowId }: { bowId: string }) {
   const [degrees, setDegrees] = useState('1');
   const [zero, setZero] = useState('20');
   const [slope, setSlope] = useState('30');
-  const asked = { degrees: value(degrees), zero: value(zero), slope: value(slope) };
+  const [speed, setSpeed] = useState('');
+  const [distance, setDistance] = useState('');
+  const asked = {
+    degrees: value(degrees),
+    zero: value(zero),
+    slope: value(slope),
+    speed: value(speed) || undefined,
+    distance: value(distance) || undefined,
+  };
   const table = useQuery({
     queryKey: ['cants', bowId, asked],
     queryFn: () => answer(api.GET('/api/bows/{id}/cants', { params: { path: { id: bowId }, query: asked } })),
@@ -48,6 +56,23 @@ export function SightsPane({ bowId }: { bowId: string }) {
           value={slope}
           onChange={setSlope}
           fault={faults.slope?.[0]}
+        />
+        <Field
+          label="Another distance"
+          name="distance"
+          quantity="distance"
+          value={distance}
+          onChange={setDistance}
+          fault={faults.distance?.[0]}
+        />
+        <Field
+          label="Another speed"
+          name="speed"
+          quantity="speed"
+          value={speed}
+          onChange={setSpeed}
+          fault={faults.speed?.[0]}
+          hint="empty takes this bow’s own"
         />
       </Column>
       <Column wide label="The table">

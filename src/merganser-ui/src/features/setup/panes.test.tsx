@@ -180,7 +180,7 @@ describe('the history', () => {
 describe('the caliper', () => {
   it('says how far the rest moves', async () => {
     const asked = answering({ '/api/bows/b1/caliper': { restMovesIn: 0.109, words: 'The rest moves 0.109 in in.' } });
-    show(<Caliper bowId="b1" />);
+    show(<Caliper bowId="b1" onMoved={vi.fn()} />);
     await userEvent.click(screen.getByText(/Or by caliper/));
     await userEvent.type(screen.getByLabelText('In front'), '7/8');
     await userEvent.click(screen.getByText('What does that ask?'));
@@ -190,7 +190,7 @@ describe('the caliper', () => {
 
   it('keeps what was typed beside a fault', async () => {
     answering({ '/api/bows/b1/caliper': () => refusing({ rear: ['Nothing is entered here yet.'] }) });
-    show(<Caliper bowId="b1" />);
+    show(<Caliper bowId="b1" onMoved={vi.fn()} />);
     await userEvent.click(screen.getByText(/Or by caliper/));
     await userEvent.type(screen.getByLabelText('In front'), 'wide');
     await userEvent.click(screen.getByText('What does that ask?'));

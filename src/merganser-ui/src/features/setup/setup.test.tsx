@@ -1,7 +1,7 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { only } from '../../testing/fixtures';
+import { only, sent } from '../../testing/fixtures';
 import { show } from '../../testing/show';
 import { CheckPane } from './CheckPane';
 import { MoveForm } from './MoveForm';
@@ -30,6 +30,8 @@ const check = (part: Partial<Check>): Check => ({
   verdict: null,
   line: 'open',
   advice: '',
+  howTo: [],
+  noteAsked: 'Tool, and who measured',
   ...part,
 });
 
@@ -53,6 +55,9 @@ const pane = (which: Check, work: SetupWork, acts: Partial<Parameters<typeof Che
       aperture="3/16 in"
       kind="compound"
       work={work}
+      setup={sent.setup}
+      note=""
+      onNote={vi.fn()}
       onType={vi.fn()}
       onKeep={vi.fn()}
       onEnter={vi.fn()}
@@ -98,6 +103,7 @@ describe('a check', () => {
           choice: null,
           choiceWords: null,
           skipReason: null,
+          note: '',
           at: '2026-11-23T18:00:00Z',
         },
         verdict: {

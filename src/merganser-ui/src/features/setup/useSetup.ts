@@ -35,7 +35,10 @@ export function useSetup(bowId: string) {
     unreachable: acts.unreachable,
     faults: acts.faults,
     suspicious: problem instanceof Refusal && problem.code === 'suspicious' ? problem.message : null,
-    find: (kind: Check['kind'], found: { typed?: string; choice?: string; skipReason?: string; confirmed?: boolean }) =>
+    find: (
+      kind: Check['kind'],
+      found: { typed?: string; choice?: string; skipReason?: string; confirmed?: boolean; note?: string },
+    ) =>
       act(`check ${kind} ${JSON.stringify({ ...found, confirmed: undefined })}`, (id) =>
         answer(
           api.POST('/api/bows/{id}/checks', {
@@ -47,6 +50,7 @@ export function useSetup(bowId: string) {
               choice: found.choice ?? null,
               skipReason: found.skipReason ?? null,
               confirmed: found.confirmed ?? false,
+              note: found.note ?? '',
             },
           }),
         ),
