@@ -75,6 +75,100 @@ public class AdviceSessionTests
     }
 
     [Fact]
+    public void Yokes_answer_an_inch_to_the_left_and_sooner_on_the_second_visit()
+    {
+        using var screen = new Screen(demo: true);
+        var bow = NewBow(
+            screen,
+            "right",
+            press: true,
+            "centreFirst",
+            ["restSideways", "restHeight", "nockingPoint", "yokePair"]
+        );
+        Begin(screen, bow);
+        List<string> said = [];
+        var first = Tune(screen, bow, at => (-1 + (.25 * at["yokePair"]), .03), "Good enough", said);
+        said[0].ShouldStartWith("Left yoke leg");
+        screen.SeeText("[data-testid=advice]", "on other days about");
+        screen.Button("I accept this").Click();
+        screen.SeeText("[data-testid=next]", "three shots on another day");
+
+        var from = Positions(screen, bow)["yokePair"];
+        screen.Button("New paper").Click();
+        screen.Button("Begin this paper").Click();
+        screen.SeeText("[data-testid=advice]", "Shoot one arrow");
+        var moves = said.Count;
+        said.Clear();
+        var second = Tune(screen, bow, at => (-1 + (.25 * (at["yokePair"] - from)), .03), "Good enough", said);
+        second.ShouldBeLessThanOrEqualTo(first);
+        said.Count.ShouldBeLessThanOrEqualTo(moves);
+        said.ShouldContain(advice => advice.Contains("0.2") && advice.Contains("a step"), string.Join('\n', said));
+    }
+
+    [Fact]
+    public void A_technician_moves_both_axes_in_one_visit_and_takes_both_back()
+    {
+        using var screen = new Screen(demo: true);
+        var bow = NewBow(
+            screen,
+            "right",
+            press: true,
+            "centreFirst",
+            ["restSideways", "restHeight", "nockingPoint", "yokePair"],
+            "technician"
+        );
+        screen.Go($"/bows/{bow}/paper");
+        screen
+            .Until(d => d.FindElements(By.TagName("label")).FirstOrDefault(l => l.Text.Contains("Both axes")))
+            .Click();
+        screen.Button("Begin this paper").Click();
+        Type(screen, -1.4, 1.2);
+        screen.SeeText("[data-testid=advice]", "Both in one visit");
+        screen.SeeText("[data-testid=advice]", "and in the same visit");
+        var before = Positions(screen, bow);
+        Make(screen, bow);
+        var after = Positions(screen, bow);
+        after.Keys.Count(k => after[k] != before[k]).ShouldBe(2);
+        screen.See("[data-testid=undo]").Click();
+        screen.Button("It was logged wrongly").Click();
+        screen.Until(_ => Positions(screen, bow).All(p => before[p.Key] == p.Value) ? "back" : null);
+    }
+
+    /// <summary>Spacers and single legs are told at the paper as they are moved; what settles is said, not read.</summary>
+    [Fact]
+    public void What_is_moved_beside_the_adjusters_of_a_tear_begins_anew()
+    {
+        using var screen = new Screen(demo: true);
+        var bow = NewBow(
+            screen,
+            "right",
+            press: true,
+            "centreFirst",
+            ["restSideways", "restHeight", "nockingPoint", "camSpacer", "stringTwists"]
+        );
+        Begin(screen, bow);
+        Type(screen, .6, .02);
+        Type(screen, .55, .05);
+        screen.SeeText("[data-testid=words]", "Tail right");
+        screen.Button("Log a move").Click();
+        screen.Pick("adjuster", "Cam spacers");
+        screen.See("[aria-label='Top cam, left: one more']").Click();
+        screen.See("[aria-label='Top cam, right: one less']").Click();
+        screen.See("[aria-label='Top cam: one more']").Click();
+        screen.Button("Log this move").Click();
+        screen.SeeText("[data-testid=next]", "Shoot two at the new setting");
+        Type(screen, .1, .02);
+        screen.SeeText("[data-testid=evidence]", "1 shot here and 2 at other settings");
+        screen.Button("Log a move").Click();
+        screen.Pick("adjuster", "String");
+        screen.See("[aria-label^='One more: String']").Click();
+        screen.Button("Log this move").Click();
+        screen.SeeText("[data-testid=words]", "Settling, 5 to go");
+        Type(screen, .9, .4);
+        screen.SeeText("[data-testid=words]", "Settling, 4 to go");
+    }
+
+    [Fact]
     public void A_recurve_goes_from_its_nocking_point_to_its_plunger_to_done()
     {
         using var screen = new Screen(demo: true);
@@ -151,7 +245,14 @@ public class AdviceSessionTests
     }
 
     /// <summary>A bow like the demo's compound, with these adjusters at their marks, and its arrow.</summary>
-    private static string NewBow(Screen screen, string hand, bool press, string school, string[] adjusters)
+    private static string NewBow(
+        Screen screen,
+        string hand,
+        bool press,
+        string school,
+        string[] adjusters,
+        string experience = "keen"
+    )
     {
         using var http = new HttpClient { BaseAddress = new Uri(screen.Url) };
         var like = JsonNode.Parse(http.GetStringAsync($"/api{States.Compound}").Result)!;
@@ -168,6 +269,7 @@ public class AdviceSessionTests
                 name = "Another archer",
                 hand,
                 hasPress = press,
+                experience,
                 school,
             }
         );

@@ -12,7 +12,7 @@ public static class CheckTable
     private static readonly AllowedRange None = new(0, 0, Unit.None, Why.Nothing);
     private static readonly AllowedRange Tillers = new(-2, 2, Unit.Inch, Why.TillerOfBows);
     private static readonly AllowedRange Leans = new(-3, 3, Unit.Inch, Why.LeanOfCams);
-    private static readonly AllowedRange Centres = new(0, 3, Unit.Inch, Why.ArrowFromRiser);
+    private static readonly AllowedRange Centres = new(-1, 3, Unit.Inch, Why.ArrowFromRiser);
     private static readonly AllowedRange NockingPoints = new(-1, 1.5, Unit.Inch, Why.NockingPointOfBows);
     private static readonly AllowedRange Turns = new(-180, 180, Unit.Degree, Why.FullTurn);
 

@@ -49,7 +49,7 @@ public sealed class DemoSheets(SetupStore setups, BowStore bows)
         Found(TallOsk, 23, CheckKind.BraceHeight, "8 3/4");
         Found(TallOsk, 24, CheckKind.Tiller, "1/8");
         Found(TallOsk, 25, CheckKind.DrawWeight, "38.2");
-        Found(TallOsk, 26, CheckKind.CentreShot, "0.80");
+        Found(TallOsk, 26, CheckKind.CentreShot, "1/16");
         Found(TallOsk, 27, CheckKind.PlungerTension, choice: "medium");
         Found(TallOsk, 28, CheckKind.NockingPoint, "3/8");
         Found(TallOsk, 29, CheckKind.NockFit, choice: "free");

@@ -195,9 +195,11 @@ export function CheckPane({
       )}
       {check.kind === 'camTiming' && setup.lastTwist && <p>{setup.lastTwist}</p>}
       {check.kind === 'centreShot' && setup.centreShot?.caution && <Note>{setup.centreShot.caution}</Note>}
-      {check.quantity === null && <NoteField label={check.noteAsked} value={note} onChange={onNote} />}
+      {check.quantity === null && (
+        <NoteField label={check.noteAsked} placeholder={check.noteAsked} value={note} onChange={onNote} />
+      )}
       {check.quantity !== null && (typed.trim() !== '' || note !== '') && (
-        <NoteField label={check.noteAsked} value={note} onChange={onNote} />
+        <NoteField label={check.noteAsked} placeholder={check.noteAsked} value={note} onChange={onNote} />
       )}
       {work.faults.choice && <Fault>{work.faults.choice[0]}</Fault>}
       {work.suspicious && (
