@@ -58,7 +58,7 @@ public sealed partial class TuningSession
     /// <summary>What stands above a set: never more than its shots carry.</summary>
     public Message Headline(SessionSet set) =>
         set.Mean?.Reading
-        ?? (set == Now && Bow.SettlingLeft > 0 ? new SettlingToGo(Bow.SettlingLeft) : SessionSays.NothingYet);
+        ?? (set.Id == Now.Id && Bow.SettlingLeft > 0 ? new SettlingToGo(Bow.SettlingLeft) : SessionSays.NothingYet);
 
     private static Advice TrialAdvice(Trial trial)
     {

@@ -97,7 +97,7 @@ public sealed record RuleFigures(
     public bool BothAxes { get; init; }
 
     /// <summary>Squared inches that the second of two moves must win.</summary>
-    public double AlsoGain { get; init; } = 0.01;
+    public double AlsoGain { get; init; } = 0.005;
 
     /// <summary>
     /// The rule as it was first written down, before it was measured against others here: the check session is told in

@@ -1,3 +1,4 @@
+using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Paper;
@@ -163,6 +164,51 @@ public class TuningSessionTests
         Session().Advice.Kind.ShouldBe(AdviceKind.Unsound);
     }
 
+    /// <summary>
+    /// A bare tear that grows with the distance speaks of a weak shaft; this one is computed far too stiff for the bow.
+    /// </summary>
+    [Fact]
+    public void Two_signs_of_the_shaft_that_disagree_are_named_and_a_control_arrow_decides()
+    {
+        Shoot("a", 0.2, 0);
+        Shoot("b", 0.22, 0);
+        Shoot("c", 0.19, 0.02);
+        var far = SessionActs.Begin(Session(), "far", new(15, false), new Entry("15", 15), SetPurpose.Session, "v1");
+        Happens([.. far]);
+        Shoot("d", -1.4, 0);
+        Shoot("e", -1.45, 0.02);
+        Shoot("f", -1.42, 0);
+        Session().SuspectsSpine.ShouldBeTrue();
+        Session().Advice.Move.ShouldNotBeNull("no arrow is known that it could disagree with");
+
+        var shaft = Samples.A1.Shaft;
+        arrow = Samples.A1 with { Shaft = shaft with { MeasuredSpine = shaft.Spine / 2 } };
+        var advice = Session().Advice;
+        advice.Kind.ShouldBe(AdviceKind.Contradiction);
+        advice.Move.ShouldBeNull();
+        advice.Reason.Said().ShouldContain("as computed the shaft is not weak: fit");
+        Session().Next.Action.ShouldBe("rung");
+        Session().Ladder.Next.ShouldBe(RungKind.ControlArrow);
+
+        arrow = Samples.A1 with { Shaft = shaft with { MeasuredSpine = shaft.Spine * 1.5 } };
+        Session().Advice.Kind.ShouldNotBe(AdviceKind.Contradiction, "both say weak");
+    }
+
+    [Fact]
+    public void What_settles_stands_in_the_headline_and_not_as_if_nothing_was_shot()
+    {
+        settlingLeft = 4;
+        Session().Headline(Session().Now).Said().ShouldBe("Settling, 4 to go: shoot them and mark them.");
+        Session().Advice.Sentence.Said().ShouldStartWith("Settling, 4 to go");
+        settlingLeft = 0;
+        Session().Headline(Session().Now).Said().ShouldStartWith("Nothing yet");
+        Shoot("a", 0.3, 0);
+        Session().Headline(Session().Now).Said().ShouldStartWith("Tail right");
+    }
+
+    private Arrow? arrow;
+    private int settlingLeft;
+
     private TuningSession Session() =>
         new(
             new SessionBow(
@@ -170,8 +216,11 @@ public class TuningSessionTests
                 new Archer("Simulated", Hand.Right, true, School.CentreFirst),
                 adjusters,
                 unsound
-            ),
-            [],
+            )
+            {
+                SettlingLeft = settlingLeft,
+            },
+            arrow is null ? [] : [new SessionArrow("v1", "stiff", arrow)],
             new SessionPlan(SessionKind.Tune, null, [Bare], SessionPlan.UntilClear, false, null),
             Tolerances.Usual,
             Knowledge.None,

@@ -126,6 +126,33 @@ public class CheckReadingTests
         ChangeTable.All.Select(f => f.Change).ShouldBe(Enum.GetValues<BowChange>());
     }
 
+    /// <summary>
+    /// Hand computed: .109 in over clicks of .005 in is 21.8 clicks; the mirrored hand turns the other way.
+    /// </summary>
+    [Theory]
+    [InlineData(.109, .005, Hand.Right, 22, .001)]
+    [InlineData(.109, .005, Hand.Left, -22, .001)]
+    [InlineData(-.02, .005, Hand.Right, -4, 0)]
+    public void A_caliper_speaks_in_clicks_of_this_rest(double moves, double click, Hand hand, int clicks, double left)
+    {
+        var (steps, rest) = CentreShot.Clicks(moves, click, hand);
+        steps.ShouldBe(clicks);
+        rest.ShouldBe(left, 1e-9);
+        Should.Throw<ArgumentOutOfRangeException>(() => CentreShot.Clicks(moves, 0, hand));
+    }
+
+    [Fact]
+    public void A_rest_inside_its_window_is_said_to_stand_in_the_sights_way()
+    {
+        var bow = SetupSamples.Compound;
+        var inside = CheckReading.Judge(new CheckFinding(CheckKind.CentreShot, .6, null, null), bow, true);
+        inside.ToDo.Said().ShouldContain("the riser may stand in its way");
+        CheckReading
+            .Judge(new CheckFinding(CheckKind.CentreShot, 1.0, null, null), bow, true)
+            .ToDo.Said()
+            .ShouldNotContain("riser may");
+    }
+
     [Fact]
     public void The_order_puts_what_moves_others_first()
     {

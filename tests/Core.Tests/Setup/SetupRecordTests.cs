@@ -34,6 +34,54 @@ public class SetupRecordTests
     }
 
     [Fact]
+    public void Over_the_makers_maximum_the_last_turn_says_how_far_to_back_off()
+    {
+        var bow = SetupSamples.Compound with { MaximumWeight = 70 };
+        Adjuster bolts = AdjusterTable.Fresh(AdjusterKind.LimbBolts) with { Position = 2 };
+        var weighed = Empty with { Findings = [Finding("a", CheckKind.DrawWeight, value: 71.5)] };
+        var unknown = weighed.BackOff(bow, [bolts])!;
+        unknown.To.ShouldBe(1, "a quarter turn, then the scale again");
+        unknown.Words.Said().ShouldContain("not known yet");
+
+        // Two quarter turns in added 1.6 lb: .8 each, so 1.5 lb over asks for two out.
+        var turned = Empty with
+        {
+            Findings =
+            [
+                Finding("a", CheckKind.DrawWeight, value: 69.9),
+                Finding("b", CheckKind.DrawWeight, value: 71.5, afterMove: 1),
+            ],
+            Moves = [Move("m", 1, AdjusterKind.LimbBolts, 0, 2)],
+        };
+        var known = turned.BackOff(bow, [bolts])!;
+        known.To.ShouldBe(0);
+        known.Words.Said().ShouldContain("Both limb bolts 2 quarter turns out, evenly");
+        known.Words.Said().ShouldContain("0.8");
+        turned.BackOff(bow with { MaximumWeight = 72 }, [bolts]).ShouldBeNull();
+        turned.BackOff(bow, [])!.To.ShouldBeNull("it has no bolts to be logged");
+    }
+
+    [Fact]
+    public void Timing_tells_what_the_last_twist_of_a_cable_did()
+    {
+        Empty.LastTwist.ShouldBeNull();
+        var seen = Empty with
+        {
+            Findings =
+            [
+                Finding("a", CheckKind.CamTiming, choice: "topLate"),
+                Finding("b", CheckKind.CamTiming, choice: "together", afterMove: 1),
+            ],
+            Moves = [Move("m", 1, AdjusterKind.TopCable, 0, -1)],
+        };
+        seen.LastTwist!.Said()
+            .ShouldBe(
+                "Last time: top cam's cable 1 full twist longer; from \"Top cam late\" to \"Stops touch together, or marks in place\"."
+            );
+        (seen with { Moves = [] }).LastTwist.ShouldBeNull("nothing was twisted between the two");
+    }
+
+    [Fact]
     public void The_last_look_counts_from_the_present_string()
     {
         var looked = Empty with

@@ -118,6 +118,35 @@ public class SetupSheetTests
             .ShouldBe("Check 1 of 17: limbs and screws.");
     }
 
+    [Theory]
+    [InlineData(CheckKind.NockSets, "pinch", "Pinched")]
+    [InlineData(CheckKind.Loop, "twisted", "Turned to one side")]
+    [InlineData(CheckKind.RestTiming, "late", "Comes up late")]
+    public void A_pinched_nock_a_turned_loop_or_a_late_rest_is_never_done(CheckKind kind, string found, string said)
+    {
+        var sheet = SetupSheet.Of(SetupSamples.Compound, true, [Finding(kind, found, 0)], [], true);
+        var line = sheet.Lines.Single(l => l.Fact.Kind == kind);
+        line.State.ShouldBe(CheckState.Again);
+        line.Because!.Said().ShouldStartWith(said);
+        sheet.Done.ShouldBe(0);
+    }
+
+    [Fact]
+    public void Paper_waits_for_an_arrow_and_is_done_by_a_paper_alone()
+    {
+        var sheet = SetupSheet.Of(
+            SetupSamples.Compound,
+            true,
+            [],
+            [new DatedChange(BowChange.NewLoop, null, 1, Words)],
+            true
+        );
+        SetupNext.Of(sheet, [], BowKind.Compound, hasArrow: false).Action.ShouldStartWith("check:");
+        var paper = SetupNext.Of(sheet, [], BowKind.Compound);
+        paper.Action.ShouldBe("paper");
+        paper.AlternativeAction.ShouldBeNull("nobody calls a paper done that was not shot");
+    }
+
     [Fact]
     public void A_cracked_limb_stops_everything()
     {

@@ -163,6 +163,18 @@ public class SessionReadingsTests
     }
 
     [Fact]
+    public void Nobody_is_sent_to_a_draw_board_without_one_nor_to_the_bottom_bolt_for_a_high_tail()
+    {
+        var bare = new Archer("Anyone", Hand.Right, false, School.RestOnly);
+        IReadOnlyList<RungKind> Rungs(Archer archer, bool tailLow) =>
+            StubbornLadder.For(Release.ReleaseAid, School.RestOnly, archer, tailLow);
+        Rungs(bare, tailLow: true).ShouldNotContain(RungKind.Timing);
+        Rungs(bare with { HasDrawBoard = true }, tailLow: true).ShouldContain(RungKind.Timing);
+        Rungs(bare, tailLow: false).ShouldNotContain(RungKind.Tiller);
+        Rungs(bare, tailLow: true).ShouldContain(RungKind.Tiller);
+    }
+
+    [Fact]
     public void A_grip_that_changes_in_mid_session_is_seen_and_an_ordinary_one_is_not()
     {
         (double X, double Y)[] first = [(.1, .0), (.2, .1), (.0, -.1), (.15, .05), (.05, -.05)];

@@ -36,6 +36,26 @@ public class StagePoolTests
     }
 
     [Fact]
+    public void A_bow_of_the_same_make_is_borrowed_from_weakly_and_its_archers_spread_is_not()
+    {
+        Adjuster[] moved = [.. All.Select(a => a.Kind == AdjusterKind.YokePair ? a with { Position = 2 } : a)];
+        var own = StageFit.Of(ResponsePrior.Of(All), [.. Alike(new(-1.2, 0), All), .. Alike(new(.4, 0), moved, 2)]);
+        var borrowed = new Knowledge([own]).Of("Heron").Fits.Single();
+        var prior = ResponsePrior.Of(All);
+        var (mine, theirs) = (StagePool.For(prior, Three, [own]), StagePool.For(prior, Three, [borrowed]));
+        GainPrior Yoke(ResponsePrior of) => of.Gains.Single(g => g.Kind == AdjusterKind.YokePair);
+        Yoke(theirs).Expected.ShouldBeInRange(Yoke(prior).Expected, Yoke(mine).Expected);
+        Yoke(theirs).LogSd.ShouldBeInRange(Yoke(mine).LogSd, Yoke(prior).LogSd);
+        (Yoke(theirs).From, Yoke(mine).From, Yoke(prior).From).ShouldBe(
+            (GainSource.Make, GainSource.ThisBow, GainSource.Trade)
+        );
+        theirs.SpreadCentre.ShouldBe(prior.SpreadCentre, 1e-9);
+        theirs.SpreadLogSd.ShouldBe(prior.SpreadLogSd, 1e-9);
+        UsualSpread.Of([borrowed]).ShouldBe(UsualSpread.Unknown);
+        UsualSpread.Of([own]).Own.ShouldBeTrue();
+    }
+
+    [Fact]
     public void A_settled_sign_goes_over_weaker_to_vanes()
     {
         Adjuster[] moved = [.. All.Select(a => a.Kind == AdjusterKind.RestSideways ? a with { Position = 20 } : a)];
