@@ -102,6 +102,12 @@ public static class SessionActs
     /// <summary>Ids of the parts of one act follow from the act's own, so that a retry is safe.</summary>
     public static string NewMoveId(string id, int part) => part == 0 ? id : $"{id}-{part}";
 
+    /// <summary>True for moves of one act.</summary>
+    public static bool OfOneAct(string one, string other) => ActOf(one) == ActOf(other);
+
+    private static string ActOf(string moveId) =>
+        moveId.Length > 2 && moveId[^2] == '-' && char.IsAsciiDigit(moveId[^1]) ? moveId[..^2] : moveId;
+
     private static NewAct Move(TuningSession session, string id, MoveWanted wanted)
     {
         var from = session.Bow.Adjusters.FirstOrDefault(a => a.Kind == wanted.Adjuster)?.Position ?? 0;

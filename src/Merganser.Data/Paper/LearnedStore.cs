@@ -45,7 +45,8 @@ internal sealed class LearnedStore(Sql sql)
         FROM paper me JOIN bow mine ON mine.id = me.bow_id
           JOIN bow b ON b.make = mine.make AND b.id <> mine.id
           JOIN paper p ON p.id = (
-            SELECT q.id FROM paper q WHERE q.bow_id = b.id AND q.started_at < me.started_at
+            SELECT q.id FROM paper q
+            WHERE q.bow_id = b.id AND (q.started_at, q.rowid) < (me.started_at, me.rowid)
             ORDER BY q.started_at DESC, q.rowid DESC LIMIT 1)
           LEFT JOIN paper_learned l ON l.paper_id = p.id
         WHERE me.id = @paperId AND mine.make <> '' AND mine.borrows = 1

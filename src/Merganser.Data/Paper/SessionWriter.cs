@@ -205,9 +205,17 @@ internal static class SessionWriter
                 sql.Execute(
                     """
                     INSERT INTO withdrawn (entry_id, kind, withdrawn_at)
-                    SELECT id, 'goodState', @now FROM good_state WHERE paper_id = @Id ON CONFLICT DO NOTHING
+                    SELECT id, 'goodState', @now FROM good_state WHERE paper_id = @Id
+                    UNION ALL
+                    SELECT id, 'finding', @now FROM check_finding WHERE bow_id = @BowId AND id GLOB @Id || '-paper-*'
+                    ON CONFLICT DO NOTHING
                     """,
-                    new { paper.Id, now = Stamp.Of(now) }
+                    new
+                    {
+                        paper.Id,
+                        BowId = paper.Bow.Id,
+                        now = Stamp.Of(now),
+                    }
                 );
                 break;
             case MoveMade or MoveCorrected when session.Now.Shots.Count == 0:

@@ -55,11 +55,11 @@ public sealed class PaperDesk(
         );
     }
 
-    /// <summary>What was written down at one time was one act: a yoke's legs, or a move for each axis.</summary>
+    /// <summary>The last act: a move, a yoke's legs, or a move for each axis.</summary>
     private MoveView[] LastMoves(string bowId)
     {
         var newest = bows.Moves(bowId, MostInAnAct);
-        return [.. newest.Where(m => m.RecordedAt == newest[^1].RecordedAt).Select(MoveView.Of)];
+        return [.. newest.Where(m => SessionActs.OfOneAct(m.Id, newest[^1].Id)).Select(MoveView.Of)];
     }
 
     private const int MostInAnAct = 3;

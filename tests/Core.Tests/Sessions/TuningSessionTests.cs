@@ -202,7 +202,7 @@ public class TuningSessionTests
         Session().Advice.Sentence.Said().ShouldStartWith("Settling, 4 to go");
         settlingLeft = 0;
         Session().Headline(Session().Now).Said().ShouldStartWith("Nothing yet");
-        Shoot("a", 0.3, 0);
+        Shoot("a", 0.9, 0);
         Session().Headline(Session().Now).Said().ShouldStartWith("Tail right");
     }
 
