@@ -96,6 +96,7 @@ public class AddedOnlyTests : IDisposable
             "paper_learned",
             "bow_revision",
             "rack_line",
+            "shots_total",
         ];
         file.Query<string>("SELECT name FROM sqlite_master WHERE type = 'table'")
             .Except(changeable)

@@ -135,6 +135,7 @@ public class GrowthTests
             "act",
             "bow_revision",
             "rack_line",
+            "shots_total",
         ];
         file.Query<string>(
                 """
@@ -150,6 +151,33 @@ public class GrowthTests
             )
             .Order()
             .ShouldBe(["adjuster", "archer", "arrow", "bow", "shot_set"]);
+    }
+
+    /// <summary>The totals are what the rows add up to, taken back or not.</summary>
+    [Fact]
+    public async Task The_shots_of_a_string_are_added_up_as_they_come()
+    {
+        using var app = new App();
+        var taken = App.NewId();
+        await app.Post($"{Bow}/shots", new { id = taken, count = 12 });
+        await app.Post($"{Bow}/shots", new { id = App.NewId(), count = 30 });
+        (await app.Post($"{Bow}/withdrawals/{taken}", null)).Status.ShouldBe(200);
+        await app.Post($"{Bow}/changes", new { id = App.NewId(), change = "newString" });
+        await app.Post($"{Bow}/shots", new { id = App.NewId(), count = 8 });
+        using var file = app.Database.Open();
+        file.Query<(string, long, long, long)>(
+                "SELECT bow_id, after_change, settling, count FROM shots_total WHERE count <> 0 ORDER BY 1, 2, 3"
+            )
+            .ShouldBe(
+                file.Query<(string, long, long, long)>(
+                    """
+                    SELECT bow_id, after_change, settling, sum(count) FROM shots_fired
+                    WHERE id NOT IN (SELECT entry_id FROM withdrawn) GROUP BY 1, 2, 3 ORDER BY 1, 2, 3
+                    """
+                )
+            );
+        var life = (await app.Get($"{Bow}/setup"))["string"]!;
+        ((int)life["shots"]!, (int)life["settling"]!, (int)life["settlingLeft"]!).ShouldBe((3, 5, 0));
     }
 
     /// <summary>Page after page shows each entry once, in one order, and says when there is no more.</summary>

@@ -27,6 +27,9 @@ public sealed record StringPlan(StringSchool School, IReadOnlyList<int> ChecksAt
     /// <summary>Most shots that a plan may name: no string is shot longer.</summary>
     public const int MostShots = 20_000;
 
+    /// <summary>Most shots that settle string work.</summary>
+    public const int MostSettling = 50;
+
     /// <summary>The plan, when it can be.</summary>
     /// <exception cref="Figures.RefusedException">A count is out of range or the checks are not ascending.</exception>
     public StringPlan Checked()
@@ -40,7 +43,7 @@ public sealed record StringPlan(StringSchool School, IReadOnlyList<int> ChecksAt
             "range",
             SetupSays.CountsAscending
         );
-        fields.Check(SettlingShots is >= 0 and <= 50, "settlingShots", "range", SetupSays.SettlingRange);
+        fields.Check(SettlingShots is >= 0 and <= MostSettling, "settlingShots", "range", SetupSays.SettlingRange);
         fields.ThrowIfAny();
         return this;
     }
@@ -93,7 +96,7 @@ public sealed record StringWork(int Fresh, int Change, int Move)
 /// <summary>The shots of a string, added up.</summary>
 /// <param name="Read">Since it was put on, those that were read.</param>
 /// <param name="Settling">Since it was put on, those that settled string work.</param>
-/// <param name="SinceWork">All of them since the last string work.</param>
+/// <param name="SinceWork">All of them since the last string work, of which no more count than settle it.</param>
 public sealed record StringShots(int Read, int Settling, int SinceWork);
 
 /// <summary>The string's life in shots, and what is due.</summary>

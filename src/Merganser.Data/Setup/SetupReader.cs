@@ -67,16 +67,22 @@ internal static class SetupReader
             ? Kept.Read<StringPlan>(json)
             : StringPlan.Usual;
 
+    /// <summary>
+    /// What was shot on the string, from the totals; and since the last work on it, of which only as many matter as may
+    /// settle it.
+    /// </summary>
     private static StringShots Shots(Sql sql, string bowId, StringWork work)
     {
         var (read, settling, since) = sql.First<(long Read, long Settling, long Since)>(
             """
-            SELECT coalesce(sum(count) FILTER (WHERE settling = 0 AND after_change >= @Fresh), 0),
-              coalesce(sum(count) FILTER (WHERE settling = 1 AND after_change >= @Fresh), 0),
-              coalesce(sum(count) FILTER (WHERE after_change >= @Change AND after_move >= @Move), 0)
-            FROM shots_fired f
-            WHERE bow_id = @bowId AND after_change >= min(@Fresh, @Change)
-              AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = f.id)
+            SELECT coalesce(sum(count) FILTER (WHERE settling = 0), 0),
+              coalesce(sum(count) FILTER (WHERE settling = 1), 0),
+              (SELECT coalesce(sum(n.count), 0) FROM (
+                SELECT id, count, after_change, after_move FROM shots_fired WHERE bow_id = @bowId
+                ORDER BY rowid DESC LIMIT @MostSettling) n
+               WHERE n.after_change >= @Change AND n.after_move >= @Move
+                 AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = n.id))
+            FROM shots_total WHERE bow_id = @bowId AND after_change >= @Fresh
             """,
             new
             {
@@ -84,6 +90,7 @@ internal static class SetupReader
                 work.Fresh,
                 work.Change,
                 work.Move,
+                MostSettling = 2 * StringPlan.MostSettling,
             }
         );
         return new StringShots((int)read, (int)settling, (int)since);

@@ -75,7 +75,7 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows)
             var at = bows.Get(Tansel).Adjusters.ToDictionary(a => a.Kind, a => a.Position);
             var (x, y) = stray[shot++ % stray.Length];
             var right =
-                (stage == 1 ? .95 : .58)
+                (stage == 1 ? .95 : .78)
                 + (.24 * at[AdjusterKind.PlungerTension])
                 + (.05 * at[AdjusterKind.PointWeight])
                 + x;
