@@ -124,6 +124,8 @@ public class AdviceSessionTests
         Type(screen, -1.4, 1.2);
         screen.SeeText("[data-testid=advice]", "Both in one visit");
         screen.SeeText("[data-testid=advice]", "and in the same visit");
+        screen.SeeText("[data-testid=next]", "and in the same visit");
+        screen.SeeText("[data-testid=go]", "I made both moves");
         var before = Positions(screen, bow);
         Make(screen, bow);
         var after = Positions(screen, bow);

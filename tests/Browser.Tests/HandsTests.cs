@@ -190,8 +190,9 @@ public class HandsTests
         MarkByKeys(screen);
         screen.SeeText("[data-testid=undo]", "Undo: shot");
         screen.Press("m");
-        screen.See("[data-testid=move-to]");
+        screen.See("[data-testid=move-words]");
         screen.Pick("adjuster", "Rest up/down");
+        screen.See("[data-testid=move-to]");
         screen.Button("−").Click();
         screen.Button("Log this move").Click();
         screen.SeeText("[data-testid=undo]", "Undo: Rest 1 click up");

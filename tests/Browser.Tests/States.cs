@@ -106,7 +106,7 @@ public static class States
         new("marking by typing", Paper, Advice, Press("Mark a shot", Sheet, "Type the place", "[name=right]")),
         new("shot said", Paper, Advice, Press("Mark a shot", Sheet, "Say it", "[data-testid=say-it]")),
         new("shots", Paper, Advice, Press("Shots", "[data-testid=shots]", "Void", "[data-testid=reasons]")),
-        new("log a move", Paper, Advice, Press("Log a move", "[data-testid=move-to]")),
+        new("log a move", Paper, Advice, Press("Log a move", "[data-testid=move-words]")),
         new("new paper", Paper, Advice, Press("New paper", "[aria-label='A new paper']")),
         new("past set", Paper, Advice, Press("Set 1", "[data-past]")),
         new("ladder", $"{Longbow}/paper?way=ladder", "[data-testid=ladder]"),

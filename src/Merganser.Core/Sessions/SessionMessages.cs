@@ -54,6 +54,7 @@ public enum SessionSays
     PointFirstThenTail,
     ISomethingElse,
     IMadeThisMove,
+    IMadeBothMoves,
     GoodEnoughShort,
     ToTheInspection,
     PressByItsManual,

@@ -169,16 +169,22 @@ public static class SessionNext
                 SessionSays.IAcceptThis,
                 "accept"
             ),
-            _ => new Next(
-                new OrderAlone(advice.Move!.Order),
-                advice.Move.NeedsPress ? SessionSays.PressByItsManual : SessionSays.WriteDownWhatYouDid,
-                "madeMove",
-                SessionSays.IMadeThisMove,
-                SessionSays.ISomethingElse,
-                "logMove"
-            ),
+            _ => Moves(advice.Move!, advice.Also),
         };
     }
+
+    /// <summary>The advised move, or both of one visit.</summary>
+    private static Next Moves(AdvisedMove move, AdvisedMove? also) =>
+        new(
+            new OrderAlone(also is null ? move.Order : new BothOrders(move.Order, also.Order)),
+            move.NeedsPress || also is { NeedsPress: true }
+                ? SessionSays.PressByItsManual
+                : SessionSays.WriteDownWhatYouDid,
+            "madeMove",
+            also is null ? SessionSays.IMadeThisMove : SessionSays.IMadeBothMoves,
+            SessionSays.ISomethingElse,
+            "logMove"
+        );
 
     private static Next GoodEnough(TuningSession session, Advice advice) =>
         session.NextStage is { } next

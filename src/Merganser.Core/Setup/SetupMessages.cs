@@ -188,6 +188,5 @@ public enum SetupSays
     SayThatItIsRepaired,
     VoidSaysWhy,
     RiserMayBlockSight,
-    NoArrowYet,
     NotByHand,
 }

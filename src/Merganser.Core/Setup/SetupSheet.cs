@@ -171,6 +171,11 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
                 );
             }
 
+            if (kind == CheckKind.DrawWeight && verdict is { Verdict: Verdict.Beyond } over)
+            {
+                return new CheckLine(fact, CheckState.Again, last, before, verdict, over.Words);
+            }
+
             return new CheckLine(
                 fact,
                 last.Finding.SkipReason is null ? CheckState.Done : CheckState.Skipped,

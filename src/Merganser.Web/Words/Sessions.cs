@@ -53,6 +53,7 @@ public static class SessionWords
             SessionSays.PointFirstThenTail => $"Point hole first, then the tail. Nobody in front of the line.",
             SessionSays.ISomethingElse => $"I did something else",
             SessionSays.IMadeThisMove => $"I made this move",
+            SessionSays.IMadeBothMoves => $"I made both moves",
             SessionSays.GoodEnoughShort => $"Good enough: accept this, or shoot more.",
             SessionSays.ToTheInspection => $"To the inspection",
             SessionSays.PressByItsManual =>

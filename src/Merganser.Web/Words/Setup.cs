@@ -114,7 +114,6 @@ public static class SetupWords
             SetupSays.SayThatItIsRepaired => $"It was found damaged: say that it is repaired, and by whom.",
             SetupSays.RiserMayBlockSight =>
                 $"Inside the window: look through the sight, the riser may stand in its way.",
-            SetupSays.NoArrowYet => $"Paper and spine wait for an arrow.",
             SetupSays.NotByHand => $"Paper is done when a paper is accepted.",
             SetupSays.VoidSaysWhy => $"A reason of 1 to 120 characters: a void shot says why.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),

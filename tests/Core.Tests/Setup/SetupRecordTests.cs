@@ -62,6 +62,20 @@ public class SetupRecordTests
     }
 
     [Fact]
+    public void A_bow_over_its_makers_maximum_is_weighed_again_before_anything_else()
+    {
+        var bow = SetupSamples.Compound with { MaximumWeight = 65 };
+        var archer = new Archer("Anyone", Hand.Right, true, School.CentreFirst);
+        CheckLine Weighed(double pounds) =>
+            (Empty with { Findings = [Finding("w", CheckKind.DrawWeight, value: pounds)] })
+                .Sheet(bow, archer, true)
+                .Lines.Single(l => l.Fact.Kind == CheckKind.DrawWeight);
+        Weighed(64).State.ShouldBe(CheckState.Done);
+        Weighed(68).State.ShouldBe(CheckState.Again);
+        Weighed(68).Because!.Said().ShouldContain("over");
+    }
+
+    [Fact]
     public void Timing_tells_what_the_last_twist_of_a_cable_did()
     {
         Empty.LastTwist.ShouldBeNull();

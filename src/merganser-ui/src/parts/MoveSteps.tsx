@@ -29,10 +29,13 @@ const seatNames = [
   ['bottomRight', 'Bottom cam, right'],
 ] as const;
 
-/** What was moved by how much, and the move that it is; null while nothing was moved. */
-export function useMoveSteps(adjuster: Schemas['AdjusterView']) {
-  const [first, setFirst] = useState(0);
-  const [second, setSecond] = useState(0);
+/**
+ * What was moved by how much, and the move that it is; null while nothing was moved. It begins with the steps that were
+ * advised: one leg shorter and the other longer, both cams the same way.
+ */
+export function useMoveSteps(adjuster: Schemas['AdjusterView'], advised = 0) {
+  const [first, setFirst] = useState(advised);
+  const [second, setSecond] = useState(isYoke(adjuster.kind) ? -advised : advised);
   const [seats, setSeats] = useState({ topLeft: MIDDLE, topRight: MIDDLE, bottomLeft: MIDDLE, bottomRight: MIDDLE });
   const unseated = adjuster.kind === 'camSpacer' && adjuster.seats === null;
   const told: MoveTold | null =

@@ -48,7 +48,7 @@ function MoveEntry({ adjuster, adjusters, advised, moves, fault, busy, sets = []
   const [note, setNote] = useState('');
   const [corrects, setCorrects] = useState<string | null>(null);
   const [afterSet, setAfterSet] = useState('');
-  const steps = useMoveSteps(adjuster);
+  const steps = useMoveSteps(adjuster, advised?.kind === adjuster.kind ? advised.to - advised.from : 0);
   const pair = isPair(adjuster.kind) && !corrects;
   const last = moves.findLast((m) => m.adjuster === adjuster.kind);
   const wrong = last ? (last.corrects ?? last.id) : null;

@@ -62,6 +62,9 @@ export function MeasureDrawing({ check, kind }: { check: Check; kind: BowKind })
   );
 }
 
+/** Room that a label of the gauge takes, px. */
+const LABEL = 60;
+
 export function GaugeDrawing({ check }: { check: Check }) {
   const { ref, width } = useWidth<HTMLDivElement>(600);
   const units = useUnits();
@@ -70,6 +73,8 @@ export function GaugeDrawing({ check }: { check: Check }) {
   const inner = width - 48;
   const at = gauge(tolerance, value, check.readingError, inner);
   const label = (v: number) => inUnit(v, check.unit, units);
+  // An aim close to a limit stands above the rule: two labels never lie over each other.
+  const crowded = [at.low, at.high].some((limit) => Math.abs(limit - at.aim) < LABEL);
   return (
     <div ref={ref}>
       <svg
@@ -94,7 +99,7 @@ export function GaugeDrawing({ check }: { check: Check }) {
           <line key={tick.value} x1={tick.x} x2={tick.x} y1="44" y2="52" stroke="var(--edge)" />
         ))}
         {[tolerance.low, tolerance.aim, tolerance.high].map((v) => (
-          <text key={v} x={at.x(v)} y="70" fontSize="14" textAnchor="middle">
+          <text key={v} x={at.x(v)} y={v === tolerance.aim && crowded ? 14 : 70} fontSize="14" textAnchor="middle">
             {label(v)}
           </text>
         ))}
