@@ -57,13 +57,7 @@ public class AdviceSessionTests
         );
         shots.ShouldBeLessThan(40);
         said.ShouldContain(advice => advice.Contains("correct the log instead"), string.Join('\n', said));
-        screen.Button("I accept this").Click();
-        screen.SeeText("[data-testid=next]", "three shots on another day");
-
-        var from = Positions(screen, bow)["limbPocket"];
-        screen.Button("New paper").Click();
-        screen.Button("Begin this paper").Click();
-        screen.SeeText("[data-testid=advice]", "Shoot one arrow");
+        var from = Again(screen, bow)["limbPocket"];
         Type(screen, .9, .02);
         Type(screen, .95, .04);
         screen.Until(d =>
@@ -89,13 +83,7 @@ public class AdviceSessionTests
         var first = Tune(screen, bow, at => (-1 + (.25 * at["yokePair"]), .03), "Good enough", said);
         said[0].ShouldStartWith("Left yoke leg");
         screen.SeeText("[data-testid=advice]", "on other days about");
-        screen.Button("I accept this").Click();
-        screen.SeeText("[data-testid=next]", "three shots on another day");
-
-        var from = Positions(screen, bow)["yokePair"];
-        screen.Button("New paper").Click();
-        screen.Button("Begin this paper").Click();
-        screen.SeeText("[data-testid=advice]", "Shoot one arrow");
+        var from = Again(screen, bow)["yokePair"];
         var moves = said.Count;
         said.Clear();
         var second = Tune(screen, bow, at => (-1 + (.25 * (at["yokePair"] - from)), .03), "Good enough", said);

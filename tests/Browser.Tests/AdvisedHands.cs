@@ -57,6 +57,17 @@ internal static class AdvisedHands
         screen.SeeText("[data-testid=advice]", "Shoot one arrow");
     }
 
+    /// <summary>Accepts the paper and begins another with the bow as it stands; answers with where that is.</summary>
+    public static Dictionary<string, int> Again(Screen screen, string bow)
+    {
+        screen.Button("I accept this").Click();
+        screen.SeeText("[data-testid=next]", "three shots on another day");
+        screen.Button("New paper").Click();
+        screen.Button("Begin this paper").Click();
+        screen.SeeText("[data-testid=advice]", "Shoot one arrow");
+        return Positions(screen, bow);
+    }
+
     /// <summary>A bow like the demo's compound, with these adjusters at their marks, and its arrow.</summary>
     public static string NewBow(
         Screen screen,

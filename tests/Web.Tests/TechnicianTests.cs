@@ -11,10 +11,9 @@ public class TechnicianTests
     public async Task Both_legs_and_both_moves_of_a_visit_are_one_act_and_are_named_together()
     {
         using var app = new App();
-        var (_, before) = await Open(app);
         var at = Positions(await app.Get(Bow));
         var (status, paper) = await app.Post(
-            $"/api/papers/{before}/moves",
+            $"/api/papers/{App.OpenPaper}/moves",
             new
             {
                 id = App.NewId(),
@@ -38,7 +37,7 @@ public class TechnicianTests
         (after["yokePair"] - at["yokePair"], after["restHeight"] - at["restHeight"]).ShouldBe((2, -3));
 
         (_, paper) = await app.Post(
-            $"/api/papers/{before}/moves",
+            $"/api/papers/{App.OpenPaper}/moves",
             new { id = App.NewId(), yoke = new { left = 1, right = 0 } }
         );
         ((string)paper["lastMoves"]![0]!["adjuster"]!).ShouldBe("yokeLeftLeg");
@@ -49,10 +48,9 @@ public class TechnicianTests
     public async Task A_second_move_that_cannot_be_leaves_the_first_undone_too()
     {
         using var app = new App();
-        var (_, id) = await Open(app);
         var at = Positions(await app.Get(Bow));
         var (status, _) = await app.Post(
-            $"/api/papers/{id}/moves",
+            $"/api/papers/{App.OpenPaper}/moves",
             new
             {
                 id = App.NewId(),
@@ -82,8 +80,7 @@ public class TechnicianTests
                 }
             )
         ).Status.ShouldBe(400, "nobody calls a paper done by hand");
-        var (_, id) = await Open(app);
-        var paper = await app.Get($"/api/papers/{id}");
+        var paper = await app.Get($"/api/papers/{App.OpenPaper}");
         var set = (string)paper["sets"]!.AsArray()[^1]!["id"]!;
         await app.Post(
             $"/api/sets/{set}/shots",
@@ -95,9 +92,9 @@ public class TechnicianTests
                 side = "shootingSide",
             }
         );
-        (await app.Post($"/api/papers/{id}/accept", new { accepted = true })).Status.ShouldBe(200);
+        (await app.Post($"/api/papers/{App.OpenPaper}/accept", new { accepted = true })).Status.ShouldBe(200);
         (await Asked(app)).ShouldNotContain("paper");
-        (await app.Post($"/api/papers/{id}/accept", new { accepted = false })).Status.ShouldBe(200);
+        (await app.Post($"/api/papers/{App.OpenPaper}/accept", new { accepted = false })).Status.ShouldBe(200);
         (await Asked(app)).ShouldContain("paper");
     }
 
@@ -151,7 +148,7 @@ public class TechnicianTests
     public async Task A_bow_of_the_same_make_is_borrowed_from_until_it_is_set_aside()
     {
         using var app = new App();
-        var (mine, _) = await Open(app);
+        var mine = (string)(await app.Get(Bow))["bow"]!["name"]!;
         var other = await Copy(app, "Heron 33");
         (await Learned(app, other)).ShouldBeEmpty();
         (await app.Get($"/api/bows/{other}/response"))["borrows"].ShouldBeNull("no other bow is of that make");
@@ -179,15 +176,6 @@ public class TechnicianTests
         var like = await app.Get(Bow);
         var entry = like["typed"]!.DeepClone();
         (entry["name"], entry["make"]) = ("Another", make);
-        var adjusters = like["adjusters"]!
-            .AsArray()
-            .Select(a => new JsonObject
-            {
-                ["kind"] = (string)a!["kind"]!,
-                ["lower"] = (int)a["lower"]!,
-                ["upper"] = (int)a["upper"]!,
-                ["needsPress"] = false,
-            });
         (
             await app.Post(
                 "/api/bows",
@@ -196,7 +184,7 @@ public class TechnicianTests
                     ["id"] = bow,
                     ["archerId"] = (string)like["archerId"]!,
                     ["entry"] = entry,
-                    ["adjusters"] = new JsonArray([.. adjusters]),
+                    ["adjusters"] = Limits(like),
                 }
             )
         ).Status.ShouldBe(200);
@@ -231,29 +219,31 @@ public class TechnicianTests
         var view = await app.Get($"/api/bows/{bow}");
         var entry = view["typed"]!.DeepClone();
         entry["make"] = make;
-        var adjusters = view["adjusters"]!
-            .AsArray()
-            .Select(a => new JsonObject
-            {
-                ["kind"] = (string)a!["kind"]!,
-                ["lower"] = (int)a["lower"]!,
-                ["upper"] = (int)a["upper"]!,
-                ["needsPress"] = (bool)a["needsPress"]!,
-            });
         var body = new JsonObject
         {
             ["id"] = null,
             ["archerId"] = (string)view["archerId"]!,
             ["entry"] = entry,
-            ["adjusters"] = new JsonArray([.. adjusters]),
+            ["adjusters"] = Limits(view),
         };
         var version = $"\"{(int)view["version"]!}\"";
         var (status, answer) = await app.Send(HttpMethod.Put, $"/api/bows/{bow}", body, version);
         status.ShouldBe(200, answer.ToJsonString());
     }
 
-    private static async Task<(string Bow, string Paper)> Open(App app) =>
-        ((string)(await app.Get(Bow))["bow"]!["name"]!, App.OpenPaper);
+    /// <summary>The adjusters of a bow as they are sent with it: without where they stand.</summary>
+    private static JsonArray Limits(JsonNode bow) =>
+        [
+            .. bow["adjusters"]!
+                .AsArray()
+                .Select(a => new JsonObject
+                {
+                    ["kind"] = (string)a!["kind"]!,
+                    ["lower"] = (int)a["lower"]!,
+                    ["upper"] = (int)a["upper"]!,
+                    ["needsPress"] = (bool)a["needsPress"]!,
+                }),
+        ];
 
     private static Dictionary<string, int> Positions(JsonNode bow) =>
         bow["adjusters"]!.AsArray().ToDictionary(a => (string)a!["kind"]!, a => (int)a!["position"]!);

@@ -235,8 +235,7 @@ public static class AdjusterTable
         {
             BowKind.Compound =>
             [
-                .. Rows.Select(r => r.Kind).Except(OnlyWithoutCams).Except(OfLongbow),
-                AdjusterKind.NockingPoint,
+                .. Rows.Select(r => r.Kind).Except([.. OnlyWithoutCams, AdjusterKind.StrikePlate]),
                 AdjusterKind.PlungerTension,
                 AdjusterKind.PointWeight,
                 AdjusterKind.Tiller,

@@ -23,7 +23,7 @@ public sealed partial class TuningSession
             return advised with { Sentence = new SettlingToGo(Bow.SettlingLeft), Reason = SessionSays.SettlesNotRead };
         }
 
-        return Disagreement is { } signs && advised.Kind is AdviceKind.Move or AdviceKind.SmallTest
+        return advised.Kind is AdviceKind.Move or AdviceKind.SmallTest && Disagreement is { } signs
             ? Advice.To(AdviceKind.Contradiction, SessionSays.TwoSignsDisagree, signs, advised.Evidence) with
             {
                 Chance = advised.Chance,

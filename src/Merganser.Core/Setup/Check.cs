@@ -115,13 +115,15 @@ public sealed record CheckFact(
 )
 {
     /// <summary>
-    /// True for an answer with which the check is not done: a pinched nock, a turned loop, a late rest. Damage has its
-    /// own stop.
+    /// An answer with which the check is not done: a pinched nock, a turned loop, a late rest; null for any other.
+    /// Damage has its own stop.
     /// </summary>
-    public bool NotYet(string choice) =>
+    public CheckChoice? NotYet(string? choice) =>
         Kind != CheckKind.Inspection
         && Choices.FirstOrDefault(c => c.Code == choice) is { } found
-        && (found.Verdict == Verdict.Beyond || (Kind == CheckKind.Loop && found.Verdict == Verdict.AtTheEdge));
+        && (found.Verdict == Verdict.Beyond || (Kind == CheckKind.Loop && found.Verdict == Verdict.AtTheEdge))
+            ? found
+            : null;
 
     /// <summary>A reading of it, to be said.</summary>
     public Measure Of(double value) =>

@@ -163,9 +163,8 @@ public sealed record SetupRecord(
         var bolts = adjusters.FirstOrDefault(a => a.Kind == AdjusterKind.LimbBolts);
         var weighed = Findings.Where(f => f.Dated.Finding is { Kind: CheckKind.DrawWeight, Value: not null }).ToArray();
         if (
-            weighed.Length == 0
+            weighed.LastOrDefault()?.Dated.Finding.Value is not { } drawn
             || bow.MaximumWeight is not { } most
-            || weighed[^1].Dated.Finding.Value is not { } drawn
             || drawn <= most
         )
         {

@@ -126,64 +126,45 @@ public sealed record SetupSheet(IReadOnlyList<CheckLine> Lines, IReadOnlyList<Ch
             var last = own.LastOrDefault();
             var before = own.Length > 1 ? own[^2] : null;
             var asked = changes.LastOrDefault(c => ChangeTable.Of(c.Change).Again.Contains(kind) && IsAfter(c, last));
-            var verdict = last?.Finding is { SkipReason: null } found
-                ? CheckReading.Judge(found, bow, hasPress, GoodOf(kind), last.Typed)
+            var verdict = last?.Finding is { SkipReason: null } finding
+                ? CheckReading.Judge(finding, bow, hasPress, GoodOf(kind), last.Typed)
                 : null;
-            if (unsound is not null && CheckTable.Draws(kind))
-            {
-                return new CheckLine(fact, CheckState.Held, last, before, verdict, SetupSays.DrawsWhileUnsound);
-            }
+            var (state, because) = Stands();
+            return new CheckLine(fact, state, last, before, verdict, because);
 
-            if (asked is not null && (last is not null || !fact.OnSheet))
+            (CheckState State, Message? Because) Stands()
             {
-                return new CheckLine(
-                    fact,
-                    CheckState.Again,
-                    last,
-                    before,
-                    verdict,
-                    new AskedAgain(asked.Change, asked.Words)
-                );
-            }
+                if (unsound is not null && CheckTable.Draws(kind))
+                {
+                    return (CheckState.Held, SetupSays.DrawsWhileUnsound);
+                }
 
-            if (last is null)
-            {
-                var held = kind == CheckKind.Peep && !paperAccepted;
-                return new CheckLine(
-                    fact,
-                    held ? CheckState.Held : CheckState.Open,
-                    null,
-                    null,
-                    null,
-                    held ? (Message)SetupSays.AfterTimingAndPaper : null
-                );
-            }
+                if (asked is not null && (last is not null || !fact.OnSheet))
+                {
+                    return (CheckState.Again, new AskedAgain(asked.Change, asked.Words));
+                }
 
-            if (last.Finding.Choice is { } choice && fact.NotYet(choice))
-            {
-                return new CheckLine(
-                    fact,
-                    CheckState.Again,
-                    last,
-                    before,
-                    verdict,
-                    new NotRightYet(new ChoiceLabel(kind, choice), new ChoiceToDo(kind, choice))
-                );
-            }
+                if (last is null)
+                {
+                    return kind == CheckKind.Peep && !paperAccepted
+                        ? (CheckState.Held, SetupSays.AfterTimingAndPaper)
+                        : (CheckState.Open, null);
+                }
 
-            if (kind == CheckKind.DrawWeight && verdict is { Verdict: Verdict.Beyond } over)
-            {
-                return new CheckLine(fact, CheckState.Again, last, before, verdict, over.Words);
-            }
+                if (fact.NotYet(last.Finding.Choice) is { } found)
+                {
+                    return (CheckState.Again, new NotRightYet(found.Label, found.ToDo));
+                }
 
-            return new CheckLine(
-                fact,
-                last.Finding.SkipReason is null ? CheckState.Done : CheckState.Skipped,
-                last,
-                before,
-                verdict,
-                last.Finding.SkipReason is { } reason ? new Verbatim(reason) : null
-            );
+                if (kind == CheckKind.DrawWeight && verdict is { Verdict: Verdict.Beyond } over)
+                {
+                    return (CheckState.Again, over.Words);
+                }
+
+                return last.Finding.SkipReason is { } reason
+                    ? (CheckState.Skipped, new Verbatim(reason))
+                    : (CheckState.Done, null);
+            }
         }
 
         double? GoodOf(CheckKind kind) => good is not null && good.TryGetValue(kind, out var value) ? value : null;

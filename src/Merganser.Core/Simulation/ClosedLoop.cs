@@ -186,7 +186,6 @@ public sealed class ClosedLoop
         SessionResult End(SessionEnd end, int shots, TuningSession session)
         {
             var (length, thatDay) = (bow.TrueMean(setting).Length, bow.TodaysMean(setting).Length);
-            var lasting = end == SessionEnd.Done ? session.Advice.Lasting ?? double.NaN : double.NaN;
             return new SessionResult(
                 end,
                 moves,
@@ -202,7 +201,7 @@ public sealed class ClosedLoop
                 OutOfReach = bow.OutOfReach(MayMove(session), tuner.Tolerance),
                 Learned = session.Learned(),
                 LengthThatDay = thatDay,
-                StatedLasting = lasting,
+                StatedLasting = session.Advice.Lasting ?? double.NaN,
                 StatedAfterDays = end == SessionEnd.Done && tuner.SecondDay ? AfterAnotherDay() : double.NaN,
             };
         }

@@ -67,23 +67,20 @@ public sealed partial record Adviser(
                 BothAxes = BothAxes,
             };
         var setting = Settings.From(prior, shots.Count > 0 ? shots[0].Positions : Positions, Positions);
-        var here = seen.Count(s => s.Rig == 0 && s.Setting.AsSpan().SequenceEqual(setting));
+        var here = seen.Where(s => s.Rig == 0 && s.Setting.AsSpan().SequenceEqual(setting)).ToArray();
         var trail = new ShotTrail(prior, seen);
         return new TuningState(
             prior,
             belief.Wider(figures.Inflate),
             figures,
             setting,
-            here,
+            here.Length,
             shots,
             trail.MovesTo(setting),
             trail.MostInches(belief.Spread2)
         )
         {
-            DaysHere = seen.Where(s => s.Rig == 0 && s.Setting.AsSpan().SequenceEqual(setting))
-                .Select(s => s.DaysAgo)
-                .Distinct()
-                .Count(),
+            DaysHere = here.Select(s => s.DaysAgo).Distinct().Count(),
         };
     }
 

@@ -73,13 +73,7 @@ internal sealed class LearnedStore(Sql sql)
                 }
             )
             .Reverse();
-        return Knowledge.Of(
-            earlier.Select(paper =>
-                paper.Now == paper.Then
-                    ? new Knowledge(FactsJson.Read<StageFit[]>(paper.Fits!))
-                    : Learn(paper.Id, paper.Now, read(paper.Id))
-            )
-        );
+        return Knowledge.Of(earlier.Select(paper => Taught(paper, read)));
     }
 
     /// <summary>Keeps what was learned.</summary>
@@ -121,20 +115,24 @@ internal sealed class LearnedStore(Sql sql)
             }
         );
         return Knowledge.Of(
-            papers.Select(paper =>
-                (
-                    paper.Now == paper.Then
-                        ? new Knowledge(FactsJson.Read<StageFit[]>(paper.Fits!))
-                        : Learn(paper.Id, paper.Now, read(paper.Id))
-                ).Of(paper.Bow)
-            )
+            papers.Select(paper => Taught((paper.Id, paper.Now, paper.Then, paper.Fits), read).Of(paper.Bow))
         );
     }
 
-    private Knowledge Learn(string paperId, string fingerprint, TuningSession session)
+    /// <summary>What a paper taught: as it was kept, or learned anew where the record differs.</summary>
+    private Knowledge Taught(
+        (string Id, string Now, string? Then, string? Fits) paper,
+        Func<string, TuningSession> read
+    )
     {
+        if (paper.Now == paper.Then)
+        {
+            return new Knowledge(FactsJson.Read<StageFit[]>(paper.Fits!));
+        }
+
+        var session = read(paper.Id);
         var learned = session.IsTrial ? Knowledge.None : session.Learned();
-        anew.Add(new TaughtPaper(paperId, fingerprint, learned));
+        anew.Add(new TaughtPaper(paper.Id, paper.Now, learned));
         return learned;
     }
 }

@@ -14,6 +14,8 @@ export function useFigures() {
   const units = useUnits();
   return {
     figure: (value: number, unit: string, decimals: number) => withUnit(value, unit, decimals, units),
+    change: (value: number, unit: string, decimals: number) =>
+      `${value > 0 ? '+' : ''}${withUnit(value, unit, decimals, units)}`,
     rule: (inches: number) => ruled(inches, units),
   };
 }

@@ -114,8 +114,7 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
 
 /** What other stages taught, each in a line. */
 function Others({ title, others }: { title: string; others: Response['others'] }) {
-  const { figure } = useFigures();
-  const change = (gain: number) => `${gain > 0 ? '+' : ''}${figure(gain, 'in', 3)}`;
+  const { figure, change } = useFigures();
   if (others.length === 0) return null;
   return (
     <>
@@ -130,7 +129,9 @@ function Others({ title, others }: { title: string; others: Response['others'] }
             , {other.shots} shots, spread {figure(other.spread, 'in', 2)}.{' '}
             {other.taught.length === 0
               ? 'Nothing was moved there.'
-              : other.taught.map((t) => `${t.name} ${change(t.gain)} ± ${figure(t.sd, 'in', 3)} a step`).join('; ')}
+              : other.taught
+                  .map((t) => `${t.name} ${change(t.gain, 'in', 3)} ± ${figure(t.sd, 'in', 3)} a step`)
+                  .join('; ')}
           </li>
         ))}
       </Bullets>
@@ -139,8 +140,7 @@ function Others({ title, others }: { title: string; others: Response['others'] }
 }
 
 function Rows({ view }: { view: Response }) {
-  const { figure } = useFigures();
-  const change = (gain: number) => `${gain > 0 ? '+' : ''}${figure(gain, 'in', 3)}`;
+  const { figure, change } = useFigures();
   return (
     <Table kind="card" className={s.learned}>
       <thead>
@@ -164,7 +164,7 @@ function Rows({ view }: { view: Response }) {
               </small>
             </th>
             <td>
-              {row.open ? figure(row.now.gain, 'in', 3) : change(row.now.gain)} ± {figure(row.now.sd, 'in', 3)}
+              {row.open ? figure(row.now.gain, 'in', 3) : change(row.now.gain, 'in', 3)} ± {figure(row.now.sd, 'in', 3)}
               {row.open && (
                 <>
                   <br />

@@ -79,9 +79,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     setReopened(paper.acceptedAt !== null && after.acceptedAt === null && paper.plan.kind === 'tune');
   const look = (next: Way) => {
     setWay(next);
-    setTimeout(() =>
-      document.querySelector<HTMLElement>('[data-pane] :is(select, input, button, h1), [data-pane]')?.focus(),
-    );
+    setTimeout(focusHome);
   };
   const show = (after: Paper | null) => {
     if (!after) return;

@@ -95,7 +95,7 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
                 ? 'The one move'
                 : 'The one advice'}
       </p>
-      <h2>{advice.also ? advice.sentence : advice.move ? advice.move.order : advice.sentence}</h2>
+      <h2>{advice.move && !advice.also ? advice.move.order : advice.sentence}</h2>
       <p>{advice.reason}</p>
       {advice.chance != null && (
         <ChanceBar

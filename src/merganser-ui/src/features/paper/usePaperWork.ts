@@ -115,20 +115,7 @@ export function usePaperWork(bowId: string) {
         answer(
           api.POST('/api/papers/{id}/moves', {
             params: { path: { id: paper.id } },
-            body: {
-              id,
-              adjuster: null,
-              to: null,
-              from: null,
-              yoke: null,
-              spacers: null,
-              also: null,
-              ...told,
-              note,
-              corrects,
-              happenedAt: null,
-              afterSetId,
-            },
+            body: { id, ...told, note, corrects, afterSetId },
           }),
         ),
       ).then((moved) => {

@@ -35,9 +35,6 @@ interface Props {
   onSkip: (reason: string) => void;
 }
 
-/** A move of one adjuster, its step to be said. */
-const ONE = { adjuster: null, to: null, yoke: null, spacers: null, from: null, note: null, happenedAt: null };
-
 /** The answer that names who did it. */
 const REPAIRED = 'repaired';
 
@@ -183,7 +180,7 @@ export function CheckPane({
             setup.backOff.to !== null && (
               <Key
                 disabled={work.busy}
-                onClick={() => void work.move({ ...ONE, adjuster: 'limbBolts', to: setup.backOff!.to })}
+                onClick={() => void work.move({ adjuster: 'limbBolts', to: setup.backOff!.to!, from: null })}
               >
                 I backed them off
               </Key>
@@ -195,10 +192,7 @@ export function CheckPane({
       )}
       {check.kind === 'camTiming' && setup.lastTwist && <p>{setup.lastTwist}</p>}
       {check.kind === 'centreShot' && setup.centreShot?.caution && <Note>{setup.centreShot.caution}</Note>}
-      {check.quantity === null && (
-        <NoteField label={check.noteAsked} placeholder={check.noteAsked} value={note} onChange={onNote} />
-      )}
-      {check.quantity !== null && (typed.trim() !== '' || note !== '') && (
+      {(check.quantity === null || typed.trim() !== '' || note !== '') && (
         <NoteField label={check.noteAsked} placeholder={check.noteAsked} value={note} onChange={onNote} />
       )}
       {work.faults.choice && <Fault>{work.faults.choice[0]}</Fault>}
@@ -210,7 +204,7 @@ export function CheckPane({
       {check.kind === 'centreShot' && (
         <Caliper
           bowId={work.bowId}
-          onMoved={(to) => work.move({ ...ONE, adjuster: 'restSideways', to, note: 'by caliper' })}
+          onMoved={(to) => work.move({ adjuster: 'restSideways', to, from: null, note: 'by caliper' })}
         />
       )}
       <div className={l.row}>

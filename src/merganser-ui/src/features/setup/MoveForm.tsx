@@ -25,8 +25,7 @@ export function MoveForm({ adjuster, work, onDone }: Props) {
   const steps = useMoveSteps(adjuster);
   const [note, setNote] = useState('');
   const log = async () => {
-    const none = { adjuster: null, to: null, yoke: null, spacers: null, from: null };
-    if (steps.told && (await work.move({ ...none, ...steps.told, note, happenedAt: null }))) onDone();
+    if (steps.told && (await work.move({ ...steps.told, note }))) onDone();
   };
   const fault = Object.values(work.faults)[0]?.[0] ?? work.problem?.message;
   return (

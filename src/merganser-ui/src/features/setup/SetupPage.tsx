@@ -38,6 +38,8 @@ export default function SetupPage({ way }: { way: BowWay }) {
   const wanted = setup?.next.action.startsWith('check:') ? setup.next.action.slice(6) : null;
   const check = all.find((c) => c.kind === search.get('check')) ?? all.find((c) => c.kind === wanted) ?? all[0];
   const text = check ? (typed[check.kind] ?? check.last?.typed ?? '') : '';
+  const [notes, setNotes] = useState<Partial<Record<Check['kind'], string>>>({});
+  const note = (check && notes[check.kind]) ?? '';
   const changed = check !== undefined && typed[check.kind] !== undefined && typed[check.kind]!.trim() !== '';
 
   const type = (kind: Check['kind'], next: string | null) => {
@@ -57,11 +59,10 @@ export default function SetupPage({ way }: { way: BowWay }) {
       order.find((c) => c.kind !== kind && (c.state === 'open' || c.state === 'again'))
     );
   };
-  const [note, setNote] = useState('');
   const found = async (entry: Parameters<typeof work.find>[1]) => {
     if (!check || !(await work.find(check.kind, { ...entry, note }))) return;
     type(check.kind, null);
-    setNote('');
+    setNotes((all) => ({ ...all, [check.kind]: '' }));
     // The check stays in view, without another step for Back to take.
     setSearch({ check: check.kind }, { replace: true });
     setStay(check.kind);
@@ -183,7 +184,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
               work={work}
               kind={bow.data.bow.kind}
               note={note}
-              onNote={setNote}
+              onNote={(next) => setNotes((all) => ({ ...all, [check.kind]: next }))}
               setup={setup}
               onType={(next) => type(check.kind, next)}
               onKeep={keep}

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, ifMatch, Refusal, type Schemas } from '../../api/client';
 import { useRefresh } from '../../api/queries';
 import { useActs } from '../../api/useActs';
+import type { MoveTold } from '../../parts/MoveSteps';
 
 export type Setup = Schemas['SetupView'];
 export type Check = Schemas['CheckView'];
@@ -83,7 +84,7 @@ export function useSetup(bowId: string) {
       act(`good ${arrowVersionId} ${note}`, (id) =>
         answer(api.POST('/api/bows/{id}/good-states', { params: path, body: { id, arrowVersionId, note } })),
       ),
-    move: (move: Omit<Schemas['BowMoveInput'], 'id'>) =>
+    move: (move: MoveTold & { note?: string }) =>
       act(`move ${JSON.stringify(move)}`, (id) =>
         answer(api.POST('/api/bows/{id}/moves', { params: path, body: { ...move, id } })),
       ).then((moved) => {
