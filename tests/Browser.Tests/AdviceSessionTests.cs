@@ -18,11 +18,11 @@ public class AdviceSessionTests
         Begin(screen, bow);
         var shots = Tune(screen, bow, at => (2.2 + (.02 * at["restSideways"]), .1), "Out of travel");
         shots.ShouldBeLessThanOrEqualTo(18);
-        screen.Button("Open the ladder").Click();
+        screen.Push("Open the ladder");
         for (var rung = 0; rung < 12 && !screen.See("[data-testid=next]").Text.Contains("shop"); rung++)
         {
             var title = screen.See("[data-testid=ladder] [data-state=here] b").Text;
-            screen.Button("Nothing found").Click();
+            screen.Push("Nothing found");
             screen.Until(d =>
                 d.FindElements(By.CssSelector("[data-testid=ladder] [data-state=here] b")).All(e => e.Text != title)
                     ? "on"
@@ -108,7 +108,7 @@ public class AdviceSessionTests
         screen
             .Until(d => d.FindElements(By.TagName("label")).FirstOrDefault(l => l.Text.Contains("Both axes")))
             .Click();
-        screen.Button("Begin this paper").Click();
+        screen.Push("Begin this paper");
         Type(screen, -1.4, 1.2);
         screen.SeeText("[data-testid=advice]", "Both in one visit");
         screen.SeeText("[data-testid=advice]", "and in the same visit");
@@ -119,7 +119,7 @@ public class AdviceSessionTests
         var after = Positions(screen, bow);
         after.Keys.Count(k => after[k] != before[k]).ShouldBe(2);
         screen.See("[data-testid=undo]").Click();
-        screen.Button("It was logged wrongly").Click();
+        screen.Push("It was logged wrongly");
         screen.Until(_ => Positions(screen, bow).All(p => before[p.Key] == p.Value) ? "back" : null);
     }
 
@@ -141,19 +141,19 @@ public class AdviceSessionTests
         Type(screen, .6, .02);
         Type(screen, .55, .05);
         screen.SeeText("[data-testid=words]", "Tail right");
-        screen.Button("Log a move").Click();
+        screen.Push("Log a move");
         screen.Pick("adjuster", "Cam spacers");
         screen.See("[aria-label='Top cam, left: one more']").Click();
         screen.See("[aria-label='Top cam, right: one less']").Click();
         screen.See("[aria-label='Top cam: one more']").Click();
-        screen.Button("Log this move").Click();
+        screen.Push("Log this move");
         screen.SeeText("[data-testid=next]", "Shoot two at the new setting");
         Type(screen, .1, .02);
         screen.SeeText("[data-testid=evidence]", "1 shot here and 2 at other settings");
-        screen.Button("Log a move").Click();
+        screen.Push("Log a move");
         screen.Pick("adjuster", "String");
         screen.See("[aria-label^='One more: String']").Click();
-        screen.Button("Log this move").Click();
+        screen.Push("Log this move");
         screen.SeeText("[data-testid=words]", "Settling, 5 to go");
         Type(screen, .9, .4);
         screen.SeeText("[data-testid=words]", "Settling, 4 to go");
@@ -166,8 +166,8 @@ public class AdviceSessionTests
         const string bow = "22222222-0000-4000-8000-000000000002";
         var start = Positions(screen, bow);
         screen.Go($"/bows/{bow}/paper");
-        screen.Button("New paper").Click();
-        screen.Button("Begin this paper").Click();
+        screen.Push("New paper");
+        screen.Push("Begin this paper");
         List<string> said = [];
         Tune(
             screen,

@@ -53,17 +53,17 @@ internal static class AdvisedHands
     public static void Begin(Screen screen, string bow)
     {
         screen.Go($"/bows/{bow}/paper");
-        screen.Button("Begin this paper").Click();
+        screen.Push("Begin this paper");
         screen.SeeText("[data-testid=advice]", "Shoot one arrow");
     }
 
     /// <summary>Accepts the paper and begins another with the bow as it stands; answers with where that is.</summary>
     public static Dictionary<string, int> Again(Screen screen, string bow)
     {
-        screen.Button("I accept this").Click();
+        screen.Push("I accept this");
         screen.SeeText("[data-testid=next]", "three shots on another day");
-        screen.Button("New paper").Click();
-        screen.Button("Begin this paper").Click();
+        screen.Push("New paper");
+        screen.Push("Begin this paper");
         screen.SeeText("[data-testid=advice]", "Shoot one arrow");
         return Positions(screen, bow);
     }

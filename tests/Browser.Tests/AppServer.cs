@@ -174,13 +174,27 @@ public sealed class AppServer : IDisposable
             .Where(File.Exists)
             .MaxBy(File.GetLastWriteTimeUtc)!;
 
+    /// <summary>Forgets the filled demo, if there is one.</summary>
+    public static void End()
+    {
+        if (FilledDemo.IsValueCreated)
+        {
+            Directory.Delete(Path.GetDirectoryName(FilledDemo.Value)!, true);
+        }
+    }
+
     /// <summary>The demo takes a while to be shot, so that it is filled once and copied after.</summary>
     private static string Fill()
     {
-        var filling = new AppServer(demo: true, filled: null, room: null);
-        AppDomain.CurrentDomain.ProcessExit += (_, _) => filling.Dispose();
+        using var filling = new AppServer(demo: true, filled: null, room: null);
         filling.Kill();
-        return filling.DataPath;
+        var kept = Directory.CreateTempSubdirectory("merganser-filled-").FullName;
+        foreach (var file in Directory.GetFiles(filling.Folder, "bench.db*"))
+        {
+            File.Copy(file, Path.Combine(kept, Path.GetFileName(file)));
+        }
+
+        return Path.Combine(kept, "bench.db");
     }
 
     private static int FreePort()

@@ -22,9 +22,9 @@ public class ArrowTests
         screen.Pick("shaftId", "Wrackline 300");
         screen.SeeText("[data-figure=totalWeight] [data-value]", "425.8");
 
-        screen.Button("Ask for a value").Click();
+        screen.Push("Ask for a value");
         screen.Retype("wantedValue", "16");
-        screen.Button("Ask").Click();
+        screen.Push("Ask");
         screen.SeeText("[data-testid=asked]", "gives 16.0\u2009%");
         screen.See("[data-testid=asked] ~ * button").Click();
         screen.Until(d =>
@@ -33,15 +33,15 @@ public class ArrowTests
                 : "tried"
         );
         screen.Retype("wantedValue", "0");
-        screen.Button("Ask").Click();
+        screen.Push("Ask");
         screen.SeeText("[data-fault]", "farther forward");
 
-        screen.Button("Undo").Click();
+        screen.Push("Undo");
         screen.SeeText("[data-figure=totalWeight] [data-value]", "425.8");
-        screen.Button("Undo").Click();
+        screen.Push("Undo");
         screen.SeeText("[data-figure=totalWeight] [data-value]", "409.0");
 
-        screen.Button("Compare, charts, files").Click();
+        screen.Push("Compare, charts, files");
         screen.See("[role=menu]").FindElement(By.LinkText("Compare")).Click();
         screen.Until(d => d.FindElements(By.CssSelector("main table thead th")).Count == 4 ? "three" : null);
         screen.SeeText("main table", "Shaft differs");
@@ -66,7 +66,7 @@ public class ArrowTests
                 ? null
                 : "moved"
         );
-        screen.Button("Undo").Click();
+        screen.Push("Undo");
         screen.SeeText("[data-testid=chart-place]", "28 1/2 in, 100 gr");
         chart = screen.See("[data-testid=spine-chart]");
         chart.SendKeys(Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowUp);
@@ -86,22 +86,22 @@ public class ArrowTests
         );
         screen.Go("/catalogue?kind=wrap");
         screen.See("main tbody tr");
-        screen.Button("Import CSV").Click();
+        screen.Push("Import CSV");
         screen.Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(file);
         screen.SeeText("[data-testid=import-state]", "2 of 4 rows can be written");
         screen.SeeText("[data-testid=import-problems]", "Row 3, grains");
         screen.SeeText("[data-testid=import-problems]", "Row 4, name");
-        screen.Button("Write 2 parts").Click();
+        screen.Push("Write 2 parts");
         screen.SeeText("[data-testid=import-state]", "2 parts are written");
         screen.SeeText("[aria-label=Parts]", "Own band 5");
         screen.See("[data-find]").SendKeys("own band 3");
         screen.Until(d => d.FindElements(By.CssSelector("main tbody tr")).Count == 1 ? "found" : null);
         screen.See("[aria-label='Open Own band 3']").Click();
         screen.Retype("grains", "900");
-        screen.Button("Keep this part").Click();
+        screen.Push("Keep this part");
         screen.SeeText("[aria-label='The part'] [data-fault]", "0 to 60 gr");
         screen.Retype("grains", "4,3");
-        screen.Button("Try again").Click();
+        screen.Push("Try again");
         screen.SeeText("[aria-label=Parts]", "4.3");
         File.Delete(file);
     }

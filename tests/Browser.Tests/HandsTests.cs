@@ -17,7 +17,7 @@ public class HandsTests
         screen.Go("/bows/new");
         EnterBow(screen, "First archer", "Bow three", () => { });
         screen.Go("/");
-        screen.Button("Enter another bow").Click();
+        screen.Push("Enter another bow");
         screen.See("[name=archer]");
         screen.Value("name").ShouldBe("", "the draft of the last bow died with its keeping");
         screen
@@ -38,7 +38,7 @@ public class HandsTests
         screen.Go("/bows/new");
         screen.Type("archerName", "Own archer");
         screen.Type("drawLength", "14");
-        screen.Button("Keep this bow").Click();
+        screen.Push("Keep this bow");
         screen.SeeText("[data-testid=next]", "draw length");
         screen.Until(d => d.SwitchTo().ActiveElement().GetAttribute("name") == "name" ? "in hand" : null);
         Get(screen, "/api/archers").AsArray().ShouldBeEmpty();
@@ -172,7 +172,7 @@ public class HandsTests
         {
             screen.Go(path);
             screen.See(first);
-            screen.Button(press).Click();
+            screen.Push(press);
             screen.See(opened);
             screen.Press(Keys.Escape);
             screen.Until(d => d.FindElements(By.CssSelector(opened)).Count == 0 ? "closed" : null);
@@ -193,14 +193,14 @@ public class HandsTests
         screen.See("[data-testid=move-words]");
         screen.Pick("adjuster", "Rest up/down");
         screen.See("[data-testid=move-to]");
-        screen.Button("−").Click();
-        screen.Button("Log this move").Click();
+        screen.Push("−");
+        screen.Push("Log this move");
         screen.SeeText("[data-testid=undo]", "Undo: Rest 1 click up");
         var shots = Shots(screen);
         screen.Press(Keys.Control + "z");
         screen.SeeText("[aria-label='How is it taken back?']", "logged wrongly, or turned back on the bow");
         Shots(screen).ShouldBe(shots, "the move is the newest act: no shot is touched");
-        screen.Button("It was logged wrongly").Click();
+        screen.Push("It was logged wrongly");
         screen.SeeText("footer", "Taken back: Rest 1 click up");
         Get(screen, $"/api{Compound}")["moves"]!["moves"]!.AsArray().Count(m => (bool)m!["correction"]!).ShouldBe(1);
     }
@@ -213,7 +213,7 @@ public class HandsTests
         screen.See("[data-testid=advice]");
         screen.See("[data-testid=accept]").Click();
         screen.SeeText("[data-testid=next]", "Accepted");
-        screen.Button("Shoot more: opens it again").Click();
+        screen.Push("Shoot more: opens it again");
         MarkByKeys(screen);
         screen.SeeText("main [role=status]", "Open again");
     }
@@ -234,7 +234,7 @@ public class HandsTests
 
         screen.Go("/");
         screen.SeeText("[data-testid=rack]", "Do not shoot it. Found cracked, frayed or worn");
-        screen.Button("To the inspection").Click();
+        screen.Push("To the inspection");
         screen.Type("repairedBy", "the island shop" + Keys.Enter);
         screen.SeeText("[data-verdict] h2", "Repaired by the island shop");
         screen.Go("/");
@@ -249,7 +249,7 @@ public class HandsTests
         screen.Type("measuredWeight", "52");
         screen.Type("drawLength", "28");
         screen.Type("braceHeight", "6 1/2");
-        screen.Button("Keep this bow").Click();
+        screen.Push("Keep this bow");
         screen.SeeText("[data-testid=next]", "The bow is measured");
     }
 

@@ -15,7 +15,7 @@ public class JourneyTests
         using var screen = new Screen(demo: false);
         screen.Go("/");
         screen.SeeText("[data-testid=next]", "The rack is empty");
-        screen.Button("Enter a bow").Click();
+        screen.Push("Enter a bow");
         EnterBow(screen);
         ChooseArrow(screen);
         ShootPaper(screen);
@@ -47,7 +47,7 @@ public class JourneyTests
         screen.Go($"{States.Compound}/bow?way=string");
         var before = int.Parse(screen.See("[data-testid=shots-on-string]").Text.Split(' ')[0]);
         screen.Kill();
-        screen.Button("+12").Click();
+        screen.Push("+12");
         screen.SeeText("[data-testid=next]", "not yet saved");
         screen.StartAgain();
         screen.SeeText("[data-testid=shots-on-string]", $"{before + 12} ");
@@ -83,22 +83,22 @@ public class JourneyTests
         screen.Driver.Navigate().Refresh();
         screen.Until(d => d.FindElement(By.Name("drawLength")).GetAttribute("value") == "14" ? "kept" : null);
         screen.Retype("drawLength", "28 1/2");
-        screen.Button("Keep this bow").Click();
+        screen.Push("Keep this bow");
         screen.SeeText("[data-testid=next]", "The bow is measured");
         screen.Driver.Navigate().Refresh();
         screen.Until(d => d.FindElement(By.Name("axleToAxle")).GetAttribute("value") == "84 cm" ? "as typed" : null);
-        screen.Button("Choose the arrow").Click();
+        screen.Push("Choose the arrow");
     }
 
     private static void ChooseArrow(Screen screen)
     {
-        screen.Button("Start an arrow").Click();
+        screen.Push("Start an arrow");
         screen.See("[data-testid=arrow-drawing]");
         var before = screen.See("[data-figure=totalWeight] [data-value]").Text;
         var point = screen.See("path[data-part=point]");
         new Actions(screen.Driver).MoveToElement(point).Click().Perform();
         screen.See("[data-panel=point]");
-        screen.Button("+").Click();
+        screen.Push("+");
         screen.Until(d =>
             d.FindElement(By.CssSelector("[data-figure=totalWeight] [data-value]")).Text != before ? "changed" : null
         );
@@ -126,18 +126,18 @@ public class JourneyTests
         screen.SeeText("main [role=note]", "gr/lb");
         Fit(screen, "shaft", "shaftId", "Wrackline 340");
         Fit(screen, "point", "pointId", "Pebble 100");
-        screen.Button("Keep this arrow").Click();
+        screen.Push("Keep this arrow");
         screen.SeeText("[data-testid=next]", "Version 1 is kept");
         screen.Driver.Navigate().Refresh();
         screen.See("[data-testid=arrow-drawing]");
         Choose(screen, "length");
         screen.Until(d => d.FindElement(By.Name("cutLength")).GetAttribute("value") == "28 3/4" ? "kept" : null);
-        screen.Button("To the paper").Click();
+        screen.Push("To the paper");
     }
 
     private static void ShootPaper(Screen screen)
     {
-        screen.Button("Begin this paper").Click();
+        screen.Push("Begin this paper");
         Mark(screen, new Point(0, 100), new Point(0, -92));
         screen.SeeText("[data-testid=words]", "Tail high");
         screen.SeeText("[data-testid=advice] h2", "Rest 33 clicks up");
@@ -150,7 +150,7 @@ public class JourneyTests
         MarkByKeys(screen);
         screen.SeeText("[data-testid=advice] h2", "Rest");
 
-        screen.Button("I made this move").Click();
+        screen.Push("I made this move");
         screen.SeeText("[data-testid=film]", "Set 2");
         screen.SeeText("[data-testid=film] li", "Rest");
         screen.Restart();
@@ -166,31 +166,31 @@ public class JourneyTests
         screen.SeeText("[data-testid=advice]", "Good enough");
         screen.SeeText("[data-testid=reading-figures]", "since the last set");
 
-        screen.Button("Shots").Click();
-        screen.Button("Void").Click();
-        screen.Button("torqued grip").Click();
+        screen.Push("Shots");
+        screen.Push("Void");
+        screen.Push("torqued grip");
         screen.SeeText("[data-testid=shots]", "void: torqued grip");
-        screen.Button("Reading").Click();
+        screen.Push("Reading");
         screen.See("[data-testid=accept]").Click();
         screen.SeeText("[data-testid=next]", "Accepted");
-        screen.Button("Back to the rack").Click();
+        screen.Push("Back to the rack");
         screen.SeeText("[data-testid=rack] [data-testid=state]", "Paper accepted");
     }
 
     private static void Mark(Screen screen, Point point, Point tail)
     {
-        screen.Button("Mark a shot").Click();
+        screen.Push("Mark a shot");
         var sheet = screen.See("[data-testid=marking-sheet]");
         new Actions(screen.Driver).MoveToElement(sheet, point.X, point.Y).Click().Perform();
         new Actions(screen.Driver).MoveToElement(sheet, tail.X, tail.Y).Click().Perform();
-        screen.Button("Keep this shot").Click();
+        screen.Push("Keep this shot");
         screen.Until(d => d.FindElements(By.CssSelector("[data-testid=marking-sheet]")).Count == 0 ? "kept" : null);
     }
 
     /// <summary>Point in the middle, tail two inches up, by keyboard only.</summary>
     private static void MarkByKeys(Screen screen)
     {
-        screen.Button("Mark a shot").Click();
+        screen.Push("Mark a shot");
         screen.See("[data-testid=marking-sheet]");
         var at = screen.Until(d => d.SwitchTo().ActiveElement() is { TagName: "svg" } sheet ? sheet : null);
         at.SendKeys(Keys.Enter);
@@ -207,8 +207,8 @@ public class JourneyTests
 
     private static void MarkTyped(Screen screen, string right, string up)
     {
-        screen.Button("Mark a shot").Click();
-        screen.Button("Type the place").Click();
+        screen.Push("Mark a shot");
+        screen.Push("Type the place");
         screen.Type("right", right);
         screen.Type("up", up);
         screen.See("[name=up]").SendKeys(Keys.Enter);

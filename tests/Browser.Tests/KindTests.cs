@@ -74,7 +74,7 @@ public class KindTests
         screen.Go("/bows/22222222-0000-4000-8000-000000000001/bow?way=measures");
         screen.See("[name=drawLength]").GetAttribute("value").ShouldBe("29");
         screen.See("[aria-label^='Units']").Click();
-        screen.Button("All metric").Click();
+        screen.Push("All metric");
         screen.Until(d => d.FindElement(By.Name("drawLength")).GetAttribute("value") == "73.66" ? "cm" : null);
         screen.See("[name=measuredWeight]").GetAttribute("value").ShouldBe("291.36");
         screen.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
@@ -83,7 +83,7 @@ public class KindTests
         screen.Go("/bows/22222222-0000-4000-8000-000000000001/paper");
         screen.SeeText("[data-testid=words]", "Tail left 2.03 cm");
         screen.See("[aria-label^='Units']").Click();
-        screen.Button("All as the trade").Click();
+        screen.Push("All as the trade");
         screen.SeeText("[data-testid=words]", "Tail left 0.80 in");
         screen.Go("/bows/22222222-0000-4000-8000-000000000001/bow?way=measures");
         screen.See("[name=axleToAxle]").GetAttribute("value").ShouldBe("33 1/16");
@@ -105,27 +105,27 @@ public class KindTests
         screen.Retype("axleToAxle", "33");
         screen.Driver.SwitchTo().Window(second);
         screen.Retype("braceHeight", "6 5/8");
-        screen.Button("Keep this bow").Click();
+        screen.Push("Keep this bow");
         screen.SeeText("[data-testid=next]", "The bow is measured");
 
         screen.Driver.SwitchTo().Window(first);
-        screen.Button("Keep this bow").Click();
+        screen.Push("Keep this bow");
         screen.SeeText("[data-testid=next]", "changed in another place");
         screen.SeeText("[data-testid=conflict]", "6 5/8");
         screen.See("[name=axleToAxle]").GetAttribute("value").ShouldBe("33");
-        screen.Button("Take the other").Click();
+        screen.Push("Take the other");
         screen.Until(d => d.FindElement(By.Name("braceHeight")).GetAttribute("value") == "6 5/8" ? "theirs" : null);
 
         screen.Driver.SwitchTo().Window(second);
         screen.Retype("ratedSpeed", "325");
         screen.Driver.SwitchTo().Window(first);
         screen.Retype("axleToAxle", "33 1/8");
-        screen.Button("Keep this bow").Click();
+        screen.Push("Keep this bow");
         screen.SeeText("[data-testid=next]", "The bow is measured");
         screen.Driver.SwitchTo().Window(second);
-        screen.Button("Keep this bow").Click();
+        screen.Push("Keep this bow");
         screen.SeeText("[data-testid=conflict]", "33 1/8");
-        screen.Button("Keep mine").Click();
+        screen.Push("Keep mine");
         screen.SeeText("[data-testid=next]", "The bow is measured");
         screen.Driver.Navigate().Refresh();
         screen.Until(d => d.FindElement(By.Name("ratedSpeed")).GetAttribute("value") == "325" ? "mine" : null);

@@ -24,8 +24,8 @@ internal static class PaperHands
     /// <summary>Marks a shot by its typed place.</summary>
     public static void Type(Screen screen, double x, double y)
     {
-        screen.Button("Mark a shot").Click();
-        screen.Button("Type the place").Click();
+        screen.Push("Mark a shot");
+        screen.Push("Type the place");
         screen.Type("right", x.ToString("F2", CultureInfo.InvariantCulture));
         screen.Type("up", y.ToString("F2", CultureInfo.InvariantCulture));
         screen.See("[name=up]").SendKeys(Keys.Enter);

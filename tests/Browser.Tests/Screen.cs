@@ -17,25 +17,7 @@ public sealed class Screen : IDisposable
     public Screen(bool demo, int width = 1280, int height = 800)
     {
         server = new AppServer(demo);
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments(
-            "--headless=new",
-            "--no-sandbox",
-            "--disable-gpu",
-            "--disable-quic",
-            "--no-first-run",
-            "--disable-background-networking",
-            "--disable-component-update",
-            "--disable-sync",
-            "--hide-scrollbars",
-            $"--user-data-dir={Path.Combine(server.Folder, "profile")}"
-        );
-        options.SetLoggingPreference(LogType.Browser, LogLevel.All);
-        Driver = new ChromeDriver(
-            ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"),
-            options,
-            TimeSpan.FromSeconds(60)
-        );
+        Driver = Browsers.Take();
         Size(width, height);
     }
 
@@ -77,19 +59,19 @@ public sealed class Screen : IDisposable
         wait.IgnoreExceptionTypes(
             typeof(NoSuchElementException),
             typeof(StaleElementReferenceException),
+            typeof(ElementClickInterceptedException),
             typeof(ElementNotInteractableException)
         );
         return wait.Until(condition)!;
     }
 
-    public IWebElement See(string css) =>
-        Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed));
+    public IWebElement See(string css) => Until(_ => Find(css));
 
     public IWebElement SeeText(string css, string text)
     {
         try
         {
-            return Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Text.Contains(text)));
+            return Until(_ => Find(css, text));
         }
         catch (WebDriverTimeoutException)
         {
@@ -98,12 +80,32 @@ public sealed class Screen : IDisposable
         }
     }
 
-    public IWebElement Button(string text) =>
-        Until(d =>
-            d.FindElements(By.TagName("button"))
-                .Concat(d.FindElements(By.CssSelector("a")))
-                .FirstOrDefault(e => e.Displayed && e.Enabled && e.Text.Contains(text))
-        );
+    public IWebElement Button(string text) => Until(_ => Find("button:not(:disabled)", text) ?? Find("a", text));
+
+    /// <summary>Pushes what bears these words; what was drawn anew in between is looked for again.</summary>
+    public void Push(string text) =>
+        Until(_ =>
+        {
+            Button(text).Click();
+            return "pushed";
+        });
+
+    /// <summary>
+    /// The first that is seen and holds these words. One question to the browser: asking element after element took
+    /// most of the tests' time.
+    /// </summary>
+    public IWebElement? Find(string css, string text = "") =>
+        (IWebElement?)
+            Driver.ExecuteScript(
+                """
+                const [css, text] = arguments;
+                const seen = (e) => e.checkVisibility({ opacityProperty: true, visibilityProperty: true }) && e.getClientRects().length > 0;
+                const words = (e) => (e.innerText ?? e.textContent).replaceAll('\u00a0', ' ');
+                return [...document.querySelectorAll(css)].find((e) => seen(e) && (text === '' || words(e).includes(text))) ?? null;
+                """,
+                css,
+                text
+            );
 
     /// <summary>
     /// Types into a field as a hand does: what stands in it already stays, and the text is added to it.
@@ -163,7 +165,7 @@ public sealed class Screen : IDisposable
 
     public void Dispose()
     {
-        Driver.Quit();
+        Browsers.GiveBack(Driver, Url);
         server.Dispose();
     }
 }

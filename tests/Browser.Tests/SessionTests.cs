@@ -17,9 +17,9 @@ public class SessionTests
     {
         using var screen = new Screen(demo: true);
         screen.Go($"{Compound}/paper");
-        screen.Button("New paper").Click();
+        screen.Push("New paper");
         screen.Pick("stages", "3 yd, then 6 yd");
-        screen.Button("Begin this paper").Click();
+        screen.Push("Begin this paper");
         screen.SeeText("[data-testid=advice]", "Shoot one arrow");
         screen.SeeText("[data-testid=stages]", "6 yd bare");
 
@@ -59,12 +59,12 @@ public class SessionTests
         screen.SeeText("[data-testid=next]", "shot well");
         screen.Driver.FindElements(By.CssSelector("[data-testid=stages] li")).Count.ShouldBe(2);
 
-        screen.Button("Learned").Click();
+        screen.Push("Learned");
         screen.SeeText("[data-testid=learned]", "Yoke pair");
         screen.SeeText("[data-testid=learned]", "3 yd bare");
-        screen.Button("Forget everything").Click();
+        screen.Push("Forget everything");
         screen.SeeText("[data-testid=learned]", "Forgotten on");
-        screen.Button("Take it back").Click();
+        screen.Push("Take it back");
         screen.Until(d =>
             !d.FindElement(By.CssSelector("[data-testid=learned]")).Text.Contains("Forgotten on") ? "back" : null
         );
@@ -75,9 +75,9 @@ public class SessionTests
     {
         using var screen = new Screen(demo: true);
         screen.Go($"{Compound}/paper");
-        screen.Button("Set 1").Click();
+        screen.Push("Set 1");
         screen.SeeText("[data-pane]", "Right yoke leg 1 half twist shorter");
-        screen.Button("I made this move back").Click();
+        screen.Push("I made this move back");
         screen.SeeText("[data-testid=film]", "Set 3");
         screen.SeeText("[data-testid=film]", "Right yoke leg 1 half twist shorter, left leg 1 half twist longer");
         screen.SeeText("[data-testid=next]", "Left yoke leg 2 half twists shorter");
@@ -90,10 +90,10 @@ public class SessionTests
         screen.Go($"{Longbow}/paper");
         screen.SeeText("[data-testid=next]", "Moves do not help");
         screen.SeeText("[data-testid=evidence]", "The tear ignores 3 moves");
-        screen.Button("Open the ladder").Click();
+        screen.Push("Open the ladder");
         screen.SeeText("[data-testid=ladder] [data-state=done]", "the next two shafts tear the same");
         screen.See("[data-testid=ladder] [data-state=here] [aria-label$='what was seen']").SendKeys("hand turned out");
-        screen.Button("Shoot it now").Click();
+        screen.Push("Shoot it now");
         screen.SeeText("[data-testid=next]", "Changed grip: shoot 3 more, touch nothing");
         foreach (var (x, y) in Stray.Take(3))
         {
@@ -102,12 +102,12 @@ public class SessionTests
 
         screen.SeeText("[data-testid=next]", "The control is shot");
         screen.SeeText("[data-testid=evidence]", "A changed grip tears otherwise");
-        screen.Button("Back to the session").Click();
-        screen.Button("Ladder").Click();
+        screen.Push("Back to the session");
+        screen.Push("Ladder");
         screen.See("[data-rung=grip][data-state=done]");
         screen.See("[aria-label='A note at this place']").SendKeys("wind from the left");
-        screen.Button("Note it").Click();
-        screen.Button("Set 4").Click();
+        screen.Push("Note it");
+        screen.Push("Set 4");
     }
 
     [Fact]
@@ -115,10 +115,10 @@ public class SessionTests
     {
         using var screen = new Screen(demo: true);
         screen.Go($"{Compound}/paper");
-        screen.Button("New paper").Click();
-        screen.Button("Trial").Click();
+        screen.Push("New paper");
+        screen.Push("Trial");
         screen.Pick("arrow", "Island 340");
-        screen.Button("Begin this paper").Click();
+        screen.Push("Begin this paper");
         screen.SeeText("[data-testid=next]", "Shoot two with this arrow");
         Say(screen, "about an inch", "tail left");
         Say(screen, "about an inch", "tail left");
@@ -136,7 +136,7 @@ public class SessionTests
         screen.SeeText("[data-testid=trial]", "Spindrift light");
         screen.See("[data-testid=stage] select").Size.Height.ShouldBeGreaterThanOrEqualTo(48);
         screen.Driver.FindElements(By.CssSelector("[data-testid=advice]")).ShouldBeEmpty();
-        screen.Button("End the trial").Click();
+        screen.Push("End the trial");
         screen.SeeText("[data-testid=next]", "Accepted");
     }
 
@@ -145,18 +145,18 @@ public class SessionTests
     {
         using var screen = new Screen(demo: true);
         screen.Go($"{Compound}/paper");
-        screen.Button("Shots").Click();
+        screen.Push("Shots");
         screen.See("[aria-label='Doubt shot 2']").Click();
         screen.SeeText("[data-testid=shots] [data-state=doubted]", "counts for less");
-        screen.Button("No doubt").Click();
+        screen.Push("No doubt");
         screen.Until(d =>
             d.FindElements(By.CssSelector("[data-testid=shots] [data-state=doubted]")).Count == 0 ? "sure" : null
         );
-        screen.Button("Log a move").Click();
+        screen.Push("Log a move");
         screen.Pick("adjuster", "Rest up/down");
         screen.See("[aria-label^='One more: Rest 1 click up']").Click();
         screen.Pick("afterSet", "late: it was made after set 1");
-        screen.Button("Log this move").Click();
+        screen.Push("Log this move");
         screen.SeeText("[data-testid=film]", "Rest 1 click up");
         screen
             .Driver.FindElements(By.CssSelector("[data-testid=film] button"))
@@ -169,19 +169,19 @@ public class SessionTests
     {
         using var screen = new Screen(demo: true);
         screen.Go($"{Recurve}/paper");
-        screen.Button("Nocks").Click();
+        screen.Push("Nocks");
         screen.SeeText("[data-testid=next]", "Arrow 5: turn the nock");
         screen.SeeText("[data-testid=nocks]", "practice only");
-        screen.Button("One clean hole").Click();
-        screen.Button("Keep this shot").Click();
+        screen.Push("One clean hole");
+        screen.Push("Keep this shot");
         screen.SeeText("[data-testid=nocks]", "inside at step 1 of 3");
         screen.SeeText("[data-testid=next]", "Arrow 6, with vanes");
         screen.See("[data-testid=undo]").Click();
         screen.SeeText("[data-testid=next]", "Arrow 5: turn the nock");
         screen.Type("right", "a lot");
-        screen.Button("Keep this shot").Click();
+        screen.Push("Keep this shot");
         screen.SeeText("[data-fault]", "number");
-        screen.Button("Back to the session").Click();
+        screen.Push("Back to the session");
         screen.See("[data-testid=film]");
     }
 
@@ -198,25 +198,25 @@ public class SessionTests
         screen.SeeText("main [role=group] [aria-pressed=false]", "Shots, 7");
         screen.Driver.SwitchTo().Window(first);
         Type(screen, -.75, 0);
-        screen.Button("Shots").Click();
+        screen.Push("Shots");
         screen.Until(d => d.FindElements(By.CssSelector("[data-testid=shots] > li")).Count == 8 ? "both" : null);
     }
 
     private static void Say(Screen screen, string? size, string? which)
     {
-        screen.Button("Mark a shot").Click();
-        screen.Button("Say it").Click();
+        screen.Push("Mark a shot");
+        screen.Push("Say it");
         if (size is null)
         {
-            screen.Button("One clean hole").Click();
+            screen.Push("One clean hole");
         }
         else
         {
             screen.Pick("sideways", size);
-            screen.Button(which!).Click();
+            screen.Push(which!);
         }
 
-        screen.Button("Keep this shot").Click();
+        screen.Push("Keep this shot");
         screen.Until(d => d.FindElements(By.CssSelector("[data-testid=marking-sheet]")).Count == 0 ? "kept" : null);
     }
 

@@ -18,23 +18,23 @@ public class SetupTests
         screen.SeeText("[data-testid=next]", "Check 1 of 8");
         screen.See("[data-choice=sound]").Click();
         screen.SeeText("[data-verdict] h2", "Sound");
-        screen.Button("Next check").Click();
+        screen.Push("Next check");
         screen.SeeText("[data-testid=check] h1", "Limb alignment");
         screen.Press("1");
         screen.SeeText("[data-verdict] h2", "Through the middle");
-        screen.Button("Next check").Click();
+        screen.Push("Next check");
         screen.Type("check-braceHeight", "wide");
-        screen.Button("Keep it").Click();
+        screen.Push("Keep it");
         screen.SeeText("[data-fault]", "not a number");
         screen.Driver.FindElement(By.Name("check-braceHeight")).GetAttribute("value").ShouldBe("wide");
         screen.Retype("check-braceHeight", "7 1/4");
         screen.Driver.Navigate().Refresh();
         screen.See("[data-check=braceHeight]").Click();
         screen.Until(d => d.FindElement(By.Name("check-braceHeight")).GetAttribute("value") == "7 1/4" ? "kept" : null);
-        screen.Button("Keep it").Click();
+        screen.Push("Keep it");
         screen.SeeText("[data-verdict] h2", "Recorded");
-        screen.Button("Next check").Click();
-        screen.Button("Leave it with a reason").Click();
+        screen.Push("Next check");
+        screen.Push("Leave it with a reason");
         screen.See("[aria-label='Reason for leaving this check']").SendKeys("no square at hand" + Keys.Enter);
         screen.SeeText("[data-testid=work-order]", "left: no square at hand");
         screen.SeeText("[data-testid=work-order] h2", "3 of 8");
@@ -58,7 +58,7 @@ public class SetupTests
 
         screen.Go(Compound + "?way=history");
         screen.See("[data-undo=yokeLeftLeg]").Click();
-        screen.Button("It was logged wrongly").Click();
+        screen.Push("It was logged wrongly");
         screen.SeeText("[data-testid=next]", "Check 13");
         screen.Go(Compound);
         screen.SeeText("[data-check=camTiming]", "stops touch together");

@@ -16,7 +16,7 @@ internal static class StateSteps
         {
             foreach (var step in keysAndSeen.Chunk(2))
             {
-                screen.Button(step[0]).Click();
+                screen.Push(step[0]);
                 screen.See(step[1]);
             }
         };
@@ -86,7 +86,7 @@ internal static class StateSteps
         change.Headers.TryAddWithoutValidation("If-Match", $"\"{bow["version"]}\"");
         using var answer = http.Send(change);
         answer.IsSuccessStatusCode.ShouldBeTrue(answer.Content.ReadAsStringAsync().Result);
-        screen.Button("Keep this bow").Click();
+        screen.Push("Keep this bow");
         screen.See("[data-testid=conflict]");
     }
 
@@ -94,7 +94,7 @@ internal static class StateSteps
     {
         var file = Path.Combine(Directory.CreateTempSubdirectory("merganser-csv-").FullName, "wraps.csv");
         File.WriteAllText(file, "id,maker,name,weight,length\nwrap-plain-4,Own,Band 4,4.4,4\n,Own,Band 5,heavy,5\n");
-        screen.Button("Import CSV").Click();
+        screen.Push("Import CSV");
         screen.Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(file);
         screen.See("[data-testid=import-changes]");
     }

@@ -36,7 +36,7 @@ public class UnitWordsTests
         {
             screen.Go(bow + "/groups");
             screen.See("[aria-label^='Units']").Click();
-            screen.Button(units).Click();
+            screen.Push(units);
             screen.Settled();
         }
 
