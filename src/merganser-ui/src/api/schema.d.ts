@@ -3753,7 +3753,7 @@ export interface components {
             wayBack: components["schemas"]["WayBackMove"][];
         };
         /** @enum {unknown} */
-        SetupSays: "recordedNoTolerance" | "justAsAimed" | "compareWithGoodState" | "leaveIt" | "twistsOut" | "twistsIn" | "onlyInThePress" | "shopDoesIt" | "drawsWhileUnsound" | "afterTimingAndPaper" | "twoMonthly" | "checkIsCheap" | "toTheCheck" | "goThere" | "itIsDone" | "toTheString" | "measuredAndInOrder" | "everyCheckIsDone" | "doNotShootUnsound" | "countsAscending" | "settlingRange" | "equalAtBoth" | "noDrawBoard" | "noScale" | "pressWorkToAShop" | "fineTuneNeedsPractice" | "reasonWanted" | "pickWhatYouFound" | "repairedByWhom" | "sayThatItIsRepaired" | "voidSaysWhy" | "riserMayBlockSight" | "noArrowYet" | "notByHand" | null;
+        SetupSays: "recordedNoTolerance" | "justAsAimed" | "compareWithGoodState" | "leaveIt" | "twistsOut" | "twistsIn" | "onlyInThePress" | "shopDoesIt" | "drawsWhileUnsound" | "afterTimingAndPaper" | "twoMonthly" | "checkIsCheap" | "toTheCheck" | "goThere" | "itIsDone" | "toTheString" | "measuredAndInOrder" | "everyCheckIsDone" | "doNotShootUnsound" | "countsAscending" | "settlingRange" | "equalAtBoth" | "noDrawBoard" | "noScale" | "pressWorkToAShop" | "fineTuneNeedsPractice" | "reasonWanted" | "pickWhatYouFound" | "repairedByWhom" | "sayThatItIsRepaired" | "voidSaysWhy" | "riserMayBlockSight" | "notByHand" | null;
         /** @description The whole set-up of a bow as its page shows it. */
         SetupView: {
             bowId: string;
