@@ -23,6 +23,7 @@ export default defineConfig({
   },
   test: {
     environment: 'jsdom',
+    isolate: false,
     include: ['src/**/*.test.{ts,tsx}'],
     testTimeout: 30_000,
     css: { modules: { classNameStrategy: 'non-scoped' } },
