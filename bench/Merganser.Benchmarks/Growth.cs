@@ -26,7 +26,12 @@ public static partial class Growth
 
     /// <summary>The demo's own bows, whose papers are of another time than the rest of their history.</summary>
     private const int DemoBows = 4;
-    private static readonly TimeSpan Lasting = TimeSpan.FromMilliseconds(900);
+
+    /// <summary>
+    /// The files are asked in turn, round after round: what else goes on in the machine meets all of them alike.
+    /// </summary>
+    private const int Rounds = 4;
+    private static readonly TimeSpan Lasting = TimeSpan.FromMilliseconds(300);
 
     private sealed record Cost(double Processor, string Statements, long Bytes, double Median, double P95);
 
@@ -39,41 +44,76 @@ public static partial class Growth
             Starts(empty);
         }
 
-        foreach (var shots in Sizes)
+        List<Bench> benches = [.. Sizes.Select(Open)];
+        try
         {
-            using var server = new Browser.Tests.AppServer(demo: true);
-            server.Kill();
-            var clock = Stopwatch.StartNew();
-            var bows = GrowthFile.Fill(server.DataPath, shots);
-            Console.WriteLine(
-                $"  {shots} shots: {new FileInfo(server.DataPath).Length / 1e6:F1} MB, filled in {clock.Elapsed.TotalSeconds:F1} s"
-            );
-            Starts(server);
-            using var http = new HttpClient { BaseAddress = new Uri(server.Url), Timeout = TimeSpan.FromMinutes(3) };
-            List<GrowthRequest> asked = [];
-            foreach (var bow in bows.Skip(DemoBows).Take(AskedBows))
+            List<List<GrowthRequest>> asked = [];
+            foreach (var bench in benches)
             {
-                asked.AddRange(await GrowthRequests.Of(http, bow));
-            }
-
-            foreach (var requests in asked.GroupBy(r => r.Name))
-            {
-                if (!costs.TryGetValue(requests.Key, out var row))
+                List<GrowthRequest> requests = [];
+                foreach (var bow in bench.Bows.Skip(DemoBows).Take(AskedBows))
                 {
-                    costs[requests.Key] = row = [];
+                    requests.AddRange(await GrowthRequests.Of(bench.Http, bow));
                 }
 
-                row.Add(await Measure(server, http, [.. requests]));
+                asked.Add(requests);
             }
 
-            Console.WriteLine($"  memory after all of it: {server.Memory / 1e6:F0} MB");
-            if (shots == Sizes[^1])
+            foreach (var name in asked.SelectMany(of => of.Select(r => r.Name)).Distinct())
             {
-                await GrowthCrowd.Run(server, bows);
+                costs[name] = await Measure([
+                    .. benches
+                        .Zip(asked)
+                        .Select(of => new Asked(of.First, [.. of.Second.Where(r => r.Name == name)]))
+                        .Where(of => of.Requests.Length > 0),
+                ]);
             }
+
+            Console.WriteLine(
+                $"  memory after all of it: {string.Join(" → ", benches.Select(b => $"{b.Server.Memory / 1e6:F0}"))} MB"
+            );
+            await GrowthCrowd.Run(benches[^1].Server, benches[^1].Bows);
+        }
+        finally
+        {
+            benches.ForEach(bench => bench.Dispose());
         }
 
         Print(costs);
+    }
+
+    /// <summary>A server on a file of so many shots.</summary>
+    private static Bench Open(int shots)
+    {
+        var server = new Browser.Tests.AppServer(demo: true);
+        server.Kill();
+        var clock = Stopwatch.StartNew();
+        var bows = GrowthFile.Fill(server.DataPath, shots);
+        Console.WriteLine(
+            $"  {shots} shots: {new FileInfo(server.DataPath).Length / 1e6:F1} MB, filled in {clock.Elapsed.TotalSeconds:F1} s"
+        );
+        Starts(server);
+        var http = new HttpClient { BaseAddress = new Uri(server.Url), Timeout = TimeSpan.FromMinutes(3) };
+        return new Bench(server, http, bows);
+    }
+
+    private sealed record Bench(Browser.Tests.AppServer Server, HttpClient Http, IReadOnlyList<string> Bows)
+        : IDisposable
+    {
+        public void Dispose()
+        {
+            Http.Dispose();
+            Server.Dispose();
+        }
+    }
+
+    /// <summary>One request as one server is asked it.</summary>
+    private sealed record Asked(Bench Bench, GrowthRequest[] Requests)
+    {
+        public List<double> Times { get; } = [];
+        public string Statements { get; set; } = "";
+        public long Bytes { get; set; }
+        public TimeSpan Processor { get; set; }
     }
 
     private static void Starts(Browser.Tests.AppServer server)
@@ -92,38 +132,66 @@ public static partial class Growth
         Console.WriteLine($"    start to the first rack: {string.Join(", ", times.Select(t => $"{t:F0}"))} ms");
     }
 
-    private static async Task<Cost> Measure(Browser.Tests.AppServer server, HttpClient http, GrowthRequest[] requests)
+    private static async Task<List<Cost>> Measure(Asked[] all)
     {
-        var statements = "";
+        foreach (var asked in all)
+        {
+            await WarmUp(asked);
+        }
+
+        await Task.Delay(200);
+        for (var round = 0; round < Rounds; round++)
+        {
+            foreach (var asked in all)
+            {
+                await Ask(asked);
+            }
+        }
+
+        return [.. all.Select(CostOf)];
+    }
+
+    private static async Task WarmUp(Asked asked)
+    {
         for (var i = 0; i < Warm; i++)
         {
-            var request = requests[i % requests.Length];
-            using var answer = await request.Send(http);
+            var request = asked.Requests[i % asked.Requests.Length];
+            using var answer = await request.Send(asked.Bench.Http);
             if (!answer.IsSuccessStatusCode)
             {
                 throw new InvalidOperationException($"{request.Name}: {await answer.Content.ReadAsStringAsync()}");
             }
 
             var timing = answer.Headers.TryGetValues("Server-Timing", out var said) ? said.First() : "";
-            statements = Counted().Match(timing).Groups[1].Value;
+            asked.Statements = Counted().Match(timing).Groups[1].Value;
         }
+    }
 
-        await Task.Delay(200);
-        List<double> times = [];
-        var bytes = 0L;
-        var before = server.ProcessorTime;
+    private static async Task Ask(Asked asked)
+    {
+        var before = asked.Bench.Server.ProcessorTime;
         var clock = Stopwatch.StartNew();
-        while (times.Count < 10 || clock.Elapsed < Lasting)
+        for (var count = 0; count < 10 || clock.Elapsed < Lasting; count++)
         {
             var from = Stopwatch.GetTimestamp();
-            using var answer = await requests[times.Count % requests.Length].Send(http);
-            bytes = Math.Max(bytes, (await answer.Content.ReadAsByteArrayAsync()).Length);
-            times.Add(Stopwatch.GetElapsedTime(from).TotalMilliseconds);
+            using var answer = await asked.Requests[asked.Times.Count % asked.Requests.Length].Send(asked.Bench.Http);
+            asked.Bytes = Math.Max(asked.Bytes, (await answer.Content.ReadAsByteArrayAsync()).Length);
+            asked.Times.Add(Stopwatch.GetElapsedTime(from).TotalMilliseconds);
         }
 
-        var processor = (server.ProcessorTime - before).TotalMilliseconds / times.Count;
-        times.Sort();
-        return new Cost(processor, statements, bytes, times[times.Count / 2], times[times.Count * 95 / 100]);
+        asked.Processor += asked.Bench.Server.ProcessorTime - before;
+    }
+
+    private static Cost CostOf(Asked asked)
+    {
+        var times = asked.Times.Order().ToArray();
+        return new Cost(
+            asked.Processor.TotalMilliseconds / times.Length,
+            asked.Statements,
+            asked.Bytes,
+            times[times.Length / 2],
+            times[times.Length * 95 / 100]
+        );
     }
 
     private static void Print(Dictionary<string, List<Cost>> costs)

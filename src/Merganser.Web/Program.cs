@@ -71,6 +71,7 @@ builder
     .AddSingleton<ArrowStore>()
     .AddSingleton<PaperStore>()
     .AddSingleton<SetupStore>()
+    .AddSingleton<CrawlStore>()
     .AddSingleton<DozenStore>()
     .AddSingleton<ChronographStore>()
     .AddSingleton<ResponseStore>()
@@ -174,6 +175,7 @@ api.MapGet(
 api.MapPaper();
 api.MapRack();
 api.MapSetup();
+api.MapCrawls();
 api.MapDozens();
 api.MapChronograph();
 api.MapInstruments();

@@ -75,4 +75,33 @@ public class SetupTests
         screen.See("[data-testid=log-move]").Click();
         screen.Until(d => d.FindElements(By.CssSelector("[data-testid=move-form]")).Count == 0 ? "logged" : null);
     }
+
+    [Fact]
+    public void A_string_walkers_marks_stand_with_their_nocking_point()
+    {
+        const string barebow = "/bows/22222222-0000-4000-8000-000000000003/bow";
+        using var screen = new Screen(demo: true);
+        screen.Go(barebow);
+        screen.Push("Crawls");
+        screen.SeeText("[data-testid=crawls]", "stands");
+        screen.Type("distance", "25" + Keys.Enter);
+        screen.Press("7/8" + Keys.Enter);
+        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=crawls] tr")).Count == 5 ? "kept" : null);
+        screen.Holds("distance", "");
+        screen.Press("18");
+        screen.Value("distance").ShouldBe("18", "the next mark begins in an empty field");
+        screen.Type("between", "2");
+        screen.SeeText("[data-fault]", "5");
+        screen.Type("between", "7");
+        screen.SeeText("[data-testid=crawl-asked]", "straight line between 0.88 in at 25 yd");
+        screen.Push("Adjusters and history");
+        screen.See("[data-adjuster=nockingPoint]").Click();
+        screen.See("[aria-label^='One more'], [aria-label$='one more']").Click();
+        screen.Push("Log this move");
+        screen.Push("Crawls");
+        screen.SeeText("[data-testid=crawls]", "shoot this mark again");
+        screen.See("[aria-label='Give it up: 10']").Click();
+        screen.Push("Put it back");
+        screen.SeeText("[data-testid=crawls] tr:first-child", "2.00 in");
+    }
 }

@@ -72,6 +72,7 @@ public static class States
         ),
         new("string", $"{Compound}/bow?way=string", "[data-testid=shots-on-string]"),
         new("sights", $"{Compound}/bow?way=sights", "main td"),
+        new("crawls", $"{Barebow}/bow?way=crawls", "[data-testid=crawls] tr"),
         new("card", $"{Compound}/bow?way=card", "main table"),
         new("arrow", Arrow, Figures),
         new("arrow of a longbow", $"{Longbow}/arrow", Figures),

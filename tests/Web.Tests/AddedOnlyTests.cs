@@ -19,6 +19,12 @@ public class AddedOnlyTests : IDisposable
         new Data.Database(path, TimeProvider.System).Migrate();
         file = new SqliteConnection($"Data Source={path};Pooling=False");
         file.Open();
+        file.Execute(
+            """
+            INSERT INTO crawl_mark (id, bow_id, ordinal, yards, crawl, distance_typed, crawl_typed, note, shot_at)
+            SELECT 'c', id, 1, 20, 1.25, '20', '1 1/4', '', 'now' FROM bow LIMIT 1
+            """
+        );
         file.Execute("INSERT INTO act (id, path, fingerprint, at) VALUES ('a', '/api/papers', 'f', 'now')");
     }
 
@@ -43,6 +49,7 @@ public class AddedOnlyTests : IDisposable
             { "chronograph_shot", "id", "source" },
             { "paper_note", "id", "note" },
             { "response_reset", "id", "reason" },
+            { "crawl_mark", "id", "note" },
             { "session_act", "id", "recorded_at" },
             { "act", "id", "path" },
         };

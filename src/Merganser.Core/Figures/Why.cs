@@ -41,6 +41,8 @@ public enum Why
     AlongTheArrow,
     DegreesOff,
     DistanceOfAZero,
+    DistanceOfATarget,
+    CrawlOfAHand,
     SlopeOfACourse,
     ShaftSpines,
     ShaftMass,

@@ -188,5 +188,9 @@ public enum SetupSays
     SayThatItIsRepaired,
     VoidSaysWhy,
     RiserMayBlockSight,
+    CrawlStands,
+    CrawlOutOfOrder,
+    NoCrawlBetween,
+    CrawlsAreForBarebow,
     NotByHand,
 }

@@ -34,6 +34,7 @@ public sealed class DemoClub(BowStore bows, DemoRack rack, DemoSheets sheets, De
         rack.Fill();
         sheets.Fill();
         papers.Fill();
+        sheets.WalkTheString();
         dozens.Fill();
     }
 }

@@ -7,12 +7,13 @@ using static Merganser.Web.Demo.DemoIds;
 namespace Merganser.Web.Demo;
 
 /// <summary>The demo's set-up sheets.</summary>
-public sealed class DemoSheets(SetupStore setups, BowStore bows)
+public sealed class DemoSheets(SetupStore setups, BowStore bows, CrawlStore crawls)
 {
     public void Fill()
     {
         SetUpCompound();
         SetUpRecurve();
+        Crawl(10, 2, "2", "fifth stitch");
     }
 
     private void SetUpCompound()
@@ -56,6 +57,17 @@ public sealed class DemoSheets(SetupStore setups, BowStore bows)
         Found(TallOsk, 30, CheckKind.Clicker, choice: "right");
         setups.Shoot(TallOsk, "aaaaaaaa-0000-4000-8000-000000000002", 340);
     }
+
+    /// <summary>The barebow's farther marks, shot with the nocking point as the papers left it.</summary>
+    public void WalkTheString()
+    {
+        Crawl(15, 1.625, "1 5/8");
+        Crawl(20, 1.25, "1 1/4");
+        Crawl(30, .4375, "7/16");
+    }
+
+    private void Crawl(double yards, double crawl, string typed, string note = "") =>
+        crawls.Put(Tansel, $"abababab-0000-4000-8000-{yards:000000000000}", (yards, $"{yards}"), (crawl, typed), note);
 
     private void Found(string bowId, int number, CheckKind kind, string typed = "", string? choice = null)
     {

@@ -10,7 +10,14 @@ using Merganser.Web.Words;
 namespace Merganser.Web.Setup;
 
 /// <summary>The set-up card: all measured values, positions and the date on one page.</summary>
-public sealed class SetupCard(SetupDesk desk, BowStore bows, ArcherStore archers, Listener listener, TimeProvider clock)
+public sealed class SetupCard(
+    SetupDesk desk,
+    BowStore bows,
+    ArcherStore archers,
+    CrawlStore crawls,
+    Listener listener,
+    TimeProvider clock
+)
 {
     public byte[] Pdf(string bowId)
     {
@@ -65,6 +72,21 @@ public sealed class SetupCard(SetupDesk desk, BowStore bows, ArcherStore archers
                 speaker.Say(new Standing(adjuster.Kind, adjuster.Position)),
                 seats
             );
+        }
+
+        if (crawls.Of(bowId).Marks is { Count: > 0 } marks)
+        {
+            page.Heading("Crawls, from the nock down");
+            foreach (var mark in marks.Select(m => m.Mark))
+            {
+                page.Line(
+                    speaker.Say($"{Measure.Yards(mark.Yards)}"),
+                    speaker.Say($"{Measure.Inches(mark.Crawl)}"),
+                    mark.NockingPoint is { } at
+                        ? speaker.Say($"nocking point {new Standing(AdjusterKind.NockingPoint, at)}")
+                        : ""
+                );
+            }
         }
 
         if (view.GoodStates.FirstOrDefault() is { } good)

@@ -99,6 +99,8 @@ internal static class ApiTable
             ["POST /api/bows/{id}/good-states"] = new("setup", "Marks the bow as shot well as it stands"),
             ["POST /api/bows/{id}/caliper"] = new("setup", "What a caliper on the riser asks of the rest"),
             ["GET /api/bows/{id}/cants"] = new("setup", "What a degree off the level costs"),
+            ["GET /api/bows/{id}/crawls"] = new("setup", "A string walker's marks, and the crawl for a distance"),
+            ["POST /api/bows/{id}/crawls"] = new("setup", "Keeps a crawl for a distance, or gives the mark up"),
             ["GET /api/bows/{id}/card.pdf"] = new("setup", "The set-up card to print"),
             ["GET /api/bows/{bowId}/dozens"] = new("dozens", "A page of a bow's dozens, in a line each"),
             ["POST /api/bows/{bowId}/dozens"] = new("dozens", "Starts a dozen"),

@@ -89,6 +89,8 @@ public static class CommonWords
             Why.AlongTheArrow => $"along the arrow",
             Why.DegreesOff => $"a greater cant is seen without a table",
             Why.DistanceOfAZero => $"where the sight was zeroed",
+            Why.DistanceOfATarget => $"where a target stands",
+            Why.CrawlOfAHand => $"from the nock down to the hand",
             Why.SlopeOfACourse => $"steeper is no shot",
             Why.ShaftSpines => $"from the stiffest hunting shaft to a child's",
             Why.ShaftMass => $"from the lightest carbon to solid wood",

@@ -69,6 +69,7 @@ public static class SetupWords
             CheckShort(CheckState.Skipped, _, { } why) => $"left: {why}",
             CheckShort(_, _, { } reading) => $"{reading:low}",
             CheckShort => $"done",
+            CrawlMoved or CrawlByLine or CrawlAsShot => CrawlWords.Of(message),
             AcceptedOnPaper(var stage) => $"accepted on paper, {stage}",
             _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
         };
@@ -114,6 +115,10 @@ public static class SetupWords
             SetupSays.SayThatItIsRepaired => $"It was found damaged: say that it is repaired, and by whom.",
             SetupSays.RiserMayBlockSight =>
                 $"Inside the window: look through the sight, the riser may stand in its way.",
+            SetupSays.CrawlStands
+            or SetupSays.CrawlOutOfOrder
+            or SetupSays.NoCrawlBetween
+            or SetupSays.CrawlsAreForBarebow => CrawlWords.Of(says),
             SetupSays.NotByHand => $"Paper is done when a paper is accepted.",
             SetupSays.VoidSaysWhy => $"A reason of 1 to 120 characters: a void shot says why.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),

@@ -1067,6 +1067,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/crawls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A string walker's marks, and the crawl for a distance */
+        get: operations["getBowsByIdCrawls"];
+        put?: never;
+        /** Keeps a crawl for a distance, or gives the mark up */
+        post: operations["postBowsByIdCrawls"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/dozens": {
         parameters: {
             query?: never;
@@ -2305,6 +2323,50 @@ export interface components {
             retired: boolean;
             /** Format: int32 */
             version: number;
+        };
+        /** @description The crawl for a distance that was asked for. */
+        CrawlAsked: {
+            /** Format: double */
+            yards: number;
+            /**
+             * Format: double
+             * @description Inches from the nock down, or null where nothing can be said.
+             */
+            crawl: null | number;
+            words: string;
+        };
+        /** @description A crawl as typed for a distance; an empty one gives the mark up. */
+        CrawlInput: {
+            id: null | string;
+            distance: null | string;
+            crawl: null | string;
+            note?: null | string;
+        };
+        /**
+         * @description How far a mark can be trusted.
+         * @enum {unknown}
+         */
+        CrawlState: "stands" | "nockingPointMoved" | "outOfOrder";
+        /** @description A mark of a string walker. */
+        CrawlView: {
+            distance: string;
+            /** Format: double */
+            yards: number;
+            typed: string;
+            /** Format: double */
+            crawl: number;
+            state: components["schemas"]["CrawlState"];
+            words: string;
+            nockingPoint: null | string;
+            note: string;
+            /** Format: date-time */
+            shotAt: string;
+        };
+        /** @description The marks of a bow, the nearest first. */
+        CrawlsView: {
+            marks: components["schemas"]["CrawlView"][];
+            nockingPoint: null | string;
+            asked: null | components["schemas"]["CrawlAsked"];
         };
         /** @description A display choice only: everything is computed and kept in the trade's units. */
         DisplayUnits: {
@@ -3753,7 +3815,7 @@ export interface components {
             wayBack: components["schemas"]["WayBackMove"][];
         };
         /** @enum {unknown} */
-        SetupSays: "recordedNoTolerance" | "justAsAimed" | "compareWithGoodState" | "leaveIt" | "twistsOut" | "twistsIn" | "onlyInThePress" | "shopDoesIt" | "drawsWhileUnsound" | "afterTimingAndPaper" | "twoMonthly" | "checkIsCheap" | "toTheCheck" | "goThere" | "itIsDone" | "toTheString" | "measuredAndInOrder" | "everyCheckIsDone" | "doNotShootUnsound" | "countsAscending" | "settlingRange" | "equalAtBoth" | "noDrawBoard" | "noScale" | "pressWorkToAShop" | "fineTuneNeedsPractice" | "reasonWanted" | "pickWhatYouFound" | "repairedByWhom" | "sayThatItIsRepaired" | "voidSaysWhy" | "riserMayBlockSight" | "notByHand" | null;
+        SetupSays: "recordedNoTolerance" | "justAsAimed" | "compareWithGoodState" | "leaveIt" | "twistsOut" | "twistsIn" | "onlyInThePress" | "shopDoesIt" | "drawsWhileUnsound" | "afterTimingAndPaper" | "twoMonthly" | "checkIsCheap" | "toTheCheck" | "goThere" | "itIsDone" | "toTheString" | "measuredAndInOrder" | "everyCheckIsDone" | "doNotShootUnsound" | "countsAscending" | "settlingRange" | "equalAtBoth" | "noDrawBoard" | "noScale" | "pressWorkToAShop" | "fineTuneNeedsPractice" | "reasonWanted" | "pickWhatYouFound" | "repairedByWhom" | "sayThatItIsRepaired" | "voidSaysWhy" | "riserMayBlockSight" | "crawlStands" | "crawlOutOfOrder" | "noCrawlBetween" | "crawlsAreForBarebow" | "notByHand" | null;
         /** @description The whole set-up of a bow as its page shows it. */
         SetupView: {
             bowId: string;
@@ -4602,7 +4664,7 @@ export interface components {
          * @description Why a range ends where it does.
          * @enum {unknown}
          */
-        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
@@ -6490,6 +6552,58 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdCrawls: {
+        parameters: {
+            query?: {
+                distance?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrawlsView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdCrawls: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CrawlInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrawlsView"];
                 };
             };
             default: components["responses"]["problem"];

@@ -172,6 +172,13 @@ export const terms: GlossaryTerm[] = [
     drawing: 'M20 30H60M60 20V40M60 30l6-8 8 16 8-16 8 16 6-8M96 18V42H130V18z',
   },
   {
+    name: 'crawl',
+    word: 'Crawl',
+    means:
+      'How far below the nock a string walker’s hand takes the string: longer for a near target, none at the point-on distance.',
+    drawing: 'M40 4V56M36 20h8M20 20h12M20 40h12M24 20V40M44 36h14v12H44',
+  },
+  {
     name: 'tiller',
     word: 'Tiller',
     means: 'The difference between string and limb, top against bottom.',

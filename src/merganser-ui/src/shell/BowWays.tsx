@@ -1,6 +1,7 @@
+import type { Schemas } from '../api/client';
 import { WayLink, Ways } from '../parts/Ways';
 
-export type BowWay = 'sheet' | 'measures' | 'history' | 'string' | 'sights' | 'card';
+export type BowWay = 'sheet' | 'measures' | 'history' | 'string' | 'sights' | 'crawls' | 'card';
 
 const ways: [BowWay, string][] = [
   ['sheet', 'Work order'],
@@ -8,16 +9,18 @@ const ways: [BowWay, string][] = [
   ['history', 'Adjusters and history'],
   ['string', 'String'],
   ['sights', 'Sight axes'],
+  ['crawls', 'Crawls'],
   ['card', 'Card'],
 ];
 
 export const bowWayLabel = (way: BowWay) => ways.find(([name]) => name === way)![1];
 
 /** The ways to look at one bow. */
-export function BowWays({ bowId, way }: { bowId: string; way: BowWay }) {
+export function BowWays({ bowId, way, kind }: { bowId: string; way: BowWay; kind: Schemas['BowKind'] }) {
+  const shown = ways.filter(([name]) => name !== 'crawls' || kind === 'barebow');
   return (
     <Ways label="The bow">
-      {ways.map(([name, label]) => (
+      {shown.map(([name, label]) => (
         <WayLink
           key={name}
           to={name === 'sheet' ? `/bows/${bowId}/bow` : `/bows/${bowId}/bow?way=${name}`}

@@ -64,7 +64,7 @@ export default function BowPage() {
     <Page>
       <ShellHead at="bow" bowId={bowId} title={fresh ? 'A new bow' : 'Bow and archer'} />
       <Main className={s.page}>
-        {bowId !== undefined && <BowWays bowId={bowId} way="measures" />}
+        {bowId !== undefined && <BowWays bowId={bowId} way="measures" kind={form.entry.kind} />}
         <section aria-label="The bow, drawn">
           <BowFigure entry={form.entry} />
           {work.bow && <MoveList bow={work.bow} />}

@@ -13,6 +13,7 @@ import { classes } from '../../parts/classes';
 import { AdjusterColumn } from './AdjusterColumn';
 import { CardPane } from './CardPane';
 import { CheckPane } from './CheckPane';
+import { CrawlsPane } from './CrawlsPane';
 import { HistoryPane } from './HistoryPane';
 import { SightsPane } from './SightsPane';
 import { StringPane } from './StringPane';
@@ -162,7 +163,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
     <Page>
       <ShellHead at="bow" bowId={bowId} title={way === 'sheet' ? check.title : bowWayLabel(way)} />
       <Main kind="ways">
-        <BowWays bowId={bowId} way={way} />
+        <BowWays bowId={bowId} way={way} kind={bow.data.bow.kind} />
         {way !== 'sheet' && way !== 'card' && <h1 className="visually-hidden">{bowWayLabel(way)}</h1>}
         {way === 'sheet' && (
           <div className={s.grid}>
@@ -210,6 +211,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
           />
         )}
         {way === 'sights' && <SightsPane bowId={bowId} />}
+        {way === 'crawls' && <CrawlsPane bowId={bowId} />}
         {way === 'card' && <CardPane bow={bow.data} setup={setup} />}
       </Main>
       {foot}
