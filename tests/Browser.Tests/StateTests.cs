@@ -5,7 +5,8 @@ namespace Merganser.Browser.Tests;
 /// struck, lying over another, cut or off the edge, no select that shows half of its words, no class without a rule),
 /// axe-core finds nothing serious, sunlight has its contrast, the page never scrolls sideways, what is pressed is large
 /// enough for cold hands, there is a title and one heading of the first rank, and the keyboard reaches everything.
-/// The quick look leaves out, of a state that shares its page with another, the other themes and the keyboard.
+/// The quick look leaves out the dark theme and, of a state that shares its page with another, sunlight and the
+/// keyboard.
 /// </summary>
 public abstract class StateAudit(SharedScreen shared)
 {
@@ -52,17 +53,31 @@ public abstract class StateAudit(SharedScreen shared)
         }
 
         state.Open(screen);
-        found.AddRange(Audit(screen, whole || States.IsFirstOfItsPage(state)));
+        found.AddRange(
+            Audit(
+                screen,
+                whole ? Everything
+                    : States.IsFirstOfItsPage(state) ? OfAPage
+                    : Quick
+            )
+        );
         found.ShouldBeEmpty();
     }
 
+    /// <summary>How closely a state is looked at: in which themes, the usual one last, and by keys.</summary>
+    public sealed record Look(bool Keys, params string[] Themes);
+
+    private static readonly Look Quick = new(false, "shed");
+    private static readonly Look OfAPage = new(true, "sun", "shed");
+
+    /// <summary>In every theme and by keyboard.</summary>
+    public static Look Everything { get; } = new(true, "sun", "dark", "shed");
+
     /// <summary>What is wrong with what the screen shows, in each theme, at each size, and by keyboard.</summary>
-    /// <param name="screen">It.</param>
-    /// <param name="whole">False for the one theme and no keyboard.</param>
-    public static IReadOnlyList<string> Audit(Screen screen, bool whole = true)
+    public static IReadOnlyList<string> Audit(Screen screen, Look look)
     {
         List<string> found = [];
-        foreach (var theme in whole ? ["sun", "dark", "shed"] : new[] { "shed" })
+        foreach (var theme in look.Themes)
         {
             screen.Driver.ExecuteScript($"document.documentElement.dataset.theme = '{theme}'");
             screen.Settled(AfterTheme);
@@ -83,7 +98,7 @@ public abstract class StateAudit(SharedScreen shared)
 
         screen.Size(1280, 800);
         screen.Settled(AfterResizing);
-        if (whole)
+        if (look.Keys)
         {
             found.AddRange(Keyboard.Found(screen).Select(f => $"keyboard: {f}"));
         }
@@ -215,8 +230,7 @@ public class EmptyStateTests(SharedEmpty shared) : StateAudit(shared), IClassFix
 /// <summary>Every state in every theme, at every size and by keyboard.</summary>
 public class WholeStateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<SharedDemo>
 {
-    public static TheoryData<string> Names =>
-        new(States.Demo.Where(v => !States.IsFirstOfItsPage(v)).Select(v => v.Name));
+    public static TheoryData<string> Names => new(States.Demo.Select(v => v.Name));
 
     [Theory]
     [Trait("Category", "Long")]
