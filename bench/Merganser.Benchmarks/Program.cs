@@ -20,11 +20,20 @@ if (wanted.FirstOrDefault(w => benches.All(b => b.Name != w)) is { } unknown)
     return 2;
 }
 
-foreach (var (name, what, run) in benches.Where(b => wanted.Length == 0 ? b.Name != "advice" : wanted.Contains(b.Name)))
+try
 {
-    Console.WriteLine($"{name}: {what}");
-    await run();
-    Console.WriteLine();
+    foreach (
+        var (name, what, run) in benches.Where(b => wanted.Length == 0 ? b.Name != "advice" : wanted.Contains(b.Name))
+    )
+    {
+        Console.WriteLine($"{name}: {what}");
+        await run();
+        Console.WriteLine();
+    }
+}
+finally
+{
+    Merganser.Browser.Tests.Screen.End();
 }
 
 return 0;

@@ -105,9 +105,7 @@ public class AdviceSessionTests
             "technician"
         );
         screen.Go($"/bows/{bow}/paper");
-        screen
-            .Until(d => d.FindElements(By.TagName("label")).FirstOrDefault(l => l.Text.Contains("Both axes")))
-            .Click();
+        screen.SeeText("label", "Both axes").Click();
         screen.Push("Begin this paper");
         Type(screen, -1.4, 1.2);
         screen.SeeText("[data-testid=advice]", "Both in one visit");

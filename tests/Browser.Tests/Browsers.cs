@@ -67,7 +67,7 @@ internal static class Browsers
             "--disable-sync",
             "--disable-extensions",
             "--hide-scrollbars",
-            $"--user-data-dir={Path.Combine(Profiles, $"{All.Count}-{Guid.NewGuid():N}")}"
+            $"--user-data-dir={Path.Combine(Profiles, $"{Guid.NewGuid():N}")}"
         );
         options.SetLoggingPreference(LogType.Browser, LogLevel.All);
         var driver = new ChromeDriver(

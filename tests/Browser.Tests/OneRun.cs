@@ -13,8 +13,7 @@ public sealed class OneRun(IMessageSink messages) : XunitTestFramework(messages)
 {
     public new void Dispose()
     {
-        Browsers.End();
-        AppServer.End();
+        Screen.End();
         base.Dispose();
     }
 }

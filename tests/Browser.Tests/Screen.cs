@@ -27,6 +27,13 @@ public sealed class Screen : IDisposable
 
     public static string Root => AppServer.Root;
 
+    /// <summary>Ends what screens share: the browsers and the filled demo.</summary>
+    public static void End()
+    {
+        Browsers.End();
+        AppServer.End();
+    }
+
     public void Size(int width, int height, bool phone = false) =>
         Driver.ExecuteCdpCommand(
             "Emulation.setDeviceMetricsOverride",
@@ -80,15 +87,18 @@ public sealed class Screen : IDisposable
         }
     }
 
-    public IWebElement Button(string text) => Until(_ => Find("button:not(:disabled)", text) ?? Find("a", text));
+    public IWebElement Button(string text) => Until(_ => Bearing(text));
 
     /// <summary>Pushes what bears these words; what was drawn anew in between is looked for again.</summary>
     public void Push(string text) =>
         Until(_ =>
         {
-            Button(text).Click();
-            return "pushed";
+            var found = Bearing(text);
+            found?.Click();
+            return found;
         });
+
+    private IWebElement? Bearing(string text) => Find("button:not(:disabled)", text) ?? Find("a", text);
 
     /// <summary>
     /// The first that is seen and holds these words. One question to the browser: asking element after element took

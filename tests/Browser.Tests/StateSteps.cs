@@ -1,5 +1,6 @@
 using System.Text;
 using System.Text.Json.Nodes;
+using Merganser.Tests;
 using OpenQA.Selenium;
 
 namespace Merganser.Browser.Tests;
@@ -33,7 +34,7 @@ internal static class StateSteps
     public static Action<Screen> IfThere(string css, string seen) =>
         screen =>
         {
-            if (screen.Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed) is { } found)
+            if (screen.Find(css) is { } found)
             {
                 found.Click();
                 screen.See(seen);
@@ -61,23 +62,12 @@ internal static class StateSteps
         using var http = new HttpClient { BaseAddress = new Uri(screen.Url) };
         var bow = JsonNode.Parse(http.GetStringAsync($"/api/bows/{id}").Result)!;
         bow["typed"]!["axleToAxle"] = $"33.0{Random.Shared.Next(10, 99)}";
-        var adjusters = new JsonArray([
-            .. bow["adjusters"]!
-                .AsArray()
-                .Select(a => new JsonObject
-                {
-                    ["kind"] = (string)a!["kind"]!,
-                    ["lower"] = (int)a["lower"]!,
-                    ["upper"] = (int)a["upper"]!,
-                    ["needsPress"] = (bool)a["needsPress"]!,
-                }),
-        ]);
         var body = new JsonObject
         {
             ["id"] = id,
             ["archerId"] = (string)bow["archerId"]!,
             ["entry"] = bow["typed"]!.DeepClone(),
-            ["adjusters"] = adjusters,
+            ["adjusters"] = BowJson.Limits(bow),
         };
         using var change = new HttpRequestMessage(HttpMethod.Put, $"/api/bows/{id}")
         {

@@ -224,7 +224,7 @@ public class EmptyStateTests(SharedEmpty shared) : StateAudit(shared), IClassFix
 
     [Theory]
     [MemberData(nameof(Names))]
-    public void Can_be_read_reached_and_used(string view) => Check(view);
+    public void Can_be_read_reached_and_used(string view) => Check(view, whole: true);
 }
 
 /// <summary>Every state in every theme, at every size and by keyboard.</summary>

@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Merganser.Tests;
 
 namespace Merganser.Web.Tests;
 
@@ -75,18 +76,8 @@ public class ColdAndWarmTests
     private static async Task ClickOf(App app, string size)
     {
         var bow = await app.Get(Bow);
-        var adjusters = new JsonArray([
-            .. bow["adjusters"]!
-                .AsArray()
-                .Select(a => new JsonObject
-                {
-                    ["kind"] = (string)a!["kind"]!,
-                    ["lower"] = (int)a["lower"]!,
-                    ["upper"] = (int)a["upper"]!,
-                    ["needsPress"] = (bool)a["needsPress"]!,
-                    ["inchesPerStep"] = (string)a["kind"]! == "restSideways" ? size : null,
-                }),
-        ]);
+        var adjusters = BowJson.Limits(bow);
+        adjusters.Single(a => (string)a!["kind"]! == "restSideways")!["inchesPerStep"] = size;
         var body = new JsonObject
         {
             ["id"] = App.Brindle,

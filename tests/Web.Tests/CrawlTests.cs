@@ -56,30 +56,10 @@ public class CrawlTests
         var id = App.NewId();
         for (var time = 0; time < 2; time++)
         {
-            (
-                await app.Post(
-                    $"{Barebow}/crawls",
-                    new
-                    {
-                        id,
-                        distance = "25",
-                        crawl = "7/8",
-                    }
-                )
-            ).Status.ShouldBe(200);
+            (await Keep(app, "25", "7/8", id: id)).Status.ShouldBe(200);
         }
 
-        (
-            await app.Post(
-                $"{Barebow}/crawls",
-                new
-                {
-                    id,
-                    distance = "25",
-                    crawl = "1",
-                }
-            )
-        ).Status.ShouldBe(409);
+        (await Keep(app, "25", "1", id: id)).Status.ShouldBe(409);
         (await Rows(app)).Count.ShouldBe(5);
     }
 
@@ -114,25 +94,23 @@ public class CrawlTests
     public async Task A_bow_that_is_not_shot_so_takes_none()
     {
         using var app = new App();
-        var (status, problem) = await app.Post(
-            $"/api/bows/{App.Brindle}/crawls",
-            new
-            {
-                id = App.NewId(),
-                distance = "20",
-                crawl = "1",
-            }
-        );
+        var (status, problem) = await Keep(app, "20", "1", $"/api/bows/{App.Brindle}");
         status.ShouldBe(400);
         problem.ToJsonString().ShouldContain("Only a barebow");
     }
 
-    private static Task<(int Status, JsonNode Body)> Keep(App app, string distance, string crawl) =>
+    private static Task<(int Status, JsonNode Body)> Keep(
+        App app,
+        string distance,
+        string crawl,
+        string bow = Barebow,
+        string? id = null
+    ) =>
         app.Post(
-            $"{Barebow}/crawls",
+            $"{bow}/crawls",
             new
             {
-                id = App.NewId(),
+                id = id ?? App.NewId(),
                 distance,
                 crawl,
             }

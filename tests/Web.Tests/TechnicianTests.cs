@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Merganser.Tests;
 
 namespace Merganser.Web.Tests;
 
@@ -184,7 +185,7 @@ public class TechnicianTests
                     ["id"] = bow,
                     ["archerId"] = (string)like["archerId"]!,
                     ["entry"] = entry,
-                    ["adjusters"] = Limits(like),
+                    ["adjusters"] = BowJson.Limits(like),
                 }
             )
         ).Status.ShouldBe(200);
@@ -224,26 +225,12 @@ public class TechnicianTests
             ["id"] = null,
             ["archerId"] = (string)view["archerId"]!,
             ["entry"] = entry,
-            ["adjusters"] = Limits(view),
+            ["adjusters"] = BowJson.Limits(view),
         };
         var version = $"\"{(int)view["version"]!}\"";
         var (status, answer) = await app.Send(HttpMethod.Put, $"/api/bows/{bow}", body, version);
         status.ShouldBe(200, answer.ToJsonString());
     }
-
-    /// <summary>The adjusters of a bow as they are sent with it: without where they stand.</summary>
-    private static JsonArray Limits(JsonNode bow) =>
-        [
-            .. bow["adjusters"]!
-                .AsArray()
-                .Select(a => new JsonObject
-                {
-                    ["kind"] = (string)a!["kind"]!,
-                    ["lower"] = (int)a["lower"]!,
-                    ["upper"] = (int)a["upper"]!,
-                    ["needsPress"] = (bool)a["needsPress"]!,
-                }),
-        ];
 
     private static Dictionary<string, int> Positions(JsonNode bow) =>
         bow["adjusters"]!.AsArray().ToDictionary(a => (string)a!["kind"]!, a => (int)a!["position"]!);

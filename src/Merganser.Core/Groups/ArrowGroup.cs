@@ -11,7 +11,10 @@ public readonly record struct Impact(double X, double Y)
     public static Impact operator -(Impact a, Impact b) => new(a.X - b.X, a.Y - b.Y);
 
     /// <summary>From the aiming point, inches.</summary>
-    public double Length => Math.Sqrt((X * X) + (Y * Y));
+    public double Length => Math.Sqrt(Square);
+
+    /// <summary>The square of it, in².</summary>
+    public double Square => (X * X) + (Y * Y);
 }
 
 /// <summary>
@@ -29,7 +32,7 @@ public sealed class ArrowGroup
     {
         Count = impacts.Count >= 2 ? impacts.Count : throw new ArgumentException("At least two.", nameof(impacts));
         Centre = new Impact(impacts.Average(i => i.X), impacts.Average(i => i.Y));
-        Squares = impacts.Sum(i => Math.Pow((i - Centre).Length, 2));
+        Squares = impacts.Sum(i => (i - Centre).Square);
         MeanRadius = impacts.Average(i => (i - Centre).Length);
         Impacts = impacts;
     }
@@ -59,7 +62,7 @@ public sealed class ArrowGroup
     public double MeanRadiusOfUsual => MeanRadius * ExpectedMeanRadius(UsualArrows) / ExpectedMeanRadius(Count);
 
     /// <summary>Radius of the circle that holds the true centre with 95 %, inches.</summary>
-    public double Radius => Math.Sqrt(Squares / Freedom) * Math.Sqrt(2 * MeanTear.CriticalF(Freedom) / Count);
+    public double Radius => MeanTear.RegionRadius(Math.Sqrt(Squares / Freedom), Freedom, Count);
 
     /// <summary>
     /// What √(SS/ν) is of the true spread in the mean: c = √(2/ν) Γ((ν+1)/2) / Γ(ν/2), the mean of a chi variable.

@@ -48,7 +48,7 @@ public sealed class MeanTear
         var squares = tears.Sum(t => t.SquareTo(Mean));
         var freedom = 2.0 * (Count - 1);
         Spread = Math.Max(ReadingError, Math.Sqrt(squares / freedom));
-        Radius = Spread * Math.Sqrt(2 * CriticalF(freedom) / Count);
+        Radius = RegionRadius(Spread, freedom, Count);
     }
 
     /// <summary>Shots read.</summary>
@@ -69,8 +69,16 @@ public sealed class MeanTear
     /// <summary>True when the region along this axis holds zero.</summary>
     public bool Level(TearAxis axis) => Math.Abs(Mean.Along(axis)) <= Radius;
 
-    /// <summary>The 95 % point of F(2, ν).</summary>
-    public static double CriticalF(double freedom) => (Math.Pow(Miss, -2 / freedom) - 1) * freedom / 2;
+    /// <summary>The point of F(2, ν) that is passed with this chance, 5 % unless another is named.</summary>
+    public static double CriticalF(double freedom, double chance = Miss) =>
+        (Math.Pow(chance, -2 / freedom) - 1) * freedom / 2;
+
+    /// <summary>Radius of the circle that holds a true mean with 95 %: s √(2F/n).</summary>
+    /// <param name="spread">s on one axis, of ν degrees of freedom.</param>
+    /// <param name="freedom">ν.</param>
+    /// <param name="count">n; of the difference of two means nm/(n+m).</param>
+    public static double RegionRadius(double spread, double freedom, double count) =>
+        spread * Math.Sqrt(2 * CriticalF(freedom) / count);
 
     /// <summary>The reading, always by the tail.</summary>
     public Message Reading =>

@@ -56,11 +56,17 @@ public sealed class CrawlStore(Database database, TimeProvider clock)
         (
             BowStore.Get(sql, bowId),
             [
-                .. sql.Query<Row>(
+                .. sql.Query<(
+                    double Yards,
+                    double Crawl,
+                    string Distance,
+                    string Typed,
+                    int? At,
+                    string Note,
+                    string ShotAt
+                )>(
                         """
-                        SELECT yards, crawl, distance_typed AS DistanceTyped, crawl_typed AS CrawlTyped,
-                          nocking_point AS NockingPoint, note, shot_at AS ShotAt
-                        FROM crawl_mark c
+                        SELECT yards, crawl, distance_typed, crawl_typed, nocking_point, note, shot_at FROM crawl_mark c
                         WHERE bow_id = @bowId AND crawl IS NOT NULL AND ordinal = (
                           SELECT max(ordinal) FROM crawl_mark n WHERE n.bow_id = c.bow_id AND n.yards = c.yards)
                         ORDER BY yards
@@ -68,21 +74,10 @@ public sealed class CrawlStore(Database database, TimeProvider clock)
                         new { bowId }
                     )
                     .Select(r => new CrawlRecord(
-                        new CrawlMark(r.Yards, r.Crawl, r.NockingPoint, Stamp.Read(r.ShotAt), r.Note),
-                        r.DistanceTyped,
-                        r.CrawlTyped
+                        new CrawlMark(r.Yards, r.Crawl, r.At, Stamp.Read(r.ShotAt), r.Note),
+                        r.Distance,
+                        r.Typed
                     )),
             ]
         );
-
-    private sealed class Row
-    {
-        public double Yards { get; init; }
-        public double Crawl { get; init; }
-        public string DistanceTyped { get; init; } = "";
-        public string CrawlTyped { get; init; } = "";
-        public int? NockingPoint { get; init; }
-        public string Note { get; init; } = "";
-        public string ShotAt { get; init; } = "";
-    }
 }

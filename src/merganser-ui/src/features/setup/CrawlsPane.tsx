@@ -9,8 +9,7 @@ import { Field } from '../../parts/Field';
 import { Fault } from '../../parts/Note';
 import { NoteField } from '../../parts/NoteField';
 import { Table } from '../../parts/Table';
-import { withUnit } from '../../units/units';
-import { useUnits } from '../../units/UnitsContext';
+import { useFigures } from '../../units/UnitsContext';
 import l from '../../parts/layout.module.css';
 import w from '../../parts/words.module.css';
 
@@ -18,7 +17,7 @@ type Crawl = Schemas['CrawlView'];
 
 /** A string walker's marks: the crawl for each distance, with the nocking point that it was shot with. */
 export function CrawlsPane({ bowId }: { bowId: string }) {
-  const units = useUnits();
+  const { figure } = useFigures();
   const [distance, setDistance] = useState('');
   const [crawl, setCrawl] = useState('');
   const [note, setNote] = useState('');
@@ -30,7 +29,7 @@ export function CrawlsPane({ bowId }: { bowId: string }) {
   });
   // Asked for by itself: what cannot be read yet while it is typed leaves the marks where they are.
   const between = useQuery({
-    queryKey: ['crawls', bowId, asked],
+    queryKey: ['crawl between', bowId, asked],
     queryFn: () => answer(api.GET('/api/bows/{id}/crawls', { params: { path, query: { distance: asked } } })),
     enabled: asked.trim() !== '',
     placeholderData: keepPreviousData,
@@ -43,8 +42,10 @@ export function CrawlsPane({ bowId }: { bowId: string }) {
         answer(api.POST('/api/bows/{id}/crawls', { params: { path }, body: { id, ...mark } })),
       )
       .then((kept) => {
-        if (kept) void queries.invalidateQueries({ queryKey: ['crawls', bowId] });
-        return kept !== null;
+        if (kept === null) return false;
+        queries.setQueryData(['crawls', bowId], kept);
+        void queries.invalidateQueries({ queryKey: ['crawl between', bowId] });
+        return true;
       });
   const missing = crawl.trim() === '';
   const keep = async () => {
@@ -106,7 +107,7 @@ export function CrawlsPane({ bowId }: { bowId: string }) {
         <h2>Marks</h2>
         {given && (
           <div className={l.row} role="status">
-            <span>The mark at {withUnit(given.yards, 'yd', 0, units)} was given up.</span>
+            <span>The mark at {figure(given.yards, 'yd', 0)} was given up.</span>
             <Plain onClick={() => void back(given)}>Put it back</Plain>
           </div>
         )}
@@ -137,16 +138,16 @@ export function CrawlsPane({ bowId }: { bowId: string }) {
 }
 
 function Asked({ asked }: { asked: Schemas['CrawlAsked'] }) {
-  const units = useUnits();
+  const { figure } = useFigures();
   return (
     <p data-testid="crawl-asked">
-      {asked.crawl !== null && <b className={w.tabular}>{withUnit(asked.crawl, 'in', 2, units)}</b>} {asked.words}
+      {asked.crawl !== null && <b className={w.tabular}>{figure(asked.crawl, 'in', 2)}</b>} {asked.words}
     </p>
   );
 }
 
 function Marks({ marks, onGiveUp, busy }: { marks: Crawl[]; onGiveUp: (mark: Crawl) => void; busy: boolean }) {
-  const units = useUnits();
+  const { figure } = useFigures();
   const longest = Math.max(0.01, ...marks.map((m) => m.crawl));
   const bar = scale(0, longest, 2, 82);
   return (
@@ -164,9 +165,9 @@ function Marks({ marks, onGiveUp, busy }: { marks: Crawl[]; onGiveUp: (mark: Cra
       <tbody data-testid="crawls">
         {marks.map((mark) => (
           <tr key={mark.yards} data-state={mark.state}>
-            <th scope="row">{withUnit(mark.yards, 'yd', 0, units)}</th>
+            <th scope="row">{figure(mark.yards, 'yd', 0)}</th>
             <td>
-              {withUnit(mark.crawl, 'in', 2, units)}
+              {figure(mark.crawl, 'in', 2)}
               <svg width="84" height="14" aria-hidden="true" display="block">
                 <line x1="2" x2="82" y1="7" y2="7" stroke="var(--line)" strokeWidth="2" />
                 <line
