@@ -20,7 +20,7 @@ export function answering(answers: Record<string, unknown | ((body: unknown) => 
       .sort((a, b) => b.length - a.length)
       .find((k) => path.includes(k));
     const found = key === undefined ? undefined : answers[key];
-    const made = typeof found === 'function' ? (found as (b: unknown) => unknown)(body) : found;
+    const made = await (typeof found === 'function' ? (found as (b: unknown) => unknown)(body) : found);
     if (made instanceof Response) return made;
     return made === undefined
       ? new Response(JSON.stringify({ title: 'There is no such thing.', code: 'missing' }), { status: 404 })

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { focusHome, useEscape } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
@@ -42,7 +42,12 @@ interface Props {
 export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStart, goNocks, goCheck }: Props) {
   const last = paper.sets.at(-1)!;
   const [shownId, setShownId] = useState(last.id);
-  const [way, setWay] = useState<Way>(firstWay);
+  const [way, setWayState] = useState<Way>(firstWay);
+  const looked = useRef(firstWay);
+  const setWay = (next: Way) => {
+    looked.current = next;
+    setWayState(next);
+  };
   const [px, setPx] = useState(96);
   const [marking, setMarkingState] = useState<Marking | null>(() => readMarking(paper.id));
   const shown = paper.sets.find((s) => s.id === shownId) ?? last;
@@ -81,9 +86,11 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     setWay(next);
     setTimeout(focusHome);
   };
+  /** An answer shows its set; what was opened while it was awaited stays open. */
   const show = (after: Paper | null) => {
     if (!after) return;
     setShownId(after.sets.at(-1)!.id);
+    if (looked.current !== way) return;
     setWay('reading');
     setTimeout(focusHome);
   };

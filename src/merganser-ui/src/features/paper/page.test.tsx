@@ -233,6 +233,19 @@ describe('the paper', () => {
     expect(await screen.findByText(/A control: control arrow/)).toBeTruthy();
   });
 
+  it('leaves open what was opened while an answer was awaited', async () => {
+    let answer: (paper: unknown) => void = () => {};
+    const awaited = new Promise<unknown>((resolve) => (answer = resolve));
+    open([paper({ next: next('backToSession', 'Back to the session') })], {
+      '/api/papers/p/sets': () => awaited,
+    });
+    await userEvent.click(await screen.findByText('Back to the session'));
+    await userEvent.click(screen.getByText('Ladder'));
+    answer(paper({ sets: [set(1), set(2, { shots: [], mean: null })] }));
+    expect(await screen.findByText('Set 2')).toBeTruthy();
+    expect(screen.getByTestId('ladder')).toBeTruthy();
+  });
+
   it('logs the moves back to a past set one by one', async () => {
     const back = (kind: string, to: number) => ({
       kind,
