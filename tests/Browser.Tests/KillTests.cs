@@ -12,7 +12,7 @@ public class KillTests
     private static readonly TimeSpan Longest = TimeSpan.FromSeconds(60);
 
     [Fact]
-    public Task Ten_kills_lose_nothing_that_was_acknowledged() => Kill(10);
+    public Task Four_kills_lose_nothing_that_was_acknowledged() => Kill(4);
 
     [Fact]
     [Trait("Category", "Long")]
