@@ -16,7 +16,7 @@ const uses = {
   app: ['api', 'units', 'parts', 'shell', 'feature'],
 };
 const folders = Object.keys(uses).filter((name) => name !== 'feature');
-const tests = ['src/**/*.test.{ts,tsx}', 'src/testing/**', 'src/**/*Fixtures.ts'];
+const tests = ['src/**/*.test.{ts,tsx}', 'src/testing/**', 'src/**/*Fixtures.{ts,tsx}'];
 
 export default tseslint.config(
   { ignores: ['src/api/schema.d.ts', '**/*.module.css.d.ts', 'node_modules'] },

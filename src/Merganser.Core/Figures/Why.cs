@@ -16,6 +16,8 @@ public enum Why
     WeightOnTheString,
     TipToNockingPoint,
     PaperDistance,
+    GroupDistance,
+    OnTheFace,
     LongestTear,
     CleanHoleToRoughSetting,
     NoShaftStands,

@@ -43,9 +43,10 @@ public sealed class GroupOffset
         (Group, Other) = (group, other);
         Offset = group.Centre - other.Centre;
         Freedom = group.Freedom + other.Freedom;
-        Spread = Math.Sqrt((group.Squares + other.Squares) / Freedom);
+        Spread = Math.Max(MarkedTo, Math.Sqrt((group.Squares + other.Squares) / Freedom));
         Pairs = PairsOf(group.Count, other.Count);
-        P = ChanceOf(Pairs * Offset.Square / 2 / (Spread * Spread), Freedom);
+        F = Pairs * Offset.Square / 2 / (Spread * Spread);
+        P = ChanceOf(F, Freedom);
         Radius = MeanTear.RegionRadius(Spread, Freedom, Pairs);
     }
 
@@ -66,6 +67,9 @@ public sealed class GroupOffset
 
     /// <summary>nm/(n+m).</summary>
     public double Pairs { get; }
+
+    /// <summary>F(2, ν) of the offset.</summary>
+    public double F { get; }
 
     /// <summary>Chance of an offset at least as long by chance alone.</summary>
     public double P { get; }
@@ -161,6 +165,9 @@ public sealed class GroupOffset
         var f = t2 * (n + m - 3) / (2.0 * within);
         return (t2, ChanceOf(f, n + m - 3));
     }
+
+    /// <summary>Nobody marks a place closer than this, inches: hits on one place are no closer either.</summary>
+    private const double MarkedTo = 0.02;
 
     private const int LeastForHotelling = 5;
     private const int Most = 60;

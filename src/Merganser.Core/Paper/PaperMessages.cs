@@ -31,8 +31,8 @@ public sealed record TailAsSaid(Measure Right, Measure Up) : PaperMessage;
 /// <summary>A size as it is said at the paper, by its code.</summary>
 public sealed record SizeSaid(string Code, Measure Of) : PaperMessage;
 
-/// <summary>A stage: distance, and whether the shafts have vanes.</summary>
-public sealed record StageName(Measure Distance, bool Fletched) : PaperMessage;
+/// <summary>A stage: distance, and whether the shafts have vanes, or groups at a target.</summary>
+public sealed record StageName(Measure Distance, bool Fletched, bool AtTarget = false) : PaperMessage;
 
 /// <summary>Stages that are in use, by their code, with their distances.</summary>
 public sealed record UsualStages(string Code, IReadOnlyList<Measure> Distances) : PaperMessage;

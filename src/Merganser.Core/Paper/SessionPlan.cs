@@ -1,4 +1,7 @@
+using System.Text.Json.Serialization;
 using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Units;
 
@@ -11,18 +14,28 @@ public enum SessionKind
     Trial,
 }
 
-/// <summary>A distance and whether the shafts have vanes.</summary>
-/// <param name="Distance">Bow to paper, yards.</param>
-/// <param name="Fletched">With vanes.</param>
-public sealed record PlannedStage(double Distance, bool Fletched)
+/// <summary>
+/// A distance, and what is shot there: a paper with bare or fletched shafts, or a target with a group of each.
+/// </summary>
+/// <param name="Distance">Bow to paper or target, yards.</param>
+/// <param name="Fletched">With vanes, at the paper; at a target both are shot, and it is false.</param>
+/// <param name="AtTarget">True for bare and fletched groups at a target.</param>
+public sealed record PlannedStage(
+    double Distance,
+    bool Fletched,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] bool AtTarget = false
+)
 {
-    /// <summary>Bow to paper, yards.</summary>
+    /// <summary>Bow to paper or target, yards.</summary>
     public double Distance { get; } =
-        SheetLimits.Distances.Holds(Distance) ? Distance : throw new ArgumentOutOfRangeException(nameof(Distance));
+        Allowed(AtTarget).Holds(Distance) ? Distance : throw new ArgumentOutOfRangeException(nameof(Distance));
+
+    /// <summary>From where it may be shot.</summary>
+    public static AllowedRange Allowed(bool atTarget) => atTarget ? TargetScale.Distances : SheetLimits.Distances;
 
     /// <summary>Its name.</summary>
-    [System.Text.Json.Serialization.JsonIgnore]
-    public Message Name => new StageName(Measure.Yards(Distance), Fletched);
+    [JsonIgnore]
+    public Message Name => new StageName(Measure.Yards(Distance), Fletched, AtTarget);
 }
 
 /// <summary>
@@ -65,6 +78,8 @@ public sealed record SessionPlan(
         ("threeSix", [new(3, false), new(6, false)]),
         ("threeFifteen", [new(3, false), new(15, false), new(3, true), new(15, true)]),
         ("five", [new(5, false)]),
+        ("groups", [new(20, false, true)]),
+        ("threeGroups", [new(3, false), new(20, false, true)]),
     ];
 
     /// <summary>Shots before a decision that may be asked for.</summary>

@@ -32,6 +32,12 @@ public sealed record PaperOpen(int Set, Message Reading) : RackMessage;
 /// <summary>An accepted paper with its last reading.</summary>
 public sealed record PaperAccepted(Message Reading) : RackMessage;
 
+/// <summary>Groups at a target are in work: the set, and what was read last.</summary>
+public sealed record GroupsOpen(int Set, Message Reading) : RackMessage;
+
+/// <summary>Groups at a target were accepted.</summary>
+public sealed record GroupsAccepted(Message Reading) : RackMessage;
+
 /// <summary>Checks that are asked again.</summary>
 public sealed record AgainList(IReadOnlyList<Message> Titles) : RackMessage;
 
@@ -62,6 +68,8 @@ public enum RackSays
     ShootItThroughPaper,
     GoOnWithThePaper,
     LookAtThePaper,
+    GoOnWithTheGroups,
+    LookAtTheGroups,
     NoShotsYet,
 }
 
@@ -119,10 +127,22 @@ public sealed record RackState(Message State, string NextStop, Message NextWords
             );
         }
 
-        var reading = paper.Sets.Select(s => s.Mean?.Reading).LastOrDefault(m => m is not null) ?? RackSays.NoShotsYet;
-        return paper.AcceptedAt is null
-            ? new RackState(new PaperOpen(paper.Sets.Count, reading), "paper", RackSays.GoOnWithThePaper)
-            : new RackState(new PaperAccepted(reading), "paper", RackSays.LookAtThePaper);
+        var reading = paper.Sets.Select(s => s.Reading).LastOrDefault(m => m is not null) ?? RackSays.NoShotsYet;
+        return (paper.AcceptedAt, paper.Stage.AtTarget) switch
+        {
+            (null, true) => new RackState(
+                new GroupsOpen(paper.Sets.Count, reading),
+                "groups",
+                RackSays.GoOnWithTheGroups
+            ),
+            (null, false) => new RackState(
+                new PaperOpen(paper.Sets.Count, reading),
+                "paper",
+                RackSays.GoOnWithThePaper
+            ),
+            (_, true) => new RackState(new GroupsAccepted(reading), "groups", RackSays.LookAtTheGroups),
+            _ => new RackState(new PaperAccepted(reading), "paper", RackSays.LookAtThePaper),
+        };
     }
 
     private static Message? After(BowKind kind, SetupSheet sheet, IReadOnlyList<DueItem> due)

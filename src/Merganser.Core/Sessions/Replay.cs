@@ -17,17 +17,21 @@ public sealed class Replay
     private readonly List<SessionNote> notes = [];
     private readonly HashSet<string> withdrawn = [];
     private readonly HashSet<AdjusterKind> lost = [];
+    private readonly Func<SetBegun, double> bareHigh;
     private int forgotten;
 
     /// <param name="adjusters">The adjusters as they stand now.</param>
     /// <param name="events">In order.</param>
     /// <param name="worked">When work was done on the bow by hand, in order.</param>
+    /// <param name="bareHigh">How much higher a bare shaft of a set strikes for its weight alone, inches.</param>
     public Replay(
         IReadOnlyList<Adjuster> adjusters,
         IReadOnlyList<SessionEvent> events,
-        IReadOnlyList<DateTimeOffset>? worked = null
+        IReadOnlyList<DateTimeOffset>? worked = null,
+        Func<SetBegun, double>? bareHigh = null
     )
     {
+        this.bareHigh = bareHigh ?? (_ => 0);
         foreach (var happened in events)
         {
             Play(happened);
@@ -148,7 +152,7 @@ public sealed class Replay
         RigHistory rigs
     )
     {
-        var stage = new Stage(set.Stage.Distance, set.Stage.Fletched, set.Arrow);
+        var stage = new Stage(set.Stage.Distance, set.Stage.Fletched, set.Arrow, set.Stage.AtTarget);
         var marked = shots.Where(s => s.Shot.Set == happened.Id).ToArray();
         var rig = rigs.Of(number, positions, marked.Length == 0 ? null : marked[0].Event.Happened);
         var own = marked.Select(
@@ -169,6 +173,9 @@ public sealed class Replay
                 );
             }
         );
-        return new SessionSet(happened.Id, number, set, happened.Happened, positions, rig, [.. own]);
+        return new SessionSet(happened.Id, number, set, happened.Happened, positions, rig, [.. own])
+        {
+            BareHigh = set.Stage.AtTarget ? bareHigh(set) : 0,
+        };
     }
 }

@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Units;
 
@@ -41,9 +42,23 @@ public static class SessionActs
     /// <param name="marked">As it was marked.</param>
     /// <param name="settling">True while new string work settles: the shot is kept and not read.</param>
     /// <exception cref="RefusedException">The bow is unsound, or the shot cannot be read.</exception>
-    public static IReadOnlyList<NewAct> Mark(TuningSession session, string id, string set, Marked marked, bool settling)
+    public static IReadOnlyList<NewAct> Mark(
+        TuningSession session,
+        string id,
+        string set,
+        IMarked marked,
+        bool settling
+    )
     {
         var shot = marked.Read(set);
+        if (session.Sets.First(s => s.Id == set).Begun.Stage.AtTarget != (shot.Arrow is not null))
+        {
+            throw new RefusedException(
+                "other-stage",
+                shot.Arrow is null ? GroupSays.MarkOnTheFace : GroupSays.MarkOnThePaper
+            );
+        }
+
         CheckSound(session);
         List<NewAct> acts = [];
         var now = session.Now;

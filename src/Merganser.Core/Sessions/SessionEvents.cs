@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Tuning;
 using Merganser.Core.Units;
@@ -42,24 +43,29 @@ public sealed record SetBegun(
     string? Instead = null
 ) : SessionAct;
 
-/// <summary>A shot was marked: the raw holes as they were read, and how.</summary>
+/// <summary>A shot was marked: the raw holes as they were read, and how, or where it struck a target.</summary>
 /// <param name="Set">Its set.</param>
-/// <param name="Point">The point's hole, inches on the sheet.</param>
-/// <param name="Tail">The tail's hole.</param>
+/// <param name="Point">The point's hole, inches on the sheet; at a target the place from its own aiming point.</param>
+/// <param name="Tail">The tail's hole; at a target the same place.</param>
 /// <param name="Side">The face of the sheet that was read.</param>
 /// <param name="ArrowNumber">Which arrow of the dozen, where it was said.</param>
 /// <param name="Said">True when it was said in the shooter's words.</param>
+/// <param name="Arrow">With vanes or without, at a target; null at the paper, where the stage says it.</param>
 public sealed record ShotMarked(
     string Set,
     Hole Point,
     Hole Tail,
     SheetSide Side,
     string? ArrowNumber = null,
-    bool Said = false
+    bool Said = false,
+    ArrowKind? Arrow = null
 ) : SessionAct
 {
     /// <summary>The tear as the archer sees it.</summary>
     public Tear Tear { get; } = Tear.Between(Point, Tail, Side);
+
+    /// <summary>Where it struck, from the aiming point of its kind.</summary>
+    public Impact Impact => new(Point.X, Point.Y);
 }
 
 /// <summary>A shot was voided, with a reason; it stays on record.</summary>
@@ -144,6 +150,14 @@ public sealed record Reopened : SessionAct;
 /// <summary>An act to be written down, with the id that it gets.</summary>
 public sealed record NewAct(string Id, SessionAct Act, DateTimeOffset? Happened = null);
 
+/// <summary>A shot as a person marked it.</summary>
+public interface IMarked
+{
+    /// <summary>The shot to be kept.</summary>
+    /// <exception cref="RefusedException">Nothing was marked, or a field cannot be read.</exception>
+    ShotMarked Read(string set);
+}
+
 /// <summary>A shot as it was marked at the paper: typed, said or pressed on the sheet.</summary>
 /// <param name="Point">The point's hole.</param>
 /// <param name="Tail">The tail's hole, where it was pressed.</param>
@@ -158,9 +172,9 @@ public sealed record Marked(
     SheetSide Side,
     ShooterWords? Words = null,
     string? ArrowNumber = null
-)
+) : IMarked
 {
-    private const int LongestNumber = 8;
+    internal const int LongestNumber = 8;
 
     /// <summary>The shot to be kept.</summary>
     /// <exception cref="RefusedException">Nothing was marked, a field cannot be read, or no arrow tears so.</exception>

@@ -124,7 +124,7 @@ public static class SessionNext
         {
             AdviceKind.NoShots when unshot => new Next(
                 advice.Sentence,
-                SessionSays.PointFirstThenTail,
+                session.Stage.AtTarget ? advice.Reason : SessionSays.PointFirstThenTail,
                 "mark",
                 SessionSays.MarkAShot,
                 SessionSays.ISomethingElse,

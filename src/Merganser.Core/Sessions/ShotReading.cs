@@ -1,4 +1,6 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Groups;
+using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Tuning;
 
@@ -93,20 +95,28 @@ public sealed record SessionSet(
 )
 {
     /// <summary>What it belongs to.</summary>
-    public Stage Stage => new(Begun.Stage.Distance, Begun.Stage.Fletched, Begun.Arrow);
+    public Stage Stage => new(Begun.Stage.Distance, Begun.Stage.Fletched, Begun.Arrow, Begun.Stage.AtTarget);
+
+    /// <summary>How much higher a bare shaft strikes here for its weight alone, inches.</summary>
+    public double BareHigh { get; init; }
+
+    /// <summary>What the tuning engine reads: the shots, or at a target the pairs of them that are complete.</summary>
+    public IReadOnlyList<ShotReading> Read => Begun.Stage.AtTarget ? GroupPairs.Of(this) : Shots;
 
     /// <summary>True for a set of the session itself.</summary>
     public bool OfSession => Begun.Purpose == SetPurpose.Session;
 
-    /// <summary>The tears that count.</summary>
-    public IReadOnlyList<Tear> Tears => [.. Shots.Where(s => s.Counts).Select(s => s.Tear)];
+    /// <summary>The tears that count; at a target those that its pairs stand for.</summary>
+    public IReadOnlyList<Tear> Tears => [.. Read.Where(s => s.Counts).Select(s => s.Tear)];
 
     /// <summary>The mean of the tears that count, or null.</summary>
-    public MeanTear? Mean { get; } = MeanOf(Shots);
+    public MeanTear? Mean => mean ??= Tears is { Count: > 0 } tears ? new MeanTear(tears) : null;
 
-    private static MeanTear? MeanOf(IReadOnlyList<ShotReading> shots)
-    {
-        Tear[] tears = [.. shots.Where(s => s.Counts).Select(s => s.Tear)];
-        return tears.Length == 0 ? null : new MeanTear(tears);
-    }
+    private MeanTear? mean;
+
+    /// <summary>What it shows, or null while nothing counts.</summary>
+    public Message? Reading => Groups is { } groups ? groups.Words : Mean?.Reading;
+
+    /// <summary>The groups at a target, or null at the paper.</summary>
+    public GroupReading? Groups => Begun.Stage.AtTarget ? new GroupReading(this) : null;
 }

@@ -1,4 +1,5 @@
 using Merganser.Core.Arrows;
+using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Spine;
@@ -15,6 +16,11 @@ public sealed partial class TuningSession
         if (IsTrial)
         {
             return TrialAdvice(Trial!);
+        }
+
+        if (Stage.AtTarget)
+        {
+            return GroupAdvice.Of(this);
         }
 
         var advised = Adviser.Advise(State, [.. Readings.Select(r => r.Evidence)]);
@@ -57,8 +63,12 @@ public sealed partial class TuningSession
 
     /// <summary>What stands above a set: never more than its shots carry.</summary>
     public Message Headline(SessionSet set) =>
-        set.Mean?.Reading
-        ?? (set.Id == Now.Id && Bow.SettlingLeft > 0 ? new SettlingToGo(Bow.SettlingLeft) : SessionSays.NothingYet);
+        set.Reading
+        ?? (
+            set.Id == Now.Id && Bow.SettlingLeft > 0 ? new SettlingToGo(Bow.SettlingLeft)
+            : set.Groups is not null ? GroupSays.NothingYet
+            : SessionSays.NothingYet
+        );
 
     private static Advice TrialAdvice(Trial trial)
     {

@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Setup;
 using Merganser.Core.Tuning;
@@ -39,7 +40,7 @@ public sealed partial class TuningSession
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(tolerance);
         (Bow, Arrows, Plan, Tolerance, Known, Events) = (bow, arrows, plan, tolerance, known, events);
-        replay = new Replay(bow.Adjusters, events, bow.Worked);
+        replay = new Replay(bow.Adjusters, events, bow.Worked, BareHigh);
         var last = Sets.LastOrDefault(s => s.OfSession) ?? Sets.LastOrDefault();
         Stage = last?.Stage ?? throw new ArgumentException("A session begins with a set.", nameof(events));
         Shots = ShotsThatTeach();
@@ -56,7 +57,7 @@ public sealed partial class TuningSession
                 bow.Archer.MayPress,
                 bow.Bow.RestType,
                 bow.Adjusters,
-                tolerance,
+                Stage.AtTarget ? Tolerances.Usual : tolerance,
                 plan.ShotsPerDecision
             )
             {
@@ -72,7 +73,9 @@ public sealed partial class TuningSession
             }
         );
         state = new(() => Adviser.Read(Stage, Here));
-        readings = new(() => [.. SessionReadings.Of(Here, Shots, Made, bow.Adjusters, Usual), .. Controls()]);
+        readings = new(() =>
+            Stage.AtTarget ? [] : [.. SessionReadings.Of(Here, ShotsAtPaper, Made, bow.Adjusters, Usual), .. Controls()]
+        );
         advice = new(Advised);
         ladder = new(() => SessionLadder.Of(this, advice.Value.Kind));
     }
@@ -167,7 +170,7 @@ public sealed partial class TuningSession
         || Bow.Adjusters.Any(a => read.Positions.GetValueOrDefault(a.Kind, a.Position) != a.Position);
 
     /// <summary>The stage that comes after the one in work, or null.</summary>
-    public PlannedStage? NextStage => Plan.After(new PlannedStage(Stage.Distance, Stage.Fletched));
+    public PlannedStage? NextStage => Plan.After(Stage.Planned);
 
     /// <summary>The next step on the paper's page.</summary>
     public Next Next => Unsound.Guard(Bow.Unsound, SessionNext.Of(this));
@@ -175,9 +178,7 @@ public sealed partial class TuningSession
     /// <summary>Every stage, planned or shot.</summary>
     public IReadOnlyList<StageState> Stages()
     {
-        var shot = Shots
-            .GroupBy(s => new PlannedStage(s.Stage.Distance, s.Stage.Fletched))
-            .ToDictionary(g => g.Key, g => g.ToArray());
+        var shot = Shots.GroupBy(s => s.Stage.Planned).ToDictionary(g => g.Key, g => g.ToArray());
         var all = Plan.Stages.Concat(shot.Keys.Where(k => !Plan.Stages.Contains(k)));
         return [.. all.Select(stage => StateOf(stage, shot.GetValueOrDefault(stage) ?? []))];
     }
@@ -188,7 +189,9 @@ public sealed partial class TuningSession
 
     /// <summary>The mean before a set, or null.</summary>
     public MeanTear? MeanBefore(SessionSet set) =>
-        Sets.Where(s => s.Number < set.Number).Select(s => s.Mean).LastOrDefault(m => m is not null);
+        Sets.Where(s => s.Number < set.Number && s.Stage.AtTarget == set.Stage.AtTarget)
+            .Select(s => s.Mean)
+            .LastOrDefault(m => m is not null);
 
     /// <summary>The moves that lead back to a set's setting.</summary>
     public IReadOnlyList<WayBackMove> WayBack(SessionSet set) => StateDiff.WayBack(Bow.Adjusters, AsAt(set.Positions));
@@ -202,11 +205,10 @@ public sealed partial class TuningSession
 
     private StageState StateOf(PlannedStage stage, ShotReading[] shots)
     {
-        var inWork = stage == new PlannedStage(Stage.Distance, Stage.Fletched);
-        var last =
-            shots.Length == 0 ? null : new MeanTear([.. shots.Where(s => s.Set == shots[^1].Set).Select(s => s.Tear)]);
+        var inWork = stage == Stage.Planned;
+        var last = shots.Length == 0 ? null : Sets[shots[^1].Set - 1].Reading;
         var chance = inWork ? advice.Value.Chance : ChanceAt(shots);
-        return new StageState(stage, Plan.Stages.Contains(stage), inWork, shots.Length, last?.Reading, chance);
+        return new StageState(stage, Plan.Stages.Contains(stage), inWork, shots.Length, last, chance);
     }
 
     /// <summary>The chance of being inside as the bow stood at a stage's last shot.</summary>
@@ -219,7 +221,7 @@ public sealed partial class TuningSession
 
         var then = Adviser with { Adjusters = AsAt(shots[^1].Positions), Rig = shots[^1].Rig };
         var read = then.Read(shots[^1].Stage, [.. shots.Where(s => s.Stage == shots[^1].Stage)]);
-        return read.Belief.ChanceInside(read.Setting, Tolerance);
+        return read.Belief.ChanceInside(read.Setting, then.Tolerance);
     }
 
     private Adjuster[] AsAt(IReadOnlyDictionary<AdjusterKind, int> positions) =>
@@ -227,16 +229,24 @@ public sealed partial class TuningSession
 
     private ShotReading[] ShotsThatTeach() =>
         [
-            .. Sets.SelectMany(s => s.Shots.Select(shot => (s.OfSession, Shot: shot)))
-                .Skip(replay.Forgotten)
-                .Where(s => s.OfSession && s.Shot.Counts)
-                .Select(s => s.Shot),
+            .. Sets.Where(s => s.OfSession)
+                .SelectMany(s => s.Read)
+                .Where(s => s.Counts && ShotsBefore(s) >= replay.Forgotten),
         ];
+
+    /// <summary>How many shots had been marked before this one; a pair is marked with its later shot.</summary>
+    private int ShotsBefore(ShotReading shot) => Sets.Take(shot.Set - 1).Sum(s => s.Shots.Count) + shot.Number - 1;
+
+    private ShotReading[] ShotsAtPaper => [.. Shots.Where(s => !s.Stage.AtTarget)];
+
+    private double BareHigh(SetBegun set) =>
+        Arrows.FirstOrDefault(a => a.Version == set.Arrow) is { } shot
+            ? BareHeight.Of(Bow.Bow, shot.Arrow, set.Stage.Distance)
+            : 0;
 
     private IEnumerable<StageFit> FitsOf(IEnumerable<ShotReading> shots)
     {
-        var prior = ResponsePrior.Of(Bow.Adjusters);
-        return shots.GroupBy(s => s.Stage).Select(g => StageFit.Of(prior, [.. g]));
+        return shots.GroupBy(s => s.Stage).Select(g => StageFit.Of(g.Key.PriorOf(Bow.Adjusters), [.. g]));
     }
 
     private IEnumerable<Reading> Controls() =>
@@ -247,7 +257,7 @@ public sealed partial class TuningSession
     private Tear[] AtSettingOf(SessionSet set) =>
         [
             .. Shots
-                .Where(s => s.Stage.Distance == set.Stage.Distance && s.Stage.Fletched == set.Stage.Fletched)
+                .Where(s => s.Stage.Planned == set.Begun.Stage)
                 .Where(s => s.Rig == set.Rig)
                 .Where(s => set.Positions.All(p => s.Positions.GetValueOrDefault(p.Key) == p.Value))
                 .Select(s => s.Tear),

@@ -36,7 +36,7 @@ public sealed record UsualSpread(double Spread, double Freedom, bool Own)
     /// <summary>From earlier stages of this archer's; the guess counts with it.</summary>
     public static UsualSpread Of(IReadOnlyList<StageFit> earlier)
     {
-        StageFit[] mine = [.. earlier.Where(f => f.OfBow is null)];
+        StageFit[] mine = [.. earlier.Where(f => f.OfBow is null && !f.Stage.AtTarget)];
         var own = mine.Sum(FreedomOf);
         if (own <= 0)
         {

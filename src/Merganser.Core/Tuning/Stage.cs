@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
@@ -6,15 +7,24 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Tuning;
 
-/// <summary>What a response belongs to: a distance, bare or fletched, and an arrow.</summary>
-/// <param name="Distance">Bow to paper, yards.</param>
+/// <summary>What a response belongs to: a distance, bare or fletched or groups of both, and an arrow.</summary>
+/// <param name="Distance">Bow to paper or target, yards.</param>
 /// <param name="Fletched">With vanes.</param>
 /// <param name="Arrow">Which arrow (its version).</param>
-public sealed record Stage(double Distance, bool Fletched, string Arrow)
+/// <param name="AtTarget">True for bare and fletched groups at a target.</param>
+public sealed record Stage(double Distance, bool Fletched, string Arrow, bool AtTarget = false)
 {
     /// <summary>Its name.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public Message Name => new StageName(Measure.Yards(Distance), Fletched);
+    public Message Name => new StageName(Measure.Yards(Distance), Fletched, AtTarget);
+
+    /// <summary>The stage of a plan that it is shot for.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public PlannedStage Planned => new(Distance, Fletched, AtTarget);
+
+    /// <summary>What is believed of the adjusters here while nothing was learned, in the engine's inches.</summary>
+    public ResponsePrior PriorOf(IEnumerable<Adjuster> adjusters) =>
+        AtTarget ? new TargetScale(Distance).Prior(ResponsePrior.Of(adjusters)) : ResponsePrior.Of(adjusters);
 }
 
 /// <summary>
@@ -159,6 +169,9 @@ public static class ShootingDays
 /// </summary>
 public static class StagePool
 {
+    /// <summary>The paper that is shot as a rule, yards.</summary>
+    public const double UsualPaper = 3;
+
     private const double LeastTaught = 0.2;
     private const double SureEnough = 0.98;
     private const double LeastSpreadSd = 0.15;
@@ -169,6 +182,8 @@ public static class StagePool
     /// </summary>
     private static readonly (Func<Stage, Stage, bool> Differ, double Between, double SignShare)[] Differences =
     [
+        ((a, b) => a.AtTarget != b.AtTarget, TargetScale.RatioSd, 0.95),
+        ((a, b) => a.AtTarget && a.Distance != b.Distance, TargetScale.RatioOfDistances, 0.95),
         ((a, b) => a.Fletched != b.Fletched, 0.50, 0.3),
         ((a, b) => a.Distance != b.Distance, 0.35, 0.5),
         ((a, b) => a.Arrow != b.Arrow, 0.25, 0.7),
@@ -190,7 +205,9 @@ public static class StagePool
     public static double SignShare(Stage a, Stage b) => Differences.First(d => d.Differ(a, b)).SignShare;
 
     private static double Between(Stage stage, StageFit fit) =>
-        fit.OfBow is null ? Between(stage, fit.Stage) : BetweenBows;
+        fit.OfBow is null ? Between(stage, fit.Stage)
+        : stage.AtTarget == fit.Stage.AtTarget ? BetweenBows
+        : Math.Sqrt((BetweenBows * BetweenBows) + (TargetScale.RatioSd * TargetScale.RatioSd));
 
     private static double SignShare(Stage stage, StageFit fit) =>
         fit.OfBow is null ? SignShare(stage, fit.Stage) : SignShareOfMake;
@@ -207,7 +224,7 @@ public static class StagePool
             1 / Math.Pow(prior.SpreadLogSd, 2),
             Math.Log(prior.SpreadCentre) / Math.Pow(prior.SpreadLogSd, 2)
         );
-        foreach (var fit in others.Where(f => f.OfBow is null))
+        foreach (var fit in others.Where(f => f.OfBow is null && f.Stage.AtTarget == stage.AtTarget))
         {
             var weight = Math.Max(0, fit.Shots - 1);
             (sureness, centre) = (sureness + weight, centre + (weight * Math.Log(fit.Spread)));

@@ -146,7 +146,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
 
     /// <summary>Marks a shot of a set; the same id again changes nothing.</summary>
     /// <exception cref="RefusedException">The bow is unsound, or the shot cannot be read.</exception>
-    public PaperRow Mark(string setId, string id, Marked marked) =>
+    public PaperRow Mark(string setId, string id, IMarked marked) =>
         Append(
             PaperOf("SELECT paper_id FROM shot_set WHERE id = @of", setId, "set"),
             id,

@@ -1,3 +1,4 @@
+using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
@@ -60,19 +61,21 @@ internal sealed class SessionRecord
             double Distance,
             string Typed,
             bool Fletched,
+            bool AtTarget,
             string Purpose,
             int AfterMove,
             string At
         )>(
             """
-            SELECT id, number, arrow_version_id, distance, distance_typed, fletched, purpose, after_move, started_at
+            SELECT id, number, arrow_version_id, distance, distance_typed, fletched, at_target, purpose, after_move,
+              started_at
             FROM shot_set WHERE paper_id = @paperId ORDER BY number
             """,
             new { paperId }
         );
         foreach (var row in rows)
         {
-            var stage = new PlannedStage(row.Distance, row.Fletched);
+            var stage = new PlannedStage(row.Distance, row.Fletched, row.AtTarget);
             (numbers[row.Id], begun[row.Number]) = (row.Number, row.AfterMove);
             var act = new SetBegun(stage, row.Typed, FactsJson.Enum<SetPurpose>(row.Purpose), row.Arrow);
             Add(row.Number, Kind.Set, 0, row.Id, Stamp.Read(row.At), Stamp.Read(row.At), act);
@@ -89,7 +92,8 @@ internal sealed class SessionRecord
             """
             SELECT h.id, h.set_id AS setId, h.number, h.point_x AS px, h.point_y AS py, h.tail_x AS tx, h.tail_y AS ty,
             h.side,
-              h.shot_at AS shotAt, h.arrow_number AS arrowNumber, h.words
+              h.shot_at AS shotAt, h.arrow_number AS arrowNumber, h.words,
+              h.arrow_kind AS arrowKind
             FROM shot h JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id = @paperId ORDER BY s.number, h.number
             """,
             new { paperId }
@@ -277,6 +281,7 @@ internal sealed class SessionRecord
         public string ShotAt { get; init; } = "";
         public string? ArrowNumber { get; init; }
         public string? Words { get; init; }
+        public string? ArrowKind { get; init; }
 
         public ShotMarked Act() =>
             new(
@@ -285,7 +290,8 @@ internal sealed class SessionRecord
                 new Hole(Tx, Ty),
                 FactsJson.Enum<SheetSide>(Side),
                 ArrowNumber,
-                Words is not null
+                Words is not null,
+                ArrowKind is null ? null : FactsJson.Enum<ArrowKind>(ArrowKind)
             );
     }
 }

@@ -19,9 +19,9 @@ internal static class SessionWriter
                 sql.Execute(
                     """
                     INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number,
-                    words)
+                    words, arrow_kind)
                     VALUES (@id, @Set, 1 + (SELECT count(*) FROM shot WHERE set_id = @Set), @px, @py, @tx, @ty, @side,
-                    @now, @ArrowNumber, @words)
+                    @now, @ArrowNumber, @words, @kind)
                     """,
                     new
                     {
@@ -35,6 +35,7 @@ internal static class SessionWriter
                         now,
                         shot.ArrowNumber,
                         words = shot.Said ? "said" : null,
+                        kind = shot.Arrow is { } kind ? FactsJson.Word(kind) : null,
                     }
                 );
                 FiredRows.Fire(sql, bowId, id, 1, settling, "paper", time);
@@ -96,6 +97,7 @@ internal static class SessionWriter
             set.Stage.Distance,
             set.DistanceTyped,
             set.Stage.Fletched,
+            set.Stage.AtTarget,
             purpose = FactsJson.Word(set.Purpose),
             set.Instead,
             state = set.Instead is null ? BowStore.TakeState(sql, bowId, now) : null,
@@ -105,14 +107,14 @@ internal static class SessionWriter
             set.Instead is null
                 ? """
                 INSERT INTO shot_set (id, paper_id, number, arrow_version_id, bow_state_id, distance, distance_typed,
-                fletched, purpose, after_move, started_at)
+                fletched, at_target, purpose, after_move, started_at)
                 VALUES (@id, @paperId, 1 + (SELECT count(*) FROM shot_set WHERE paper_id = @paperId), @Arrow, @state,
-                @Distance, @DistanceTyped, @Fletched,
+                @Distance, @DistanceTyped, @Fletched, @AtTarget,
                   @purpose, (SELECT count(*) FROM move WHERE bow_id = @bowId), @now)
                 """
                 : """
-                UPDATE shot_set SET distance = @Distance, distance_typed = @DistanceTyped, fletched = @Fletched, purpose
-                = @purpose, arrow_version_id = @Arrow
+                UPDATE shot_set SET distance = @Distance, distance_typed = @DistanceTyped, fletched = @Fletched,
+                at_target = @AtTarget, purpose = @purpose, arrow_version_id = @Arrow
                 WHERE id = @Instead
                 """,
             row

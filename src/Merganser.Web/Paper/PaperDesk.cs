@@ -1,6 +1,8 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
+using Merganser.Core.Figures;
+using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
@@ -95,16 +97,25 @@ public sealed class PaperDesk(
             session.Arrows.First(a => a.Version == set.Begun.Arrow).Name,
             set.At,
             [.. set.Shots.Select(ShotView.Of)],
-            set.Mean is null ? null : MeanView.Of(set.Mean),
+            set.Mean is null || set.Groups is not null ? null : MeanView.Of(set.Mean),
             session.Headline(set),
-            set.Mean is null ? [] : TearFigures.Of(set.Mean, session.MeanBefore(set)),
+            FiguresOf(session, set),
             [.. before.TakeLast(ShownBetweenSets).Select(m => MoveView.Of(paper.Moves.First(r => r.Id == m.Id)))],
             Math.Max(0, before.Count - ShownBetweenSets),
             [.. notes.TakeLast(ShownBetweenSets).Select(n => new NoteView(n.Id, n.Rung, n.Outcome, n.Note, n.At))],
             Math.Max(0, notes.Length - ShownBetweenSets),
-            session.WayBack(set)
+            session.WayBack(set),
+            set.Groups is null ? null : GroupsView.Of(set.Groups)
         );
     }
+
+    private static IReadOnlyList<Figure> FiguresOf(TuningSession session, SessionSet set) =>
+        set switch
+        {
+            { Groups: { } groups } => GroupFigures.Of(groups),
+            { Mean: { } mean } => TearFigures.Of(mean, session.MeanBefore(set)),
+            _ => [],
+        };
 
     private PlanView PlanOf(TuningSession session)
     {
@@ -115,6 +126,7 @@ public sealed class PaperDesk(
                 s.Stage.Name,
                 s.Stage.Distance,
                 s.Stage.Fletched,
+                s.Stage.AtTarget,
                 s.Planned,
                 s.InWork,
                 s.Shots,
@@ -132,7 +144,7 @@ public sealed class PaperDesk(
             plan.BothAxes,
             plan.DozenId,
             [.. stages],
-            next is null ? null : new NextStageView(next.Distance, next.Fletched, next.Name),
+            next is null ? null : new NextStageView(next.Distance, next.Fletched, next.AtTarget, next.Name),
             [.. numbers]
         );
     }

@@ -86,6 +86,11 @@ public static class PaperEndpoints
                 desk.View(papers.Mark(id, ClientId.Checked(input.Id), input.Read()))
         );
         api.MapPost(
+            "/sets/{id}/hits",
+            (string id, HitInput input, PaperStore papers, PaperDesk desk) =>
+                desk.View(papers.Mark(id, ClientId.Checked(input.Id), input.Read()))
+        );
+        api.MapPost(
             "/shots/{id}/marks",
             (string id, MarkInput input, PaperStore papers, PaperDesk desk) =>
                 desk.View(papers.Judge(id, ClientId.Checked(input.Id), Texts.Reason(input.Reason), input.Doubtful))

@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
+using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
@@ -12,7 +13,11 @@ using Merganser.Web.Words;
 namespace Merganser.Web.Paper;
 
 /// <summary>A stage as typed.</summary>
-public sealed record StageInput(string? Distance, bool Fletched);
+public sealed record StageInput(string? Distance, bool Fletched, bool AtTarget = false)
+{
+    /// <summary>The stage at a distance; at a target both kinds are shot.</summary>
+    public PlannedStage At(double yards) => new(yards, Fletched && !AtTarget, AtTarget);
+}
 
 /// <summary>A paper to start: bow, arrow version, stages, and how it is decided.</summary>
 public sealed record PaperInput(
@@ -48,9 +53,15 @@ public sealed record PaperInput(
             "range",
             new TooMany(SessionPlan.MostStages)
         );
+        fields.Check(
+            Kind == SessionKind.Tune || Stages.All(s => !s.AtTarget),
+            "stages",
+            "other-stage",
+            GroupSays.TrialAtPaper
+        );
         var distances = Stages.Take(SessionPlan.MostStages).Select((s, i) => Distance(fields, i, s)).ToArray();
         fields.ThrowIfAny();
-        PlannedStage[] stages = [.. Stages.Select((s, i) => new PlannedStage(distances[i]!.Value, s.Fletched))];
+        PlannedStage[] stages = [.. Stages.Select((s, i) => s.At(distances[i]!.Value))];
         var plan = new SessionPlan(Kind, School, stages, ShotsPerDecision, ByMachine, DozenId, BothAxes);
         return new NewPaper(ClientId.Checked(Id), BowId, ArrowVersionId, tolerance, plan, distances[0]!);
     }
@@ -60,7 +71,7 @@ public sealed record PaperInput(
             place == 0 ? "distance" : $"distance{place + 1}",
             stage.Distance,
             Quantity.Distance,
-            SheetLimits.Distances
+            PlannedStage.Allowed(stage.AtTarget)
         );
 }
 
@@ -70,19 +81,20 @@ public sealed record SetInput(
     string? Distance,
     bool Fletched,
     SetPurpose Purpose = SetPurpose.Session,
-    string? ArrowVersionId = null
+    string? ArrowVersionId = null,
+    bool AtTarget = false
 )
 {
     /// <summary>The set begun in a session.</summary>
     public IReadOnlyList<NewAct> Begin(TuningSession session, string arrow)
     {
         var fields = new FieldReader();
-        var distance = fields.Required("distance", Distance, Quantity.Distance, SheetLimits.Distances);
+        var distance = fields.Required("distance", Distance, Quantity.Distance, PlannedStage.Allowed(AtTarget));
         fields.ThrowIfAny();
         return SessionActs.Begin(
             session,
             ClientId.Checked(Id),
-            new PlannedStage(distance!.Value, Fletched),
+            new StageInput(Distance, Fletched, AtTarget).At(distance!.Value),
             distance,
             Purpose,
             arrow
@@ -105,6 +117,21 @@ public sealed record ShotInput(
 {
     /// <summary>As it was marked.</summary>
     public Marked Read() => new(Point, Tail, Typed, Side, Words, ArrowNumber);
+}
+
+/// <summary>
+/// A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins.
+/// </summary>
+public sealed record HitInput(
+    string? Id,
+    ArrowKind Arrow,
+    Hole? Place,
+    PlaceTyped? Typed = null,
+    string? ArrowNumber = null
+)
+{
+    /// <summary>As it was marked.</summary>
+    public HitMarked Read() => new(Arrow, Place, Typed, ArrowNumber);
 }
 
 /// <summary>Voids a shot with a reason or calls it doubtful; neither counts it again.</summary>

@@ -1,6 +1,7 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Figures;
+using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
@@ -23,11 +24,16 @@ public sealed record ShotView(
     string? ArrowNumber,
     Message? Words,
     DateTimeOffset ShotAt,
-    Message Place
+    Message Place,
+    ArrowKind? Arrow
 )
 {
     public static ShotView Of(ShotReading shot)
     {
+        var at = shot.Marked.Impact;
+        Message place = shot.Marked.Arrow is null
+            ? shot.Tear.Place
+            : new StruckAt(Measure.Inches(at.X), Measure.Inches(at.Y));
         Message? reason = shot.VoidReason is { } why ? Said(why) : null;
         var tail = new TailAsSaid(Measure.Inches(shot.Tear.X), Measure.Inches(shot.Tear.Y));
         var marked = shot.Marked;
@@ -43,7 +49,8 @@ public sealed record ShotView(
             shot.ArrowNumber,
             marked.Said ? tail : null,
             shot.At,
-            shot.Tear.Place
+            place,
+            marked.Arrow
         );
     }
 
@@ -76,6 +83,85 @@ public sealed record MeanView(
         );
 }
 
+/// <summary>
+/// A group to draw: its centre from the aiming point, and the circle that holds the true one with 95 %.
+/// </summary>
+public sealed record GroupView(Hole Centre, double Radius, int Count)
+{
+    public static GroupView Of(ArrowGroup group, double lower) =>
+        new(new Hole(group.Centre.X, group.Centre.Y + lower), group.Radius, group.Count);
+}
+
+/// <summary>Chance that so many pairs show an offset as long as the tolerance.</summary>
+public sealed record PowerView(int Pairs, double Chance, Message Words);
+
+/// <summary>Bare against fletched in one set, to draw.</summary>
+/// <param name="Tolerance">Good enough here, inches.</param>
+/// <param name="Bare">Bare shafts that count.</param>
+/// <param name="Fletched">Fletched arrows that count.</param>
+/// <param name="Pairs">Complete pairs, which alone are read.</param>
+/// <param name="Offset">Bare less fletched, the height of the lighter shaft taken off; null below two pairs.</param>
+/// <param name="BareHigh">How much was taken off; null where it is nothing.</param>
+/// <param name="Powers">What more pairs would show.</param>
+/// <param name="More">How many more would decide, in words; null where nothing is read, or it is shown.</param>
+public sealed record GroupsView(
+    double Tolerance,
+    Message ToleranceText,
+    int Bare,
+    int Fletched,
+    int Pairs,
+    GroupView? BareGroup,
+    GroupView? FletchedGroup,
+    Hole? Offset,
+    double? Radius,
+    GroupVerdict? Verdict,
+    Message? Test,
+    Message? BareHigh,
+    IReadOnlyList<PowerView> Powers,
+    Message? More
+)
+{
+    public static GroupsView Of(GroupReading groups)
+    {
+        var offset = groups.Offset;
+        var tolerance = Measure.Inches(groups.Scale.Tolerance);
+        return new GroupsView(
+            groups.Scale.Tolerance,
+            new Amount(tolerance),
+            groups.Bare,
+            groups.Fletched,
+            groups.Pairs,
+            offset is null ? null : GroupView.Of(offset.Group, groups.BareHigh),
+            offset is null ? null : GroupView.Of(offset.Other, 0),
+            offset is null ? null : new Hole(offset.Offset.X, offset.Offset.Y),
+            offset?.Radius,
+            groups.Verdict,
+            offset is null
+                ? null
+                : new OffsetTest(
+                    new FTest(offset.F, 2, offset.Freedom, offset.P),
+                    Measure.Inches(offset.Radius),
+                    Measure.Inches(offset.Spread),
+                    GroupOffset.Threshold(groups.Looks)
+                ),
+            groups.BareHigh >= LeastSaid ? new BareIsLighter(Measure.Inches(groups.BareHigh)) : null,
+            [
+                .. groups.Powers.Select(p => new PowerView(
+                    p.Pairs,
+                    p.Chance,
+                    new PairsShow(p.Pairs, tolerance, new Chance(p.Chance))
+                )),
+            ],
+            groups.Verdict is { } verdict && verdict != GroupVerdict.Clear && groups.MoreToDecide is > 0 and { } more
+                ? new MoreOfEach(more, tolerance)
+                : null
+        );
+    }
+
+    /// <summary>Less than this is not said, inches.</summary>
+    private const double LeastSaid = 0.005;
+}
+
 /// <summary>A rung or a note after a set.</summary>
 public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string Note, DateTimeOffset NotedAt);
 
@@ -104,7 +190,8 @@ public sealed record SetView(
     int MovesNotShown,
     IReadOnlyList<NoteView> NotesAfter,
     int NotesNotShown,
-    IReadOnlyList<WayBackMove> WayBack
+    IReadOnlyList<WayBackMove> WayBack,
+    GroupsView? Groups
 );
 
 /// <summary>How one stage of the session stands; results are kept for each distance.</summary>
@@ -112,6 +199,7 @@ public sealed record StageView(
     Message Words,
     double Distance,
     bool Fletched,
+    bool AtTarget,
     bool Planned,
     bool InWork,
     int Shots,
@@ -120,7 +208,7 @@ public sealed record StageView(
 );
 
 /// <summary>A stage that comes next, named.</summary>
-public sealed record NextStageView(double Distance, bool Fletched, Message Words);
+public sealed record NextStageView(double Distance, bool Fletched, bool AtTarget, Message Words);
 
 /// <summary>The plan and where in it the session is.</summary>
 public sealed record PlanView(

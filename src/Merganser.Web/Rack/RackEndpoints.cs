@@ -101,8 +101,14 @@ public sealed class RackDesk(
         return arrow is null ? RackSays.NoneYet : RackSays.Draft;
     }
 
-    private static Message StateOf(TuningSession? paper)
+    /// <summary>How the newest session stands at the paper, or at the target.</summary>
+    private static Message StateOf(TuningSession? paper, bool atTarget)
     {
+        if (paper is not null && paper.Sets.All(s => s.Stage.AtTarget != atTarget))
+        {
+            return RackSays.NoneYet;
+        }
+
         if (paper is { AcceptedAt: null })
         {
             return new SetIs(paper.Sets.Count);
@@ -153,8 +159,8 @@ public sealed class RackDesk(
             ),
             ("arrow", StateOf(arrow)),
             ("dozen", dozen is null ? RackSays.NoneYet : DozenNext.Stands(dozenDesk.Of(dozen))),
-            ("paper", StateOf(paper)),
-            ("groups", RackSays.NoneYet),
+            ("paper", StateOf(paper, atTarget: false)),
+            ("groups", StateOf(paper, atTarget: true)),
             ("story", RackSays.NoneYet),
         ];
         var line = new RackBow(

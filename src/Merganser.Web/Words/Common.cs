@@ -64,6 +64,8 @@ public static class CommonWords
             Why.WeightOnTheString => $"peep, loop and silencers together",
             Why.TipToNockingPoint => $"0 at the tip, 1 at the nocking point",
             Why.PaperDistance => $"close enough that the hole shows, far enough to clear the bow",
+            Why.GroupDistance => $"nearer the impact is nearly blind to what paper shows; farther no factor is known",
+            Why.OnTheFace => $"half of the widest face that can be marked",
             Why.LongestTear => $"no arrow tears farther",
             Why.CleanHoleToRoughSetting => $"from a single clean hole to a first rough setting",
             Why.NoShaftStands => $"beyond it no shaft stands",

@@ -18,6 +18,8 @@ public static class RackWords
             ArrowWithoutPaper(var arrow, false) => $"{arrow} is kept; no paper yet.",
             PaperOpen(var set, var reading) => $"Paper open, set {set}. {reading}",
             PaperAccepted(var reading) => $"Paper accepted. {reading}",
+            GroupsOpen(var set, var reading) => $"Groups open, set {set}. {reading}",
+            GroupsAccepted(var reading) => $"Groups accepted. {reading}",
             AgainList(var titles) => $"Again: {titles:low}.",
             DueSoon(var what, true, _) => $"{what} is due.",
             DueSoon(var what, false, { } left) => $"{what} in {left}.",
@@ -44,6 +46,8 @@ public static class RackWords
             RackSays.ShootItThroughPaper => $"Shoot it through paper",
             RackSays.GoOnWithThePaper => $"Go on with the paper",
             RackSays.LookAtThePaper => $"Look at the paper",
+            RackSays.GoOnWithTheGroups => $"Go on with the groups",
+            RackSays.LookAtTheGroups => $"Look at the groups",
             RackSays.NoShotsYet => $"No shots yet.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };

@@ -3,6 +3,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
+using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Rack;
@@ -32,6 +33,7 @@ public static class Wording
             DozenMessage of => DozenWords.Of(of),
             CatalogueMessage of => CatalogueWords.Of(of),
             RackMessage of => RackWords.Of(of),
+            GroupMessage of => GroupWords.Of(of),
             _ => CommonWords.Of(message),
         };
 
@@ -47,6 +49,7 @@ public static class Wording
             ArrowSays says => ArrowWords.Of(says),
             DozenSays says => DozenWords.Of(says),
             RackSays says => RackWords.Of(says),
+            GroupSays says => GroupWords.Of(says),
             CatalogueSays says => CatalogueWords.Of(says),
             InputSays says => CommonWords.Of(says),
             _ => throw new ArgumentOutOfRangeException(nameof(code), code, "No words table has it."),

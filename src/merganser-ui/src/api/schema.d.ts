@@ -726,6 +726,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sets/{id}/hits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Marks where an arrow struck a target */
+        post: operations["postSetsByIdHits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shots/{id}/marks": {
         parameters: {
             query?: never;
@@ -1649,6 +1666,8 @@ export interface components {
             bowId: null | string;
             draft: components["schemas"]["ArrowDraft"];
         };
+        /** @enum {unknown} */
+        ArrowKind: "fletched" | "bare" | null;
         /**
          * @description The parts of an arrow, in the order in which they are listed.
          * @enum {unknown}
@@ -2688,6 +2707,51 @@ export interface components {
             };
             wayBack: components["schemas"]["WayBackMove"][];
         };
+        /** @enum {unknown} */
+        GroupVerdict: "noDifferenceShown" | "likely" | "clear" | null;
+        /** @description A group to draw: its centre from the aiming point, and the circle that holds the true one with 95 %. */
+        GroupView: {
+            centre: components["schemas"]["Hole"];
+            /** Format: double */
+            radius: number;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description Bare against fletched in one set, to draw. */
+        GroupsView: {
+            /**
+             * Format: double
+             * @description Good enough here, inches.
+             */
+            tolerance: number;
+            toleranceText: string;
+            /**
+             * Format: int32
+             * @description Bare shafts that count.
+             */
+            bare: number;
+            /**
+             * Format: int32
+             * @description Fletched arrows that count.
+             */
+            fletched: number;
+            /**
+             * Format: int32
+             * @description Complete pairs, which alone are read.
+             */
+            pairs: number;
+            bareGroup: null | components["schemas"]["GroupView"];
+            fletchedGroup: null | components["schemas"]["GroupView"];
+            offset: null | components["schemas"]["Hole"];
+            /** Format: double */
+            radius: null | number;
+            verdict: null | components["schemas"]["GroupVerdict"];
+            test: null | string;
+            bareHigh: null | string;
+            /** @description What more pairs would show. */
+            powers: components["schemas"]["PowerView"][];
+            more: null | string;
+        };
         /**
          * @description The hand that draws the string.
          * @enum {unknown}
@@ -2733,6 +2797,14 @@ export interface components {
              * @description The head kept for practice, or null.
              */
             practice: null | number;
+        };
+        /** @description A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins. */
+        HitInput: {
+            id: null | string;
+            arrow: components["schemas"]["ArrowKind"];
+            place: null | components["schemas"]["Hole"];
+            typed?: null | components["schemas"]["PlaceTyped"];
+            arrowNumber?: null | string;
         };
         /** @description A place on the sheet as it was read, inches, x right and y up; finite. */
         Hole: {
@@ -3089,6 +3161,7 @@ export interface components {
             /** Format: double */
             distance: number;
             fletched: boolean;
+            atTarget: boolean;
             words: string;
         };
         /** @description A nock. */
@@ -3439,6 +3512,11 @@ export interface components {
              */
             missing: number;
         };
+        /** @description The place as typed, from the aiming point of its kind; empty is 0. */
+        PlaceTyped: {
+            right: null | string;
+            up: null | string;
+        };
         /** @description A mass at a place along the arrow. */
         PlacedMass: {
             /** @description What it is. */
@@ -3468,13 +3546,18 @@ export interface components {
             nextStage: null | components["schemas"]["NextStageView"];
             arrowNumbers: string[];
         };
-        /** @description A distance and whether the shafts have vanes. */
+        /** @description A distance, and what is shot there: a paper with bare or fletched shafts, or a target with a group of each. */
         PlannedStage: {
-            /** @description With vanes. */
+            /** @description With vanes, at the paper; at a target both are shot, and it is false. */
             fletched: boolean;
             /**
+             * @description True for bare and fletched groups at a target.
+             * @default false
+             */
+            atTarget: boolean;
+            /**
              * Format: double
-             * @description Bow to paper, yards.
+             * @description Bow to paper or target, yards.
              */
             distance: number;
         };
@@ -3535,6 +3618,14 @@ export interface components {
          * @enum {unknown}
          */
         PointKind: "target" | "field" | "glueIn" | "fixedHead" | "mechanicalHead";
+        /** @description Chance that so many pairs show an offset as long as the tolerance. */
+        PowerView: {
+            /** Format: int32 */
+            pairs: number;
+            /** Format: double */
+            chance: number;
+            words: string;
+        };
         /**
          * @description How often they shoot: a fine tune needs regular practice.
          * @default weekly
@@ -3774,6 +3865,8 @@ export interface components {
             fletched: boolean;
             purpose?: components["schemas"]["SetPurpose"];
             arrowVersionId?: null | string;
+            /** @default false */
+            atTarget: boolean;
         };
         /**
          * @description What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.
@@ -3813,6 +3906,7 @@ export interface components {
              */
             notesNotShown: number;
             wayBack: components["schemas"]["WayBackMove"][];
+            groups: null | components["schemas"]["GroupsView"];
         };
         /** @enum {unknown} */
         SetupSays: "recordedNoTolerance" | "justAsAimed" | "compareWithGoodState" | "leaveIt" | "twistsOut" | "twistsIn" | "onlyInThePress" | "shopDoesIt" | "drawsWhileUnsound" | "afterTimingAndPaper" | "twoMonthly" | "checkIsCheap" | "toTheCheck" | "goThere" | "itIsDone" | "toTheString" | "measuredAndInOrder" | "everyCheckIsDone" | "doNotShootUnsound" | "countsAscending" | "settlingRange" | "equalAtBoth" | "noDrawBoard" | "noScale" | "pressWorkToAShop" | "fineTuneNeedsPractice" | "reasonWanted" | "pickWhatYouFound" | "repairedByWhom" | "sayThatItIsRepaired" | "voidSaysWhy" | "riserMayBlockSight" | "crawlStands" | "crawlOutOfOrder" | "noCrawlBetween" | "crawlsAreForBarebow" | "notByHand" | null;
@@ -3963,6 +4057,7 @@ export interface components {
             /** Format: date-time */
             shotAt: string;
             place: string;
+            arrow: null | components["schemas"]["ArrowKind"];
         };
         /** @description Shots that were fired away from the papers. */
         ShotsInput: {
@@ -4202,6 +4297,8 @@ export interface components {
         StageInput: {
             distance: null | string;
             fletched: boolean;
+            /** @default false */
+            atTarget: boolean;
         };
         /** @description How one stage of the session stands; results are kept for each distance. */
         StageView: {
@@ -4209,6 +4306,7 @@ export interface components {
             /** Format: double */
             distance: number;
             fletched: boolean;
+            atTarget: boolean;
             planned: boolean;
             inWork: boolean;
             /** Format: int32 */
@@ -4664,7 +4762,7 @@ export interface components {
          * @description Why a range ends where it does.
          * @enum {unknown}
          */
-        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "onTheFace" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
@@ -5999,6 +6097,33 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ShotInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postSetsByIdHits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HitInput"];
             };
         };
         responses: {

@@ -30,7 +30,8 @@ export function App() {
           <Route path="bow" element={<BowStop />} />
           <Route path="arrow" element={<ArrowPage />} />
           <Route path="dozen" element={<DozenPage />} />
-          <Route path="paper" element={<PaperPage />} />
+          <Route path="paper" element={<PaperPage key="paper" at="paper" />} />
+          <Route path="groups" element={<PaperPage key="groups" at="groups" />} />
           <Route path=":stop" element={<LaterPage />} />
         </Route>
         {PartsPage && <Route path="/parts" element={<PartsPage />} />}

@@ -7,10 +7,6 @@ import { Main, Page } from '../../parts/Page';
 import w from '../../parts/words.module.css';
 
 const holds: Partial<Record<StopName, { title: string; text: string }>> = {
-  groups: {
-    title: 'Groups',
-    text: 'Bare shafts against fletched, broadheads against field points, walk-back. It is not built yet.',
-  },
   story: { title: 'The story', text: 'What was changed on this bow, when, why, and what it did. It is not built yet.' },
 };
 

@@ -1,6 +1,8 @@
 import { ButtonBase } from '@mui/material';
 import { useEffect, useRef } from 'react';
+import { faceFor } from '../../drawing/target';
 import { tearPath } from '../../drawing/tear';
+import type { Schemas } from '../../api/client';
 import { useFigures } from '../../units/UnitsContext';
 import { classes } from '../../parts/classes';
 import { counted, purposes, type Paper, type ShotSet } from './paperTypes';
@@ -26,12 +28,12 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
             onClick={() => onShow(set.id)}
             aria-pressed={set.id === shownId}
           >
-            <SmallSheet set={set} vanes={paper.vaneCount} />
+            {set.groups ? <SmallTarget set={set} /> : <SmallSheet set={set} vanes={paper.vaneCount} />}
             <span>
               <b>Set {set.number}</b>
               {set.purpose !== 'session' && <small> {purposes[set.purpose]}</small>}
               <br />
-              {set.mean ? short(set, figure) : 'no tears yet'}
+              {set.groups ? shortOffset(set.groups, figure) : set.mean ? short(set, figure) : 'no tears yet'}
               <br />
               <small>
                 {set.stage}, {shots(set)}
@@ -125,6 +127,39 @@ const short = (set: ShotSet, figure: ReturnType<typeof useFigures>['figure']) =>
     ? `tail ${x < 0 ? 'left' : 'right'} ${figure(Math.abs(x), 'in', 2)}`
     : `tail ${y < 0 ? 'low' : 'high'} ${figure(Math.abs(y), 'in', 2)}`;
 };
+
+const shortOffset = (groups: Schemas['GroupsView'], figure: ReturnType<typeof useFigures>['figure']) => {
+  if (!groups.offset) return 'too few yet';
+  const { x, y } = groups.offset;
+  if (groups.verdict === 'noDifferenceShown') return 'no difference shown';
+  return Math.abs(x) >= Math.abs(y)
+    ? `bare ${x < 0 ? 'left' : 'right'} ${figure(Math.abs(x), 'in', 2)}`
+    : `bare ${y < 0 ? 'low' : 'high'} ${figure(Math.abs(y), 'in', 2)}`;
+};
+
+function SmallTarget({ set }: { set: ShotSet }) {
+  const half = faceFor(counted(set).map((shot) => shot.point));
+  const px = 36 / half;
+  return (
+    <svg width="120" height="76" viewBox="-60 -38 120 76" aria-hidden="true">
+      <rect x="-60" y="-38" width="120" height="76" fill="var(--paper)" stroke="var(--edge)" />
+      {[36, 24, 12].map((radius) => (
+        <circle key={radius} r={radius} fill="none" stroke="var(--paper-line)" />
+      ))}
+      {counted(set).map((shot) => (
+        <circle
+          key={shot.id}
+          cx={shot.point.x * px}
+          cy={-shot.point.y * px}
+          r="4"
+          fill={shot.arrow === 'bare' ? 'var(--paper)' : 'var(--paper-ink)'}
+          stroke="var(--paper-ink)"
+          strokeWidth="2"
+        />
+      ))}
+    </svg>
+  );
+}
 
 function SmallSheet({ set, vanes }: { set: ShotSet; vanes: number }) {
   const px = set.mean && Math.hypot(set.mean.mean.x, set.mean.mean.y) > 1.2 ? 18 : 30;

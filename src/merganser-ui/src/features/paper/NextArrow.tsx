@@ -19,7 +19,9 @@ export function NextArrow({
       label="Next arrow of the trial"
       value=""
       disabled={counted(last).length === 0}
-      onChange={(arrowVersionId) => onTake({ distance: last.distanceTyped, fletched: last.fletched, arrowVersionId })}
+      onChange={(arrowVersionId) =>
+        onTake({ distance: last.distanceTyped, fletched: last.fletched, atTarget: false, arrowVersionId })
+      }
     >
       <option value="" disabled>
         Take the next arrow

@@ -15,13 +15,14 @@ import { freshPlan, PaperPlan, seenBeforeYouShoot, type Plan } from './PaperPlan
 import { PaperSession } from './PaperSession';
 import type { Way } from './SessionWays';
 import { SheetGrid } from './SheetGrid';
+import { TargetFace } from './target/TargetFace';
 import { usePaperWork } from './usePaperWork';
 import { Pane } from './Pane';
 import sheet from './Sheet.module.css';
 import s from './PaperPage.module.css';
 
 /** Paper: plan it, mark shots, read, make one move, shoot again. */
-export default function PaperPage() {
+export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' }) {
   const bowId = useParams().bowId!;
   const navigate = useNavigate();
   const bow = useBow(bowId);
@@ -35,8 +36,16 @@ export default function PaperPage() {
   const [planning, setPlanning] = useState<Plan | null>(null);
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
   const paper = work.newest.data?.paper ?? undefined;
+  const shotAtTarget = paper?.sets.at(-1)?.groups != null;
   const plan: Plan =
-    planning ?? freshPlan((kept.find((a) => a.kept!.id === paper?.arrowVersionId) ?? kept[0])?.kept?.id ?? '');
+    planning ??
+    freshPlan(
+      (kept.find((a) => a.kept!.id === paper?.arrowVersionId) ?? kept[0])?.kept?.id ?? '',
+      at === 'groups' || shotAtTarget,
+    );
+  // Groups of their own begin beside a paper; a session that is at the target is the same at both stops.
+  const beginning = planning !== null || (at === 'groups' && paper !== undefined && !shotAtTarget);
+  const stop = paper && !beginning && shotAtTarget ? 'groups' : at;
 
   useEscape(planning !== null && paper !== undefined, () => setPlanning(null));
   useFaultFocus(work.problem);
@@ -49,10 +58,10 @@ export default function PaperPage() {
       </Page>
     );
 
-  if (paper && bow.data && !planning)
+  if (paper && bow.data && !beginning)
     return (
       <Page>
-        <ShellHead at="paper" bowId={bowId} />
+        <ShellHead at={stop} bowId={bowId} />
         <PaperSession
           key={paper.id}
           paper={paper}
@@ -77,15 +86,19 @@ export default function PaperPage() {
   };
   return (
     <Page>
-      <ShellHead at="paper" bowId={bowId} />
+      <ShellHead at={stop} bowId={bowId} />
       <Main className={s.page}>
         <svg
           className={classes(sheet.sheet, sheet.alone)}
           viewBox="0 0 620 530"
           role="img"
-          aria-label="A blank sheet of paper"
+          aria-label={plan.stages[0]!.atTarget ? 'A target without a hit' : 'A blank sheet of paper'}
         >
-          <SheetGrid width={620} height={530} cx={310} cy={265} px={96} />
+          {plan.stages[0]!.atTarget ? (
+            <TargetFace width={620} height={530} cx={310} cy={265} px={32} half={8} />
+          ) : (
+            <SheetGrid width={620} height={530} cx={310} cy={265} px={96} />
+          )}
         </svg>
         {!loading && kept.length > 0 && (
           <PaperPlan
@@ -99,7 +112,9 @@ export default function PaperPage() {
         )}
         {!loading && kept.length === 0 && (
           <Pane>
-            <Empty title="No arrow is kept yet">Paper reads a bow with an arrow: build one and keep it first.</Empty>
+            <Empty title="No arrow is kept yet">
+              {at === 'groups' ? 'A group' : 'Paper'} reads a bow with an arrow: build one and keep it first.
+            </Empty>
           </Pane>
         )}
       </Main>
@@ -113,21 +128,39 @@ export default function PaperPage() {
       ) : kept.length === 0 ? (
         <Foot
           sentence="Build an arrow and keep it."
-          reason="Paper refers to a kept version, so that it can be read again later."
+          reason="What is shot refers to a kept version, so that it can be read again later."
           button="To the arrow"
           onGo={() => void navigate(`/bows/${bowId}/arrow`)}
         />
       ) : (
         <Foot
           sentence={
-            work.unreachable ? 'Kept here, not yet saved.' : (work.problem?.message ?? 'Hang the paper and begin.')
+            work.unreachable
+              ? 'Kept here, not yet saved.'
+              : (work.problem?.message ??
+                (plan.stages[0]!.atTarget ? 'Set two aiming points and begin.' : 'Hang the paper and begin.'))
           }
-          reason="Target well behind the paper. A clear range."
+          reason={
+            plan.stages[0]!.atTarget
+              ? 'A hand apart, one for each kind of arrow. A clear range behind.'
+              : 'Target well behind the paper. A clear range.'
+          }
           trouble={work.problem !== null}
-          button="Begin this paper"
+          button={plan.stages[0]!.atTarget ? 'Begin these groups' : 'Begin this paper'}
           busy={work.busy}
           onGo={() => void begin()}
-          extra={paper && <Plain onClick={() => setPlanning(null)}>Back to the last paper</Plain>}
+          extra={
+            paper && (
+              <Plain
+                onClick={() => {
+                  setPlanning(null);
+                  if (at === 'groups' && !shotAtTarget) void navigate(`/bows/${bowId}/paper`);
+                }}
+              >
+                Back to the last {shotAtTarget ? 'groups' : 'paper'}
+              </Plain>
+            )
+          }
         />
       )}
     </Page>

@@ -15,7 +15,7 @@ import s from './PaperPlan.module.css';
 export interface Plan {
   arrowId: string;
   kind: Schemas['SessionKind'];
-  stages: { distance: string; fletched: boolean }[];
+  stages: { distance: string; fletched: boolean; atTarget: boolean }[];
   tolerance: number;
   shotsPerDecision: number;
   byMachine: boolean;
@@ -24,10 +24,10 @@ export interface Plan {
   dozenId: string | null;
 }
 
-export const freshPlan = (arrowId: string): Plan => ({
+export const freshPlan = (arrowId: string, atTarget = false): Plan => ({
   arrowId,
   kind: 'tune',
-  stages: [{ distance: '3', fletched: false }],
+  stages: [{ distance: atTarget ? '20' : '3', fletched: false, atTarget }],
   tolerance: 0.25,
   shotsPerDecision: 2,
   byMachine: false,
@@ -61,13 +61,20 @@ const schools: { value: string; label: string }[] = [
 const OWN = 'own';
 /** Yards from which vanes have straightened most of a tear. */
 const FAR = 6;
-const dress: [boolean, string][] = [
-  [false, 'Bare shafts'],
-  [true, 'Fletched'],
+type Shot = 'bare' | 'fletched' | 'target';
+const dress: [Shot, string][] = [
+  ['bare', 'Bare shafts'],
+  ['fletched', 'Fletched'],
+  ['target', 'Groups of both at a target'],
 ];
+const shotOf = (stage: Plan['stages'][number]): Shot =>
+  stage.atTarget ? 'target' : stage.fletched ? 'fletched' : 'bare';
 
 const same = (a: Plan['stages'], b: Schemas['PlannedStage'][]) =>
-  a.length === b.length && a.every((s, i) => Number(s.distance) === b[i]!.distance && s.fletched === b[i]!.fletched);
+  a.length === b.length &&
+  a.every(
+    (s, i) => Number(s.distance) === b[i]!.distance && s.fletched === b[i]!.fletched && s.atTarget === b[i]!.atTarget,
+  );
 
 /** What is shot, from where, by which school, and when it is good enough. */
 export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: Props) {
@@ -75,6 +82,7 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
   const kept = arrows.filter((a) => a.kept);
   const usual = choices?.stages.find((u) => same(plan.stages, u.stages))?.code ?? OWN;
   const one = plan.stages.length === 1;
+  const atTarget = plan.stages.every((stage) => stage.atTarget);
   const pick = <T,>(label: string, name: keyof Plan, options: [T, string][]) => (
     <ChoiceRow
       label={label}
@@ -84,13 +92,20 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
     />
   );
   return (
-    <Pane roomy label="A new paper">
-      <h1>A new paper</h1>
+    <Pane roomy label={atTarget ? 'New groups' : 'A new paper'}>
+      <h1>{atTarget ? 'Bare against fletched, at a target' : 'A new paper'}</h1>
+      {atTarget && (
+        <p className={w.muted}>
+          Two aiming points a hand apart, one for each kind. The offset of the bare group from the fletched one is the
+          finding, once it is bigger than the archer’s own spread.
+        </p>
+      )}
       <BeforeYouShoot lines={choices?.beforeYouShoot ?? []} />
-      {pick<Schemas['SessionKind']>('What for', 'kind', [
-        ['tune', 'Tune the bow'],
-        ['trial', 'Trial: arrows, the bow untouched'],
-      ])}
+      {!atTarget &&
+        pick<Schemas['SessionKind']>('What for', 'kind', [
+          ['tune', 'Tune the bow'],
+          ['trial', 'Trial: arrows, the bow untouched'],
+        ])}
       <Select
         label={plan.kind === 'trial' ? 'First arrow of the trial' : 'Arrow'}
         name="arrow"
@@ -107,8 +122,12 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
           onChange({
             ...plan,
             stages: found
-              ? found.stages.map((s) => ({ distance: String(s.distance), fletched: s.fletched }))
-              : [{ distance: '8', fletched: false }],
+              ? found.stages.map((s) => ({
+                  distance: String(s.distance),
+                  fletched: s.fletched,
+                  atTarget: s.atTarget ?? false,
+                }))
+              : [{ distance: '8', fletched: false, atTarget: false }],
           });
         }}
         choices={[
@@ -120,7 +139,7 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
       {one && (
         <div className={classes(l.pair, s.pair)}>
           <Field
-            label="Distance to the paper"
+            label={plan.stages[0]!.atTarget ? 'Distance to the target' : 'Distance to the paper'}
             name="distance"
             quantity="distance"
             value={plan.stages[0]!.distance}
@@ -128,33 +147,41 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
             fault={faults.distance?.[0]}
           />
           <ChoiceRow
-            label="Bare or fletched"
-            value={plan.stages[0]!.fletched}
+            label="What is shot"
+            value={shotOf(plan.stages[0]!)}
             choices={dress}
-            onChange={(fletched) => onChange({ ...plan, stages: [{ ...plan.stages[0]!, fletched }] })}
+            onChange={(shot) =>
+              onChange({
+                ...plan,
+                stages: [{ ...plan.stages[0]!, fletched: shot === 'fletched', atTarget: shot === 'target' }],
+              })
+            }
           />
         </div>
       )}
-      {plan.stages.every((stage) => !stage.fletched) && <p className={w.muted}>{choices?.bareOnly}</p>}
+      {plan.stages.every((stage) => !stage.fletched && !stage.atTarget) && (
+        <p className={w.muted}>{choices?.bareOnly}</p>
+      )}
       {plan.stages.some((stage) => stage.fletched && Number(stage.distance) >= FAR) && (
         <p className={w.muted}>{choices?.fletchedFar}</p>
       )}
-      <h2>Good enough</h2>
-      {pick(
-        'Good enough',
-        'tolerance',
-        choices?.noStrict
-          ? [[0.25, `${rule(0.25)}, usual`]]
-          : [
-              [0.25, `${rule(0.25)}, usual`],
-              [0.125, `${rule(0.125)}, strict`],
-              [0.0625, 'one clean hole'],
-            ],
-      )}
-      {choices?.noStrict && <p className={w.muted}>{choices.noStrict}</p>}
+      {!atTarget && <h2>Good enough at the paper</h2>}
+      {!atTarget &&
+        pick(
+          'Good enough',
+          'tolerance',
+          choices?.noStrict
+            ? [[0.25, `${rule(0.25)}, usual`]]
+            : [
+                [0.25, `${rule(0.25)}, usual`],
+                [0.125, `${rule(0.125)}, strict`],
+                [0.0625, 'one clean hole'],
+              ],
+        )}
+      {!atTarget && choices?.noStrict && <p className={w.muted}>{choices.noStrict}</p>}
       {plan.kind === 'tune' && (
         <>
-          <h2>Shots per decision</h2>
+          <h2>{atTarget ? 'Pairs per decision' : 'Shots per decision'}</h2>
           {pick('Shots per decision', 'shotsPerDecision', decisions)}
           <Select
             label="School"

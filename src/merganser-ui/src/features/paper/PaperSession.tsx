@@ -5,18 +5,29 @@ import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
 import { Key, Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
+import { freshHit, nextKind } from './target/groupTypes';
+import { halfFor } from './target/groupTypes';
+import { TargetSheet } from './target/TargetSheet';
 import { FilmStrip } from './FilmStrip';
 import { LadderPanel } from './LadderPanel';
 import { LearnedPanel } from './LearnedPanel';
-import { MarkingPanel } from './MarkingPanel';
-import { MarkingSheet } from './MarkingSheet';
 import { readMarking, writeMarking } from './markingDraft';
 import { MovePanel } from './MovePanel';
 import { NextArrow } from './NextArrow';
-import { freshMarking, isMarked, type Marking, type Paper, type Purpose, type Shot, type Side } from './paperTypes';
+import {
+  freshMarking,
+  isMarked,
+  type Marking,
+  type Paper,
+  type Purpose,
+  type Shot,
+  type ShotSet,
+  type Side,
+} from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { ReadingSheet } from './ReadingSheet';
 import { SessionFoot } from './SessionFoot';
+import { SessionMarking } from './SessionMarking';
 import { SessionWays, type Way } from './SessionWays';
 import { ShotsPanel } from './ShotsPanel';
 import { StageRail } from './StageRail';
@@ -38,6 +49,20 @@ interface Props {
   goCheck: (kind: string) => void;
 }
 
+const focusSheet = () => document.querySelector<SVGElement>('[data-testid=marking-sheet]')?.focus();
+
+/** The stage of a set, and that of a plan, as the next set is begun with it. */
+const stageOf = (set: ShotSet) => ({
+  distance: set.distanceTyped,
+  fletched: set.fletched,
+  atTarget: set.groups !== null,
+});
+const typedStage = ({ distance, fletched, atTarget }: { distance: number; fletched: boolean; atTarget: boolean }) => ({
+  distance: String(distance),
+  fletched,
+  atTarget,
+});
+
 /** A paper in work. */
 export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStart, goNocks, goCheck }: Props) {
   const last = paper.sets.at(-1)!;
@@ -48,8 +73,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     looked.current = next;
     setWayState(next);
   };
-  const [px, setPx] = useState(96);
-  const [marking, setMarkingState] = useState<Marking | null>(() => readMarking(paper.id));
+  const [scale, setScale] = useState(() => ({ px: 96, half: halfFor(last) }));
+  const [marking, setMarkingState] = useState<Marking | null>(() => readMarking(paper.id, last.groups !== null));
   const shown = paper.sets.find((s) => s.id === shownId) ?? last;
   const undo = useUndo();
   const [reopened, setReopened] = useState(false);
@@ -62,22 +87,23 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
   };
   const mark = () => {
     setShownId(last.id);
-    setMarking(freshMarking(usualSide));
-    setTimeout(() => document.querySelector<SVGElement>('[data-testid=marking-sheet]')?.focus());
+    setMarking(last.groups ? freshHit(nextKind(last, last.shots.at(-1)?.arrow ?? null)) : freshMarking(usualSide));
+    setTimeout(focusSheet);
   };
-  const ready = isMarked(marking);
-  const keepShot = async () => {
-    if (!marking || !ready) return;
-    const after = await work.keepShot(last.id, marking);
+  const keepShot = async (marked = marking) => {
+    if (!marked || !isMarked(marked) || work.busy) return;
+    const after = await work.keepShot(last.id, marked);
     if (after) {
-      setMarking(null);
+      const newest = after.sets.at(-1)!;
+      // At a target the next arrow is marked at once: a group is in the target, not one shot.
+      setMarking(marked.arrow ? freshHit(nextKind(newest, marked.arrow)) : null);
       setWay('reading');
-      setShownId(after.sets.at(-1)!.id);
-      const shot = after.sets.at(-1)!.shots.at(-1)!;
-      const what = `shot ${shot.number} of set ${after.sets.at(-1)!.number}`;
+      setShownId(newest.id);
+      const shot = newest.shots.at(-1)!;
+      const what = `shot ${shot.number} of set ${newest.number}`;
       undo.offer(what, () => void work.markShot(shot, 'marked wrongly').then((ok) => ok && undo.done(what)));
       sayReopened(after);
-      setTimeout(focusHome);
+      setTimeout(marked.arrow ? focusSheet : focusHome);
     }
   };
   const sayReopened = (after: Paper) =>
@@ -104,8 +130,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
   const control = (purpose: Purpose) => {
     const other = arrows.find((a) => a.kept && a.kept.id !== paper.arrowVersionId)?.kept?.id ?? null;
     void newSet({
-      distance: last.distanceTyped,
-      fletched: last.fletched,
+      ...stageOf(last),
       purpose,
       arrowVersionId: purpose === 'controlArrow' ? other : null,
     });
@@ -133,7 +158,9 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     const press = (event: KeyboardEvent) => {
       if (!isPageKey(event)) return;
       const key = event.key.toLowerCase();
-      if (marking) {
+      if (marking?.arrow) {
+        if (key === 'b' || key === 'f') setMarking({ ...marking, arrow: key === 'b' ? 'bare' : 'fletched' });
+      } else if (marking) {
         if (key === 'f')
           setMarking({ ...marking, side: marking.side === 'shootingSide' ? 'targetSide' : 'shootingSide' });
       } else if (key === 'm') look('move');
@@ -156,38 +183,30 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     else if (action === 'rung') look('ladder');
     else if (action === 'card') window.open(`/api/bows/${paper.bowId}/card.pdf`, '_blank', 'noopener');
     else if (action?.startsWith('check:')) goCheck(action.slice(6));
-    else if (action === 'backToSession') void newSet({ distance: last.distanceTyped, fletched: last.fletched });
-    else if (action === 'nextStage' && paper.plan.nextStage)
-      void newSet({ distance: String(paper.plan.nextStage.distance), fletched: paper.plan.nextStage.fletched });
+    else if (action === 'backToSession') void newSet(stageOf(last));
+    else if (action === 'nextStage' && paper.plan.nextStage) void newSet(typedStage(paper.plan.nextStage));
   };
 
   return (
     <>
       <Main className={s.page}>
         {marking ? (
-          <MarkingSheet
+          <SessionMarking
             marking={marking}
-            px={px}
+            paper={paper}
+            work={work}
+            scale={scale}
+            onScale={setScale}
             onChange={setMarking}
-            onKeep={() => void keepShot()}
+            onKeep={(marked) => void keepShot(marked)}
             onCancel={() => setMarking(null)}
           />
+        ) : shown.groups ? (
+          <TargetSheet set={shown} />
         ) : (
           <ReadingSheet paper={paper} set={shown} />
         )}
-        {marking ? (
-          <MarkingPanel
-            marking={marking}
-            number={last.shots.length + 1}
-            px={px}
-            faults={work.faults}
-            sizes={work.choices.data?.sizes ?? []}
-            arrowNumbers={paper.plan.arrowNumbers}
-            onChange={setMarking}
-            onScale={setPx}
-            onKeep={() => void keepShot()}
-          />
-        ) : (
+        {!marking && (
           <div className={s.panes}>
             <SessionWays way={way} shots={shown.shots.length} onLook={setWay} onNocks={goNocks} onMark={mark} />
             {reopened && <OpenAgain />}
@@ -232,17 +251,14 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
             {paper.trial ? (
               <NextArrow paper={paper} arrows={arrows} onTake={(set) => void newSet(set)} />
             ) : (
-              <StageRail
-                paper={paper}
-                onGo={(stage) => void newSet({ distance: String(stage.distance), fletched: stage.fletched })}
-              />
+              <StageRail paper={paper} onGo={(stage) => void newSet(typedStage(stage))} />
             )}
             <div className={l.row}>
               <Key onClick={() => void accept()} data-testid="accept">
                 {paper.acceptedAt ? 'Open it again' : paper.trial ? 'End the trial' : 'I accept this'}
               </Key>
               <Plain className={s.new} onClick={onNew}>
-                New paper
+                {last.groups ? 'New groups' : 'New paper'}
               </Plain>
             </div>
           </div>

@@ -6,7 +6,8 @@ import { Key } from '../../parts/Buttons';
 import { FigureNote } from '../../parts/Figure';
 import { Bullets } from '../../parts/List';
 import { Table } from '../../parts/Table';
-import { ChanceBar } from './ChanceBar';
+import { ChanceBar, percent } from './ChanceBar';
+import { Powers } from './target/GroupParts';
 import { TrialPanel } from './TrialPanel';
 import { purposes, type Paper, type ShotSet } from './paperTypes';
 import { Pane } from './Pane';
@@ -24,27 +25,35 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
   const units = useUnits();
   const { advice } = paper;
   const current = set.id === paper.sets.at(-1)!.id;
+  const radius = set.groups ? set.groups.radius : set.mean?.radius;
   return (
     <Pane label="Reading">
       {set.purpose !== 'session' && <p className={w.label}>A control: {purposes[set.purpose]}, the bow left alone</p>}
       <h1 data-testid="words">{set.headline}</h1>
-      {set.mean && (
+      {set.figures.length > 0 && (
         <div className={s.figures} data-testid="reading-figures">
           {set.figures.map((figure) => (
-            <Figure key={figure.name} figure={figure} size="small" since={set.number > 1 ? 'the last set' : undefined}>
-              {figure.name !== 'spread' && (
+            <Figure
+              key={figure.name}
+              figure={figure}
+              size="small"
+              since={set.number > 1 && !set.groups ? 'the last set' : undefined}
+            >
+              {figure.low !== null && radius != null ? (
                 <FigureNote>
-                  ± {withUnit(set.mean!.radius, 'in', 2, units)}
+                  ± {withUnit(radius, 'in', 2, units)}
                   {figure.word ? `, ${figure.word}` : ''}
                 </FigureNote>
+              ) : (
+                figure.word && <FigureNote>{figure.word}</FigureNote>
               )}
-              {figure.name === 'spread' && figure.word && <FigureNote>{figure.word}</FigureNote>}
             </Figure>
           ))}
         </div>
       )}
       {paper.trial && <TrialPanel trial={paper.trial} />}
-      {current && !paper.trial && <CurrentAdvice paper={paper} />}
+      {current && !paper.trial && <CurrentAdvice paper={paper} set={set} />}
+      {set.groups && <Powers groups={set.groups} />}
       {!current && <PastSet set={set} onBack={onBack} />}
       {current && advice.runnerUp && (
         <p>
@@ -67,8 +76,11 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
   );
 }
 
-function CurrentAdvice({ paper }: { paper: Paper }) {
+function CurrentAdvice({ paper, set }: { paper: Paper; set: ShotSet }) {
   const { advice, next } = paper;
+  const tolerance = set.groups?.tolerance ?? paper.tolerance;
+  // Until an offset is clear, a move is no more than a test of it.
+  const test = set.groups && (advice.kind === 'smallTest' || set.groups.verdict !== 'clear');
   // When moves do not help, or a control is in work, that is the one thing to do: no move stands beside it.
   const first = next.action === 'rung' || next.action === 'backToSession' || next.alternativeAction === 'backToSession';
   if (first)
@@ -78,7 +90,7 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
         <h2>{next.sentence}</h2>
         <p>{next.reason}</p>
         {advice.chance != null && (
-          <ChanceBar chance={advice.chance} enough={advice.enough ?? null} tolerance={paper.tolerance} />
+          <ChanceBar chance={advice.chance} enough={advice.enough ?? null} tolerance={tolerance} />
         )}
       </div>
     );
@@ -87,13 +99,15 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
       <p className={s.tag}>
         {advice.kind === 'unsound'
           ? 'Stop'
-          : advice.kind === 'smallTest'
-            ? 'A small test'
-            : advice.also
-              ? 'Both in one visit'
-              : advice.move
-                ? 'The one move'
-                : 'The one advice'}
+          : advice.move && test
+            ? `A test${advice.chanceAfter == null ? '' : `, ${percent(advice.chanceAfter)} likely to bring it inside`}`
+            : advice.kind === 'smallTest'
+              ? 'A small test'
+              : advice.also
+                ? 'Both in one visit'
+                : advice.move
+                  ? 'The one move'
+                  : 'The one advice'}
       </p>
       <h2>{advice.move && !advice.also ? advice.move.order : advice.sentence}</h2>
       <p>{advice.reason}</p>
@@ -102,7 +116,7 @@ function CurrentAdvice({ paper }: { paper: Paper }) {
           chance={advice.chance}
           enough={advice.enough ?? null}
           after={advice.chanceAfter}
-          tolerance={paper.tolerance}
+          tolerance={tolerance}
         />
       )}
       {advice.disputed && (

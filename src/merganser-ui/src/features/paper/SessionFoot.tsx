@@ -35,11 +35,12 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
         reason={
           work.problem ? 'Your marks are still here.' : 'A fault is kept and voided with its reason, not left out.'
         }
-        button="Keep this shot"
+        button={marking.arrow ? 'Set it here' : 'Keep this shot'}
         busy={!isMarked(marking) || work.busy}
         onGo={onKeep}
-        alternative="Leave it"
+        alternative={marking.arrow ? 'Read the groups' : 'Leave it'}
         onAlternative={onLeave}
+        extra={marking.arrow ? undoKey : undefined}
       />
     );
   if (work.problem && !lookingAtMoves)
@@ -62,6 +63,8 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
 }
 
 function sentenceOf(marking: Marking): string {
+  if (marking.arrow)
+    return isMarked(marking) ? `Set this ${marking.arrow} hit.` : `Mark where the ${marking.arrow} arrow struck.`;
   if (isMarked(marking)) return 'Keep this shot.';
   return marking.point
     ? 'Press where the tail went through.'

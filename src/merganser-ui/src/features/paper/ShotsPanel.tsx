@@ -28,7 +28,7 @@ export function ShotsPanel({ set, onMark }: Props) {
   return (
     <Pane label="Shots of this set">
       <h1>Shots of set {set.number}</h1>
-      <p className={w.label}>tail from the point’s hole</p>
+      <p className={w.label}>{set.groups ? 'from the aiming point of its kind' : 'tail from the point’s hole'}</p>
       <ol className={s.shots} data-testid="shots">
         {set.shots.map((shot) => (
           <ShotLine
@@ -68,6 +68,7 @@ function ShotLine({
       <b className={w.tabular}>{shot.number}</b>
       <span className={classes(w.tabular, shot.doubtful && s.place)}>
         {isVoid ? <s>{shot.place}</s> : shot.place}
+        {shot.arrow && <small> {shot.arrow}</small>}
         {shot.arrowNumber && <small className={w.muted}> arrow {shot.arrowNumber}</small>}
         {shot.words && <small className={w.muted}> as said</small>}
         {shot.side === 'targetSide' && <small className={w.muted}> read from the target side, mirrored</small>}

@@ -9,7 +9,7 @@ export function StageRail({
   onGo,
 }: {
   paper: Paper;
-  onGo: (stage: { distance: number; fletched: boolean }) => void;
+  onGo: (stage: { distance: number; fletched: boolean; atTarget: boolean }) => void;
 }) {
   return (
     <ol className={s.rail} data-testid="stages" aria-label="Stages">

@@ -27,6 +27,7 @@ const shot = (number: number, part: object = {}) => ({
   words: null,
   shotAt: '2026-11-23T18:00:00Z',
   place: '0.80 in left, 0.05 in high',
+  arrow: null,
   ...part,
 });
 
@@ -49,6 +50,7 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   notesAfter: [],
   notesNotShown: 0,
   wayBack: [],
+  groups: null,
   ...part,
 });
 

@@ -20,6 +20,8 @@ export interface Marking {
   by: End;
   words: Words | null;
   arrowNumber: string;
+  /** With vanes or bare, at a target: `point` is then where it struck. Null at the paper. */
+  arrow: Schemas['ArrowKind'];
 }
 
 export const freshMarking = (side: Side): Marking => ({
@@ -31,6 +33,7 @@ export const freshMarking = (side: Side): Marking => ({
   by: 'tail',
   words: null,
   arrowNumber: '',
+  arrow: null,
 });
 
 export const level: Words = {
@@ -45,7 +48,7 @@ export const level: Words = {
 /** True once there is enough to keep the shot. */
 export const isMarked = (marking: Marking | null): boolean =>
   marking !== null &&
-  ((marking.point !== null && marking.tail !== null) ||
+  ((marking.point !== null && (marking.tail !== null || marking.arrow !== null)) ||
     marking.right.trim() !== '' ||
     marking.up.trim() !== '' ||
     marking.words !== null);

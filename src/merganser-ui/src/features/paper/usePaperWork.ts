@@ -9,6 +9,7 @@ import type { Plan } from './PaperPlan';
 export interface NextSet {
   distance: string;
   fletched: boolean;
+  atTarget: boolean;
   purpose?: Purpose;
   arrowVersionId?: string | null;
 }
@@ -72,8 +73,8 @@ export function usePaperWork(bowId: string) {
           }),
         ),
       ),
-    newSet: (paper: Paper, { distance, fletched, purpose = 'session', arrowVersionId = null }: NextSet) =>
-      act(`set ${paper.id} ${distance} ${fletched} ${purpose} ${arrowVersionId}`, (id) =>
+    newSet: (paper: Paper, { distance, fletched, atTarget, purpose = 'session', arrowVersionId = null }: NextSet) =>
+      act(`set ${paper.id} ${distance} ${fletched} ${atTarget} ${purpose} ${arrowVersionId}`, (id) =>
         answer(
           api.POST('/api/papers/{id}/sets', {
             params: { path: { id: paper.id } },
@@ -81,6 +82,7 @@ export function usePaperWork(bowId: string) {
               id,
               distance,
               fletched,
+              atTarget,
               purpose,
               arrowVersionId,
             },
@@ -90,6 +92,20 @@ export function usePaperWork(bowId: string) {
     keepShot: (setId: string, marking: Marking) =>
       act(`shot ${setId} ${JSON.stringify(marking)}`, (id) => {
         const typed = marking.right.trim() !== '' || marking.up.trim() !== '';
+        const { arrow } = marking;
+        if (arrow)
+          return answer(
+            api.POST('/api/sets/{id}/hits', {
+              params: { path: { id: setId } },
+              body: {
+                id,
+                arrow,
+                place: marking.point,
+                typed: typed ? { right: marking.right, up: marking.up } : null,
+                arrowNumber: marking.arrowNumber || null,
+              },
+            }),
+          );
         const body = {
           id,
           point: marking.point ?? { x: 0, y: 0 },

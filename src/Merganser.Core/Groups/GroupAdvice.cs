@@ -1,0 +1,188 @@
+using Merganser.Core.Bows;
+using Merganser.Core.Messages;
+using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
+using Merganser.Core.Tuning;
+using Merganser.Core.Units;
+
+namespace Merganser.Core.Groups;
+
+/// <summary>
+/// The tuning engine's advice at a target, in the target's own words and inches: the same belief, rule and move, read
+/// from pairs. A move is advised from two pairs on, and is headed a test while the offset is not clear.
+/// </summary>
+internal sealed class GroupAdvice
+{
+    /// <summary>Never fewer before a move or before it is done.</summary>
+    private const int LeastPairs = 2;
+
+    private readonly TuningSession session;
+    private readonly GroupReading groups;
+    private readonly TargetScale scale;
+    private readonly TuningState state;
+
+    private GroupAdvice(TuningSession session)
+    {
+        var now = session.Now.Groups is null ? session.Sets.Last(s => s.Groups is not null) : session.Now;
+        (this.session, groups, state) = (session, now.Groups!, session.State);
+        scale = groups.Scale;
+    }
+
+    /// <summary>What is advised at the target in work.</summary>
+    public static Advice Of(TuningSession session) => new GroupAdvice(session).Advised();
+
+    private Advice Advised()
+    {
+        var (fletched, bare) = (groups.Fletched, groups.Bare);
+        if (state.ShotsHere == 0 || Math.Max(fletched, bare) < LeastPairs)
+        {
+            return fletched + bare == 0
+                ? Advice.To(AdviceKind.NoShots, new GroupsToShoot(LeastPairs, LeastPairs), Start, Evidence(null))
+                : ToShoot(Math.Max(LeastPairs, Math.Max(fletched, bare)), GroupSays.EachAtItsOwnSpot);
+        }
+
+        if (fletched != bare)
+        {
+            return ToShoot(Math.Max(fletched, bare), GroupSays.ThePartner);
+        }
+
+        var advice = session.Adviser.Advise(state);
+        var evidence = Evidence(advice);
+        return advice.Kind switch
+        {
+            AdviceKind.NoShots => Advice.To(AdviceKind.NoShots, new GroupsToShoot(2, 2), Start, evidence),
+            AdviceKind.ShootMore => MorePairs(advice, evidence),
+            AdviceKind.Move or AdviceKind.SmallTest => Moving(advice, evidence),
+            AdviceKind.GoodEnough => advice with { Reason = Inside(advice), Evidence = evidence },
+            AdviceKind.MovesDoNotHelp => advice with
+            {
+                Reason = new OffsetIgnores(state.Moves, new Chance(state.Belief.Deaf)),
+                Evidence = evidence,
+            },
+            AdviceKind.StopAsking => advice with { Reason = GroupSays.NoMoveHelps, Evidence = evidence },
+            _ => advice with { Evidence = evidence },
+        };
+    }
+
+    private Message Start => session.Moves.Count > 0 ? GroupSays.BothAnew : GroupSays.EachAtItsOwnSpot;
+
+    private Advice ToShoot(int each, GroupSays reason) =>
+        Advice.To(
+            AdviceKind.ShootMore,
+            new GroupsToShoot(each - groups.Fletched, each - groups.Bare),
+            reason,
+            Evidence(null)
+        ) with
+        {
+            Chance = state.ShotsHere == 0 ? null : state.Belief.ChanceInside(state.Setting, Tolerances.Usual),
+        };
+
+    private Advice MorePairs(Advice advice, IReadOnlyList<Evidence> evidence) =>
+        advice with
+        {
+            Sentence = new GroupsToShoot(LeastPairs, LeastPairs),
+            Reason = groups.MoreToDecide is > 0 and { } more
+                ? new MoreOfEach(more, Measure.Inches(scale.Tolerance))
+                : new ChanceAndEnough(new Chance(advice.Chance!.Value), new Chance(advice.Enough!.Value)),
+            Evidence = evidence,
+            Ghosts = [],
+        };
+
+    private Message Inside(Advice advice) =>
+        new InsideWithChance(
+            Measure.Inches(scale.Tolerance),
+            new Chance(advice.Chance!.Value),
+            new Chance(advice.Lasting ?? advice.Chance!.Value),
+            state.DaysHere
+        );
+
+    private Advice Moving(Advice advice, IReadOnlyList<Evidence> evidence)
+    {
+        var lever = state.Prior.IndexOf(advice.Move!.Kind);
+        var gain = state.Prior.Gains[lever];
+        var now = scale.OffsetOf(session.Now.Mean!.Mean);
+        var off = Math.Abs(gain.Axis == TearAxis.Sideways ? now.X : now.Y);
+        var step = scale.Scale * Math.Abs(state.Belief.GainOf(lever).Gain);
+        var clear = groups.Verdict == GroupVerdict.Clear && advice.Kind == AdviceKind.Move;
+        Message order = advice.Also is { } also ? new BothOrders(advice.Move.Order, also.Order) : advice.Move.Order;
+        return advice with
+        {
+            Sentence = new MoveThenBoth(order, clear ? null : new Chance(advice.ChanceAfter ?? 0)),
+            Reason = new Sentences([
+                new ReadAsTear(Measure.Inches(now.X), Measure.Inches(now.Y)),
+                new SizeOfMove(Measure.Inches(off), Measure.Inches(step)),
+            ]),
+            Disputed = advice.Disputed is RestSettled settled
+                ? new RestSettledAtTarget(settled.Right, Measure.Inches(step))
+                : advice.Disputed,
+            RunnerUp = advice.RunnerUp is WouldLeave left
+                ? left with
+                {
+                    There = AtTarget(left.There.Value),
+                    Here = AtTarget(left.Here.Value),
+                }
+                : advice.RunnerUp,
+            Evidence = evidence,
+            Ghosts = [],
+        };
+    }
+
+    private Measure AtTarget(double tear) => Measure.Inches(scale.Scale * Math.Abs(tear));
+
+    private IReadOnlyList<Evidence> Evidence(Advice? advice) => [.. Shown(), .. ByChance(advice), .. Gains(advice)];
+
+    /// <summary>The offset with its test, or why nothing is read yet.</summary>
+    private IEnumerable<Evidence> Shown()
+    {
+        if (groups.Offset is not { } offset)
+        {
+            yield break;
+        }
+
+        var tolerance = Measure.Inches(scale.Tolerance);
+        var f = groups.Offset.F;
+        yield return new Evidence(
+            groups.Words!,
+            new OffsetTest(
+                new FTest(f, 2, offset.Freedom, offset.P),
+                Measure.Inches(offset.Radius),
+                Measure.Inches(offset.Spread),
+                GroupOffset.Threshold(groups.Looks)
+            ),
+            groups.MoreToDecide is > 0 and { } more
+                ? new MoreOfEach(more, tolerance, Sentence: false)
+                : new PairsShow(groups.Pairs, tolerance, new Chance(groups.Powers[0].Chance))
+        );
+    }
+
+    private IEnumerable<Evidence> ByChance(Advice? advice)
+    {
+        if (advice is { Chance: { } chance, Enough: { } enough })
+        {
+            yield return new Evidence(
+                new ChanceOfInside(Measure.Inches(scale.Tolerance)),
+                new ChanceByPairs(new Chance(chance), state.ShotsHere, state.Shots.Count - state.ShotsHere),
+                new MoreShotsUntil(new Chance(enough))
+            );
+        }
+    }
+
+    private IEnumerable<Evidence> Gains(Advice? advice)
+    {
+        for (var i = 0; i < state.Prior.Gains.Count; i++)
+        {
+            var prior = state.Prior.Gains[i];
+            if (!state.Taught(i) || (advice?.Move is { } move && move.Kind != prior.Kind))
+            {
+                continue;
+            }
+
+            var (gain, sd) = state.Belief.GainOf(i);
+            yield return new Evidence(
+                new StepOffsets(new AdjusterName(prior.Kind), new StepName(prior.Kind), AtTarget(gain), gain < 0),
+                new LearnedFrom(AtTarget(sd), state.SettingsOf(i), AtTarget(prior.Expected), prior.From),
+                TuningSays.MoveThatAnswersOtherwise
+            );
+        }
+    }
+}

@@ -1,0 +1,105 @@
+using Merganser.Core.Figures;
+using Merganser.Core.Paper;
+using Merganser.Core.Units;
+
+namespace Merganser.Core.Groups;
+
+/// <summary>The figures of a pair of groups, each with its working.</summary>
+public static class GroupFigures
+{
+    /// <summary>Offset sideways and in height, and the spread of a shot; none below two pairs.</summary>
+    public static IReadOnlyList<Figure> Of(GroupReading groups) =>
+        groups.Offset is { } offset
+            ?
+            [
+                Axis("offsetSideways", groups, offset, offset.Offset.X, sideways: true),
+                Axis("offsetHeight", groups, offset, offset.Offset.Y, sideways: false),
+                Spread(offset),
+            ]
+            : [];
+
+    private static Figure Axis(string name, GroupReading groups, GroupOffset offset, double value, bool sideways)
+    {
+        var (bare, fletched) = sideways
+            ? (offset.Group.Centre.X, offset.Other.Centre.X)
+            : (offset.Group.Centre.Y + groups.BareHigh, offset.Other.Centre.Y);
+        var centres = sideways
+            ? new Formula(
+                $"x̄ bare − x̄ fletched = {Measure.Inches(bare, 3):bare} − {Measure.Inches(fletched, 3):bare}"
+            )
+            : new Formula(
+                $"ȳ bare − ȳ fletched − b = {Measure.Inches(bare, 3):bare} − {Measure.Inches(fletched, 3):bare} − {Measure.Inches(groups.BareHigh, 3):bare}"
+            );
+        var critical = MeanTear.CriticalF(offset.Freedom);
+        Term[] terms =
+        [
+            new(GroupSays.MeanOffset, centres, value, Unit.Inch, 3),
+            .. sideways
+                ? new Term[0]
+                : [new Term(GroupSays.BareHigh, GroupSays.BareHigh, groups.BareHigh, Unit.Inch, 3)],
+            new(
+                GroupSays.RegionOfOffset,
+                new Formula(
+                    $"s √(2F (n + m) / nm) = {Measure.Inches(offset.Spread, 3):bare} √(2 × {Measure.Plain(critical, 3)} × {offset.Group.Count + offset.Other.Count} / {offset.Group.Count * offset.Other.Count})"
+                ),
+                offset.Radius,
+                Unit.Inch,
+                3
+            ),
+            new(
+                GroupSays.ChanceAlone,
+                new Formula($"(1 + 2F / ν)^(−ν / 2), F = {Measure.Plain(offset.F, 2)}, ν = {offset.Freedom}"),
+                offset.P,
+                Unit.None,
+                4
+            ),
+        ];
+        var size = Math.Abs(value);
+        return new Figure(
+            name,
+            new BareSide(Side(value, sideways)),
+            size,
+            Unit.Inch,
+            2,
+            Math.Max(0, size - offset.Radius),
+            size + offset.Radius,
+            null,
+            null,
+            null,
+            new Working(GroupSays.OffsetIs, terms, GroupSays.Source, GroupSays.MorePairsNarrow)
+        );
+    }
+
+    private static TearSide Side(double value, bool sideways) =>
+        (sideways, value < 0) switch
+        {
+            (true, true) => TearSide.Left,
+            (true, false) => TearSide.Right,
+            (false, true) => TearSide.Low,
+            _ => TearSide.High,
+        };
+
+    private static Figure Spread(GroupOffset offset)
+    {
+        var how = new Formula(
+            $"√(SS / ν), SS = {Measure.Plain(offset.Group.Squares + offset.Other.Squares, 3)}, ν = {offset.Freedom}"
+        );
+        return new Figure(
+            "groupSpread",
+            GroupSays.SpreadOfAShot,
+            offset.Spread,
+            Unit.Inch,
+            2,
+            null,
+            null,
+            null,
+            null,
+            null,
+            new Working(
+                GroupSays.SpreadIs,
+                [new Term(GroupSays.SpreadOfAShot, how, offset.Spread, Unit.Inch, 3)],
+                GroupSays.Source
+            )
+        );
+    }
+}

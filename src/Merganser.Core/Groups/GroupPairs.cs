@@ -1,0 +1,44 @@
+using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
+
+namespace Merganser.Core.Groups;
+
+/// <summary>An arrow of a group.</summary>
+public enum ArrowKind
+{
+    /// <summary>With vanes.</summary>
+    Fletched,
+
+    /// <summary>A shaft without vanes.</summary>
+    Bare,
+}
+
+/// <summary>
+/// A set at a target as the engine reads it: one observation is one pair, the k-th bare shaft with the k-th fletched
+/// arrow of the same setting. A shot without a partner waits for it.
+/// </summary>
+internal static class GroupPairs
+{
+    /// <summary>The complete pairs of a set, each as the tear it stands for.</summary>
+    public static IReadOnlyList<ShotReading> Of(SessionSet set)
+    {
+        var scale = new TargetScale(set.Stage.Distance);
+        return [.. Counting(set, ArrowKind.Bare).Zip(Counting(set, ArrowKind.Fletched), Pair)];
+
+        ShotReading Pair(ShotReading bare, ShotReading fletched)
+        {
+            var later = bare.Number > fletched.Number ? bare : fletched;
+            var offset = bare.Marked.Impact - fletched.Marked.Impact - new Impact(0, set.BareHigh);
+            var tear = scale.TearOf(offset);
+            return later with
+            {
+                Marked = new ShotMarked(set.Id, new Hole(0, 0), new Hole(tear.X, tear.Y), SheetSide.ShootingSide),
+                Doubtful = bare.Doubtful || fletched.Doubtful,
+            };
+        }
+    }
+
+    /// <summary>The shots of one kind that count, in order.</summary>
+    public static IEnumerable<ShotReading> Counting(SessionSet set, ArrowKind kind) =>
+        set.Shots.Where(s => s.Counts && s.Marked.Arrow == kind);
+}

@@ -1,0 +1,50 @@
+using Merganser.Core.Figures;
+using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
+using Merganser.Core.Units;
+
+namespace Merganser.Core.Groups;
+
+/// <summary>The place as typed, from the aiming point of its kind; empty is 0.</summary>
+public sealed record PlaceTyped(string? Right, string? Up);
+
+/// <summary>A hit as it was marked on the target face: pressed, or typed. Typed wins.</summary>
+/// <param name="Arrow">With vanes or without.</param>
+/// <param name="Place">Where it was pressed, inches from its aiming point as the archer sees it.</param>
+/// <param name="Typed">The same as typed.</param>
+/// <param name="ArrowNumber">Which arrow of the dozen.</param>
+public sealed record HitMarked(ArrowKind Arrow, Hole? Place, PlaceTyped? Typed = null, string? ArrowNumber = null)
+    : IMarked
+{
+    /// <summary>Half the width of the face that can be marked, inches.</summary>
+    public const double HalfFace = 24;
+
+    /// <summary>Where a hit may lie from its aiming point, inches on each axis.</summary>
+    public static AllowedRange Reach { get; } = new(-HalfFace, HalfFace, Unit.Inch, Why.OnTheFace);
+
+    /// <summary>The shot to be kept.</summary>
+    /// <exception cref="RefusedException">Nothing was marked, a field cannot be read, or it lies off the
+    /// face.</exception>
+    public ShotMarked Read(string set)
+    {
+        var fields = new FieldReader();
+        var right = fields.Optional("right", Typed?.Right, Quantity.Length, Reach);
+        var up = fields.Optional("up", Typed?.Up, Quantity.Length, Reach);
+        fields.Check(Place is not null || Typed is not null, "place", "missing", GroupSays.MarkThePlace);
+        fields.Check(
+            (ArrowNumber?.Length ?? 0) <= Marked.LongestNumber,
+            "arrowNumber",
+            "too-long",
+            new TooLong(Marked.LongestNumber)
+        );
+        if (Place is { } pressed && Typed is null)
+        {
+            fields.Inside("place", Math.Max(Math.Abs(pressed.X), Math.Abs(pressed.Y)), Reach);
+        }
+
+        fields.ThrowIfAny();
+        var at = Typed is null ? Place! : new Hole(right?.Value ?? 0, up?.Value ?? 0);
+        var number = string.IsNullOrWhiteSpace(ArrowNumber) ? null : ArrowNumber.Trim();
+        return new ShotMarked(set, at, at, SheetSide.ShootingSide, number, Arrow: Arrow);
+    }
+}

@@ -1,0 +1,36 @@
+/** A place on a target in inches from its aiming point, x right and y up. */
+export interface Place {
+  x: number;
+  y: number;
+}
+
+/** Inches from ring to ring: about six of them on a face, in steps that are read at a glance. */
+function ringStep(half: number): number {
+  return half <= 4 ? 0.5 : half <= 8 ? 1 : half <= 16 ? 2 : 4;
+}
+
+/** Radii of the rings of a face, the widest first. */
+export function rings(half: number): number[] {
+  const step = ringStep(half);
+  return Array.from({ length: Math.floor(half / step) }, (_, i) => (i + 1) * step).reverse();
+}
+
+/** A fletched arrow from behind: three vanes about the nock. Origin is the arrow. */
+export function vanesPath(radius: number): string {
+  const spoke = (angle: number) =>
+    `M${round(radius * Math.cos(angle))} ${round(radius * Math.sin(angle))}L${round(2 * radius * Math.cos(angle))} ${round(2 * radius * Math.sin(angle))}`;
+  return [-90, 30, 150].map((degrees) => spoke((degrees * Math.PI) / 180)).join('');
+}
+
+/** Half the width of a face on which all of it can be seen, inches. */
+export function faceFor(places: Place[], radii: number[] = []): number {
+  const far = Math.max(0, ...places.map((p) => Math.max(Math.abs(p.x), Math.abs(p.y))), ...radii);
+  return [4, 6, 8, 12, 16].find((half) => far <= half * 0.94) ?? 24;
+}
+
+/** Where the loupe stands: in the corner that the finger is farthest from. */
+export function loupeCorner(at: { x: number; y: number }, width: number, radius: number): { x: number; y: number } {
+  return { x: at.x > width / 2 ? radius + 8 : width - radius - 8, y: radius + 8 };
+}
+
+const round = (value: number) => Math.round(value * 10) / 10;

@@ -1,0 +1,56 @@
+import type { Marking, Paper } from './paperTypes';
+import { MarkingPanel } from './MarkingPanel';
+import { MarkingSheet } from './MarkingSheet';
+import { HitPanel } from './target/HitPanel';
+import { TargetMarking } from './target/TargetMarking';
+import type { PaperWork } from './usePaperWork';
+
+interface Props {
+  marking: Marking;
+  paper: Paper;
+  work: PaperWork;
+  /** Pixels to the inch of a sheet, and half the width of a face in inches. */
+  scale: { px: number; half: number };
+  onScale: (scale: { px: number; half: number }) => void;
+  onChange: (marking: Marking) => void;
+  onKeep: (marking?: Marking) => void;
+  onCancel: () => void;
+}
+
+/** A shot that is being marked: its sheet or face, and what is said of it beside. */
+export function SessionMarking({ marking, paper, work, scale, onScale, onChange, onKeep, onCancel }: Props) {
+  const last = paper.sets.at(-1)!;
+  const both = { marking, onChange, faults: work.faults, arrowNumbers: paper.plan.arrowNumbers };
+  return marking.arrow ? (
+    <>
+      <TargetMarking
+        marking={marking}
+        set={last}
+        half={scale.half}
+        onChange={onChange}
+        onKeep={onKeep}
+        onCancel={onCancel}
+      />
+      <HitPanel
+        key={last.shots.length}
+        {...both}
+        set={last}
+        half={scale.half}
+        onHalf={(half) => onScale({ ...scale, half })}
+        onKeep={() => onKeep()}
+      />
+    </>
+  ) : (
+    <>
+      <MarkingSheet marking={marking} px={scale.px} onChange={onChange} onKeep={() => onKeep()} onCancel={onCancel} />
+      <MarkingPanel
+        {...both}
+        number={last.shots.length + 1}
+        px={scale.px}
+        sizes={work.choices.data?.sizes ?? []}
+        onScale={(px) => onScale({ ...scale, px })}
+        onKeep={() => onKeep()}
+      />
+    </>
+  );
+}

@@ -1,0 +1,99 @@
+import { useState } from 'react';
+import { ChoiceRow } from '../../../parts/ChoiceRow';
+import { Field } from '../../../parts/Field';
+import { Fault } from '../../../parts/Note';
+import { useFigures } from '../../../units/UnitsContext';
+import { Pane } from '../Pane';
+import type { Marking, ShotSet } from '../paperTypes';
+import { halves, nextNumber, type ArrowKind } from './groupTypes';
+import w from '../../../parts/words.module.css';
+import l from '../../../parts/layout.module.css';
+
+interface Props {
+  marking: Marking;
+  set: ShotSet;
+  half: number;
+  faults: Record<string, string[]>;
+  arrowNumbers: string[];
+  onChange: (marking: Marking) => void;
+  onHalf: (half: number) => void;
+  onKeep: () => void;
+}
+
+/** Beside the face: which kind of arrow it was, its number, its place typed, how wide the face is. */
+export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, onHalf, onKeep }: Props) {
+  const { figure } = useFigures();
+  const [typing, setTyping] = useState(marking.right !== '' || marking.up !== '');
+  const kinds = (['fletched', 'bare'] as ArrowKind[]).map(
+    (kind) => [kind, `${kind === 'bare' ? 'Bare' : 'Fletched'} ${nextNumber(set, kind)}`] as const,
+  );
+  return (
+    <Pane label="Marking a hit">
+      <h1>Where did it strike?</h1>
+      <ChoiceRow
+        label="Kind of arrow"
+        value={marking.arrow}
+        choices={kinds}
+        onChange={(arrow) => onChange({ ...marking, arrow })}
+      />
+      <p className={w.muted}>{set.headline}</p>
+      {arrowNumbers.length > 0 && (
+        <>
+          <h2>Which arrow?</h2>
+          <ChoiceRow
+            label="Which arrow"
+            value={marking.arrowNumber}
+            choices={arrowNumbers.map((n) => [n, n] as const)}
+            onChange={(n) => onChange({ ...marking, arrowNumber: marking.arrowNumber === n ? '' : n })}
+          />
+        </>
+      )}
+      <ChoiceRow
+        label="How it is entered"
+        value={typing}
+        choices={[
+          [false, 'Mark the place'],
+          [true, 'Type the place'],
+        ]}
+        onChange={(next) => {
+          setTyping(next);
+          if (!next) onChange({ ...marking, right: '', up: '' });
+        }}
+      />
+      {typing && (
+        <div className={l.pair}>
+          <Field
+            label="Right of its aiming point (left: −)"
+            name="right"
+            quantity="length"
+            value={marking.right}
+            onChange={(right) => onChange({ ...marking, right })}
+            fault={(faults.right ?? faults.place)?.[0]}
+          />
+          <Field
+            label="Above its aiming point (below: −)"
+            name="up"
+            quantity="length"
+            value={marking.up}
+            onChange={(up) => onChange({ ...marking, up })}
+            fault={faults.up?.[0]}
+            onEnter={onKeep}
+          />
+        </div>
+      )}
+      {!typing && faults.place && <Fault>{faults.place[0]}</Fault>}
+      <h2>Width of the face</h2>
+      <ChoiceRow
+        label="Width of the face"
+        value={half}
+        choices={halves.map((h) => [h, figure(2 * h, 'in', 0)] as const)}
+        onChange={onHalf}
+      />
+      <p className={w.muted}>
+        Bare and fletched are aimed a hand apart, so that shafts don’t meet: each counts from its own point. A finger
+        slides the cross and lifts to set it. Keys: arrows {figure(0.05, 'in', 2)}, with Shift {figure(0.5, 'in', 2)};{' '}
+        <kbd>Enter</kbd> sets it, <kbd>B</kbd> bare, <kbd>F</kbd> fletched, <kbd>Esc</kbd> leaves.
+      </p>
+    </Pane>
+  );
+}

@@ -1,0 +1,99 @@
+import { rings, vanesPath, type Place } from '../../../drawing/target';
+import { useFigures } from '../../../units/UnitsContext';
+import type { Shot } from '../paperTypes';
+import type { ArrowKind } from './groupTypes';
+
+const HIT = 9;
+
+/** A plain face of our own about an aiming point; px is what an inch takes. */
+export function TargetFace({
+  width,
+  height,
+  cx,
+  cy,
+  px,
+  half,
+}: {
+  width: number;
+  height: number;
+  cx: number;
+  cy: number;
+  px: number;
+  half: number;
+}) {
+  const { figure } = useFigures();
+  const all = rings(half);
+  return (
+    <g>
+      <rect width={width} height={height} fill="var(--paper)" />
+      {all.map((radius, i) => (
+        <circle
+          key={radius}
+          cx={cx}
+          cy={cy}
+          r={radius * px}
+          fill={i % 2 === 0 ? 'var(--paper-face)' : 'var(--paper)'}
+          stroke="var(--paper-line)"
+        />
+      ))}
+      {all
+        .filter((_, i) => (all.length - i) % 2 === 0)
+        .map((radius) => (
+          <text key={radius} x={cx - radius * px + 4} y={cy - 5} fontSize="14">
+            {figure(radius, 'in', 0)}
+          </text>
+        ))}
+      <path d={`M${cx} ${cy - 11}l11 11l-11 11l-11 -11z`} fill="var(--paper-green)" />
+      <text x={cx} y={cy - half * px + 16} textAnchor="middle" fontSize="14">
+        high
+      </text>
+      <text x={cx + half * px - 4} y={cy - 6} textAnchor="end" fontSize="14">
+        right
+      </text>
+    </g>
+  );
+}
+
+/** One arrow in the target: a nock with three vanes, or the open ring of a bare shaft. */
+export function Hit({ kind, x, y, pale = false }: { kind: ArrowKind; x: number; y: number; pale?: boolean }) {
+  return (
+    <g transform={`translate(${x} ${y})`} opacity={pale ? 0.4 : 1}>
+      {kind === 'fletched' ? (
+        <>
+          <circle r={HIT - 1} fill="var(--paper-ink)" />
+          <path d={vanesPath(HIT - 1)} stroke="var(--paper-ink)" strokeWidth="3" />
+        </>
+      ) : (
+        <circle r={HIT} fill="var(--paper)" stroke="var(--paper-ink)" strokeWidth="3.5" />
+      )}
+    </g>
+  );
+}
+
+/** All shots of a set that count, each from its own aiming point. */
+export function Hits({
+  shots,
+  screen,
+  strong,
+}: {
+  shots: Shot[];
+  screen: (place: Place) => Place;
+  strong?: ArrowKind;
+}) {
+  return (
+    <>
+      {shots.map((shot) => {
+        const { x, y } = screen(shot.point);
+        return (
+          <Hit
+            key={shot.id}
+            kind={shot.arrow!}
+            x={x}
+            y={y}
+            pale={shot.doubtful || (strong !== undefined && shot.arrow !== strong)}
+          />
+        );
+      })}
+    </>
+  );
+}

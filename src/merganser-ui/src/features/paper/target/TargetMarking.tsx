@@ -1,0 +1,158 @@
+import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { loupeCorner, type Place } from '../../../drawing/target';
+import { classes } from '../../../parts/classes';
+import { useSize } from '../../../parts/useWidth';
+import { useFigures } from '../../../units/UnitsContext';
+import { tailWords } from '../../../drawing/tear';
+import { counted, type Marking, type ShotSet } from '../paperTypes';
+import { Hits, TargetFace } from './TargetFace';
+import { kindWords, nextNumber } from './groupTypes';
+import s from '../Sheet.module.css';
+
+/** The cross rides so far above a finger, pixels. */
+const FINGER = 60;
+const LOUPE = 58;
+const STEP = 0.05;
+const WIDE_STEP = 0.5;
+
+interface Props {
+  marking: Marking;
+  set: ShotSet;
+  half: number;
+  onChange: (marking: Marking) => void;
+  /** Keeps the shot; what was marked last is given along, since a finger lifts before it is drawn. */
+  onKeep: (marking: Marking) => void;
+  onCancel: () => void;
+}
+
+/**
+ * The face to mark: a finger slides the cross, which rides above it under a loupe, and lifts to set the shot; a mouse
+ * presses and drags; arrow keys move, Enter sets it.
+ */
+export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }: Props) {
+  const { ref, width, height } = useSize<HTMLDivElement>(620, 530);
+  const { figure } = useFigures();
+  const svg = useRef<SVGSVGElement>(null);
+  const things = useId();
+  const [dragged, setDragged] = useState(false);
+  const room = Math.min(width, height - 8);
+  const px = room / (2 * half);
+  const [cx, cy] = [width / 2, height / 2];
+  const at = marking.point ?? { x: 0, y: 0 };
+  const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px });
+  const kind = marking.arrow!;
+
+  const placeOf = (event: PointerEvent): Place => {
+    const box = svg.current!.getBoundingClientRect();
+    const k = width / box.width;
+    const above = event.pointerType === 'touch' ? FINGER : 0;
+    const edge = (value: number) => round(Math.max(-half, Math.min(half, value)));
+    return {
+      x: edge(((event.clientX - box.left) * k - cx) / px),
+      y: edge((cy - (event.clientY - above - box.top) * k) / px),
+    };
+  };
+  const put = (point: Place) => {
+    const next = { ...marking, point, right: '', up: '' };
+    onChange(next);
+    return next;
+  };
+  const press = (event: KeyboardEvent) => {
+    const step = event.shiftKey ? WIDE_STEP : STEP;
+    const way: Record<string, [number, number]> = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, step],
+      ArrowDown: [0, -step],
+    };
+    const move = way[event.key];
+    if (move) {
+      event.preventDefault();
+      put({ x: round(at.x + move[0]), y: round(at.y + move[1]) });
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      event.stopPropagation();
+      onKeep(marking.point ? marking : put(at));
+    } else if (event.key === 'Escape') {
+      event.preventDefault();
+      onCancel();
+    }
+  };
+
+  const aim = screen(at);
+  const corner = loupeCorner(aim, width, LOUPE);
+  return (
+    <div className={s.space} ref={ref}>
+      <svg
+        ref={svg}
+        className={classes(s.sheet, s.marking)}
+        viewBox={`0 0 ${width} ${height}`}
+        tabIndex={0}
+        role="application"
+        aria-label={`Face to mark the ${kindWords[kind]} shot ${nextNumber(set, kind)}. Arrow keys move the cross, Enter sets it.`}
+        data-owns-keys
+        data-testid="marking-sheet"
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture?.(event.pointerId);
+          setDragged(true);
+          put(placeOf(event));
+        }}
+        onPointerMove={(event) => dragged && put(placeOf(event))}
+        onPointerUp={(event) => {
+          if (!dragged) return;
+          setDragged(false);
+          if (event.pointerType === 'touch') onKeep(put(placeOf(event)));
+        }}
+        onPointerCancel={() => setDragged(false)}
+        onKeyDown={press}
+      >
+        <g id={things}>
+          <TargetFace width={width} height={height} cx={cx} cy={cy} px={px} half={half} />
+          <Hits shots={counted(set)} screen={screen} strong={kind} />
+        </g>
+        <Cross at={aim} shown={marking.point !== null} />
+        {dragged && (
+          <svg
+            x={corner.x - LOUPE}
+            y={corner.y - LOUPE}
+            width={2 * LOUPE}
+            height={2 * LOUPE}
+            viewBox={`${aim.x - LOUPE / 2} ${aim.y - LOUPE / 2} ${LOUPE} ${LOUPE}`}
+            style={{ borderRadius: '50%' }}
+            aria-hidden="true"
+            data-testid="loupe"
+          >
+            <clipPath id={`${things}-round`}>
+              <circle cx={aim.x} cy={aim.y} r={LOUPE / 2} />
+            </clipPath>
+            <g clipPath={`url(#${CSS.escape(`${things}-round`)})`}>
+              <use href={`#${things}`} />
+              <path
+                d={`M${aim.x - LOUPE / 2} ${aim.y}h${LOUPE} M${aim.x} ${aim.y - LOUPE / 2}v${LOUPE}`}
+                stroke="var(--paper-bill)"
+                strokeWidth="1"
+              />
+            </g>
+            <circle cx={aim.x} cy={aim.y} r={LOUPE / 2 - 1} fill="none" stroke="var(--paper-ink)" strokeWidth="1.5" />
+          </svg>
+        )}
+        <text x="16" y="28" fontSize="16" fontWeight="620">
+          {kindWords[kind]} {nextNumber(set, kind)}
+        </text>
+        <text x="16" y="48" fontSize="15" data-testid="mark-at">
+          {marking.point ? tailWords(marking.point, figure) : 'from its own aiming point'}
+        </text>
+      </svg>
+    </div>
+  );
+}
+
+const Cross = ({ at, shown }: { at: Place; shown: boolean }) => (
+  <g opacity={shown ? 1 : 0.5}>
+    <path d={`M${at.x - 20} ${at.y}h40 M${at.x} ${at.y - 20}v40`} stroke="var(--paper)" strokeWidth="6" />
+    <path d={`M${at.x - 19} ${at.y}h38 M${at.x} ${at.y - 19}v38`} stroke="var(--paper-bill)" strokeWidth="3" />
+    <circle cx={at.x} cy={at.y} r="9" fill="none" stroke="var(--paper-bill)" strokeWidth="2" />
+  </g>
+);
+
+const round = (value: number) => Math.round(value * 100) / 100;

@@ -1,0 +1,106 @@
+import { faceFor, type Place } from '../../../drawing/target';
+import { useSize } from '../../../parts/useWidth';
+import type { Schemas } from '../../../api/client';
+import { useFigures } from '../../../units/UnitsContext';
+import { counted, type ShotSet } from '../paperTypes';
+import { Hit, Hits, TargetFace } from './TargetFace';
+import s from '../Sheet.module.css';
+
+/** Both groups of a set on one face, each shot from its own aiming point, with their centres and regions. */
+export function TargetSheet({ set }: { set: ShotSet }) {
+  const { ref, width, height } = useSize<HTMLDivElement>(620, 530);
+  const { figure } = useFigures();
+  const groups = set.groups!;
+  const shots = counted(set);
+  const centres = [groups.fletchedGroup, groups.bareGroup].filter((g) => g !== null);
+  const half = faceFor(
+    shots.map((shot) => shot.point),
+    centres.map((g) => Math.max(Math.abs(g.centre.x), Math.abs(g.centre.y)) + g.radius),
+  );
+  const room = Math.min(width, height - 76);
+  const px = room / (2 * half);
+  const [cx, cy] = [width / 2, 52 + room / 2];
+  const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px });
+  const count = (kind: 'fletched' | 'bare') => `${groups[kind]} ${kind}`;
+  const title = `Set ${set.number}: ${set.stage}`;
+  return (
+    <div className={s.space} ref={ref}>
+      <svg
+        className={s.sheet}
+        viewBox={`0 0 ${width} ${height}`}
+        role="img"
+        aria-label={`${title}. ${set.headline} ${count('fletched')}, ${count('bare')}.`}
+        data-testid="target"
+      >
+        <TargetFace width={width} height={height} cx={cx} cy={cy} px={px} half={half} />
+        {groups.fletchedGroup && (
+          <circle
+            cx={screen(groups.fletchedGroup.centre).x}
+            cy={screen(groups.fletchedGroup.centre).y}
+            r={groups.tolerance * px}
+            fill="none"
+            stroke="var(--paper-green)"
+            strokeWidth="3"
+          />
+        )}
+        <Hits shots={shots} screen={screen} />
+        {groups.fletchedGroup && <Centre group={groups.fletchedGroup} screen={screen} px={px} />}
+        {groups.bareGroup && <Centre group={groups.bareGroup} screen={screen} px={px} dashed />}
+        <text x="16" y="26" fontSize="16" fontWeight="620">
+          {title}
+        </text>
+        <text x="16" y="45" fontSize="14">
+          each shot from its own aiming point
+        </text>
+        <Legend x={width - 16} y={26} kind="fletched" words={count('fletched')} />
+        <Legend x={width - 16} y={52} kind="bare" words={count('bare')} />
+        <text x="16" y={height - 10} fontSize="14" className={s.green}>
+          {groups.fletchedGroup ? `green ring: ${figure(groups.tolerance, 'in', 1)} about the fletched` : ''}
+        </text>
+        <text x={width - 16} y={height - 10} textAnchor="end" fontSize="14">
+          {groups.bareGroup ? 'cross and ring: centre, 95 %; dashed: bare' : ''}
+        </text>
+      </svg>
+    </div>
+  );
+}
+
+function Legend({ x, y, kind, words }: { x: number; y: number; kind: 'fletched' | 'bare'; words: string }) {
+  return (
+    <>
+      <Hit kind={kind} x={x - 96} y={y - 5} />
+      <text x={x - 74} y={y} fontSize="15">
+        {words}
+      </text>
+    </>
+  );
+}
+
+function Centre({
+  group,
+  screen,
+  px,
+  dashed,
+}: {
+  group: Schemas['GroupView'];
+  screen: (place: Place) => Place;
+  px: number;
+  dashed?: boolean;
+}) {
+  const { x, y } = screen(group.centre);
+  return (
+    <g>
+      <circle
+        cx={x}
+        cy={y}
+        r={group.radius * px}
+        fill="none"
+        stroke="var(--paper-ink)"
+        strokeWidth="2.5"
+        strokeDasharray={dashed ? '7 5' : undefined}
+      />
+      <path d={`M${x - 10} ${y}h20 M${x} ${y - 10}v20`} stroke="var(--paper)" strokeWidth="7" />
+      <path d={`M${x - 9} ${y}h18 M${x} ${y - 9}v18`} stroke="var(--paper-bill)" strokeWidth="3" />
+    </g>
+  );
+}
