@@ -81,9 +81,7 @@ internal sealed class GroupAdvice
         advice with
         {
             Sentence = new GroupsToShoot(LeastPairs, LeastPairs),
-            Reason = groups.MoreToDecide is > 0 and { } more
-                ? new MoreOfEach(more, Measure.Inches(scale.Tolerance))
-                : new ChanceAndEnough(new Chance(advice.Chance!.Value), new Chance(advice.Enough!.Value)),
+            Reason = new ChanceAndEnough(new Chance(advice.Chance!.Value), new Chance(advice.Enough!.Value)),
             Evidence = evidence,
             Ghosts = [],
         };

@@ -78,4 +78,5 @@ public enum GroupSays
     MarkThePlace,
     TrialAtPaper,
     NothingYet,
+    NoHeadOnBare,
 }

@@ -71,6 +71,7 @@ public enum RackSays
     GoOnWithTheGroups,
     LookAtTheGroups,
     NoShotsYet,
+    ShotBefore,
 }
 
 /// <summary>The arrow of a bow as the rack sees it.</summary>

@@ -81,6 +81,18 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             )
         );
 
+    /// <summary>True once a set of this bow was begun at the paper, or at a target.</summary>
+    public bool WasShot(string bowId, bool atTarget) =>
+        database.Read(sql =>
+            sql.Scalar<bool>(
+                """
+                SELECT EXISTS (SELECT 1 FROM paper p JOIN shot_set s ON s.paper_id = p.id
+                  WHERE p.bow_id = @bowId AND s.at_target = @atTarget)
+                """,
+                new { bowId, atTarget }
+            )
+        );
+
     /// <summary>A paper with what the bow's earlier papers taught.</summary>
     public PaperRow Get(string id)
     {

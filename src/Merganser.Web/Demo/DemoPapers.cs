@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
@@ -17,6 +18,7 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows)
         ShootRecurve();
         ShootFinished();
         ShootStubborn();
+        ShootGroups();
     }
 
     private void ShootCompound()
@@ -120,6 +122,51 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows)
         Shoot(paper, 44, [(.02, .83), (.07, .90), (-.03, .88)]);
         Answer(paper.Id, 1, RungKind.Spine, "the next two shafts tear the same");
         Answer(paper.Id, 2, RungKind.Face, "ten at the bale, no change");
+    }
+
+    /// <summary>
+    /// The barebow's bare shafts at 15 yd come toward the fletched ones: two of each, the advised move, two of each
+    /// again.
+    /// </summary>
+    private void ShootGroups()
+    {
+        (double X, double Y)[] stray = [(.5, .4), (-.6, .2), (.3, -.7), (-.2, .5), (.6, -.3), (-.4, -.5), (.1, .7)];
+        var plan = new SessionPlan(
+            SessionKind.Tune,
+            null,
+            [new PlannedStage(15, false, true)],
+            SessionPlan.UntilClear,
+            false,
+            null
+        );
+        var paper = Paper(5, Tansel, 5, "15", plan);
+        var began = Standing();
+        var (end, move) = (0, 0);
+        for (var open = true; open && end < 8; end++)
+        {
+            var now = Standing();
+            double Moved(AdjusterKind kind) => now[kind] - began[kind];
+            var right = -2.6 - (.42 * Moved(AdjusterKind.PlungerTension)) - (.09 * Moved(AdjusterKind.PointWeight));
+            var up = -2.2 - (.6 * Moved(AdjusterKind.NockingPoint));
+            for (var i = 0; i < 4; i++)
+            {
+                var (x, y) = stray[((4 * end) + i) % stray.Length];
+                var (kind, bare) = i < 2 ? (ArrowKind.Fletched, 0) : (ArrowKind.Bare, 1);
+                var place = new Hole(Math.Round(x + (bare * right), 2), Math.Round(y + (bare * up), 2));
+                var hit = new HitMarked(kind, place);
+                papers.Mark(paper.Session.Now.Id, $"77777777-0000-4000-8000-00000005{end:00}{i + 1:00}", hit);
+            }
+
+            paper = papers.Get(paper.Id);
+            open = move < 3;
+            if (open && paper.Session.Advice.Move is { } advised)
+            {
+                paper = Move(paper.Id, 300 + move++, advised.Kind, advised.To);
+            }
+        }
+
+        Dictionary<AdjusterKind, int> Standing() =>
+            bows.Get(Tansel).Adjusters.ToDictionary(a => a.Kind, a => a.Position);
     }
 
     private void Answer(string paperId, int number, RungKind rung, string note)

@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
@@ -21,6 +22,7 @@ public sealed record PaperChoices(
     IReadOnlyList<StageChoice> Stages,
     IReadOnlyList<SaidSize> Sizes,
     IReadOnlyList<Message> BeforeYouShoot,
+    IReadOnlyList<Message> BeforeGroups,
     Message UsualTolerance,
     Message StrictTolerance,
     bool BothAxes,
@@ -164,6 +166,7 @@ public static class PaperEndpoints
             ],
             ShooterWords.Sizes,
             [PaperSays.PaperTaut, PaperSays.TargetBehind, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
+            [GroupSays.EachAtItsOwnSpot, GroupSays.NoHeadOnBare, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
             new Amount(Measure.Ruled(Tolerances.Usual)),
             new Amount(Measure.Ruled(Tolerances.Strict)),
             archer is { MayPress: true, Experience: Experience.Technician },

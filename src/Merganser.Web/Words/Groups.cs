@@ -73,6 +73,8 @@ public static class GroupWords
             GroupSays.BareHigh => $"a lighter shaft is faster and strikes high: from weight, speed and drag",
             GroupSays.MarkOnTheFace => $"This set is shot at a target: mark where the arrow struck.",
             GroupSays.MarkOnThePaper => $"This set is shot through paper: mark the holes.",
+            GroupSays.NoHeadOnBare =>
+                $"A bare shaft never carries a broadhead; a field point of the same weight goes on it.",
             GroupSays.NothingYet => $"Nothing yet: shoot a group of each.",
             GroupSays.TrialAtPaper => $"A trial of arrows is shot through paper: choose a stage at the paper.",
             GroupSays.MarkThePlace => $"Mark where it struck, or type its place.",

@@ -3372,6 +3372,7 @@ export interface components {
             stages: components["schemas"]["StageChoice"][];
             sizes: components["schemas"]["SaidSize"][];
             beforeYouShoot: string[];
+            beforeGroups: string[];
             usualTolerance: string;
             strictTolerance: string;
             /** @description True for a technician with a press: a move for each axis may be advised at once. */

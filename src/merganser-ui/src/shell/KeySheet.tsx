@@ -23,7 +23,8 @@ const keys: [string, string][] = [
   ['Arrow keys', 'on the sheet: move the cross a little, with Shift five times as far'],
   ['N', 'mark a shot'],
   ['V', 'the shots of the set, to void one'],
-  ['F', 'while a shot is marked: read the other face of the sheet'],
+  ['F', 'while a shot is marked: read the other face of the sheet; at a target: the next is fletched'],
+  ['B', 'while a hit is marked at a target: the next is bare'],
   ['M', 'log a move'],
   ['?', 'this sheet'],
 ];

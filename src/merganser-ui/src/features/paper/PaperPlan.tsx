@@ -100,7 +100,7 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
           finding, once it is bigger than the archer’s own spread.
         </p>
       )}
-      <BeforeYouShoot lines={choices?.beforeYouShoot ?? []} />
+      <BeforeYouShoot lines={(atTarget ? choices?.beforeGroups : choices?.beforeYouShoot) ?? []} />
       {!atTarget &&
         pick<Schemas['SessionKind']>('What for', 'kind', [
           ['tune', 'Tune the bow'],

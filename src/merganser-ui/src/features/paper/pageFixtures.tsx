@@ -136,6 +136,7 @@ const choices = {
   stages: [{ code: 'three', words: '3 yd', stages: [{ distance: 3, fletched: false }] }],
   sizes: [],
   beforeYouShoot: [],
+  beforeGroups: [],
 };
 
 export function open(papers: unknown[], more: Record<string, unknown> = {}, path = '/bows/b/paper') {

@@ -29,13 +29,13 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
   );
   return (
     <Pane label="Marking a hit">
-      <h1>Where did it strike?</h1>
       <ChoiceRow
         label="Kind of arrow"
         value={marking.arrow}
         choices={kinds}
         onChange={(arrow) => onChange({ ...marking, arrow })}
       />
+      <h1>Where did it strike?</h1>
       <p className={w.muted}>{set.headline}</p>
       {arrowNumbers.length > 0 && (
         <>

@@ -6,12 +6,13 @@ import { useFigures } from '../../../units/UnitsContext';
 import { tailWords } from '../../../drawing/tear';
 import { counted, type Marking, type ShotSet } from '../paperTypes';
 import { Hits, TargetFace } from './TargetFace';
-import { kindWords, nextNumber } from './groupTypes';
+import { kindWords, nextNumber, type ArrowKind } from './groupTypes';
 import s from '../Sheet.module.css';
 
 /** The cross rides so far above a finger, pixels. */
 const FINGER = 60;
 const LOUPE = 58;
+const kinds: Record<string, ArrowKind> = { b: 'bare', f: 'fletched' };
 const STEP = 0.05;
 const WIDE_STEP = 0.5;
 
@@ -73,6 +74,9 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
       event.preventDefault();
       event.stopPropagation();
       onKeep(marking.point ? marking : put(at));
+    } else if (kinds[event.key.toLowerCase()] && !event.ctrlKey && !event.metaKey) {
+      event.preventDefault();
+      onChange({ ...marking, arrow: kinds[event.key.toLowerCase()]! });
     } else if (event.key === 'Escape') {
       event.preventDefault();
       onCancel();
@@ -82,7 +86,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
   const aim = screen(at);
   const corner = loupeCorner(aim, width, LOUPE);
   return (
-    <div className={s.space} ref={ref}>
+    <div className={classes(s.space, s.face)} ref={ref}>
       <svg
         ref={svg}
         className={classes(s.sheet, s.marking)}

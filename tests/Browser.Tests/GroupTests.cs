@@ -1,0 +1,154 @@
+using System.Globalization;
+using OpenQA.Selenium;
+using static Merganser.Browser.Tests.States;
+
+namespace Merganser.Browser.Tests;
+
+/// <summary>Groups at a target on the real screen: by keys to done, by a finger on a phone, what a few cannot show.</summary>
+public class GroupTests
+{
+    private static readonly (double X, double Y)[] Stray = [(.5, .4), (-.5, -.4), (.4, -.5), (-.4, .5)];
+
+    [Fact]
+    public void Bare_and_fletched_go_by_keys_from_a_clear_offset_over_a_move_to_done()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(Compound + "/groups");
+        screen.SeeText("h1", "Bare against fletched");
+        screen.Push("Begin these groups");
+        screen.SeeText("[data-testid=advice]", "Shoot 2 fletched and 2 bare");
+        Shoot(screen, -6, 0);
+        screen.SeeText("[data-testid=words]", "Bare lands 6");
+        screen.SeeText("[data-testid=words]", "left");
+        screen.SeeText("[data-testid=words]", "clear");
+        screen.SeeText("[data-testid=advice]", "as a paper that tears tail right");
+        screen.SeeText("[data-testid=evidence]", "clear is p below 0.012 at each look");
+        Body(screen, Keys.Control + Keys.Enter);
+        screen.SeeText("[data-testid=film]", "Set 2");
+        screen.SeeText("[data-testid=next]", "old shots don't count with new ones");
+        for (var end = 0; end < 4 && !Go(screen).Contains("I accept this"); end++)
+        {
+            Shoot(screen, .1, .45);
+        }
+
+        Go(screen).ShouldContain("I accept this");
+        screen.SeeText("[data-testid=advice]", "Inside 2.00 in");
+        Body(screen, Keys.Enter);
+        screen.SeeText("[data-testid=next]", "Accepted");
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-testid=next]", "Accepted");
+        screen.Go("/");
+        screen.SeeText("[data-testid=rack]", "Groups accepted");
+    }
+
+    [Fact]
+    public void Two_of_each_are_told_what_they_cannot_show_and_a_move_is_a_test()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(Compound + "/groups");
+        screen.Push("Begin these groups");
+        screen.Push("Mark a shot");
+        Mark(screen, -.8, .6);
+        Mark(screen, .9, -.4);
+        screen.SeeText("[data-testid=marking-sheet]", "bare 1");
+        Mark(screen, -4.9, .9);
+        screen.Push("Read the groups");
+        screen.SeeText("[data-testid=advice]", "Shoot 1 more bare");
+        Body(screen, "n");
+        Mark(screen, -3.6, -.6);
+        screen.Push("Read the groups");
+        screen.SeeText("[data-testid=advice]", "A test, ");
+        screen.SeeText("[data-testid=powers]", "more of each would show an offset of 2.00 in four times in five");
+        screen.See("[data-testid=target]");
+        screen.Push("Undo: shot 4");
+        screen.SeeText("[data-testid=advice]", "Shoot 1 more bare");
+    }
+
+    [Fact]
+    public void A_finger_marks_six_arrows_and_one_that_was_marked_while_the_server_was_away_is_kept()
+    {
+        using var screen = new Screen(demo: true, 390, 844);
+        screen.Size(390, 844, phone: true);
+        screen.Go(Compound + "/groups");
+        screen.Push("Begin these groups");
+        screen.Push("Mark a shot");
+        for (var i = 0; i < 6; i++)
+        {
+            screen.SeeText("[data-testid=marking-sheet]", i < 2 || i == 4 ? "fletched" : "bare");
+            Slide(screen, 20 - (12 * i), 10 * i);
+            screen.SeeText("[data-testid=film]", $"{i + 1} {(i == 0 ? "shot" : "shots")}");
+        }
+
+        screen.See("[data-testid=marking-sheet]").FindElements(By.CssSelector("g[transform]")).Count.ShouldBe(6);
+        screen.Kill();
+        Slide(screen, -50, 30);
+        screen.SeeText("[data-testid=next]", "Kept here, not yet saved");
+        screen.StartAgain();
+        screen.Push("Try again");
+        screen.SeeText("[data-testid=film]", "7 shots");
+    }
+
+    private static string Go(Screen screen)
+    {
+        screen.Settled();
+        return screen.See("[data-testid=go]").Text;
+    }
+
+    private static void Body(Screen screen, string keys) =>
+        screen.Driver.FindElement(By.TagName("body")).SendKeys(keys);
+
+    /// <summary>Four fletched, then four bare about a place, and the face turned over.</summary>
+    private static void Shoot(Screen screen, double x, double y)
+    {
+        Body(screen, "n");
+        foreach (var (kind, right, up) in new[] { ("f", 0.0, 0.0), ("b", x, y) })
+        {
+            foreach (var stray in Stray)
+            {
+                screen.See("[data-testid=marking-sheet]").SendKeys(kind);
+                screen.SeeText("[data-testid=marking-sheet]", kind == "f" ? "fletched" : "bare");
+                Mark(screen, right + stray.X, up + stray.Y);
+            }
+        }
+
+        screen.See("[data-testid=marking-sheet]").SendKeys(Keys.Escape);
+        screen.See("[data-testid=advice]");
+    }
+
+    private static void Mark(Screen screen, double right, double up)
+    {
+        var shots = Shots(screen);
+        screen.Push("Type the place");
+        screen.Type("right", right.ToString("F2", CultureInfo.InvariantCulture));
+        screen.Type("up", up.ToString("F2", CultureInfo.InvariantCulture));
+        screen.See("[name=up]").SendKeys(Keys.Enter);
+        screen.Until(_ => Shots(screen) == shots + 1 ? "kept" : null);
+    }
+
+    private static int Shots(Screen screen) =>
+        screen.Driver.FindElements(By.CssSelector("[data-testid=marking-sheet] g[transform]")).Count;
+
+    /// <summary>A finger comes down under the middle of the face, slides and lifts.</summary>
+    private static void Slide(Screen screen, int x, int y)
+    {
+        var sheet = screen.See("[data-testid=marking-sheet]");
+        var (left, top) = (sheet.Location.X + (sheet.Size.Width / 2), sheet.Location.Y + (sheet.Size.Height / 2));
+        Touch(screen, "touchStart", left, top + 60);
+        Touch(screen, "touchMove", left + x, top + 60 + y);
+        screen.See("[data-testid=loupe]");
+        Touch(screen, "touchEnd");
+    }
+
+    private static void Touch(Screen screen, string type, params int[] at) =>
+        screen.Driver.ExecuteCdpCommand(
+            "Input.dispatchTouchEvent",
+            new Dictionary<string, object?>
+            {
+                ["type"] = type,
+                ["touchPoints"] =
+                    at.Length == 0
+                        ? Array.Empty<object>()
+                        : [new Dictionary<string, object> { ["x"] = at[0], ["y"] = at[1] }],
+            }
+        );
+}
