@@ -125,7 +125,7 @@ public sealed record ShotInput(
 public sealed record HitInput(
     string? Id,
     ArrowKind Arrow,
-    Hole? Place,
+    Hole? Place = null,
     PlaceTyped? Typed = null,
     string? ArrowNumber = null
 )

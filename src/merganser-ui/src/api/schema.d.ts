@@ -2802,7 +2802,7 @@ export interface components {
         HitInput: {
             id: null | string;
             arrow: components["schemas"]["ArrowKind"];
-            place: null | components["schemas"]["Hole"];
+            place?: null | components["schemas"]["Hole"];
             typed?: null | components["schemas"]["PlaceTyped"];
             arrowNumber?: null | string;
         };

@@ -36,7 +36,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
   const svg = useRef<SVGSVGElement>(null);
   const things = useId();
   const [dragged, setDragged] = useState(false);
-  const room = Math.min(width, height - 8);
+  const room = Math.min(width - 24, height - 8);
   const px = room / (2 * half);
   const [cx, cy] = [width / 2, height / 2];
   const at = marking.point ?? { x: 0, y: 0 };
@@ -129,7 +129,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
             <clipPath id={`${things}-round`}>
               <circle cx={aim.x} cy={aim.y} r={LOUPE / 2} />
             </clipPath>
-            <g clipPath={`url(#${CSS.escape(`${things}-round`)})`}>
+            <g clipPath={`url(#${things}-round)`}>
               <use href={`#${things}`} />
               <path
                 d={`M${aim.x - LOUPE / 2} ${aim.y}h${LOUPE} M${aim.x} ${aim.y - LOUPE / 2}v${LOUPE}`}

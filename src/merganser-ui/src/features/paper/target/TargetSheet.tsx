@@ -17,7 +17,7 @@ export function TargetSheet({ set }: { set: ShotSet }) {
     shots.map((shot) => shot.point),
     centres.map((g) => Math.max(Math.abs(g.centre.x), Math.abs(g.centre.y)) + g.radius),
   );
-  const room = Math.min(width, height - 76);
+  const room = Math.min(width - 24, height - 98);
   const px = room / (2 * half);
   const [cx, cy] = [width / 2, 52 + room / 2];
   const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px });
@@ -54,10 +54,10 @@ export function TargetSheet({ set }: { set: ShotSet }) {
         </text>
         <Legend x={width - 16} y={26} kind="fletched" words={count('fletched')} />
         <Legend x={width - 16} y={52} kind="bare" words={count('bare')} />
-        <text x="16" y={height - 10} fontSize="14" className={s.green}>
+        <text x="16" y={height - 28} fontSize="14" className={s.green}>
           {groups.fletchedGroup ? `green ring: ${figure(groups.tolerance, 'in', 1)} about the fletched` : ''}
         </text>
-        <text x={width - 16} y={height - 10} textAnchor="end" fontSize="14">
+        <text x="16" y={height - 10} fontSize="14">
           {groups.bareGroup ? 'cross and ring: centre, 95 %; dashed: bare' : ''}
         </text>
       </svg>

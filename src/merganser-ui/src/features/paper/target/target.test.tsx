@@ -1,0 +1,153 @@
+import { cleanup, fireEvent, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { faceFor, loupeCorner, rings } from '../../../drawing/target';
+import { show } from '../../../testing/show';
+import { set as setOf, shot } from '../pageFixtures';
+import type { Marking, ShotSet } from '../paperTypes';
+import { Powers } from './GroupParts';
+import { freshHit, halfFor, nextKind, nextNumber, type ArrowKind } from './groupTypes';
+import { HitPanel } from './HitPanel';
+import { TargetMarking } from './TargetMarking';
+import { TargetSheet } from './TargetSheet';
+
+afterEach(cleanup);
+
+const power = (pairs: number, chance: number) => ({ pairs, chance, words: `${pairs} of each` });
+const groups = {
+  tolerance: 2,
+  toleranceText: '2.00 in',
+  bare: 2,
+  fletched: 2,
+  pairs: 2,
+  fletchedGroup: { centre: { x: 0, y: 0 }, radius: 2, count: 2 },
+  bareGroup: { centre: { x: -4, y: 0.5 }, radius: 2.5, count: 2 },
+  offset: { x: -4, y: 0.2 },
+  radius: 3.2,
+  verdict: 'likely',
+  test: 'F(2, 4) = 9.00',
+  bareHigh: 'Bare shafts are lighter: taken off.',
+  powers: [power(2, 0.07), power(3, 0.19)],
+  more: '6 more of each would show it.',
+};
+const hit = (number: number, arrow: ArrowKind, x = 0, y = 0, part: object = {}) => ({
+  ...shot(number, 0),
+  arrow,
+  point: { x, y },
+  ...part,
+});
+const set = (...shots: object[]) => setOf(1, { groups, shots, stage: '20 yd groups' }) as unknown as ShotSet;
+
+describe('which arrow is marked next', () => {
+  it('begins each group with two, then goes one of each in turn', () => {
+    const [f, b] = [hit(1, 'fletched'), hit(2, 'bare')];
+    expect(nextKind(set(), null)).toBe('fletched');
+    expect(nextKind(set(f), 'fletched')).toBe('fletched');
+    expect(nextKind(set(f, f), 'fletched')).toBe('bare');
+    expect(nextKind(set(f, f, b), 'bare')).toBe('bare');
+    expect(nextKind(set(f, f, b, b), 'bare')).toBe('fletched');
+    expect(nextKind(set(f, f, b, b, f), 'fletched')).toBe('bare');
+    expect(nextKind(set(f, f, b, b, b), 'bare')).toBe('fletched');
+  });
+
+  it('counts a voided shot in its number and not in its group', () => {
+    const voided = hit(1, 'fletched', 0, 0, { voidReason: 'plucked' });
+    expect(nextNumber(set(voided), 'fletched')).toBe(2);
+    expect(nextKind(set(voided, hit(2, 'fletched')), 'fletched')).toBe('fletched');
+  });
+});
+
+describe('the face', () => {
+  it('is as wide as what lies on it, with rings that are read at a glance', () => {
+    expect(faceFor([])).toBe(4);
+    expect(faceFor([{ x: -5, y: 1 }])).toBe(6);
+    expect(faceFor([{ x: 0, y: 1 }], [30])).toBe(24);
+    expect(rings(8)).toEqual([8, 7, 6, 5, 4, 3, 2, 1]);
+    expect(rings(24)).toEqual([24, 20, 16, 12, 8, 4]);
+    expect(halfFor(set(hit(1, 'bare', 12, 0)))).toBe(16);
+    expect(loupeCorner({ x: 300, y: 90 }, 390, 58).x).toBeLessThan(100);
+    expect(loupeCorner({ x: 90, y: 90 }, 390, 58).x).toBeGreaterThan(300);
+  });
+
+  it('shows both groups with their centres, and says how many', () => {
+    show(<TargetSheet set={set(hit(1, 'fletched'), hit(2, 'bare', -4, 0.5))} />);
+    expect(screen.getByTestId('target').getAttribute('aria-label')).toContain('2 fletched, 2 bare.');
+    expect(screen.getByText('green ring: 2.0 in about the fletched')).toBeTruthy();
+  });
+
+  it('shows what more of each would show', () => {
+    show(<Powers groups={set().groups!} />);
+    expect(screen.getByTestId('powers').textContent).toContain('19 %');
+    expect(screen.getByText('6 more of each would show it.')).toBeTruthy();
+  });
+});
+
+describe('a hit', () => {
+  const marking = (change = vi.fn(), keep = vi.fn(), part: Partial<Marking> = {}) => {
+    show(
+      <TargetMarking
+        marking={{ ...freshHit('fletched'), ...part }}
+        set={set()}
+        half={8}
+        onChange={change}
+        onKeep={keep}
+        onCancel={vi.fn()}
+      />,
+    );
+    return screen.getByTestId('marking-sheet');
+  };
+  const at = (pointerType: string, clientX: number, clientY: number) => ({
+    pointerType,
+    clientX,
+    clientY,
+    pointerId: 1,
+  });
+
+  it('is set when a finger lifts, above it; a mouse leaves it to be corrected', () => {
+    const [change, keep] = [vi.fn(), vi.fn()];
+    const sheet = marking(change, keep);
+    sheet.getBoundingClientRect = () => ({ left: 0, top: 0, width: 620, height: 530 }) as DOMRect;
+    fireEvent.pointerDown(sheet, at('mouse', 310, 265));
+    fireEvent.pointerUp(sheet, at('mouse', 310, 265));
+    expect(change.mock.lastCall![0].point).toEqual({ x: 0, y: 0 });
+    expect(keep).not.toHaveBeenCalled();
+    fireEvent.pointerDown(sheet, at('touch', 310, 325));
+    expect(screen.getByTestId('loupe')).toBeTruthy();
+    fireEvent.pointerUp(sheet, at('touch', 310, 325));
+    expect(keep.mock.lastCall![0]).toMatchObject({ arrow: 'fletched', point: { x: 0, y: 0 } });
+  });
+
+  it('goes by keys: arrows, the kind, Enter', async () => {
+    const [change, keep] = [vi.fn(), vi.fn()];
+    marking(change, keep, { point: { x: 1, y: 1 } }).focus();
+    await userEvent.keyboard('{ArrowLeft}');
+    expect(change.mock.lastCall![0].point).toEqual({ x: 0.95, y: 1 });
+    await userEvent.keyboard('{Shift>}{ArrowDown}{/Shift}');
+    expect(change.mock.lastCall![0].point).toEqual({ x: 1, y: 0.5 });
+    await userEvent.keyboard('b');
+    expect(change.mock.lastCall![0].arrow).toBe('bare');
+    await userEvent.keyboard('{Enter}');
+    expect(keep.mock.lastCall![0].point).toEqual({ x: 1, y: 1 });
+  });
+
+  it('is typed, with its fault beside the field, and of either kind', async () => {
+    const change = vi.fn();
+    show(
+      <HitPanel
+        marking={{ ...freshHit('fletched'), right: '1' }}
+        set={set()}
+        half={8}
+        faults={{ up: ['Allowed is −24 to 24 in.'] }}
+        arrowNumbers={['1', '2']}
+        onChange={change}
+        onHalf={vi.fn()}
+        onKeep={vi.fn()}
+      />,
+    );
+    expect(screen.getByText('Allowed is −24 to 24 in.')).toBeTruthy();
+    await userEvent.click(screen.getByText('Bare 1'));
+    expect(change.mock.lastCall![0].arrow).toBe('bare');
+    await userEvent.click(screen.getByText('Mark the place'));
+    expect(change.mock.lastCall![0].right).toBe('');
+  });
+});

@@ -1,0 +1,141 @@
+using System.Text.Json.Nodes;
+using static Merganser.Web.Tests.PaperJson;
+
+namespace Merganser.Web.Tests;
+
+/// <summary>Groups at a target over the API: each hit once, faults beside their fields, the same after a restart.</summary>
+public class GroupTests
+{
+    private static readonly object Twenty = new[]
+    {
+        new
+        {
+            distance = "20",
+            fletched = false,
+            atTarget = true,
+        },
+    };
+
+    [Fact]
+    public async Task Hits_are_kept_once_read_in_pairs_and_the_same_after_a_restart()
+    {
+        using var app = new App();
+        var paper = await app.StartPaper(Twenty);
+        ((string)paper["plan"]!["stages"]![0]!["words"]!).ShouldBe("20 yd groups");
+        paper = await Hit(app, paper, "fletched", .5, .4);
+        paper = await Hit(app, paper, "fletched", -.5, -.4);
+        paper = await Hit(app, paper, "bare", -4.4, .6);
+        ((string)paper["advice"]!["sentence"]!).ShouldBe("Shoot 1 more bare, and mark where it strikes.");
+        var last = HitOf("bare", -5.1, -.2);
+        await app.Post($"/api/sets/{SetId(paper)}/hits", last);
+        paper = (await app.Post($"/api/sets/{SetId(paper)}/hits", last)).Body;
+        var groups = paper["sets"]![0]!["groups"]!;
+        ((int)groups["pairs"]!).ShouldBe(2);
+        ((double)groups["offset"]!["x"]!).ShouldBe(-4.75, 1e-9);
+        ((double)groups["tolerance"]!).ShouldBe(2);
+        paper["sets"]![0]!["shots"]!.AsArray().Count.ShouldBe(4);
+        ((string)paper["sets"]![0]!["shots"]![2]!["place"]!).ShouldBe("4.40 in left, 0.60 in high");
+        paper["sets"]![0]!["figures"]![0]!["working"]!["terms"]!.AsArray().Count.ShouldBe(3);
+        app.Restart();
+        (await app.Get($"/api/papers/{Id(paper)}"))["sets"]!.ToJsonString().ShouldBe(paper["sets"]!.ToJsonString());
+        var rack = (await app.Get("/api/rack"))["bows"]!.AsArray().First(b => (string)b!["id"]! == App.Brindle)!;
+        ((string)rack["nextStop"]!).ShouldBe("groups");
+        ((string)rack["stops"]!.AsArray().First(s => (string)s!["name"]! == "paper")!["state"]!).ShouldBe(
+            "shot before"
+        );
+    }
+
+    [Fact]
+    public async Task A_move_begins_another_set_at_the_target()
+    {
+        using var app = new App();
+        var paper = await app.StartPaper(Twenty);
+        foreach (var (x, y) in new[] { (.5, .4), (-.5, -.4), (.4, -.5), (-.4, .5) })
+        {
+            paper = await Hit(app, paper, "fletched", x, y);
+            paper = await Hit(app, paper, "bare", x - 6, y);
+        }
+
+        Kind(paper).ShouldBe("move");
+        var move = paper["advice"]!["move"]!;
+        var moved = new
+        {
+            id = App.NewId(),
+            adjuster = (string)move["kind"]!,
+            to = (int)move["to"]!,
+        };
+        paper = (await app.Post($"/api/papers/{Id(paper)}/moves", moved)).Body;
+        paper["sets"]!.AsArray().Count.ShouldBe(2);
+        paper["sets"]![1]!["groups"].ShouldNotBeNull();
+        ((string)paper["next"]!["sentence"]!).ShouldStartWith("Shoot 2 fletched and 2 bare");
+    }
+
+    [Theory]
+    [InlineData("""{"arrow":"bare"}""", "place")]
+    [InlineData("""{"arrow":"bare","place":{"x":0,"y":24.5}}""", "place")]
+    [InlineData("""{"arrow":"bare","typed":{"right":"left a bit","up":"1"}}""", "right")]
+    [InlineData("""{"arrow":"bare","typed":{"right":"1","up":"30"}}""", "up")]
+    [InlineData("""{"arrow":"bare","place":{"x":0,"y":1},"arrowNumber":"the ninth"}""", "arrowNumber")]
+    public async Task What_cannot_be_is_said_beside_its_field(string hit, string field)
+    {
+        using var app = new App();
+        var paper = await app.StartPaper(Twenty);
+        var body = JsonNode.Parse(hit)!;
+        body["id"] = App.NewId();
+        var (status, problem) = await app.Post($"/api/sets/{SetId(paper)}/hits", body);
+        status.ShouldBe(400);
+        problem["errors"]![field].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task A_target_stands_where_offsets_can_be_read_and_a_trial_stays_at_the_paper()
+    {
+        using var app = new App();
+        (await Refused(app, "7", "tune"))["distance"]![0]!.ToString().ShouldContain("10 to 40 yd");
+        (await Refused(app, "20", "trial"))["stages"].ShouldNotBeNull();
+        var paper = await app.StartPaper(Twenty);
+        var (status, problem) = await app.Post($"/api/sets/{SetId(paper)}/shots", App.Shot(1, 0));
+        status.ShouldBe(400);
+        ((string)problem["title"]!).ShouldBe("This set is shot at a target: mark where the arrow struck.");
+    }
+
+    private static async Task<JsonNode> Refused(App app, string distance, string kind)
+    {
+        var (status, problem) = await app.Post(
+            "/api/papers",
+            new
+            {
+                id = App.NewId(),
+                bowId = App.Brindle,
+                arrowVersionId = App.IslandVersion,
+                kind,
+                stages = new[]
+                {
+                    new
+                    {
+                        distance,
+                        fletched = false,
+                        atTarget = true,
+                    },
+                },
+            }
+        );
+        status.ShouldBe(400);
+        return problem["errors"]!;
+    }
+
+    private static async Task<JsonNode> Hit(App app, JsonNode paper, string arrow, double x, double y)
+    {
+        var (status, body) = await app.Post($"/api/sets/{SetId(paper)}/hits", HitOf(arrow, x, y));
+        status.ShouldBe(200);
+        return body;
+    }
+
+    private static object HitOf(string arrow, double x, double y) =>
+        new
+        {
+            id = App.NewId(),
+            arrow,
+            place = new { x, y },
+        };
+}
