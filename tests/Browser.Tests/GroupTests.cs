@@ -4,7 +4,9 @@ using static Merganser.Browser.Tests.States;
 
 namespace Merganser.Browser.Tests;
 
-/// <summary>Groups at a target on the real screen: by keys to done, by a finger on a phone, what a few cannot show.</summary>
+/// <summary>
+/// Groups at a target on the real screen: by keys to done, by a finger on a phone, what a few cannot show.
+/// </summary>
 public class GroupTests
 {
     private static readonly (double X, double Y)[] Stray = [(.5, .4), (-.5, -.4), (.4, -.5), (-.4, .5)];

@@ -29,7 +29,6 @@ public class Screenshots
 
         Wear("shed");
         const string arrow = $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001";
-        Take("compare", arrow + "&way=compare", "main table");
         Take("needed-spine", arrow + "&way=chart", "[data-testid=spine-chart]");
         Take("catalogue", "/catalogue?bow=22222222-0000-4000-8000-000000000001", "main tbody tr");
         Take("weigh-in", $"{Bow}/dozen?way=weigh&class=Point", "[data-testid=live]");
@@ -37,11 +36,14 @@ public class Screenshots
         Take("build-list", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=tray", "[data-testid=assembly]");
         Take("paper", $"{Bow}/paper", "[data-testid=advice]");
         Take("learned", $"{Bow}/paper?way=learned", "[data-testid=learned] table");
+        Take("groups", "/bows/22222222-0000-4000-8000-000000000003/groups", "[data-testid=powers]");
         Take("nock-tune", "/bows/22222222-0000-4000-8000-000000000002/paper?way=nocks", "[data-testid=nocks]");
         screen.Size(390, 844, phone: true);
         Take("phone-paper", $"{Bow}/paper", "[data-testid=advice]");
-        Take("phone-arrow", $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", "[data-testid=callouts]");
         Take("phone-start", "/", "[data-testid=rack] h2");
+        screen.Go("/bows/22222222-0000-4000-8000-000000000003/groups");
+        screen.Push("Mark a shot");
+        Shown("phone-groups", "[data-testid=marking-sheet]");
 
         using var sheet = new PartsSheet();
         screen.Size(1280, 2300);
@@ -54,6 +56,11 @@ public class Screenshots
         void Take(string name, string path, string wait)
         {
             screen.Go(path);
+            Shown(name, wait);
+        }
+
+        void Shown(string name, string wait)
+        {
             screen.See(wait);
             screen.Settled();
             StateAudit

@@ -3,7 +3,9 @@ using static Merganser.Web.Tests.PaperJson;
 
 namespace Merganser.Web.Tests;
 
-/// <summary>Groups at a target over the API: each hit once, faults beside their fields, the same after a restart.</summary>
+/// <summary>
+/// Groups at a target over the API: each hit once, faults beside their fields, the same after a restart.
+/// </summary>
 public class GroupTests
 {
     private static readonly object Twenty = new[]

@@ -44,8 +44,17 @@ public sealed record TargetScale(double Yards)
     /// <summary>Good enough: distance, inches (common practice, no source; 40 yd guessed).</summary>
     private static readonly (double Yards, double Value)[] Enough = [(10, .5), (15, 1.2), (20, 2), (30, 4), (40, 6)];
 
-    /// <summary>Two thirds of the factor are believed at first: a step that is too big costs more (measured).</summary>
-    private const double Believed = 2.0 / 3;
+    /// <summary>
+    /// Half of the factor is believed at first: a step that is too big costs more than one too small (measured, half
+    /// against two thirds: docs/benchmarks.md).
+    /// </summary>
+    private const double Believed = 0.5;
+
+    /// <summary>
+    /// Chance of an offset that no move answers: paper finds most of those first (measured against the paper's .3 and
+    /// against 0: docs/benchmarks.md).
+    /// </summary>
+    private const double DeafChance = 0.1;
 
     /// <summary>Sd of the offset before anything was shot at 20 yd, inches.</summary>
     private const double OffsetSd = 3.6;
@@ -103,6 +112,7 @@ public sealed record TargetScale(double Yards)
                 ),
             ],
             CrossShare = paper.CrossShare * Believed,
+            DeafChance = DeafChance,
             TearSd = OffsetSd * Factor / At(Factors, 20) / Scale,
             SpreadCentre = SpreadCentre,
             SpreadLogSd = SpreadLogSd,

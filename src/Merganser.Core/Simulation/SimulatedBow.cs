@@ -283,6 +283,6 @@ public sealed class SimulatedBow : IShootingBow
     private double Normal() => Normal(random);
 
     /// <summary>Box and Muller's normal numbers (from memory), so that a seed always gives the same shots.</summary>
-    private static double Normal(Random from) =>
+    internal static double Normal(Random from) =>
         Math.Sqrt(-2 * Math.Log(1 - from.NextDouble())) * Math.Cos(2 * Math.PI * from.NextDouble());
 }

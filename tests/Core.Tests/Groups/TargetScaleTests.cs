@@ -56,11 +56,7 @@ public class TargetScaleTests
         (there.Nominal * scale.Scale).ShouldBe(.25 * 2.8, 1e-12);
         there.PlusChance.ShouldBeInRange(.94, .96);
         var unknown = scale.Prior(new ResponsePrior([trade])).Gains[0];
-        (unknown.Expected * scale.Scale).ShouldBe(
-            .25 * 2.8 * 2 / 3,
-            1e-9,
-            "a step too big costs more than one too small"
-        );
+        (unknown.Expected * scale.Scale).ShouldBe(.25 * 2.8 / 2, 1e-9, "a step too big costs more than one too small");
         (scale.Prior(new ResponsePrior([trade])).TearSd * scale.Scale).ShouldBe(3.6, 1e-9);
     }
 

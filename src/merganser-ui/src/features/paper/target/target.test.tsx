@@ -106,14 +106,20 @@ describe('a hit', () => {
   it('is set when a finger lifts, above it; a mouse leaves it to be corrected', () => {
     const [change, keep] = [vi.fn(), vi.fn()];
     const sheet = marking(change, keep);
-    sheet.getBoundingClientRect = () => ({ left: 0, top: 0, width: 620, height: 530 }) as DOMRect;
-    fireEvent.pointerDown(sheet, at('mouse', 310, 265));
-    fireEvent.pointerUp(sheet, at('mouse', 310, 265));
+    const [, , width, height] = sheet.getAttribute('viewBox')!.split(' ').map(Number) as [
+      number,
+      number,
+      number,
+      number,
+    ];
+    sheet.getBoundingClientRect = () => ({ left: 0, top: 0, width, height }) as DOMRect;
+    fireEvent.pointerDown(sheet, at('mouse', width / 2, height / 2));
+    fireEvent.pointerUp(sheet, at('mouse', width / 2, height / 2));
     expect(change.mock.lastCall![0].point).toEqual({ x: 0, y: 0 });
     expect(keep).not.toHaveBeenCalled();
-    fireEvent.pointerDown(sheet, at('touch', 310, 325));
+    fireEvent.pointerDown(sheet, at('touch', width / 2, height / 2 + 60));
     expect(screen.getByTestId('loupe')).toBeTruthy();
-    fireEvent.pointerUp(sheet, at('touch', 310, 325));
+    fireEvent.pointerUp(sheet, at('touch', width / 2, height / 2 + 60));
     expect(keep.mock.lastCall![0]).toMatchObject({ arrow: 'fletched', point: { x: 0, y: 0 } });
   });
 
