@@ -207,7 +207,8 @@ public sealed class ClosedLoop
         }
     }
 
-    private static SessionEnd? EndOf(AdviceKind kind) =>
+    /// <summary>How a session ends with an advice, or null where it goes on.</summary>
+    internal static SessionEnd? EndOf(AdviceKind kind) =>
         kind switch
         {
             AdviceKind.GoodEnough => SessionEnd.Done,

@@ -73,7 +73,7 @@ public sealed class GroupLoop
                 advice = Session().Advice;
             }
 
-            if (EndOf(advice.Kind) is { } end)
+            if (ClosedLoop.EndOf(advice.Kind) is { } end)
             {
                 return Ended(end, arrows, advice.Chance ?? 0);
             }
@@ -95,16 +95,6 @@ public sealed class GroupLoop
             return new GroupResult(end, moves, arrows, length, double.IsNaN(after36) ? length : after36, stated);
         }
     }
-
-    private static SessionEnd? EndOf(AdviceKind kind) =>
-        kind switch
-        {
-            AdviceKind.GoodEnough => SessionEnd.Done,
-            AdviceKind.NotReachable => SessionEnd.NotReachable,
-            AdviceKind.StopAsking => SessionEnd.StoppedAsking,
-            AdviceKind.MovesDoNotHelp => SessionEnd.MovesDoNotHelp,
-            _ => null,
-        };
 
     private TuningSession Session() =>
         new(

@@ -4,15 +4,15 @@ export interface Place {
   y: number;
 }
 
-/** Inches from ring to ring: about six of them on a face, in steps that are read at a glance. */
-function ringStep(half: number): number {
-  return half <= 4 ? 0.5 : half <= 8 ? 1 : half <= 16 ? 2 : 4;
-}
+/** From ring to ring in a unit: as many rings as are read at a glance. */
+const STEPS = [0.5, 1, 2, 4, 5, 10];
+const MOST_RINGS = 8;
 
-/** Radii of the rings of a face, the widest first. */
-export function rings(half: number): number[] {
-  const step = ringStep(half);
-  return Array.from({ length: Math.floor(half / step) }, (_, i) => (i + 1) * step).reverse();
+/** Radii of the rings of a face in inches, the widest first; round in the unit that is shown, of so many inches. */
+export function rings(half: number, unit = 1): number[] {
+  const wide = half / unit;
+  const step = STEPS.find((s) => wide / s <= MOST_RINGS) ?? 10;
+  return Array.from({ length: Math.floor(wide / step) }, (_, i) => (i + 1) * step * unit).reverse();
 }
 
 /** A fletched arrow from behind: three vanes about the nock. Origin is the arrow. */

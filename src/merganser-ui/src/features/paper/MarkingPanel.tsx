@@ -6,6 +6,7 @@ import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Fault } from '../../parts/Note';
 import { drawnTear, type Choices, type End, type Marking, type Side } from './paperTypes';
 import { SayIt } from './SayIt';
+import { WhichArrow } from './WhichArrow';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
@@ -67,17 +68,7 @@ export function MarkingPanel(props: Props) {
             ? 'In the shooter’s own words'
             : 'Point hole first, then the tail'}
       </h1>
-      {arrowNumbers.length > 0 && (
-        <>
-          <h2>Which arrow?</h2>
-          <ChoiceRow
-            label="Which arrow"
-            value={marking.arrowNumber}
-            choices={arrowNumbers.map((n) => [n, n] as const)}
-            onChange={(n) => onChange({ ...marking, arrowNumber: marking.arrowNumber === n ? '' : n })}
-          />
-        </>
-      )}
+      <WhichArrow marking={marking} numbers={arrowNumbers} onChange={onChange} />
       <ChoiceRow label="How it is entered" value={entry} choices={entries} onChange={choose} />
       {entry === 'mark' && (
         <p>The point leaves the round hole; the tail leaves the cuts of the vanes. Press both on the sheet.</p>

@@ -5,11 +5,11 @@ import { classes } from '../../parts/classes';
 import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';
 import type { Hole, Marking } from './paperTypes';
+import { rounded, steppedBy } from './sheetKeys';
 import s from './Sheet.module.css';
 
 const FINGER = 60;
 const GRAB = 26;
-const STEP = 0.05;
 const WIDE_STEP = 0.25;
 
 interface Props {
@@ -38,8 +38,8 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
     // The cross rides above a finger, so that the finger does not hide it.
     const above = event.pointerType === 'touch' ? FINGER : 0;
     return {
-      x: round(((event.clientX - place.left) * k - cx) / px),
-      y: round((cy - (event.clientY - above - place.top) * k) / px),
+      x: rounded(((event.clientX - place.left) * k - cx) / px),
+      y: rounded((cy - (event.clientY - above - place.top) * k) / px),
     };
   };
   const near = (hole: Hole): HoleName | null => {
@@ -59,17 +59,8 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
     put(name, hole);
   };
   const press = (event: KeyboardEvent) => {
-    const step = event.shiftKey ? WIDE_STEP : STEP;
-    const way: Record<string, [number, number]> = {
-      ArrowLeft: [-step, 0],
-      ArrowRight: [step, 0],
-      ArrowUp: [0, step],
-      ArrowDown: [0, -step],
-    };
-    const move = way[event.key];
-    if (move) {
-      event.preventDefault();
-      const moved = { x: round(cross.x + move[0]), y: round(cross.y + move[1]) };
+    const moved = steppedBy(event, cross, WIDE_STEP);
+    if (moved) {
       setCross(moved);
       if (marking.tail) onChange({ ...marking, tail: moved, right: '', up: '' });
     } else if (event.key === 'Enter') {
@@ -139,5 +130,3 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
     </div>
   );
 }
-
-const round = (value: number) => Math.round(value * 100) / 100;

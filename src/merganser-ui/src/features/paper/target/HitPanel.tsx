@@ -4,6 +4,7 @@ import { Field } from '../../../parts/Field';
 import { Fault } from '../../../parts/Note';
 import { useFigures } from '../../../units/UnitsContext';
 import { Pane } from '../Pane';
+import { WhichArrow } from '../WhichArrow';
 import type { Marking, ShotSet } from '../paperTypes';
 import { halves, nextNumber, type ArrowKind } from './groupTypes';
 import w from '../../../parts/words.module.css';
@@ -37,17 +38,7 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
       />
       <h1>Where did it strike?</h1>
       <p className={w.muted}>{set.headline}</p>
-      {arrowNumbers.length > 0 && (
-        <>
-          <h2>Which arrow?</h2>
-          <ChoiceRow
-            label="Which arrow"
-            value={marking.arrowNumber}
-            choices={arrowNumbers.map((n) => [n, n] as const)}
-            onChange={(n) => onChange({ ...marking, arrowNumber: marking.arrowNumber === n ? '' : n })}
-          />
-        </>
-      )}
+      <WhichArrow marking={marking} numbers={arrowNumbers} onChange={onChange} />
       <ChoiceRow
         label="How it is entered"
         value={typing}

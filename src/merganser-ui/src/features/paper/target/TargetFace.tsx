@@ -1,5 +1,5 @@
 import { rings, vanesPath, type Place } from '../../../drawing/target';
-import { useFigures } from '../../../units/UnitsContext';
+import { useFigures, useUnits } from '../../../units/UnitsContext';
 import type { Shot } from '../paperTypes';
 import type { ArrowKind } from './groupTypes';
 
@@ -22,7 +22,7 @@ export function TargetFace({
   half: number;
 }) {
   const { figure } = useFigures();
-  const all = rings(half);
+  const all = rings(half, useUnits().length === 'inches' ? 1 : 1 / 2.54);
   return (
     <g>
       <rect width={width} height={height} fill="var(--paper)" />

@@ -5,6 +5,7 @@ import { useSize } from '../../../parts/useWidth';
 import { useFigures } from '../../../units/UnitsContext';
 import { tailWords } from '../../../drawing/tear';
 import { counted, type Marking, type ShotSet } from '../paperTypes';
+import { rounded, steppedBy } from '../sheetKeys';
 import { Hits, TargetFace } from './TargetFace';
 import { kindWords, nextNumber, type ArrowKind } from './groupTypes';
 import s from '../Sheet.module.css';
@@ -13,7 +14,6 @@ import s from '../Sheet.module.css';
 const FINGER = 60;
 const LOUPE = 58;
 const kinds: Record<string, ArrowKind> = { b: 'bare', f: 'fletched' };
-const STEP = 0.05;
 const WIDE_STEP = 0.5;
 
 interface Props {
@@ -47,7 +47,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
     const box = svg.current!.getBoundingClientRect();
     const k = width / box.width;
     const above = event.pointerType === 'touch' ? FINGER : 0;
-    const edge = (value: number) => round(Math.max(-half, Math.min(half, value)));
+    const edge = (value: number) => rounded(Math.max(-half, Math.min(half, value)));
     return {
       x: edge(((event.clientX - box.left) * k - cx) / px),
       y: edge((cy - (event.clientY - above - box.top) * k) / px),
@@ -59,17 +59,9 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
     return next;
   };
   const press = (event: KeyboardEvent) => {
-    const step = event.shiftKey ? WIDE_STEP : STEP;
-    const way: Record<string, [number, number]> = {
-      ArrowLeft: [-step, 0],
-      ArrowRight: [step, 0],
-      ArrowUp: [0, step],
-      ArrowDown: [0, -step],
-    };
-    const move = way[event.key];
-    if (move) {
-      event.preventDefault();
-      put({ x: round(at.x + move[0]), y: round(at.y + move[1]) });
+    const moved = steppedBy(event, at, WIDE_STEP);
+    if (moved) {
+      put(moved);
     } else if (event.key === 'Enter') {
       event.preventDefault();
       event.stopPropagation();
@@ -158,5 +150,3 @@ const Cross = ({ at, shown }: { at: Place; shown: boolean }) => (
     <circle cx={at.x} cy={at.y} r="9" fill="none" stroke="var(--paper-bill)" strokeWidth="2" />
   </g>
 );
-
-const round = (value: number) => Math.round(value * 100) / 100;

@@ -36,10 +36,16 @@ export const freshHit = (kind: ArrowKind): Marking => ({
   arrow: kind,
 });
 
+/** So many tolerances to the edge of a face. */
+const TOLERANCES = 3;
+
 /** Halves of faces that can be marked, inches. */
 export const halves = [4, 8, 16, 24];
 
-/** The narrowest of them on which all shots of a set can be seen. */
+/** The narrowest of them on which the tolerance is a third and all shots of a set can be seen. */
 export const halfFor = (set: ShotSet) =>
-  halves.find((h) => h >= 8 && set.shots.every(({ point }) => Math.max(Math.abs(point.x), Math.abs(point.y)) <= h)) ??
-  24;
+  halves.find(
+    (h) =>
+      h >= TOLERANCES * (set.groups?.tolerance ?? 0) &&
+      set.shots.every(({ point }) => Math.max(Math.abs(point.x), Math.abs(point.y)) <= h),
+  ) ?? 24;

@@ -64,6 +64,7 @@ describe('the face', () => {
     expect(faceFor([{ x: 0, y: 1 }], [30])).toBe(24);
     expect(rings(8)).toEqual([8, 7, 6, 5, 4, 3, 2, 1]);
     expect(rings(24)).toEqual([24, 20, 16, 12, 8, 4]);
+    expect(rings(8, 1 / 2.54).map((r) => Math.round(r * 2.54 * 10) / 10)).toEqual([20, 16, 12, 8, 4]);
     expect(halfFor(set(hit(1, 'bare', 12, 0)))).toBe(16);
     expect(loupeCorner({ x: 300, y: 90 }, 390, 58).x).toBeLessThan(100);
     expect(loupeCorner({ x: 90, y: 90 }, 390, 58).x).toBeGreaterThan(300);

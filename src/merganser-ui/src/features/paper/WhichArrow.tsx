@@ -1,0 +1,24 @@
+import { ChoiceRow } from '../../parts/ChoiceRow';
+import type { Marking } from './paperTypes';
+
+interface Props {
+  marking: Marking;
+  numbers: string[];
+  onChange: (marking: Marking) => void;
+}
+
+/** Which arrow of the dozen it was, where they are numbered; pressed again it is none. */
+export function WhichArrow({ marking, numbers, onChange }: Props) {
+  if (numbers.length === 0) return null;
+  return (
+    <>
+      <h2>Which arrow?</h2>
+      <ChoiceRow
+        label="Which arrow"
+        value={marking.arrowNumber}
+        choices={numbers.map((n) => [n, n] as const)}
+        onChange={(n) => onChange({ ...marking, arrowNumber: marking.arrowNumber === n ? '' : n })}
+      />
+    </>
+  );
+}
