@@ -30,7 +30,11 @@ export function SightsPane({ bowId }: { bowId: string }) {
     placeholderData: keepPreviousData,
   });
   const faults = faultsOf(table.error);
-  const rows = table.data?.rows ?? [];
+  // While an entry cannot be read, the table is that of the last one that could.
+  const [read, setRead] = useState(table.data);
+  if (table.data && table.data !== read) setRead(table.data);
+  const shown = table.data ?? read;
+  const rows = shown?.rows ?? [];
   const most = Math.max(0.01, ...rows.map((r) => Math.max(r.cant, r.thirdAxisUphill)));
   const bar = scale(0, most, 4, 144);
   return (
@@ -78,8 +82,11 @@ export function SightsPane({ bowId }: { bowId: string }) {
       <Column wide label="The table">
         <h2>
           Sideways at the target{' '}
-          {table.data && <small className={w.muted}>at {withUnit(table.data.speed, 'ft/s', 0, units)}</small>}
+          {shown && <small className={w.muted}>at {withUnit(shown.speed, 'ft/s', 0, units)}</small>}
         </h2>
+        {table.isError && shown && (
+          <p className={w.muted}>For what could be read last: an entry is not readable yet.</p>
+        )}
         <Table>
           <thead>
             <tr>

@@ -226,4 +226,16 @@ describe('the sight axes', () => {
     show(<SightsPane bowId="b" />);
     expect(await screen.findByText(/steeper is no shot/)).toBeTruthy();
   });
+
+  it('keep the table that could be read last while an entry cannot', async () => {
+    let bad = false;
+    answering({ '/cants': () => (bad ? refusing({ slope: ['Allowed is 0 to 60 degrees.'] }) : table) });
+    show(<SightsPane bowId="b" />);
+    await screen.findByText('1.50 in');
+    bad = true;
+    await userEvent.type(screen.getByLabelText(/^Slope of the shot/), '9');
+    expect(await screen.findByText(/Allowed is 0 to 60/)).toBeTruthy();
+    expect(screen.getByText('1.50 in')).toBeTruthy();
+    expect(screen.getByText(/could be read last/)).toBeTruthy();
+  });
 });
