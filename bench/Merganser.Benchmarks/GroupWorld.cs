@@ -18,15 +18,26 @@ internal static class GroupWorld
         Console.WriteLine(
             $"  {bows} bows a row            moves    arrows  false %  ≥ 1.5 tol %  unfinished %  inside@36 %  stated → true"
         );
-        foreach (var (spread, reversed) in new[] { (.6, 0.0), (1.0, 0), (1.6, 0), (1.0, .05) })
+        foreach (
+            var (spread, reversed, both) in new[]
+            {
+                (.6, 0.0, false),
+                (1.0, 0, false),
+                (1.6, 0, false),
+                (1.0, .05, false),
+                (.6, 0, true),
+                (1.0, 0, true),
+                (1.6, 0, true),
+            }
+        )
         {
-            Row(bows, spread, reversed);
+            Row(bows, spread, reversed, both);
         }
 
         return Task.CompletedTask;
     }
 
-    private static void Row(int bows, double spread, double reversed)
+    private static void Row(int bows, double spread, double reversed, bool both)
     {
         var tolerance = new TargetScale(20).Tolerance;
         GroupResult[] all =
@@ -35,12 +46,13 @@ internal static class GroupWorld
                 .Range(FirstSeed, bows)
                 .AsParallel()
                 .AsOrdered()
-                .Select(seed => GroupLoop.Run(new SimulatedTarget(seed, spread, tolerance, reversed))),
+                .Select(seed => GroupLoop.Run(new SimulatedTarget(seed, spread, tolerance, reversed), bothAxes: both)),
         ];
         GroupResult[] done = [.. all.Where(r => r.End == SessionEnd.Done)];
         double Share(IEnumerable<GroupResult> of) => 100.0 * of.Count() / bows;
         int At(double share, Func<GroupResult, int> of) => all.Select(of).Order().ElementAt((int)(share * (bows - 1)));
-        var name = $"bare 20 yd, {spread:0.0} in{(reversed > 0 ? $", {100 * reversed:0} % reversed" : "")}";
+        var name =
+            $"bare 20 yd, {spread:0.0} in{(reversed > 0 ? $", {100 * reversed:0} % reversed" : "")}{(both ? ", both axes" : "")}";
         Console.WriteLine(
             string.Create(
                 CultureInfo.InvariantCulture,

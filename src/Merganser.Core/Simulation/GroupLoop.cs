@@ -37,18 +37,21 @@ public sealed class GroupLoop
     private readonly PlannedStage stage;
     private readonly List<SessionEvent> events = [];
     private readonly int[] setting;
+    private readonly bool bothAxes;
     private string set = "";
 
-    private GroupLoop(SimulatedTarget target, double yards)
+    private GroupLoop(SimulatedTarget target, double yards, bool bothAxes)
     {
-        this.target = target;
+        (this.target, this.bothAxes) = (target, bothAxes);
         stage = new PlannedStage(yards, false, true);
         setting = new int[target.Bow.Levers.Count];
     }
 
     /// <param name="target">The target.</param>
     /// <param name="yards">The distance.</param>
-    public static GroupResult Run(SimulatedTarget target, double yards = 20) => new GroupLoop(target, yards).Run();
+    /// <param name="bothAxes">A move for each axis in one visit to the press.</param>
+    public static GroupResult Run(SimulatedTarget target, double yards = 20, bool bothAxes = false) =>
+        new GroupLoop(target, yards, bothAxes).Run();
 
     private GroupResult Run()
     {
@@ -80,8 +83,12 @@ public sealed class GroupLoop
 
             if (advice.Move is { } move)
             {
-                setting[target.Bow.Kinds.ToList().IndexOf(move.Kind)] = move.To;
-                Happens(new MoveMade(move.Kind, move.From, move.To));
+                Make(move);
+                if (advice.Also is { } also)
+                {
+                    Make(also);
+                }
+
                 moves++;
                 Begin(SetPurpose.Session);
             }
@@ -104,11 +111,17 @@ public sealed class GroupLoop
                 target.Bow.Adjusters(setting)
             ),
             [],
-            new SessionPlan(SessionKind.Tune, null, [stage], SessionPlan.UntilClear, true, null),
+            new SessionPlan(SessionKind.Tune, null, [stage], SessionPlan.UntilClear, true, null, bothAxes),
             Tolerances.Usual,
             Knowledge.None,
             events
         );
+
+    private void Make(AdvisedMove move)
+    {
+        setting[target.Bow.Kinds.ToList().IndexOf(move.Kind)] = move.To;
+        Happens(new MoveMade(move.Kind, move.From, move.To));
+    }
 
     private void Begin(SetPurpose purpose) => set = Happens(new SetBegun(stage, "20", purpose, Arrow));
 

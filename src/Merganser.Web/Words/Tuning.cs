@@ -22,6 +22,8 @@ public static class TuningWords
             BothOrders(var first, var second) => $"{first}; and in the same visit {second:low}",
             ShootBeforeMoving(1) => $"Shoot one more before anything is moved.",
             ShootBeforeMoving(var shots) => $"Shoot {shots} more before anything is moved.",
+            ChanceAndEnough(var chance, var enough) when chance.Of < enough.Of && Alike(chance, enough) =>
+                $"Chance of being inside just under {enough}; done at {enough}.",
             ChanceAndEnough(var chance, var enough) => $"Chance of being inside {chance}; done at {enough}.",
             MeanMayBeOff(var by) => $"The mean may still be {by} off what was read.",
             MoveThenShoot(var order) => $"{order}, then shoot two.",
@@ -194,6 +196,9 @@ public static class TuningWords
                 $"The plunger's place is the bow's centre shot: the tension first, then its place",
             _ => $"A lower brace cures stiff, a higher one weak, a little",
         };
+
+    /// <summary>True where two chances are said as the same figure.</summary>
+    private static bool Alike(Chance one, Chance other) => Speaker.Trade.Say(Of(one)) == Speaker.Trade.Say(Of(other));
 
     private static string SourceOf(GainSource from) =>
         from switch

@@ -109,6 +109,12 @@ public class AdviceWordingTests
         new Chance(0).Said().ShouldBe("under 1 %");
         new Chance(1).Said().ShouldBe("over 99 %");
         new Chance(.734).Said().ShouldBe("73 %");
+        new ChanceAndEnough(new Chance(.934), new Chance(.97))
+            .Said()
+            .ShouldBe("Chance of being inside 93 %; done at 97 %.");
+        new ChanceAndEnough(new Chance(.967), new Chance(.97))
+            .Said()
+            .ShouldBe("Chance of being inside just under 97 %; done at 97 %.");
     }
 
     /// <summary>"In" and "out" are kept for toward and away from the riser; a twist is shorter or longer.</summary>

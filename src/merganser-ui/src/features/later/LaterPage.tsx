@@ -1,6 +1,7 @@
 import { useNavigate, useParams } from 'react-router';
 import { ShellHead, type StopName } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
+import { UnsoundFoot } from '../../shell/UnsoundFoot';
 import { useBow } from '../../api/queries';
 import { Empty } from '../../parts/Empty';
 import { Main, Page } from '../../parts/Page';
@@ -26,12 +27,7 @@ export default function LaterPage() {
         </Empty>
       </Main>
       {unsound ? (
-        <Foot
-          sentence="Do not shoot this bow until it is repaired."
-          reason={unsound}
-          button="To the inspection"
-          onGo={() => void navigate(`/bows/${bowId}/bow?check=inspection`)}
-        />
+        <UnsoundFoot bowId={bowId!} why={unsound} />
       ) : (
         <Foot
           sentence="This stop is still empty: go on with the paper."

@@ -18,7 +18,11 @@ export function ChanceBar({
 }) {
   const { figure } = useFigures();
   const WIDTH = 160;
-  const words = `${percent(chance)} inside ${figure(tolerance, 'in', 2)} now${after == null ? '' : `, ${percent(after)} after the move`}`;
+  const now =
+    enough !== null && chance < enough && percent(chance) === percent(enough)
+      ? `just under ${percent(enough)}`
+      : percent(chance);
+  const words = `${now} inside ${figure(tolerance, 'in', 2)} now${after == null ? '' : `, ${percent(after)} after the move`}`;
   return (
     <div className={s.chance}>
       <svg width={WIDTH} height="26" viewBox={`0 0 ${WIDTH} 26`} role="img" aria-label={words}>
@@ -41,7 +45,7 @@ export function ChanceBar({
         )}
       </svg>
       <span>
-        <b className={w.tabular}>{percent(chance)}</b> inside {figure(tolerance, 'in', 2)}
+        <b className={w.tabular}>{now}</b> inside {figure(tolerance, 'in', 2)}
         {after != null && (
           <>
             , <b className={classes(w.tabular, s.after)}>{percent(after)}</b> after it

@@ -5,6 +5,7 @@ import { answer, api } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
+import { UnsoundFoot } from '../../shell/UnsoundFoot';
 import { useBow, useDozens } from '../../api/queries';
 import { Plain } from '../../parts/Buttons';
 import { Empty } from '../../parts/Empty';
@@ -125,6 +126,8 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
           button="To the rack"
           onGo={() => void navigate('/')}
         />
+      ) : bow.data?.unsound ? (
+        <UnsoundFoot bowId={bowId} why={bow.data.unsound} />
       ) : kept.length === 0 ? (
         <Foot
           sentence="Build an arrow and keep it."

@@ -199,6 +199,9 @@ describe('the reading', () => {
 
   it('says chances without none and certain', () => {
     expect([percent(0.0001), percent(0.5), percent(0.9999)]).toEqual(['under 1 %', '50 %', 'over 99 %']);
+    show(<ChanceBar chance={0.967} enough={0.97} tolerance={0.25} />);
+    expect(screen.getByRole('img', { name: /^just under 97 % inside/ })).toBeTruthy();
+    cleanup();
     show(<ChanceBar chance={0.5} enough={null} tolerance={0.125} />);
     expect(screen.getByRole('img', { name: '50 % inside 0.13 in now' })).toBeTruthy();
   });
