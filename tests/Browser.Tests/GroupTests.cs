@@ -53,6 +53,7 @@ public class GroupTests
         Mark(screen, -.8, .6);
         Mark(screen, .9, -.4);
         screen.SeeText("[data-testid=marking-sheet]", "bare 1");
+        screen.Push("fishtail");
         Mark(screen, -4.9, .9);
         screen.Push("Read the groups");
         screen.SeeText("[data-testid=advice]", "Shoot 1 more bare");
@@ -62,7 +63,11 @@ public class GroupTests
         screen.SeeText("[data-testid=advice]", "A test, ");
         screen.SeeText("[data-testid=powers]", "more of each would show an offset of 2.00 in four times in five");
         screen.See("[data-testid=target]");
+        screen.Push("Shots, 4");
+        screen.SeeText("[data-testid=shots]", "bare, flew fishtail");
         screen.Push("Undo: shot 4");
+        screen.SeeText("[data-testid=shots] [data-state=void]", "marked wrongly");
+        screen.Push("Reading");
         screen.SeeText("[data-testid=advice]", "Shoot 1 more bare");
     }
 

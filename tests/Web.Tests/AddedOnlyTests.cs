@@ -167,7 +167,7 @@ public class AddedOnlyTests : IDisposable
     public void A_shot_names_its_kind_of_arrow_at_a_target_and_nowhere_else()
     {
         const string columns =
-            "INSERT INTO shot SELECT 'x', set_id, 99, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number, words, @kind FROM shot LIMIT 1";
+            "INSERT INTO shot SELECT 'x', set_id, 99, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number, words, @kind, NULL FROM shot LIMIT 1";
         Should.Throw<SqliteException>(() => file.Execute(columns, new { kind = "bare" }));
         Should.Throw<SqliteException>(() => file.Execute(columns, new { kind = "crooked" }));
         file.Execute(columns, new { kind = (string?)null }).ShouldBe(1);

@@ -26,7 +26,8 @@ public class GroupTests
         ((string)paper["plan"]!["stages"]![0]!["words"]!).ShouldBe("20 yd groups");
         paper = await Hit(app, paper, "fletched", .5, .4);
         paper = await Hit(app, paper, "fletched", -.5, -.4);
-        paper = await Hit(app, paper, "bare", -4.4, .6);
+        paper = await Hit(app, paper, "bare", -4.4, .6, "fishtail");
+        ((string)paper["sets"]![0]!["shots"]![2]!["flight"]!).ShouldBe("fishtail");
         ((string)paper["advice"]!["sentence"]!).ShouldBe("Shoot 1 more bare, and mark where it strikes.");
         var last = HitOf("bare", -5.1, -.2);
         await app.Post($"/api/sets/{SetId(paper)}/hits", last);
@@ -126,18 +127,26 @@ public class GroupTests
         return problem["errors"]!;
     }
 
-    private static async Task<JsonNode> Hit(App app, JsonNode paper, string arrow, double x, double y)
+    private static async Task<JsonNode> Hit(
+        App app,
+        JsonNode paper,
+        string arrow,
+        double x,
+        double y,
+        string? flight = null
+    )
     {
-        var (status, body) = await app.Post($"/api/sets/{SetId(paper)}/hits", HitOf(arrow, x, y));
+        var (status, body) = await app.Post($"/api/sets/{SetId(paper)}/hits", HitOf(arrow, x, y, flight));
         status.ShouldBe(200);
         return body;
     }
 
-    private static object HitOf(string arrow, double x, double y) =>
+    private static object HitOf(string arrow, double x, double y, string? flight = null) =>
         new
         {
             id = App.NewId(),
             arrow,
             place = new { x, y },
+            flight,
         };
 }

@@ -13,6 +13,22 @@ public enum ArrowKind
     Bare,
 }
 
+/// <summary>How an arrow was seen to fly.</summary>
+public enum Flight
+{
+    /// <summary>Straight in.</summary>
+    Clean,
+
+    /// <summary>Its tail went round: contact, a bent shaft, a vane.</summary>
+    Corkscrew,
+
+    /// <summary>Its tail swung from side to side.</summary>
+    Fishtail,
+
+    /// <summary>Its tail swung up and down.</summary>
+    Porpoise,
+}
+
 /// <summary>
 /// A set at a target as the engine reads it: one observation is one pair, the k-th bare shaft with the k-th fletched
 /// arrow of the same setting. A shot without a partner waits for it.

@@ -13,8 +13,14 @@ public sealed record PlaceTyped(string? Right, string? Up);
 /// <param name="Place">Where it was pressed, inches from its aiming point as the archer sees it.</param>
 /// <param name="Typed">The same as typed.</param>
 /// <param name="ArrowNumber">Which arrow of the dozen.</param>
-public sealed record HitMarked(ArrowKind Arrow, Hole? Place, PlaceTyped? Typed = null, string? ArrowNumber = null)
-    : IMarked
+/// <param name="Flight">How it was seen to fly.</param>
+public sealed record HitMarked(
+    ArrowKind Arrow,
+    Hole? Place,
+    PlaceTyped? Typed = null,
+    string? ArrowNumber = null,
+    Flight? Flight = null
+) : IMarked
 {
     /// <summary>Half the width of the face that can be marked, inches.</summary>
     public const double HalfFace = 24;
@@ -45,6 +51,6 @@ public sealed record HitMarked(ArrowKind Arrow, Hole? Place, PlaceTyped? Typed =
         fields.ThrowIfAny();
         var at = Typed is null ? Place! : new Hole(right?.Value ?? 0, up?.Value ?? 0);
         var number = string.IsNullOrWhiteSpace(ArrowNumber) ? null : ArrowNumber.Trim();
-        return new ShotMarked(set, at, at, SheetSide.ShootingSide, number, Arrow: Arrow);
+        return new ShotMarked(set, at, at, SheetSide.ShootingSide, number, Arrow: Arrow, Flight: Flight);
     }
 }

@@ -51,6 +51,7 @@ public sealed record SetBegun(
 /// <param name="ArrowNumber">Which arrow of the dozen, where it was said.</param>
 /// <param name="Said">True when it was said in the shooter's words.</param>
 /// <param name="Arrow">With vanes or without, at a target; null at the paper, where the stage says it.</param>
+/// <param name="Flight">How it was seen to fly to a target, where it was said.</param>
 public sealed record ShotMarked(
     string Set,
     Hole Point,
@@ -58,7 +59,8 @@ public sealed record ShotMarked(
     SheetSide Side,
     string? ArrowNumber = null,
     bool Said = false,
-    ArrowKind? Arrow = null
+    ArrowKind? Arrow = null,
+    Flight? Flight = null
 ) : SessionAct
 {
     /// <summary>The tear as the archer sees it.</summary>

@@ -93,7 +93,7 @@ internal sealed class SessionRecord
             SELECT h.id, h.set_id AS setId, h.number, h.point_x AS px, h.point_y AS py, h.tail_x AS tx, h.tail_y AS ty,
             h.side,
               h.shot_at AS shotAt, h.arrow_number AS arrowNumber, h.words,
-              h.arrow_kind AS arrowKind
+              h.arrow_kind AS arrowKind, h.flight
             FROM shot h JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id = @paperId ORDER BY s.number, h.number
             """,
             new { paperId }
@@ -282,6 +282,7 @@ internal sealed class SessionRecord
         public string? ArrowNumber { get; init; }
         public string? Words { get; init; }
         public string? ArrowKind { get; init; }
+        public string? Flight { get; init; }
 
         public ShotMarked Act() =>
             new(
@@ -291,7 +292,8 @@ internal sealed class SessionRecord
                 FactsJson.Enum<SheetSide>(Side),
                 ArrowNumber,
                 Words is not null,
-                ArrowKind is null ? null : FactsJson.Enum<ArrowKind>(ArrowKind)
+                ArrowKind is null ? null : FactsJson.Enum<ArrowKind>(ArrowKind),
+                Flight is null ? null : FactsJson.Enum<Flight>(Flight)
             );
     }
 }

@@ -19,9 +19,9 @@ internal static class SessionWriter
                 sql.Execute(
                     """
                     INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number,
-                    words, arrow_kind)
+                    words, arrow_kind, flight)
                     VALUES (@id, @Set, 1 + (SELECT count(*) FROM shot WHERE set_id = @Set), @px, @py, @tx, @ty, @side,
-                    @now, @ArrowNumber, @words, @kind)
+                    @now, @ArrowNumber, @words, @kind, @flight)
                     """,
                     new
                     {
@@ -36,6 +36,7 @@ internal static class SessionWriter
                         shot.ArrowNumber,
                         words = shot.Said ? "said" : null,
                         kind = shot.Arrow is { } kind ? FactsJson.Word(kind) : null,
+                        flight = shot.Flight is { } flight ? FactsJson.Word(flight) : null,
                     }
                 );
                 FiredRows.Fire(sql, bowId, id, 1, settling, "paper", time);

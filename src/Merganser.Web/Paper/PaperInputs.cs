@@ -127,11 +127,12 @@ public sealed record HitInput(
     ArrowKind Arrow,
     Hole? Place = null,
     PlaceTyped? Typed = null,
-    string? ArrowNumber = null
+    string? ArrowNumber = null,
+    Flight? Flight = null
 )
 {
     /// <summary>As it was marked.</summary>
-    public HitMarked Read() => new(Arrow, Place, Typed, ArrowNumber);
+    public HitMarked Read() => new(Arrow, Place, Typed, ArrowNumber, Flight);
 }
 
 /// <summary>Voids a shot with a reason or calls it doubtful; neither counts it again.</summary>

@@ -25,7 +25,8 @@ public sealed record ShotView(
     Message? Words,
     DateTimeOffset ShotAt,
     Message Place,
-    ArrowKind? Arrow
+    ArrowKind? Arrow,
+    Flight? Flight
 )
 {
     public static ShotView Of(ShotReading shot)
@@ -50,7 +51,8 @@ public sealed record ShotView(
             marked.Said ? tail : null,
             shot.At,
             place,
-            marked.Arrow
+            marked.Arrow,
+            marked.Flight
         );
     }
 

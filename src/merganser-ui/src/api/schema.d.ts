@@ -2668,6 +2668,8 @@ export interface components {
              */
             openedRatio: null | number;
         };
+        /** @enum {unknown} */
+        Flight: "clean" | "corkscrew" | "fishtail" | "porpoise" | null;
         /**
          * @description Units that draw weights are shown in.
          * @enum {unknown}
@@ -2805,6 +2807,7 @@ export interface components {
             place?: null | components["schemas"]["Hole"];
             typed?: null | components["schemas"]["PlaceTyped"];
             arrowNumber?: null | string;
+            flight?: null | components["schemas"]["Flight"];
         };
         /** @description A place on the sheet as it was read, inches, x right and y up; finite. */
         Hole: {
@@ -4059,6 +4062,7 @@ export interface components {
             shotAt: string;
             place: string;
             arrow: null | components["schemas"]["ArrowKind"];
+            flight: null | components["schemas"]["Flight"];
         };
         /** @description Shots that were fired away from the papers. */
         ShotsInput: {

@@ -68,7 +68,13 @@ function ShotLine({
       <b className={w.tabular}>{shot.number}</b>
       <span className={classes(w.tabular, shot.doubtful && s.place)}>
         {isVoid ? <s>{shot.place}</s> : shot.place}
-        {shot.arrow && <small> {shot.arrow}</small>}
+        {shot.arrow && (
+          <small>
+            {' '}
+            {shot.arrow}
+            {shot.flight ? `, flew ${shot.flight}` : ''}
+          </small>
+        )}
         {shot.arrowNumber && <small className={w.muted}> arrow {shot.arrowNumber}</small>}
         {shot.words && <small className={w.muted}> as said</small>}
         {shot.side === 'targetSide' && <small className={w.muted}> read from the target side, mirrored</small>}

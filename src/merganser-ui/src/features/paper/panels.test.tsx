@@ -28,6 +28,7 @@ const shot = (number: number, part: object = {}) => ({
   shotAt: '2026-11-23T18:00:00Z',
   place: '0.80 in left, 0.05 in high',
   arrow: null,
+  flight: null,
   ...part,
 });
 

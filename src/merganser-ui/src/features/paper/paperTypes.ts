@@ -22,6 +22,8 @@ export interface Marking {
   arrowNumber: string;
   /** With vanes or bare, at a target: `point` is then where it struck. Null at the paper. */
   arrow: Schemas['ArrowKind'];
+  /** How it was seen to fly to a target. */
+  flight: Schemas['Flight'];
 }
 
 export const freshMarking = (side: Side): Marking => ({
@@ -34,6 +36,7 @@ export const freshMarking = (side: Side): Marking => ({
   words: null,
   arrowNumber: '',
   arrow: null,
+  flight: null,
 });
 
 export const level: Words = {

@@ -103,6 +103,7 @@ export function usePaperWork(bowId: string) {
                 place: marking.point,
                 typed: typed ? { right: marking.right, up: marking.up } : null,
                 arrowNumber: marking.arrowNumber || null,
+                flight: marking.flight,
               },
             }),
           );

@@ -6,7 +6,7 @@ import { useFigures } from '../../../units/UnitsContext';
 import { Pane } from '../Pane';
 import { WhichArrow } from '../WhichArrow';
 import type { Marking, ShotSet } from '../paperTypes';
-import { halves, nextNumber, type ArrowKind } from './groupTypes';
+import { flights, halves, nextNumber, type ArrowKind } from './groupTypes';
 import w from '../../../parts/words.module.css';
 import l from '../../../parts/layout.module.css';
 
@@ -73,6 +73,13 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
         </div>
       )}
       {!typing && faults.place && <Fault>{faults.place[0]}</Fault>}
+      <h2>How did it fly?</h2>
+      <ChoiceRow
+        label="How it flew"
+        value={marking.flight}
+        choices={flights}
+        onChange={(flight) => onChange({ ...marking, flight: marking.flight === flight ? null : flight })}
+      />
       <h2>Width of the face</h2>
       <ChoiceRow
         label="Width of the face"

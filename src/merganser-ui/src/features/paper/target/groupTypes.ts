@@ -6,6 +6,15 @@ export type ArrowKind = NonNullable<Schemas['ArrowKind']>;
 /** Shots of a kind that make a group to begin with; from then on one of each in turn. */
 const FIRST = 2;
 
+export type Flight = NonNullable<Schemas['Flight']>;
+
+export const flights: [Flight, string][] = [
+  ['clean', 'clean'],
+  ['corkscrew', 'corkscrew'],
+  ['fishtail', 'fishtail'],
+  ['porpoise', 'porpoise'],
+];
+
 export const kindWords: Record<ArrowKind, string> = { fletched: 'fletched', bare: 'bare' };
 
 const countOf = (set: ShotSet, kind: ArrowKind) =>
@@ -34,6 +43,7 @@ export const freshHit = (kind: ArrowKind): Marking => ({
   words: null,
   arrowNumber: '',
   arrow: kind,
+  flight: null,
 });
 
 /** So many tolerances to the edge of a face. */

@@ -154,6 +154,8 @@ describe('a hit', () => {
     expect(screen.getByText('Allowed is −24 to 24 in.')).toBeTruthy();
     await userEvent.click(screen.getByText('Bare 1'));
     expect(change.mock.lastCall![0].arrow).toBe('bare');
+    await userEvent.click(screen.getByText('fishtail'));
+    expect(change.mock.lastCall![0].flight).toBe('fishtail');
     await userEvent.click(screen.getByText('Mark the place'));
     expect(change.mock.lastCall![0].right).toBe('');
   });
