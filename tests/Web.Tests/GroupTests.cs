@@ -71,6 +71,10 @@ public class GroupTests
         paper["sets"]!.AsArray().Count.ShouldBe(2);
         paper["sets"]![1]!["groups"].ShouldNotBeNull();
         ((string)paper["next"]!["sentence"]!).ShouldStartWith("Shoot 2 fletched and 2 bare");
+        var learned = await app.Get($"/api/bows/{App.Brindle}/response");
+        ((bool)learned["atTarget"]!).ShouldBeTrue();
+        var yoke = learned["rows"]!.AsArray().First(r => (string)r!["kind"]! == "yokePair")!;
+        ((double)yoke["nominal"]!).ShouldBe(.4 * 2.8, 1e-9, "inches of offset at 20 yd, not of tear");
     }
 
     [Theory]

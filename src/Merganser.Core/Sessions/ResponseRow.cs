@@ -5,7 +5,11 @@ using Merganser.Core.Tuning;
 namespace Merganser.Core.Sessions;
 
 /// <summary>A gain with its sd, inches a step.</summary>
-public sealed record GainSeen(double Gain, double Sd);
+public sealed record GainSeen(double Gain, double Sd)
+{
+    /// <summary>So many times as large.</summary>
+    public GainSeen Times(double factor) => new(factor * Gain, factor * Sd);
+}
 
 /// <summary>One adjuster's answer: the trade's guess, what was believed before this stage, and now.</summary>
 /// <param name="PlusChance">Chance that + steps drive the tail right, or up.</param>
@@ -25,6 +29,15 @@ public sealed record ResponseRow(
     Message Words
 )
 {
+    /// <summary>The same with every figure so many times as large.</summary>
+    public ResponseRow Times(double factor) =>
+        this with
+        {
+            Nominal = factor * Nominal,
+            Before = Before.Times(factor),
+            Now = Now.Times(factor),
+        };
+
     /// <summary>Every adjuster of a bow.</summary>
     /// <param name="prior">What was believed before the stage in work.</param>
     /// <param name="session">The session in work, or null for a bow that has none.</param>

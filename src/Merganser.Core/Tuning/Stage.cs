@@ -22,6 +22,10 @@ public sealed record Stage(double Distance, bool Fletched, string Arrow, bool At
     [System.Text.Json.Serialization.JsonIgnore]
     public PlannedStage Planned => new(Distance, Fletched, AtTarget);
 
+    /// <summary>Inches that are seen for one inch of the engine: of offset at a target, of tear at the paper.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double SeenPerInch => AtTarget ? new TargetScale(Distance).Scale : 1;
+
     /// <summary>What is believed of the adjusters here while nothing was learned, in the engine's inches.</summary>
     public ResponsePrior PriorOf(IEnumerable<Adjuster> adjusters) =>
         AtTarget ? new TargetScale(Distance).Prior(ResponsePrior.Of(adjusters)) : ResponsePrior.Of(adjusters);

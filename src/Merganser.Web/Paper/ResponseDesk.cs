@@ -12,9 +12,11 @@ namespace Merganser.Web.Paper;
 public sealed record TaughtView(AdjusterKind Kind, Message Name, double Gain, double Sd, int Settings);
 
 /// <summary>What another stage of this bow taught.</summary>
+/// <param name="AtTarget">True for groups: shots are pairs, and inches those of bare against fletched.</param>
 /// <param name="BowName">The other bow of the same make that taught it; null for this bow's own.</param>
 public sealed record OtherStageView(
     Message Words,
+    bool AtTarget,
     string ArrowName,
     string? BowName,
     int Shots,
@@ -26,12 +28,15 @@ public sealed record OtherStageView(
 public sealed record ResetView(string Id, Message Words, string Reason, DateTimeOffset ResetAt);
 
 /// <summary>The learned response of a bow.</summary>
+/// <param name="AtTarget">True for groups: shots are pairs, and inches those of bare against fletched, + where the tail
+/// would go right or up, so bare left or low.</param>
 /// <param name="Borrows">False where what bows of the same make taught is set aside; null where none of them taught
 /// anything, or no make was typed.</param>
 public sealed record ResponseView(
     string BowId,
     bool? Borrows,
     Message? Stage,
+    bool AtTarget,
     string? ArrowName,
     int Shots,
     double Spread,
@@ -73,6 +78,7 @@ public sealed class ResponseDesk(
                 bowId,
                 null,
                 null,
+                false,
                 null,
                 0,
                 MeanTear.UsualSpread,
@@ -86,17 +92,18 @@ public sealed class ResponseDesk(
         }
 
         var session = paper.Session;
-        var stage = session.Stage;
+        var (stage, seen) = (session.Stage, session.Stage.SeenPerInch);
         return new ResponseView(
             bowId,
             bows.Borrows(bowId),
             stage.Name,
+            stage.AtTarget,
             arrows.Version(stage.Arrow).Typed.Name,
             session.Here.Count,
-            Math.Sqrt(session.State.Belief.Spread2),
-            session.Usual.Spread,
-            session.Usual.Own,
-            ResponseRow.All(session.State.Prior, session),
+            seen * Math.Sqrt(session.State.Belief.Spread2),
+            stage.AtTarget ? seen * session.State.Prior.SpreadCentre : session.Usual.Spread,
+            session.Usual.Own && !stage.AtTarget,
+            [.. ResponseRow.All(session.State.Prior, session).Select(r => r.Times(seen))],
             [.. session.Adviser.Others.Where(f => f.Shots > 0).Reverse().Select(Other)],
             Proposals(setups.Of(bowId).Changes, session, resets),
             done
@@ -106,14 +113,21 @@ public sealed class ResponseDesk(
     private OtherStageView Other(StageFit fit) =>
         new(
             fit.Stage.Name,
+            fit.Stage.AtTarget,
             arrows.Version(fit.Stage.Arrow).Typed.Name,
             fit.OfBow,
             fit.Shots,
-            fit.Spread,
+            fit.Stage.SeenPerInch * fit.Spread,
             [
                 .. fit
                     .Gains.Where(g => g.Settings > 1)
-                    .Select(g => new TaughtView(g.Kind, new AdjusterName(g.Kind), g.Gain, g.Sd, g.Settings)),
+                    .Select(g => new TaughtView(
+                        g.Kind,
+                        new AdjusterName(g.Kind),
+                        fit.Stage.SeenPerInch * g.Gain,
+                        fit.Stage.SeenPerInch * g.Sd,
+                        g.Settings
+                    )),
             ]
         );
 

@@ -3361,6 +3361,8 @@ export interface components {
         /** @description What another stage of this bow taught. */
         OtherStageView: {
             words: string;
+            /** @description True for groups: shots are pairs, and inches those of bare against fletched. */
+            atTarget: boolean;
             arrowName: string;
             /** @description The other bow of the same make that taught it; null for this bow's own. */
             bowName: null | string;
@@ -3746,6 +3748,11 @@ export interface components {
              */
             borrows: null | boolean;
             stage: null | string;
+            /**
+             * @description True for groups: shots are pairs, and inches those of bare against fletched, + where the tail
+             *         would go right or up, so bare left or low.
+             */
+            atTarget: boolean;
             arrowName: null | string;
             /** Format: int32 */
             shots: number;

@@ -65,9 +65,14 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
       <h1>What this bow has taught</h1>
       <p>
         {view.stage
-          ? `${view.stage}, ${view.arrowName}: ${view.shots} shots, spread ${figure(view.spread, 'in', 2)} (${view.ownSpread ? 'this archer’s usual' : 'usual about'} ${figure(view.usualSpread, 'in', 2)}).`
+          ? `${view.stage}, ${view.arrowName}: ${view.shots} ${view.atTarget ? 'pairs' : 'shots'}, spread ${figure(view.spread, 'in', 2)} (${view.ownSpread ? 'this archer’s usual' : 'usual about'} ${figure(view.usualSpread, 'in', 2)}).`
           : 'No paper yet: these are the trade’s guesses.'}
       </p>
+      {view.atTarget && (
+        <p className={w.muted}>
+          At a target: inches by which a step moves bare against fletched, + where bare goes left, or low.
+        </p>
+      )}
       {acts.problem && <Fault>{acts.problem.message}</Fault>}
       {view.proposals.map((proposal) => (
         <Note
@@ -126,7 +131,7 @@ function Others({ title, others }: { title: string; others: Response['others'] }
               {other.bowName && `${other.bowName}: `}
               {other.words}, {other.arrowName}
             </b>
-            , {other.shots} shots, spread {figure(other.spread, 'in', 2)}.{' '}
+            , {other.shots} {other.atTarget ? 'pairs' : 'shots'}, spread {figure(other.spread, 'in', 2)}.{' '}
             {other.taught.length === 0
               ? 'Nothing was moved there.'
               : other.taught
