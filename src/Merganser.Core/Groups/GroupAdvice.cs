@@ -34,23 +34,23 @@ internal sealed class GroupAdvice
     private Advice Advised()
     {
         var (fletched, bare) = (groups.Fletched, groups.Bare);
-        if (state.ShotsHere == 0 || Math.Max(fletched, bare) < LeastPairs)
+        if (state.ShotsHere == 0 && (groups.Pairs > 0 || fletched + bare == 0))
         {
-            return fletched + bare == 0
-                ? Advice.To(AdviceKind.NoShots, new GroupsToShoot(LeastPairs, LeastPairs), Start, Evidence(null))
-                : ToShoot(Math.Max(LeastPairs, Math.Max(fletched, bare)), GroupSays.EachAtItsOwnSpot);
+            return Advice.To(AdviceKind.NoShots, new GroupsToShoot(LeastPairs, LeastPairs), Start, Evidence(null));
         }
 
-        if (fletched != bare)
+        var begun = Math.Max(fletched, bare);
+        var each = Math.Max(LeastPairs, begun);
+        if (fletched < each || bare < each)
         {
-            return ToShoot(Math.Max(fletched, bare), GroupSays.ThePartner);
+            var firstPair = state.ShotsHere == 0 || begun < LeastPairs;
+            return ToShoot(each, firstPair ? GroupSays.EachAtItsOwnSpot : GroupSays.ThePartner);
         }
 
         var advice = session.Adviser.Advise(state);
         var evidence = Evidence(advice);
         return advice.Kind switch
         {
-            AdviceKind.NoShots => Advice.To(AdviceKind.NoShots, new GroupsToShoot(2, 2), Start, evidence),
             AdviceKind.ShootMore => MorePairs(advice, evidence),
             AdviceKind.Move or AdviceKind.SmallTest => Moving(advice, evidence),
             AdviceKind.GoodEnough => advice with { Reason = Inside(advice), Evidence = evidence },
@@ -137,19 +137,20 @@ internal sealed class GroupAdvice
             yield break;
         }
 
-        var tolerance = Measure.Inches(scale.Tolerance);
-        var f = groups.Offset.F;
         yield return new Evidence(
             groups.Words!,
             new OffsetTest(
-                new FTest(f, 2, offset.Freedom, offset.P),
+                new FTest(offset.F, 2, offset.Freedom, offset.P),
                 Measure.Inches(offset.Radius),
                 Measure.Inches(offset.Spread),
                 GroupOffset.Threshold(groups.Looks)
             ),
-            groups.MoreToDecide is > 0 and { } more
-                ? new MoreOfEach(more, tolerance, Sentence: false)
-                : new PairsShow(groups.Pairs, tolerance, new Chance(groups.Powers[0].Chance))
+            groups.More(sentence: false)
+                ?? new PairsShow(
+                    groups.Pairs,
+                    Measure.Inches(scale.Tolerance),
+                    new Chance(groups.PowerOf(groups.Pairs))
+                )
         );
     }
 

@@ -17,6 +17,7 @@ public sealed class GroupReading
     private const int PairsAhead = 4;
 
     private readonly SessionSet set;
+    private readonly Lazy<int?> more;
 
     /// <param name="set">A set at a target.</param>
     public GroupReading(SessionSet set)
@@ -34,6 +35,8 @@ public sealed class GroupReading
                 new ArrowGroup([.. fletched.Take(Pairs).Select(s => s.Marked.Impact)])
             );
         }
+
+        more = new(() => Offset?.MoreToDecide(Scale.Tolerance / Offset.Spread, Looks));
     }
 
     /// <summary>The scale of its distance.</summary>
@@ -55,34 +58,28 @@ public sealed class GroupReading
     public GroupOffset? Offset { get; }
 
     /// <summary>How often it is looked.</summary>
-    public LookingRule Looks => Pairs > ManyPairs ? LookingRule.Beyond : LookingRule.EachPair;
+    public LookingRule Looks => LooksAt(Pairs);
 
     /// <summary>What is shown, or null below two pairs.</summary>
     public GroupVerdict? Verdict => Offset?.Verdict(Looks);
 
     /// <summary>More pairs that would show an offset as long as the tolerance, four times in five.</summary>
-    public int? MoreToDecide => Offset?.MoreToDecide(Scale.Tolerance / Offset.Spread, Looks);
+    public int? MoreToDecide => more.Value;
+
+    /// <summary>The same in words, or null where nothing is read yet or nothing more is wanted.</summary>
+    /// <param name="sentence">False where it stands inside a sentence.</param>
+    public Message? More(bool sentence = true) =>
+        MoreToDecide is > 0 and { } pairs ? new MoreOfEach(pairs, Measure.Inches(Scale.Tolerance), sentence) : null;
 
     /// <summary>Chance that so many pairs show an offset as long as the tolerance: now, and with more.</summary>
     public IReadOnlyList<(int Pairs, double Chance)> Powers =>
-        Offset is { } offset
-            ?
-            [
-                .. Enumerable
-                    .Range(Pairs, PairsAhead + 1)
-                    .Select(n =>
-                        (
-                            n,
-                            GroupOffset.Power(
-                                n,
-                                n,
-                                Scale.Tolerance / offset.Spread,
-                                GroupOffset.Threshold(n > ManyPairs ? LookingRule.Beyond : LookingRule.EachPair)
-                            )
-                        )
-                    ),
-            ]
-            : [];
+        Offset is null ? [] : [.. Enumerable.Range(Pairs, PairsAhead + 1).Select(n => (n, PowerOf(n)))];
+
+    /// <summary>Chance that so many of each show an offset as long as the tolerance.</summary>
+    public double PowerOf(int pairs) =>
+        GroupOffset.Power(pairs, pairs, Scale.Tolerance / Offset!.Spread, GroupOffset.Threshold(LooksAt(pairs)));
+
+    private static LookingRule LooksAt(int pairs) => pairs > ManyPairs ? LookingRule.Beyond : LookingRule.EachPair;
 
     /// <summary>What they show, or null before the first shot.</summary>
     public Message? Words =>

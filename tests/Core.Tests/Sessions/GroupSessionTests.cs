@@ -114,6 +114,16 @@ public class GroupSessionTests
     }
 
     [Fact]
+    public void Where_nothing_that_was_shot_counts_any_more_both_are_shot_anew()
+    {
+        Shoot(ArrowKind.Fletched, (0, 0), (1, 0));
+        Shoot(ArrowKind.Bare, (2, 0), (3, 0));
+        Happens(new NewAct("f", new LearningForgotten([], Here: true)));
+        Session().Advice.Kind.ShouldBe(AdviceKind.NoShots);
+        Session().Advice.Sentence.ShouldBe(new GroupsToShoot(2, 2), "never none of each");
+    }
+
+    [Fact]
     public void Paper_and_target_teach_one_set_of_gains()
     {
         Begin("paper", new PlannedStage(3, false));
