@@ -12,7 +12,7 @@ internal static class GroupWorld
     public static Task Run()
     {
         var bows = int.Parse(
-            Environment.GetEnvironmentVariable("MERGANSER_BOWS") ?? "600",
+            Environment.GetEnvironmentVariable("MERGANSER_BOWS") ?? "1000",
             CultureInfo.InvariantCulture
         );
         Console.WriteLine(

@@ -37,12 +37,7 @@ public sealed record HitMarked(
         var right = fields.Optional("right", Typed?.Right, Quantity.Length, Reach);
         var up = fields.Optional("up", Typed?.Up, Quantity.Length, Reach);
         fields.Check(Place is not null || Typed is not null, "place", "missing", GroupSays.MarkThePlace);
-        fields.Check(
-            (ArrowNumber?.Length ?? 0) <= Marked.LongestNumber,
-            "arrowNumber",
-            "too-long",
-            new TooLong(Marked.LongestNumber)
-        );
+        var number = Marked.NumberOf(ArrowNumber, fields);
         if (Place is { } pressed && Typed is null)
         {
             fields.Inside("place", Math.Max(Math.Abs(pressed.X), Math.Abs(pressed.Y)), Reach);
@@ -50,7 +45,6 @@ public sealed record HitMarked(
 
         fields.ThrowIfAny();
         var at = Typed is null ? Place! : new Hole(right?.Value ?? 0, up?.Value ?? 0);
-        var number = string.IsNullOrWhiteSpace(ArrowNumber) ? null : ArrowNumber.Trim();
         return new ShotMarked(set, at, at, SheetSide.ShootingSide, number, Arrow: Arrow, Flight: Flight);
     }
 }

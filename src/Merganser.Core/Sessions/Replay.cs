@@ -152,7 +152,7 @@ public sealed class Replay
         RigHistory rigs
     )
     {
-        var stage = new Stage(set.Stage.Distance, set.Stage.Fletched, set.Arrow, set.Stage.AtTarget);
+        var stage = Stage.Of(set.Stage, set.Arrow);
         var marked = shots.Where(s => s.Shot.Set == happened.Id).ToArray();
         var rig = rigs.Of(number, positions, marked.Length == 0 ? null : marked[0].Event.Happened);
         var own = marked.Select(

@@ -176,7 +176,7 @@ public sealed record Marked(
     string? ArrowNumber = null
 ) : IMarked
 {
-    internal const int LongestNumber = 8;
+    private const int LongestNumber = 8;
 
     /// <summary>The shot to be kept.</summary>
     /// <exception cref="RefusedException">Nothing was marked, a field cannot be read, or no arrow tears so.</exception>
@@ -191,15 +191,9 @@ public sealed record Marked(
             "missing",
             PaperSays.MarkTheTail
         );
-        fields.Check(
-            (ArrowNumber?.Length ?? 0) <= LongestNumber,
-            "arrowNumber",
-            "too-long",
-            new TooLong(LongestNumber)
-        );
+        var number = NumberOf(ArrowNumber, fields);
         fields.Check(Words is null || Words.Known(), "words", "unknown-word", PaperSays.SizeNotInList);
         fields.ThrowIfAny();
-        var number = string.IsNullOrWhiteSpace(ArrowNumber) ? null : ArrowNumber.Trim();
         if (Words is not null)
         {
             // Words are said as the archer sees it, whichever face of the sheet is read.
@@ -214,6 +208,13 @@ public sealed record Marked(
             ? Tail!
             : new Hole(Point.X + (sign * (right?.Value ?? 0)), Point.Y + (sign * (up?.Value ?? 0)));
         return Checked(new ShotMarked(set, Point, tail, Side, number));
+    }
+
+    /// <summary>Which arrow of the dozen, or null where it was not said.</summary>
+    internal static string? NumberOf(string? typed, FieldReader fields)
+    {
+        fields.Check((typed?.Length ?? 0) <= LongestNumber, "arrowNumber", "too-long", new TooLong(LongestNumber));
+        return string.IsNullOrWhiteSpace(typed) ? null : typed.Trim();
     }
 
     private static ShotMarked Checked(ShotMarked shot)

@@ -95,7 +95,7 @@ public sealed record SessionSet(
 )
 {
     /// <summary>What it belongs to.</summary>
-    public Stage Stage => new(Begun.Stage.Distance, Begun.Stage.Fletched, Begun.Arrow, Begun.Stage.AtTarget);
+    public Stage Stage => Stage.Of(Begun.Stage, Begun.Arrow);
 
     /// <summary>How much higher a bare shaft strikes here for its weight alone, inches.</summary>
     public double BareHigh { get; init; }
@@ -118,5 +118,7 @@ public sealed record SessionSet(
     public Message? Reading => Groups is { } groups ? groups.Words : Mean?.Reading;
 
     /// <summary>The groups at a target, or null at the paper.</summary>
-    public GroupReading? Groups => Begun.Stage.AtTarget ? new GroupReading(this) : null;
+    public GroupReading? Groups => groups ??= Begun.Stage.AtTarget ? new GroupReading(this) : null;
+
+    private GroupReading? groups;
 }

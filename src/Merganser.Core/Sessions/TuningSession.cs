@@ -227,15 +227,23 @@ public sealed partial class TuningSession
     private Adjuster[] AsAt(IReadOnlyDictionary<AdjusterKind, int> positions) =>
         [.. Bow.Adjusters.Select(a => a with { Position = positions.GetValueOrDefault(a.Kind) })];
 
-    private ShotReading[] ShotsThatTeach() =>
-        [
-            .. Sets.Where(s => s.OfSession)
-                .SelectMany(s => s.Read)
-                .Where(s => s.Counts && ShotsBefore(s) >= replay.Forgotten),
-        ];
+    /// <summary>What was marked after the last forgetting and counts; a pair is marked with its later shot.</summary>
+    private ShotReading[] ShotsThatTeach()
+    {
+        List<ShotReading> teach = [];
+        var before = 0;
+        foreach (var set in Sets)
+        {
+            if (set.OfSession)
+            {
+                teach.AddRange(set.Read.Where(s => s.Counts && before + s.Number > replay.Forgotten));
+            }
 
-    /// <summary>How many shots had been marked before this one; a pair is marked with its later shot.</summary>
-    private int ShotsBefore(ShotReading shot) => Sets.Take(shot.Set - 1).Sum(s => s.Shots.Count) + shot.Number - 1;
+            before += set.Shots.Count;
+        }
+
+        return [.. teach];
+    }
 
     private ShotReading[] ShotsAtPaper => [.. Shots.Where(s => !s.Stage.AtTarget)];
 
@@ -246,7 +254,8 @@ public sealed partial class TuningSession
 
     private IEnumerable<StageFit> FitsOf(IEnumerable<ShotReading> shots)
     {
-        return shots.GroupBy(s => s.Stage).Select(g => StageFit.Of(g.Key.PriorOf(Bow.Adjusters), [.. g]));
+        var trade = ResponsePrior.Of(Bow.Adjusters);
+        return shots.GroupBy(s => s.Stage).Select(g => StageFit.Of(StagePool.For(trade, g.Key, []), [.. g]));
     }
 
     private IEnumerable<Reading> Controls() =>

@@ -1,5 +1,4 @@
 using Merganser.Core.Bows;
-using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
@@ -51,18 +50,7 @@ public sealed partial record Adviser(
 
     /// <summary>The prior of a stage.</summary>
     public ResponsePrior PriorOf(Stage stage) =>
-        Engine?.Prior
-        ?? (
-            stage.AtTarget
-                ? StagePool.For(new TargetScale(stage.Distance).Prior(AtPaper(stage)), stage, Taught(true))
-                : StagePool.For(ResponsePrior.Of(Adjusters), stage, Others)
-        );
-
-    /// <summary>What the papers taught, for a target that they have to stand in for.</summary>
-    private ResponsePrior AtPaper(Stage stage) =>
-        StagePool.For(ResponsePrior.Of(Adjusters), new Stage(StagePool.UsualPaper, false, stage.Arrow), Taught(false));
-
-    private IReadOnlyList<StageFit> Taught(bool atTarget) => [.. Others.Where(f => f.Stage.AtTarget == atTarget)];
+        Engine?.Prior ?? StagePool.For(ResponsePrior.Of(Adjusters), stage, Others);
 
     /// <summary>What is believed of a stage.</summary>
     /// <param name="stage">The stage.</param>

@@ -117,7 +117,6 @@ public sealed record GroupsView(
     Hole? Offset,
     double? Radius,
     GroupVerdict? Verdict,
-    Message? Test,
     Message? BareHigh,
     IReadOnlyList<PowerView> Powers,
     Message? More
@@ -138,14 +137,6 @@ public sealed record GroupsView(
             offset is null ? null : new Hole(offset.Offset.X, offset.Offset.Y),
             offset?.Radius,
             groups.Verdict,
-            offset is null
-                ? null
-                : new OffsetTest(
-                    new FTest(offset.F, 2, offset.Freedom, offset.P),
-                    Measure.Inches(offset.Radius),
-                    Measure.Inches(offset.Spread),
-                    GroupOffset.Threshold(groups.Looks)
-                ),
             groups.BareHigh >= LeastSaid ? new BareIsLighter(Measure.Inches(groups.BareHigh)) : null,
             [
                 .. groups.Powers.Select(p => new PowerView(
@@ -154,9 +145,7 @@ public sealed record GroupsView(
                     new PairsShow(p.Pairs, tolerance, new Chance(p.Chance))
                 )),
             ],
-            groups.Verdict is { } verdict && verdict != GroupVerdict.Clear && groups.MoreToDecide is > 0 and { } more
-                ? new MoreOfEach(more, tolerance)
-                : null
+            groups.Verdict is { } verdict && verdict != GroupVerdict.Clear ? groups.More() : null
         );
     }
 

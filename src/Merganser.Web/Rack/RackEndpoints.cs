@@ -102,14 +102,14 @@ public sealed class RackDesk(
     }
 
     /// <summary>How the newest session stands at the paper, or at the target.</summary>
+    /// <param name="bowId">The bow.</param>
     /// <param name="paper">The newest session, or null.</param>
     /// <param name="atTarget">At the target.</param>
-    /// <param name="before">True where an earlier session was shot there.</param>
-    private static Message StateOf(TuningSession? paper, bool atTarget, bool before)
+    private Message StateOf(string bowId, TuningSession? paper, bool atTarget)
     {
         if (paper is not null && paper.Sets.All(s => s.Stage.AtTarget != atTarget))
         {
-            return before ? RackSays.ShotBefore : RackSays.NoneYet;
+            return papers.WasShot(bowId, atTarget) ? RackSays.ShotBefore : RackSays.NoneYet;
         }
 
         if (paper is { AcceptedAt: null })
@@ -162,8 +162,8 @@ public sealed class RackDesk(
             ),
             ("arrow", StateOf(arrow)),
             ("dozen", dozen is null ? RackSays.NoneYet : DozenNext.Stands(dozenDesk.Of(dozen))),
-            ("paper", StateOf(paper, atTarget: false, papers.WasShot(row.Id, atTarget: false))),
-            ("groups", StateOf(paper, atTarget: true, papers.WasShot(row.Id, atTarget: true))),
+            ("paper", StateOf(row.Id, paper, atTarget: false)),
+            ("groups", StateOf(row.Id, paper, atTarget: true)),
             ("story", RackSays.NoneYet),
         ];
         var line = new RackBow(

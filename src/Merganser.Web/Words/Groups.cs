@@ -1,5 +1,6 @@
 using Merganser.Core.Groups;
 using Merganser.Core.Units;
+using static Merganser.Web.Words.PaperWords;
 
 namespace Merganser.Web.Words;
 
@@ -91,9 +92,4 @@ public static class GroupWords
         ];
         return sides.Length == 0 ? "nowhere" : string.Join(" and ", sides);
     }
-
-    /// <summary>Half of the last decimal that is shown, inches: less than that lies on neither side.</summary>
-    private static bool Nought(Measure measure) => Math.Abs(measure.Value) < 0.005;
-
-    private static string Side(Measure measure, string plus, string minus) => measure.Value < 0 ? minus : plus;
 }

@@ -117,9 +117,9 @@ public static class PaperWords
         };
 
     /// <summary>Half of the last decimal that is shown, inches: less than that lies on neither side.</summary>
-    private static bool Nought(Measure measure) => Math.Abs(measure.Value) < 0.005;
+    internal static bool Nought(Measure measure) => Math.Abs(measure.Value) < 0.005;
 
-    private static string Side(Measure measure, string plus, string minus) => measure.Value < 0 ? minus : plus;
+    internal static string Side(Measure measure, string plus, string minus) => measure.Value < 0 ? minus : plus;
 
     private static string Little(Measure measure, Measure little) =>
         Math.Abs(measure.Value) < little.Value ? "a little, " : "";

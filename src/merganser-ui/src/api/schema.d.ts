@@ -2748,7 +2748,6 @@ export interface components {
             /** Format: double */
             radius: null | number;
             verdict: null | components["schemas"]["GroupVerdict"];
-            test: null | string;
             bareHigh: null | string;
             /** @description What more pairs would show. */
             powers: components["schemas"]["PowerView"][];

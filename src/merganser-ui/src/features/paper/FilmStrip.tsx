@@ -2,7 +2,6 @@ import { ButtonBase } from '@mui/material';
 import { useEffect, useRef } from 'react';
 import { faceFor } from '../../drawing/target';
 import { tearPath } from '../../drawing/tear';
-import type { Schemas } from '../../api/client';
 import { useFigures } from '../../units/UnitsContext';
 import { classes } from '../../parts/classes';
 import { counted, purposes, type Paper, type ShotSet } from './paperTypes';
@@ -33,7 +32,7 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
               <b>Set {set.number}</b>
               {set.purpose !== 'session' && <small> {purposes[set.purpose]}</small>}
               <br />
-              {set.groups ? shortOffset(set.groups, figure) : set.mean ? short(set, figure) : 'no tears yet'}
+              {short(set, figure)}
               <br />
               <small>
                 {set.stage}, {shots(set)}
@@ -121,21 +120,19 @@ function shots(set: ShotSet): string {
   return good === set.shots.length ? `${good} ${good === 1 ? 'shot' : 'shots'}` : `${good} of ${set.shots.length}`;
 }
 
-const short = (set: ShotSet, figure: ReturnType<typeof useFigures>['figure']) => {
-  const { x, y } = set.mean!.mean;
-  return Math.abs(x) >= Math.abs(y)
-    ? `tail ${x < 0 ? 'left' : 'right'} ${figure(Math.abs(x), 'in', 2)}`
-    : `tail ${y < 0 ? 'low' : 'high'} ${figure(Math.abs(y), 'in', 2)}`;
-};
+type Write = ReturnType<typeof useFigures>['figure'];
 
-const shortOffset = (groups: Schemas['GroupsView'], figure: ReturnType<typeof useFigures>['figure']) => {
+/** The longer of the two axes: what lies there, on which side, how far. */
+const longer = (what: string, { x, y }: { x: number; y: number }, figure: Write) =>
+  Math.abs(x) >= Math.abs(y)
+    ? `${what} ${x < 0 ? 'left' : 'right'} ${figure(Math.abs(x), 'in', 2)}`
+    : `${what} ${y < 0 ? 'low' : 'high'} ${figure(Math.abs(y), 'in', 2)}`;
+
+function short({ groups, mean }: ShotSet, figure: Write): string {
+  if (!groups) return mean ? longer('tail', mean.mean, figure) : 'no tears yet';
   if (!groups.offset) return 'too few yet';
-  const { x, y } = groups.offset;
-  if (groups.verdict === 'noDifferenceShown') return 'no difference shown';
-  return Math.abs(x) >= Math.abs(y)
-    ? `bare ${x < 0 ? 'left' : 'right'} ${figure(Math.abs(x), 'in', 2)}`
-    : `bare ${y < 0 ? 'low' : 'high'} ${figure(Math.abs(y), 'in', 2)}`;
-};
+  return groups.verdict === 'noDifferenceShown' ? 'no difference shown' : longer('bare', groups.offset, figure);
+}
 
 function SmallTarget({ set }: { set: ShotSet }) {
   const half = faceFor(counted(set).map((shot) => shot.point));

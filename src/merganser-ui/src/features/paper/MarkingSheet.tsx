@@ -5,10 +5,9 @@ import { classes } from '../../parts/classes';
 import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';
 import type { Hole, Marking } from './paperTypes';
-import { rounded, steppedBy } from './sheetKeys';
+import { placeUnder, steppedBy } from './sheetHands';
 import s from './Sheet.module.css';
 
-const FINGER = 60;
 const GRAB = 26;
 const WIDE_STEP = 0.25;
 
@@ -32,16 +31,7 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
   const cy = HEIGHT / 2;
   const next: HoleName = marking.point ? 'tail' : 'point';
 
-  const at = (event: PointerEvent): Hole => {
-    const place = svg.current!.getBoundingClientRect();
-    const k = WIDTH / place.width;
-    // The cross rides above a finger, so that the finger does not hide it.
-    const above = event.pointerType === 'touch' ? FINGER : 0;
-    return {
-      x: rounded(((event.clientX - place.left) * k - cx) / px),
-      y: rounded((cy - (event.clientY - above - place.top) * k) / px),
-    };
-  };
+  const at = (event: PointerEvent): Hole => placeUnder(event, svg.current!, { width: WIDTH, cx, cy, px });
   const near = (hole: Hole): HoleName | null => {
     const close = (h: Hole | null) => h !== null && Math.hypot(h.x - hole.x, h.y - hole.y) * px < GRAB;
     return close(marking.tail) ? 'tail' : marking.tail && close(marking.point) ? 'point' : null;

@@ -5,8 +5,7 @@ import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
 import { Key, Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
-import { freshHit, nextKind } from './target/groupTypes';
-import { halfFor } from './target/groupTypes';
+import { freshHit, halfFor, kindOfKey, nextKind } from './target/groupTypes';
 import { TargetSheet } from './target/TargetSheet';
 import { FilmStrip } from './FilmStrip';
 import { LadderPanel } from './LadderPanel';
@@ -159,7 +158,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
       if (!isPageKey(event)) return;
       const key = event.key.toLowerCase();
       if (marking?.arrow) {
-        if (key === 'b' || key === 'f') setMarking({ ...marking, arrow: key === 'b' ? 'bare' : 'fletched' });
+        const arrow = kindOfKey[key];
+        if (arrow) setMarking({ ...marking, arrow });
       } else if (marking) {
         if (key === 'f')
           setMarking({ ...marking, side: marking.side === 'shootingSide' ? 'targetSide' : 'shootingSide' });

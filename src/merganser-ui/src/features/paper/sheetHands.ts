@@ -1,4 +1,4 @@
-import type { KeyboardEvent } from 'react';
+import type { KeyboardEvent, PointerEvent } from 'react';
 import type { Hole } from './paperTypes';
 
 /** The finest place that is marked, inches. */
@@ -20,5 +20,23 @@ export function steppedBy(event: KeyboardEvent, from: Hole, wide: number): Hole 
   return { x: rounded(from.x + step * way[0]), y: rounded(from.y + step * way[1]) };
 }
 
+/** The cross rides so far above a finger that the finger does not hide it, pixels. */
+const FINGER = 60;
+
+/** Where a pointer presses on a drawing so many units wide, its origin at (cx, cy), px to the inch. */
+export function placeUnder(
+  event: PointerEvent,
+  drawing: SVGSVGElement,
+  { width, cx, cy, px }: { width: number; cx: number; cy: number; px: number },
+): Hole {
+  const box = drawing.getBoundingClientRect();
+  const k = width / box.width;
+  const above = event.pointerType === 'touch' ? FINGER : 0;
+  return {
+    x: rounded(((event.clientX - box.left) * k - cx) / px),
+    y: rounded((cy - (event.clientY - above - box.top) * k) / px),
+  };
+}
+
 /** A place as it is kept: hundredths of an inch. */
-export const rounded = (inches: number) => Math.round(inches * 100) / 100;
+const rounded = (inches: number) => Math.round(inches * 100) / 100;

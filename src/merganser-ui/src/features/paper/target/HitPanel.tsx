@@ -77,7 +77,7 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
       <ChoiceRow
         label="How it flew"
         value={marking.flight}
-        choices={flights}
+        choices={flights.map((f) => [f, f] as const)}
         onChange={(flight) => onChange({ ...marking, flight: marking.flight === flight ? null : flight })}
       />
       <h2>Width of the face</h2>

@@ -5,15 +5,12 @@ import { useSize } from '../../../parts/useWidth';
 import { useFigures } from '../../../units/UnitsContext';
 import { tailWords } from '../../../drawing/tear';
 import { counted, type Marking, type ShotSet } from '../paperTypes';
-import { rounded, steppedBy } from '../sheetKeys';
+import { placeUnder, steppedBy } from '../sheetHands';
 import { Hits, TargetFace } from './TargetFace';
-import { kindWords, nextNumber, type ArrowKind } from './groupTypes';
+import { kindOfKey, nextNumber } from './groupTypes';
 import s from '../Sheet.module.css';
 
-/** The cross rides so far above a finger, pixels. */
-const FINGER = 60;
 const LOUPE = 58;
-const kinds: Record<string, ArrowKind> = { b: 'bare', f: 'fletched' };
 const WIDE_STEP = 0.5;
 
 interface Props {
@@ -44,14 +41,9 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
   const kind = marking.arrow!;
 
   const placeOf = (event: PointerEvent): Place => {
-    const box = svg.current!.getBoundingClientRect();
-    const k = width / box.width;
-    const above = event.pointerType === 'touch' ? FINGER : 0;
-    const edge = (value: number) => rounded(Math.max(-half, Math.min(half, value)));
-    return {
-      x: edge(((event.clientX - box.left) * k - cx) / px),
-      y: edge((cy - (event.clientY - above - box.top) * k) / px),
-    };
+    const { x, y } = placeUnder(event, svg.current!, { width, cx, cy, px });
+    const edge = (value: number) => Math.max(-half, Math.min(half, value));
+    return { x: edge(x), y: edge(y) };
   };
   const put = (point: Place) => {
     const next = { ...marking, point, right: '', up: '' };
@@ -60,15 +52,16 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
   };
   const press = (event: KeyboardEvent) => {
     const moved = steppedBy(event, at, WIDE_STEP);
+    const named = kindOfKey[event.key.toLowerCase()];
     if (moved) {
       put(moved);
     } else if (event.key === 'Enter') {
       event.preventDefault();
       event.stopPropagation();
       onKeep(marking.point ? marking : put(at));
-    } else if (kinds[event.key.toLowerCase()] && !event.ctrlKey && !event.metaKey) {
+    } else if (named && !event.ctrlKey && !event.metaKey) {
       event.preventDefault();
-      onChange({ ...marking, arrow: kinds[event.key.toLowerCase()]! });
+      onChange({ ...marking, arrow: named });
     } else if (event.key === 'Escape') {
       event.preventDefault();
       onCancel();
@@ -85,7 +78,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
         viewBox={`0 0 ${width} ${height}`}
         tabIndex={0}
         role="application"
-        aria-label={`Face to mark the ${kindWords[kind]} shot ${nextNumber(set, kind)}. Arrow keys move the cross, Enter sets it.`}
+        aria-label={`Face to mark the ${kind} shot ${nextNumber(set, kind)}. Arrow keys move the cross, Enter sets it.`}
         data-owns-keys
         data-testid="marking-sheet"
         onPointerDown={(event) => {
@@ -133,7 +126,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
           </svg>
         )}
         <text x="16" y="28" fontSize="16" fontWeight="620">
-          {kindWords[kind]} {nextNumber(set, kind)}
+          {kind} {nextNumber(set, kind)}
         </text>
         <text x="16" y="48" fontSize="15" data-testid="mark-at">
           {marking.point ? tailWords(marking.point, figure) : 'from its own aiming point'}

@@ -1,21 +1,17 @@
 import type { Schemas } from '../../../api/client';
-import type { Marking, ShotSet } from '../paperTypes';
+import { freshMarking, type Marking, type ShotSet } from '../paperTypes';
 
 export type ArrowKind = NonNullable<Schemas['ArrowKind']>;
 
+type Flight = NonNullable<Schemas['Flight']>;
+
+export const flights: Flight[] = ['clean', 'corkscrew', 'fishtail', 'porpoise'];
+
+/** The key that says which kind is marked next. */
+export const kindOfKey: Partial<Record<string, ArrowKind>> = { b: 'bare', f: 'fletched' };
+
 /** Shots of a kind that make a group to begin with; from then on one of each in turn. */
 const FIRST = 2;
-
-export type Flight = NonNullable<Schemas['Flight']>;
-
-export const flights: [Flight, string][] = [
-  ['clean', 'clean'],
-  ['corkscrew', 'corkscrew'],
-  ['fishtail', 'fishtail'],
-  ['porpoise', 'porpoise'],
-];
-
-export const kindWords: Record<ArrowKind, string> = { fletched: 'fletched', bare: 'bare' };
 
 const countOf = (set: ShotSet, kind: ArrowKind) =>
   set.shots.filter((s) => s.voidReason === null && s.arrow === kind).length;
@@ -33,18 +29,7 @@ export function nextKind(set: ShotSet, last: ArrowKind | null): ArrowKind {
 /** The number that the next shot of a kind gets. */
 export const nextNumber = (set: ShotSet, kind: ArrowKind) => set.shots.filter((s) => s.arrow === kind).length + 1;
 
-export const freshHit = (kind: ArrowKind): Marking => ({
-  point: null,
-  tail: null,
-  side: 'shootingSide',
-  right: '',
-  up: '',
-  by: 'tail',
-  words: null,
-  arrowNumber: '',
-  arrow: kind,
-  flight: null,
-});
+export const freshHit = (kind: ArrowKind): Marking => ({ ...freshMarking('shootingSide'), arrow: kind });
 
 /** So many tolerances to the edge of a face. */
 const TOLERANCES = 3;

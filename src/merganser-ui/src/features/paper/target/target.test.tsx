@@ -25,7 +25,6 @@ const groups = {
   offset: { x: -4, y: 0.2 },
   radius: 3.2,
   verdict: 'likely',
-  test: 'F(2, 4) = 9.00',
   bareHigh: 'Bare shafts are lighter: taken off.',
   powers: [power(2, 0.07), power(3, 0.19)],
   more: '6 more of each would show it.',
