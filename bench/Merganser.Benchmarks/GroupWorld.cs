@@ -4,7 +4,7 @@ using Merganser.Core.Simulation;
 
 namespace Merganser.Benchmarks;
 
-/// <summary>Groups at 20 yd on seeded bows, driven through the session as it ships, ends of two and two.</summary>
+/// <summary>Groups at a target on seeded bows, driven through the session as it ships, ends of two and two.</summary>
 internal static class GroupWorld
 {
     private const int FirstSeed = 50_000;
@@ -16,47 +16,59 @@ internal static class GroupWorld
             CultureInfo.InvariantCulture
         );
         Console.WriteLine(
-            $"  {bows} bows a row            moves    arrows  false %  ≥ 1.5 tol %  unfinished %  inside@36 %  stated → true"
+            $"  {bows} bows a row                  moves    arrows  false %  ≥ 1.5 tol %  unfinished %  inside@36 %  stated → true"
         );
-        foreach (
-            var (spread, reversed, both) in new[]
-            {
-                (.6, 0.0, false),
-                (1.0, 0, false),
-                (1.6, 0, false),
-                (1.0, .05, false),
-                (.6, 0, true),
-                (1.0, 0, true),
-                (1.6, 0, true),
-            }
-        )
+        double[] spreads = [.6, 1.0, 1.6];
+        foreach (var spread in spreads)
         {
-            Row(bows, spread, reversed, both);
+            Row(bows, "bare 20 yd", TargetWorld.Bare, spread, new GroupWays());
+        }
+
+        Row(bows, "bare 20 yd, 5 % reversed", TargetWorld.Bare, 1.0, new GroupWays(), .05);
+        (string Name, TargetWorld World, GroupWays Ways)[] rows =
+        [
+            ("bare, both axes", TargetWorld.Bare, new GroupWays(BothAxes: true)),
+            ("bare, taught by paper", TargetWorld.Bare, new GroupWays(TaughtByPaper: true)),
+            ("heads 30 yd", TargetWorld.Heads, new GroupWays()),
+            ("heads, both axes", TargetWorld.Heads, new GroupWays(BothAxes: true)),
+            ("heads, taught by paper", TargetWorld.Heads, new GroupWays(TaughtByPaper: true)),
+            ("heads, sight or bow", TargetWorld.Heads, new GroupWays(Straight: StraightMiss.MoveTheSight)),
+        ];
+        foreach (var (name, world, ways) in rows)
+        {
+            foreach (var spread in spreads)
+            {
+                Row(bows, name, world, spread, ways);
+            }
         }
 
         return Task.CompletedTask;
     }
 
-    private static void Row(int bows, double spread, double reversed, bool both)
+    private static void Row(int bows, string row, TargetWorld world, double spread, GroupWays ways, double reversed = 0)
     {
-        var tolerance = new TargetScale(20).Tolerance;
+        var tolerance = world.Tolerance;
         GroupResult[] all =
         [
             .. Enumerable
                 .Range(FirstSeed, bows)
                 .AsParallel()
                 .AsOrdered()
-                .Select(seed => GroupLoop.Run(new SimulatedTarget(seed, spread, tolerance, reversed), bothAxes: both)),
+                .Select(seed => GroupLoop.Run(new SimulatedTarget(seed, spread, world, reversed), ways)),
         ];
         GroupResult[] done = [.. all.Where(r => r.End == SessionEnd.Done)];
         double Share(IEnumerable<GroupResult> of) => 100.0 * of.Count() / bows;
         int At(double share, Func<GroupResult, int> of) => all.Select(of).Order().ElementAt((int)(share * (bows - 1)));
-        var name =
-            $"bare 20 yd, {spread:0.0} in{(reversed > 0 ? $", {100 * reversed:0} % reversed" : "")}{(both ? ", both axes" : "")}";
+        var name = string.Create(CultureInfo.InvariantCulture, $"{row}, {spread:0.0} in");
+        var sights = all.Sum(r => r.SightMoves);
+        var sight =
+            sights > 0
+                ? $"   sight in {Share(all.Where(r => r.SightMoves > 0)):0} %, {100.0 * all.Sum(r => r.SightWrong) / sights:0.0} % of them the bow's"
+                : "";
         Console.WriteLine(
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"  {name, -28} {At(.5, r => r.Moves), 3}/{At(.95, r => r.Moves), -3} {At(.5, r => r.Arrows), 4}/{At(.95, r => r.Arrows), -4} {Share(done.Where(r => r.TrueLength > tolerance)), 6:0.0} {Share(done.Where(r => r.TrueLength > 1.5 * tolerance)), 10:0.0} {Share(all.Where(r => r.End != SessionEnd.Done)), 12:0.0} {Share(all.Where(r => r.LengthAfter36 <= tolerance)), 12:0.0}   {done.Average(r => r.Stated):0.000} → {done.Average(r => r.TrueLength <= tolerance ? 1.0 : 0):0.000}"
+                $"  {name, -34} {At(.5, r => r.Moves), 3}/{At(.95, r => r.Moves), -3} {At(.5, r => r.Arrows), 4}/{At(.95, r => r.Arrows), -4} {Share(done.Where(r => r.TrueLength > tolerance)), 6:0.0} {Share(done.Where(r => r.TrueLength > 1.5 * tolerance)), 10:0.0} {Share(all.Where(r => r.End != SessionEnd.Done)), 12:0.0} {Share(all.Where(r => r.LengthAfter36 <= tolerance)), 12:0.0}   {done.Average(r => r.Stated):0.000} → {done.Average(r => r.TrueLength <= tolerance ? 1.0 : 0):0.000}{sight}"
             )
         );
     }

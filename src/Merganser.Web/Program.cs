@@ -70,6 +70,7 @@ builder
     .AddSingleton<ComponentStore>()
     .AddSingleton<ArrowStore>()
     .AddSingleton<PaperStore>()
+    .AddSingleton<SightStore>()
     .AddSingleton<SetupStore>()
     .AddSingleton<CrawlStore>()
     .AddSingleton<DozenStore>()

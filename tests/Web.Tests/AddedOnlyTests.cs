@@ -25,6 +25,18 @@ public class AddedOnlyTests : IDisposable
             SELECT 'c', id, 1, 20, 1.25, '20', '1 1/4', '', 'now' FROM bow LIMIT 1
             """
         );
+        file.Execute(
+            """
+            INSERT INTO bow_sight (id, bow_id, eye_to_pin, eye_to_pin_typed, click_typed, measured_at)
+            SELECT 's', id, 34, '34', '', 'now' FROM bow LIMIT 1
+            """
+        );
+        file.Execute(
+            """
+            INSERT INTO head_mark (id, paper_id, pin_right, pin_up, eye_to_pin, moved_at)
+            SELECT 'h', id, 0, -0.1, 34, 'now' FROM paper LIMIT 1
+            """
+        );
         file.Execute("INSERT INTO act (id, path, fingerprint, at) VALUES ('a', '/api/papers', 'f', 'now')");
     }
 
@@ -51,6 +63,8 @@ public class AddedOnlyTests : IDisposable
             { "response_reset", "id", "reason" },
             { "crawl_mark", "id", "note" },
             { "session_act", "id", "recorded_at" },
+            { "bow_sight", "id", "eye_to_pin_typed" },
+            { "head_mark", "id", "moved_at" },
             { "act", "id", "path" },
         };
 
@@ -167,9 +181,10 @@ public class AddedOnlyTests : IDisposable
     public void A_shot_names_its_kind_of_arrow_at_a_target_and_nowhere_else()
     {
         const string columns =
-            "INSERT INTO shot SELECT 'x', set_id, 99, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number, words, @kind, NULL FROM shot LIMIT 1";
-        Should.Throw<SqliteException>(() => file.Execute(columns, new { kind = "bare" }));
-        Should.Throw<SqliteException>(() => file.Execute(columns, new { kind = "crooked" }));
-        file.Execute(columns, new { kind = (string?)null }).ShouldBe(1);
+            "INSERT INTO shot SELECT 'x', set_id, 99, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number, words, @kind, NULL, @tip FROM shot LIMIT 1";
+        Should.Throw<SqliteException>(() => file.Execute(columns, new { kind = "bare", tip = (string?)null }));
+        Should.Throw<SqliteException>(() => file.Execute(columns, new { kind = "crooked", tip = (string?)null }));
+        Should.Throw<SqliteException>(() => file.Execute(columns, new { kind = (string?)null, tip = "broadhead" }));
+        file.Execute(columns, new { kind = (string?)null, tip = (string?)null }).ShouldBe(1);
     }
 }

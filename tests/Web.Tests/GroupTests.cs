@@ -18,6 +18,17 @@ public class GroupTests
         },
     };
 
+    private static readonly object Thirty = new[]
+    {
+        new
+        {
+            distance = "30",
+            fletched = false,
+            atTarget = true,
+            heads = true,
+        },
+    };
+
     [Fact]
     public async Task Hits_are_kept_once_read_in_pairs_and_the_same_after_a_restart()
     {
@@ -104,6 +115,89 @@ public class GroupTests
         var (status, problem) = await app.Post($"/api/sets/{SetId(paper)}/shots", App.Shot(1, 0));
         status.ShouldBe(400);
         ((string)problem["title"]!).ShouldBe("This set is shot at a target: mark where the arrow struck.");
+    }
+
+    [Fact]
+    public async Task Heads_get_a_sight_mark_of_their_own_that_is_kept_once()
+    {
+        using var app = new App();
+        var paper = await app.StartPaper(Thirty);
+        ((string)paper["plan"]!["stages"]![0]!["words"]!).ShouldBe("30 yd heads");
+        foreach (var (x, y) in new[] { (.5, .4), (-.5, -.4), (.4, -.5), (-.4, .5) })
+        {
+            paper = await Hit(app, paper, "fieldPoint", x, y);
+            paper = await Hit(app, paper, "broadhead", y, x - 5, "clean");
+        }
+
+        ((string)paper["advice"]!["kind"]!).ShouldBe("moveTheSight");
+        ((double)paper["heads"]!["map"]!["sight"]!).ShouldBeGreaterThan(.8);
+        var (status, measured) = await app.Post(
+            $"/api/papers/{Id(paper)}/sight",
+            new
+            {
+                id = App.NewId(),
+                eyeToPin = "36",
+                click = "0.02",
+            }
+        );
+        status.ShouldBe(200);
+        ((string)measured["advice"]!["sentence"]!).ShouldStartWith("For heads, sight down 0.167 in: 8 clicks.");
+        var mark = new { id = App.NewId(), pin = measured["heads"]!["pin"] };
+        await app.Post($"/api/papers/{Id(paper)}/head-marks", mark);
+        paper = (await app.Post($"/api/papers/{Id(paper)}/head-marks", mark)).Body;
+        paper["sets"]!.AsArray().Count.ShouldBe(2);
+        ((string)paper["heads"]!["mark"]!).ShouldBe("The heads’ own mark: down 0.167 in from the field points’.");
+        app.Restart();
+        var after = await app.Get($"/api/papers/{Id(paper)}");
+        after["heads"]!.ToJsonString().ShouldBe(paper["heads"]!.ToJsonString());
+        ((string)after["sets"]![0]!["shots"]![1]!["arrow"]!).ShouldBe("broadhead");
+    }
+
+    [Theory]
+    [InlineData("sight", """{"eyeToPin":""}""", "eyeToPin")]
+    [InlineData("sight", """{"eyeToPin":"5"}""", "eyeToPin")]
+    [InlineData("sight", """{"eyeToPin":"34","click":"1"}""", "click")]
+    [InlineData("head-marks", "{}", "right")]
+    [InlineData("head-marks", """{"pin":{"right":0,"up":0}}""", "right")]
+    [InlineData("head-marks", """{"typed":{"right":"","up":"9"}}""", "up")]
+    public async Task A_sight_that_cannot_be_is_said_beside_its_field(string act, string body, string field)
+    {
+        using var app = new App();
+        var paper = await app.StartPaper(Thirty);
+        var sent = JsonNode.Parse(body)!;
+        sent["id"] = App.NewId();
+        var (status, problem) = await app.Post($"/api/papers/{Id(paper)}/{act}", sent);
+        status.ShouldBe(400);
+        problem["errors"]![field].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task A_head_never_goes_on_a_bare_shaft_nor_through_paper()
+    {
+        using var app = new App();
+        var paper = await app.StartPaper(Thirty);
+        var (status, problem) = await app.Post($"/api/sets/{SetId(paper)}/hits", HitOf("bare", 0, 0));
+        status.ShouldBe(400);
+        ((string)problem["title"]!).ShouldStartWith("A bare shaft never carries a broadhead");
+        (status, problem) = await app.Post(
+            $"/api/papers/{Id(paper)}/sets",
+            new
+            {
+                id = App.NewId(),
+                distance = "3",
+                fletched = true,
+                heads = true,
+            }
+        );
+        status.ShouldBe(400);
+        problem["errors"]!["heads"].ShouldNotBeNull();
+        paper = await app.StartPaper(Twenty);
+        (status, problem) = await app.Post(
+            $"/api/papers/{Id(paper)}/head-marks",
+            new { id = App.NewId(), pin = new { right = 0, up = .1 } }
+        );
+        status.ShouldBe(400);
+        ((string)problem["title"]!).ShouldContain("Heads alone");
     }
 
     private static async Task<JsonNode> Refused(App app, string distance, string kind)

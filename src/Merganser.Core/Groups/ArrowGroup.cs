@@ -10,6 +10,8 @@ public readonly record struct Impact(double X, double Y)
 {
     public static Impact operator -(Impact a, Impact b) => new(a.X - b.X, a.Y - b.Y);
 
+    public static Impact operator +(Impact a, Impact b) => new(a.X + b.X, a.Y + b.Y);
+
     /// <summary>From the aiming point, inches.</summary>
     public double Length => Math.Sqrt(Square);
 

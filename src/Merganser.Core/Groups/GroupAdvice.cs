@@ -9,9 +9,10 @@ namespace Merganser.Core.Groups;
 
 /// <summary>
 /// The tuning engine's advice at a target, in the target's own words and inches: the same belief, rule and move, read
-/// from pairs. A move is advised from two pairs on, and is headed a test while the offset is not clear.
+/// from pairs. A move is advised from two pairs on, and is headed a test while the offset is not clear. Heads may be
+/// answered by the sight instead.
 /// </summary>
-internal sealed class GroupAdvice
+internal sealed partial class GroupAdvice
 {
     /// <summary>Never fewer before a move or before it is done.</summary>
     private const int LeastPairs = 2;
@@ -33,23 +34,27 @@ internal sealed class GroupAdvice
 
     private Advice Advised()
     {
-        var (fletched, bare) = (groups.Fletched, groups.Bare);
-        if (state.ShotsHere == 0 && (groups.Pairs > 0 || fletched + bare == 0))
+        var (reference, tested) = (groups.Reference, groups.Tested);
+        if (state.ShotsHere == 0 && (groups.Pairs > 0 || reference + tested == 0))
         {
-            return Advice.To(AdviceKind.NoShots, new GroupsToShoot(LeastPairs, LeastPairs), Start, Evidence(null));
+            return Advice.To(AdviceKind.NoShots, Shoot(LeastPairs, LeastPairs), Start, Evidence(null));
         }
 
-        var begun = Math.Max(fletched, bare);
+        var begun = Math.Max(reference, tested);
         var each = Math.Max(LeastPairs, begun);
-        if (fletched < each || bare < each)
+        if (reference < each || tested < each)
         {
             var firstPair = state.ShotsHere == 0 || begun < LeastPairs;
-            return ToShoot(each, firstPair ? GroupSays.EachAtItsOwnSpot : GroupSays.ThePartner);
+            return ToShoot(each, firstPair ? Start : GroupSays.ThePartner);
         }
 
         var advice = session.Adviser.Advise(state);
         var evidence = Evidence(advice);
-        return advice.Kind switch
+        return (groups.Heads ? ByTheHeads(advice, evidence) : null) ?? ByTheEngine(advice, evidence);
+    }
+
+    private Advice ByTheEngine(Advice advice, IReadOnlyList<Evidence> evidence) =>
+        advice.Kind switch
         {
             AdviceKind.ShootMore => MorePairs(advice, evidence),
             AdviceKind.Move or AdviceKind.SmallTest => Moving(advice, evidence),
@@ -62,25 +67,30 @@ internal sealed class GroupAdvice
             AdviceKind.StopAsking => advice with { Reason = GroupSays.NoMoveHelps, Evidence = evidence },
             _ => advice with { Evidence = evidence },
         };
-    }
 
-    private Message Start => session.Moves.Count > 0 ? GroupSays.BothAnew : GroupSays.EachAtItsOwnSpot;
+    private GroupSays Start =>
+        groups.Tested + groups.Reference > 0 ? GroupSays.EachAtItsOwnSpot
+        : groups.Heads && session.HeadMark != new SightMove(0, 0) ? GroupSays.HeadsOnTheirMark
+        : session.Moves.Count > 0 ? GroupSays.BothAnew
+        : GroupSays.EachAtItsOwnSpot;
+
+    private GroupsToShoot Shoot(int reference, int tested) => new(reference, tested, groups.TestedKind);
 
     private Advice ToShoot(int each, GroupSays reason) =>
         Advice.To(
             AdviceKind.ShootMore,
-            new GroupsToShoot(each - groups.Fletched, each - groups.Bare),
+            Shoot(each - groups.Reference, each - groups.Tested),
             reason,
             Evidence(null)
         ) with
         {
-            Chance = state.ShotsHere == 0 ? null : state.Belief.ChanceInside(state.Setting, Tolerances.Usual),
+            Chance = state.ShotsHere == 0 ? null : state.Belief.ChanceInside(state.Setting, session.Tolerance),
         };
 
     private Advice MorePairs(Advice advice, IReadOnlyList<Evidence> evidence) =>
         advice with
         {
-            Sentence = new GroupsToShoot(LeastPairs, LeastPairs),
+            Sentence = Shoot(LeastPairs, LeastPairs),
             Reason = new ChanceAndEnough(new Chance(advice.Chance!.Value), new Chance(advice.Enough!.Value)),
             Evidence = evidence,
             Ghosts = [],
@@ -88,7 +98,7 @@ internal sealed class GroupAdvice
 
     private Message Inside(Advice advice) =>
         new InsideWithChance(
-            Measure.Inches(scale.Tolerance),
+            Measure.Inches(groups.Tolerance),
             new Chance(advice.Chance!.Value),
             new Chance(advice.Lasting ?? advice.Chance!.Value),
             state.DaysHere
@@ -107,11 +117,11 @@ internal sealed class GroupAdvice
         {
             Sentence = new MoveThenBoth(order, clear ? null : new Chance(advice.ChanceAfter ?? 0)),
             Reason = new Sentences([
-                new ReadAsTear(Measure.Inches(now.X), Measure.Inches(now.Y)),
+                new ReadAsTear(Measure.Inches(now.X), Measure.Inches(now.Y), groups.TestedKind),
                 new SizeOfMove(Measure.Inches(off), Measure.Inches(step)),
             ]),
             Disputed = advice.Disputed is RestSettled settled
-                ? new RestSettledAtTarget(settled.Right, Measure.Inches(step))
+                ? new RestSettledAtTarget(settled.Right, Measure.Inches(step), groups.TestedKind)
                 : advice.Disputed,
             RunnerUp = advice.RunnerUp is WouldLeave left
                 ? left with
@@ -127,7 +137,8 @@ internal sealed class GroupAdvice
 
     private Measure AtTarget(double tear) => Measure.Inches(scale.Scale * Math.Abs(tear));
 
-    private IReadOnlyList<Evidence> Evidence(Advice? advice) => [.. Shown(), .. ByChance(advice), .. Gains(advice)];
+    private IReadOnlyList<Evidence> Evidence(Advice? advice) =>
+        [.. Shown(), .. HeadsShow(), .. ByChance(advice), .. Gains(advice)];
 
     /// <summary>The offset with its test, or why nothing is read yet.</summary>
     private IEnumerable<Evidence> Shown()
@@ -148,7 +159,7 @@ internal sealed class GroupAdvice
             groups.More(sentence: false)
                 ?? new PairsShow(
                     groups.Pairs,
-                    Measure.Inches(scale.Tolerance),
+                    Measure.Inches(groups.Tolerance),
                     new Chance(groups.PowerOf(groups.Pairs))
                 )
         );
@@ -159,7 +170,7 @@ internal sealed class GroupAdvice
         if (advice is { Chance: { } chance, Enough: { } enough })
         {
             yield return new Evidence(
-                new ChanceOfInside(Measure.Inches(scale.Tolerance)),
+                new ChanceOfInside(Measure.Inches(groups.Tolerance)),
                 new ChanceByPairs(new Chance(chance), state.ShotsHere, state.Shots.Count - state.ShotsHere),
                 new MoreShotsUntil(new Chance(enough))
             );
@@ -178,7 +189,13 @@ internal sealed class GroupAdvice
 
             var (gain, sd) = state.Belief.GainOf(i);
             yield return new Evidence(
-                new StepOffsets(new AdjusterName(prior.Kind), new StepName(prior.Kind), AtTarget(gain), gain < 0),
+                new StepOffsets(
+                    new AdjusterName(prior.Kind),
+                    new StepName(prior.Kind),
+                    AtTarget(gain),
+                    gain < 0,
+                    groups.TestedKind
+                ),
                 new LearnedFrom(AtTarget(sd), state.SettingsOf(i), AtTarget(prior.Expected), prior.From),
                 TuningSays.MoveThatAnswersOtherwise
             );

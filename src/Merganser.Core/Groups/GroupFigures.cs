@@ -20,21 +20,29 @@ public static class GroupFigures
 
     private static Figure Axis(string name, GroupReading groups, GroupOffset offset, double value, bool sideways)
     {
-        var (bare, fletched) = sideways
+        var (tested, reference) = sideways
             ? (offset.Group.Centre.X, offset.Other.Centre.X)
             : (offset.Group.Centre.Y + groups.BareHigh, offset.Other.Centre.Y);
         var centres = sideways
-            ? new Formula(
-                $"x̄ bare − x̄ fletched = {Measure.Inches(bare, 3):bare} − {Measure.Inches(fletched, 3):bare}"
-            )
-            : new Formula(
-                $"ȳ bare − ȳ fletched − b = {Measure.Inches(bare, 3):bare} − {Measure.Inches(fletched, 3):bare} − {Measure.Inches(groups.BareHigh, 3):bare}"
-            );
+            ? groups.Heads
+                ? new Formula(
+                    $"x̄ heads − x̄ field points = {Measure.Inches(tested, 3):bare} − {Measure.Inches(reference, 3):bare}"
+                )
+                : new Formula(
+                    $"x̄ bare − x̄ fletched = {Measure.Inches(tested, 3):bare} − {Measure.Inches(reference, 3):bare}"
+                )
+            : groups.Heads
+                ? new Formula(
+                    $"ȳ heads − ȳ field points = {Measure.Inches(tested, 3):bare} − {Measure.Inches(reference, 3):bare}"
+                )
+                : new Formula(
+                    $"ȳ bare − ȳ fletched − b = {Measure.Inches(tested, 3):bare} − {Measure.Inches(reference, 3):bare} − {Measure.Inches(groups.BareHigh, 3):bare}"
+                );
         var critical = MeanTear.CriticalF(offset.Freedom);
         Term[] terms =
         [
             new(GroupSays.MeanOffset, centres, value, Unit.Inch, 3),
-            .. sideways
+            .. sideways || groups.Heads
                 ? new Term[0]
                 : [new Term(GroupSays.BareHigh, GroupSays.BareHigh, groups.BareHigh, Unit.Inch, 3)],
             new(
@@ -57,7 +65,7 @@ public static class GroupFigures
         var size = Math.Abs(value);
         return new Figure(
             name,
-            new BareSide(Side(value, sideways)),
+            new TestedSide(Side(value, sideways), groups.TestedKind),
             size,
             Unit.Inch,
             2,
@@ -66,7 +74,12 @@ public static class GroupFigures
             null,
             null,
             null,
-            new Working(GroupSays.OffsetIs, terms, GroupSays.Source, GroupSays.MorePairsNarrow)
+            new Working(
+                groups.Heads ? GroupSays.OffsetOfHeadsIs : GroupSays.OffsetIs,
+                terms,
+                GroupSays.Source,
+                GroupSays.MorePairsNarrow
+            )
         );
     }
 

@@ -11,6 +11,12 @@ public enum ArrowKind
 
     /// <summary>A shaft without vanes.</summary>
     Bare,
+
+    /// <summary>With vanes and a field point, beside broadheads.</summary>
+    FieldPoint,
+
+    /// <summary>With vanes and a broadhead.</summary>
+    Broadhead,
 }
 
 /// <summary>How an arrow was seen to fly.</summary>
@@ -31,28 +37,33 @@ public enum Flight
 
 /// <summary>
 /// A set at a target as the engine reads it: one observation is one pair, the k-th bare shaft with the k-th fletched
-/// arrow of the same setting. A shot without a partner waits for it.
+/// arrow of the same setting, or the k-th head with the k-th field point. A shot without a partner waits for it.
 /// </summary>
 internal static class GroupPairs
 {
     /// <summary>The complete pairs of a set, each as the tear it stands for.</summary>
     public static IReadOnlyList<ShotReading> Of(SessionSet set)
     {
-        var scale = new TargetScale(set.Stage.Distance);
-        return [.. Counting(set, ArrowKind.Bare).Zip(Counting(set, ArrowKind.Fletched), Pair)];
+        var scale = new TargetScale(set.Stage.Distance, set.Stage.Heads);
+        var (tested, reference) = KindsOf(set.Stage.Heads);
+        return [.. Counting(set, tested).Zip(Counting(set, reference), Pair)];
 
-        ShotReading Pair(ShotReading bare, ShotReading fletched)
+        ShotReading Pair(ShotReading one, ShotReading other)
         {
-            var later = bare.Number > fletched.Number ? bare : fletched;
-            var offset = bare.Marked.Impact - fletched.Marked.Impact - new Impact(0, set.BareHigh);
+            var later = one.Number > other.Number ? one : other;
+            var offset = one.Marked.Impact - other.Marked.Impact - new Impact(0, set.BareHigh) + set.MarkedSince;
             var tear = scale.TearOf(offset);
             return later with
             {
                 Marked = new ShotMarked(set.Id, new Hole(0, 0), new Hole(tear.X, tear.Y), SheetSide.ShootingSide),
-                Doubtful = bare.Doubtful || fletched.Doubtful,
+                Doubtful = one.Doubtful || other.Doubtful,
             };
         }
     }
+
+    /// <summary>What is tested, and what it is held against.</summary>
+    public static (ArrowKind Tested, ArrowKind Reference) KindsOf(bool heads) =>
+        heads ? (ArrowKind.Broadhead, ArrowKind.FieldPoint) : (ArrowKind.Bare, ArrowKind.Fletched);
 
     /// <summary>The shots of one kind that count, in order.</summary>
     public static IEnumerable<ShotReading> Counting(SessionSet set, ArrowKind kind) =>

@@ -5,8 +5,9 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Groups;
 
 /// <summary>
-/// The groups of one set at a target: what the bare shafts show against the fletched arrows. It is looked at after each
-/// pair, so that its error over a session is the stated one; a shot without a partner waits.
+/// The groups of one set at a target: what the bare shafts show against the fletched arrows, or broadheads against
+/// field points. It is looked at after each pair, so that its error over a session is the stated one; a shot without a
+/// partner waits.
 /// </summary>
 public sealed class GroupReading
 {
@@ -23,30 +24,43 @@ public sealed class GroupReading
     public GroupReading(SessionSet set)
     {
         this.set = set;
-        Scale = new TargetScale(set.Stage.Distance);
-        ShotReading[] bare = [.. GroupPairs.Counting(set, ArrowKind.Bare)];
-        ShotReading[] fletched = [.. GroupPairs.Counting(set, ArrowKind.Fletched)];
-        (Bare, Fletched, Pairs) = (bare.Length, fletched.Length, Math.Min(bare.Length, fletched.Length));
+        Scale = new TargetScale(set.Stage.Distance, set.Stage.Heads);
+        (TestedKind, ReferenceKind) = GroupPairs.KindsOf(set.Stage.Heads);
+        ShotReading[] tested = [.. GroupPairs.Counting(set, TestedKind)];
+        ShotReading[] reference = [.. GroupPairs.Counting(set, ReferenceKind)];
+        (Tested, Reference, Pairs) = (tested.Length, reference.Length, Math.Min(tested.Length, reference.Length));
         if (Pairs >= 2)
         {
             var lower = new Impact(0, set.BareHigh);
             Offset = new GroupOffset(
-                new ArrowGroup([.. bare.Take(Pairs).Select(s => s.Marked.Impact - lower)]),
-                new ArrowGroup([.. fletched.Take(Pairs).Select(s => s.Marked.Impact)])
+                new ArrowGroup([.. tested.Take(Pairs).Select(s => s.Marked.Impact - lower)]),
+                new ArrowGroup([.. reference.Take(Pairs).Select(s => s.Marked.Impact)])
             );
         }
 
-        more = new(() => Offset?.MoreToDecide(Scale.Tolerance / Offset.Spread, Looks));
+        more = new(() => Offset?.MoreToDecide(Tolerance / Offset.Spread, Looks));
     }
 
     /// <summary>The scale of its distance.</summary>
     public TargetScale Scale { get; }
 
-    /// <summary>Bare shafts that count.</summary>
-    public int Bare { get; }
+    /// <summary>Good enough here, inches of offset.</summary>
+    public double Tolerance => Scale.Within(set.Tolerance);
 
-    /// <summary>Fletched arrows that count.</summary>
-    public int Fletched { get; }
+    /// <summary>True for broadheads against field points.</summary>
+    public bool Heads => set.Stage.Heads;
+
+    /// <summary>Bare shafts, or broadheads.</summary>
+    public ArrowKind TestedKind { get; }
+
+    /// <summary>Fletched arrows, or field points.</summary>
+    public ArrowKind ReferenceKind { get; }
+
+    /// <summary>Those of the tested kind that count.</summary>
+    public int Tested { get; }
+
+    /// <summary>Those that they are held against.</summary>
+    public int Reference { get; }
 
     /// <summary>Complete pairs.</summary>
     public int Pairs { get; }
@@ -54,7 +68,40 @@ public sealed class GroupReading
     /// <summary>How much higher a bare shaft strikes for its weight alone: taken off, inches.</summary>
     public double BareHigh => set.BareHigh;
 
-    /// <summary>Bare against fletched, or null below two pairs.</summary>
+    /// <summary>The heads one by one, or null where none are shot.</summary>
+    public HeadComparison? EachHead =>
+        Heads ? new HeadComparison([.. GroupPairs.Counting(set, ArrowKind.Broadhead).Select(s => s.Marked)]) : null;
+
+    /// <summary>What the offset asks for, or null where no heads are shot, or fewer than three of each.</summary>
+    public HeadMap? Map(StraightMiss straight) =>
+        Heads && Pairs >= HeadMap.LeastOfEach ? new HeadMap(Offset!, Tolerance, straight) : null;
+
+    /// <summary>The pin's way for heads: the axis on which they lie most, whole; null below two pairs.</summary>
+    public SightMove? SightAnswer(Sight? sight)
+    {
+        if (!Heads || Offset is not { Offset: var seen })
+        {
+            return null;
+        }
+
+        var straight = Math.Abs(seen.X) > Math.Abs(seen.Y) ? new Impact(seen.X, 0) : new Impact(0, seen.Y);
+        return (sight ?? Sight.Usual).Answer(straight, Scale.Yards);
+    }
+
+    /// <summary>The offset without one head, or null where too few are left.</summary>
+    public GroupOffset? Without(HeadHits head)
+    {
+        Impact[] others =
+        [
+            .. GroupPairs
+                .Counting(set, TestedKind)
+                .Where(s => s.ArrowNumber != head.Number)
+                .Select(s => s.Marked.Impact),
+        ];
+        return others.Length < 2 || Offset is null ? null : new GroupOffset(new ArrowGroup(others), Offset.Other);
+    }
+
+    /// <summary>The tested kind against the other, or null below two pairs.</summary>
     public GroupOffset? Offset { get; }
 
     /// <summary>How often it is looked.</summary>
@@ -69,7 +116,7 @@ public sealed class GroupReading
     /// <summary>The same in words, or null where nothing is read yet or nothing more is wanted.</summary>
     /// <param name="sentence">False where it stands inside a sentence.</param>
     public Message? More(bool sentence = true) =>
-        MoreToDecide is > 0 and { } pairs ? new MoreOfEach(pairs, Measure.Inches(Scale.Tolerance), sentence) : null;
+        MoreToDecide is > 0 and { } pairs ? new MoreOfEach(pairs, Measure.Inches(Tolerance), sentence) : null;
 
     /// <summary>Chance that so many pairs show an offset as long as the tolerance: now, and with more.</summary>
     public IReadOnlyList<(int Pairs, double Chance)> Powers =>
@@ -77,14 +124,19 @@ public sealed class GroupReading
 
     /// <summary>Chance that so many of each show an offset as long as the tolerance.</summary>
     public double PowerOf(int pairs) =>
-        GroupOffset.Power(pairs, pairs, Scale.Tolerance / Offset!.Spread, GroupOffset.Threshold(LooksAt(pairs)));
+        GroupOffset.Power(pairs, pairs, Tolerance / Offset!.Spread, GroupOffset.Threshold(LooksAt(pairs)));
 
     private static LookingRule LooksAt(int pairs) => pairs > ManyPairs ? LookingRule.Beyond : LookingRule.EachPair;
 
     /// <summary>What they show, or null before the first shot.</summary>
     public Message? Words =>
         Offset is { } offset
-            ? new OffsetShown(Measure.Inches(offset.Offset.X), Measure.Inches(offset.Offset.Y), Verdict!.Value)
-        : Bare + Fletched > 0 ? new PairsToGo(2 - Pairs)
+            ? new OffsetShown(
+                Measure.Inches(offset.Offset.X),
+                Measure.Inches(offset.Offset.Y),
+                Verdict!.Value,
+                TestedKind
+            )
+        : Tested + Reference > 0 ? new PairsToGo(2 - Pairs, TestedKind)
         : null;
 }

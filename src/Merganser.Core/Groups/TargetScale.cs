@@ -6,26 +6,35 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Groups;
 
 /// <summary>
-/// Bare and fletched groups at one distance as the tuning engine sees them. A bare shaft lands against the tear: tail
-/// right at the paper is bare to the left at the target. So the engine's tear is −offset, on a scale at which the
-/// tolerance here is the paper's quarter inch; one observation is one pair. The factor of a distance serves every
-/// adjuster. Factors, spreads and the prior are medians of 500 simulated compound set-ups and of 600 seeded bows a row
-/// (docs/how-it-computes.md); practice may answer otherwise, and the bow's own answer wins.
+/// Two groups at one distance as the tuning engine sees them: bare shafts against fletched arrows, or broadheads
+/// against field points. A bare shaft and a broadhead land against the tear: tail right at the paper is bare to the
+/// left at the target. So the engine's tear is −offset, on a scale at which the tolerance here is the paper's quarter
+/// inch; one observation is one pair. The factor of a distance serves every adjuster. Factors, spreads and the prior
+/// are medians of 500 simulated compound set-ups and of 600 seeded bows a row (docs/how-it-computes.md); practice may
+/// answer otherwise, and the bow's own answer wins.
 /// </summary>
-/// <param name="Yards">Bow to target, yards, inside <see cref="Distances"/>.</param>
-public sealed record TargetScale(double Yards)
+/// <param name="Yards">Bow to target, yards, inside <see cref="DistancesOf"/>.</param>
+/// <param name="Heads">True for broadheads against field points.</param>
+public sealed record TargetScale(double Yards, bool Heads = false)
 {
+    private static readonly AllowedRange DistancesOfBare = new(10, 40, Unit.Yard, Why.GroupDistance);
+    private static readonly AllowedRange DistancesOfHeads = new(20, 60, Unit.Yard, Why.GroupDistance);
+
     /// <summary>
     /// From where offsets are read, yards: nearer the impact is nearly blind, farther no factor is known.
     /// </summary>
-    public static AllowedRange Distances { get; } = new(10, 40, Unit.Yard, Why.GroupDistance);
+    public static AllowedRange DistancesOf(bool heads) => heads ? DistancesOfHeads : DistancesOfBare;
 
     /// <summary>Bow to target, yards.</summary>
     public double Yards { get; } =
-        Distances.Holds(Yards) ? Yards : throw new ArgumentOutOfRangeException(nameof(Yards));
+        DistancesOf(Heads).Holds(Yards) ? Yards : throw new ArgumentOutOfRangeException(nameof(Yards));
 
     /// <summary>Sd of ln of the ratio between what an adjuster does at the paper and at the target.</summary>
     public const double RatioSd = 0.47;
+
+    /// <summary>The same between heads and all else: it differs by head and by vanes (groups of 500 simulated
+    /// bows).</summary>
+    public const double RatioOfHeads = 0.60;
 
     /// <summary>The same between two distances of groups.</summary>
     public const double RatioOfDistances = 0.25;
@@ -40,6 +49,18 @@ public sealed record TargetScale(double Yards)
         (30, 6.5),
         (40, 10.8),
     ];
+
+    /// <summary>The same for heads: vanes halve it, a longer blade doubles it.</summary>
+    private static readonly (double Yards, double Value)[] FactorsOfHeads =
+    [
+        (20, 2.2),
+        (30, 3.2),
+        (40, 4.4),
+        (60, 6.8),
+    ];
+
+    /// <summary>Good enough for heads, inches for each yard (common practice, no source).</summary>
+    private const double EnoughOfHeads = 0.1;
 
     /// <summary>Good enough: distance, inches (common practice, no source; 40 yd guessed).</summary>
     private static readonly (double Yards, double Value)[] Enough = [(10, .5), (15, 1.2), (20, 2), (30, 4), (40, 6)];
@@ -69,13 +90,17 @@ public sealed record TargetScale(double Yards)
     private const double SpreadLogSd = 0.30;
 
     /// <summary>Inches of offset for each inch of bare tear at 3 yd.</summary>
-    public double Factor => At(Factors, Yards);
+    public double Factor => At(Heads ? FactorsOfHeads : Factors, Yards);
 
-    /// <summary>Good enough here, inches of offset.</summary>
-    public double Tolerance => At(Enough, Yards);
+    /// <summary>Good enough here as a rule, inches of offset.</summary>
+    public double Tolerance => Heads ? EnoughOfHeads * Yards : At(Enough, Yards);
 
     /// <summary>Inches at the target for one inch of the engine.</summary>
     public double Scale => Tolerance / Tolerances.Usual;
+
+    /// <summary>Good enough here, inches of offset, for what is good enough at the paper: half of it, half.</summary>
+    /// <param name="atPaper">Inches at the paper.</param>
+    public double Within(double atPaper) => Scale * atPaper;
 
     /// <summary>An offset as the tear that would make it, in the engine's inches.</summary>
     public Tear TearOf(Impact offset) => new(-offset.X / Scale, -offset.Y / Scale);
@@ -105,7 +130,7 @@ public sealed record TargetScale(double Yards)
                         : g with
                         {
                             Nominal = g.Nominal * Factor / Scale,
-                            LogSd = Math.Sqrt((g.LogSd * g.LogSd) + (RatioSd * RatioSd)),
+                            LogSd = Math.Sqrt((g.LogSd * g.LogSd) + (Ratio * Ratio)),
                             SharedSd = SharedByPaper,
                             PlusChance = 0.5 + (SignShare * (g.PlusChance - 0.5)),
                         }
@@ -117,6 +142,8 @@ public sealed record TargetScale(double Yards)
             SpreadCentre = SpreadCentre,
             SpreadLogSd = SpreadLogSd,
         };
+
+    private double Ratio => Heads ? RatioOfHeads : RatioSd;
 
     /// <summary>Between two distances straight in both logarithms, beyond the last as between the last two.</summary>
     private static double At((double Yards, double Value)[] table, double yards)

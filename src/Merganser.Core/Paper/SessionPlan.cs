@@ -15,27 +15,35 @@ public enum SessionKind
 }
 
 /// <summary>
-/// A distance, and what is shot there: a paper with bare or fletched shafts, or a target with a group of each.
+/// A distance, and what is shot there: a paper with bare or fletched shafts, or a target with two groups.
 /// </summary>
 /// <param name="Distance">Bow to paper or target, yards.</param>
 /// <param name="Fletched">With vanes, at the paper; at a target both are shot, and it is false.</param>
-/// <param name="AtTarget">True for bare and fletched groups at a target.</param>
+/// <param name="AtTarget">True for two groups at a target.</param>
+/// <param name="Heads">True where they are broadheads and field points, false where bare and fletched shafts.</param>
 public sealed record PlannedStage(
     double Distance,
     bool Fletched,
-    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] bool AtTarget = false
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] bool AtTarget = false,
+    bool Heads = false
 )
 {
     /// <summary>Bow to paper or target, yards.</summary>
     public double Distance { get; } =
-        Allowed(AtTarget).Holds(Distance) ? Distance : throw new ArgumentOutOfRangeException(nameof(Distance));
+        Allowed(AtTarget, Heads).Holds(Distance) ? Distance : throw new ArgumentOutOfRangeException(nameof(Distance));
+
+    /// <summary>Heads are shot at a target alone.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Heads { get; } =
+        AtTarget || !Heads ? Heads : throw new ArgumentException("Heads are shot at a target.", nameof(Heads));
 
     /// <summary>From where it may be shot.</summary>
-    public static AllowedRange Allowed(bool atTarget) => atTarget ? TargetScale.Distances : SheetLimits.Distances;
+    public static AllowedRange Allowed(bool atTarget, bool heads = false) =>
+        atTarget ? TargetScale.DistancesOf(heads) : SheetLimits.Distances;
 
     /// <summary>Its name.</summary>
     [JsonIgnore]
-    public Message Name => new StageName(Measure.Yards(Distance), Fletched, AtTarget);
+    public Message Name => new StageName(Measure.Yards(Distance), Fletched, AtTarget, Heads);
 }
 
 /// <summary>
@@ -58,6 +66,7 @@ public enum SetPurpose
 /// <param name="ByMachine">Shot by a machine: form is out of it.</param>
 /// <param name="DozenId">The dozen whose numbered arrows are shot, or null.</param>
 /// <param name="BothAxes">True where a move for each axis may be advised for one visit to the press.</param>
+/// <param name="Straight">What answers heads that land straight up, down or sideways with a clean flight.</param>
 public sealed record SessionPlan(
     SessionKind Kind,
     School? School,
@@ -65,7 +74,9 @@ public sealed record SessionPlan(
     int ShotsPerDecision,
     bool ByMachine,
     string? DozenId,
-    bool BothAxes = false
+    bool BothAxes = false,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+        StraightMiss Straight = StraightMiss.MoveTheSight
 )
 {
     /// <summary>"Until it is clear": the engine asks for two and goes on asking while it has to.</summary>
@@ -80,6 +91,8 @@ public sealed record SessionPlan(
         ("five", [new(5, false)]),
         ("groups", [new(20, false, true)]),
         ("threeGroups", [new(3, false), new(20, false, true)]),
+        ("heads", [new(30, false, true, true)]),
+        ("groupsHeads", [new(20, false, true), new(30, false, true, true)]),
     ];
 
     /// <summary>Shots before a decision that may be asked for.</summary>

@@ -16,7 +16,7 @@ public sealed record Knowledge(IReadOnlyList<StageFit> Fits)
     public const int BowsOfMake = 3;
 
     /// <summary>The model's own version: after a change of it every paper is read anew.</summary>
-    public const string Model = "response-4";
+    public const string Model = "response-5";
 
     /// <summary>Nothing was shot before.</summary>
     public static Knowledge None { get; } = new([]);

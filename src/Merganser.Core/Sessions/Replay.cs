@@ -1,4 +1,6 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Groups;
+using Merganser.Core.Paper;
 using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Sessions;
@@ -14,23 +16,28 @@ public sealed class Replay
     private readonly List<(SessionEvent Event, ShotMarked Shot)> shots = [];
     private readonly Dictionary<string, (string? VoidReason, bool Doubtful)> judged = [];
     private readonly List<SessionMove> moves = [];
+    private readonly List<(int AfterSet, HeadMarkMoved Mark)> marks = [];
     private readonly List<SessionNote> notes = [];
     private readonly HashSet<string> withdrawn = [];
     private readonly HashSet<AdjusterKind> lost = [];
     private readonly Func<SetBegun, double> bareHigh;
+    private readonly double tolerance;
     private int forgotten;
 
     /// <param name="adjusters">The adjusters as they stand now.</param>
     /// <param name="events">In order.</param>
     /// <param name="worked">When work was done on the bow by hand, in order.</param>
     /// <param name="bareHigh">How much higher a bare shaft of a set strikes for its weight alone, inches.</param>
+    /// <param name="tolerance">Good enough at the paper, inches.</param>
     public Replay(
         IReadOnlyList<Adjuster> adjusters,
         IReadOnlyList<SessionEvent> events,
         IReadOnlyList<DateTimeOffset>? worked = null,
-        Func<SetBegun, double>? bareHigh = null
+        Func<SetBegun, double>? bareHigh = null,
+        double tolerance = Tolerances.Usual
     )
     {
+        this.tolerance = tolerance;
         this.bareHigh = bareHigh ?? (_ => 0);
         foreach (var happened in events)
         {
@@ -55,6 +62,9 @@ public sealed class Replay
 
     /// <summary>Rungs and notes that were not taken back.</summary>
     public IReadOnlyList<SessionNote> Notes { get; }
+
+    /// <summary>Where the heads' own sight mark stands from the field points', inches at the pin.</summary>
+    public SightMove HeadMark => new(marks.Sum(m => m.Mark.Pin.Right), marks.Sum(m => m.Mark.Pin.Up));
 
     /// <summary>When it was accepted, or null while it is in work.</summary>
     public DateTimeOffset? AcceptedAt { get; private set; }
@@ -112,6 +122,9 @@ public sealed class Replay
                 break;
             case ConditionsNoted conditions:
                 Conditions = conditions;
+                break;
+            case HeadMarkMoved mark:
+                marks.Add((begun.Count, mark));
                 break;
             case EntryWithdrawn taken:
                 withdrawn.Add(taken.Entry);
@@ -175,7 +188,16 @@ public sealed class Replay
         );
         return new SessionSet(happened.Id, number, set, happened.Happened, positions, rig, [.. own])
         {
-            BareHigh = set.Stage.AtTarget ? bareHigh(set) : 0,
+            BareHigh = stage is { AtTarget: true, Heads: false } ? bareHigh(set) : 0,
+            Tolerance = tolerance,
+            MarkedSince = stage.Heads ? MarkedSince(number, stage.Distance) : default,
         };
     }
+
+    /// <summary>How far the marks that were set since a set move the heads at its distance.</summary>
+    private Impact MarkedSince(int set, double yards) =>
+        marks
+            .Where(m => m.AfterSet >= set)
+            .Select(m => m.Mark.Sight.Moved(m.Mark.Pin, yards))
+            .Aggregate(default(Impact), (sum, moved) => sum + moved);
 }

@@ -51,14 +51,7 @@ public static class SessionActs
     )
     {
         var shot = marked.Read(set);
-        if (session.Sets.First(s => s.Id == set).Begun.Stage.AtTarget != (shot.Arrow is not null))
-        {
-            throw new RefusedException(
-                "other-stage",
-                shot.Arrow is null ? GroupSays.MarkOnTheFace : GroupSays.MarkOnThePaper
-            );
-        }
-
+        CheckKind(session.Sets.First(s => s.Id == set).Begun.Stage, shot.Arrow);
         CheckSound(session);
         List<NewAct> acts = [];
         var now = session.Now;
@@ -80,6 +73,41 @@ public static class SessionActs
         }
 
         return [.. acts, .. Reopening(session, id)];
+    }
+
+    /// <summary>The sight was moved for heads: both marks are kept, and the next set is aimed with it.</summary>
+    /// <exception cref="RefusedException">No heads are shot, or the bow is unsound.</exception>
+    public static IReadOnlyList<NewAct> MoveSight(TuningSession session, string id, SightMove pin)
+    {
+        if (!session.Now.Begun.Stage.Heads)
+        {
+            throw new RefusedException("other-stage", GroupSays.MarkOfHeads);
+        }
+
+        CheckSound(session);
+        var now = session.Now;
+        NewAct[] next = now.Shots.Count == 0 ? [] : [new NewAct($"{id}-set", now.Begun with { Instead = null })];
+        var mark = new HeadMarkMoved(pin, session.Bow.Sight ?? Sight.Usual);
+        return [new NewAct(id, mark), .. next, .. Reopening(session, id)];
+    }
+
+    /// <summary>A hit is of one of the two kinds of its stage, and a hole of none.</summary>
+    private static void CheckKind(PlannedStage stage, ArrowKind? arrow)
+    {
+        var (tested, reference) = GroupPairs.KindsOf(stage.Heads);
+        GroupSays? wrong = (stage.AtTarget, arrow) switch
+        {
+            (false, null) => null,
+            (true, { } kind) when kind == tested || kind == reference => null,
+            (true, null) => GroupSays.MarkOnTheFace,
+            (false, _) => GroupSays.MarkOnThePaper,
+            (_, ArrowKind.Bare) => GroupSays.NoHeadOnBare,
+            _ => stage.Heads ? GroupSays.HeadsAndFieldPoints : GroupSays.BareAndFletched,
+        };
+        if (wrong is { } why)
+        {
+            throw new RefusedException("other-stage", why);
+        }
     }
 
     /// <summary>Voids a shot with a reason, calls it doubtful, or counts it again when neither is said.</summary>

@@ -70,6 +70,11 @@ public sealed record ShotMarked(
     public Impact Impact => new(Point.X, Point.Y);
 }
 
+/// <summary>The sight was moved for heads alone: from here on they are aimed with a mark of their own.</summary>
+/// <param name="Pin">How the pin was moved from the heads' last mark, or from the field points'.</param>
+/// <param name="Sight">The sight it was computed with.</param>
+public sealed record HeadMarkMoved(SightMove Pin, Sight Sight) : SessionAct;
+
 /// <summary>A shot was voided, with a reason; it stays on record.</summary>
 public sealed record ShotVoided(string Shot, string Reason) : SessionAct;
 

@@ -55,6 +55,7 @@ public enum SessionSays
     ISomethingElse,
     IMadeThisMove,
     IMadeBothMoves,
+    IMovedTheSight,
     GoodEnoughShort,
     ToTheInspection,
     PressByItsManual,

@@ -95,6 +95,7 @@ public static class SessionNext
                     AdviceKind.NoShots
                     or AdviceKind.ShootMore
                     or AdviceKind.GoodEnough
+                    or AdviceKind.MoveTheSight
                     or AdviceKind.Contradiction
                     or AdviceKind.Unsound
                 );
@@ -147,6 +148,14 @@ public static class SessionNext
                 "accept"
             ),
             AdviceKind.GoodEnough => GoodEnough(session, advice),
+            AdviceKind.MoveTheSight => new Next(
+                advice.Sentence,
+                advice.Reason,
+                "moveSight",
+                SessionSays.IMovedTheSight,
+                SessionSays.ISomethingElse,
+                "logMove"
+            ),
             AdviceKind.Unsound => new Next(
                 advice.Sentence,
                 advice.Reason,

@@ -1,5 +1,6 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
+using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Setup;
@@ -15,6 +16,9 @@ public sealed record SessionBow(Bow Bow, Archer Archer, IReadOnlyList<Adjuster> 
 {
     /// <summary>When work was done on it that makes another bow of it at the paper, in order.</summary>
     public IReadOnlyList<DateTimeOffset> Worked { get; init; } = [];
+
+    /// <summary>Its sight, or null until it was measured.</summary>
+    public Sight? Sight { get; init; }
 
     /// <summary>Shots that still settle new string work before any is read.</summary>
     public int SettlingLeft { get; init; }

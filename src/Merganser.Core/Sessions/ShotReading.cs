@@ -100,6 +100,12 @@ public sealed record SessionSet(
     /// <summary>How much higher a bare shaft strikes here for its weight alone, inches.</summary>
     public double BareHigh { get; init; }
 
+    /// <summary>Good enough at the paper, inches; at a target what it stands for there.</summary>
+    public double Tolerance { get; init; } = Tolerances.Usual;
+
+    /// <summary>How far the heads' sight mark was moved since, as hits move here, inches.</summary>
+    public Impact MarkedSince { get; init; }
+
     /// <summary>What the tuning engine reads: the shots, or at a target the pairs of them that are complete.</summary>
     public IReadOnlyList<ShotReading> Read => Begun.Stage.AtTarget ? GroupPairs.Of(this) : Shots;
 

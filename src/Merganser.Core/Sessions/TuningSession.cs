@@ -40,7 +40,7 @@ public sealed partial class TuningSession
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(tolerance);
         (Bow, Arrows, Plan, Tolerance, Known, Events) = (bow, arrows, plan, tolerance, known, events);
-        replay = new Replay(bow.Adjusters, events, bow.Worked, BareHigh);
+        replay = new Replay(bow.Adjusters, events, bow.Worked, BareHigh, tolerance);
         var last = Sets.LastOrDefault(s => s.OfSession) ?? Sets.LastOrDefault();
         Stage = last?.Stage ?? throw new ArgumentException("A session begins with a set.", nameof(events));
         Shots = ShotsThatTeach();
@@ -57,7 +57,7 @@ public sealed partial class TuningSession
                 bow.Archer.MayPress,
                 bow.Bow.RestType,
                 bow.Adjusters,
-                Stage.AtTarget ? Tolerances.Usual : tolerance,
+                tolerance,
                 plan.ShotsPerDecision
             )
             {
@@ -118,6 +118,9 @@ public sealed partial class TuningSession
 
     /// <summary>Answered rungs and notes.</summary>
     public IReadOnlyList<SessionNote> Notes => replay.Notes;
+
+    /// <summary>Where the heads' own sight mark stands from the field points', inches at the pin.</summary>
+    public SightMove HeadMark => replay.HeadMark;
 
     /// <summary>When it was accepted; null while it is open.</summary>
     public DateTimeOffset? AcceptedAt => replay.AcceptedAt;
@@ -246,6 +249,12 @@ public sealed partial class TuningSession
     }
 
     private ShotReading[] ShotsAtPaper => [.. Shots.Where(s => !s.Stage.AtTarget)];
+
+    /// <summary>How much lower a head strikes in this stage for its own drag, inches.</summary>
+    public double HeadDrag =>
+        Arrows.FirstOrDefault(a => a.Version == Stage.Arrow) is { } shot
+            ? Groups.HeadDrag.Of(Bow.Bow, shot.Arrow, Stage.Distance)
+            : 0;
 
     private double BareHigh(SetBegun set) =>
         Arrows.FirstOrDefault(a => a.Version == set.Arrow) is { } shot

@@ -13,13 +13,27 @@ namespace Merganser.Core.Simulation;
 /// <param name="TrueLength">Length of the true offset at the end, inches.</param>
 /// <param name="LengthAfter36">The same after 36 arrows, or at the end if that came sooner.</param>
 /// <param name="Stated">The chance of being inside that was stated at the end.</param>
+/// <param name="SightMoves">How often the sight was moved for heads.</param>
+/// <param name="SightWrong">How many of these while the true offset was the bow's to answer.</param>
 public sealed record GroupResult(
     SessionEnd End,
     int Moves,
     int Arrows,
     double TrueLength,
     double LengthAfter36,
-    double Stated
+    double Stated,
+    int SightMoves = 0,
+    int SightWrong = 0
+);
+
+/// <summary>How simulated groups are shot.</summary>
+/// <param name="BothAxes">A move for each axis in one visit to the press.</param>
+/// <param name="TaughtByPaper">True where a paper was shot before.</param>
+/// <param name="Straight">What answers heads that land straight up, down or sideways.</param>
+public sealed record GroupWays(
+    bool BothAxes = false,
+    bool TaughtByPaper = false,
+    StraightMiss Straight = StraightMiss.TuneTheBow
 );
 
 /// <summary>
@@ -37,41 +51,43 @@ public sealed class GroupLoop
     private readonly PlannedStage stage;
     private readonly List<SessionEvent> events = [];
     private readonly int[] setting;
-    private readonly bool bothAxes;
+    private readonly GroupWays ways;
     private string set = "";
+    private Impact ownMark;
 
-    private GroupLoop(SimulatedTarget target, double yards, bool bothAxes)
+    private GroupLoop(SimulatedTarget target, GroupWays ways)
     {
-        (this.target, this.bothAxes) = (target, bothAxes);
-        stage = new PlannedStage(yards, false, true);
+        (this.target, this.ways, stage) = (target, ways, target.World.Stage);
         setting = new int[target.Bow.Levers.Count];
     }
 
     /// <param name="target">The target.</param>
-    /// <param name="yards">The distance.</param>
-    /// <param name="bothAxes">A move for each axis in one visit to the press.</param>
-    public static GroupResult Run(SimulatedTarget target, double yards = 20, bool bothAxes = false) =>
-        new GroupLoop(target, yards, bothAxes).Run();
+    /// <param name="ways">How they are shot.</param>
+    public static GroupResult Run(SimulatedTarget target, GroupWays? ways = null) =>
+        new GroupLoop(target, ways ?? new GroupWays()).Run();
+
+    private Impact TrueOffset => target.TrueOffset(setting) + ownMark;
 
     private GroupResult Run()
     {
-        var (moves, after36, controls) = (0, double.NaN, 0);
+        var (moves, after36, controls, sights, wrong) = (0, double.NaN, 0, 0, 0);
+        var (tested, reference) = GroupPairs.KindsOf(stage.Heads);
         Begin(SetPurpose.Session);
         for (var arrows = 4; arrows <= MostArrows; arrows += 4)
         {
-            foreach (var kind in new[] { ArrowKind.Fletched, ArrowKind.Bare, ArrowKind.Fletched, ArrowKind.Bare })
+            foreach (var kind in new[] { reference, tested, reference, tested })
             {
-                Hit(kind, target.Shoot(kind, setting));
+                Hit(kind, target.Shoot(kind, setting) + (kind == tested ? ownMark : default));
             }
 
-            after36 = arrows == Look ? target.TrueOffset(setting).Length : after36;
+            after36 = arrows == Look ? TrueOffset.Length : after36;
             var advice = Session().Advice;
             if (advice.Kind == AdviceKind.MovesDoNotHelp && controls++ == 0)
             {
                 // A control that strikes alike: the session goes on.
                 Begin(SetPurpose.ControlArrow);
-                Hit(ArrowKind.Fletched, new Impact(0, 0));
-                Hit(ArrowKind.Bare, target.TrueOffset(setting));
+                Hit(reference, new Impact(0, 0));
+                Hit(tested, TrueOffset);
                 Begin(SetPurpose.Session);
                 advice = Session().Advice;
             }
@@ -79,6 +95,16 @@ public sealed class GroupLoop
             if (ClosedLoop.EndOf(advice.Kind) is { } end)
             {
                 return Ended(end, arrows, advice.Chance ?? 0);
+            }
+
+            if (advice.Kind == AdviceKind.MoveTheSight)
+            {
+                sights++;
+                wrong += AnswerTo(TrueOffset) == HeadAnswer.Tune ? 1 : 0;
+                var pin = Session().Now.Groups!.SightAnswer(null)!;
+                ownMark += Sight.Usual.Moved(pin, stage.Distance);
+                Happens(new HeadMarkMoved(pin, Sight.Usual));
+                Begin(SetPurpose.Session);
             }
 
             if (advice.Move is { } move)
@@ -98,10 +124,13 @@ public sealed class GroupLoop
 
         GroupResult Ended(SessionEnd end, int arrows, double stated)
         {
-            var length = target.TrueOffset(setting).Length;
-            return new GroupResult(end, moves, arrows, length, double.IsNaN(after36) ? length : after36, stated);
+            var length = TrueOffset.Length;
+            var then = double.IsNaN(after36) ? length : after36;
+            return new GroupResult(end, moves, arrows, length, then, stated, sights, wrong);
         }
     }
+
+    private HeadAnswer AnswerTo(Impact offset) => HeadMap.AnswerTo(offset, target.World.Tolerance, ways.Straight);
 
     private TuningSession Session() =>
         new(
@@ -111,9 +140,18 @@ public sealed class GroupLoop
                 target.Bow.Adjusters(setting)
             ),
             [],
-            new SessionPlan(SessionKind.Tune, null, [stage], SessionPlan.UntilClear, true, null, bothAxes),
+            new SessionPlan(
+                SessionKind.Tune,
+                null,
+                [stage],
+                SessionPlan.UntilClear,
+                true,
+                null,
+                ways.BothAxes,
+                ways.Straight
+            ),
             Tolerances.Usual,
-            Knowledge.None,
+            ways.TaughtByPaper ? target.PaperTaught(Arrow) : Knowledge.None,
             events
         );
 
@@ -123,7 +161,7 @@ public sealed class GroupLoop
         Happens(new MoveMade(move.Kind, move.From, move.To));
     }
 
-    private void Begin(SetPurpose purpose) => set = Happens(new SetBegun(stage, "20", purpose, Arrow));
+    private void Begin(SetPurpose purpose) => set = Happens(new SetBegun(stage, $"{stage.Distance}", purpose, Arrow));
 
     private void Hit(ArrowKind kind, Impact at)
     {

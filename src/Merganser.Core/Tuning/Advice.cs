@@ -19,6 +19,9 @@ public enum AdviceKind
     /// <summary>Two signs of the shaft disagree: the act that decides between them, and no move.</summary>
     Contradiction,
     Unsound,
+
+    /// <summary>Heads land straight up, down or sideways: a sight mark of their own.</summary>
+    MoveTheSight,
 }
 
 /// <summary>A statement with the evidence for it and what would overturn it.</summary>

@@ -3,7 +3,6 @@ using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
-using Merganser.Core.Units;
 
 namespace Merganser.Core.Tuning;
 
@@ -11,24 +10,25 @@ namespace Merganser.Core.Tuning;
 /// <param name="Distance">Bow to paper or target, yards.</param>
 /// <param name="Fletched">With vanes.</param>
 /// <param name="Arrow">Which arrow (its version).</param>
-/// <param name="AtTarget">True for bare and fletched groups at a target.</param>
-public sealed record Stage(double Distance, bool Fletched, string Arrow, bool AtTarget = false)
+/// <param name="AtTarget">True for two groups at a target.</param>
+/// <param name="Heads">True where they are broadheads and field points.</param>
+public sealed record Stage(double Distance, bool Fletched, string Arrow, bool AtTarget = false, bool Heads = false)
 {
     /// <summary>Its name.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public Message Name => new StageName(Measure.Yards(Distance), Fletched, AtTarget);
+    public Message Name => Planned.Name;
 
     /// <summary>The stage of a plan that it is shot for.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public PlannedStage Planned => new(Distance, Fletched, AtTarget);
+    public PlannedStage Planned => new(Distance, Fletched, AtTarget, Heads);
 
     /// <summary>Inches that are seen for one inch of the engine: of offset at a target, of tear at the paper.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public double SeenPerInch => AtTarget ? new TargetScale(Distance).Scale : 1;
+    public double SeenPerInch => AtTarget ? new TargetScale(Distance, Heads).Scale : 1;
 
     /// <summary>A planned stage with its arrow.</summary>
     public static Stage Of(PlannedStage planned, string arrow) =>
-        new(planned.Distance, planned.Fletched, arrow, planned.AtTarget);
+        new(planned.Distance, planned.Fletched, arrow, planned.AtTarget, planned.Heads);
 }
 
 /// <summary>

@@ -22,6 +22,7 @@ public static class StagePool
     /// </summary>
     private static readonly (Func<Stage, Stage, bool> Differ, double Between, double SignShare)[] Differences =
     [
+        ((a, b) => a.Heads != b.Heads, TargetScale.RatioOfHeads, 0.95),
         ((a, b) => a.AtTarget != b.AtTarget, TargetScale.RatioSd, 0.95),
         ((a, b) => a.AtTarget && a.Distance != b.Distance, TargetScale.RatioOfDistances, 0.95),
         ((a, b) => a.Fletched != b.Fletched, 0.50, 0.3),
@@ -46,8 +47,8 @@ public static class StagePool
 
     private static double Between(Stage stage, StageFit fit) =>
         fit.OfBow is null ? Between(stage, fit.Stage)
-        : stage.AtTarget == fit.Stage.AtTarget ? BetweenBows
-        : Math.Sqrt((BetweenBows * BetweenBows) + (TargetScale.RatioSd * TargetScale.RatioSd));
+        : Alike(stage, fit.Stage) ? BetweenBows
+        : Math.Sqrt((BetweenBows * BetweenBows) + Math.Pow(Between(stage, fit.Stage), 2));
 
     private static double SignShare(Stage stage, StageFit fit) =>
         fit.OfBow is null ? SignShare(stage, fit.Stage) : SignShareOfMake;
@@ -68,7 +69,7 @@ public static class StagePool
 
         var taught = others.ToLookup(f => f.Stage.AtTarget);
         var paper = After(trade, new Stage(UsualPaper, false, stage.Arrow), [.. taught[false]]);
-        return After(new TargetScale(stage.Distance).Prior(paper), stage, [.. taught[true]]);
+        return After(new TargetScale(stage.Distance, stage.Heads).Prior(paper), stage, [.. taught[true]]);
     }
 
     private static ResponsePrior After(ResponsePrior prior, Stage stage, IReadOnlyList<StageFit> others)
@@ -82,7 +83,7 @@ public static class StagePool
             1 / Math.Pow(prior.SpreadLogSd, 2),
             Math.Log(prior.SpreadCentre) / Math.Pow(prior.SpreadLogSd, 2)
         );
-        foreach (var fit in others.Where(f => f.OfBow is null && f.Stage.AtTarget == stage.AtTarget))
+        foreach (var fit in others.Where(f => f.OfBow is null && Alike(f.Stage, stage)))
         {
             var weight = Math.Max(0, fit.Shots - 1);
             (sureness, centre) = (sureness + weight, centre + (weight * Math.Log(fit.Spread)));
@@ -95,6 +96,9 @@ public static class StagePool
             SpreadLogSd = Math.Max(LeastSpreadSd, 1 / Math.Sqrt(sureness)),
         };
     }
+
+    /// <summary>Where a shot strays alike: at the paper, of groups of the same kinds.</summary>
+    private static bool Alike(Stage a, Stage b) => (a.AtTarget, a.Heads) == (b.AtTarget, b.Heads);
 
     private static double Logit(double chance) =>
         Math.Log(Math.Clamp(chance, 1e-4, 1 - 1e-4) / Math.Clamp(1 - chance, 1e-4, 1 - 1e-4));

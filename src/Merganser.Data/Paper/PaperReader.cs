@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 
@@ -13,6 +14,7 @@ internal sealed class PaperReader
     private readonly Dictionary<string, SessionArrow> arrows = [];
     private readonly DateTimeOffset[] worked;
     private readonly int settlingLeft;
+    private readonly Sight? sight;
 
     /// <exception cref="MissingException">There is no such bow.</exception>
     public PaperReader(Sql sql, string bowId)
@@ -22,6 +24,7 @@ internal sealed class PaperReader
         archer = ArcherStore.Get(sql, bow.ArcherId).Archer;
         worked = ChangeRows.WorkedAt(sql, bowId);
         settlingLeft = FiredRows.SettlingLeft(sql, bowId);
+        sight = SightStore.Of(sql, bowId)?.Sight;
     }
 
     /// <summary>Reads the papers of the bow that a paper was shot from.</summary>
@@ -55,6 +58,7 @@ internal sealed class PaperReader
             {
                 Worked = [.. worked.Where(at => at >= Stamp.Read(row.StartedAt))],
                 SettlingLeft = settlingLeft,
+                Sight = sight,
             },
             [.. shot.Select(Arrow)],
             row.Plan is null ? Alone(events) : Kept.Read<SessionPlan>(row.Plan),

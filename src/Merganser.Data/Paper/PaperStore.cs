@@ -216,6 +216,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         SELECT EXISTS (SELECT 1 FROM shot_set WHERE id = @id) OR EXISTS (SELECT 1 FROM shot WHERE id = @id)
           OR EXISTS (SELECT 1 FROM shot_mark WHERE id = @id) OR EXISTS (SELECT 1 FROM paper_note WHERE id = @id)
           OR EXISTS (SELECT 1 FROM move WHERE id = @id) OR EXISTS (SELECT 1 FROM session_act WHERE id = @id)
+          OR EXISTS (SELECT 1 FROM head_mark WHERE id = @id)
         """;
 
     private string PaperOf(string query, string of, string what) =>

@@ -1,4 +1,3 @@
-using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
@@ -33,6 +32,7 @@ internal sealed class SessionRecord
         record.Marks(sql, paperId);
         record.Notes(sql, paperId);
         record.Acts(sql, paperId);
+        record.HeadMarks(sql, paperId);
         record.Forgets(sql, paperId, bowId, shots);
         record.Moves(moves, begun);
         return [.. record.found.OrderBy(f => f.At).Select((f, i) => f.Event with { Order = i + 1 })];
@@ -62,12 +62,13 @@ internal sealed class SessionRecord
             string Typed,
             bool Fletched,
             bool AtTarget,
+            bool Heads,
             string Purpose,
             int AfterMove,
             string At
         )>(
             """
-            SELECT id, number, arrow_version_id, distance, distance_typed, fletched, at_target, purpose, after_move,
+            SELECT id, number, arrow_version_id, distance, distance_typed, fletched, at_target, heads, purpose, after_move,
               started_at
             FROM shot_set WHERE paper_id = @paperId ORDER BY number
             """,
@@ -75,7 +76,7 @@ internal sealed class SessionRecord
         );
         foreach (var row in rows)
         {
-            var stage = new PlannedStage(row.Distance, row.Fletched, row.AtTarget);
+            var stage = new PlannedStage(row.Distance, row.Fletched, row.AtTarget, row.Heads);
             (numbers[row.Id], begun[row.Number]) = (row.Number, row.AfterMove);
             var act = new SetBegun(stage, row.Typed, FactsJson.Enum<SetPurpose>(row.Purpose), row.Arrow);
             Add(row.Number, Kind.Set, 0, row.Id, Stamp.Read(row.At), Stamp.Read(row.At), act);
@@ -93,7 +94,7 @@ internal sealed class SessionRecord
             SELECT h.id, h.set_id AS setId, h.number, h.point_x AS px, h.point_y AS py, h.tail_x AS tx, h.tail_y AS ty,
             h.side,
               h.shot_at AS shotAt, h.arrow_number AS arrowNumber, h.words,
-              h.arrow_kind AS arrowKind, h.flight
+              coalesce(h.tip, h.arrow_kind) AS arrowKind, h.flight
             FROM shot h JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id = @paperId ORDER BY s.number, h.number
             """,
             new { paperId }
@@ -198,6 +199,14 @@ internal sealed class SessionRecord
         }
     }
 
+    private void HeadMarks(Sql sql, string paperId)
+    {
+        foreach (var (set, row, moved) in SightStore.Marks(sql, paperId))
+        {
+            Add(NumberOf(set), Kind.Act, row, moved.Id, moved.At, moved.At, moved.Mark);
+        }
+    }
+
     /// <summary>What was forgotten since: in the middle of this paper, or after it.</summary>
     private void Forgets(Sql sql, string paperId, string bowId, List<(int Set, int Number)> shots)
     {
@@ -266,34 +275,5 @@ internal sealed class SessionRecord
             };
             Add(set, Kind.Move, move.Ordinal, move.Id, move.HappenedAt, move.RecordedAt, act);
         }
-    }
-
-    private sealed class ShotLine
-    {
-        public string Id { get; init; } = "";
-        public string SetId { get; init; } = "";
-        public long Number { get; init; }
-        public double Px { get; init; }
-        public double Py { get; init; }
-        public double Tx { get; init; }
-        public double Ty { get; init; }
-        public string Side { get; init; } = "";
-        public string ShotAt { get; init; } = "";
-        public string? ArrowNumber { get; init; }
-        public string? Words { get; init; }
-        public string? ArrowKind { get; init; }
-        public string? Flight { get; init; }
-
-        public ShotMarked Act() =>
-            new(
-                SetId,
-                new Hole(Px, Py),
-                new Hole(Tx, Ty),
-                FactsJson.Enum<SheetSide>(Side),
-                ArrowNumber,
-                Words is not null,
-                ArrowKind is null ? null : FactsJson.Enum<ArrowKind>(ArrowKind),
-                Flight is null ? null : FactsJson.Enum<Flight>(Flight)
-            );
     }
 }

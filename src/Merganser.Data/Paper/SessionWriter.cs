@@ -19,9 +19,9 @@ internal static class SessionWriter
                 sql.Execute(
                     """
                     INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number,
-                    words, arrow_kind, flight)
+                    words, arrow_kind, tip, flight)
                     VALUES (@id, @Set, 1 + (SELECT count(*) FROM shot WHERE set_id = @Set), @px, @py, @tx, @ty, @side,
-                    @now, @ArrowNumber, @words, @kind, @flight)
+                    @now, @ArrowNumber, @words, @kind, @tip, @flight)
                     """,
                     new
                     {
@@ -35,7 +35,8 @@ internal static class SessionWriter
                         now,
                         shot.ArrowNumber,
                         words = shot.Said ? "said" : null,
-                        kind = shot.Arrow is { } kind ? FactsJson.Word(kind) : null,
+                        kind = shot.Arrow is { } kind ? FactsJson.Word(ArrowTips.VanesOf(kind)) : null,
+                        tip = shot.Arrow is { } head && ArrowTips.OnOne(head) ? FactsJson.Word(head) : null,
                         flight = shot.Flight is { } flight ? FactsJson.Word(flight) : null,
                     }
                 );
@@ -75,6 +76,9 @@ internal static class SessionWriter
             case ConditionsNoted conditions:
                 WriteAct(sql, paperId, id, "conditions", Kept.Write(conditions), now);
                 break;
+            case HeadMarkMoved mark:
+                SightStore.WriteMark(sql, paperId, id, mark, now);
+                break;
             case Accepted:
                 WriteAct(sql, paperId, id, "accepted", null, now);
                 break;
@@ -99,6 +103,7 @@ internal static class SessionWriter
             set.DistanceTyped,
             set.Stage.Fletched,
             set.Stage.AtTarget,
+            set.Stage.Heads,
             purpose = FactsJson.Word(set.Purpose),
             set.Instead,
             state = set.Instead is null ? BowStore.TakeState(sql, bowId, now) : null,
@@ -108,14 +113,14 @@ internal static class SessionWriter
             set.Instead is null
                 ? """
                 INSERT INTO shot_set (id, paper_id, number, arrow_version_id, bow_state_id, distance, distance_typed,
-                fletched, at_target, purpose, after_move, started_at)
+                fletched, at_target, heads, purpose, after_move, started_at)
                 VALUES (@id, @paperId, 1 + (SELECT count(*) FROM shot_set WHERE paper_id = @paperId), @Arrow, @state,
-                @Distance, @DistanceTyped, @Fletched, @AtTarget,
+                @Distance, @DistanceTyped, @Fletched, @AtTarget, @Heads,
                   @purpose, (SELECT count(*) FROM move WHERE bow_id = @bowId), @now)
                 """
                 : """
                 UPDATE shot_set SET distance = @Distance, distance_typed = @DistanceTyped, fletched = @Fletched,
-                at_target = @AtTarget, purpose = @purpose, arrow_version_id = @Arrow
+                at_target = @AtTarget, heads = @Heads, purpose = @purpose, arrow_version_id = @Arrow
                 WHERE id = @Instead
                 """,
             row

@@ -19,7 +19,8 @@ public sealed class PaperDesk(
     BowStore bows,
     ArrowStore arrows,
     DozenStore dozens,
-    ComponentStore components
+    ComponentStore components,
+    SightStore sights
 )
 {
     private const int TrialsRemembered = 5;
@@ -53,7 +54,8 @@ public sealed class PaperDesk(
             LastMoves(paper.Bow.Id),
             session.Readings.Any(r => r is { Cause: Cause.Form, Suspected: true })
                 ? [PaperSays.TuneToTheHand, PaperSays.MendTheForm]
-                : []
+                : [],
+            session.Now.Stage.Heads ? HeadsView.Of(session, sights.Of(paper.Bow.Id)) : null
         );
     }
 
@@ -127,6 +129,7 @@ public sealed class PaperDesk(
                 s.Stage.Distance,
                 s.Stage.Fletched,
                 s.Stage.AtTarget,
+                s.Stage.Heads,
                 s.Planned,
                 s.InWork,
                 s.Shots,
@@ -144,7 +147,7 @@ public sealed class PaperDesk(
             plan.BothAxes,
             plan.DozenId,
             [.. stages],
-            next is null ? null : new NextStageView(next.Distance, next.Fletched, next.AtTarget, next.Name),
+            next is null ? null : new NextStageView(next.Distance, next.Fletched, next.AtTarget, next.Heads, next.Name),
             [.. numbers]
         );
     }

@@ -23,8 +23,10 @@ public sealed record PaperChoices(
     IReadOnlyList<SaidSize> Sizes,
     IReadOnlyList<Message> BeforeYouShoot,
     IReadOnlyList<Message> BeforeGroups,
+    IReadOnlyList<Message> BeforeHeads,
     Message UsualTolerance,
     Message StrictTolerance,
+    Message EnoughAtTarget,
     bool BothAxes,
     Message? NoStrict,
     Message BareOnly,
@@ -93,6 +95,22 @@ public static class PaperEndpoints
                 desk.View(papers.Mark(id, ClientId.Checked(input.Id), input.Read()))
         );
         api.MapPost(
+            "/papers/{id}/head-marks",
+            (string id, HeadMarkInput input, PaperStore papers, PaperDesk desk) =>
+            {
+                var (act, pin) = (ClientId.Checked(input.Id), input.Read());
+                return desk.View(papers.Append(id, act, s => SessionActs.MoveSight(s, act, pin)));
+            }
+        );
+        api.MapPost(
+            "/papers/{id}/sight",
+            (string id, SightInput input, PaperStore papers, SightStore sights, PaperDesk desk) =>
+            {
+                sights.Keep(input.Read(papers.Get(id).Bow.Id));
+                return desk.View(id);
+            }
+        );
+        api.MapPost(
             "/shots/{id}/marks",
             (string id, MarkInput input, PaperStore papers, PaperDesk desk) =>
                 desk.View(papers.Judge(id, ClientId.Checked(input.Id), Texts.Reason(input.Reason), input.Doubtful))
@@ -155,6 +173,14 @@ public static class PaperEndpoints
         );
     }
 
+    private static EnoughAtTarget Enough(TargetScale bare, TargetScale heads) =>
+        new(
+            Measure.Inches(bare.Tolerance, 0),
+            Measure.Yards(bare.Yards),
+            Measure.Inches(heads.Tolerance, 0),
+            Measure.Yards(heads.Yards)
+        );
+
     private static PaperChoices Choices(Archer archer) =>
         new(
             [
@@ -167,8 +193,10 @@ public static class PaperEndpoints
             ShooterWords.Sizes,
             [PaperSays.PaperTaut, PaperSays.TargetBehind, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
             [GroupSays.EachAtItsOwnSpot, GroupSays.NoHeadOnBare, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
+            [GroupSays.HeadsCut, GroupSays.HeadsQuiver, GroupSays.HeadsBackstop, GroupSays.HeadsAlike],
             new Amount(Measure.Ruled(Tolerances.Usual)),
             new Amount(Measure.Ruled(Tolerances.Strict)),
+            Enough(new TargetScale(20), new TargetScale(30, Heads: true)),
             archer is { MayPress: true, Experience: Experience.Technician },
             archer.Practice == Practice.Rarely ? SetupSays.FineTuneNeedsPractice : null,
             PaperSays.BareOnly,

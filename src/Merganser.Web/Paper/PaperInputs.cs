@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Groups;
@@ -13,10 +14,14 @@ using Merganser.Web.Words;
 namespace Merganser.Web.Paper;
 
 /// <summary>A stage as typed.</summary>
-public sealed record StageInput(string? Distance, bool Fletched, bool AtTarget = false)
+public sealed record StageInput(string? Distance, bool Fletched, bool AtTarget = false, bool Heads = false)
 {
-    /// <summary>The stage at a distance; at a target both kinds are shot.</summary>
-    public PlannedStage At(double yards) => new(yards, Fletched && !AtTarget, AtTarget);
+    /// <summary>The stage at a distance; at a target two kinds are shot.</summary>
+    public PlannedStage At(double yards) => new(yards, Fletched && !AtTarget, AtTarget, Heads);
+
+    /// <summary>True unless heads are to be shot through paper.</summary>
+    [JsonIgnore]
+    public bool Holds => AtTarget || !Heads;
 }
 
 /// <summary>A paper to start: bow, arrow version, stages, and how it is decided.</summary>
@@ -31,7 +36,8 @@ public sealed record PaperInput(
     int ShotsPerDecision = SessionPlan.UntilClear,
     bool ByMachine = false,
     string? DozenId = null,
-    bool BothAxes = false
+    bool BothAxes = false,
+    StraightMiss Straight = StraightMiss.MoveTheSight
 ) : IOfBow
 {
     /// <summary>The paper to be started.</summary>
@@ -59,10 +65,11 @@ public sealed record PaperInput(
             "other-stage",
             GroupSays.TrialAtPaper
         );
+        fields.Check(Stages.All(s => s.Holds), "stages", "other-stage", GroupSays.HeadsAtTarget);
         var distances = Stages.Take(SessionPlan.MostStages).Select((s, i) => Distance(fields, i, s)).ToArray();
         fields.ThrowIfAny();
         PlannedStage[] stages = [.. Stages.Select((s, i) => s.At(distances[i]!.Value))];
-        var plan = new SessionPlan(Kind, School, stages, ShotsPerDecision, ByMachine, DozenId, BothAxes);
+        var plan = new SessionPlan(Kind, School, stages, ShotsPerDecision, ByMachine, DozenId, BothAxes, Straight);
         return new NewPaper(ClientId.Checked(Id), BowId, ArrowVersionId, tolerance, plan, distances[0]!);
     }
 
@@ -71,7 +78,7 @@ public sealed record PaperInput(
             place == 0 ? "distance" : $"distance{place + 1}",
             stage.Distance,
             Quantity.Distance,
-            PlannedStage.Allowed(stage.AtTarget)
+            PlannedStage.Allowed(stage.AtTarget, stage.Heads)
         );
 }
 
@@ -82,23 +89,19 @@ public sealed record SetInput(
     bool Fletched,
     SetPurpose Purpose = SetPurpose.Session,
     string? ArrowVersionId = null,
-    bool AtTarget = false
+    bool AtTarget = false,
+    bool Heads = false
 )
 {
     /// <summary>The set begun in a session.</summary>
     public IReadOnlyList<NewAct> Begin(TuningSession session, string arrow)
     {
         var fields = new FieldReader();
-        var distance = fields.Required("distance", Distance, Quantity.Distance, PlannedStage.Allowed(AtTarget));
+        var stage = new StageInput(Distance, Fletched, AtTarget, Heads);
+        var distance = fields.Required("distance", Distance, Quantity.Distance, PlannedStage.Allowed(AtTarget, Heads));
+        fields.Check(stage.Holds, "heads", "other-stage", GroupSays.HeadsAtTarget);
         fields.ThrowIfAny();
-        return SessionActs.Begin(
-            session,
-            ClientId.Checked(Id),
-            new StageInput(Distance, Fletched, AtTarget).At(distance!.Value),
-            distance,
-            Purpose,
-            arrow
-        );
+        return SessionActs.Begin(session, ClientId.Checked(Id), stage.At(distance!.Value), distance, Purpose, arrow);
     }
 }
 
@@ -133,6 +136,45 @@ public sealed record HitInput(
 {
     /// <summary>As it was marked.</summary>
     public HitMarked Read() => new(Arrow, Place, Typed, ArrowNumber, Flight);
+}
+
+/// <summary>A sight as measured: eye to pin, and what one click moves the pin; no click for a sight without.</summary>
+public sealed record SightInput(string? Id, string? EyeToPin, string? Click = null)
+{
+    /// <summary>The sight to be kept.</summary>
+    /// <exception cref="RefusedException">A field cannot be read.</exception>
+    public NewSight Read(string bowId)
+    {
+        var fields = new FieldReader();
+        var eye = fields.Required("eyeToPin", EyeToPin, Quantity.Length, Sight.EyeToPins);
+        var click = fields.Optional("click", Click, Quantity.Length, Sight.Clicks);
+        fields.ThrowIfAny();
+        return new NewSight(ClientId.Checked(Id), bowId, eye!, click);
+    }
+}
+
+/// <summary>
+/// The sight moved for heads, inches at the pin as the archer sees it: as it was advised, or as typed. Typed wins.
+/// </summary>
+public sealed record HeadMarkInput(string? Id, SightMove? Pin = null, PlaceTyped? Typed = null)
+{
+    /// <summary>How the pin was moved.</summary>
+    /// <exception cref="RefusedException">Nothing was said, or a field cannot be read.</exception>
+    public SightMove Read()
+    {
+        var fields = new FieldReader();
+        var right = fields.Optional("right", Typed?.Right, Quantity.Length, SightMove.Reach);
+        var up = fields.Optional("up", Typed?.Up, Quantity.Length, SightMove.Reach);
+        var pin = Typed is null ? Pin : new SightMove(right?.Value ?? 0, up?.Value ?? 0);
+        fields.Check(pin is { IsMove: true }, "right", "missing", GroupSays.SayHowThePinMoved);
+        if (pin is not null && Typed is null)
+        {
+            fields.Inside("right", Math.Max(Math.Abs(pin.Right), Math.Abs(pin.Up)), SightMove.Reach);
+        }
+
+        fields.ThrowIfAny();
+        return pin!;
+    }
 }
 
 /// <summary>Voids a shot with a reason or calls it doubtful; neither counts it again.</summary>

@@ -97,23 +97,25 @@ public sealed record GroupView(Hole Centre, double Radius, int Count)
 /// <summary>Chance that so many pairs show an offset as long as the tolerance.</summary>
 public sealed record PowerView(int Pairs, double Chance, Message Words);
 
-/// <summary>Bare against fletched in one set, to draw.</summary>
+/// <summary>Two groups of one set, to draw: bare against fletched, or heads against field points.</summary>
 /// <param name="Tolerance">Good enough here, inches.</param>
-/// <param name="Bare">Bare shafts that count.</param>
-/// <param name="Fletched">Fletched arrows that count.</param>
+/// <param name="Heads">True for heads against field points.</param>
+/// <param name="Tested">Bare shafts, or heads, that count.</param>
+/// <param name="Reference">Fletched arrows, or field points, that count.</param>
 /// <param name="Pairs">Complete pairs, which alone are read.</param>
-/// <param name="Offset">Bare less fletched, the height of the lighter shaft taken off; null below two pairs.</param>
+/// <param name="Offset">Tested less reference, the height of the lighter shaft taken off; null below two pairs.</param>
 /// <param name="BareHigh">How much was taken off; null where it is nothing.</param>
 /// <param name="Powers">What more pairs would show.</param>
 /// <param name="More">How many more would decide, in words; null where nothing is read, or it is shown.</param>
 public sealed record GroupsView(
     double Tolerance,
     Message ToleranceText,
-    int Bare,
-    int Fletched,
+    bool Heads,
+    int Tested,
+    int Reference,
     int Pairs,
-    GroupView? BareGroup,
-    GroupView? FletchedGroup,
+    GroupView? TestedGroup,
+    GroupView? ReferenceGroup,
     Hole? Offset,
     double? Radius,
     GroupVerdict? Verdict,
@@ -125,12 +127,13 @@ public sealed record GroupsView(
     public static GroupsView Of(GroupReading groups)
     {
         var offset = groups.Offset;
-        var tolerance = Measure.Inches(groups.Scale.Tolerance);
+        var tolerance = Measure.Inches(groups.Tolerance);
         return new GroupsView(
-            groups.Scale.Tolerance,
+            groups.Tolerance,
             new Amount(tolerance),
-            groups.Bare,
-            groups.Fletched,
+            groups.Heads,
+            groups.Tested,
+            groups.Reference,
             groups.Pairs,
             offset is null ? null : GroupView.Of(offset.Group, groups.BareHigh),
             offset is null ? null : GroupView.Of(offset.Other, 0),
@@ -191,6 +194,7 @@ public sealed record StageView(
     double Distance,
     bool Fletched,
     bool AtTarget,
+    bool Heads,
     bool Planned,
     bool InWork,
     int Shots,
@@ -199,7 +203,7 @@ public sealed record StageView(
 );
 
 /// <summary>A stage that comes next, named.</summary>
-public sealed record NextStageView(double Distance, bool Fletched, bool AtTarget, Message Words);
+public sealed record NextStageView(double Distance, bool Fletched, bool AtTarget, bool Heads, Message Words);
 
 /// <summary>The plan and where in it the session is.</summary>
 public sealed record PlanView(
@@ -229,6 +233,7 @@ public sealed record ToleratedView(string PaperId, DateTimeOffset StartedAt, IRe
 
 /// <summary>A paper session as its page shows it.</summary>
 /// <param name="FormSchools">What two schools do where the form is suspected; empty where it is not.</param>
+/// <param name="Heads">What the heads of the set in work ask for; null where none are shot.</param>
 /// <param name="LastMoves">The moves of this bow that were logged last, in one act: what undo takes back.</param>
 public sealed record PaperView(
     string Id,
@@ -251,5 +256,6 @@ public sealed record PaperView(
     Next Next,
     int Version,
     IReadOnlyList<MoveView> LastMoves,
-    IReadOnlyList<Message> FormSchools
+    IReadOnlyList<Message> FormSchools,
+    HeadsView? Heads
 );

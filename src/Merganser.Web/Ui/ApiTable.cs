@@ -73,6 +73,11 @@ internal static class ApiTable
             ["POST /api/papers/{id}/sets"] = new("papers", "Begins the next set"),
             ["POST /api/sets/{id}/shots"] = new("papers", "Marks a shot"),
             ["POST /api/sets/{id}/hits"] = new("papers", "Marks where an arrow struck a target"),
+            ["POST /api/papers/{id}/head-marks"] = new(
+                "papers",
+                "Moves the sight for heads alone; both marks are kept"
+            ),
+            ["POST /api/papers/{id}/sight"] = new("papers", "Keeps a bow's sight: eye to pin, and one click"),
             ["POST /api/shots/{id}/marks"] = new("papers", "Voids a shot, doubts it, or counts it again"),
             ["POST /api/papers/{id}/moves"] = new("papers", "Logs a move between sets, or corrects one"),
             ["POST /api/papers/{id}/accept"] = new("papers", "Accepts what was shot, or opens the paper again"),

@@ -54,6 +54,7 @@ public static class SessionWords
             SessionSays.ISomethingElse => $"I did something else",
             SessionSays.IMadeThisMove => $"I made this move",
             SessionSays.IMadeBothMoves => $"I made both moves",
+            SessionSays.IMovedTheSight => $"I moved the sight",
             SessionSays.GoodEnoughShort => $"Good enough: accept this, or shoot more.",
             SessionSays.ToTheInspection => $"To the inspection",
             SessionSays.PressByItsManual =>

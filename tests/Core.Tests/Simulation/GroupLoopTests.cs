@@ -16,7 +16,7 @@ public class GroupLoopTests
     {
         var all = Enumerable
             .Range(50_000, Bows)
-            .Select(seed => GroupLoop.Run(new SimulatedTarget(seed, .6, 2)))
+            .Select(seed => GroupLoop.Run(new SimulatedTarget(seed, .6, TargetWorld.Bare)))
             .ToArray();
         var done = all.Where(r => r.End == SessionEnd.Done).ToArray();
         done.Length.ShouldBeGreaterThanOrEqualTo((int)(.85 * Bows));
@@ -29,12 +29,20 @@ public class GroupLoopTests
     [Fact]
     public void The_same_seed_is_the_same_bow_and_its_world_does_what_it_says()
     {
-        GroupLoop.Run(new SimulatedTarget(50_001, 1, 2)).ShouldBe(GroupLoop.Run(new SimulatedTarget(50_001, 1, 2)));
-        SimulatedTarget[] bows = [.. Enumerable.Range(60_000, 400).Select(seed => new SimulatedTarget(seed, 1, 2))];
+        GroupLoop
+            .Run(new SimulatedTarget(50_001, 1, TargetWorld.Bare))
+            .ShouldBe(GroupLoop.Run(new SimulatedTarget(50_001, 1, TargetWorld.Bare)));
+        SimulatedTarget[] bows =
+        [
+            .. Enumerable.Range(60_000, 400).Select(seed => new SimulatedTarget(seed, 1, TargetWorld.Bare)),
+        ];
         bows.ShouldAllBe(b => Offset(b, 0).Length >= 2.8);
         var ways = bows.Select(b => Math.Sign(Offset(b, 0).X - Offset(b, 1).X)).ToArray();
         ways.Count(w => w > 0).ShouldBeInRange(170, 230, "the rest's way is a coin's");
-        SimulatedTarget[] reversed = [.. Enumerable.Range(60_000, 400).Select(s => new SimulatedTarget(s, 1, 2, .2))];
+        SimulatedTarget[] reversed =
+        [
+            .. Enumerable.Range(60_000, 400).Select(s => new SimulatedTarget(s, 1, TargetWorld.Bare, .2)),
+        ];
         reversed
             .Count(b => Offset(b, 0, AdjusterKind.NockingPoint).Y < Offset(b, 1, AdjusterKind.NockingPoint).Y)
             .ShouldBeInRange(55, 105, "two in ten nocking points answer the other way");
@@ -45,7 +53,7 @@ public class GroupLoopTests
     [Fact]
     public void Bare_shafts_stray_more_and_both_stray_about_their_own_mean()
     {
-        var bow = new SimulatedTarget(50_007, 1, 2);
+        var bow = new SimulatedTarget(50_007, 1, TargetWorld.Bare);
         var setting = new int[bow.Bow.Levers.Count];
         ArrowGroup Shoot(ArrowKind kind) => new([.. Enumerable.Range(0, 4000).Select(_ => bow.Shoot(kind, setting))]);
         var (bare, fletched) = (Shoot(ArrowKind.Bare), Shoot(ArrowKind.Fletched));

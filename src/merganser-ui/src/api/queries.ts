@@ -10,6 +10,9 @@ export const useBow = (id: string | undefined) =>
     enabled: id !== undefined,
   });
 
+/** All archers of the bench, with their versions. */
+export const archersQuery = { queryKey: ['archers'], queryFn: () => answer(api.GET('/api/archers')) };
+
 /** The newest dozens of a bow, in a line each. */
 export const useDozens = (bowId: string) =>
   useQuery({

@@ -743,6 +743,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/papers/{id}/head-marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Moves the sight for heads alone; both marks are kept */
+        post: operations["postPapersByIdHeadMarks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/sight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a bow's sight: eye to pin, and one click */
+        post: operations["postPapersByIdSight"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shots/{id}/marks": {
         parameters: {
             query?: never;
@@ -1463,7 +1497,7 @@ export interface components {
          * @description What an advice asks for.
          * @enum {unknown}
          */
-        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "movesDoNotHelp" | "stopAsking" | "contradiction" | "unsound";
+        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "movesDoNotHelp" | "stopAsking" | "contradiction" | "unsound" | "moveTheSight";
         /** @description The one advised move. */
         AdvisedMove: {
             /** @description The adjuster. */
@@ -1667,7 +1701,7 @@ export interface components {
             draft: components["schemas"]["ArrowDraft"];
         };
         /** @enum {unknown} */
-        ArrowKind: "fletched" | "bare" | null;
+        ArrowKind: "fletched" | "bare" | "fieldPoint" | "broadhead" | null;
         /**
          * @description The parts of an arrow, in the order in which they are listed.
          * @enum {unknown}
@@ -2719,7 +2753,7 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
-        /** @description Bare against fletched in one set, to draw. */
+        /** @description Two groups of one set, to draw: bare against fletched, or heads against field points. */
         GroupsView: {
             /**
              * Format: double
@@ -2727,23 +2761,25 @@ export interface components {
              */
             tolerance: number;
             toleranceText: string;
+            /** @description True for heads against field points. */
+            heads: boolean;
             /**
              * Format: int32
-             * @description Bare shafts that count.
+             * @description Bare shafts, or heads, that count.
              */
-            bare: number;
+            tested: number;
             /**
              * Format: int32
-             * @description Fletched arrows that count.
+             * @description Fletched arrows, or field points, that count.
              */
-            fletched: number;
+            reference: number;
             /**
              * Format: int32
              * @description Complete pairs, which alone are read.
              */
             pairs: number;
-            bareGroup: null | components["schemas"]["GroupView"];
-            fletchedGroup: null | components["schemas"]["GroupView"];
+            testedGroup: null | components["schemas"]["GroupView"];
+            referenceGroup: null | components["schemas"]["GroupView"];
             offset: null | components["schemas"]["Hole"];
             /** Format: double */
             radius: null | number;
@@ -2758,6 +2794,43 @@ export interface components {
          * @enum {unknown}
          */
         Hand: "right" | "left";
+        /**
+         * @description What an offset of heads asks for.
+         * @enum {unknown}
+         */
+        HeadAnswer: "leave" | "moveTheSight" | "tune";
+        /** @description Where the true offset of heads may lie, and what each place asks for. */
+        HeadMapView: {
+            /**
+             * Format: double
+             * @description Chance that nothing is to be done.
+             */
+            leave: number;
+            /**
+             * Format: double
+             * @description Chance that the sight answers it.
+             */
+            sight: number;
+            /**
+             * Format: double
+             * @description Chance that the bow answers it.
+             */
+            tune: number;
+            /**
+             * Format: double
+             * @description Half the angle of a straight sector, degrees.
+             */
+            halfSector: number;
+            straight: components["schemas"]["StraightMiss"];
+            seen: components["schemas"]["HeadAnswer"];
+            words: string;
+        };
+        /** @description The sight moved for heads, inches at the pin as the archer sees it: as it was advised, or as typed. Typed wins. */
+        HeadMarkInput: {
+            id: null | string;
+            pin?: null | components["schemas"]["SightMove"];
+            typed?: null | components["schemas"]["PlaceTyped"];
+        };
         /** @description One head on one arrow. */
         HeadOn: {
             /**
@@ -2798,6 +2871,33 @@ export interface components {
              * @description The head kept for practice, or null.
              */
             practice: null | number;
+        };
+        /** @description One head by its number. */
+        HeadView: {
+            number: string;
+            /** Format: int32 */
+            count: number;
+            /**
+             * Format: double
+             * @description How far its middle lies from the middle of all heads, inches.
+             */
+            away: number;
+            fromAll: string;
+            flight: string;
+            practice: boolean;
+            apart: boolean;
+        };
+        /** @description What the heads of the set in work ask for. */
+        HeadsView: {
+            map: null | components["schemas"]["HeadMapView"];
+            each: components["schemas"]["HeadView"][];
+            compared: null | string;
+            test: null | string;
+            pin: null | components["schemas"]["SightMove"];
+            mark: null | string;
+            markAt: components["schemas"]["SightMove"];
+            drag: null | string;
+            sight: components["schemas"]["SightView"];
         };
         /** @description A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins. */
         HitInput: {
@@ -3164,6 +3264,7 @@ export interface components {
             distance: number;
             fletched: boolean;
             atTarget: boolean;
+            heads: boolean;
             words: string;
         };
         /** @description A nock. */
@@ -3377,8 +3478,10 @@ export interface components {
             sizes: components["schemas"]["SaidSize"][];
             beforeYouShoot: string[];
             beforeGroups: string[];
+            beforeHeads: string[];
             usualTolerance: string;
             strictTolerance: string;
+            enoughAtTarget: string;
             /** @description True for a technician with a press: a move for each axis may be advised at once. */
             bothAxes: boolean;
             noStrict: null | string;
@@ -3405,6 +3508,7 @@ export interface components {
             dozenId?: null | string;
             /** @default false */
             bothAxes: boolean;
+            straight?: components["schemas"]["StraightMiss"];
         };
         /** @description A paper in a line: what stands in a list of them. */
         PaperLine: {
@@ -3460,6 +3564,7 @@ export interface components {
             lastMoves: components["schemas"]["MoveView"][];
             /** @description What two schools do where the form is suspected; empty where it is not. */
             formSchools: string[];
+            heads: null | components["schemas"]["HeadsView"];
         };
         /** @description A weighed piece; an odd one is asked to be weighed again. */
         Piece: {
@@ -3551,12 +3656,12 @@ export interface components {
             nextStage: null | components["schemas"]["NextStageView"];
             arrowNumbers: string[];
         };
-        /** @description A distance, and what is shot there: a paper with bare or fletched shafts, or a target with a group of each. */
+        /** @description A distance, and what is shot there: a paper with bare or fletched shafts, or a target with two groups. */
         PlannedStage: {
             /** @description With vanes, at the paper; at a target both are shot, and it is false. */
             fletched: boolean;
             /**
-             * @description True for bare and fletched groups at a target.
+             * @description True for two groups at a target.
              * @default false
              */
             atTarget: boolean;
@@ -3565,6 +3670,11 @@ export interface components {
              * @description Bow to paper or target, yards.
              */
             distance: number;
+            /**
+             * @description Heads are shot at a target alone.
+             * @default false
+             */
+            heads: boolean;
         };
         /** @description A point or head. */
         Point: {
@@ -3877,6 +3987,8 @@ export interface components {
             arrowVersionId?: null | string;
             /** @default false */
             atTarget: boolean;
+            /** @default false */
+            heads: boolean;
         };
         /**
          * @description What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.
@@ -4075,6 +4187,25 @@ export interface components {
             id: null | string;
             /** Format: int32 */
             count: number;
+        };
+        /** @description A sight as measured: eye to pin, and what one click moves the pin; no click for a sight without. */
+        SightInput: {
+            id: null | string;
+            eyeToPin: null | string;
+            click?: null | string;
+        };
+        /** @description A pin moved, inches: right and up as the archer sees it. */
+        SightMove: {
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            up: number;
+        };
+        /** @description The sight, as measured or as usual. */
+        SightView: {
+            eyeToPinTyped: string;
+            clickTyped: string;
+            words: string;
         };
         /** @description Sizes by which each cam was shifted, + to the left. */
         SpacerInput: {
@@ -4310,6 +4441,8 @@ export interface components {
             fletched: boolean;
             /** @default false */
             atTarget: boolean;
+            /** @default false */
+            heads: boolean;
         };
         /** @description How one stage of the session stands; results are kept for each distance. */
         StageView: {
@@ -4318,6 +4451,7 @@ export interface components {
             distance: number;
             fletched: boolean;
             atTarget: boolean;
+            heads: boolean;
             planned: boolean;
             inWork: boolean;
             /** Format: int32 */
@@ -4361,6 +4495,11 @@ export interface components {
             name: string;
             state: string;
         };
+        /**
+         * @description What answers heads that land straight up, down or sideways with a clean flight.
+         * @enum {unknown}
+         */
+        StraightMiss: "moveTheSight" | "tuneSideways" | "tuneTheBow";
         /** @description The plan for a string. */
         StringPlan: {
             /** @description Break-in or pre-stretched. */
@@ -4773,7 +4912,7 @@ export interface components {
          * @description Why a range ends where it does.
          * @enum {unknown}
          */
-        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "onTheFace" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "onTheFace" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
@@ -6135,6 +6274,60 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["HitInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapersByIdHeadMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeadMarkInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapersByIdSight: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SightInput"];
             };
         };
         responses: {

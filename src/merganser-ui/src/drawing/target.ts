@@ -22,6 +22,9 @@ export function vanesPath(radius: number): string {
   return [-90, 30, 150].map((degrees) => spoke((degrees * Math.PI) / 180)).join('');
 }
 
+/** A square on its corner about the origin. */
+export const diamondPath = (radius: number): string => `M0 ${-radius}L${radius} 0L0 ${radius}L${-radius} 0z`;
+
 /** Half the width of a face on which all of it can be seen, inches. */
 export function faceFor(places: Place[], radii: number[] = []): number {
   const far = Math.max(0, ...places.map((p) => Math.max(Math.abs(p.x), Math.abs(p.y))), ...radii);

@@ -4,7 +4,7 @@ import { answer, api, ifMatch, type Schemas } from '../api/client';
 import { shownAtOnce, useActs } from '../api/useActs';
 import { metricUnits, tradeUnits, type Units } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
-import { useBow } from '../api/queries';
+import { archersQuery, useBow } from '../api/queries';
 import { Key } from '../parts/Buttons';
 import { ChoiceRow } from '../parts/ChoiceRow';
 import { Fault } from '../parts/Note';
@@ -75,6 +75,9 @@ const rows = [
 const word = <K extends keyof Units>([part, , choices]: Row<K>, units: Units) =>
   choices.find(([value]) => value === units[part])![1];
 
+/** Archers that were asked for when the menu was opened, ms. */
+const JUST_NOW = 3000;
+
 /** The units that the archer of this bow reads and types in. */
 export function UnitsKey({ bowId }: { bowId: string }) {
   const units = useUnits();
@@ -89,11 +92,17 @@ export function UnitsKey({ bowId }: { bowId: string }) {
     const done = await acts.act(
       `units ${JSON.stringify(next)}`,
       async () => {
-        const archers = await answer(api.GET('/api/archers'));
+        const archers = await queries.fetchQuery({ ...archersQuery, staleTime: JUST_NOW });
         const row = archers.find((a) => a.id === archerId)!;
         const body = { ...row.archer, id: row.id, units: next };
         return answer(
-          api.PUT('/api/archers/{id}', { params: { path: { id: row.id } }, body, ...ifMatch(row.version) }),
+          api.PUT('/api/archers/{id}', {
+            params: { path: { id: row.id } },
+            body,
+            ...ifMatch(row.version),
+            // It is shown at once: whoever reloads the page right after has it all the same.
+            keepalive: true,
+          }),
         );
       },
       // Only how things are shown: it may be seen before it is kept.
@@ -105,7 +114,13 @@ export function UnitsKey({ bowId }: { bowId: string }) {
 
   return (
     <>
-      <ToolKey aria-label={`Units: ${words}. Change them`} onClick={(event) => setAnchor(event.currentTarget)}>
+      <ToolKey
+        aria-label={`Units: ${words}. Change them`}
+        onClick={(event) => {
+          setAnchor(event.currentTarget);
+          void queries.prefetchQuery(archersQuery);
+        }}
+      >
         {words}
       </ToolKey>
       <Popover anchor={anchor} onClose={() => setAnchor(null)} label="Units" at="belowRight">

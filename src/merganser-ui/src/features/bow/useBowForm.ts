@@ -3,7 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, ifMatch, newId, Refusal } from '../../api/client';
 import { useActs } from '../../api/useActs';
-import { useBow, useRefresh } from '../../api/queries';
+import { archersQuery, useBow, useRefresh } from '../../api/queries';
 import { emptyForm, formOf, merged, readDraft, saveDraft, type AdjusterEntry, type BowForm } from './bowForm';
 
 const NEW = 'new';
@@ -11,7 +11,7 @@ const NEW = 'new';
 /** The bow's form: what is kept on the server, under what has been typed since. */
 export function useBowForm(bowId: string | undefined) {
   const bow = useBow(bowId);
-  const archers = useQuery({ queryKey: ['archers'], queryFn: () => answer(api.GET('/api/archers')) });
+  const archers = useQuery(archersQuery);
   const slot = bowId ?? NEW;
   const acts = useActs(`bow ${slot}`);
   /** The id of the new archer of one submission: the same for a retry of the same form, another for any other. */

@@ -131,7 +131,9 @@ const longer = (what: string, { x, y }: { x: number; y: number }, figure: Write)
 function short({ groups, mean }: ShotSet, figure: Write): string {
   if (!groups) return mean ? longer('tail', mean.mean, figure) : 'no tears yet';
   if (!groups.offset) return 'too few yet';
-  return groups.verdict === 'noDifferenceShown' ? 'no difference shown' : longer('bare', groups.offset, figure);
+  return groups.verdict === 'noDifferenceShown'
+    ? 'no difference shown'
+    : longer(groups.heads ? 'heads' : 'bare', groups.offset, figure);
 }
 
 function SmallTarget({ set }: { set: ShotSet }) {
@@ -149,7 +151,7 @@ function SmallTarget({ set }: { set: ShotSet }) {
           cx={shot.point.x * px}
           cy={-shot.point.y * px}
           r="4"
-          fill={shot.arrow === 'bare' ? 'var(--paper)' : 'var(--paper-ink)'}
+          fill={shot.arrow === 'bare' || shot.arrow === 'fieldPoint' ? 'var(--paper)' : 'var(--paper-ink)'}
           stroke="var(--paper-ink)"
           strokeWidth="2"
         />

@@ -70,7 +70,8 @@ export function LearnedPanel({ bowId, onForgot }: { bowId: string; onForgot: () 
       </p>
       {view.atTarget && (
         <p className={w.muted}>
-          At a target: inches by which a step moves bare against fletched, + where bare goes left, or low.
+          At a target: inches by which a step moves bare against fletched, or heads against field points, + to the left,
+          or down.
         </p>
       )}
       {acts.problem && <Fault>{acts.problem.message}</Fault>}

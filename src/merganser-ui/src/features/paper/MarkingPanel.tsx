@@ -68,7 +68,7 @@ export function MarkingPanel(props: Props) {
             ? 'In the shooter’s own words'
             : 'Point hole first, then the tail'}
       </h1>
-      <WhichArrow marking={marking} numbers={arrowNumbers} onChange={onChange} />
+      <WhichArrow what="arrow" marking={marking} numbers={arrowNumbers} onChange={onChange} />
       <ChoiceRow label="How it is entered" value={entry} choices={entries} onChange={choose} />
       {entry === 'mark' && (
         <p>The point leaves the round hole; the tail leaves the cuts of the vanes. Press both on the sheet.</p>

@@ -20,7 +20,7 @@ export function NextArrow({
       value=""
       disabled={counted(last).length === 0}
       onChange={(arrowVersionId) =>
-        onTake({ distance: last.distanceTyped, fletched: last.fletched, atTarget: false, arrowVersionId })
+        onTake({ distance: last.distanceTyped, fletched: last.fletched, atTarget: false, heads: false, arrowVersionId })
       }
     >
       <option value="" disabled>

@@ -6,6 +6,7 @@ import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Bullets } from '../../parts/List';
 import { classes } from '../../parts/classes';
 import type { Choices } from './paperTypes';
+import type { Kinds } from './usePaperWork';
 import { Tick } from '../../parts/Tick';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
@@ -15,25 +16,28 @@ import s from './PaperPlan.module.css';
 export interface Plan {
   arrowId: string;
   kind: Schemas['SessionKind'];
-  stages: { distance: string; fletched: boolean; atTarget: boolean }[];
+  stages: (Kinds & { distance: string })[];
   tolerance: number;
   shotsPerDecision: number;
   byMachine: boolean;
   bothAxes: boolean;
   school: Schemas['School'] | null;
   dozenId: string | null;
+  /** What answers heads that land straight up, down or sideways with a clean flight. */
+  straight: Schemas['StraightMiss'];
 }
 
 export const freshPlan = (arrowId: string, atTarget = false): Plan => ({
   arrowId,
   kind: 'tune',
-  stages: [{ distance: atTarget ? '20' : '3', fletched: false, atTarget }],
+  stages: [{ distance: atTarget ? '20' : '3', fletched: false, atTarget, heads: false }],
   tolerance: 0.25,
   shotsPerDecision: 2,
   byMachine: false,
   bothAxes: false,
   school: null,
   dozenId: null,
+  straight: 'moveTheSight',
 });
 
 interface Props {
@@ -61,19 +65,24 @@ const schools: { value: string; label: string }[] = [
 const OWN = 'own';
 /** Yards from which vanes have straightened most of a tear. */
 const FAR = 6;
-type Shot = 'bare' | 'fletched' | 'target';
+type Shot = 'bare' | 'fletched' | 'target' | 'heads';
 const dress: [Shot, string][] = [
   ['bare', 'Bare shafts'],
   ['fletched', 'Fletched'],
   ['target', 'Groups of both at a target'],
+  ['heads', 'Broadheads and field points'],
 ];
 const shotOf = (stage: Plan['stages'][number]): Shot =>
-  stage.atTarget ? 'target' : stage.fletched ? 'fletched' : 'bare';
+  stage.heads ? 'heads' : stage.atTarget ? 'target' : stage.fletched ? 'fletched' : 'bare';
 
 const same = (a: Plan['stages'], b: Schemas['PlannedStage'][]) =>
   a.length === b.length &&
   a.every(
-    (s, i) => Number(s.distance) === b[i]!.distance && s.fletched === b[i]!.fletched && s.atTarget === b[i]!.atTarget,
+    (s, i) =>
+      Number(s.distance) === b[i]!.distance &&
+      s.fletched === b[i]!.fletched &&
+      s.atTarget === (b[i]!.atTarget ?? false) &&
+      s.heads === (b[i]!.heads ?? false),
   );
 
 /** What is shot, from where, by which school, and when it is good enough. */
@@ -83,6 +92,8 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
   const usual = choices?.stages.find((u) => same(plan.stages, u.stages))?.code ?? OWN;
   const one = plan.stages.length === 1;
   const atTarget = plan.stages.every((stage) => stage.atTarget);
+  const heads = plan.stages.some((stage) => stage.heads);
+  const only = heads && plan.stages.every((stage) => stage.heads);
   const pick = <T,>(label: string, name: keyof Plan, options: [T, string][]) => (
     <ChoiceRow
       label={label}
@@ -93,14 +104,24 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
   );
   return (
     <Pane roomy label={atTarget ? 'New groups' : 'A new paper'}>
-      <h1>{atTarget ? 'Bare against fletched, at a target' : 'A new paper'}</h1>
-      {atTarget && (
+      <h1>
+        {only ? 'Broadheads against field points' : atTarget ? 'Bare against fletched, at a target' : 'A new paper'}
+      </h1>
+      {only && (
+        <p className={w.muted}>
+          Two aiming points a hand apart, one for each kind, the same arrows. Where heads land elsewhere, it is told
+          whether to leave it, to move the sight or to tune.
+        </p>
+      )}
+      {atTarget && !only && (
         <p className={w.muted}>
           Two aiming points a hand apart, one for each kind. The offset of the bare group from the fletched one is the
           finding, once it is bigger than the archer’s own spread.
         </p>
       )}
-      <BeforeYouShoot lines={(atTarget ? choices?.beforeGroups : choices?.beforeYouShoot) ?? []} />
+      <BeforeYouShoot
+        lines={(heads ? choices?.beforeHeads : atTarget ? choices?.beforeGroups : choices?.beforeYouShoot) ?? []}
+      />
       {!atTarget &&
         pick<Schemas['SessionKind']>('What for', 'kind', [
           ['tune', 'Tune the bow'],
@@ -126,8 +147,9 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
                   distance: String(s.distance),
                   fletched: s.fletched,
                   atTarget: s.atTarget ?? false,
+                  heads: s.heads ?? false,
                 }))
-              : [{ distance: '8', fletched: false, atTarget: false }],
+              : [{ distance: '8', fletched: false, atTarget: false, heads: false }],
           });
         }}
         choices={[
@@ -153,7 +175,14 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
             onChange={(shot) =>
               onChange({
                 ...plan,
-                stages: [{ ...plan.stages[0]!, fletched: shot === 'fletched', atTarget: shot === 'target' }],
+                stages: [
+                  {
+                    ...plan.stages[0]!,
+                    fletched: shot === 'fletched',
+                    atTarget: shot === 'target' || shot === 'heads',
+                    heads: shot === 'heads',
+                  },
+                ],
               })
             }
           />
@@ -165,7 +194,19 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
       {plan.stages.some((stage) => stage.fletched && Number(stage.distance) >= FAR) && (
         <p className={w.muted}>{choices?.fletchedFar}</p>
       )}
-      {!atTarget && <h2>Good enough at the paper</h2>}
+      <h2>Good enough at the {atTarget ? 'target' : 'paper'}</h2>
+      {atTarget &&
+        pick(
+          'Good enough',
+          'tolerance',
+          choices?.noStrict
+            ? [[0.25, 'usual']]
+            : [
+                [0.25, 'usual'],
+                [0.125, 'strict'],
+              ],
+        )}
+      {atTarget && <p className={w.muted}>{choices?.enoughAtTarget}</p>}
       {!atTarget &&
         pick(
           'Good enough',
@@ -178,7 +219,17 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
                 [0.0625, 'one clean hole'],
               ],
         )}
-      {!atTarget && choices?.noStrict && <p className={w.muted}>{choices.noStrict}</p>}
+      {heads && (
+        <>
+          <h2>Heads straight off, with a clean flight</h2>
+          {pick<Plan['straight']>('Heads straight off', 'straight', [
+            ['moveTheSight', 'move the sight'],
+            ['tuneSideways', 'sideways: tune'],
+            ['tuneTheBow', 'always tune'],
+          ])}
+        </>
+      )}
+      {choices?.noStrict && <p className={w.muted}>{choices.noStrict}</p>}
       {plan.kind === 'tune' && (
         <>
           <h2>{atTarget ? 'Pairs per decision' : 'Shots per decision'}</h2>

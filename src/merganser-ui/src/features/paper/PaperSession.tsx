@@ -5,8 +5,10 @@ import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
 import { Key, Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
-import { freshHit, halfFor, kindOfKey, nextKind } from './target/groupTypes';
+import { freshHit, halfFor, kindOfKey, kindsOf, nextKind } from './target/groupTypes';
+import { HeadsPanel } from './target/HeadsPanel';
 import { TargetSheet } from './target/TargetSheet';
+import { useHeadMark } from './target/useHeadMark';
 import { FilmStrip } from './FilmStrip';
 import { LadderPanel } from './LadderPanel';
 import { LearnedPanel } from './LearnedPanel';
@@ -32,6 +34,7 @@ import { ShotsPanel } from './ShotsPanel';
 import { StageRail } from './StageRail';
 import { OpenAgain, TakeBack } from './TakeBack';
 import { usePaperMoves } from './usePaperMoves';
+import { stageOf, typedStage } from './stages';
 import type { NextSet, PaperWork } from './usePaperWork';
 import l from '../../parts/layout.module.css';
 import s from './PaperPage.module.css';
@@ -50,18 +53,6 @@ interface Props {
 
 const focusSheet = () => document.querySelector<SVGElement>('[data-testid=marking-sheet]')?.focus();
 
-/** The stage of a set, and that of a plan, as the next set is begun with it. */
-const stageOf = (set: ShotSet) => ({
-  distance: set.distanceTyped,
-  fletched: set.fletched,
-  atTarget: set.groups !== null,
-});
-const typedStage = ({ distance, fletched, atTarget }: { distance: number; fletched: boolean; atTarget: boolean }) => ({
-  distance: String(distance),
-  fletched,
-  atTarget,
-});
-
 /** A paper in work. */
 export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStart, goNocks, goCheck }: Props) {
   const last = paper.sets.at(-1)!;
@@ -73,7 +64,9 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     setWayState(next);
   };
   const [scale, setScale] = useState(() => ({ px: 96, half: halfFor(last) }));
-  const [marking, setMarkingState] = useState<Marking | null>(() => readMarking(paper.id, last.groups !== null));
+  const [marking, setMarkingState] = useState<Marking | null>(() =>
+    readMarking(paper.id, last.groups ? kindsOf(last) : []),
+  );
   const shown = paper.sets.find((s) => s.id === shownId) ?? last;
   const undo = useUndo();
   const [reopened, setReopened] = useState(false);
@@ -134,6 +127,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
       arrowVersionId: purpose === 'controlArrow' ? other : null,
     });
   };
+  const moveSight = useHeadMark(paper, work, undo, show);
   const accept = async () => {
     const open = paper.acceptedAt === null;
     if (!(await work.accept(paper, open))) return;
@@ -158,7 +152,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
       if (!isPageKey(event)) return;
       const key = event.key.toLowerCase();
       if (marking?.arrow) {
-        const arrow = kindOfKey[key];
+        const arrow = kindOfKey(last, key);
         if (arrow) setMarking({ ...marking, arrow });
       } else if (marking) {
         if (key === 'f')
@@ -179,6 +173,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     else if (action === 'accept') void accept();
     else if (action === 'logMove') look('move');
     else if (action === 'madeMove') moves.madeAdvised();
+    else if (action === 'moveSight' && paper.heads?.pin) void moveSight({ pin: paper.heads.pin });
     else if (action === 'start') goStart();
     else if (action === 'rung') look('ladder');
     else if (action === 'card') window.open(`/api/bows/${paper.bowId}/card.pdf`, '_blank', 'noopener');
@@ -217,7 +212,24 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
                 onLeave={() => setTaking(null)}
               />
             )}
-            {way === 'reading' && <ReadingPanel paper={paper} set={shown} onBack={(set) => void moves.goBackTo(set)} />}
+            {way === 'reading' && (
+              <ReadingPanel
+                paper={paper}
+                set={shown}
+                onBack={(set) => void moves.goBackTo(set)}
+                heads={
+                  paper.heads &&
+                  shown === last && (
+                    <HeadsPanel
+                      key={paper.heads.sight.words}
+                      paper={paper}
+                      work={work}
+                      onMoved={(typed) => void moveSight({ typed })}
+                    />
+                  )
+                }
+              />
+            )}
             {way === 'shots' && (
               <ShotsPanel set={shown} onMark={(shot, reason, doubtful) => void markShot(shot, reason, doubtful)} />
             )}

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { Figure } from '../../parts/Figure';
 import { number, withUnit } from '../../units/units';
@@ -18,10 +19,12 @@ interface Props {
   paper: Paper;
   set: ShotSet;
   onBack?: (set: ShotSet) => void;
+  /** What heads ask for, where they are shot. */
+  heads?: ReactNode;
 }
 
 /** What the paper says, on what evidence, and the one move. */
-export function ReadingPanel({ paper, set, onBack }: Props) {
+export function ReadingPanel({ paper, set, onBack, heads }: Props) {
   const units = useUnits();
   const { advice } = paper;
   const current = set.id === paper.sets.at(-1)!.id;
@@ -53,6 +56,7 @@ export function ReadingPanel({ paper, set, onBack }: Props) {
       )}
       {paper.trial && <TrialPanel trial={paper.trial} />}
       {current && !paper.trial && <CurrentAdvice paper={paper} set={set} />}
+      {heads}
       {set.groups && <Powers groups={set.groups} />}
       {!current && <PastSet set={set} onBack={onBack} />}
       {current && advice.runnerUp && (

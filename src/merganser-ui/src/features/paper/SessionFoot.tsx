@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Foot } from '../../shell/Foot';
+import { kindName } from './target/groupTypes';
 import { isMarked, type Marking, type Paper } from './paperTypes';
 import type { PaperWork } from './usePaperWork';
 
@@ -64,7 +65,9 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
 
 function sentenceOf(marking: Marking): string {
   if (marking.arrow)
-    return isMarked(marking) ? `Set this ${marking.arrow} hit.` : `Mark where the ${marking.arrow} arrow struck.`;
+    return isMarked(marking)
+      ? `Set this hit: ${kindName[marking.arrow]}.`
+      : `Mark where it struck: ${kindName[marking.arrow]}.`;
   if (isMarked(marking)) return 'Keep this shot.';
   return marking.point
     ? 'Press where the tail went through.'

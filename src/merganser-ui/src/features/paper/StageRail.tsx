@@ -1,16 +1,11 @@
 import { ButtonBase } from '@mui/material';
 import { percent } from './ChanceBar';
 import type { Paper } from './paperTypes';
+import type { Kinds } from './usePaperWork';
 import s from './StageRail.module.css';
 
 /** The stages of the plan on a rail, the pointer at the one in work, each with how it stands. */
-export function StageRail({
-  paper,
-  onGo,
-}: {
-  paper: Paper;
-  onGo: (stage: { distance: number; fletched: boolean; atTarget: boolean }) => void;
-}) {
+export function StageRail({ paper, onGo }: { paper: Paper; onGo: (stage: Kinds & { distance: number }) => void }) {
   return (
     <ol className={s.rail} data-testid="stages" aria-label="Stages">
       {paper.plan.stages.map((stage) => (

@@ -42,8 +42,8 @@ describe('the plan of a paper', () => {
     const onChange = plan();
     await userEvent.selectOptions(screen.getByLabelText('Stages'), 'threeSix');
     expect(onChange.mock.lastCall![0].stages).toEqual([
-      { distance: '3', fletched: false, atTarget: false },
-      { distance: '6', fletched: false, atTarget: false },
+      { distance: '3', fletched: false, atTarget: false, heads: false },
+      { distance: '6', fletched: false, atTarget: false, heads: false },
     ]);
     await userEvent.selectOptions(screen.getByLabelText('Stages'), 'own');
     expect(onChange.mock.lastCall![0].stages).toHaveLength(1);
@@ -51,6 +51,8 @@ describe('the plan of a paper', () => {
     expect(onChange.mock.lastCall![0].stages[0].fletched).toBe(true);
     await userEvent.click(screen.getByText('Groups of both at a target'));
     expect(onChange.mock.lastCall![0].stages[0]).toMatchObject({ fletched: false, atTarget: true });
+    await userEvent.click(screen.getByText('Broadheads and field points'));
+    expect(onChange.mock.lastCall![0].stages[0]).toMatchObject({ fletched: false, atTarget: true, heads: true });
   });
 
   it('asks for shots, school, tolerance, machine and the numbered arrows', async () => {

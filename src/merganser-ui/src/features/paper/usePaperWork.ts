@@ -6,13 +6,21 @@ import type { Marking, Paper, Purpose, Shot } from './paperTypes';
 import type { MoveTold } from '../../parts/MoveSteps';
 import type { Plan } from './PaperPlan';
 
-export interface NextSet {
-  distance: string;
+/** What is shot at a stage. */
+export interface Kinds {
   fletched: boolean;
   atTarget: boolean;
+  heads: boolean;
+}
+
+export interface NextSet extends Kinds {
+  distance: string;
   purpose?: Purpose;
   arrowVersionId?: string | null;
 }
+
+/** A sight's pin moved, inches: right and up as the archer sees it. */
+export type Pin = NonNullable<Schemas['SightMove']>;
 
 /** What stands beside a move: words, the entry it corrects, the set that it was made after. */
 export interface MoveBeside {
@@ -69,20 +77,22 @@ export function usePaperWork(bowId: string) {
               byMachine: plan.byMachine,
               bothAxes: plan.bothAxes,
               dozenId: plan.dozenId,
+              straight: plan.straight,
             },
           }),
         ),
       ),
-    newSet: (paper: Paper, { distance, fletched, atTarget, purpose = 'session', arrowVersionId = null }: NextSet) =>
-      act(`set ${paper.id} ${distance} ${fletched} ${atTarget} ${purpose} ${arrowVersionId}`, (id) =>
+    newSet: (paper: Paper, { purpose = 'session', arrowVersionId = null, ...stage }: NextSet) =>
+      act(`set ${paper.id} ${JSON.stringify(stage)} ${purpose} ${arrowVersionId}`, (id) =>
         answer(
           api.POST('/api/papers/{id}/sets', {
             params: { path: { id: paper.id } },
             body: {
               id,
-              distance,
-              fletched,
-              atTarget,
+              distance: stage.distance,
+              fletched: stage.fletched,
+              atTarget: stage.atTarget,
+              heads: stage.heads,
               purpose,
               arrowVersionId,
             },
@@ -140,6 +150,24 @@ export function usePaperWork(bowId: string) {
         if (!moved) refresh();
         return moved;
       }),
+    headMark: (paper: Paper, told: { pin?: Pin; typed?: { right: string; up: string } }) =>
+      act(`head mark ${paper.id} ${paper.version} ${JSON.stringify(told)}`, (id) =>
+        answer(
+          api.POST('/api/papers/{id}/head-marks', {
+            params: { path: { id: paper.id } },
+            body: { id, pin: told.pin ?? null, typed: told.typed ?? null },
+          }),
+        ),
+      ),
+    sight: (paper: Paper, eyeToPin: string, click: string) =>
+      act(`sight ${paper.id} ${eyeToPin} ${click}`, (id) =>
+        answer(
+          api.POST('/api/papers/{id}/sight', {
+            params: { path: { id: paper.id } },
+            body: { id, eyeToPin, click: click || null },
+          }),
+        ),
+      ),
     note: (paper: Paper, rung: Schemas['RungKind'] | null, outcome: string | null, note: string) =>
       act(`note ${paper.id} ${rung} ${outcome} ${note}`, (id) =>
         answer(

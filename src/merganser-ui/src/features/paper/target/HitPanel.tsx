@@ -6,7 +6,7 @@ import { useFigures } from '../../../units/UnitsContext';
 import { Pane } from '../Pane';
 import { WhichArrow } from '../WhichArrow';
 import type { Marking, ShotSet } from '../paperTypes';
-import { flights, halves, nextNumber, type ArrowKind } from './groupTypes';
+import { flights, halves, headNumbers, kindName, kindsOf, nextNumber } from './groupTypes';
 import w from '../../../parts/words.module.css';
 import l from '../../../parts/layout.module.css';
 
@@ -25,9 +25,8 @@ interface Props {
 export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, onHalf, onKeep }: Props) {
   const { figure } = useFigures();
   const [typing, setTyping] = useState(marking.right !== '' || marking.up !== '');
-  const kinds = (['fletched', 'bare'] as ArrowKind[]).map(
-    (kind) => [kind, `${kind === 'bare' ? 'Bare' : 'Fletched'} ${nextNumber(set, kind)}`] as const,
-  );
+  const heads = set.groups?.heads ?? false;
+  const kinds = kindsOf(set).map((kind) => [kind, `${capital(kindName[kind])} ${nextNumber(set, kind)}`] as const);
   return (
     <Pane label="Marking a hit">
       <ChoiceRow
@@ -38,7 +37,11 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
       />
       <h1>Where did it strike?</h1>
       <p className={w.muted}>{set.headline}</p>
-      <WhichArrow marking={marking} numbers={arrowNumbers} onChange={onChange} />
+      {marking.arrow === 'broadhead' ? (
+        <WhichArrow what="head" marking={marking} numbers={headNumbers} onChange={onChange} />
+      ) : (
+        <WhichArrow what="arrow" marking={marking} numbers={arrowNumbers} onChange={onChange} />
+      )}
       <ChoiceRow
         label="How it is entered"
         value={typing}
@@ -88,10 +91,13 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
         onChange={onHalf}
       />
       <p className={w.muted}>
-        Bare and fletched are aimed a hand apart, so that shafts don’t meet: each counts from its own point. A finger
-        slides the cross and lifts to set it. Keys: arrows {figure(0.05, 'in', 2)}, with Shift {figure(0.5, 'in', 2)};{' '}
-        <kbd>Enter</kbd> sets it, <kbd>B</kbd> bare, <kbd>F</kbd> fletched, <kbd>Esc</kbd> leaves.
+        The two kinds are aimed a hand apart, so that shafts don’t meet: each counts from its own point. A finger slides
+        the cross and lifts to set it. Keys: arrows {figure(0.05, 'in', 2)}, with Shift {figure(0.5, 'in', 2)};{' '}
+        <kbd>Enter</kbd> sets it, <kbd>B</kbd> {heads ? 'broadhead' : 'bare'}, <kbd>F</kbd>{' '}
+        {heads ? 'field point' : 'fletched'}, <kbd>Esc</kbd> leaves.
       </p>
     </Pane>
   );
 }
+
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

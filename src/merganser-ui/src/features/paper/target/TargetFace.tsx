@@ -1,4 +1,4 @@
-import { rings, vanesPath, type Place } from '../../../drawing/target';
+import { diamondPath, rings, vanesPath, type Place } from '../../../drawing/target';
 import { useFigures, useUnits } from '../../../units/UnitsContext';
 import type { Shot } from '../paperTypes';
 import type { ArrowKind } from './groupTypes';
@@ -54,11 +54,43 @@ export function TargetFace({
   );
 }
 
-/** One arrow in the target: a nock with three vanes, or the open ring of a bare shaft. */
-export function Hit({ kind, x, y, pale = false }: { kind: ArrowKind; x: number; y: number; pale?: boolean }) {
+/**
+ * One arrow in the target: a nock with three vanes, the open ring of a bare shaft, the open square of a field point, a
+ * head on its corner with its number.
+ */
+export function Hit({
+  kind,
+  x,
+  y,
+  number,
+  pale = false,
+}: {
+  kind: ArrowKind;
+  x: number;
+  y: number;
+  number?: string | null;
+  pale?: boolean;
+}) {
   return (
     <g transform={`translate(${x} ${y})`} opacity={pale ? 0.4 : 1}>
-      {kind === 'fletched' ? (
+      {kind === 'fieldPoint' ? (
+        <rect
+          x={1.5 - HIT}
+          y={1.5 - HIT}
+          width={2 * HIT - 3}
+          height={2 * HIT - 3}
+          fill="var(--paper)"
+          stroke="var(--paper-ink)"
+          strokeWidth="3"
+        />
+      ) : kind === 'broadhead' ? (
+        <>
+          <path d={diamondPath(HIT + 3)} fill="var(--paper-ink)" stroke="var(--paper)" strokeWidth="1.5" />
+          <text y="5" fontSize="14" fontWeight="700" textAnchor="middle" style={{ fill: 'var(--paper)' }}>
+            {number}
+          </text>
+        </>
+      ) : kind === 'fletched' ? (
         <>
           <circle r={HIT - 1} fill="var(--paper-ink)" />
           <path d={vanesPath(HIT - 1)} stroke="var(--paper-ink)" strokeWidth="3" />
@@ -88,6 +120,7 @@ export function Hits({
           <Hit
             key={shot.id}
             kind={shot.arrow!}
+            number={shot.arrowNumber}
             x={x}
             y={y}
             pale={shot.doubtful || (strong !== undefined && shot.arrow !== strong)}

@@ -7,7 +7,7 @@ import { tailWords } from '../../../drawing/tear';
 import { counted, type Marking, type ShotSet } from '../paperTypes';
 import { placeUnder, steppedBy } from '../sheetHands';
 import { Hits, TargetFace } from './TargetFace';
-import { kindOfKey, nextNumber } from './groupTypes';
+import { kindName, kindOfKey, nextNumber } from './groupTypes';
 import s from '../Sheet.module.css';
 
 const LOUPE = 58;
@@ -52,7 +52,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
   };
   const press = (event: KeyboardEvent) => {
     const moved = steppedBy(event, at, WIDE_STEP);
-    const named = kindOfKey[event.key.toLowerCase()];
+    const named = kindOfKey(set, event.key.toLowerCase());
     if (moved) {
       put(moved);
     } else if (event.key === 'Enter') {
@@ -78,7 +78,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
         viewBox={`0 0 ${width} ${height}`}
         tabIndex={0}
         role="application"
-        aria-label={`Face to mark the ${kind} shot ${nextNumber(set, kind)}. Arrow keys move the cross, Enter sets it.`}
+        aria-label={`Face to mark the ${kindName[kind]} shot ${nextNumber(set, kind)}. Arrow keys move the cross, Enter sets it.`}
         data-owns-keys
         data-testid="marking-sheet"
         onPointerDown={(event) => {
@@ -126,7 +126,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
           </svg>
         )}
         <text x="16" y="28" fontSize="16" fontWeight="620">
-          {kind} {nextNumber(set, kind)}
+          {kindName[kind]} {nextNumber(set, kind)}
         </text>
         <text x="16" y="48" fontSize="15" data-testid="mark-at">
           {marking.point ? tailWords(marking.point, figure) : 'from its own aiming point'}

@@ -4,6 +4,7 @@ import type { Schemas } from '../../../api/client';
 import { useFigures } from '../../../units/UnitsContext';
 import { counted, type ShotSet } from '../paperTypes';
 import { Hit, Hits, TargetFace } from './TargetFace';
+import { countOf, kindsOf, type ArrowKind } from './groupTypes';
 import s from '../Sheet.module.css';
 
 /** Both groups of a set on one face, each shot from its own aiming point, with their centres and regions. */
@@ -12,7 +13,8 @@ export function TargetSheet({ set }: { set: ShotSet }) {
   const { figure } = useFigures();
   const groups = set.groups!;
   const shots = counted(set);
-  const centres = [groups.fletchedGroup, groups.bareGroup].filter((g) => g !== null);
+  const [reference, tested] = kindsOf(set);
+  const centres = [groups.referenceGroup, groups.testedGroup].filter((g) => g !== null);
   const half = faceFor(
     shots.map((shot) => shot.point),
     centres.map((g) => Math.max(Math.abs(g.centre.x), Math.abs(g.centre.y)) + g.radius),
@@ -21,7 +23,7 @@ export function TargetSheet({ set }: { set: ShotSet }) {
   const px = room / (2 * half);
   const [cx, cy] = [width / 2, 52 + room / 2];
   const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px });
-  const count = (kind: 'fletched' | 'bare') => `${groups[kind]} ${kind}`;
+  const many = { [reference]: countOf(reference, groups.reference), [tested]: countOf(tested, groups.tested) };
   const title = `Set ${set.number}: ${set.stage}`;
   return (
     <div className={s.space} ref={ref}>
@@ -29,14 +31,14 @@ export function TargetSheet({ set }: { set: ShotSet }) {
         className={s.sheet}
         viewBox={`0 0 ${width} ${height}`}
         role="img"
-        aria-label={`${title}. ${set.headline} ${count('fletched')}, ${count('bare')}.`}
+        aria-label={`${title}. ${set.headline} ${many[reference]}, ${many[tested]}.`}
         data-testid="target"
       >
         <TargetFace width={width} height={height} cx={cx} cy={cy} px={px} half={half} />
-        {groups.fletchedGroup && (
+        {groups.referenceGroup && (
           <circle
-            cx={screen(groups.fletchedGroup.centre).x}
-            cy={screen(groups.fletchedGroup.centre).y}
+            cx={screen(groups.referenceGroup.centre).x}
+            cy={screen(groups.referenceGroup.centre).y}
             r={groups.tolerance * px}
             fill="none"
             stroke="var(--paper-green)"
@@ -44,32 +46,34 @@ export function TargetSheet({ set }: { set: ShotSet }) {
           />
         )}
         <Hits shots={shots} screen={screen} />
-        {groups.fletchedGroup && <Centre group={groups.fletchedGroup} screen={screen} px={px} />}
-        {groups.bareGroup && <Centre group={groups.bareGroup} screen={screen} px={px} dashed />}
+        {groups.referenceGroup && <Centre group={groups.referenceGroup} screen={screen} px={px} />}
+        {groups.testedGroup && <Centre group={groups.testedGroup} screen={screen} px={px} dashed />}
         <text x="16" y="26" fontSize="16" fontWeight="620">
           {title}
         </text>
         <text x="16" y="45" fontSize="14">
           each shot from its own aiming point
         </text>
-        <Legend x={width - 16} y={26} kind="fletched" words={count('fletched')} />
-        <Legend x={width - 16} y={52} kind="bare" words={count('bare')} />
+        <Legend x={width - 16} y={26} kind={reference} words={many[reference]!} />
+        <Legend x={width - 16} y={52} kind={tested} words={many[tested]!} />
         <text x="16" y={height - 28} fontSize="14" className={s.green}>
-          {groups.fletchedGroup ? `green ring: ${figure(groups.tolerance, 'in', 1)} about the fletched` : ''}
+          {groups.referenceGroup
+            ? `green ring: ${figure(groups.tolerance, 'in', 1)} about the ${groups.heads ? 'field points' : 'fletched'}`
+            : ''}
         </text>
         <text x="16" y={height - 10} fontSize="14">
-          {groups.bareGroup ? 'cross and ring: centre, 95 %; dashed: bare' : ''}
+          {groups.testedGroup ? `cross and ring: centre, 95 %; dashed: ${groups.heads ? 'heads' : 'bare'}` : ''}
         </text>
       </svg>
     </div>
   );
 }
 
-function Legend({ x, y, kind, words }: { x: number; y: number; kind: 'fletched' | 'bare'; words: string }) {
+function Legend({ x, y, kind, words }: { x: number; y: number; kind: ArrowKind; words: string }) {
   return (
     <>
-      <Hit kind={kind} x={x - 96} y={y - 5} />
-      <text x={x - 74} y={y} fontSize="15">
+      <Hit kind={kind} x={x - 118} y={y - 5} />
+      <text x={x - 98} y={y} fontSize="15">
         {words}
       </text>
     </>

@@ -7,23 +7,43 @@ type Flight = NonNullable<Schemas['Flight']>;
 
 export const flights: Flight[] = ['clean', 'corkscrew', 'fishtail', 'porpoise'];
 
-/** The key that says which kind is marked next. */
-export const kindOfKey: Partial<Record<string, ArrowKind>> = { b: 'bare', f: 'fletched' };
+/** What a kind of arrow is called. */
+export const kindName: Record<ArrowKind, string> = {
+  fletched: 'fletched',
+  bare: 'bare',
+  fieldPoint: 'field point',
+  broadhead: 'head',
+};
+
+/** So many of a kind, in words. */
+export const countOf = (kind: ArrowKind, count: number) =>
+  `${count} ${kindName[kind]}${count !== 1 && (kind === 'fieldPoint' || kind === 'broadhead') ? 's' : ''}`;
+
+/** The two kinds of a set: what is held against, and what is tested. */
+export const kindsOf = (set: ShotSet): [ArrowKind, ArrowKind] =>
+  set.groups?.heads ? ['fieldPoint', 'broadhead'] : ['fletched', 'bare'];
+
+/** The kind that a key marks next: B the bare shaft or the broadhead, F the other. */
+export function kindOfKey(set: ShotSet, key: string): ArrowKind | undefined {
+  const [reference, tested] = kindsOf(set);
+  return { b: tested, f: reference }[key];
+}
+
+/** Numbers of heads to press; P is the practice head. */
+export const headNumbers = ['1', '2', '3', '4', '5', '6', 'P'];
 
 /** Shots of a kind that make a group to begin with; from then on one of each in turn. */
 const FIRST = 2;
 
-const countOf = (set: ShotSet, kind: ArrowKind) =>
-  set.shots.filter((s) => s.voidReason === null && s.arrow === kind).length;
-
 /** The kind that is marked next: the same until its group is begun, then the one that has fewer. */
 export function nextKind(set: ShotSet, last: ArrowKind | null): ArrowKind {
-  const [fletched, bare] = [countOf(set, 'fletched'), countOf(set, 'bare')];
-  const here = last ?? 'fletched';
-  const [own, other] = here === 'fletched' ? [fletched, bare] : [bare, fletched];
-  const turned: ArrowKind = here === 'fletched' ? 'bare' : 'fletched';
+  const [reference, tested] = kindsOf(set);
+  const count = (kind: ArrowKind) => set.shots.filter((s) => s.voidReason === null && s.arrow === kind).length;
+  const here = last ?? reference;
+  const turned = here === reference ? tested : reference;
+  const [own, other] = [count(here), count(turned)];
   if (own < FIRST) return here;
-  return own > other ? turned : own === other ? 'fletched' : here;
+  return own > other ? turned : own === other ? reference : here;
 }
 
 /** The number that the next shot of a kind gets. */

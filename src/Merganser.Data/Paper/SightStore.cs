@@ -1,0 +1,116 @@
+using Merganser.Core.Groups;
+using Merganser.Core.Sessions;
+using Merganser.Core.Units;
+
+namespace Merganser.Data;
+
+/// <summary>A bow's sight as it was measured.</summary>
+public sealed record SightRow(Sight Sight, string EyeToPinTyped, string ClickTyped);
+
+/// <summary>A sight to be kept.</summary>
+public sealed record NewSight(string Id, string BowId, Entry EyeToPin, Entry? Click);
+
+/// <summary>The sights of bows, and the marks that heads got of their own.</summary>
+public sealed class SightStore(Database database, TimeProvider clock)
+{
+    /// <summary>The sight as it was measured last, or null.</summary>
+    public SightRow? Of(string bowId) => database.Read(sql => Of(sql, bowId));
+
+    /// <summary>Keeps a sight; the same id again changes nothing.</summary>
+    public void Keep(NewSight sight) =>
+        database.Write(sql =>
+        {
+            _ = BowStore.Get(sql, sight.BowId);
+            return sql.Execute(
+                """
+                INSERT INTO bow_sight (id, bow_id, eye_to_pin, click, eye_to_pin_typed, click_typed, measured_at)
+                VALUES (@Id, @BowId, @eyeToPin, @click, @eyeToPinTyped, @clickTyped, @now) ON CONFLICT (id) DO NOTHING
+                """,
+                new
+                {
+                    sight.Id,
+                    sight.BowId,
+                    eyeToPin = sight.EyeToPin.Value,
+                    click = sight.Click?.Value,
+                    eyeToPinTyped = sight.EyeToPin.Typed,
+                    clickTyped = sight.Click?.Typed ?? "",
+                    now = Stamp.Of(clock.GetUtcNow()),
+                }
+            );
+        });
+
+    internal static SightRow? Of(Sql sql, string bowId) =>
+        sql.First<(double EyeToPin, double? Click, string EyeToPinTyped, string ClickTyped)?>(
+            """
+            SELECT eye_to_pin, click, eye_to_pin_typed, click_typed FROM bow_sight WHERE bow_id = @bowId
+            ORDER BY rowid DESC LIMIT 1
+            """,
+            new { bowId }
+        )
+            is { } row
+            ? new SightRow(new Sight(row.EyeToPin, row.Click), row.EyeToPinTyped, row.ClickTyped)
+            : null;
+
+    internal static void WriteMark(Sql sql, string paperId, string id, HeadMarkMoved mark, string now) =>
+        sql.Execute(
+            """
+            INSERT INTO head_mark (id, paper_id, after_set_id, pin_right, pin_up, eye_to_pin, click, moved_at)
+            VALUES (@id, @paperId,
+              (SELECT s.id FROM shot_set s WHERE s.paper_id = @paperId ORDER BY s.number DESC LIMIT 1),
+              @right, @up, @EyeToPin, @Click, @now)
+            """,
+            new
+            {
+                id,
+                paperId,
+                right = mark.Pin.Right,
+                up = mark.Pin.Up,
+                mark.Sight.EyeToPin,
+                mark.Sight.Click,
+                now,
+            }
+        );
+
+    /// <summary>The marks of a paper, each with the set that it came after and its place.</summary>
+    internal static IEnumerable<(string? Set, long Row, (string Id, DateTimeOffset At, HeadMarkMoved Mark))> Marks(
+        Sql sql,
+        string paperId
+    ) =>
+        sql.Query<(
+            string Id,
+            long Row,
+            string? Set,
+            double Right,
+            double Up,
+            double EyeToPin,
+            double? Click,
+            string At
+        )>(
+                """
+                SELECT id, rowid, after_set_id, pin_right, pin_up, eye_to_pin, click, moved_at
+                FROM head_mark WHERE paper_id = @paperId ORDER BY rowid
+                """,
+                new { paperId }
+            )
+            .Select(m =>
+                (
+                    m.Set,
+                    m.Row,
+                    (
+                        m.Id,
+                        Stamp.Read(m.At),
+                        new HeadMarkMoved(new SightMove(m.Right, m.Up), new Sight(m.EyeToPin, m.Click))
+                    )
+                )
+            );
+}
+
+/// <summary>How a kind of arrow is kept: what it has behind, and the tip of one with vanes.</summary>
+internal static class ArrowTips
+{
+    /// <summary>Heads and field points have vanes.</summary>
+    public static ArrowKind VanesOf(ArrowKind kind) => kind == ArrowKind.Bare ? ArrowKind.Bare : ArrowKind.Fletched;
+
+    /// <summary>True for a kind that is told by its tip.</summary>
+    public static bool OnOne(ArrowKind kind) => kind is ArrowKind.Broadhead or ArrowKind.FieldPoint;
+}

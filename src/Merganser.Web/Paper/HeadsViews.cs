@@ -1,0 +1,123 @@
+using Merganser.Core.Groups;
+using Merganser.Core.Messages;
+using Merganser.Core.Sessions;
+using Merganser.Core.Units;
+using Merganser.Data;
+
+namespace Merganser.Web.Paper;
+
+/// <summary>Where the true offset of heads may lie, and what each place asks for.</summary>
+/// <param name="Leave">Chance that nothing is to be done.</param>
+/// <param name="Sight">Chance that the sight answers it.</param>
+/// <param name="Tune">Chance that the bow answers it.</param>
+/// <param name="HalfSector">Half the angle of a straight sector, degrees.</param>
+public sealed record HeadMapView(
+    double Leave,
+    double Sight,
+    double Tune,
+    double HalfSector,
+    StraightMiss Straight,
+    HeadAnswer Seen,
+    Message Words
+)
+{
+    public static HeadMapView Of(HeadMap map, double tolerance, StraightMiss straight) =>
+        new(
+            map.Leave,
+            map.Sight,
+            map.Tune,
+            HeadMap.HalfSector,
+            straight,
+            map.Seen,
+            new HeadPlaces(Measure.Inches(tolerance), HeadMap.HalfSector, straight)
+        );
+}
+
+/// <summary>One head by its number.</summary>
+/// <param name="Away">How far its middle lies from the middle of all heads, inches.</param>
+public sealed record HeadView(
+    string Number,
+    int Count,
+    double Away,
+    Message FromAll,
+    Message Flight,
+    bool Practice,
+    bool Apart
+);
+
+/// <summary>The sight, as measured or as usual.</summary>
+public sealed record SightView(string EyeToPinTyped, string ClickTyped, Message Words)
+{
+    public static SightView Of(SightRow? row)
+    {
+        var sight = row?.Sight ?? Sight.Usual;
+        var click = sight.Click is { } inches ? Measure.Inches(inches, 3) : (Measure?)null;
+        return new SightView(
+            row?.EyeToPinTyped ?? "",
+            row?.ClickTyped ?? "",
+            new SightUsed(Measure.Inches(sight.EyeToPin, 1), click, row is not null)
+        );
+    }
+}
+
+/// <summary>What the heads of the set in work ask for.</summary>
+/// <param name="Map">Null below three of each.</param>
+/// <param name="Compared">Whether one stands apart; null while it cannot be told.</param>
+/// <param name="Pin">The advised way of the pin, inches; null where none is advised.</param>
+/// <param name="Mark">Where the heads' own mark stands from the field points'; null before it was set.</param>
+/// <param name="Drag">How much lower a head strikes for its own drag; null where it is nothing.</param>
+public sealed record HeadsView(
+    HeadMapView? Map,
+    IReadOnlyList<HeadView> Each,
+    Message? Compared,
+    Message? Test,
+    SightMove? Pin,
+    Message? Mark,
+    SightMove MarkAt,
+    Message? Drag,
+    SightView Sight
+)
+{
+    /// <summary>Less than this is not said, inches.</summary>
+    private const double LeastSaid = 0.05;
+
+    public static HeadsView? Of(TuningSession session, SightRow? sight)
+    {
+        if (session.Now.Groups is not { EachHead: { } heads } groups)
+        {
+            return null;
+        }
+
+        var straight = session.Plan.Straight;
+        var map = groups.Map(straight);
+        var stands = session.HeadMark;
+        var drag = session.HeadDrag;
+        return new HeadsView(
+            map is null ? null : HeadMapView.Of(map, groups.Tolerance, straight),
+            [.. heads.Heads.Select(h => Of(h, heads.Apart))],
+            heads.P is null ? null : new HeadsCompared(heads.Apart?.Number),
+            heads is { F: { } f, P: { } p }
+                ? new HeadsTest(new(f, heads.Freedom.Between, heads.Freedom.Within, p))
+                : null,
+            session.Advice.Kind == Core.Tuning.AdviceKind.MoveTheSight ? groups.SightAnswer(sight?.Sight) : null,
+            stands.IsMove ? new HeadMarkStands(Measure.Inches(stands.Right, 3), Measure.Inches(stands.Up, 3)) : null,
+            stands,
+            drag >= LeastSaid ? new HeadsDrag(Measure.Inches(drag)) : null,
+            SightView.Of(sight)
+        );
+    }
+
+    private static HeadView Of(HeadHits head, HeadHits? apart)
+    {
+        var practice = head.Number.Equals(HeadComparison.Practice, StringComparison.OrdinalIgnoreCase);
+        return new HeadView(
+            head.Number,
+            head.Count,
+            head.FromAll.Length,
+            new FromAllHeads(Measure.Inches(head.FromAll.X), Measure.Inches(head.FromAll.Y)),
+            new HeadFlight(head.Rough, head.Seen, practice),
+            practice,
+            head == apart
+        );
+    }
+}
