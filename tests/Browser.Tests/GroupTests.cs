@@ -95,6 +95,59 @@ public class GroupTests
         screen.SeeText("[data-testid=film]", "7 shots");
     }
 
+    [Fact]
+    public void Heads_that_land_low_end_in_a_mark_of_their_own_that_outlives_a_reload()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(Compound + "/groups");
+        screen.Pick("stages", "broadheads, 30 yd");
+        screen.SeeText("[aria-label='New groups']", "on and off with a wrench");
+        screen.Push("Begin these groups");
+        screen.SeeText("[data-testid=advice]", "Shoot 2 field points and 2 heads");
+        Shoot(screen, 0, -5, heads: true);
+        screen.SeeText("[data-testid=words]", "Heads land 5.00 in low: clear");
+        screen.SeeText("[data-testid=advice]", "For heads, sight down 0.157 in");
+        screen.See("[data-testid=head-map]");
+        screen.See("[data-testid=broadheads] summary").Click();
+        screen.Type("eyeToPin", "five");
+        screen.Push("Keep this sight");
+        screen.See("[name=eyeToPin][aria-invalid=true]");
+        screen.Retype("eyeToPin", "36");
+        screen.Type("click", ".02");
+        screen.Push("Keep this sight");
+        screen.SeeText("[data-testid=advice]", "sight down 0.167 in: 8 clicks");
+        Body(screen, Keys.Enter);
+        screen.SeeText("[data-testid=film]", "sight for heads down 0.167 in");
+        screen.SeeText("[data-testid=head-mark]", "The heads’ own mark: down 0.167 in");
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-testid=head-mark]", "The heads’ own mark: down 0.167 in");
+        Shoot(screen, .1, .45, heads: true);
+        Go(screen).ShouldContain("I accept this");
+    }
+
+    [Fact]
+    public void Heads_on_a_diagonal_or_in_a_bad_flight_are_the_bows_and_a_mark_is_taken_back()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(Compound + "/groups");
+        screen.Pick("stages", "broadheads, 30 yd");
+        screen.Push("Begin these groups");
+        screen.SeeText("[data-testid=advice]", "Shoot 2 field points and 2 heads");
+        Shoot(screen, -4.5, -4.5, heads: true);
+        screen.SeeText(
+            "[data-testid=advice]",
+            "Heads 4.50 in left, 4.50 in low: as a paper that tears tail right and high"
+        );
+        screen.See("[data-testid=broadheads] summary").Click();
+        screen.SeeText("[data-testid=evidence]", "Leave it");
+        screen.Type("up", "-0.1");
+        screen.Push("I moved it so, for heads");
+        screen.SeeText("[data-testid=head-mark]", "down 0.100 in");
+        screen.Push("Undo: the sight");
+        screen.SeeText("[data-testid=film]", "nothing moved");
+        screen.Driver.FindElements(By.CssSelector("[data-testid=head-mark]")).ShouldBeEmpty();
+    }
+
     private static string Go(Screen screen)
     {
         screen.Settled();
@@ -105,15 +158,16 @@ public class GroupTests
         screen.Driver.FindElement(By.TagName("body")).SendKeys(keys);
 
     /// <summary>Four fletched, then four bare about a place, and the face turned over.</summary>
-    private static void Shoot(Screen screen, double x, double y)
+    private static void Shoot(Screen screen, double x, double y, bool heads = false)
     {
+        var (reference, tested) = heads ? ("field point", "head") : ("fletched", "bare");
         Body(screen, "n");
         foreach (var (kind, right, up) in new[] { ("f", 0.0, 0.0), ("b", x, y) })
         {
             foreach (var stray in Stray)
             {
                 screen.See("[data-testid=marking-sheet]").SendKeys(kind);
-                screen.SeeText("[data-testid=marking-sheet]", kind == "f" ? "fletched" : "bare");
+                screen.SeeText("[data-testid=marking-sheet]", kind == "f" ? reference : tested);
                 Mark(screen, right + stray.X, up + stray.Y);
             }
         }

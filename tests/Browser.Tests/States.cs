@@ -21,6 +21,7 @@ public static class States
     public const string Compound = "/bows/22222222-0000-4000-8000-000000000001";
     public const string Recurve = "/bows/22222222-0000-4000-8000-000000000002";
     public const string Barebow = "/bows/22222222-0000-4000-8000-000000000003";
+    public const string Hunter = "/bows/22222222-0000-4000-8000-000000000005";
     public const string Longbow = "/bows/22222222-0000-4000-8000-000000000004";
     public const string Arrow = Compound + "/arrow?arrow=33333333-0000-4000-8000-000000000001";
 
@@ -116,6 +117,20 @@ public static class States
         new("groups", $"{Barebow}/groups", Advice),
         new("groups, a hit marked", $"{Barebow}/groups", Advice, Press("Mark a shot", "[data-testid=marking-sheet]")),
         new("new groups", $"{Compound}/groups", "[aria-label='New groups']"),
+        new("broadheads", $"{Hunter}/groups", "[data-testid=head-map]"),
+        new(
+            "broadheads, a hit marked",
+            $"{Hunter}/groups",
+            Advice,
+            Press("Mark a shot", "[data-testid=marking-sheet]", "Head", "[aria-label='Which head']")
+        ),
+        new(
+            "broadheads, the sight",
+            $"{Hunter}/groups",
+            "[data-testid=head-map]",
+            Click("[data-testid=broadheads] summary", "[name=eyeToPin]")
+        ),
+        new("new broadheads", $"{Hunter}/groups", Advice, Press("New groups", "[aria-label='New groups']")),
         new("finished session", $"{Barebow}/groups", Advice, Press("I accept this", "[data-testid=go]")),
         new("recurve paper", $"{Recurve}/paper", Advice),
         new("groups to come", $"{Compound}/groups", "h1"),

@@ -147,8 +147,15 @@ public class GroupTests
         paper = (await app.Post($"/api/papers/{Id(paper)}/head-marks", mark)).Body;
         paper["sets"]!.AsArray().Count.ShouldBe(2);
         ((string)paper["heads"]!["mark"]!).ShouldBe("The heads’ own mark: down 0.167 in from the field points’.");
+        await app.Post(
+            $"/api/papers/{Id(paper)}/head-marks",
+            new { id = App.NewId(), typed = new { right = "", up = "-0.05" } }
+        );
+        paper = await Hit(app, paper, "broadhead", 0, 1.6);
+        ((string)paper["sets"]![1]!["markBefore"]!).ShouldBe("sight for heads down 0.217 in");
         app.Restart();
         var after = await app.Get($"/api/papers/{Id(paper)}");
+        ((string)after["sets"]![1]!["markBefore"]!).ShouldBe("sight for heads down 0.217 in");
         after["heads"]!.ToJsonString().ShouldBe(paper["heads"]!.ToJsonString());
         ((string)after["sets"]![0]!["shots"]![1]!["arrow"]!).ShouldBe("broadhead");
     }

@@ -99,6 +99,10 @@ public sealed record Bow(
     SpeedFit? Chronograph = null
 )
 {
+    /// <summary>True for a kind that is shot with a sight.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool HasSight => Kind is BowKind.Compound or BowKind.Recurve;
+
     /// <summary>The maker's centre shot, riser to arrow, or null.</summary>
     public double? MakerCentreShot
     {

@@ -12,7 +12,7 @@ namespace Merganser.Core.Groups;
 internal sealed partial class GroupAdvice
 {
     /// <summary>
-    /// Chance at which the sight answers (measured against .5, .6 and .8: docs/benchmarks.md): higher asks for many more
+    /// Chance at which the sight answers (measured against .5, .6 and .8: docs/benchmarks.md): higher asks for more
     /// arrows, lower hides more often what the bow should answer.
     /// </summary>
     private const double SightFrom = 0.7;
@@ -26,7 +26,7 @@ internal sealed partial class GroupAdvice
     /// <summary>What the heads say before the engine, or null where the engine's word stands.</summary>
     private Advice? ByTheHeads(Advice advice, IReadOnlyList<Evidence> evidence)
     {
-        var straight = session.Plan.Straight;
+        var straight = session.Straight;
         if (straight == StraightMiss.TuneTheBow || advice.Kind == AdviceKind.GoodEnough)
         {
             return null;
@@ -102,11 +102,11 @@ internal sealed partial class GroupAdvice
             yield break;
         }
 
-        if (groups.Map(session.Plan.Straight) is { } map)
+        if (groups.Map(session.Straight) is { } map)
         {
             yield return new Evidence(
                 new HeadShares(new Chance(map.Leave), new Chance(map.Sight), new Chance(map.Tune)),
-                new HeadPlaces(Measure.Inches(groups.Tolerance), HeadMap.HalfSector, session.Plan.Straight),
+                new HeadPlaces(Measure.Inches(groups.Tolerance), HeadMap.HalfSector, session.Straight),
                 GroupSays.MorePairsDecide
             );
         }

@@ -42,7 +42,8 @@ internal sealed partial class GroupAdvice
 
         var begun = Math.Max(reference, tested);
         var each = Math.Max(LeastPairs, begun);
-        if (reference < each || tested < each)
+        var enoughHeads = groups.Heads && groups.Pairs >= HeadMap.LeastOfEach;
+        if ((reference < each || tested < each) && !enoughHeads)
         {
             var firstPair = state.ShotsHere == 0 || begun < LeastPairs;
             return ToShoot(each, firstPair ? Start : GroupSays.ThePartner);

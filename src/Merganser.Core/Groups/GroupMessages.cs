@@ -77,6 +77,9 @@ public sealed record BothMarksKept(Measure Right, Measure Up) : GroupMessage;
 /// <param name="Measured">False for the usual one.</param>
 public sealed record SightUsed(Measure EyeToPin, Measure? Click, bool Measured) : GroupMessage;
 
+/// <summary>The heads' mark was moved between two sets.</summary>
+public sealed record HeadMarkMovedBy(Measure Right, Measure Up) : GroupMessage;
+
 /// <summary>Where the heads' own mark stands from the field points'.</summary>
 public sealed record HeadMarkStands(Measure Right, Measure Up) : GroupMessage;
 
@@ -128,6 +131,7 @@ public enum GroupSays
     NoHeadOnBare,
     OffsetOfHeadsIs,
     MarkOfHeads,
+    NoSight,
     HeadsAtTarget,
     SayHowThePinMoved,
     HeadsAndFieldPoints,

@@ -31,10 +31,12 @@ public sealed class GroupReading
         (Tested, Reference, Pairs) = (tested.Length, reference.Length, Math.Min(tested.Length, reference.Length));
         if (Pairs >= 2)
         {
+            // Bare shafts are read in pairs alone; heads are few and numbered, and all of them are read.
+            var (ofTested, ofReference) = Heads ? (Tested, Reference) : (Pairs, Pairs);
             var lower = new Impact(0, set.BareHigh);
             Offset = new GroupOffset(
-                new ArrowGroup([.. tested.Take(Pairs).Select(s => s.Marked.Impact - lower)]),
-                new ArrowGroup([.. reference.Take(Pairs).Select(s => s.Marked.Impact)])
+                new ArrowGroup([.. tested.Take(ofTested).Select(s => s.Marked.Impact - lower)]),
+                new ArrowGroup([.. reference.Take(ofReference).Select(s => s.Marked.Impact)])
             );
         }
 
@@ -105,7 +107,7 @@ public sealed class GroupReading
     public GroupOffset? Offset { get; }
 
     /// <summary>How often it is looked.</summary>
-    public LookingRule Looks => LooksAt(Pairs);
+    public LookingRule Looks => LooksAt(Math.Max(Offset?.Group.Count ?? 0, Offset?.Other.Count ?? 0));
 
     /// <summary>What is shown, or null below two pairs.</summary>
     public GroupVerdict? Verdict => Offset?.Verdict(Looks);
@@ -126,7 +128,11 @@ public sealed class GroupReading
     public double PowerOf(int pairs) =>
         GroupOffset.Power(pairs, pairs, Tolerance / Offset!.Spread, GroupOffset.Threshold(LooksAt(pairs)));
 
-    private static LookingRule LooksAt(int pairs) => pairs > ManyPairs ? LookingRule.Beyond : LookingRule.EachPair;
+    /// <summary>Heads are looked at after each arrow, bare shafts after each pair.</summary>
+    private LookingRule LooksAt(int each) =>
+        each > ManyPairs ? LookingRule.Beyond
+        : Heads ? LookingRule.EachArrow
+        : LookingRule.EachPair;
 
     /// <summary>What they show, or null before the first shot.</summary>
     public Message? Words =>

@@ -63,8 +63,12 @@ public sealed class Replay
     /// <summary>Rungs and notes that were not taken back.</summary>
     public IReadOnlyList<SessionNote> Notes { get; }
 
+    /// <summary>How the heads' mark was moved between a set and the one before it; null where it was not.</summary>
+    public SightMove? MarkBefore(SessionSet set) =>
+        Summed(marks.Where(m => m.AfterSet == set.Number - 1)) is { IsMove: true } moved ? moved : null;
+
     /// <summary>Where the heads' own sight mark stands from the field points', inches at the pin.</summary>
-    public SightMove HeadMark => new(marks.Sum(m => m.Mark.Pin.Right), marks.Sum(m => m.Mark.Pin.Up));
+    public SightMove HeadMark => Summed(marks);
 
     /// <summary>When it was accepted, or null while it is in work.</summary>
     public DateTimeOffset? AcceptedAt { get; private set; }
@@ -124,7 +128,7 @@ public sealed class Replay
                 Conditions = conditions;
                 break;
             case HeadMarkMoved mark:
-                marks.Add((begun.Count, mark));
+                marks.Add((LastShot(), mark));
                 break;
             case EntryWithdrawn taken:
                 withdrawn.Add(taken.Entry);
@@ -154,6 +158,9 @@ public sealed class Replay
 
         lost.UnionWith(forget.Kinds);
     }
+
+    /// <summary>The number of the last set in which something was shot: an empty one is shot with the mark.</summary>
+    private int LastShot() => begun.FindLastIndex(b => shots.Any(s => s.Shot.Set == b.Event.Id)) + 1;
 
     private int After(string? set) => begun.FindIndex(b => b.Event.Id == set) is var at and >= 0 ? at + 1 : begun.Count;
 
@@ -193,6 +200,12 @@ public sealed class Replay
             MarkedSince = stage.Heads ? MarkedSince(number, stage.Distance) : default,
         };
     }
+
+    private static SightMove Summed(IEnumerable<(int AfterSet, HeadMarkMoved Mark)> moved) =>
+        moved.Aggregate(
+            new SightMove(0, 0),
+            (sum, m) => new SightMove(sum.Right + m.Mark.Pin.Right, sum.Up + m.Mark.Pin.Up)
+        );
 
     /// <summary>How far the marks that were set since a set move the heads at its distance.</summary>
     private Impact MarkedSince(int set, double yards) =>

@@ -84,6 +84,11 @@ public static class SessionActs
             throw new RefusedException("other-stage", GroupSays.MarkOfHeads);
         }
 
+        if (!session.Bow.Bow.HasSight)
+        {
+            throw new RefusedException("no-sight", GroupSays.NoSight);
+        }
+
         CheckSound(session);
         var now = session.Now;
         NewAct[] next = now.Shots.Count == 0 ? [] : [new NewAct($"{id}-set", now.Begun with { Instead = null })];

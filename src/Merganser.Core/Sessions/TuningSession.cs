@@ -119,9 +119,6 @@ public sealed partial class TuningSession
     /// <summary>Answered rungs and notes.</summary>
     public IReadOnlyList<SessionNote> Notes => replay.Notes;
 
-    /// <summary>Where the heads' own sight mark stands from the field points', inches at the pin.</summary>
-    public SightMove HeadMark => replay.HeadMark;
-
     /// <summary>When it was accepted; null while it is open.</summary>
     public DateTimeOffset? AcceptedAt => replay.AcceptedAt;
 
@@ -249,12 +246,6 @@ public sealed partial class TuningSession
     }
 
     private ShotReading[] ShotsAtPaper => [.. Shots.Where(s => !s.Stage.AtTarget)];
-
-    /// <summary>How much lower a head strikes in this stage for its own drag, inches.</summary>
-    public double HeadDrag =>
-        Arrows.FirstOrDefault(a => a.Version == Stage.Arrow) is { } shot
-            ? Groups.HeadDrag.Of(Bow.Bow, shot.Arrow, Stage.Distance)
-            : 0;
 
     private double BareHigh(SetBegun set) =>
         Arrows.FirstOrDefault(a => a.Version == set.Arrow) is { } shot

@@ -56,7 +56,8 @@ public sealed class SightStore(Database database, TimeProvider clock)
             """
             INSERT INTO head_mark (id, paper_id, after_set_id, pin_right, pin_up, eye_to_pin, click, moved_at)
             VALUES (@id, @paperId,
-              (SELECT s.id FROM shot_set s WHERE s.paper_id = @paperId ORDER BY s.number DESC LIMIT 1),
+              (SELECT s.id FROM shot_set s WHERE s.paper_id = @paperId
+                AND EXISTS (SELECT 1 FROM shot h WHERE h.set_id = s.id) ORDER BY s.number DESC LIMIT 1),
               @right, @up, @EyeToPin, @Click, @now)
             """,
             new

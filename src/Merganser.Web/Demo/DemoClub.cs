@@ -15,6 +15,7 @@ internal static class DemoIds
     public const string TallOsk = "22222222-0000-4000-8000-000000000002";
     public const string Tansel = "22222222-0000-4000-8000-000000000003";
     public const string Hearthwood = "22222222-0000-4000-8000-000000000004";
+    public const string Tidewrack = "22222222-0000-4000-8000-000000000005";
 
     /// <summary>The kept version of an arrow.</summary>
     public static string Version(int arrow) => $"44444444-0000-4000-8000-{arrow:000000000000}";

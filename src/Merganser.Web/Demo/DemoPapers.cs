@@ -9,7 +9,7 @@ using static Merganser.Web.Demo.DemoIds;
 
 namespace Merganser.Web.Demo;
 
-/// <summary>The demo's papers.</summary>
+/// <summary>The demo's papers, and its groups.</summary>
 public sealed class DemoPapers(PaperStore papers, BowStore bows)
 {
     public void Fill()
@@ -19,6 +19,7 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows)
         ShootFinished();
         ShootStubborn();
         ShootGroups();
+        new DemoHeads(papers).Fill();
     }
 
     private void ShootCompound()

@@ -92,7 +92,38 @@ public sealed class DemoRack(ArcherStore archers, BowStore bows, ArrowStore arro
             hunter,
             Fingers("Hearthwood", BowKind.Longbow, Hand.Right, "45", "47.5", "28", "67", "7", RestType.Shelf)
         );
+        HangTidewrack(hunter);
     }
+
+    /// <summary>The compound that the hunter takes to the islet.</summary>
+    private void HangTidewrack(string hunter) =>
+        Hang(
+            Tidewrack,
+            hunter,
+            new BowEntry(
+                "Tidewrack",
+                BowKind.Compound,
+                Hand.Right,
+                Release.ReleaseAid,
+                "60",
+                "60.5",
+                "28 1/2",
+                "32",
+                "6 1/4",
+                "325",
+                RestType.DropAwayEarly,
+                CamSystem.Hybrid,
+                CamDraw.Medium,
+                "",
+                "",
+                "",
+                "",
+                "",
+                "",
+                "",
+                ""
+            )
+        );
 
     private void BuildArrows()
     {
@@ -172,6 +203,19 @@ public sealed class DemoRack(ArcherStore archers, BowStore bows, ArrowStore arro
             "nock-barnock-5",
             "vane-feather-4",
             3,
+            null
+        );
+        Arrow(
+            7,
+            Tidewrack,
+            "Islet 340",
+            "shaft-wrackline-340",
+            "28 1/4",
+            "insert-limpet-50",
+            "point-pebble-125",
+            "nock-barnock-5",
+            "vane-sandeel-3",
+            4,
             null
         );
     }

@@ -65,6 +65,8 @@ public sealed record SightView(string EyeToPinTyped, string ClickTyped, Message 
 /// <param name="Compared">Whether one stands apart; null while it cannot be told.</param>
 /// <param name="Pin">The advised way of the pin, inches; null where none is advised.</param>
 /// <param name="Mark">Where the heads' own mark stands from the field points'; null before it was set.</param>
+/// <param name="Sight">The sight, or null where the bow has none.</param>
+/// <param name="NoSight">Said where it has none.</param>
 /// <param name="Drag">How much lower a head strikes for its own drag; null where it is nothing.</param>
 public sealed record HeadsView(
     HeadMapView? Map,
@@ -75,7 +77,8 @@ public sealed record HeadsView(
     Message? Mark,
     SightMove MarkAt,
     Message? Drag,
-    SightView Sight
+    SightView? Sight,
+    Message? NoSight
 )
 {
     /// <summary>Less than this is not said, inches.</summary>
@@ -88,7 +91,7 @@ public sealed record HeadsView(
             return null;
         }
 
-        var straight = session.Plan.Straight;
+        var straight = session.Straight;
         var map = groups.Map(straight);
         var stands = session.HeadMark;
         var drag = session.HeadDrag;
@@ -103,7 +106,8 @@ public sealed record HeadsView(
             stands.IsMove ? new HeadMarkStands(Measure.Inches(stands.Right, 3), Measure.Inches(stands.Up, 3)) : null,
             stands,
             drag >= LeastSaid ? new HeadsDrag(Measure.Inches(drag)) : null,
-            SightView.Of(sight)
+            session.Bow.Bow.HasSight ? SightView.Of(sight) : null,
+            session.Bow.Bow.HasSight ? null : GroupSays.NoSight
         );
     }
 

@@ -107,7 +107,10 @@ public sealed class PaperDesk(
             [.. notes.TakeLast(ShownBetweenSets).Select(n => new NoteView(n.Id, n.Rung, n.Outcome, n.Note, n.At))],
             Math.Max(0, notes.Length - ShownBetweenSets),
             session.WayBack(set),
-            set.Groups is null ? null : GroupsView.Of(set.Groups)
+            set.Groups is null ? null : GroupsView.Of(set.Groups),
+            session.MarkBefore(set) is { } mark
+                ? new HeadMarkMovedBy(Measure.Inches(mark.Right, 3), Measure.Inches(mark.Up, 3))
+                : null
         );
     }
 

@@ -15,6 +15,7 @@ public sealed record StageChoice(string Code, Message Words, IReadOnlyList<Plann
 
 /// <summary>What a plan and a marking are picked from.</summary>
 /// <param name="NoStrict">Why nothing finer than the usual tolerance is offered; null where it is.</param>
+/// <param name="NoSight">Said of heads where the bow has no sight to move; null where it has.</param>
 /// <param name="BareOnly">Said of bare stages before the paper begins.</param>
 /// <param name="FletchedFar">Said of fletched stages farther out.</param>
 /// <param name="BothAxes">True for a technician with a press: a move for each axis may be advised at once.</param>
@@ -27,6 +28,7 @@ public sealed record PaperChoices(
     Message UsualTolerance,
     Message StrictTolerance,
     Message EnoughAtTarget,
+    Message? NoSight,
     bool BothAxes,
     Message? NoStrict,
     Message BareOnly,
@@ -51,7 +53,11 @@ public static class PaperEndpoints
     {
         api.MapGet(
             "/bows/{bowId}/paper-choices",
-            (string bowId, BowStore bows, ArcherStore archers) => Choices(archers.Get(bows.Get(bowId).ArcherId).Archer)
+            (string bowId, BowStore bows, ArcherStore archers) =>
+            {
+                var bow = bows.Get(bowId);
+                return Choices(bow.Bow, archers.Get(bow.ArcherId).Archer);
+            }
         );
         api.MapGet(
             "/bows/{bowId}/papers",
@@ -181,7 +187,7 @@ public static class PaperEndpoints
             Measure.Yards(heads.Yards)
         );
 
-    private static PaperChoices Choices(Archer archer) =>
+    private static PaperChoices Choices(Bow bow, Archer archer) =>
         new(
             [
                 .. SessionPlan.Usual.Select(u => new StageChoice(
@@ -197,6 +203,7 @@ public static class PaperEndpoints
             new Amount(Measure.Ruled(Tolerances.Usual)),
             new Amount(Measure.Ruled(Tolerances.Strict)),
             Enough(new TargetScale(20), new TargetScale(30, Heads: true)),
+            bow.HasSight ? null : GroupSays.NoSight,
             archer is { MayPress: true, Experience: Experience.Technician },
             archer.Practice == Practice.Rarely ? SetupSays.FineTuneNeedsPractice : null,
             PaperSays.BareOnly,

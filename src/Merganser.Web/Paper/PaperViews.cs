@@ -163,6 +163,7 @@ public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string
 /// A set with its reading, the moves that were made before it, and the moves that would lead back to it.
 /// </summary>
 /// <param name="MovesBefore">The newest of them, in order.</param>
+/// <param name="MarkBefore">How the heads' sight mark was moved before it; null where it was not.</param>
 /// <param name="MovesNotShown">How many stand before those; the bow's list of moves has them.</param>
 /// <param name="NotesAfter">The newest of them, in order.</param>
 /// <param name="NotesNotShown">How many stand before those.</param>
@@ -185,7 +186,8 @@ public sealed record SetView(
     IReadOnlyList<NoteView> NotesAfter,
     int NotesNotShown,
     IReadOnlyList<WayBackMove> WayBack,
-    GroupsView? Groups
+    GroupsView? Groups,
+    Message? MarkBefore
 );
 
 /// <summary>How one stage of the session stands; results are kept for each distance.</summary>

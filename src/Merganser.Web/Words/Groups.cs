@@ -62,7 +62,7 @@ public static class GroupWords
             HeadPlaces(var tolerance, var half, var straight) =>
                 $"Within {tolerance} nothing is to be done. {Straight(straight)} A diagonal, or a bad flight, is the bow’s. Straight is within {Show.Number(half, 1)}° of an axis.",
             SightForHeads(var right, var up, var clicks) =>
-                $"For heads, sight {new PinWay(right, up)}{Clicks(clicks)}. Then shoot three of each.",
+                $"For heads, sight {new PinWay(right, up)}{Clicks(clicks)}. Then shoot both groups anew.",
             PinWay(var right, var up) when Still(right) && Still(up) => $"as it is",
             PinWay(var right, var up) when Still(right) => $"{Side(up, "up", "down")} {up.Size}",
             PinWay(var right, var up) when Still(up) => $"{Side(right, "right", "left")} {right.Size}",
@@ -73,6 +73,7 @@ public static class GroupWords
             SightUsed(var eye, null, true) => $"Eye to pin {eye}, as measured; no clicks.",
             SightUsed(var eye, { } click, true) => $"Eye to pin {eye}, one click {click}, as measured.",
             SightUsed(var eye, _, _) => $"Eye to pin {eye}, as is usual: measure yours at full draw, with help.",
+            HeadMarkMovedBy(var right, var up) => $"sight for heads {new PinWay(right, up)}",
             HeadMarkStands(var right, var up) =>
                 $"The heads’ own mark: {new PinWay(right, up)} from the field points’.",
             HeadsFlewBadly(var rough, var seen) => $"{rough} of {seen:head} flew badly: the bow before the sight.",
@@ -120,6 +121,8 @@ public static class GroupWords
             GroupSays.OffsetOfHeadsIs =>
                 $"Centre of the heads less the centre of the field points, each from its own aiming point. The ± is the region that holds the true offset with 95 %.",
             GroupSays.MarkOfHeads => $"Heads alone get a sight mark of their own: this set is shot with others.",
+            GroupSays.NoSight =>
+                $"This bow is shot without a sight: heads that land elsewhere are tuned, or aimed off.",
             GroupSays.HeadsAtTarget => $"Broadheads are shot at a target, never through paper: choose groups.",
             GroupSays.SayHowThePinMoved => $"Say how the pin was moved: right or up, left and down with a minus.",
             GroupSays.HeadsAndFieldPoints => $"This set is shot with heads and field points.",

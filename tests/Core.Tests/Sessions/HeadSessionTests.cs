@@ -23,7 +23,7 @@ public class HeadSessionTests
         var advice = at.Session().Advice;
         advice.Kind.ShouldBe(AdviceKind.MoveTheSight);
         advice.Move.ShouldBeNull("one act, never two");
-        advice.Sentence.Said().ShouldBe("For heads, sight down 0.157 in: 8 clicks. Then shoot three of each.");
+        advice.Sentence.Said().ShouldBe("For heads, sight down 0.157 in: 8 clicks. Then shoot both groups anew.");
         advice.Reason.Said().ShouldStartWith("On that mark field points land 5.00 in high: keep both marks");
         at.Session().Next.Action.ShouldBe("moveSight");
         at.Session().Headline(at.Session().Now).Said().ShouldBe("Heads land 5.00 in low: clear.");
@@ -37,6 +37,8 @@ public class HeadSessionTests
         var session = at.Session();
         session.Sets.Count.ShouldBe(2, "the next set is aimed with the new mark");
         session.HeadMark.Up.ShouldBe(-.157, .001);
+        session.MarkBefore(session.Now)!.Up.ShouldBe(-.157, .001);
+        session.MarkBefore(session.Sets[0]).ShouldBeNull();
         session.Here.ShouldAllBe(s => Math.Abs(s.Tear.Y) < .15, "five inches low is answered by the mark");
         session.Now.Groups!.Offset.ShouldBeNull();
         session.Advice.Reason.Said().ShouldContain("own mark");
@@ -45,6 +47,19 @@ public class HeadSessionTests
         at.Happens([.. SessionActs.MoveSight(at.Session(), "back", new SightMove(0, .157407))]);
         at.Session().HeadMark.Up.ShouldBe(0, 1e-6, "moved back");
         at.Session().Here[0].Tear.Y.ShouldBeGreaterThan(.3);
+    }
+
+    [Fact]
+    public void A_mark_that_is_moved_again_before_anything_is_shot_with_it_is_one_move()
+    {
+        at.Groups(0, -5);
+        MoveSight();
+        at.Happens([.. SessionActs.MoveSight(at.Session(), "more", new SightMove(0, -.05))]);
+        at.Session().Sets.Count.ShouldBe(2);
+        at.Session().MarkBefore(at.Session().Now)!.Up.ShouldBe(-.207, .001);
+        at.Groups(0, 1.6);
+        at.Session().Sets[1].MarkedSince.Length.ShouldBe(0, "both moves came before its shots");
+        at.Session().Sets[0].MarkedSince.Y.ShouldBe(6.6, .05);
     }
 
     [Fact]

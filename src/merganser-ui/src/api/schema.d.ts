@@ -2897,7 +2897,8 @@ export interface components {
             mark: null | string;
             markAt: components["schemas"]["SightMove"];
             drag: null | string;
-            sight: components["schemas"]["SightView"];
+            sight: null | components["schemas"]["SightView"];
+            noSight: null | string;
         };
         /** @description A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins. */
         HitInput: {
@@ -3482,6 +3483,7 @@ export interface components {
             usualTolerance: string;
             strictTolerance: string;
             enoughAtTarget: string;
+            noSight: null | string;
             /** @description True for a technician with a press: a move for each axis may be advised at once. */
             bothAxes: boolean;
             noStrict: null | string;
@@ -4029,6 +4031,7 @@ export interface components {
             notesNotShown: number;
             wayBack: components["schemas"]["WayBackMove"][];
             groups: null | components["schemas"]["GroupsView"];
+            markBefore: null | string;
         };
         /** @enum {unknown} */
         SetupSays: "recordedNoTolerance" | "justAsAimed" | "compareWithGoodState" | "leaveIt" | "twistsOut" | "twistsIn" | "onlyInThePress" | "shopDoesIt" | "drawsWhileUnsound" | "afterTimingAndPaper" | "twoMonthly" | "checkIsCheap" | "toTheCheck" | "goThere" | "itIsDone" | "toTheString" | "measuredAndInOrder" | "everyCheckIsDone" | "doNotShootUnsound" | "countsAscending" | "settlingRange" | "equalAtBoth" | "noDrawBoard" | "noScale" | "pressWorkToAShop" | "fineTuneNeedsPractice" | "reasonWanted" | "pickWhatYouFound" | "repairedByWhom" | "sayThatItIsRepaired" | "voidSaysWhy" | "riserMayBlockSight" | "crawlStands" | "crawlOutOfOrder" | "noCrawlBetween" | "crawlsAreForBarebow" | "notByHand" | null;

@@ -90,8 +90,9 @@ function Between({ set, before }: { set: ShotSet; before: ShotSet }) {
   return (
     <div className={s.between}>
       {set.movesNotShown > 0 && <span>{set.movesNotShown} moves, then</span>}
+      {set.markBefore && <span>{set.markBefore}</span>}
       {set.movesBefore.length === 0
-        ? 'nothing moved'
+        ? !set.markBefore && 'nothing moved'
         : set.movesBefore.map((m) => <span key={m.id}>{m.correction ? `corrected: ${m.after}` : m.words}</span>)}
       <Arrow />
       {before.notesAfter.length > 0 && (

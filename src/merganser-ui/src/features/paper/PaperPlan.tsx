@@ -219,7 +219,8 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
                 [0.0625, 'one clean hole'],
               ],
         )}
-      {heads && (
+      {heads && choices?.noSight && <p className={w.muted}>{choices.noSight}</p>}
+      {heads && !choices?.noSight && (
         <>
           <h2>Heads straight off, with a clean flight</h2>
           {pick<Plan['straight']>('Heads straight off', 'straight', [

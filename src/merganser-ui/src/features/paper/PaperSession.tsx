@@ -15,16 +15,7 @@ import { LearnedPanel } from './LearnedPanel';
 import { readMarking, writeMarking } from './markingDraft';
 import { MovePanel } from './MovePanel';
 import { NextArrow } from './NextArrow';
-import {
-  freshMarking,
-  isMarked,
-  type Marking,
-  type Paper,
-  type Purpose,
-  type Shot,
-  type ShotSet,
-  type Side,
-} from './paperTypes';
+import { freshMarking, isMarked, type Marking, type Paper, type Purpose, type Shot, type Side } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { ReadingSheet } from './ReadingSheet';
 import { SessionFoot } from './SessionFoot';
@@ -221,7 +212,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
                   paper.heads &&
                   shown === last && (
                     <HeadsPanel
-                      key={paper.heads.sight.words}
+                      key={paper.heads.sight?.words}
                       paper={paper}
                       work={work}
                       onMoved={(typed) => void moveSight({ typed })}

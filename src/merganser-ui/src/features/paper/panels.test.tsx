@@ -52,6 +52,7 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   notesNotShown: 0,
   wayBack: [],
   groups: null,
+  markBefore: null,
   ...part,
 });
 

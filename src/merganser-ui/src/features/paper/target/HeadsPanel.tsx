@@ -24,16 +24,10 @@ const MAP = { width: 300, height: 250 };
 
 /** What heads ask for: the map with the chance of each answer, each head by its number, both marks, the sight. */
 export function HeadsPanel({ paper, work, onMoved }: Props) {
-  const { faults, busy } = work;
   const heads = paper.heads!;
   const set = paper.sets.at(-1)!;
-  const [eye, setEye] = useState(heads.sight.eyeToPinTyped);
-  const [click, setClick] = useState(heads.sight.clickTyped);
-  const [right, setRight] = useState('');
-  const [up, setUp] = useState('');
-  const keepSight = () => void work.sight(paper, eye, click);
   return (
-    <section className={s.heads} data-testid="heads">
+    <section className={s.heads} data-testid="broadheads">
       {heads.map && (
         <>
           <h2>Leave it, the sight, or the bow?</h2>
@@ -85,57 +79,8 @@ export function HeadsPanel({ paper, work, onMoved }: Props) {
           )}
         </>
       )}
-      <h2>The sight</h2>
-      {heads.mark && <p data-testid="head-mark">{heads.mark}</p>}
-      <p className={w.muted}>{heads.sight.words}</p>
-      <details className={s.sight}>
-        <summary>Measure it, or say how it was moved</summary>
-        <div className={l.pair}>
-          <Field
-            label="Eye to pin"
-            name="eyeToPin"
-            quantity="length"
-            value={eye}
-            onChange={setEye}
-            fault={faults.eyeToPin?.[0]}
-          />
-          <Field
-            label="One click moves the pin"
-            name="click"
-            quantity="length"
-            value={click}
-            onChange={setClick}
-            hint="empty: no clicks"
-            fault={faults.click?.[0]}
-            onEnter={keepSight}
-          />
-        </div>
-        <Key disabled={busy} onClick={keepSight}>
-          Keep this sight
-        </Key>
-        <div className={l.pair}>
-          <Field
-            label="For heads, pin right (left: −)"
-            name="right"
-            quantity="length"
-            value={right}
-            onChange={setRight}
-            fault={faults.right?.[0]}
-          />
-          <Field
-            label="For heads, pin up (down: −)"
-            name="up"
-            quantity="length"
-            value={up}
-            onChange={setUp}
-            fault={faults.up?.[0]}
-            onEnter={() => onMoved({ right, up })}
-          />
-        </div>
-        <Key disabled={busy} onClick={() => onMoved({ right, up })}>
-          I moved it so, for heads
-        </Key>
-      </details>
+      {heads.noSight && <p className={w.muted}>{heads.noSight}</p>}
+      {heads.sight && <SightPart sight={heads.sight} mark={heads.mark} paper={paper} work={work} onMoved={onMoved} />}
     </section>
   );
 }
@@ -190,5 +135,76 @@ function HeadMapPicture({ map, set }: { map: NonNullable<Heads['map']>; set: Sho
         fill="none"
       />
     </svg>
+  );
+}
+
+/** The sight of the bow, and the heads' own mark on it. */
+function SightPart({
+  sight,
+  mark,
+  paper,
+  work,
+  onMoved,
+}: Props & { sight: NonNullable<Heads['sight']>; mark: string | null }) {
+  const { faults, busy } = work;
+  const [eye, setEye] = useState(sight.eyeToPinTyped);
+  const [click, setClick] = useState(sight.clickTyped);
+  const [right, setRight] = useState('');
+  const [up, setUp] = useState('');
+  const keepSight = () => void work.sight(paper, eye, click);
+  return (
+    <>
+      <h2>The sight</h2>
+      {mark && <p data-testid="head-mark">{mark}</p>}
+      <p className={w.muted}>{sight.words}</p>
+      <details className={s.sight}>
+        <summary>Measure it, or say how it was moved</summary>
+        <div className={l.pair}>
+          <Field
+            label="Eye to pin"
+            name="eyeToPin"
+            quantity="length"
+            value={eye}
+            onChange={setEye}
+            fault={faults.eyeToPin?.[0]}
+          />
+          <Field
+            label="One click moves the pin"
+            name="click"
+            quantity="length"
+            value={click}
+            onChange={setClick}
+            hint="empty: no clicks"
+            fault={faults.click?.[0]}
+            onEnter={keepSight}
+          />
+        </div>
+        <Key disabled={busy} onClick={keepSight}>
+          Keep this sight
+        </Key>
+        <div className={l.pair}>
+          <Field
+            label="For heads, pin right (left: −)"
+            name="right"
+            quantity="length"
+            value={right}
+            onChange={setRight}
+            fault={faults.right?.[0]}
+          />
+          <Field
+            label="For heads, pin up (down: −)"
+            name="up"
+            quantity="length"
+            value={up}
+            onChange={setUp}
+            fault={faults.up?.[0]}
+            onEnter={() => onMoved({ right, up })}
+          />
+        </div>
+        <Key disabled={busy} onClick={() => onMoved({ right, up })}>
+          I moved it so, for heads
+        </Key>
+      </details>
+    </>
   );
 }

@@ -4,6 +4,7 @@ import type { Shot } from '../paperTypes';
 import type { ArrowKind } from './groupTypes';
 
 const HIT = 9;
+const COVERS = 20;
 
 /** A plain face of our own about an aiming point; px is what an inch takes. */
 export function TargetFace({
@@ -56,7 +57,7 @@ export function TargetFace({
 
 /**
  * One arrow in the target: a nock with three vanes, the open ring of a bare shaft, the open square of a field point, a
- * head on its corner with its number.
+ * head on its corner, with its number.
  */
 export function Hit({
   kind,
@@ -85,8 +86,8 @@ export function Hit({
         />
       ) : kind === 'broadhead' ? (
         <>
-          <path d={diamondPath(HIT + 3)} fill="var(--paper-ink)" stroke="var(--paper)" strokeWidth="1.5" />
-          <text y="5" fontSize="14" fontWeight="700" textAnchor="middle" style={{ fill: 'var(--paper)' }}>
+          <path d={diamondPath(HIT + 4)} fill="var(--paper)" stroke="var(--paper-ink)" strokeWidth="3" />
+          <text y="5" fontSize="14" fontWeight="700" textAnchor="middle">
             {number}
           </text>
         </>
@@ -114,13 +115,18 @@ export function Hits({
 }) {
   return (
     <>
-      {shots.map((shot) => {
+      {shots.map((shot, i) => {
         const { x, y } = screen(shot.point);
+        // A head that is shot later covers it: a number that cannot be read is not written.
+        const covered = shots.slice(i + 1).some((later) => {
+          const over = screen(later.point);
+          return later.arrow === 'broadhead' && Math.hypot(over.x - x, over.y - y) < COVERS;
+        });
         return (
           <Hit
             key={shot.id}
             kind={shot.arrow!}
-            number={shot.arrowNumber}
+            number={covered ? null : shot.arrowNumber}
             x={x}
             y={y}
             pale={shot.doubtful || (strong !== undefined && shot.arrow !== strong)}
