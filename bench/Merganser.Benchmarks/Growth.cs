@@ -25,7 +25,7 @@ public static partial class Growth
     private const int AskedBows = 10;
 
     /// <summary>The demo's own bows, whose papers are of another time than the rest of their history.</summary>
-    private const int DemoBows = 4;
+    private const int DemoBows = 5;
 
     /// <summary>
     /// The files are asked in turn, round after round: what else goes on in the machine meets all of them alike.

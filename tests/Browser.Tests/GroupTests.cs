@@ -63,6 +63,10 @@ public class GroupTests
         screen.SeeText("[data-testid=advice]", "A test, ");
         screen.SeeText("[data-testid=powers]", "more of each would show an offset of 2.00 in four times in five");
         screen.See("[data-testid=target]");
+        screen.See("[data-testid=conditions] summary").Click();
+        screen.Type("wind", "breeze from the left");
+        screen.Push("Note it from here on");
+        screen.SeeText("[data-testid=conditions] p", "Wind: breeze from the left.");
         screen.Push("Shots, 4");
         screen.SeeText("[data-testid=shots]", "bare, flew fishtail");
         screen.Push("Undo: shot 4");

@@ -21,7 +21,7 @@ public class Screenshots
         Take("work-order", $"{Bow}/bow?check=centreShot", "[data-testid=check]");
         Take("history", $"{Bow}/bow?way=history", "[data-testid=good-state]");
         Take("bow", $"{Bow}/bow?way=measures", "[data-testid=adjusters] svg");
-        foreach (var (theme, name) in new[] { ("shed", "arrow"), ("sun", "arrow-sunlight"), ("dark", "arrow-dark") })
+        foreach (var (theme, name) in new[] { ("shed", "arrow"), ("dark", "arrow-dark") })
         {
             Wear(theme);
             Take(name, $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", "main tbody tr:nth-child(4)");
@@ -37,6 +37,7 @@ public class Screenshots
         Take("paper", $"{Bow}/paper", "[data-testid=advice]");
         Take("learned", $"{Bow}/paper?way=learned", "[data-testid=learned] table");
         Take("groups", "/bows/22222222-0000-4000-8000-000000000003/groups", "[data-testid=powers]");
+        Take("broadheads", "/bows/22222222-0000-4000-8000-000000000005/groups", "[data-testid=head-map]");
         Take("nock-tune", "/bows/22222222-0000-4000-8000-000000000002/paper?way=nocks", "[data-testid=nocks]");
         screen.Size(390, 844, phone: true);
         Take("phone-paper", $"{Bow}/paper", "[data-testid=advice]");

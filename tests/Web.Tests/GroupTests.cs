@@ -207,6 +207,31 @@ public class GroupTests
         ((string)problem["title"]!).ShouldContain("Heads alone");
     }
 
+    [Fact]
+    public async Task Wind_is_noted_with_the_set_and_too_many_words_are_refused()
+    {
+        using var app = new App();
+        var paper = await app.StartPaper(Twenty);
+        var noted = new
+        {
+            id = App.NewId(),
+            wind = " gusts from the left ",
+            seated = true,
+        };
+        await app.Post($"/api/papers/{Id(paper)}/conditions", noted);
+        paper = (await app.Post($"/api/papers/{Id(paper)}/conditions", noted)).Body;
+        app.Restart();
+        var conditions = (await app.Get($"/api/papers/{Id(paper)}"))["sets"]![0]!["conditions"]!;
+        ((string)conditions["words"]!).ShouldBe("Wind: gusts from the left, shot from a seat.");
+        ((string)conditions["wind"]!).ShouldBe("gusts from the left");
+        var (status, problem) = await app.Post(
+            $"/api/papers/{Id(paper)}/conditions",
+            new { id = App.NewId(), wind = new string('w', 501) }
+        );
+        status.ShouldBe(400);
+        problem["errors"]!["note"].ShouldNotBeNull();
+    }
+
     private static async Task<JsonNode> Refused(App app, string distance, string kind)
     {
         var (status, problem) = await app.Post(

@@ -104,6 +104,9 @@ public sealed record HeadFlight(int Rough, int Seen, bool Practice) : GroupMessa
 /// <summary>How much lower a head strikes for its own drag: no tear, and the sight's to answer.</summary>
 public sealed record HeadsDrag(Measure Low) : GroupMessage;
 
+/// <summary>How a set was shot: the wind in the archer's own words, empty for none said.</summary>
+public sealed record ShotIn(string Wind, bool Seated) : GroupMessage;
+
 /// <summary>What is good enough at a target: bare at one distance, heads at another.</summary>
 public sealed record EnoughAtTarget(Measure Bare, Measure BareAt, Measure Heads, Measure HeadsAt) : GroupMessage;
 

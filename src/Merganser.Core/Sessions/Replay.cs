@@ -18,6 +18,7 @@ public sealed class Replay
     private readonly List<SessionMove> moves = [];
     private readonly List<(int AfterSet, HeadMarkMoved Mark)> marks = [];
     private readonly List<SessionNote> notes = [];
+    private readonly List<(int AfterSet, ConditionsNoted Noted)> conditions = [];
     private readonly HashSet<string> withdrawn = [];
     private readonly HashSet<AdjusterKind> lost = [];
     private readonly Func<SetBegun, double> bareHigh;
@@ -73,8 +74,9 @@ public sealed class Replay
     /// <summary>When it was accepted, or null while it is in work.</summary>
     public DateTimeOffset? AcceptedAt { get; private set; }
 
-    /// <summary>How it is shot now, or null where nothing was said.</summary>
-    public ConditionsNoted? Conditions { get; private set; }
+    /// <summary>How a set was shot, or null where nothing was said until its end.</summary>
+    public ConditionsNoted? ConditionsOf(SessionSet set) =>
+        conditions.LastOrDefault(c => c.AfterSet <= set.Number).Noted;
 
     /// <summary>How many of its first shots teach nothing any more.</summary>
     public int Forgotten => forgotten;
@@ -124,8 +126,8 @@ public sealed class Replay
             case NoteMade note:
                 notes.Add(new SessionNote(happened.Id, begun.Count, null, null, note.Note, happened.Recorded));
                 break;
-            case ConditionsNoted conditions:
-                Conditions = conditions;
+            case ConditionsNoted noted:
+                conditions.Add((begun.Count, noted));
                 break;
             case HeadMarkMoved mark:
                 marks.Add((LastShot(), mark));

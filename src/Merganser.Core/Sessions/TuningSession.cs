@@ -187,6 +187,9 @@ public sealed partial class TuningSession
     public IReadOnlyList<SessionMove> MovesBefore(SessionSet set) =>
         set.Number == 1 ? [] : [.. Moves.Where(m => m.AfterSet == set.Number - 1)];
 
+    /// <summary>How a set was shot, or null where nothing was said.</summary>
+    public ConditionsNoted? ConditionsOf(SessionSet set) => replay.ConditionsOf(set);
+
     /// <summary>The mean before a set, or null.</summary>
     public MeanTear? MeanBefore(SessionSet set) =>
         Sets.Where(s => s.Number < set.Number && s.Stage.AtTarget == set.Stage.AtTarget)

@@ -110,6 +110,9 @@ public sealed class PaperDesk(
             set.Groups is null ? null : GroupsView.Of(set.Groups),
             session.MarkBefore(set) is { } mark
                 ? new HeadMarkMovedBy(Measure.Inches(mark.Right, 3), Measure.Inches(mark.Up, 3))
+                : null,
+            session.ConditionsOf(set) is { } shot
+                ? new ConditionsView(shot.Wind, shot.Seated, new ShotIn(shot.Wind, shot.Seated))
                 : null
         );
     }

@@ -109,6 +109,14 @@ public static class PaperEndpoints
             }
         );
         api.MapPost(
+            "/papers/{id}/conditions",
+            (string id, ConditionsInput input, PaperStore papers, PaperDesk desk) =>
+            {
+                var noted = input.Read();
+                return desk.View(papers.Append(id, noted.Id, _ => [noted]));
+            }
+        );
+        api.MapPost(
             "/papers/{id}/sight",
             (string id, SightInput input, PaperStore papers, SightStore sights, PaperDesk desk) =>
             {

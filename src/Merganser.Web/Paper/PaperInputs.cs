@@ -138,6 +138,14 @@ public sealed record HitInput(
     public HitMarked Read() => new(Arrow, Place, Typed, ArrowNumber, Flight);
 }
 
+/// <summary>How it is shot from here on: the wind in the archer's words, from a seat or standing.</summary>
+public sealed record ConditionsInput(string? Id, string? Wind = null, bool Seated = false)
+{
+    /// <summary>The act.</summary>
+    public NewAct Read() =>
+        new(ClientId.Checked(Id), new ConditionsNoted(Seated, null, Texts.Note(Wind), SetPurpose.Session));
+}
+
 /// <summary>A sight as measured: eye to pin, and what one click moves the pin; no click for a sight without.</summary>
 public sealed record SightInput(string? Id, string? EyeToPin, string? Click = null)
 {

@@ -156,6 +156,9 @@ public sealed record GroupsView(
     private const double LeastSaid = 0.005;
 }
 
+/// <summary>How a set was shot: the wind in the archer's words, from a seat or standing.</summary>
+public sealed record ConditionsView(string Wind, bool Seated, Message Words);
+
 /// <summary>A rung or a note after a set.</summary>
 public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string Note, DateTimeOffset NotedAt);
 
@@ -163,6 +166,7 @@ public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string
 /// A set with its reading, the moves that were made before it, and the moves that would lead back to it.
 /// </summary>
 /// <param name="MovesBefore">The newest of them, in order.</param>
+/// <param name="Conditions">How it was shot; null where nothing was said.</param>
 /// <param name="MarkBefore">How the heads' sight mark was moved before it; null where it was not.</param>
 /// <param name="MovesNotShown">How many stand before those; the bow's list of moves has them.</param>
 /// <param name="NotesAfter">The newest of them, in order.</param>
@@ -187,7 +191,8 @@ public sealed record SetView(
     int NotesNotShown,
     IReadOnlyList<WayBackMove> WayBack,
     GroupsView? Groups,
-    Message? MarkBefore
+    Message? MarkBefore,
+    ConditionsView? Conditions
 );
 
 /// <summary>How one stage of the session stands; results are kept for each distance.</summary>

@@ -77,6 +77,7 @@ internal static class ApiTable
                 "papers",
                 "Moves the sight for heads alone; both marks are kept"
             ),
+            ["POST /api/papers/{id}/conditions"] = new("papers", "Notes how it is shot from here on: wind, seat"),
             ["POST /api/papers/{id}/sight"] = new("papers", "Keeps a bow's sight: eye to pin, and one click"),
             ["POST /api/shots/{id}/marks"] = new("papers", "Voids a shot, doubts it, or counts it again"),
             ["POST /api/papers/{id}/moves"] = new("papers", "Logs a move between sets, or corrects one"),

@@ -87,6 +87,9 @@ public static class GroupWords
             HeadFlight(0, 0, _) => $"not noted",
             HeadFlight(0, _, _) => $"clean",
             HeadFlight(var rough, var seen, _) => $"{rough} of {seen} flew badly",
+            ShotIn("", true) => $"Shot from a seat.",
+            ShotIn("", false) => $"Shot standing, no wind noted.",
+            ShotIn(var wind, var seated) => $"Wind: {wind}{(seated ? ", shot from a seat" : "")}.",
             EnoughAtTarget(var bare, var bareAt, var heads, var headsAt) =>
                 $"Usual: {bare} bare against fletched at {bareAt}, {heads} with heads at {headsAt}. Strict is half of it.",
             HeadsDrag(var low) => $"About {low} of low is the head’s own drag: no tear, and the sight’s to answer.",

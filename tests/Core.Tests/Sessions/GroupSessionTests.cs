@@ -145,6 +145,21 @@ public class GroupSessionTests
     }
 
     [Fact]
+    public void How_it_is_shot_is_noted_from_a_set_on()
+    {
+        at.Groups(-6, 0);
+        at.Session().ConditionsOf(at.Session().Now).ShouldBeNull();
+        at.Happens(new NewAct("w", new ConditionsNoted(false, null, "breeze from the left", SetPurpose.Session)));
+        at.Move(AdjusterKind.YokePair, 1);
+        at.Session()
+            .Sets.Select(s => at.Session().ConditionsOf(s)!.Wind)
+            .ShouldBe(["breeze from the left", "breeze from the left"]);
+        at.Happens(new NewAct("s", new ConditionsNoted(true, null, "", SetPurpose.Session)));
+        at.Session().ConditionsOf(at.Session().Sets[0])!.Seated.ShouldBeFalse("the first was shot before it");
+        at.Session().ConditionsOf(at.Session().Now)!.Seated.ShouldBeTrue();
+    }
+
+    [Fact]
     public void Hits_on_one_place_do_not_divide_by_nought()
     {
         at.Shoot(ArrowKind.Fletched, (1, 1), (1, 1));

@@ -760,6 +760,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/papers/{id}/conditions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes how it is shot from here on: wind, seat */
+        post: operations["postPapersByIdConditions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/papers/{id}/sight": {
         parameters: {
             query?: never;
@@ -2376,6 +2393,19 @@ export interface components {
             retired: boolean;
             /** Format: int32 */
             version: number;
+        };
+        /** @description How it is shot from here on: the wind in the archer's words, from a seat or standing. */
+        ConditionsInput: {
+            id: null | string;
+            wind?: null | string;
+            /** @default false */
+            seated: boolean;
+        };
+        /** @description How a set was shot: the wind in the archer's words, from a seat or standing. */
+        ConditionsView: {
+            wind: string;
+            seated: boolean;
+            words: string;
         };
         /** @description The crawl for a distance that was asked for. */
         CrawlAsked: {
@@ -4032,6 +4062,7 @@ export interface components {
             wayBack: components["schemas"]["WayBackMove"][];
             groups: null | components["schemas"]["GroupsView"];
             markBefore: null | string;
+            conditions: null | components["schemas"]["ConditionsView"];
         };
         /** @enum {unknown} */
         SetupSays: "recordedNoTolerance" | "justAsAimed" | "compareWithGoodState" | "leaveIt" | "twistsOut" | "twistsIn" | "onlyInThePress" | "shopDoesIt" | "drawsWhileUnsound" | "afterTimingAndPaper" | "twoMonthly" | "checkIsCheap" | "toTheCheck" | "goThere" | "itIsDone" | "toTheString" | "measuredAndInOrder" | "everyCheckIsDone" | "doNotShootUnsound" | "countsAscending" | "settlingRange" | "equalAtBoth" | "noDrawBoard" | "noScale" | "pressWorkToAShop" | "fineTuneNeedsPractice" | "reasonWanted" | "pickWhatYouFound" | "repairedByWhom" | "sayThatItIsRepaired" | "voidSaysWhy" | "riserMayBlockSight" | "crawlStands" | "crawlOutOfOrder" | "noCrawlBetween" | "crawlsAreForBarebow" | "notByHand" | null;
@@ -6304,6 +6335,33 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["HeadMarkInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapersByIdConditions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConditionsInput"];
             };
         };
         responses: {

@@ -6,6 +6,7 @@ import { useUndo } from '../../shell/useUndo';
 import { Key, Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
 import { freshHit, halfFor, kindOfKey, kindsOf, nextKind } from './target/groupTypes';
+import { Conditions } from './target/Conditions';
 import { HeadsPanel } from './target/HeadsPanel';
 import { TargetSheet } from './target/TargetSheet';
 import { useHeadMark } from './target/useHeadMark';
@@ -208,6 +209,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
                 paper={paper}
                 set={shown}
                 onBack={(set) => void moves.goBackTo(set)}
+                conditions={shown.groups && <Conditions key={shown.id} paper={paper} set={shown} work={work} />}
                 heads={
                   paper.heads &&
                   shown === last && (

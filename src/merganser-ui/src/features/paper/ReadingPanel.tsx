@@ -21,10 +21,12 @@ interface Props {
   onBack?: (set: ShotSet) => void;
   /** What heads ask for, where they are shot. */
   heads?: ReactNode;
+  /** How the set was shot, at a target. */
+  conditions?: ReactNode;
 }
 
 /** What the paper says, on what evidence, and the one move. */
-export function ReadingPanel({ paper, set, onBack, heads }: Props) {
+export function ReadingPanel({ paper, set, onBack, heads, conditions }: Props) {
   const units = useUnits();
   const { advice } = paper;
   const current = set.id === paper.sets.at(-1)!.id;
@@ -57,6 +59,7 @@ export function ReadingPanel({ paper, set, onBack, heads }: Props) {
       {paper.trial && <TrialPanel trial={paper.trial} />}
       {current && !paper.trial && <CurrentAdvice paper={paper} set={set} />}
       {heads}
+      {conditions}
       {set.groups && <Powers groups={set.groups} />}
       {!current && <PastSet set={set} onBack={onBack} />}
       {current && advice.runnerUp && (

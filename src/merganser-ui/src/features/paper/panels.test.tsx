@@ -53,6 +53,7 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   wayBack: [],
   groups: null,
   markBefore: null,
+  conditions: null,
   ...part,
 });
 

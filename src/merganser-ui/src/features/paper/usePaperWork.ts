@@ -159,6 +159,12 @@ export function usePaperWork(bowId: string) {
           }),
         ),
       ),
+    conditions: (paper: Paper, wind: string, seated: boolean) =>
+      act(`conditions ${paper.id} ${paper.version} ${wind} ${seated}`, (id) =>
+        answer(
+          api.POST('/api/papers/{id}/conditions', { params: { path: { id: paper.id } }, body: { id, wind, seated } }),
+        ),
+      ),
     sight: (paper: Paper, eyeToPin: string, click: string) =>
       act(`sight ${paper.id} ${eyeToPin} ${click}`, (id) =>
         answer(

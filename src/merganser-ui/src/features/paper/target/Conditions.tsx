@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import { Key } from '../../../parts/Buttons';
+import { Field } from '../../../parts/Field';
+import { Tick } from '../../../parts/Tick';
+import type { Paper, ShotSet } from '../paperTypes';
+import type { PaperWork } from '../usePaperWork';
+import w from '../../../parts/words.module.css';
+import s from './Conditions.module.css';
+
+interface Props {
+  paper: Paper;
+  set: ShotSet;
+  work: Pick<PaperWork, 'busy' | 'faults' | 'conditions'>;
+}
+
+/** How a set was shot: what was noted, and for the set in work a place to note it. */
+export function Conditions({ paper, set, work }: Props) {
+  const [wind, setWind] = useState(set.conditions?.wind ?? '');
+  const [seated, setSeated] = useState(set.conditions?.seated ?? false);
+  const keep = () => void work.conditions(paper, wind, seated);
+  const current = set.id === paper.sets.at(-1)!.id;
+  return (
+    <section data-testid="conditions">
+      {set.conditions && <p>{set.conditions.words}</p>}
+      {current && (
+        <details className={s.note}>
+          <summary>Note wind and stance</summary>
+          <p className={w.muted}>
+            Shoot the two kinds in turn: a wind that changes between the groups is an offset of its own.
+          </p>
+          <Field
+            label="Wind, in your words"
+            name="wind"
+            value={wind}
+            onChange={setWind}
+            hint="as: breeze from the left, gusts"
+            fault={(work.faults.wind ?? work.faults.note)?.[0]}
+            onEnter={keep}
+          />
+          <Tick checked={seated} onChange={setSeated}>
+            Shot from a seat
+          </Tick>
+          <Key disabled={work.busy} onClick={keep}>
+            Note it from here on
+          </Key>
+        </details>
+      )}
+    </section>
+  );
+}
