@@ -18,7 +18,7 @@ internal sealed partial class GroupAdvice
     private const double SightFrom = 0.7;
 
     /// <summary>Chance at which heads and field points are called together, as seen without any prior.</summary>
-    private const double TogetherFrom = 0.9;
+    private const double TogetherFrom = 0.95;
 
     /// <summary>Chance from which the engine's move is heard.</summary>
     private const double TuneFrom = 0.4;
