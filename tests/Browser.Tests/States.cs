@@ -130,7 +130,6 @@ public static class States
             "[data-testid=head-map]",
             Click("[data-testid=broadheads] summary", "[name=eyeToPin]")
         ),
-        new("new broadheads", $"{Hunter}/groups", Advice, Press("New groups", "[aria-label='New groups']")),
         new("finished session", $"{Barebow}/groups", Advice, Press("I accept this", "[data-testid=go]")),
         new("recurve paper", $"{Recurve}/paper", Advice),
         new("groups to come", $"{Compound}/groups", "h1"),
