@@ -21,13 +21,7 @@ public class Screenshots
         Take("work-order", $"{Bow}/bow?check=centreShot", "[data-testid=check]");
         Take("history", $"{Bow}/bow?way=history", "[data-testid=good-state]");
         Take("bow", $"{Bow}/bow?way=measures", "[data-testid=adjusters] svg");
-        foreach (var (theme, name) in new[] { ("shed", "arrow"), ("dark", "arrow-dark") })
-        {
-            Wear(theme);
-            Take(name, $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", "main tbody tr:nth-child(4)");
-        }
-
-        Wear("shed");
+        Take("arrow", $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", "main tbody tr:nth-child(4)");
         const string arrow = $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001";
         Take("needed-spine", arrow + "&way=chart", "[data-testid=spine-chart]");
         Take("catalogue", "/catalogue?bow=22222222-0000-4000-8000-000000000001", "main tbody tr");
@@ -38,6 +32,8 @@ public class Screenshots
         Take("learned", $"{Bow}/paper?way=learned", "[data-testid=learned] table");
         Take("groups", "/bows/22222222-0000-4000-8000-000000000003/groups", "[data-testid=powers]");
         Take("broadheads", "/bows/22222222-0000-4000-8000-000000000005/groups", "[data-testid=head-map]");
+        screen.Push("Set 2");
+        Shown("walk-back", "[data-testid=walks-alone]");
         Take("nock-tune", "/bows/22222222-0000-4000-8000-000000000002/paper?way=nocks", "[data-testid=nocks]");
         screen.Size(390, 844, phone: true);
         Take("phone-paper", $"{Bow}/paper", "[data-testid=advice]");
@@ -51,8 +47,6 @@ public class Screenshots
         screen.Driver.Navigate().GoToUrl(sheet.Url);
         screen.See("[data-part-name]");
         screen.Shot(Path.Combine(Folder!, "..", "parts.png"));
-
-        void Wear(string theme) => screen.Driver.ExecuteScript($"localStorage.setItem('merganser-theme', '{theme}')");
 
         void Take(string name, string path, string wait)
         {

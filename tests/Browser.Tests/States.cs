@@ -130,6 +130,13 @@ public static class States
             "[data-testid=head-map]",
             Click("[data-testid=broadheads] summary", "[name=eyeToPin]")
         ),
+        new("walk-back", $"{Hunter}/groups", "[data-testid=head-map]", Press("Set 2", "[data-testid=walks-alone]")),
+        new(
+            "new walk-back",
+            $"{Compound}/groups",
+            "[aria-label='New groups']",
+            screen => screen.Pick("stages", "walk-back from 20 yd, one pin")
+        ),
         new("finished session", $"{Barebow}/groups", Advice, Press("I accept this", "[data-testid=go]")),
         new("recurve paper", $"{Recurve}/paper", Advice),
         new("groups to come", $"{Compound}/groups", "h1"),

@@ -33,7 +33,7 @@ public class AddedOnlyTests : IDisposable
         );
         file.Execute(
             """
-            INSERT INTO head_mark (id, paper_id, pin_right, pin_up, eye_to_pin, moved_at)
+            INSERT INTO sight_mark (id, paper_id, pin_right, pin_up, eye_to_pin, moved_at)
             SELECT 'h', id, 0, -0.1, 34, 'now' FROM paper LIMIT 1
             """
         );
@@ -64,7 +64,7 @@ public class AddedOnlyTests : IDisposable
             { "crawl_mark", "id", "note" },
             { "session_act", "id", "recorded_at" },
             { "bow_sight", "id", "eye_to_pin_typed" },
-            { "head_mark", "id", "moved_at" },
+            { "sight_mark", "id", "moved_at" },
             { "act", "id", "path" },
         };
 
@@ -178,13 +178,39 @@ public class AddedOnlyTests : IDisposable
     }
 
     [Fact]
-    public void A_shot_names_its_kind_of_arrow_at_a_target_and_nowhere_else()
+    public void A_shot_names_its_kind_of_arrow_at_a_target_and_its_distance_in_a_walk_back_and_nowhere_else()
     {
-        const string columns =
-            "INSERT INTO shot SELECT 'x', set_id, 99, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number, words, @kind, NULL, @tip FROM shot LIMIT 1";
-        Should.Throw<SqliteException>(() => file.Execute(columns, new { kind = "bare", tip = (string?)null }));
-        Should.Throw<SqliteException>(() => file.Execute(columns, new { kind = "crooked", tip = (string?)null }));
-        Should.Throw<SqliteException>(() => file.Execute(columns, new { kind = (string?)null, tip = "broadhead" }));
-        file.Execute(columns, new { kind = (string?)null, tip = (string?)null }).ShouldBe(1);
+        Should.Throw<SqliteException>(() => Shot("bare")).Message.ShouldContain("names its kind of arrow");
+        Should.Throw<SqliteException>(() => Shot("crooked"));
+        Should.Throw<SqliteException>(() => Shot(tip: "broadhead"));
+        Should.Throw<SqliteException>(() => Shot(yards: 40));
+        Shot().ShouldBe(1);
+        file.Execute(
+            """
+            INSERT INTO shot_set (id, paper_id, number, arrow_version_id, bow_state_id, distance, distance_typed, fletched,
+              at_target, walk, purpose, after_move, started_at)
+            SELECT 'walk', paper_id, 99, arrow_version_id, bow_state_id, 20, '20', 0, 1, 'own', 'session', 0, 'now'
+            FROM shot_set LIMIT 1
+            """
+        );
+        Should.Throw<SqliteException>(() => Shot("fletched", set: "walk")).Message.ShouldContain("its distance");
+        Should.Throw<SqliteException>(() => Shot("bare", yards: 40, set: "walk"));
+        Shot("fletched", yards: 40, set: "walk").ShouldBe(1);
     }
+
+    private int Shot(string? kind = null, string? tip = null, double? yards = null, string? set = null) =>
+        file.Execute(
+            """
+            INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_kind, tip, yards)
+            SELECT 'x' || coalesce(@set, ''), coalesce(@set, set_id), 99, 0, 0, 0, 0, side, shot_at, @kind, @tip, @yards
+            FROM shot LIMIT 1
+            """,
+            new
+            {
+                kind,
+                tip,
+                yards,
+                set,
+            }
+        );
 }

@@ -143,12 +143,12 @@ public class GroupTests
         status.ShouldBe(200);
         ((string)measured["advice"]!["sentence"]!).ShouldStartWith("For heads, sight down 0.167 in: 8 clicks.");
         var mark = new { id = App.NewId(), pin = measured["heads"]!["pin"] };
-        await app.Post($"/api/papers/{Id(paper)}/head-marks", mark);
-        paper = (await app.Post($"/api/papers/{Id(paper)}/head-marks", mark)).Body;
+        await app.Post($"/api/papers/{Id(paper)}/sight-marks", mark);
+        paper = (await app.Post($"/api/papers/{Id(paper)}/sight-marks", mark)).Body;
         paper["sets"]!.AsArray().Count.ShouldBe(2);
         ((string)paper["heads"]!["mark"]!).ShouldBe("The heads’ own mark: down 0.167 in from the field points’.");
         await app.Post(
-            $"/api/papers/{Id(paper)}/head-marks",
+            $"/api/papers/{Id(paper)}/sight-marks",
             new { id = App.NewId(), typed = new { right = "", up = "-0.05" } }
         );
         paper = await Hit(app, paper, "broadhead", 0, 1.6);
@@ -164,9 +164,9 @@ public class GroupTests
     [InlineData("sight", """{"eyeToPin":""}""", "eyeToPin")]
     [InlineData("sight", """{"eyeToPin":"5"}""", "eyeToPin")]
     [InlineData("sight", """{"eyeToPin":"34","click":"1"}""", "click")]
-    [InlineData("head-marks", "{}", "right")]
-    [InlineData("head-marks", """{"pin":{"right":0,"up":0}}""", "right")]
-    [InlineData("head-marks", """{"typed":{"right":"","up":"9"}}""", "up")]
+    [InlineData("sight-marks", "{}", "right")]
+    [InlineData("sight-marks", """{"pin":{"right":0,"up":0}}""", "right")]
+    [InlineData("sight-marks", """{"typed":{"right":"","up":"9"}}""", "up")]
     public async Task A_sight_that_cannot_be_is_said_beside_its_field(string act, string body, string field)
     {
         using var app = new App();
@@ -200,11 +200,11 @@ public class GroupTests
         problem["errors"]!["heads"].ShouldNotBeNull();
         paper = await app.StartPaper(Twenty);
         (status, problem) = await app.Post(
-            $"/api/papers/{Id(paper)}/head-marks",
+            $"/api/papers/{Id(paper)}/sight-marks",
             new { id = App.NewId(), pin = new { right = 0, up = .1 } }
         );
         status.ShouldBe(400);
-        ((string)problem["title"]!).ShouldContain("Heads alone");
+        ((string)problem["title"]!).ShouldContain("heads and walk-backs");
     }
 
     [Fact]

@@ -47,38 +47,41 @@ internal sealed partial class GroupAdvice
         return map switch
         {
             { Sight: >= SightFrom } when groups.Verdict == GroupVerdict.Clear => MoveTheSight(advice, evidence),
-            { Leave: >= TogetherFrom } => advice with
-            {
-                Kind = AdviceKind.GoodEnough,
-                Sentence = TuningSays.GoodEnough,
-                Reason = new ChanceAndEnough(new Chance(map.Leave), new Chance(TogetherFrom)),
-                Move = null,
-                Also = null,
-                Disputed = null,
-                RunnerUp = null,
-                Evidence = evidence,
-                Ghosts = [],
-            },
+            { Leave: >= TogetherFrom } => Instead(
+                advice,
+                AdviceKind.GoodEnough,
+                TuningSays.GoodEnough,
+                new ChanceAndEnough(new Chance(map.Leave), new Chance(TogetherFrom)),
+                evidence
+            ),
             { Tune: >= TuneFrom } => null,
             _ when advice.Kind == AdviceKind.StopAsking => null,
-            _ => MorePairs(advice, evidence) with
-            {
-                Kind = AdviceKind.ShootMore,
-                Reason = GroupSays.SightOrBowNotDecided,
-                Move = null,
-                Also = null,
-                Disputed = null,
-                RunnerUp = null,
-            },
+            _ => Instead(
+                advice,
+                AdviceKind.ShootMore,
+                Shoot(LeastPairs, LeastPairs),
+                GroupSays.SightOrBowNotDecided,
+                evidence
+            ),
         };
     }
+
+    /// <summary>Another advice in the engine's place: no move beside it, its chance as the bow stands.</summary>
+    private static Advice Instead(
+        Advice advice,
+        AdviceKind kind,
+        Message sentence,
+        Message reason,
+        IReadOnlyList<Evidence> evidence
+    ) => Advice.To(kind, sentence, reason, evidence) with { Chance = advice.Chance, Enough = advice.Enough };
 
     /// <summary>The pin's way for heads: the axis on which they lie, whole.</summary>
     private Advice MoveTheSight(Advice advice, IReadOnlyList<Evidence> evidence)
     {
         var (sight, pin) = (session.Bow.Sight ?? Sight.Usual, groups.SightAnswer(session.Bow.Sight)!);
         var moved = sight.Moved(pin, scale.Yards);
-        return Advice.To(
+        return Instead(
+            advice,
             AdviceKind.MoveTheSight,
             new SightForHeads(
                 Measure.Inches(pin.Right, 3),
@@ -87,11 +90,7 @@ internal sealed partial class GroupAdvice
             ),
             new BothMarksKept(Measure.Inches(moved.X), Measure.Inches(moved.Y)),
             evidence
-        ) with
-        {
-            Chance = advice.Chance,
-            Enough = advice.Enough,
-        };
+        );
     }
 
     /// <summary>What the place asks for, how the heads fly, and whether one stands apart.</summary>

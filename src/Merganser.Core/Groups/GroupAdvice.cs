@@ -71,7 +71,7 @@ internal sealed partial class GroupAdvice
 
     private GroupSays Start =>
         groups.Tested + groups.Reference > 0 ? GroupSays.EachAtItsOwnSpot
-        : groups.Heads && session.HeadMark != new SightMove(0, 0) ? GroupSays.HeadsOnTheirMark
+        : groups.Heads && session.HeadMark.IsMove ? GroupSays.HeadsOnTheirMark
         : session.Moves.Count > 0 ? GroupSays.BothAnew
         : GroupSays.EachAtItsOwnSpot;
 

@@ -20,24 +20,18 @@ public static class GroupFigures
 
     private static Figure Axis(string name, GroupReading groups, GroupOffset offset, double value, bool sideways)
     {
-        var (tested, reference) = sideways
+        var (ofTested, ofReference) = sideways
             ? (offset.Group.Centre.X, offset.Other.Centre.X)
             : (offset.Group.Centre.Y + groups.BareHigh, offset.Other.Centre.Y);
-        var centres = sideways
-            ? groups.Heads
-                ? new Formula(
-                    $"x̄ heads − x̄ field points = {Measure.Inches(tested, 3):bare} − {Measure.Inches(reference, 3):bare}"
-                )
-                : new Formula(
-                    $"x̄ bare − x̄ fletched = {Measure.Inches(tested, 3):bare} − {Measure.Inches(reference, 3):bare}"
-                )
-            : groups.Heads
-                ? new Formula(
-                    $"ȳ heads − ȳ field points = {Measure.Inches(tested, 3):bare} − {Measure.Inches(reference, 3):bare}"
-                )
-                : new Formula(
-                    $"ȳ bare − ȳ fletched − b = {Measure.Inches(tested, 3):bare} − {Measure.Inches(reference, 3):bare} − {Measure.Inches(groups.BareHigh, 3):bare}"
-                );
+        var (tested, reference) = (Measure.Inches(ofTested, 3), Measure.Inches(ofReference, 3));
+        var high = Measure.Inches(groups.BareHigh, 3);
+        var centres = (sideways, groups.Heads) switch
+        {
+            (true, true) => new Formula($"x̄ heads − x̄ field points = {tested:bare} − {reference:bare}"),
+            (true, false) => new Formula($"x̄ bare − x̄ fletched = {tested:bare} − {reference:bare}"),
+            (false, true) => new Formula($"ȳ heads − ȳ field points = {tested:bare} − {reference:bare}"),
+            _ => new Formula($"ȳ bare − ȳ fletched − b = {tested:bare} − {reference:bare} − {high:bare}"),
+        };
         var critical = MeanTear.CriticalF(offset.Freedom);
         Term[] terms =
         [

@@ -105,7 +105,8 @@ public sealed record HeadFlight(int Rough, int Seen, bool Practice) : GroupMessa
 public sealed record HeadsDrag(Measure Low) : GroupMessage;
 
 /// <summary>How a set was shot: the wind in the archer's own words, empty for none said.</summary>
-public sealed record ShotIn(string Wind, bool Seated) : GroupMessage;
+/// <param name="Across">The wind across, from the left positive; null for none said.</param>
+public sealed record ShotIn(string Wind, bool Seated, Measure? Across = null) : GroupMessage;
 
 /// <summary>What is good enough at a target: bare at one distance, heads at another.</summary>
 public sealed record EnoughAtTarget(Measure Bare, Measure BareAt, Measure Heads, Measure HeadsAt) : GroupMessage;
@@ -149,5 +150,4 @@ public enum GroupSays
     HeadsQuiver,
     HeadsBackstop,
     HeadsAlike,
-    MapIs,
 }

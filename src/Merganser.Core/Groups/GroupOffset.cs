@@ -1,4 +1,3 @@
-using MathNet.Numerics;
 using Merganser.Core.Paper;
 
 namespace Merganser.Core.Groups;
@@ -128,17 +127,8 @@ public sealed class GroupOffset
     /// Chance that groups of n and m show an offset of δ spreads: Σ Poisson(λ/2) (1 − I_x(1 + j, ν/2)), with
     /// λ = nm/(n+m) δ², x = q/(1 + q), q = α^(−2/ν) − 1 (the noncentral F of the same test).
     /// </summary>
-    public static double Power(int n, int m, double offset, double alpha)
-    {
-        var half = PairsOf(n, m) * offset * offset / 2;
-        var freedom = 2.0 * (n + m - 2);
-        var q = 2 * MeanTear.CriticalF(freedom, alpha) / freedom;
-        var x = q / (1 + q);
-        var terms = (int)Math.Ceiling(half + (12 * Math.Sqrt(half)) + 20);
-        return Enumerable
-            .Range(0, terms)
-            .Sum(j => Weight(half, j) * (1 - SpecialFunctions.BetaRegularized(1 + j, freedom / 2, x)));
-    }
+    public static double Power(int n, int m, double offset, double alpha) =>
+        NoncentralF.Power(2, 2.0 * (n + m - 2), PairsOf(n, m) * offset * offset, alpha);
 
     /// <summary>
     /// T² = nm/(n+m) d'S⁻¹d with the pooled covariance S, and the p of F = T² (n+m−3) / (2(n+m−2)) ~ F(2, n+m−3)
@@ -178,7 +168,4 @@ public sealed class GroupOffset
     private static double ChanceOf(double f, double freedom) => Math.Pow(1 + (2 * f / freedom), -freedom / 2);
 
     private static double PairsOf(int n, int m) => (double)n * m / (n + m);
-
-    private static double Weight(double mean, int j) =>
-        mean == 0 ? (j == 0 ? 1 : 0) : Math.Exp((j * Math.Log(mean)) - mean - SpecialFunctions.GammaLn(j + 1));
 }

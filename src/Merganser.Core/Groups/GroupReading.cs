@@ -19,6 +19,8 @@ public sealed class GroupReading
 
     private readonly SessionSet set;
     private readonly Lazy<int?> more;
+    private readonly Lazy<HeadComparison?> eachHead;
+    private readonly Dictionary<StraightMiss, HeadMap?> maps = [];
 
     /// <param name="set">A set at a target.</param>
     public GroupReading(SessionSet set)
@@ -40,6 +42,7 @@ public sealed class GroupReading
             );
         }
 
+        eachHead = new(() => Heads ? new HeadComparison([.. tested.Select(s => s.Marked)]) : null);
         more = new(() => Offset?.MoreToDecide(Tolerance / Offset.Spread, Looks));
     }
 
@@ -71,12 +74,19 @@ public sealed class GroupReading
     public double BareHigh => set.BareHigh;
 
     /// <summary>The heads one by one, or null where none are shot.</summary>
-    public HeadComparison? EachHead =>
-        Heads ? new HeadComparison([.. GroupPairs.Counting(set, ArrowKind.Broadhead).Select(s => s.Marked)]) : null;
+    public HeadComparison? EachHead => eachHead.Value;
 
     /// <summary>What the offset asks for, or null where no heads are shot, or fewer than three of each.</summary>
-    public HeadMap? Map(StraightMiss straight) =>
-        Heads && Pairs >= HeadMap.LeastOfEach ? new HeadMap(Offset!, Tolerance, straight) : null;
+    public HeadMap? Map(StraightMiss straight)
+    {
+        if (!maps.TryGetValue(straight, out var map))
+        {
+            map = Heads && Pairs >= HeadMap.LeastOfEach ? new HeadMap(Offset!, Tolerance, straight) : null;
+            maps[straight] = map;
+        }
+
+        return map;
+    }
 
     /// <summary>The pin's way for heads: the axis on which they lie most, whole; null below two pairs.</summary>
     public SightMove? SightAnswer(Sight? sight)

@@ -48,7 +48,6 @@ public sealed class HeadMap
     public HeadMap(GroupOffset offset, double tolerance, StraightMiss straight)
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(tolerance);
-        Seen = AnswerTo(offset.Offset, tolerance, straight);
         var shares = new double[3];
         foreach (var place in Places(offset))
         {
@@ -61,9 +60,6 @@ public sealed class HeadMap
             shares[(int)HeadAnswer.Tune]
         );
     }
-
-    /// <summary>What the offset as it was seen asks for.</summary>
-    public HeadAnswer Seen { get; }
 
     /// <summary>Chance that the true offset is inside the tolerance.</summary>
     public double Leave { get; }

@@ -14,12 +14,14 @@ public sealed record PlaceTyped(string? Right, string? Up);
 /// <param name="Typed">The same as typed.</param>
 /// <param name="ArrowNumber">Which arrow of the dozen.</param>
 /// <param name="Flight">How it was seen to fly.</param>
+/// <param name="Distance">From where it was shot, in a walk-back.</param>
 public sealed record HitMarked(
     ArrowKind Arrow,
     Hole? Place,
     PlaceTyped? Typed = null,
     string? ArrowNumber = null,
-    Flight? Flight = null
+    Flight? Flight = null,
+    string? Distance = null
 ) : IMarked
 {
     /// <summary>Half the width of the face that can be marked, inches.</summary>
@@ -31,20 +33,29 @@ public sealed record HitMarked(
     /// <summary>The shot to be kept.</summary>
     /// <exception cref="RefusedException">Nothing was marked, a field cannot be read, or it lies off the
     /// face.</exception>
-    public ShotMarked Read(string set)
+    public ShotMarked Read(string set, PlannedStage? stage = null)
     {
         var fields = new FieldReader();
+        var yards = stage?.Walk is null ? null : DistanceOf(fields);
+        var heights = stage?.Walk == WalkPins.One ? WalkPlan.Heights : Reach;
         var right = fields.Optional("right", Typed?.Right, Quantity.Length, Reach);
-        var up = fields.Optional("up", Typed?.Up, Quantity.Length, Reach);
+        var up = fields.Optional("up", Typed?.Up, Quantity.Length, heights);
         fields.Check(Place is not null || Typed is not null, "place", "missing", GroupSays.MarkThePlace);
         var number = Marked.NumberOf(ArrowNumber, fields);
         if (Place is { } pressed && Typed is null)
         {
-            fields.Inside("place", Math.Max(Math.Abs(pressed.X), Math.Abs(pressed.Y)), Reach);
+            fields.Inside("place", pressed.X, Reach);
+            fields.Inside("place", pressed.Y, heights);
         }
 
         fields.ThrowIfAny();
         var at = Typed is null ? Place! : new Hole(right?.Value ?? 0, up?.Value ?? 0);
-        return new ShotMarked(set, at, at, SheetSide.ShootingSide, number, Arrow: Arrow, Flight: Flight);
+        return new ShotMarked(set, at, at, SheetSide.ShootingSide, number, false, Arrow, Flight, yards?.Value);
+    }
+
+    private Entry? DistanceOf(FieldReader fields)
+    {
+        fields.Check(!string.IsNullOrWhiteSpace(Distance), "distance", "missing", WalkSays.SayTheDistance);
+        return fields.Optional("distance", Distance, Quantity.Distance, WalkPlan.Distances);
     }
 }

@@ -53,5 +53,8 @@ public sealed record SightMove(double Right, double Up)
 
     /// <summary>False for one that stays where it was.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public bool IsMove => this != new SightMove(0, 0);
+    public bool IsMove => this != None;
+
+    /// <summary>One that stays.</summary>
+    public static SightMove None { get; } = new(0, 0);
 }

@@ -53,6 +53,9 @@ public abstract record Message
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(GroupSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(WalkSays says) => new Says(says);
 }
 
 /// <summary>Something that is said without any quantity.</summary>

@@ -1,3 +1,4 @@
+using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Units;
 
@@ -32,8 +33,13 @@ public sealed record TailAsSaid(Measure Right, Measure Up) : PaperMessage;
 public sealed record SizeSaid(string Code, Measure Of) : PaperMessage;
 
 /// <summary>A stage: distance, and whether the shafts have vanes, or groups at a target.</summary>
-public sealed record StageName(Measure Distance, bool Fletched, bool AtTarget = false, bool Heads = false)
-    : PaperMessage;
+public sealed record StageName(
+    Measure Distance,
+    bool Fletched,
+    bool AtTarget = false,
+    bool Heads = false,
+    WalkPins? Walk = null
+) : PaperMessage;
 
 /// <summary>Stages that are in use, by their code, with their distances.</summary>
 public sealed record UsualStages(string Code, IReadOnlyList<Measure> Distances) : PaperMessage;

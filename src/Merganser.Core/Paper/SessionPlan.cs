@@ -21,29 +21,45 @@ public enum SessionKind
 /// <param name="Fletched">With vanes, at the paper; at a target both are shot, and it is false.</param>
 /// <param name="AtTarget">True for two groups at a target.</param>
 /// <param name="Heads">True where they are broadheads and field points, false where bare and fletched shafts.</param>
+/// <param name="Walk">The pins of a walk-back, shot with fletched arrows alone from its zero outwards; null for
+/// another.</param>
 public sealed record PlannedStage(
     double Distance,
     bool Fletched,
     [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] bool AtTarget = false,
-    bool Heads = false
+    bool Heads = false,
+    WalkPins? Walk = null
 )
 {
-    /// <summary>Bow to paper or target, yards.</summary>
+    /// <summary>Bow to paper or target, yards; of a walk-back its zero.</summary>
     public double Distance { get; } =
-        Allowed(AtTarget, Heads).Holds(Distance) ? Distance : throw new ArgumentOutOfRangeException(nameof(Distance));
+        Allowed(AtTarget, Heads, Walk is not null).Holds(Distance)
+            ? Distance
+            : throw new ArgumentOutOfRangeException(nameof(Distance));
 
     /// <summary>Heads are shot at a target alone.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool Heads { get; } =
         AtTarget || !Heads ? Heads : throw new ArgumentException("Heads are shot at a target.", nameof(Heads));
 
+    /// <summary>A walk-back is shot at a target, without heads.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public WalkPins? Walk { get; } =
+        Walk is null || (AtTarget && !Heads) ? Walk : throw new ArgumentException("Walked at a target.", nameof(Walk));
+
+    /// <summary>True for two groups held against each other.</summary>
+    [JsonIgnore]
+    public bool Compares => AtTarget && Walk is null;
+
     /// <summary>From where it may be shot.</summary>
-    public static AllowedRange Allowed(bool atTarget, bool heads = false) =>
-        atTarget ? TargetScale.DistancesOf(heads) : SheetLimits.Distances;
+    public static AllowedRange Allowed(bool atTarget, bool heads = false, bool walk = false) =>
+        walk ? WalkPlan.Zeros
+        : atTarget ? TargetScale.DistancesOf(heads)
+        : SheetLimits.Distances;
 
     /// <summary>Its name.</summary>
     [JsonIgnore]
-    public Message Name => new StageName(Measure.Yards(Distance), Fletched, AtTarget, Heads);
+    public Message Name => new StageName(Measure.Yards(Distance), Fletched, AtTarget, Heads, Walk);
 }
 
 /// <summary>
@@ -93,6 +109,9 @@ public sealed record SessionPlan(
         ("threeGroups", [new(3, false), new(20, false, true)]),
         ("heads", [new(30, false, true, true)]),
         ("groupsHeads", [new(20, false, true), new(30, false, true, true)]),
+        ("walk", [new(20, false, true, false, WalkPins.Own)]),
+        ("walkOnePin", [new(20, false, true, false, WalkPins.One)]),
+        ("groupsWalk", [new(20, false, true), new(20, false, true, false, WalkPins.Own)]),
     ];
 
     /// <summary>Shots before a decision that may be asked for.</summary>

@@ -17,6 +17,7 @@ public sealed class Replay
     private readonly Dictionary<string, (string? VoidReason, bool Doubtful)> judged = [];
     private readonly List<SessionMove> moves = [];
     private readonly List<(int AfterSet, HeadMarkMoved Mark)> marks = [];
+    private readonly List<(int AfterSet, SightMoved Moved)> sights = [];
     private readonly List<SessionNote> notes = [];
     private readonly List<(int AfterSet, ConditionsNoted Noted)> conditions = [];
     private readonly HashSet<string> withdrawn = [];
@@ -67,6 +68,13 @@ public sealed class Replay
     /// <summary>How the heads' mark was moved between a set and the one before it; null where it was not.</summary>
     public SightMove? MarkBefore(SessionSet set) =>
         Summed(marks.Where(m => m.AfterSet == set.Number - 1)) is { IsMove: true } moved ? moved : null;
+
+    /// <summary>How the sight was moved for all arrows between a set and the one before it.</summary>
+    public IReadOnlyList<SightMove> SightBefore(SessionSet set) =>
+        [.. sights.Where(s => s.AfterSet == set.Number - 1).Select(s => s.Moved.Pin)];
+
+    /// <summary>Where the sight stands for all arrows from the first set, as far as its moves are known.</summary>
+    public SightMove Sight => new(sights.Sum(s => s.Moved.Pin.Right), sights.Sum(s => s.Moved.Pin.Up));
 
     /// <summary>Where the heads' own sight mark stands from the field points', inches at the pin.</summary>
     public SightMove HeadMark => Summed(marks);
@@ -131,6 +139,9 @@ public sealed class Replay
                 break;
             case HeadMarkMoved mark:
                 marks.Add((LastShot(), mark));
+                break;
+            case SightMoved sight:
+                sights.Add((LastShot(), sight));
                 break;
             case EntryWithdrawn taken:
                 withdrawn.Add(taken.Entry);
@@ -197,9 +208,10 @@ public sealed class Replay
         );
         return new SessionSet(happened.Id, number, set, happened.Happened, positions, rig, [.. own])
         {
-            BareHigh = stage is { AtTarget: true, Heads: false } ? bareHigh(set) : 0,
+            BareHigh = stage is { Compares: true, Heads: false } ? bareHigh(set) : 0,
             Tolerance = tolerance,
             MarkedSince = stage.Heads ? MarkedSince(number, stage.Distance) : default,
+            SightAt = SightAt(number),
         };
     }
 
@@ -208,6 +220,18 @@ public sealed class Replay
             new SightMove(0, 0),
             (sum, m) => new SightMove(sum.Right + m.Mark.Pin.Right, sum.Up + m.Mark.Pin.Up)
         );
+
+    /// <summary>Where the sight stands for a set: its pin's way, and how often it was set otherwise.</summary>
+    private string SightAt(int set)
+    {
+        SightMove[] before = [.. sights.Where(s => s.AfterSet < set).Select(s => s.Moved.Pin)];
+        return FormattableString.Invariant(
+            $"{Places(before.Sum(p => p.Right))} {Places(before.Sum(p => p.Up))} {before.Count(p => !p.IsMove)}"
+        );
+    }
+
+    /// <summary>A pin that was moved back stands where it stood.</summary>
+    private static double Places(double inches) => Math.Round(inches, 4) + 0;
 
     /// <summary>How far the marks that were set since a set move the heads at its distance.</summary>
     private Impact MarkedSince(int set, double yards) =>

@@ -50,8 +50,9 @@ public static class SessionActs
         bool settling
     )
     {
-        var shot = marked.Read(set);
-        CheckKind(session.Sets.First(s => s.Id == set).Begun.Stage, shot.Arrow);
+        var stage = session.Sets.First(s => s.Id == set).Begun.Stage;
+        var shot = marked.Read(set, stage);
+        CheckKind(stage, shot.Arrow);
         CheckSound(session);
         List<NewAct> acts = [];
         var now = session.Now;
@@ -75,16 +76,28 @@ public static class SessionActs
         return [.. acts, .. Reopening(session, id)];
     }
 
-    /// <summary>The sight was moved for heads: both marks are kept, and the next set is aimed with it.</summary>
-    /// <exception cref="RefusedException">No heads are shot, or the bow is unsound.</exception>
-    public static IReadOnlyList<NewAct> MoveSight(TuningSession session, string id, SightMove pin)
+    /// <summary>
+    /// The sight was moved: for heads, where both marks are kept and the next set is aimed with theirs; or in a
+    /// walk-back for all arrows, where it is walked anew.
+    /// </summary>
+    /// <param name="session">The session.</param>
+    /// <param name="id">The act's id.</param>
+    /// <param name="pin">How the pin was moved; null in a walk-back where it was levelled, or set by its hits.</param>
+    /// <exception cref="RefusedException">The sight does not answer here, or the bow is unsound.</exception>
+    public static IReadOnlyList<NewAct> MoveSight(TuningSession session, string id, SightMove? pin)
     {
-        if (!session.Now.Begun.Stage.Heads)
+        var stage = session.Now.Begun.Stage;
+        if (!stage.Heads && stage.Walk is null)
         {
             throw new RefusedException("other-stage", GroupSays.MarkOfHeads);
         }
 
-        if (!session.Bow.Bow.HasSight)
+        if (pin is null && stage.Heads)
+        {
+            throw new RefusedException("missing", GroupSays.SayHowThePinMoved);
+        }
+
+        if (pin is not null && !session.Bow.Bow.HasSight)
         {
             throw new RefusedException("no-sight", GroupSays.NoSight);
         }
@@ -92,7 +105,8 @@ public static class SessionActs
         CheckSound(session);
         var now = session.Now;
         NewAct[] next = now.Shots.Count == 0 ? [] : [new NewAct($"{id}-set", now.Begun with { Instead = null })];
-        var mark = new HeadMarkMoved(pin, session.Bow.Sight ?? Sight.Usual);
+        var sight = session.Bow.Sight ?? Sight.Usual;
+        SessionAct mark = stage.Heads ? new HeadMarkMoved(pin!, sight) : new SightMoved(pin ?? SightMove.None, sight);
         return [new NewAct(id, mark), .. next, .. Reopening(session, id)];
     }
 
@@ -100,6 +114,11 @@ public static class SessionActs
     private static void CheckKind(PlannedStage stage, ArrowKind? arrow)
     {
         var (tested, reference) = GroupPairs.KindsOf(stage.Heads);
+        if (stage.Walk is not null && arrow is { } other && other != ArrowKind.Fletched)
+        {
+            throw new RefusedException("other-stage", WalkSays.FletchedAlone);
+        }
+
         GroupSays? wrong = (stage.AtTarget, arrow) switch
         {
             (false, null) => null,

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Groups;
@@ -52,6 +53,7 @@ public sealed record SetBegun(
 /// <param name="Said">True when it was said in the shooter's words.</param>
 /// <param name="Arrow">With vanes or without, at a target; null at the paper, where the stage says it.</param>
 /// <param name="Flight">How it was seen to fly to a target, where it was said.</param>
+/// <param name="Yards">From where it was shot, yards, in a walk-back; null elsewhere, where the stage says it.</param>
 public sealed record ShotMarked(
     string Set,
     Hole Point,
@@ -60,7 +62,8 @@ public sealed record ShotMarked(
     string? ArrowNumber = null,
     bool Said = false,
     ArrowKind? Arrow = null,
-    Flight? Flight = null
+    Flight? Flight = null,
+    double? Yards = null
 ) : SessionAct
 {
     /// <summary>The tear as the archer sees it.</summary>
@@ -74,6 +77,13 @@ public sealed record ShotMarked(
 /// <param name="Pin">How the pin was moved from the heads' last mark, or from the field points'.</param>
 /// <param name="Sight">The sight it was computed with.</param>
 public sealed record HeadMarkMoved(SightMove Pin, Sight Sight) : SessionAct;
+
+/// <summary>
+/// The sight was moved, or set otherwise: walks before it are kept apart from those after it.
+/// </summary>
+/// <param name="Pin">How the pin was moved; nought where it was levelled, or set by its hits.</param>
+/// <param name="Sight">The sight it was computed with.</param>
+public sealed record SightMoved(SightMove Pin, Sight Sight) : SessionAct;
 
 /// <summary>A shot was voided, with a reason; it stays on record.</summary>
 public sealed record ShotVoided(string Shot, string Reason) : SessionAct;
@@ -137,7 +147,14 @@ public sealed record NoteMade(string Note) : SessionAct;
 /// <param name="TargetHeight">Middle of the paper above the ground, inches, or null.</param>
 /// <param name="Wind">The wind in the archer's words, or empty.</param>
 /// <param name="By">Who or what shoots: the archer, another, or a machine.</param>
-public sealed record ConditionsNoted(bool Seated, double? TargetHeight, string Wind, SetPurpose By) : SessionAct;
+/// <param name="Across">The wind across, miles an hour, from the left positive; 0 for none, or none said.</param>
+public sealed record ConditionsNoted(
+    bool Seated,
+    double? TargetHeight,
+    string Wind,
+    SetPurpose By,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double Across = 0
+) : SessionAct;
 
 /// <summary>An entry was taken back; it stays on record.</summary>
 public sealed record EntryWithdrawn(string Entry) : SessionAct;
@@ -161,8 +178,10 @@ public sealed record NewAct(string Id, SessionAct Act, DateTimeOffset? Happened 
 public interface IMarked
 {
     /// <summary>The shot to be kept.</summary>
+    /// <param name="set">Its set.</param>
+    /// <param name="stage">What is shot in it.</param>
     /// <exception cref="RefusedException">Nothing was marked, or a field cannot be read.</exception>
-    ShotMarked Read(string set);
+    ShotMarked Read(string set, PlannedStage? stage = null);
 }
 
 /// <summary>A shot as it was marked at the paper: typed, said or pressed on the sheet.</summary>
@@ -185,7 +204,7 @@ public sealed record Marked(
 
     /// <summary>The shot to be kept.</summary>
     /// <exception cref="RefusedException">Nothing was marked, a field cannot be read, or no arrow tears so.</exception>
-    public ShotMarked Read(string set)
+    public ShotMarked Read(string set, PlannedStage? stage = null)
     {
         var fields = new FieldReader();
         var right = fields.Optional("right", Typed?.Right, Quantity.Length, SheetLimits.Reach);

@@ -1,4 +1,5 @@
 using Merganser.Core.Figures;
+using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Tuning;
 
@@ -96,6 +97,8 @@ public static class SessionNext
                     or AdviceKind.ShootMore
                     or AdviceKind.GoodEnough
                     or AdviceKind.MoveTheSight
+                    or AdviceKind.LevelTheSight
+                    or AdviceKind.GroupsFirst
                     or AdviceKind.Contradiction
                     or AdviceKind.Unsound
                 );
@@ -139,6 +142,30 @@ public static class SessionNext
                 SessionSays.ShootMore,
                 "mark"
             ),
+            AdviceKind.ShootMore when advice.Sentence is WalkToShoot { Again: true } => new Next(
+                advice.Sentence,
+                advice.Reason,
+                "walkOn",
+                SessionSays.WalkOnceMore,
+                SessionSays.IAcceptThis,
+                "accept"
+            ),
+            AdviceKind.LevelTheSight => new Next(
+                advice.Sentence,
+                advice.Reason,
+                "walkAnew",
+                SessionSays.WalkAnew,
+                SessionSays.WalkOnceMore,
+                "walkOn"
+            ),
+            AdviceKind.GroupsFirst => new Next(
+                advice.Sentence,
+                advice.Reason,
+                "groups",
+                SessionSays.BackToTheGroups,
+                SessionSays.WalkOnceMore,
+                "walkOn"
+            ),
             AdviceKind.NoShots or AdviceKind.ShootMore => new Next(
                 advice.Sentence,
                 advice.Reason,
@@ -153,7 +180,7 @@ public static class SessionNext
                 advice.Reason,
                 "moveSight",
                 SessionSays.IMovedTheSight,
-                SessionSays.ISomethingElse,
+                advice.Disputed is RestByTheTrade ? SessionSays.TheRestInstead : SessionSays.ISomethingElse,
                 "logMove"
             ),
             AdviceKind.Unsound => new Next(

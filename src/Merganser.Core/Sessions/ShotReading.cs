@@ -106,8 +106,20 @@ public sealed record SessionSet(
     /// <summary>How far the heads' sight mark was moved since, as hits move here, inches.</summary>
     public Impact MarkedSince { get; init; }
 
-    /// <summary>What the tuning engine reads: the shots, or at a target the pairs of them that are complete.</summary>
-    public IReadOnlyList<ShotReading> Read => Begun.Stage.AtTarget ? GroupPairs.Of(this) : Shots;
+    /// <summary>Where the sight stood for all arrows: walks at one place are read together.</summary>
+    public string SightAt { get; init; } = "";
+
+    /// <summary>True where something counts that was shot.</summary>
+    public bool IsShot => Mean is not null || (Begun.Stage.Walk is not null && Shots.Any(s => s.Counts));
+
+    /// <summary>
+    /// What the tuning engine reads: the shots, or at a target the pairs of them that are complete; nothing of a
+    /// walk-back.
+    /// </summary>
+    public IReadOnlyList<ShotReading> Read =>
+        Begun.Stage.Walk is not null ? []
+        : Begun.Stage.AtTarget ? GroupPairs.Of(this)
+        : Shots;
 
     /// <summary>True for a set of the session itself.</summary>
     public bool OfSession => Begun.Purpose == SetPurpose.Session;
@@ -123,8 +135,8 @@ public sealed record SessionSet(
     /// <summary>What it shows, or null while nothing counts.</summary>
     public Message? Reading => Groups is { } groups ? groups.Words : Mean?.Reading;
 
-    /// <summary>The groups at a target, or null at the paper.</summary>
-    public GroupReading? Groups => groups ??= Begun.Stage.AtTarget ? new GroupReading(this) : null;
+    /// <summary>The groups at a target, or null at the paper and in a walk-back.</summary>
+    public GroupReading? Groups => groups ??= Begun.Stage.Compares ? new GroupReading(this) : null;
 
     private GroupReading? groups;
 }

@@ -20,7 +20,7 @@ public sealed partial class TuningSession
 
         if (Stage.AtTarget)
         {
-            return GroupAdvice.Of(this);
+            return Stage.Walk is null ? GroupAdvice.Of(this) : WalkAdvice.Of(this);
         }
 
         var advised = Adviser.Advise(State, [.. Readings.Select(r => r.Evidence)]);
@@ -63,10 +63,11 @@ public sealed partial class TuningSession
 
     /// <summary>What stands above a set: never more than its shots carry.</summary>
     public Message Headline(SessionSet set) =>
-        set.Reading
+        (set.Stage.Walk is null ? set.Reading : WalkOf(set)!.Words)
         ?? (
             set.Id == Now.Id && Bow.SettlingLeft > 0 ? new SettlingToGo(Bow.SettlingLeft)
             : set.Groups is not null ? GroupSays.NothingYet
+            : set.Stage.Walk is not null ? WalkSays.NothingYet
             : SessionSays.NothingYet
         );
 

@@ -161,7 +161,7 @@ public sealed partial class TuningSession
     /// <summary>
     /// The last set of the session itself with a shot that counts: what can be accepted is its setting.
     /// </summary>
-    public SessionSet? LastRead => Sets.LastOrDefault(s => s.OfSession && s.Mean is not null);
+    public SessionSet? LastRead => Sets.LastOrDefault(s => s.OfSession && s.IsShot);
 
     /// <summary>True when the bow stands otherwise than at the last set that was read, or nothing was read.</summary>
     public bool MovedSinceShot =>
@@ -179,7 +179,9 @@ public sealed partial class TuningSession
     public IReadOnlyList<StageState> Stages()
     {
         var shot = Shots.GroupBy(s => s.Stage.Planned).ToDictionary(g => g.Key, g => g.ToArray());
-        var all = Plan.Stages.Concat(shot.Keys.Where(k => !Plan.Stages.Contains(k)));
+        var walked = Sets.Where(s => s is { OfSession: true, IsShot: true, Stage.Walk: not null })
+            .Select(s => s.Begun.Stage);
+        var all = Plan.Stages.Union(shot.Keys).Union(walked);
         return [.. all.Select(stage => StateOf(stage, shot.GetValueOrDefault(stage) ?? []))];
     }
 
@@ -209,6 +211,11 @@ public sealed partial class TuningSession
     private StageState StateOf(PlannedStage stage, ShotReading[] shots)
     {
         var inWork = stage == Stage.Planned;
+        if (stage.Walk is not null)
+        {
+            return StateOfWalk(stage, inWork);
+        }
+
         var last = shots.Length == 0 ? null : Sets[shots[^1].Set - 1].Reading;
         var chance = inWork ? advice.Value.Chance : ChanceAt(shots);
         return new StageState(stage, Plan.Stages.Contains(stage), inWork, shots.Length, last, chance);

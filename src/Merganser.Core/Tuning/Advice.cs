@@ -22,6 +22,12 @@ public enum AdviceKind
 
     /// <summary>Heads land straight up, down or sideways: a sight mark of their own.</summary>
     MoveTheSight,
+
+    /// <summary>A drift is curved: the sight is levelled, its pins set on a plumb line.</summary>
+    LevelTheSight,
+
+    /// <summary>Bare shafts or heads show the bow's centre: they are answered before the sight.</summary>
+    GroupsFirst,
 }
 
 /// <summary>A statement with the evidence for it and what would overturn it.</summary>

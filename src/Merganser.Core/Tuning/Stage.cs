@@ -12,7 +12,15 @@ namespace Merganser.Core.Tuning;
 /// <param name="Arrow">Which arrow (its version).</param>
 /// <param name="AtTarget">True for two groups at a target.</param>
 /// <param name="Heads">True where they are broadheads and field points.</param>
-public sealed record Stage(double Distance, bool Fletched, string Arrow, bool AtTarget = false, bool Heads = false)
+/// <param name="Walk">The pins of a walk-back, or null.</param>
+public sealed record Stage(
+    double Distance,
+    bool Fletched,
+    string Arrow,
+    bool AtTarget = false,
+    bool Heads = false,
+    WalkPins? Walk = null
+)
 {
     /// <summary>Its name.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
@@ -20,15 +28,19 @@ public sealed record Stage(double Distance, bool Fletched, string Arrow, bool At
 
     /// <summary>The stage of a plan that it is shot for.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public PlannedStage Planned => new(Distance, Fletched, AtTarget, Heads);
+    public PlannedStage Planned => new(Distance, Fletched, AtTarget, Heads, Walk);
 
     /// <summary>Inches that are seen for one inch of the engine: of offset at a target, of tear at the paper.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public double SeenPerInch => AtTarget ? new TargetScale(Distance, Heads).Scale : 1;
+    public double SeenPerInch => Compares ? new TargetScale(Distance, Heads).Scale : 1;
+
+    /// <summary>True for two groups held against each other, which teach; a walk-back teaches of the sight.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool Compares => AtTarget && Walk is null;
 
     /// <summary>A planned stage with its arrow.</summary>
     public static Stage Of(PlannedStage planned, string arrow) =>
-        new(planned.Distance, planned.Fletched, arrow, planned.AtTarget, planned.Heads);
+        new(planned.Distance, planned.Fletched, arrow, planned.AtTarget, planned.Heads, planned.Walk);
 }
 
 /// <summary>

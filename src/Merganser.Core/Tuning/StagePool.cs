@@ -62,7 +62,7 @@ public static class StagePool
     /// <param name="others">What other stages taught; none leaves the trade's word.</param>
     public static ResponsePrior For(ResponsePrior trade, Stage stage, IReadOnlyList<StageFit> others)
     {
-        if (!stage.AtTarget)
+        if (!stage.Compares)
         {
             return After(trade, stage, others);
         }

@@ -95,6 +95,7 @@ public static class Display
             Unit.Pound => Force(units),
             Unit.Yard => units.Distance == DistanceUnit.Metres ? new("m", Physical.MetresPerYard, 0) : new(unit, 1, 0),
             Unit.FootPerSecond => Metric(units) ? new("m/s", Physical.MetresPerFoot, 1) : new(unit, 1, 0),
+            Unit.MilePerHour => Metric(units) ? new("m/s", Physical.MetresPerSecondInMph, 1) : new(unit, 1, 0),
             Unit.SlugFootPerSecond => Metric(units) ? new("kg·m/s", Physical.NewtonsPerPound, -1) : new(unit, 1, 0),
             Unit.FootPound => units.Energy == EnergyUnit.Joules
                 ? new("J", Physical.JoulesPerFootPound, 0)

@@ -21,6 +21,9 @@ public static class Unit
     /// <summary>Foot per second.</summary>
     public const string FootPerSecond = "ft/s";
 
+    /// <summary>Mile an hour, of wind.</summary>
+    public const string MilePerHour = "mph";
+
     /// <summary>Foot-pound of energy.</summary>
     public const string FootPound = "ft·lb";
 
@@ -99,6 +102,9 @@ public readonly record struct Measure(double Value, string Unit, int Decimals, b
     /// <summary>A speed in ft/s.</summary>
     public static Measure Speed(double feetPerSecond, int decimals = 0) =>
         new(feetPerSecond, Units.Unit.FootPerSecond, decimals);
+
+    /// <summary>A wind in miles an hour.</summary>
+    public static Measure Wind(double milesPerHour) => new(milesPerHour, Units.Unit.MilePerHour, 0);
 
     /// <summary>An energy in ft·lb.</summary>
     public static Measure Energy(double footPounds, int decimals = 1) =>

@@ -27,6 +27,9 @@ public static class Physical
     /// <summary>Metres in one yard, exact.</summary>
     public const double MetresPerYard = 0.9144;
 
+    /// <summary>Metres a second in one mile an hour, exact: 1,609.344 m in 3,600 s.</summary>
+    public const double MetresPerSecondInMph = 0.44704;
+
     /// <summary>Joules in one foot-pound.</summary>
     public const double JoulesPerFootPound = NewtonsPerPound * MetresPerFoot;
 

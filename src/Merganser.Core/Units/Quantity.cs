@@ -18,6 +18,9 @@ public enum Quantity
     /// <summary>Distance to a target in yards.</summary>
     Distance,
 
+    /// <summary>Wind in miles an hour.</summary>
+    Wind,
+
     /// <summary>A plain number, a count or a factor.</summary>
     Number,
 }
@@ -45,6 +48,9 @@ public static class UnitTable
         (Quantity.Speed, "ft/s", 1),
         (Quantity.Speed, "fps", 1),
         (Quantity.Speed, "m/s", 1 / Physical.MetresPerFoot),
+        (Quantity.Wind, "mph", 1),
+        (Quantity.Wind, "m/s", 1 / Physical.MetresPerSecondInMph),
+        (Quantity.Wind, "km/h", 1 / (3.6 * Physical.MetresPerSecondInMph)),
         (Quantity.Distance, "yd", 1),
         (Quantity.Distance, "m", 1 / Physical.MetresPerYard),
     ];

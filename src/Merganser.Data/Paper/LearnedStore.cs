@@ -26,7 +26,7 @@ internal sealed class LearnedStore(Sql sql)
           (SELECT count(*) FROM move m WHERE m.bow_id = p.bow_id AND m.corrects IS NOT NULL),
           (SELECT count(*) FROM move m WHERE m.paper_id = p.id),
           (SELECT count(*) FROM shot_set s WHERE s.paper_id = p.id),
-          (SELECT count(*) FROM head_mark k WHERE k.paper_id = p.id),
+          (SELECT count(*) FROM sight_mark k WHERE k.paper_id = p.id),
           (SELECT count(*) FROM shot_set s JOIN shot h ON h.set_id = s.id WHERE s.paper_id = p.id),
           (SELECT count(*) FROM shot_set s JOIN shot h ON h.set_id = s.id JOIN shot_mark k ON k.shot_id = h.id
             WHERE s.paper_id = p.id))

@@ -1,5 +1,4 @@
 using Merganser.Core.Bows;
-using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 
@@ -14,7 +13,6 @@ internal sealed class PaperReader
     private readonly Dictionary<string, SessionArrow> arrows = [];
     private readonly DateTimeOffset[] worked;
     private readonly int settlingLeft;
-    private readonly Sight? sight;
 
     /// <exception cref="MissingException">There is no such bow.</exception>
     public PaperReader(Sql sql, string bowId)
@@ -24,7 +22,6 @@ internal sealed class PaperReader
         archer = ArcherStore.Get(sql, bow.ArcherId).Archer;
         worked = ChangeRows.WorkedAt(sql, bowId);
         settlingLeft = FiredRows.SettlingLeft(sql, bowId);
-        sight = SightStore.Of(sql, bowId)?.Sight;
     }
 
     /// <summary>Reads the papers of the bow that a paper was shot from.</summary>
@@ -52,21 +49,25 @@ internal sealed class PaperReader
             ) ?? throw new MissingException("paper");
         var moves = MoveLog.Since(sql, bow.Id, row.AfterMove);
         var events = SessionRecord.Of(sql, id, bow.Id, moves);
-        var shot = events.Select(e => e.Act).OfType<SetBegun>().Select(s => s.Arrow).Distinct();
+        SetBegun[] begun = [.. events.Select(e => e.Act).OfType<SetBegun>()];
+        var sight = begun.Any(s => s.Stage.Heads || s.Stage.Walk is not null) ? SightStore.Of(sql, bow.Id) : null;
         var session = new TuningSession(
             new SessionBow(bow.Bow, archer, bow.Adjusters, bow.Unsound)
             {
                 Worked = [.. worked.Where(at => at >= Stamp.Read(row.StartedAt))],
                 SettlingLeft = settlingLeft,
-                Sight = sight,
+                Sight = sight?.Sight,
             },
-            [.. shot.Select(Arrow)],
+            [.. begun.Select(s => s.Arrow).Distinct().Select(Arrow)],
             row.Plan is null ? Alone(events) : Kept.Read<SessionPlan>(row.Plan),
             row.Tolerance,
             known,
             events
         );
-        return new PaperRow(id, row.Arrow, Stamp.Read(row.StartedAt), row.Version, bow, moves, session);
+        return new PaperRow(id, row.Arrow, Stamp.Read(row.StartedAt), row.Version, bow, moves, session)
+        {
+            Sight = sight,
+        };
     }
 
     private SessionArrow Arrow(string version)

@@ -17,7 +17,11 @@ public sealed record PaperRow(
     BowRow Bow,
     IReadOnlyList<MoveRow> Moves,
     TuningSession Session
-);
+)
+{
+    /// <summary>The bow's sight as it was measured, where heads are shot; else null.</summary>
+    public SightRow? Sight { get; init; }
+}
 
 /// <summary>A paper to be started.</summary>
 public sealed record NewPaper(
@@ -216,7 +220,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         SELECT EXISTS (SELECT 1 FROM shot_set WHERE id = @id) OR EXISTS (SELECT 1 FROM shot WHERE id = @id)
           OR EXISTS (SELECT 1 FROM shot_mark WHERE id = @id) OR EXISTS (SELECT 1 FROM paper_note WHERE id = @id)
           OR EXISTS (SELECT 1 FROM move WHERE id = @id) OR EXISTS (SELECT 1 FROM session_act WHERE id = @id)
-          OR EXISTS (SELECT 1 FROM head_mark WHERE id = @id)
+          OR EXISTS (SELECT 1 FROM sight_mark WHERE id = @id)
         """;
 
     private string PaperOf(string query, string of, string what) =>

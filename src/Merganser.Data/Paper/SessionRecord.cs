@@ -1,3 +1,4 @@
+using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
@@ -12,6 +13,7 @@ internal sealed class SessionRecord
 {
     private readonly List<((int Set, Kind Kind, double Place) At, SessionEvent Event)> found = [];
     private readonly Dictionary<string, int> numbers = [];
+    private bool sights;
 
     private enum Kind
     {
@@ -32,7 +34,11 @@ internal sealed class SessionRecord
         record.Marks(sql, paperId);
         record.Notes(sql, paperId);
         record.Acts(sql, paperId);
-        record.HeadMarks(sql, paperId);
+        if (record.sights)
+        {
+            record.SightMarks(sql, paperId);
+        }
+
         record.Forgets(sql, paperId, bowId, shots);
         record.Moves(moves, begun);
         return [.. record.found.OrderBy(f => f.At).Select((f, i) => f.Event with { Order = i + 1 })];
@@ -63,12 +69,13 @@ internal sealed class SessionRecord
             bool Fletched,
             bool AtTarget,
             bool Heads,
+            string? Walk,
             string Purpose,
             int AfterMove,
             string At
         )>(
             """
-            SELECT id, number, arrow_version_id, distance, distance_typed, fletched, at_target, heads, purpose, after_move,
+            SELECT id, number, arrow_version_id, distance, distance_typed, fletched, at_target, heads, walk, purpose, after_move,
               started_at
             FROM shot_set WHERE paper_id = @paperId ORDER BY number
             """,
@@ -76,8 +83,15 @@ internal sealed class SessionRecord
         );
         foreach (var row in rows)
         {
-            var stage = new PlannedStage(row.Distance, row.Fletched, row.AtTarget, row.Heads);
+            var stage = new PlannedStage(
+                row.Distance,
+                row.Fletched,
+                row.AtTarget,
+                row.Heads,
+                row.Walk is null ? null : FactsJson.Enum<WalkPins>(row.Walk)
+            );
             (numbers[row.Id], begun[row.Number]) = (row.Number, row.AfterMove);
+            sights |= row.Heads || row.Walk is not null;
             var act = new SetBegun(stage, row.Typed, FactsJson.Enum<SetPurpose>(row.Purpose), row.Arrow);
             Add(row.Number, Kind.Set, 0, row.Id, Stamp.Read(row.At), Stamp.Read(row.At), act);
         }
@@ -94,7 +108,7 @@ internal sealed class SessionRecord
             SELECT h.id, h.set_id AS setId, h.number, h.point_x AS px, h.point_y AS py, h.tail_x AS tx, h.tail_y AS ty,
             h.side,
               h.shot_at AS shotAt, h.arrow_number AS arrowNumber, h.words,
-              coalesce(h.tip, h.arrow_kind) AS arrowKind, h.flight
+              coalesce(h.tip, h.arrow_kind) AS arrowKind, h.flight, h.yards
             FROM shot h JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id = @paperId ORDER BY s.number, h.number
             """,
             new { paperId }
@@ -199,11 +213,11 @@ internal sealed class SessionRecord
         }
     }
 
-    private void HeadMarks(Sql sql, string paperId)
+    private void SightMarks(Sql sql, string paperId)
     {
         foreach (var (set, row, moved) in SightStore.Marks(sql, paperId))
         {
-            Add(NumberOf(set), Kind.Act, row, moved.Id, moved.At, moved.At, moved.Mark);
+            Add(NumberOf(set), Kind.Act, row, moved.Id, moved.At, moved.At, moved.Act);
         }
     }
 

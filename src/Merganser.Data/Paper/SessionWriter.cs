@@ -19,9 +19,9 @@ internal static class SessionWriter
                 sql.Execute(
                     """
                     INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number,
-                    words, arrow_kind, tip, flight)
+                    words, arrow_kind, tip, flight, yards)
                     VALUES (@id, @Set, 1 + (SELECT count(*) FROM shot WHERE set_id = @Set), @px, @py, @tx, @ty, @side,
-                    @now, @ArrowNumber, @words, @kind, @tip, @flight)
+                    @now, @ArrowNumber, @words, @kind, @tip, @flight, @Yards)
                     """,
                     new
                     {
@@ -38,6 +38,7 @@ internal static class SessionWriter
                         kind = shot.Arrow is { } kind ? FactsJson.Word(ArrowTips.VanesOf(kind)) : null,
                         tip = shot.Arrow is { } head && ArrowTips.OnOne(head) ? FactsJson.Word(head) : null,
                         flight = shot.Flight is { } flight ? FactsJson.Word(flight) : null,
+                        shot.Yards,
                     }
                 );
                 FiredRows.Fire(sql, bowId, id, 1, settling, "paper", time);
@@ -77,7 +78,10 @@ internal static class SessionWriter
                 WriteAct(sql, paperId, id, "conditions", Kept.Write(conditions), now);
                 break;
             case HeadMarkMoved mark:
-                SightStore.WriteMark(sql, paperId, id, mark, now);
+                SightStore.WriteMark(sql, paperId, id, mark.Pin, mark.Sight, heads: true, now);
+                break;
+            case SightMoved moved:
+                SightStore.WriteMark(sql, paperId, id, moved.Pin, moved.Sight, heads: false, now);
                 break;
             case Accepted:
                 WriteAct(sql, paperId, id, "accepted", null, now);
@@ -104,6 +108,7 @@ internal static class SessionWriter
             set.Stage.Fletched,
             set.Stage.AtTarget,
             set.Stage.Heads,
+            walk = set.Stage.Walk is { } pins ? FactsJson.Word(pins) : null,
             purpose = FactsJson.Word(set.Purpose),
             set.Instead,
             state = set.Instead is null ? BowStore.TakeState(sql, bowId, now) : null,
@@ -113,14 +118,14 @@ internal static class SessionWriter
             set.Instead is null
                 ? """
                 INSERT INTO shot_set (id, paper_id, number, arrow_version_id, bow_state_id, distance, distance_typed,
-                fletched, at_target, heads, purpose, after_move, started_at)
+                fletched, at_target, heads, walk, purpose, after_move, started_at)
                 VALUES (@id, @paperId, 1 + (SELECT count(*) FROM shot_set WHERE paper_id = @paperId), @Arrow, @state,
-                @Distance, @DistanceTyped, @Fletched, @AtTarget, @Heads,
+                @Distance, @DistanceTyped, @Fletched, @AtTarget, @Heads, @walk,
                   @purpose, (SELECT count(*) FROM move WHERE bow_id = @bowId), @now)
                 """
                 : """
                 UPDATE shot_set SET distance = @Distance, distance_typed = @DistanceTyped, fletched = @Fletched,
-                at_target = @AtTarget, heads = @Heads, purpose = @purpose, arrow_version_id = @Arrow
+                at_target = @AtTarget, heads = @Heads, walk = @walk, purpose = @purpose, arrow_version_id = @Arrow
                 WHERE id = @Instead
                 """,
             row

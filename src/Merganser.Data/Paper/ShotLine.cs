@@ -20,6 +20,7 @@ internal sealed class ShotLine
     public string? Words { get; init; }
     public string? ArrowKind { get; init; }
     public string? Flight { get; init; }
+    public double? Yards { get; init; }
 
     public ShotMarked Act() =>
         new(
@@ -30,6 +31,17 @@ internal sealed class ShotLine
             ArrowNumber,
             Words is not null,
             ArrowKind is null ? null : FactsJson.Enum<ArrowKind>(ArrowKind),
-            Flight is null ? null : FactsJson.Enum<Flight>(Flight)
+            Flight is null ? null : FactsJson.Enum<Flight>(Flight),
+            Yards
         );
+}
+
+/// <summary>How a kind of arrow is kept: what it has behind, and the tip of one with vanes.</summary>
+internal static class ArrowTips
+{
+    /// <summary>Heads and field points have vanes.</summary>
+    public static ArrowKind VanesOf(ArrowKind kind) => kind == ArrowKind.Bare ? ArrowKind.Bare : ArrowKind.Fletched;
+
+    /// <summary>True for a kind that is told by its tip.</summary>
+    public static bool OnOne(ArrowKind kind) => kind is ArrowKind.Broadhead or ArrowKind.FieldPoint;
 }

@@ -10,12 +10,9 @@ public sealed record SightRow(Sight Sight, string EyeToPinTyped, string ClickTyp
 /// <summary>A sight to be kept.</summary>
 public sealed record NewSight(string Id, string BowId, Entry EyeToPin, Entry? Click);
 
-/// <summary>The sights of bows, and the marks that heads got of their own.</summary>
+/// <summary>The sights of bows, and how they were moved: for heads alone, or for all arrows.</summary>
 public sealed class SightStore(Database database, TimeProvider clock)
 {
-    /// <summary>The sight as it was measured last, or null.</summary>
-    public SightRow? Of(string bowId) => database.Read(sql => Of(sql, bowId));
-
     /// <summary>Keeps a sight; the same id again changes nothing.</summary>
     public void Keep(NewSight sight) =>
         database.Write(sql =>
@@ -39,6 +36,7 @@ public sealed class SightStore(Database database, TimeProvider clock)
             );
         });
 
+    /// <summary>The sight as it was measured last, or null.</summary>
     internal static SightRow? Of(Sql sql, string bowId) =>
         sql.First<(double EyeToPin, double? Click, string EyeToPinTyped, string ClickTyped)?>(
             """
@@ -51,29 +49,38 @@ public sealed class SightStore(Database database, TimeProvider clock)
             ? new SightRow(new Sight(row.EyeToPin, row.Click), row.EyeToPinTyped, row.ClickTyped)
             : null;
 
-    internal static void WriteMark(Sql sql, string paperId, string id, HeadMarkMoved mark, string now) =>
+    internal static void WriteMark(
+        Sql sql,
+        string paperId,
+        string id,
+        SightMove pin,
+        Sight sight,
+        bool heads,
+        string now
+    ) =>
         sql.Execute(
             """
-            INSERT INTO head_mark (id, paper_id, after_set_id, pin_right, pin_up, eye_to_pin, click, moved_at)
+            INSERT INTO sight_mark (id, paper_id, after_set_id, pin_right, pin_up, eye_to_pin, click, heads, moved_at)
             VALUES (@id, @paperId,
               (SELECT s.id FROM shot_set s WHERE s.paper_id = @paperId
                 AND EXISTS (SELECT 1 FROM shot h WHERE h.set_id = s.id) ORDER BY s.number DESC LIMIT 1),
-              @right, @up, @EyeToPin, @Click, @now)
+              @Right, @Up, @EyeToPin, @Click, @heads, @now)
             """,
             new
             {
                 id,
                 paperId,
-                right = mark.Pin.Right,
-                up = mark.Pin.Up,
-                mark.Sight.EyeToPin,
-                mark.Sight.Click,
+                pin.Right,
+                pin.Up,
+                sight.EyeToPin,
+                sight.Click,
+                heads,
                 now,
             }
         );
 
     /// <summary>The marks of a paper, each with the set that it came after and its place.</summary>
-    internal static IEnumerable<(string? Set, long Row, (string Id, DateTimeOffset At, HeadMarkMoved Mark))> Marks(
+    internal static IEnumerable<(string? Set, long Row, (string Id, DateTimeOffset At, SessionAct Act))> Marks(
         Sql sql,
         string paperId
     ) =>
@@ -85,33 +92,19 @@ public sealed class SightStore(Database database, TimeProvider clock)
             double Up,
             double EyeToPin,
             double? Click,
+            bool Heads,
             string At
         )>(
                 """
-                SELECT id, rowid, after_set_id, pin_right, pin_up, eye_to_pin, click, moved_at
-                FROM head_mark WHERE paper_id = @paperId ORDER BY rowid
+                SELECT id, rowid, after_set_id, pin_right, pin_up, eye_to_pin, click, heads, moved_at
+                FROM sight_mark WHERE paper_id = @paperId ORDER BY rowid
                 """,
                 new { paperId }
             )
             .Select(m =>
-                (
-                    m.Set,
-                    m.Row,
-                    (
-                        m.Id,
-                        Stamp.Read(m.At),
-                        new HeadMarkMoved(new SightMove(m.Right, m.Up), new Sight(m.EyeToPin, m.Click))
-                    )
-                )
-            );
-}
-
-/// <summary>How a kind of arrow is kept: what it has behind, and the tip of one with vanes.</summary>
-internal static class ArrowTips
-{
-    /// <summary>Heads and field points have vanes.</summary>
-    public static ArrowKind VanesOf(ArrowKind kind) => kind == ArrowKind.Bare ? ArrowKind.Bare : ArrowKind.Fletched;
-
-    /// <summary>True for a kind that is told by its tip.</summary>
-    public static bool OnOne(ArrowKind kind) => kind is ArrowKind.Broadhead or ArrowKind.FieldPoint;
+            {
+                var (pin, sight) = (new SightMove(m.Right, m.Up), new Sight(m.EyeToPin, m.Click));
+                SessionAct act = m.Heads ? new HeadMarkMoved(pin, sight) : new SightMoved(pin, sight);
+                return (m.Set, m.Row, (m.Id, Stamp.Read(m.At), act));
+            });
 }

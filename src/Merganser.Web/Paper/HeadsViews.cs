@@ -17,7 +17,6 @@ public sealed record HeadMapView(
     double Tune,
     double HalfSector,
     StraightMiss Straight,
-    HeadAnswer Seen,
     Message Words
 )
 {
@@ -28,22 +27,12 @@ public sealed record HeadMapView(
             map.Tune,
             HeadMap.HalfSector,
             straight,
-            map.Seen,
             new HeadPlaces(Measure.Inches(tolerance), HeadMap.HalfSector, straight)
         );
 }
 
 /// <summary>One head by its number.</summary>
-/// <param name="Away">How far its middle lies from the middle of all heads, inches.</param>
-public sealed record HeadView(
-    string Number,
-    int Count,
-    double Away,
-    Message FromAll,
-    Message Flight,
-    bool Practice,
-    bool Apart
-);
+public sealed record HeadView(string Number, int Count, Message FromAll, Message Flight, bool Apart);
 
 /// <summary>The sight, as measured or as usual.</summary>
 public sealed record SightView(string EyeToPinTyped, string ClickTyped, Message Words)
@@ -117,10 +106,8 @@ public sealed record HeadsView(
         return new HeadView(
             head.Number,
             head.Count,
-            head.FromAll.Length,
             new FromAllHeads(Measure.Inches(head.FromAll.X), Measure.Inches(head.FromAll.Y)),
             new HeadFlight(head.Rough, head.Seen, practice),
-            practice,
             head == apart
         );
     }

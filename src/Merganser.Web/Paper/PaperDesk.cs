@@ -19,8 +19,7 @@ public sealed class PaperDesk(
     BowStore bows,
     ArrowStore arrows,
     DozenStore dozens,
-    ComponentStore components,
-    SightStore sights
+    ComponentStore components
 )
 {
     private const int TrialsRemembered = 5;
@@ -55,7 +54,8 @@ public sealed class PaperDesk(
             session.Readings.Any(r => r is { Cause: Cause.Form, Suspected: true })
                 ? [PaperSays.TuneToTheHand, PaperSays.MendTheForm]
                 : [],
-            session.Now.Stage.Heads ? HeadsView.Of(session, sights.Of(paper.Bow.Id)) : null
+            session.Now.Stage.Heads ? HeadsView.Of(session, paper.Sight) : null,
+            WalkSightView.Of(session, paper.Sight)
         );
     }
 
@@ -86,7 +86,7 @@ public sealed class PaperDesk(
     {
         var session = paper.Session;
         var stage = set.Begun.Stage;
-        var before = session.MovesBefore(set);
+        var (before, walk) = (session.MovesBefore(set), session.WalkOf(set));
         SessionNote[] notes = [.. session.Notes.Where(n => n.AfterSet == set.Number)];
         return new SetView(
             set.Id,
@@ -101,25 +101,38 @@ public sealed class PaperDesk(
             [.. set.Shots.Select(ShotView.Of)],
             set.Mean is null || set.Groups is not null ? null : MeanView.Of(set.Mean),
             session.Headline(set),
-            FiguresOf(session, set),
+            FiguresOf(session, set, walk),
             [.. before.TakeLast(ShownBetweenSets).Select(m => MoveView.Of(paper.Moves.First(r => r.Id == m.Id)))],
             Math.Max(0, before.Count - ShownBetweenSets),
             [.. notes.TakeLast(ShownBetweenSets).Select(n => new NoteView(n.Id, n.Rung, n.Outcome, n.Note, n.At))],
             Math.Max(0, notes.Length - ShownBetweenSets),
             session.WayBack(set),
             set.Groups is null ? null : GroupsView.Of(set.Groups),
-            session.MarkBefore(set) is { } mark
-                ? new HeadMarkMovedBy(Measure.Inches(mark.Right, 3), Measure.Inches(mark.Up, 3))
-                : null,
-            session.ConditionsOf(set) is { } shot
-                ? new ConditionsView(shot.Wind, shot.Seated, new ShotIn(shot.Wind, shot.Seated))
-                : null
+            walk is null ? null : WalkView.Of(walk, session),
+            MarkBefore(session, set),
+            session.ConditionsOf(set) is { } shot ? ConditionsView.Of(shot) : null
         );
     }
 
-    private static IReadOnlyList<Figure> FiguresOf(TuningSession session, SessionSet set) =>
+    /// <summary>How the sight was moved before a set, for heads or for all arrows.</summary>
+    private static Message? MarkBefore(TuningSession session, SessionSet set)
+    {
+        if (session.MarkBefore(set) is { } mark)
+        {
+            return new HeadMarkMovedBy(Measure.Inches(mark.Right, 3), Measure.Inches(mark.Up, 3));
+        }
+
+        var moved = session.SightBefore(set);
+        var (right, up) = (moved.Sum(m => m.Right), moved.Sum(m => m.Up));
+        return moved.Count == 0 ? null
+            : moved.Any(m => !m.IsMove) ? WalkSays.IMovedOtherwise
+            : new SightMovedBy(Measure.Inches(right, 3), Measure.Inches(up, 3));
+    }
+
+    private static IReadOnlyList<Figure> FiguresOf(TuningSession session, SessionSet set, WalkReading? walk) =>
         set switch
         {
+            _ when walk is not null => WalkFigures.Of(walk),
             { Groups: { } groups } => GroupFigures.Of(groups),
             { Mean: { } mean } => TearFigures.Of(mean, session.MeanBefore(set)),
             _ => [],
@@ -136,6 +149,7 @@ public sealed class PaperDesk(
                 s.Stage.Fletched,
                 s.Stage.AtTarget,
                 s.Stage.Heads,
+                s.Stage.Walk,
                 s.Planned,
                 s.InWork,
                 s.Shots,
@@ -153,7 +167,9 @@ public sealed class PaperDesk(
             plan.BothAxes,
             plan.DozenId,
             [.. stages],
-            next is null ? null : new NextStageView(next.Distance, next.Fletched, next.AtTarget, next.Heads, next.Name),
+            next is null
+                ? null
+                : new NextStageView(next.Distance, next.Fletched, next.AtTarget, next.Heads, next.Walk, next.Name),
             [.. numbers]
         );
     }

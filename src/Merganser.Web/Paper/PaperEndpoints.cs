@@ -25,9 +25,12 @@ public sealed record PaperChoices(
     IReadOnlyList<Message> BeforeYouShoot,
     IReadOnlyList<Message> BeforeGroups,
     IReadOnlyList<Message> BeforeHeads,
+    IReadOnlyList<Message> BeforeWalk,
+    IReadOnlyList<Message> BeforeOnePin,
     Message UsualTolerance,
     Message StrictTolerance,
     Message EnoughAtTarget,
+    Message EnoughOfWalk,
     Message? NoSight,
     bool BothAxes,
     Message? NoStrict,
@@ -101,8 +104,8 @@ public static class PaperEndpoints
                 desk.View(papers.Mark(id, ClientId.Checked(input.Id), input.Read()))
         );
         api.MapPost(
-            "/papers/{id}/head-marks",
-            (string id, HeadMarkInput input, PaperStore papers, PaperDesk desk) =>
+            "/papers/{id}/sight-marks",
+            (string id, SightMarkInput input, PaperStore papers, PaperDesk desk) =>
             {
                 var (act, pin) = (ClientId.Checked(input.Id), input.Read());
                 return desk.View(papers.Append(id, act, s => SessionActs.MoveSight(s, act, pin)));
@@ -195,6 +198,12 @@ public static class PaperEndpoints
             Measure.Yards(heads.Yards)
         );
 
+    private static IEnumerable<Message> BeforeAWalk(WalkSays first) =>
+        [first, WalkSays.OnePlumbLine, WalkSays.FiveShowMore, PaperSays.BackstopClear, PaperSays.ShaftLookedOver];
+
+    /// <summary>A walk-back's tolerance is said at this distance, yards.</summary>
+    private const double SaidAt = 60;
+
     private static PaperChoices Choices(Bow bow, Archer archer) =>
         new(
             [
@@ -208,9 +217,12 @@ public static class PaperEndpoints
             [PaperSays.PaperTaut, PaperSays.TargetBehind, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
             [GroupSays.EachAtItsOwnSpot, GroupSays.NoHeadOnBare, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
             [GroupSays.HeadsCut, GroupSays.HeadsQuiver, GroupSays.HeadsBackstop, GroupSays.HeadsAlike],
+            [.. BeforeAWalk(WalkSays.LevelFirst)],
+            [.. BeforeAWalk(WalkSays.TallBackstop)],
             new Amount(Measure.Ruled(Tolerances.Usual)),
             new Amount(Measure.Ruled(Tolerances.Strict)),
             Enough(new TargetScale(20), new TargetScale(30, Heads: true)),
+            new EnoughOfWalk(Measure.Inches(WalkPlan.EnoughPerYard * SaidAt, 0), Measure.Yards(SaidAt)),
             bow.HasSight ? null : GroupSays.NoSight,
             archer is { MayPress: true, Experience: Experience.Technician },
             archer.Practice == Practice.Rarely ? SetupSays.FineTuneNeedsPractice : null,

@@ -14,14 +14,29 @@ using Merganser.Web.Words;
 namespace Merganser.Web.Paper;
 
 /// <summary>A stage as typed.</summary>
-public sealed record StageInput(string? Distance, bool Fletched, bool AtTarget = false, bool Heads = false)
+public sealed record StageInput(
+    string? Distance,
+    bool Fletched,
+    bool AtTarget = false,
+    bool Heads = false,
+    WalkPins? Walk = null
+)
 {
     /// <summary>The stage at a distance; at a target two kinds are shot.</summary>
-    public PlannedStage At(double yards) => new(yards, Fletched && !AtTarget, AtTarget, Heads);
+    public PlannedStage At(double yards) => new(yards, Fletched && !AtTarget, AtTarget, Heads, Walk);
 
-    /// <summary>True unless heads are to be shot through paper.</summary>
+    /// <summary>From where it may be shot.</summary>
     [JsonIgnore]
-    public bool Holds => AtTarget || !Heads;
+    public AllowedRange Distances => PlannedStage.Allowed(AtTarget, Heads, Walk is not null);
+
+    /// <summary>
+    /// Checks that heads are not shot through paper, nor walked with, and a walk-back is shot at a target.
+    /// </summary>
+    public void Check(FieldReader fields, string field)
+    {
+        fields.Check(AtTarget || !Heads, field, "other-stage", GroupSays.HeadsAtTarget);
+        fields.Check(Walk is null || (AtTarget && !Heads), field, "other-stage", WalkSays.WalkAtTarget);
+    }
 }
 
 /// <summary>A paper to start: bow, arrow version, stages, and how it is decided.</summary>
@@ -65,7 +80,11 @@ public sealed record PaperInput(
             "other-stage",
             GroupSays.TrialAtPaper
         );
-        fields.Check(Stages.All(s => s.Holds), "stages", "other-stage", GroupSays.HeadsAtTarget);
+        foreach (var stage in Stages.Take(SessionPlan.MostStages))
+        {
+            stage.Check(fields, "stages");
+        }
+
         var distances = Stages.Take(SessionPlan.MostStages).Select((s, i) => Distance(fields, i, s)).ToArray();
         fields.ThrowIfAny();
         PlannedStage[] stages = [.. Stages.Select((s, i) => s.At(distances[i]!.Value))];
@@ -78,7 +97,7 @@ public sealed record PaperInput(
             place == 0 ? "distance" : $"distance{place + 1}",
             stage.Distance,
             Quantity.Distance,
-            PlannedStage.Allowed(stage.AtTarget, stage.Heads)
+            stage.Distances
         );
 }
 
@@ -90,16 +109,17 @@ public sealed record SetInput(
     SetPurpose Purpose = SetPurpose.Session,
     string? ArrowVersionId = null,
     bool AtTarget = false,
-    bool Heads = false
+    bool Heads = false,
+    WalkPins? Walk = null
 )
 {
     /// <summary>The set begun in a session.</summary>
     public IReadOnlyList<NewAct> Begin(TuningSession session, string arrow)
     {
         var fields = new FieldReader();
-        var stage = new StageInput(Distance, Fletched, AtTarget, Heads);
-        var distance = fields.Required("distance", Distance, Quantity.Distance, PlannedStage.Allowed(AtTarget, Heads));
-        fields.Check(stage.Holds, "heads", "other-stage", GroupSays.HeadsAtTarget);
+        var stage = new StageInput(Distance, Fletched, AtTarget, Heads, Walk);
+        var distance = fields.Required("distance", Distance, Quantity.Distance, stage.Distances);
+        stage.Check(fields, "heads");
         fields.ThrowIfAny();
         return SessionActs.Begin(session, ClientId.Checked(Id), stage.At(distance!.Value), distance, Purpose, arrow);
     }
@@ -120,69 +140,6 @@ public sealed record ShotInput(
 {
     /// <summary>As it was marked.</summary>
     public Marked Read() => new(Point, Tail, Typed, Side, Words, ArrowNumber);
-}
-
-/// <summary>
-/// A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins.
-/// </summary>
-public sealed record HitInput(
-    string? Id,
-    ArrowKind Arrow,
-    Hole? Place = null,
-    PlaceTyped? Typed = null,
-    string? ArrowNumber = null,
-    Flight? Flight = null
-)
-{
-    /// <summary>As it was marked.</summary>
-    public HitMarked Read() => new(Arrow, Place, Typed, ArrowNumber, Flight);
-}
-
-/// <summary>How it is shot from here on: the wind in the archer's words, from a seat or standing.</summary>
-public sealed record ConditionsInput(string? Id, string? Wind = null, bool Seated = false)
-{
-    /// <summary>The act.</summary>
-    public NewAct Read() =>
-        new(ClientId.Checked(Id), new ConditionsNoted(Seated, null, Texts.Note(Wind), SetPurpose.Session));
-}
-
-/// <summary>A sight as measured: eye to pin, and what one click moves the pin; no click for a sight without.</summary>
-public sealed record SightInput(string? Id, string? EyeToPin, string? Click = null)
-{
-    /// <summary>The sight to be kept.</summary>
-    /// <exception cref="RefusedException">A field cannot be read.</exception>
-    public NewSight Read(string bowId)
-    {
-        var fields = new FieldReader();
-        var eye = fields.Required("eyeToPin", EyeToPin, Quantity.Length, Sight.EyeToPins);
-        var click = fields.Optional("click", Click, Quantity.Length, Sight.Clicks);
-        fields.ThrowIfAny();
-        return new NewSight(ClientId.Checked(Id), bowId, eye!, click);
-    }
-}
-
-/// <summary>
-/// The sight moved for heads, inches at the pin as the archer sees it: as it was advised, or as typed. Typed wins.
-/// </summary>
-public sealed record HeadMarkInput(string? Id, SightMove? Pin = null, PlaceTyped? Typed = null)
-{
-    /// <summary>How the pin was moved.</summary>
-    /// <exception cref="RefusedException">Nothing was said, or a field cannot be read.</exception>
-    public SightMove Read()
-    {
-        var fields = new FieldReader();
-        var right = fields.Optional("right", Typed?.Right, Quantity.Length, SightMove.Reach);
-        var up = fields.Optional("up", Typed?.Up, Quantity.Length, SightMove.Reach);
-        var pin = Typed is null ? Pin : new SightMove(right?.Value ?? 0, up?.Value ?? 0);
-        fields.Check(pin is { IsMove: true }, "right", "missing", GroupSays.SayHowThePinMoved);
-        if (pin is not null && Typed is null)
-        {
-            fields.Inside("right", Math.Max(Math.Abs(pin.Right), Math.Abs(pin.Up)), SightMove.Reach);
-        }
-
-        fields.ThrowIfAny();
-        return pin!;
-    }
 }
 
 /// <summary>Voids a shot with a reason or calls it doubtful; neither counts it again.</summary>

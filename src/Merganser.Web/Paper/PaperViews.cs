@@ -26,7 +26,9 @@ public sealed record ShotView(
     DateTimeOffset ShotAt,
     Message Place,
     ArrowKind? Arrow,
-    Flight? Flight
+    Flight? Flight,
+    double? Yards,
+    Message? From
 )
 {
     public static ShotView Of(ShotReading shot)
@@ -52,7 +54,9 @@ public sealed record ShotView(
             shot.At,
             place,
             marked.Arrow,
-            marked.Flight
+            marked.Flight,
+            marked.Yards,
+            marked.Yards is { } yards ? new Amount(Measure.Yards(yards)) : null
         );
     }
 
@@ -157,7 +161,15 @@ public sealed record GroupsView(
 }
 
 /// <summary>How a set was shot: the wind in the archer's words, from a seat or standing.</summary>
-public sealed record ConditionsView(string Wind, bool Seated, Message Words);
+/// <param name="Across">The wind across, miles an hour from the left; 0 for none said.</param>
+public sealed record ConditionsView(string Wind, bool Seated, double Across, Message Words)
+{
+    public static ConditionsView Of(ConditionsNoted shot)
+    {
+        var across = shot.Across == 0 ? (Measure?)null : Measure.Wind(shot.Across);
+        return new ConditionsView(shot.Wind, shot.Seated, shot.Across, new ShotIn(shot.Wind, shot.Seated, across));
+    }
+}
 
 /// <summary>A rung or a note after a set.</summary>
 public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string Note, DateTimeOffset NotedAt);
@@ -167,7 +179,9 @@ public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string
 /// </summary>
 /// <param name="MovesBefore">The newest of them, in order.</param>
 /// <param name="Conditions">How it was shot; null where nothing was said.</param>
-/// <param name="MarkBefore">How the heads' sight mark was moved before it; null where it was not.</param>
+/// <param name="Walk">A walk-back as it was read with this set; null for another stage.</param>
+/// <param name="MarkBefore">How the sight was moved before it, for heads or for all arrows; null where it was
+/// not.</param>
 /// <param name="MovesNotShown">How many stand before those; the bow's list of moves has them.</param>
 /// <param name="NotesAfter">The newest of them, in order.</param>
 /// <param name="NotesNotShown">How many stand before those.</param>
@@ -191,6 +205,7 @@ public sealed record SetView(
     int NotesNotShown,
     IReadOnlyList<WayBackMove> WayBack,
     GroupsView? Groups,
+    WalkView? Walk,
     Message? MarkBefore,
     ConditionsView? Conditions
 );
@@ -202,6 +217,7 @@ public sealed record StageView(
     bool Fletched,
     bool AtTarget,
     bool Heads,
+    WalkPins? Walk,
     bool Planned,
     bool InWork,
     int Shots,
@@ -210,7 +226,14 @@ public sealed record StageView(
 );
 
 /// <summary>A stage that comes next, named.</summary>
-public sealed record NextStageView(double Distance, bool Fletched, bool AtTarget, bool Heads, Message Words);
+public sealed record NextStageView(
+    double Distance,
+    bool Fletched,
+    bool AtTarget,
+    bool Heads,
+    WalkPins? Walk,
+    Message Words
+);
 
 /// <summary>The plan and where in it the session is.</summary>
 public sealed record PlanView(
@@ -241,6 +264,7 @@ public sealed record ToleratedView(string PaperId, DateTimeOffset StartedAt, IRe
 /// <summary>A paper session as its page shows it.</summary>
 /// <param name="FormSchools">What two schools do where the form is suspected; empty where it is not.</param>
 /// <param name="Heads">What the heads of the set in work ask for; null where none are shot.</param>
+/// <param name="WalkSight">What the sight answers of the walk in work; null where none is walked.</param>
 /// <param name="LastMoves">The moves of this bow that were logged last, in one act: what undo takes back.</param>
 public sealed record PaperView(
     string Id,
@@ -264,5 +288,6 @@ public sealed record PaperView(
     int Version,
     IReadOnlyList<MoveView> LastMoves,
     IReadOnlyList<Message> FormSchools,
-    HeadsView? Heads
+    HeadsView? Heads,
+    WalkSightView? WalkSight
 );

@@ -73,9 +73,9 @@ internal static class ApiTable
             ["POST /api/papers/{id}/sets"] = new("papers", "Begins the next set"),
             ["POST /api/sets/{id}/shots"] = new("papers", "Marks a shot"),
             ["POST /api/sets/{id}/hits"] = new("papers", "Marks where an arrow struck a target"),
-            ["POST /api/papers/{id}/head-marks"] = new(
+            ["POST /api/papers/{id}/sight-marks"] = new(
                 "papers",
-                "Moves the sight for heads alone; both marks are kept"
+                "Moves the sight: for heads alone, or in a walk-back for all arrows"
             ),
             ["POST /api/papers/{id}/conditions"] = new("papers", "Notes how it is shot from here on: wind, seat"),
             ["POST /api/papers/{id}/sight"] = new("papers", "Keeps a bow's sight: eye to pin, and one click"),

@@ -87,9 +87,13 @@ public static class GroupWords
             HeadFlight(0, 0, _) => $"not noted",
             HeadFlight(0, _, _) => $"clean",
             HeadFlight(var rough, var seen, _) => $"{rough} of {seen} flew badly",
-            ShotIn("", true) => $"Shot from a seat.",
-            ShotIn("", false) => $"Shot standing, no wind noted.",
-            ShotIn(var wind, var seated) => $"Wind: {wind}{(seated ? ", shot from a seat" : "")}.",
+            ShotIn("", var seated, { } across) =>
+                $"Wind across from the {Side(across, "left", "right")}, {across.Size}{Seat(seated)}.",
+            ShotIn(var wind, var seated, { } across) =>
+                $"Wind: {wind}; across from the {Side(across, "left", "right")}, {across.Size}{Seat(seated)}.",
+            ShotIn("", true, _) => $"Shot from a seat.",
+            ShotIn("", false, _) => $"Shot standing, no wind noted.",
+            ShotIn(var wind, var seated, _) => $"Wind: {wind}{Seat(seated)}.",
             EnoughAtTarget(var bare, var bareAt, var heads, var headsAt) =>
                 $"Usual: {bare} bare against fletched at {bareAt}, {heads} with heads at {headsAt}. Strict is half of it.",
             HeadsDrag(var low) => $"About {low} of low is the head’s own drag: no tear, and the sight’s to answer.",
@@ -123,7 +127,7 @@ public static class GroupWords
                 $"A bare shaft never carries a broadhead; a field point of the same weight goes on it.",
             GroupSays.OffsetOfHeadsIs =>
                 $"Centre of the heads less the centre of the field points, each from its own aiming point. The ± is the region that holds the true offset with 95 %.",
-            GroupSays.MarkOfHeads => $"Heads alone get a sight mark of their own: this set is shot with others.",
+            GroupSays.MarkOfHeads => $"The sight answers heads and walk-backs: this set is shot otherwise.",
             GroupSays.NoSight =>
                 $"This bow is shot without a sight: heads that land elsewhere are tuned, or aimed off.",
             GroupSays.HeadsAtTarget => $"Broadheads are shot at a target, never through paper: choose groups.",
@@ -143,19 +147,19 @@ public static class GroupWords
             GroupSays.HeadsBackstop => $"A target made for broadheads, and a clear backstop behind it.",
             GroupSays.HeadsAlike =>
                 $"Field points of the heads’ weight, the same arrows; number each head, P for the practice head.",
-            GroupSays.MapIs =>
-                $"Chance that the true offset lies where each answers it: the bivariate t of two means of one spread.",
             GroupSays.NothingYet => $"Nothing yet: shoot a group of each.",
             GroupSays.TrialAtPaper => $"A trial of arrows is shot through paper: choose a stage at the paper.",
             GroupSays.MarkThePlace => $"Mark where it struck, or type its place.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
 
+    private static string Seat(bool seated) => seated ? ", shot from a seat" : "";
+
     private static string Name(ArrowKind tested) => tested == ArrowKind.Bare ? "Bare" : "Heads";
 
     private static string Land(ArrowKind tested) => tested == ArrowKind.Bare ? "Bare lands" : "Heads land";
 
-    private static string Clicks(int? clicks) =>
+    internal static string Clicks(int? clicks) =>
         clicks is { } count ? $": {(count == 1 ? "one click" : $"{count} clicks")}" : "";
 
     private static string Straight(StraightMiss straight) =>

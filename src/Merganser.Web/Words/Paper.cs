@@ -1,3 +1,4 @@
+using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Units;
 
@@ -28,14 +29,19 @@ public static class PaperWords
             TailAsSaid(var right, var up) =>
                 $"tail {Side(right, "right", "left")} {right.Size}, tail {Side(up, "high", "low")} {up.Size}",
             SizeSaid(var code, var of) => $"{SizeOf(code, of)}",
-            StageName(var distance, _, true, true) => $"{distance} heads",
-            StageName(var distance, _, true, _) => $"{distance} groups",
-            StageName(var distance, var fletched, _, _) => $"{distance} {(fletched ? "fletched" : "bare")}",
+            StageName(var distance, _, true, true, _) => $"{distance} heads",
+            StageName(var distance, _, true, _, WalkPins.Own) => $"walk-back from {distance}",
+            StageName(var distance, _, true, _, WalkPins.One) => $"walk-back from {distance}, one pin",
+            StageName(var distance, _, true, _, _) => $"{distance} groups",
+            StageName(var distance, var fletched, _, _, _) => $"{distance} {(fletched ? "fletched" : "bare")}",
             UsualStages("threeFifteen", [var near, var far, ..]) => $"{near:bare}, then {far} bare, then both fletched",
             UsualStages("groups", [var only, ..]) => $"groups at a target, {only}",
             UsualStages("threeGroups", [var near, var far, ..]) => $"{near} paper, then groups at {far}",
             UsualStages("heads", [var only, ..]) => $"broadheads, {only}",
             UsualStages("groupsHeads", [var near, var far, ..]) => $"groups at {near}, then broadheads at {far}",
+            UsualStages("walk", [var zero, ..]) => $"walk-back from {zero}, each with its own pin",
+            UsualStages("walkOnePin", [var zero, ..]) => $"walk-back from {zero}, one pin",
+            UsualStages("groupsWalk", [var near, ..]) => $"groups at {near}, then a walk-back",
             UsualStages(_, [var only]) => $"{only}",
             UsualStages(_, [var near, var far, ..]) => $"{near}, then {far}",
             FTest(var f, var top, var bottom, var p) =>

@@ -55,6 +55,10 @@ public static class SessionWords
             SessionSays.IMadeThisMove => $"I made this move",
             SessionSays.IMadeBothMoves => $"I made both moves",
             SessionSays.IMovedTheSight => $"I moved the sight",
+            SessionSays.WalkOnceMore => $"Walk once more",
+            SessionSays.TheRestInstead => $"The rest instead",
+            SessionSays.WalkAnew => $"Done: walk anew",
+            SessionSays.BackToTheGroups => $"To the groups",
             SessionSays.GoodEnoughShort => $"Good enough: accept this, or shoot more.",
             SessionSays.ToTheInspection => $"To the inspection",
             SessionSays.PressByItsManual =>

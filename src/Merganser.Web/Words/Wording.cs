@@ -34,6 +34,7 @@ public static class Wording
             CatalogueMessage of => CatalogueWords.Of(of),
             RackMessage of => RackWords.Of(of),
             GroupMessage of => GroupWords.Of(of),
+            WalkMessage of => WalkWords.Of(of),
             _ => CommonWords.Of(message),
         };
 
@@ -50,6 +51,7 @@ public static class Wording
             DozenSays says => DozenWords.Of(says),
             RackSays says => RackWords.Of(says),
             GroupSays says => GroupWords.Of(says),
+            WalkSays says => WalkWords.Of(says),
             CatalogueSays says => CatalogueWords.Of(says),
             InputSays says => CommonWords.Of(says),
             _ => throw new ArgumentOutOfRangeException(nameof(code), code, "No words table has it."),

@@ -18,7 +18,7 @@ public class HeadMapTests
         map.Sight.ShouldBe(.874, .004);
         map.Tune.ShouldBe(.070, .004);
         map.Leave.ShouldBe(.056, .004);
-        map.Seen.ShouldBe(HeadAnswer.MoveTheSight);
+        HeadMap.AnswerTo(new Impact(-.2, -4.34), 3, StraightMiss.MoveTheSight).ShouldBe(HeadAnswer.MoveTheSight);
         Seen(-.2, -4.34, 1.74).F.ShouldBe(11.69, .02);
     }
 
@@ -112,7 +112,7 @@ public class HeadMapTests
     public void A_head_of_more_drag_strikes_low()
     {
         double Low(double yards) =>
-            BareHeight.Drop(420, 270, .244, yards, 2.6) - BareHeight.Drop(420, 270, .244, yards);
+            (new FlatFire(420, 270, .244) { Drag = 2.6 }).Drop(yards) - new FlatFire(420, 270, .244).Drop(yards);
         Low(20).ShouldBe(.05, .006);
         Low(30).ShouldBe(.17, .01);
         Low(40).ShouldBe(.40, .02);

@@ -25,9 +25,9 @@ public class TargetScaleTests
     [InlineData(40, 1.281550)]
     public void A_lighter_shaft_strikes_high(double yards, double high)
     {
-        var fletched = BareHeight.Drop(420, 270, .244, yards);
-        (fletched - BareHeight.Drop(402, 274.7051, .244, yards)).ShouldBe(high, 2e-5);
-        BareHeight.Drop(420, 270, .244, 20).ShouldBe(9.692851, 1e-4);
+        var fletched = new FlatFire(420, 270, .244).Drop(yards);
+        (fletched - new FlatFire(402, 274.7051, .244).Drop(yards)).ShouldBe(high, 2e-5);
+        new FlatFire(420, 270, .244).Drop(20).ShouldBe(9.692851, 1e-4);
     }
 
     [Fact]

@@ -15,6 +15,7 @@ internal sealed class SessionAtHand(PlannedStage first, params AdjusterKind[] ki
     public static DateTimeOffset Evening { get; } = new(2026, 11, 23, 18, 0, 0, TimeSpan.Zero);
 
     private readonly List<SessionEvent> events = [];
+    private DateTimeOffset now = Evening;
 
     public List<Adjuster> Adjusters { get; set; } =
     [
@@ -78,6 +79,25 @@ internal sealed class SessionAtHand(PlannedStage first, params AdjusterKind[] ki
         }
     }
 
+    /// <summary>A walk: hits at each distance about a place that the distance tells, a hand's spread apart.</summary>
+    public void Walk(Func<double, double> at, int each = 5, double spread = .04, params double[] yards)
+    {
+        foreach (var from in yards.Length == 0 ? [20, 40, 60] : yards)
+        {
+            for (var i = 0; i < each; i++)
+            {
+                var stray = from * spread * ((2.0 * i / (each - 1)) - 1);
+                Mark(Hit(from, at(from) + stray));
+            }
+        }
+    }
+
+    public static HitMarked Hit(double yards, double right) =>
+        new(ArrowKind.Fletched, new Hole(right, 0), Distance: $"{yards}");
+
+    /// <summary>It is another day from here on.</summary>
+    public void Sleep() => now = now.AddDays(1);
+
     public void Mark(IMarked marked) => Mark($"shot{events.Count}", marked);
 
     public void Mark(string id, IMarked marked) =>
@@ -99,7 +119,7 @@ internal sealed class SessionAtHand(PlannedStage first, params AdjusterKind[] ki
     {
         foreach (var act in acts)
         {
-            events.Add(new SessionEvent(act.Id, events.Count + 1, Evening, Evening.AddMinutes(events.Count), act.Act));
+            events.Add(new SessionEvent(act.Id, events.Count + 1, now, now.AddMinutes(events.Count), act.Act));
         }
     }
 

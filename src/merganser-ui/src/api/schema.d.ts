@@ -743,7 +743,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/papers/{id}/head-marks": {
+    "/api/papers/{id}/sight-marks": {
         parameters: {
             query?: never;
             header?: never;
@@ -752,8 +752,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Moves the sight for heads alone; both marks are kept */
-        post: operations["postPapersByIdHeadMarks"];
+        /** Moves the sight: for heads alone, or in a walk-back for all arrows */
+        post: operations["postPapersByIdSightMarks"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1514,7 +1514,7 @@ export interface components {
          * @description What an advice asks for.
          * @enum {unknown}
          */
-        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "movesDoNotHelp" | "stopAsking" | "contradiction" | "unsound" | "moveTheSight";
+        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "movesDoNotHelp" | "stopAsking" | "contradiction" | "unsound" | "moveTheSight" | "levelTheSight" | "groupsFirst";
         /** @description The one advised move. */
         AdvisedMove: {
             /** @description The adjuster. */
@@ -2168,6 +2168,17 @@ export interface components {
          * @enum {unknown}
          */
         Cause: "form" | "arrow" | "clearance" | "spine" | "travel";
+        /**
+         * @description Whether a cause is there.
+         * @enum {unknown}
+         */
+        CauseSeen: "shown" | "notShown" | "notTested";
+        /** @description A cause of drift, and whether it is there. */
+        CauseView: {
+            cause: components["schemas"]["DriftCause"];
+            seen: components["schemas"]["CauseSeen"];
+            words: string;
+        };
         /** @description A caution: the fact, its limit and what to do, in one line, shown where the act is. */
         Caution: {
             /** @description Stable word, e.g. `light-arrow`. */
@@ -2394,17 +2405,24 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
-        /** @description How it is shot from here on: the wind in the archer's words, from a seat or standing. */
+        /** @description How it is shot from here on: the wind in the archer's words and across as a figure, from a seat or standing. */
         ConditionsInput: {
             id: null | string;
             wind?: null | string;
             /** @default false */
             seated: boolean;
+            /** @description The wind across, from the left positive; empty for none said. */
+            across?: null | string;
         };
         /** @description How a set was shot: the wind in the archer's words, from a seat or standing. */
         ConditionsView: {
             wind: string;
             seated: boolean;
+            /**
+             * Format: double
+             * @description The wind across, miles an hour from the left; 0 for none said.
+             */
+            across: number;
             words: string;
         };
         /** @description The crawl for a distance that was asked for. */
@@ -2541,6 +2559,24 @@ export interface components {
             next: components["schemas"]["Next"];
             state: string;
         };
+        /**
+         * @description What may make arrows drift with distance.
+         * @enum {unknown}
+         */
+        DriftCause: "windage" | "curve" | "wind" | "centreShot";
+        /** @description The fitted drift at a distance: its place and the half width of its 95 %, inches. */
+        DriftPoint: {
+            /** Format: double */
+            yards: number;
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            plus: number;
+        };
+        /** @enum {unknown} */
+        DriftShape: "notKnown" | "straight" | "curved" | null;
+        /** @enum {unknown} */
+        DriftVerdict: "noneShown" | "likely" | "clear" | null;
         /** @description Something that is due, or will be soon. */
         DueItem: {
             what: string;
@@ -2824,11 +2860,6 @@ export interface components {
          * @enum {unknown}
          */
         Hand: "right" | "left";
-        /**
-         * @description What an offset of heads asks for.
-         * @enum {unknown}
-         */
-        HeadAnswer: "leave" | "moveTheSight" | "tune";
         /** @description Where the true offset of heads may lie, and what each place asks for. */
         HeadMapView: {
             /**
@@ -2852,14 +2883,7 @@ export interface components {
              */
             halfSector: number;
             straight: components["schemas"]["StraightMiss"];
-            seen: components["schemas"]["HeadAnswer"];
             words: string;
-        };
-        /** @description The sight moved for heads, inches at the pin as the archer sees it: as it was advised, or as typed. Typed wins. */
-        HeadMarkInput: {
-            id: null | string;
-            pin?: null | components["schemas"]["SightMove"];
-            typed?: null | components["schemas"]["PlaceTyped"];
         };
         /** @description One head on one arrow. */
         HeadOn: {
@@ -2907,14 +2931,8 @@ export interface components {
             number: string;
             /** Format: int32 */
             count: number;
-            /**
-             * Format: double
-             * @description How far its middle lies from the middle of all heads, inches.
-             */
-            away: number;
             fromAll: string;
             flight: string;
-            practice: boolean;
             apart: boolean;
         };
         /** @description What the heads of the set in work ask for. */
@@ -2930,7 +2948,10 @@ export interface components {
             sight: null | components["schemas"]["SightView"];
             noSight: null | string;
         };
-        /** @description A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins. */
+        /**
+         * @description A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins. A
+         *     hit of a walk-back says from which distance it was shot.
+         */
         HitInput: {
             id: null | string;
             arrow: components["schemas"]["ArrowKind"];
@@ -2938,6 +2959,7 @@ export interface components {
             typed?: null | components["schemas"]["PlaceTyped"];
             arrowNumber?: null | string;
             flight?: null | components["schemas"]["Flight"];
+            distance?: null | string;
         };
         /** @description A place on the sheet as it was read, inches, x right and y up; finite. */
         Hole: {
@@ -3296,6 +3318,7 @@ export interface components {
             fletched: boolean;
             atTarget: boolean;
             heads: boolean;
+            walk: null | components["schemas"]["WalkPins"];
             words: string;
         };
         /** @description A nock. */
@@ -3510,9 +3533,12 @@ export interface components {
             beforeYouShoot: string[];
             beforeGroups: string[];
             beforeHeads: string[];
+            beforeWalk: string[];
+            beforeOnePin: string[];
             usualTolerance: string;
             strictTolerance: string;
             enoughAtTarget: string;
+            enoughOfWalk: string;
             noSight: null | string;
             /** @description True for a technician with a press: a move for each axis may be advised at once. */
             bothAxes: boolean;
@@ -3597,6 +3623,7 @@ export interface components {
             /** @description What two schools do where the form is suspected; empty where it is not. */
             formSchools: string[];
             heads: null | components["schemas"]["HeadsView"];
+            walkSight: null | components["schemas"]["WalkSightView"];
         };
         /** @description A weighed piece; an odd one is asked to be weighed again. */
         Piece: {
@@ -3699,7 +3726,7 @@ export interface components {
             atTarget: boolean;
             /**
              * Format: double
-             * @description Bow to paper or target, yards.
+             * @description Bow to paper or target, yards; of a walk-back its zero.
              */
             distance: number;
             /**
@@ -3707,6 +3734,8 @@ export interface components {
              * @default false
              */
             heads: boolean;
+            /** @description A walk-back is shot at a target, without heads. */
+            walk?: components["schemas"]["WalkPins"];
         };
         /** @description A point or head. */
         Point: {
@@ -3805,7 +3834,7 @@ export interface components {
          * @description What an entry measures. Its trade unit is the one in which the Core computes.
          * @enum {unknown}
          */
-        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "number";
+        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "wind" | "number";
         /** @description A bow on the rack: what it is, how it stands, what is next; said in its own archer's units. */
         RackBow: {
             id: string;
@@ -4021,6 +4050,7 @@ export interface components {
             atTarget: boolean;
             /** @default false */
             heads: boolean;
+            walk?: null | components["schemas"]["WalkPins"];
         };
         /**
          * @description What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.
@@ -4061,6 +4091,7 @@ export interface components {
             notesNotShown: number;
             wayBack: components["schemas"]["WayBackMove"][];
             groups: null | components["schemas"]["GroupsView"];
+            walk: null | components["schemas"]["WalkView"];
             markBefore: null | string;
             conditions: null | components["schemas"]["ConditionsView"];
         };
@@ -4215,6 +4246,9 @@ export interface components {
             place: string;
             arrow: null | components["schemas"]["ArrowKind"];
             flight: null | components["schemas"]["Flight"];
+            /** Format: double */
+            yards: null | number;
+            from: null | string;
         };
         /** @description Shots that were fired away from the papers. */
         ShotsInput: {
@@ -4227,6 +4261,20 @@ export interface components {
             id: null | string;
             eyeToPin: null | string;
             click?: null | string;
+        };
+        /**
+         * @description The sight moved, for heads or in a walk-back, inches at the pin as the archer sees it: as it was advised, or as
+         *     typed. Typed wins.
+         */
+        SightMarkInput: {
+            id: null | string;
+            pin?: null | components["schemas"]["SightMove"];
+            typed?: null | components["schemas"]["PlaceTyped"];
+            /**
+             * @description True in a walk-back where the sight was levelled, or set by its hits.
+             * @default false
+             */
+            otherwise: boolean;
         };
         /** @description A pin moved, inches: right and up as the archer sees it. */
         SightMove: {
@@ -4477,6 +4525,7 @@ export interface components {
             atTarget: boolean;
             /** @default false */
             heads: boolean;
+            walk?: null | components["schemas"]["WalkPins"];
         };
         /** @description How one stage of the session stands; results are kept for each distance. */
         StageView: {
@@ -4486,6 +4535,7 @@ export interface components {
             fletched: boolean;
             atTarget: boolean;
             heads: boolean;
+            walk: null | components["schemas"]["WalkPins"];
             planned: boolean;
             inWork: boolean;
             /** Format: int32 */
@@ -4845,6 +4895,74 @@ export interface components {
             shot: boolean;
             typed: components["schemas"]["ArrowDraft"];
         };
+        /** @description One walk by itself. */
+        WalkAloneView: {
+            /** Format: int32 */
+            set: number;
+            /** Format: double */
+            drift: number;
+            /** Format: double */
+            plus: number;
+            words: string;
+        };
+        /** @description One distance of a walk-back to draw. */
+        WalkDistanceView: {
+            /** Format: double */
+            yards: number;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            /**
+             * Format: double
+             * @description Right of the plumb line, inches; null before the first hit.
+             */
+            mean: null | number;
+            /**
+             * Format: double
+             * @description Half width of its 95 %; null below three at each distance.
+             */
+            plus: null | number;
+            /**
+             * Format: int32
+             * @description Hits that are wanted before anything is read.
+             */
+            missing: number;
+            /**
+             * Format: double
+             * @description How far an arrow drops there on one pin, inches; null where each has its own.
+             */
+            drop: null | number;
+            words: string;
+        };
+        /** @enum {unknown} */
+        WalkPins: "own" | "one" | null;
+        /** @description What the sight answers of the walk in work. */
+        WalkSightView: {
+            pin: null | components["schemas"]["SightMove"];
+            /** @description Where it stands from the first set of the session, as far as its moves are known. */
+            at: components["schemas"]["SightMove"];
+            sight: null | components["schemas"]["SightView"];
+        };
+        /** @description A walk-back as it is read: the walks of one day with bow and sight as they stood, together. */
+        WalkView: {
+            pins: components["schemas"]["WalkPins"];
+            /** Format: double */
+            zero: number;
+            /** @description The numbers of the sets that are read together. */
+            pooled: number[];
+            shown: null | components["schemas"]["DriftVerdict"];
+            shape: null | components["schemas"]["DriftShape"];
+            distances: components["schemas"]["WalkDistanceView"][];
+            /** @description The fitted drift over the distances; empty while it is too few. */
+            line: components["schemas"]["DriftPoint"][];
+            alone: components["schemas"]["WalkAloneView"][];
+            together: null | components["schemas"]["WalkAloneView"];
+            among: null | string;
+            causes: components["schemas"]["CauseView"][];
+            drop: null | string;
+            wind: null | string;
+            more: null | string;
+        };
         /**
          * @description What can be asked for.
          * @enum {unknown}
@@ -4946,7 +5064,7 @@ export interface components {
          * @description Why a range ends where it does.
          * @enum {unknown}
          */
-        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "onTheFace" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
@@ -6323,7 +6441,7 @@ export interface operations {
             default: components["responses"]["problem"];
         };
     };
-    postPapersByIdHeadMarks: {
+    postPapersByIdSightMarks: {
         parameters: {
             query?: never;
             header?: never;
@@ -6334,7 +6452,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["HeadMarkInput"];
+                "application/json": components["schemas"]["SightMarkInput"];
             };
         };
         responses: {

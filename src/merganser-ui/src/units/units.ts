@@ -2,7 +2,7 @@
 import type { Schemas } from '../api/client';
 
 export type Units = Schemas['DisplayUnits'];
-export type Quantity = 'length' | 'weight' | 'drawWeight' | 'speed' | 'distance' | 'number';
+export type Quantity = 'length' | 'weight' | 'drawWeight' | 'speed' | 'distance' | 'wind' | 'number';
 
 export const tradeUnits: Units = {
   length: 'inches',
@@ -69,6 +69,8 @@ function wayOf(unit: string, units: Units): Way {
       return units.distance === 'metres' ? { unit: 'm', factor: 0.9144, finer: 0 } : same(unit);
     case 'ft/s':
       return units.speed === 'metresPerSecond' ? { unit: 'm/s', factor: 0.3048, finer: 1 } : same(unit);
+    case 'mph':
+      return units.speed === 'metresPerSecond' ? { unit: 'm/s', factor: 0.44704, finer: 1 } : same(unit);
     case 'slug·ft/s':
       return units.speed === 'metresPerSecond' ? { unit: 'kg·m/s', factor: POUND, finer: -1 } : same(unit);
     case 'ft·lb':
@@ -150,6 +152,7 @@ const tradeUnit: Record<Quantity, string> = {
   drawWeight: 'lb',
   speed: 'ft/s',
   distance: 'yd',
+  wind: 'mph',
   number: '',
 };
 

@@ -27,7 +27,13 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
             onClick={() => onShow(set.id)}
             aria-pressed={set.id === shownId}
           >
-            {set.groups ? <SmallTarget set={set} /> : <SmallSheet set={set} vanes={paper.vaneCount} />}
+            {set.walk ? (
+              <SmallWalk set={set} />
+            ) : set.groups ? (
+              <SmallTarget set={set} />
+            ) : (
+              <SmallSheet set={set} vanes={paper.vaneCount} />
+            )}
             <span>
               <b>Set {set.number}</b>
               {set.purpose !== 'session' && <small> {purposes[set.purpose]}</small>}
@@ -129,7 +135,11 @@ const longer = (what: string, { x, y }: { x: number; y: number }, figure: Write)
     ? `${what} ${x < 0 ? 'left' : 'right'} ${figure(Math.abs(x), 'in', 2)}`
     : `${what} ${y < 0 ? 'low' : 'high'} ${figure(Math.abs(y), 'in', 2)}`;
 
-function short({ groups, mean }: ShotSet, figure: Write): string {
+function short({ groups, walk, mean }: ShotSet, figure: Write): string {
+  if (walk) {
+    if (!walk.together) return 'too few yet';
+    return walk.shown === 'noneShown' ? 'no drift shown' : `drifts ${walk.together.words}`;
+  }
   if (!groups) return mean ? longer('tail', mean.mean, figure) : 'no tears yet';
   if (!groups.offset) return 'too few yet';
   return groups.verdict === 'noDifferenceShown'
@@ -155,6 +165,27 @@ function SmallTarget({ set }: { set: ShotSet }) {
           fill={shot.arrow === 'bare' || shot.arrow === 'fieldPoint' ? 'var(--paper)' : 'var(--paper-ink)'}
           stroke="var(--paper-ink)"
           strokeWidth="2"
+        />
+      ))}
+    </svg>
+  );
+}
+
+/** A walk-back small: its hits beside the plumb line, the farthest distance on top. */
+function SmallWalk({ set }: { set: ShotSet }) {
+  const yards = set.walk!.distances.map((d) => d.yards);
+  const half = Math.max(2, ...counted(set).map((shot) => Math.abs(shot.point.x)));
+  return (
+    <svg width="120" height="76" viewBox="-60 -38 120 76" aria-hidden="true">
+      <rect x="-60" y="-38" width="120" height="76" fill="var(--paper)" stroke="var(--edge)" />
+      <path d="M0 -38V38" stroke="var(--paper-green)" strokeWidth="2" />
+      {counted(set).map((shot) => (
+        <circle
+          key={shot.id}
+          cx={(shot.point.x / half) * 50}
+          cy={26 - (yards.indexOf(shot.yards!) / Math.max(1, yards.length - 1)) * 52}
+          r="4"
+          fill="var(--paper-ink)"
         />
       ))}
     </svg>

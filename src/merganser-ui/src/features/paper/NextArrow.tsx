@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { Pick } from '../../parts/Pick';
+import { stageOf } from './stages';
 import { counted, type Paper } from './paperTypes';
 import type { NextSet } from './usePaperWork';
 
@@ -19,9 +20,7 @@ export function NextArrow({
       label="Next arrow of the trial"
       value=""
       disabled={counted(last).length === 0}
-      onChange={(arrowVersionId) =>
-        onTake({ distance: last.distanceTyped, fletched: last.fletched, atTarget: false, heads: false, arrowVersionId })
-      }
+      onChange={(arrowVersionId) => onTake({ ...stageOf(last), arrowVersionId })}
     >
       <option value="" disabled>
         Take the next arrow

@@ -12,11 +12,13 @@ import { Empty } from '../../parts/Empty';
 import { Main, Page } from '../../parts/Page';
 import { classes } from '../../parts/classes';
 import { NocksPage } from './NocksPage';
-import { freshPlan, PaperPlan, seenBeforeYouShoot, type Plan } from './PaperPlan';
+import { seenBeforeYouShoot } from './BeforeYouShoot';
+import { freshPlan, PaperPlan, type Plan } from './PaperPlan';
 import { PaperSession } from './PaperSession';
 import type { Way } from './SessionWays';
 import { SheetGrid } from './SheetGrid';
 import { TargetFace } from './target/TargetFace';
+import { isAtTarget } from './stages';
 import { usePaperWork } from './usePaperWork';
 import { Pane } from './Pane';
 import sheet from './Sheet.module.css';
@@ -37,7 +39,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
   const [planning, setPlanning] = useState<Plan | null>(null);
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
   const paper = work.newest.data?.paper ?? undefined;
-  const shotAtTarget = paper?.sets.at(-1)?.groups != null;
+  const shotAtTarget = isAtTarget(paper?.sets.at(-1));
   const plan: Plan =
     planning ??
     freshPlan(
@@ -46,6 +48,8 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
     );
   // Groups of their own begin beside a paper; a session that is at the target is the same at both stops.
   const beginning = planning !== null || (at === 'groups' && paper !== undefined && !shotAtTarget);
+  const first = plan.stages[0]!;
+  const toBegin = setUp[first.walk ? 'walk' : first.atTarget ? 'groups' : 'paper'];
   const stop = paper && !beginning && shotAtTarget ? 'groups' : at;
 
   useEscape(planning !== null && paper !== undefined, () => setPlanning(null));
@@ -137,19 +141,10 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
         />
       ) : (
         <Foot
-          sentence={
-            work.unreachable
-              ? 'Kept here, not yet saved.'
-              : (work.problem?.message ??
-                (plan.stages[0]!.atTarget ? 'Set two aiming points and begin.' : 'Hang the paper and begin.'))
-          }
-          reason={
-            plan.stages[0]!.atTarget
-              ? 'A hand apart, one for each kind of arrow. A clear range behind.'
-              : 'Target well behind the paper. A clear range.'
-          }
+          sentence={work.unreachable ? 'Kept here, not yet saved.' : (work.problem?.message ?? toBegin.sentence)}
+          reason={toBegin.reason}
           trouble={work.problem !== null}
-          button={plan.stages[0]!.atTarget ? 'Begin these groups' : 'Begin this paper'}
+          button={toBegin.button}
           busy={work.busy}
           onGo={() => void begin()}
           extra={
@@ -169,3 +164,22 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
     </Page>
   );
 }
+
+/** What is set up before it begins. */
+const setUp = {
+  paper: {
+    sentence: 'Hang the paper and begin.',
+    reason: 'Target well behind the paper. A clear range.',
+    button: 'Begin this paper',
+  },
+  groups: {
+    sentence: 'Set two aiming points and begin.',
+    reason: 'A hand apart, one for each kind of arrow. A clear range behind.',
+    button: 'Begin these groups',
+  },
+  walk: {
+    sentence: 'Hang a plumb line and begin at the zero.',
+    reason: 'One line to aim at from every distance. A clear range behind.',
+    button: 'Begin this walk-back',
+  },
+};

@@ -1,11 +1,11 @@
-import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
 import { useFigures } from '../../units/UnitsContext';
 import { ChoiceRow } from '../../parts/ChoiceRow';
-import { Bullets } from '../../parts/List';
 import { classes } from '../../parts/classes';
+import { BeforeYouShoot } from './BeforeYouShoot';
 import type { Choices } from './paperTypes';
+import { typedStage } from './stages';
 import type { Kinds } from './usePaperWork';
 import { Tick } from '../../parts/Tick';
 import { Pane } from './Pane';
@@ -30,7 +30,7 @@ export interface Plan {
 export const freshPlan = (arrowId: string, atTarget = false): Plan => ({
   arrowId,
   kind: 'tune',
-  stages: [{ distance: atTarget ? '20' : '3', fletched: false, atTarget, heads: false }],
+  stages: [{ distance: atTarget ? '20' : '3', fletched: false, atTarget, heads: false, walk: null }],
   tolerance: 0.25,
   shotsPerDecision: 2,
   byMachine: false,
@@ -65,15 +65,17 @@ const schools: { value: string; label: string }[] = [
 const OWN = 'own';
 /** Yards from which vanes have straightened most of a tear. */
 const FAR = 6;
-type Shot = 'bare' | 'fletched' | 'target' | 'heads';
+type Shot = 'bare' | 'fletched' | 'target' | 'heads' | Schemas['WalkPins'];
 const dress: [Shot, string][] = [
   ['bare', 'Bare shafts'],
   ['fletched', 'Fletched'],
   ['target', 'Groups of both at a target'],
   ['heads', 'Broadheads and field points'],
+  ['own', 'Walk-back, own pins'],
+  ['one', 'Walk-back, one pin'],
 ];
 const shotOf = (stage: Plan['stages'][number]): Shot =>
-  stage.heads ? 'heads' : stage.atTarget ? 'target' : stage.fletched ? 'fletched' : 'bare';
+  stage.walk ?? (stage.heads ? 'heads' : stage.atTarget ? 'target' : stage.fletched ? 'fletched' : 'bare');
 
 const same = (a: Plan['stages'], b: Schemas['PlannedStage'][]) =>
   a.length === b.length &&
@@ -82,7 +84,8 @@ const same = (a: Plan['stages'], b: Schemas['PlannedStage'][]) =>
       Number(s.distance) === b[i]!.distance &&
       s.fletched === b[i]!.fletched &&
       s.atTarget === (b[i]!.atTarget ?? false) &&
-      s.heads === (b[i]!.heads ?? false),
+      s.heads === (b[i]!.heads ?? false) &&
+      s.walk === (b[i]!.walk ?? null),
   );
 
 /** What is shot, from where, by which school, and when it is good enough. */
@@ -94,6 +97,9 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
   const atTarget = plan.stages.every((stage) => stage.atTarget);
   const heads = plan.stages.some((stage) => stage.heads);
   const only = heads && plan.stages.every((stage) => stage.heads);
+  const walks = plan.stages.some((stage) => stage.walk);
+  const walk = plan.stages.every((stage) => stage.walk);
+  const onePin = plan.stages.some((stage) => stage.walk === 'one');
   const pick = <T,>(label: string, name: keyof Plan, options: [T, string][]) => (
     <ChoiceRow
       label={label}
@@ -105,7 +111,13 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
   return (
     <Pane roomy label={atTarget ? 'New groups' : 'A new paper'}>
       <h1>
-        {only ? 'Broadheads against field points' : atTarget ? 'Bare against fletched, at a target' : 'A new paper'}
+        {walk
+          ? 'A walk-back, at a target'
+          : only
+            ? 'Broadheads against field points'
+            : atTarget
+              ? 'Bare against fletched, at a target'
+              : 'A new paper'}
       </h1>
       {only && (
         <p className={w.muted}>
@@ -113,14 +125,28 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
           whether to leave it, to move the sight or to tune.
         </p>
       )}
-      {atTarget && !only && (
+      {walk && (
+        <p className={w.muted}>
+          From the zero outwards at one plumb line, fletched arrows alone. Arrows that drift to one side with distance
+          are the finding, once the drift is bigger than the archer’s own spread.
+        </p>
+      )}
+      {atTarget && !only && !walk && (
         <p className={w.muted}>
           Two aiming points a hand apart, one for each kind. The offset of the bare group from the fletched one is the
           finding, once it is bigger than the archer’s own spread.
         </p>
       )}
       <BeforeYouShoot
-        lines={(heads ? choices?.beforeHeads : atTarget ? choices?.beforeGroups : choices?.beforeYouShoot) ?? []}
+        lines={
+          (walks
+            ? choices?.[onePin ? 'beforeOnePin' : 'beforeWalk']
+            : heads
+              ? choices?.beforeHeads
+              : atTarget
+                ? choices?.beforeGroups
+                : choices?.beforeYouShoot) ?? []
+        }
       />
       {!atTarget &&
         pick<Schemas['SessionKind']>('What for', 'kind', [
@@ -143,13 +169,8 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
           onChange({
             ...plan,
             stages: found
-              ? found.stages.map((s) => ({
-                  distance: String(s.distance),
-                  fletched: s.fletched,
-                  atTarget: s.atTarget ?? false,
-                  heads: s.heads ?? false,
-                }))
-              : [{ distance: '8', fletched: false, atTarget: false, heads: false }],
+              ? found.stages.map(typedStage)
+              : [{ distance: '8', fletched: false, atTarget: false, heads: false, walk: null }],
           });
         }}
         choices={[
@@ -161,7 +182,13 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
       {one && (
         <div className={classes(l.pair, s.pair)}>
           <Field
-            label={plan.stages[0]!.atTarget ? 'Distance to the target' : 'Distance to the paper'}
+            label={
+              plan.stages[0]!.walk
+                ? 'Distance of the zero'
+                : plan.stages[0]!.atTarget
+                  ? 'Distance to the target'
+                  : 'Distance to the paper'
+            }
             name="distance"
             quantity="distance"
             value={plan.stages[0]!.distance}
@@ -179,8 +206,9 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
                   {
                     ...plan.stages[0]!,
                     fletched: shot === 'fletched',
-                    atTarget: shot === 'target' || shot === 'heads',
+                    atTarget: shot !== 'bare' && shot !== 'fletched',
                     heads: shot === 'heads',
+                    walk: shot === 'own' || shot === 'one' ? shot : null,
                   },
                 ],
               })
@@ -206,7 +234,7 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
                 [0.125, 'strict'],
               ],
         )}
-      {atTarget && <p className={w.muted}>{choices?.enoughAtTarget}</p>}
+      {atTarget && <p className={w.muted}>{walk ? choices?.enoughOfWalk : choices?.enoughAtTarget}</p>}
       {!atTarget &&
         pick(
           'Good enough',
@@ -233,8 +261,8 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
       {choices?.noStrict && <p className={w.muted}>{choices.noStrict}</p>}
       {plan.kind === 'tune' && (
         <>
-          <h2>{atTarget ? 'Pairs per decision' : 'Shots per decision'}</h2>
-          {pick('Shots per decision', 'shotsPerDecision', decisions)}
+          {!walk && <h2>{atTarget ? 'Pairs per decision' : 'Shots per decision'}</h2>}
+          {!walk && pick('Shots per decision', 'shotsPerDecision', decisions)}
           <Select
             label="School"
             name="school"
@@ -266,28 +294,5 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
         />
       )}
     </Pane>
-  );
-}
-
-const SEEN = 'merganser-before-you-shoot';
-
-export const seenBeforeYouShoot = () => localStorage.setItem(SEEN, 'seen');
-
-/** Set-up notes: open until a paper was begun with them, or they were closed. */
-function BeforeYouShoot({ lines }: { lines: string[] }) {
-  const [open, setOpen] = useState(localStorage.getItem(SEEN) === null);
-  const close = (still: boolean) => {
-    setOpen(still);
-    if (!still) seenBeforeYouShoot();
-  };
-  return (
-    <details className={s.before} open={open} onToggle={(event) => close(event.currentTarget.open)}>
-      <summary>Before you shoot</summary>
-      <Bullets>
-        {lines.map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-      </Bullets>
-    </details>
   );
 }

@@ -5,18 +5,27 @@ import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
 import { Key, Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
-import { freshHit, halfFor, kindOfKey, kindsOf, nextKind } from './target/groupTypes';
-import { Conditions } from './target/Conditions';
-import { HeadsPanel } from './target/HeadsPanel';
+import { freshHit, halfFor, kindOfKey, markedWith } from './target/groupTypes';
+import { AtTarget } from './target/AtTarget';
 import { TargetSheet } from './target/TargetSheet';
-import { useHeadMark } from './target/useHeadMark';
+import { useSightMark } from './target/useSightMark';
+import { WalkSheet } from './target/WalkSheet';
 import { FilmStrip } from './FilmStrip';
 import { LadderPanel } from './LadderPanel';
 import { LearnedPanel } from './LearnedPanel';
 import { readMarking, writeMarking } from './markingDraft';
 import { MovePanel } from './MovePanel';
 import { NextArrow } from './NextArrow';
-import { freshMarking, isMarked, type Marking, type Paper, type Purpose, type Shot, type Side } from './paperTypes';
+import {
+  freshMarking,
+  isMarked,
+  type Marking,
+  type Paper,
+  type Purpose,
+  type Shot,
+  type ShotSet,
+  type Side,
+} from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { ReadingSheet } from './ReadingSheet';
 import { SessionFoot } from './SessionFoot';
@@ -26,7 +35,7 @@ import { ShotsPanel } from './ShotsPanel';
 import { StageRail } from './StageRail';
 import { OpenAgain, TakeBack } from './TakeBack';
 import { usePaperMoves } from './usePaperMoves';
-import { stageOf, typedStage } from './stages';
+import { isAtTarget, stageOf, typedStage } from './stages';
 import type { NextSet, PaperWork } from './usePaperWork';
 import l from '../../parts/layout.module.css';
 import s from './PaperPage.module.css';
@@ -43,6 +52,9 @@ interface Props {
   goCheck: (kind: string) => void;
 }
 
+/** From where the last hit of a walk-back was shot. */
+const fromOf = (set: ShotSet) => (set.shots.at(-1)?.yards ? `${set.shots.at(-1)!.yards} yd` : '');
+
 const focusSheet = () => document.querySelector<SVGElement>('[data-testid=marking-sheet]')?.focus();
 
 /** A paper in work. */
@@ -57,7 +69,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
   };
   const [scale, setScale] = useState(() => ({ px: 96, half: halfFor(last) }));
   const [marking, setMarkingState] = useState<Marking | null>(() =>
-    readMarking(paper.id, last.groups ? kindsOf(last) : []),
+    readMarking(paper.id, isAtTarget(last) ? markedWith(last) : []),
   );
   const shown = paper.sets.find((s) => s.id === shownId) ?? last;
   const undo = useUndo();
@@ -71,7 +83,9 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
   };
   const mark = () => {
     setShownId(last.id);
-    setMarking(last.groups ? freshHit(nextKind(last, last.shots.at(-1)?.arrow ?? null)) : freshMarking(usualSide));
+    setMarking(
+      isAtTarget(last) ? freshHit(last, last.shots.at(-1)?.arrow ?? null, fromOf(last)) : freshMarking(usualSide),
+    );
     setTimeout(focusSheet);
   };
   const keepShot = async (marked = marking) => {
@@ -80,7 +94,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     if (after) {
       const newest = after.sets.at(-1)!;
       // At a target the next arrow is marked at once: a group is in the target, not one shot.
-      setMarking(marked.arrow ? freshHit(nextKind(newest, marked.arrow)) : null);
+      setMarking(marked.arrow ? freshHit(newest, marked.arrow, fromOf(newest)) : null);
       setWay('reading');
       setShownId(newest.id);
       const shot = newest.shots.at(-1)!;
@@ -119,7 +133,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
       arrowVersionId: purpose === 'controlArrow' ? other : null,
     });
   };
-  const moveSight = useHeadMark(paper, work, undo, show);
+  const moveSight = useSightMark(paper, work, undo, show);
+  const groups = paper.sets.findLast((set) => set.groups !== null);
   const accept = async () => {
     const open = paper.acceptedAt === null;
     if (!(await work.accept(paper, open))) return;
@@ -165,7 +180,10 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     else if (action === 'accept') void accept();
     else if (action === 'logMove') look('move');
     else if (action === 'madeMove') moves.madeAdvised();
-    else if (action === 'moveSight' && paper.heads?.pin) void moveSight({ pin: paper.heads.pin });
+    else if (action === 'moveSight') void moveSight({ pin: paper.heads?.pin ?? paper.walkSight?.pin ?? undefined });
+    else if (action === 'walkOn') void newSet(stageOf(last));
+    else if (action === 'walkAnew') void moveSight({ otherwise: true });
+    else if (action === 'groups' && groups) void newSet(stageOf(groups));
     else if (action === 'start') goStart();
     else if (action === 'rung') look('ladder');
     else if (action === 'card') window.open(`/api/bows/${paper.bowId}/card.pdf`, '_blank', 'noopener');
@@ -188,6 +206,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
             onKeep={(marked) => void keepShot(marked)}
             onCancel={() => setMarking(null)}
           />
+        ) : shown.walk ? (
+          <WalkSheet paper={paper} set={shown} />
         ) : shown.groups ? (
           <TargetSheet set={shown} />
         ) : (
@@ -209,18 +229,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
                 paper={paper}
                 set={shown}
                 onBack={(set) => void moves.goBackTo(set)}
-                conditions={shown.groups && <Conditions key={shown.id} paper={paper} set={shown} work={work} />}
-                heads={
-                  paper.heads &&
-                  shown === last && (
-                    <HeadsPanel
-                      key={paper.heads.sight?.words}
-                      paper={paper}
-                      work={work}
-                      onMoved={(typed) => void moveSight({ typed })}
-                    />
-                  )
-                }
+                atTarget={isAtTarget(shown) && <AtTarget paper={paper} set={shown} work={work} onMoved={moveSight} />}
               />
             )}
             {way === 'shots' && (
@@ -263,7 +272,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
                 {paper.acceptedAt ? 'Open it again' : paper.trial ? 'End the trial' : 'I accept this'}
               </Key>
               <Plain className={s.new} onClick={onNew}>
-                {last.groups ? 'New groups' : 'New paper'}
+                {isAtTarget(last) ? 'New groups' : 'New paper'}
               </Plain>
             </div>
           </div>

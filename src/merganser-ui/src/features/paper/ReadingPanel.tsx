@@ -11,6 +11,7 @@ import { ChanceBar, percent } from './ChanceBar';
 import { Powers } from './target/GroupParts';
 import { TrialPanel } from './TrialPanel';
 import { purposes, type Paper, type ShotSet } from './paperTypes';
+import { isAtTarget } from './stages';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
 import s from './ReadingPanel.module.css';
@@ -19,18 +20,15 @@ interface Props {
   paper: Paper;
   set: ShotSet;
   onBack?: (set: ShotSet) => void;
-  /** What heads ask for, where they are shot. */
-  heads?: ReactNode;
-  /** How the set was shot, at a target. */
-  conditions?: ReactNode;
+  /** What stands beside the reading at a target. */
+  atTarget?: ReactNode;
 }
 
 /** What the paper says, on what evidence, and the one move. */
-export function ReadingPanel({ paper, set, onBack, heads, conditions }: Props) {
+export function ReadingPanel({ paper, set, onBack, atTarget }: Props) {
   const units = useUnits();
   const { advice } = paper;
   const current = set.id === paper.sets.at(-1)!.id;
-  const radius = set.groups ? set.groups.radius : set.mean?.radius;
   return (
     <Pane label="Reading">
       {set.purpose !== 'session' && <p className={w.label}>A control: {purposes[set.purpose]}, the bow left alone</p>}
@@ -42,11 +40,11 @@ export function ReadingPanel({ paper, set, onBack, heads, conditions }: Props) {
               key={figure.name}
               figure={figure}
               size="small"
-              since={set.number > 1 && !set.groups ? 'the last set' : undefined}
+              since={set.number > 1 && !isAtTarget(set) ? 'the last set' : undefined}
             >
-              {figure.low !== null && radius != null ? (
+              {figure.high !== null && figure.value !== null ? (
                 <FigureNote>
-                  ± {withUnit(radius, 'in', 2, units)}
+                  ± {withUnit(figure.high - figure.value, 'in', 2, units)}
                   {figure.word ? `, ${figure.word}` : ''}
                 </FigureNote>
               ) : (
@@ -58,8 +56,7 @@ export function ReadingPanel({ paper, set, onBack, heads, conditions }: Props) {
       )}
       {paper.trial && <TrialPanel trial={paper.trial} />}
       {current && !paper.trial && <CurrentAdvice paper={paper} set={set} />}
-      {heads}
-      {conditions}
+      {atTarget}
       {set.groups && <Powers groups={set.groups} />}
       {!current && <PastSet set={set} onBack={onBack} />}
       {current && advice.runnerUp && (
@@ -128,7 +125,7 @@ function CurrentAdvice({ paper, set }: { paper: Paper; set: ShotSet }) {
       )}
       {advice.disputed && (
         <p>
-          <b>The way.</b> {advice.disputed}
+          <b>{advice.move ? 'The way.' : 'Another way.'}</b> {advice.disputed}
         </p>
       )}
       {[advice.move, advice.also].map(

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Foot } from '../../shell/Foot';
-import { kindName } from './target/groupTypes';
+import { kindName, walkDistances } from './target/groupTypes';
 import { isMarked, type Marking, type Paper } from './paperTypes';
 import type { PaperWork } from './usePaperWork';
 
@@ -32,14 +32,14 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
     return (
       <Foot
         trouble={work.problem !== null}
-        sentence={work.problem?.message ?? sentenceOf(marking)}
+        sentence={work.problem?.message ?? sentenceOf(marking, paper)}
         reason={
           work.problem ? 'Your marks are still here.' : 'A fault is kept and voided with its reason, not left out.'
         }
         button={marking.arrow ? 'Set it here' : 'Keep this shot'}
         busy={!isMarked(marking) || work.busy}
         onGo={onKeep}
-        alternative={marking.arrow ? 'Read the groups' : 'Leave it'}
+        alternative={marking.distance ? 'Read the walk' : marking.arrow ? 'Read the groups' : 'Leave it'}
         onAlternative={onLeave}
         extra={marking.arrow ? undoKey : undefined}
       />
@@ -63,11 +63,12 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
   );
 }
 
-function sentenceOf(marking: Marking): string {
-  if (marking.arrow)
-    return isMarked(marking)
-      ? `Set this hit: ${kindName[marking.arrow]}.`
-      : `Mark where it struck: ${kindName[marking.arrow]}.`;
+function sentenceOf(marking: Marking, paper: Paper): string {
+  if (marking.arrow) {
+    const from = walkDistances(paper.sets.at(-1)!).find((d) => d.typed === marking.distance)?.name;
+    const what = marking.distance ? `from ${from ?? marking.distance}` : kindName[marking.arrow];
+    return isMarked(marking) ? `Set this hit: ${what}.` : `Mark where it struck: ${what}.`;
+  }
   if (isMarked(marking)) return 'Keep this shot.';
   return marking.point
     ? 'Press where the tail went through.'

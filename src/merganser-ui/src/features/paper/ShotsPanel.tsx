@@ -28,7 +28,13 @@ export function ShotsPanel({ set, onMark }: Props) {
   return (
     <Pane label="Shots of this set">
       <h1>Shots of set {set.number}</h1>
-      <p className={w.label}>{set.groups ? 'from the aiming point of its kind' : 'tail from the point’s hole'}</p>
+      <p className={w.label}>
+        {set.walk
+          ? 'from the plumb line'
+          : set.groups
+            ? 'from the aiming point of its kind'
+            : 'tail from the point’s hole'}
+      </p>
       <ol className={s.shots} data-testid="shots">
         {set.shots.map((shot) => (
           <ShotLine
@@ -71,7 +77,7 @@ function ShotLine({
         {shot.arrow && (
           <small>
             {' '}
-            {shot.arrow}
+            {shot.from ? `from ${shot.from}` : shot.arrow}
             {shot.flight ? `, flew ${shot.flight}` : ''}
           </small>
         )}

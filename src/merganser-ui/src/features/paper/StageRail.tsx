@@ -4,6 +4,10 @@ import type { Paper } from './paperTypes';
 import type { Kinds } from './usePaperWork';
 import s from './StageRail.module.css';
 
+/** How a stage stands: its chance, or the hits of a walk-back. */
+const standing = ({ chance, walk, shots }: Paper['plan']['stages'][number]) =>
+  chance !== null ? `${percent(chance)} in` : walk && shots > 0 ? `${shots} hits` : 'not yet';
+
 /** The stages of the plan on a rail, the pointer at the one in work, each with how it stands. */
 export function StageRail({ paper, onGo }: { paper: Paper; onGo: (stage: Kinds & { distance: number }) => void }) {
   return (
@@ -24,7 +28,7 @@ export function StageRail({ paper, onGo }: { paper: Paper; onGo: (stage: Kinds &
                 strokeDasharray={stage.planned ? undefined : '3 2'}
               />
             </svg>
-            <b>{stage.words}</b> <small>{stage.chance === null ? 'not yet' : `${percent(stage.chance)} in`}</small>
+            <b>{stage.words}</b> <small>{standing(stage)}</small>
           </ButtonBase>
         </li>
       ))}

@@ -50,6 +50,7 @@ export const set = (number: number, part: object = {}) => ({
   distance: 3,
   fletched: false,
   groups: null,
+  walk: null,
   purpose: 'session',
   arrowName: 'Light',
   startedAt: '2026-11-23T18:00:00Z',

@@ -29,6 +29,8 @@ const shot = (number: number, part: object = {}) => ({
   place: '0.80 in left, 0.05 in high',
   arrow: null,
   flight: null,
+  yards: null,
+  from: null,
   ...part,
 });
 
@@ -52,6 +54,7 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   notesNotShown: 0,
   wayBack: [],
   groups: null,
+  walk: null,
   markBefore: null,
   conditions: null,
   ...part,

@@ -24,6 +24,8 @@ export interface Marking {
   arrow: Schemas['ArrowKind'];
   /** How it was seen to fly to a target. */
   flight: Schemas['Flight'];
+  /** From where it was shot in a walk-back, as typed; empty elsewhere. */
+  distance: string;
 }
 
 export const freshMarking = (side: Side): Marking => ({
@@ -37,6 +39,7 @@ export const freshMarking = (side: Side): Marking => ({
   arrowNumber: '',
   arrow: null,
   flight: null,
+  distance: '',
 });
 
 export const level: Words = {

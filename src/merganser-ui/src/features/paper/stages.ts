@@ -1,16 +1,28 @@
+import type { Schemas } from '../../api/client';
 import type { ShotSet } from './paperTypes';
-import type { Kinds } from './usePaperWork';
 
-/** The stage of a set, and that of a plan, as the next set is begun with it. */
+/** What is left out of a stage is not so. */
+type Stage = Pick<Schemas['PlannedStage'], 'distance' | 'fletched' | 'atTarget' | 'heads'> & {
+  walk?: Schemas['PlannedStage']['walk'];
+};
+
+/** True for a set that is shot at a target: groups, or a walk-back. */
+export const isAtTarget = (set: ShotSet | undefined) => set !== undefined && (set.groups !== null || set.walk !== null);
+
+/** The stage of a set, as the next set is begun with it. */
 export const stageOf = (set: ShotSet) => ({
   distance: set.distanceTyped,
   fletched: set.fletched,
-  atTarget: set.groups !== null,
+  atTarget: isAtTarget(set),
   heads: set.groups?.heads ?? false,
+  walk: set.walk?.pins ?? null,
 });
-export const typedStage = ({ distance, fletched, atTarget, heads }: Kinds & { distance: number }) => ({
+
+/** A stage of a plan, as it is typed. */
+export const typedStage = ({ distance, fletched, atTarget = false, heads = false, walk = null }: Stage) => ({
   distance: String(distance),
   fletched,
   atTarget,
   heads,
+  walk,
 });

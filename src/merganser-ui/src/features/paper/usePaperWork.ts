@@ -11,6 +11,7 @@ export interface Kinds {
   fletched: boolean;
   atTarget: boolean;
   heads: boolean;
+  walk: Schemas['WalkPins'] | null;
 }
 
 export interface NextSet extends Kinds {
@@ -20,7 +21,21 @@ export interface NextSet extends Kinds {
 }
 
 /** A sight's pin moved, inches: right and up as the archer sees it. */
-export type Pin = NonNullable<Schemas['SightMove']>;
+type Pin = NonNullable<Schemas['SightMove']>;
+
+/** The sight moved: as it was advised, as typed, or in a walk-back levelled or set by its hits. */
+export interface MarkTold {
+  pin?: Pin;
+  typed?: { right: string; up: string };
+  otherwise?: boolean;
+}
+
+/** How it is shot from here on, as typed. */
+interface HowShot {
+  wind: string;
+  across: string;
+  seated: boolean;
+}
 
 /** What stands beside a move: words, the entry it corrects, the set that it was made after. */
 export interface MoveBeside {
@@ -93,6 +108,7 @@ export function usePaperWork(bowId: string) {
               fletched: stage.fletched,
               atTarget: stage.atTarget,
               heads: stage.heads,
+              walk: stage.walk,
               purpose,
               arrowVersionId,
             },
@@ -114,6 +130,7 @@ export function usePaperWork(bowId: string) {
                 typed: typed ? { right: marking.right, up: marking.up } : null,
                 arrowNumber: marking.arrowNumber || null,
                 flight: marking.flight,
+                distance: marking.distance || null,
               },
             }),
           );
@@ -150,19 +167,22 @@ export function usePaperWork(bowId: string) {
         if (!moved) refresh();
         return moved;
       }),
-    headMark: (paper: Paper, told: { pin?: Pin; typed?: { right: string; up: string } }) =>
-      act(`head mark ${paper.id} ${paper.version} ${JSON.stringify(told)}`, (id) =>
+    sightMark: (paper: Paper, told: MarkTold) =>
+      act(`sight mark ${paper.id} ${paper.version} ${JSON.stringify(told)}`, (id) =>
         answer(
-          api.POST('/api/papers/{id}/head-marks', {
+          api.POST('/api/papers/{id}/sight-marks', {
             params: { path: { id: paper.id } },
-            body: { id, pin: told.pin ?? null, typed: told.typed ?? null },
+            body: { id, pin: told.pin ?? null, typed: told.typed ?? null, otherwise: told.otherwise ?? false },
           }),
         ),
       ),
-    conditions: (paper: Paper, wind: string, seated: boolean) =>
-      act(`conditions ${paper.id} ${paper.version} ${wind} ${seated}`, (id) =>
+    conditions: (paper: Paper, how: HowShot) =>
+      act(`conditions ${paper.id} ${paper.version} ${JSON.stringify(how)}`, (id) =>
         answer(
-          api.POST('/api/papers/{id}/conditions', { params: { path: { id: paper.id } }, body: { id, wind, seated } }),
+          api.POST('/api/papers/{id}/conditions', {
+            params: { path: { id: paper.id } },
+            body: { id, ...how, across: how.across || null },
+          }),
         ),
       ),
     sight: (paper: Paper, eyeToPin: string, click: string) =>

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { Key } from '../../../parts/Buttons';
 import { Field } from '../../../parts/Field';
+import { Fold } from '../../../parts/Fold';
 import { Tick } from '../../../parts/Tick';
 import type { Paper, ShotSet } from '../paperTypes';
 import type { PaperWork } from '../usePaperWork';
 import w from '../../../parts/words.module.css';
-import s from './Conditions.module.css';
 
 interface Props {
   paper: Paper;
@@ -16,17 +16,19 @@ interface Props {
 /** How a set was shot: what was noted, and for the set in work a place to note it. */
 export function Conditions({ paper, set, work }: Props) {
   const [wind, setWind] = useState(set.conditions?.wind ?? '');
+  const [across, setAcross] = useState(set.conditions?.across ? `${set.conditions.across} mph` : '');
   const [seated, setSeated] = useState(set.conditions?.seated ?? false);
-  const keep = () => void work.conditions(paper, wind, seated);
+  const keep = () => void work.conditions(paper, { wind, across, seated });
   const current = set.id === paper.sets.at(-1)!.id;
   return (
     <section data-testid="conditions">
       {set.conditions && <p>{set.conditions.words}</p>}
       {current && (
-        <details className={s.note}>
-          <summary>Note wind and stance</summary>
+        <Fold words="Note wind and stance">
           <p className={w.muted}>
-            Shoot the two kinds in turn: a wind that changes between the groups is an offset of its own.
+            {set.walk
+              ? 'A wind across bends a walk-back by itself: say it as a figure, and its least share is taken off.'
+              : 'Shoot the two kinds in turn: a wind that changes between the groups is an offset of its own.'}
           </p>
           <Field
             label="Wind, in your words"
@@ -37,13 +39,25 @@ export function Conditions({ paper, set, work }: Props) {
             fault={(work.faults.wind ?? work.faults.note)?.[0]}
             onEnter={keep}
           />
+          {set.walk && (
+            <Field
+              label="Wind across, from the left (right: −)"
+              name="across"
+              quantity="wind"
+              value={across}
+              onChange={setAcross}
+              hint="empty: calm, or not known"
+              fault={work.faults.across?.[0]}
+              onEnter={keep}
+            />
+          )}
           <Tick checked={seated} onChange={setSeated}>
             Shot from a seat
           </Tick>
           <Key disabled={work.busy} onClick={keep}>
             Note it from here on
           </Key>
-        </details>
+        </Fold>
       )}
     </section>
   );

@@ -1,15 +1,12 @@
-import { useState } from 'react';
 import type { Schemas } from '../../../api/client';
 import { headMap } from '../../../drawing/heads';
-import { Key } from '../../../parts/Buttons';
-import { Field } from '../../../parts/Field';
 import { Table } from '../../../parts/Table';
 import { percent } from '../ChanceBar';
 import type { Paper, ShotSet } from '../paperTypes';
-import type { PaperWork } from '../usePaperWork';
+import type { MarkTold, PaperWork } from '../usePaperWork';
+import { SightPart } from './SightPart';
 import { Hit } from './TargetFace';
 import w from '../../../parts/words.module.css';
-import l from '../../../parts/layout.module.css';
 import s from './HeadsPanel.module.css';
 
 type Heads = NonNullable<Schemas['PaperView']['heads']>;
@@ -17,7 +14,7 @@ type Heads = NonNullable<Schemas['PaperView']['heads']>;
 interface Props {
   paper: Paper;
   work: Pick<PaperWork, 'faults' | 'busy' | 'sight'>;
-  onMoved: (typed: { right: string; up: string }) => void;
+  onMoved: (told: MarkTold) => void;
 }
 
 const MAP = { width: 300, height: 250 };
@@ -80,7 +77,9 @@ export function HeadsPanel({ paper, work, onMoved }: Props) {
         </>
       )}
       {heads.noSight && <p className={w.muted}>{heads.noSight}</p>}
-      {heads.sight && <SightPart sight={heads.sight} mark={heads.mark} paper={paper} work={work} onMoved={onMoved} />}
+      {heads.sight && (
+        <SightPart heads sight={heads.sight} mark={heads.mark} paper={paper} work={work} onMoved={onMoved} />
+      )}
     </section>
   );
 }
@@ -135,76 +134,5 @@ function HeadMapPicture({ map, set }: { map: NonNullable<Heads['map']>; set: Sho
         fill="none"
       />
     </svg>
-  );
-}
-
-/** The sight of the bow, and the heads' own mark on it. */
-function SightPart({
-  sight,
-  mark,
-  paper,
-  work,
-  onMoved,
-}: Props & { sight: NonNullable<Heads['sight']>; mark: string | null }) {
-  const { faults, busy } = work;
-  const [eye, setEye] = useState(sight.eyeToPinTyped);
-  const [click, setClick] = useState(sight.clickTyped);
-  const [right, setRight] = useState('');
-  const [up, setUp] = useState('');
-  const keepSight = () => void work.sight(paper, eye, click);
-  return (
-    <>
-      <h2>The sight</h2>
-      {mark && <p data-testid="head-mark">{mark}</p>}
-      <p className={w.muted}>{sight.words}</p>
-      <details className={s.sight}>
-        <summary>Measure it, or say how it was moved</summary>
-        <div className={l.pair}>
-          <Field
-            label="Eye to pin"
-            name="eyeToPin"
-            quantity="length"
-            value={eye}
-            onChange={setEye}
-            fault={faults.eyeToPin?.[0]}
-          />
-          <Field
-            label="One click moves the pin"
-            name="click"
-            quantity="length"
-            value={click}
-            onChange={setClick}
-            hint="empty: no clicks"
-            fault={faults.click?.[0]}
-            onEnter={keepSight}
-          />
-        </div>
-        <Key disabled={busy} onClick={keepSight}>
-          Keep this sight
-        </Key>
-        <div className={l.pair}>
-          <Field
-            label="For heads, pin right (left: −)"
-            name="right"
-            quantity="length"
-            value={right}
-            onChange={setRight}
-            fault={faults.right?.[0]}
-          />
-          <Field
-            label="For heads, pin up (down: −)"
-            name="up"
-            quantity="length"
-            value={up}
-            onChange={setUp}
-            fault={faults.up?.[0]}
-            onEnter={() => onMoved({ right, up })}
-          />
-        </div>
-        <Key disabled={busy} onClick={() => onMoved({ right, up })}>
-          I moved it so, for heads
-        </Key>
-      </details>
-    </>
   );
 }

@@ -6,7 +6,7 @@ import { useFigures } from '../../../units/UnitsContext';
 import { Pane } from '../Pane';
 import { WhichArrow } from '../WhichArrow';
 import type { Marking, ShotSet } from '../paperTypes';
-import { flights, halves, headNumbers, kindName, kindsOf, nextNumber } from './groupTypes';
+import { flights, halves, headNumbers, kindName, markedWith, nextNumber, walkDistances } from './groupTypes';
 import w from '../../../parts/words.module.css';
 import l from '../../../parts/layout.module.css';
 
@@ -26,15 +26,19 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
   const { figure } = useFigures();
   const [typing, setTyping] = useState(marking.right !== '' || marking.up !== '');
   const heads = set.groups?.heads ?? false;
-  const kinds = kindsOf(set).map((kind) => [kind, `${capital(kindName[kind])} ${nextNumber(set, kind)}`] as const);
+  const kinds = markedWith(set).map((kind) => [kind, `${capital(kindName[kind])} ${nextNumber(set, kind)}`] as const);
   return (
     <Pane label="Marking a hit">
-      <ChoiceRow
-        label="Kind of arrow"
-        value={marking.arrow}
-        choices={kinds}
-        onChange={(arrow) => onChange({ ...marking, arrow })}
-      />
+      {set.walk ? (
+        <FromWhere marking={marking} set={set} fault={faults.distance?.[0]} onChange={onChange} onKeep={onKeep} />
+      ) : (
+        <ChoiceRow
+          label="Kind of arrow"
+          value={marking.arrow}
+          choices={kinds}
+          onChange={(arrow) => onChange({ ...marking, arrow })}
+        />
+      )}
       <h1>Where did it strike?</h1>
       <p className={w.muted}>{set.headline}</p>
       {marking.arrow === 'broadhead' ? (
@@ -57,12 +61,13 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
       {typing && (
         <div className={l.pair}>
           <Field
-            label="Right of its aiming point (left: −)"
+            label={`Right of ${set.walk ? 'the plumb line' : 'its aiming point'} (left: −)`}
             name="right"
             quantity="length"
             value={marking.right}
             onChange={(right) => onChange({ ...marking, right })}
             fault={(faults.right ?? faults.place)?.[0]}
+            onEnter={set.walk ? onKeep : undefined}
           />
           <Field
             label="Above its aiming point (below: −)"
@@ -91,13 +96,60 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
         onChange={onHalf}
       />
       <p className={w.muted}>
-        The two kinds are aimed a hand apart, so that shafts don’t meet: each counts from its own point. A finger slides
-        the cross and lifts to set it. Keys: arrows {figure(0.05, 'in', 2)}, with Shift {figure(0.5, 'in', 2)};{' '}
-        <kbd>Enter</kbd> sets it, <kbd>B</kbd> {heads ? 'broadhead' : 'bare'}, <kbd>F</kbd>{' '}
-        {heads ? 'field point' : 'fletched'}, <kbd>Esc</kbd> leaves.
+        {set.walk
+          ? 'Aim at the plumb line from every distance; what counts is how far beside it they strike. '
+          : 'The two kinds are aimed a hand apart, so that shafts don’t meet: each counts from its own point. '}
+        A finger slides the cross and lifts to set it. Keys: arrows {figure(0.05, 'in', 2)}, with Shift{' '}
+        {figure(0.5, 'in', 2)}; <kbd>Enter</kbd> sets it,{' '}
+        {!set.walk && (
+          <>
+            <kbd>B</kbd> {heads ? 'broadhead' : 'bare'}, <kbd>F</kbd> {heads ? 'field point' : 'fletched'},{' '}
+          </>
+        )}
+        <kbd>Esc</kbd> leaves.
       </p>
     </Pane>
   );
 }
+
+/** From which distance a hit of a walk-back was shot. */
+function FromWhere({
+  marking,
+  set,
+  fault,
+  onChange,
+  onKeep,
+}: Pick<Props, 'marking' | 'set' | 'onChange' | 'onKeep'> & { fault: string | undefined }) {
+  const distances = walkDistances(set);
+  const known = distances.some((d) => d.typed === marking.distance);
+  const [own, setOwn] = useState(!known && marking.distance !== '');
+  return (
+    <>
+      <ChoiceRow
+        label="From where it was shot"
+        value={own ? OWN : marking.distance}
+        choices={[...distances.map((d) => [d.typed, `${d.name}, ${d.hits}`] as const), [OWN, 'another'] as const]}
+        onChange={(distance) => {
+          setOwn(distance === OWN);
+          onChange({ ...marking, distance: distance === OWN ? '' : distance });
+        }}
+      />
+      {own && (
+        <Field
+          label="Another distance"
+          name="distance"
+          quantity="distance"
+          value={marking.distance}
+          onChange={(distance) => onChange({ ...marking, distance })}
+          fault={fault}
+          onEnter={onKeep}
+        />
+      )}
+      {!own && fault && <Fault>{fault}</Fault>}
+    </>
+  );
+}
+
+const OWN = 'own';
 
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

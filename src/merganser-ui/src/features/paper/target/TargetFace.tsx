@@ -14,6 +14,7 @@ export function TargetFace({
   cy,
   px,
   half,
+  plumb = false,
 }: {
   width: number;
   height: number;
@@ -21,6 +22,8 @@ export function TargetFace({
   cy: number;
   px: number;
   half: number;
+  /** True where a plumb line hangs through its middle. */
+  plumb?: boolean;
 }) {
   const { figure } = useFigures();
   const all = rings(half, useUnits().length === 'inches' ? 1 : 1 / 2.54);
@@ -44,6 +47,7 @@ export function TargetFace({
             {figure(radius, 'in', 0)}
           </text>
         ))}
+      {plumb && <path d={`M${cx} 0v${height}`} stroke="var(--paper-green)" strokeWidth="3" />}
       <path d={`M${cx} ${cy - 11}l11 11l-11 11l-11 -11z`} fill="var(--paper-green)" />
       <text x={cx} y={cy - half * px + 16} textAnchor="middle" fontSize="14">
         high

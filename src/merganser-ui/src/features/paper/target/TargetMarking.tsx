@@ -7,7 +7,7 @@ import { tailWords } from '../../../drawing/tear';
 import { counted, type Marking, type ShotSet } from '../paperTypes';
 import { placeUnder, steppedBy } from '../sheetHands';
 import { Hits, TargetFace } from './TargetFace';
-import { kindName, kindOfKey, nextNumber } from './groupTypes';
+import { hitsAt, kindName, kindOfKey, nextNumber, walkDistances } from './groupTypes';
 import s from '../Sheet.module.css';
 
 const LOUPE = 58;
@@ -36,14 +36,20 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
   const room = Math.min(width - 24, height - 8);
   const px = room / (2 * half);
   const [cx, cy] = [width / 2, height / 2];
-  const at = marking.point ?? { x: 0, y: 0 };
-  const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px });
+  const walked = walkDistances(set).find((d) => d.typed === marking.distance);
+  // On one pin an arrow drops: the face stands where it should strike.
+  const middle = walked?.drop ? -walked.drop : 0;
+  const at = marking.point ?? { x: 0, y: middle };
+  const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - (y - middle) * px });
   const kind = marking.arrow!;
+  const shots = set.walk ? (walked ? hitsAt(set, walked.yards) : []) : counted(set);
+  const number = set.walk ? (walked?.hits ?? 0) + 1 : nextNumber(set, kind);
+  const what = set.walk ? `${walked?.name ?? marking.distance}, hit` : kindName[kind];
 
   const placeOf = (event: PointerEvent): Place => {
     const { x, y } = placeUnder(event, svg.current!, { width, cx, cy, px });
     const edge = (value: number) => Math.max(-half, Math.min(half, value));
-    return { x: edge(x), y: edge(y) };
+    return { x: edge(x), y: middle + edge(y) };
   };
   const put = (point: Place) => {
     const next = { ...marking, point, right: '', up: '' };
@@ -78,7 +84,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
         viewBox={`0 0 ${width} ${height}`}
         tabIndex={0}
         role="application"
-        aria-label={`Face to mark the ${kindName[kind]} shot ${nextNumber(set, kind)}. Arrow keys move the cross, Enter sets it.`}
+        aria-label={`Face to mark the ${kindName[kind]} shot ${number}${set.walk ? ` from ${walked?.name ?? marking.distance}` : ''}. Arrow keys move the cross, Enter sets it.`}
         data-owns-keys
         data-testid="marking-sheet"
         onPointerDown={(event) => {
@@ -96,8 +102,8 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
         onKeyDown={press}
       >
         <g id={things}>
-          <TargetFace width={width} height={height} cx={cx} cy={cy} px={px} half={half} />
-          <Hits shots={counted(set)} screen={screen} strong={kind} />
+          <TargetFace width={width} height={height} cx={cx} cy={cy} px={px} half={half} plumb={set.walk !== null} />
+          <Hits shots={shots} screen={screen} strong={kind} />
         </g>
         <Cross at={aim} shown={marking.point !== null} />
         {dragged && (
@@ -126,10 +132,16 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
           </svg>
         )}
         <text x="16" y="28" fontSize="16" fontWeight="620">
-          {kindName[kind]} {nextNumber(set, kind)}
+          {what} {number}
         </text>
         <text x="16" y="48" fontSize="15" data-testid="mark-at">
-          {marking.point ? tailWords(marking.point, figure) : 'from its own aiming point'}
+          {marking.point
+            ? tailWords(marking.point, figure)
+            : middle
+              ? `the middle is ${figure(-middle, 'in', 0)} below the aiming point`
+              : set.walk
+                ? 'from the plumb line'
+                : 'from its own aiming point'}
         </text>
       </svg>
     </div>

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../../api/client';
-import { freshMarking, type Marking, type ShotSet } from '../paperTypes';
+import { counted, freshMarking, type Marking, type ShotSet } from '../paperTypes';
 
 export type ArrowKind = NonNullable<Schemas['ArrowKind']>;
 
@@ -23,10 +23,13 @@ export const countOf = (kind: ArrowKind, count: number) =>
 export const kindsOf = (set: ShotSet): [ArrowKind, ArrowKind] =>
   set.groups?.heads ? ['fieldPoint', 'broadhead'] : ['fletched', 'bare'];
 
+/** The kinds of arrow that a set is shot with: a walk-back with fletched ones alone. */
+export const markedWith = (set: ShotSet): ArrowKind[] => (set.walk ? ['fletched'] : kindsOf(set));
+
 /** The kind that a key marks next: B the bare shaft or the broadhead, F the other. */
 export function kindOfKey(set: ShotSet, key: string): ArrowKind | undefined {
   const [reference, tested] = kindsOf(set);
-  return { b: tested, f: reference }[key];
+  return set.walk ? undefined : { b: tested, f: reference }[key];
 }
 
 /** Numbers of heads to press; P is the practice head. */
@@ -37,6 +40,7 @@ const FIRST = 2;
 
 /** The kind that is marked next: the same until its group is begun, then the one that has fewer. */
 export function nextKind(set: ShotSet, last: ArrowKind | null): ArrowKind {
+  if (set.walk) return 'fletched';
   const [reference, tested] = kindsOf(set);
   const count = (kind: ArrowKind) => set.shots.filter((s) => s.voidReason === null && s.arrow === kind).length;
   const here = last ?? reference;
@@ -49,7 +53,12 @@ export function nextKind(set: ShotSet, last: ArrowKind | null): ArrowKind {
 /** The number that the next shot of a kind gets. */
 export const nextNumber = (set: ShotSet, kind: ArrowKind) => set.shots.filter((s) => s.arrow === kind).length + 1;
 
-export const freshHit = (kind: ArrowKind): Marking => ({ ...freshMarking('shootingSide'), arrow: kind });
+/** The next hit of a set: which kind, and in a walk-back from where. */
+export const freshHit = (set: ShotSet, last: ArrowKind | null, from = ''): Marking => ({
+  ...freshMarking('shootingSide'),
+  arrow: nextKind(set, last),
+  distance: set.walk ? nextDistance(set, from) : '',
+});
 
 /** So many tolerances to the edge of a face. */
 const TOLERANCES = 3;
@@ -57,10 +66,36 @@ const TOLERANCES = 3;
 /** Halves of faces that can be marked, inches. */
 export const halves = [4, 8, 16, 24];
 
+/** The distances of a walk-back to press: the text that is sent, what is said of it, its hits in this walk. */
+export const walkDistances = (set: ShotSet) =>
+  (set.walk?.distances ?? []).map(({ yards, name, drop }) => ({
+    typed: `${yards} yd`,
+    yards,
+    name,
+    drop,
+    hits: hitsAt(set, yards).length,
+  }));
+
+/** What counts of one walk at a distance. */
+export const hitsAt = (set: ShotSet, yards: number) => counted(set).filter((shot) => shot.yards === yards);
+
+/** Hits of a walk at one distance before the next is gone to. */
+const WALK_EACH = 5;
+
+/** From where the next hit of a walk is shot: the same distance until it has its hits, then the next one that lacks. */
+function nextDistance(set: ShotSet, last: string): string {
+  const all = walkDistances(set);
+  const at = all.findIndex((d) => d.typed === last);
+  const here = all[at];
+  if (last !== '' && (!here || here.hits < WALK_EACH)) return last;
+  const lacks = [...all.slice(at + 1), ...all.slice(0, at + 1)].find((d) => d.hits < WALK_EACH);
+  return (lacks ?? here ?? all[0])?.typed ?? '';
+}
+
 /** The narrowest of them on which the tolerance is a third and all shots of a set can be seen. */
 export const halfFor = (set: ShotSet) =>
   halves.find(
     (h) =>
       h >= TOLERANCES * (set.groups?.tolerance ?? 0) &&
-      set.shots.every(({ point }) => Math.max(Math.abs(point.x), Math.abs(point.y)) <= h),
+      set.shots.every(({ point }) => Math.max(Math.abs(point.x), set.walk ? 0 : Math.abs(point.y)) <= h),
   ) ?? 24;

@@ -117,7 +117,7 @@ describe('what heads ask for', () => {
     expect(screen.getByText('Allowed is 10 to 50 in.')).toBeTruthy();
     await userEvent.type(screen.getByLabelText('For heads, pin up (down: −)'), '-.1');
     await userEvent.click(screen.getByText('I moved it so, for heads'));
-    expect(onMoved).toHaveBeenCalledWith({ right: '', up: '-.1' });
+    expect(onMoved).toHaveBeenCalledWith({ typed: { right: '', up: '-.1' } });
   });
 
   it('says nothing of a sight where the bow has none', () => {

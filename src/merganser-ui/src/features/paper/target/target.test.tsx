@@ -87,7 +87,7 @@ describe('a hit', () => {
   const marking = (change = vi.fn(), keep = vi.fn(), part: Partial<Marking> = {}) => {
     show(
       <TargetMarking
-        marking={{ ...freshHit('fletched'), ...part }}
+        marking={{ ...freshHit(set(), null), ...part }}
         set={set()}
         half={8}
         onChange={change}
@@ -141,7 +141,7 @@ describe('a hit', () => {
     const change = vi.fn();
     show(
       <HitPanel
-        marking={{ ...freshHit('fletched'), right: '1' }}
+        marking={{ ...freshHit(set(), null), right: '1' }}
         set={set()}
         half={8}
         faults={{ up: ['Allowed is −24 to 24 in.'] }}

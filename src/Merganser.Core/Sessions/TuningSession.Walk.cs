@@ -1,0 +1,98 @@
+using Merganser.Core.Groups;
+using Merganser.Core.Messages;
+using Merganser.Core.Paper;
+using Merganser.Core.Tuning;
+
+namespace Merganser.Core.Sessions;
+
+/// <summary>What a session knows of a walk-back.</summary>
+public sealed partial class TuningSession
+{
+    private readonly Dictionary<int, WalkReading> walks = [];
+
+    /// <summary>The walk-back in work, or null where none is shot.</summary>
+    public WalkReading? Walk => WalkOf(Now.Stage.Walk is null && Stage.Walk is not null ? LastOfStage : Now);
+
+    /// <summary>
+    /// A set's walk with those before it of the same day, with the bow and the sight as they stood; null for other
+    /// stages.
+    /// </summary>
+    public WalkReading? WalkOf(SessionSet set)
+    {
+        if (set.Stage.Walk is null)
+        {
+            return null;
+        }
+
+        if (!walks.TryGetValue(set.Number, out var walk))
+        {
+            SessionSet[] alike =
+            [
+                .. Sets.Where(s =>
+                    s.Number <= set.Number
+                    && s.OfSession
+                    && s.Stage == set.Stage
+                    && (s.SightAt, s.Rig) == (set.SightAt, set.Rig)
+                    && AtSamePlaces(s, set)
+                ),
+            ];
+            SessionSet[] shot = [.. OfOneDay(alike).Append(set).DistinctBy(s => s.Number)];
+            walk = new WalkReading([.. shot.Select(s => (s, ConditionsOf(s)?.Across ?? 0))], FlightOf(set));
+            walks[set.Number] = walk;
+        }
+
+        return walk;
+    }
+
+    /// <summary>True where the bow stands as it did at a set.</summary>
+    private bool StandsAs(SessionSet set) =>
+        set.Rig == replay.Rig
+        && Bow.Adjusters.All(a => set.Positions.GetValueOrDefault(a.Kind, a.Position) == a.Position);
+
+    /// <summary>
+    /// What groups of this paper show sideways with the bow as it stands, where it is clear and more than their
+    /// tolerance: centre shot.
+    /// </summary>
+    internal Message? CentreShotShown =>
+        GroupsHere is { Groups: { Verdict: GroupVerdict.Clear, Offset: { } offset } groups }
+        && Math.Abs(offset.Offset.X) > groups.Tolerance
+            ? groups.Words
+            : null;
+
+    /// <summary>Whether groups of this paper show centre shot; null where none were read with the bow as it
+    /// stands.</summary>
+    public bool? CentreShotSeen => GroupsHere is null ? null : CentreShotShown is not null;
+
+    private SessionSet? GroupsHere =>
+        Sets.LastOrDefault(s => s is { OfSession: true, Groups.Offset: not null } && StandsAs(s));
+
+    /// <summary>Where the sight stands for all arrows from the first set, as far as its moves are known.</summary>
+    public SightMove SightAt => replay.Sight;
+
+    /// <summary>The moves of the sight for all arrows between a set and the one before it.</summary>
+    public IReadOnlyList<SightMove> SightBefore(SessionSet set) => replay.SightBefore(set);
+
+    private StageState StateOfWalk(PlannedStage stage, bool inWork)
+    {
+        SessionSet[] walked = [.. Sets.Where(s => s.OfSession && s.Begun.Stage == stage && s.IsShot)];
+        var hits = walked.Sum(s => s.Shots.Count(h => h.Counts));
+        var words = walked.Length == 0 ? null : WalkOf(walked[^1])!.Words;
+        return new StageState(stage, Plan.Stages.Contains(stage), inWork, hits, words, null);
+    }
+
+    private SessionSet LastOfStage => Sets.Last(s => s.OfSession && s.Stage == Stage);
+
+    private FlatFire? FlightOf(SessionSet set) =>
+        Arrows.FirstOrDefault(a => a.Version == set.Begun.Arrow) is { } shot ? FlatFire.Of(Bow.Bow, shot.Arrow) : null;
+
+    private static bool AtSamePlaces(SessionSet one, SessionSet other) =>
+        one.Positions.All(p => other.Positions.GetValueOrDefault(p.Key, p.Value) == p.Value);
+
+    /// <summary>Those that were shot on the day of the last hit.</summary>
+    private static IEnumerable<SessionSet> OfOneDay(SessionSet[] sets)
+    {
+        (SessionSet Set, DateTimeOffset At)[] hits = [.. sets.SelectMany(s => s.Shots.Select(h => (s, h.At)))];
+        var ago = ShootingDays.Ago([.. hits.Select(h => h.At)]);
+        return hits.Where((_, i) => ago[i] == 0).Select(h => h.Set).Distinct();
+    }
+}
