@@ -50,6 +50,7 @@ internal static class WalkWorld
             Shown(sessions / 4, row, slope, curve);
         }
 
+        SightingWorld.Run(Math.Max(100, sessions / 20));
         return Task.CompletedTask;
     }
 

@@ -68,9 +68,54 @@ public class WalkTests
         screen.SeeText("[data-testid=words]", "Too few to read");
         screen.Push("Undo: shot 1");
         screen.SeeText("[data-testid=words]", "Nothing yet");
-        screen.See("[data-testid=walk] summary").Click();
+        screen.See("[data-testid=at-target] summary").Click();
         screen.Push("I levelled it, or set it by its hits");
-        screen.SeeText("[data-testid=film]", "sight set otherwise, walked anew");
+        screen.SeeText("[data-testid=film]", "sight set otherwise, shot anew");
+    }
+
+    [Fact]
+    public void A_pin_is_set_by_its_hits_in_the_sights_own_clicks_then_the_next()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(Compound + "/groups");
+        screen.Pick("stages", "sight in, 20 to 60 yd");
+        screen.SeeText("h1", "Sighting in");
+        screen.Push("Begin sighting in");
+        screen.SeeText("[data-testid=advice]", "Shoot 3 at 20 yd");
+        screen.See("[data-testid=at-target] summary").Click();
+        screen.Type("eyeToPin", "36");
+        screen.Type("click", ".02");
+        screen.Push("Keep this sight");
+        screen.SeeText("[data-testid=at-target]", "one click 0.020 in, as measured");
+        Hits(screen, (3.1, -2.2), (2.8, -1.9), (3.1, -1.9));
+        screen.SeeText("[data-testid=words]", "The middle strikes 3.00 in right, 2.00 in low at 20 yd.");
+        screen.SeeText("[data-testid=advice]", "8 clicks right, 5 clicks down");
+        StateAudit.Found(screen).ShouldBeEmpty("a pin that is set");
+        Body(screen, Keys.Enter);
+        screen.SeeText("[data-testid=film]", "sight right 0.160 in, down 0.100 in");
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-testid=advice]", "What was shot before counts on");
+        Hits(screen, (.2, -.1), (-.3, .2), (.1, -.1));
+        screen.SeeText("[data-testid=advice]", "20 yd is zeroed.");
+        screen.SeeText("[data-testid=go]", "On to 30 yd sight");
+        Body(screen, Keys.Enter);
+        screen.SeeText("[data-testid=advice]", "Shoot 3 at 30 yd");
+        screen.SeeText("[data-testid=pins]", "20 yd sight: over 99 % within it");
+    }
+
+    private static void Hits(Screen screen, params (double X, double Y)[] places)
+    {
+        Body(screen, "n");
+        foreach (var (x, y) in places)
+        {
+            screen.Push("Type the place");
+            screen.Type("right", x.ToString("F2", CultureInfo.InvariantCulture));
+            var words = screen.See("[data-testid=film]").Text;
+            screen.Type("up", y.ToString("F2", CultureInfo.InvariantCulture) + Keys.Enter);
+            screen.Until(_ => screen.See("[data-testid=film]").Text != words ? "kept" : null);
+        }
+
+        screen.Push("Read the hits");
     }
 
     private static void Begin(Screen screen, string stages)

@@ -35,7 +35,7 @@ public class WalkTests
         paper["sets"]![0]!["figures"]!.AsArray().Count.ShouldBe(4);
         paper["sets"]![0]!["figures"]!.AsArray().ShouldAllBe(f => f!["working"]!["terms"]!.AsArray().Count > 0);
         ((string)paper["advice"]!["kind"]!).ShouldBe("moveTheSight");
-        var mark = new { id = App.NewId(), pin = paper["walkSight"]!["pin"] };
+        var mark = new { id = App.NewId(), pin = paper["sightAnswer"]!["pin"] };
         await app.Post($"/api/papers/{Id(paper)}/sight-marks", mark);
         paper = (await app.Post($"/api/papers/{Id(paper)}/sight-marks", mark)).Body;
         paper["sets"]!.AsArray().Count.ShouldBe(2, "the same move twice is one");
@@ -50,8 +50,8 @@ public class WalkTests
         app.Restart();
         var after = await app.Get($"/api/papers/{Id(paper)}");
         after["sets"]!.ToJsonString().ShouldBe(paper["sets"]!.ToJsonString());
-        after["walkSight"]!.ToJsonString().ShouldBe(paper["walkSight"]!.ToJsonString());
-        ((string)after["sets"]![2]!["markBefore"]!).ShouldBe("sight set otherwise, walked anew");
+        after["sightAnswer"]!.ToJsonString().ShouldBe(paper["sightAnswer"]!.ToJsonString());
+        ((string)after["sets"]![2]!["markBefore"]!).ShouldBe("sight set otherwise, shot anew");
     }
 
     [Fact]
@@ -84,6 +84,8 @@ public class WalkTests
     [InlineData("sight-marks", """{"typed":{"right":"","up":""}}""", "right")]
     [InlineData("sets", """{"distance":"60","fletched":false,"atTarget":true,"walk":"own"}""", "distance")]
     [InlineData("sets", """{"distance":"20","fletched":false,"walk":"own"}""", "heads")]
+    [InlineData("sets", """{"distance":"20","fletched":false,"sighting":true}""", "heads")]
+    [InlineData("sets", """{"distance":"3","fletched":false,"atTarget":true,"sighting":true}""", "distance")]
     [InlineData("sets", """{"distance":"20","fletched":false,"atTarget":true,"heads":true,"walk":"one"}""", "heads")]
     public async Task What_cannot_be_is_said_beside_its_field(string act, string body, string field)
     {
@@ -115,6 +117,35 @@ public class WalkTests
         paper = (await app.Post($"/api/sets/{SetId(paper)}/hits", Hit(1, "18 m"))).Body;
         ((double)paper["sets"]![0]!["shots"]![0]!["yards"]!).ShouldBe(18 / .9144, 1e-9);
         ((string)paper["sets"]![0]!["shots"]![0]!["from"]!).ShouldBe("19.7 yd");
+    }
+
+    [Fact]
+    public async Task A_pin_is_set_by_its_hits_and_what_was_shot_before_counts_on_after_a_restart()
+    {
+        using var app = new App();
+        var stages = new[] { 20, 30 }.Select(yards => new
+        {
+            distance = $"{yards}",
+            fletched = false,
+            atTarget = true,
+            sighting = true,
+        });
+        var paper = await app.StartPaper(stages);
+        ((string)paper["plan"]!["stages"]![0]!["words"]!).ShouldBe("20 yd sight");
+        foreach (var (x, y) in new[] { (3.1, -2.2), (2.8, -1.9), (3.1, -1.9) })
+        {
+            paper = (await app.Post($"/api/sets/{SetId(paper)}/hits", Hit(x, "", y))).Body;
+        }
+
+        ((string)paper["advice"]!["sentence"]!).ShouldStartWith("Sight right 0.142 in, down 0.094 in.");
+        var mark = new { id = App.NewId(), pin = paper["sightAnswer"]!["pin"] };
+        paper = (await app.Post($"/api/papers/{Id(paper)}/sight-marks", mark)).Body;
+        paper["sets"]![1]!["sighting"]!["earlier"]!.AsArray().Count.ShouldBe(3);
+        paper = (await app.Post($"/api/sets/{SetId(paper)}/hits", Hit(.2, "", .1))).Body;
+        ((int)paper["sets"]![1]!["sighting"]!["group"]!["count"]!).ShouldBe(4);
+        paper["sets"]![1]!["figures"]!.AsArray().Count.ShouldBe(3);
+        app.Restart();
+        (await app.Get($"/api/papers/{Id(paper)}"))["sets"]!.ToJsonString().ShouldBe(paper["sets"]!.ToJsonString());
     }
 
     private static object Hit(double right, string distance, double up = 0) =>

@@ -38,10 +38,6 @@ public sealed class HeadMap
     /// <summary>Fewer in a group show a region and no map.</summary>
     public const int LeastOfEach = 3;
 
-    /// <summary>The plane is taken in so many rings of one chance each, each in so many parts.</summary>
-    private const int Rings = 200;
-    private const int Parts = 120;
-
     /// <param name="offset">The offset with its spread.</param>
     /// <param name="tolerance">Good enough, inches, above 0.</param>
     /// <param name="straight">What a straight miss asks for.</param>
@@ -49,9 +45,9 @@ public sealed class HeadMap
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(tolerance);
         var shares = new double[3];
-        foreach (var place in Places(offset))
+        foreach (var place in TrueOffset.Places(offset.Offset, offset.Spread / Math.Sqrt(offset.Pairs), offset.Freedom))
         {
-            shares[(int)AnswerTo(place, tolerance, straight)] += 1.0 / (Rings * Parts);
+            shares[(int)AnswerTo(place, tolerance, straight)] += TrueOffset.Share;
         }
 
         (Leave, Sight, Tune) = (
@@ -88,22 +84,6 @@ public sealed class HeadMap
             (true, _, _) or (_, true, StraightMiss.MoveTheSight) => HeadAnswer.MoveTheSight,
             _ => HeadAnswer.Tune,
         };
-    }
-
-    /// <summary>Places of one chance each: P(R &gt; r) = (1 + r²/(ν s_d²))^(−ν/2), and every way alike.</summary>
-    private static IEnumerable<Impact> Places(GroupOffset offset)
-    {
-        var (freedom, scale) = ((double)offset.Freedom, offset.Spread / Math.Sqrt(offset.Pairs));
-        for (var ring = 0; ring < Rings; ring++)
-        {
-            var beyond = 1 - ((ring + 0.5) / Rings);
-            var radius = scale * Math.Sqrt(freedom * (Math.Pow(beyond, -2 / freedom) - 1));
-            for (var part = 0; part < Parts; part++)
-            {
-                var (sine, cosine) = Math.SinCos(2 * Math.PI * (part + 0.5) / Parts);
-                yield return new Impact(offset.Offset.X + (radius * cosine), offset.Offset.Y + (radius * sine));
-            }
-        }
     }
 }
 

@@ -1,5 +1,6 @@
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
+using Merganser.Core.Tuning;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Groups;
@@ -84,6 +85,30 @@ public sealed record HitsLie(int Hits, Measure Right, Measure? Plus) : WalkMessa
 /// <summary>A label of the spread of the hand, over a distance.</summary>
 public sealed record SpreadOfTheHand(Measure At) : WalkMessage;
 
+/// <summary>Where the middle of the hits lies at a distance.</summary>
+public sealed record MiddleStrikes(Measure Right, Measure Up, Measure At) : WalkMessage;
+
+/// <summary>The test of the middle against its aiming point.</summary>
+public sealed record MiddleTest(FTest Test, Measure Radius, Measure Spread) : WalkMessage;
+
+/// <summary>Hits to shoot at one distance to set its pin.</summary>
+public sealed record SightingToShoot(int Hits, Measure At) : WalkMessage;
+
+/// <summary>The pin's way on both axes, with its clicks where the sight has them.</summary>
+public sealed record SightForZero(Measure Right, Measure Up, int? ClicksRight, int? ClicksUp) : WalkMessage;
+
+/// <summary>A distance is zeroed.</summary>
+public sealed record Zeroed(Measure At) : WalkMessage;
+
+/// <summary>How likely the true middle lies within the tolerance.</summary>
+public sealed record ZeroedWithin(Measure Tolerance, Chance Chance) : WalkMessage;
+
+/// <summary>What is good enough of a zero.</summary>
+public sealed record EnoughOfZero(Measure Within, Measure At) : WalkMessage;
+
+/// <summary>A label of the middle by its side.</summary>
+public sealed record MiddleSide(TearSide Side) : WalkMessage;
+
 /// <summary>A label of the drift by its side.</summary>
 public sealed record DriftSide(bool Left, DriftLabel Of, Measure At) : WalkMessage;
 
@@ -157,5 +182,16 @@ public enum WalkSays
     Source,
     ZeroSource,
     NoSightToMove,
+    NothingShotYet,
+    NearestPinFirst,
+    ShiftedAndThreeFresh,
+    MoveIsNearer,
+    AMoveWouldBeAGuess,
+    LessThanAClick,
+    MoreHitsHere,
+    OneAimingPoint,
+    MiddleIs,
+    MiddleSource,
+    SightedAtTarget,
     IMovedOtherwise,
 }

@@ -38,7 +38,8 @@ public sealed record StageName(
     bool Fletched,
     bool AtTarget = false,
     bool Heads = false,
-    WalkPins? Walk = null
+    WalkPins? Walk = null,
+    bool Sighting = false
 ) : PaperMessage;
 
 /// <summary>Stages that are in use, by their code, with their distances.</summary>

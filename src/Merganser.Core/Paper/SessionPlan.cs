@@ -23,17 +23,19 @@ public enum SessionKind
 /// <param name="Heads">True where they are broadheads and field points, false where bare and fletched shafts.</param>
 /// <param name="Walk">The pins of a walk-back, shot with fletched arrows alone from its zero outwards; null for
 /// another.</param>
+/// <param name="Sighting">True where a pin is set by its hits, fletched arrows alone.</param>
 public sealed record PlannedStage(
     double Distance,
     bool Fletched,
     [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] bool AtTarget = false,
     bool Heads = false,
-    WalkPins? Walk = null
+    WalkPins? Walk = null,
+    bool Sighting = false
 )
 {
     /// <summary>Bow to paper or target, yards; of a walk-back its zero.</summary>
     public double Distance { get; } =
-        Allowed(AtTarget, Heads, Walk is not null).Holds(Distance)
+        Allowed(AtTarget, Heads, Walk is not null, Sighting).Holds(Distance)
             ? Distance
             : throw new ArgumentOutOfRangeException(nameof(Distance));
 
@@ -49,17 +51,25 @@ public sealed record PlannedStage(
 
     /// <summary>True for two groups held against each other.</summary>
     [JsonIgnore]
-    public bool Compares => AtTarget && Walk is null;
+    public bool Compares => AtTarget && Walk is null && !Sighting;
+
+    /// <summary>A sight is set at a target, with neither heads nor a walk.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Sighting { get; } =
+        !Sighting || (AtTarget && !Heads && Walk is null)
+            ? Sighting
+            : throw new ArgumentException("Sighted in at a target.", nameof(Sighting));
 
     /// <summary>From where it may be shot.</summary>
-    public static AllowedRange Allowed(bool atTarget, bool heads = false, bool walk = false) =>
-        walk ? WalkPlan.Zeros
+    public static AllowedRange Allowed(bool atTarget, bool heads = false, bool walk = false, bool sighting = false) =>
+        sighting ? SightingReading.Distances
+        : walk ? WalkPlan.Zeros
         : atTarget ? TargetScale.DistancesOf(heads)
         : SheetLimits.Distances;
 
     /// <summary>Its name.</summary>
     [JsonIgnore]
-    public Message Name => new StageName(Measure.Yards(Distance), Fletched, AtTarget, Heads, Walk);
+    public Message Name => new StageName(Measure.Yards(Distance), Fletched, AtTarget, Heads, Walk, Sighting);
 }
 
 /// <summary>
@@ -111,8 +121,11 @@ public sealed record SessionPlan(
         ("groupsHeads", [new(20, false, true), new(30, false, true, true)]),
         ("walk", [new(20, false, true, false, WalkPins.Own)]),
         ("walkOnePin", [new(20, false, true, false, WalkPins.One)]),
+        ("sighting", [.. new[] { 20, 30, 40, 50, 60 }.Select(yards => Sighted(yards))]),
         ("groupsWalk", [new(20, false, true), new(20, false, true, false, WalkPins.Own)]),
     ];
+
+    private static PlannedStage Sighted(double yards) => new(yards, false, true, Sighting: true);
 
     /// <summary>Shots before a decision that may be asked for.</summary>
     public static IReadOnlyList<int> Decisions { get; } = [1, UntilClear, 3, 5];

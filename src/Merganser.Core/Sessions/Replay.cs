@@ -230,6 +230,23 @@ public sealed class Replay
         );
     }
 
+    /// <summary>
+    /// How far the moves of the sight between two sets of one distance move its hits; null where it was set otherwise.
+    /// </summary>
+    public Impact? SightBetween(SessionSet from, SessionSet to)
+    {
+        SightMoved[] moved =
+        [
+            .. sights
+                .Where(s => s.AfterSet >= from.Number && s.AfterSet < to.Number)
+                .Where(s => begun[Math.Max(1, s.AfterSet) - 1].Begun.Stage == to.Begun.Stage)
+                .Select(s => s.Moved),
+        ];
+        return moved.Any(m => !m.Pin.IsMove)
+            ? null
+            : moved.Aggregate(default(Impact), (sum, m) => sum + m.Sight.Moved(m.Pin, to.Stage.Distance));
+    }
+
     /// <summary>A pin that was moved back stands where it stood.</summary>
     private static double Places(double inches) => Math.Round(inches, 4) + 0;
 

@@ -78,16 +78,16 @@ public static class SessionActs
 
     /// <summary>
     /// The sight was moved: for heads, where both marks are kept and the next set is aimed with theirs; or in a
-    /// walk-back for all arrows, where it is walked anew.
+    /// walk-back or when sighting in for all arrows, where it is shot anew.
     /// </summary>
     /// <param name="session">The session.</param>
     /// <param name="id">The act's id.</param>
-    /// <param name="pin">How the pin was moved; null in a walk-back where it was levelled, or set by its hits.</param>
+    /// <param name="pin">How the pin was moved; null for all arrows where it was levelled, or set by its hits.</param>
     /// <exception cref="RefusedException">The sight does not answer here, or the bow is unsound.</exception>
     public static IReadOnlyList<NewAct> MoveSight(TuningSession session, string id, SightMove? pin)
     {
         var stage = session.Now.Begun.Stage;
-        if (!stage.Heads && stage.Walk is null)
+        if (!stage.AtTarget || (stage.Compares && !stage.Heads))
         {
             throw new RefusedException("other-stage", GroupSays.MarkOfHeads);
         }
@@ -114,7 +114,7 @@ public static class SessionActs
     private static void CheckKind(PlannedStage stage, ArrowKind? arrow)
     {
         var (tested, reference) = GroupPairs.KindsOf(stage.Heads);
-        if (stage.Walk is not null && arrow is { } other && other != ArrowKind.Fletched)
+        if (stage is { AtTarget: true, Compares: false } && arrow is { } other && other != ArrowKind.Fletched)
         {
             throw new RefusedException("other-stage", WalkSays.FletchedAlone);
         }

@@ -110,15 +110,16 @@ public sealed record SessionSet(
     public string SightAt { get; init; } = "";
 
     /// <summary>True where something counts that was shot.</summary>
-    public bool IsShot => Mean is not null || (Begun.Stage.Walk is not null && Shots.Any(s => s.Counts));
+    public bool IsShot =>
+        Mean is not null || (Begun.Stage is { AtTarget: true, Compares: false } && Shots.Any(s => s.Counts));
 
     /// <summary>
     /// What the tuning engine reads: the shots, or at a target the pairs of them that are complete; nothing of a
-    /// walk-back.
+    /// walk-back or of sighting in.
     /// </summary>
     public IReadOnlyList<ShotReading> Read =>
-        Begun.Stage.Walk is not null ? []
-        : Begun.Stage.AtTarget ? GroupPairs.Of(this)
+        Begun.Stage.Compares ? GroupPairs.Of(this)
+        : Begun.Stage.AtTarget ? []
         : Shots;
 
     /// <summary>True for a set of the session itself.</summary>

@@ -20,7 +20,9 @@ public sealed partial class TuningSession
 
         if (Stage.AtTarget)
         {
-            return Stage.Walk is null ? GroupAdvice.Of(this) : WalkAdvice.Of(this);
+            return Stage.Sighting ? SightingAdvice.Of(this)
+                : Stage.Walk is null ? GroupAdvice.Of(this)
+                : WalkAdvice.Of(this);
         }
 
         var advised = Adviser.Advise(State, [.. Readings.Select(r => r.Evidence)]);
@@ -63,11 +65,12 @@ public sealed partial class TuningSession
 
     /// <summary>What stands above a set: never more than its shots carry.</summary>
     public Message Headline(SessionSet set) =>
-        (set.Stage.Walk is null ? set.Reading : WalkOf(set)!.Words)
+        (set.Reading ?? WalkOf(set)?.Words ?? SightingOf(set)?.Words)
         ?? (
             set.Id == Now.Id && Bow.SettlingLeft > 0 ? new SettlingToGo(Bow.SettlingLeft)
             : set.Groups is not null ? GroupSays.NothingYet
             : set.Stage.Walk is not null ? WalkSays.NothingYet
+            : set.Stage.Sighting ? WalkSays.NothingShotYet
             : SessionSays.NothingYet
         );
 

@@ -28,13 +28,7 @@ public sealed partial class TuningSession
         {
             SessionSet[] alike =
             [
-                .. Sets.Where(s =>
-                    s.Number <= set.Number
-                    && s.OfSession
-                    && s.Stage == set.Stage
-                    && (s.SightAt, s.Rig) == (set.SightAt, set.Rig)
-                    && AtSamePlaces(s, set)
-                ),
+                .. Sets.Where(s => s.Number <= set.Number && s.OfSession && s.SightAt == set.SightAt && Alike(s, set)),
             ];
             SessionSet[] shot = [.. OfOneDay(alike).Append(set).DistinctBy(s => s.Number)];
             walk = new WalkReading([.. shot.Select(s => (s, ConditionsOf(s)?.Across ?? 0))], FlightOf(set));
@@ -72,12 +66,41 @@ public sealed partial class TuningSession
     /// <summary>The moves of the sight for all arrows between a set and the one before it.</summary>
     public IReadOnlyList<SightMove> SightBefore(SessionSet set) => replay.SightBefore(set);
 
-    private StageState StateOfWalk(PlannedStage stage, bool inWork)
+    /// <summary>The distance that is sighted in, or null where none is.</summary>
+    public SightingReading? Sighting => SightingOf(Now.Stage.Sighting ? Now : LastOfStage);
+
+    /// <summary>A set's hits against their aiming point; null for other stages.</summary>
+    public SightingReading? SightingOf(SessionSet set) =>
+        set.Stage.Sighting
+            ? new SightingReading(set, Before(set), Sets.Where(s => s.OfSession && s.Stage.Sighting))
+            : null;
+
+    /// <summary>
+    /// The sets at a distance before one, of the same day with the bow as it stood, as far back as every move of the
+    /// sight is known.
+    /// </summary>
+    private IEnumerable<(SessionSet Set, Impact Shift)> Before(SessionSet set)
+    {
+        SessionSet[] alike = [.. Sets.Where(s => s.Number <= set.Number && s.OfSession && Alike(s, set))];
+        return from before in OfOneDay(alike)
+            where before.Number < set.Number
+            let shift = replay.SightBetween(before, set)
+            where shift is not null
+            select (before, shift.Value);
+    }
+
+    private static bool Alike(SessionSet one, SessionSet other) =>
+        one.Stage == other.Stage && one.Rig == other.Rig && AtSamePlaces(one, other);
+
+    /// <summary>How a stage stands of which the sight learns: a walk-back, or a pin that is set.</summary>
+    private StageState StateOfSight(PlannedStage stage, bool inWork)
     {
         SessionSet[] walked = [.. Sets.Where(s => s.OfSession && s.Begun.Stage == stage && s.IsShot)];
         var hits = walked.Sum(s => s.Shots.Count(h => h.Counts));
-        var words = walked.Length == 0 ? null : WalkOf(walked[^1])!.Words;
-        return new StageState(stage, Plan.Stages.Contains(stage), inWork, hits, words, null);
+        var last = walked.LastOrDefault();
+        var words = last is null ? null : WalkOf(last)?.Words ?? SightingOf(last)?.Words;
+        var chance = last is null ? null : SightingOf(last)?.Chance;
+        return new StageState(stage, Plan.Stages.Contains(stage), inWork, hits, words, chance);
     }
 
     private SessionSet LastOfStage => Sets.Last(s => s.OfSession && s.Stage == Stage);

@@ -179,9 +179,9 @@ public sealed partial class TuningSession
     public IReadOnlyList<StageState> Stages()
     {
         var shot = Shots.GroupBy(s => s.Stage.Planned).ToDictionary(g => g.Key, g => g.ToArray());
-        var walked = Sets.Where(s => s is { OfSession: true, IsShot: true, Stage.Walk: not null })
-            .Select(s => s.Begun.Stage);
-        var all = Plan.Stages.Union(shot.Keys).Union(walked);
+        var all = Plan
+            .Stages.Union(shot.Keys)
+            .Union(Sets.Where(s => s is { OfSession: true, IsShot: true }).Select(s => s.Begun.Stage));
         return [.. all.Select(stage => StateOf(stage, shot.GetValueOrDefault(stage) ?? []))];
     }
 
@@ -211,9 +211,9 @@ public sealed partial class TuningSession
     private StageState StateOf(PlannedStage stage, ShotReading[] shots)
     {
         var inWork = stage == Stage.Planned;
-        if (stage.Walk is not null)
+        if (stage is { AtTarget: true, Compares: false })
         {
-            return StateOfWalk(stage, inWork);
+            return StateOfSight(stage, inWork);
         }
 
         var last = shots.Length == 0 ? null : Sets[shots[^1].Set - 1].Reading;

@@ -13,13 +13,15 @@ namespace Merganser.Core.Tuning;
 /// <param name="AtTarget">True for two groups at a target.</param>
 /// <param name="Heads">True where they are broadheads and field points.</param>
 /// <param name="Walk">The pins of a walk-back, or null.</param>
+/// <param name="Sighting">True where a pin is set by its hits.</param>
 public sealed record Stage(
     double Distance,
     bool Fletched,
     string Arrow,
     bool AtTarget = false,
     bool Heads = false,
-    WalkPins? Walk = null
+    WalkPins? Walk = null,
+    bool Sighting = false
 )
 {
     /// <summary>Its name.</summary>
@@ -28,7 +30,7 @@ public sealed record Stage(
 
     /// <summary>The stage of a plan that it is shot for.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public PlannedStage Planned => new(Distance, Fletched, AtTarget, Heads, Walk);
+    public PlannedStage Planned => new(Distance, Fletched, AtTarget, Heads, Walk, Sighting);
 
     /// <summary>Inches that are seen for one inch of the engine: of offset at a target, of tear at the paper.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
@@ -36,11 +38,11 @@ public sealed record Stage(
 
     /// <summary>True for two groups held against each other, which teach; a walk-back teaches of the sight.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public bool Compares => AtTarget && Walk is null;
+    public bool Compares => AtTarget && Walk is null && !Sighting;
 
     /// <summary>A planned stage with its arrow.</summary>
     public static Stage Of(PlannedStage planned, string arrow) =>
-        new(planned.Distance, planned.Fletched, arrow, planned.AtTarget, planned.Heads, planned.Walk);
+        new(planned.Distance, planned.Fletched, arrow, planned.AtTarget, planned.Heads, planned.Walk, planned.Sighting);
 }
 
 /// <summary>

@@ -1,5 +1,8 @@
 -- Walk-backs: a set says with which pins it is shot, a hit from how far; fletched arrows alone.
 ALTER TABLE shot_set ADD COLUMN walk TEXT CHECK (walk IS NULL OR (walk IN ('own', 'one') AND at_target = 1 AND heads = 0));
+-- A pin that is set by its hits: fletched arrows alone.
+ALTER TABLE shot_set ADD COLUMN sighting INTEGER NOT NULL DEFAULT 0
+  CHECK (sighting IN (0, 1) AND (sighting = 0 OR (at_target = 1 AND heads = 0 AND walk IS NULL)));
 ALTER TABLE shot ADD COLUMN yards REAL CHECK (yards IS NULL OR (yards > 0 AND arrow_kind = 'fletched' AND tip IS NULL));
 
 DROP TRIGGER shot_of_its_stage;

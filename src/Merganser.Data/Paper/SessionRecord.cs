@@ -70,12 +70,13 @@ internal sealed class SessionRecord
             bool AtTarget,
             bool Heads,
             string? Walk,
+            bool Sighting,
             string Purpose,
             int AfterMove,
             string At
         )>(
             """
-            SELECT id, number, arrow_version_id, distance, distance_typed, fletched, at_target, heads, walk, purpose, after_move,
+            SELECT id, number, arrow_version_id, distance, distance_typed, fletched, at_target, heads, walk, sighting, purpose, after_move,
               started_at
             FROM shot_set WHERE paper_id = @paperId ORDER BY number
             """,
@@ -88,10 +89,11 @@ internal sealed class SessionRecord
                 row.Fletched,
                 row.AtTarget,
                 row.Heads,
-                row.Walk is null ? null : FactsJson.Enum<WalkPins>(row.Walk)
+                row.Walk is null ? null : FactsJson.Enum<WalkPins>(row.Walk),
+                row.Sighting
             );
             (numbers[row.Id], begun[row.Number]) = (row.Number, row.AfterMove);
-            sights |= row.Heads || row.Walk is not null;
+            sights |= row.Heads || row.Walk is not null || row.Sighting;
             var act = new SetBegun(stage, row.Typed, FactsJson.Enum<SetPurpose>(row.Purpose), row.Arrow);
             Add(row.Number, Kind.Set, 0, row.Id, Stamp.Read(row.At), Stamp.Read(row.At), act);
         }

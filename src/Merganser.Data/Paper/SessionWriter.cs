@@ -109,6 +109,7 @@ internal static class SessionWriter
             set.Stage.AtTarget,
             set.Stage.Heads,
             walk = set.Stage.Walk is { } pins ? FactsJson.Word(pins) : null,
+            set.Stage.Sighting,
             purpose = FactsJson.Word(set.Purpose),
             set.Instead,
             state = set.Instead is null ? BowStore.TakeState(sql, bowId, now) : null,
@@ -118,14 +119,14 @@ internal static class SessionWriter
             set.Instead is null
                 ? """
                 INSERT INTO shot_set (id, paper_id, number, arrow_version_id, bow_state_id, distance, distance_typed,
-                fletched, at_target, heads, walk, purpose, after_move, started_at)
+                fletched, at_target, heads, walk, sighting, purpose, after_move, started_at)
                 VALUES (@id, @paperId, 1 + (SELECT count(*) FROM shot_set WHERE paper_id = @paperId), @Arrow, @state,
-                @Distance, @DistanceTyped, @Fletched, @AtTarget, @Heads, @walk,
+                @Distance, @DistanceTyped, @Fletched, @AtTarget, @Heads, @walk, @Sighting,
                   @purpose, (SELECT count(*) FROM move WHERE bow_id = @bowId), @now)
                 """
                 : """
                 UPDATE shot_set SET distance = @Distance, distance_typed = @DistanceTyped, fletched = @Fletched,
-                at_target = @AtTarget, heads = @Heads, walk = @walk, purpose = @purpose, arrow_version_id = @Arrow
+                at_target = @AtTarget, heads = @Heads, walk = @walk, sighting = @Sighting, purpose = @purpose, arrow_version_id = @Arrow
                 WHERE id = @Instead
                 """,
             row

@@ -55,7 +55,7 @@ public sealed class PaperDesk(
                 ? [PaperSays.TuneToTheHand, PaperSays.MendTheForm]
                 : [],
             session.Now.Stage.Heads ? HeadsView.Of(session, paper.Sight) : null,
-            WalkSightView.Of(session, paper.Sight)
+            SightAnswerView.Of(session, paper.Sight)
         );
     }
 
@@ -109,6 +109,7 @@ public sealed class PaperDesk(
             session.WayBack(set),
             set.Groups is null ? null : GroupsView.Of(set.Groups),
             walk is null ? null : WalkView.Of(walk, session),
+            session.SightingOf(set) is { } zero ? SightingView.Of(zero) : null,
             MarkBefore(session, set),
             session.ConditionsOf(set) is { } shot ? ConditionsView.Of(shot) : null
         );
@@ -133,6 +134,7 @@ public sealed class PaperDesk(
         set switch
         {
             _ when walk is not null => WalkFigures.Of(walk),
+            _ when session.SightingOf(set) is { } zero => SightingFigures.Of(zero),
             { Groups: { } groups } => GroupFigures.Of(groups),
             { Mean: { } mean } => TearFigures.Of(mean, session.MeanBefore(set)),
             _ => [],
@@ -150,6 +152,7 @@ public sealed class PaperDesk(
                 s.Stage.AtTarget,
                 s.Stage.Heads,
                 s.Stage.Walk,
+                s.Stage.Sighting,
                 s.Planned,
                 s.InWork,
                 s.Shots,
@@ -169,7 +172,15 @@ public sealed class PaperDesk(
             [.. stages],
             next is null
                 ? null
-                : new NextStageView(next.Distance, next.Fletched, next.AtTarget, next.Heads, next.Walk, next.Name),
+                : new NextStageView(
+                    next.Distance,
+                    next.Fletched,
+                    next.AtTarget,
+                    next.Heads,
+                    next.Walk,
+                    next.Sighting,
+                    next.Name
+                ),
             [.. numbers]
         );
     }

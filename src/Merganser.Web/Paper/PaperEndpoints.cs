@@ -27,10 +27,12 @@ public sealed record PaperChoices(
     IReadOnlyList<Message> BeforeHeads,
     IReadOnlyList<Message> BeforeWalk,
     IReadOnlyList<Message> BeforeOnePin,
+    IReadOnlyList<Message> BeforeSighting,
     Message UsualTolerance,
     Message StrictTolerance,
     Message EnoughAtTarget,
     Message EnoughOfWalk,
+    Message EnoughOfZero,
     Message? NoSight,
     bool BothAxes,
     Message? NoStrict,
@@ -204,6 +206,9 @@ public static class PaperEndpoints
     /// <summary>A walk-back's tolerance is said at this distance, yards.</summary>
     private const double SaidAt = 60;
 
+    /// <summary>And a zero's at this one, yards.</summary>
+    private const double ZeroSaidAt = 20;
+
     private static PaperChoices Choices(Bow bow, Archer archer) =>
         new(
             [
@@ -219,10 +224,12 @@ public static class PaperEndpoints
             [GroupSays.HeadsCut, GroupSays.HeadsQuiver, GroupSays.HeadsBackstop, GroupSays.HeadsAlike],
             [.. BeforeAWalk(WalkSays.LevelFirst)],
             [.. BeforeAWalk(WalkSays.TallBackstop)],
+            [WalkSays.OneAimingPoint, WalkSays.NearestPinFirst, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
             new Amount(Measure.Ruled(Tolerances.Usual)),
             new Amount(Measure.Ruled(Tolerances.Strict)),
             Enough(new TargetScale(20), new TargetScale(30, Heads: true)),
             new EnoughOfWalk(Measure.Inches(WalkPlan.EnoughPerYard * SaidAt, 0), Measure.Yards(SaidAt)),
+            new EnoughOfZero(Measure.Inches(WalkPlan.EnoughPerYard * ZeroSaidAt, 0), Measure.Yards(ZeroSaidAt)),
             bow.HasSight ? null : GroupSays.NoSight,
             archer is { MayPress: true, Experience: Experience.Technician },
             archer.Practice == Practice.Rarely ? SetupSays.FineTuneNeedsPractice : null,

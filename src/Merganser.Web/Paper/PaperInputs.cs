@@ -19,15 +19,16 @@ public sealed record StageInput(
     bool Fletched,
     bool AtTarget = false,
     bool Heads = false,
-    WalkPins? Walk = null
+    WalkPins? Walk = null,
+    bool Sighting = false
 )
 {
     /// <summary>The stage at a distance; at a target two kinds are shot.</summary>
-    public PlannedStage At(double yards) => new(yards, Fletched && !AtTarget, AtTarget, Heads, Walk);
+    public PlannedStage At(double yards) => new(yards, Fletched && !AtTarget, AtTarget, Heads, Walk, Sighting);
 
     /// <summary>From where it may be shot.</summary>
     [JsonIgnore]
-    public AllowedRange Distances => PlannedStage.Allowed(AtTarget, Heads, Walk is not null);
+    public AllowedRange Distances => PlannedStage.Allowed(AtTarget, Heads, Walk is not null, Sighting);
 
     /// <summary>
     /// Checks that heads are not shot through paper, nor walked with, and a walk-back is shot at a target.
@@ -36,6 +37,7 @@ public sealed record StageInput(
     {
         fields.Check(AtTarget || !Heads, field, "other-stage", GroupSays.HeadsAtTarget);
         fields.Check(Walk is null || (AtTarget && !Heads), field, "other-stage", WalkSays.WalkAtTarget);
+        fields.Check(!Sighting || (AtTarget && !Heads && Walk is null), field, "other-stage", WalkSays.SightedAtTarget);
     }
 }
 
@@ -110,14 +112,15 @@ public sealed record SetInput(
     string? ArrowVersionId = null,
     bool AtTarget = false,
     bool Heads = false,
-    WalkPins? Walk = null
+    WalkPins? Walk = null,
+    bool Sighting = false
 )
 {
     /// <summary>The set begun in a session.</summary>
     public IReadOnlyList<NewAct> Begin(TuningSession session, string arrow)
     {
         var fields = new FieldReader();
-        var stage = new StageInput(Distance, Fletched, AtTarget, Heads, Walk);
+        var stage = new StageInput(Distance, Fletched, AtTarget, Heads, Walk, Sighting);
         var distance = fields.Required("distance", Distance, Quantity.Distance, stage.Distances);
         stage.Check(fields, "heads");
         fields.ThrowIfAny();

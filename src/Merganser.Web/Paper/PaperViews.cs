@@ -180,6 +180,7 @@ public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string
 /// <param name="MovesBefore">The newest of them, in order.</param>
 /// <param name="Conditions">How it was shot; null where nothing was said.</param>
 /// <param name="Walk">A walk-back as it was read with this set; null for another stage.</param>
+/// <param name="Sighting">A distance that is sighted in; null for another stage.</param>
 /// <param name="MarkBefore">How the sight was moved before it, for heads or for all arrows; null where it was
 /// not.</param>
 /// <param name="MovesNotShown">How many stand before those; the bow's list of moves has them.</param>
@@ -206,6 +207,7 @@ public sealed record SetView(
     IReadOnlyList<WayBackMove> WayBack,
     GroupsView? Groups,
     WalkView? Walk,
+    SightingView? Sighting,
     Message? MarkBefore,
     ConditionsView? Conditions
 );
@@ -218,6 +220,7 @@ public sealed record StageView(
     bool AtTarget,
     bool Heads,
     WalkPins? Walk,
+    bool Sighting,
     bool Planned,
     bool InWork,
     int Shots,
@@ -232,6 +235,7 @@ public sealed record NextStageView(
     bool AtTarget,
     bool Heads,
     WalkPins? Walk,
+    bool Sighting,
     Message Words
 );
 
@@ -264,7 +268,8 @@ public sealed record ToleratedView(string PaperId, DateTimeOffset StartedAt, IRe
 /// <summary>A paper session as its page shows it.</summary>
 /// <param name="FormSchools">What two schools do where the form is suspected; empty where it is not.</param>
 /// <param name="Heads">What the heads of the set in work ask for; null where none are shot.</param>
-/// <param name="WalkSight">What the sight answers of the walk in work; null where none is walked.</param>
+/// <param name="SightAnswer">What the sight answers for all arrows: of the walk in work, or of a pin that is set; null
+/// elsewhere.</param>
 /// <param name="LastMoves">The moves of this bow that were logged last, in one act: what undo takes back.</param>
 public sealed record PaperView(
     string Id,
@@ -289,5 +294,5 @@ public sealed record PaperView(
     IReadOnlyList<MoveView> LastMoves,
     IReadOnlyList<Message> FormSchools,
     HeadsView? Heads,
-    WalkSightView? WalkSight
+    SightAnswerView? SightAnswer
 );

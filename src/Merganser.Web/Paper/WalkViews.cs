@@ -1,5 +1,6 @@
 using Merganser.Core.Groups;
 using Merganser.Core.Messages;
+using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
 using Merganser.Core.Units;
@@ -143,22 +144,46 @@ public sealed record WalkView(
     }
 }
 
-/// <summary>What the sight answers of the walk in work.</summary>
+/// <summary>A distance that is sighted in, to draw: the middle of its hits, and what is good enough.</summary>
+/// <param name="Group">Null below two hits.</param>
+/// <param name="Earlier">Hits before a move of the sight, shifted by it.</param>
+/// <param name="Chance">Chance that the true middle lies within the tolerance; null below two hits.</param>
+public sealed record SightingView(
+    double Tolerance,
+    Message ToleranceText,
+    GroupView? Group,
+    IReadOnlyList<Hole> Earlier,
+    double? Chance
+)
+{
+    public static SightingView Of(SightingReading reading) =>
+        new(
+            reading.Tolerance,
+            new Amount(Measure.Inches(reading.Tolerance, 1)),
+            reading is { Group: { } group, Fresh: > 0 }
+                ? new GroupView(new(group.Centre.X, group.Centre.Y), reading.Radius, group.Count)
+                : null,
+            [.. reading.Earlier.Select(h => new Hole(h.X, h.Y))],
+            reading.Chance
+        );
+}
+
+/// <summary>What the sight answers for all arrows.</summary>
 /// <param name="Pin">The advised way of the pin, inches; null where none is advised.</param>
 /// <param name="At">Where it stands from the first set of the session, as far as its moves are known.</param>
 /// <param name="Sight">The sight, or null where the bow has none.</param>
-public sealed record WalkSightView(SightMove? Pin, SightMove At, SightView? Sight)
+public sealed record SightAnswerView(SightMove? Pin, SightMove At, SightView? Sight)
 {
-    public static WalkSightView? Of(TuningSession session, SightRow? sight)
+    public static SightAnswerView? Of(TuningSession session, SightRow? sight)
     {
-        if (session.Now.Stage.Walk is null || session.Walk is not { } walk)
+        if (session.Now.Stage is not { AtTarget: true, Compares: false })
         {
             return null;
         }
 
         var advised = session.Advice.Kind == AdviceKind.MoveTheSight;
-        return new WalkSightView(
-            advised ? walk.SightAnswer(sight?.Sight) : null,
+        return new SightAnswerView(
+            !advised ? null : session.Walk?.SightAnswer(sight?.Sight) ?? session.Sighting?.SightAnswer(sight?.Sight),
             session.SightAt,
             session.Bow.Bow.HasSight ? SightView.Of(sight) : null
         );

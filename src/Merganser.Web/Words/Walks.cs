@@ -52,6 +52,22 @@ public static class WalkWords
             HitsLie(var hits, var right, { } plus) => $"{new WalkDrift(right)} ± {plus:bare}, {hits:hit}",
             HitsLie(var hits, var right, _) => $"{new WalkDrift(right)}, {hits:hit}",
             SpreadOfTheHand(var at) => $"Spread of the hand at {at}",
+            MiddleStrikes(var right, var up, var at) when Nought(right) && Nought(up) =>
+                $"The middle strikes the aiming point at {at}.",
+            MiddleStrikes(var right, var up, var at) => $"The middle strikes {new StruckAt(right, up)} at {at}.",
+            MiddleTest(var test, var radius, var spread) =>
+                $"{test} against the aiming point. 95 % region ± {radius}, spread of a shot {spread}.",
+            SightingToShoot(var hits, var at) =>
+                $"Shoot {hits} at {at}, and mark where {(hits == 1 ? "it strikes" : "they strike")}.",
+            SightForZero(var right, var up, null, null) => $"Sight {new PinWay(right, up)}. Then shoot three again.",
+            SightForZero(var right, var up, { } across, { } high) =>
+                $"Sight {new PinWay(right, up)}: {ClicksOf(across, right, "right", "left")}{(across > 0 && high > 0 ? ", " : "")}{ClicksOf(high, up, "up", "down")}. Then shoot three again.",
+            SightForZero(var right, var up, _, _) => $"Sight {new PinWay(right, up)}. Then shoot three again.",
+            Zeroed(var at) => $"{at} is zeroed.",
+            ZeroedWithin(var tolerance, var chance) =>
+                $"The true middle is {chance} likely within {tolerance}, as you shot today.",
+            EnoughOfZero(var within, var at) => $"Usual: the middle within {within} at {at}. Strict is half of it.",
+            MiddleSide(var side) => $"Middle {side}",
             DriftSide(var left, DriftLabel.Drift, var at) => $"Drift {(left ? "left" : "right")} to {at}",
             DriftSide(var left, DriftLabel.Slope, var at) => $"{(left ? "Left" : "Right")} for each {at}",
             DriftSide(var left, _, var at) => $"{(left ? "Left" : "Right")} at {at}, the zero",
@@ -98,9 +114,29 @@ public static class WalkWords
             WalkSays.ZeroSource => $"Mean of its hits, t with the pooled spread",
             WalkSays.NoSightToMove =>
                 $"Straight, and no sight to move: aim off, or look at how the string lies against the riser.",
-            WalkSays.IMovedOtherwise => $"sight set otherwise, walked anew",
+            WalkSays.NothingShotYet => $"Nothing yet: three at the aiming point.",
+            WalkSays.NearestPinFirst =>
+                $"The nearest pin first: the windage that is set there serves all of them. Then each farther one up or down.",
+            WalkSays.ShiftedAndThreeFresh =>
+                $"What was shot before counts on, shifted by the move; three more see that the sight did it.",
+            WalkSays.MoveIsNearer =>
+                $"A move by the whole of it is nearer than leaving it, in the mean. The sight follows the arrow.",
+            WalkSays.AMoveWouldBeAGuess =>
+                $"So near that a move would chase the hand as often as the sight: more hits decide.",
+            WalkSays.LessThanAClick => $"Less than a click of this sight is left.",
+            WalkSays.MoreHitsHere => $"More hits at this mark",
+            WalkSays.OneAimingPoint => $"One aiming point, and the arrow that the sight is to be set for.",
+            WalkSays.MiddleIs =>
+                $"Mean of the hits from their aiming point. The ± is the region that holds the true middle with 95 %.",
+            WalkSays.MiddleSource =>
+                $"F(2, ν) region, the spread pooled over all distances of the session as an angle; NIST/SEMATECH e-Handbook 1.3.6.7.3",
+            WalkSays.SightedAtTarget => $"A sight is set at a target, with neither heads nor a walk-back.",
+            WalkSays.IMovedOtherwise => $"sight set otherwise, shot anew",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
+
+    private static string ClicksOf(int clicks, Measure way, string plus, string minus) =>
+        clicks == 0 ? "" : $"{(clicks == 1 ? "one click" : $"{clicks} clicks")} {Side(way, plus, minus)}";
 
     private static string Cause(DriftCause cause) =>
         cause switch

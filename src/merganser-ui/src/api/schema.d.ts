@@ -3319,6 +3319,7 @@ export interface components {
             atTarget: boolean;
             heads: boolean;
             walk: null | components["schemas"]["WalkPins"];
+            sighting: boolean;
             words: string;
         };
         /** @description A nock. */
@@ -3535,10 +3536,12 @@ export interface components {
             beforeHeads: string[];
             beforeWalk: string[];
             beforeOnePin: string[];
+            beforeSighting: string[];
             usualTolerance: string;
             strictTolerance: string;
             enoughAtTarget: string;
             enoughOfWalk: string;
+            enoughOfZero: string;
             noSight: null | string;
             /** @description True for a technician with a press: a move for each axis may be advised at once. */
             bothAxes: boolean;
@@ -3623,7 +3626,7 @@ export interface components {
             /** @description What two schools do where the form is suspected; empty where it is not. */
             formSchools: string[];
             heads: null | components["schemas"]["HeadsView"];
-            walkSight: null | components["schemas"]["WalkSightView"];
+            sightAnswer: null | components["schemas"]["SightAnswerView"];
         };
         /** @description A weighed piece; an odd one is asked to be weighed again. */
         Piece: {
@@ -3736,6 +3739,11 @@ export interface components {
             heads: boolean;
             /** @description A walk-back is shot at a target, without heads. */
             walk?: components["schemas"]["WalkPins"];
+            /**
+             * @description A sight is set at a target, with neither heads nor a walk.
+             * @default false
+             */
+            sighting: boolean;
         };
         /** @description A point or head. */
         Point: {
@@ -4051,6 +4059,8 @@ export interface components {
             /** @default false */
             heads: boolean;
             walk?: null | components["schemas"]["WalkPins"];
+            /** @default false */
+            sighting: boolean;
         };
         /**
          * @description What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.
@@ -4092,6 +4102,7 @@ export interface components {
             wayBack: components["schemas"]["WayBackMove"][];
             groups: null | components["schemas"]["GroupsView"];
             walk: null | components["schemas"]["WalkView"];
+            sighting: null | components["schemas"]["SightingView"];
             markBefore: null | string;
             conditions: null | components["schemas"]["ConditionsView"];
         };
@@ -4256,6 +4267,13 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        /** @description What the sight answers for all arrows. */
+        SightAnswerView: {
+            pin: null | components["schemas"]["SightMove"];
+            /** @description Where it stands from the first set of the session, as far as its moves are known. */
+            at: components["schemas"]["SightMove"];
+            sight: null | components["schemas"]["SightView"];
+        };
         /** @description A sight as measured: eye to pin, and what one click moves the pin; no click for a sight without. */
         SightInput: {
             id: null | string;
@@ -4288,6 +4306,20 @@ export interface components {
             eyeToPinTyped: string;
             clickTyped: string;
             words: string;
+        };
+        /** @description A distance that is sighted in, to draw: the middle of its hits, and what is good enough. */
+        SightingView: {
+            /** Format: double */
+            tolerance: number;
+            toleranceText: string;
+            group: null | components["schemas"]["GroupView"];
+            /** @description Hits before a move of the sight, shifted by it. */
+            earlier: components["schemas"]["Hole"][];
+            /**
+             * Format: double
+             * @description Chance that the true middle lies within the tolerance; null below two hits.
+             */
+            chance: null | number;
         };
         /** @description Sizes by which each cam was shifted, + to the left. */
         SpacerInput: {
@@ -4526,6 +4558,8 @@ export interface components {
             /** @default false */
             heads: boolean;
             walk?: null | components["schemas"]["WalkPins"];
+            /** @default false */
+            sighting: boolean;
         };
         /** @description How one stage of the session stands; results are kept for each distance. */
         StageView: {
@@ -4536,6 +4570,7 @@ export interface components {
             atTarget: boolean;
             heads: boolean;
             walk: null | components["schemas"]["WalkPins"];
+            sighting: boolean;
             planned: boolean;
             inWork: boolean;
             /** Format: int32 */
@@ -4936,13 +4971,6 @@ export interface components {
         };
         /** @enum {unknown} */
         WalkPins: "own" | "one" | null;
-        /** @description What the sight answers of the walk in work. */
-        WalkSightView: {
-            pin: null | components["schemas"]["SightMove"];
-            /** @description Where it stands from the first set of the session, as far as its moves are known. */
-            at: components["schemas"]["SightMove"];
-            sight: null | components["schemas"]["SightView"];
-        };
         /** @description A walk-back as it is read: the walks of one day with bow and sight as they stood, together. */
         WalkView: {
             pins: components["schemas"]["WalkPins"];

@@ -5,6 +5,7 @@ import { tearPath } from '../../drawing/tear';
 import { useFigures } from '../../units/UnitsContext';
 import { classes } from '../../parts/classes';
 import { counted, purposes, type Paper, type ShotSet } from './paperTypes';
+import { isAtTarget } from './stages';
 import s from './FilmStrip.module.css';
 
 /** Each set as a small picture, with the moves and notes between them; last, dashed, what the advised move is expected to do. */
@@ -29,7 +30,7 @@ export function FilmStrip({ paper, shownId, onShow }: { paper: Paper; shownId: s
           >
             {set.walk ? (
               <SmallWalk set={set} />
-            ) : set.groups ? (
+            ) : isAtTarget(set) ? (
               <SmallTarget set={set} />
             ) : (
               <SmallSheet set={set} vanes={paper.vaneCount} />
@@ -135,7 +136,8 @@ const longer = (what: string, { x, y }: { x: number; y: number }, figure: Write)
     ? `${what} ${x < 0 ? 'left' : 'right'} ${figure(Math.abs(x), 'in', 2)}`
     : `${what} ${y < 0 ? 'low' : 'high'} ${figure(Math.abs(y), 'in', 2)}`;
 
-function short({ groups, walk, mean }: ShotSet, figure: Write): string {
+function short({ groups, walk, sighting, mean }: ShotSet, figure: Write): string {
+  if (sighting) return sighting.group ? longer('middle', sighting.group.centre, figure) : 'too few yet';
   if (walk) {
     if (!walk.together) return 'too few yet';
     return walk.shown === 'noneShown' ? 'no drift shown' : `drifts ${walk.together.words}`;

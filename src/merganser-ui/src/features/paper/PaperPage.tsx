@@ -14,6 +14,7 @@ import { classes } from '../../parts/classes';
 import { NocksPage } from './NocksPage';
 import { seenBeforeYouShoot } from './BeforeYouShoot';
 import { freshPlan, PaperPlan, type Plan } from './PaperPlan';
+import { saidOf } from './planKinds';
 import { PaperSession } from './PaperSession';
 import type { Way } from './SessionWays';
 import { SheetGrid } from './SheetGrid';
@@ -48,8 +49,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
     );
   // Groups of their own begin beside a paper; a session that is at the target is the same at both stops.
   const beginning = planning !== null || (at === 'groups' && paper !== undefined && !shotAtTarget);
-  const first = plan.stages[0]!;
-  const toBegin = setUp[first.walk ? 'walk' : first.atTarget ? 'groups' : 'paper'];
+  const toBegin = saidOf(plan.stages);
   const stop = paper && !beginning && shotAtTarget ? 'groups' : at;
 
   useEscape(planning !== null && paper !== undefined, () => setPlanning(null));
@@ -164,22 +164,3 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
     </Page>
   );
 }
-
-/** What is set up before it begins. */
-const setUp = {
-  paper: {
-    sentence: 'Hang the paper and begin.',
-    reason: 'Target well behind the paper. A clear range.',
-    button: 'Begin this paper',
-  },
-  groups: {
-    sentence: 'Set two aiming points and begin.',
-    reason: 'A hand apart, one for each kind of arrow. A clear range behind.',
-    button: 'Begin these groups',
-  },
-  walk: {
-    sentence: 'Hang a plumb line and begin at the zero.',
-    reason: 'One line to aim at from every distance. A clear range behind.',
-    button: 'Begin this walk-back',
-  },
-};

@@ -5,8 +5,8 @@ import { ChoiceRow } from '../../parts/ChoiceRow';
 import { classes } from '../../parts/classes';
 import { BeforeYouShoot } from './BeforeYouShoot';
 import type { Choices } from './paperTypes';
+import { dress, same, saidOf, shotAs, shotOf, type TypedStage } from './planKinds';
 import { typedStage } from './stages';
-import type { Kinds } from './usePaperWork';
 import { Tick } from '../../parts/Tick';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
@@ -16,7 +16,7 @@ import s from './PaperPlan.module.css';
 export interface Plan {
   arrowId: string;
   kind: Schemas['SessionKind'];
-  stages: (Kinds & { distance: string })[];
+  stages: TypedStage[];
   tolerance: number;
   shotsPerDecision: number;
   byMachine: boolean;
@@ -30,7 +30,7 @@ export interface Plan {
 export const freshPlan = (arrowId: string, atTarget = false): Plan => ({
   arrowId,
   kind: 'tune',
-  stages: [{ distance: atTarget ? '20' : '3', fletched: false, atTarget, heads: false, walk: null }],
+  stages: [shotAs(atTarget ? '20' : '3', atTarget ? 'target' : 'bare')],
   tolerance: 0.25,
   shotsPerDecision: 2,
   byMachine: false,
@@ -65,29 +65,6 @@ const schools: { value: string; label: string }[] = [
 const OWN = 'own';
 /** Yards from which vanes have straightened most of a tear. */
 const FAR = 6;
-type Shot = 'bare' | 'fletched' | 'target' | 'heads' | Schemas['WalkPins'];
-const dress: [Shot, string][] = [
-  ['bare', 'Bare shafts'],
-  ['fletched', 'Fletched'],
-  ['target', 'Groups of both at a target'],
-  ['heads', 'Broadheads and field points'],
-  ['own', 'Walk-back, own pins'],
-  ['one', 'Walk-back, one pin'],
-];
-const shotOf = (stage: Plan['stages'][number]): Shot =>
-  stage.walk ?? (stage.heads ? 'heads' : stage.atTarget ? 'target' : stage.fletched ? 'fletched' : 'bare');
-
-const same = (a: Plan['stages'], b: Schemas['PlannedStage'][]) =>
-  a.length === b.length &&
-  a.every(
-    (s, i) =>
-      Number(s.distance) === b[i]!.distance &&
-      s.fletched === b[i]!.fletched &&
-      s.atTarget === (b[i]!.atTarget ?? false) &&
-      s.heads === (b[i]!.heads ?? false) &&
-      s.walk === (b[i]!.walk ?? null),
-  );
-
 /** What is shot, from where, by which school, and when it is good enough. */
 export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: Props) {
   const { rule } = useFigures();
@@ -96,10 +73,8 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
   const one = plan.stages.length === 1;
   const atTarget = plan.stages.every((stage) => stage.atTarget);
   const heads = plan.stages.some((stage) => stage.heads);
-  const only = heads && plan.stages.every((stage) => stage.heads);
-  const walks = plan.stages.some((stage) => stage.walk);
-  const walk = plan.stages.every((stage) => stage.walk);
-  const onePin = plan.stages.some((stage) => stage.walk === 'one');
+  const pairs = plan.stages.some((stage) => !stage.walk && !stage.sighting);
+  const said = saidOf(plan.stages);
   const pick = <T,>(label: string, name: keyof Plan, options: [T, string][]) => (
     <ChoiceRow
       label={label}
@@ -110,44 +85,9 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
   );
   return (
     <Pane roomy label={atTarget ? 'New groups' : 'A new paper'}>
-      <h1>
-        {walk
-          ? 'A walk-back, at a target'
-          : only
-            ? 'Broadheads against field points'
-            : atTarget
-              ? 'Bare against fletched, at a target'
-              : 'A new paper'}
-      </h1>
-      {only && (
-        <p className={w.muted}>
-          Two aiming points a hand apart, one for each kind, the same arrows. Where heads land elsewhere, it is told
-          whether to leave it, to move the sight or to tune.
-        </p>
-      )}
-      {walk && (
-        <p className={w.muted}>
-          From the zero outwards at one plumb line, fletched arrows alone. Arrows that drift to one side with distance
-          are the finding, once the drift is bigger than the archer’s own spread.
-        </p>
-      )}
-      {atTarget && !only && !walk && (
-        <p className={w.muted}>
-          Two aiming points a hand apart, one for each kind. The offset of the bare group from the fletched one is the
-          finding, once it is bigger than the archer’s own spread.
-        </p>
-      )}
-      <BeforeYouShoot
-        lines={
-          (walks
-            ? choices?.[onePin ? 'beforeOnePin' : 'beforeWalk']
-            : heads
-              ? choices?.beforeHeads
-              : atTarget
-                ? choices?.beforeGroups
-                : choices?.beforeYouShoot) ?? []
-        }
-      />
+      <h1>{said.title}</h1>
+      {said.intro && <p className={w.muted}>{said.intro}</p>}
+      <BeforeYouShoot lines={(choices?.[said.before] as string[] | undefined) ?? []} />
       {!atTarget &&
         pick<Schemas['SessionKind']>('What for', 'kind', [
           ['tune', 'Tune the bow'],
@@ -168,9 +108,7 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
           const found = choices?.stages.find((u) => u.code === code);
           onChange({
             ...plan,
-            stages: found
-              ? found.stages.map(typedStage)
-              : [{ distance: '8', fletched: false, atTarget: false, heads: false, walk: null }],
+            stages: found ? found.stages.map(typedStage) : [shotAs('8', 'bare')],
           });
         }}
         choices={[
@@ -199,20 +137,7 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
             label="What is shot"
             value={shotOf(plan.stages[0]!)}
             choices={dress}
-            onChange={(shot) =>
-              onChange({
-                ...plan,
-                stages: [
-                  {
-                    ...plan.stages[0]!,
-                    fletched: shot === 'fletched',
-                    atTarget: shot !== 'bare' && shot !== 'fletched',
-                    heads: shot === 'heads',
-                    walk: shot === 'own' || shot === 'one' ? shot : null,
-                  },
-                ],
-              })
-            }
+            onChange={(shot) => onChange({ ...plan, stages: [shotAs(plan.stages[0]!.distance, shot)] })}
           />
         </div>
       )}
@@ -234,7 +159,7 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
                 [0.125, 'strict'],
               ],
         )}
-      {atTarget && <p className={w.muted}>{walk ? choices?.enoughOfWalk : choices?.enoughAtTarget}</p>}
+      {said.enough && <p className={w.muted}>{choices?.[said.enough] as string | undefined}</p>}
       {!atTarget &&
         pick(
           'Good enough',
@@ -261,8 +186,8 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
       {choices?.noStrict && <p className={w.muted}>{choices.noStrict}</p>}
       {plan.kind === 'tune' && (
         <>
-          {!walk && <h2>{atTarget ? 'Pairs per decision' : 'Shots per decision'}</h2>}
-          {!walk && pick('Shots per decision', 'shotsPerDecision', decisions)}
+          {pairs && <h2>{atTarget ? 'Pairs per decision' : 'Shots per decision'}</h2>}
+          {pairs && pick('Shots per decision', 'shotsPerDecision', decisions)}
           <Select
             label="School"
             name="school"

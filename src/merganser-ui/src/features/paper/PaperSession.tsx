@@ -7,7 +7,7 @@ import { Key, Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
 import { freshHit, halfFor, kindOfKey, markedWith } from './target/groupTypes';
 import { AtTarget } from './target/AtTarget';
-import { TargetSheet } from './target/TargetSheet';
+import { SightingSheet, TargetSheet } from './target/TargetSheet';
 import { useSightMark } from './target/useSightMark';
 import { WalkSheet } from './target/WalkSheet';
 import { FilmStrip } from './FilmStrip';
@@ -180,7 +180,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     else if (action === 'accept') void accept();
     else if (action === 'logMove') look('move');
     else if (action === 'madeMove') moves.madeAdvised();
-    else if (action === 'moveSight') void moveSight({ pin: paper.heads?.pin ?? paper.walkSight?.pin ?? undefined });
+    else if (action === 'moveSight') void moveSight({ pin: paper.heads?.pin ?? paper.sightAnswer?.pin ?? undefined });
     else if (action === 'walkOn') void newSet(stageOf(last));
     else if (action === 'walkAnew') void moveSight({ otherwise: true });
     else if (action === 'groups' && groups) void newSet(stageOf(groups));
@@ -208,6 +208,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
           />
         ) : shown.walk ? (
           <WalkSheet paper={paper} set={shown} />
+        ) : shown.sighting ? (
+          <SightingSheet set={shown} />
         ) : shown.groups ? (
           <TargetSheet set={shown} />
         ) : (

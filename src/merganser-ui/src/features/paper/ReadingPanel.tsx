@@ -82,7 +82,7 @@ export function ReadingPanel({ paper, set, onBack, atTarget }: Props) {
 
 function CurrentAdvice({ paper, set }: { paper: Paper; set: ShotSet }) {
   const { advice, next } = paper;
-  const tolerance = set.groups?.tolerance ?? paper.tolerance;
+  const tolerance = set.groups?.tolerance ?? set.sighting?.tolerance ?? paper.tolerance;
   // Until an offset is clear, a move is no more than a test of it.
   const test = set.groups && (advice.kind === 'smallTest' || set.groups.verdict !== 'clear');
   // When moves do not help, or a control is in work, that is the one thing to do: no move stands beside it.

@@ -39,7 +39,7 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
         button={marking.arrow ? 'Set it here' : 'Keep this shot'}
         busy={!isMarked(marking) || work.busy}
         onGo={onKeep}
-        alternative={marking.distance ? 'Read the walk' : marking.arrow ? 'Read the groups' : 'Leave it'}
+        alternative={leaving(marking, paper)}
         onAlternative={onLeave}
         extra={marking.arrow ? undoKey : undefined}
       />
@@ -61,6 +61,14 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
       extra={undoKey}
     />
   );
+}
+
+/** The key that leaves the marking. */
+function leaving(marking: Marking, paper: Paper): string {
+  const last = paper.sets.at(-1)!;
+  if (last.walk) return 'Read the walk';
+  if (last.sighting) return 'Read the hits';
+  return marking.arrow ? 'Read the groups' : 'Leave it';
 }
 
 function sentenceOf(marking: Marking, paper: Paper): string {

@@ -4,6 +4,7 @@ import { Empty } from '../../parts/Empty';
 import { TextLine } from '../../parts/TextLine';
 import { classes } from '../../parts/classes';
 import type { Shot, ShotSet } from './paperTypes';
+import { isAtTarget } from './stages';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
@@ -31,7 +32,7 @@ export function ShotsPanel({ set, onMark }: Props) {
       <p className={w.label}>
         {set.walk
           ? 'from the plumb line'
-          : set.groups
+          : isAtTarget(set)
             ? 'from the aiming point of its kind'
             : 'tail from the point’s hole'}
       </p>

@@ -1,4 +1,5 @@
 import { ButtonBase } from '@mui/material';
+import { useEffect, useRef } from 'react';
 import { percent } from './ChanceBar';
 import type { Paper } from './paperTypes';
 import type { Kinds } from './usePaperWork';
@@ -10,8 +11,15 @@ const standing = ({ chance, walk, shots }: Paper['plan']['stages'][number]) =>
 
 /** The stages of the plan on a rail, the pointer at the one in work, each with how it stands. */
 export function StageRail({ paper, onGo }: { paper: Paper; onGo: (stage: Kinds & { distance: number }) => void }) {
+  const rail = useRef<HTMLOListElement>(null);
+  const at = paper.plan.stages.findIndex((stage) => stage.inWork);
+  useEffect(() => {
+    // The stage in work is in sight, with the one before it.
+    const before = rail.current?.children[Math.max(0, at - 1)] as HTMLElement | undefined;
+    if (rail.current && before) rail.current.scrollLeft = before.offsetLeft;
+  }, [at]);
   return (
-    <ol className={s.rail} data-testid="stages" aria-label="Stages">
+    <ol ref={rail} className={s.rail} data-testid="stages" aria-label="Stages">
       {paper.plan.stages.map((stage) => (
         <li key={stage.words}>
           <ButtonBase className={s.stage} onClick={() => onGo(stage)} aria-current={stage.inWork ? 'step' : undefined}>

@@ -51,6 +51,7 @@ export const set = (number: number, part: object = {}) => ({
   fletched: false,
   groups: null,
   walk: null,
+  sighting: null,
   purpose: 'session',
   arrowName: 'Light',
   startedAt: '2026-11-23T18:00:00Z',

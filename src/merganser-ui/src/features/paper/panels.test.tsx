@@ -55,6 +55,7 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   wayBack: [],
   groups: null,
   walk: null,
+  sighting: null,
   markBefore: null,
   conditions: null,
   ...part,

@@ -42,8 +42,8 @@ describe('the plan of a paper', () => {
     const onChange = plan();
     await userEvent.selectOptions(screen.getByLabelText('Stages'), 'threeSix');
     expect(onChange.mock.lastCall![0].stages).toEqual([
-      { distance: '3', fletched: false, atTarget: false, heads: false, walk: null },
-      { distance: '6', fletched: false, atTarget: false, heads: false, walk: null },
+      { distance: '3', fletched: false, atTarget: false, heads: false, walk: null, sighting: false },
+      { distance: '6', fletched: false, atTarget: false, heads: false, walk: null, sighting: false },
     ]);
     await userEvent.selectOptions(screen.getByLabelText('Stages'), 'own');
     expect(onChange.mock.lastCall![0].stages).toHaveLength(1);
@@ -55,6 +55,8 @@ describe('the plan of a paper', () => {
     expect(onChange.mock.lastCall![0].stages[0]).toMatchObject({ fletched: false, atTarget: true, heads: true });
     await userEvent.click(screen.getByText('Walk-back, one pin'));
     expect(onChange.mock.lastCall![0].stages[0]).toMatchObject({ atTarget: true, heads: false, walk: 'one' });
+    await userEvent.click(screen.getByText('Sighting in'));
+    expect(onChange.mock.lastCall![0].stages[0]).toMatchObject({ atTarget: true, walk: null, sighting: true });
   });
 
   it('asks for shots, school, tolerance, machine and the numbered arrows', async () => {

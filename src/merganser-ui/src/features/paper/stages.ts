@@ -4,10 +4,14 @@ import type { ShotSet } from './paperTypes';
 /** What is left out of a stage is not so. */
 type Stage = Pick<Schemas['PlannedStage'], 'distance' | 'fletched' | 'atTarget' | 'heads'> & {
   walk?: Schemas['PlannedStage']['walk'];
+  sighting?: boolean;
 };
 
-/** True for a set that is shot at a target: groups, or a walk-back. */
-export const isAtTarget = (set: ShotSet | undefined) => set !== undefined && (set.groups !== null || set.walk !== null);
+/** True for a set of one kind of arrow at a target: a walk-back, or a pin that is set. */
+export const isOfSight = (set: ShotSet) => set.walk !== null || set.sighting !== null;
+
+/** True for a set that is shot at a target. */
+export const isAtTarget = (set: ShotSet | undefined) => set !== undefined && (set.groups !== null || isOfSight(set));
 
 /** The stage of a set, as the next set is begun with it. */
 export const stageOf = (set: ShotSet) => ({
@@ -16,13 +20,22 @@ export const stageOf = (set: ShotSet) => ({
   atTarget: isAtTarget(set),
   heads: set.groups?.heads ?? false,
   walk: set.walk?.pins ?? null,
+  sighting: set.sighting !== null,
 });
 
 /** A stage of a plan, as it is typed. */
-export const typedStage = ({ distance, fletched, atTarget = false, heads = false, walk = null }: Stage) => ({
+export const typedStage = ({
+  distance,
+  fletched,
+  atTarget = false,
+  heads = false,
+  walk = null,
+  sighting = false,
+}: Stage) => ({
   distance: String(distance),
   fletched,
   atTarget,
   heads,
   walk,
+  sighting,
 });

@@ -12,6 +12,7 @@ export interface Kinds {
   atTarget: boolean;
   heads: boolean;
   walk: Schemas['WalkPins'] | null;
+  sighting: boolean;
 }
 
 export interface NextSet extends Kinds {
@@ -109,6 +110,7 @@ export function usePaperWork(bowId: string) {
               atTarget: stage.atTarget,
               heads: stage.heads,
               walk: stage.walk,
+              sighting: stage.sighting,
               purpose,
               arrowVersionId,
             },

@@ -98,10 +98,12 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
       <p className={w.muted}>
         {set.walk
           ? 'Aim at the plumb line from every distance; what counts is how far beside it they strike. '
-          : 'The two kinds are aimed a hand apart, so that shafts don’t meet: each counts from its own point. '}
+          : set.sighting
+            ? 'All at one aiming point: their middle sets the pin. '
+            : 'The two kinds are aimed a hand apart, so that shafts don’t meet: each counts from its own point. '}
         A finger slides the cross and lifts to set it. Keys: arrows {figure(0.05, 'in', 2)}, with Shift{' '}
         {figure(0.5, 'in', 2)}; <kbd>Enter</kbd> sets it,{' '}
-        {!set.walk && (
+        {kinds.length > 1 && (
           <>
             <kbd>B</kbd> {heads ? 'broadhead' : 'bare'}, <kbd>F</kbd> {heads ? 'field point' : 'fletched'},{' '}
           </>

@@ -69,6 +69,56 @@ export function TargetSheet({ set }: { set: ShotSet }) {
   );
 }
 
+/** One group about its aiming point, where a pin is set: its middle with 95 %, and the circle that is good enough. */
+export function SightingSheet({ set }: { set: ShotSet }) {
+  const { ref, width, height } = useSize<HTMLDivElement>(620, 530);
+  const { figure } = useFigures();
+  const { group, tolerance, earlier } = set.sighting!;
+  const shots = counted(set);
+  const half = faceFor(
+    [...shots.map((shot) => shot.point), ...earlier],
+    [1.5 * tolerance, group ? Math.max(Math.abs(group.centre.x), Math.abs(group.centre.y)) + group.radius : 0],
+  );
+  const room = Math.min(width - 24, height - 98);
+  const px = room / (2 * half);
+  const [cx, cy] = [width / 2, 52 + room / 2];
+  const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px });
+  const title = `Set ${set.number}: ${set.stage}`;
+  return (
+    <div className={s.space} ref={ref}>
+      <svg
+        className={s.sheet}
+        viewBox={`0 0 ${width} ${height}`}
+        role="img"
+        aria-label={`${title}. ${set.headline} ${countOf('fletched', shots.length)}.`}
+        data-testid="target"
+      >
+        <TargetFace width={width} height={height} cx={cx} cy={cy} px={px} half={half} />
+        <circle cx={cx} cy={cy} r={tolerance * px} fill="none" stroke="var(--paper-green)" strokeWidth="3" />
+        {earlier.map((place, i) => (
+          <Hit key={i} kind="fletched" {...screen(place)} pale />
+        ))}
+        <Hits shots={shots} screen={screen} />
+        {group && <Centre group={group} screen={screen} px={px} />}
+        <text x="16" y="26" fontSize="16" fontWeight="620">
+          {title}
+        </text>
+        {earlier.length > 0 && (
+          <text x="16" y="46" fontSize="14">
+            pale: before the sight was moved, shifted by it
+          </text>
+        )}
+        <text x="16" y={height - 28} fontSize="14" className={s.green}>
+          green ring: {figure(tolerance, 'in', 1)} about the aiming point
+        </text>
+        <text x="16" y={height - 10} fontSize="14">
+          {group ? 'cross and ring: middle of the hits, 95 %' : ''}
+        </text>
+      </svg>
+    </div>
+  );
+}
+
 function Legend({ x, y, kind, words }: { x: number; y: number; kind: ArrowKind; words: string }) {
   return (
     <>

@@ -2,26 +2,15 @@ import type { Schemas } from '../../../api/client';
 import { scale } from '../../../drawing/chart';
 import { shapes } from '../../../drawing/walk';
 import { useFigures } from '../../../units/UnitsContext';
-import type { Paper, ShotSet } from '../paperTypes';
-import type { MarkTold, PaperWork } from '../usePaperWork';
-import { SightPart } from './SightPart';
+import type { ShotSet } from '../paperTypes';
 import w from '../../../parts/words.module.css';
 import s from './WalkPanel.module.css';
 
-interface Props {
-  paper: Paper;
-  set: ShotSet;
-  work: Pick<PaperWork, 'faults' | 'busy' | 'sight'>;
-  onMoved: (told: MarkTold) => void;
-}
-
 type Walk = NonNullable<ShotSet['walk']>;
 
-/** What a walk-back shows besides its drift: what each cause would look like, each walk by itself, the sight. */
-export function WalkPanel({ paper, set, work, onMoved }: Props) {
+/** What a walk-back shows besides its drift: what each cause would look like, each walk by itself. */
+export function WalkPanel({ set }: { set: ShotSet }) {
   const walk = set.walk!;
-  const current = set.id === paper.sets.at(-1)!.id;
-  const sight = current ? paper.walkSight?.sight : null;
   return (
     <section className={s.walk} data-testid="walk">
       {walk.more && <p>{walk.more}</p>}
@@ -34,7 +23,6 @@ export function WalkPanel({ paper, set, work, onMoved }: Props) {
       {walk.wind && <p>{walk.wind}</p>}
       {walk.drop && <p>{walk.drop}</p>}
       {walk.alone.length > 1 && walk.together && <Alone walk={walk} />}
-      {sight && <SightPart heads={false} sight={sight} paper={paper} work={work} onMoved={onMoved} />}
     </section>
   );
 }

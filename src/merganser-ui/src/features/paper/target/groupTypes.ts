@@ -1,5 +1,6 @@
 import type { Schemas } from '../../../api/client';
 import { counted, freshMarking, type Marking, type ShotSet } from '../paperTypes';
+import { isOfSight } from '../stages';
 
 export type ArrowKind = NonNullable<Schemas['ArrowKind']>;
 
@@ -23,13 +24,13 @@ export const countOf = (kind: ArrowKind, count: number) =>
 export const kindsOf = (set: ShotSet): [ArrowKind, ArrowKind] =>
   set.groups?.heads ? ['fieldPoint', 'broadhead'] : ['fletched', 'bare'];
 
-/** The kinds of arrow that a set is shot with: a walk-back with fletched ones alone. */
-export const markedWith = (set: ShotSet): ArrowKind[] => (set.walk ? ['fletched'] : kindsOf(set));
+/** The kinds of arrow that a set is shot with: a walk-back, or a pin that is set, with fletched ones alone. */
+export const markedWith = (set: ShotSet): ArrowKind[] => (isOfSight(set) ? ['fletched'] : kindsOf(set));
 
 /** The kind that a key marks next: B the bare shaft or the broadhead, F the other. */
 export function kindOfKey(set: ShotSet, key: string): ArrowKind | undefined {
   const [reference, tested] = kindsOf(set);
-  return set.walk ? undefined : { b: tested, f: reference }[key];
+  return isOfSight(set) ? undefined : { b: tested, f: reference }[key];
 }
 
 /** Numbers of heads to press; P is the practice head. */
@@ -40,7 +41,7 @@ const FIRST = 2;
 
 /** The kind that is marked next: the same until its group is begun, then the one that has fewer. */
 export function nextKind(set: ShotSet, last: ArrowKind | null): ArrowKind {
-  if (set.walk) return 'fletched';
+  if (isOfSight(set)) return 'fletched';
   const [reference, tested] = kindsOf(set);
   const count = (kind: ArrowKind) => set.shots.filter((s) => s.voidReason === null && s.arrow === kind).length;
   const here = last ?? reference;
@@ -96,6 +97,6 @@ function nextDistance(set: ShotSet, last: string): string {
 export const halfFor = (set: ShotSet) =>
   halves.find(
     (h) =>
-      h >= TOLERANCES * (set.groups?.tolerance ?? 0) &&
+      h >= TOLERANCES * (set.groups?.tolerance ?? set.sighting?.tolerance ?? 0) &&
       set.shots.every(({ point }) => Math.max(Math.abs(point.x), set.walk ? 0 : Math.abs(point.y)) <= h),
   ) ?? 24;

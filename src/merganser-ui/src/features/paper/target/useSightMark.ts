@@ -21,4 +21,4 @@ export function useSightMark(
 }
 
 /** Where the sight stands: the heads' mark from the field points', or all arrows' from the first of the session. */
-const placeOf = (paper: Paper) => paper.heads?.markAt ?? paper.walkSight?.at;
+const placeOf = (paper: Paper) => paper.heads?.markAt ?? paper.sightAnswer?.at;

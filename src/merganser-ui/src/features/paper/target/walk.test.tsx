@@ -6,9 +6,11 @@ import { sent } from '../../../testing/fixtures';
 import { show } from '../../../testing/show';
 import { set as setOf, shot } from '../pageFixtures';
 import type { Paper, ShotSet } from '../paperTypes';
+import type { PaperWork } from '../usePaperWork';
+import { AtTarget } from './AtTarget';
 import { freshHit, kindOfKey, markedWith, walkDistances } from './groupTypes';
 import { HitPanel } from './HitPanel';
-import { WalkPanel } from './WalkPanel';
+import { SightingSheet } from './TargetSheet';
 import { WalkSheet } from './WalkSheet';
 
 const at = (yards: number, count: number, mean: number | null) => ({
@@ -127,26 +129,30 @@ describe('the sheet of a walk-back', () => {
   });
 });
 
+const sightAnswer = {
+  pin: null,
+  at: { right: 0, up: 0 },
+  sight: { eyeToPinTyped: '', clickTyped: '', words: 'Eye to pin 34 in.' },
+};
+const beside = (shown: ShotSet, onMoved = vi.fn().mockResolvedValue(undefined)) => {
+  const stages = [20, 30].map((distance) => ({
+    ...sent.paper.plan.stages[0]!,
+    words: `${distance} yd sight`,
+    distance,
+    sighting: true,
+    inWork: distance === 20,
+    chance: distance === 20 ? 0.93 : null,
+  }));
+  const plan = { ...sent.paper.plan, stages };
+  const paper = { ...sent.paper, plan, sets: [shown], heads: null, sightAnswer } as Paper;
+  const work = { faults: {}, busy: false, sight: vi.fn(), conditions: vi.fn() } as unknown as PaperWork;
+  show(<AtTarget paper={paper} set={shown} work={work} onMoved={onMoved} />);
+  return onMoved;
+};
+
 describe('beside it', () => {
   it('stand the causes, each walk by itself and the sight, which can be set otherwise', async () => {
-    const onMoved = vi.fn();
-    const paper = {
-      ...sent.paper,
-      sets: [set(hit(1, 20))],
-      walkSight: {
-        pin: null,
-        at: { right: 0, up: 0 },
-        sight: { eyeToPinTyped: '', clickTyped: '', words: 'Eye to pin 34 in.' },
-      },
-    } as Paper;
-    show(
-      <WalkPanel
-        paper={paper}
-        set={paper.sets[0]!}
-        work={{ faults: {}, busy: false, sight: vi.fn() }}
-        onMoved={onMoved}
-      />,
-    );
+    const onMoved = beside(set(hit(1, 20)));
     expect(screen.getByText('Sight or zero: shown').closest('li')!.dataset.seen).toBe('shown');
     expect(screen.getByTestId('walks-alone').querySelectorAll('tr')).toHaveLength(3);
     await userEvent.click(screen.getByText('Measure it, or say how it was moved'));
@@ -155,5 +161,37 @@ describe('beside it', () => {
     await userEvent.type(screen.getByLabelText('Pin right (left: −)'), '.05');
     await userEvent.click(screen.getByText('I moved it so'));
     expect(onMoved).toHaveBeenLastCalledWith({ typed: { right: '.05', up: '' } });
+  });
+});
+
+describe('a pin that is set', () => {
+  const sighting: NonNullable<ShotSet['sighting']> = {
+    tolerance: 1,
+    toleranceText: '1.0 in',
+    group: { centre: { x: 1.2, y: -0.6 }, radius: 0.8, count: 3 },
+    earlier: [{ x: 0.5, y: 0.2 }],
+    chance: 0.31,
+  };
+  const sighted = setOf(1, {
+    sighting,
+    shots: [hit(1, 20, 1, { yards: null })],
+    stage: '20 yd sight',
+    headline: 'The middle strikes 1.20 in right at 20 yd.',
+  }) as unknown as ShotSet;
+
+  it('is marked with fletched arrows at one aiming point, and its middle is drawn', () => {
+    expect(markedWith(sighted)).toEqual(['fletched']);
+    expect(freshHit(sighted, null)).toMatchObject({ arrow: 'fletched', distance: '' });
+    show(<SightingSheet set={sighted} />);
+    expect(screen.getByTestId('target').getAttribute('aria-label')).toContain('1.20 in right at 20 yd. 1 fletched.');
+    expect(screen.getByText('green ring: 1.0 in about the aiming point')).toBeTruthy();
+  });
+
+  it('stands among the others in the order in which they are set', () => {
+    beside(sighted);
+    const pins = screen.getByTestId('pins');
+    expect(pins.textContent).toContain('20 yd sight: 93 % within it');
+    expect(pins.textContent).toContain('30 yd sight: not yet');
+    expect(screen.getAllByText('The sight').length).toBeGreaterThan(0);
   });
 });

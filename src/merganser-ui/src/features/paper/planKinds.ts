@@ -1,0 +1,118 @@
+import type { Schemas } from '../../api/client';
+import type { Choices } from './paperTypes';
+import type { Kinds } from './usePaperWork';
+
+export type TypedStage = Kinds & { distance: string };
+
+/** What is shot at a stage, as it is picked. */
+export type Shot = 'bare' | 'fletched' | 'target' | 'heads' | 'sighting' | NonNullable<Schemas['WalkPins']>;
+
+export const dress: [Shot, string][] = [
+  ['bare', 'Bare shafts'],
+  ['fletched', 'Fletched'],
+  ['target', 'Groups of both at a target'],
+  ['heads', 'Broadheads and field points'],
+  ['own', 'Walk-back, own pins'],
+  ['one', 'Walk-back, one pin'],
+  ['sighting', 'Sighting in'],
+];
+
+export function shotOf(stage: TypedStage): Shot {
+  if (stage.sighting) return 'sighting';
+  if (stage.walk) return stage.walk;
+  if (stage.atTarget) return stage.heads ? 'heads' : 'target';
+  return stage.fletched ? 'fletched' : 'bare';
+}
+
+/** A stage that is shot so. */
+export const shotAs = (distance: string, shot: Shot): TypedStage => ({
+  distance,
+  fletched: shot === 'fletched',
+  atTarget: shot !== 'bare' && shot !== 'fletched',
+  heads: shot === 'heads',
+  walk: shot === 'own' || shot === 'one' ? shot : null,
+  sighting: shot === 'sighting',
+});
+
+export const same = (a: TypedStage[], b: Schemas['PlannedStage'][]) =>
+  a.length === b.length &&
+  a.every(
+    (s, i) =>
+      Number(s.distance) === b[i]!.distance &&
+      s.fletched === b[i]!.fletched &&
+      s.atTarget === (b[i]!.atTarget ?? false) &&
+      s.heads === (b[i]!.heads ?? false) &&
+      s.walk === (b[i]!.walk ?? null) &&
+      s.sighting === (b[i]!.sighting ?? false),
+  );
+
+/** What is said of a plan before it begins. */
+interface Said {
+  title: string;
+  intro?: string;
+  before: keyof Choices;
+  enough?: keyof Choices;
+  /** What is set up, in the foot. */
+  sentence: string;
+  reason: string;
+  button: string;
+}
+
+const paper: Said = {
+  title: 'A new paper',
+  before: 'beforeYouShoot',
+  sentence: 'Hang the paper and begin.',
+  reason: 'Target well behind the paper. A clear range.',
+  button: 'Begin this paper',
+};
+const groups: Said = {
+  title: 'Bare against fletched, at a target',
+  intro:
+    'Two aiming points a hand apart, one for each kind. The offset of the bare group from the fletched one is the finding, once it is bigger than the archer’s own spread.',
+  before: 'beforeGroups',
+  enough: 'enoughAtTarget',
+  sentence: 'Set two aiming points and begin.',
+  reason: 'A hand apart, one for each kind of arrow. A clear range behind.',
+  button: 'Begin these groups',
+};
+const walk: Said = {
+  title: 'A walk-back, at a target',
+  intro:
+    'From the zero outwards at one plumb line, fletched arrows alone. Arrows that drift to one side with distance are the finding, once the drift is bigger than the archer’s own spread.',
+  before: 'beforeWalk',
+  enough: 'enoughOfWalk',
+  sentence: 'Hang a plumb line and begin at the zero.',
+  reason: 'One line to aim at from every distance. A clear range behind.',
+  button: 'Begin this walk-back',
+};
+const said: Record<Shot, Said> = {
+  bare: paper,
+  fletched: paper,
+  target: groups,
+  heads: {
+    ...groups,
+    title: 'Broadheads against field points',
+    intro:
+      'Two aiming points a hand apart, one for each kind, the same arrows. Where heads land elsewhere, it is told whether to leave it, to move the sight or to tune.',
+    before: 'beforeHeads',
+  },
+  own: walk,
+  one: { ...walk, before: 'beforeOnePin' },
+  sighting: {
+    title: 'Sighting in',
+    intro:
+      'Three arrows at one aiming point: their middle says which way the sight goes and how far, until what is left is the hand’s. Then the next distance.',
+    before: 'beforeSighting',
+    enough: 'enoughOfZero',
+    sentence: 'Set one aiming point and begin with the nearest pin.',
+    reason: 'The arrow that the sight is to be set for. A clear range behind.',
+    button: 'Begin sighting in',
+  },
+};
+
+/** What is said of a plan by its first stage; the cautions are those of the stage that wants most. */
+export function saidOf(stages: TypedStage[]): Said {
+  const shots = stages.map(shotOf);
+  const most = (['one', 'own', 'heads'] as const).find((shot) => shots.includes(shot)) ?? shots[0]!;
+  return { ...said[shots[0]!], before: said[most].before };
+}
