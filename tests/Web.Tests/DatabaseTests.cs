@@ -58,6 +58,7 @@ public class DatabaseTests
     [InlineData("0009.db")]
     [InlineData("0010.db")]
     [InlineData("0012.db")]
+    [InlineData("0017.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;
@@ -91,6 +92,9 @@ public class DatabaseTests
             );
     }
 
+    /// <summary>Tables that got another name since.</summary>
+    private static readonly Dictionary<string, string> Renamed = new() { ["head_mark"] = "sight_mark" };
+
     /// <summary>
     /// What a migration lost or changed of what was there, but for columns that it drops or counts on.
     /// </summary>
@@ -102,7 +106,7 @@ public class DatabaseTests
         string[] moved = ["paper.accepted_at", "bow_revision.number"];
         foreach (var (table, rows) in before)
         {
-            var now = after[table];
+            var now = after[Renamed.GetValueOrDefault(table, table)];
             if (now.Count < rows.Count)
             {
                 yield return $"{table}: {now.Count} of {rows.Count} rows";

@@ -148,6 +148,18 @@ public class WalkTests
         (await app.Get($"/api/papers/{Id(paper)}"))["sets"]!.ToJsonString().ShouldBe(paper["sets"]!.ToJsonString());
     }
 
+    [Fact]
+    public async Task A_sight_that_is_set_is_no_paper()
+    {
+        using var app = new App();
+        await app.Post($"/api/bows/{App.Brindle}/changes", new { id = App.NewId(), change = "newLoop" });
+        var paper = await Walk(app, await app.StartPaper(Stage("own")), 0);
+        (await app.Post($"/api/papers/{Id(paper)}/accept", new { accepted = true })).Status.ShouldBe(200);
+        var setup = await app.Get($"/api/bows/{App.Brindle}/setup");
+        var asked = setup["checks"]!.AsArray().Concat(setup["followUps"]!.AsArray());
+        ((string)asked.First(c => (string)c!["kind"]! == "paper")!["state"]!).ShouldBe("again");
+    }
+
     private static object Hit(double right, string distance, double up = 0) =>
         new
         {

@@ -43,17 +43,16 @@ internal sealed class WalkAdvice
     private Advice Shown(WalkFit fit) =>
         session.CentreShotShown is { } shown
             ? To(AdviceKind.GroupsFirst, WalkSays.GroupsBeforeTheSight, new CentreShotToo(shown))
-        : fit.Top == 1 ? To(AdviceKind.ShootMore, ToShoot(), WalkSays.ThirdDistance)
-        : fit.Shape switch
-        {
-            DriftShape.Straight => MoveTheSight(),
-            DriftShape.Curved => To(
-                AdviceKind.LevelTheSight,
-                WalkSays.LevelTheSight,
-                new Sentences([new CurvedDrift(walk.Pins), WalkSays.LevelThenWalkAnew])
-            ),
-            _ => To(AdviceKind.ShootMore, ToShoot(), WalkSays.StraightOrCurvedNotDecided),
-        };
+            : fit.Shape switch
+            {
+                DriftShape.Straight => MoveTheSight(),
+                DriftShape.Curved => To(
+                    AdviceKind.LevelTheSight,
+                    WalkSays.LevelTheSight,
+                    new Sentences([new CurvedDrift(walk.Pins), WalkSays.LevelThenWalkAnew])
+                ),
+                _ => To(AdviceKind.ShootMore, ToShoot(), WalkSays.StraightOrCurvedNotDecided),
+            };
 
     private Advice MoveTheSight()
     {

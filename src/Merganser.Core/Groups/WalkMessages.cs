@@ -161,7 +161,6 @@ public enum WalkSays
     FiveShowMore,
     LevelTheSight,
     LevelThenWalkAnew,
-    ThirdDistance,
     StraightOrCurvedNotDecided,
     WalksDisagree,
     WalkOnceMore,

@@ -40,8 +40,8 @@ public static class WalkPlan
     /// </summary>
     public const double EnoughPerYard = .05;
 
-    /// <summary>Distances of a walk as a rule: three tell straight from curved.</summary>
-    private const int Usual = 3;
+    /// <summary>Distances of a walk before anything is read: two never tell straight from curved.</summary>
+    public const int LeastDistances = 3;
 
     /// <summary>
     /// The distances of a walk, ascending: the zero and those that were shot, up to three with twice and three times
@@ -50,7 +50,7 @@ public static class WalkPlan
     public static IReadOnlyList<double> Wanted(double zero, IEnumerable<double> shot)
     {
         double[] own = [.. shot.Append(zero).Distinct()];
-        var usual = Enumerable.Range(1, Usual).Select(times => times * zero).Except(own);
-        return [.. own.Concat(usual.Take(Math.Max(0, Usual - own.Length))).Order()];
+        var usual = Enumerable.Range(1, LeastDistances).Select(times => times * zero).Except(own);
+        return [.. own.Concat(usual.Take(Math.Max(0, LeastDistances - own.Length))).Order()];
     }
 }

@@ -45,9 +45,11 @@ public sealed class WalkReading
         Hits = [.. walks.SelectMany(w => HitsOf(w.Set).Select(h => (w.Set.Number, Of(h, w.Wind))))];
         Count = Hits.Count;
         Wanted = WalkPlan.Wanted(Zero, Hits.Select(h => h.Shot.Yards));
-        if (Missing(WalkPlan.LeastOfEach).Count == 0)
+        var counts = Hits.CountBy(h => h.Shot.Yards).ToDictionary();
+        WalkedShot[] read = [.. Hits.Select(h => h.Shot).Where(s => counts[s.Yards] >= WalkPlan.LeastOfEach)];
+        if (read.Select(s => s.Yards).Distinct().Count() >= WalkPlan.LeastDistances)
         {
-            Fit = new WalkFit([.. Hits.Select(h => h.Shot)]);
+            Fit = new WalkFit(read);
         }
 
         Distances = [.. Wanted.Select(DistanceOf)];
@@ -60,8 +62,8 @@ public sealed class WalkReading
     /// <summary>The distance of the zero, yards.</summary>
     public double Zero { get; }
 
-    /// <summary>The farthest distance that is wanted, yards.</summary>
-    public double Farthest => Wanted[^1];
+    /// <summary>The farthest distance that is read, or wanted, yards.</summary>
+    public double Farthest => Fit is { } fit ? fit.Distances[^1] : Wanted[^1];
 
     /// <summary>The number of its newest walk's set.</summary>
     public int Number { get; }
@@ -81,7 +83,7 @@ public sealed class WalkReading
     /// <summary>Each of them with its hits.</summary>
     public IReadOnlyList<WalkedDistance> Distances { get; }
 
-    /// <summary>The drift, or null while three hits are not shot at each distance.</summary>
+    /// <summary>The drift, or null while three hits are not shot at each of three distances.</summary>
     public WalkFit? Fit { get; }
 
     /// <summary>A drift of this at the farthest distance matters, inches.</summary>

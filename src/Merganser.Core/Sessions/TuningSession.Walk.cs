@@ -9,6 +9,7 @@ namespace Merganser.Core.Sessions;
 public sealed partial class TuningSession
 {
     private readonly Dictionary<int, WalkReading> walks = [];
+    private readonly Dictionary<int, SightingReading> sightings = [];
 
     /// <summary>The walk-back in work, or null where none is shot.</summary>
     public WalkReading? Walk => WalkOf(Now.Stage.Walk is null && Stage.Walk is not null ? LastOfStage : Now);
@@ -70,10 +71,16 @@ public sealed partial class TuningSession
     public SightingReading? Sighting => SightingOf(Now.Stage.Sighting ? Now : LastOfStage);
 
     /// <summary>A set's hits against their aiming point; null for other stages.</summary>
-    public SightingReading? SightingOf(SessionSet set) =>
-        set.Stage.Sighting
-            ? new SightingReading(set, Before(set), Sets.Where(s => s.OfSession && s.Stage.Sighting))
-            : null;
+    public SightingReading? SightingOf(SessionSet set)
+    {
+        if (set.Stage.Sighting && !sightings.ContainsKey(set.Number))
+        {
+            var hand = Sets.Where(s => s.OfSession && s.Stage.Sighting);
+            sightings[set.Number] = new SightingReading(set, Before(set), hand);
+        }
+
+        return sightings.GetValueOrDefault(set.Number);
+    }
 
     /// <summary>
     /// The sets at a distance before one, of the same day with the bow as it stood, as far back as every move of the

@@ -206,14 +206,18 @@ internal static class SessionWriter
                     begun.Stage,
                     paper.Id
                 );
-                SetupStore.Put(
-                    sql,
-                    paper.Bow.Id,
-                    $"{paper.Id}-paper-{paper.Version}",
-                    new CheckFinding(CheckKind.Paper, null, "done", null),
-                    new(""),
-                    now
-                );
+                if (session.Sets.Any(s => s.IsShot && (s.Stage.Compares || !s.Stage.AtTarget)))
+                {
+                    SetupStore.Put(
+                        sql,
+                        paper.Bow.Id,
+                        $"{paper.Id}-paper-{paper.Version}",
+                        new CheckFinding(CheckKind.Paper, null, "done", null),
+                        new(""),
+                        now
+                    );
+                }
+
                 break;
             case Reopened:
                 sql.Execute(

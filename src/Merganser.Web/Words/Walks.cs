@@ -87,7 +87,6 @@ public static class WalkWords
             WalkSays.LevelTheSight => $"Level the sight’s axes and set each pin on a plumb line.",
             WalkSays.LevelThenWalkAnew =>
                 $"If they are level, spin the arrows: one with a bent or turned vane planes. Then walk anew.",
-            WalkSays.ThirdDistance => $"Two distances never tell straight from curved: shoot a third.",
             WalkSays.StraightOrCurvedNotDecided =>
                 $"Straight or curved is not decided: the one is the sight’s, the other is not.",
             WalkSays.WalksDisagree =>

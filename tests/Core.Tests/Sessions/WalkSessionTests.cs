@@ -176,8 +176,11 @@ public class WalkSessionTests
     {
         at.Walk(Straight, 5, .02, 20, 50);
         at.Session().Walk!.Wanted.ShouldBe([20, 40, 50]);
+        at.Session().Walk!.Fit.ShouldBeNull();
         at.Walk(Straight, 5, .02, 35);
         at.Session().Walk!.Wanted.ShouldBe([20, 35, 50]);
+        at.Mark(SessionAtHand.Hit(70, 1));
+        at.Session().Walk!.Fit!.Distances.ShouldBe([20, 35, 50], "one hit from farther out hides nothing");
         at.Session().Advice.Kind.ShouldBe(AdviceKind.MoveTheSight);
     }
 

@@ -184,10 +184,10 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
         </>
       )}
       {choices?.noStrict && <p className={w.muted}>{choices.noStrict}</p>}
-      {plan.kind === 'tune' && (
+      {plan.kind === 'tune' && pairs && (
         <>
-          {pairs && <h2>{atTarget ? 'Pairs per decision' : 'Shots per decision'}</h2>}
-          {pairs && pick('Shots per decision', 'shotsPerDecision', decisions)}
+          <h2>{atTarget ? 'Pairs per decision' : 'Shots per decision'}</h2>
+          {pick('Shots per decision', 'shotsPerDecision', decisions)}
           <Select
             label="School"
             name="school"
