@@ -135,7 +135,7 @@ public static class States
             "new walk-back",
             $"{Compound}/groups",
             "[aria-label='New groups']",
-            screen => screen.Pick("stages", "walk-back from 20 yd, one pin")
+            Press("Walk-back, one pin", "[aria-label='New groups']")
         ),
         new("finished session", $"{Barebow}/groups", Advice, Press("I accept this", "[data-testid=go]")),
         new("recurve paper", $"{Recurve}/paper", Advice),

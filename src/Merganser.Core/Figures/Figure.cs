@@ -53,6 +53,25 @@ public sealed record Figure(
     Working Working
 )
 {
+    /// <summary>A length on a target, inches: its size, with the half width of its 95 % where that is known.</summary>
+    public static Figure OnTarget(string name, Message label, double inches, double? plus, Working working)
+    {
+        var size = Math.Abs(inches);
+        return new Figure(
+            name,
+            label,
+            size,
+            Units.Unit.Inch,
+            2,
+            plus is null ? null : Math.Max(0, size - plus.Value),
+            size + plus,
+            null,
+            null,
+            null,
+            working
+        );
+    }
+
     /// <summary>The value as it is shown, without its unit.</summary>
     public Message? Text => Bare(Value);
 

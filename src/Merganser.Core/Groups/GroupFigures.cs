@@ -56,18 +56,11 @@ public static class GroupFigures
                 4
             ),
         ];
-        var size = Math.Abs(value);
-        return new Figure(
+        return Figure.OnTarget(
             name,
-            new TestedSide(Side(value, sideways), groups.TestedKind),
-            size,
-            Unit.Inch,
-            2,
-            Math.Max(0, size - offset.Radius),
-            size + offset.Radius,
-            null,
-            null,
-            null,
+            new TestedSide(SideOf(value, sideways), groups.TestedKind),
+            value,
+            offset.Radius,
             new Working(
                 groups.Heads ? GroupSays.OffsetOfHeadsIs : GroupSays.OffsetIs,
                 terms,
@@ -77,7 +70,8 @@ public static class GroupFigures
         );
     }
 
-    private static TearSide Side(double value, bool sideways) =>
+    /// <summary>On which side of its aiming point it lies.</summary>
+    internal static TearSide SideOf(double value, bool sideways) =>
         (sideways, value < 0) switch
         {
             (true, true) => TearSide.Left,
@@ -91,16 +85,10 @@ public static class GroupFigures
         var how = new Formula(
             $"√(SS / ν), SS = {Measure.Plain(offset.Group.Squares + offset.Other.Squares, 3)}, ν = {offset.Freedom}"
         );
-        return new Figure(
+        return Figure.OnTarget(
             "groupSpread",
             GroupSays.SpreadOfAShot,
             offset.Spread,
-            Unit.Inch,
-            2,
-            null,
-            null,
-            null,
-            null,
             null,
             new Working(
                 GroupSays.SpreadIs,

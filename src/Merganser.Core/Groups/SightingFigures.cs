@@ -23,13 +23,6 @@ public static class SightingFigures
 
     private static Figure Axis(string name, SightingReading reading, double value, bool sideways)
     {
-        var side = (sideways, value < 0) switch
-        {
-            (true, true) => TearSide.Left,
-            (true, false) => TearSide.Right,
-            (false, true) => TearSide.Low,
-            _ => TearSide.High,
-        };
         var critical = Measure.Plain(MeanTear.CriticalF(reading.Freedom), 3);
         var region = new Formula(
             $"s √(2F / n) = {Measure.Inches(reading.Spread, 3):bare} √(2 × {critical} / {reading.Count})"
@@ -39,35 +32,22 @@ public static class SightingFigures
             new(GroupSays.MeanOffset, new Formula($"Σ / n over {reading.Count}"), value, Unit.Inch, 3),
             new(GroupSays.RegionOfOffset, region, reading.Radius, Unit.Inch, 3),
         ];
-        var size = Math.Abs(value);
-        return new Figure(
+        return Figure.OnTarget(
             name,
-            new MiddleSide(side),
-            size,
-            Unit.Inch,
-            2,
-            Math.Max(0, size - reading.Radius),
-            size + reading.Radius,
-            null,
-            null,
-            null,
+            new MiddleSide(GroupFigures.SideOf(value, sideways)),
+            value,
+            reading.Radius,
             new Working(WalkSays.MiddleIs, terms, WalkSays.MiddleSource, GroupSays.MorePairsNarrow)
         );
     }
 
     private static Figure Spread(SightingReading reading)
     {
-        var how = new Formula($"d √(Σ SS/d² / ν), d = {Measure.Plain(reading.Yards, 1)}, ν = {reading.Freedom}");
-        return new Figure(
+        var how = new Formula($"d √(Σ SS/d² / ν), d = {Measure.Yards(reading.Yards):bare}, ν = {reading.Freedom}");
+        return Figure.OnTarget(
             "middleSpread",
             GroupSays.SpreadOfAShot,
             reading.Spread,
-            Unit.Inch,
-            2,
-            null,
-            null,
-            null,
-            null,
             null,
             new Working(
                 WalkSays.SpreadIs,

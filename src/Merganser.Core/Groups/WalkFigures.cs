@@ -15,11 +15,11 @@ public static class WalkFigures
     private static Figure Drift(WalkReading walk, WalkFit fit)
     {
         var (drift, plus) = fit.Between(walk.Zero, walk.Farthest);
-        var (zero, far) = (Measure.Plain(walk.Zero, 1), Measure.Plain(walk.Farthest, 1));
+        var (zero, far) = (Measure.Yards(walk.Zero), Measure.Yards(walk.Farthest));
         var how =
             fit.Shape == DriftShape.Curved
-                ? new Formula($"b (d − z) + c (d² − z²), z = {zero}, d = {far}")
-                : new Formula($"b (d − z) = {Measure.Plain(fit.Slope, 4)} ({far} − {zero})");
+                ? new Formula($"b (d − z) + c (d² − z²), z = {zero:bare}, d = {far:bare}")
+                : new Formula($"b (d − z), z = {zero:bare}, d = {far:bare}");
         Term[] terms =
         [
             new(WalkSays.Fitted, how, drift, Unit.Inch, 3),
@@ -42,14 +42,14 @@ public static class WalkFigures
         [
             new(
                 WalkSays.Fitted,
-                new Formula($"10 b, b = {Measure.Plain(fit.Slope, 4)} in a yard"),
+                new Formula($"10 b of y = a + b d, a ~ N(0, σ²)"),
                 Ten * fit.Slope,
                 Unit.Inch,
                 3
             ),
             new(
                 WalkSays.HalfWidth,
-                new Formula($"10 t(ν) se(b), se(b) = {Measure.Plain(fit.SlopeError, 4)}"),
+                new Formula($"10 t(ν) se(b), ν = {fit.Freedom}"),
                 Ten * plus,
                 Unit.Inch,
                 3
@@ -75,7 +75,7 @@ public static class WalkFigures
             new(
                 WalkSays.HalfWidth,
                 new Formula(
-                    $"t(ν) s z / √n = t({fit.Freedom}) {Measure.Plain(fit.Spread, 4)} × {Measure.Plain(walk.Zero, 1)} / √{at.Count}"
+                    $"t(ν) s z / √n = t({fit.Freedom}) {Measure.Inches(fit.Spread * walk.Zero, 3):bare} / √{at.Count}"
                 ),
                 plus,
                 Unit.Inch,
@@ -94,16 +94,10 @@ public static class WalkFigures
     }
 
     private static Figure Spread(WalkFit fit) =>
-        new(
+        Figure.OnTarget(
             "driftSpread",
             new SpreadOfTheHand(Measure.Yards(Ten)),
             Ten * fit.Spread,
-            Unit.Inch,
-            2,
-            null,
-            null,
-            null,
-            null,
             null,
             new Working(
                 WalkSays.SpreadIs,
@@ -128,21 +122,12 @@ public static class WalkFigures
         WalkSays what,
         IReadOnlyList<Term> terms,
         WalkSays source = WalkSays.Source
-    )
-    {
-        var size = Math.Abs(of.Value);
-        return new Figure(
+    ) =>
+        Figure.OnTarget(
             name,
             new DriftSide(of.Value < 0, label, at),
-            size,
-            Unit.Inch,
-            2,
-            Math.Max(0, size - of.Plus),
-            size + of.Plus,
-            null,
-            null,
-            null,
+            of.Value,
+            of.Plus,
             new Working(what, terms, source, GroupSays.MorePairsNarrow)
         );
-    }
 }

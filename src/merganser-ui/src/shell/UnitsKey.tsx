@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { answer, api, ifMatch, type Schemas } from '../api/client';
+import { useEffect, useState } from 'react';
+import { answer, api, ifMatch, Refusal, type Schemas } from '../api/client';
 import { shownAtOnce, useActs } from '../api/useActs';
 import { metricUnits, tradeUnits, type Units } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
@@ -75,8 +75,18 @@ const rows = [
 const word = <K extends keyof Units>([part, , choices]: Row<K>, units: Units) =>
   choices.find(([value]) => value === units[part])![1];
 
-/** Archers that were asked for when the menu was opened, ms. */
-const JUST_NOW = 3000;
+/** Keeps the units of one archer; the browser sends it even when the page is left. */
+function put(archers: Schemas['ArcherRow'][], archerId: string | undefined, units: Units) {
+  const row = archers.find((a) => a.id === archerId)!;
+  return answer(
+    api.PUT('/api/archers/{id}', {
+      params: { path: { id: row.id } },
+      body: { ...row.archer, id: row.id, units },
+      ...ifMatch(row.version),
+      keepalive: true,
+    }),
+  );
+}
 
 /** The units that the archer of this bow reads and types in. */
 export function UnitsKey({ bowId }: { bowId: string }) {
@@ -86,24 +96,25 @@ export function UnitsKey({ bowId }: { bowId: string }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const acts = useActs(`units ${bowId}`);
   const words = `${word(masses, units)} ${word(lengths, units)}`;
+  useEffect(() => void queries.prefetchQuery(archersQuery), [queries]);
 
   const wear = async (next: Units) => {
     const archerId = bow.data?.archerId;
     const done = await acts.act(
       `units ${JSON.stringify(next)}`,
       async () => {
-        const archers = await queries.fetchQuery({ ...archersQuery, staleTime: JUST_NOW });
-        const row = archers.find((a) => a.id === archerId)!;
-        const body = { ...row.archer, id: row.id, units: next };
-        return answer(
-          api.PUT('/api/archers/{id}', {
-            params: { path: { id: row.id } },
-            body,
-            ...ifMatch(row.version),
-            // It is shown at once: whoever reloads the page right after has it all the same.
-            keepalive: true,
-          }),
+        // As it was read when the page was opened: whoever leaves the page right after has it all the same.
+        const known = queries.getQueryData<Schemas['ArcherRow'][]>(archersQuery.queryKey);
+        const anew = () => queries.fetchQuery({ ...archersQuery, staleTime: 0 });
+        const kept = await put(known ?? (await anew()), archerId, next).catch(async (problem: unknown) => {
+          // The archer was changed elsewhere meanwhile: the units go onto what stands there now.
+          if (!known || !(problem instanceof Refusal)) throw problem;
+          return put(await anew(), archerId, next);
+        });
+        queries.setQueryData<Schemas['ArcherRow'][]>(archersQuery.queryKey, (rows) =>
+          rows?.map((row) => (row.id === kept.id ? kept : row)),
         );
+        return kept;
       },
       // Only how things are shown: it may be seen before it is kept.
       shownAtOnce<Schemas['BowView']>(['bow', bowId], (now) => ({ ...now, units: next })),
@@ -118,7 +129,6 @@ export function UnitsKey({ bowId }: { bowId: string }) {
         aria-label={`Units: ${words}. Change them`}
         onClick={(event) => {
           setAnchor(event.currentTarget);
-          void queries.prefetchQuery(archersQuery);
         }}
       >
         {words}
