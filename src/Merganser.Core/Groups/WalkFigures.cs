@@ -40,20 +40,8 @@ public static class WalkFigures
         var plus = fit.SlopePlus;
         Term[] terms =
         [
-            new(
-                WalkSays.Fitted,
-                new Formula($"10 b of y = a + b d, a ~ N(0, σ²)"),
-                Ten * fit.Slope,
-                Unit.Inch,
-                3
-            ),
-            new(
-                WalkSays.HalfWidth,
-                new Formula($"10 t(ν) se(b), ν = {fit.Freedom}"),
-                Ten * plus,
-                Unit.Inch,
-                3
-            ),
+            new(WalkSays.Fitted, new Formula($"10 b of y = a + b d, a ~ N(0, σ²)"), Ten * fit.Slope, Unit.Inch, 3),
+            new(WalkSays.HalfWidth, new Formula($"10 t(ν) se(b), ν = {fit.Freedom}"), Ten * plus, Unit.Inch, 3),
         ];
         return Of(
             "driftSlope",
