@@ -45,7 +45,7 @@ internal static class AdvisedHands
     {
         string Stand() => string.Join(' ', Positions(screen, bow).OrderBy(p => p.Key));
         var before = Stand();
-        screen.Driver.FindElement(By.TagName("body")).SendKeys(Keys.Control + Keys.Enter);
+        screen.PressOnPage(Keys.Control + Keys.Enter);
         screen.Until(_ => Stand() != before ? "moved" : null);
         screen.Settled();
     }

@@ -25,7 +25,7 @@ public class GroupTests
         screen.SeeText("[data-testid=words]", "clear");
         screen.SeeText("[data-testid=advice]", "as a paper that tears tail right");
         screen.SeeText("[data-testid=evidence]", "clear is p below 0.012 at each look");
-        Body(screen, Keys.Control + Keys.Enter);
+        screen.PressOnPage(Keys.Control + Keys.Enter);
         screen.SeeText("[data-testid=film]", "Set 2");
         screen.SeeText("[data-testid=next]", "old shots don't count with new ones");
         for (var end = 0; end < 4 && !Go(screen).Contains("I accept this"); end++)
@@ -35,7 +35,7 @@ public class GroupTests
 
         Go(screen).ShouldContain("I accept this");
         screen.SeeText("[data-testid=advice]", "Inside 2.00 in");
-        Body(screen, Keys.Enter);
+        screen.PressOnPage(Keys.Enter);
         screen.SeeText("[data-testid=next]", "Accepted");
         screen.Driver.Navigate().Refresh();
         screen.SeeText("[data-testid=next]", "Accepted");
@@ -57,7 +57,7 @@ public class GroupTests
         Mark(screen, -4.9, .9);
         screen.Push("Read the groups");
         screen.SeeText("[data-testid=advice]", "Shoot 1 more bare");
-        Body(screen, "n");
+        screen.PressOnPage("n");
         Mark(screen, -3.6, -.6);
         screen.Push("Read the groups");
         screen.SeeText("[data-testid=advice]", "A test, ");
@@ -120,7 +120,7 @@ public class GroupTests
         screen.Type("click", ".02");
         screen.Push("Keep this sight");
         screen.SeeText("[data-testid=advice]", "clicks. Then shoot both groups anew");
-        Body(screen, Keys.Enter);
+        screen.PressOnPage(Keys.Enter);
         screen.SeeText("[data-testid=film]", "sight for heads down 0.1");
         screen.SeeText("[data-testid=head-mark]", "The heads’ own mark: down 0.1");
         screen.Driver.Navigate().Refresh();
@@ -159,14 +159,11 @@ public class GroupTests
         return screen.See("[data-testid=go]").Text;
     }
 
-    private static void Body(Screen screen, string keys) =>
-        screen.Driver.FindElement(By.TagName("body")).SendKeys(keys);
-
     /// <summary>So many fletched, then as many bare about a place, and the face turned over.</summary>
     private static void Shoot(Screen screen, double x, double y, bool heads = false, int each = 4)
     {
         var (reference, tested) = heads ? ("field point", "head") : ("fletched", "bare");
-        Body(screen, "n");
+        screen.PressOnPage("n");
         foreach (var (kind, right, up) in new[] { ("f", 0.0, 0.0), ("b", x, y) })
         {
             foreach (var stray in Stray.Take(each))

@@ -130,6 +130,9 @@ public sealed class Screen : IDisposable
         field.SendKeys(text);
     }
 
+    /// <summary>Keys to the page itself, whatever was pressed last.</summary>
+    public void PressOnPage(string keys) => Driver.FindElement(By.TagName("body")).SendKeys(keys);
+
     /// <summary>Keys for whatever has the focus.</summary>
     public void Press(string keys) => Driver.SwitchTo().ActiveElement().SendKeys(keys);
 

@@ -36,7 +36,7 @@ public class SessionTests
             while (screen.See("[data-testid=go]").Text.Contains("I made this move"))
             {
                 screen.See("[data-testid=advice] h2").Text.ShouldNotBeEmpty();
-                screen.Driver.FindElement(By.TagName("body")).SendKeys(Keys.Control + Keys.Enter);
+                screen.PressOnPage(Keys.Control + Keys.Enter);
                 moves++;
                 screen.SeeText("[data-testid=next]", "Shoot two at the new setting");
             }

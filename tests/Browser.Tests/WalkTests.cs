@@ -15,10 +15,10 @@ public class WalkTests
         using var screen = new Screen(demo: true);
         Begin(screen, "walk-back from 20 yd, each");
         screen.SeeText("[data-testid=advice]", "Shoot 5 at 20 yd, 5 at 40 yd, 5 at 60 yd, each with its own pin.");
-        Body(screen, "n");
+        screen.PressOnPage("n");
         screen.See("[data-testid=marking-sheet]");
         StateAudit.Found(screen).ShouldBeEmpty("a hit that is marked");
-        Body(screen, Keys.Escape);
+        screen.PressOnPage(Keys.Escape);
         Walk(screen, .06);
         StateAudit.Found(screen).ShouldBeEmpty("a drift");
         screen.SeeText("[data-testid=words]", "Drifts right 2.40 in from 20 to 60 yd: clear.");
@@ -26,7 +26,7 @@ public class WalkTests
         screen.SeeText("[data-testid=advice]", "Another way.");
         screen.SeeText("[data-testid=walk] [data-seen=shown]", "Sight or zero");
         screen.SeeText("[data-testid=evidence]", "clear is p below 0.010 at each look");
-        Body(screen, Keys.Enter);
+        screen.PressOnPage(Keys.Enter);
         screen.SeeText("[data-testid=film]", "sight right 0.057 in");
         screen.SeeText("[data-testid=words]", "Nothing yet");
         screen.Driver.Navigate().Refresh();
@@ -34,7 +34,7 @@ public class WalkTests
         Walk(screen, 0);
         screen.SeeText("[data-testid=words]", "No drift shown from 20 to 60 yd.");
         screen.SeeText("[data-testid=go]", "I accept this");
-        Body(screen, Keys.Enter);
+        screen.PressOnPage(Keys.Enter);
         screen.SeeText("[data-testid=next]", "Accepted");
         screen.Go("/");
         screen.SeeText("[data-testid=rack]", "Groups accepted");
@@ -53,7 +53,7 @@ public class WalkTests
         screen.Push("Note it from here on");
         screen.SeeText("[data-testid=conditions] p", "Wind across from the right, 4 mph.");
         screen.SeeText("[data-testid=walk]", "does");
-        Body(screen, "n");
+        screen.PressOnPage("n");
         screen.Push("60 yd, 0");
         screen.SeeText("[data-testid=marking-sheet]", "below the aiming point");
         screen.Push("another");
@@ -91,21 +91,21 @@ public class WalkTests
         screen.SeeText("[data-testid=words]", "The middle strikes 3.00 in right, 2.00 in low at 20 yd.");
         screen.SeeText("[data-testid=advice]", "8 clicks right, 5 clicks down");
         StateAudit.Found(screen).ShouldBeEmpty("a pin that is set");
-        Body(screen, Keys.Enter);
+        screen.PressOnPage(Keys.Enter);
         screen.SeeText("[data-testid=film]", "sight right 0.160 in, down 0.100 in");
         screen.Driver.Navigate().Refresh();
         screen.SeeText("[data-testid=advice]", "What was shot before counts on");
         Hits(screen, (.2, -.1), (-.3, .2), (.1, -.1));
         screen.SeeText("[data-testid=advice]", "20 yd is zeroed.");
         screen.SeeText("[data-testid=go]", "On to 30 yd sight");
-        Body(screen, Keys.Enter);
+        screen.PressOnPage(Keys.Enter);
         screen.SeeText("[data-testid=advice]", "Shoot 3 at 30 yd");
         screen.SeeText("[data-testid=pins]", "20 yd sight: over 99 % within it");
     }
 
     private static void Hits(Screen screen, params (double X, double Y)[] places)
     {
-        Body(screen, "n");
+        screen.PressOnPage("n");
         foreach (var (x, y) in places)
         {
             screen.Push("Type the place");
@@ -128,13 +128,10 @@ public class WalkTests
         screen.SeeText("[data-testid=advice]", "Shoot 5 at 20 yd");
     }
 
-    private static void Body(Screen screen, string keys) =>
-        screen.Driver.FindElement(By.TagName("body")).SendKeys(keys);
-
     /// <summary>Three hits from each distance, typed as they drift.</summary>
     private static void Walk(Screen screen, double slope)
     {
-        Body(screen, "n");
+        screen.PressOnPage("n");
         foreach (var yards in (int[])[20, 40, 60])
         {
             screen.Push($"{yards} yd, 0");

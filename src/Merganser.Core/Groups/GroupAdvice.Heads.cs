@@ -78,7 +78,7 @@ internal sealed partial class GroupAdvice
     /// <summary>The pin's way for heads: the axis on which they lie, whole.</summary>
     private Advice MoveTheSight(Advice advice, IReadOnlyList<Evidence> evidence)
     {
-        var (sight, pin) = (session.Bow.Sight ?? Sight.Usual, groups.SightAnswer(session.Bow.Sight)!);
+        var (sight, pin) = (session.Bow.SightUsed, groups.SightAnswer(session.Bow.Sight)!);
         var moved = sight.Moved(pin, scale.Yards);
         return Instead(
             advice,

@@ -114,7 +114,7 @@ public sealed class GroupOffset
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(offset);
         for (var more = 0; more < Most; more++)
         {
-            if (Power(Group.Count + more, Other.Count + more, offset, Threshold(looks)) >= WantedPower)
+            if (Power(Group.Count + more, Other.Count + more, offset, Threshold(looks)) >= NoncentralF.Wanted)
             {
                 return more;
             }
@@ -162,7 +162,6 @@ public sealed class GroupOffset
     private const int LeastForHotelling = 5;
     private const int Most = 60;
     private const double LikelyBelow = .05;
-    private const double WantedPower = .8;
 
     /// <summary>The chance of passing F(2, ν): (1 + 2F/ν)^(−ν/2).</summary>
     private static double ChanceOf(double f, double freedom) => Math.Pow(1 + (2 * f / freedom), -freedom / 2);

@@ -6,6 +6,9 @@ namespace Merganser.Core.Groups;
 /// <summary>The chance that an F test shows a true effect.</summary>
 public static class NoncentralF
 {
+    /// <summary>What is planned shows four times in five.</summary>
+    public const double Wanted = .8;
+
     /// <summary>
     /// Σ Poisson(λ/2) (1 − I_x(q/2 + j, ν/2)), x = qF/(ν + qF), F the point of F(q, ν) that is passed with chance α.
     /// </summary>

@@ -11,7 +11,7 @@ internal static class SightingAdvice
     /// <summary>What is advised at the distance in work.</summary>
     public static Advice Of(TuningSession session)
     {
-        var (reading, sight) = (session.Sighting!, session.Bow.Sight);
+        var (reading, sight) = (session.Sighting!, session.Bow.SightUsed);
         var at = Measure.Yards(reading.Yards);
         Evidence[] evidence = [.. EvidenceOf(reading)];
         if (reading.Fresh < SightingReading.Least)
@@ -44,8 +44,8 @@ internal static class SightingAdvice
                     new SightForZero(
                         Measure.Inches(pin.Right, 3),
                         Measure.Inches(pin.Up, 3),
-                        (sight ?? Sight.Usual).ClicksOf(pin.Right),
-                        (sight ?? Sight.Usual).ClicksOf(pin.Up)
+                        sight.ClicksOf(pin.Right),
+                        sight.ClicksOf(pin.Up)
                     ),
                     WalkSays.MoveIsNearer,
                     evidence

@@ -1,4 +1,3 @@
-using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
@@ -15,9 +14,6 @@ namespace Merganser.Core.Groups;
 /// </summary>
 public sealed class SightingReading
 {
-    /// <summary>From where a pin is set, yards.</summary>
-    public static AllowedRange Distances { get; } = new(5, 110, Unit.Yard, Why.WalkDistance);
-
     /// <summary>Hits before the sight is moved (common practice, no source).</summary>
     public const int Least = 3;
 
@@ -29,8 +25,6 @@ public sealed class SightingReading
 
     /// <summary>Hits at one mark from which more are no longer asked for.</summary>
     public const int Most = 12;
-
-    private const double LeastSpread = .001;
 
     private readonly SessionSet set;
 
@@ -58,7 +52,7 @@ public sealed class SightingReading
         ArrowGroup Angles(SessionSet of) => new([.. HitsOf(of).Select(h => new Impact(h.X / Of(of), h.Y / Of(of)))]);
         ArrowGroup[] all = [.. session.Where(s => HitsOf(s).Count() >= 2).Select(Angles)];
         Freedom = Math.Max(1, all.Sum(g => g.Freedom));
-        Spread = Yards * Math.Max(LeastSpread, Math.Sqrt(all.Sum(g => g.Squares) / Freedom));
+        Spread = Yards * Math.Max(WalkFit.LeastSpread, Math.Sqrt(all.Sum(g => g.Squares) / Freedom));
         F = Count * Group.Centre.Square / 2 / (Spread * Spread);
         Radius = MeanTear.RegionRadius(Spread, Freedom, Count);
         Chance = TrueOffset.Within(Tolerance, Group.Centre, Spread / Math.Sqrt(Count), Freedom);

@@ -37,7 +37,7 @@ internal sealed class WalkAdvice
         return walk.Disagree ? To(AdviceKind.ShootMore, ToShoot(), WalkSays.WalksDisagree)
             : fit.Verdict == DriftVerdict.Clear ? Shown(fit)
             : walk.WouldHaveShown ? To(AdviceKind.GoodEnough, WalkSays.NoDrift, Smallest(fit))
-            : To(AdviceKind.ShootMore, ToShoot(), ByPower());
+            : To(AdviceKind.ShootMore, ToShoot(), walk.MoreShow());
     }
 
     private Advice Shown(WalkFit fit) =>
@@ -56,7 +56,7 @@ internal sealed class WalkAdvice
 
     private Advice MoveTheSight()
     {
-        var (sight, pin) = (session.Bow.Sight ?? Sight.Usual, walk.SightAnswer(session.Bow.Sight)!);
+        var (sight, pin) = (session.Bow.SightUsed, walk.SightAnswer(session.Bow.Sight)!);
         return session.Bow.Bow.HasSight
             ? To(
                 AdviceKind.MoveTheSight,
@@ -80,9 +80,6 @@ internal sealed class WalkAdvice
                 Again: true
             );
     }
-
-    private Message ByPower() =>
-        new MoreHitsShow(walk.More, Measure.Inches(walk.Tolerance, 1), Measure.Yards(walk.Farthest));
 
     private Message Smallest(WalkFit fit) =>
         new SmallestDrift(Measure.Inches(fit.SmallestSlope() * walk.Farthest, 1), Measure.Yards(walk.Farthest));
@@ -114,14 +111,7 @@ internal sealed class WalkAdvice
                 Measure.Yards(walk.Zero),
                 WalkFit.Threshold
             ),
-            walk.WouldHaveShown
-                ? WalkSays.AnotherDayOrCalm
-                : new MoreHitsShow(
-                    walk.More,
-                    Measure.Inches(walk.Tolerance, 1),
-                    Measure.Yards(walk.Farthest),
-                    Sentence: false
-                )
+            walk.WouldHaveShown ? WalkSays.AnotherDayOrCalm : walk.MoreShow(sentence: false)
         );
         if (fit.CurveP is { } curve && fit.Verdict != DriftVerdict.NoneShown)
         {
@@ -139,26 +129,14 @@ internal sealed class WalkAdvice
             );
         }
 
-        if (walk.Among is { } among)
+        if (walk.AmongWords is { } among)
         {
-            yield return new Evidence(
-                new WalksAmong(new FTest(among.F, among.Top, among.Bottom, among.P), walk.Disagree),
-                WalkSays.OnePlumbLine,
-                WalkSays.WalkOnceMore
-            );
+            yield return new Evidence(among, WalkSays.OnePlumbLine, WalkSays.WalkOnceMore);
         }
 
-        if (walk.Wind != 0)
+        if (walk.WindTakenOff is { } wind)
         {
-            yield return new Evidence(
-                new WindAtLeast(
-                    Measure.Wind(walk.Wind),
-                    Measure.Inches(walk.WindShare, 1),
-                    Measure.Yards(walk.Farthest)
-                ),
-                WalkSays.LeastOfTheWind,
-                WalkSays.AnotherDayOrCalm
-            );
+            yield return new Evidence(wind, WalkSays.LeastOfTheWind, WalkSays.AnotherDayOrCalm);
         }
     }
 }

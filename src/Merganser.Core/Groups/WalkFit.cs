@@ -53,7 +53,7 @@ public sealed class WalkFit
     private const int LeastForCurve = 3;
 
     /// <summary>Nobody marks a place closer than .02 in at 20 yd: a spread is no smaller, inches a yard.</summary>
-    private const double LeastSpread = .001;
+    internal const double LeastSpread = .001;
 
     private readonly Matrix<double> covariance;
     private readonly Vector<double> line;
@@ -71,6 +71,7 @@ public sealed class WalkFit
             throw new ArgumentException("More shots than distances, and two distances at the least.", nameof(shots));
         }
 
+        HalfWidth = StudentT.InvCDF(0, 1, Freedom, .975);
         var squares = places.Sum(place => place.Sum(y => Math.Pow(y - place.Average(), 2)));
         Spread = Math.Max(LeastSpread, Math.Sqrt(squares / Freedom));
         Distances = [.. places.Select(p => p.Key).Order()];
@@ -118,7 +119,7 @@ public sealed class WalkFit
     public double SlopeError => Math.Sqrt(covariance[1, 1]);
 
     /// <summary>Half width of its 95 %.</summary>
-    public double SlopePlus => StudentT.InvCDF(0, 1, Freedom, .975) * SlopeError;
+    public double SlopePlus => HalfWidth * SlopeError;
 
     /// <summary>c, inches a yard², or null at two distances.</summary>
     public double? Curvature => curve?[2];
@@ -146,33 +147,39 @@ public sealed class WalkFit
     public (double Drift, double Plus) Between(double from, double to) => Of(0, to - from, (to * to) - (from * from));
 
     /// <summary>Half width of the 95 % of a mean of so many hits at a distance, inches.</summary>
-    public double MeanPlus(double yards, int count) =>
-        StudentT.InvCDF(0, 1, Freedom, .975) * Spread * yards / Math.Sqrt(count);
+    public double MeanPlus(double yards, int count) => HalfWidth * Spread * yards / Math.Sqrt(count);
 
     /// <summary>Chance that so many shots at each distance show a straight drift.</summary>
     /// <param name="slope">The drift that matters, inches a yard.</param>
     /// <param name="more">More shots at each distance than there are.</param>
-    public double Power(double slope, int more = 0)
-    {
-        var planned = Distances
-            .Zip(Counts)
-            .SelectMany(p => Enumerable.Repeat(new WalkedShot(p.First, 0), p.Second + more));
-        var (none, error) = Solve([.. planned], Spread, Top == 2);
-        none[1] = slope;
-        return NoncentralF.Power(Top, Freedom + (more * Counts.Count), Form(none, error), Threshold);
-    }
+    public double Power(double slope, int more = 0) => Power(slope, more, FormOfOne(more));
 
     /// <summary>The straight drift that shows four times in five, inches a yard.</summary>
-    public double SmallestSlope(double wanted = .8)
+    public double SmallestSlope()
     {
+        var one = FormOfOne(0);
         var (low, high) = (0.0, 100 * Spread);
         for (var i = 0; i < Halvings; i++)
         {
             var middle = (low + high) / 2;
-            (low, high) = Power(middle) < wanted ? (middle, high) : (low, middle);
+            (low, high) = Power(middle, 0, one) < NoncentralF.Wanted ? (middle, high) : (low, middle);
         }
 
         return high;
+    }
+
+    private double Power(double slope, int more, double formOfOne) =>
+        NoncentralF.Power(Top, Freedom + (more * Counts.Count), slope * slope * formOfOne, Threshold);
+
+    /// <summary>λ of a slope of one with so many more shots at each distance; it grows with its square.</summary>
+    private double FormOfOne(int more)
+    {
+        var planned = Distances
+            .Zip(Counts)
+            .SelectMany(p => Enumerable.Repeat(new WalkedShot(p.First, 0), p.Second + more));
+        var (one, error) = Solve([.. planned], Spread, Top == 2);
+        one[1] = 1;
+        return Form(one, error);
     }
 
     private const int Halvings = 40;
@@ -182,8 +189,11 @@ public sealed class WalkFit
         var curved = Shape == DriftShape.Curved;
         var (fit, error) = curved ? (curve!, curveCovariance!) : (line, covariance);
         var row = Vector<double>.Build.DenseOfArray(at[..fit.Count]);
-        return (row * fit, StudentT.InvCDF(0, 1, Freedom, .975) * Math.Sqrt(row * (error * row)));
+        return (row * fit, HalfWidth * Math.Sqrt(row * (error * row)));
     }
+
+    /// <summary>Half width of a 95 % interval in standard errors.</summary>
+    private double HalfWidth { get; }
 
     private double TwoSided(double t) => 2 * StudentT.CDF(0, 1, Freedom, -Math.Abs(t));
 

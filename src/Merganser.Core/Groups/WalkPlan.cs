@@ -19,7 +19,7 @@ public static class WalkPlan
     /// <summary>The distance of the zero, from which it is walked back.</summary>
     public static AllowedRange Zeros { get; } = new(10, 40, Unit.Yard, Why.WalkZero);
 
-    /// <summary>Every distance of a walk.</summary>
+    /// <summary>Every distance of a walk, and of a pin that is set.</summary>
     public static AllowedRange Distances { get; } = new(5, 110, Unit.Yard, Why.WalkDistance);
 
     /// <summary>How far above or below its aiming point a hit may be marked with one pin, inches.</summary>

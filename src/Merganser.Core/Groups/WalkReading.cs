@@ -25,12 +25,12 @@ public sealed record WalkAlone(int Set, double Drift, double Plus);
 public sealed class WalkReading
 {
     private const double DisagreeBelow = .05;
-    private const double WantedPower = .8;
 
     private readonly double tolerance;
     private readonly IReadOnlyList<(SessionSet Set, double Wind)> walks;
     private readonly FlatFire? arrow;
     private readonly Lazy<int> more;
+    private readonly Lazy<(int Set, WalkFit Fit)[]> fits;
 
     /// <param name="walks">Walks of one setting and day, the newest last, each with its wind across, mph.</param>
     /// <param name="arrow">The arrow in flight; null where its speed is not known.</param>
@@ -53,7 +53,8 @@ public sealed class WalkReading
         }
 
         Distances = [.. Wanted.Select(DistanceOf)];
-        more = new(() => MoreOfEach(WantedPower));
+        more = new(MoreOfEach);
+        fits = new(() => [.. walks.Select(w => w.Set.Number).SelectMany(FitOf)]);
     }
 
     /// <summary>With which pins it is shot.</summary>
@@ -95,6 +96,11 @@ public sealed class WalkReading
     /// <summary>True where a drift that matters would have shown, or no more is asked for.</summary>
     public bool WouldHaveShown => More == 0;
 
+    /// <summary>The same in words.</summary>
+    /// <param name="sentence">False where it stands inside a sentence.</param>
+    public Message MoreShow(bool sentence = true) =>
+        new MoreHitsShow(More, Measure.Inches(Tolerance, 1), Measure.Yards(Farthest), sentence);
+
     /// <summary>What one walk still wants at each distance to so many hits; empty where it has them.</summary>
     public IReadOnlyList<HitsAt> Missing(int each, bool ofTheNewest = false)
     {
@@ -113,6 +119,10 @@ public sealed class WalkReading
 
     /// <summary>What that wind does at the farthest distance at the least, inches.</summary>
     public double WindShare => ShareOf(Wind, Farthest);
+
+    /// <summary>The same in words, or null where no wind was noted.</summary>
+    public Message? WindTakenOff =>
+        Wind == 0 ? null : new WindAtLeast(Measure.Wind(Wind), Measure.Inches(WindShare, 1), Measure.Yards(Farthest));
 
     /// <summary>
     /// How far an arrow drops at the farthest distance on the pin of the zero, inches; null where each has its own pin.
@@ -141,11 +151,9 @@ public sealed class WalkReading
     /// <summary>Each walk by itself, where it can be read.</summary>
     public IReadOnlyList<WalkAlone> Alone =>
         [
-            .. from walk in walks
-            let fit = FitOf(walk.Set.Number)
-            where fit is not null
-            let drift = fit.Between(Zero, fit.Distances[^1])
-            select new WalkAlone(walk.Set.Number, drift.Drift, drift.Plus),
+            .. from walk in fits.Value
+            let drift = walk.Fit.Between(Zero, walk.Fit.Distances[^1])
+            select new WalkAlone(walk.Set, drift.Drift, drift.Plus),
         ];
 
     /// <summary>
@@ -155,21 +163,25 @@ public sealed class WalkReading
     {
         get
         {
-            WalkFit[] fits = [.. walks.Select(w => FitOf(w.Set.Number)).OfType<WalkFit>()];
-            if (fits.Length < 2 || Fit is null)
+            var alone = fits.Value.Select(f => f.Fit).ToArray();
+            if (alone.Length < 2 || Fit is null)
             {
                 return null;
             }
 
             // Each walk's own error with the spread of all of them.
             double Error(WalkFit fit) => fit.SlopeError / fit.Spread * Fit.Spread;
-            var weights = fits.Select(f => 1 / Math.Pow(Error(f), 2)).ToArray();
-            var mean = fits.Zip(weights, (f, w) => f.Slope * w).Sum() / weights.Sum();
-            var f = fits.Zip(weights, (fit, w) => w * Math.Pow(fit.Slope - mean, 2)).Sum() / (fits.Length - 1);
-            var bottom = fits.Sum(fit => fit.Freedom);
-            return (f, fits.Length - 1, bottom, NoncentralF.Chance(fits.Length - 1, bottom, f));
+            var weights = alone.Select(f => 1 / Math.Pow(Error(f), 2)).ToArray();
+            var mean = alone.Zip(weights, (f, w) => f.Slope * w).Sum() / weights.Sum();
+            var f = alone.Zip(weights, (fit, w) => w * Math.Pow(fit.Slope - mean, 2)).Sum() / (alone.Length - 1);
+            var bottom = alone.Sum(fit => fit.Freedom);
+            return (f, alone.Length - 1, bottom, NoncentralF.Chance(alone.Length - 1, bottom, f));
         }
     }
+
+    /// <summary>The same in words, or null below two.</summary>
+    public Message? AmongWords =>
+        Among is { } among ? new WalksAmong(new FTest(among.F, among.Top, among.Bottom, among.P), Disagree) : null;
 
     /// <summary>True where the walks differ more than chance lets them.</summary>
     public bool Disagree => Among is { P: < DisagreeBelow };
@@ -190,17 +202,18 @@ public sealed class WalkReading
     public SightMove? SightAnswer(Sight? sight) =>
         Fit is { } fit ? (sight ?? Sight.Usual).Answer(new Impact(fit.Slope * Farthest, 0), Farthest) : null;
 
-    private WalkFit? FitOf(int set)
+    private IEnumerable<(int Set, WalkFit Fit)> FitOf(int set)
     {
         WalkedShot[] own = [.. Hits.Where(h => h.Set == set).Select(h => h.Shot)];
-        return own.CountBy(s => s.Yards).Count(d => d.Value >= WalkPlan.LeastOfEach) >= 2 ? new WalkFit(own) : null;
+        var enough = own.CountBy(s => s.Yards).Count(d => d.Value >= WalkPlan.LeastOfEach) >= 2;
+        return enough ? [(set, new WalkFit(own))] : [];
     }
 
-    private int MoreOfEach(double wanted)
+    private int MoreOfEach()
     {
         for (var more = 0; more < WalkPlan.MostOfEach; more++)
         {
-            if (Fit!.Counts.Min() + more >= WalkPlan.MostOfEach || Fit.Power(tolerance, more) >= wanted)
+            if (Fit!.Counts.Min() + more >= WalkPlan.MostOfEach || Fit.Power(tolerance, more) >= NoncentralF.Wanted)
             {
                 return more;
             }

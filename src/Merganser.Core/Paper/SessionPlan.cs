@@ -51,7 +51,12 @@ public sealed record PlannedStage(
 
     /// <summary>True for two groups held against each other.</summary>
     [JsonIgnore]
-    public bool Compares => AtTarget && Walk is null && !Sighting;
+    public bool Compares => AtTarget && !OfSight;
+
+    /// <summary>True for what the sight answers, shot with fletched arrows alone: a walk-back, or a pin that is
+    /// set.</summary>
+    [JsonIgnore]
+    public bool OfSight => Walk is not null || Sighting;
 
     /// <summary>A sight is set at a target, with neither heads nor a walk.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
@@ -62,7 +67,7 @@ public sealed record PlannedStage(
 
     /// <summary>From where it may be shot.</summary>
     public static AllowedRange Allowed(bool atTarget, bool heads = false, bool walk = false, bool sighting = false) =>
-        sighting ? SightingReading.Distances
+        sighting ? WalkPlan.Distances
         : walk ? WalkPlan.Zeros
         : atTarget ? TargetScale.DistancesOf(heads)
         : SheetLimits.Distances;

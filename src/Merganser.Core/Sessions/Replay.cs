@@ -16,8 +16,8 @@ public sealed class Replay
     private readonly List<(SessionEvent Event, ShotMarked Shot)> shots = [];
     private readonly Dictionary<string, (string? VoidReason, bool Doubtful)> judged = [];
     private readonly List<SessionMove> moves = [];
-    private readonly List<(int AfterSet, HeadMarkMoved Mark)> marks = [];
-    private readonly List<(int AfterSet, SightMoved Moved)> sights = [];
+    private readonly List<(int AfterSet, SightAct Moved)> marks = [];
+    private readonly List<(int AfterSet, SightAct Moved)> sights = [];
     private readonly List<SessionNote> notes = [];
     private readonly List<(int AfterSet, ConditionsNoted Noted)> conditions = [];
     private readonly HashSet<string> withdrawn = [];
@@ -74,7 +74,7 @@ public sealed class Replay
         [.. sights.Where(s => s.AfterSet == set.Number - 1).Select(s => s.Moved.Pin)];
 
     /// <summary>Where the sight stands for all arrows from the first set, as far as its moves are known.</summary>
-    public SightMove Sight => new(sights.Sum(s => s.Moved.Pin.Right), sights.Sum(s => s.Moved.Pin.Up));
+    public SightMove Sight => Summed(sights);
 
     /// <summary>Where the heads' own sight mark stands from the field points', inches at the pin.</summary>
     public SightMove HeadMark => Summed(marks);
@@ -215,18 +215,23 @@ public sealed class Replay
         };
     }
 
-    private static SightMove Summed(IEnumerable<(int AfterSet, HeadMarkMoved Mark)> moved) =>
-        moved.Aggregate(
-            new SightMove(0, 0),
-            (sum, m) => new SightMove(sum.Right + m.Mark.Pin.Right, sum.Up + m.Mark.Pin.Up)
+    private static SightMove Summed(IEnumerable<(int AfterSet, SightAct Moved)> acts) =>
+        acts.Aggregate(
+            SightMove.None,
+            (sum, a) => new SightMove(sum.Right + a.Moved.Pin.Right, sum.Up + a.Moved.Pin.Up)
         );
+
+    /// <summary>How far the sight's moves move hits at a distance.</summary>
+    private static Impact Shifted(IEnumerable<(int AfterSet, SightAct Moved)> acts, double yards) =>
+        acts.Aggregate(default(Impact), (sum, a) => sum + a.Moved.Sight.Moved(a.Moved.Pin, yards));
 
     /// <summary>Where the sight stands for a set: its pin's way, and how often it was set otherwise.</summary>
     private string SightAt(int set)
     {
-        SightMove[] before = [.. sights.Where(s => s.AfterSet < set).Select(s => s.Moved.Pin)];
+        var before = sights.Where(s => s.AfterSet < set).ToArray();
+        var pin = Summed(before);
         return FormattableString.Invariant(
-            $"{Places(before.Sum(p => p.Right))} {Places(before.Sum(p => p.Up))} {before.Count(p => !p.IsMove)}"
+            $"{Places(pin.Right)} {Places(pin.Up)} {before.Count(s => !s.Moved.Pin.IsMove)}"
         );
     }
 
@@ -235,25 +240,16 @@ public sealed class Replay
     /// </summary>
     public Impact? SightBetween(SessionSet from, SessionSet to)
     {
-        SightMoved[] moved =
-        [
-            .. sights
-                .Where(s => s.AfterSet >= from.Number && s.AfterSet < to.Number)
-                .Where(s => begun[Math.Max(1, s.AfterSet) - 1].Begun.Stage == to.Begun.Stage)
-                .Select(s => s.Moved),
-        ];
-        return moved.Any(m => !m.Pin.IsMove)
-            ? null
-            : moved.Aggregate(default(Impact), (sum, m) => sum + m.Sight.Moved(m.Pin, to.Stage.Distance));
+        var moved = sights
+            .Where(s => s.AfterSet >= from.Number && s.AfterSet < to.Number)
+            .Where(s => begun[Math.Max(1, s.AfterSet) - 1].Begun.Stage == to.Begun.Stage)
+            .ToArray();
+        return moved.Any(s => !s.Moved.Pin.IsMove) ? null : Shifted(moved, to.Stage.Distance);
     }
 
     /// <summary>A pin that was moved back stands where it stood.</summary>
     private static double Places(double inches) => Math.Round(inches, 4) + 0;
 
     /// <summary>How far the marks that were set since a set move the heads at its distance.</summary>
-    private Impact MarkedSince(int set, double yards) =>
-        marks
-            .Where(m => m.AfterSet >= set)
-            .Select(m => m.Mark.Sight.Moved(m.Mark.Pin, yards))
-            .Aggregate(default(Impact), (sum, moved) => sum + moved);
+    private Impact MarkedSince(int set, double yards) => Shifted(marks.Where(m => m.AfterSet >= set), yards);
 }

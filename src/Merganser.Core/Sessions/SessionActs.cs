@@ -87,7 +87,7 @@ public static class SessionActs
     public static IReadOnlyList<NewAct> MoveSight(TuningSession session, string id, SightMove? pin)
     {
         var stage = session.Now.Begun.Stage;
-        if (!stage.AtTarget || (stage.Compares && !stage.Heads))
+        if (!stage.Heads && !stage.OfSight)
         {
             throw new RefusedException("other-stage", GroupSays.MarkOfHeads);
         }
@@ -105,8 +105,8 @@ public static class SessionActs
         CheckSound(session);
         var now = session.Now;
         NewAct[] next = now.Shots.Count == 0 ? [] : [new NewAct($"{id}-set", now.Begun with { Instead = null })];
-        var sight = session.Bow.Sight ?? Sight.Usual;
-        SessionAct mark = stage.Heads ? new HeadMarkMoved(pin!, sight) : new SightMoved(pin ?? SightMove.None, sight);
+        var sight = session.Bow.SightUsed;
+        SightAct mark = stage.Heads ? new HeadMarkMoved(pin!, sight) : new SightMoved(pin ?? SightMove.None, sight);
         return [new NewAct(id, mark), .. next, .. Reopening(session, id)];
     }
 
@@ -114,7 +114,7 @@ public static class SessionActs
     private static void CheckKind(PlannedStage stage, ArrowKind? arrow)
     {
         var (tested, reference) = GroupPairs.KindsOf(stage.Heads);
-        if (stage is { AtTarget: true, Compares: false } && arrow is { } other && other != ArrowKind.Fletched)
+        if (stage.OfSight && arrow is { } other && other != ArrowKind.Fletched)
         {
             throw new RefusedException("other-stage", WalkSays.FletchedAlone);
         }

@@ -73,17 +73,22 @@ public sealed record ShotMarked(
     public Impact Impact => new(Point.X, Point.Y);
 }
 
+/// <summary>The sight was moved.</summary>
+/// <param name="Pin">How the pin was moved.</param>
+/// <param name="Sight">The sight it was computed with.</param>
+public abstract record SightAct(SightMove Pin, Sight Sight) : SessionAct;
+
 /// <summary>The sight was moved for heads alone: from here on they are aimed with a mark of their own.</summary>
 /// <param name="Pin">How the pin was moved from the heads' last mark, or from the field points'.</param>
 /// <param name="Sight">The sight it was computed with.</param>
-public sealed record HeadMarkMoved(SightMove Pin, Sight Sight) : SessionAct;
+public sealed record HeadMarkMoved(SightMove Pin, Sight Sight) : SightAct(Pin, Sight);
 
 /// <summary>
 /// The sight was moved, or set otherwise: walks before it are kept apart from those after it.
 /// </summary>
 /// <param name="Pin">How the pin was moved; nought where it was levelled, or set by its hits.</param>
 /// <param name="Sight">The sight it was computed with.</param>
-public sealed record SightMoved(SightMove Pin, Sight Sight) : SessionAct;
+public sealed record SightMoved(SightMove Pin, Sight Sight) : SightAct(Pin, Sight);
 
 /// <summary>A shot was voided, with a reason; it stays on record.</summary>
 public sealed record ShotVoided(string Shot, string Reason) : SessionAct;

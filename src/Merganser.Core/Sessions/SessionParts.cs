@@ -20,6 +20,9 @@ public sealed record SessionBow(Bow Bow, Archer Archer, IReadOnlyList<Adjuster> 
     /// <summary>Its sight, or null until it was measured.</summary>
     public Sight? Sight { get; init; }
 
+    /// <summary>Its sight, or the usual one until it was measured.</summary>
+    public Sight SightUsed => Sight ?? Groups.Sight.Usual;
+
     /// <summary>Shots that still settle new string work before any is read.</summary>
     public int SettlingLeft { get; init; }
 }

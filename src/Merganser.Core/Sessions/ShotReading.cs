@@ -110,8 +110,7 @@ public sealed record SessionSet(
     public string SightAt { get; init; } = "";
 
     /// <summary>True where something counts that was shot.</summary>
-    public bool IsShot =>
-        Mean is not null || (Begun.Stage is { AtTarget: true, Compares: false } && Shots.Any(s => s.Counts));
+    public bool IsShot => Mean is not null || (Begun.Stage.OfSight && Shots.Any(s => s.Counts));
 
     /// <summary>
     /// What the tuning engine reads: the shots, or at a target the pairs of them that are complete; nothing of a

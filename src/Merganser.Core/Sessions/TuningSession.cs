@@ -164,10 +164,7 @@ public sealed partial class TuningSession
     public SessionSet? LastRead => Sets.LastOrDefault(s => s.OfSession && s.IsShot);
 
     /// <summary>True when the bow stands otherwise than at the last set that was read, or nothing was read.</summary>
-    public bool MovedSinceShot =>
-        LastRead is not { } read
-        || read.Rig != replay.Rig
-        || Bow.Adjusters.Any(a => read.Positions.GetValueOrDefault(a.Kind, a.Position) != a.Position);
+    public bool MovedSinceShot => LastRead is not { } read || !StandsAs(read);
 
     /// <summary>The stage that comes after the one in work, or null.</summary>
     public PlannedStage? NextStage => Plan.After(Stage.Planned);
@@ -211,7 +208,7 @@ public sealed partial class TuningSession
     private StageState StateOf(PlannedStage stage, ShotReading[] shots)
     {
         var inWork = stage == Stage.Planned;
-        if (stage is { AtTarget: true, Compares: false })
+        if (stage.OfSight)
         {
             return StateOfSight(stage, inWork);
         }

@@ -38,7 +38,7 @@ public sealed record Stage(
 
     /// <summary>True for two groups held against each other, which teach; a walk-back teaches of the sight.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public bool Compares => AtTarget && Walk is null && !Sighting;
+    public bool Compares => Planned.Compares;
 
     /// <summary>A planned stage with its arrow.</summary>
     public static Stage Of(PlannedStage planned, string arrow) =>

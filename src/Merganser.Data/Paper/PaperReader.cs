@@ -50,9 +50,7 @@ internal sealed class PaperReader
         var moves = MoveLog.Since(sql, bow.Id, row.AfterMove);
         var events = SessionRecord.Of(sql, id, bow.Id, moves);
         SetBegun[] begun = [.. events.Select(e => e.Act).OfType<SetBegun>()];
-        var sight = begun.Any(s => s.Stage is { AtTarget: true } and ({ Heads: true } or { Compares: false }))
-            ? SightStore.Of(sql, bow.Id)
-            : null;
+        var sight = begun.Any(s => s.Stage.Heads || s.Stage.OfSight) ? SightStore.Of(sql, bow.Id) : null;
         var session = new TuningSession(
             new SessionBow(bow.Bow, archer, bow.Adjusters, bow.Unsound)
             {

@@ -93,7 +93,7 @@ internal sealed class SessionRecord
                 row.Sighting
             );
             (numbers[row.Id], begun[row.Number]) = (row.Number, row.AfterMove);
-            sights |= row.Heads || row.Walk is not null || row.Sighting;
+            sights |= stage.Heads || stage.OfSight;
             var act = new SetBegun(stage, row.Typed, FactsJson.Enum<SetPurpose>(row.Purpose), row.Arrow);
             Add(row.Number, Kind.Set, 0, row.Id, Stamp.Read(row.At), Stamp.Read(row.At), act);
         }

@@ -77,11 +77,8 @@ internal static class SessionWriter
             case ConditionsNoted conditions:
                 WriteAct(sql, paperId, id, "conditions", Kept.Write(conditions), now);
                 break;
-            case HeadMarkMoved mark:
-                SightStore.WriteMark(sql, paperId, id, mark.Pin, mark.Sight, heads: true, now);
-                break;
-            case SightMoved moved:
-                SightStore.WriteMark(sql, paperId, id, moved.Pin, moved.Sight, heads: false, now);
+            case SightAct moved:
+                SightStore.WriteMark(sql, paperId, id, moved, now);
                 break;
             case Accepted:
                 WriteAct(sql, paperId, id, "accepted", null, now);

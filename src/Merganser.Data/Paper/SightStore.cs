@@ -49,15 +49,7 @@ public sealed class SightStore(Database database, TimeProvider clock)
             ? new SightRow(new Sight(row.EyeToPin, row.Click), row.EyeToPinTyped, row.ClickTyped)
             : null;
 
-    internal static void WriteMark(
-        Sql sql,
-        string paperId,
-        string id,
-        SightMove pin,
-        Sight sight,
-        bool heads,
-        string now
-    ) =>
+    internal static void WriteMark(Sql sql, string paperId, string id, SightAct moved, string now) =>
         sql.Execute(
             """
             INSERT INTO sight_mark (id, paper_id, after_set_id, pin_right, pin_up, eye_to_pin, click, heads, moved_at)
@@ -70,17 +62,17 @@ public sealed class SightStore(Database database, TimeProvider clock)
             {
                 id,
                 paperId,
-                pin.Right,
-                pin.Up,
-                sight.EyeToPin,
-                sight.Click,
-                heads,
+                moved.Pin.Right,
+                moved.Pin.Up,
+                moved.Sight.EyeToPin,
+                moved.Sight.Click,
+                heads = moved is HeadMarkMoved,
                 now,
             }
         );
 
     /// <summary>The marks of a paper, each with the set that it came after and its place.</summary>
-    internal static IEnumerable<(string? Set, long Row, (string Id, DateTimeOffset At, SessionAct Act))> Marks(
+    internal static IEnumerable<(string? Set, long Row, (string Id, DateTimeOffset At, SightAct Act))> Marks(
         Sql sql,
         string paperId
     ) =>
@@ -104,7 +96,7 @@ public sealed class SightStore(Database database, TimeProvider clock)
             .Select(m =>
             {
                 var (pin, sight) = (new SightMove(m.Right, m.Up), new Sight(m.EyeToPin, m.Click));
-                SessionAct act = m.Heads ? new HeadMarkMoved(pin, sight) : new SightMoved(pin, sight);
+                SightAct act = m.Heads ? new HeadMarkMoved(pin, sight) : new SightMoved(pin, sight);
                 return (m.Set, m.Row, (m.Id, Stamp.Read(m.At), act));
             });
 }

@@ -11,7 +11,6 @@ namespace Merganser.Web.Paper;
 /// <summary>One distance of a walk-back to draw.</summary>
 /// <param name="Mean">Right of the plumb line, inches; null before the first hit.</param>
 /// <param name="Plus">Half width of its 95 %; null below three at each distance.</param>
-/// <param name="Missing">Hits that are wanted before anything is read.</param>
 /// <param name="Drop">How far an arrow drops there on one pin, inches; null where each has its own.</param>
 public sealed record WalkDistanceView(
     double Yards,
@@ -19,7 +18,6 @@ public sealed record WalkDistanceView(
     int Count,
     double? Mean,
     double? Plus,
-    int Missing,
     double? Drop,
     Message Words
 );
@@ -42,7 +40,6 @@ public sealed record CauseView(DriftCause Cause, CauseSeen Seen, Message Words);
 /// <param name="Wind">What the wind that was noted does at the least; null where none was.</param>
 public sealed record WalkView(
     WalkPins Pins,
-    double Zero,
     IReadOnlyList<int> Pooled,
     DriftVerdict? Shown,
     DriftShape? Shape,
@@ -69,7 +66,6 @@ public sealed record WalkView(
         var farthest = Measure.Yards(walk.Farthest);
         return new WalkView(
             walk.Pins,
-            walk.Zero,
             walk.Pooled,
             fit?.Verdict,
             fit?.Shape,
@@ -77,17 +73,11 @@ public sealed record WalkView(
             fit is null ? [] : [.. LineOf(fit, walk.Farthest)],
             [.. walk.Alone.Select(Of)],
             fit is null ? null : Of(AllOf(walk, fit)),
-            walk.Among is { } among
-                ? new WalksAmong(new(among.F, among.Top, among.Bottom, among.P), walk.Disagree)
-                : null,
+            walk.AmongWords,
             [.. CausesOf(walk, session)],
             walk.DropAt(walk.Farthest) is { } drop ? new DropsOnOnePin(Measure.Inches(drop, 0), farthest) : null,
-            walk.Wind == 0
-                ? null
-                : new WindAtLeast(Measure.Wind(walk.Wind), Measure.Inches(walk.WindShare, 1), farthest),
-            fit is null || walk.WouldHaveShown || fit.Verdict == DriftVerdict.Clear
-                ? null
-                : new MoreHitsShow(walk.More, Measure.Inches(walk.Tolerance, 1), farthest)
+            walk.WindTakenOff,
+            fit is null || walk.WouldHaveShown || fit.Verdict == DriftVerdict.Clear ? null : walk.MoreShow()
         );
     }
 
@@ -110,7 +100,6 @@ public sealed record WalkView(
             at.Count,
             at.Count == 0 ? null : at.Mean,
             at.Plus,
-            Math.Max(0, WalkPlan.LeastOfEach - at.Count),
             drop,
             new HitsLie(at.Count, mean, plus)
         );
@@ -147,13 +136,11 @@ public sealed record WalkView(
 /// <summary>A distance that is sighted in, to draw: the middle of its hits, and what is good enough.</summary>
 /// <param name="Group">Null below two hits.</param>
 /// <param name="Earlier">Hits before a move of the sight, shifted by it.</param>
-/// <param name="Chance">Chance that the true middle lies within the tolerance; null below two hits.</param>
 public sealed record SightingView(
     double Tolerance,
     Message ToleranceText,
     GroupView? Group,
-    IReadOnlyList<Hole> Earlier,
-    double? Chance
+    IReadOnlyList<Hole> Earlier
 )
 {
     public static SightingView Of(SightingReading reading) =>
@@ -163,8 +150,7 @@ public sealed record SightingView(
             reading is { Group: { } group, Fresh: > 0 }
                 ? new GroupView(new(group.Centre.X, group.Centre.Y), reading.Radius, group.Count)
                 : null,
-            [.. reading.Earlier.Select(h => new Hole(h.X, h.Y))],
-            reading.Chance
+            [.. reading.Earlier.Select(h => new Hole(h.X, h.Y))]
         );
 }
 
@@ -176,7 +162,7 @@ public sealed record SightAnswerView(SightMove? Pin, SightMove At, SightView? Si
 {
     public static SightAnswerView? Of(TuningSession session, SightRow? sight)
     {
-        if (session.Now.Stage is not { AtTarget: true, Compares: false })
+        if (!session.Now.Begun.Stage.OfSight)
         {
             return null;
         }

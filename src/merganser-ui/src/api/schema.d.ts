@@ -4315,11 +4315,6 @@ export interface components {
             group: null | components["schemas"]["GroupView"];
             /** @description Hits before a move of the sight, shifted by it. */
             earlier: components["schemas"]["Hole"][];
-            /**
-             * Format: double
-             * @description Chance that the true middle lies within the tolerance; null below two hits.
-             */
-            chance: null | number;
         };
         /** @description Sizes by which each cam was shifted, + to the left. */
         SpacerInput: {
@@ -4958,11 +4953,6 @@ export interface components {
              */
             plus: null | number;
             /**
-             * Format: int32
-             * @description Hits that are wanted before anything is read.
-             */
-            missing: number;
-            /**
              * Format: double
              * @description How far an arrow drops there on one pin, inches; null where each has its own.
              */
@@ -4974,8 +4964,6 @@ export interface components {
         /** @description A walk-back as it is read: the walks of one day with bow and sight as they stood, together. */
         WalkView: {
             pins: components["schemas"]["WalkPins"];
-            /** Format: double */
-            zero: number;
             /** @description The numbers of the sets that are read together. */
             pooled: number[];
             shown: null | components["schemas"]["DriftVerdict"];

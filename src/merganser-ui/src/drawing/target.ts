@@ -8,10 +8,13 @@ export interface Place {
 const STEPS = [0.5, 1, 2, 4, 5, 10];
 const MOST_RINGS = 8;
 
+/** The finest round step of which no more than so many go into a width; undefined where even the coarsest is too fine. */
+export const roundStep = (wide: number, most: number) => STEPS.find((s) => wide / s <= most);
+
 /** Radii of the rings of a face in inches, the widest first; round in the unit that is shown, of so many inches. */
 export function rings(half: number, unit = 1): number[] {
   const wide = half / unit;
-  const step = STEPS.find((s) => wide / s <= MOST_RINGS) ?? 10;
+  const step = roundStep(wide, MOST_RINGS) ?? 10;
   return Array.from({ length: Math.floor(wide / step) }, (_, i) => (i + 1) * step * unit).reverse();
 }
 

@@ -1,5 +1,6 @@
 import { area, line } from 'd3-shape';
 import { scale, type Scale } from './chart';
+import { roundStep } from './target';
 
 /** The frame of a walk-back: distances stand up the sheet, inches across it. */
 export interface WalkFrame {
@@ -19,7 +20,6 @@ interface Point {
   plus: number;
 }
 
-const STEPS = [0.5, 1, 2, 4, 5, 10];
 const FEWEST = 3;
 
 /**
@@ -35,7 +35,7 @@ export function walkFrame(
   unit = 1,
 ): WalkFrame {
   const far = Math.max(2, ...places.map(Math.abs)) * 1.08;
-  const step = (STEPS.find((s) => far / (s * unit) <= FEWEST) ?? Math.ceil(far / unit / FEWEST)) * unit;
+  const step = (roundStep(far / unit, FEWEST) ?? Math.ceil(far / unit / FEWEST)) * unit;
   const [near, farthest] = [Math.min(...yards), Math.max(...yards)];
   return {
     x: scale(-far, far, box.left, box.right),

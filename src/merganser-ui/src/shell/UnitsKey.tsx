@@ -96,7 +96,8 @@ export function UnitsKey({ bowId }: { bowId: string }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const acts = useActs(`units ${bowId}`);
   const words = `${word(masses, units)} ${word(lengths, units)}`;
-  useEffect(() => void queries.prefetchQuery(archersQuery), [queries]);
+  // Read once: what is stale by then is found out when it is sent.
+  useEffect(() => void queries.prefetchQuery({ ...archersQuery, staleTime: Infinity }), [queries]);
 
   const wear = async (next: Units) => {
     const archerId = bow.data?.archerId;

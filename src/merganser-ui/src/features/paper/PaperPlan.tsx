@@ -65,6 +65,7 @@ const schools: { value: string; label: string }[] = [
 const OWN = 'own';
 /** Yards from which vanes have straightened most of a tear. */
 const FAR = 6;
+
 /** What is shot, from where, by which school, and when it is good enough. */
 export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: Props) {
   const { rule } = useFigures();

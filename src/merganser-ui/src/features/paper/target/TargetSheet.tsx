@@ -7,6 +7,14 @@ import { Hit, Hits, TargetFace } from './TargetFace';
 import { countOf, kindsOf, type ArrowKind } from './groupTypes';
 import s from '../Sheet.module.css';
 
+/** Where a face of so many inches to its edge stands on a sheet, its legend above and below. */
+function faceOn(width: number, height: number, half: number) {
+  const room = Math.min(width - 24, height - 98);
+  const px = room / (2 * half);
+  const [cx, cy] = [width / 2, 52 + room / 2];
+  return { px, cx, cy, screen: ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px }) };
+}
+
 /** Both groups of a set on one face, each shot from its own aiming point, with their centres and regions. */
 export function TargetSheet({ set }: { set: ShotSet }) {
   const { ref, width, height } = useSize<HTMLDivElement>(620, 530);
@@ -19,10 +27,7 @@ export function TargetSheet({ set }: { set: ShotSet }) {
     shots.map((shot) => shot.point),
     centres.map((g) => Math.max(Math.abs(g.centre.x), Math.abs(g.centre.y)) + g.radius),
   );
-  const room = Math.min(width - 24, height - 98);
-  const px = room / (2 * half);
-  const [cx, cy] = [width / 2, 52 + room / 2];
-  const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px });
+  const { px, cx, cy, screen } = faceOn(width, height, half);
   const many = { [reference]: countOf(reference, groups.reference), [tested]: countOf(tested, groups.tested) };
   const title = `Set ${set.number}: ${set.stage}`;
   return (
@@ -79,10 +84,7 @@ export function SightingSheet({ set }: { set: ShotSet }) {
     [...shots.map((shot) => shot.point), ...earlier],
     [1.5 * tolerance, group ? Math.max(Math.abs(group.centre.x), Math.abs(group.centre.y)) + group.radius : 0],
   );
-  const room = Math.min(width - 24, height - 98);
-  const px = room / (2 * half);
-  const [cx, cy] = [width / 2, 52 + room / 2];
-  const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px });
+  const { px, cx, cy, screen } = faceOn(width, height, half);
   const title = `Set ${set.number}: ${set.stage}`;
   return (
     <div className={s.space} ref={ref}>

@@ -19,13 +19,11 @@ const at = (yards: number, count: number, mean: number | null) => ({
   count,
   mean,
   plus: mean === null ? null : 0.5,
-  missing: 0,
   drop: null,
   words: mean === null ? 'no hits yet' : `${mean} in right ± 0.5, ${count} hits`,
 });
 const walk: NonNullable<ShotSet['walk']> = {
   pins: 'own',
-  zero: 20,
   pooled: [1, 2],
   shown: 'clear',
   shape: 'straight',
@@ -170,7 +168,6 @@ describe('a pin that is set', () => {
     toleranceText: '1.0 in',
     group: { centre: { x: 1.2, y: -0.6 }, radius: 0.8, count: 3 },
     earlier: [{ x: 0.5, y: 0.2 }],
-    chance: 0.31,
   };
   const sighted = setOf(1, {
     sighting,
