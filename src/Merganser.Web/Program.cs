@@ -71,6 +71,7 @@ builder
     .AddSingleton<ArrowStore>()
     .AddSingleton<PaperStore>()
     .AddSingleton<SightStore>()
+    .AddSingleton<RangeGuessStore>()
     .AddSingleton<SetupStore>()
     .AddSingleton<CrawlStore>()
     .AddSingleton<DozenStore>()
@@ -160,6 +161,7 @@ var api = app.MapGroup("/api")
     .AddEndpointFilter(NoHoles.Look)
     .AddEndpointFilter(OneAct.Note);
 api.MapArchers();
+api.MapRangeGuesses();
 api.MapBows();
 api.MapArrows();
 api.MapArrowTools();

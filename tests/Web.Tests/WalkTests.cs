@@ -113,7 +113,7 @@ public class WalkTests
         };
         var (status, problem) = await app.Post($"/api/sets/{SetId(paper)}/hits", bare);
         status.ShouldBe(400);
-        ((string)problem["title"]!).ShouldBe("A walk-back is shot with fletched arrows alone.");
+        ((string)problem["title"]!).ShouldBe("Fletched arrows alone are shot here.");
         paper = (await app.Post($"/api/sets/{SetId(paper)}/hits", Hit(1, "18 m"))).Body;
         ((double)paper["sets"]![0]!["shots"]![0]!["yards"]!).ShouldBe(18 / .9144, 1e-9);
         ((string)paper["sets"]![0]!["shots"]![0]!["from"]!).ShouldBe("19.7 yd");

@@ -1,4 +1,5 @@
 using MathNet.Numerics;
+using MathNet.Numerics.Distributions;
 using Merganser.Core.Paper;
 
 namespace Merganser.Core.Groups;
@@ -58,7 +59,24 @@ public sealed class ArrowGroup
     public double MeanRadius { get; }
 
     /// <summary>Spread on one axis without bias, inches: √(SS/ν) over c(ν).</summary>
-    public double Spread => Math.Sqrt(Squares / Freedom) / Bias(Freedom);
+    public double Spread => SpreadOf(Squares, Freedom);
+
+    /// <summary>The true spread on one axis lies here with 95 %: √(SS/χ²), inches.</summary>
+    public (double Low, double High) SpreadBand => BandOf(Squares, Freedom);
+
+    /// <summary>The same of squares that were pooled: each group about its own centre.</summary>
+    /// <param name="squares">Sum of squares, in².</param>
+    /// <param name="freedom">ν, above 0.</param>
+    public static (double Low, double High) BandOf(double squares, int freedom) =>
+        (
+            Math.Sqrt(squares / ChiSquared.InvCDF(freedom, Upper)),
+            Math.Sqrt(squares / ChiSquared.InvCDF(freedom, 1 - Upper))
+        );
+
+    /// <summary>Spread on one axis of squares that were pooled, without bias.</summary>
+    public static double SpreadOf(double squares, int freedom) => Math.Sqrt(squares / freedom) / Bias(freedom);
+
+    private const double Upper = .975;
 
     /// <summary>The mean radius that the usual number of arrows would show, inches.</summary>
     public double MeanRadiusOfUsual => MeanRadius * ExpectedMeanRadius(UsualArrows) / ExpectedMeanRadius(Count);

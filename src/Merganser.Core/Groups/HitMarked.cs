@@ -15,13 +15,17 @@ public sealed record PlaceTyped(string? Right, string? Up);
 /// <param name="ArrowNumber">Which arrow of the dozen.</param>
 /// <param name="Flight">How it was seen to fly.</param>
 /// <param name="Distance">From where it was shot, in a walk-back.</param>
+/// <param name="Way">Which of two ways that are compared.</param>
+/// <param name="SightFor">For which distance the sight was set, where a range error is tried.</param>
 public sealed record HitMarked(
     ArrowKind Arrow,
     Hole? Place,
     PlaceTyped? Typed = null,
     string? ArrowNumber = null,
     Flight? Flight = null,
-    string? Distance = null
+    string? Distance = null,
+    WayShot? Way = null,
+    double? SightFor = null
 ) : IMarked
 {
     /// <summary>Half the width of the face that can be marked, inches.</summary>
@@ -40,6 +44,8 @@ public sealed record HitMarked(
         var heights = stage?.Walk == WalkPins.One ? WalkPlan.Heights : Reach;
         var right = fields.Optional("right", Typed?.Right, Quantity.Length, Reach);
         var up = fields.Optional("up", Typed?.Up, Quantity.Length, heights);
+        fields.Check(stage?.Ways is null || Way is not null, "way", "missing", WaySays.SayWhichWay);
+        fields.Check(IsSetting(stage), "sightFor", "missing", RangeSays.SaySightSetting);
         fields.Check(Place is not null || Typed is not null, "place", "missing", GroupSays.MarkThePlace);
         var number = Marked.NumberOf(ArrowNumber, fields);
         if (Place is { } pressed && Typed is null)
@@ -50,8 +56,17 @@ public sealed record HitMarked(
 
         fields.ThrowIfAny();
         var at = Typed is null ? Place! : new Hole(right?.Value ?? 0, up?.Value ?? 0);
-        return new ShotMarked(set, at, at, SheetSide.ShootingSide, number, false, Arrow, Flight, yards?.Value);
+        return new ShotMarked(set, at, at, SheetSide.ShootingSide, number, false, Arrow, Flight, yards?.Value)
+        {
+            Way = stage?.Ways is null ? null : Way,
+            SightFor = stage?.RangeError is null ? null : SightFor,
+        };
     }
+
+    /// <summary>True where it is one of the two settings of a trial, or none is tried.</summary>
+    private bool IsSetting(PlannedStage? stage) =>
+        stage?.RangeError is not { } error
+        || (SightFor is { } set && Math.Abs(Math.Abs(set - stage.Distance) - error) < 1e-6);
 
     private Entry? DistanceOf(FieldReader fields)
     {

@@ -56,6 +56,12 @@ public abstract record Message
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(WalkSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(WaySays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(RangeSays says) => new Says(says);
 }
 
 /// <summary>Something that is said without any quantity.</summary>

@@ -40,7 +40,14 @@ public sealed record StageName(
     bool Heads = false,
     WalkPins? Walk = null,
     bool Sighting = false
-) : PaperMessage;
+) : PaperMessage
+{
+    /// <summary>The two ways that are compared, or null.</summary>
+    public TwoWays? Ways { get; init; }
+
+    /// <summary>How wrong the sight is set, or null.</summary>
+    public Measure? RangeError { get; init; }
+}
 
 /// <summary>Stages that are in use, by their code, with their distances.</summary>
 public sealed record UsualStages(string Code, IReadOnlyList<Measure> Distances) : PaperMessage;

@@ -24,18 +24,23 @@ public enum SessionKind
 /// <param name="Walk">The pins of a walk-back, shot with fletched arrows alone from its zero outwards; null for
 /// another.</param>
 /// <param name="Sighting">True where a pin is set by its hits, fletched arrows alone.</param>
+/// <param name="Ways">Two ways of shooting that are compared, fletched arrows alone; null for another.</param>
+/// <param name="RangeError">The sight is set for so many yards less and more, fletched arrows alone; null for
+/// another.</param>
 public sealed record PlannedStage(
     double Distance,
     bool Fletched,
     [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] bool AtTarget = false,
     bool Heads = false,
     WalkPins? Walk = null,
-    bool Sighting = false
+    bool Sighting = false,
+    TwoWays? Ways = null,
+    double? RangeError = null
 )
 {
     /// <summary>Bow to paper or target, yards; of a walk-back its zero.</summary>
     public double Distance { get; } =
-        Allowed(AtTarget, Heads, Walk is not null, Sighting).Holds(Distance)
+        Allowed(AtTarget, Heads, Walk is not null, Sighting, Ways is not null, RangeError is not null).Holds(Distance)
             ? Distance
             : throw new ArgumentOutOfRangeException(nameof(Distance));
 
@@ -51,10 +56,13 @@ public sealed record PlannedStage(
 
     /// <summary>True for two groups held against each other.</summary>
     [JsonIgnore]
-    public bool Compares => AtTarget && !OfSight;
+    public bool Compares => AtTarget && !FletchedAlone;
 
-    /// <summary>True for what the sight answers, shot with fletched arrows alone: a walk-back, or a pin that is
-    /// set.</summary>
+    /// <summary>True for what is shot at a target with fletched arrows alone.</summary>
+    [JsonIgnore]
+    public bool FletchedAlone => OfSight || Ways is not null || RangeError is not null;
+
+    /// <summary>True for what the sight answers: a walk-back, or a pin that is set.</summary>
     [JsonIgnore]
     public bool OfSight => Walk is not null || Sighting;
 
@@ -65,16 +73,44 @@ public sealed record PlannedStage(
             ? Sighting
             : throw new ArgumentException("Sighted in at a target.", nameof(Sighting));
 
+    /// <summary>Ways are compared at a target, and with nothing else.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public TwoWays? Ways { get; } =
+        Ways is null || (AtTarget && !Heads && Walk is null && !Sighting)
+            ? Ways
+            : throw new ArgumentException("Ways are compared at a target.", nameof(Ways));
+
+    /// <summary>A range error is tried at a target, and with nothing else.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public double? RangeError { get; } =
+        RangeError is null || (AtTarget && !Heads && Walk is null && !Sighting && Ways is null)
+            ? RangeError
+            : throw new ArgumentException("Tried at a target.", nameof(RangeError));
+
     /// <summary>From where it may be shot.</summary>
-    public static AllowedRange Allowed(bool atTarget, bool heads = false, bool walk = false, bool sighting = false) =>
-        sighting ? WalkPlan.Distances
+    public static AllowedRange Allowed(
+        bool atTarget,
+        bool heads = false,
+        bool walk = false,
+        bool sighting = false,
+        bool ways = false,
+        bool rangeError = false
+    ) =>
+        rangeError ? RangeTrial.Distances
+        : ways ? TwoWays.Distances
+        : sighting ? WalkPlan.Distances
         : walk ? WalkPlan.Zeros
         : atTarget ? TargetScale.DistancesOf(heads)
         : SheetLimits.Distances;
 
     /// <summary>Its name.</summary>
     [JsonIgnore]
-    public Message Name => new StageName(Measure.Yards(Distance), Fletched, AtTarget, Heads, Walk, Sighting);
+    public Message Name =>
+        new StageName(Measure.Yards(Distance), Fletched, AtTarget, Heads, Walk, Sighting)
+        {
+            Ways = Ways,
+            RangeError = RangeError is { } yards ? Measure.Yards(yards) : null,
+        };
 }
 
 /// <summary>
@@ -127,6 +163,8 @@ public sealed record SessionPlan(
         ("walk", [new(20, false, true, false, WalkPins.Own)]),
         ("walkOnePin", [new(20, false, true, false, WalkPins.One)]),
         ("sighting", [.. new[] { 20, 30, 40, 50, 60 }.Select(yards => Sighted(yards))]),
+        ("ways", [new(20, false, true, Ways: new TwoWays(WayKind.Grip, "usual grip", "other grip"))]),
+        ("rangeError", [new(30, false, true, RangeError: RangeTrial.Usual)]),
         ("groupsWalk", [new(20, false, true), new(20, false, true, false, WalkPins.Own)]),
     ];
 

@@ -114,7 +114,7 @@ public static class SessionActs
     private static void CheckKind(PlannedStage stage, ArrowKind? arrow)
     {
         var (tested, reference) = GroupPairs.KindsOf(stage.Heads);
-        if (stage.OfSight && arrow is { } other && other != ArrowKind.Fletched)
+        if (stage.FletchedAlone && arrow is { } other && other != ArrowKind.Fletched)
         {
             throw new RefusedException("other-stage", WalkSays.FletchedAlone);
         }

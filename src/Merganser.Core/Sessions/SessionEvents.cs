@@ -54,6 +54,9 @@ public sealed record SetBegun(
 /// <param name="Arrow">With vanes or without, at a target; null at the paper, where the stage says it.</param>
 /// <param name="Flight">How it was seen to fly to a target, where it was said.</param>
 /// <param name="Yards">From where it was shot, yards, in a walk-back; null elsewhere, where the stage says it.</param>
+/// <param name="Way">Which of two ways that are compared; null elsewhere.</param>
+/// <param name="SightFor">For which distance the sight was set, yards, where a range error is tried; null
+/// elsewhere.</param>
 public sealed record ShotMarked(
     string Set,
     Hole Point,
@@ -63,7 +66,9 @@ public sealed record ShotMarked(
     bool Said = false,
     ArrowKind? Arrow = null,
     Flight? Flight = null,
-    double? Yards = null
+    double? Yards = null,
+    WayShot? Way = null,
+    double? SightFor = null
 ) : SessionAct
 {
     /// <summary>The tear as the archer sees it.</summary>

@@ -110,11 +110,11 @@ public sealed record SessionSet(
     public string SightAt { get; init; } = "";
 
     /// <summary>True where something counts that was shot.</summary>
-    public bool IsShot => Mean is not null || (Begun.Stage.OfSight && Shots.Any(s => s.Counts));
+    public bool IsShot => Mean is not null || (Begun.Stage.FletchedAlone && Shots.Any(s => s.Counts));
 
     /// <summary>
-    /// What the tuning engine reads: the shots, or at a target the pairs of them that are complete; nothing of a
-    /// walk-back or of sighting in.
+    /// What the tuning engine reads: the shots, or at a target the pairs of them that are complete; nothing of
+    /// what fletched arrows alone are shot for.
     /// </summary>
     public IReadOnlyList<ShotReading> Read =>
         Begun.Stage.Compares ? GroupPairs.Of(this)

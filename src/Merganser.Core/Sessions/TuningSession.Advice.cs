@@ -21,6 +21,8 @@ public sealed partial class TuningSession
         if (Stage.AtTarget)
         {
             return Stage.Sighting ? SightingAdvice.Of(this)
+                : Stage.Ways is not null ? WaysAdvice.Of(this)
+                : Stage.RangeError is not null ? RangeAdvice.Of(this)
                 : Stage.Walk is null ? GroupAdvice.Of(this)
                 : WalkAdvice.Of(this);
         }
@@ -65,12 +67,14 @@ public sealed partial class TuningSession
 
     /// <summary>What stands above a set: never more than its shots carry.</summary>
     public Message Headline(SessionSet set) =>
-        (set.Reading ?? WalkOf(set)?.Words ?? SightingOf(set)?.Words)
+        (set.Reading ?? WordsOf(set))
         ?? (
             set.Id == Now.Id && Bow.SettlingLeft > 0 ? new SettlingToGo(Bow.SettlingLeft)
             : set.Groups is not null ? GroupSays.NothingYet
             : set.Stage.Walk is not null ? WalkSays.NothingYet
             : set.Stage.Sighting ? WalkSays.NothingShotYet
+            : set.Stage.Ways is not null ? WaySays.NothingShotYet
+            : set.Stage.RangeError is not null ? RangeSays.NothingShotYet
             : SessionSays.NothingYet
         );
 

@@ -99,13 +99,13 @@ public sealed partial class TuningSession
     private static bool Alike(SessionSet one, SessionSet other) =>
         one.Stage == other.Stage && one.Rig == other.Rig && AtSamePlaces(one, other);
 
-    /// <summary>How a stage stands of which the sight learns: a walk-back, or a pin that is set.</summary>
-    private StageState StateOfSight(PlannedStage stage, bool inWork)
+    /// <summary>How a stage stands that fletched arrows alone are shot for.</summary>
+    private StageState StateOfFletched(PlannedStage stage, bool inWork)
     {
         SessionSet[] walked = [.. Sets.Where(s => s.OfSession && s.Begun.Stage == stage && s.IsShot)];
         var hits = walked.Sum(s => s.Shots.Count(h => h.Counts));
         var last = walked.LastOrDefault();
-        var words = last is null ? null : WalkOf(last)?.Words ?? SightingOf(last)?.Words;
+        var words = last is null ? null : WordsOf(last);
         var chance = last is null ? null : SightingOf(last)?.Chance;
         return new StageState(stage, Plan.Stages.Contains(stage), inWork, hits, words, chance);
     }

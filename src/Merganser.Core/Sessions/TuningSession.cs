@@ -208,9 +208,9 @@ public sealed partial class TuningSession
     private StageState StateOf(PlannedStage stage, ShotReading[] shots)
     {
         var inWork = stage == Stage.Planned;
-        if (stage.OfSight)
+        if (stage.FletchedAlone)
         {
-            return StateOfSight(stage, inWork);
+            return StateOfFletched(stage, inWork);
         }
 
         var last = shots.Length == 0 ? null : Sets[shots[^1].Set - 1].Reading;

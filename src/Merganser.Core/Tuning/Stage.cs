@@ -14,6 +14,8 @@ namespace Merganser.Core.Tuning;
 /// <param name="Heads">True where they are broadheads and field points.</param>
 /// <param name="Walk">The pins of a walk-back, or null.</param>
 /// <param name="Sighting">True where a pin is set by its hits.</param>
+/// <param name="Ways">Two ways that are compared, or null.</param>
+/// <param name="RangeError">How wrong the sight is set, yards, or null.</param>
 public sealed record Stage(
     double Distance,
     bool Fletched,
@@ -21,7 +23,9 @@ public sealed record Stage(
     bool AtTarget = false,
     bool Heads = false,
     WalkPins? Walk = null,
-    bool Sighting = false
+    bool Sighting = false,
+    TwoWays? Ways = null,
+    double? RangeError = null
 )
 {
     /// <summary>Its name.</summary>
@@ -30,7 +34,7 @@ public sealed record Stage(
 
     /// <summary>The stage of a plan that it is shot for.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public PlannedStage Planned => new(Distance, Fletched, AtTarget, Heads, Walk, Sighting);
+    public PlannedStage Planned => new(Distance, Fletched, AtTarget, Heads, Walk, Sighting, Ways, RangeError);
 
     /// <summary>Inches that are seen for one inch of the engine: of offset at a target, of tear at the paper.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
@@ -42,7 +46,17 @@ public sealed record Stage(
 
     /// <summary>A planned stage with its arrow.</summary>
     public static Stage Of(PlannedStage planned, string arrow) =>
-        new(planned.Distance, planned.Fletched, arrow, planned.AtTarget, planned.Heads, planned.Walk, planned.Sighting);
+        new(
+            planned.Distance,
+            planned.Fletched,
+            arrow,
+            planned.AtTarget,
+            planned.Heads,
+            planned.Walk,
+            planned.Sighting,
+            planned.Ways,
+            planned.RangeError
+        );
 }
 
 /// <summary>

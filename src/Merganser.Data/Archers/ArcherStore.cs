@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Units;
 
 namespace Merganser.Data;
 
@@ -59,6 +60,25 @@ public sealed class ArcherStore(Database database, TimeProvider clock)
         database.Write(sql => Change(sql, id, version, archer));
         return Get(id);
     }
+
+    /// <summary>
+    /// The units in which the archer of a bow reads: a choice of display, so the last one stands, whatever else of the
+    /// archer was changed meanwhile.
+    /// </summary>
+    /// <exception cref="MissingException">There is no such bow.</exception>
+    public ArcherRow Wear(string bowId, DisplayUnits units)
+    {
+        database.Write(sql =>
+        {
+            var row = Get(sql, ArcherOf(sql, bowId));
+            return row.Archer.Units == units ? 0 : Change(sql, row.Id, row.Version, row.Archer with { Units = units });
+        });
+        return database.Read(sql => Get(sql, ArcherOf(sql, bowId)));
+    }
+
+    private static string ArcherOf(Sql sql, string bowId) =>
+        sql.Scalar<string?>("SELECT archer_id FROM bow WHERE id = @bowId", new { bowId })
+        ?? throw new MissingException("bow");
 
     internal static int Change(Sql sql, string id, int version, Archer archer)
     {

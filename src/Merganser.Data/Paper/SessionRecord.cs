@@ -1,4 +1,3 @@
-using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
@@ -60,38 +59,18 @@ internal sealed class SessionRecord
     private SortedDictionary<int, int> Sets(Sql sql, string paperId)
     {
         SortedDictionary<int, int> begun = [];
-        var rows = sql.Query<(
-            string Id,
-            int Number,
-            string Arrow,
-            double Distance,
-            string Typed,
-            bool Fletched,
-            bool AtTarget,
-            bool Heads,
-            string? Walk,
-            bool Sighting,
-            string Purpose,
-            int AfterMove,
-            string At
-        )>(
+        var rows = sql.Query<SetLine>(
             """
-            SELECT id, number, arrow_version_id, distance, distance_typed, fletched, at_target, heads, walk, sighting, purpose, after_move,
-              started_at
+            SELECT id, number, arrow_version_id AS arrow, distance, distance_typed AS typed, fletched,
+              at_target AS atTarget, heads, walk, sighting, way_kind AS wayKind, way_first AS wayFirst,
+              way_second AS waySecond, range_error AS rangeError, purpose, after_move AS afterMove, started_at AS at
             FROM shot_set WHERE paper_id = @paperId ORDER BY number
             """,
             new { paperId }
         );
         foreach (var row in rows)
         {
-            var stage = new PlannedStage(
-                row.Distance,
-                row.Fletched,
-                row.AtTarget,
-                row.Heads,
-                row.Walk is null ? null : FactsJson.Enum<WalkPins>(row.Walk),
-                row.Sighting
-            );
+            var stage = row.Stage();
             (numbers[row.Id], begun[row.Number]) = (row.Number, row.AfterMove);
             sights |= stage.Heads || stage.OfSight;
             var act = new SetBegun(stage, row.Typed, FactsJson.Enum<SetPurpose>(row.Purpose), row.Arrow);
@@ -110,7 +89,8 @@ internal sealed class SessionRecord
             SELECT h.id, h.set_id AS setId, h.number, h.point_x AS px, h.point_y AS py, h.tail_x AS tx, h.tail_y AS ty,
             h.side,
               h.shot_at AS shotAt, h.arrow_number AS arrowNumber, h.words,
-              coalesce(h.tip, h.arrow_kind) AS arrowKind, h.flight, h.yards
+              coalesce(h.tip, h.arrow_kind) AS arrowKind, h.flight, h.yards,
+              h.way, h.sight_for AS sightFor
             FROM shot h JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id = @paperId ORDER BY s.number, h.number
             """,
             new { paperId }

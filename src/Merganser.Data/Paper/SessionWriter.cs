@@ -19,9 +19,9 @@ internal static class SessionWriter
                 sql.Execute(
                     """
                     INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number,
-                    words, arrow_kind, tip, flight, yards)
+                    words, arrow_kind, tip, flight, yards, way, sight_for)
                     VALUES (@id, @Set, 1 + (SELECT count(*) FROM shot WHERE set_id = @Set), @px, @py, @tx, @ty, @side,
-                    @now, @ArrowNumber, @words, @kind, @tip, @flight, @Yards)
+                    @now, @ArrowNumber, @words, @kind, @tip, @flight, @Yards, @way, @SightFor)
                     """,
                     new
                     {
@@ -39,6 +39,8 @@ internal static class SessionWriter
                         tip = shot.Arrow is { } head && ArrowTips.OnOne(head) ? FactsJson.Word(head) : null,
                         flight = shot.Flight is { } flight ? FactsJson.Word(flight) : null,
                         shot.Yards,
+                        way = shot.Way is { } way ? FactsJson.Word(way) : null,
+                        shot.SightFor,
                     }
                 );
                 FiredRows.Fire(sql, bowId, id, 1, settling, "paper", time);
@@ -107,6 +109,10 @@ internal static class SessionWriter
             set.Stage.Heads,
             walk = set.Stage.Walk is { } pins ? FactsJson.Word(pins) : null,
             set.Stage.Sighting,
+            wayKind = set.Stage.Ways is { } ways ? FactsJson.Word(ways.Kind) : null,
+            wayFirst = set.Stage.Ways?.First,
+            waySecond = set.Stage.Ways?.Second,
+            set.Stage.RangeError,
             purpose = FactsJson.Word(set.Purpose),
             set.Instead,
             state = set.Instead is null ? BowStore.TakeState(sql, bowId, now) : null,
@@ -116,14 +122,17 @@ internal static class SessionWriter
             set.Instead is null
                 ? """
                 INSERT INTO shot_set (id, paper_id, number, arrow_version_id, bow_state_id, distance, distance_typed,
-                fletched, at_target, heads, walk, sighting, purpose, after_move, started_at)
+                fletched, at_target, heads, walk, sighting, way_kind, way_first, way_second, range_error, purpose,
+                after_move, started_at)
                 VALUES (@id, @paperId, 1 + (SELECT count(*) FROM shot_set WHERE paper_id = @paperId), @Arrow, @state,
                 @Distance, @DistanceTyped, @Fletched, @AtTarget, @Heads, @walk, @Sighting,
-                  @purpose, (SELECT count(*) FROM move WHERE bow_id = @bowId), @now)
+                  @wayKind, @wayFirst, @waySecond, @RangeError, @purpose, (SELECT count(*) FROM move WHERE bow_id = @bowId), @now)
                 """
                 : """
                 UPDATE shot_set SET distance = @Distance, distance_typed = @DistanceTyped, fletched = @Fletched,
-                at_target = @AtTarget, heads = @Heads, walk = @walk, sighting = @Sighting, purpose = @purpose, arrow_version_id = @Arrow
+                at_target = @AtTarget, heads = @Heads, walk = @walk, sighting = @Sighting, way_kind = @wayKind,
+                way_first = @wayFirst, way_second = @waySecond, range_error = @RangeError, purpose = @purpose,
+                arrow_version_id = @Arrow
                 WHERE id = @Instead
                 """,
             row

@@ -21,6 +21,8 @@ internal sealed class ShotLine
     public string? ArrowKind { get; init; }
     public string? Flight { get; init; }
     public double? Yards { get; init; }
+    public string? Way { get; init; }
+    public double? SightFor { get; init; }
 
     public ShotMarked Act() =>
         new(
@@ -32,7 +34,43 @@ internal sealed class ShotLine
             Words is not null,
             ArrowKind is null ? null : FactsJson.Enum<ArrowKind>(ArrowKind),
             Flight is null ? null : FactsJson.Enum<Flight>(Flight),
-            Yards
+            Yards,
+            Way is null ? null : FactsJson.Enum<WayShot>(Way),
+            SightFor
+        );
+}
+
+/// <summary>A set as it stands in its table.</summary>
+internal sealed class SetLine
+{
+    public string Id { get; init; } = "";
+    public int Number { get; init; }
+    public string Arrow { get; init; } = "";
+    public double Distance { get; init; }
+    public string Typed { get; init; } = "";
+    public bool Fletched { get; init; }
+    public bool AtTarget { get; init; }
+    public bool Heads { get; init; }
+    public string? Walk { get; init; }
+    public bool Sighting { get; init; }
+    public string? WayKind { get; init; }
+    public string? WayFirst { get; init; }
+    public string? WaySecond { get; init; }
+    public double? RangeError { get; init; }
+    public string Purpose { get; init; } = "";
+    public int AfterMove { get; init; }
+    public string At { get; init; } = "";
+
+    public PlannedStage Stage() =>
+        new(
+            Distance,
+            Fletched,
+            AtTarget,
+            Heads,
+            Walk is null ? null : FactsJson.Enum<WalkPins>(Walk),
+            Sighting,
+            WayKind is null ? null : new TwoWays(FactsJson.Enum<WayKind>(WayKind), WayFirst!, WaySecond!),
+            RangeError
         );
 }
 

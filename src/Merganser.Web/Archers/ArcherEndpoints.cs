@@ -51,6 +51,10 @@ public static class ArcherEndpoints
                 (ArcherInput input, ArcherStore archers) => archers.Add(ClientId.Checked(input.Id), input.Read())
             )
             .ProducesValidationProblem();
+        api.MapPost(
+            "/bows/{id}/units",
+            (string id, DisplayUnits units, ArcherStore archers) => archers.Wear(id, units)
+        );
         api.MapPut(
             "/archers/{id}",
             (string id, ArcherInput input, HttpRequest request, ArcherStore archers) =>

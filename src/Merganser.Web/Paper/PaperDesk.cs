@@ -110,6 +110,8 @@ public sealed class PaperDesk(
             set.Groups is null ? null : GroupsView.Of(set.Groups),
             walk is null ? null : WalkView.Of(walk, session),
             session.SightingOf(set) is { } zero ? SightingView.Of(zero) : null,
+            session.WaysOf(set) is { } ways ? WaysView.Of(ways) : null,
+            session.RangeTrialOf(set) is { } trial ? RangeTrialView.Of(trial) : null,
             MarkBefore(session, set),
             session.ConditionsOf(set) is { } shot ? ConditionsView.Of(shot) : null
         );
@@ -135,6 +137,8 @@ public sealed class PaperDesk(
         {
             _ when walk is not null => WalkFigures.Of(walk),
             _ when session.SightingOf(set) is { } zero => SightingFigures.Of(zero),
+            _ when session.WaysOf(set) is { } ways => WaysFigures.Of(ways),
+            _ when session.RangeTrialOf(set) is { } trial => RangeFigures.Of(trial),
             { Groups: { } groups } => GroupFigures.Of(groups),
             { Mean: { } mean } => TearFigures.Of(mean, session.MeanBefore(set)),
             _ => [],
@@ -153,6 +157,8 @@ public sealed class PaperDesk(
                 s.Stage.Heads,
                 s.Stage.Walk,
                 s.Stage.Sighting,
+                s.Stage.Ways,
+                s.Stage.RangeError,
                 s.Planned,
                 s.InWork,
                 s.Shots,
@@ -179,6 +185,8 @@ public sealed class PaperDesk(
                     next.Heads,
                     next.Walk,
                     next.Sighting,
+                    next.Ways,
+                    next.RangeError,
                     next.Name
                 ),
             [.. numbers]

@@ -1,4 +1,3 @@
-using System.Text.Json.Serialization;
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Groups;
@@ -12,34 +11,6 @@ using Merganser.Web.Guard;
 using Merganser.Web.Words;
 
 namespace Merganser.Web.Paper;
-
-/// <summary>A stage as typed.</summary>
-public sealed record StageInput(
-    string? Distance,
-    bool Fletched,
-    bool AtTarget = false,
-    bool Heads = false,
-    WalkPins? Walk = null,
-    bool Sighting = false
-)
-{
-    /// <summary>The stage at a distance; at a target two kinds are shot.</summary>
-    public PlannedStage At(double yards) => new(yards, Fletched && !AtTarget, AtTarget, Heads, Walk, Sighting);
-
-    /// <summary>From where it may be shot.</summary>
-    [JsonIgnore]
-    public AllowedRange Distances => PlannedStage.Allowed(AtTarget, Heads, Walk is not null, Sighting);
-
-    /// <summary>
-    /// Checks that heads are not shot through paper, nor walked with, and a walk-back is shot at a target.
-    /// </summary>
-    public void Check(FieldReader fields, string field)
-    {
-        fields.Check(AtTarget || !Heads, field, "other-stage", GroupSays.HeadsAtTarget);
-        fields.Check(Walk is null || (AtTarget && !Heads), field, "other-stage", WalkSays.WalkAtTarget);
-        fields.Check(!Sighting || (AtTarget && !Heads && Walk is null), field, "other-stage", WalkSays.SightedAtTarget);
-    }
-}
 
 /// <summary>A paper to start: bow, arrow version, stages, and how it is decided.</summary>
 public sealed record PaperInput(
@@ -113,14 +84,16 @@ public sealed record SetInput(
     bool AtTarget = false,
     bool Heads = false,
     WalkPins? Walk = null,
-    bool Sighting = false
+    bool Sighting = false,
+    TwoWays? Ways = null,
+    double? RangeError = null
 )
 {
     /// <summary>The set begun in a session.</summary>
     public IReadOnlyList<NewAct> Begin(TuningSession session, string arrow)
     {
         var fields = new FieldReader();
-        var stage = new StageInput(Distance, Fletched, AtTarget, Heads, Walk, Sighting);
+        var stage = new StageInput(Distance, Fletched, AtTarget, Heads, Walk, Sighting, Ways, RangeError);
         var distance = fields.Required("distance", Distance, Quantity.Distance, stage.Distances);
         stage.Check(fields, "heads");
         fields.ThrowIfAny();

@@ -28,7 +28,9 @@ public sealed record ShotView(
     ArrowKind? Arrow,
     Flight? Flight,
     double? Yards,
-    Message? From
+    Message? From,
+    WayShot? Way,
+    double? SightFor
 )
 {
     public static ShotView Of(ShotReading shot)
@@ -56,7 +58,9 @@ public sealed record ShotView(
             marked.Arrow,
             marked.Flight,
             marked.Yards,
-            marked.Yards is { } yards ? new Amount(Measure.Yards(yards)) : null
+            marked.Yards is { } yards ? new Amount(Measure.Yards(yards)) : null,
+            marked.Way,
+            marked.SightFor
         );
     }
 
@@ -89,77 +93,6 @@ public sealed record MeanView(
         );
 }
 
-/// <summary>
-/// A group to draw: its centre from the aiming point, and the circle that holds the true one with 95 %.
-/// </summary>
-public sealed record GroupView(Hole Centre, double Radius, int Count)
-{
-    public static GroupView Of(ArrowGroup group, double lower) =>
-        new(new Hole(group.Centre.X, group.Centre.Y + lower), group.Radius, group.Count);
-}
-
-/// <summary>Chance that so many pairs show an offset as long as the tolerance.</summary>
-public sealed record PowerView(int Pairs, double Chance, Message Words);
-
-/// <summary>Two groups of one set, to draw: bare against fletched, or heads against field points.</summary>
-/// <param name="Tolerance">Good enough here, inches.</param>
-/// <param name="Heads">True for heads against field points.</param>
-/// <param name="Tested">Bare shafts, or heads, that count.</param>
-/// <param name="Reference">Fletched arrows, or field points, that count.</param>
-/// <param name="Pairs">Complete pairs, which alone are read.</param>
-/// <param name="Offset">Tested less reference, the height of the lighter shaft taken off; null below two pairs.</param>
-/// <param name="BareHigh">How much was taken off; null where it is nothing.</param>
-/// <param name="Powers">What more pairs would show.</param>
-/// <param name="More">How many more would decide, in words; null where nothing is read, or it is shown.</param>
-public sealed record GroupsView(
-    double Tolerance,
-    Message ToleranceText,
-    bool Heads,
-    int Tested,
-    int Reference,
-    int Pairs,
-    GroupView? TestedGroup,
-    GroupView? ReferenceGroup,
-    Hole? Offset,
-    double? Radius,
-    GroupVerdict? Verdict,
-    Message? BareHigh,
-    IReadOnlyList<PowerView> Powers,
-    Message? More
-)
-{
-    public static GroupsView Of(GroupReading groups)
-    {
-        var offset = groups.Offset;
-        var tolerance = Measure.Inches(groups.Tolerance);
-        return new GroupsView(
-            groups.Tolerance,
-            new Amount(tolerance),
-            groups.Heads,
-            groups.Tested,
-            groups.Reference,
-            groups.Pairs,
-            offset is null ? null : GroupView.Of(offset.Group, groups.BareHigh),
-            offset is null ? null : GroupView.Of(offset.Other, 0),
-            offset is null ? null : new Hole(offset.Offset.X, offset.Offset.Y),
-            offset?.Radius,
-            groups.Verdict,
-            groups.BareHigh >= LeastSaid ? new BareIsLighter(Measure.Inches(groups.BareHigh)) : null,
-            [
-                .. groups.Powers.Select(p => new PowerView(
-                    p.Pairs,
-                    p.Chance,
-                    new PairsShow(p.Pairs, tolerance, new Chance(p.Chance))
-                )),
-            ],
-            groups.Verdict is { } verdict && verdict != GroupVerdict.Clear ? groups.More() : null
-        );
-    }
-
-    /// <summary>Less than this is not said, inches.</summary>
-    private const double LeastSaid = 0.005;
-}
-
 /// <summary>How a set was shot: the wind in the archer's words, from a seat or standing.</summary>
 /// <param name="Across">The wind across, miles an hour from the left; 0 for none said.</param>
 public sealed record ConditionsView(string Wind, bool Seated, double Across, Message Words)
@@ -181,6 +114,8 @@ public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string
 /// <param name="Conditions">How it was shot; null where nothing was said.</param>
 /// <param name="Walk">A walk-back as it was read with this set; null for another stage.</param>
 /// <param name="Sighting">A distance that is sighted in; null for another stage.</param>
+/// <param name="Ways">Two ways as they compare; null for another stage.</param>
+/// <param name="RangeTrial">What a range error costs; null for another stage.</param>
 /// <param name="MarkBefore">How the sight was moved before it, for heads or for all arrows; null where it was
 /// not.</param>
 /// <param name="MovesNotShown">How many stand before those; the bow's list of moves has them.</param>
@@ -208,6 +143,8 @@ public sealed record SetView(
     GroupsView? Groups,
     WalkView? Walk,
     SightingView? Sighting,
+    WaysView? Ways,
+    RangeTrialView? RangeTrial,
     Message? MarkBefore,
     ConditionsView? Conditions
 );
@@ -221,6 +158,8 @@ public sealed record StageView(
     bool Heads,
     WalkPins? Walk,
     bool Sighting,
+    TwoWays? Ways,
+    double? RangeError,
     bool Planned,
     bool InWork,
     int Shots,
@@ -236,6 +175,8 @@ public sealed record NextStageView(
     bool Heads,
     WalkPins? Walk,
     bool Sighting,
+    TwoWays? Ways,
+    double? RangeError,
     Message Words
 );
 

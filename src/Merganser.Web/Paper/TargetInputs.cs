@@ -10,7 +10,8 @@ namespace Merganser.Web.Paper;
 
 /// <summary>
 /// A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins. A
-/// hit of a walk-back says from which distance it was shot.
+/// hit of a walk-back says from which distance it was shot, one of two ways which, one of a range error for which
+/// distance the sight was set.
 /// </summary>
 public sealed record HitInput(
     string? Id,
@@ -19,11 +20,13 @@ public sealed record HitInput(
     PlaceTyped? Typed = null,
     string? ArrowNumber = null,
     Flight? Flight = null,
-    string? Distance = null
+    string? Distance = null,
+    WayShot? Way = null,
+    double? SightFor = null
 )
 {
     /// <summary>As it was marked.</summary>
-    public HitMarked Read() => new(Arrow, Place, Typed, ArrowNumber, Flight, Distance);
+    public HitMarked Read() => new(Arrow, Place, Typed, ArrowNumber, Flight, Distance, Way, SightFor);
 }
 
 /// <summary>

@@ -29,6 +29,8 @@ public static class PaperWords
             TailAsSaid(var right, var up) =>
                 $"tail {Side(right, "right", "left")} {right.Size}, tail {Side(up, "high", "low")} {up.Size}",
             SizeSaid(var code, var of) => $"{SizeOf(code, of)}",
+            StageName { Ways: { } ways } stage => $"{stage.Distance} {ways.First} / {ways.Second}",
+            StageName { RangeError: { } error } stage => $"{stage.Distance} ± {error}",
             StageName(var distance, _, _, _, _, true) => $"{distance} sight",
             StageName(var distance, _, true, true, _, _) => $"{distance} heads",
             StageName(var distance, _, true, _, WalkPins.Own, _) => $"walk-back from {distance}",
@@ -41,6 +43,8 @@ public static class PaperWords
             UsualStages("heads", [var only, ..]) => $"broadheads, {only}",
             UsualStages("groupsHeads", [var near, var far, ..]) => $"groups at {near}, then broadheads at {far}",
             UsualStages("sighting", [var near, .., var far]) => $"sight in, {near:bare} to {far}",
+            UsualStages("ways", [var only, ..]) => $"two ways compared, {only}",
+            UsualStages("rangeError", [var only, ..]) => $"range error, {only}",
             UsualStages("walk", [var zero, ..]) => $"walk-back from {zero}, each with its own pin",
             UsualStages("walkOnePin", [var zero, ..]) => $"walk-back from {zero}, one pin",
             UsualStages("groupsWalk", [var near, ..]) => $"groups at {near}, then a walk-back",

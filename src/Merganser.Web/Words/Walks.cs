@@ -97,7 +97,7 @@ public static class WalkWords
             WalkSays.LeastOfTheWind => $"The lag rule alone: an arrow that shows the wind its side drifts farther.",
             WalkSays.GroupsBeforeTheSight => $"The groups first: they show the bow, and the sight comes last.",
             WalkSays.NoDrift => $"No drift that matters.",
-            WalkSays.FletchedAlone => $"A walk-back is shot with fletched arrows alone.",
+            WalkSays.FletchedAlone => $"Fletched arrows alone are shot here.",
             WalkSays.WalkAtTarget => $"A walk-back is shot at a target, without heads.",
             WalkSays.SayTheDistance => $"Say from which distance it was shot.",
             WalkSays.DriftIs =>

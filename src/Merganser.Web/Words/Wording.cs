@@ -35,6 +35,8 @@ public static class Wording
             RackMessage of => RackWords.Of(of),
             GroupMessage of => GroupWords.Of(of),
             WalkMessage of => WalkWords.Of(of),
+            WayMessage of => WayWords.Of(of),
+            RangeMessage of => WayWords.Of(of),
             _ => CommonWords.Of(message),
         };
 
@@ -52,6 +54,8 @@ public static class Wording
             RackSays says => RackWords.Of(says),
             GroupSays says => GroupWords.Of(says),
             WalkSays says => WalkWords.Of(says),
+            WaySays says => WayWords.Of(says),
+            RangeSays says => WayWords.Of(says),
             CatalogueSays says => CatalogueWords.Of(says),
             InputSays says => CommonWords.Of(says),
             _ => throw new ArgumentOutOfRangeException(nameof(code), code, "No words table has it."),

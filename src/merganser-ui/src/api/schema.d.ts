@@ -22,6 +22,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The units in which the archer of a bow reads */
+        post: operations["postBowsByIdUnits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/archers/{id}": {
         parameters: {
             query?: never;
@@ -34,6 +51,41 @@ export interface paths {
         put: operations["putArchersById"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archers/{id}/range-guesses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Distances an archer guessed and measured, read */
+        get: operations["getArchersByIdRangeGuesses"];
+        put?: never;
+        /** Keeps a guessed distance and what it was */
+        post: operations["postArchersByIdRangeGuesses"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archers/{id}/range-guesses/{guessId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a guessed distance back */
+        delete: operations["deleteArchersByIdRangeGuessesByGuessId"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2950,7 +3002,8 @@ export interface components {
         };
         /**
          * @description A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins. A
-         *     hit of a walk-back says from which distance it was shot.
+         *     hit of a walk-back says from which distance it was shot, one of two ways which, one of a range error for which
+         *     distance the sight was set.
          */
         HitInput: {
             id: null | string;
@@ -2960,6 +3013,9 @@ export interface components {
             arrowNumber?: null | string;
             flight?: null | components["schemas"]["Flight"];
             distance?: null | string;
+            way?: null | components["schemas"]["WayShot"];
+            /** Format: double */
+            sightFor?: null | number;
         };
         /** @description A place on the sheet as it was read, inches, x right and y up; finite. */
         Hole: {
@@ -3320,6 +3376,9 @@ export interface components {
             heads: boolean;
             walk: null | components["schemas"]["WalkPins"];
             sighting: boolean;
+            ways: null | components["schemas"]["TwoWays"];
+            /** Format: double */
+            rangeError: null | number;
             words: string;
         };
         /** @description A nock. */
@@ -3537,6 +3596,8 @@ export interface components {
             beforeWalk: string[];
             beforeOnePin: string[];
             beforeSighting: string[];
+            beforeWays: string[];
+            beforeRangeError: string[];
             usualTolerance: string;
             strictTolerance: string;
             enoughAtTarget: string;
@@ -3744,6 +3805,13 @@ export interface components {
              * @default false
              */
             sighting: boolean;
+            /** @description Ways are compared at a target, and with nothing else. */
+            ways?: components["schemas"]["TwoWays"];
+            /**
+             * Format: double
+             * @description A range error is tried at a target, and with nothing else.
+             */
+            rangeError?: null | number;
         };
         /** @description A point or head. */
         Point: {
@@ -3863,6 +3931,72 @@ export interface components {
             next: components["schemas"]["Next"];
             archived: components["schemas"]["ArchivedBow"][];
             unreadable: string[];
+        };
+        /** @description A distance as it was guessed, and as it was measured. */
+        RangeGuessInput: {
+            id: null | string;
+            guessed: null | string;
+            measured: null | string;
+        };
+        /** @description One guess. */
+        RangeGuessView: {
+            id: string;
+            /**
+             * Format: double
+             * @description Measured, yards.
+             */
+            measured: number;
+            /**
+             * Format: double
+             * @description More guessed than measured, yards.
+             */
+            off: number;
+            words: string;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @description What a range error costs, to draw. */
+        RangeTrialView: {
+            /** Format: double */
+            yards: number;
+            /** Format: double */
+            error: number;
+            /** @description The numbers of the sets that are read together. */
+            pooled: number[];
+            /**
+             * Format: double
+             * @description For which distance the sight is set for the next arrow, yards.
+             */
+            next: number;
+            /** @description Set for more, and for less. */
+            settings: components["schemas"]["SettingView"][];
+            /**
+             * Format: double
+             * @description What a range error alone may cost either way, inches.
+             */
+            allowed: number;
+            allowedText: string;
+            /**
+             * Format: double
+             * @description Half width of the 95 % of each mean, inches; null until it is read.
+             */
+            plus: null | number;
+            /**
+             * Format: double
+             * @description The range error that uses it up, yards; null until it is told.
+             */
+            affords: null | number;
+        };
+        /** @description An archer's own ranging error, as far as the guesses tell it. */
+        RangingView: {
+            /** @description The newest first. */
+            guesses: components["schemas"]["RangeGuessView"][];
+            /** @description The guesses by distance. */
+            byDistance: string[];
+            words: string;
+            /** @description Lean, spread, and what nine in ten stay within, at that distance. */
+            figures: components["schemas"]["Figure"][];
+            affords: null | string;
         };
         /** @description One reading of the record, with the test behind it. */
         Reading: {
@@ -4061,6 +4195,9 @@ export interface components {
             walk?: null | components["schemas"]["WalkPins"];
             /** @default false */
             sighting: boolean;
+            ways?: null | components["schemas"]["TwoWays"];
+            /** Format: double */
+            rangeError?: null | number;
         };
         /**
          * @description What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.
@@ -4103,8 +4240,33 @@ export interface components {
             groups: null | components["schemas"]["GroupsView"];
             walk: null | components["schemas"]["WalkView"];
             sighting: null | components["schemas"]["SightingView"];
+            ways: null | components["schemas"]["WaysView"];
+            rangeTrial: null | components["schemas"]["RangeTrialView"];
             markBefore: null | string;
             conditions: null | components["schemas"]["ConditionsView"];
+        };
+        /** @description The hits with the sight set for one distance. */
+        SettingView: {
+            /**
+             * Format: double
+             * @description Set for, yards.
+             */
+            yards: number;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            words: string;
+            /**
+             * Format: double
+             * @description Mean height from the aiming point, inches; null for none.
+             */
+            up: null | number;
+            /**
+             * Format: double
+             * @description Where they should strike by weight and speed, inches; null where they are not
+             *         known.
+             */
+            computed: null | number;
         };
         /** @enum {unknown} */
         SetupSays: "recordedNoTolerance" | "justAsAimed" | "compareWithGoodState" | "leaveIt" | "twistsOut" | "twistsIn" | "onlyInThePress" | "shopDoesIt" | "drawsWhileUnsound" | "afterTimingAndPaper" | "twoMonthly" | "checkIsCheap" | "toTheCheck" | "goThere" | "itIsDone" | "toTheString" | "measuredAndInOrder" | "everyCheckIsDone" | "doNotShootUnsound" | "countsAscending" | "settlingRange" | "equalAtBoth" | "noDrawBoard" | "noScale" | "pressWorkToAShop" | "fineTuneNeedsPractice" | "reasonWanted" | "pickWhatYouFound" | "repairedByWhom" | "sayThatItIsRepaired" | "voidSaysWhy" | "riserMayBlockSight" | "crawlStands" | "crawlOutOfOrder" | "noCrawlBetween" | "crawlsAreForBarebow" | "notByHand" | null;
@@ -4260,6 +4422,9 @@ export interface components {
             /** Format: double */
             yards: null | number;
             from: null | string;
+            way: null | components["schemas"]["WayShot"];
+            /** Format: double */
+            sightFor: null | number;
         };
         /** @description Shots that were fired away from the papers. */
         ShotsInput: {
@@ -4555,6 +4720,12 @@ export interface components {
             walk?: null | components["schemas"]["WalkPins"];
             /** @default false */
             sighting: boolean;
+            ways?: null | components["schemas"]["TwoWays"];
+            /**
+             * Format: double
+             * @description How wrong the sight is set, yards.
+             */
+            rangeError?: null | number;
         };
         /** @description How one stage of the session stands; results are kept for each distance. */
         StageView: {
@@ -4566,6 +4737,9 @@ export interface components {
             heads: boolean;
             walk: null | components["schemas"]["WalkPins"];
             sighting: boolean;
+            ways: null | components["schemas"]["TwoWays"];
+            /** Format: double */
+            rangeError: null | number;
             planned: boolean;
             inWork: boolean;
             /** Format: int32 */
@@ -4848,6 +5022,15 @@ export interface components {
             length: string;
             radius: string;
         };
+        /** @description Two ways of shooting that are compared by their groups, and what the archer calls them. */
+        TwoWays: {
+            /** @description What differs. */
+            kind: components["schemas"]["WayKind"];
+            /** @description The one way, in the archer's words. */
+            first: string;
+            /** @description The other. */
+            second: string;
+        };
         /** @description How a move is taken back: the entry was wrong, or it was turned back on the bow. */
         UndoInput: {
             id: null | string;
@@ -4996,6 +5179,41 @@ export interface components {
             order: string;
         };
         /**
+         * @description What differs between two ways that are compared.
+         * @enum {unknown}
+         */
+        WayKind: "grip" | "facePressure" | "nockFit" | "arrow" | "shooter" | "other";
+        /** @enum {unknown} */
+        WayShot: "first" | "second" | null;
+        /** @description One of two ways, to draw. */
+        WayView: {
+            way: components["schemas"]["WayShot"];
+            name: string;
+            /** Format: int32 */
+            count: number;
+            words: string;
+            group: null | components["schemas"]["GroupView"];
+            /**
+             * Format: double
+             * @description Mean distance from its own centre, inches; null below two arrows.
+             */
+            meanRadius: null | number;
+            spread: null | string;
+        };
+        /** @description Two ways as they compare: the hits of one day with the bow as it stood. */
+        WaysView: {
+            ways: components["schemas"]["TwoWays"];
+            /** @description The numbers of the sets that are read together. */
+            pooled: number[];
+            /** @description Which is shot next. */
+            next: components["schemas"]["WayShot"];
+            each: components["schemas"]["WayView"][];
+            shown: null | components["schemas"]["GroupVerdict"];
+            apart: null | components["schemas"]["GroupVerdict"];
+            /** @description True where the hits stand in strings up and down; null for few. */
+            strung: null | boolean;
+        };
+        /**
          * @description Schools of arrow weight.
          * @enum {unknown}
          */
@@ -5080,7 +5298,7 @@ export interface components {
          * @description Why a range ends where it does.
          * @enum {unknown}
          */
-        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
@@ -5226,6 +5444,33 @@ export interface operations {
             default: components["responses"]["problem"];
         };
     };
+    postBowsByIdUnits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DisplayUnits"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArcherRow"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
     putArchersById: {
         parameters: {
             query?: never;
@@ -5251,6 +5496,98 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ArcherRow"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getArchersByIdRangeGuesses: {
+        parameters: {
+            query?: {
+                yards?: number;
+                within?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RangingView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postArchersByIdRangeGuesses: {
+        parameters: {
+            query?: {
+                yards?: number;
+                within?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RangeGuessInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RangingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    deleteArchersByIdRangeGuessesByGuessId: {
+        parameters: {
+            query?: {
+                yards?: number;
+                within?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                guessId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RangingView"];
                 };
             };
             default: components["responses"]["problem"];

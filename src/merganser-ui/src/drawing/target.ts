@@ -34,6 +34,14 @@ export function faceFor(places: Place[], radii: number[] = []): number {
   return [4, 6, 8, 12, 16].find((half) => far <= half * 0.94) ?? 24;
 }
 
+/** Where a face of so many inches to its edge stands on a sheet, its legend above and below. */
+export function faceOn(width: number, height: number, half: number) {
+  const room = Math.min(width - 24, height - 98);
+  const px = room / (2 * half);
+  const [cx, cy] = [width / 2, 52 + room / 2];
+  return { px, cx, cy, screen: ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px }) };
+}
+
 /** Where the loupe stands: in the corner that the finger is farthest from. */
 export function loupeCorner(at: { x: number; y: number }, width: number, radius: number): { x: number; y: number } {
   return { x: at.x > width / 2 ? radius + 8 : width - radius - 8, y: radius + 8 };

@@ -1,10 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import { answer, api, ifMatch, Refusal, type Schemas } from '../api/client';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
 import { shownAtOnce, useActs } from '../api/useActs';
 import { metricUnits, tradeUnits, type Units } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
-import { archersQuery, useBow } from '../api/queries';
 import { Key } from '../parts/Buttons';
 import { ChoiceRow } from '../parts/ChoiceRow';
 import { Fault } from '../parts/Note';
@@ -75,48 +74,19 @@ const rows = [
 const word = <K extends keyof Units>([part, , choices]: Row<K>, units: Units) =>
   choices.find(([value]) => value === units[part])![1];
 
-/** Keeps the units of one archer; the browser sends it even when the page is left. */
-function put(archers: Schemas['ArcherRow'][], archerId: string | undefined, units: Units) {
-  const row = archers.find((a) => a.id === archerId)!;
-  return answer(
-    api.PUT('/api/archers/{id}', {
-      params: { path: { id: row.id } },
-      body: { ...row.archer, id: row.id, units },
-      ...ifMatch(row.version),
-      keepalive: true,
-    }),
-  );
-}
-
 /** The units that the archer of this bow reads and types in. */
 export function UnitsKey({ bowId }: { bowId: string }) {
   const units = useUnits();
-  const bow = useBow(bowId);
   const queries = useQueryClient();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const acts = useActs(`units ${bowId}`);
   const words = `${word(masses, units)} ${word(lengths, units)}`;
-  // Read once: what is stale by then is found out when it is sent.
-  useEffect(() => void queries.prefetchQuery({ ...archersQuery, staleTime: Infinity }), [queries]);
 
   const wear = async (next: Units) => {
-    const archerId = bow.data?.archerId;
     const done = await acts.act(
       `units ${JSON.stringify(next)}`,
-      async () => {
-        // As it was read when the page was opened: whoever leaves the page right after has it all the same.
-        const known = queries.getQueryData<Schemas['ArcherRow'][]>(archersQuery.queryKey);
-        const anew = () => queries.fetchQuery({ ...archersQuery, staleTime: 0 });
-        const kept = await put(known ?? (await anew()), archerId, next).catch(async (problem: unknown) => {
-          // The archer was changed elsewhere meanwhile: the units go onto what stands there now.
-          if (!known || !(problem instanceof Refusal)) throw problem;
-          return put(await anew(), archerId, next);
-        });
-        queries.setQueryData<Schemas['ArcherRow'][]>(archersQuery.queryKey, (rows) =>
-          rows?.map((row) => (row.id === kept.id ? kept : row)),
-        );
-        return kept;
-      },
+      // It needs nothing that is still on its way, and the browser sends it even when the page is left.
+      () => answer(api.POST('/api/bows/{id}/units', { params: { path: { id: bowId } }, body: next, keepalive: true })),
       // Only how things are shown: it may be seen before it is kept.
       shownAtOnce<Schemas['BowView']>(['bow', bowId], (now) => ({ ...now, units: next })),
     );

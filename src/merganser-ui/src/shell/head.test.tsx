@@ -120,30 +120,23 @@ describe('the units', () => {
     archer: { name: 'Own archer', hand: 'right', hasPress: false, school: 'ladder', units: null },
   };
 
-  it('are the archer’s, and change with the version they were read at', async () => {
-    const asked = answering({
-      '/api/bows/b': { archerId: 'a', units: tradeUnits },
-      '/api/archers': [archer],
-      '/api/archers/a': archer,
-    });
+  it('are chosen at once, whatever else is still on its way', async () => {
+    const asked = answering({ '/api/bows/b/units': archer });
     show(<UnitsKey bowId="b" />);
-    await waitFor(() => expect(asked.some((a) => a.path.includes('/api/bows/b'))).toBe(true));
     await userEvent.click(screen.getByText('gr in'));
     await userEvent.click(screen.getByText('All metric'));
-    await waitFor(() => expect(asked.some((a) => a.method === 'PUT')).toBe(true));
-    expect(asked.find((a) => a.method === 'PUT')!.body).toMatchObject({
-      units: { length: 'centimetres', mass: 'grams' },
-    });
+    await waitFor(() => expect(asked.some((a) => a.method === 'POST')).toBe(true));
+    expect(asked.filter((a) => !a.path.includes('/units'))).toEqual([]);
+    expect(asked.find((a) => a.method === 'POST')!.body).toMatchObject({ length: 'centimetres', mass: 'grams' });
   });
 
   it('say when they could not be kept', async () => {
     answering({
-      '/api/bows/b': { archerId: 'a', units: tradeUnits },
-      '/api/archers': () => refusing({}, 'This archer was changed meanwhile.', 412),
+      '/api/bows/b/units': () => refusing({}, 'The disk is full.', 507),
     });
     show(<UnitsKey bowId="b" />);
     await userEvent.click(screen.getByText('gr in'));
     await userEvent.click(screen.getByText('All as the trade'));
-    expect(await screen.findByText('This archer was changed meanwhile.')).toBeTruthy();
+    expect(await screen.findByText('The disk is full.')).toBeTruthy();
   });
 });

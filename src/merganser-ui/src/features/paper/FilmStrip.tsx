@@ -6,6 +6,7 @@ import { useFigures } from '../../units/UnitsContext';
 import { classes } from '../../parts/classes';
 import { counted, purposes, type Paper, type ShotSet } from './paperTypes';
 import { isAtTarget } from './stages';
+import { isOpen } from './target/groupTypes';
 import s from './FilmStrip.module.css';
 
 /** Each set as a small picture, with the moves and notes between them; last, dashed, what the advised move is expected to do. */
@@ -136,7 +137,15 @@ const longer = (what: string, { x, y }: { x: number; y: number }, figure: Write)
     ? `${what} ${x < 0 ? 'left' : 'right'} ${figure(Math.abs(x), 'in', 2)}`
     : `${what} ${y < 0 ? 'low' : 'high'} ${figure(Math.abs(y), 'in', 2)}`;
 
-function short({ groups, walk, sighting, mean }: ShotSet, figure: Write): string {
+function short({ groups, walk, sighting, ways, rangeTrial, mean, figures }: ShotSet, figure: Write): string {
+  if (ways) {
+    const ratio = figures.find((f) => f.name === 'sizeRatio');
+    return ratio ? `${ratio.text} times as wide` : 'too few yet';
+  }
+  if (rangeTrial) {
+    const cost = figures.find((f) => f.name === 'rangeErrorCost');
+    return cost ? `costs ${cost.text} ${cost.shownUnit}` : 'too few yet';
+  }
   if (sighting) return sighting.group ? longer('middle', sighting.group.centre, figure) : 'too few yet';
   if (walk) {
     if (!walk.together) return 'too few yet';
@@ -164,7 +173,11 @@ function SmallTarget({ set }: { set: ShotSet }) {
           cx={shot.point.x * px}
           cy={-shot.point.y * px}
           r="4"
-          fill={shot.arrow === 'bare' || shot.arrow === 'fieldPoint' ? 'var(--paper)' : 'var(--paper-ink)'}
+          fill={
+            shot.arrow === 'bare' || shot.arrow === 'fieldPoint' || isOpen(set, shot)
+              ? 'var(--paper)'
+              : 'var(--paper-ink)'
+          }
           stroke="var(--paper-ink)"
           strokeWidth="2"
         />

@@ -4,6 +4,7 @@ import { useFigures } from '../../units/UnitsContext';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { classes } from '../../parts/classes';
 import { BeforeYouShoot } from './BeforeYouShoot';
+import { StageAsks } from './StageAsks';
 import type { Choices } from './paperTypes';
 import { dress, same, saidOf, shotAs, shotOf, type TypedStage } from './planKinds';
 import { typedStage } from './stages';
@@ -74,7 +75,8 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
   const one = plan.stages.length === 1;
   const atTarget = plan.stages.every((stage) => stage.atTarget);
   const heads = plan.stages.some((stage) => stage.heads);
-  const pairs = plan.stages.some((stage) => !stage.walk && !stage.sighting);
+  const pairs = plan.stages.some((s) => !s.walk && !s.sighting && !s.ways && s.rangeError === null);
+  const tolerates = plan.stages.some((s) => !s.ways && s.rangeError === null);
   const said = saidOf(plan.stages);
   const pick = <T,>(label: string, name: keyof Plan, options: [T, string][]) => (
     <ChoiceRow
@@ -148,8 +150,16 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
       {plan.stages.some((stage) => stage.fletched && Number(stage.distance) >= FAR) && (
         <p className={w.muted}>{choices?.fletchedFar}</p>
       )}
-      <h2>Good enough at the {atTarget ? 'target' : 'paper'}</h2>
-      {atTarget &&
+      {one && (
+        <StageAsks
+          stage={plan.stages[0]!}
+          faults={faults}
+          onChange={(stage) => onChange({ ...plan, stages: [stage] })}
+        />
+      )}
+      {tolerates && <h2>Good enough at the {atTarget ? 'target' : 'paper'}</h2>}
+      {tolerates &&
+        atTarget &&
         pick(
           'Good enough',
           'tolerance',

@@ -5,11 +5,9 @@ import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
 import { Key, Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
-import { freshHit, halfFor, kindOfKey, markedWith } from './target/groupTypes';
+import { freshHit, halfFor, kindOfKey, markedWith, toldBy } from './target/groupTypes';
 import { AtTarget } from './target/AtTarget';
-import { SightingSheet, TargetSheet } from './target/TargetSheet';
 import { useSightMark } from './target/useSightMark';
-import { WalkSheet } from './target/WalkSheet';
 import { FilmStrip } from './FilmStrip';
 import { LadderPanel } from './LadderPanel';
 import { LearnedPanel } from './LearnedPanel';
@@ -27,8 +25,8 @@ import {
   type Side,
 } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
-import { ReadingSheet } from './ReadingSheet';
 import { SessionFoot } from './SessionFoot';
+import { SetSheet } from './SetSheet';
 import { SessionMarking } from './SessionMarking';
 import { SessionWays, type Way } from './SessionWays';
 import { ShotsPanel } from './ShotsPanel';
@@ -160,7 +158,9 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
       const key = event.key.toLowerCase();
       if (marking?.arrow) {
         const arrow = kindOfKey(last, key);
+        const told = toldBy(last, marking)[['1', '2'].indexOf(key)];
         if (arrow) setMarking({ ...marking, arrow });
+        else if (told) setMarking({ ...marking, ...told.marks });
       } else if (marking) {
         if (key === 'f')
           setMarking({ ...marking, side: marking.side === 'shootingSide' ? 'targetSide' : 'shootingSide' });
@@ -206,14 +206,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
             onKeep={(marked) => void keepShot(marked)}
             onCancel={() => setMarking(null)}
           />
-        ) : shown.walk ? (
-          <WalkSheet paper={paper} set={shown} />
-        ) : shown.sighting ? (
-          <SightingSheet set={shown} />
-        ) : shown.groups ? (
-          <TargetSheet set={shown} />
         ) : (
-          <ReadingSheet paper={paper} set={shown} />
+          <SetSheet paper={paper} set={shown} />
         )}
         {!marking && (
           <div className={s.panes}>
@@ -231,7 +225,11 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
                 paper={paper}
                 set={shown}
                 onBack={(set) => void moves.goBackTo(set)}
-                atTarget={isAtTarget(shown) && <AtTarget paper={paper} set={shown} work={work} onMoved={moveSight} />}
+                atTarget={
+                  isAtTarget(shown) && (
+                    <AtTarget paper={paper} archerId={bow.archerId} set={shown} work={work} onMoved={moveSight} />
+                  )
+                }
               />
             )}
             {way === 'shots' && (

@@ -1,13 +1,12 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { Figure } from '../../parts/Figure';
-import { number, withUnit } from '../../units/units';
-import { useUnits } from '../../units/UnitsContext';
+import { number } from '../../units/units';
 import { Key } from '../../parts/Buttons';
-import { FigureNote } from '../../parts/Figure';
 import { Bullets } from '../../parts/List';
 import { Table } from '../../parts/Table';
 import { ChanceBar, percent } from './ChanceBar';
+import { FigureBand } from './FigureBand';
 import { Powers } from './target/GroupParts';
 import { TrialPanel } from './TrialPanel';
 import { purposes, type Paper, type ShotSet } from './paperTypes';
@@ -26,7 +25,6 @@ interface Props {
 
 /** What the paper says, on what evidence, and the one move. */
 export function ReadingPanel({ paper, set, onBack, atTarget }: Props) {
-  const units = useUnits();
   const { advice } = paper;
   const current = set.id === paper.sets.at(-1)!.id;
   return (
@@ -42,14 +40,7 @@ export function ReadingPanel({ paper, set, onBack, atTarget }: Props) {
               size="small"
               since={set.number > 1 && !isAtTarget(set) ? 'the last set' : undefined}
             >
-              {figure.high !== null && figure.value !== null ? (
-                <FigureNote>
-                  ± {withUnit(figure.high - figure.value, 'in', 2, units)}
-                  {figure.word ? `, ${figure.word}` : ''}
-                </FigureNote>
-              ) : (
-                figure.word && <FigureNote>{figure.word}</FigureNote>
-              )}
+              <FigureBand figure={figure} />
             </Figure>
           ))}
         </div>

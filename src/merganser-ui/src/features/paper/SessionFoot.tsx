@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Foot } from '../../shell/Foot';
-import { kindName, walkDistances } from './target/groupTypes';
+import { kindName, toldBy, walkDistances } from './target/groupTypes';
 import { isMarked, type Marking, type Paper } from './paperTypes';
 import type { PaperWork } from './usePaperWork';
 
@@ -67,14 +67,15 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
 function leaving(marking: Marking, paper: Paper): string {
   const last = paper.sets.at(-1)!;
   if (last.walk) return 'Read the walk';
-  if (last.sighting) return 'Read the hits';
+  if (last.sighting || last.rangeTrial) return 'Read the hits';
   return marking.arrow ? 'Read the groups' : 'Leave it';
 }
 
 function sentenceOf(marking: Marking, paper: Paper): string {
   if (marking.arrow) {
     const from = walkDistances(paper.sets.at(-1)!).find((d) => d.typed === marking.distance)?.name;
-    const what = marking.distance ? `from ${from ?? marking.distance}` : kindName[marking.arrow];
+    const told = toldBy(paper.sets.at(-1)!, marking).find((t) => t.chosen);
+    const what = told?.words ?? (marking.distance ? `from ${from ?? marking.distance}` : kindName[marking.arrow]);
     return isMarked(marking) ? `Set this hit: ${what}.` : `Mark where it struck: ${what}.`;
   }
   if (isMarked(marking)) return 'Keep this shot.';

@@ -5,6 +5,7 @@ import { TextLine } from '../../parts/TextLine';
 import { classes } from '../../parts/classes';
 import type { Shot, ShotSet } from './paperTypes';
 import { isAtTarget } from './stages';
+import { toldBy } from './target/groupTypes';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
@@ -33,7 +34,9 @@ export function ShotsPanel({ set, onMark }: Props) {
         {set.walk
           ? 'from the plumb line'
           : isAtTarget(set)
-            ? 'from the aiming point of its kind'
+            ? set.ways || set.rangeTrial
+              ? 'from the one aiming point'
+              : 'from the aiming point of its kind'
             : 'tail from the point’s hole'}
       </p>
       <ol className={s.shots} data-testid="shots">
@@ -41,6 +44,7 @@ export function ShotsPanel({ set, onMark }: Props) {
           <ShotLine
             key={shot.id}
             shot={shot}
+            told={toldBy(set, shot).find((t) => t.chosen)?.words}
             open={open === shot.id}
             onOpen={() => setOpen(open === shot.id ? null : shot.id)}
             onMark={(reason, doubtful) => {
@@ -56,11 +60,14 @@ export function ShotsPanel({ set, onMark }: Props) {
 
 function ShotLine({
   shot,
+  told,
   open,
   onOpen,
   onMark,
 }: {
   shot: Shot;
+  /** The way or the setting that it was shot with. */
+  told: string | undefined;
   open: boolean;
   onOpen: () => void;
   onMark: (reason: string | null, doubtful?: boolean) => void;
@@ -78,7 +85,7 @@ function ShotLine({
         {shot.arrow && (
           <small>
             {' '}
-            {shot.from ? `from ${shot.from}` : shot.arrow}
+            {told ?? (shot.from ? `from ${shot.from}` : shot.arrow)}
             {shot.flight ? `, flew ${shot.flight}` : ''}
           </small>
         )}

@@ -5,9 +5,9 @@ import type { Paper } from './paperTypes';
 import type { Kinds } from './usePaperWork';
 import s from './StageRail.module.css';
 
-/** How a stage stands: its chance, or the hits of a walk-back. */
-const standing = ({ chance, walk, shots }: Paper['plan']['stages'][number]) =>
-  chance !== null ? `${percent(chance)} in` : walk && shots > 0 ? `${shots} hits` : 'not yet';
+/** How a stage stands: its chance, or the hits where there is none. */
+const standing = ({ chance, atTarget, shots }: Paper['plan']['stages'][number]) =>
+  chance !== null ? `${percent(chance)} in` : atTarget && shots > 0 ? `${shots} hits` : 'not yet';
 
 /** The stages of the plan on a rail, the pointer at the one in work, each with how it stands. */
 export function StageRail({ paper, onGo }: { paper: Paper; onGo: (stage: Kinds & { distance: number }) => void }) {

@@ -52,6 +52,8 @@ export const set = (number: number, part: object = {}) => ({
   groups: null,
   walk: null,
   sighting: null,
+  ways: null,
+  rangeTrial: null,
   purpose: 'session',
   arrowName: 'Light',
   startedAt: '2026-11-23T18:00:00Z',

@@ -31,6 +31,8 @@ const shot = (number: number, part: object = {}) => ({
   flight: null,
   yards: null,
   from: null,
+  way: null,
+  sightFor: null,
   ...part,
 });
 
@@ -56,6 +58,8 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   groups: null,
   walk: null,
   sighting: null,
+  ways: null,
+  rangeTrial: null,
   markBefore: null,
   conditions: null,
   ...part,

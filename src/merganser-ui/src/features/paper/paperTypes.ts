@@ -26,6 +26,10 @@ export interface Marking {
   flight: Schemas['Flight'];
   /** From where it was shot in a walk-back, as typed; empty elsewhere. */
   distance: string;
+  /** Which of two ways that are compared. */
+  way: Schemas['WayShot'] | null;
+  /** For which distance the sight was set, yards, where a range error is tried. */
+  sightFor: number | null;
 }
 
 export const freshMarking = (side: Side): Marking => ({
@@ -40,6 +44,8 @@ export const freshMarking = (side: Side): Marking => ({
   arrow: null,
   flight: null,
   distance: '',
+  way: null,
+  sightFor: null,
 });
 
 export const level: Words = {

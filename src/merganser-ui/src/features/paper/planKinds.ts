@@ -5,7 +5,8 @@ import type { Kinds } from './usePaperWork';
 export type TypedStage = Kinds & { distance: string };
 
 /** What is shot at a stage, as it is picked. */
-export type Shot = 'bare' | 'fletched' | 'target' | 'heads' | 'sighting' | NonNullable<Schemas['WalkPins']>;
+export type Shot =
+  'bare' | 'fletched' | 'target' | 'heads' | 'sighting' | 'ways' | 'rangeError' | NonNullable<Schemas['WalkPins']>;
 
 export const dress: [Shot, string][] = [
   ['bare', 'Bare shafts'],
@@ -15,10 +16,34 @@ export const dress: [Shot, string][] = [
   ['own', 'Walk-back, own pins'],
   ['one', 'Walk-back, one pin'],
   ['sighting', 'Sighting in'],
+  ['ways', 'Two ways compared'],
+  ['rangeError', 'Range error'],
 ];
+
+/** What may differ between two ways, and what they are called until the archer says otherwise. */
+export const wayKinds: [Schemas['WayKind'], string, string, string][] = [
+  ['grip', 'the grip', 'usual grip', 'other grip'],
+  ['facePressure', 'pressure at the face', 'light on the face', 'firm on the face'],
+  ['nockFit', 'the fit of the nock', 'these nocks', 'other nocks'],
+  ['arrow', 'the arrow', 'these arrows', 'other arrows'],
+  ['shooter', 'who shoots', 'the archer', 'another, or a machine'],
+  ['other', 'something else', 'one way', 'the other'],
+];
+
+/** The ways of a kind, as they are called at first. */
+export function waysOf(kind: Schemas['WayKind']): Schemas['TwoWays'] {
+  const [, , first, second] = wayKinds.find(([k]) => k === kind)!;
+  return { kind, first, second };
+}
+
+/** How wrong a sight is set, yards. */
+export const rangeErrors = [1, 2, 3, 5];
+const USUAL_ERROR = 2;
 
 export function shotOf(stage: TypedStage): Shot {
   if (stage.sighting) return 'sighting';
+  if (stage.ways) return 'ways';
+  if (stage.rangeError !== null) return 'rangeError';
   if (stage.walk) return stage.walk;
   if (stage.atTarget) return stage.heads ? 'heads' : 'target';
   return stage.fletched ? 'fletched' : 'bare';
@@ -32,6 +57,8 @@ export const shotAs = (distance: string, shot: Shot): TypedStage => ({
   heads: shot === 'heads',
   walk: shot === 'own' || shot === 'one' ? shot : null,
   sighting: shot === 'sighting',
+  ways: shot === 'ways' ? waysOf('grip') : null,
+  rangeError: shot === 'rangeError' ? USUAL_ERROR : null,
 });
 
 export const same = (a: TypedStage[], b: Schemas['PlannedStage'][]) =>
@@ -43,7 +70,9 @@ export const same = (a: TypedStage[], b: Schemas['PlannedStage'][]) =>
       s.atTarget === (b[i]!.atTarget ?? false) &&
       s.heads === (b[i]!.heads ?? false) &&
       s.walk === (b[i]!.walk ?? null) &&
-      s.sighting === (b[i]!.sighting ?? false),
+      s.sighting === (b[i]!.sighting ?? false) &&
+      (s.ways === null) === ((b[i]!.ways ?? null) === null) &&
+      s.rangeError === (b[i]!.rangeError ?? null),
   );
 
 /** What is said of a plan before it begins. */
@@ -107,6 +136,24 @@ const said: Record<Shot, Said> = {
     sentence: 'Set one aiming point and begin with the nearest pin.',
     reason: 'The arrow that the sight is to be set for. A clear range behind.',
     button: 'Begin sighting in',
+  },
+  ways: {
+    title: 'Two ways compared',
+    intro:
+      'The same arrows at one aiming point, one of each way in turn. The size of the groups is the finding; it takes more arrows than their place does.',
+    before: 'beforeWays',
+    sentence: 'Say what differs and begin with the one way.',
+    reason: 'Nothing else differs. A clear range behind.',
+    button: 'Begin comparing',
+  },
+  rangeError: {
+    title: 'What a wrong range costs',
+    intro:
+      'At one distance the sight is set for less and for more, in mixed order. What lies between both is what a wrong guess of the range costs in height.',
+    before: 'beforeRangeError',
+    sentence: 'Stand at the distance and set the sight long or short.',
+    reason: 'A tall backstop: hits lie high and low. A clear range behind.',
+    button: 'Begin this trial',
   },
 };
 

@@ -42,8 +42,26 @@ describe('the plan of a paper', () => {
     const onChange = plan();
     await userEvent.selectOptions(screen.getByLabelText('Stages'), 'threeSix');
     expect(onChange.mock.lastCall![0].stages).toEqual([
-      { distance: '3', fletched: false, atTarget: false, heads: false, walk: null, sighting: false },
-      { distance: '6', fletched: false, atTarget: false, heads: false, walk: null, sighting: false },
+      {
+        distance: '3',
+        fletched: false,
+        atTarget: false,
+        heads: false,
+        walk: null,
+        sighting: false,
+        ways: null,
+        rangeError: null,
+      },
+      {
+        distance: '6',
+        fletched: false,
+        atTarget: false,
+        heads: false,
+        walk: null,
+        sighting: false,
+        ways: null,
+        rangeError: null,
+      },
     ]);
     await userEvent.selectOptions(screen.getByLabelText('Stages'), 'own');
     expect(onChange.mock.lastCall![0].stages).toHaveLength(1);

@@ -5,13 +5,19 @@ import type { ShotSet } from './paperTypes';
 type Stage = Pick<Schemas['PlannedStage'], 'distance' | 'fletched' | 'atTarget' | 'heads'> & {
   walk?: Schemas['PlannedStage']['walk'];
   sighting?: boolean;
+  ways?: Schemas['TwoWays'] | null;
+  rangeError?: number | null;
 };
 
-/** True for a set of one kind of arrow at a target: a walk-back, or a pin that is set. */
+/** True for what the sight answers for all arrows: a walk-back, or a pin that is set. */
 export const isOfSight = (set: ShotSet) => set.walk !== null || set.sighting !== null;
 
+/** True for a set that is shot at a target with fletched arrows alone. */
+export const isFletchedAlone = (set: ShotSet) => isOfSight(set) || set.ways !== null || set.rangeTrial !== null;
+
 /** True for a set that is shot at a target. */
-export const isAtTarget = (set: ShotSet | undefined) => set !== undefined && (set.groups !== null || isOfSight(set));
+export const isAtTarget = (set: ShotSet | undefined) =>
+  set !== undefined && (set.groups !== null || isFletchedAlone(set));
 
 /** The stage of a set, as the next set is begun with it. */
 export const stageOf = (set: ShotSet) => ({
@@ -21,6 +27,8 @@ export const stageOf = (set: ShotSet) => ({
   heads: set.groups?.heads ?? false,
   walk: set.walk?.pins ?? null,
   sighting: set.sighting !== null,
+  ways: set.ways?.ways ?? null,
+  rangeError: set.rangeTrial?.error ?? null,
 });
 
 /** A stage of a plan, as it is typed. */
@@ -31,6 +39,8 @@ export const typedStage = ({
   heads = false,
   walk = null,
   sighting = false,
+  ways = null,
+  rangeError = null,
 }: Stage) => ({
   distance: String(distance),
   fletched,
@@ -38,4 +48,6 @@ export const typedStage = ({
   heads,
   walk,
   sighting,
+  ways,
+  rangeError,
 });

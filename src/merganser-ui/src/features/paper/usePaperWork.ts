@@ -13,6 +13,9 @@ export interface Kinds {
   heads: boolean;
   walk: Schemas['WalkPins'] | null;
   sighting: boolean;
+  ways: Schemas['TwoWays'] | null;
+  /** How wrong the sight is set, yards. */
+  rangeError: number | null;
 }
 
 export interface NextSet extends Kinds {
@@ -111,6 +114,8 @@ export function usePaperWork(bowId: string) {
               heads: stage.heads,
               walk: stage.walk,
               sighting: stage.sighting,
+              ways: stage.ways,
+              rangeError: stage.rangeError,
               purpose,
               arrowVersionId,
             },
@@ -133,6 +138,8 @@ export function usePaperWork(bowId: string) {
                 arrowNumber: marking.arrowNumber || null,
                 flight: marking.flight,
                 distance: marking.distance || null,
+                way: marking.way,
+                sightFor: marking.sightFor,
               },
             }),
           );

@@ -30,7 +30,9 @@ export function Conditions({ paper, set, work }: Props) {
               ? 'A wind across bends a walk-back by itself: say it as a figure, and its least share is taken off.'
               : set.sighting
                 ? 'A sight that is set in wind is off when it is calm.'
-                : 'Shoot the two kinds in turn: a wind that changes between the groups is an offset of its own.'}
+                : set.ways || set.rangeTrial
+                  ? 'In turn, a wind that changes falls on both.'
+                  : 'Shoot the two kinds in turn: a wind that changes between the groups is an offset of its own.'}
           </p>
           <Field
             label="Wind, in your words"

@@ -6,7 +6,7 @@ import { useFigures } from '../../../units/UnitsContext';
 import { Pane } from '../Pane';
 import { WhichArrow } from '../WhichArrow';
 import type { Marking, ShotSet } from '../paperTypes';
-import { flights, halves, headNumbers, kindName, markedWith, nextNumber, walkDistances } from './groupTypes';
+import { flights, halves, headNumbers, kindName, markedWith, nextNumber, toldBy, walkDistances } from './groupTypes';
 import w from '../../../parts/words.module.css';
 import l from '../../../parts/layout.module.css';
 
@@ -26,11 +26,22 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
   const { figure } = useFigures();
   const [typing, setTyping] = useState(marking.right !== '' || marking.up !== '');
   const heads = set.groups?.heads ?? false;
+  const told = toldBy(set, marking);
   const kinds = markedWith(set).map((kind) => [kind, `${capital(kindName[kind])} ${nextNumber(set, kind)}`] as const);
   return (
     <Pane label="Marking a hit">
       {set.walk ? (
         <FromWhere marking={marking} set={set} fault={faults.distance?.[0]} onChange={onChange} onKeep={onKeep} />
+      ) : told.length > 0 ? (
+        <>
+          <ChoiceRow
+            label={set.ways ? 'Which way it was shot' : 'How the sight was set'}
+            value={told.find((t) => t.chosen)?.words ?? null}
+            choices={told.map((t) => [t.words, `${capital(t.words)}, ${t.hits}`] as const)}
+            onChange={(words) => onChange({ ...marking, ...told.find((t) => t.words === words)!.marks })}
+          />
+          {(faults.way ?? faults.sightFor) && <Fault>{(faults.way ?? faults.sightFor)![0]}</Fault>}
+        </>
       ) : (
         <ChoiceRow
           label="Kind of arrow"
@@ -100,9 +111,16 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
           ? 'Aim at the plumb line from every distance; what counts is how far beside it they strike. '
           : set.sighting
             ? 'All at one aiming point: their middle sets the pin. '
-            : 'The two kinds are aimed a hand apart, so that shafts don’t meet: each counts from its own point. '}
+            : told.length > 0
+              ? 'All at one aiming point; the next one is chosen in turn. '
+              : 'The two kinds are aimed a hand apart, so that shafts don’t meet: each counts from its own point. '}
         A finger slides the cross and lifts to set it. Keys: arrows {figure(0.05, 'in', 2)}, with Shift{' '}
         {figure(0.5, 'in', 2)}; <kbd>Enter</kbd> sets it,{' '}
+        {told.length > 0 && (
+          <>
+            <kbd>1</kbd> {told[0]!.words}, <kbd>2</kbd> {told[1]!.words},{' '}
+          </>
+        )}
         {kinds.length > 1 && (
           <>
             <kbd>B</kbd> {heads ? 'broadhead' : 'bare'}, <kbd>F</kbd> {heads ? 'field point' : 'fletched'},{' '}

@@ -1,7 +1,8 @@
+import type { Schemas } from '../../../api/client';
 import { diamondPath, rings, vanesPath, type Place } from '../../../drawing/target';
 import { useFigures, useUnits } from '../../../units/UnitsContext';
-import type { Shot } from '../paperTypes';
-import type { ArrowKind } from './groupTypes';
+import type { Shot, ShotSet } from '../paperTypes';
+import { isOpen, type ArrowKind } from './groupTypes';
 
 const HIT = 9;
 const COVERS = 20;
@@ -69,12 +70,15 @@ export function Hit({
   y,
   number,
   pale = false,
+  open = false,
 }: {
   kind: ArrowKind;
   x: number;
   y: number;
   number?: string | null;
   pale?: boolean;
+  /** Of the second of two ways, or with the sight set short. */
+  open?: boolean;
 }) {
   return (
     <g transform={`translate(${x} ${y})`} opacity={pale ? 0.4 : 1}>
@@ -97,7 +101,12 @@ export function Hit({
         </>
       ) : kind === 'fletched' ? (
         <>
-          <circle r={HIT - 1} fill="var(--paper-ink)" />
+          <circle
+            r={HIT - 1}
+            fill={open ? 'var(--paper)' : 'var(--paper-ink)'}
+            stroke="var(--paper-ink)"
+            strokeWidth={open ? 3 : 0}
+          />
           <path d={vanesPath(HIT - 1)} stroke="var(--paper-ink)" strokeWidth="3" />
         </>
       ) : (
@@ -112,10 +121,13 @@ export function Hits({
   shots,
   screen,
   strong,
+  set,
 }: {
   shots: Shot[];
   screen: (place: Place) => Place;
   strong?: ArrowKind;
+  /** The set whose two marks tell them apart, where they are not told by their kind. */
+  set?: ShotSet;
 }) {
   return (
     <>
@@ -134,9 +146,40 @@ export function Hits({
             x={x}
             y={y}
             pale={shot.doubtful || (strong !== undefined && shot.arrow !== strong)}
+            open={set !== undefined && isOpen(set, shot)}
           />
         );
       })}
     </>
+  );
+}
+
+/** The middle of a group, and the circle that holds the true one with 95 %. */
+export function Centre({
+  group,
+  screen,
+  px,
+  dashed,
+}: {
+  group: Schemas['GroupView'];
+  screen: (place: Place) => Place;
+  px: number;
+  dashed?: boolean;
+}) {
+  const { x, y } = screen(group.centre);
+  return (
+    <g>
+      <circle
+        cx={x}
+        cy={y}
+        r={group.radius * px}
+        fill="none"
+        stroke="var(--paper-ink)"
+        strokeWidth="2.5"
+        strokeDasharray={dashed ? '7 5' : undefined}
+      />
+      <path d={`M${x - 10} ${y}h20 M${x} ${y - 10}v20`} stroke="var(--paper)" strokeWidth="7" />
+      <path d={`M${x - 9} ${y}h18 M${x} ${y - 9}v18`} stroke="var(--paper-bill)" strokeWidth="3" />
+    </g>
   );
 }

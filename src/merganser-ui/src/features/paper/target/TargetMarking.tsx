@@ -7,7 +7,7 @@ import { tailWords } from '../../../drawing/tear';
 import { counted, type Marking, type ShotSet } from '../paperTypes';
 import { placeUnder, steppedBy } from '../sheetHands';
 import { Hits, TargetFace } from './TargetFace';
-import { hitsAt, kindName, kindOfKey, nextNumber, walkDistances } from './groupTypes';
+import { hitsAt, kindName, kindOfKey, nextNumber, toldBy, walkDistances } from './groupTypes';
 import s from '../Sheet.module.css';
 
 const LOUPE = 58;
@@ -43,8 +43,10 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
   const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - (y - middle) * px });
   const kind = marking.arrow!;
   const shots = set.walk ? (walked ? hitsAt(set, walked.yards) : []) : counted(set);
-  const number = set.walk ? (walked?.hits ?? 0) + 1 : nextNumber(set, kind);
-  const what = set.walk ? `${walked?.name ?? marking.distance}, hit` : kindName[kind];
+  const both = toldBy(set, marking);
+  const told = both.find((t) => t.chosen);
+  const number = set.walk ? (walked?.hits ?? 0) + 1 : told ? told.hits + 1 : nextNumber(set, kind);
+  const what = set.walk ? `${walked?.name ?? marking.distance}, hit` : (told?.words ?? kindName[kind]);
 
   const placeOf = (event: PointerEvent): Place => {
     const { x, y } = placeUnder(event, svg.current!, { width, cx, cy, px });
@@ -59,6 +61,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
   const press = (event: KeyboardEvent) => {
     const moved = steppedBy(event, at, WIDE_STEP);
     const named = kindOfKey(set, event.key.toLowerCase());
+    const turned = both[['1', '2'].indexOf(event.key)];
     if (moved) {
       put(moved);
     } else if (event.key === 'Enter') {
@@ -68,6 +71,9 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
     } else if (named && !event.ctrlKey && !event.metaKey) {
       event.preventDefault();
       onChange({ ...marking, arrow: named });
+    } else if (turned && !event.ctrlKey && !event.metaKey) {
+      event.preventDefault();
+      onChange({ ...marking, ...turned.marks });
     } else if (event.key === 'Escape') {
       event.preventDefault();
       onCancel();
@@ -84,7 +90,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
         viewBox={`0 0 ${width} ${height}`}
         tabIndex={0}
         role="application"
-        aria-label={`Face to mark the ${kindName[kind]} shot ${number}${set.walk ? ` from ${walked?.name ?? marking.distance}` : ''}. Arrow keys move the cross, Enter sets it.`}
+        aria-label={`Face to mark the ${told?.words ?? kindName[kind]} shot ${number}${set.walk ? ` from ${walked?.name ?? marking.distance}` : ''}. Arrow keys move the cross, Enter sets it.`}
         data-owns-keys
         data-testid="marking-sheet"
         onPointerDown={(event) => {
@@ -103,7 +109,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
       >
         <g id={things}>
           <TargetFace width={width} height={height} cx={cx} cy={cy} px={px} half={half} plumb={set.walk !== null} />
-          <Hits shots={shots} screen={screen} strong={kind} />
+          <Hits shots={shots} screen={screen} strong={kind} set={set} />
         </g>
         <Cross at={aim} shown={marking.point !== null} />
         {dragged && (
@@ -141,7 +147,9 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
               ? `the middle is ${figure(-middle, 'in', 0)} below the aiming point`
               : set.walk
                 ? 'from the plumb line'
-                : 'from its own aiming point'}
+                : told
+                  ? 'from the one aiming point'
+                  : 'from its own aiming point'}
         </text>
       </svg>
     </div>

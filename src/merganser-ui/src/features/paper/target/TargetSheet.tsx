@@ -1,19 +1,10 @@
-import { faceFor, type Place } from '../../../drawing/target';
+import { faceFor, faceOn } from '../../../drawing/target';
 import { useSize } from '../../../parts/useWidth';
-import type { Schemas } from '../../../api/client';
 import { useFigures } from '../../../units/UnitsContext';
 import { counted, type ShotSet } from '../paperTypes';
-import { Hit, Hits, TargetFace } from './TargetFace';
+import { Centre, Hit, Hits, TargetFace } from './TargetFace';
 import { countOf, kindsOf, type ArrowKind } from './groupTypes';
 import s from '../Sheet.module.css';
-
-/** Where a face of so many inches to its edge stands on a sheet, its legend above and below. */
-function faceOn(width: number, height: number, half: number) {
-  const room = Math.min(width - 24, height - 98);
-  const px = room / (2 * half);
-  const [cx, cy] = [width / 2, 52 + room / 2];
-  return { px, cx, cy, screen: ({ x, y }: Place) => ({ x: cx + x * px, y: cy - y * px }) };
-}
 
 /** Both groups of a set on one face, each shot from its own aiming point, with their centres and regions. */
 export function TargetSheet({ set }: { set: ShotSet }) {
@@ -129,34 +120,5 @@ function Legend({ x, y, kind, words }: { x: number; y: number; kind: ArrowKind; 
         {words}
       </text>
     </>
-  );
-}
-
-function Centre({
-  group,
-  screen,
-  px,
-  dashed,
-}: {
-  group: Schemas['GroupView'];
-  screen: (place: Place) => Place;
-  px: number;
-  dashed?: boolean;
-}) {
-  const { x, y } = screen(group.centre);
-  return (
-    <g>
-      <circle
-        cx={x}
-        cy={y}
-        r={group.radius * px}
-        fill="none"
-        stroke="var(--paper-ink)"
-        strokeWidth="2.5"
-        strokeDasharray={dashed ? '7 5' : undefined}
-      />
-      <path d={`M${x - 10} ${y}h20 M${x} ${y - 10}v20`} stroke="var(--paper)" strokeWidth="7" />
-      <path d={`M${x - 9} ${y}h18 M${x} ${y - 9}v18`} stroke="var(--paper-bill)" strokeWidth="3" />
-    </g>
   );
 }

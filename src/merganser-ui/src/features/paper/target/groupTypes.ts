@@ -1,6 +1,6 @@
 import type { Schemas } from '../../../api/client';
 import { counted, freshMarking, type Marking, type ShotSet } from '../paperTypes';
-import { isOfSight } from '../stages';
+import { isFletchedAlone } from '../stages';
 
 export type ArrowKind = NonNullable<Schemas['ArrowKind']>;
 
@@ -24,13 +24,13 @@ export const countOf = (kind: ArrowKind, count: number) =>
 export const kindsOf = (set: ShotSet): [ArrowKind, ArrowKind] =>
   set.groups?.heads ? ['fieldPoint', 'broadhead'] : ['fletched', 'bare'];
 
-/** The kinds of arrow that a set is shot with: a walk-back, or a pin that is set, with fletched ones alone. */
-export const markedWith = (set: ShotSet): ArrowKind[] => (isOfSight(set) ? ['fletched'] : kindsOf(set));
+/** The kinds of arrow that a set is shot with. */
+export const markedWith = (set: ShotSet): ArrowKind[] => (isFletchedAlone(set) ? ['fletched'] : kindsOf(set));
 
 /** The kind that a key marks next: B the bare shaft or the broadhead, F the other. */
 export function kindOfKey(set: ShotSet, key: string): ArrowKind | undefined {
   const [reference, tested] = kindsOf(set);
-  return isOfSight(set) ? undefined : { b: tested, f: reference }[key];
+  return isFletchedAlone(set) ? undefined : { b: tested, f: reference }[key];
 }
 
 /** Numbers of heads to press; P is the practice head. */
@@ -41,7 +41,7 @@ const FIRST = 2;
 
 /** The kind that is marked next: the same until its group is begun, then the one that has fewer. */
 export function nextKind(set: ShotSet, last: ArrowKind | null): ArrowKind {
-  if (isOfSight(set)) return 'fletched';
+  if (isFletchedAlone(set)) return 'fletched';
   const [reference, tested] = kindsOf(set);
   const count = (kind: ArrowKind) => set.shots.filter((s) => s.voidReason === null && s.arrow === kind).length;
   const here = last ?? reference;
@@ -54,11 +54,45 @@ export function nextKind(set: ShotSet, last: ArrowKind | null): ArrowKind {
 /** The number that the next shot of a kind gets. */
 export const nextNumber = (set: ShotSet, kind: ArrowKind) => set.shots.filter((s) => s.arrow === kind).length + 1;
 
+/** One of two marks that hits of a set are told by: a way, or a setting of the sight. */
+export interface Told {
+  words: string;
+  hits: number;
+  chosen: boolean;
+  /** What a hit carries that is told by it. */
+  marks: Pick<Marking, 'way' | 'sightFor'>;
+}
+
+/** The two marks of a set, the one that is drawn filled first; none where hits are told by their kind. */
+export function toldBy(set: ShotSet, marking: Pick<Marking, 'way' | 'sightFor'>): Told[] {
+  if (set.ways)
+    return set.ways.each.map((each) => ({
+      words: each.name,
+      hits: each.count,
+      chosen: marking.way === each.way,
+      marks: { way: each.way, sightFor: null },
+    }));
+  if (set.rangeTrial)
+    return set.rangeTrial.settings.map((setting) => ({
+      words: `sight for ${setting.name}`,
+      hits: setting.count,
+      chosen: marking.sightFor === setting.yards,
+      marks: { way: null, sightFor: setting.yards },
+    }));
+  return [];
+}
+
+/** True for a hit of the second of two marks: it is drawn open. */
+export const isOpen = (set: ShotSet, hit: Pick<Marking, 'way' | 'sightFor'>) =>
+  hit.way === 'second' || (set.rangeTrial !== null && hit.sightFor !== null && hit.sightFor < set.rangeTrial.yards);
+
 /** The next hit of a set: which kind, and in a walk-back from where. */
 export const freshHit = (set: ShotSet, last: ArrowKind | null, from = ''): Marking => ({
   ...freshMarking('shootingSide'),
   arrow: nextKind(set, last),
   distance: set.walk ? nextDistance(set, from) : '',
+  way: set.ways?.next ?? null,
+  sightFor: set.rangeTrial?.next ?? null,
 });
 
 /** So many tolerances to the edge of a face. */

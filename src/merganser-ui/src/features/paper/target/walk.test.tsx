@@ -144,7 +144,7 @@ const beside = (shown: ShotSet, onMoved = vi.fn().mockResolvedValue(undefined)) 
   const plan = { ...sent.paper.plan, stages };
   const paper = { ...sent.paper, plan, sets: [shown], heads: null, sightAnswer } as Paper;
   const work = { faults: {}, busy: false, sight: vi.fn(), conditions: vi.fn() } as unknown as PaperWork;
-  show(<AtTarget paper={paper} set={shown} work={work} onMoved={onMoved} />);
+  show(<AtTarget archerId="a" paper={paper} set={shown} work={work} onMoved={onMoved} />);
   return onMoved;
 };
 
