@@ -10,6 +10,7 @@ var benches = new (string Name, string What, Func<Task> Run)[]
     ("advice", "what an advice costs; the end of tuning alone", TuningWorld.Cost),
     ("groups", "groups at 20 yd through the session, on seeded bows", GroupWorld.Run),
     ("walk", "walk-backs: false alarms over repeated looks, and power", WalkWorld.Run),
+    ("ways", "two ways compared: false alarms over repeated looks, and power", WaysWorld.Run),
     ("growth", "what a request costs after 1,000, 20,000 and 200,000 shots", Growth.Run),
     ("typing", "typing to painted figure in Chromium", Typing.Run),
 };

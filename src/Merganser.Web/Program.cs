@@ -72,6 +72,7 @@ builder
     .AddSingleton<PaperStore>()
     .AddSingleton<SightStore>()
     .AddSingleton<RangeGuessStore>()
+    .AddSingleton<HandStore>()
     .AddSingleton<SetupStore>()
     .AddSingleton<CrawlStore>()
     .AddSingleton<DozenStore>()
@@ -162,6 +163,7 @@ var api = app.MapGroup("/api")
     .AddEndpointFilter(OneAct.Note);
 api.MapArchers();
 api.MapRangeGuesses();
+api.MapSizes();
 api.MapBows();
 api.MapArrows();
 api.MapArrowTools();

@@ -37,6 +37,12 @@ public class AddedOnlyTests : IDisposable
             SELECT 'h', id, 0, -0.1, 34, 'now' FROM paper LIMIT 1
             """
         );
+        file.Execute(
+            """
+            INSERT INTO range_guess (id, archer_id, guessed, measured, guessed_typed, measured_typed, guessed_at)
+            SELECT 'g', id, 30, 28, '30', '28', 'now' FROM archer LIMIT 1
+            """
+        );
         file.Execute("INSERT INTO act (id, path, fingerprint, at) VALUES ('a', '/api/papers', 'f', 'now')");
     }
 
@@ -66,6 +72,7 @@ public class AddedOnlyTests : IDisposable
             { "bow_sight", "id", "eye_to_pin_typed" },
             { "sight_mark", "id", "moved_at" },
             { "act", "id", "path" },
+            { "range_guess", "id", "guessed_typed" },
         };
 
     [Theory]
@@ -180,7 +187,7 @@ public class AddedOnlyTests : IDisposable
     [Fact]
     public void A_shot_names_its_kind_of_arrow_at_a_target_and_its_distance_in_a_walk_back_and_nowhere_else()
     {
-        Should.Throw<SqliteException>(() => Shot("bare")).Message.ShouldContain("names its kind of arrow");
+        Should.Throw<SqliteException>(() => Shot("bare")).Message.ShouldContain("says what its stage asks for");
         Should.Throw<SqliteException>(() => Shot("crooked"));
         Should.Throw<SqliteException>(() => Shot(tip: "broadhead"));
         Should.Throw<SqliteException>(() => Shot(yards: 40));
@@ -193,16 +200,57 @@ public class AddedOnlyTests : IDisposable
             FROM shot_set LIMIT 1
             """
         );
-        Should.Throw<SqliteException>(() => Shot("fletched", set: "walk")).Message.ShouldContain("its distance");
+        Should.Throw<SqliteException>(() => Shot("fletched", set: "walk")).Message.ShouldContain("distance");
         Should.Throw<SqliteException>(() => Shot("bare", yards: 40, set: "walk"));
         Shot("fletched", yards: 40, set: "walk").ShouldBe(1);
-    }
-
-    private int Shot(string? kind = null, string? tip = null, double? yards = null, string? set = null) =>
         file.Execute(
             """
-            INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_kind, tip, yards)
-            SELECT 'x' || coalesce(@set, ''), coalesce(@set, set_id), 99, 0, 0, 0, 0, side, shot_at, @kind, @tip, @yards
+            INSERT INTO shot_set (id, paper_id, number, arrow_version_id, bow_state_id, distance, distance_typed, fletched,
+              at_target, way_kind, way_first, way_second, purpose, after_move, started_at)
+            SELECT 'ways', paper_id, 98, arrow_version_id, bow_state_id, 20, '20', 0, 1, 'grip', 'a', 'b', 'session',
+              0, 'now'
+            FROM shot_set WHERE number = 1 LIMIT 1
+            """
+        );
+        Should.Throw<SqliteException>(() => Shot("fletched", set: "ways")).Message.ShouldContain("way");
+        Should.Throw<SqliteException>(() => Shot("fletched", way: "third", set: "ways"));
+        Shot("fletched", way: "first", set: "ways").ShouldBe(1);
+        Should.Throw<SqliteException>(() => file.Execute("UPDATE shot_set SET range_error = 2 WHERE id = 'ways'"));
+    }
+
+    [Fact]
+    public void A_guess_is_taken_back_by_its_own_archer_alone_and_once()
+    {
+        file.Execute(
+            """
+            INSERT INTO archer (id, name, facts, created_at) SELECT 'other', 'other', facts, created_at FROM archer LIMIT 1
+            """
+        );
+        int Back(string id, string archer) =>
+            file.Execute(
+                """
+                INSERT INTO range_guess (id, archer_id, guessed_typed, measured_typed, takes_back, guessed_at)
+                VALUES (@id, @archer, '', '', 'g', 'now')
+                """,
+                new { id, archer }
+            );
+        Should.Throw<SqliteException>(() => Back("b", "other")).Message.ShouldContain("another archer");
+        var own = file.QuerySingle<string>("SELECT archer_id FROM range_guess WHERE id = 'g'");
+        Back("b", own).ShouldBe(1);
+        Back("c", own).ShouldBe(0);
+    }
+
+    private int Shot(
+        string? kind = null,
+        string? tip = null,
+        double? yards = null,
+        string? set = null,
+        string? way = null
+    ) =>
+        file.Execute(
+            """
+            INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_kind, tip, yards, way)
+            SELECT 'x' || coalesce(@set, ''), coalesce(@set, set_id), 99, 0, 0, 0, 0, side, shot_at, @kind, @tip, @yards, @way
             FROM shot LIMIT 1
             """,
             new
@@ -210,6 +258,7 @@ public class AddedOnlyTests : IDisposable
                 kind,
                 tip,
                 yards,
+                way,
                 set,
             }
         );

@@ -136,6 +136,7 @@ public class GrowthTests
             "bow_revision",
             "rack_line",
             "shots_total",
+            "range_guess",
         ];
         file.Query<string>(
                 """

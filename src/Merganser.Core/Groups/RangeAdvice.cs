@@ -20,8 +20,14 @@ internal static class RangeAdvice
         return trial.Count == 0 ? To(AdviceKind.NoShots, shoot, RangeSays.MixedOrder)
             : trial.Cost is null ? To(AdviceKind.ShootMore, shoot, RangeSays.BothSides)
             : trial.More > 0 ? To(AdviceKind.ShootMore, shoot, RangeSays.CostNotSharp)
-            : To(AdviceKind.GoodEnough, trial.Words!, AffordWords(trial));
+            : To(AdviceKind.GoodEnough, AffordWords(trial), Why(trial));
     }
+
+    /// <summary>How it stands to weight and speed, where these are known.</summary>
+    private static Message Why(RangeReading trial) =>
+        trial.Computed is { } computed
+            ? new CostComputed(Measure.Inches(computed, 1), trial.Differs)
+            : RangeSays.BothSides;
 
     private static Message AffordWords(RangeReading trial) =>
         trial.Affords is { } affords

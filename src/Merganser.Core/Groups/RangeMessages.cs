@@ -66,6 +66,7 @@ public enum RangeSays
 {
     NothingShotYet,
     MixedOrder,
+    TallBackstop,
     BothSides,
     CostNotSharp,
     CostsNothing,

@@ -5,8 +5,8 @@ namespace Merganser.Core.Groups;
 /// <summary>
 /// Two groups by their size: the t test of their radii, each about its own centre and times √(n/(n−1)) (Levene 1960
 /// with means). The F test of two variances would be sharper for arrows that scatter as the normal distribution, and
-/// with one flyer in ten three times as wide it calls two like groups different in 26 of 100 looks; this one in 6
-/// (simulated: docs/benchmarks.md).
+/// with one flyer in ten three times as wide it calls two like groups different in a third of all sessions; this one in
+/// 4 of 100 (simulated: docs/benchmarks.md).
 /// </summary>
 public sealed class SizeTest
 {
@@ -19,8 +19,13 @@ public sealed class SizeTest
     /// <param name="group">One group, of two arrows at least.</param>
     /// <param name="other">The other.</param>
     public SizeTest(ArrowGroup group, ArrowGroup other)
+        : this([group], [other]) { }
+
+    /// <param name="groups">Groups of two arrows at least, each about its own centre.</param>
+    /// <param name="others">The others.</param>
+    public SizeTest(IReadOnlyList<ArrowGroup> groups, IReadOnlyList<ArrowGroup> others)
     {
-        var (one, two) = (RadiiOf(group), RadiiOf(other));
+        var (one, two) = (RadiiOf(groups), RadiiOf(others));
         Freedom = one.Length + two.Length - 2;
         var (mean, meanOther) = (Math.Max(MarkedTo, one.Average()), Math.Max(MarkedTo, two.Average()));
         Ratio = mean / meanOther;
@@ -35,7 +40,10 @@ public sealed class SizeTest
 
     /// <summary>p below which sizes differ clearly: 5 % over looks after each arrow, with flyers or
     /// without.</summary>
-    public const double Threshold = .008;
+    public const double Threshold = .005;
+
+    /// <summary>p below which sizes differ at one look that was not waited for.</summary>
+    public const double OneLook = .01;
 
     /// <summary>Mean radius of the one for one of the other.</summary>
     public double Ratio { get; }
@@ -45,6 +53,10 @@ public sealed class SizeTest
 
     /// <summary>Upper end.</summary>
     public double High { get; }
+
+    /// <summary>The wider for one of the tighter, with its 95 %.</summary>
+    public (double Ratio, double Low, double High) Wider =>
+        Ratio >= 1 ? (Ratio, Low, High) : (1 / Ratio, 1 / High, 1 / Low);
 
     /// <summary>F(1, ν) = t².</summary>
     public double F { get; }
@@ -85,11 +97,14 @@ public sealed class SizeTest
 
     private const int Most = 500;
 
-    private static double[] RadiiOf(ArrowGroup group)
-    {
-        var about = Math.Sqrt(group.Count / (group.Count - 1.0));
-        return [.. group.Impacts.Select(i => about * (i - group.Centre).Length)];
-    }
+    private static double[] RadiiOf(IReadOnlyList<ArrowGroup> groups) =>
+        [
+            .. groups.SelectMany(g =>
+            {
+                var about = Math.Sqrt(g.Count / (g.Count - 1.0));
+                return g.Impacts.Select(i => about * (i - g.Centre).Length);
+            }),
+        ];
 
     private static double SquaresOf(double[] radii)
     {

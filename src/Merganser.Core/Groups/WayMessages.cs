@@ -26,7 +26,11 @@ public sealed record WaysApart(string First, Measure Right, Measure Up, string S
     : WayMessage;
 
 /// <summary>The test of two sizes.</summary>
-public sealed record SizeTested(FTest Test, Measure Low, Measure High, double Threshold) : WayMessage;
+public sealed record SizeTested(FTest Test, Measure Low, Measure High, double Threshold) : WayMessage
+{
+    /// <summary>True where it is looked at once, not again and again while arrows are shot.</summary>
+    public bool OneLook { get; init; }
+}
 
 /// <summary>How likely so many of each show groups so much wider.</summary>
 public sealed record WaysWouldShow(int Each, Chance Twice, Chance HalfAgain) : WayMessage;
@@ -47,6 +51,34 @@ public sealed record SizeOfWay(string Way) : WayMessage;
 /// <summary>A person's own name of a way, as a label.</summary>
 public sealed record WayNamed(string Way, int Count) : WayMessage;
 
+/// <summary>How widely the hand shot.</summary>
+public sealed record HandIs(Measure Spread, Measure At, int Hits) : WayMessage;
+
+/// <summary>How widely it shot on the newest day, and on those before it.</summary>
+public sealed record HandChanged(Measure Spread, Measure Before, Measure At, bool Shown, bool Wider) : WayMessage;
+
+/// <summary>A day's size.</summary>
+public sealed record DayShot(Measure Spread, Measure Low, Measure High, Measure Six, int Hits) : WayMessage;
+
+/// <summary>From where a day was shot.</summary>
+public sealed record ShotFrom(IReadOnlyList<Message> Yards) : WayMessage;
+
+/// <summary>A label of a size at a distance.</summary>
+public sealed record SizeAt(SizeLabel Of, Measure At) : WayMessage;
+
+/// <summary>What a size is of.</summary>
+public enum SizeLabel
+{
+    /// <summary>The spread of a shot on the newest day.</summary>
+    Newest,
+
+    /// <summary>The same on the days before.</summary>
+    Before,
+
+    /// <summary>The mean radius of six arrows.</summary>
+    OfSix,
+}
+
 /// <summary>What is said of ways without any quantity.</summary>
 public enum WaySays
 {
@@ -58,6 +90,7 @@ public enum WaySays
     ThreeCannot,
     OwnMarkEach,
     AnotherDayEach,
+    AnotherDay,
     MoreOfEachWay,
     SizeIs,
     RatioIs,
@@ -69,4 +102,8 @@ public enum WaySays
     NamesDiffer,
     WaysAtTarget,
     OnlyOneDiffers,
+    NoGroupsYet,
+    SizesArePooled,
+    SixAre,
+    MoreDays,
 }

@@ -59,8 +59,8 @@ internal static class WaysAdvice
                 ways.Words!,
                 new SizeTested(
                     new FTest(size.F, 1, size.Freedom, size.P),
-                    Measure.Plain(size.Low),
-                    Measure.Plain(size.High),
+                    Measure.Plain(size.Wider.Low, 1),
+                    Measure.Plain(size.Wider.High, 1),
                     SizeTest.Threshold
                 ),
                 WaySays.MoreOfEachWay
@@ -98,7 +98,7 @@ internal static class WaysAdvice
             yield return new Evidence(
                 new HitsStrung(strings.Strung, Measure.Plain(strings.Ratio, 1), clean),
                 new StringTested(new FTest(strings.F, 1, strings.Freedom, strings.P), strings.Arrows),
-                WaySays.AnotherDayEach
+                WaySays.AnotherDay
             );
         }
     }

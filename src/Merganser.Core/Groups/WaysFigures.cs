@@ -56,10 +56,7 @@ public static class WaysFigures
 
     private static Figure Ratio(WaysReading ways, SizeTest size)
     {
-        var wider = size.Ratio >= 1;
-        var (value, low, high) = wider
-            ? (size.Ratio, size.Low, size.High)
-            : (1 / size.Ratio, 1 / size.High, 1 / size.Low);
+        var (value, low, high) = size.Wider;
         Term[] terms =
         [
             new(

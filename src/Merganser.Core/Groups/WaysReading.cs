@@ -80,7 +80,8 @@ public sealed class WaysReading
     public GroupVerdict? Apart => Offset?.Verdict(Looks);
 
     /// <summary>How often it is looked.</summary>
-    public LookingRule Looks => Least > ManyOfEach ? LookingRule.Beyond : LookingRule.EachArrow;
+    /// <remarks>After each arrow, and one way may be wider than the other: always by the finer limit.</remarks>
+    public LookingRule Looks => LookingRule.Beyond;
 
     /// <summary>More of each way that show groups twice as wide four times in five.</summary>
     public int More => Math.Max(0, SizeTest.Wanted(TwoWays.TwiceAsWide) - Least);
@@ -95,10 +96,8 @@ public sealed class WaysReading
             ? new WaysShown(
                 size.Ratio <= 1 ? First.Name : Second.Name,
                 size.Ratio <= 1 ? Second.Name : First.Name,
-                Measure.Plain(Math.Max(size.Ratio, 1 / size.Ratio), 1),
+                Measure.Plain(size.Wider.Ratio, 1),
                 size.Verdict
             )
         : new WaysTooFew(TwoWays.LeastOfEach, First.Name, First.Count, Second.Name, Second.Count);
-
-    private const int ManyOfEach = 10;
 }

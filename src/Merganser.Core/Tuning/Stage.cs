@@ -180,6 +180,19 @@ public static class ShootingDays
     /// <summary>So many days are told apart; what lies before counts as one.</summary>
     private const int Told = 6;
 
+    /// <summary>On which day of shooting each shot was made, the first 0.</summary>
+    /// <param name="shots">When they were shot, in order.</param>
+    public static int[] Count(IReadOnlyList<DateTimeOffset> shots)
+    {
+        var days = new int[shots.Count];
+        for (var i = 1; i < shots.Count; i++)
+        {
+            days[i] = days[i - 1] + (shots[i] - shots[i - 1] >= Pause ? 1 : 0);
+        }
+
+        return days;
+    }
+
     /// <summary>How many days of shooting lie between each shot and the last one.</summary>
     /// <param name="shots">When they were shot, in order.</param>
     public static int[] Ago(IReadOnlyList<DateTimeOffset> shots)

@@ -10,17 +10,24 @@ using static Merganser.Web.Demo.DemoIds;
 namespace Merganser.Web.Demo;
 
 /// <summary>The demo's papers, and its groups.</summary>
-public sealed class DemoPapers(PaperStore papers, BowStore bows)
+public sealed class DemoPapers(PaperStore store, BowStore bows, Database database, TimeProvider clock)
 {
+    /// <summary>Where papers are kept, with the clock as it stands on the day that is told.</summary>
+    private PaperStore papers = null!;
+
     public void Fill()
     {
+        papers = store;
+        new DemoSeason(Earlier).Fill();
         ShootCompound();
         ShootRecurve();
         ShootFinished();
         ShootStubborn();
         ShootGroups();
-        new DemoHeads(papers).Fill();
+        new DemoHeads(store).Fill();
     }
+
+    private PaperStore Earlier(TimeSpan ago) => new(database, new DemoClock(clock.GetUtcNow() - ago));
 
     private void ShootCompound()
     {
@@ -50,6 +57,7 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows)
     /// </summary>
     private void ShootFinished()
     {
+        papers = Earlier(TimeSpan.FromDays(2));
         (double X, double Y)[] stray =
         [
             (.08, -.05),
@@ -98,6 +106,8 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows)
             };
         }
 
+        papers = store;
+
         PaperRow NextStage(string id)
         {
             var six = Entry.Parse("6", Quantity.Distance);
@@ -126,11 +136,13 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows)
     }
 
     /// <summary>
-    /// The barebow's bare shafts at 15 yd come toward the fletched ones: two of each, the advised move, two of each
-    /// again.
+    /// The barebow's bare shafts at 15 yd come toward the fletched ones over two days: two of each, the advised move,
+    /// two of each again.
     /// </summary>
     private void ShootGroups()
     {
+        const int EndsOfTheFirstDay = 2;
+        papers = Earlier(TimeSpan.FromDays(1));
         (double X, double Y)[] stray = [(.5, .4), (-.6, .2), (.3, -.7), (-.2, .5), (.6, -.3), (-.4, -.5), (.1, .7)];
         var plan = new SessionPlan(
             SessionKind.Tune,
@@ -145,6 +157,7 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows)
         var (end, move) = (0, 0);
         for (var open = true; open && end < 8; end++)
         {
+            papers = end < EndsOfTheFirstDay ? papers : store;
             var now = Standing();
             double Moved(AdjusterKind kind) => now[kind] - began[kind];
             var right = -2.6 - (.42 * Moved(AdjusterKind.PlungerTension)) - (.09 * Moved(AdjusterKind.PointWeight));

@@ -228,7 +228,7 @@ public static class PaperEndpoints
             [.. BeforeAWalk(WalkSays.TallBackstop)],
             [WalkSays.OneAimingPoint, WalkSays.NearestPinFirst, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
             [WaySays.InTurnSameAim, WaySays.OnlyOneDiffers, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
-            [RangeSays.MixedOrder, WalkSays.TallBackstop, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
+            [RangeSays.MixedOrder, RangeSays.TallBackstop, PaperSays.BackstopClear, PaperSays.ShaftLookedOver],
             new Amount(Measure.Ruled(Tolerances.Usual)),
             new Amount(Measure.Ruled(Tolerances.Strict)),
             Enough(new TargetScale(20), new TargetScale(30, Heads: true)),

@@ -71,6 +71,7 @@ internal static class ApiTable
             ["GET /api/bows/{bowId}/paper-choices"] = new("papers", "What a plan and a marking are picked from"),
             ["GET /api/bows/{bowId}/papers"] = new("papers", "A page of a bow's papers, in a line each"),
             ["GET /api/bows/{bowId}/papers/newest"] = new("papers", "The paper that was begun last, whole"),
+            ["GET /api/bows/{id}/group-sizes"] = new("papers", "How well the archer of a bow shoots it, day by day"),
             ["GET /api/bows/{bowId}/tolerated"] = new("papers", "What trials found of the points that shafts tolerate"),
             ["GET /api/papers/{id}"] = new("papers", "A paper, whole"),
             ["POST /api/papers"] = new("papers", "Begins a paper with its first set"),

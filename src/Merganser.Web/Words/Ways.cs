@@ -22,11 +22,13 @@ public static class WayWords
             WaysApart(_, _, _, _, GroupVerdict.NoDifferenceShown) => $"Both strike one place, as far as is shown.",
             WaysApart(var first, var right, var up, var second, var verdict) =>
                 $"“{first}” strikes {new StruckAt(right, up)} of “{second}”: {Shown(verdict)}.",
+            SizeTested(var test, var low, var high, var threshold) { OneLook: true } =>
+                $"{test} of their radii; 95 % from {low} to {high} times. A change is said where p is below {Show.Number(threshold, 2)}.",
             SizeTested(var test, var low, var high, var threshold) =>
                 $"{test} of their radii; 95 % from {low} to {high} times. Clear is p below {Show.Number(threshold, 3)} at each look, 5 % over all of them.",
             WaysWouldShow(var each, var twice, var half) =>
                 $"{each} of each show a group twice as wide in {twice}, one half as wide again in {half}.",
-            HalfAgainTakes(var each) => $"Half as wide again wants {each} of each, to be shown four times in five",
+            HalfAgainTakes(var each) => $"Half as wide again wants {each} of each, to be shown four times in five.",
             HitsStrung(false, var times, _) => $"No strings: {times} times as tall as wide.",
             HitsStrung(_, var times, true) =>
                 $"Strings up and down, {times} times as tall as wide, with a clean paper: look at the gap of the nock sets.",
@@ -35,6 +37,19 @@ public static class WayWords
             StringTested(var test, var arrows) => $"{test} over {arrows:arrow}, height against side of each.",
             SizeOfWay(var way) => $"Spread, {way}",
             WayNamed(var way, var count) => $"{way}, {count}",
+            HandIs(var spread, var at, var hits) => $"Single arrows stray {spread} at {at}, by {hits:hit}.",
+            HandChanged(var spread, var before, var at, true, true) =>
+                $"Wider than usual: single arrows stray {spread} at {at}, before it {before}.",
+            HandChanged(var spread, var before, var at, true, _) =>
+                $"Tighter than usual: single arrows stray {spread} at {at}, before it {before}.",
+            HandChanged(var spread, var before, var at, _, _) =>
+                $"As usual: single arrows stray {spread} at {at}, before it {before}. No change is shown.",
+            DayShot(var spread, var low, var high, var six, var hits) =>
+                $"{spread} ({low:bare} to {high:bare}); six arrows {six}; {hits:hit}",
+            ShotFrom(var yards) => $"from {yards:and}",
+            SizeAt(SizeLabel.Newest, var at) => $"Spread of a shot at {at}",
+            SizeAt(SizeLabel.Before, var at) => $"The days before, at {at}",
+            SizeAt(_, var at) => $"Mean radius of six at {at}",
             _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
         };
 
@@ -51,6 +66,7 @@ public static class WayWords
                 $"Groups of three or four cannot tell sizes apart: chance alone makes one twice the other.",
             WaySays.OwnMarkEach => $"They strike apart as well: the way that is kept wants its own sight mark.",
             WaySays.AnotherDayEach => $"One day’s hand; the same on another day makes it sure.",
+            WaySays.AnotherDay => $"Another day",
             WaySays.MoreOfEachWay => $"More of each way",
             WaySays.SizeIs =>
                 $"How far single arrows stray on one axis from their own centre. The band holds the true spread with 95 %.",
@@ -59,6 +75,12 @@ public static class WayWords
                 $"Closed forms of the normal distribution in two dimensions, χ² band; t test of radii (Levene 1960), NIST/SEMATECH e-Handbook 1.3.5.10",
             WaySays.RatioLabel => $"Wider for one of the tighter",
             WaySays.MeanRadiusOfSix => $"Mean radius, as if six arrows",
+            WaySays.NoGroupsYet => $"No groups yet: two arrows at one aiming point begin one.",
+            WaySays.SizesArePooled =>
+                $"Squares about each end’s own centre are added, as an angle; days are kept apart. The band holds the true spread with 95 %.",
+            WaySays.SixAre =>
+                $"What six arrows show in the mean: a size that grows with their number is told for one number alone.",
+            WaySays.MoreDays => $"More arrows, or another day",
             WaySays.SayWhichWay => $"Say which way it was shot.",
             WaySays.SayTheNames => $"Say what each way is called.",
             WaySays.NamesDiffer => $"Two names, so that they can be told apart.",
@@ -71,7 +93,7 @@ public static class WayWords
         message switch
         {
             RangeErrorCosts(var error, var at, var cost, var plus) =>
-                $"At {at} a range that is {error} wrong costs {cost.Size} ± {plus} in height.",
+                $"At {at} a range {error} wrong costs {cost.Size} of height, ± {plus}.",
             RangeTooFew(var each, var far, var near) =>
                 $"Too few to read, {each} with each setting: {far.Hits} with {far.At}, {near.Hits} with {near.At}.",
             RangeToShoot(1, var set, var at) => $"At {at} shoot one more with each setting: sight for {set} is next.",
@@ -93,18 +115,18 @@ public static class WayWords
             GuessesSpread(var at) => $"Spread of guesses at {at}",
             GuessesWithin(var at) => $"Nine in ten at {at}",
             GuessesStayWithin(var error, var at, var guesses) =>
-                $"Nine guesses in ten stay within {error} at {at}, by {guesses:guess}.",
-            GuessesToGo(var guesses) => $"{guesses:guess} more before anything is told.",
+                $"Nine guesses in ten stay within {error} at {at}, by {Guesses(guesses)}.",
+            GuessesToGo(var guesses) => $"{Guesses(guesses)} more before anything is told.",
             GuessWas(var guessed, var measured, var off) when Math.Abs(off.Value) < .05 =>
                 $"said {guessed}, was {measured}",
             GuessWas(var guessed, var measured, var off) =>
                 $"said {guessed}, was {measured}: {off.Size} {Side(off, "long", "short")}",
             GuessesHere({ Value: 0 }, { } to, var guesses, var mean, var spread) =>
-                $"under {to}: {Mean(mean)}{Spread(spread)}, {guesses:guess}",
+                $"under {to}: {Mean(mean)}{Spread(spread)}, {Guesses(guesses)}",
             GuessesHere(var from, { } to, var guesses, var mean, var spread) =>
-                $"{from:bare} to {to}: {Mean(mean)}{Spread(spread)}, {guesses:guess}",
+                $"{from:bare} to {to}: {Mean(mean)}{Spread(spread)}, {Guesses(guesses)}",
             GuessesHere(var from, _, var guesses, var mean, var spread) =>
-                $"{from} and more: {Mean(mean)}{Spread(spread)}, {guesses:guess}",
+                $"{from} and more: {Mean(mean)}{Spread(spread)}, {Guesses(guesses)}",
             GuessesAfford(var chance, var error, var at) =>
                 $"{chance} of your guesses at {at} stay within the {error} that the arrow affords.",
             _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
@@ -116,6 +138,8 @@ public static class WayWords
             RangeSays.NothingShotYet => $"Nothing yet: three arrows with each setting, in mixed order.",
             RangeSays.MixedOrder =>
                 $"Same place, same aim, in mixed order; the sight set long for the one and short for the other.",
+            RangeSays.TallBackstop =>
+                $"A tall backstop: hits lie high and low on purpose, and nobody stands beyond it.",
             RangeSays.BothSides =>
                 $"Three with each setting: what lies between them is the finding, the zero’s own error leaves.",
             RangeSays.CostNotSharp => $"More of both tell it to a quarter of itself.",
@@ -155,6 +179,8 @@ public static class WayWords
             GroupVerdict.Likely => "likely, not yet clear",
             _ => "not shown",
         };
+
+    private static string Guesses(int count) => $"{Show.Number(count, 0)} {(count == 1 ? "guess" : "guesses")}";
 
     private static FormattableString Mean(Measure mean)
     {

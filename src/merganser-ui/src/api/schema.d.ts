@@ -91,6 +91,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/group-sizes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How well the archer of a bow shoots it, day by day */
+        get: operations["getBowsByIdGroupSizes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{id}": {
         parameters: {
             query?: never;
@@ -1769,8 +1786,11 @@ export interface components {
             bowId: null | string;
             draft: components["schemas"]["ArrowDraft"];
         };
-        /** @enum {unknown} */
-        ArrowKind: "fletched" | "bare" | "fieldPoint" | "broadhead" | null;
+        /**
+         * @description An arrow of a group.
+         * @enum {unknown}
+         */
+        ArrowKind: "fletched" | "bare" | "fieldPoint" | "broadhead";
         /**
          * @description The parts of an arrow, in the order in which they are listed.
          * @enum {unknown}
@@ -2521,6 +2541,30 @@ export interface components {
             nockingPoint: null | string;
             asked: null | components["schemas"]["CrawlAsked"];
         };
+        /** @description One day's size, inches at the distance that is told. */
+        DaySizeView: {
+            /** Format: date-time */
+            day: string;
+            /**
+             * Format: double
+             * @description Of a shot on one axis.
+             */
+            spread: number;
+            /**
+             * Format: double
+             * @description Lower end of its 95 %.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Upper end.
+             */
+            high: number;
+            /** Format: int32 */
+            hits: number;
+            words: string;
+            from: string;
+        };
         /** @description A display choice only: everything is computed and kept in the trade's units. */
         DisplayUnits: {
             length: components["schemas"]["LengthUnit"];
@@ -2529,6 +2573,12 @@ export interface components {
             speed: components["schemas"]["SpeedUnit"];
             energy: components["schemas"]["EnergyUnit"];
             distance?: components["schemas"]["DistanceUnit"];
+        };
+        /** @description A distance to pick. */
+        DistanceChoice: {
+            /** Format: double */
+            yards: number;
+            name: string;
         };
         /**
          * @description Units that distances are shown in.
@@ -4481,6 +4531,28 @@ export interface components {
             /** @description Hits before a move of the sight, shifted by it. */
             earlier: components["schemas"]["Hole"][];
         };
+        /** @description How well the archer of a bow shoots it, day by day. */
+        SizesView: {
+            /**
+             * Format: double
+             * @description Sizes are told at this distance, yards.
+             */
+            at: number;
+            atText: string;
+            words: string;
+            /** @description The newest last. */
+            days: components["schemas"]["DaySizeView"][];
+            before: null | components["schemas"]["DaySizeView"];
+            figures: components["schemas"]["Figure"][];
+            test: null | string;
+            strings: null | string;
+            /** @description From where hits of this kind were marked. */
+            distances: components["schemas"]["DistanceChoice"][];
+            /** @description The arrows that hits of this kind were marked with. */
+            arrows: string[];
+            /** @description The kinds of which hits were marked. */
+            kinds: components["schemas"]["ArrowKind"][];
+        };
         /** @description Sizes by which each cam was shifted, + to the left. */
         SpacerInput: {
             /** Format: int32 */
@@ -5588,6 +5660,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RangingView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdGroupSizes: {
+        parameters: {
+            query?: {
+                kind?: components["schemas"]["ArrowKind"];
+                yards?: number;
+                arrow?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SizesView"];
                 };
             };
             default: components["responses"]["problem"];

@@ -3,6 +3,7 @@ import { NoteField } from '../../parts/NoteField';
 import type { Schemas } from '../../api/client';
 import { Key, Plain } from '../../parts/Buttons';
 import type { Paper, Purpose } from './paperTypes';
+import { HandSays } from './HandSays';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
@@ -17,6 +18,8 @@ const controls: Partial<Record<Rung, Purpose>> = {
   spine: 'controlArrow',
   archer: 'otherArcher',
 };
+/** Rungs that ask whether it is the archer. */
+const ofTheHand: Rung[] = ['grip', 'face', 'archer'];
 const outcomes: [string, string][] = [
   ['nothing', 'Nothing found'],
   ['found', 'Something was found'],
@@ -45,6 +48,7 @@ export function LadderPanel({ paper, busy, onControl, onNote, onWithdraw }: Prop
             key={rung.code}
             rung={rung}
             here={rung.code === ladder.next}
+            bowId={paper.bowId}
             busy={busy}
             onControl={onControl}
             onNote={onNote}
@@ -78,11 +82,12 @@ export function LadderPanel({ paper, busy, onControl, onNote, onWithdraw }: Prop
 function RungLine({
   rung,
   here,
+  bowId,
   busy,
   onControl,
   onNote,
   onWithdraw,
-}: { rung: Schemas['RungState']; here: boolean } & Omit<Props, 'paper'>) {
+}: { rung: Schemas['RungState']; here: boolean; bowId: string } & Omit<Props, 'paper'>) {
   const [note, setNote] = useState('');
   const done = rung.outcome !== null;
   return (
@@ -106,6 +111,7 @@ function RungLine({
         <>
           <p>{rung.how}</p>
           <p className={w.muted}>{rung.tells}</p>
+          {here && ofTheHand.includes(rung.code!) && <HandSays bowId={bowId} />}
           {here && (
             <div className={l.row}>
               {controls[rung.code!] && (

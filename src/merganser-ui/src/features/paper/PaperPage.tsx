@@ -18,6 +18,7 @@ import { saidOf } from './planKinds';
 import { PaperSession } from './PaperSession';
 import type { Way } from './SessionWays';
 import { SheetGrid } from './SheetGrid';
+import { SizesPage } from './SizesPage';
 import { TargetFace } from './target/TargetFace';
 import { isAtTarget } from './stages';
 import { usePaperWork } from './usePaperWork';
@@ -63,6 +64,14 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
       </Page>
     );
 
+  if (way === 'sizes')
+    return (
+      <Page>
+        <ShellHead at="groups" bowId={bowId} title="How well it is shot" />
+        <SizesPage bowId={bowId} />
+      </Page>
+    );
+
   if (paper && bow.data && !beginning)
     return (
       <Page>
@@ -75,6 +84,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
           arrows={arrows.data ?? []}
           firstWay={way === 'learned' || way === 'ladder' ? (way satisfies Way) : 'reading'}
           goNocks={() => void navigate(`/bows/${bowId}/paper?way=nocks`)}
+          goSizes={() => void navigate(`/bows/${bowId}/groups?way=sizes`)}
           onNew={() => setPlanning(plan)}
           goStart={() => void navigate('/')}
           goCheck={(kind) => void navigate(`/bows/${bowId}/bow?check=${kind}`)}

@@ -2,7 +2,6 @@ import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
 import { useFigures } from '../../units/UnitsContext';
 import { ChoiceRow } from '../../parts/ChoiceRow';
-import { classes } from '../../parts/classes';
 import { BeforeYouShoot } from './BeforeYouShoot';
 import { StageAsks } from './StageAsks';
 import type { Choices } from './paperTypes';
@@ -11,8 +10,6 @@ import { typedStage } from './stages';
 import { Tick } from '../../parts/Tick';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
-import l from '../../parts/layout.module.css';
-import s from './PaperPlan.module.css';
 
 export interface Plan {
   arrowId: string;
@@ -121,7 +118,14 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
         hint="close is easy, far shows more; bare shows more than fletched"
       />
       {one && (
-        <div className={classes(l.pair, s.pair)}>
+        <StageAsks
+          stage={plan.stages[0]!}
+          faults={faults}
+          onChange={(stage) => onChange({ ...plan, stages: [stage] })}
+        />
+      )}
+      {one && (
+        <>
           <Field
             label={
               plan.stages[0]!.walk
@@ -142,20 +146,13 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
             choices={dress}
             onChange={(shot) => onChange({ ...plan, stages: [shotAs(plan.stages[0]!.distance, shot)] })}
           />
-        </div>
+        </>
       )}
       {plan.stages.every((stage) => !stage.fletched && !stage.atTarget) && (
         <p className={w.muted}>{choices?.bareOnly}</p>
       )}
       {plan.stages.some((stage) => stage.fletched && Number(stage.distance) >= FAR) && (
         <p className={w.muted}>{choices?.fletchedFar}</p>
-      )}
-      {one && (
-        <StageAsks
-          stage={plan.stages[0]!}
-          faults={faults}
-          onChange={(stage) => onChange({ ...plan, stages: [stage] })}
-        />
       )}
       {tolerates && <h2>Good enough at the {atTarget ? 'target' : 'paper'}</h2>}
       {tolerates &&

@@ -47,6 +47,7 @@ interface Props {
   onNew: () => void;
   goStart: () => void;
   goNocks: () => void;
+  goSizes: () => void;
   goCheck: (kind: string) => void;
 }
 
@@ -56,7 +57,7 @@ const fromOf = (set: ShotSet) => (set.shots.at(-1)?.yards ? `${set.shots.at(-1)!
 const focusSheet = () => document.querySelector<SVGElement>('[data-testid=marking-sheet]')?.focus();
 
 /** A paper in work. */
-export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStart, goNocks, goCheck }: Props) {
+export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStart, goNocks, goSizes, goCheck }: Props) {
   const last = paper.sets.at(-1)!;
   const [shownId, setShownId] = useState(last.id);
   const [way, setWayState] = useState<Way>(firstWay);
@@ -211,7 +212,13 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
         )}
         {!marking && (
           <div className={s.panes}>
-            <SessionWays way={way} shots={shown.shots.length} onLook={setWay} onNocks={goNocks} onMark={mark} />
+            <SessionWays
+              way={way}
+              shots={shown.shots.length}
+              onLook={setWay}
+              onMark={mark}
+              {...(isAtTarget(shown) ? { onSizes: goSizes } : { onNocks: goNocks })}
+            />
             {reopened && <OpenAgain />}
             {taking && (
               <TakeBack

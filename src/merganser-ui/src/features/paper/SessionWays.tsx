@@ -6,12 +6,15 @@ interface Props {
   way: Way;
   shots: number;
   onLook: (way: Way) => void;
-  onNocks: () => void;
+  /** At the paper. */
+  onNocks?: () => void;
+  /** At a target. */
+  onSizes?: () => void;
   onMark: () => void;
 }
 
 /** What can be looked at beside the sheet. */
-export function SessionWays({ way, shots, onLook, onNocks, onMark }: Props) {
+export function SessionWays({ way, shots, onLook, onNocks, onSizes, onMark }: Props) {
   return (
     <Ways beside label="What to look at">
       {(
@@ -27,7 +30,8 @@ export function SessionWays({ way, shots, onLook, onNocks, onMark }: Props) {
           {label}
         </WayKey>
       ))}
-      <WayKey onClick={onNocks}>Nocks</WayKey>
+      {onNocks && <WayKey onClick={onNocks}>Nocks</WayKey>}
+      {onSizes && <WayKey onClick={onSizes}>Sizes</WayKey>}
       <WayKey onClick={onMark}>Mark a shot</WayKey>
     </Ways>
   );

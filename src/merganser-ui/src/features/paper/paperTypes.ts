@@ -21,7 +21,7 @@ export interface Marking {
   words: Words | null;
   arrowNumber: string;
   /** With vanes or bare, at a target: `point` is then where it struck. Null at the paper. */
-  arrow: Schemas['ArrowKind'];
+  arrow: Schemas['ArrowKind'] | null;
   /** How it was seen to fly to a target. */
   flight: Schemas['Flight'];
   /** From where it was shot in a walk-back, as typed; empty elsewhere. */

@@ -178,8 +178,15 @@ export function Centre({
         strokeWidth="2.5"
         strokeDasharray={dashed ? '7 5' : undefined}
       />
-      <path d={`M${x - 10} ${y}h20 M${x} ${y - 10}v20`} stroke="var(--paper)" strokeWidth="7" />
-      <path d={`M${x - 9} ${y}h18 M${x} ${y - 9}v18`} stroke="var(--paper-bill)" strokeWidth="3" />
+      <Cross x={x} y={y} />
     </g>
   );
 }
+
+/** The middle of a group. */
+export const Cross = ({ x, y }: Place) => (
+  <>
+    <path d={`M${x - 10} ${y}h20 M${x} ${y - 10}v20`} stroke="var(--paper)" strokeWidth="7" />
+    <path d={`M${x - 9} ${y}h18 M${x} ${y - 9}v18`} stroke="var(--paper-bill)" strokeWidth="3" />
+  </>
+);

@@ -3,7 +3,7 @@ import { useSize } from '../../../parts/useWidth';
 import { useFigures } from '../../../units/UnitsContext';
 import { counted, type Paper, type ShotSet } from '../paperTypes';
 import { isOpen } from './groupTypes';
-import { Centre, Hit, Hits, TargetFace } from './TargetFace';
+import { Cross, Hit, Hits, TargetFace } from './TargetFace';
 import s from '../Sheet.module.css';
 
 /** What is read together with a set, the hits of earlier sets of its day told apart. */
@@ -47,7 +47,8 @@ export function WaysSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
                 fill="none"
                 stroke="var(--paper-pred)"
                 strokeWidth="3"
-                strokeDasharray={each.way === 'second' ? '3 6' : undefined}
+                strokeDasharray={each.way === 'second' ? '2 7' : undefined}
+                strokeLinecap="round"
               />
             ),
         )}
@@ -55,25 +56,20 @@ export function WaysSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
           <Hit key={shot.id} kind="fletched" {...screen(shot.point)} pale open={isOpen(set, shot)} />
         ))}
         <Hits shots={now} screen={screen} set={set} />
-        {ways.each.map(
-          (each) =>
-            each.group && (
-              <Centre key={each.way} group={each.group} screen={screen} px={px} dashed={each.way === 'second'} />
-            ),
-        )}
+        {ways.each.map((each) => each.group && <Cross key={each.way} {...screen(each.group.centre)} />)}
         <text x="16" y="26" fontSize="16" fontWeight="620">
           {set.stage}
         </text>
         {ways.each.map((each, i) => (
-          <Legend key={each.way} y={49 + 24 * i} open={each.way === 'second'}>
+          <Legend key={each.way} y={54 + 26 * i} open={each.way === 'second'}>
             {each.words}
           </Legend>
         ))}
         <text x="16" y={height - 28} fontSize="14">
-          {ways.each[0]!.group ? 'wide ring: mean radius; dotted: the second' : ''}
+          {ways.each.some((each) => each.group) ? `ring: mean radius; dotted: ${ways.ways.second}` : ''}
         </text>
         <text x="16" y={height - 10} fontSize="14">
-          {ways.each[0]!.group ? 'cross and ring: centre, 95 %; dashed: the second' : ''}
+          {ways.each.some((each) => each.group) ? 'cross: the middle of each' : ''}
         </text>
       </svg>
     </div>
@@ -136,7 +132,7 @@ export function RangeSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
           {title}
         </text>
         {trial.settings.map((setting, i) => (
-          <Legend key={setting.yards} y={49 + 24 * i} open={i === 1}>
+          <Legend key={setting.yards} y={54 + 26 * i} open={i === 1}>
             {setting.words}
           </Legend>
         ))}
