@@ -137,6 +137,20 @@ public static class States
             "[aria-label='New groups']",
             Press("Walk-back, one pin", "[aria-label='New groups']")
         ),
+        new(
+            "new two ways",
+            $"{Compound}/groups",
+            "[aria-label='New groups']",
+            Press("Two ways compared", "[name=wayKind]")
+        ),
+        new(
+            "new range error",
+            $"{Compound}/groups",
+            "[aria-label='New groups']",
+            Press("Range error", "[aria-label='How wrong the sight is set']")
+        ),
+        new("sizes of groups", $"{Hunter}/groups?way=sizes", "[data-testid=sizes-figures]"),
+        new("sizes, none yet", $"{Compound}/groups?way=sizes", "[data-testid=words]"),
         new("finished session", $"{Barebow}/groups", Advice, Press("I accept this", "[data-testid=go]")),
         new("recurve paper", $"{Recurve}/paper", Advice),
         new("groups to come", $"{Compound}/groups", "h1"),

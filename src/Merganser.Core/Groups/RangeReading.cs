@@ -19,6 +19,9 @@ public sealed class RangeReading
     private const double Interval = .975;
     private const double DiffersBelow = .01;
 
+    /// <summary>Nobody marks a place closer than this, inches.</summary>
+    private const double MarkedTo = .02;
+
     private readonly IReadOnlyList<double> far;
     private readonly IReadOnlyList<double> near;
 
@@ -46,7 +49,7 @@ public sealed class RangeReading
         }
 
         Freedom = Count - 2;
-        Spread = Math.Sqrt((SquaresOf(far) + SquaresOf(near)) / Freedom);
+        Spread = Math.Max(MarkedTo, Math.Sqrt((SquaresOf(far) + SquaresOf(near)) / Freedom));
         var half = StudentT.InvCDF(0, 1, Freedom, Interval) * Standard / 2;
         Cost = ((Far.Up - Near.Up) / 2, half);
         var bent = Far.Computed is { } high && Near.Computed is { } low ? (high + low) / 2 : 0;
