@@ -90,8 +90,7 @@ internal static class WaysWorld
             var f = one.Squares / one.Freedom / (other.Squares / other.Freedom);
             var below = FisherSnedecor.CDF(one.Freedom, other.Freedom, f);
             variances |= 2 * Math.Min(below, 1 - below) < SizeTest.Threshold;
-            var looks = second.Count > 10 ? LookingRule.Beyond : LookingRule.EachArrow;
-            apart |= new GroupOffset(one, other).Verdict(looks) == GroupVerdict.Clear;
+            apart |= new GroupOffset(one, other).Verdict(LookingRule.Beyond) == GroupVerdict.Clear;
             strung |= new StringTest([one, other]).Strung;
         }
 

@@ -17,6 +17,9 @@ internal sealed partial class GroupAdvice
     /// <summary>Never fewer before a move or before it is done.</summary>
     private const int LeastPairs = 2;
 
+    /// <summary>From so many pairs on the target is believed against a paper.</summary>
+    private const int TargetDecides = 5;
+
     private readonly TuningSession session;
     private readonly GroupReading groups;
     private readonly TargetScale scale;
@@ -51,6 +54,20 @@ internal sealed partial class GroupAdvice
 
         var advice = session.Adviser.Advise(state);
         var evidence = Evidence(advice);
+        if (Paper is { Agrees: PaperAgrees.OtherSide } && groups.Pairs < TargetDecides)
+        {
+            return Advice.To(
+                AdviceKind.Contradiction,
+                GroupSays.PaperDisagrees,
+                GroupSays.LookAtWhatDiffers,
+                evidence
+            ) with
+            {
+                Chance = advice.Chance,
+                Enough = advice.Enough,
+            };
+        }
+
         return (groups.Heads ? ByTheHeads(advice, evidence) : null) ?? ByTheEngine(advice, evidence);
     }
 
@@ -139,7 +156,7 @@ internal sealed partial class GroupAdvice
     private Measure AtTarget(double tear) => Measure.Inches(scale.Scale * Math.Abs(tear));
 
     private IReadOnlyList<Evidence> Evidence(Advice? advice) =>
-        [.. Shown(), .. HeadsShow(), .. ByChance(advice), .. Gains(advice)];
+        [.. Shown(), .. PaperSays(), .. HeadsShow(), .. ByChance(advice), .. Gains(advice)];
 
     /// <summary>The offset with its test, or why nothing is read yet.</summary>
     private IEnumerable<Evidence> Shown()
@@ -164,6 +181,21 @@ internal sealed partial class GroupAdvice
                     new Chance(groups.PowerOf(groups.Pairs))
                 )
         );
+    }
+
+    /// <summary>What paper lets one expect with the bow as it stands; null where none was shot so.</summary>
+    private PaperExpectation? Paper => session.PaperBefore(groups);
+
+    private IEnumerable<Evidence> PaperSays()
+    {
+        if (Paper is { } paper)
+        {
+            yield return new Evidence(
+                paper.Words(groups.TestedKind),
+                new TimesTheTear(Measure.Plain(paper.Factor, 1), Measure.Yards(scale.Yards)),
+                GroupSays.AnotherPaper
+            );
+        }
     }
 
     private IEnumerable<Evidence> ByChance(Advice? advice)

@@ -111,6 +111,12 @@ public sealed record ShotIn(string Wind, bool Seated, Measure? Across = null) : 
 /// <summary>What is good enough at a target: bare at one distance, heads at another.</summary>
 public sealed record EnoughAtTarget(Measure Bare, Measure BareAt, Measure Heads, Measure HeadsAt) : GroupMessage;
 
+/// <summary>Where paper lets one expect the tested kind, and how it stands to what is seen.</summary>
+public sealed record PaperExpects(Measure Right, Measure Up, ArrowKind Tested, PaperAgrees Agrees) : GroupMessage;
+
+/// <summary>How many times the tear an offset is at this distance.</summary>
+public sealed record TimesTheTear(Measure Times, Measure At) : GroupMessage;
+
 /// <summary>What groups say without any quantity.</summary>
 public enum GroupSays
 {
@@ -150,4 +156,7 @@ public enum GroupSays
     HeadsQuiver,
     HeadsBackstop,
     HeadsAlike,
+    PaperDisagrees,
+    LookAtWhatDiffers,
+    AnotherPaper,
 }

@@ -46,6 +46,9 @@ public sealed class GroupReading
         more = new(() => Offset?.MoreToDecide(Tolerance / Offset.Spread, Looks));
     }
 
+    /// <summary>The set that is read.</summary>
+    internal SessionSet Set => set;
+
     /// <summary>The scale of its distance.</summary>
     public TargetScale Scale { get; }
 

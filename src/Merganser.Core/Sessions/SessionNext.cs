@@ -134,6 +134,14 @@ public static class SessionNext
                 SessionSays.ISomethingElse,
                 "logMove"
             ),
+            AdviceKind.Contradiction when session.Stage.AtTarget => new Next(
+                advice.Sentence,
+                advice.Reason,
+                "mark",
+                SessionSays.ShootMore,
+                SessionSays.OpenTheLadder,
+                "rung"
+            ),
             AdviceKind.Contradiction => new Next(
                 advice.Sentence,
                 SessionSays.OneOfThemDecides,

@@ -96,6 +96,10 @@ public static class GroupWords
             ShotIn(var wind, var seated, _) => $"Wind: {wind}{Seat(seated)}.",
             EnoughAtTarget(var bare, var bareAt, var heads, var headsAt) =>
                 $"Usual: {bare} bare against fletched at {bareAt}, {heads} with heads at {headsAt}. Strict is half of it.",
+            PaperExpects(var right, var up, var tested, var agrees) =>
+                $"Paper with the bow as it stands lets {(tested == ArrowKind.Bare ? "bare shafts" : "heads")} land {new StruckAt(right, up)}: {Agreed(agrees)}.",
+            TimesTheTear(var times, var at) =>
+                $"At {at} an offset is about {times} times the tear, give or take a third; tail right is left at the target.",
             HeadsDrag(var low) => $"About {low} of low is the head’s own drag: no tear, and the sight’s to answer.",
             _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
         };
@@ -145,6 +149,10 @@ public static class GroupWords
             GroupSays.HeadsCut => $"Heads cut: on and off with a wrench, never by hand, nock end away from you.",
             GroupSays.HeadsQuiver => $"A covered quiver until the shot; blades as the maker’s sheet says.",
             GroupSays.HeadsBackstop => $"A target made for broadheads, and a clear backstop behind it.",
+            GroupSays.PaperDisagrees => $"Paper and target disagree: move nothing yet.",
+            GroupSays.LookAtWhatDiffers =>
+                $"Look at which face of the paper was read, at contact of vanes or cables, the nock’s fit, the grip. Then shoot both again: from five pairs on the target is believed.",
+            GroupSays.AnotherPaper => $"Another paper, or more pairs",
             GroupSays.HeadsAlike =>
                 $"Field points of the heads’ weight, the same arrows; number each head, P for the practice head.",
             GroupSays.NothingYet => $"Nothing yet: shoot a group of each.",
@@ -154,6 +162,14 @@ public static class GroupWords
         };
 
     private static string Seat(bool seated) => seated ? ", shot from a seat" : "";
+
+    private static string Agreed(PaperAgrees agrees) =>
+        agrees switch
+        {
+            PaperAgrees.AsExpected => "so they do, as far as is shown",
+            PaperAgrees.OtherSize => "the side is not against it, the size is another",
+            _ => "they land on the other side",
+        };
 
     private static string Name(ArrowKind tested) => tested == ArrowKind.Bare ? "Bare" : "Heads";
 
