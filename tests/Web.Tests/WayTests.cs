@@ -77,7 +77,30 @@ public class WayTests
         (await app.Get($"/api/papers/{Id(paper)}"))["sets"]!.ToJsonString().ShouldBe(paper["sets"]!.ToJsonString());
     }
 
+    [Fact]
+    public async Task A_nock_end_is_marked_as_at_the_paper_and_stands_after_a_restart()
+    {
+        using var app = new App();
+        var stage = new
+        {
+            distance = "7",
+            fletched = false,
+            nockEnd = true,
+        };
+        var paper = await app.StartPaper(new[] { stage });
+        ((string)paper["plan"]!["stages"]![0]!["words"]!).ShouldBe("7 yd nock end");
+        ((string)paper["sets"]![0]!["nockEnd"]!).ShouldBe(
+            "At 7 yd a nock end 0.5 in beside the point stands for 1/4 in of tear."
+        );
+        paper = await app.Shoot(paper, 1.015, 0);
+        ((double)paper["sets"]![0]!["mean"]!["mean"]!["x"]!).ShouldBe(.5, 1e-9);
+        ((double)paper["sets"]![0]!["shots"]![0]!["tail"]!["x"]!).ShouldBe(1.015, 1e-9);
+        app.Restart();
+        (await app.Get($"/api/papers/{Id(paper)}"))["sets"]!.ToJsonString().ShouldBe(paper["sets"]!.ToJsonString());
+    }
+
     [Theory]
+    [InlineData("""{"atTarget":true,"nockEnd":true}""", "distance")]
     [InlineData("""{"atTarget":true,"ways":{"kind":"grip","first":"a","second":" A "}}""", "second")]
     [InlineData("""{"atTarget":true,"ways":{"kind":"grip","first":" ","second":"b"}}""", "first")]
     [InlineData("""{"atTarget":false,"ways":{"kind":"grip","first":"a","second":"b"}}""", "heads")]

@@ -18,6 +18,7 @@ public enum Why
     PaperDistance,
     GroupDistance,
     WaysDistance,
+    NockEndDistance,
     RangeErrorTried,
     GuessedDistance,
     WalkZero,

@@ -145,8 +145,10 @@ public sealed record TargetScale(double Yards, bool Heads = false)
 
     private double Ratio => Heads ? RatioOfHeads : RatioSd;
 
+    private static double At((double Yards, double Value)[] table, double yards) => Between(table, yards);
+
     /// <summary>Between two distances straight in both logarithms, beyond the last as between the last two.</summary>
-    private static double At((double Yards, double Value)[] table, double yards)
+    internal static double Between((double Yards, double Value)[] table, double yards)
     {
         var above = Math.Clamp(Array.FindIndex(table, t => t.Yards >= yards), 1, table.Length - 1);
         var (from, to) = (table[above - 1], table[above]);

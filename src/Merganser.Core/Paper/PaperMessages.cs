@@ -45,9 +45,15 @@ public sealed record StageName(
     /// <summary>The two ways that are compared, or null.</summary>
     public TwoWays? Ways { get; init; }
 
+    /// <summary>True for the nock end of a bare shaft in a near target.</summary>
+    public bool NockEnd { get; init; }
+
     /// <summary>How wrong the sight is set, or null.</summary>
     public Measure? RangeError { get; init; }
 }
+
+/// <summary>What a nock end beside the point stands for.</summary>
+public sealed record NockEndStandsFor(Measure Nock, Measure Tear, Measure At) : PaperMessage;
 
 /// <summary>Stages that are in use, by their code, with their distances.</summary>
 public sealed record UsualStages(string Code, IReadOnlyList<Measure> Distances) : PaperMessage;
@@ -117,6 +123,8 @@ public enum PaperSays
     ShaftLookedOver,
     BareOnly,
     FletchedFar,
+    NockEndOfBare,
+    NockEndPress,
     TuneToTheHand,
     MendTheForm,
     NothingCountsYet,

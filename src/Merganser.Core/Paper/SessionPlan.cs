@@ -27,6 +27,7 @@ public enum SessionKind
 /// <param name="Ways">Two ways of shooting that are compared, fletched arrows alone; null for another.</param>
 /// <param name="RangeError">The sight is set for so many yards less and more, fletched arrows alone; null for
 /// another.</param>
+/// <param name="NockEnd">True where a bare shaft's nock end is read in a near target: marked as at the paper.</param>
 public sealed record PlannedStage(
     double Distance,
     bool Fletched,
@@ -35,12 +36,14 @@ public sealed record PlannedStage(
     WalkPins? Walk = null,
     bool Sighting = false,
     TwoWays? Ways = null,
-    double? RangeError = null
+    double? RangeError = null,
+    bool NockEnd = false
 )
 {
     /// <summary>Bow to paper or target, yards; of a walk-back its zero.</summary>
     public double Distance { get; } =
-        Allowed(AtTarget, Heads, Walk is not null, Sighting, Ways is not null, RangeError is not null).Holds(Distance)
+        Allowed(AtTarget, Heads, Walk is not null, Sighting, Ways is not null, RangeError is not null, NockEnd)
+            .Holds(Distance)
             ? Distance
             : throw new ArgumentOutOfRangeException(nameof(Distance));
 
@@ -87,6 +90,13 @@ public sealed record PlannedStage(
             ? RangeError
             : throw new ArgumentException("Tried at a target.", nameof(RangeError));
 
+    /// <summary>A nock end is read of a bare shaft.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool NockEnd { get; } =
+        !NockEnd || (!AtTarget && !Fletched)
+            ? NockEnd
+            : throw new ArgumentException("Read of a bare shaft.", nameof(NockEnd));
+
     /// <summary>From where it may be shot.</summary>
     public static AllowedRange Allowed(
         bool atTarget,
@@ -94,9 +104,11 @@ public sealed record PlannedStage(
         bool walk = false,
         bool sighting = false,
         bool ways = false,
-        bool rangeError = false
+        bool rangeError = false,
+        bool nockEnd = false
     ) =>
-        rangeError ? RangeTrial.Distances
+        nockEnd ? Groups.NockEnd.Distances
+        : rangeError ? RangeTrial.Distances
         : ways ? TwoWays.Distances
         : sighting ? WalkPlan.Distances
         : walk ? WalkPlan.Zeros
@@ -110,6 +122,7 @@ public sealed record PlannedStage(
         {
             Ways = Ways,
             RangeError = RangeError is { } yards ? Measure.Yards(yards) : null,
+            NockEnd = NockEnd,
         };
 }
 
@@ -157,6 +170,8 @@ public sealed record SessionPlan(
         ("threeFifteen", [new(3, false), new(15, false), new(3, true), new(15, true)]),
         ("five", [new(5, false)]),
         ("groups", [new(20, false, true)]),
+        ("nockEnd", [new(Groups.NockEnd.Usual, false, NockEnd: true)]),
+        ("nockEndGroups", [new(Groups.NockEnd.Usual, false, NockEnd: true), new(20, false, true)]),
         ("threeGroups", [new(3, false), new(20, false, true)]),
         ("heads", [new(30, false, true, true)]),
         ("groupsHeads", [new(20, false, true), new(30, false, true, true)]),

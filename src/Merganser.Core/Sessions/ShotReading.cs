@@ -30,8 +30,8 @@ public sealed record ShotReading(
     bool Doubtful = false
 )
 {
-    /// <summary>The tear as the archer sees it.</summary>
-    public Tear Tear => Marked.Tear;
+    /// <summary>The tear as the archer sees it; of a nock end in a near target, the tear that it stands for.</summary>
+    public Tear Tear => Stage.NockEnd ? NockEnd.TearOf(Marked.Tear, Stage.Distance) : Marked.Tear;
 
     /// <summary>Which arrow of the dozen, where it was said.</summary>
     public string? ArrowNumber => Marked.ArrowNumber;

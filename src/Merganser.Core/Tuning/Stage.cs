@@ -16,6 +16,7 @@ namespace Merganser.Core.Tuning;
 /// <param name="Sighting">True where a pin is set by its hits.</param>
 /// <param name="Ways">Two ways that are compared, or null.</param>
 /// <param name="RangeError">How wrong the sight is set, yards, or null.</param>
+/// <param name="NockEnd">True where a bare shaft's nock end is read in a near target.</param>
 public sealed record Stage(
     double Distance,
     bool Fletched,
@@ -25,7 +26,8 @@ public sealed record Stage(
     WalkPins? Walk = null,
     bool Sighting = false,
     TwoWays? Ways = null,
-    double? RangeError = null
+    double? RangeError = null,
+    bool NockEnd = false
 )
 {
     /// <summary>Its name.</summary>
@@ -34,7 +36,7 @@ public sealed record Stage(
 
     /// <summary>The stage of a plan that it is shot for.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public PlannedStage Planned => new(Distance, Fletched, AtTarget, Heads, Walk, Sighting, Ways, RangeError);
+    public PlannedStage Planned => new(Distance, Fletched, AtTarget, Heads, Walk, Sighting, Ways, RangeError, NockEnd);
 
     /// <summary>Inches that are seen for one inch of the engine: of offset at a target, of tear at the paper.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
@@ -55,7 +57,8 @@ public sealed record Stage(
             planned.Walk,
             planned.Sighting,
             planned.Ways,
-            planned.RangeError
+            planned.RangeError,
+            planned.NockEnd
         );
 }
 

@@ -39,3 +39,6 @@ BEGIN SELECT RAISE (IGNORE); END;
 CREATE TRIGGER range_guess_of_one_archer BEFORE INSERT ON range_guess
 WHEN NEW.takes_back IS NOT NULL AND (SELECT archer_id FROM range_guess WHERE id = NEW.takes_back) IS NOT NEW.archer_id
 BEGIN SELECT RAISE (ABORT, 'a guess of another archer'); END;
+
+-- The nock end of a bare shaft beside its point in a near target, marked as at the paper.
+ALTER TABLE shot_set ADD COLUMN nock_end INTEGER NOT NULL DEFAULT 0 CHECK (nock_end IN (0, 1) AND (nock_end = 0 OR (at_target = 0 AND fletched = 0)));

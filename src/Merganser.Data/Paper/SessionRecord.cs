@@ -63,7 +63,7 @@ internal sealed class SessionRecord
             """
             SELECT id, number, arrow_version_id AS arrow, distance, distance_typed AS typed, fletched,
               at_target AS atTarget, heads, walk, sighting, way_kind AS wayKind, way_first AS wayFirst,
-              way_second AS waySecond, range_error AS rangeError, purpose, after_move AS afterMove, started_at AS at
+              way_second AS waySecond, range_error AS rangeError, nock_end AS nockEnd, purpose, after_move AS afterMove, started_at AS at
             FROM shot_set WHERE paper_id = @paperId ORDER BY number
             """,
             new { paperId }

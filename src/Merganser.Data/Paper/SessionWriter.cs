@@ -113,6 +113,7 @@ internal static class SessionWriter
             wayFirst = set.Stage.Ways?.First,
             waySecond = set.Stage.Ways?.Second,
             set.Stage.RangeError,
+            set.Stage.NockEnd,
             purpose = FactsJson.Word(set.Purpose),
             set.Instead,
             state = set.Instead is null ? BowStore.TakeState(sql, bowId, now) : null,
@@ -122,16 +123,16 @@ internal static class SessionWriter
             set.Instead is null
                 ? """
                 INSERT INTO shot_set (id, paper_id, number, arrow_version_id, bow_state_id, distance, distance_typed,
-                fletched, at_target, heads, walk, sighting, way_kind, way_first, way_second, range_error, purpose,
+                fletched, at_target, heads, walk, sighting, way_kind, way_first, way_second, range_error, nock_end, purpose,
                 after_move, started_at)
                 VALUES (@id, @paperId, 1 + (SELECT count(*) FROM shot_set WHERE paper_id = @paperId), @Arrow, @state,
                 @Distance, @DistanceTyped, @Fletched, @AtTarget, @Heads, @walk, @Sighting,
-                  @wayKind, @wayFirst, @waySecond, @RangeError, @purpose, (SELECT count(*) FROM move WHERE bow_id = @bowId), @now)
+                  @wayKind, @wayFirst, @waySecond, @RangeError, @NockEnd, @purpose, (SELECT count(*) FROM move WHERE bow_id = @bowId), @now)
                 """
                 : """
                 UPDATE shot_set SET distance = @Distance, distance_typed = @DistanceTyped, fletched = @Fletched,
                 at_target = @AtTarget, heads = @Heads, walk = @walk, sighting = @Sighting, way_kind = @wayKind,
-                way_first = @wayFirst, way_second = @waySecond, range_error = @RangeError, purpose = @purpose,
+                way_first = @wayFirst, way_second = @waySecond, range_error = @RangeError, nock_end = @NockEnd, purpose = @purpose,
                 arrow_version_id = @Arrow
                 WHERE id = @Instead
                 """,

@@ -57,6 +57,7 @@ internal sealed class SetLine
     public string? WayFirst { get; init; }
     public string? WaySecond { get; init; }
     public double? RangeError { get; init; }
+    public bool NockEnd { get; init; }
     public string Purpose { get; init; } = "";
     public int AfterMove { get; init; }
     public string At { get; init; } = "";
@@ -70,7 +71,8 @@ internal sealed class SetLine
             Walk is null ? null : FactsJson.Enum<WalkPins>(Walk),
             Sighting,
             WayKind is null ? null : new TwoWays(FactsJson.Enum<WayKind>(WayKind), WayFirst!, WaySecond!),
-            RangeError
+            RangeError,
+            NockEnd
         );
 }
 

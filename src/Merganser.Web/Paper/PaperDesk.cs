@@ -112,10 +112,15 @@ public sealed class PaperDesk(
             session.SightingOf(set) is { } zero ? SightingView.Of(zero) : null,
             session.WaysOf(set) is { } ways ? WaysView.Of(ways) : null,
             session.RangeTrialOf(set) is { } trial ? RangeTrialView.Of(trial) : null,
+            stage.NockEnd ? NockEndWords(stage.Distance, session.Tolerance) : null,
             MarkBefore(session, set),
             session.ConditionsOf(set) is { } shot ? ConditionsView.Of(shot) : null
         );
     }
+
+    /// <summary>What good enough is of a nock end beside the point.</summary>
+    internal static NockEndStandsFor NockEndWords(double yards, double tolerance) =>
+        new(Measure.Inches(tolerance * NockEnd.PerTear(yards), 1), Measure.Ruled(tolerance), Measure.Yards(yards));
 
     /// <summary>How the sight was moved before a set, for heads or for all arrows.</summary>
     private static Message? MarkBefore(TuningSession session, SessionSet set)
@@ -159,6 +164,7 @@ public sealed class PaperDesk(
                 s.Stage.Sighting,
                 s.Stage.Ways,
                 s.Stage.RangeError,
+                s.Stage.NockEnd,
                 s.Planned,
                 s.InWork,
                 s.Shots,
@@ -187,6 +193,7 @@ public sealed class PaperDesk(
                     next.Sighting,
                     next.Ways,
                     next.RangeError,
+                    next.NockEnd,
                     next.Name
                 ),
             [.. numbers]

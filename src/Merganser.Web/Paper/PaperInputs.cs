@@ -86,14 +86,15 @@ public sealed record SetInput(
     WalkPins? Walk = null,
     bool Sighting = false,
     TwoWays? Ways = null,
-    double? RangeError = null
+    double? RangeError = null,
+    bool NockEnd = false
 )
 {
     /// <summary>The set begun in a session.</summary>
     public IReadOnlyList<NewAct> Begin(TuningSession session, string arrow)
     {
         var fields = new FieldReader();
-        var stage = new StageInput(Distance, Fletched, AtTarget, Heads, Walk, Sighting, Ways, RangeError);
+        var stage = new StageInput(Distance, Fletched, AtTarget, Heads, Walk, Sighting, Ways, RangeError, NockEnd);
         var distance = fields.Required("distance", Distance, Quantity.Distance, stage.Distances);
         stage.Check(fields, "heads");
         fields.ThrowIfAny();

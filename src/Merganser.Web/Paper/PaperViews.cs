@@ -116,6 +116,7 @@ public sealed record NoteView(string Id, RungKind? Rung, string? Outcome, string
 /// <param name="Sighting">A distance that is sighted in; null for another stage.</param>
 /// <param name="Ways">Two ways as they compare; null for another stage.</param>
 /// <param name="RangeTrial">What a range error costs; null for another stage.</param>
+/// <param name="NockEnd">What a nock end beside the point stands for; null for another stage.</param>
 /// <param name="MarkBefore">How the sight was moved before it, for heads or for all arrows; null where it was
 /// not.</param>
 /// <param name="MovesNotShown">How many stand before those; the bow's list of moves has them.</param>
@@ -145,6 +146,7 @@ public sealed record SetView(
     SightingView? Sighting,
     WaysView? Ways,
     RangeTrialView? RangeTrial,
+    Message? NockEnd,
     Message? MarkBefore,
     ConditionsView? Conditions
 );
@@ -160,6 +162,7 @@ public sealed record StageView(
     bool Sighting,
     TwoWays? Ways,
     double? RangeError,
+    bool NockEnd,
     bool Planned,
     bool InWork,
     int Shots,
@@ -177,6 +180,7 @@ public sealed record NextStageView(
     bool Sighting,
     TwoWays? Ways,
     double? RangeError,
+    bool NockEnd,
     Message Words
 );
 

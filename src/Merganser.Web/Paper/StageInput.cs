@@ -9,6 +9,7 @@ namespace Merganser.Web.Paper;
 /// <summary>A stage as typed.</summary>
 /// <param name="Ways">Two ways that are compared, with what the archer calls them.</param>
 /// <param name="RangeError">How wrong the sight is set, yards.</param>
+/// <param name="NockEnd">True where a bare shaft's nock end is read in a near target, marked as at the paper.</param>
 public sealed record StageInput(
     string? Distance,
     bool Fletched,
@@ -17,7 +18,8 @@ public sealed record StageInput(
     WalkPins? Walk = null,
     bool Sighting = false,
     TwoWays? Ways = null,
-    double? RangeError = null
+    double? RangeError = null,
+    bool NockEnd = false
 )
 {
     /// <summary>The stage at a distance; at a target two kinds are shot, or fletched arrows alone.</summary>
@@ -30,13 +32,22 @@ public sealed record StageInput(
             Walk,
             Sighting,
             Ways is null ? null : new TwoWays(Ways.Kind, Ways.First.Trim(), Ways.Second.Trim()),
-            RangeError
+            RangeError,
+            NockEnd
         );
 
     /// <summary>From where it may be shot.</summary>
     [JsonIgnore]
     public AllowedRange Distances =>
-        PlannedStage.Allowed(AtTarget, Heads, Walk is not null, Sighting, Ways is not null, RangeError is not null);
+        PlannedStage.Allowed(
+            AtTarget,
+            Heads,
+            Walk is not null,
+            Sighting,
+            Ways is not null,
+            RangeError is not null,
+            NockEnd
+        );
 
     /// <summary>
     /// Checks that heads are not shot through paper, nor walked with; that a walk-back, a pin, two ways and a range
@@ -51,6 +62,7 @@ public sealed record StageInput(
         Stage(!Sighting || (alone && Walk is null), WalkSays.SightedAtTarget);
         Stage(Ways is null || (alone && Walk is null && !Sighting), WaySays.WaysAtTarget);
         Stage(RangeError is null || (alone && Walk is null && !Sighting && Ways is null), RangeSays.TrialAtTarget);
+        Stage(!NockEnd || (!AtTarget && !Fletched), PaperSays.NockEndOfBare);
         if (RangeError is { } error)
         {
             fields.Inside("rangeError", error, RangeTrial.Errors);

@@ -65,6 +65,8 @@ public static class CommonWords
             Why.TipToNockingPoint => $"0 at the tip, 1 at the nocking point",
             Why.PaperDistance => $"close enough that the hole shows, far enough to clear the bow",
             Why.GroupDistance => $"nearer the impact is nearly blind to what paper shows; farther no factor is known",
+            Why.NockEndDistance =>
+                $"nearer paper is read, farther the bare shaft has swung on and its impact tells more",
             Why.WaysDistance => $"nearer all groups are one hole; farther few arrows stay on a face",
             Why.RangeErrorTried => $"less does not show, and nobody is farther off by eye at these distances",
             Why.GuessedDistance => $"nearer it is paced, farther nobody shoots",

@@ -29,6 +29,9 @@ public static class PaperWords
             TailAsSaid(var right, var up) =>
                 $"tail {Side(right, "right", "left")} {right.Size}, tail {Side(up, "high", "low")} {up.Size}",
             SizeSaid(var code, var of) => $"{SizeOf(code, of)}",
+            StageName { NockEnd: true } stage => $"{stage.Distance} nock end",
+            NockEndStandsFor(var nock, var tear, var at) =>
+                $"At {at} a nock end {nock} beside the point stands for {tear} of tear.",
             StageName { Ways: { } ways } stage => $"{stage.Distance} {ways.First} / {ways.Second}",
             StageName { RangeError: { } error } stage => $"{stage.Distance} ± {error}",
             StageName(var distance, _, _, _, _, true) => $"{distance} sight",
@@ -43,6 +46,8 @@ public static class PaperWords
             UsualStages("heads", [var only, ..]) => $"broadheads, {only}",
             UsualStages("groupsHeads", [var near, var far, ..]) => $"groups at {near}, then broadheads at {far}",
             UsualStages("sighting", [var near, .., var far]) => $"sight in, {near:bare} to {far}",
+            UsualStages("nockEnd", [var only]) => $"nock end of bare shafts, {only}",
+            UsualStages("nockEndGroups", [var near, var far]) => $"nock end at {near}, then groups at {far}",
             UsualStages("ways", [var only, ..]) => $"two ways compared, {only}",
             UsualStages("rangeError", [var only, ..]) => $"range error, {only}",
             UsualStages("walk", [var zero, ..]) => $"walk-back from {zero}, each with its own pin",
@@ -102,6 +107,10 @@ public static class PaperWords
                 $"Backstop and a clear range behind; nobody in front of the line, one shooter at a time.",
             PaperSays.BareOnly =>
                 $"Bare shafts only: a vane straightens the arrow on its way and hides what the bow does.",
+            PaperSays.NockEndOfBare =>
+                $"A nock end is read of bare shafts: fletched arrows have swung through by then.",
+            PaperSays.NockEndPress =>
+                $"A soft target, so that shafts stand as they flew. Mark where the point went in, then where the nock end is seen.",
             PaperSays.FletchedFar =>
                 $"Fletched and farther out the vanes have done most of it: three shots for each decision, and a tear of half the size counts.",
             PaperSays.TuneToTheHand => $"Tune to the hand as it is: go on, more shots for each decision.",

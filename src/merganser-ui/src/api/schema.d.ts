@@ -3429,6 +3429,7 @@ export interface components {
             ways: null | components["schemas"]["TwoWays"];
             /** Format: double */
             rangeError: null | number;
+            nockEnd: boolean;
             words: string;
         };
         /** @description A nock. */
@@ -3648,6 +3649,8 @@ export interface components {
             beforeSighting: string[];
             beforeWays: string[];
             beforeRangeError: string[];
+            beforeNockEnd: string[];
+            enoughOfNockEnd: string;
             usualTolerance: string;
             strictTolerance: string;
             enoughAtTarget: string;
@@ -3862,6 +3865,11 @@ export interface components {
              * @description A range error is tried at a target, and with nothing else.
              */
             rangeError?: null | number;
+            /**
+             * @description A nock end is read of a bare shaft.
+             * @default false
+             */
+            nockEnd: boolean;
         };
         /** @description A point or head. */
         Point: {
@@ -4248,6 +4256,8 @@ export interface components {
             ways?: null | components["schemas"]["TwoWays"];
             /** Format: double */
             rangeError?: null | number;
+            /** @default false */
+            nockEnd: boolean;
         };
         /**
          * @description What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.
@@ -4292,6 +4302,7 @@ export interface components {
             sighting: null | components["schemas"]["SightingView"];
             ways: null | components["schemas"]["WaysView"];
             rangeTrial: null | components["schemas"]["RangeTrialView"];
+            nockEnd: null | string;
             markBefore: null | string;
             conditions: null | components["schemas"]["ConditionsView"];
         };
@@ -4798,6 +4809,11 @@ export interface components {
              * @description How wrong the sight is set, yards.
              */
             rangeError?: null | number;
+            /**
+             * @description True where a bare shaft's nock end is read in a near target, marked as at the paper.
+             * @default false
+             */
+            nockEnd: boolean;
         };
         /** @description How one stage of the session stands; results are kept for each distance. */
         StageView: {
@@ -4812,6 +4828,7 @@ export interface components {
             ways: null | components["schemas"]["TwoWays"];
             /** Format: double */
             rangeError: null | number;
+            nockEnd: boolean;
             planned: boolean;
             inWork: boolean;
             /** Format: int32 */
@@ -5370,7 +5387,7 @@ export interface components {
          * @description Why a range ends where it does.
          * @enum {unknown}
          */
-        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "nockEndDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
@@ -5668,7 +5685,7 @@ export interface operations {
     getBowsByIdGroupSizes: {
         parameters: {
             query?: {
-                kind?: components["schemas"]["ArrowKind"];
+                kind?: string;
                 yards?: number;
                 arrow?: string;
             };

@@ -14,6 +14,8 @@ import l from '../../parts/layout.module.css';
 interface Props {
   marking: Marking;
   number: number;
+  /** True where the nock end is read in a near target. */
+  nock: boolean;
   px: number;
   faults: Record<string, string[]>;
   sizes: Choices['sizes'];
@@ -45,9 +47,14 @@ const ends: [End, string][] = [
   ['point', 'by the point'],
 ];
 
+const endsOfShaft: [End, string][] = [
+  ['tail', 'by the nock end'],
+  ['point', 'by the point'],
+];
+
 /** Beside the sheet: which arrow it was; mark the holes, type the place or say it; turn the sheet, change the scale. */
 export function MarkingPanel(props: Props) {
-  const { marking, number, px, faults, sizes, arrowNumbers, onChange, onScale } = props;
+  const { marking, number, nock, px, faults, sizes, arrowNumbers, onChange, onScale } = props;
   const { figure } = useFigures();
   const tear = drawnTear(marking);
   const [entry, setEntry] = useState<Entry>(
@@ -63,15 +70,21 @@ export function MarkingPanel(props: Props) {
       <p className={w.label}>Shot {number}</p>
       <h1>
         {tear && entry === 'mark'
-          ? `Tail ${tailWords(tear, figure)}`
+          ? `${nock ? 'Nock end' : 'Tail'} ${tailWords(tear, figure)}`
           : entry === 'say'
             ? 'In the shooter’s own words'
-            : 'Point hole first, then the tail'}
+            : nock
+              ? 'The point first, then the nock end'
+              : 'Point hole first, then the tail'}
       </h1>
       <WhichArrow what="arrow" marking={marking} numbers={arrowNumbers} onChange={onChange} />
       <ChoiceRow label="How it is entered" value={entry} choices={entries} onChange={choose} />
       {entry === 'mark' && (
-        <p>The point leaves the round hole; the tail leaves the cuts of the vanes. Press both on the sheet.</p>
+        <p>
+          {nock
+            ? 'Press where the point went in, then where the nock end is seen from the shooting line.'
+            : 'The point leaves the round hole; the tail leaves the cuts of the vanes. Press both on the sheet.'}
+        </p>
       )}
       {entry === 'type' && <TypeIt {...props} />}
       {entry === 'say' && (
@@ -82,7 +95,7 @@ export function MarkingPanel(props: Props) {
         />
       )}
       {(faults.words ?? faults.arrowNumber) && <Fault>{(faults.words ?? faults.arrowNumber)![0]}</Fault>}
-      {entry !== 'say' && (
+      {entry !== 'say' && !nock && (
         <>
           <h2>Which face of the sheet do you read?</h2>
           <ChoiceRow
@@ -103,14 +116,15 @@ export function MarkingPanel(props: Props) {
   );
 }
 
-function TypeIt({ marking, faults, onChange, onKeep }: Props) {
-  const [from, to] = marking.by === 'tail' ? ['Tail', 'point'] : ['Point', 'tail'];
+function TypeIt({ marking, nock, faults, onChange, onKeep }: Props) {
+  const end = nock ? 'Nock end' : 'Tail';
+  const [from, to] = marking.by === 'tail' ? [end, 'point'] : ['Point', end.toLowerCase()];
   return (
     <>
       <ChoiceRow
         label="Which end is named"
         value={marking.by}
-        choices={ends}
+        choices={nock ? endsOfShaft : ends}
         onChange={(by) => onChange({ ...marking, by })}
       />
       <div className={l.pair}>
@@ -121,7 +135,7 @@ function TypeIt({ marking, faults, onChange, onKeep }: Props) {
           value={marking.right}
           onChange={(right) => onChange({ ...marking, right, words: null })}
           fault={(faults.right ?? faults.tail ?? faults.point)?.[0]}
-          hint="as you read the sheet"
+          hint={nock ? 'as seen from the shooting line' : 'as you read the sheet'}
         />
         <Field
           label={`${from} above the ${to} (below: −)`}

@@ -12,6 +12,8 @@ const GRAB = 26;
 const WIDE_STEP = 0.25;
 
 interface Props {
+  /** True where the nock end is read in a near target. */
+  nock: boolean;
   marking: Marking;
   px: number;
   onChange: (marking: Marking) => void;
@@ -22,13 +24,14 @@ interface Props {
 type HoleName = 'point' | 'tail';
 
 /** The blank sheet: press for the point's hole, press again for the tail; drag either; or arrow keys and Enter. */
-export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props) {
+export function MarkingSheet({ nock, marking, px, onChange, onKeep, onCancel }: Props) {
   const { ref, width: WIDTH, height: HEIGHT } = useSize<HTMLDivElement>(620, 530);
   const svg = useRef<SVGSVGElement>(null);
   const [cross, setCross] = useState<Hole>({ x: 0, y: 0 });
   const [dragged, setDragged] = useState<HoleName | null>(null);
   const cx = WIDTH / 2;
   const cy = HEIGHT / 2;
+  const end = nock ? 'nock end' : 'tail';
   const next: HoleName = marking.point ? 'tail' : 'point';
 
   const at = (event: PointerEvent): Hole => placeUnder(event, svg.current!, { width: WIDTH, cx, cy, px });
@@ -75,7 +78,7 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         tabIndex={0}
         role="application"
-        aria-label={`Sheet to mark. ${marking.tail ? 'Enter keeps the shot, arrow keys move the tail.' : `Arrow keys move the cross, Enter sets the ${next} hole.`}`}
+        aria-label={`Sheet to mark. ${marking.tail ? 'Enter keeps the shot, arrow keys move the tail.' : `Arrow keys move the cross, Enter sets the ${nock && next === 'tail' ? end : `${next} hole`}.`}`}
         data-owns-keys
         data-testid="marking-sheet"
         onPointerDown={down}
@@ -101,14 +104,18 @@ export function MarkingSheet({ marking, px, onChange, onKeep, onCancel }: Props)
           strokeWidth="2.5"
         />
         <text x={aim.x + 14} y={aim.y - 12} fontSize="15" className={s.bill}>
-          {marking.tail ? 'tail' : next}
+          {marking.tail || next === 'tail' ? end : next}
         </text>
         <text x="16" y="28" fontSize="16" fontWeight="620">
           {marking.tail
             ? 'Drag to correct, then keep the shot'
             : marking.point
-              ? 'Now press where the tail went through'
-              : 'Press where the point went through'}
+              ? nock
+                ? 'Now press where the nock end is seen'
+                : 'Now press where the tail went through'
+              : nock
+                ? 'Press where the point went in'
+                : 'Press where the point went through'}
         </text>
         <text x="16" y="48" fontSize="14">
           {marking.side === 'shootingSide'

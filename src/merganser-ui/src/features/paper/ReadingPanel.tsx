@@ -31,6 +31,7 @@ export function ReadingPanel({ paper, set, onBack, atTarget }: Props) {
     <Pane label="Reading">
       {set.purpose !== 'session' && <p className={w.label}>A control: {purposes[set.purpose]}, the bow left alone</p>}
       <h1 data-testid="words">{set.headline}</h1>
+      {set.nockEnd && <p className={w.muted}>Read as the tear that it stands for. {set.nockEnd}</p>}
       {set.figures.length > 0 && (
         <div className={s.figures} data-testid="reading-figures">
           {set.figures.map((figure) => (

@@ -79,6 +79,8 @@ function sentenceOf(marking: Marking, paper: Paper): string {
     return isMarked(marking) ? `Set this hit: ${what}.` : `Mark where it struck: ${what}.`;
   }
   if (isMarked(marking)) return 'Keep this shot.';
+  if (paper.sets.at(-1)!.nockEnd !== null)
+    return marking.point ? 'Press where the nock end is seen.' : 'Mark where the point went in, or type the nock end.';
   return marking.point
     ? 'Press where the tail went through.'
     : 'Mark the point’s hole, type the tail’s place, or say it.';

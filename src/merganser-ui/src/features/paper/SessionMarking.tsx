@@ -20,6 +20,7 @@ interface Props {
 /** A shot that is being marked: its sheet or face, and what is said of it beside. */
 export function SessionMarking({ marking, paper, work, scale, onScale, onChange, onKeep, onCancel }: Props) {
   const last = paper.sets.at(-1)!;
+  const nock = last.nockEnd !== null;
   const both = { marking, onChange, faults: work.faults, arrowNumbers: paper.plan.arrowNumbers };
   return marking.arrow ? (
     <>
@@ -42,9 +43,17 @@ export function SessionMarking({ marking, paper, work, scale, onScale, onChange,
     </>
   ) : (
     <>
-      <MarkingSheet marking={marking} px={scale.px} onChange={onChange} onKeep={() => onKeep()} onCancel={onCancel} />
+      <MarkingSheet
+        nock={nock}
+        marking={marking}
+        px={scale.px}
+        onChange={onChange}
+        onKeep={() => onKeep()}
+        onCancel={onCancel}
+      />
       <MarkingPanel
         {...both}
+        nock={nock}
         number={last.shots.length + 1}
         px={scale.px}
         sizes={work.choices.data?.sizes ?? []}

@@ -54,6 +54,7 @@ export const set = (number: number, part: object = {}) => ({
   sighting: null,
   ways: null,
   rangeTrial: null,
+  nockEnd: null,
   purpose: 'session',
   arrowName: 'Light',
   startedAt: '2026-11-23T18:00:00Z',

@@ -60,6 +60,7 @@ const set = (number: number, shots: ShotSet['shots'], part: Partial<ShotSet> = {
   sighting: null,
   ways: null,
   rangeTrial: null,
+  nockEnd: null,
   markBefore: null,
   conditions: null,
   ...part,
@@ -180,6 +181,7 @@ describe('marking a shot', () => {
     const onKeep = vi.fn();
     show(
       <MarkingPanel
+        nock={false}
         marking={freshMarking('shootingSide')}
         number={3}
         px={96}

@@ -6,11 +6,20 @@ export type TypedStage = Kinds & { distance: string };
 
 /** What is shot at a stage, as it is picked. */
 export type Shot =
-  'bare' | 'fletched' | 'target' | 'heads' | 'sighting' | 'ways' | 'rangeError' | NonNullable<Schemas['WalkPins']>;
+  | 'bare'
+  | 'fletched'
+  | 'nockEnd'
+  | 'target'
+  | 'heads'
+  | 'sighting'
+  | 'ways'
+  | 'rangeError'
+  | NonNullable<Schemas['WalkPins']>;
 
 export const dress: [Shot, string][] = [
   ['bare', 'Bare shafts'],
   ['fletched', 'Fletched'],
+  ['nockEnd', 'Nock end of bare shafts'],
   ['target', 'Groups of both at a target'],
   ['heads', 'Broadheads and field points'],
   ['own', 'Walk-back, own pins'],
@@ -42,6 +51,7 @@ const USUAL_ERROR = 2;
 
 export function shotOf(stage: TypedStage): Shot {
   if (stage.sighting) return 'sighting';
+  if (stage.nockEnd) return 'nockEnd';
   if (stage.ways) return 'ways';
   if (stage.rangeError !== null) return 'rangeError';
   if (stage.walk) return stage.walk;
@@ -53,12 +63,13 @@ export function shotOf(stage: TypedStage): Shot {
 export const shotAs = (distance: string, shot: Shot): TypedStage => ({
   distance,
   fletched: shot === 'fletched',
-  atTarget: shot !== 'bare' && shot !== 'fletched',
+  atTarget: shot !== 'bare' && shot !== 'fletched' && shot !== 'nockEnd',
   heads: shot === 'heads',
   walk: shot === 'own' || shot === 'one' ? shot : null,
   sighting: shot === 'sighting',
   ways: shot === 'ways' ? waysOf('grip') : null,
   rangeError: shot === 'rangeError' ? USUAL_ERROR : null,
+  nockEnd: shot === 'nockEnd',
 });
 
 export const same = (a: TypedStage[], b: Schemas['PlannedStage'][]) =>
@@ -72,7 +83,8 @@ export const same = (a: TypedStage[], b: Schemas['PlannedStage'][]) =>
       s.walk === (b[i]!.walk ?? null) &&
       s.sighting === (b[i]!.sighting ?? false) &&
       (s.ways === null) === ((b[i]!.ways ?? null) === null) &&
-      s.rangeError === (b[i]!.rangeError ?? null),
+      s.rangeError === (b[i]!.rangeError ?? null) &&
+      s.nockEnd === (b[i]!.nockEnd ?? false),
   );
 
 /** What is said of a plan before it begins. */
@@ -117,6 +129,16 @@ const walk: Said = {
 const said: Record<Shot, Said> = {
   bare: paper,
   fletched: paper,
+  nockEnd: {
+    title: 'Nock ends, in a near target',
+    intro:
+      'Bare shafts alone. So near the impact says nearly nothing, the slant of the shaft does: how far the nock end stands beside the point is read as the tear that it stands for.',
+    before: 'beforeNockEnd',
+    enough: 'enoughOfNockEnd',
+    sentence: 'Set a soft target and begin.',
+    reason: 'Shafts must stand as they flew. A clear range behind.',
+    button: 'Begin these shots',
+  },
   target: groups,
   heads: {
     ...groups,

@@ -51,6 +51,7 @@ describe('the plan of a paper', () => {
         sighting: false,
         ways: null,
         rangeError: null,
+        nockEnd: false,
       },
       {
         distance: '6',
@@ -61,6 +62,7 @@ describe('the plan of a paper', () => {
         sighting: false,
         ways: null,
         rangeError: null,
+        nockEnd: false,
       },
     ]);
     await userEvent.selectOptions(screen.getByLabelText('Stages'), 'own');
@@ -136,6 +138,7 @@ describe('a shot in words', () => {
     const marking: Marking = { ...freshMarking('shootingSide'), words: level };
     show(
       <MarkingPanel
+        nock={false}
         marking={marking}
         number={1}
         px={96}

@@ -7,6 +7,7 @@ type Stage = Pick<Schemas['PlannedStage'], 'distance' | 'fletched' | 'atTarget' 
   sighting?: boolean;
   ways?: Schemas['TwoWays'] | null;
   rangeError?: number | null;
+  nockEnd?: boolean;
 };
 
 /** True for what the sight answers for all arrows: a walk-back, or a pin that is set. */
@@ -29,6 +30,7 @@ export const stageOf = (set: ShotSet) => ({
   sighting: set.sighting !== null,
   ways: set.ways?.ways ?? null,
   rangeError: set.rangeTrial?.error ?? null,
+  nockEnd: set.nockEnd !== null,
 });
 
 /** A stage of a plan, as it is typed. */
@@ -41,6 +43,7 @@ export const typedStage = ({
   sighting = false,
   ways = null,
   rangeError = null,
+  nockEnd = false,
 }: Stage) => ({
   distance: String(distance),
   fletched,
@@ -50,4 +53,5 @@ export const typedStage = ({
   sighting,
   ways,
   rangeError,
+  nockEnd,
 });

@@ -16,6 +16,8 @@ export interface Kinds {
   ways: Schemas['TwoWays'] | null;
   /** How wrong the sight is set, yards. */
   rangeError: number | null;
+  /** A bare shaft's nock end in a near target, marked as at the paper. */
+  nockEnd: boolean;
 }
 
 export interface NextSet extends Kinds {
@@ -116,6 +118,7 @@ export function usePaperWork(bowId: string) {
               sighting: stage.sighting,
               ways: stage.ways,
               rangeError: stage.rangeError,
+              nockEnd: stage.nockEnd,
               purpose,
               arrowVersionId,
             },
