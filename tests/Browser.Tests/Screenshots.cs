@@ -29,11 +29,11 @@ public class Screenshots
         Take("match", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=match", "[data-testid=match-found]");
         Take("build-list", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=tray", "[data-testid=assembly]");
         Take("paper", $"{Bow}/paper", "[data-testid=advice]");
-        Take("learned", $"{Bow}/paper?way=learned", "[data-testid=learned] table");
         Take("groups", "/bows/22222222-0000-4000-8000-000000000003/groups", "[data-testid=powers]");
         Take("broadheads", "/bows/22222222-0000-4000-8000-000000000005/groups", "[data-testid=head-map]");
         screen.Push("Set 2");
         Shown("walk-back", "[data-testid=walks-alone]");
+        Take("sizes", "/bows/22222222-0000-4000-8000-000000000005/groups?way=sizes", "[data-testid=sizes-figures]");
         Take("nock-tune", "/bows/22222222-0000-4000-8000-000000000002/paper?way=nocks", "[data-testid=nocks]");
         screen.Size(390, 844, phone: true);
         Take("phone-paper", $"{Bow}/paper", "[data-testid=advice]");

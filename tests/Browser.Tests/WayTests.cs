@@ -49,6 +49,15 @@ public class WayTests
         screen.SeeText("[data-testid=advice]", "Keep “low grip”: its groups are tighter.");
         screen.SeeText("[data-testid=reading-figures]", "Spread, high grip");
         StateAudit.Found(screen).ShouldBeEmpty("two ways");
+        screen.Push("Shots, 12");
+        screen.See("[data-testid=hits-table] summary").Click();
+        screen.See("[aria-label='Table of hits']").SendKeys("right,up,way\n1,1,low grip\n1,1,");
+        screen.Push("Take these hits in");
+        screen.SeeText("[data-testid=hits-table]", "Line 3: Say which way it was shot.");
+        screen.See("[aria-label='Table of hits']").SendKeys("high grip");
+        screen.Push("Take these hits in");
+        screen.SeeText("[data-testid=film]", "14 shots");
+        screen.Push("Reading");
         screen.Driver.Navigate().Refresh();
         screen.SeeText("[data-testid=advice]", "Keep “low grip”");
         screen.PressOnPage(Keys.Enter);
@@ -76,6 +85,29 @@ public class WayTests
         screen.Push("Undo: shot 1");
         screen.PressOnPage(Keys.Escape);
         screen.SeeText("[data-testid=words]", "Nothing yet");
+    }
+
+    [Fact]
+    public void A_nock_end_is_planned_at_the_groups_and_marked_on_a_sheet()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(Compound + "/groups");
+        screen.Pick("stages", "nock end of bare shafts, 7 yd");
+        screen.SeeText("h1", "Nock ends, in a near target");
+        screen.Push("Begin these shots");
+        screen.SeeText("[data-testid=stages]", "7 yd nock end");
+        screen.PressOnPage("n");
+        screen.SeeText("[data-testid=marking-sheet]", "Press where the point went in");
+        screen.See("[data-testid=marking-sheet]").SendKeys(Keys.Enter);
+        screen.SeeText("[data-testid=marking-sheet]", "Now press where the nock end is seen");
+        var inch = string.Concat(Enumerable.Repeat(Keys.ArrowRight, 4));
+        screen.See("[data-testid=marking-sheet]").SendKeys(Keys.Shift + inch + Keys.Null + Keys.Enter);
+        screen.SeeText("h1", "Nock end");
+        screen.See("[data-testid=marking-sheet]").SendKeys(Keys.Enter);
+        screen.SeeText("[data-testid=words]", "Tail right 0.49 in");
+        screen.SeeText("[aria-label=Reading]", "At 7 yd a nock end 0.5 in beside the point stands for 1/4 in of tear.");
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-testid=words]", "Tail right 0.49 in");
     }
 
     [Fact]

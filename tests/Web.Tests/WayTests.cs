@@ -3,7 +3,7 @@ using static Merganser.Web.Tests.PaperJson;
 
 namespace Merganser.Web.Tests;
 
-/// <summary>Two ways, a range error, guessed distances, sizes and units over the API.</summary>
+/// <summary>Two ways, a range error, nock ends and tables of hits over the API.</summary>
 public class WayTests
 {
     private static object Stage(object? ways, double? rangeError = null, string distance = "20") =>
@@ -135,122 +135,45 @@ public class WayTests
     }
 
     [Fact]
-    public async Task Guesses_are_kept_read_and_taken_back()
+    public async Task Hits_go_out_as_a_table_and_come_in_all_of_them_or_none()
     {
         using var app = new App();
-        var archer = (string)(await app.Get($"/api/bows/{App.Brindle}"))["archerId"]!;
-        var path = $"/api/archers/{archer}/range-guesses";
-        (string Said, string Was)[] guesses =
-        [
-            ("30", "28"),
-            ("25", "27"),
-            ("40", "36"),
-            ("22", "21"),
-            ("30 m", "33 yd"),
-        ];
-        JsonNode ranging = await app.Get(path);
-        ((string)ranging["words"]!).ShouldBe("5 guesses more before anything is told.");
-        foreach (var (said, was) in guesses)
-        {
-            ranging = (await Guess(said, was)).Body;
-        }
-
-        ((string)ranging["words"]!).ShouldEndWith("at 30 yd, by 5 guesses.");
-        ranging["figures"]!.AsArray().Count.ShouldBe(3);
-        ((string)ranging["guesses"]![4]!["words"]!).ShouldBe("said 30 yd, was 28 yd: 2 yd long");
+        var paper = await app.StartPaper(Stage(Grips));
+        var path = $"/api/sets/{SetId(paper)}/hits/table";
         var id = App.NewId();
-        var same = new
-        {
-            id,
-            guessed = "20",
-            measured = "20",
-        };
-        await app.Post(path, same);
-        (await app.Post(path, same)).Body["guesses"]!.AsArray().Count.ShouldBe(6, "a retry is one");
-        (
-            await app.Post(
-                path,
-                new
-                {
-                    id,
-                    guessed = "21",
-                    measured = "20",
-                }
-            )
-        ).Status.ShouldBe(409);
-        var asked = await app.Get($"{path}?yards=40&within=2");
-        ((string)asked["affords"]!).ShouldContain("of your guesses at 40 yd stay within the 2 yd");
-        await app.Send(HttpMethod.Delete, $"{path}/{id}", null);
-        (await app.Send(HttpMethod.Delete, $"{path}/{id}", null)).Body["guesses"]!
+        var table = "right (cm),up,way,flight,void\n2.54,-1/2,low,clean,\n,1 in,HIGH,,\n9,9,low,,wind\n";
+        paper = (await app.Post(path, new { id, text = table })).Body;
+        paper = (await app.Post(path, new { id, text = table })).Body;
+        var shots = paper["sets"]![0]!["shots"]!.AsArray();
+        shots.Select(s => (string)s!["place"]!).ShouldBe(["1.00 in right, 0.50 in low", "1.00 in high"], "once");
+        shots.Select(s => (string)s!["way"]!).ShouldBe(["first", "second"]);
+        var csv = await app.Http.GetStringAsync($"/api/papers/{Id(paper)}/hits.csv");
+        csv.Split('\n')[0].ShouldBe("set,stage,shot,arrow,number,right (in),up (in),flight,distance,way,sightFor,void");
+        csv.Split('\n')[1].ShouldBe("1,20 yd low / high,1,fletched,,1.000,-0.500,clean,,low,,");
+        var other = await app.StartPaper(Stage(Grips));
+        var back = (await app.Post($"/api/sets/{SetId(other)}/hits/table", new { id = App.NewId(), text = csv })).Body;
+        back["sets"]![0]!["shots"]!
             .AsArray()
-            .Count.ShouldBe(5, "taken back once");
-        (await app.Send(HttpMethod.Delete, $"{path}/{App.NewId()}", null)).Status.ShouldBe(404);
-        app.Restart();
-        (await app.Get(path))["guesses"]!.AsArray().Count.ShouldBe(5);
-        foreach (
-            var (said, was, field) in new[]
-            {
-                ("", "20", "guessed"),
-                ("20", "far", "measured"),
-                ("20", "999", "measured"),
-            }
-        )
+            .Select(s => s!["point"]!.ToJsonString())
+            .ShouldBe(shots.Select(s => s!["point"]!.ToJsonString()), "what went out comes in");
+        var wrong = "right,up,way\n1,1,low\n1,99,low\n1,1,\n";
+        var (status, problem) = await app.Post(path, new { id = App.NewId(), text = wrong });
+        status.ShouldBe(400);
+        var lines = problem["errors"]!["text"]!.AsArray().Select(e => (string)e!).ToArray();
+        lines.Length.ShouldBe(2);
+        lines[0].ShouldStartWith("Line 3: ");
+        lines[1].ShouldBe("Line 4: Say which way it was shot.");
+        (await app.Get($"/api/papers/{Id(paper)}"))["sets"]![0]!["shots"]!.AsArray().Count.ShouldBe(2, "or none");
+        foreach (var text in new[] { "", "a,b\n1,2\n", "right,up\n" })
         {
-            var (status, problem) = await Guess(said, was);
-            status.ShouldBe(400);
-            problem["errors"]![field].ShouldNotBeNull();
+            (await app.Post(path, new { id = App.NewId(), text })).Status.ShouldBe(400);
         }
 
-        Task<(int Status, JsonNode Body)> Guess(string guessed, string measured) =>
-            app.Post(
-                path,
-                new
-                {
-                    id = App.NewId(),
-                    guessed,
-                    measured,
-                }
-            );
+        var sheet = await app.StartPaper(new[] { new { distance = "3", fletched = false } });
+        (
+            await app.Post($"/api/sets/{SetId(sheet)}/hits/table", new { id = App.NewId(), text = table })
+        ).Status.ShouldBe(400);
     }
-
-    [Fact]
-    public async Task Sizes_are_told_by_day_and_by_what_is_looked_at()
-    {
-        using var app = new App();
-        var sizes = await app.Get($"/api/bows/{Tidewrack}/group-sizes");
-        sizes["days"]!.AsArray().Count.ShouldBe(8);
-        sizes["figures"]!.AsArray().ShouldAllBe(f => f!["working"]!["terms"]!.AsArray().Count > 0);
-        ((string)sizes["words"]!).ShouldStartWith("Tighter than usual");
-        sizes["kinds"]!.AsArray().Select(k => (string)k!).ShouldBe(["fletched", "broadhead"]);
-        var far = await app.Get($"/api/bows/{Tidewrack}/group-sizes?yards=30");
-        far["days"]!.AsArray().Count.ShouldBe(3);
-        ((double)far["at"]!).ShouldBe(30);
-        (await app.Get($"/api/bows/{Tidewrack}/group-sizes?kind=bare"))["days"]!.AsArray().Count.ShouldBe(0);
-        var none = await app.Get($"/api/bows/{App.Brindle}/group-sizes");
-        ((string)none["words"]!).ShouldStartWith("No groups yet");
-        (await app.Http.GetAsync($"/api/bows/{Tidewrack}/group-sizes?kind=crooked")).StatusCode.ShouldBe(
-            System.Net.HttpStatusCode.BadRequest
-        );
-    }
-
-    [Fact]
-    public async Task Units_are_chosen_whatever_else_of_the_archer_was_changed_meanwhile()
-    {
-        using var app = new App();
-        var metric = (await app.Get($"/api/bows/{App.Brindle}"))["units"]!.DeepClone();
-        metric["length"] = "centimetres";
-        for (var i = 0; i < 2; i++)
-        {
-            var (status, row) = await app.Post($"/api/bows/{App.Brindle}/units", metric);
-            status.ShouldBe(200);
-            ((string)row["archer"]!["units"]!["length"]!).ShouldBe("centimetres");
-        }
-
-        ((string)(await app.Get($"/api/bows/{App.Brindle}"))["units"]!["length"]!).ShouldBe("centimetres");
-        (await app.Post($"/api/bows/{App.NewId()}/units", metric)).Status.ShouldBe(404);
-    }
-
-    private const string Tidewrack = "22222222-0000-4000-8000-000000000005";
 
     private static object Hit(double right, double up, string? way = null, double? sightFor = null) =>
         new

@@ -114,6 +114,9 @@ public sealed record EnoughAtTarget(Measure Bare, Measure BareAt, Measure Heads,
 /// <summary>Where paper lets one expect the tested kind, and how it stands to what is seen.</summary>
 public sealed record PaperExpects(Measure Right, Measure Up, ArrowKind Tested, PaperAgrees Agrees) : GroupMessage;
 
+/// <summary>What is wrong with a line of a table.</summary>
+public sealed record TableLine(int Line, Message What) : GroupMessage;
+
 /// <summary>How many times the tear an offset is at this distance.</summary>
 public sealed record TimesTheTear(Measure Times, Measure At) : GroupMessage;
 
@@ -159,4 +162,7 @@ public enum GroupSays
     PaperDisagrees,
     LookAtWhatDiffers,
     AnotherPaper,
+    ATableHasItsColumns,
+    NoHitInTheTable,
+    HitsOfATarget,
 }

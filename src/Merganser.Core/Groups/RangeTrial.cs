@@ -15,6 +15,9 @@ public static class RangeTrial
     /// <summary>How wrong the sight is set, yards.</summary>
     public static AllowedRange Errors { get; } = new(1, 10, Unit.Yard, Why.RangeErrorTried);
 
+    /// <summary>What a sight can be set for in a trial.</summary>
+    public static AllowedRange Settings { get; } = new(1, 110, Unit.Yard, Why.WaysDistance);
+
     /// <summary>Two yards wrong (common practice, no source).</summary>
     public const double Usual = 2;
 

@@ -76,6 +76,38 @@ public static class SessionActs
         return [.. acts, .. Reopening(session, id)];
     }
 
+    /// <summary>Marks a table of hits at once: all of them, or none.</summary>
+    /// <param name="session">The session.</param>
+    /// <param name="id">The act's id, that of the first; those of the others follow from it.</param>
+    /// <param name="set">The set they are marked for.</param>
+    /// <param name="marked">The hits, one at least.</param>
+    /// <param name="settling">True while new string work settles.</param>
+    /// <exception cref="RefusedException">The bow is unsound, or a hit cannot be read.</exception>
+    public static IReadOnlyList<NewAct> MarkAll(
+        TuningSession session,
+        string id,
+        string set,
+        IReadOnlyList<IMarked> marked,
+        bool settling
+    )
+    {
+        List<NewAct> acts = [.. Mark(session, id, set, marked[0], settling)];
+        var stage = session.Sets.First(s => s.Id == set).Begun.Stage;
+        var into = acts.Select(a => a.Act).OfType<ShotMarked>().First().Set;
+        for (var i = 1; i < marked.Count; i++)
+        {
+            var shot = marked[i].Read(into, stage);
+            CheckKind(stage, shot.Arrow);
+            acts.Add(new NewAct($"{id}-{i}", shot));
+            if (settling)
+            {
+                acts.Add(new NewAct($"{id}-{i}-settles", new ShotVoided($"{id}-{i}", Settles)));
+            }
+        }
+
+        return acts;
+    }
+
     /// <summary>
     /// The sight was moved: for heads, where both marks are kept and the next set is aimed with theirs; or in a
     /// walk-back or when sighting in for all arrows, where it is shot anew.

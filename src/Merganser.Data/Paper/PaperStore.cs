@@ -180,6 +180,24 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         return Append(paper, id, _ => SessionActs.Judge(id, shotId, reason, doubtful));
     }
 
+    /// <summary>Marks the hits of a table, all of them or none; the same id again changes nothing.</summary>
+    /// <param name="setId">Their set.</param>
+    /// <param name="id">The act's own id.</param>
+    /// <param name="read">Reads them for what is shot in the set.</param>
+    public PaperRow MarkAll(string setId, string id, Func<PlannedStage, IReadOnlyList<IMarked>> read)
+    {
+        var paper = PaperOf("SELECT paper_id FROM shot_set WHERE id = @of", setId, "set");
+        return Append(
+            paper,
+            id,
+            (session, settling) =>
+            {
+                var stage = session.Sets.First(s => s.Id == setId).Begun.Stage;
+                return SessionActs.MarkAll(session, id, setId, read(stage), settling);
+            }
+        );
+    }
+
     /// <summary>Takes a note back; it stays on record.</summary>
     public PaperRow WithdrawNote(string paperId, string noteId) =>
         Append(paperId, $"{noteId}-withdrawn", _ => [new NewAct($"{noteId}-withdrawn", new EntryWithdrawn(noteId))]);

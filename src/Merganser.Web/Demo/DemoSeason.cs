@@ -13,9 +13,7 @@ internal sealed class DemoSeason(Func<TimeSpan, PaperStore> earlier)
     private static readonly (int Ago, int Yards, double Spread)[] Days =
     [
         (191, 20, 1.75),
-        (160, 20, 1.5),
         (127, 30, 1.45),
-        (88, 20, 1.2),
         (61, 30, 1.15),
         (33, 20, .95),
         (12, 20, 1.0),

@@ -1,4 +1,6 @@
+using System.Text;
 using Merganser.Core.Bows;
+using Merganser.Core.Figures;
 using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
@@ -7,6 +9,7 @@ using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Guard;
+using Merganser.Web.Words;
 
 namespace Merganser.Web.Paper;
 
@@ -109,6 +112,29 @@ public static class PaperEndpoints
             (string id, HitInput input, PaperStore papers, PaperDesk desk) =>
                 desk.View(papers.Mark(id, ClientId.Checked(input.Id), input.Read()))
         );
+        api.MapPost(
+            "/sets/{id}/hits/table",
+            (string id, HitsTableInput input, PaperStore papers, PaperDesk desk) =>
+                desk.View(
+                    papers.MarkAll(
+                        id,
+                        ClientId.Checked(input.Id),
+                        stage =>
+                            stage.AtTarget
+                                ? HitsCsv.Read(input.Text, stage)
+                                : throw new RefusedException("other-stage", GroupSays.HitsOfATarget)
+                    )
+                )
+        );
+        api.MapGet(
+                "/papers/{id}/hits.csv",
+                (string id, PaperStore papers, Listener listener) =>
+                {
+                    var paper = papers.Get(id);
+                    return Results.Text(HitsCsv.Of(paper, listener.Of(paper.Bow.Id)), "text/csv", Encoding.UTF8);
+                }
+            )
+            .Produces<string>(200, "text/csv");
         api.MapPost(
             "/papers/{id}/sight-marks",
             (string id, SightMarkInput input, PaperStore papers, PaperDesk desk) =>

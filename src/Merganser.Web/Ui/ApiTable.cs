@@ -78,6 +78,8 @@ internal static class ApiTable
             ["POST /api/papers/{id}/sets"] = new("papers", "Begins the next set"),
             ["POST /api/sets/{id}/shots"] = new("papers", "Marks a shot"),
             ["POST /api/sets/{id}/hits"] = new("papers", "Marks where an arrow struck a target"),
+            ["POST /api/sets/{id}/hits/table"] = new("papers", "Marks a table of hits at once, all of them or none"),
+            ["GET /api/papers/{id}/hits.csv"] = new("papers", "Every hit of a paper as comma-separated text"),
             ["POST /api/papers/{id}/sight-marks"] = new(
                 "papers",
                 "Moves the sight: for heads alone, or in a walk-back for all arrows"

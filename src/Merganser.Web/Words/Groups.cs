@@ -98,6 +98,7 @@ public static class GroupWords
                 $"Usual: {bare} bare against fletched at {bareAt}, {heads} with heads at {headsAt}. Strict is half of it.",
             PaperExpects(var right, var up, var tested, var agrees) =>
                 $"Paper with the bow as it stands lets {(tested == ArrowKind.Bare ? "bare shafts" : "heads")} land {new StruckAt(right, up)}: {Agreed(agrees)}.",
+            TableLine(var line, var what) => $"Line {line}: {what}",
             TimesTheTear(var times, var at) =>
                 $"At {at} an offset is about {times} times the tear, give or take a third; tail right is left at the target.",
             HeadsDrag(var low) => $"About {low} of low is the head’s own drag: no tear, and the sight’s to answer.",
@@ -149,6 +150,10 @@ public static class GroupWords
             GroupSays.HeadsCut => $"Heads cut: on and off with a wrench, never by hand, nock end away from you.",
             GroupSays.HeadsQuiver => $"A covered quiver until the shot; blades as the maker’s sheet says.",
             GroupSays.HeadsBackstop => $"A target made for broadheads, and a clear backstop behind it.",
+            GroupSays.ATableHasItsColumns =>
+                $"The first line names the columns; right and up are wanted, arrow, number, flight, distance, way and sightFor may stand beside them.",
+            GroupSays.NoHitInTheTable => $"No hit stands in this table.",
+            GroupSays.HitsOfATarget => $"A table of hits is taken in at a target.",
             GroupSays.PaperDisagrees => $"Paper and target disagree: move nothing yet.",
             GroupSays.LookAtWhatDiffers =>
                 $"Look at which face of the paper was read, at contact of vanes or cables, the nock’s fit, the grip. Then shoot both again: from five pairs on the target is believed.",

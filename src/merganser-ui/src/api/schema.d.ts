@@ -812,6 +812,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sets/{id}/hits/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Marks a table of hits at once, all of them or none */
+        post: operations["postSetsByIdHitsTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/hits.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every hit of a paper as comma-separated text */
+        get: operations["getPapersByIdHitsCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/papers/{id}/sight-marks": {
         parameters: {
             query?: never;
@@ -3066,6 +3100,11 @@ export interface components {
             way?: null | components["schemas"]["WayShot"];
             /** Format: double */
             sightFor?: null | number;
+        };
+        /** @description A table of hits as text, its first line the names of its columns. */
+        HitsTableInput: {
+            id: null | string;
+            text: null | string;
         };
         /** @description A place on the sheet as it was read, inches, x right and y up; finite. */
         Hole: {
@@ -6905,6 +6944,56 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postSetsByIdHitsTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HitsTableInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getPapersByIdHitsCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
             default: components["responses"]["problem"];

@@ -94,10 +94,12 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
 
   const loading = !work.newest.data || !arrows.data || !bow.data;
   const begin = async () => {
-    if (await work.start(plan)) {
-      seenBeforeYouShoot();
-      setPlanning(null);
-    }
+    const begun = await work.start(plan);
+    if (!begun) return;
+    seenBeforeYouShoot();
+    setPlanning(null);
+    // What is marked on a sheet is worked on at the paper's stop, wherever it was planned.
+    if (at === 'groups' && !isAtTarget(begun.sets.at(-1))) void navigate(`/bows/${bowId}/paper`);
   };
   return (
     <Page>

@@ -130,7 +130,7 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
             label={
               plan.stages[0]!.walk
                 ? 'Distance of the zero'
-                : plan.stages[0]!.atTarget
+                : plan.stages[0]!.atTarget || plan.stages[0]!.nockEnd
                   ? 'Distance to the target'
                   : 'Distance to the paper'
             }

@@ -5,8 +5,9 @@ import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
 import { Key, Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
-import { freshHit, halfFor, kindOfKey, markedWith, toldBy } from './target/groupTypes';
+import { freshHit, fromOf, halfFor, kindOfKey, markedWith, toldBy } from './target/groupTypes';
 import { AtTarget } from './target/AtTarget';
+import { HitsTable } from './target/HitsTable';
 import { useSightMark } from './target/useSightMark';
 import { FilmStrip } from './FilmStrip';
 import { LadderPanel } from './LadderPanel';
@@ -14,16 +15,7 @@ import { LearnedPanel } from './LearnedPanel';
 import { readMarking, writeMarking } from './markingDraft';
 import { MovePanel } from './MovePanel';
 import { NextArrow } from './NextArrow';
-import {
-  freshMarking,
-  isMarked,
-  type Marking,
-  type Paper,
-  type Purpose,
-  type Shot,
-  type ShotSet,
-  type Side,
-} from './paperTypes';
+import { freshMarking, isMarked, type Marking, type Paper, type Purpose, type Shot, type Side } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { SessionFoot } from './SessionFoot';
 import { SetSheet } from './SetSheet';
@@ -32,6 +24,7 @@ import { SessionWays, type Way } from './SessionWays';
 import { ShotsPanel } from './ShotsPanel';
 import { StageRail } from './StageRail';
 import { OpenAgain, TakeBack } from './TakeBack';
+import { focusSheet } from './sheetHands';
 import { usePaperMoves } from './usePaperMoves';
 import { isAtTarget, stageOf, typedStage } from './stages';
 import type { NextSet, PaperWork } from './usePaperWork';
@@ -50,11 +43,6 @@ interface Props {
   goSizes: () => void;
   goCheck: (kind: string) => void;
 }
-
-/** From where the last hit of a walk-back was shot. */
-const fromOf = (set: ShotSet) => (set.shots.at(-1)?.yards ? `${set.shots.at(-1)!.yards} yd` : '');
-
-const focusSheet = () => document.querySelector<SVGElement>('[data-testid=marking-sheet]')?.focus();
 
 /** A paper in work. */
 export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStart, goNocks, goSizes, goCheck }: Props) {
@@ -240,7 +228,11 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
               />
             )}
             {way === 'shots' && (
-              <ShotsPanel set={shown} onMark={(shot, reason, doubtful) => void markShot(shot, reason, doubtful)} />
+              <ShotsPanel
+                set={shown}
+                after={isAtTarget(shown) && <HitsTable paper={paper} set={last} work={work} />}
+                onMark={(shot, reason, doubtful) => void markShot(shot, reason, doubtful)}
+              />
             )}
             {way === 'ladder' && (
               <LadderPanel

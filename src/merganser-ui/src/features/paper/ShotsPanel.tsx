@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Key, Plain } from '../../parts/Buttons';
 import { Empty } from '../../parts/Empty';
 import { TextLine } from '../../parts/TextLine';
@@ -15,16 +15,19 @@ const reasons = ['the rest did not drop', 'torqued grip', 'plucked release', 'to
 
 interface Props {
   set: ShotSet;
+  /** What stands beneath the shots. */
+  after?: ReactNode;
   onMark: (shot: Shot, reason: string | null, doubtful?: boolean) => void;
 }
 
 /** Every shot of the set; a void one keeps its place and its reason, a doubted one counts for less. */
-export function ShotsPanel({ set, onMark }: Props) {
+export function ShotsPanel({ set, after, onMark }: Props) {
   const [open, setOpen] = useState<string | null>(null);
   if (set.shots.length === 0)
     return (
       <Pane>
         <Empty title="No shots in this set yet" />
+        {after}
       </Pane>
     );
   return (
@@ -54,6 +57,7 @@ export function ShotsPanel({ set, onMark }: Props) {
           />
         ))}
       </ol>
+      {after}
     </Pane>
   );
 }

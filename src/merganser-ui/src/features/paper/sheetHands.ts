@@ -40,3 +40,6 @@ export function placeUnder(
 
 /** A place as it is kept: hundredths of an inch. */
 const rounded = (inches: number) => Math.round(inches * 100) / 100;
+
+/** What is marked next has the keys. */
+export const focusSheet = () => document.querySelector<SVGElement>('[data-testid=marking-sheet]')?.focus();

@@ -157,6 +157,10 @@ export function usePaperWork(bowId: string) {
         };
         return answer(api.POST('/api/sets/{id}/shots', { params: { path: { id: setId } }, body }));
       }),
+    hitsTable: (setId: string, text: string) =>
+      act(`table ${setId} ${text}`, (id) =>
+        answer(api.POST('/api/sets/{id}/hits/table', { params: { path: { id: setId } }, body: { id, text } })),
+      ),
     markShot: (shot: Shot, reason: string | null, doubtful = false) =>
       act(`mark ${shot.id} ${reason} ${doubtful}`, (id) =>
         answer(

@@ -114,6 +114,9 @@ export const walkDistances = (set: ShotSet) =>
 /** What counts of one walk at a distance. */
 export const hitsAt = (set: ShotSet, yards: number) => counted(set).filter((shot) => shot.yards === yards);
 
+/** From where the last hit of a walk-back was shot, as it is typed. */
+export const fromOf = (set: ShotSet) => (set.shots.at(-1)?.yards ? `${set.shots.at(-1)!.yards} yd` : '');
+
 /** Hits of a walk at one distance before the next is gone to. */
 const WALK_EACH = 5;
 
