@@ -110,7 +110,13 @@ export function MarkingPanel(props: Props) {
       <ChoiceRow label="Scale of the sheet" value={px} choices={scales} onChange={onScale} />
       <p className={w.muted}>
         Keys: arrows move the cross {figure(0.05, 'in', 2)}, with Shift {figure(0.25, 'in', 2)}. <kbd>Enter</kbd> sets
-        the hole, then the tail, then keeps the shot. <kbd>F</kbd> turns the sheet, <kbd>Esc</kbd> leaves.
+        the {nock ? 'point, then the nock end' : 'hole, then the tail'}, then keeps the shot.{' '}
+        {!nock && (
+          <>
+            <kbd>F</kbd> turns the sheet,{' '}
+          </>
+        )}
+        <kbd>Esc</kbd> leaves.
       </p>
     </Pane>
   );

@@ -151,7 +151,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
         if (arrow) setMarking({ ...marking, arrow });
         else if (told) setMarking({ ...marking, ...told.marks });
       } else if (marking) {
-        if (key === 'f')
+        // A nock end in a target has one face.
+        if (key === 'f' && last.nockEnd === null)
           setMarking({ ...marking, side: marking.side === 'shootingSide' ? 'targetSide' : 'shootingSide' });
       } else if (key === 'm') look('move');
       else if (key === 'v') look('shots');
