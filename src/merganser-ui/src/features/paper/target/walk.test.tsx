@@ -1,6 +1,6 @@
-import { screen } from '@testing-library/react';
+import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it, vi } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { driftPaths, walkFrame } from '../../../drawing/walk';
 import { sent } from '../../../testing/fixtures';
 import { show } from '../../../testing/show';
@@ -12,6 +12,8 @@ import { freshHit, kindOfKey, markedWith, walkDistances } from './groupTypes';
 import { HitPanel } from './HitPanel';
 import { SightingSheet } from './TargetSheet';
 import { WalkSheet } from './WalkSheet';
+
+afterEach(cleanup);
 
 const at = (yards: number, count: number, mean: number | null) => ({
   yards,

@@ -1,5 +1,5 @@
-import { fireEvent, screen } from '@testing-library/react';
-import { describe, expect, it, vi } from 'vitest';
+import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { sizesFrame } from '../../../drawing/sizes';
 import { sent } from '../../../testing/fixtures';
 import { answering, show } from '../../../testing/show';
@@ -11,6 +11,11 @@ import { freshHit, isOpen, markedWith, toldBy } from './groupTypes';
 import { HitPanel } from './HitPanel';
 import { RangingPanel } from './RangingPanel';
 import { RangeSheet, WaysSheet } from './WaysSheet';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
 
 const each = (way: 'first' | 'second', name: string, count: number) => ({
   way,
