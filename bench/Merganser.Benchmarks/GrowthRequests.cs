@@ -44,7 +44,8 @@ public static class GrowthRequests
         var shot = (string)paper["sets"]!.AsArray()[^1]!["shots"]!.AsArray()[0]!["id"]!;
         var arrow = (await Ask($"/api/bows/{bow}/arrows"))[0]!;
         var arrowId = (string)arrow["id"]!;
-        var adjusters = (await Ask($"/api/bows/{bow}"))["adjusters"]!.AsArray();
+        var whole = await Ask($"/api/bows/{bow}");
+        var (adjusters, archer) = (whole["adjusters"]!.AsArray(), (string)whole["archerId"]!);
         var dozen = (string?)(await Ask($"/api/bows/{bow}/dozens"))["dozens"]!.AsArray().FirstOrDefault()?["id"];
         var turned = adjusters.First(a => (int)a!["upper"]! - (int)a["lower"]! > 3)!;
         var (kind, at) = ((string)turned["kind"]!, (int)turned["position"]!);
@@ -62,6 +63,8 @@ public static class GrowthRequests
             new("changes", $"/api/bows/{bow}/changes"),
             new("a paper", $"/api/papers/{paperId}"),
             new("learned", $"/api/bows/{bow}/response"),
+            new("sizes", $"/api/bows/{bow}/group-sizes"),
+            new("guesses", $"/api/archers/{archer}/range-guesses"),
             new("tolerated", $"/api/bows/{bow}/tolerated"),
             new("arrows", $"/api/bows/{bow}/arrows"),
             new("beside", $"/api/bows/{bow}/beside"),

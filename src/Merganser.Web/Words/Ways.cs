@@ -46,7 +46,7 @@ public static class WayWords
                 $"As usual: single arrows stray {spread} at {at}, before it {before}. No change is shown.",
             DayShot(var spread, var low, var high, var six, var hits) =>
                 $"{spread} ({low:bare} to {high:bare}); six arrows {six}; {hits:hit}",
-            ShotFrom(var yards) => $"from {yards:and}",
+            ShotFrom(var yards) => $"{yards:and}",
             SizeAt(SizeLabel.Newest, var at) => $"Spread of a shot at {at}",
             SizeAt(SizeLabel.Before, var at) => $"The days before, at {at}",
             SizeAt(_, var at) => $"Mean radius of six at {at}",

@@ -120,7 +120,7 @@ export function SizesPage({ bowId }: { bowId: string }) {
                   <tr key={day.day}>
                     <th scope="row">{dayOf(day.day)}</th>
                     <td className={w.tabular}>{day.words}</td>
-                    <td>{day.from.replace('from ', '')}</td>
+                    <td>{day.from}</td>
                   </tr>
                 ))}
               </tbody>
