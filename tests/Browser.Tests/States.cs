@@ -150,7 +150,7 @@ public static class States
             Press("Range error", "[aria-label='How wrong the sight is set']")
         ),
         new("sizes of groups", $"{Hunter}/groups?way=sizes", "[data-testid=sizes-figures]"),
-        new("sizes, none yet", $"{Compound}/groups?way=sizes", "[data-testid=words]"),
+        new("sizes, none yet", $"{Compound}/groups?way=sizes", "main h1"),
         new("finished session", $"{Barebow}/groups", Advice, Press("I accept this", "[data-testid=go]")),
         new("recurve paper", $"{Recurve}/paper", Advice),
         new("groups to come", $"{Compound}/groups", "h1"),

@@ -59,11 +59,10 @@ export function SizesPage({ bowId }: { bowId: string }) {
       <Main className={s.page}>
         <SizesChart sizes={data} />
         <Pane label="How well it is shot" roomy>
-          <h1 data-testid="words">{data.words}</h1>
-          {data.days.length === 0 && (
-            <Empty title="Nothing to measure yet">
-              Hits of groups, walk-backs and pins are read as they are marked; two at one aiming point begin a group.
-            </Empty>
+          {data.days.length > 0 ? (
+            <h1 data-testid="words">{data.words}</h1>
+          ) : (
+            <Empty title={data.words}>Hits of groups, walk-backs and pins are read as they are marked.</Empty>
           )}
           {data.figures.length > 0 && (
             <div className={r.figures} data-testid="sizes-figures">
