@@ -26,6 +26,9 @@ public readonly record struct Impact(double X, double Y)
 /// </summary>
 public sealed class ArrowGroup
 {
+    /// <summary>Nobody marks a place closer than this, inches: hits on one place are no closer either.</summary>
+    public const double MarkedTo = .02;
+
     /// <summary>Sizes are told as if so many arrows had been shot.</summary>
     public const int UsualArrows = 6;
 
@@ -51,6 +54,17 @@ public sealed class ArrowGroup
 
     /// <summary>Sum of the squares about the centre, in².</summary>
     public double Squares { get; }
+
+    /// <summary>Each arrow from the centre, times √(n/(n−1)): as far as it strays from the true one in the
+    /// mean.</summary>
+    public IEnumerable<Impact> Strays
+    {
+        get
+        {
+            var about = Math.Sqrt(Count / (Count - 1.0));
+            return Impacts.Select(i => new Impact(about * (i.X - Centre.X), about * (i.Y - Centre.Y)));
+        }
+    }
 
     /// <summary>Degrees of freedom of the spread, both axes together.</summary>
     public int Freedom => 2 * (Count - 1);

@@ -25,11 +25,15 @@ internal sealed partial class GroupAdvice
     private readonly TargetScale scale;
     private readonly TuningState state;
 
+    /// <summary>What paper lets one expect with the bow as it stands; null where none was shot so.</summary>
+    private readonly PaperExpectation? paper;
+
     private GroupAdvice(TuningSession session)
     {
         var now = session.Now.Groups is null ? session.Sets.Last(s => s.Groups is not null) : session.Now;
         (this.session, groups, state) = (session, now.Groups!, session.State);
         scale = groups.Scale;
+        paper = session.PaperBefore(groups);
     }
 
     /// <summary>What is advised at the target in work.</summary>
@@ -54,7 +58,7 @@ internal sealed partial class GroupAdvice
 
         var advice = session.Adviser.Advise(state);
         var evidence = Evidence(advice);
-        if (Paper is { Agrees: PaperAgrees.OtherSide } && groups.Pairs < TargetDecides)
+        if (paper is { Agrees: PaperAgrees.OtherSide } && groups.Pairs < TargetDecides)
         {
             return Advice.To(
                 AdviceKind.Contradiction,
@@ -183,12 +187,9 @@ internal sealed partial class GroupAdvice
         );
     }
 
-    /// <summary>What paper lets one expect with the bow as it stands; null where none was shot so.</summary>
-    private PaperExpectation? Paper => session.PaperBefore(groups);
-
     private IEnumerable<Evidence> PaperSays()
     {
-        if (Paper is { } paper)
+        if (paper is not null)
         {
             yield return new Evidence(
                 paper.Words(groups.TestedKind),

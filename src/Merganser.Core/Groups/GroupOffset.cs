@@ -42,7 +42,7 @@ public sealed class GroupOffset
         (Group, Other) = (group, other);
         Offset = group.Centre - other.Centre;
         Freedom = group.Freedom + other.Freedom;
-        Spread = Math.Max(MarkedTo, Math.Sqrt((group.Squares + other.Squares) / Freedom));
+        Spread = Math.Max(ArrowGroup.MarkedTo, Math.Sqrt((group.Squares + other.Squares) / Freedom));
         Pairs = PairsOf(group.Count, other.Count);
         F = Pairs * Offset.Square / 2 / (Spread * Spread);
         P = ChanceOf(F, Freedom);
@@ -89,9 +89,12 @@ public sealed class GroupOffset
     }
 
     /// <summary>What is shown, held to 5 % over all the looks of a session.</summary>
-    public GroupVerdict Verdict(LookingRule looks) =>
-        P < Threshold(looks) ? GroupVerdict.Clear
-        : P < LikelyBelow ? GroupVerdict.Likely
+    public GroupVerdict Verdict(LookingRule looks) => VerdictOf(P, Threshold(looks));
+
+    /// <summary>What a p shows that is clear below a threshold.</summary>
+    internal static GroupVerdict VerdictOf(double p, double threshold) =>
+        p < threshold ? GroupVerdict.Clear
+        : p < LikelyBelow ? GroupVerdict.Likely
         : GroupVerdict.NoDifferenceShown;
 
     /// <summary>The p that holds 5 % over the looks of a session, by 400,000 sessions without any offset.</summary>
@@ -155,9 +158,6 @@ public sealed class GroupOffset
         var f = t2 * (n + m - 3) / (2.0 * within);
         return (t2, ChanceOf(f, n + m - 3));
     }
-
-    /// <summary>Nobody marks a place closer than this, inches: hits on one place are no closer either.</summary>
-    private const double MarkedTo = 0.02;
 
     private const int LeastForHotelling = 5;
     private const int Most = 60;

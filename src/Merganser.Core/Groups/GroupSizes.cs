@@ -35,11 +35,11 @@ public sealed class DaySize
 {
     /// <param name="day">When it began.</param>
     /// <param name="ends">Ends of two hits at least, their places in inches for each yard.</param>
-    /// <param name="hits">How many hits.</param>
     /// <param name="yards">From where.</param>
-    public DaySize(DateTimeOffset day, IReadOnlyList<ArrowGroup> ends, int hits, IReadOnlyList<double> yards)
+    public DaySize(DateTimeOffset day, IReadOnlyList<ArrowGroup> ends, IReadOnlyList<double> yards)
     {
-        (Day, Ends, Hits, Yards) = (day, ends, hits, yards);
+        (Day, Ends, Yards) = (day, ends, yards);
+        Hits = ends.Sum(e => e.Count);
         Squares = ends.Sum(e => e.Squares);
         Freedom = ends.Sum(e => e.Freedom);
     }
@@ -86,8 +86,6 @@ public sealed class GroupSizes
     /// <summary>Nobody marks nearer than this, inches for each yard.</summary>
     private const double MarkedTo = .001;
 
-    private readonly IReadOnlyList<DaySize> earlier;
-
     /// <param name="hits">Hits of one archer, in the order in which they were shot.</param>
     /// <param name="asked">Which of them are looked at.</param>
     public GroupSizes(IReadOnlyList<HandHit> hits, SizesAsked asked)
@@ -103,7 +101,7 @@ public sealed class GroupSizes
                 .Select(day => DayOf([.. day]))
                 .OfType<DaySize>(),
         ];
-        earlier = [.. Days.SkipLast(1)];
+        DaySize[] earlier = [.. Days.SkipLast(1)];
         var counts = own.CountBy(h => h.Yards).ToDictionary();
         At = asked.Yards ?? (counts.Count == 0 ? Usual : counts.MaxBy(c => (c.Value, -c.Key)).Key);
         if (Days.Count == 0)
@@ -111,11 +109,19 @@ public sealed class GroupSizes
             return;
         }
 
-        Strings = Days[^1].Hits >= StringTest.LeastArrows ? new StringTest(Days[^1].Ends) : null;
-        Changed =
-            earlier.Count == 0 || Days[^1].Hits < TwoWays.LeastOfEach
-                ? null
-                : new SizeTest(Days[^1].Ends, [.. earlier.SelectMany(d => d.Ends)]);
+        var now = Days[^1];
+        Strings = now.Hits >= StringTest.LeastArrows ? new StringTest(now.Ends) : null;
+        if (earlier.Length == 0)
+        {
+            return;
+        }
+
+        Before = new DaySize(
+            earlier[0].Day,
+            [.. earlier.SelectMany(d => d.Ends)],
+            [.. earlier.SelectMany(d => d.Yards).Distinct().Order()]
+        );
+        Changed = now.Hits < TwoWays.LeastOfEach ? null : new SizeTest(now.Ends, Before.Ends);
     }
 
     /// <summary>Where nothing was shot, yards.</summary>
@@ -134,15 +140,7 @@ public sealed class GroupSizes
     public DaySize? Now => Days.Count == 0 ? null : Days[^1];
 
     /// <summary>The days before it, their ends pooled: what is usual of this archer. Null for none.</summary>
-    public DaySize? Before =>
-        earlier.Count == 0
-            ? null
-            : new DaySize(
-                earlier[0].Day,
-                [.. earlier.SelectMany(d => d.Ends)],
-                earlier.Sum(d => d.Hits),
-                [.. earlier.SelectMany(d => d.Yards).Distinct().Order()]
-            );
+    public DaySize? Before { get; }
 
     /// <summary>The newest day against those before it; null for none, or for few hits.</summary>
     public SizeTest? Changed { get; }
@@ -174,11 +172,6 @@ public sealed class GroupSizes
         ];
         return groups.Sum(g => g.Squares) <= MarkedTo * MarkedTo
             ? null
-            : new DaySize(
-                day[0].At,
-                groups,
-                ends.Sum(e => e.Length),
-                [.. ends.Select(e => e[0].Yards).Distinct().Order()]
-            );
+            : new DaySize(day[0].At, groups, [.. ends.Select(e => e[0].Yards).Distinct().Order()]);
     }
 }

@@ -104,9 +104,6 @@ public sealed class HeadComparison
     /// <summary>The head that is shot to learn on, never at game: blunt, of the same weight.</summary>
     public const string Practice = "P";
 
-    /// <summary>Nobody marks a place closer than this, inches.</summary>
-    private const double MarkedTo = 0.02;
-
     /// <param name="hits">Hits of heads.</param>
     public HeadComparison(IReadOnlyList<ShotMarked> hits)
     {
@@ -129,7 +126,7 @@ public sealed class HeadComparison
         {
             var within = groups.Sum(g => g.Sum(h => (h.Impact - Middle(g)).Square)) / Freedom.Within;
             var between = Heads.Sum(h => h.Count * h.FromAll.Square) / Freedom.Between;
-            F = between / Math.Max(MarkedTo * MarkedTo, within);
+            F = between / Math.Max(ArrowGroup.MarkedTo * ArrowGroup.MarkedTo, within);
             P = 1 - FisherSnedecor.CDF(Freedom.Between, Freedom.Within, F.Value);
         }
     }

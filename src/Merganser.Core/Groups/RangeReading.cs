@@ -19,9 +19,6 @@ public sealed class RangeReading
     private const double Interval = .975;
     private const double DiffersBelow = .01;
 
-    /// <summary>Nobody marks a place closer than this, inches.</summary>
-    private const double MarkedTo = .02;
-
     private readonly IReadOnlyList<double> far;
     private readonly IReadOnlyList<double> near;
 
@@ -49,7 +46,10 @@ public sealed class RangeReading
         }
 
         Freedom = Count - 2;
-        Spread = Math.Max(MarkedTo, Math.Sqrt((SquaresOf(far) + SquaresOf(near)) / Freedom));
+        Spread = Math.Max(
+            ArrowGroup.MarkedTo,
+            Math.Sqrt((SumOfSquares.AboutMean(far) + SumOfSquares.AboutMean(near)) / Freedom)
+        );
         var half = StudentT.InvCDF(0, 1, Freedom, Interval) * Standard / 2;
         Cost = ((Far.Up - Near.Up) / 2, half);
         var bent = Far.Computed is { } high && Near.Computed is { } low ? (high + low) / 2 : 0;
@@ -171,10 +171,4 @@ public sealed class RangeReading
     private double Standard => Spread * Math.Sqrt((1.0 / far.Count) + (1.0 / near.Count));
 
     private double Afford(double cost) => RangeTrial.Allowed / cost * Error;
-
-    private static double SquaresOf(IReadOnlyList<double> heights)
-    {
-        var mean = heights.Average();
-        return heights.Sum(h => (h - mean) * (h - mean));
-    }
 }

@@ -45,7 +45,7 @@ public sealed class RangingError
         this.guesses = guesses;
         Count = guesses.Count;
         Lean = Count == 0 ? 0 : guesses.Average(g => g.Share);
-        squares = guesses.Sum(g => (g.Share - Lean) * (g.Share - Lean));
+        squares = Count == 0 ? 0 : SumOfSquares.AboutMean([.. guesses.Select(g => g.Share)]);
         Spread = Count < 2 ? 0 : Math.Max(LeastSpread, Math.Sqrt(squares / (Count - 1)));
     }
 
@@ -85,11 +85,10 @@ public sealed class RangingError
             let to = place == Ends.Length ? (double?)null : Ends[place]
             let own = guesses.Where(g => g.Measured >= @from && (to is null || g.Measured < to)).ToArray()
             where own.Length > 0
-            let mean = own.Average(g => g.Off)
             let spread = own.Length < 2
                 ? (double?)null
-                : Math.Sqrt(own.Sum(g => (g.Off - mean) * (g.Off - mean)) / (own.Length - 1))
-            select new GuessesBetween(@from, to, own.Length, mean, spread),
+                : Math.Sqrt(SumOfSquares.AboutMean([.. own.Select(g => g.Off)]) / (own.Length - 1))
+            select new GuessesBetween(@from, to, own.Length, own.Average(g => g.Off), spread),
         ];
 
     /// <summary>What is known of it, or how many are wanting.</summary>

@@ -10,7 +10,6 @@ namespace Merganser.Core.Groups;
 /// </summary>
 public sealed class SizeTest
 {
-    private const double LikelyBelow = .05;
     private const double Interval = .975;
 
     /// <summary>A radius varies by √(4/π − 1) of its mean, where arrows scatter alike both ways (Rayleigh).</summary>
@@ -29,11 +28,12 @@ public sealed class SizeTest
         Freedom = one.Length + two.Length - 2;
         var (mean, meanOther) = (Math.Max(MarkedTo, one.Average()), Math.Max(MarkedTo, two.Average()));
         Ratio = mean / meanOther;
+        var (ofOne, ofTwo) = (SumOfSquares.AboutMean(one), SumOfSquares.AboutMean(two));
         var share = (1.0 / one.Length) + (1.0 / two.Length);
-        var variance = Math.Max(MarkedTo * MarkedTo, (SquaresOf(one) + SquaresOf(two)) / Freedom);
+        var variance = Math.Max(MarkedTo * MarkedTo, (ofOne + ofTwo) / Freedom);
         F = Math.Pow(one.Average() - two.Average(), 2) / (variance * share);
         P = NoncentralF.Chance(1, Freedom, F);
-        var relative = ((SquaresOf(one) / (mean * mean)) + (SquaresOf(two) / (meanOther * meanOther))) / Freedom;
+        var relative = ((ofOne / (mean * mean)) + (ofTwo / (meanOther * meanOther))) / Freedom;
         var plus = StudentT.InvCDF(0, 1, Freedom, Interval) * Math.Sqrt(relative * share);
         (Low, High) = (Ratio * Math.Exp(-plus), Ratio * Math.Exp(plus));
     }
@@ -68,10 +68,7 @@ public sealed class SizeTest
     public double P { get; }
 
     /// <summary>What is shown.</summary>
-    public GroupVerdict Verdict =>
-        P < Threshold ? GroupVerdict.Clear
-        : P < LikelyBelow ? GroupVerdict.Likely
-        : GroupVerdict.NoDifferenceShown;
+    public GroupVerdict Verdict => GroupOffset.VerdictOf(P, Threshold);
 
     /// <summary>
     /// Chance that so many of each show groups of which one is so many times as wide: the noncentral F of the same test
@@ -86,31 +83,26 @@ public sealed class SizeTest
         return NoncentralF.Power(1, (2 * each) - 2, lambda, Threshold);
     }
 
+    /// <summary>So many of each show a group twice as wide four times in five.</summary>
+    public static int WantedForTwice => ForTwice.Value;
+
+    /// <summary>And one half as wide again.</summary>
+    public static int WantedForHalfAgain => ForHalfAgain.Value;
+
+    private static readonly Lazy<int> ForTwice = new(() => Wanted(TwoWays.TwiceAsWide));
+    private static readonly Lazy<int> ForHalfAgain = new(() => Wanted(TwoWays.HalfAgain));
+
     /// <summary>So many of each show it four times in five.</summary>
     public static int Wanted(double ratio) =>
         Enumerable
             .Range(TwoWays.LeastOfEach, Most - TwoWays.LeastOfEach)
             .First(each => Power(each, ratio) >= NoncentralF.Wanted);
 
-    /// <summary>Nobody marks a place closer than this, inches.</summary>
-    private const double MarkedTo = 0.02;
-
+    private const double MarkedTo = ArrowGroup.MarkedTo;
     private const int Most = 500;
 
     private static double[] RadiiOf(IReadOnlyList<ArrowGroup> groups) =>
-        [
-            .. groups.SelectMany(g =>
-            {
-                var about = Math.Sqrt(g.Count / (g.Count - 1.0));
-                return g.Impacts.Select(i => about * (i - g.Centre).Length);
-            }),
-        ];
-
-    private static double SquaresOf(double[] radii)
-    {
-        var mean = radii.Average();
-        return radii.Sum(r => (r - mean) * (r - mean));
-    }
+        [.. groups.SelectMany(g => g.Strays).Select(s => s.Length)];
 }
 
 /// <summary>
@@ -122,11 +114,11 @@ public sealed class StringTest
     /// <param name="groups">Groups, of two arrows at least each.</param>
     public StringTest(IReadOnlyList<ArrowGroup> groups)
     {
-        Impact[] strays = [.. groups.SelectMany(StraysOf)];
+        Impact[] strays = [.. groups.SelectMany(g => g.Strays)];
         double[] more = [.. strays.Select(s => Math.Abs(s.Y) - Math.Abs(s.X))];
         Freedom = Math.Max(1, strays.Length - groups.Count);
         var mean = more.Average();
-        var variance = Math.Max(1e-6, more.Sum(m => (m - mean) * (m - mean)) / Freedom);
+        var variance = Math.Max(1e-6, SumOfSquares.AboutMean(more) / Freedom);
         Ratio = Math.Sqrt(strays.Sum(s => s.Y * s.Y) / Math.Max(1e-6, strays.Sum(s => s.X * s.X)));
         F = mean * mean * strays.Length / variance;
         P = NoncentralF.Chance(1, Freedom, F);
@@ -157,10 +149,4 @@ public sealed class StringTest
 
     /// <summary>True where hits stand in strings up and down.</summary>
     public bool Strung { get; }
-
-    private static IEnumerable<Impact> StraysOf(ArrowGroup group)
-    {
-        var about = Math.Sqrt(group.Count / (group.Count - 1.0));
-        return group.Impacts.Select(i => new Impact(about * (i.X - group.Centre.X), about * (i.Y - group.Centre.Y)));
-    }
 }

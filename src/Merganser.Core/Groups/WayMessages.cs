@@ -98,7 +98,6 @@ public enum WaySays
     RatioLabel,
     MeanRadiusOfSix,
     SayWhichWay,
-    SayTheNames,
     NamesDiffer,
     WaysAtTarget,
     OnlyOneDiffers,

@@ -67,7 +67,7 @@ internal static class WaysAdvice
             );
             yield return new Evidence(
                 Would(ways.Least),
-                new HalfAgainTakes(SizeTest.Wanted(TwoWays.HalfAgain)),
+                new HalfAgainTakes(SizeTest.WantedForHalfAgain),
                 WaySays.MoreOfEachWay
             );
         }

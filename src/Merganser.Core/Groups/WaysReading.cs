@@ -84,7 +84,7 @@ public sealed class WaysReading
     public LookingRule Looks => LookingRule.Beyond;
 
     /// <summary>More of each way that show groups twice as wide four times in five.</summary>
-    public int More => Math.Max(0, SizeTest.Wanted(TwoWays.TwiceAsWide) - Least);
+    public int More => Math.Max(0, SizeTest.WantedForTwice - Least);
 
     /// <summary>The tighter way where that is clear.</summary>
     public WayGroup? Tighter => Size is { Verdict: GroupVerdict.Clear } size ? (size.Ratio < 1 ? First : Second) : null;

@@ -48,64 +48,54 @@ public static class SessionActs
         string set,
         IMarked marked,
         bool settling
-    )
-    {
-        var stage = session.Sets.First(s => s.Id == set).Begun.Stage;
-        var shot = marked.Read(set, stage);
-        CheckKind(stage, shot.Arrow);
-        CheckSound(session);
-        List<NewAct> acts = [];
-        var now = session.Now;
-        if (
-            now.Id == set
-            && now.Shots.Count > 0
-            && (session.Moves.Any(m => m.AfterSet == now.Number && m.Corrects is null) || now.Rig != session.Rig)
-        )
-        {
-            var next = $"{id}-set";
-            acts.Add(new NewAct(next, now.Begun with { Instead = null }));
-            shot = shot with { Set = next };
-        }
+    ) => MarkAll(session, id, set, [marked], settling ? 1 : 0);
 
-        acts.Add(new NewAct(id, shot));
-        if (settling)
-        {
-            acts.Add(new NewAct($"{id}-settles", new ShotVoided(id, Settles)));
-        }
-
-        return [.. acts, .. Reopening(session, id)];
-    }
-
-    /// <summary>Marks a table of hits at once: all of them, or none.</summary>
+    /// <summary>Marks hits at once, as a table has them: all of them, or none.</summary>
     /// <param name="session">The session.</param>
     /// <param name="id">The act's id, that of the first; those of the others follow from it.</param>
     /// <param name="set">The set they are marked for.</param>
     /// <param name="marked">The hits, one at least.</param>
-    /// <param name="settling">True while new string work settles.</param>
+    /// <param name="settling">So many of them still settle new string work: they are kept and not read.</param>
     /// <exception cref="RefusedException">The bow is unsound, or a hit cannot be read.</exception>
     public static IReadOnlyList<NewAct> MarkAll(
         TuningSession session,
         string id,
         string set,
         IReadOnlyList<IMarked> marked,
-        bool settling
+        int settling
     )
     {
-        List<NewAct> acts = [.. Mark(session, id, set, marked[0], settling)];
         var stage = session.Sets.First(s => s.Id == set).Begun.Stage;
-        var into = acts.Select(a => a.Act).OfType<ShotMarked>().First().Set;
-        for (var i = 1; i < marked.Count; i++)
+        ShotMarked[] shots = [.. marked.Select(m => m.Read(set, stage))];
+        foreach (var shot in shots)
         {
-            var shot = marked[i].Read(into, stage);
             CheckKind(stage, shot.Arrow);
-            acts.Add(new NewAct($"{id}-{i}", shot));
-            if (settling)
+        }
+
+        CheckSound(session);
+        List<NewAct> acts = [];
+        var (now, into) = (session.Now, set);
+        if (
+            now.Id == set
+            && now.Shots.Count > 0
+            && (session.Moves.Any(m => m.AfterSet == now.Number && m.Corrects is null) || now.Rig != session.Rig)
+        )
+        {
+            into = $"{id}-set";
+            acts.Add(new NewAct(into, now.Begun with { Instead = null }));
+        }
+
+        for (var i = 0; i < shots.Length; i++)
+        {
+            var own = i == 0 ? id : $"{id}-{i}";
+            acts.Add(new NewAct(own, shots[i] with { Set = into }));
+            if (i < settling)
             {
-                acts.Add(new NewAct($"{id}-{i}-settles", new ShotVoided($"{id}-{i}", Settles)));
+                acts.Add(new NewAct($"{own}-settles", new ShotVoided(own, Settles)));
             }
         }
 
-        return acts;
+        return [.. acts, .. Reopening(session, id)];
     }
 
     /// <summary>

@@ -20,23 +20,14 @@ public sealed partial class TuningSession
     /// </summary>
     public WalkReading? WalkOf(SessionSet set)
     {
-        if (set.Stage.Walk is null)
+        if (set.Stage.Walk is not null && !walks.ContainsKey(set.Number))
         {
-            return null;
+            var shot = OfThisDay(set, s => s.SightAt == set.SightAt);
+            var across = shot.Select(s => (s, ConditionsOf(s)?.Across ?? 0));
+            walks[set.Number] = new WalkReading([.. across], FlightOf(set));
         }
 
-        if (!walks.TryGetValue(set.Number, out var walk))
-        {
-            SessionSet[] alike =
-            [
-                .. Sets.Where(s => s.Number <= set.Number && s.OfSession && s.SightAt == set.SightAt && Alike(s, set)),
-            ];
-            SessionSet[] shot = [.. OfOneDay(alike).Append(set).DistinctBy(s => s.Number)];
-            walk = new WalkReading([.. shot.Select(s => (s, ConditionsOf(s)?.Across ?? 0))], FlightOf(set));
-            walks[set.Number] = walk;
-        }
-
-        return walk;
+        return walks.GetValueOrDefault(set.Number);
     }
 
     /// <summary>True where the bow stands as it did at a set.</summary>
@@ -86,14 +77,23 @@ public sealed partial class TuningSession
     /// The sets at a distance before one, of the same day with the bow as it stood, as far back as every move of the
     /// sight is known.
     /// </summary>
-    private IEnumerable<(SessionSet Set, Impact Shift)> Before(SessionSet set)
+    private IEnumerable<(SessionSet Set, Impact Shift)> Before(SessionSet set) =>
+        from before in OfThisDay(set)
+        where before.Number < set.Number
+        let shift = replay.SightBetween(before, set)
+        where shift is not null
+        select (before, shift.Value);
+
+    /// <summary>The sets of a set's stage on its day, the bow as it stood, up to it.</summary>
+    /// <param name="set">The set.</param>
+    /// <param name="also">What else they have in common with it, or null.</param>
+    private SessionSet[] OfThisDay(SessionSet set, Func<SessionSet, bool>? also = null)
     {
-        SessionSet[] alike = [.. Sets.Where(s => s.Number <= set.Number && s.OfSession && Alike(s, set))];
-        return from before in OfOneDay(alike)
-            where before.Number < set.Number
-            let shift = replay.SightBetween(before, set)
-            where shift is not null
-            select (before, shift.Value);
+        SessionSet[] alike =
+        [
+            .. Sets.Where(s => s.Number <= set.Number && s.OfSession && Alike(s, set) && also?.Invoke(s) != false),
+        ];
+        return [.. OfOneDay(alike).Append(set).DistinctBy(s => s.Number)];
     }
 
     private static bool Alike(SessionSet one, SessionSet other) =>

@@ -51,13 +51,6 @@ public sealed partial class TuningSession
 
     private const double Clean = .9;
 
-    /// <summary>The sets of a set's stage on its day, the bow as it stood, up to it.</summary>
-    private SessionSet[] OfThisDay(SessionSet set)
-    {
-        SessionSet[] alike = [.. Sets.Where(s => s.Number <= set.Number && s.OfSession && Alike(s, set))];
-        return [.. OfOneDay(alike).Append(set).DistinctBy(s => s.Number)];
-    }
-
     /// <summary>What a set shows that fletched arrows alone were shot for; null for another, and before the
     /// first.</summary>
     private Message? WordsOf(SessionSet set) =>

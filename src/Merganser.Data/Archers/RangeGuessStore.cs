@@ -4,7 +4,7 @@ using Merganser.Core.Units;
 namespace Merganser.Data;
 
 /// <summary>A distance that was guessed and measured, as it stands in its table.</summary>
-public sealed record RangeGuessRow(string Id, RangeGuess Guess, DateTimeOffset At);
+public sealed record RangeGuessRow(string Id, RangeGuess Guess);
 
 /// <summary>A guess to be kept.</summary>
 public sealed record NewRangeGuess(string Id, string ArcherId, Entry Guessed, Entry Measured);
@@ -20,15 +20,15 @@ public sealed class RangeGuessStore(Database database, TimeProvider clock)
         database.Read(sql =>
         {
             _ = ArcherStore.Get(sql, archerId);
-            return sql.Query<(string Id, double Guessed, double Measured, string At)>(
+            return sql.Query<(string Id, double Guessed, double Measured)>(
                     """
-                    SELECT id, guessed, measured, guessed_at FROM range_guess g WHERE archer_id = @archerId
+                    SELECT id, guessed, measured FROM range_guess g WHERE archer_id = @archerId
                       AND takes_back IS NULL AND NOT EXISTS (SELECT 1 FROM range_guess t WHERE t.takes_back = g.id)
                     ORDER BY rowid DESC LIMIT @Most
                     """,
                     new { archerId, Most }
                 )
-                .Select(r => new RangeGuessRow(r.Id, new RangeGuess(r.Guessed, r.Measured), Stamp.Read(r.At)))
+                .Select(r => new RangeGuessRow(r.Id, new RangeGuess(r.Guessed, r.Measured)))
                 .ToArray();
         });
 

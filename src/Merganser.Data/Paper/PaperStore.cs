@@ -166,7 +166,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         Append(
             PaperOf("SELECT paper_id FROM shot_set WHERE id = @of", setId, "set"),
             id,
-            (session, settling) => SessionActs.Mark(session, id, setId, marked, settling)
+            session => SessionActs.Mark(session, id, setId, marked, session.Bow.SettlingLeft > 0)
         );
 
     /// <summary>Voids a shot with a reason, calls it doubtful, or counts it again when neither is said.</summary>
@@ -190,10 +190,10 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         return Append(
             paper,
             id,
-            (session, settling) =>
+            session =>
             {
                 var stage = session.Sets.First(s => s.Id == setId).Begun.Stage;
-                return SessionActs.MarkAll(session, id, setId, read(stage), settling);
+                return SessionActs.MarkAll(session, id, setId, read(stage), session.Bow.SettlingLeft);
             }
         );
     }
@@ -208,10 +208,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     /// <param name="paperId">The paper.</param>
     /// <param name="id">The act's own id.</param>
     /// <param name="acts">What happens.</param>
-    public PaperRow Append(string paperId, string id, Func<TuningSession, IReadOnlyList<NewAct>> acts) =>
-        Append(paperId, id, (session, _) => acts(session));
-
-    private PaperRow Append(string paperId, string id, Func<TuningSession, bool, IReadOnlyList<NewAct>> acts)
+    public PaperRow Append(string paperId, string id, Func<TuningSession, IReadOnlyList<NewAct>> acts)
     {
         database.Write(sql =>
         {
@@ -222,10 +219,11 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             }
 
             var now = clock.GetUtcNow();
-            var settling = FiredRows.SettlingLeft(sql, paper.Bow.Id) > 0;
-            foreach (var act in acts(paper.Session, settling))
+            var settling = paper.Session.Bow.SettlingLeft;
+            foreach (var act in acts(paper.Session))
             {
-                SessionWriter.Write(sql, paperId, paper.Bow.Id, act, now, settling);
+                SessionWriter.Write(sql, paperId, paper.Bow.Id, act, now, settling > 0);
+                settling -= act.Act is ShotMarked ? 1 : 0;
                 SessionWriter.Follow(sql, paper, act, now);
             }
 

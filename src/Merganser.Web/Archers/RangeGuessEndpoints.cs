@@ -24,9 +24,7 @@ public sealed record RangeGuessInput(string? Id, string? Guessed, string? Measur
 }
 
 /// <summary>One guess.</summary>
-/// <param name="Measured">Measured, yards.</param>
-/// <param name="Off">More guessed than measured, yards.</param>
-public sealed record RangeGuessView(string Id, double Measured, double Off, Message Words, DateTimeOffset At);
+public sealed record RangeGuessView(string Id, Message Words);
 
 /// <summary>An archer's own ranging error, as far as the guesses tell it.</summary>
 /// <param name="Guesses">The newest first.</param>
@@ -90,14 +88,11 @@ public static class RangeGuessEndpoints
                 .. rows.Take(Listed)
                     .Select(r => new RangeGuessView(
                         r.Id,
-                        r.Guess.Measured,
-                        r.Guess.Off,
                         new GuessWas(
                             Measure.Yards(r.Guess.Guessed),
                             Measure.Yards(r.Guess.Measured),
                             Measure.Yards(r.Guess.Off)
-                        ),
-                        r.At
+                        )
                     )),
             ],
             [.. ranging.ByDistance.Select(Words)],

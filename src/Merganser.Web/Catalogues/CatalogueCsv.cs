@@ -1,4 +1,3 @@
-using CsvHelper;
 using Merganser.Core.Arrows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Figures;
@@ -37,15 +36,15 @@ public static class CatalogueCsv
     /// <exception cref="RefusedException">Empty, or too many rows.</exception>
     public static ComponentTexts Read(string text, CancellationToken cancel = default)
     {
-        using var csv = CsvReader.FromText(text, new CsvReaderOptions { HasHeader = false });
-        if (!csv.Read() || csv.FieldCount == 0 || Cells(csv.FieldCount).All(string.IsNullOrWhiteSpace))
+        using var lines = CsvText.LinesOf(text).GetEnumerator();
+        if (!lines.MoveNext() || lines.Current.All(string.IsNullOrWhiteSpace))
         {
             throw new RefusedException("csv-empty", CatalogueSays.NoHeaderLine);
         }
 
-        var header = Cells(csv.FieldCount);
+        var header = lines.Current;
         List<IReadOnlyList<string>> rows = [];
-        while (csv.Read())
+        while (lines.MoveNext())
         {
             if (rows.Count == MostRows)
             {
@@ -57,12 +56,10 @@ public static class CatalogueCsv
                 cancel.ThrowIfCancellationRequested();
             }
 
-            rows.Add(Cells(header.Length));
+            var cells = lines.Current;
+            rows.Add([.. header.Select((_, i) => i < cells.Length ? cells[i] : "")]);
         }
 
         return new ComponentTexts([.. header.Select(h => h.Trim())], rows);
-
-        string[] Cells(int count) =>
-            [.. Enumerable.Range(0, count).Select(i => i < csv.FieldCount ? CsvText.Plain(csv.GetString(i)) : "")];
     }
 }

@@ -10,21 +10,17 @@ using static Merganser.Web.Demo.DemoIds;
 namespace Merganser.Web.Demo;
 
 /// <summary>The demo's papers, and its groups.</summary>
-public sealed class DemoPapers(PaperStore store, BowStore bows, Database database, TimeProvider clock)
+public sealed class DemoPapers(PaperStore papers, BowStore bows, Database database, TimeProvider clock)
 {
-    /// <summary>Where papers are kept, with the clock as it stands on the day that is told.</summary>
-    private PaperStore papers = null!;
-
     public void Fill()
     {
-        papers = store;
         new DemoSeason(Earlier).Fill();
         ShootCompound();
         ShootRecurve();
         ShootFinished();
         ShootStubborn();
         ShootGroups();
-        new DemoHeads(store).Fill();
+        new DemoHeads(papers).Fill();
     }
 
     private PaperStore Earlier(TimeSpan ago) => new(database, new DemoClock(clock.GetUtcNow() - ago));
@@ -57,6 +53,7 @@ public sealed class DemoPapers(PaperStore store, BowStore bows, Database databas
     /// </summary>
     private void ShootFinished()
     {
+        var today = papers;
         papers = Earlier(TimeSpan.FromDays(2));
         (double X, double Y)[] stray =
         [
@@ -106,7 +103,7 @@ public sealed class DemoPapers(PaperStore store, BowStore bows, Database databas
             };
         }
 
-        papers = store;
+        papers = today;
 
         PaperRow NextStage(string id)
         {
@@ -142,6 +139,7 @@ public sealed class DemoPapers(PaperStore store, BowStore bows, Database databas
     private void ShootGroups()
     {
         const int EndsOfTheFirstDay = 2;
+        var today = papers;
         papers = Earlier(TimeSpan.FromDays(1));
         (double X, double Y)[] stray = [(.5, .4), (-.6, .2), (.3, -.7), (-.2, .5), (.6, -.3), (-.4, -.5), (.1, .7)];
         var plan = new SessionPlan(
@@ -157,7 +155,7 @@ public sealed class DemoPapers(PaperStore store, BowStore bows, Database databas
         var (end, move) = (0, 0);
         for (var open = true; open && end < 8; end++)
         {
-            papers = end < EndsOfTheFirstDay ? papers : store;
+            papers = end < EndsOfTheFirstDay ? papers : today;
             var now = Standing();
             double Moved(AdjusterKind kind) => now[kind] - began[kind];
             var right = -2.6 - (.42 * Moved(AdjusterKind.PlungerTension)) - (.09 * Moved(AdjusterKind.PointWeight));

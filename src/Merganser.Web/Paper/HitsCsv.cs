@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
-using CsvHelper;
 using Merganser.Core.Figures;
 using Merganser.Core.Groups;
 using Merganser.Core.Messages;
@@ -80,13 +79,8 @@ public static partial class HitsCsv
     /// cannot be read; all of these are named by their line.</exception>
     public static IReadOnlyList<HitMarked> Read(string? text, PlannedStage stage)
     {
-        using var csv = CsvReader.FromText(text ?? "", new CsvReaderOptions { HasHeader = false });
-        if (!csv.Read())
-        {
-            throw Refused("missing", GroupSays.ATableHasItsColumns);
-        }
-
-        var columns = Columns([.. Enumerable.Range(0, csv.FieldCount).Select(csv.GetString)]);
+        using var lines = CsvText.LinesOf(text ?? "").GetEnumerator();
+        var columns = lines.MoveNext() ? Columns(lines.Current) : [];
         if (!columns.ContainsKey("right") || !columns.ContainsKey("up"))
         {
             throw Refused("missing", GroupSays.ATableHasItsColumns);
@@ -94,14 +88,18 @@ public static partial class HitsCsv
 
         List<HitMarked> hits = [];
         List<FieldProblem> problems = [];
-        for (var line = 2; csv.Read(); line++)
+        for (var line = 2; lines.MoveNext(); line++)
         {
-            string? Cell(string column) =>
-                columns.TryGetValue(column, out var at) && at.Place < csv.FieldCount
-                    ? CsvText.Plain(csv.GetString(at.Place)).Trim() is { Length: > 0 } cell
-                        ? cell + (at.Unit is { } unit && !cell.Any(char.IsLetter) ? $" {unit}" : "")
-                        : null
-                    : null;
+            var cells = lines.Current;
+            string? Cell(string column)
+            {
+                var known = columns.TryGetValue(column, out var at) && at.Place < cells.Length;
+                var cell = known ? cells[at.Place].Trim() : "";
+                return cell.Length == 0 ? null
+                    : at.Unit is { } unit && !cell.Any(char.IsLetter) ? $"{cell} {unit}"
+                    : cell;
+            }
+
             if (columns.Keys.All(c => Cell(c) is null) || Cell("void") is not null)
             {
                 continue;

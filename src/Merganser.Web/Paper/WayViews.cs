@@ -8,16 +8,7 @@ namespace Merganser.Web.Paper;
 /// <param name="Words">What the archer calls it, and how many arrows.</param>
 /// <param name="Group">Its centre with 95 %; null below two arrows.</param>
 /// <param name="MeanRadius">Mean distance from its own centre, inches; null below two arrows.</param>
-/// <param name="Spread">Of a shot, in words; null below two arrows.</param>
-public sealed record WayView(
-    WayShot Way,
-    string Name,
-    int Count,
-    Message Words,
-    GroupView? Group,
-    double? MeanRadius,
-    Message? Spread
-)
+public sealed record WayView(WayShot Way, string Name, int Count, Message Words, GroupView? Group, double? MeanRadius)
 {
     public static WayView Of(WayGroup way)
     {
@@ -28,8 +19,7 @@ public sealed record WayView(
             way.Count,
             new WayNamed(way.Name, way.Count),
             group is null ? null : GroupView.Of(group, 0),
-            group?.MeanRadius,
-            group is null ? null : new Amount(Measure.Inches(group.Spread))
+            group?.MeanRadius
         );
     }
 }
@@ -38,28 +28,16 @@ public sealed record WayView(
 /// <param name="Pooled">The numbers of the sets that are read together.</param>
 /// <param name="Next">Which is shot next.</param>
 /// <param name="Shown">What is shown of their sizes; null below five of each.</param>
-/// <param name="Apart">What is shown of their centres; null below two of each.</param>
-/// <param name="Strung">True where the hits stand in strings up and down; null for few.</param>
 public sealed record WaysView(
     TwoWays Ways,
     IReadOnlyList<int> Pooled,
     WayShot Next,
     IReadOnlyList<WayView> Each,
-    GroupVerdict? Shown,
-    GroupVerdict? Apart,
-    bool? Strung
+    GroupVerdict? Shown
 )
 {
     public static WaysView Of(WaysReading ways) =>
-        new(
-            ways.Ways,
-            ways.Sets,
-            ways.Next,
-            [WayView.Of(ways.First), WayView.Of(ways.Second)],
-            ways.Size?.Verdict,
-            ways.Apart,
-            ways.Strings?.Strung
-        );
+        new(ways.Ways, ways.Sets, ways.Next, [WayView.Of(ways.First), WayView.Of(ways.Second)], ways.Size?.Verdict);
 }
 
 /// <summary>The hits with the sight set for one distance.</summary>
@@ -95,7 +73,6 @@ public sealed record RangeTrialView(
     double Next,
     IReadOnlyList<SettingView> Settings,
     double Allowed,
-    Message AllowedText,
     double? Plus,
     double? Affords
 )
@@ -108,7 +85,6 @@ public sealed record RangeTrialView(
             trial.Next,
             [SettingView.Of(trial.Far), SettingView.Of(trial.Near)],
             RangeTrial.Allowed,
-            new Amount(Measure.Inches(RangeTrial.Allowed, 0)),
             trial.Cost?.Plus,
             trial.Affords?.Yards
         );

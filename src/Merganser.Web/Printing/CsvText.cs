@@ -8,6 +8,7 @@ namespace Merganser.Web.Printing;
 public static class CsvText
 {
     private const string FormulaStarts = "=+-@\t\r";
+    private static readonly CsvReaderOptions Bare = new() { HasHeader = false };
     private static readonly CsvWriterOptions Written = new() { NewLine = "\n" };
 
     /// <summary>The lines as one text; the first names the columns. Cells are taken as they are.</summary>
@@ -27,6 +28,16 @@ public static class CsvText
 
         csv.Flush();
         return text.ToString();
+    }
+
+    /// <summary>The lines of a text, each by its cells as they were before <see cref="Harmless"/>.</summary>
+    public static IEnumerable<string[]> LinesOf(string text)
+    {
+        using var csv = CsvReader.FromText(text, Bare);
+        while (csv.Read())
+        {
+            yield return [.. Enumerable.Range(0, csv.FieldCount).Select(i => Plain(csv.GetString(i)))];
+        }
     }
 
     /// <summary>A person's text that no spreadsheet runs.</summary>

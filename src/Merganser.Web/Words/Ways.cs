@@ -82,7 +82,6 @@ public static class WayWords
                 $"What six arrows show in the mean: a size that grows with their number is told for one number alone.",
             WaySays.MoreDays => $"More arrows, or another day",
             WaySays.SayWhichWay => $"Say which way it was shot.",
-            WaySays.SayTheNames => $"Say what each way is called.",
             WaySays.NamesDiffer => $"Two names, so that they can be told apart.",
             WaySays.WaysAtTarget => $"Two ways are compared at a target, with nothing else in the same stage.",
             WaySays.OnlyOneDiffers => $"Only the one thing differs: the same arrows, distance and sight.",

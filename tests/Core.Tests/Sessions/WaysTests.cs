@@ -1,6 +1,7 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Groups;
 using Merganser.Core.Paper;
+using Merganser.Core.Sessions;
 using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Tests.Sessions;
@@ -128,6 +129,16 @@ public class WaysTests
         Should.Throw<ArgumentException>(() => new PlannedStage(20, false, false, Ways: Grips.Ways));
         Should.Throw<ArgumentException>(() => new PlannedStage(20, false, true, true, Ways: Grips.Ways));
         Should.Throw<ArgumentException>(() => new PlannedStage(20, false, true, Ways: Grips.Ways, RangeError: 2));
+    }
+
+    [Fact]
+    public void Of_a_table_only_as_many_settle_as_the_string_still_wants()
+    {
+        at.Begin("set1", Grips);
+        HitMarked[] table = [.. Round.Take(5).Select(place => Hit(WayShot.First, place))];
+        at.Happens([.. SessionActs.MarkAll(at.Session(), "t", "set1", table, settling: 2)]);
+        at.Session().Now.Shots.Select(s => s.Counts).ShouldBe([false, false, true, true, true]);
+        at.Session().Ways!.Count.ShouldBe(3);
     }
 
     [Fact]

@@ -4038,19 +4038,7 @@ export interface components {
         /** @description One guess. */
         RangeGuessView: {
             id: string;
-            /**
-             * Format: double
-             * @description Measured, yards.
-             */
-            measured: number;
-            /**
-             * Format: double
-             * @description More guessed than measured, yards.
-             */
-            off: number;
             words: string;
-            /** Format: date-time */
-            at: string;
         };
         /** @description What a range error costs, to draw. */
         RangeTrialView: {
@@ -4072,7 +4060,6 @@ export interface components {
              * @description What a range error alone may cost either way, inches.
              */
             allowed: number;
-            allowedText: string;
             /**
              * Format: double
              * @description Half width of the 95 % of each mean, inches; null until it is read.
@@ -5326,7 +5313,6 @@ export interface components {
              * @description Mean distance from its own centre, inches; null below two arrows.
              */
             meanRadius: null | number;
-            spread: null | string;
         };
         /** @description Two ways as they compare: the hits of one day with the bow as it stood. */
         WaysView: {
@@ -5337,9 +5323,6 @@ export interface components {
             next: components["schemas"]["WayShot"];
             each: components["schemas"]["WayView"][];
             shown: null | components["schemas"]["GroupVerdict"];
-            apart: null | components["schemas"]["GroupVerdict"];
-            /** @description True where the hits stand in strings up and down; null for few. */
-            strung: null | boolean;
         };
         /**
          * @description Schools of arrow weight.

@@ -9,6 +9,9 @@ export const UnitsProvider = ({ units, children }: { units: Units | undefined; c
 
 export const useUnits = () => useContext(UnitsContext);
 
+/** Inches in one of the archer's units of length: what is round on a sheet is round in that. */
+export const useInchesInUnit = () => (useUnits().length === 'inches' ? 1 : 1 / 2.54);
+
 /** A figure with its unit, and inches as a rule is read: for what the browser must write itself. */
 export function useFigures() {
   const units = useUnits();

@@ -1,14 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { answer, api } from '../../api/client';
+import { useSizes } from './useSizes';
 import w from '../../parts/words.module.css';
 
 /** Is it the archer? What groups at targets say of the hand, where it is asked for. */
 export function HandSays({ bowId }: { bowId: string }) {
-  const sizes = useQuery({
-    queryKey: ['group-sizes', bowId, {}],
-    queryFn: () => answer(api.GET('/api/bows/{id}/group-sizes', { params: { path: { id: bowId }, query: {} } })),
-  }).data;
+  const sizes = useSizes(bowId).data;
   if (!sizes || sizes.days.length === 0) return null;
   return (
     <p className={w.muted} data-testid="hand">

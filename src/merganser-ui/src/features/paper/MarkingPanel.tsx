@@ -4,8 +4,9 @@ import { tailWords } from '../../drawing/tear';
 import { useFigures } from '../../units/UnitsContext';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Fault } from '../../parts/Note';
-import { drawnTear, type Choices, type End, type Marking, type Side } from './paperTypes';
+import { capital, drawnTear, type Choices, type Marking, type Side } from './paperTypes';
 import { SayIt } from './SayIt';
+import { sheetWords } from './sheetWords';
 import { WhichArrow } from './WhichArrow';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
@@ -42,20 +43,11 @@ const scales: [number, string][] = [
   [96, '1 : 1'],
   [48, '1 : 2'],
 ];
-const ends: [End, string][] = [
-  ['tail', 'by the tail'],
-  ['point', 'by the point'],
-];
-
-const endsOfShaft: [End, string][] = [
-  ['tail', 'by the nock end'],
-  ['point', 'by the point'],
-];
-
 /** Beside the sheet: which arrow it was; mark the holes, type the place or say it; turn the sheet, change the scale. */
 export function MarkingPanel(props: Props) {
   const { marking, number, nock, px, faults, sizes, arrowNumbers, onChange, onScale } = props;
   const { figure } = useFigures();
+  const words = sheetWords(nock);
   const tear = drawnTear(marking);
   const [entry, setEntry] = useState<Entry>(
     marking.words ? 'say' : marking.right || marking.up || faults.right ? 'type' : 'mark',
@@ -70,28 +62,20 @@ export function MarkingPanel(props: Props) {
       <p className={w.label}>Shot {number}</p>
       <h1>
         {tear && entry === 'mark'
-          ? `${nock ? 'Nock end' : 'Tail'} ${tailWords(tear, figure)}`
+          ? `${capital(words.end)} ${tailWords(tear, figure)}`
           : entry === 'say'
             ? 'In the shooter’s own words'
-            : nock
-              ? 'The point first, then the nock end'
-              : 'Point hole first, then the tail'}
+            : words.first}
       </h1>
       <WhichArrow what="arrow" marking={marking} numbers={arrowNumbers} onChange={onChange} />
       <ChoiceRow label="How it is entered" value={entry} choices={entries} onChange={choose} />
-      {entry === 'mark' && (
-        <p>
-          {nock
-            ? 'Press where the point went in, then where the nock end is seen from the shooting line.'
-            : 'The point leaves the round hole; the tail leaves the cuts of the vanes. Press both on the sheet.'}
-        </p>
-      )}
+      {entry === 'mark' && <p>{words.how}</p>}
       {entry === 'type' && <TypeIt {...props} />}
       {entry === 'say' && (
         <SayIt
           words={marking.words}
           sizes={sizes}
-          onChange={(words) => onChange({ ...marking, words, right: '', up: '' })}
+          onChange={(said) => onChange({ ...marking, words: said, right: '', up: '' })}
         />
       )}
       {(faults.words ?? faults.arrowNumber) && <Fault>{(faults.words ?? faults.arrowNumber)![0]}</Fault>}
@@ -110,7 +94,7 @@ export function MarkingPanel(props: Props) {
       <ChoiceRow label="Scale of the sheet" value={px} choices={scales} onChange={onScale} />
       <p className={w.muted}>
         Keys: arrows move the cross {figure(0.05, 'in', 2)}, with Shift {figure(0.25, 'in', 2)}. <kbd>Enter</kbd> sets
-        the {nock ? 'point, then the nock end' : 'hole, then the tail'}, then keeps the shot.{' '}
+        the {words.enter}, then keeps the shot.{' '}
         {!nock && (
           <>
             <kbd>F</kbd> turns the sheet,{' '}
@@ -123,14 +107,14 @@ export function MarkingPanel(props: Props) {
 }
 
 function TypeIt({ marking, nock, faults, onChange, onKeep }: Props) {
-  const end = nock ? 'Nock end' : 'Tail';
-  const [from, to] = marking.by === 'tail' ? [end, 'point'] : ['Point', end.toLowerCase()];
+  const words = sheetWords(nock);
+  const [from, to] = marking.by === 'tail' ? [capital(words.end), 'point'] : ['Point', words.end];
   return (
     <>
       <ChoiceRow
         label="Which end is named"
         value={marking.by}
-        choices={nock ? endsOfShaft : ends}
+        choices={words.ends}
         onChange={(by) => onChange({ ...marking, by })}
       />
       <div className={l.pair}>
@@ -141,7 +125,7 @@ function TypeIt({ marking, nock, faults, onChange, onKeep }: Props) {
           value={marking.right}
           onChange={(right) => onChange({ ...marking, right, words: null })}
           fault={(faults.right ?? faults.tail ?? faults.point)?.[0]}
-          hint={nock ? 'as seen from the shooting line' : 'as you read the sheet'}
+          hint={words.hint}
         />
         <Field
           label={`${from} above the ${to} (below: −)`}

@@ -6,6 +6,7 @@ import { ScaleBar } from './ScaleBar';
 import { SheetGrid } from './SheetGrid';
 import type { Hole, Marking } from './paperTypes';
 import { placeUnder, steppedBy } from './sheetHands';
+import { sheetWords } from './sheetWords';
 import s from './Sheet.module.css';
 
 const GRAB = 26;
@@ -31,7 +32,7 @@ export function MarkingSheet({ nock, marking, px, onChange, onKeep, onCancel }: 
   const [dragged, setDragged] = useState<HoleName | null>(null);
   const cx = WIDTH / 2;
   const cy = HEIGHT / 2;
-  const end = nock ? 'nock end' : 'tail';
+  const words = sheetWords(nock);
   const next: HoleName = marking.point ? 'tail' : 'point';
 
   const at = (event: PointerEvent): Hole => placeUnder(event, svg.current!, { width: WIDTH, cx, cy, px });
@@ -78,7 +79,7 @@ export function MarkingSheet({ nock, marking, px, onChange, onKeep, onCancel }: 
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         tabIndex={0}
         role="application"
-        aria-label={`Sheet to mark. ${marking.tail ? 'Enter keeps the shot, arrow keys move the tail.' : `Arrow keys move the cross, Enter sets the ${nock && next === 'tail' ? end : `${next} hole`}.`}`}
+        aria-label={`Sheet to mark. ${marking.tail ? 'Enter keeps the shot, arrow keys move the tail.' : `Arrow keys move the cross, Enter sets the ${words.sets[next]}.`}`}
         data-owns-keys
         data-testid="marking-sheet"
         onPointerDown={down}
@@ -104,18 +105,10 @@ export function MarkingSheet({ nock, marking, px, onChange, onKeep, onCancel }: 
           strokeWidth="2.5"
         />
         <text x={aim.x + 14} y={aim.y - 12} fontSize="15" className={s.bill}>
-          {marking.tail || next === 'tail' ? end : next}
+          {marking.tail || next === 'tail' ? words.end : next}
         </text>
         <text x="16" y="28" fontSize="16" fontWeight="620">
-          {marking.tail
-            ? 'Drag to correct, then keep the shot'
-            : marking.point
-              ? nock
-                ? 'Now press where the nock end is seen'
-                : 'Now press where the tail went through'
-              : nock
-                ? 'Press where the point went in'
-                : 'Press where the point went through'}
+          {marking.tail ? 'Drag to correct, then keep the shot' : marking.point ? words.pressEnd : words.pressPoint}
         </text>
         <text x="16" y="48" fontSize="14">
           {marking.side === 'shootingSide'

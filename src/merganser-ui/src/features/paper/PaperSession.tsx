@@ -5,7 +5,7 @@ import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
 import { Key, Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
-import { freshHit, fromOf, halfFor, kindOfKey, markedWith, toldBy } from './target/groupTypes';
+import { freshHit, fromOf, halfFor, markedWith, markOfKey } from './target/groupTypes';
 import { AtTarget } from './target/AtTarget';
 import { HitsTable } from './target/HitsTable';
 import { useSightMark } from './target/useSightMark';
@@ -146,10 +146,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
       if (!isPageKey(event)) return;
       const key = event.key.toLowerCase();
       if (marking?.arrow) {
-        const arrow = kindOfKey(last, key);
-        const told = toldBy(last, marking)[['1', '2'].indexOf(key)];
-        if (arrow) setMarking({ ...marking, arrow });
-        else if (told) setMarking({ ...marking, ...told.marks });
+        const marked = markOfKey(last, marking, key);
+        if (marked) setMarking(marked);
       } else if (marking) {
         // A nock end in a target has one face.
         if (key === 'f' && last.nockEnd === null)

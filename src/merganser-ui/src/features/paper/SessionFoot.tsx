@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Foot } from '../../shell/Foot';
 import { kindName, toldBy, walkDistances } from './target/groupTypes';
 import { isMarked, type Marking, type Paper } from './paperTypes';
+import { sheetWords } from './sheetWords';
 import type { PaperWork } from './usePaperWork';
 
 interface Props {
@@ -79,9 +80,6 @@ function sentenceOf(marking: Marking, paper: Paper): string {
     return isMarked(marking) ? `Set this hit: ${what}.` : `Mark where it struck: ${what}.`;
   }
   if (isMarked(marking)) return 'Keep this shot.';
-  if (paper.sets.at(-1)!.nockEnd !== null)
-    return marking.point ? 'Press where the nock end is seen.' : 'Mark where the point went in, or type the nock end.';
-  return marking.point
-    ? 'Press where the tail went through.'
-    : 'Mark the point’s hole, type the tail’s place, or say it.';
+  const words = sheetWords(paper.sets.at(-1)!.nockEnd !== null);
+  return marking.point ? words.footEnd : words.footPoint;
 }

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { sizesFrame } from '../../drawing/sizes';
 import { useSize } from '../../parts/useWidth';
-import { useFigures, useUnits } from '../../units/UnitsContext';
+import { useFigures, useInchesInUnit } from '../../units/UnitsContext';
 import { shortDay } from './days';
 import s from './Sheet.module.css';
 
@@ -15,7 +15,7 @@ const DATED = 46;
 export function SizesChart({ sizes }: { sizes: Schemas['SizesView'] }) {
   const { ref, width, height } = useSize<HTMLDivElement>(620, 530);
   const { figure } = useFigures();
-  const unit = useUnits().length === 'inches' ? 1 : 1 / 2.54;
+  const unit = useInchesInUnit();
   const days = sizes.days.slice(-MOST);
   const { before } = sizes;
   const box = { left: 76, right: width - 20, top: 84, bottom: height - 86 };

@@ -1,7 +1,6 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { answer, api, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
 import { Select } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
 import { ChoiceRow } from '../../parts/ChoiceRow';
@@ -13,12 +12,13 @@ import { FigureBand } from './FigureBand';
 import { Pane } from './Pane';
 import { SizesChart } from './SizesChart';
 import { dayOf } from './days';
+import { useSizes } from './useSizes';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
 import r from './ReadingPanel.module.css';
 import s from './PaperPage.module.css';
 
-type Kind = NonNullable<Schemas['ArrowKind']>;
+type Kind = Schemas['ArrowKind'];
 
 const kindWords: Partial<Record<Kind, string>> = { fletched: 'Fletched', bare: 'Bare shafts', broadhead: 'Broadheads' };
 const ALL = '';
@@ -29,11 +29,10 @@ export function SizesPage({ bowId }: { bowId: string }) {
   const [kind, setKind] = useState<Kind>('fletched');
   const [yards, setYards] = useState(ALL);
   const [arrow, setArrow] = useState(ALL);
-  const query = { kind, yards: yards === ALL ? undefined : Number(yards), arrow: arrow === ALL ? undefined : arrow };
-  const sizes = useQuery({
-    queryKey: ['group-sizes', bowId, query],
-    queryFn: () => answer(api.GET('/api/bows/{id}/group-sizes', { params: { path: { id: bowId }, query } })),
-    placeholderData: keepPreviousData,
+  const sizes = useSizes(bowId, {
+    kind,
+    yards: yards === ALL ? undefined : Number(yards),
+    arrow: arrow === ALL ? undefined : arrow,
   });
   const back = () => void navigate(`/bows/${bowId}/groups`);
   if (!sizes.data)

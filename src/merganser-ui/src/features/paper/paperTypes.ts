@@ -82,3 +82,5 @@ export const purposes: Record<Purpose, string> = {
 };
 
 export const counted = (set: ShotSet) => set.shots.filter((s) => s.voidReason === null);
+
+export const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

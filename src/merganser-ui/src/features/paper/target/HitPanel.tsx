@@ -5,7 +5,7 @@ import { Fault } from '../../../parts/Note';
 import { useFigures } from '../../../units/UnitsContext';
 import { Pane } from '../Pane';
 import { WhichArrow } from '../WhichArrow';
-import type { Marking, ShotSet } from '../paperTypes';
+import { capital, type Marking, type ShotSet } from '../paperTypes';
 import { flights, halves, headNumbers, kindName, markedWith, nextNumber, toldBy, walkDistances } from './groupTypes';
 import w from '../../../parts/words.module.css';
 import l from '../../../parts/layout.module.css';
@@ -171,5 +171,3 @@ function FromWhere({
 }
 
 const OWN = 'own';
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../../api/client';
 import { diamondPath, rings, vanesPath, type Place } from '../../../drawing/target';
-import { useFigures, useUnits } from '../../../units/UnitsContext';
+import { useFigures, useInchesInUnit } from '../../../units/UnitsContext';
 import type { Shot, ShotSet } from '../paperTypes';
 import { isOpen, type ArrowKind } from './groupTypes';
 
@@ -27,7 +27,7 @@ export function TargetFace({
   plumb?: boolean;
 }) {
   const { figure } = useFigures();
-  const all = rings(half, useUnits().length === 'inches' ? 1 : 1 / 2.54);
+  const all = rings(half, useInchesInUnit());
   return (
     <g>
       <rect width={width} height={height} fill="var(--paper)" />

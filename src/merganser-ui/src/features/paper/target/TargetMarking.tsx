@@ -7,7 +7,7 @@ import { tailWords } from '../../../drawing/tear';
 import { counted, type Marking, type ShotSet } from '../paperTypes';
 import { placeUnder, steppedBy } from '../sheetHands';
 import { Hits, TargetFace } from './TargetFace';
-import { hitsAt, kindName, kindOfKey, nextNumber, toldBy, walkDistances } from './groupTypes';
+import { hitsAt, kindName, markOfKey, nextNumber, toldBy, walkDistances } from './groupTypes';
 import s from '../Sheet.module.css';
 
 const LOUPE = 58;
@@ -43,8 +43,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
   const screen = ({ x, y }: Place) => ({ x: cx + x * px, y: cy - (y - middle) * px });
   const kind = marking.arrow!;
   const shots = set.walk ? (walked ? hitsAt(set, walked.yards) : []) : counted(set);
-  const both = toldBy(set, marking);
-  const told = both.find((t) => t.chosen);
+  const told = toldBy(set, marking).find((t) => t.chosen);
   const number = set.walk ? (walked?.hits ?? 0) + 1 : told ? told.hits + 1 : nextNumber(set, kind);
   const what = set.walk ? `${walked?.name ?? marking.distance}, hit` : (told?.words ?? kindName[kind]);
 
@@ -60,8 +59,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
   };
   const press = (event: KeyboardEvent) => {
     const moved = steppedBy(event, at, WIDE_STEP);
-    const named = kindOfKey(set, event.key.toLowerCase());
-    const turned = both[['1', '2'].indexOf(event.key)];
+    const named = markOfKey(set, marking, event.key.toLowerCase());
     if (moved) {
       put(moved);
     } else if (event.key === 'Enter') {
@@ -70,10 +68,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
       onKeep(marking.point ? marking : put(at));
     } else if (named && !event.ctrlKey && !event.metaKey) {
       event.preventDefault();
-      onChange({ ...marking, arrow: named });
-    } else if (turned && !event.ctrlKey && !event.metaKey) {
-      event.preventDefault();
-      onChange({ ...marking, ...turned.marks });
+      onChange(named);
     } else if (event.key === 'Escape') {
       event.preventDefault();
       onCancel();

@@ -1,6 +1,6 @@
 import { driftPaths, walkFrame } from '../../../drawing/walk';
 import { useSize } from '../../../parts/useWidth';
-import { useFigures, useUnits } from '../../../units/UnitsContext';
+import { useFigures, useInchesInUnit } from '../../../units/UnitsContext';
 import { counted, type Paper, type ShotSet } from '../paperTypes';
 import { Hit } from './TargetFace';
 import s from '../Sheet.module.css';
@@ -12,7 +12,7 @@ const ROW = 0.42;
 export function WalkSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
   const { ref, width, height } = useSize<HTMLDivElement>(620, 530);
   const { figure } = useFigures();
-  const unit = useUnits().length === 'inches' ? 1 : 1 / 2.54;
+  const unit = useInchesInUnit();
   const walk = set.walk!;
   const names = width < NARROW ? 96 : 172;
   const pooled = paper.sets.filter((other) => other.walk && walk.pooled.includes(other.number));

@@ -27,12 +27,6 @@ export const kindsOf = (set: ShotSet): [ArrowKind, ArrowKind] =>
 /** The kinds of arrow that a set is shot with. */
 export const markedWith = (set: ShotSet): ArrowKind[] => (isFletchedAlone(set) ? ['fletched'] : kindsOf(set));
 
-/** The kind that a key marks next: B the bare shaft or the broadhead, F the other. */
-export function kindOfKey(set: ShotSet, key: string): ArrowKind | undefined {
-  const [reference, tested] = kindsOf(set);
-  return isFletchedAlone(set) ? undefined : { b: tested, f: reference }[key];
-}
-
 /** Numbers of heads to press; P is the practice head. */
 export const headNumbers = ['1', '2', '3', '4', '5', '6', 'P'];
 
@@ -80,6 +74,19 @@ export function toldBy(set: ShotSet, marking: Pick<Marking, 'way' | 'sightFor'>)
       marks: { way: null, sightFor: setting.yards },
     }));
   return [];
+}
+
+/** The kind that a key marks next: B the bare shaft or the broadhead, F the other. */
+export function kindOfKey(set: ShotSet, key: string): ArrowKind | undefined {
+  const [reference, tested] = kindsOf(set);
+  return isFletchedAlone(set) ? undefined : { b: tested, f: reference }[key];
+}
+
+/** What a key says of the next hit: its kind, or 1 and 2 the two marks of a set. */
+export function markOfKey(set: ShotSet, marking: Marking, key: string): Marking | undefined {
+  const arrow = kindOfKey(set, key);
+  const marks = arrow ? { arrow } : toldBy(set, marking)[['1', '2'].indexOf(key)]?.marks;
+  return marks && { ...marking, ...marks };
 }
 
 /** True for a hit of the second of two marks: it is drawn open. */

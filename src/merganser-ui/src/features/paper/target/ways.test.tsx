@@ -24,7 +24,6 @@ const each = (way: 'first' | 'second', name: string, count: number) => ({
   words: `${name}, ${count}`,
   group: { centre: { x: 0, y: 0 }, radius: 1, count },
   meanRadius: way === 'first' ? 1 : 3,
-  spread: '1 in',
 });
 const base: ShotSet = { ...sent.paper.sets[0]!, groups: null, mean: null, shots: [], figures: [] };
 const ways: ShotSet = {
@@ -35,8 +34,6 @@ const ways: ShotSet = {
     next: 'second',
     each: [each('first', 'low', 3), each('second', 'high', 2)],
     shown: null,
-    apart: null,
-    strung: null,
   },
 };
 const setting = (yards: number, count: number) => ({
@@ -54,7 +51,6 @@ const trial: NonNullable<ShotSet['rangeTrial']> = {
   next: 28,
   settings: [setting(32, 3), setting(28, 2)],
   allowed: 3,
-  allowedText: '3 in',
   plus: 0.5,
   affords: 3,
 };
@@ -129,7 +125,7 @@ describe('guessed distances', () => {
     figures: [],
     affords: null,
   };
-  const one = { id: 'g', measured: 28, off: 2, words: 'said 30 yd, was 28 yd: 2 yd long', at: '2026-11-23T18:00:00Z' };
+  const one = { id: 'g', words: 'said 30 yd, was 28 yd: 2 yd long' };
 
   it('are kept by Enter, and the next one is typed at once', async () => {
     const asked = answering({
