@@ -103,7 +103,7 @@ public static class Hands
 
     private sealed class Session(SimulatedBow bow)
     {
-        private readonly int[] setting = new int[bow.Levers.Count];
+        private readonly double[] setting = new double[bow.Levers.Count];
         private double? after18;
         private int moves;
 

@@ -241,7 +241,7 @@ public static class TuningWorld
             .Range(0, 60)
             .Select(i =>
             {
-                int[] setting = [i / 6 % 5, (i / 6 * 3) - 9, i / 12 % 3, i / 20, 0];
+                double[] setting = [i / 6 % 5, (i / 6 * 3) - 9, i / 12 % 3, i / 20, 0];
                 var tear = bow.Shoot(setting);
                 return new Observation(setting, tear.X, tear.Y);
             })

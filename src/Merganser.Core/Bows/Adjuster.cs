@@ -45,8 +45,8 @@ public enum AdjusterWay
 }
 
 /// <summary>
-/// One adjuster as this bow has it. Positions are whole steps, signed by their nominal effect: + drives the tail right,
-/// or up.
+/// One adjuster as this bow has it. Positions are whole steps, of a rest half clicks as well, signed by their nominal
+/// effect: + drives the tail right, or up.
 /// </summary>
 /// <param name="Kind">Which adjuster.</param>
 /// <param name="Position">Steps from the mark at which it was recorded.</param>
@@ -59,7 +59,7 @@ public enum AdjusterWay
 /// <param name="Way">Which way its steps drive the tail on this bow, by the maker's sheet.</param>
 public sealed record Adjuster(
     AdjusterKind Kind,
-    int Position,
+    double Position,
     int Lower,
     int Upper,
     bool NeedsPress,
@@ -80,13 +80,17 @@ public sealed record Adjuster(
     } = Possible.Positive(InchesPerStep);
 
     /// <summary>Steps left down and up.</summary>
-    public (int Down, int Up) Left => (Position - Lower, Upper - Position);
+    public (double Down, double Up) Left => (Position - Lower, Upper - Position);
 
     /// <summary>True when it can be moved and stands at the end of its travel.</summary>
     public bool AtEnd => Lower < Upper && (Position == Lower || Position == Upper);
 
     /// <summary>True when the step can be reached.</summary>
-    public bool Reaches(int position) => position >= Lower && position <= Upper;
+    public bool Reaches(double position) => position >= Lower && position <= Upper;
+
+    /// <summary>True when it can stand there: at a whole step, or between two clicks.</summary>
+    public bool Holds(double position) =>
+        position == Math.Floor(position) || (AdjusterTable.HasHalves(Kind) && position == Math.Floor(position) + 0.5);
 }
 
 /// <summary>Which way the tail is driven.</summary>
@@ -161,6 +165,9 @@ public static class AdjusterTable
 
     /// <summary>True for one whose way is a fact of the bow: makers build pockets and spacers both ways.</summary>
     public static bool WayIsAFact(AdjusterKind kind) => kind is AdjusterKind.LimbPocket or AdjusterKind.CamSpacer;
+
+    /// <summary>True for a rest: between two clicks it holds as well (common practice, no source).</summary>
+    public static bool HasHalves(AdjusterKind kind) => kind is AdjusterKind.RestSideways or AdjusterKind.RestHeight;
 
     /// <summary>
     /// True for adjusters that work through the arrow's stiffness on a finger shot and so turn with the hand.

@@ -43,7 +43,7 @@ public sealed record AdjusterEntry(
         var at = standing.FirstOrDefault(a => a.Kind == Kind)?.Position ?? 0;
         var size = fields.Optional($"{Field}.inchesPerStep", InchesPerStep, Quantity.Length, StepSize);
         var holds = Lower >= -MostSteps && Upper <= MostSteps && Lower <= at && Upper >= at;
-        fields.Check(holds, Field, "range", new TravelHoldsStep(at, MostSteps));
+        fields.Check(holds, Field, "range", new TravelHoldsStep(Kind, at, MostSteps));
         return holds
             ? AdjusterTable.Fresh(Kind) with
             {

@@ -7,7 +7,7 @@ namespace Merganser.Core.Bows;
 public abstract record BowMessage : Message;
 
 /// <summary>An adjuster was moved in another place since it was looked at.</summary>
-public sealed record MovedMeanwhile(AdjusterKind Kind, int Position) : BowMessage;
+public sealed record MovedMeanwhile(AdjusterKind Kind, double Position) : BowMessage;
 
 /// <summary>An adjuster's name.</summary>
 public sealed record AdjusterName(AdjusterKind Kind) : BowMessage;
@@ -16,21 +16,21 @@ public sealed record AdjusterName(AdjusterKind Kind) : BowMessage;
 public sealed record StepName(AdjusterKind Kind) : BowMessage;
 
 /// <summary>A count of an adjuster's steps with their unit, never signed.</summary>
-public sealed record Steps(AdjusterKind Kind, int Count) : BowMessage;
+public sealed record Steps(AdjusterKind Kind, double Count) : BowMessage;
 
 /// <summary>
 /// So many steps as an order to the technician. Those that work through the arrow's stiffness turn with the hand.
 /// </summary>
-public sealed record Order(AdjusterKind Kind, int Count) : BowMessage;
+public sealed record Order(AdjusterKind Kind, double Count) : BowMessage;
 
 /// <summary>Where an adjuster stands from its mark.</summary>
-public sealed record Standing(AdjusterKind Kind, int Position) : BowMessage;
+public sealed record Standing(AdjusterKind Kind, double Position) : BowMessage;
 
 /// <summary>From one position to another.</summary>
-public sealed record FromTo(AdjusterKind Kind, int From, int To) : BowMessage;
+public sealed record FromTo(AdjusterKind Kind, double From, double To) : BowMessage;
 
 /// <summary>What is left of an adjuster's travel each way.</summary>
-public sealed record Room(AdjusterKind Kind, int Down, int Up) : BowMessage;
+public sealed record Room(AdjusterKind Kind, double Down, double Up) : BowMessage;
 
 /// <summary>A bow draws more than its maker allows.</summary>
 public sealed record AboveMaximum(Measure Measured, Measure Most) : BowMessage;
@@ -45,7 +45,7 @@ public sealed record FactorReason(BowKind Kind, CamDraw Cams, Measure? FingersCo
 public sealed record BeyondTravel(AdjusterKind Kind, int Lower, int Upper) : BowMessage;
 
 /// <summary>A bow's travel must hold where it stands.</summary>
-public sealed record TravelHoldsStep(int Position, int MostSteps) : BowMessage;
+public sealed record TravelHoldsStep(AdjusterKind Kind, double Position, int MostSteps) : BowMessage;
 
 /// <summary>This bow has no such adjuster on its list.</summary>
 public sealed record NoSuchAdjuster(AdjusterKind Kind) : BowMessage;
@@ -72,6 +72,7 @@ public enum BowSays
     LaterMovesRestOnIt,
     NoMoveInTheFuture,
     WhichAdjuster,
+    WholeSteps,
     NothingTwisted,
     NothingMoved,
     SayTheSeats,

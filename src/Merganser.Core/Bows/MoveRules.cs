@@ -9,14 +9,14 @@ namespace Merganser.Core.Bows;
 /// <param name="SeatsBefore">The spacers' seats before it, where they are known.</param>
 public sealed record MoveWanted(
     AdjusterKind Adjuster,
-    int To,
+    double To,
     string? Corrects = null,
     string Note = "",
     DateTimeOffset? HappenedAt = null,
     SpacerSeats? Seats = null,
     string? AfterSet = null,
     string? TurnsBack = null,
-    int? From = null,
+    double? From = null,
     SpacerSeats? SeatsBefore = null
 );
 
@@ -26,8 +26,8 @@ public sealed record MoveWanted(
 public sealed record LoggedMove(
     string Id,
     AdjusterKind Adjuster,
-    int From,
-    int To,
+    double From,
+    double To,
     string? Corrects,
     SpacerSeats? Seats,
     SpacerSeats? SeatsBefore = null
@@ -41,10 +41,11 @@ public static class MoveRules
     /// <summary>Checks a move against the bow and its log.</summary>
     /// <returns>Where the adjuster stands, and the spacers' seats after it.</returns>
     /// <exception cref="RefusedException">
-    /// The bow has no such adjuster, the step is beyond its travel, nothing moved, later moves rest on the entry to be
-    /// corrected, it lies in the future, or the adjuster stands elsewhere than was seen.
+    /// The bow has no such adjuster, it does not stand between two steps, the step is beyond its travel, nothing moved,
+    /// later moves rest on the entry to be corrected, it lies in the future, or the adjuster stands elsewhere than was
+    /// seen.
     /// </exception>
-    public static (int From, SpacerSeats? Seats) Check(
+    public static (double From, SpacerSeats? Seats) Check(
         IReadOnlyList<Adjuster> adjusters,
         IReadOnlyList<LoggedMove> log,
         MoveWanted wanted,
@@ -60,6 +61,11 @@ public static class MoveRules
         }
 
         CheckSeen(wanted, adjuster.Position);
+        if (!adjuster.Holds(wanted.To))
+        {
+            throw RefusedException.At("to", "whole-steps", BowSays.WholeSteps);
+        }
+
         if (!adjuster.Reaches(wanted.To))
         {
             throw RefusedException.At("to", "range", new BeyondTravel(adjuster.Kind, adjuster.Lower, adjuster.Upper));
@@ -80,7 +86,7 @@ public static class MoveRules
 
     /// <summary>A move is logged from where the adjuster was seen to stand, and from nowhere else.</summary>
     /// <exception cref="RefusedException">It was moved in another place meanwhile.</exception>
-    public static void CheckSeen(MoveWanted wanted, int position)
+    public static void CheckSeen(MoveWanted wanted, double position)
     {
         if (wanted.From is { } seen && seen != position)
         {
@@ -129,7 +135,7 @@ public static class MoveRules
             return null;
         }
 
-        var shift = wanted.To - adjuster.Position;
+        var shift = (int)(wanted.To - adjuster.Position);
         return wanted.Seats ?? adjuster.Seats?.Shifted(shift, shift);
     }
 }

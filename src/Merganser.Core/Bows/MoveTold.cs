@@ -20,10 +20,10 @@ public sealed record SpacerShift(int Top, int Bottom, SpacerSeats? Before = null
 /// <param name="Also">What was moved with it, or null.</param>
 public sealed record MoveTold(
     AdjusterKind? Adjuster,
-    int? To,
+    double? To,
     YokeTwists? Yoke = null,
     SpacerShift? Spacers = null,
-    int? From = null,
+    double? From = null,
     MoveTold? Also = null
 )
 {

@@ -3,7 +3,7 @@ using Merganser.Core.Messages;
 namespace Merganser.Core.Bows;
 
 /// <summary>One move that leads back to an earlier state.</summary>
-public sealed record WayBackMove(AdjusterKind Kind, int From, int To, bool NeedsPress)
+public sealed record WayBackMove(AdjusterKind Kind, double From, double To, bool NeedsPress)
 {
     /// <summary>The adjuster's name.</summary>
     public Message Name => new AdjusterName(Kind);

@@ -181,7 +181,7 @@ public sealed class Replay
         SessionEvent happened,
         SetBegun set,
         int number,
-        IReadOnlyDictionary<AdjusterKind, int> positions,
+        IReadOnlyDictionary<AdjusterKind, double> positions,
         RigHistory rigs
     )
     {

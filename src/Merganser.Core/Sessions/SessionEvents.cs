@@ -110,7 +110,8 @@ public sealed record ShotCounted(string Shot) : SessionAct;
 /// <param name="To">Step it stands at after it.</param>
 /// <param name="Note">A person's own words, or empty.</param>
 /// <param name="Seats">The seats of cam spacers after it, where they are known.</param>
-public abstract record MoveAct(AdjusterKind Adjuster, int From, int To, string Note, SpacerSeats? Seats) : SessionAct
+public abstract record MoveAct(AdjusterKind Adjuster, double From, double To, string Note, SpacerSeats? Seats)
+    : SessionAct
 {
     /// <summary>The seats before it, where they are known.</summary>
     public SpacerSeats? SeatsBefore { get; init; }
@@ -119,8 +120,8 @@ public abstract record MoveAct(AdjusterKind Adjuster, int From, int To, string N
 /// <summary>An adjuster was moved. One that is logged late names the set it came after.</summary>
 public sealed record MoveMade(
     AdjusterKind Adjuster,
-    int From,
-    int To,
+    double From,
+    double To,
     string Note = "",
     SpacerSeats? Seats = null,
     string? AfterSet = null
@@ -130,8 +131,8 @@ public sealed record MoveMade(
 public sealed record MoveCorrected(
     string Move,
     AdjusterKind Adjuster,
-    int From,
-    int To,
+    double From,
+    double To,
     string Note = "",
     SpacerSeats? Seats = null
 ) : MoveAct(Adjuster, From, To, Note, Seats);
@@ -140,8 +141,8 @@ public sealed record MoveCorrected(
 public sealed record MoveTurnedBack(
     string Move,
     AdjusterKind Adjuster,
-    int From,
-    int To,
+    double From,
+    double To,
     string Note = "",
     SpacerSeats? Seats = null
 ) : MoveAct(Adjuster, From, To, Note, Seats);

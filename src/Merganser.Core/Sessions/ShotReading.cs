@@ -22,7 +22,7 @@ public sealed record ShotReading(
     int Number,
     int Set,
     Stage Stage,
-    IReadOnlyDictionary<AdjusterKind, int> Positions,
+    IReadOnlyDictionary<AdjusterKind, double> Positions,
     string Rig,
     ShotMarked Marked,
     DateTimeOffset At,
@@ -59,8 +59,8 @@ public sealed record SessionMove(
     string Id,
     int AfterSet,
     AdjusterKind Kind,
-    int From,
-    int To,
+    double From,
+    double To,
     string? Corrects,
     SpacerSeats? Seats = null,
     SpacerSeats? SeatsBefore = null
@@ -89,7 +89,7 @@ public sealed record SessionSet(
     int Number,
     SetBegun Begun,
     DateTimeOffset At,
-    IReadOnlyDictionary<AdjusterKind, int> Positions,
+    IReadOnlyDictionary<AdjusterKind, double> Positions,
     string Rig,
     IReadOnlyList<ShotReading> Shots
 )

@@ -231,7 +231,7 @@ public sealed partial class TuningSession
         return read.Belief.ChanceInside(read.Setting, then.Tolerance);
     }
 
-    private Adjuster[] AsAt(IReadOnlyDictionary<AdjusterKind, int> positions) =>
+    private Adjuster[] AsAt(IReadOnlyDictionary<AdjusterKind, double> positions) =>
         [.. Bow.Adjusters.Select(a => a with { Position = positions.GetValueOrDefault(a.Kind) })];
 
     /// <summary>What was marked after the last forgetting and counts; a pair is marked with its later shot.</summary>

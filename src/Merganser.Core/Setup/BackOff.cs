@@ -7,7 +7,7 @@ namespace Merganser.Core.Setup;
 /// <summary>A bow that draws more than the maker allows: both limb bolts out evenly, then on the scale again.</summary>
 /// <param name="To">Where both bolts stand then, or null where the bow has no such adjuster.</param>
 /// <param name="Words">How far, and what says so.</param>
-public sealed record BackOff(int? To, Message Words)
+public sealed record BackOff(double? To, Message Words)
 {
     /// <summary>Quarter turns at once at the most, until the scale has spoken again (common practice, no
     /// source).</summary>
@@ -22,7 +22,7 @@ public sealed record BackOff(int? To, Message Words)
     {
         var known = perStep is > 0 ? perStep : null;
         var steps = known is { } pounds ? Math.Clamp((int)Math.Ceiling(over / pounds), 1, MostAtOnce) : 1;
-        var room = bolts is null ? steps : Math.Min(steps, bolts.Left.Down);
+        var room = bolts is null ? steps : (int)Math.Min(steps, bolts.Left.Down);
         return new BackOff(
             bolts is null || room == 0 ? null : bolts.Position - room,
             new BackOffWords(

@@ -255,7 +255,7 @@ public static class CentreShot
     /// Where centre shot stands after the rest moved so many clicks from where it was measured; + clicks are to the
     /// right.
     /// </summary>
-    public static double After(double measured, int clicks, double inchesPerClick, Hand hand) =>
+    public static double After(double measured, double clicks, double inchesPerClick, Hand hand) =>
         measured + (clicks * inchesPerClick * (hand == Hand.Right ? -1 : 1));
 }
 

@@ -199,7 +199,7 @@ public sealed record SetupRecord(
     private static ChoiceLabel Label(RecordedFinding seen) => new(seen.Dated.Finding.Kind, seen.Dated.Finding.Choice!);
 
     /// <summary>Steps that an adjuster was moved between the last two of some findings, or null.</summary>
-    private int? Between(RecordedFinding[] found, AdjusterKind kind)
+    private double? Between(RecordedFinding[] found, AdjusterKind kind)
     {
         if (found.Length < 2)
         {
@@ -251,7 +251,7 @@ public sealed record CentreShotNow(
     public SetupSays? Caution => Now < Tolerance.Low ? SetupSays.RiserMayBlockSight : null;
 
     /// <summary>From what was measured and where the rest stood then.</summary>
-    public static CentreShotNow Of(Bow bow, Adjuster rest, double measured, int then)
+    public static CentreShotNow Of(Bow bow, Adjuster rest, double measured, double then)
     {
         var step = rest.InchesPerStep ?? AdjusterTable.RestClickInches;
         var now = CentreShot.After(measured, rest.Position - then, step, bow.Hand);

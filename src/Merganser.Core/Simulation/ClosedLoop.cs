@@ -107,7 +107,7 @@ public sealed class ClosedLoop
     private readonly SimulatedTuner tuner;
     private readonly Archer archer;
     private readonly List<SessionEvent> events = [];
-    private readonly int[] setting;
+    private readonly double[] setting;
     private string set = "";
     private DateTimeOffset now = DateTimeOffset.UnixEpoch;
 
@@ -115,7 +115,7 @@ public sealed class ClosedLoop
     {
         (this.bow, this.tuner) = (bow, tuner);
         archer = new Archer("Simulated", Hand.Right, tuner.Press, tuner.School);
-        setting = new int[bow.Levers.Count];
+        setting = new double[bow.Levers.Count];
     }
 
     /// <param name="bow">The bow.</param>
@@ -124,7 +124,7 @@ public sealed class ClosedLoop
     public static SessionResult Run(
         SimulatedBow bow,
         SimulatedTuner? tuner = null,
-        Action<double, int[]>? stating = null
+        Action<double, double[]>? stating = null
     ) => new ClosedLoop(bow, tuner ?? SimulatedTuner.Usual).Run(stating);
 
     /// <summary>
@@ -141,7 +141,7 @@ public sealed class ClosedLoop
             };
     }
 
-    private SessionResult Run(Action<double, int[]>? stating)
+    private SessionResult Run(Action<double, double[]>? stating)
     {
         var (moves, here, mostHere, after18, largest) = (0, 0, 0, double.NaN, 0.0);
         int? deafAt = null;

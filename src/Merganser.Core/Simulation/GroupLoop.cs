@@ -50,7 +50,7 @@ public sealed class GroupLoop
     private readonly SimulatedTarget target;
     private readonly PlannedStage stage;
     private readonly List<SessionEvent> events = [];
-    private readonly int[] setting;
+    private readonly double[] setting;
     private readonly GroupWays ways;
     private string set = "";
     private Impact ownMark;
@@ -58,7 +58,7 @@ public sealed class GroupLoop
     private GroupLoop(SimulatedTarget target, GroupWays ways)
     {
         (this.target, this.ways, stage) = (target, ways, target.World.Stage);
-        setting = new int[target.Bow.Levers.Count];
+        setting = new double[target.Bow.Levers.Count];
     }
 
     /// <param name="target">The target.</param>

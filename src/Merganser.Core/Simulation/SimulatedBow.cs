@@ -14,7 +14,7 @@ public interface IShootingBow
     IReadOnlyList<Lever> Levers { get; }
 
     /// <summary>Shoots one arrow through the paper.</summary>
-    Tear Shoot(IReadOnlyList<int> setting);
+    Tear Shoot(IReadOnlyList<double> setting);
 }
 
 /// <summary>
@@ -128,7 +128,7 @@ public sealed class SimulatedBow : IShootingBow
     public void NextDay() => today = new Tear(world.DayBias * Normal(apart), world.DayBias * Normal(apart));
 
     /// <summary>The true mean tear as it is shot today.</summary>
-    public Tear TodaysMean(IReadOnlyList<int> setting)
+    public Tear TodaysMean(IReadOnlyList<double> setting)
     {
         var mean = TrueMean(setting);
         return new Tear(mean.X + today.X, mean.Y + today.Y);
@@ -173,10 +173,16 @@ public sealed class SimulatedBow : IShootingBow
             : Measured;
 
     /// <summary>Its adjusters at a setting.</summary>
-    public IReadOnlyList<Adjuster> Adjusters(IReadOnlyList<int> setting) =>
+    public IReadOnlyList<Adjuster> Adjusters(IReadOnlyList<double> setting) =>
         [
             .. Levers.Select(
-                (l, i) => AdjusterTable.Fresh(Kinds[i]) with { Position = setting[i], Lower = l.Lower, Upper = l.Upper }
+                (l, i) =>
+                    AdjusterTable.Fresh(Kinds[i]) with
+                    {
+                        Position = setting[i],
+                        Lower = (int)l.Lower,
+                        Upper = (int)l.Upper,
+                    }
             ),
         ];
 
@@ -210,7 +216,7 @@ public sealed class SimulatedBow : IShootingBow
     /// <summary>
     /// The true mean tear at a setting, without what is of today or of this shot: what no archer ever sees.
     /// </summary>
-    public Tear TrueMean(IReadOnlyList<int> setting)
+    public Tear TrueMean(IReadOnlyList<double> setting)
     {
         var (x, y) = (start.X, start.Y);
         for (var j = 0; j < gainX.Length; j++)
@@ -224,7 +230,7 @@ public sealed class SimulatedBow : IShootingBow
     }
 
     /// <inheritdoc/>
-    public Tear Shoot(IReadOnlyList<int> setting)
+    public Tear Shoot(IReadOnlyList<double> setting)
     {
         hand.Turn(setting);
         var mean = TrueMean(setting);

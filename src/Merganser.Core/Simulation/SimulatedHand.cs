@@ -9,13 +9,13 @@ internal sealed class SimulatedHand(SimulatedWorld world, Random random, int adj
     private readonly int backlash = random.Next(world.Backlash + 1);
     private readonly double[] off = new double[adjusters];
     private readonly int[] turned = new int[adjusters];
-    private int[]? stands;
+    private double[]? stands;
 
     /// <summary>By how many steps an adjuster stands otherwise than it is logged.</summary>
     public double Off(int adjuster) => off[adjuster];
 
     /// <summary>Takes every adjuster where it is wanted.</summary>
-    public void Turn(IReadOnlyList<int> setting)
+    public void Turn(IReadOnlyList<double> setting)
     {
         for (var j = 0; stands is not null && j < stands.Length; j++)
         {
@@ -28,7 +28,7 @@ internal sealed class SimulatedHand(SimulatedWorld world, Random random, int adj
         stands = [.. setting];
     }
 
-    private void Turn(int adjuster, int steps)
+    private void Turn(int adjuster, double steps)
     {
         var way = Math.Sign(steps);
         if (turned[adjuster] == -way)

@@ -69,7 +69,7 @@ public sealed class SimulatedTarget
         (gainX, gainY) = (new double[Bow.Kinds.Count], new double[Bow.Kinds.Count]);
         atPaper = new LearnedGain[Bow.Kinds.Count];
         var papers = new Random(seed + PapersApart);
-        var trade = ResponsePrior.Of(Bow.Adjusters(new int[Bow.Levers.Count])).Gains;
+        var trade = ResponsePrior.Of(Bow.Adjusters(new double[Bow.Levers.Count])).Gains;
         for (var j = 0; j < gainX.Length; j++)
         {
             var fact = AdjusterTable.Of(Bow.Kinds[j]);
@@ -107,7 +107,7 @@ public sealed class SimulatedTarget
     /// <summary>
     /// The true offset, tested less the other, inches: a step that drives the tail right drives bare left.
     /// </summary>
-    public Impact TrueOffset(IReadOnlyList<int> setting)
+    public Impact TrueOffset(IReadOnlyList<double> setting)
     {
         var (x, y) = (start.X, start.Y);
         for (var j = 0; j < gainX.Length; j++)
@@ -119,7 +119,7 @@ public sealed class SimulatedTarget
     }
 
     /// <summary>Shoots one arrow, from the aiming point of its kind.</summary>
-    public Impact Shoot(ArrowKind kind, IReadOnlyList<int> setting)
+    public Impact Shoot(ArrowKind kind, IReadOnlyList<double> setting)
     {
         var tested = kind is ArrowKind.Bare or ArrowKind.Broadhead;
         var mean = tested ? TrueOffset(setting) : new Impact(0, 0);

@@ -56,8 +56,8 @@ public sealed record Predicted(Tear Mean, double RadiusX, double RadiusY, double
 /// <param name="Goes">How far that is in inches, for a rest.</param>
 public sealed record AdvisedMove(
     AdjusterKind Kind,
-    int From,
-    int To,
+    double From,
+    double To,
     Message Order,
     bool NeedsPress,
     Message After,
@@ -102,4 +102,4 @@ public sealed record Advice(
 }
 
 /// <summary>A move that was really made between two sets, with the mean before and after.</summary>
-public sealed record MadeMove(AdjusterKind Kind, int Steps, MeanTear Before, MeanTear After);
+public sealed record MadeMove(AdjusterKind Kind, double Steps, MeanTear Before, MeanTear After);

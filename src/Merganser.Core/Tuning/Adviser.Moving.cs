@@ -60,7 +60,7 @@ public sealed partial record Adviser
         );
     }
 
-    private static RestGoes? GoesBy(Adjuster rest, int steps) =>
+    private static RestGoes? GoesBy(Adjuster rest, double steps) =>
         rest.Kind is AdjusterKind.RestSideways or AdjusterKind.RestHeight
             ? new RestGoes(
                 Measure.Inches(Math.Abs(steps) * (rest.InchesPerStep ?? AdjusterTable.RestClickInches), 3),
@@ -68,7 +68,7 @@ public sealed partial record Adviser
             )
             : null;
 
-    private static Predicted[] Ghosts(TuningState state, Candidate chosen, bool test, int[] after)
+    private static Predicted[] Ghosts(TuningState state, Candidate chosen, bool test, double[] after)
     {
         if (!test)
         {
@@ -87,7 +87,7 @@ public sealed partial record Adviser
     }
 
     /// <summary>Where the mean is expected if an adjuster answers one way.</summary>
-    private static Predicted OfWay(TuningState state, int[] after, int lever, int way, double share)
+    private static Predicted OfWay(TuningState state, double[] after, int lever, int way, double share)
     {
         var mask = state.Belief.Masks.Where(m => !m.Mask.Deaf && m.Mask.Sign(lever) == way).MaxBy(m => m.Weight);
         var at = state.Belief.At(mask ?? state.Belief.All, after);

@@ -46,7 +46,7 @@ public sealed partial record Adviser(
     public bool May(Adjuster adjuster) => MayPress || !adjuster.NeedsPress;
 
     /// <summary>Where every adjuster stands.</summary>
-    public IReadOnlyDictionary<AdjusterKind, int> Positions => Adjusters.ToDictionary(a => a.Kind, a => a.Position);
+    public IReadOnlyDictionary<AdjusterKind, double> Positions => Adjusters.ToDictionary(a => a.Kind, a => a.Position);
 
     /// <summary>The prior of a stage.</summary>
     public ResponsePrior PriorOf(Stage stage) =>

@@ -11,7 +11,7 @@ public sealed partial class Belief
     /// <param name="levers">What may be moved.</param>
     /// <param name="tolerance">Radius of the circle, inches.</param>
     /// <param name="deafToo">False once a control has shown that the arrow is not the cause.</param>
-    public double ChanceOfReach(int[] setting, IReadOnlyList<Lever> levers, double tolerance, bool deafToo = true)
+    public double ChanceOfReach(double[] setting, IReadOnlyList<Lever> levers, double tolerance, bool deafToo = true)
     {
         var now = At(setting);
         Component[] masks = [.. Masks.Where(m => deafToo || !m.Mask.Deaf)];
@@ -24,14 +24,14 @@ public sealed partial class Belief
 
     private double AxisReached(
         Component mask,
-        int[] setting,
+        double[] setting,
         IEnumerable<Lever> levers,
         double now,
         bool sideways,
         double tolerance
     )
     {
-        var (end, away) = ((int[])setting.Clone(), now < 0 ? -1 : 1);
+        var (end, away) = ((double[])setting.Clone(), now < 0 ? -1 : 1);
         foreach (var lever in levers)
         {
             var drives = away * mask.Mean[unknowns.Gain(lever.Index)];

@@ -113,10 +113,10 @@ public sealed partial class Belief
     }
 
     /// <summary>Mean tear at a setting.</summary>
-    public TearMoments At(ReadOnlySpan<int> setting) => At(All, setting);
+    public TearMoments At(ReadOnlySpan<double> setting) => At(All, setting);
 
     /// <summary>Mean tear at a setting under one component.</summary>
-    public TearMoments At(Component component, ReadOnlySpan<int> setting)
+    public TearMoments At(Component component, ReadOnlySpan<double> setting)
     {
         Span<double> slopeX = stackalloc double[unknowns.Size];
         Span<double> slopeY = stackalloc double[unknowns.Size];
@@ -130,7 +130,7 @@ public sealed partial class Belief
     /// </summary>
     /// <param name="setting">Where the adjusters stand.</param>
     /// <param name="tolerance">Radius of the circle, inches.</param>
-    public double LastingChance(ReadOnlySpan<int> setting, double tolerance)
+    public double LastingChance(ReadOnlySpan<double> setting, double tolerance)
     {
         Span<double> slopeX = stackalloc double[unknowns.Size];
         Span<double> slopeY = stackalloc double[unknowns.Size];
@@ -161,7 +161,7 @@ public sealed partial class Belief
     /// <summary>P(in): chance that the true mean lies inside the circle, all hypotheses weighed.</summary>
     /// <param name="setting">Where the adjusters stand.</param>
     /// <param name="tolerance">Radius of the circle, inches.</param>
-    public double ChanceInside(ReadOnlySpan<int> setting, double tolerance)
+    public double ChanceInside(ReadOnlySpan<double> setting, double tolerance)
     {
         var chance = 0.0;
         foreach (var component in components)
@@ -176,11 +176,11 @@ public sealed partial class Belief
     }
 
     /// <summary>PC: the same from one Gaussian for each way to answer; quicker, for candidates.</summary>
-    public double CollapsedChance(ReadOnlySpan<int> setting, double tolerance) =>
+    public double CollapsedChance(ReadOnlySpan<double> setting, double tolerance) =>
         CollapsedChance(Masks, setting, tolerance);
 
     /// <summary>The same from some ways to answer.</summary>
-    public double CollapsedChance(IEnumerable<Component> masks, ReadOnlySpan<int> setting, double tolerance)
+    public double CollapsedChance(IEnumerable<Component> masks, ReadOnlySpan<double> setting, double tolerance)
     {
         var chance = 0.0;
         foreach (var mask in masks)
@@ -194,7 +194,7 @@ public sealed partial class Belief
     /// <summary>
     /// E|t(u + δ e)|² as a quadratic c + bδ + aδ² in the steps δ of one adjuster, under one component.
     /// </summary>
-    public (double C, double B, double A) Square(Component component, ReadOnlySpan<int> setting, int lever)
+    public (double C, double B, double A) Square(Component component, ReadOnlySpan<double> setting, int lever)
     {
         Span<double> slopeX = stackalloc double[unknowns.Size];
         Span<double> slopeY = stackalloc double[unknowns.Size];

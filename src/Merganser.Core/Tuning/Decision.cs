@@ -12,15 +12,16 @@ namespace Merganser.Core.Tuning;
 /// <param name="Beyond">True where it lies beyond the school's own choice: it is reached for at a price.</param>
 public sealed record Lever(
     int Index,
-    int Lower,
-    int Upper,
+    double Lower,
+    double Upper,
     int MostSteps = int.MaxValue,
     int MostTest = int.MaxValue,
     bool Beyond = false
 )
 {
-    /// <summary>The steps that one move may make from a position.</summary>
-    public (int Down, int Up) From(int at) => (Math.Max(Lower - at, -MostSteps), Math.Min(Upper - at, MostSteps));
+    /// <summary>The whole steps that one move may make from a position.</summary>
+    public (int Down, int Up) From(double at) =>
+        (Math.Max((int)Math.Ceiling(Lower - at), -MostSteps), Math.Min((int)Math.Floor(Upper - at), MostSteps));
 }
 
 /// <summary>What was done at a stage before this decision.</summary>
@@ -48,12 +49,12 @@ public enum DecisionKind
 /// in the second. Lower is better.</param>
 /// <param name="Test">True for a test of a way that is not settled.</param>
 /// <param name="Beyond">True where it lies beyond the school's own choice.</param>
-public sealed record Candidate(int Lever, int To, double Score, bool Test, bool Beyond = false)
+public sealed record Candidate(int Lever, double To, double Score, bool Test, bool Beyond = false)
 {
     /// <summary>The setting that it leads to.</summary>
-    public int[] After(int[] setting)
+    public double[] After(double[] setting)
     {
-        var after = (int[])setting.Clone();
+        var after = (double[])setting.Clone();
         after[Lever] = To;
         return after;
     }

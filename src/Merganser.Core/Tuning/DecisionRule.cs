@@ -52,7 +52,7 @@ public sealed class DecisionRule(RuleFigures figures)
     public Decision Decide(
         ResponsePrior prior,
         Belief belief,
-        int[] setting,
+        double[] setting,
         IReadOnlyList<Lever> levers,
         DoneSoFar done,
         IReadOnlyList<Lever>? reach = null
@@ -123,7 +123,7 @@ public sealed class DecisionRule(RuleFigures figures)
     private Candidate? Also(
         ResponsePrior prior,
         Belief belief,
-        int[] setting,
+        double[] setting,
         IReadOnlyList<Lever> levers,
         Candidate first
     )
@@ -147,7 +147,7 @@ public sealed class DecisionRule(RuleFigures figures)
             figures.MostRisk
         );
 
-    private static bool CanMove(int[] setting, IReadOnlyList<Lever> levers) =>
+    private static bool CanMove(double[] setting, IReadOnlyList<Lever> levers) =>
         levers.Any(l => l.From(setting[l.Index]) is var (down, up) && (down < 0 || up > 0));
 
     private bool IsFar(TearMoments now, double chance, int here)
@@ -161,7 +161,7 @@ public sealed class DecisionRule(RuleFigures figures)
     /// <summary>
     /// A bow that may well be inside is not moved for a smaller tear alone: the chance must rise by what a move wants.
     /// </summary>
-    private bool Helps(Belief belief, int[] setting, Candidate move, double chance) =>
+    private bool Helps(Belief belief, double[] setting, Candidate move, double chance) =>
         chance < figures.FarChance
         || belief.CollapsedChance(move.After(setting), figures.Tolerance) >= chance + figures.ChanceGain;
 }

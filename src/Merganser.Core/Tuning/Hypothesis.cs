@@ -1,7 +1,7 @@
 namespace Merganser.Core.Tuning;
 
 /// <summary>All shots of one rig at one setting on one day: they share a mean.</summary>
-internal sealed record ShotGroup(int[] Setting, int Rig, int DaysAgo, List<Observation> Shots);
+internal sealed record ShotGroup(double[] Setting, int Rig, int DaysAgo, List<Observation> Shots);
 
 /// <summary>The tear that is expected at a setting, and how it follows each unknown.</summary>
 internal sealed class Prediction(int size)

@@ -152,7 +152,7 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Lever> InT
             lower,
             upper,
             MostSteps(adjuster.Kind, state.Prior.Gains[index], state.MostInches),
-            (upper - lower) / TestsInWindow
+            (int)((upper - lower) / TestsInWindow)
         );
     }
 
@@ -185,7 +185,7 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Lever> InT
     private const double Rounding = 1e-9;
 
     /// <summary>The rest's few clicks about the middle of its window.</summary>
-    private static Lever LastClicksOf(Lever lever, Adjuster adjuster, int at)
+    private static Lever LastClicksOf(Lever lever, Adjuster adjuster, double at)
     {
         var middle = at - adjuster.Position;
         return lever with
@@ -198,7 +198,7 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Lever> InT
     /// <summary>
     /// What is left along its axis after this lever's best whole step, by the way to answer that helps most.
     /// </summary>
-    private static double Residual(ResponsePrior prior, Belief belief, TearMoments now, int[] setting, Lever lever)
+    private static double Residual(ResponsePrior prior, Belief belief, TearMoments now, double[] setting, Lever lever)
     {
         var sideways = prior.Gains[lever.Index].Axis == TearAxis.Sideways;
         var along = sideways ? now.X : now.Y;
@@ -206,7 +206,7 @@ public sealed record Reach(IReadOnlyList<Lever> Levers, IReadOnlyList<Lever> InT
         {
             var gain = belief.GainOf(mask, lever.Index).Gain;
             var (low, high) = (lever.Lower - setting[lever.Index], lever.Upper - setting[lever.Index]);
-            var step = (int)Math.Round(Math.Clamp(-along / gain, low, high));
+            var step = Math.Round(Math.Clamp(-along / gain, low, high));
             return Math.Abs(along + (gain * step));
         });
     }

@@ -192,7 +192,14 @@ public sealed record ResponsePrior(
 /// <param name="Rig">0 where the rest of the bow was as it is now; else which other rig it was shot with, from 1. The
 /// tear that it began from is then another one, the gains are the same.</param>
 /// <param name="DaysAgo">Days of shooting between it and the last one.</param>
-public sealed record Observation(int[] Setting, double X, double Y, bool Doubtful = false, int Rig = 0, int DaysAgo = 0)
+public sealed record Observation(
+    double[] Setting,
+    double X,
+    double Y,
+    bool Doubtful = false,
+    int Rig = 0,
+    int DaysAgo = 0
+)
 {
     /// <summary>True for the same setting of the same rig: the same mean but for the day.</summary>
     public bool StandsAs(Observation other) => Rig == other.Rig && Setting.AsSpan().SequenceEqual(other.Setting);

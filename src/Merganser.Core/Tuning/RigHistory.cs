@@ -26,7 +26,7 @@ public sealed class RigHistory(
     /// <param name="set">Its number.</param>
     /// <param name="positions">Where the adjusters stood.</param>
     /// <param name="shot">When its first shot was, or null before that.</param>
-    public string Of(int set, IReadOnlyDictionary<AdjusterKind, int> positions, DateTimeOffset? shot)
+    public string Of(int set, IReadOnlyDictionary<AdjusterKind, double> positions, DateTimeOffset? shot)
     {
         var others = positions.Where(p => MakesAnother(p.Key)).OrderBy(p => p.Key).Select(p => p.Value);
         var works = shot is { } at ? worked.Count(w => w <= at) : worked.Count;

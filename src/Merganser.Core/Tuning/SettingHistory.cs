@@ -10,7 +10,7 @@ public static class SettingHistory
     /// <param name="log">All moves of this bow, each with the number of the set it came after; 0 is before the
     /// first.</param>
     /// <param name="sets">Numbers of the sets.</param>
-    public static IReadOnlyDictionary<int, IReadOnlyDictionary<AdjusterKind, int>> At(
+    public static IReadOnlyDictionary<int, IReadOnlyDictionary<AdjusterKind, double>> At(
         IReadOnlyList<Adjuster> now,
         IReadOnlyList<SessionMove> log,
         IEnumerable<int> sets
@@ -19,10 +19,10 @@ public static class SettingHistory
         var moves = MoveHistory.Effective(log);
         return sets.ToDictionary(
             set => set,
-            IReadOnlyDictionary<AdjusterKind, int> (set) => now.ToDictionary(a => a.Kind, a => StoodAt(a, set))
+            IReadOnlyDictionary<AdjusterKind, double> (set) => now.ToDictionary(a => a.Kind, a => StoodAt(a, set))
         );
 
-        int StoodAt(Adjuster adjuster, int set) =>
+        double StoodAt(Adjuster adjuster, int set) =>
             adjuster.Position - moves.Where(m => m.Kind == adjuster.Kind && m.AfterSet >= set).Sum(m => m.To - m.From);
     }
 }

@@ -24,7 +24,7 @@ public sealed class ShotTrail(ResponsePrior prior, IReadOnlyList<Observation> sh
     private readonly Observation[][] runs = [.. RunsOf(shots)];
 
     /// <summary>Moves between settings that were shot, and to the one where the adjusters stand now.</summary>
-    public int MovesTo(int[] now) =>
+    public int MovesTo(double[] now) =>
         runs.Zip(runs.Skip(1)).Count(pair => !pair.First[0].Setting.AsSpan().SequenceEqual(pair.Second[0].Setting))
         + (runs.Length > 0 && !runs[^1][0].Setting.AsSpan().SequenceEqual(now) ? 1 : 0);
 

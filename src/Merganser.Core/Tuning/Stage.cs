@@ -166,10 +166,10 @@ public static class Settings
     }
 
     /// <summary>Steps of every adjuster from an origin.</summary>
-    public static int[] From(
+    public static double[] From(
         ResponsePrior prior,
-        IReadOnlyDictionary<AdjusterKind, int> origin,
-        IReadOnlyDictionary<AdjusterKind, int> positions
+        IReadOnlyDictionary<AdjusterKind, double> origin,
+        IReadOnlyDictionary<AdjusterKind, double> positions
     ) => [.. prior.Gains.Select(g => positions.GetValueOrDefault(g.Kind) - origin.GetValueOrDefault(g.Kind))];
 }
 

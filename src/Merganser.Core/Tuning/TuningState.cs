@@ -21,7 +21,7 @@ public sealed record TuningState(
     ResponsePrior Prior,
     Belief Belief,
     RuleFigures Figures,
-    int[] Setting,
+    double[] Setting,
     int ShotsHere,
     IReadOnlyList<ShotReading> Shots,
     int Moves,
@@ -39,5 +39,5 @@ public sealed record TuningState(
     public bool Taught(int lever) => SettingsOf(lever) > 1;
 
     /// <summary>The setting after a move.</summary>
-    public int[] At(Candidate move) => move.After(Setting);
+    public double[] At(Candidate move) => move.After(Setting);
 }

@@ -85,7 +85,7 @@ public sealed class Unknowns
     }
 
     /// <summary>How the tear at a setting today follows each unknown, for gains in inches a step.</summary>
-    public void Slope(ReadOnlySpan<int> setting, Span<double> x, Span<double> y)
+    public void Slope(ReadOnlySpan<double> setting, Span<double> x, Span<double> y)
     {
         Begin(0, 0, x, y);
         for (var lever = 0; lever < Levers; lever++)
@@ -96,7 +96,7 @@ public sealed class Unknowns
     }
 
     /// <summary>The same without what today added: as it lasts.</summary>
-    public void SlopeOfAllDays(ReadOnlySpan<int> setting, Span<double> x, Span<double> y)
+    public void SlopeOfAllDays(ReadOnlySpan<double> setting, Span<double> x, Span<double> y)
     {
         Slope(setting, x, y);
         x[FirstDay..].Clear();

@@ -17,7 +17,7 @@ public sealed class WeighedMoves(RuleFigures figures)
     public IReadOnlyList<Candidate> BySquare(
         ResponsePrior prior,
         Belief belief,
-        int[] setting,
+        double[] setting,
         IReadOnlyList<Lever> levers
     )
     {
@@ -51,7 +51,7 @@ public sealed class WeighedMoves(RuleFigures figures)
     public IReadOnlyList<Candidate> ByChance(
         ResponsePrior prior,
         Belief belief,
-        int[] setting,
+        double[] setting,
         IReadOnlyList<Lever> levers
     )
     {
@@ -73,7 +73,7 @@ public sealed class WeighedMoves(RuleFigures figures)
                     BestChance(setting, open, at => belief.CollapsedChance(way, at, figures.Tolerance))
                 )
                 .ToArray();
-            int[] steps = [.. best.Select(b => b.To - setting[open.Index])];
+            int[] steps = [.. best.Select(b => (int)(b.To - setting[open.Index]))];
             var score = Twice(figures.MoveChance, belief, open.Index) - best.Sum(b => b.Chance);
             AddTest(found, belief, setting, open, ways, steps, score);
         }
@@ -100,7 +100,7 @@ public sealed class WeighedMoves(RuleFigures figures)
     private static (double C, double B, double A) Square(
         Belief belief,
         IEnumerable<Component> masks,
-        int[] setting,
+        double[] setting,
         int lever
     )
     {
@@ -117,7 +117,7 @@ public sealed class WeighedMoves(RuleFigures figures)
     private void AddTest(
         List<Candidate> found,
         Belief belief,
-        int[] setting,
+        double[] setting,
         Lever open,
         Component[][] ways,
         int[] steps,
@@ -149,7 +149,7 @@ public sealed class WeighedMoves(RuleFigures figures)
             .Select(same => same.OrderBy(l => l.Beyond).First());
 
     /// <summary>The whole step that makes bδ + aδ² least, inside the limits; null when that is none.</summary>
-    private static int? BestStep(int at, Lever lever, double b, double a)
+    private static int? BestStep(double at, Lever lever, double b, double a)
     {
         var ideal = -b / (2 * a);
         var (low, high) = lever.From(at);
@@ -159,9 +159,9 @@ public sealed class WeighedMoves(RuleFigures figures)
         return best == 0 ? null : best;
     }
 
-    private static (int To, double Chance) BestChance(int[] setting, Lever lever, Func<int[], double> chanceAt)
+    private static (double To, double Chance) BestChance(double[] setting, Lever lever, Func<double[], double> chanceAt)
     {
-        var (at, stands) = ((int[])setting.Clone(), setting[lever.Index]);
+        var (at, stands) = ((double[])setting.Clone(), setting[lever.Index]);
         var best = (To: stands, Chance: double.NegativeInfinity);
         var (low, high) = lever.From(stands);
         for (var to = stands + low; to <= stands + high; to++)

@@ -79,7 +79,7 @@ public readonly record struct Measure(double Value, string Unit, int Decimals, b
     public override string ToString() => Display.Text(this, DisplayUnits.Trade);
 
     /// <summary>So many times as much.</summary>
-    public Measure Times(int count) => new(Value * count, Unit, Decimals, Fraction);
+    public Measure Times(double count) => new(Value * count, Unit, Decimals, Fraction);
 
     /// <summary>A length in inches.</summary>
     public static Measure Inches(double value, int decimals = 2) => new(value, Units.Unit.Inch, decimals);

@@ -23,4 +23,11 @@ public static class Show
 
     /// <summary>A count with its noun: <c>1 shot</c>, <c>3 shots</c>.</summary>
     public static string Count(int count, string noun) => count == 1 ? $"1 {noun}" : $"{count} {noun}s";
+
+    /// <summary>The same with halves: <c>½ click</c>, <c>2½ clicks</c>.</summary>
+    public static string Halves(double count, string noun)
+    {
+        var whole = (int)Math.Floor(count);
+        return count == whole ? Count(whole, noun) : $"{(whole == 0 ? "" : whole)}½ {noun}{(whole == 0 ? "" : "s")}";
+    }
 }

@@ -9,7 +9,7 @@ internal static class AdjusterRows
         [
             .. sql.Query<(
                 string Kind,
-                int Position,
+                double Position,
                 int Lower,
                 int Upper,
                 bool NeedsPress,
@@ -17,7 +17,7 @@ internal static class AdjusterRows
                 string? Seats,
                 string Way
             )>(
-                    "SELECT kind, position, lower, upper, needs_press, inches_per_step, seats, way FROM adjuster WHERE bow_id = @bowId AND fitted = 1",
+                    "SELECT kind, position + half / 2.0, lower, upper, needs_press, inches_per_step, seats, way FROM adjuster WHERE bow_id = @bowId AND fitted = 1",
                     new { bowId }
                 )
                 .Select(a => new Adjuster(
@@ -41,9 +41,9 @@ internal static class AdjusterRows
         {
             sql.Execute(
                 """
-                INSERT INTO adjuster (bow_id, kind, position, lower, upper, needs_press, inches_per_step, seats,
+                INSERT INTO adjuster (bow_id, kind, position, half, lower, upper, needs_press, inches_per_step, seats,
                 way)
-                VALUES (@bowId, @kind, @Position, @Lower, @Upper, @NeedsPress, @InchesPerStep, @seats, @way)
+                VALUES (@bowId, @kind, @step, @half, @Lower, @Upper, @NeedsPress, @InchesPerStep, @seats, @way)
                 ON CONFLICT (bow_id, kind) DO UPDATE SET lower = @Lower, upper = @Upper, needs_press = @NeedsPress,
                 inches_per_step = @InchesPerStep, way = @way, fitted = 1
                 """,
@@ -51,7 +51,8 @@ internal static class AdjusterRows
                 {
                     bowId,
                     kind = FactsJson.Word(adjuster.Kind),
-                    adjuster.Position,
+                    step = Halves.Step(adjuster.Position),
+                    half = Halves.Half(adjuster.Position),
                     adjuster.Lower,
                     adjuster.Upper,
                     adjuster.NeedsPress,

@@ -9,8 +9,8 @@ public sealed record MoveRow(
     string? PaperId,
     string? AfterSetId,
     AdjusterKind Adjuster,
-    int From,
-    int To,
+    double From,
+    double To,
     string? Corrects,
     string Note,
     DateTimeOffset HappenedAt,
@@ -33,7 +33,7 @@ internal static class MoveLog
 {
     private const string Columns = """
         SELECT id, bow_id AS bowId, paper_id AS paperId, after_set_id AS afterSetId, adjuster,
-          from_step AS "from", to_step AS "to", corrects, note, happened_at AS happenedAt,
+          from_step + from_half / 2.0 AS "from", to_step + to_half / 2.0 AS "to", corrects, note, happened_at AS happenedAt,
           recorded_at AS recordedAt, ordinal, seats, turns_back AS turnsBack, seats_before AS seatsBefore
         FROM move
         """;
@@ -42,8 +42,9 @@ internal static class MoveLog
     private const string LastMade = """
         SELECT (
           SELECT r.id FROM move r WHERE r.bow_id = @bowId AND r.adjuster = a.kind AND r.corrects IS NULL
-            AND r.from_step <> coalesce(
-              (SELECT c.to_step FROM move c WHERE c.corrects = r.id ORDER BY c.ordinal DESC LIMIT 1), r.to_step)
+            AND 2 * r.from_step + r.from_half <> coalesce(
+              (SELECT 2 * c.to_step + c.to_half FROM move c WHERE c.corrects = r.id ORDER BY c.ordinal DESC LIMIT 1),
+              2 * r.to_step + r.to_half)
           ORDER BY r.ordinal DESC LIMIT 1)
         FROM adjuster a WHERE a.bow_id = @bowId
         """;
@@ -151,8 +152,10 @@ internal static class MoveLog
             move.PaperId,
             afterSet = move.PaperId is null ? null : AfterSet(sql, move),
             adjuster = FactsJson.Word(wanted.Adjuster),
-            from,
-            wanted.To,
+            from = Halves.Step(from),
+            fromHalf = Halves.Half(from),
+            to = Halves.Step(wanted.To),
+            toHalf = Halves.Half(wanted.To),
             kind = wanted.Corrects is null ? "move" : "correction",
             wanted.Corrects,
             wanted.TurnsBack,
@@ -164,15 +167,15 @@ internal static class MoveLog
         };
         sql.Execute(
             """
-            INSERT INTO move (id, bow_id, paper_id, after_set_id, adjuster, from_step, to_step, kind, corrects,
-            turns_back, note, happened_at, recorded_at, ordinal, seats, seats_before)
-            VALUES (@Id, @BowId, @PaperId, @afterSet, @adjuster, @from, @To, @kind, @Corrects, @TurnsBack, @Note,
-            @happened, @now, 1 + (SELECT coalesce(max(ordinal), 0) FROM move WHERE bow_id = @BowId), @seats, @before)
+            INSERT INTO move (id, bow_id, paper_id, after_set_id, adjuster, from_step, from_half, to_step, to_half,
+            kind, corrects, turns_back, note, happened_at, recorded_at, ordinal, seats, seats_before)
+            VALUES (@Id, @BowId, @PaperId, @afterSet, @adjuster, @from, @fromHalf, @to, @toHalf, @kind, @Corrects,
+            @TurnsBack, @Note, @happened, @now, 1 + (SELECT coalesce(max(ordinal), 0) FROM move WHERE bow_id = @BowId), @seats, @before)
             """,
             row
         );
         sql.Execute(
-            "UPDATE adjuster SET position = @To, seats = coalesce(@seats, seats) WHERE bow_id = @BowId AND kind = @adjuster",
+            "UPDATE adjuster SET position = @to, half = @toHalf, seats = coalesce(@seats, seats) WHERE bow_id = @BowId AND kind = @adjuster",
             row
         );
         return Of(sql, move.BowId, move.Id)!;
@@ -204,8 +207,8 @@ internal static class MoveLog
         public string? PaperId { get; init; }
         public string? AfterSetId { get; init; }
         public string Adjuster { get; init; } = "";
-        public long From { get; init; }
-        public long To { get; init; }
+        public double From { get; init; }
+        public double To { get; init; }
         public string? TurnsBack { get; init; }
         public string? Corrects { get; init; }
         public string Note { get; init; } = "";
@@ -222,8 +225,8 @@ internal static class MoveLog
                 PaperId,
                 AfterSetId,
                 FactsJson.Enum<AdjusterKind>(Adjuster),
-                (int)From,
-                (int)To,
+                From,
+                To,
                 Corrects,
                 Note,
                 Stamp.Read(HappenedAt),

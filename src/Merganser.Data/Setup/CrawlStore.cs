@@ -50,7 +50,7 @@ public sealed class CrawlStore(Database database, TimeProvider clock)
 
     /// <summary>Steps at which a bow's nocking point stands, or null where it counts none.</summary>
     public static int? NockingPoint(BowRow bow) =>
-        bow.Adjusters.FirstOrDefault(a => a.Kind == AdjusterKind.NockingPoint)?.Position;
+        (int?)bow.Adjusters.FirstOrDefault(a => a.Kind == AdjusterKind.NockingPoint)?.Position;
 
     private static (BowRow Bow, IReadOnlyList<CrawlRecord> Marks) Of(Sql sql, string bowId) =>
         (

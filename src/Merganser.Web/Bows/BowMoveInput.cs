@@ -35,12 +35,12 @@ public sealed record SeatsInput(int TopLeft, int TopRight, int BottomLeft, int B
 public sealed record BowMoveInput(
     string? Id,
     AdjusterKind? Adjuster = null,
-    int? To = null,
+    double? To = null,
     YokeInput? Yoke = null,
     SpacerInput? Spacers = null,
     string? Note = null,
     DateTimeOffset? HappenedAt = null,
-    int? From = null
+    double? From = null
 )
 {
     private const int LongestNote = 500;
@@ -73,7 +73,13 @@ public sealed record BowMoveInput(
     }
 
     /// <summary>A move as it was told, here or at a paper.</summary>
-    public static MoveTold Told(AdjusterKind? adjuster, int? to, YokeInput? yoke, SpacerInput? spacers, int? from) =>
+    public static MoveTold Told(
+        AdjusterKind? adjuster,
+        double? to,
+        YokeInput? yoke,
+        SpacerInput? spacers,
+        double? from
+    ) =>
         new(
             adjuster,
             to,

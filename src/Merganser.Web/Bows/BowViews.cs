@@ -11,14 +11,15 @@ namespace Merganser.Web.Bows;
 /// <param name="Minus">One − step as an order.</param>
 /// <param name="Standing">Where it stands, in the hand's own words.</param>
 /// <param name="Room">What is left of its travel each way.</param>
-/// <param name="Places">The same words for every step from <paramref name="Lower"/> to
-/// <paramref name="Upper"/>.</param>
+/// <param name="Halves">True where it stands between two steps as well.</param>
+/// <param name="Places">The words of where it stands, from <paramref name="Lower"/> to <paramref name="Upper"/>: by
+/// steps, or by half steps where it has halves.</param>
 public sealed record AdjusterView(
     AdjusterKind Kind,
     Message Name,
     TearAxis Axis,
     Message StepUnit,
-    int Position,
+    double Position,
     int Lower,
     int Upper,
     bool NeedsPress,
@@ -29,6 +30,7 @@ public sealed record AdjusterView(
     SpacerSeats? Seats,
     Message Standing,
     Message Room,
+    bool Halves,
     IReadOnlyList<Message> Places
 )
 {
@@ -36,9 +38,11 @@ public sealed record AdjusterView(
     {
         var (kind, position) = (adjuster.Kind, adjuster.Position);
         var (down, up) = adjuster.Left;
+        var halves = AdjusterTable.HasHalves(kind);
+        var each = halves ? 2 : 1;
         var places = Enumerable
-            .Range(adjuster.Lower, adjuster.Upper - adjuster.Lower + 1)
-            .Select(p => new Standing(kind, p));
+            .Range(0, (each * (adjuster.Upper - adjuster.Lower)) + 1)
+            .Select(p => new Standing(kind, adjuster.Lower + (p / (double)each)));
         return new AdjusterView(
             kind,
             new AdjusterName(kind),
@@ -55,6 +59,7 @@ public sealed record AdjusterView(
             adjuster.Seats,
             new Standing(kind, position),
             new Room(kind, down, up),
+            halves,
             [.. places]
         );
     }
@@ -65,8 +70,8 @@ public sealed record MoveView(
     string Id,
     AdjusterKind Adjuster,
     Message Name,
-    int From,
-    int To,
+    double From,
+    double To,
     Message Words,
     bool Correction,
     string? Corrects,

@@ -177,7 +177,7 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows, Database databa
             }
         }
 
-        Dictionary<AdjusterKind, int> Standing() =>
+        Dictionary<AdjusterKind, double> Standing() =>
             bows.Get(Tansel).Adjusters.ToDictionary(a => a.Kind, a => a.Position);
     }
 
@@ -217,7 +217,7 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows, Database databa
         );
     }
 
-    private PaperRow Move(string paperId, int number, AdjusterKind kind, int to)
+    private PaperRow Move(string paperId, int number, AdjusterKind kind, double to)
     {
         var id = $"66666666-0000-4000-8000-{number:000000000000}";
         return papers.Append(paperId, id, s => SessionActs.Move(s, id, [new MoveWanted(kind, to)]));

@@ -123,7 +123,7 @@ public sealed record ShotInput(
 public sealed record MarkInput(string? Id, string? Reason, bool Doubtful = false);
 
 /// <summary>A move on the other axis, made in the same visit to the press.</summary>
-public sealed record AlsoInput(AdjusterKind Adjuster, int To, int? From = null);
+public sealed record AlsoInput(AdjusterKind Adjuster, double To, double? From = null);
 
 /// <summary>
 /// A move as it was really made: one adjuster, both yoke legs, or the spacers of both cams. One that is logged late
@@ -134,12 +134,12 @@ public sealed record AlsoInput(AdjusterKind Adjuster, int To, int? From = null);
 public sealed record MoveInput(
     string? Id,
     AdjusterKind? Adjuster = null,
-    int? To = null,
+    double? To = null,
     string? Corrects = null,
     string? Note = null,
     DateTimeOffset? HappenedAt = null,
     string? AfterSetId = null,
-    int? From = null,
+    double? From = null,
     YokeInput? Yoke = null,
     SpacerInput? Spacers = null,
     AlsoInput? Also = null

@@ -91,7 +91,7 @@ public sealed record GoodStateView(
     string? ArrowVersionId,
     Message Note,
     DateTimeOffset MarkedAt,
-    IReadOnlyDictionary<AdjusterKind, int> Positions,
+    IReadOnlyDictionary<AdjusterKind, double> Positions,
     IReadOnlyList<WayBackMove> WayBack
 );
 

@@ -14,7 +14,7 @@ public sealed record CaliperInput(string? Front, string? Rear, string? NockToRes
 /// <summary>What a caliper reading asks of the rest.</summary>
 /// <param name="To">The click that the rest stands at then, or null where it stands well or has no clicks.</param>
 /// <param name="Clicks">The same as an order, with what is left over.</param>
-public sealed record CaliperView(double RestMovesIn, Message Words, int? To, Message? Clicks);
+public sealed record CaliperView(double RestMovesIn, Message Words, double? To, Message? Clicks);
 
 /// <summary>A finding as entered: a typed number, a picked answer, or a reason for leaving the check.</summary>
 public sealed record CheckInput(
@@ -191,7 +191,7 @@ public static class SetupEndpoints
         var rest = bow.Adjusters.FirstOrDefault(a => a.Kind == AdjusterKind.RestSideways);
         var click = rest?.InchesPerStep ?? AdjusterTable.RestClickInches;
         var (steps, left) = CentreShot.Clicks(fix, click, bow.Bow.Hand);
-        var to = rest is null || steps == 0 ? (int?)null : Math.Clamp(rest.Position + steps, rest.Lower, rest.Upper);
+        var to = rest is null || steps == 0 ? (double?)null : Math.Clamp(rest.Position + steps, rest.Lower, rest.Upper);
         return new CaliperView(
             fix,
             Math.Abs(fix) < CentreShot.Equal ? SetupSays.EqualAtBoth : moves,

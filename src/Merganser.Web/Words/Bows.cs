@@ -12,7 +12,7 @@ public static class BowWords
             AdjusterName(var kind) => NameOf(kind),
             StepName(var kind) => $"{StepOf(kind)}",
             Steps(var kind, var count) when AdjusterTable.Of(kind).Step is { } step => $"{step.Times(count)}",
-            Steps(var kind, var count) => $"{Show.Count(count, StepOf(kind))}",
+            Steps(var kind, var count) => $"{Show.Halves(count, StepOf(kind))}",
             Order(var kind, var count) => OrderOf(kind, count, hand),
             Standing(_, 0) => $"at its mark",
             Standing(var kind, var position) => $"{Step(kind, position)} {Way(kind, position > 0, hand)}",
@@ -34,8 +34,8 @@ public static class BowWords
                 $"It was moved in another place meanwhile and stands {new Standing(kind, position)} now. Look at it first.",
             BeyondTravel(var kind, var lower, var upper) =>
                 $"Its travel ends {new Standing(kind, lower)} and {new Standing(kind, upper)}.",
-            TravelHoldsStep(var position, var most) =>
-                $"It stands at {position}: its travel must hold that step, and runs at most {most} steps either way.",
+            TravelHoldsStep(var kind, var position, var most) =>
+                $"It stands {new Standing(kind, position)}: its travel must hold that step, and runs at most {most} steps either way.",
             NoSuchAdjuster(var kind) => $"This bow has no such adjuster: tick \"{kind}\" among its adjusters first.",
             NoSuchSpacers(var largest) =>
                 $"There is no such pair: pieces run from 1 to {largest}, and a pair is never mixed.",
@@ -61,6 +61,7 @@ public static class BowWords
                 $"A later move of this adjuster rests on that entry: correct the later one first.",
             BowSays.NoMoveInTheFuture => $"A move cannot have been made in the future.",
             BowSays.WhichAdjuster => $"Say which adjuster was moved, and to where.",
+            BowSays.WholeSteps => $"It is moved by whole steps; a rest by half clicks as well.",
             BowSays.NothingTwisted => $"Nothing was twisted.",
             BowSays.NothingMoved => $"Nothing was moved.",
             BowSays.SayTheSeats => $"Say which piece stood in each seat before the move: read them off the cams.",
@@ -74,7 +75,7 @@ public static class BowWords
     /// <summary>A kind of bow.</summary>
     public static FormattableString NameOf(BowKind kind) => $"{kind.ToString()}";
 
-    private static FormattableString OrderOf(AdjusterKind kind, int count, Hand hand)
+    private static FormattableString OrderOf(AdjusterKind kind, double count, Hand hand)
     {
         var plus = count > 0;
         var row = Row(kind);
@@ -83,7 +84,7 @@ public static class BowWords
         return System.Runtime.CompilerServices.FormattableStringFactory.Create(words + way, Step(kind, count));
     }
 
-    private static Steps Step(AdjusterKind kind, int count) => new(kind, Math.Abs(count));
+    private static Steps Step(AdjusterKind kind, double count) => new(kind, Math.Abs(count));
 
     /// <summary>The way of a + or − step, as the hand has it.</summary>
     private static string Way(AdjusterKind kind, bool plus, Hand hand)

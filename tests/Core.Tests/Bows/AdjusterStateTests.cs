@@ -48,6 +48,28 @@ public class AdjusterStateTests
         (seats.TopLeft + seats.TopRight).ShouldBe(6, "a pair is never mixed");
     }
 
+    [Theory]
+    [InlineData(AdjusterKind.RestSideways, 2.5, null)]
+    [InlineData(AdjusterKind.RestHeight, -24.5, null)]
+    [InlineData(AdjusterKind.RestSideways, 25.5, "range")]
+    [InlineData(AdjusterKind.RestSideways, 2.25, "whole-steps")]
+    [InlineData(AdjusterKind.RestSideways, double.NaN, "whole-steps")]
+    [InlineData(AdjusterKind.NockingPoint, .5, "whole-steps")]
+    [InlineData(AdjusterKind.NockingPoint, 2, null)]
+    public void A_rest_stands_between_two_clicks_and_no_other_does(AdjusterKind kind, double to, string? refused)
+    {
+        Adjuster[] has = [.. new[] { kind }.Select(AdjusterTable.Fresh)];
+        (double From, SpacerSeats?) Log() => MoveRules.Check(has, [], new MoveWanted(kind, to), default);
+        if (refused is null)
+        {
+            Log().From.ShouldBe(0);
+        }
+        else
+        {
+            Should.Throw<RefusedException>(() => Log()).Problems.Single().Code.ShouldBe(refused);
+        }
+    }
+
     [Fact]
     public void The_way_back_leads_back() =>
         Gen.Select(Gen.Int[-8, 8].Array[4], Gen.Int[-8, 8].Array[4])
@@ -64,7 +86,8 @@ public class AdjusterStateTests
                     var now = kinds.Select((k, i) => AdjusterTable.Fresh(k) with { Position = here[i] }).ToArray();
                     var then = kinds.Select((k, i) => AdjusterTable.Fresh(k) with { Position = there[i] }).ToArray();
                     var back = StateDiff.WayBack(now, then);
-                    now.Select(a => back.FirstOrDefault(b => b.Kind == a.Kind)?.To ?? a.Position).ShouldBe(there);
+                    now.Select(a => back.FirstOrDefault(b => b.Kind == a.Kind)?.To ?? a.Position)
+                        .ShouldBe(there.Select(t => (double)t));
                     back.Count.ShouldBe(here.Zip(there).Count(p => p.First != p.Second));
                 }
             );

@@ -90,7 +90,7 @@ public class TargetScaleTests
         var rule = new DecisionRule(figures.AsFirstWritten with { Inflate = figures.Inflate });
         Lever[] levers = [.. Kinds.Select((k, i) => LeverOf(i, k))];
         List<Observation> seen = [];
-        var setting = new int[Kinds.Length];
+        var setting = new double[Kinds.Length];
         (Decision Decision, Belief Belief) Look(params (double X, double Y)[] pairs)
         {
             seen.AddRange(pairs.Select(p => new Observation([.. setting], p.X / scale, p.Y / scale)));

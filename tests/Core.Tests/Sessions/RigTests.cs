@@ -51,6 +51,15 @@ public class RigTests
     }
 
     [Fact]
+    public void Half_a_click_of_the_rest_is_another_setting()
+    {
+        Happens(Set);
+        Move(AdjusterKind.RestSideways, 1.5);
+        Happens(Set);
+        Replayed().Sets.Select(s => s.Positions[AdjusterKind.RestSideways]).ShouldBe([0, 1.5]);
+    }
+
+    [Fact]
     public void Spacers_of_one_cam_make_another_and_those_of_both_do_not()
     {
         var even = new SpacerSeats(2, 4, 2, 4);
@@ -122,7 +131,7 @@ public class RigTests
 
     private Replay Replayed() => new([.. now.Values], events, worked);
 
-    private void Move(AdjusterKind kind, int to)
+    private void Move(AdjusterKind kind, double to)
     {
         Happens(new MoveMade(kind, now[kind].Position, to));
         now[kind] = now[kind] with { Position = to };

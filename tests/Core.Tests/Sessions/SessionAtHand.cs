@@ -103,16 +103,16 @@ internal sealed class SessionAtHand(PlannedStage first, params AdjusterKind[] ki
     public void Mark(string id, IMarked marked) =>
         Happens([.. SessionActs.Mark(Session(), id, Session().Now.Id, marked, settling: false)]);
 
-    public void Move(AdjusterKind kind, int to) => Move($"move{events.Count}", kind, to);
+    public void Move(AdjusterKind kind, double to) => Move($"move{events.Count}", kind, to);
 
-    public void Move(string id, AdjusterKind kind, int to)
+    public void Move(string id, AdjusterKind kind, double to)
     {
         var acts = SessionActs.Move(Session(), id, [new MoveWanted(kind, to)]);
         Turn(kind, to);
         Happens([.. acts]);
     }
 
-    public void Turn(AdjusterKind kind, int to) =>
+    public void Turn(AdjusterKind kind, double to) =>
         Adjusters = [.. Adjusters.Select(a => a.Kind == kind ? a with { Position = to } : a)];
 
     public void Happens(params NewAct[] acts)

@@ -31,16 +31,16 @@ public class ClosedLoopTests
     [Fact]
     public void The_same_seed_is_the_same_bow_and_another_is_not()
     {
-        new SimulatedBow(3).Shoot(new int[5]).ShouldBe(new SimulatedBow(3).Shoot(new int[5]));
-        new SimulatedBow(3).Shoot(new int[5]).ShouldNotBe(new SimulatedBow(4).Shoot(new int[5]));
+        new SimulatedBow(3).Shoot(new double[5]).ShouldBe(new SimulatedBow(3).Shoot(new double[5]));
+        new SimulatedBow(3).Shoot(new double[5]).ShouldNotBe(new SimulatedBow(4).Shoot(new double[5]));
     }
 
     [Fact]
     public void A_simulated_bow_answers_its_steps_in_a_straight_line()
     {
         var bow = new SimulatedBow(11);
-        int[] two = [.. bow.Levers.Select((_, i) => i == 1 ? 2 : 0)];
-        var (still, moved) = (bow.TrueMean(new int[5]), bow.TrueMean(two));
+        double[] two = [.. bow.Levers.Select((_, i) => i == 1 ? 2 : 0)];
+        var (still, moved) = (bow.TrueMean(new double[5]), bow.TrueMean(two));
         (moved.Y - still.Y).ShouldBe(2 * bow.TrueGain(1).Y, 1e-12);
         (moved.X - still.X).ShouldBe(2 * bow.TrueGain(1).X, 1e-12);
         still.Length.ShouldBeGreaterThanOrEqualTo(.35);

@@ -54,7 +54,7 @@ public class GroupLoopTests
     public void Bare_shafts_stray_more_and_both_stray_about_their_own_mean()
     {
         var bow = new SimulatedTarget(50_007, 1, TargetWorld.Bare);
-        var setting = new int[bow.Bow.Levers.Count];
+        var setting = new double[bow.Bow.Levers.Count];
         ArrowGroup Shoot(ArrowKind kind) => new([.. Enumerable.Range(0, 4000).Select(_ => bow.Shoot(kind, setting))]);
         var (bare, fletched) = (Shoot(ArrowKind.Bare), Shoot(ArrowKind.Fletched));
         (bare.Spread / fletched.Spread).ShouldBeInRange(1.18, 1.32);

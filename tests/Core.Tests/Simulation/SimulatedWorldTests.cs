@@ -9,7 +9,7 @@ namespace Merganser.Core.Tests.Simulation;
 /// </summary>
 public class SimulatedWorldTests
 {
-    private static readonly int[] Start = new int[5];
+    private static readonly double[] Start = new double[5];
 
     [Fact]
     public void Another_world_is_the_same_bow() => new SimulatedBow(
@@ -89,7 +89,7 @@ public class SimulatedWorldTests
     [Fact]
     public void One_move_in_ten_is_turned_a_step_off()
     {
-        int[] to = [.. Enumerable.Range(1, 20)];
+        double[] to = [.. Enumerable.Range(1, 20)];
         var off = Enumerable.Range(0, 50).SelectMany(seed => Off(seed, new() { Misturned = .1 }, to)).ToArray();
         var changes = off.Zip(off.Skip(1)).Count(pair => Math.Abs(pair.First - pair.Second) > .5);
         changes.ShouldBeInRange(60, 140);
@@ -165,7 +165,7 @@ public class SimulatedWorldTests
     }
 
     /// <summary>By how many steps the height of the rest stands off, after each of these positions was shot.</summary>
-    private static double[] Off(int seed, SimulatedWorld world, params int[] positions)
+    private static double[] Off(int seed, SimulatedWorld world, params double[] positions)
     {
         var (bow, straight) = (new SimulatedBow(seed, world), new SimulatedBow(seed));
         bow.Shoot(Start);
@@ -173,7 +173,7 @@ public class SimulatedWorldTests
         [
             .. positions.Select(to =>
             {
-                int[] setting = [0, to, 0, 0, 0];
+                double[] setting = [0, to, 0, 0, 0];
                 bow.Shoot(setting);
                 return (bow.TrueMean(setting).Y - straight.TrueMean(setting).Y) / bow.TrueGain(1).Y;
             }),

@@ -65,7 +65,7 @@ public class CheckSessionTests
     {
         List<Observation> seen = [];
         var rule = new DecisionRule(RuleFigures.Usual.AsFirstWritten);
-        var setting = new int[Levers.Length];
+        var setting = new double[Levers.Length];
         foreach (var (step, i) in Steps.Select((s, i) => (s, i)))
         {
             seen.Add(new Observation([.. setting], step.X, step.Y));
@@ -119,11 +119,11 @@ public class CheckSessionTests
     {
         var model = ResponseModel.Of(Prior, [new([0, 0, 0, 0, 0], .75, 0), new([0, 0, 0, 0, 0], .8, 0)]);
         Lever[] restOnly = [Levers[0]];
-        var capped = new DecisionRule(RuleFigures.Usual).Decide(Prior, model.Read(), new int[5], restOnly, new(2));
+        var capped = new DecisionRule(RuleFigures.Usual).Decide(Prior, model.Read(), new double[5], restOnly, new(2));
         var free = new DecisionRule(RuleFigures.Usual with { TestInSpreads = null }).Decide(
             Prior,
             model.Read(),
-            new int[5],
+            new double[5],
             restOnly,
             new(2)
         );

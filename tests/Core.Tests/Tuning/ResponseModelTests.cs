@@ -106,8 +106,8 @@ public class ResponseModelTests
                     var belief = Shot().Read();
                     foreach (var sign in belief.Masks)
                     {
-                        int[] from = [yoke, 4];
-                        int[] to = [.. from];
+                        double[] from = [yoke, 4];
+                        double[] to = [.. from];
                         to[lever] += step;
                         var (c, b, a) = belief.Square(sign, from, lever);
                         (c + (b * step) + (a * step * step)).ShouldBe(belief.At(sign, to).Square, 1e-9);
@@ -160,15 +160,15 @@ public class ResponseModelTests
                             .Range(0, 8)
                             .Select(i =>
                             {
-                                int[] setting =
+                                double[] setting =
                                 [
-                                    .. bow.Levers.Select(l => i < 2 ? 0 : random.Next(l.Lower, l.Upper + 1)),
+                                    .. bow.Levers.Select(l => i < 2 ? 0 : random.Next((int)l.Lower, (int)l.Upper + 1)),
                                 ];
                                 var tear = bow.Shoot(setting);
                                 return new Observation(setting, tear.X, tear.Y);
                             }),
                     ];
-                    int[] Turned(int[] setting) =>
+                    double[] Turned(double[] setting) =>
                         [.. setting.Select((u, j) => prior.Gains[j].Axis == TearAxis.Sideways ? -u : u)];
                     var here = ResponseModel.Of(prior, shots).Read();
                     var there = ResponseModel

@@ -30,7 +30,7 @@ public class SecondDesignTests
     private static readonly DecisionRule Rule = new(RuleFigures.Usual);
 
     private sealed record Row(
-        (double X, double Y, int[] Setting) Shot,
+        (double X, double Y, double[] Setting) Shot,
         DecisionKind Says,
         double X,
         double Y,
@@ -44,9 +44,9 @@ public class SecondDesignTests
         int? To = null
     );
 
-    private static readonly int[] Start = [0, 0, 0, 0];
-    private static readonly int[] Two = [0, 0, 0, -2];
-    private static readonly int[] Back = [0, 0, 0, 2];
+    private static readonly double[] Start = [0, 0, 0, 0];
+    private static readonly double[] Two = [0, 0, 0, -2];
+    private static readonly double[] Back = [0, 0, 0, 2];
 
     private static readonly Row[] OtherWay =
     [
@@ -160,7 +160,7 @@ public class SecondDesignTests
     [Fact]
     public void A_bow_that_answers_nothing_is_told_after_two_moves()
     {
-        int[] rest = [-10, 0, 0, -2];
+        double[] rest = [-10, 0, 0, -2];
         Observation[] shots =
         [
             new(Start, .60, .10),

@@ -14,7 +14,7 @@ namespace Merganser.Core.Tests.Tuning;
 public class SessionReadingsTests
 {
     private static readonly Stage Three = new(3, false, "arrow");
-    private static readonly IReadOnlyDictionary<AdjusterKind, int> Here = new Dictionary<AdjusterKind, int>
+    private static readonly IReadOnlyDictionary<AdjusterKind, double> Here = new Dictionary<AdjusterKind, double>
     {
         [AdjusterKind.YokePair] = 0,
     };
@@ -129,7 +129,7 @@ public class SessionReadingsTests
             new("b", 2, AdjusterKind.RestHeight, 20, 15, null),
             new("c", 2, AdjusterKind.RestHeight, 15, 12, "b"),
         ];
-        int[] At(SessionMove[] moves, int position) =>
+        double[] At(SessionMove[] moves, int position) =>
             [
                 .. SettingHistory
                     .At([now[0] with { Position = position }], moves, [1, 2, 3])
@@ -199,7 +199,7 @@ public class SessionReadingsTests
                 var bow = new SimulatedBow(seed, new SimulatedWorld(FlyerShare: 0));
                 ShotReading[] shots =
                 [
-                    .. Enumerable.Range(0, 12).Select(_ => bow.Shoot(new int[5])).Select(t => Shot(t.X, t.Y)),
+                    .. Enumerable.Range(0, 12).Select(_ => bow.Shoot(new double[5])).Select(t => Shot(t.X, t.Y)),
                 ];
                 return MeanShift.Of(shots) is not null;
             });

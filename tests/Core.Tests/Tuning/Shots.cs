@@ -10,7 +10,7 @@ internal static class Shots
 {
     public static ShotReading Of(
         Stage stage,
-        IReadOnlyDictionary<AdjusterKind, int> positions,
+        IReadOnlyDictionary<AdjusterKind, double> positions,
         Tear tear,
         int set = 1,
         bool doubtful = false,

@@ -1551,7 +1551,7 @@ export interface components {
             name: string;
             axis: components["schemas"]["TearAxis"];
             stepUnit: string;
-            /** Format: int32 */
+            /** Format: double */
             position: number;
             /** Format: int32 */
             lower: number;
@@ -1566,9 +1566,11 @@ export interface components {
             seats: null | components["schemas"]["SpacerSeats"];
             standing: string;
             room: string;
+            /** @description True where it stands between two steps as well. */
+            halves: boolean;
             /**
-             * @description The same words for every step from Lower to
-             *         Upper.
+             * @description The words of where it stands, from Lower to Upper: by
+             *         steps, or by half steps where it has halves.
              */
             places: string[];
         };
@@ -1623,12 +1625,12 @@ export interface components {
             /** @description The adjuster. */
             kind: components["schemas"]["AdjusterKind"];
             /**
-             * Format: int32
+             * Format: double
              * @description Its position now.
              */
             from: number;
             /**
-             * Format: int32
+             * Format: double
              * @description The position advised.
              */
             to: number;
@@ -1659,9 +1661,9 @@ export interface components {
         /** @description A move on the other axis, made in the same visit to the press. */
         AlsoInput: {
             adjuster: components["schemas"]["AdjusterKind"];
-            /** Format: int32 */
+            /** Format: double */
             to: number;
-            /** Format: int32 */
+            /** Format: double */
             from?: null | number;
         };
         /** @description The person who shoots. */
@@ -1964,7 +1966,7 @@ export interface components {
         /** @description A bow that draws more than the maker allows: both limb bolts out evenly, then on the scale again. */
         BackOff: {
             /**
-             * Format: int32
+             * Format: double
              * @description Where both bolts stand then, or null where the bow has no such adjuster.
              */
             to: null | number;
@@ -2155,7 +2157,7 @@ export interface components {
         BowMoveInput: {
             id: null | string;
             adjuster?: null | components["schemas"]["AdjusterKind"];
-            /** Format: int32 */
+            /** Format: double */
             to?: null | number;
             yoke?: null | components["schemas"]["YokeInput"];
             spacers?: null | components["schemas"]["SpacerInput"];
@@ -2163,7 +2165,7 @@ export interface components {
             /** Format: date-time */
             happenedAt?: null | string;
             /**
-             * Format: int32
+             * Format: double
              * @description Where the one adjuster was seen to stand; when it stands elsewhere by now, it is refused.
              */
             from?: null | number;
@@ -2203,7 +2205,7 @@ export interface components {
             restMovesIn: number;
             words: string;
             /**
-             * Format: int32
+             * Format: double
              * @description The click that the rest stands at then, or null where it stands well or has no clicks.
              */
             to: null | number;
@@ -3379,7 +3381,7 @@ export interface components {
         MoveInput: {
             id: null | string;
             adjuster?: null | components["schemas"]["AdjusterKind"];
-            /** Format: int32 */
+            /** Format: double */
             to?: null | number;
             corrects?: null | string;
             note?: null | string;
@@ -3387,7 +3389,7 @@ export interface components {
             happenedAt?: null | string;
             afterSetId?: null | string;
             /**
-             * Format: int32
+             * Format: double
              * @description Where the adjuster was seen to stand; if it stands elsewhere by now, it is refused.
              */
             from?: null | number;
@@ -3410,9 +3412,9 @@ export interface components {
             id: string;
             adjuster: components["schemas"]["AdjusterKind"];
             name: string;
-            /** Format: int32 */
+            /** Format: double */
             from: number;
-            /** Format: int32 */
+            /** Format: double */
             to: number;
             words: string;
             correction: boolean;
@@ -5285,9 +5287,9 @@ export interface components {
         /** @description One move that leads back to an earlier state. */
         WayBackMove: {
             kind: components["schemas"]["AdjusterKind"];
-            /** Format: int32 */
+            /** Format: double */
             from: number;
-            /** Format: int32 */
+            /** Format: double */
             to: number;
             needsPress: boolean;
             name: string;

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { number } from '../units/units';
 import { Key } from './Buttons';
@@ -49,6 +49,26 @@ export function useMoveSteps(adjuster: Schemas['AdjusterView'], advised = 0) {
   return { first, setFirst, second, setSecond, seats, setSeats, unseated, told };
 }
 
+/** Where an adjuster stands at a step, in the hand's own words; nothing beyond its travel. */
+export const placeOf = (adjuster: Schemas['AdjusterView'], at: number): string | undefined =>
+  adjuster.places[(at - adjuster.lower) * (adjuster.halves ? 2 : 1)];
+
+interface HalfProps {
+  adjuster: Schemas['AdjusterView'];
+  at: number;
+  onChange: (at: number) => void;
+}
+
+/** Half a click more, and the same again without it; only where the adjuster stands between two clicks. */
+export function HalfKey({ adjuster, at, onChange }: HalfProps) {
+  const half = at !== Math.floor(at);
+  return adjuster.halves ? (
+    <Key aria-label="Half a click" aria-pressed={half} onClick={() => onChange(half ? Math.floor(at) : at + 0.5)}>
+      ½
+    </Key>
+  ) : null;
+}
+
 interface Props {
   adjuster: Schemas['AdjusterView'];
   steps: ReturnType<typeof useMoveSteps>;
@@ -80,7 +100,9 @@ export function MoveSteps({ adjuster, steps }: Props) {
           ))}
         </fieldset>
       )}
-      <Stepper label={words[0]!} value={first} onChange={steps.setFirst} bare />
+      <Stepper label={words[0]!} value={first} onChange={steps.setFirst} bare>
+        <HalfKey adjuster={adjuster} at={first} onChange={steps.setFirst} />
+      </Stepper>
       {pair && <Stepper label={words[1]!} value={second} onChange={steps.setSecond} bare />}
       <p className={w.muted} data-testid="move-words">
         {pair
@@ -88,7 +110,7 @@ export function MoveSteps({ adjuster, steps }: Props) {
             `+ is one ${words[4]} ${words[2]}, − one ${words[4]} ${words[3]}.`
           : first === 0
             ? `+ ${adjuster.plus.toLowerCase()}; − ${adjuster.minus.toLowerCase()}.`
-            : `It stands then: ${adjuster.places[adjuster.position + first - adjuster.lower] ?? 'beyond its travel'}.`}
+            : `It stands then: ${placeOf(adjuster, adjuster.position + first) ?? 'beyond its travel'}.`}
         {isYoke(adjuster.kind) &&
           first * second >= 0 &&
           first !== second &&
@@ -105,19 +127,25 @@ interface StepperProps {
   onChange: (next: number) => void;
   /** Shown without its sign: the words below say which way. */
   bare?: boolean;
+  children?: ReactNode;
 }
 
-function Stepper({ label, value, onChange, bare }: StepperProps) {
+/** A count of steps, a half as it is read: 2½. */
+const steps = (count: number) => (count === Math.floor(count) ? number(count, 0) : `${Math.floor(count) || ''}½`);
+
+function Stepper({ label, value, onChange, bare, children }: StepperProps) {
+  const shown = bare ? Math.abs(value) : value;
   return (
     <div className={s.stepper}>
       <span className={w.label}>{label}</span>
       <Key onClick={() => onChange(value - 1)} aria-label={`${label}: one less`}>
         −
       </Key>
-      <b className={w.tabular}>{number(bare ? Math.abs(value) : value, 0)}</b>
+      <b className={w.tabular}>{steps(shown)}</b>
       <Key onClick={() => onChange(value + 1)} aria-label={`${label}: one more`}>
         +
       </Key>
+      {children}
     </div>
   );
 }

@@ -5,7 +5,7 @@ import { Select } from '../../parts/Field';
 import { Scale } from '../../parts/Scale';
 import { Key, Plain } from '../../parts/Buttons';
 import { Empty } from '../../parts/Empty';
-import { isPair, MoveSteps, useMoveSteps, type MoveTold } from '../../parts/MoveSteps';
+import { HalfKey, isPair, MoveSteps, placeOf, useMoveSteps, type MoveTold } from '../../parts/MoveSteps';
 import { Fault } from '../../parts/Note';
 import { Pane } from './Pane';
 import type { MoveBeside } from './usePaperWork';
@@ -52,7 +52,7 @@ function MoveEntry({ adjuster, adjusters, advised, moves, fault, busy, sets = []
   const pair = isPair(adjuster.kind) && !corrects;
   const last = moves.findLast((m) => m.adjuster === adjuster.kind);
   const wrong = last ? (last.corrects ?? last.id) : null;
-  const place = (at: number) => adjuster.places[at - adjuster.lower] ?? '';
+  const place = (at: number) => placeOf(adjuster, at) ?? '';
   const step: MoveTold | null =
     to === adjuster.position ? null : { adjuster: adjuster.kind, to, from: corrects ? null : adjuster.position };
   const told = pair ? steps.told : step;
@@ -76,7 +76,7 @@ function MoveEntry({ adjuster, adjusters, advised, moves, fault, busy, sets = []
           <div className={l.row}>
             <Key
               onClick={() => setTo(to - 1)}
-              disabled={to <= adjuster.lower}
+              disabled={to - 1 < adjuster.lower}
               aria-label={`One more: ${adjuster.minus}`}
             >
               −
@@ -86,11 +86,12 @@ function MoveEntry({ adjuster, adjusters, advised, moves, fault, busy, sets = []
             </b>
             <Key
               onClick={() => setTo(to + 1)}
-              disabled={to >= adjuster.upper}
+              disabled={to + 1 > adjuster.upper}
               aria-label={`One more: ${adjuster.plus}`}
             >
               +
             </Key>
+            {to < adjuster.upper && <HalfKey adjuster={adjuster} at={to} onChange={setTo} />}
           </div>
           <p className={w.muted}>
             + one step: {adjuster.plus.toLowerCase()}. − one step: {adjuster.minus.toLowerCase()}.

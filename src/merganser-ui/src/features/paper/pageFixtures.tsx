@@ -8,6 +8,7 @@ const adjuster = {
   axis: 'height',
   stepUnit: 'click',
   position: 0,
+  halves: false,
   lower: -60,
   upper: 60,
   needsPress: false,

@@ -82,7 +82,8 @@ const adjuster = (part: object = {}) => ({
   seats: null,
   standing: '2 clicks down',
   room: 'to go: 62 clicks up, 58 clicks down',
-  places: Array.from({ length: 121 }, (_, i) => `place ${i - 60}`),
+  halves: true,
+  places: Array.from({ length: 241 }, (_, i) => `place ${(i - 120) / 2}`),
   ...part,
 });
 
@@ -108,10 +109,14 @@ describe('the shots of a set', () => {
 });
 
 describe('logging what was really done', () => {
+  const whole = Array.from({ length: 121 }, (_, i) => `place ${i - 60}`);
   const logged = (onLog = vi.fn(), moves: Move[] = [], advised: Paper['advice']['move'] = null) => {
     show(
       <MovePanel
-        adjusters={[adjuster(), adjuster({ kind: 'nockingPoint', name: 'Nocking point', position: 0 })]}
+        adjusters={[
+          adjuster(),
+          adjuster({ kind: 'nockingPoint', name: 'Nocking point', position: 0, halves: false, places: whole }),
+        ]}
         advised={advised}
         moves={moves}
         fault={null}
@@ -137,6 +142,21 @@ describe('logging what was really done', () => {
     await userEvent.click(screen.getByText('Log this move'));
     expect(onLog).toHaveBeenCalledWith(
       { adjuster: 'restHeight', to: -17, from: 2 },
+      { note: '', corrects: null, afterSetId: null },
+    );
+  });
+
+  it('takes half a click of a rest, and the half back again', async () => {
+    const onLog = logged();
+    await userEvent.click(screen.getByLabelText('One more: Rest 1 click up'));
+    await userEvent.click(screen.getByLabelText('Half a click'));
+    expect(screen.getByTestId('move-to').textContent).toBe('place 2 → place 1.5');
+    await userEvent.click(screen.getByLabelText('Half a click'));
+    expect(screen.getByTestId('move-to').textContent).toBe('place 2 → place 1');
+    await userEvent.click(screen.getByLabelText('Half a click'));
+    await userEvent.click(screen.getByText('Log this move'));
+    expect(onLog).toHaveBeenCalledWith(
+      { adjuster: 'restHeight', to: 1.5, from: 2 },
       { note: '', corrects: null, afterSetId: null },
     );
   });

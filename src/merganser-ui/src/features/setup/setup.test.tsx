@@ -181,6 +181,7 @@ describe('logging a move', () => {
     seats: null,
     standing: 'at its mark',
     room: 'to go: 8 half twists right leg shorter, 8 half twists left leg shorter',
+    halves: false,
     places: Array.from({ length: 17 }, (_, i) => `place ${i - 8}`),
   };
 
@@ -211,6 +212,18 @@ describe('logging a move', () => {
     await userEvent.click(screen.getByLabelText('Rest up/down: one less'));
     await userEvent.click(screen.getByTestId('log-move'));
     expect(work.move).toHaveBeenCalledWith(expect.objectContaining({ adjuster: 'restHeight', to: 2 }));
+  });
+
+  it('counts half a click of a rest, away from any paper as well', async () => {
+    const work = quiet();
+    const places = Array.from({ length: 33 }, (_, i) => `place ${(i - 16) / 2}`);
+    const rest = { ...adjuster, kind: 'restSideways' as const, name: 'Rest in/out', halves: true, places, position: 1 };
+    render(<MoveForm adjuster={rest} work={work} onDone={vi.fn()} />);
+    await userEvent.click(screen.getByLabelText('Rest in/out: one less'));
+    await userEvent.click(screen.getByLabelText('Half a click'));
+    expect(screen.getByTestId('move-words').textContent).toContain('It stands then: place 0.5.');
+    await userEvent.click(screen.getByTestId('log-move'));
+    expect(work.move).toHaveBeenCalledWith(expect.objectContaining({ adjuster: 'restSideways', to: 0.5, from: 1 }));
   });
 
   it('moves each cam by its own seats', async () => {
