@@ -52,6 +52,12 @@ public static class TuningWorld
             seed => Tune(seed, Usual with { WaysNotKnown = true }, Reversed(SimulatedAdjusters.Pockets))
         );
         TuningRow.Of(
+            "reversed pockets, an oracle",
+            ManyBows,
+            seed =>
+                Tune(seed, Knowing(seed, Reversed(SimulatedAdjusters.Pockets)), Reversed(SimulatedAdjusters.Pockets))
+        );
+        TuningRow.Of(
             "usual pockets, not known",
             ManyBows,
             seed => Tune(seed, Usual with { WaysNotKnown = true }, Of(SimulatedAdjusters.Pockets))
@@ -186,10 +192,15 @@ public static class TuningWorld
         );
     }
 
-    private static SimulatedTuner WithPrior(int seed, Func<ResponsePrior, ResponsePrior> of, double scale = 1) =>
+    private static SimulatedTuner WithPrior(
+        int seed,
+        Func<ResponsePrior, ResponsePrior> of,
+        double scale = 1,
+        SimulatedWorld? world = null
+    ) =>
         Usual with
         {
-            Engine = new EngineChoice(of(ClosedLoop.PriorOf(new SimulatedBow(seed), scale)), null, false),
+            Engine = new EngineChoice(of(ClosedLoop.PriorOf(new SimulatedBow(seed, world), scale)), null, false),
         };
 
     private static SimulatedTuner Open(double tolerance, SimulatedTuner tuner, RuleFigures? figures) =>
@@ -200,9 +211,9 @@ public static class TuningWorld
         };
 
     /// <summary>Knows every gain on its own axis to a percent, and its way; not the tear.</summary>
-    private static SimulatedTuner Knowing(int seed)
+    private static SimulatedTuner Knowing(int seed, SimulatedWorld? world = null)
     {
-        var bow = new SimulatedBow(seed);
+        var bow = new SimulatedBow(seed, world);
         return WithPrior(
             seed,
             prior =>
@@ -227,7 +238,8 @@ public static class TuningWorld
                             }
                         ),
                     ],
-                }
+                },
+            world: world
         );
     }
 
