@@ -57,6 +57,8 @@ public class WayTests
         screen.See("[aria-label='Table of hits']").SendKeys("high grip");
         screen.Push("Take these hits in");
         screen.SeeText("[data-testid=film]", "14 shots");
+        screen.PressOnPage(Keys.Control + "z");
+        screen.SeeText("[data-testid=film]", "12 of 14");
         screen.Push("Reading");
         screen.Driver.Navigate().Refresh();
         screen.SeeText("[data-testid=advice]", "Keep “low grip”");

@@ -217,6 +217,9 @@ public class GroupTests
             id = App.NewId(),
             wind = " gusts from the left ",
             seated = true,
+            face = "60 cm",
+            rings = 6,
+            taped = true,
         };
         await app.Post($"/api/papers/{Id(paper)}/conditions", noted);
         paper = (await app.Post($"/api/papers/{Id(paper)}/conditions", noted)).Body;
@@ -224,12 +227,27 @@ public class GroupTests
         var conditions = (await app.Get($"/api/papers/{Id(paper)}"))["sets"]![0]!["conditions"]!;
         ((string)conditions["words"]!).ShouldBe("Wind: gusts from the left, shot from a seat.");
         ((string)conditions["wind"]!).ShouldBe("gusts from the left");
+        ((string)conditions["faceWords"]!).ShouldBe("A face 23.6 in across with 6 rings.");
+        ((string)conditions["tapedWords"]!).ShouldStartWith("Bare shafts are taped");
         var (status, problem) = await app.Post(
             $"/api/papers/{Id(paper)}/conditions",
             new { id = App.NewId(), wind = new string('w', 501) }
         );
         status.ShouldBe(400);
         problem["errors"]!["note"].ShouldNotBeNull();
+        foreach (var (face, rings, field) in new[] { ("1 in", 5, "face"), ("wide", 5, "face"), ("24", 13, "rings") })
+        {
+            (status, problem) = await app.Post(
+                $"/api/papers/{Id(paper)}/conditions",
+                new
+                {
+                    id = App.NewId(),
+                    face,
+                    rings,
+                }
+            );
+            (status, problem["errors"]![field] is not null).ShouldBe((400, true), face);
+        }
     }
 
     private static async Task<JsonNode> Refused(App app, string distance, string kind)

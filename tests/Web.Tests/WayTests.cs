@@ -141,21 +141,31 @@ public class WayTests
         var paper = await app.StartPaper(Stage(Grips));
         var path = $"/api/sets/{SetId(paper)}/hits/table";
         var id = App.NewId();
-        var table = "right (cm),up,way,flight,void\n2.54,-1/2,low,clean,\n,1 in,HIGH,,\n9,9,low,,wind\n";
+        var table =
+            "right (cm),up,way,flight,slant,void\n2.54,-1/2,low,clean,NockLeft,\n,1 in,HIGH,,,\n9,9,low,,,wind\n";
         paper = (await app.Post(path, new { id, text = table })).Body;
         paper = (await app.Post(path, new { id, text = table })).Body;
         var shots = paper["sets"]![0]!["shots"]!.AsArray();
         shots.Select(s => (string)s!["place"]!).ShouldBe(["1.00 in right, 0.50 in low", "1.00 in high"], "once");
         shots.Select(s => (string)s!["way"]!).ShouldBe(["first", "second"]);
         var csv = await app.Http.GetStringAsync($"/api/papers/{Id(paper)}/hits.csv");
-        csv.Split('\n')[0].ShouldBe("set,stage,shot,arrow,number,right (in),up (in),flight,distance,way,sightFor,void");
-        csv.Split('\n')[1].ShouldBe("1,20 yd low / high,1,fletched,,1.000,-0.500,clean,,low,,");
+        csv.Split('\n')[0]
+            .ShouldBe("set,stage,shot,arrow,number,right (in),up (in),flight,distance,way,sightFor,slant,void");
+        csv.Split('\n')[1].ShouldBe("1,20 yd low / high,1,fletched,,1.000,-0.500,clean,,low,,nockLeft,");
         var other = await app.StartPaper(Stage(Grips));
         var back = (await app.Post($"/api/sets/{SetId(other)}/hits/table", new { id = App.NewId(), text = csv })).Body;
         back["sets"]![0]!["shots"]!
             .AsArray()
             .Select(s => s!["point"]!.ToJsonString())
             .ShouldBe(shots.Select(s => s!["point"]!.ToJsonString()), "what went out comes in");
+        var marked = back["sets"]![0]!["shots"]!.AsArray();
+        ((string)marked[0]!["slant"]!).ShouldBe("nockLeft");
+        var undo = new { id = App.NewId() };
+        var table2 = $"/api/hits/table/{(string)marked[0]!["id"]!}/void";
+        (await app.Post(table2, undo)).Status.ShouldBe(200);
+        var gone = (await app.Post(table2, undo)).Body["sets"]![0]!["shots"]!.AsArray();
+        gone.Select(s => (string?)s!["voidReason"]).ShouldBe(["taken in wrongly", "taken in wrongly"], "one act, once");
+        (await app.Post($"/api/hits/table/{App.NewId()}/void", new { id = App.NewId() })).Status.ShouldBe(404);
         var wrong = "right,up,way\n1,1,low\n1,99,low\n1,1,\n";
         var (status, problem) = await app.Post(path, new { id = App.NewId(), text = wrong });
         status.ShouldBe(400);

@@ -26,6 +26,7 @@ public enum Why
     OnePinDrops,
     WindOfARange,
     OnTheFace,
+    FaceOnAButt,
     EyeToPin,
     SightClick,
     SightBar,

@@ -108,6 +108,15 @@ public sealed record HeadsDrag(Measure Low) : GroupMessage;
 /// <param name="Across">The wind across, from the left positive; null for none said.</param>
 public sealed record ShotIn(string Wind, bool Seated, Measure? Across = null) : GroupMessage;
 
+/// <summary>A face that hangs on the butt; without rings a blank sheet.</summary>
+public sealed record FaceHangs(Measure Diameter, int Rings) : GroupMessage;
+
+/// <summary>A face has from none to so many rings.</summary>
+public sealed record RingsFromTo(int Most) : GroupMessage;
+
+/// <summary>How shafts of a kind stand in the target: so many each way, of so many that were looked at.</summary>
+public sealed record SlantsSeen(ArrowKind Kind, int Seen, int Left, int Right, int High, int Low) : GroupMessage;
+
 /// <summary>What is good enough at a target: bare at one distance, heads at another.</summary>
 public sealed record EnoughAtTarget(Measure Bare, Measure BareAt, Measure Heads, Measure HeadsAt) : GroupMessage;
 
@@ -136,6 +145,7 @@ public enum GroupSays
     Source,
     MorePairsNarrow,
     BareHigh,
+    BareTaped,
     MarkOnTheFace,
     MarkOnThePaper,
     MarkThePlace,

@@ -19,6 +19,25 @@ public enum ArrowKind
     Broadhead,
 }
 
+/// <summary>How a shaft stands in the target, as the archer sees it.</summary>
+public enum Slant
+{
+    /// <summary>Nock and point in one line of sight.</summary>
+    Straight,
+
+    /// <summary>The nock stands left of the point.</summary>
+    NockLeft,
+
+    /// <summary>Right of it.</summary>
+    NockRight,
+
+    /// <summary>Above it.</summary>
+    NockHigh,
+
+    /// <summary>Below it.</summary>
+    NockLow,
+}
+
 /// <summary>How an arrow was seen to fly.</summary>
 public enum Flight
 {

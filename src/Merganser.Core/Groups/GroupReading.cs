@@ -76,6 +76,29 @@ public sealed class GroupReading
     /// <summary>How much higher a bare shaft strikes for its weight alone: taken off, inches.</summary>
     public double BareHigh => set.BareHigh;
 
+    /// <summary>
+    /// How the tested shafts stand in the target; null where nobody looked. Beyond <see cref="NockEnd.Distances"/> it
+    /// is a look and no measure: nothing is read from it (common practice, no source).
+    /// </summary>
+    public SlantsSeen? Slants
+    {
+        get
+        {
+            Slant[] seen = [.. GroupPairs.Counting(set, TestedKind).Select(s => s.Marked.Slant).OfType<Slant>()];
+            int Of(Slant slant) => seen.Count(s => s == slant);
+            return seen.Length == 0
+                ? null
+                : new SlantsSeen(
+                    TestedKind,
+                    seen.Length,
+                    Of(Slant.NockLeft),
+                    Of(Slant.NockRight),
+                    Of(Slant.NockHigh),
+                    Of(Slant.NockLow)
+                );
+        }
+    }
+
     /// <summary>The heads one by one, or null where none are shot.</summary>
     public HeadComparison? EachHead => eachHead.Value;
 

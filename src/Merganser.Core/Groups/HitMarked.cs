@@ -28,6 +28,9 @@ public sealed record HitMarked(
     double? SightFor = null
 ) : IMarked
 {
+    /// <summary>How the shaft stands in the target, where it was said.</summary>
+    public Slant? Slant { get; init; }
+
     /// <summary>Half the width of the face that can be marked, inches.</summary>
     public const double HalfFace = 24;
 
@@ -60,6 +63,7 @@ public sealed record HitMarked(
         {
             Way = stage?.Ways is null ? null : Way,
             SightFor = stage?.RangeError is null ? null : SightFor,
+            Slant = Slant,
         };
     }
 

@@ -117,6 +117,7 @@ public enum PaperSays
     BowOrArcher,
     NeitherBowNorArrow,
     SettlesStringWork,
+    TakenInWrongly,
     PaperTaut,
     TargetBehind,
     BackstopClear,

@@ -83,8 +83,9 @@ public sealed class Replay
     public DateTimeOffset? AcceptedAt { get; private set; }
 
     /// <summary>How a set was shot, or null where nothing was said until its end.</summary>
-    public ConditionsNoted? ConditionsOf(SessionSet set) =>
-        conditions.LastOrDefault(c => c.AfterSet <= set.Number).Noted;
+    public ConditionsNoted? ConditionsOf(SessionSet set) => HowShot(set.Number);
+
+    private ConditionsNoted? HowShot(int set) => conditions.LastOrDefault(c => c.AfterSet <= set).Noted;
 
     /// <summary>How many of its first shots teach nothing any more.</summary>
     public int Forgotten => forgotten;
@@ -208,7 +209,8 @@ public sealed class Replay
         );
         return new SessionSet(happened.Id, number, set, happened.Happened, positions, rig, [.. own])
         {
-            BareHigh = stage is { Compares: true, Heads: false } ? bareHigh(set) : 0,
+            BareHigh =
+                stage is { Compares: true, Heads: false } && HowShot(number) is not { Taped: true } ? bareHigh(set) : 0,
             Tolerance = tolerance,
             MarkedSince = stage.Heads ? MarkedSince(number, stage.Distance) : default,
             SightAt = SightAt(number),

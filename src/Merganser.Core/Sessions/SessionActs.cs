@@ -15,6 +15,9 @@ public static class SessionActs
     /// <summary>Why a shot right after string work is not read; kept as the reason of its void.</summary>
     public const string Settles = "settles new string work";
 
+    /// <summary>The reason of hits whose table was taken in wrongly.</summary>
+    public const string TakenInWrongly = "taken in wrongly";
+
     /// <summary>Begins the first set of a session.</summary>
     public static NewAct First(string id, PlannedStage stage, Entry distance, string arrow) =>
         new(id, new SetBegun(stage, distance.Typed, SetPurpose.Session, arrow));
@@ -87,7 +90,7 @@ public static class SessionActs
 
         for (var i = 0; i < shots.Length; i++)
         {
-            var own = i == 0 ? id : $"{id}-{i}";
+            var own = OfTable(id, i);
             acts.Add(new NewAct(own, shots[i] with { Set = into }));
             if (i < settling)
             {
@@ -96,6 +99,27 @@ public static class SessionActs
         }
 
         return [.. acts, .. Reopening(session, id)];
+    }
+
+    /// <summary>The id of a hit of a table, counted from 0.</summary>
+    private static string OfTable(string id, int at) => at == 0 ? id : $"{id}-{at}";
+
+    /// <summary>Voids what is left of the hits of a table, in one act.</summary>
+    /// <param name="session">The session.</param>
+    /// <param name="id">The act's id.</param>
+    /// <param name="table">The id that the table was marked with.</param>
+    public static IReadOnlyList<NewAct> VoidTable(TuningSession session, string id, string table)
+    {
+        var known = session.Sets.SelectMany(s => s.Shots).ToDictionary(s => s.Id);
+        return
+        [
+            .. Enumerable
+                .Range(0, known.Count)
+                .Select(i => OfTable(table, i))
+                .TakeWhile(known.ContainsKey)
+                .Where(shot => known[shot].VoidReason is null)
+                .Select((shot, i) => new NewAct(OfTable(id, i), new ShotVoided(shot, TakenInWrongly))),
+        ];
     }
 
     /// <summary>

@@ -71,6 +71,9 @@ public sealed record ShotMarked(
     double? SightFor = null
 ) : SessionAct
 {
+    /// <summary>How the shaft stands in the target, where it was said.</summary>
+    public Slant? Slant { get; init; }
+
     /// <summary>The tear as the archer sees it.</summary>
     public Tear Tear { get; } = Tear.Between(Point, Tail, Side);
 
@@ -159,12 +162,16 @@ public sealed record NoteMade(string Note) : SessionAct;
 /// <param name="Wind">The wind in the archer's words, or empty.</param>
 /// <param name="By">Who or what shoots: the archer, another, or a machine.</param>
 /// <param name="Across">The wind across, miles an hour, from the left positive; 0 for none, or none said.</param>
+/// <param name="Face">The face on the butt; null for a plain one.</param>
+/// <param name="Taped">True where bare shafts are taped to the weight of the vanes.</param>
 public sealed record ConditionsNoted(
     bool Seated,
     double? TargetHeight,
     string Wind,
     SetPurpose By,
-    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double Across = 0
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double Across = 0,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] TargetFace? Face = null,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] bool Taped = false
 ) : SessionAct;
 
 /// <summary>An entry was taken back; it stays on record.</summary>

@@ -198,6 +198,17 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         );
     }
 
+    /// <summary>Voids the hits of a table at once; the same id again changes nothing.</summary>
+    public PaperRow VoidTable(string table, string id)
+    {
+        var paper = PaperOf(
+            "SELECT s.paper_id FROM shot h JOIN shot_set s ON s.id = h.set_id WHERE h.id = @of",
+            table,
+            "shot"
+        );
+        return Append(paper, id, session => SessionActs.VoidTable(session, id, table));
+    }
+
     /// <summary>Takes a note back; it stays on record.</summary>
     public PaperRow WithdrawNote(string paperId, string noteId) =>
         Append(paperId, $"{noteId}-withdrawn", _ => [new NewAct($"{noteId}-withdrawn", new EntryWithdrawn(noteId))]);

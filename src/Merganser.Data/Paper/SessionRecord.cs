@@ -90,7 +90,7 @@ internal sealed class SessionRecord
             h.side,
               h.shot_at AS shotAt, h.arrow_number AS arrowNumber, h.words,
               coalesce(h.tip, h.arrow_kind) AS arrowKind, h.flight, h.yards,
-              h.way, h.sight_for AS sightFor
+              h.way, h.sight_for AS sightFor, h.slant
             FROM shot h JOIN shot_set s ON s.id = h.set_id WHERE s.paper_id = @paperId ORDER BY s.number, h.number
             """,
             new { paperId }

@@ -19,9 +19,9 @@ internal static class SessionWriter
                 sql.Execute(
                     """
                     INSERT INTO shot (id, set_id, number, point_x, point_y, tail_x, tail_y, side, shot_at, arrow_number,
-                    words, arrow_kind, tip, flight, yards, way, sight_for)
+                    words, arrow_kind, tip, flight, yards, way, sight_for, slant)
                     VALUES (@id, @Set, 1 + (SELECT count(*) FROM shot WHERE set_id = @Set), @px, @py, @tx, @ty, @side,
-                    @now, @ArrowNumber, @words, @kind, @tip, @flight, @Yards, @way, @SightFor)
+                    @now, @ArrowNumber, @words, @kind, @tip, @flight, @Yards, @way, @SightFor, @slant)
                     """,
                     new
                     {
@@ -41,6 +41,7 @@ internal static class SessionWriter
                         shot.Yards,
                         way = shot.Way is { } way ? FactsJson.Word(way) : null,
                         shot.SightFor,
+                        slant = shot.Slant is { } slant ? FactsJson.Word(slant) : null,
                     }
                 );
                 FiredRows.Fire(sql, bowId, id, 1, settling, "paper", time);

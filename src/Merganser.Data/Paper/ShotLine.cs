@@ -23,6 +23,7 @@ internal sealed class ShotLine
     public double? Yards { get; init; }
     public string? Way { get; init; }
     public double? SightFor { get; init; }
+    public string? Slant { get; init; }
 
     public ShotMarked Act() =>
         new(
@@ -37,7 +38,10 @@ internal sealed class ShotLine
             Yards,
             Way is null ? null : FactsJson.Enum<WayShot>(Way),
             SightFor
-        );
+        )
+        {
+            Slant = Slant is null ? null : FactsJson.Enum<Slant>(Slant),
+        };
 }
 
 /// <summary>A set as it stands in its table.</summary>

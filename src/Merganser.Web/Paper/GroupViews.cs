@@ -28,6 +28,7 @@ public sealed record PowerView(int Pairs, double Chance, Message Words);
 /// <param name="BareHigh">How much was taken off; null where it is nothing.</param>
 /// <param name="Powers">What more pairs would show.</param>
 /// <param name="More">How many more would decide, in words; null where nothing is read, or it is shown.</param>
+/// <param name="Slants">How the tested shafts stand in the target; null where nobody looked.</param>
 public sealed record GroupsView(
     double Tolerance,
     Message ToleranceText,
@@ -42,7 +43,8 @@ public sealed record GroupsView(
     GroupVerdict? Verdict,
     Message? BareHigh,
     IReadOnlyList<PowerView> Powers,
-    Message? More
+    Message? More,
+    Message? Slants
 )
 {
     public static GroupsView Of(GroupReading groups)
@@ -69,7 +71,8 @@ public sealed record GroupsView(
                     new PairsShow(p.Pairs, tolerance, new Chance(p.Chance))
                 )),
             ],
-            groups.Verdict is { } verdict && verdict != GroupVerdict.Clear ? groups.More() : null
+            groups.Verdict is { } verdict && verdict != GroupVerdict.Clear ? groups.More() : null,
+            groups.Slants
         );
     }
 

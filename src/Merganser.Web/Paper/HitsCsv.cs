@@ -14,6 +14,9 @@ namespace Merganser.Web.Paper;
 /// <summary>A table of hits as text, its first line the names of its columns.</summary>
 public sealed record HitsTableInput(string? Id, string? Text);
 
+/// <summary>Voids the hits of a table at once.</summary>
+public sealed record VoidTableInput(string? Id);
+
 /// <summary>Hits at targets as comma-separated text, out and in.</summary>
 public static partial class HitsCsv
 {
@@ -40,6 +43,7 @@ public static partial class HitsCsv
                 "distance",
                 "way",
                 "sightFor",
+                "slant",
                 "void",
             ],
         ];
@@ -62,6 +66,7 @@ public static partial class HitsCsv
                         marked.Yards is { } yards ? Yards(yards) : "",
                         marked.Way is { } way ? CsvText.Harmless(set.Begun.Stage.Ways!.NameOf(way)) : "",
                         marked.SightFor is { } sight ? Yards(sight) : "",
+                        marked.Slant is { } slant ? FactsJson.Word(slant) : "",
                         CsvText.Harmless(hit.VoidReason ?? ""),
                     ];
                     return (IReadOnlyList<string>)cells;
@@ -148,7 +153,10 @@ public static partial class HitsCsv
                     r => r.Required("sightFor", sight, Quantity.Distance, RangeTrial.Settings)
                 )
                 : null
-        );
+        )
+        {
+            Slant = Word<Slant>("slant"),
+        };
 
         T? Word<T>(string column)
             where T : struct, Enum => cell(column) is { } word ? Guard.KnownWord.Read<T>(column, word) : null;

@@ -126,6 +126,11 @@ public static class PaperEndpoints
                     )
                 )
         );
+        api.MapPost(
+            "/hits/table/{id}/void",
+            (string id, VoidTableInput input, PaperStore papers, PaperDesk desk) =>
+                desk.View(papers.VoidTable(id, ClientId.Checked(input.Id)))
+        );
         api.MapGet(
                 "/papers/{id}/hits.csv",
                 (string id, PaperStore papers, Listener listener) =>

@@ -30,7 +30,8 @@ public sealed record ShotView(
     double? Yards,
     Message? From,
     WayShot? Way,
-    double? SightFor
+    double? SightFor,
+    Slant? Slant
 )
 {
     public static ShotView Of(ShotReading shot)
@@ -60,12 +61,18 @@ public sealed record ShotView(
             marked.Yards,
             marked.Yards is { } yards ? new Amount(Measure.Yards(yards)) : null,
             marked.Way,
-            marked.SightFor
+            marked.SightFor,
+            marked.Slant
         );
     }
 
     private static Message Said(string reason) =>
-        reason == SessionActs.Settles ? PaperSays.SettlesStringWork : new Verbatim(reason);
+        reason switch
+        {
+            SessionActs.Settles => PaperSays.SettlesStringWork,
+            SessionActs.TakenInWrongly => PaperSays.TakenInWrongly,
+            _ => new Verbatim(reason),
+        };
 }
 
 /// <summary>The mean of a set to draw.</summary>
@@ -95,12 +102,32 @@ public sealed record MeanView(
 
 /// <summary>How a set was shot: the wind in the archer's words, from a seat or standing.</summary>
 /// <param name="Across">The wind across, miles an hour from the left; 0 for none said.</param>
-public sealed record ConditionsView(string Wind, bool Seated, double Across, Message Words)
+/// <param name="Face">The face on the butt; null for a plain one.</param>
+/// <param name="Taped">True where bare shafts are taped to the weight of the vanes.</param>
+public sealed record ConditionsView(
+    string Wind,
+    bool Seated,
+    double Across,
+    Message Words,
+    TargetFace? Face,
+    Message? FaceWords,
+    bool Taped,
+    Message? TapedWords
+)
 {
     public static ConditionsView Of(ConditionsNoted shot)
     {
         var across = shot.Across == 0 ? (Measure?)null : Measure.Wind(shot.Across);
-        return new ConditionsView(shot.Wind, shot.Seated, shot.Across, new ShotIn(shot.Wind, shot.Seated, across));
+        return new ConditionsView(
+            shot.Wind,
+            shot.Seated,
+            shot.Across,
+            new ShotIn(shot.Wind, shot.Seated, across),
+            shot.Face,
+            shot.Face is { } face ? new FaceHangs(Measure.Inches(face.Diameter, 1), face.Rings) : null,
+            shot.Taped,
+            shot.Taped ? GroupSays.BareTaped : null
+        );
     }
 }
 

@@ -22,31 +22,44 @@ public sealed record HitInput(
     Flight? Flight = null,
     string? Distance = null,
     WayShot? Way = null,
-    double? SightFor = null
+    double? SightFor = null,
+    Slant? Slant = null
 )
 {
     /// <summary>As it was marked.</summary>
-    public HitMarked Read() => new(Arrow, Place, Typed, ArrowNumber, Flight, Distance, Way, SightFor);
+    public HitMarked Read() => new(Arrow, Place, Typed, ArrowNumber, Flight, Distance, Way, SightFor) { Slant = Slant };
 }
 
 /// <summary>
-/// How it is shot from here on: the wind in the archer's words and across as a figure, from a seat or standing.
+/// How it is shot from here on: the wind in the archer's words and across as a figure, from a seat or standing, at
+/// which face, with bare shafts as they are or taped to the weight of the vanes.
 /// </summary>
 /// <param name="Across">The wind across, from the left positive; empty for none said.</param>
-public sealed record ConditionsInput(string? Id, string? Wind = null, bool Seated = false, string? Across = null)
+/// <param name="Face">The face's width; empty for a plain one.</param>
+/// <param name="Rings">Its rings; 0 for a blank sheet.</param>
+public sealed record ConditionsInput(
+    string? Id,
+    string? Wind = null,
+    bool Seated = false,
+    string? Across = null,
+    string? Face = null,
+    int Rings = 0,
+    bool Taped = false
+)
 {
     private static readonly AllowedRange Winds = new(-30, 30, Unit.MilePerHour, Why.WindOfARange);
 
     /// <summary>The act.</summary>
-    /// <exception cref="RefusedException">The wind across cannot be read.</exception>
+    /// <exception cref="RefusedException">The wind across or the face cannot be read.</exception>
     public NewAct Read()
     {
         var fields = new FieldReader();
         var across = fields.Optional("across", Across, Quantity.Wind, Winds);
+        var face = TargetFace.Read(fields, Face, Rings);
         fields.ThrowIfAny();
         return new NewAct(
             ClientId.Checked(Id),
-            new ConditionsNoted(Seated, null, Texts.Note(Wind), SetPurpose.Session, across?.Value ?? 0)
+            new ConditionsNoted(Seated, null, Texts.Note(Wind), SetPurpose.Session, across?.Value ?? 0, face, Taped)
         );
     }
 }

@@ -78,6 +78,7 @@ internal static class ApiTable
             ["POST /api/papers/{id}/sets"] = new("papers", "Begins the next set"),
             ["POST /api/sets/{id}/shots"] = new("papers", "Marks a shot"),
             ["POST /api/sets/{id}/hits"] = new("papers", "Marks where an arrow struck a target"),
+            ["POST /api/hits/table/{id}/void"] = new("papers", "Voids the hits of a table at once"),
             ["POST /api/sets/{id}/hits/table"] = new("papers", "Marks a table of hits at once, all of them or none"),
             ["GET /api/papers/{id}/hits.csv"] = new("papers", "Every hit of a paper as comma-separated text"),
             ["POST /api/papers/{id}/sight-marks"] = new(

@@ -77,6 +77,7 @@ public static class CommonWords
             Why.EyeToPin => $"from a short draw with the pin on the riser to a long one with a long bar",
             Why.SightClick => $"the finest and the coarsest click that sights have",
             Why.SightBar => $"no sight goes farther from one mark to another",
+            Why.FaceOnAButt => $"a face as it hangs on a butt",
             Why.OnTheFace => $"half of the widest face that can be marked",
             Why.LongestTear => $"no arrow tears farther",
             Why.CleanHoleToRoughSetting => $"from a single clean hole to a first rough setting",

@@ -94,6 +94,13 @@ public static class GroupWords
             ShotIn("", true, _) => $"Shot from a seat.",
             ShotIn("", false, _) => $"Shot standing, no wind noted.",
             ShotIn(var wind, var seated, _) => $"Wind: {wind}{Seat(seated)}.",
+            FaceHangs(var wide, 0) => $"A blank sheet, {wide} across.",
+            FaceHangs(var wide, 1) => $"A face {wide} across with one ring.",
+            FaceHangs(var wide, var rings) => $"A face {wide} across with {rings} rings.",
+            RingsFromTo(var most) => $"A face has from 0 to {most} rings; 0 is a blank sheet.",
+            SlantsSeen(var kind, var seen, 0, 0, 0, 0) =>
+                $"{Shafts(kind)} stand straight in the target: {seen} looked at.",
+            SlantsSeen seen => $"{Shafts(seen.Kind)} in the target: {Slants(seen)}, of {seen.Seen} looked at.",
             EnoughAtTarget(var bare, var bareAt, var heads, var headsAt) =>
                 $"Usual: {bare} bare against fletched at {bareAt}, {heads} with heads at {headsAt}. Strict is half of it.",
             PaperExpects(var right, var up, var tested, var agrees) =>
@@ -126,6 +133,8 @@ public static class GroupWords
                 $"F test of two means of one spread, F(2, 2(n + m − 2)) in closed form; critical values NIST/SEMATECH e-Handbook 1.3.6.7.3. Limits of p by 400,000 simulated sessions",
             GroupSays.MorePairsNarrow => $"More pairs narrow the region; a voided shot is left out.",
             GroupSays.BareHigh => $"a lighter shaft is faster and strikes high: from weight, speed and drag",
+            GroupSays.BareTaped =>
+                $"Bare shafts are taped to the weight of the vanes: nothing is taken off their height.",
             GroupSays.MarkOnTheFace => $"This set is shot at a target: mark where the arrow struck.",
             GroupSays.MarkOnThePaper => $"This set is shot through paper: mark the holes.",
             GroupSays.NoHeadOnBare =>
@@ -151,7 +160,7 @@ public static class GroupWords
             GroupSays.HeadsQuiver => $"A covered quiver until the shot; blades as the maker’s sheet says.",
             GroupSays.HeadsBackstop => $"A target made for broadheads, and a clear backstop behind it.",
             GroupSays.ATableHasItsColumns =>
-                $"The first line names the columns; right and up are wanted, arrow, number, flight, distance, way and sightFor may stand beside them.",
+                $"The first line names the columns; right and up are wanted, arrow, number, flight, distance, way, sightFor and slant may stand beside them.",
             GroupSays.NoHitInTheTable => $"No hit stands in this table.",
             GroupSays.HitsOfATarget => $"A table of hits is taken in at a target.",
             GroupSays.PaperDisagrees => $"Paper and target disagree: move nothing yet.",
@@ -165,6 +174,22 @@ public static class GroupWords
             GroupSays.MarkThePlace => $"Mark where it struck, or type its place.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
+
+    private static string Shafts(ArrowKind kind) => kind == ArrowKind.Bare ? "Bare shafts" : "Heads";
+
+    private static string Slants(SlantsSeen seen) =>
+        string.Join(
+            ", ",
+            new[]
+            {
+                (seen.Left, "nock left"),
+                (seen.Right, "nock right"),
+                (seen.High, "nock high"),
+                (seen.Low, "nock low"),
+            }
+                .Where(s => s.Item1 > 0)
+                .Select(s => $"{s.Item1} {s.Item2}")
+        );
 
     private static string Seat(bool seated) => seated ? ", shot from a seat" : "";
 

@@ -99,6 +99,7 @@ public static class PaperWords
             PaperSays.ArrowsTearApart => $"The arrow: they tear apart from one another.",
             PaperSays.BowOrArcher => $"The bow, or the archer: all arrows tear alike.",
             PaperSays.NeitherBowNorArrow => $"Neither: all arrows fly alike and inside.",
+            PaperSays.TakenInWrongly => $"taken in wrongly",
             PaperSays.SettlesStringWork => $"settles new string work",
             PaperSays.PaperTaut => $"Paper taut, and the arrow level through it.",
             PaperSays.TargetBehind =>

@@ -33,6 +33,38 @@ public class GroupSessionTests
     }
 
     [Fact]
+    public void Taped_bare_shafts_are_as_heavy_and_nothing_is_taken_off_their_height()
+    {
+        at.Arrow = Samples.A1;
+        at.Groups(-1, 2);
+        var high = at.Session().Now.BareHigh;
+        high.ShouldBeGreaterThan(.05);
+        var offset = at.Session().Now.Groups!.Offset!.Offset.Y;
+        at.Happens(new NewAct("taped", new ConditionsNoted(false, null, "", SetPurpose.Session, Taped: true)));
+        at.Session().Now.BareHigh.ShouldBe(0);
+        at.Session().Now.Groups!.Offset!.Offset.Y.ShouldBe(offset + high, 1e-9);
+        at.Happens(new NewAct("bare", new ConditionsNoted(false, null, "", SetPurpose.Session)));
+        at.Session().Now.BareHigh.ShouldBe(high);
+    }
+
+    [Fact]
+    public void How_shafts_stand_is_counted_for_those_that_are_held_against_the_others()
+    {
+        at.Session().Now.Groups!.Slants.ShouldBeNull();
+        Slant?[] stand = [Slant.NockLeft, null, Slant.Straight, Slant.NockLeft, Slant.NockLow];
+        foreach (var slant in stand)
+        {
+            at.Mark(new HitMarked(ArrowKind.Bare, new Hole(0, 0)) { Slant = slant });
+        }
+
+        at.Mark(new HitMarked(ArrowKind.Fletched, new Hole(0, 0)) { Slant = Slant.NockHigh });
+        at.Session().Now.Groups!.Slants.ShouldBe(new SlantsSeen(ArrowKind.Bare, 4, 2, 0, 0, 1));
+        at.Session()
+            .Now.Groups!.Slants!.Said()
+            .ShouldBe("Bare shafts in the target: 2 nock left, 1 nock low, of 4 looked at.");
+    }
+
+    [Fact]
     public void A_clear_offset_is_a_move_and_both_groups_are_shot_anew()
     {
         at.Groups(-6, 0);

@@ -829,6 +829,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hits/table/{id}/void": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Voids the hits of a table at once */
+        post: operations["postHitsTableByIdVoid"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/papers/{id}/hits.csv": {
         parameters: {
             query?: never;
@@ -2513,7 +2530,10 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
-        /** @description How it is shot from here on: the wind in the archer's words and across as a figure, from a seat or standing. */
+        /**
+         * @description How it is shot from here on: the wind in the archer's words and across as a figure, from a seat or standing, at which
+         *     face, with bare shafts as they are or taped to the weight of the vanes.
+         */
         ConditionsInput: {
             id: null | string;
             wind?: null | string;
@@ -2521,6 +2541,16 @@ export interface components {
             seated: boolean;
             /** @description The wind across, from the left positive; empty for none said. */
             across?: null | string;
+            /** @description The face's width; empty for a plain one. */
+            face?: null | string;
+            /**
+             * Format: int32
+             * @description Its rings; 0 for a blank sheet.
+             * @default 0
+             */
+            rings: number;
+            /** @default false */
+            taped: boolean;
         };
         /** @description How a set was shot: the wind in the archer's words, from a seat or standing. */
         ConditionsView: {
@@ -2532,6 +2562,11 @@ export interface components {
              */
             across: number;
             words: string;
+            face: null | components["schemas"]["TargetFace"];
+            faceWords: null | string;
+            /** @description True where bare shafts are taped to the weight of the vanes. */
+            taped: boolean;
+            tapedWords: null | string;
         };
         /** @description The crawl for a distance that was asked for. */
         CrawlAsked: {
@@ -2992,6 +3027,7 @@ export interface components {
             /** @description What more pairs would show. */
             powers: components["schemas"]["PowerView"][];
             more: null | string;
+            slants: null | string;
         };
         /**
          * @description The hand that draws the string.
@@ -3102,6 +3138,7 @@ export interface components {
             way?: null | components["schemas"]["WayShot"];
             /** Format: double */
             sightFor?: null | number;
+            slant?: null | components["schemas"]["Slant"];
         };
         /** @description A table of hits as text, its first line the names of its columns. */
         HitsTableInput: {
@@ -4514,6 +4551,7 @@ export interface components {
             way: null | components["schemas"]["WayShot"];
             /** Format: double */
             sightFor: null | number;
+            slant: null | components["schemas"]["Slant"];
         };
         /** @description Shots that were fired away from the papers. */
         ShotsInput: {
@@ -4592,6 +4630,8 @@ export interface components {
             /** @description The kinds of which hits were marked. */
             kinds: components["schemas"]["ArrowKind"][];
         };
+        /** @enum {unknown} */
+        Slant: "straight" | "nockLeft" | "nockRight" | "nockHigh" | "nockLow" | null;
         /** @description Sizes by which each cam was shifted, + to the left. */
         SpacerInput: {
             /** Format: int32 */
@@ -4939,6 +4979,19 @@ export interface components {
             up: null | string;
             by?: components["schemas"]["NamedEnd"];
         };
+        /** @description A face as it hangs on the butt: plain rings of one width about its middle, or a blank sheet. */
+        TargetFace: {
+            /**
+             * Format: double
+             * @description Across the outermost ring, or the sheet, inches.
+             */
+            diameter: number;
+            /**
+             * Format: int32
+             * @description How many; 0 for a blank sheet with an aiming point.
+             */
+            rings: number;
+        };
         /** @description What another stage taught of one adjuster. */
         TaughtView: {
             kind: components["schemas"]["AdjusterKind"];
@@ -5225,6 +5278,10 @@ export interface components {
             shot: boolean;
             typed: components["schemas"]["ArrowDraft"];
         };
+        /** @description Voids the hits of a table at once. */
+        VoidTableInput: {
+            id: null | string;
+        };
         /** @description One walk by itself. */
         WalkAloneView: {
             /** Format: int32 */
@@ -5411,7 +5468,7 @@ export interface components {
          * @description Why a range ends where it does.
          * @enum {unknown}
          */
-        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "nockEndDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "nockEndDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "faceOnAButt" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
@@ -6946,6 +7003,33 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["HitsTableInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postHitsTableByIdVoid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidTableInput"];
             };
         };
         responses: {

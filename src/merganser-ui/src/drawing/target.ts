@@ -18,6 +18,10 @@ export function rings(half: number, unit = 1): number[] {
   return Array.from({ length: Math.floor(wide / step) }, (_, i) => (i + 1) * step * unit).reverse();
 }
 
+/** Radii of a face as it hangs on the butt, inches, the widest first; a blank sheet has none. */
+export const ringsOf = (face: { diameter: number; rings: number }): number[] =>
+  Array.from({ length: face.rings }, (_, i) => (face.diameter / 2 / face.rings) * (face.rings - i));
+
 /** A fletched arrow from behind: three vanes about the nock. Origin is the arrow. */
 export function vanesPath(radius: number): string {
   const spoke = (angle: number) =>

@@ -9,6 +9,7 @@ import { freshHit, fromOf, halfFor, markedWith, markOfKey } from './target/group
 import { AtTarget } from './target/AtTarget';
 import { HitsTable } from './target/HitsTable';
 import { useSightMark } from './target/useSightMark';
+import { useTakenIn } from './target/useTakenIn';
 import { FilmStrip } from './FilmStrip';
 import { LadderPanel } from './LadderPanel';
 import { LearnedPanel } from './LearnedPanel';
@@ -121,6 +122,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     });
   };
   const moveSight = useSightMark(paper, work, undo, show);
+  const takenIn = useTakenIn(paper, work, undo, show);
   const groups = paper.sets.findLast((set) => set.groups !== null);
   const accept = async () => {
     const open = paper.acceptedAt === null;
@@ -229,7 +231,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
             {way === 'shots' && (
               <ShotsPanel
                 set={shown}
-                after={isAtTarget(shown) && <HitsTable paper={paper} set={last} work={work} />}
+                after={isAtTarget(shown) && <HitsTable paper={paper} set={last} work={work} onTaken={takenIn} />}
                 onMark={(shot, reason, doubtful) => void markShot(shot, reason, doubtful)}
               />
             )}

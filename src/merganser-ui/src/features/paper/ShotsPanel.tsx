@@ -5,7 +5,7 @@ import { TextLine } from '../../parts/TextLine';
 import { classes } from '../../parts/classes';
 import type { Shot, ShotSet } from './paperTypes';
 import { isAtTarget } from './stages';
-import { toldBy } from './target/groupTypes';
+import { slantWords, toldBy } from './target/groupTypes';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
@@ -91,6 +91,7 @@ function ShotLine({
             {' '}
             {told ?? (shot.from ? `from ${shot.from}` : shot.arrow)}
             {shot.flight ? `, flew ${shot.flight}` : ''}
+            {shot.slant ? `, ${slantWords[shot.slant]}` : ''}
           </small>
         )}
         {shot.arrowNumber && <small className={w.muted}> arrow {shot.arrowNumber}</small>}

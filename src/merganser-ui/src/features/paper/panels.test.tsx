@@ -29,6 +29,7 @@ const shot = (number: number, part: object = {}) => ({
   place: '0.80 in left, 0.05 in high',
   arrow: null,
   flight: null,
+  slant: null,
   yards: null,
   from: null,
   way: null,

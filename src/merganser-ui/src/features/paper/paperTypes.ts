@@ -24,6 +24,8 @@ export interface Marking {
   arrow: Schemas['ArrowKind'] | null;
   /** How it was seen to fly to a target. */
   flight: Schemas['Flight'];
+  /** How the shaft stands in the target. */
+  slant: Schemas['Slant'];
   /** From where it was shot in a walk-back, as typed; empty elsewhere. */
   distance: string;
   /** Which of two ways that are compared. */
@@ -43,6 +45,7 @@ export const freshMarking = (side: Side): Marking => ({
   arrowNumber: '',
   arrow: null,
   flight: null,
+  slant: null,
   distance: '',
   way: null,
   sightFor: null,

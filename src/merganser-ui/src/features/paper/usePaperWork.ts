@@ -41,6 +41,11 @@ interface HowShot {
   wind: string;
   across: string;
   seated: boolean;
+  /** Width of the face on the butt as typed; empty for plain rings. */
+  face: string;
+  rings: number;
+  /** Bare shafts are taped to the weight of the vanes. */
+  taped: boolean;
 }
 
 /** What stands beside a move: words, the entry it corrects, the set that it was made after. */
@@ -140,6 +145,7 @@ export function usePaperWork(bowId: string) {
                 typed: typed ? { right: marking.right, up: marking.up } : null,
                 arrowNumber: marking.arrowNumber || null,
                 flight: marking.flight,
+                slant: marking.slant,
                 distance: marking.distance || null,
                 way: marking.way,
                 sightFor: marking.sightFor,
@@ -160,6 +166,10 @@ export function usePaperWork(bowId: string) {
     hitsTable: (setId: string, text: string) =>
       act(`table ${setId} ${text}`, (id) =>
         answer(api.POST('/api/sets/{id}/hits/table', { params: { path: { id: setId } }, body: { id, text } })),
+      ),
+    voidTable: (tableId: string) =>
+      act(`void table ${tableId}`, (id) =>
+        answer(api.POST('/api/hits/table/{id}/void', { params: { path: { id: tableId } }, body: { id } })),
       ),
     markShot: (shot: Shot, reason: string | null, doubtful = false) =>
       act(`mark ${shot.id} ${reason} ${doubtful}`, (id) =>
@@ -197,7 +207,7 @@ export function usePaperWork(bowId: string) {
         answer(
           api.POST('/api/papers/{id}/conditions', {
             params: { path: { id: paper.id } },
-            body: { id, ...how, across: how.across || null },
+            body: { id, ...how, across: how.across || null, face: how.face || null },
           }),
         ),
       ),

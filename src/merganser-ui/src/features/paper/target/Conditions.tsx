@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Key } from '../../../parts/Buttons';
+import { ChoiceRow } from '../../../parts/ChoiceRow';
 import { Field } from '../../../parts/Field';
 import { Fold } from '../../../parts/Fold';
 import { Tick } from '../../../parts/Tick';
@@ -13,18 +14,26 @@ interface Props {
   work: Pick<PaperWork, 'busy' | 'faults' | 'conditions'>;
 }
 
+const RINGS = 5;
+
 /** How a set was shot: what was noted, and for the set in work a place to note it. */
 export function Conditions({ paper, set, work }: Props) {
   const [wind, setWind] = useState(set.conditions?.wind ?? '');
   const [across, setAcross] = useState(set.conditions?.across ? `${set.conditions.across} mph` : '');
   const [seated, setSeated] = useState(set.conditions?.seated ?? false);
-  const keep = () => void work.conditions(paper, { wind, across, seated });
+  const hangs = set.conditions?.face;
+  const [face, setFace] = useState(hangs ? `${hangs.diameter} in` : '');
+  const [rings, setRings] = useState(hangs?.rings ?? RINGS);
+  const [taped, setTaped] = useState(set.conditions?.taped ?? false);
+  const keep = () => void work.conditions(paper, { wind, across, seated, face, rings, taped });
   const current = set.id === paper.sets.at(-1)!.id;
   return (
     <section data-testid="conditions">
-      {set.conditions && <p>{set.conditions.words}</p>}
+      {set.conditions && (
+        <p>{[set.conditions.words, set.conditions.faceWords, set.conditions.tapedWords].filter(Boolean).join(' ')}</p>
+      )}
       {current && (
-        <Fold words="Note wind and stance">
+        <Fold words="Note wind, stance and face">
           <p className={w.muted}>
             {set.walk
               ? 'A wind across bends a walk-back by itself: say it as a figure, and its least share is taken off.'
@@ -58,6 +67,29 @@ export function Conditions({ paper, set, work }: Props) {
           <Tick checked={seated} onChange={setSeated}>
             Shot from a seat
           </Tick>
+          {set.groups && !set.groups.heads && (
+            <Tick checked={taped} onChange={setTaped}>
+              Bare shafts are taped to the weight of the vanes
+            </Tick>
+          )}
+          <Field
+            label="The face is so wide"
+            name="face"
+            quantity="length"
+            value={face}
+            onChange={setFace}
+            hint="empty: plain rings as wide as the hits"
+            fault={(work.faults.face ?? work.faults.rings)?.[0]}
+            onEnter={keep}
+          />
+          {face.trim() !== '' && (
+            <ChoiceRow
+              label="Rings of the face"
+              value={rings}
+              choices={[0, 3, 4, 5, 6, 8, 10].map((count) => [count, count === 0 ? 'blank' : `${count}`] as const)}
+              onChange={setRings}
+            />
+          )}
           <Key disabled={work.busy} onClick={keep}>
             Note it from here on
           </Key>

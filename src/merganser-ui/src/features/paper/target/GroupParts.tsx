@@ -32,6 +32,7 @@ export function Powers({ groups }: { groups: Schemas['GroupsView'] }) {
       </ol>
       {groups.more && <p>{groups.more}</p>}
       {groups.bareHigh && <p className={w.muted}>{groups.bareHigh}</p>}
+      {groups.slants && <p className={w.muted}>{groups.slants}</p>}
     </div>
   );
 }

@@ -6,7 +6,18 @@ import { useFigures } from '../../../units/UnitsContext';
 import { Pane } from '../Pane';
 import { WhichArrow } from '../WhichArrow';
 import { capital, type Marking, type ShotSet } from '../paperTypes';
-import { flights, halves, headNumbers, kindName, markedWith, nextNumber, toldBy, walkDistances } from './groupTypes';
+import {
+  flights,
+  halves,
+  headNumbers,
+  kindName,
+  markedWith,
+  nextNumber,
+  slants,
+  slantWords,
+  toldBy,
+  walkDistances,
+} from './groupTypes';
 import w from '../../../parts/words.module.css';
 import l from '../../../parts/layout.module.css';
 
@@ -98,6 +109,13 @@ export function HitPanel({ marking, set, half, faults, arrowNumbers, onChange, o
         value={marking.flight}
         choices={flights.map((f) => [f, f] as const)}
         onChange={(flight) => onChange({ ...marking, flight: marking.flight === flight ? null : flight })}
+      />
+      <h2>How does it stand in the target?</h2>
+      <ChoiceRow
+        label="How it stands"
+        value={marking.slant}
+        choices={slants.map((slant) => [slant, slantWords[slant]] as const)}
+        onChange={(slant) => onChange({ ...marking, slant: marking.slant === slant ? null : slant })}
       />
       <h2>Width of the face</h2>
       <ChoiceRow

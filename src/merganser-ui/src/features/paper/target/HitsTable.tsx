@@ -11,15 +11,19 @@ interface Props {
   paper: Paper;
   set: ShotSet;
   work: Pick<PaperWork, 'busy' | 'faults' | 'problem' | 'hitsTable'>;
+  onTaken: (after: Paper) => void;
 }
 
 /** Hits of a target as a table: taken along, and taken in from elsewhere, all of it or nothing. */
-export function HitsTable({ paper, set, work }: Props) {
+export function HitsTable({ paper, set, work, onTaken }: Props) {
   const [text, setText] = useState('');
   const id = useId();
   const faults = work.faults.text ?? [];
   const takeIn = async () => {
-    if (await work.hitsTable(set.id, text)) setText('');
+    const after = await work.hitsTable(set.id, text);
+    if (!after) return;
+    setText('');
+    onTaken(after);
   };
   return (
     <section className={s.table} data-testid="hits-table">
@@ -29,7 +33,8 @@ export function HitsTable({ paper, set, work }: Props) {
       <Fold words="Take in a table of hits">
         <p className={w.muted} id={`${id}-how`}>
           The first line names the columns: <code>right,up</code> and, where there is more to say, arrow, number,
-          flight, distance, way, sightFor. A unit may stand in the head, as <code>right (cm)</code>, or in a cell.
+          flight, distance, way, sightFor, slant. A unit may stand in the head, as <code>right (cm)</code>, or in a
+          cell.
         </p>
         <textarea
           className={s.text}

@@ -1,8 +1,11 @@
 import type { Schemas } from '../../../api/client';
-import { diamondPath, rings, vanesPath, type Place } from '../../../drawing/target';
+import { diamondPath, rings, ringsOf, vanesPath, type Place } from '../../../drawing/target';
 import { useFigures, useInchesInUnit } from '../../../units/UnitsContext';
 import type { Shot, ShotSet } from '../paperTypes';
 import { isOpen, type ArrowKind } from './groupTypes';
+
+/** A face as it hangs on the butt. */
+export type Face = NonNullable<ShotSet['conditions']>['face'];
 
 const HIT = 9;
 const COVERS = 20;
@@ -15,6 +18,7 @@ export function TargetFace({
   cy,
   px,
   half,
+  face,
   plumb = false,
 }: {
   width: number;
@@ -23,14 +27,28 @@ export function TargetFace({
   cy: number;
   px: number;
   half: number;
+  /** As it hangs on the butt; else plain rings that are round in the archer's unit. */
+  face?: Face;
   /** True where a plumb line hangs through its middle. */
   plumb?: boolean;
 }) {
   const { figure } = useFigures();
-  const all = rings(half, useInchesInUnit());
+  const plain = rings(half, useInchesInUnit());
+  const all = face ? ringsOf(face) : plain;
+  const edge = face ? (face.diameter / 2) * px : 0;
   return (
     <g>
       <rect width={width} height={height} fill="var(--paper)" />
+      {face?.rings === 0 && (
+        <rect
+          x={cx - edge}
+          y={cy - edge}
+          width={2 * edge}
+          height={2 * edge}
+          fill="var(--paper-face)"
+          stroke="var(--paper-line)"
+        />
+      )}
       {all.map((radius, i) => (
         <circle
           key={radius}
@@ -42,10 +60,10 @@ export function TargetFace({
         />
       ))}
       {all
-        .filter((_, i) => (all.length - i) % 2 === 0)
+        .filter((radius, i) => (all.length - i) % 2 === 0 && radius <= half)
         .map((radius) => (
           <text key={radius} x={cx - radius * px + 4} y={cy - 5} fontSize="14">
-            {figure(radius, 'in', 0)}
+            {figure(radius, 'in', face ? 1 : 0)}
           </text>
         ))}
       {plumb && <path d={`M${cx} 0v${height}`} stroke="var(--paper-green)" strokeWidth="3" />}

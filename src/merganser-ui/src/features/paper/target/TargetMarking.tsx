@@ -103,7 +103,16 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
         onKeyDown={press}
       >
         <g id={things}>
-          <TargetFace width={width} height={height} cx={cx} cy={cy} px={px} half={half} plumb={set.walk !== null} />
+          <TargetFace
+            width={width}
+            height={height}
+            cx={cx}
+            cy={cy}
+            px={px}
+            half={half}
+            face={set.conditions?.face}
+            plumb={set.walk !== null}
+          />
           <Hits shots={shots} screen={screen} strong={kind} set={set} />
         </g>
         <Cross at={aim} shown={marking.point !== null} />

@@ -8,6 +8,19 @@ type Flight = NonNullable<Schemas['Flight']>;
 
 export const flights: Flight[] = ['clean', 'corkscrew', 'fishtail', 'porpoise'];
 
+type Slant = NonNullable<Schemas['Slant']>;
+
+export const slants: Slant[] = ['straight', 'nockLeft', 'nockRight', 'nockHigh', 'nockLow'];
+
+/** How a shaft stands in the target. */
+export const slantWords: Record<Slant, string> = {
+  straight: 'straight',
+  nockLeft: 'nock left',
+  nockRight: 'nock right',
+  nockHigh: 'nock high',
+  nockLow: 'nock low',
+};
+
 /** What a kind of arrow is called. */
 export const kindName: Record<ArrowKind, string> = {
   fletched: 'fletched',

@@ -24,6 +24,7 @@ const groups = {
   radius: 2.5,
   verdict: 'clear',
   bareHigh: null,
+  slants: null,
   powers: [],
   more: null,
 };

@@ -1,13 +1,16 @@
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { faceFor, loupeCorner, rings } from '../../../drawing/target';
+import { faceFor, loupeCorner, rings, ringsOf } from '../../../drawing/target';
 import { show } from '../../../testing/show';
 import { set as setOf, shot } from '../pageFixtures';
-import type { Marking, ShotSet } from '../paperTypes';
+import type { Marking, Paper, ShotSet } from '../paperTypes';
+import type { PaperWork } from '../usePaperWork';
+import { Conditions } from './Conditions';
 import { Powers } from './GroupParts';
 import { freshHit, halfFor, nextKind, nextNumber, type ArrowKind } from './groupTypes';
 import { HitPanel } from './HitPanel';
+import { HitsTable } from './HitsTable';
 import { TargetMarking } from './TargetMarking';
 import { TargetSheet } from './TargetSheet';
 
@@ -27,6 +30,7 @@ const groups = {
   radius: 3.2,
   verdict: 'likely',
   bareHigh: 'Bare shafts are lighter: taken off.',
+  slants: 'Bare shafts in the target: 2 nock left, of 3 looked at.',
   powers: [power(2, 0.07), power(3, 0.19)],
   more: '6 more of each would show it.',
 };
@@ -68,6 +72,42 @@ describe('the face', () => {
     expect(halfFor(set(hit(1, 'bare', 12, 0)))).toBe(16);
     expect(loupeCorner({ x: 300, y: 90 }, 390, 58).x).toBeLessThan(100);
     expect(loupeCorner({ x: 90, y: 90 }, 390, 58).x).toBeGreaterThan(300);
+  });
+
+  it('is drawn as it hangs on the butt: plain rings of its width, or a blank sheet', () => {
+    expect(ringsOf({ diameter: 24, rings: 6 })).toEqual([12, 10, 8, 6, 4, 2]);
+    expect(ringsOf({ diameter: 24, rings: 0 })).toEqual([]);
+    const hung = (face: { diameter: number; rings: number }) =>
+      ({ ...set(hit(1, 'fletched')), conditions: { face } }) as unknown as ShotSet;
+    show(<TargetSheet set={hung({ diameter: 6, rings: 3 })} />);
+    const widths = [...screen.getByTestId('target').querySelectorAll('g > circle[fill^="var(--paper"]')]
+      .slice(0, 3)
+      .map((ring) => Number(ring.getAttribute('r')));
+    expect(widths[0]! / widths[2]!).toBeCloseTo(3);
+    cleanup();
+    show(<TargetSheet set={hung({ diameter: 6, rings: 0 })} />);
+    const sheet = screen.getByTestId('target').querySelectorAll('rect')[1]!;
+    expect(Number(sheet.getAttribute('width'))).toBeCloseTo(2 * widths[0]!);
+  });
+
+  it('is noted with how it was shot, and bare shafts that are taped with it', async () => {
+    const work = { faults: {}, busy: false, conditions: vi.fn() } as unknown as PaperWork;
+    const shown = set(hit(1, 'fletched'));
+    show(<Conditions paper={{ sets: [shown] } as Paper} set={shown} work={work} />);
+    await userEvent.click(screen.getByText('Note wind, stance and face'));
+    await userEvent.click(screen.getByLabelText('Bare shafts are taped to the weight of the vanes'));
+    expect(screen.queryByRole('group', { name: 'Rings of the face' })).toBeNull();
+    await userEvent.type(screen.getByLabelText('The face is so wide'), '60 cm');
+    await userEvent.click(screen.getByText('blank'));
+    await userEvent.click(screen.getByText('Note it from here on'));
+    expect(work.conditions).toHaveBeenCalledWith(expect.anything(), {
+      wind: '',
+      across: '',
+      seated: false,
+      face: '60 cm',
+      rings: 0,
+      taped: true,
+    });
   });
 
   it('shows both groups with their centres, and says how many', () => {
@@ -156,7 +196,27 @@ describe('a hit', () => {
     expect(change.mock.lastCall![0].arrow).toBe('bare');
     await userEvent.click(screen.getByText('fishtail'));
     expect(change.mock.lastCall![0].flight).toBe('fishtail');
+    await userEvent.click(screen.getByText('nock left'));
+    expect(change.mock.lastCall![0].slant).toBe('nockLeft');
     await userEvent.click(screen.getByText('Mark the place'));
     expect(change.mock.lastCall![0].right).toBe('');
+  });
+});
+
+describe('a table of hits', () => {
+  it('says when it was taken in, keeps its words where it was refused', async () => {
+    const [taken, answers] = [vi.fn(), [null, { id: 'after' }]];
+    const work = { faults: {}, busy: false, hitsTable: vi.fn(() => Promise.resolve(answers.shift())) };
+    const shown = set(hit(1, 'fletched'));
+    const paper = { id: 'p', startedAt: '2026-11-23', sets: [shown] } as Paper;
+    show(<HitsTable paper={paper} set={shown} work={work as unknown as PaperWork} onTaken={taken} />);
+    await userEvent.click(screen.getByText('Take in a table of hits'));
+    await userEvent.type(screen.getByLabelText('Table of hits'), 'right,up');
+    await userEvent.click(screen.getByText('Take these hits in'));
+    expect(taken).not.toHaveBeenCalled();
+    expect((screen.getByLabelText('Table of hits') as HTMLTextAreaElement).value).toBe('right,up');
+    await userEvent.click(screen.getByText('Take these hits in'));
+    expect(taken).toHaveBeenCalledWith({ id: 'after' });
+    expect((screen.getByLabelText('Table of hits') as HTMLTextAreaElement).value).toBe('');
   });
 });
