@@ -16,7 +16,7 @@ import { LearnedPanel } from './LearnedPanel';
 import { readMarking, writeMarking } from './markingDraft';
 import { MovePanel } from './MovePanel';
 import { NextArrow } from './NextArrow';
-import { freshMarking, isMarked, type Marking, type Paper, type Purpose, type Shot, type Side } from './paperTypes';
+import { freshMarking, type Marking, type Paper, type Purpose, type Shot, type Side } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { SessionFoot } from './SessionFoot';
 import { SetSheet } from './SetSheet';
@@ -26,6 +26,7 @@ import { ShotsPanel } from './ShotsPanel';
 import { StageRail } from './StageRail';
 import { OpenAgain, TakeBack } from './TakeBack';
 import { focusSheet } from './sheetHands';
+import { useKeptShots } from './useKeptShots';
 import { usePaperMoves } from './usePaperMoves';
 import { isAtTarget, stageOf, typedStage } from './stages';
 import type { NextSet, PaperWork } from './usePaperWork';
@@ -76,22 +77,6 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     );
     setTimeout(focusSheet);
   };
-  const keepShot = async (marked = marking) => {
-    if (!marked || !isMarked(marked) || work.busy) return;
-    const after = await work.keepShot(last.id, marked);
-    if (after) {
-      const newest = after.sets.at(-1)!;
-      // At a target the next arrow is marked at once: a group is in the target, not one shot.
-      setMarking(marked.arrow ? freshHit(newest, marked.arrow, fromOf(newest)) : null);
-      setWay('reading');
-      setShownId(newest.id);
-      const shot = newest.shots.at(-1)!;
-      const what = `shot ${shot.number} of set ${newest.number}`;
-      undo.offer(what, () => void work.markShot(shot, 'marked wrongly').then((ok) => ok && undo.done(what)));
-      sayReopened(after);
-      setTimeout(marked.arrow ? focusSheet : focusHome);
-    }
-  };
   const sayReopened = (after: Paper) =>
     setReopened(paper.acceptedAt !== null && after.acceptedAt === null && paper.plan.kind === 'tune');
   const look = (next: Way) => {
@@ -106,6 +91,15 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     setWay('reading');
     setTimeout(focusHome);
   };
+  const keepShot = useKeptShots(last, work, undo, {
+    sayReopened,
+    onKept: (newest, next) => {
+      setMarking(next);
+      setWay('reading');
+      setShownId(newest.id);
+      setTimeout(next ? focusSheet : focusHome);
+    },
+  });
   const moves = usePaperMoves(paper, work, undo, { show, sayReopened });
   const { taking, setTaking, logMove } = moves;
   const newSet = async (next: NextSet) => {
@@ -193,7 +187,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
             scale={scale}
             onScale={setScale}
             onChange={setMarking}
-            onKeep={(marked) => void keepShot(marked)}
+            onKeep={(marked) => void keepShot(marked ?? marking)}
             onCancel={() => setMarking(null)}
           />
         ) : (
@@ -285,7 +279,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
         lookingAtMoves={way === 'move'}
         undoKey={undo.key}
         act={act}
-        onKeep={() => void keepShot()}
+        onKeep={() => void keepShot(marking)}
         onLeave={() => setMarking(null)}
       />
     </>
