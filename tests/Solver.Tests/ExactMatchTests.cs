@@ -40,14 +40,42 @@ public class ExactMatchTests
         }
     }
 
+    /// <summary>Twenty pinned instances with glued pairs: glue is a fixed piece of the sum.</summary>
+    [Fact]
+    public void Glued_pairs_equal_the_optimum_with_fixed_pieces()
+    {
+        for (var seed = 1; seed <= 20; seed++)
+        {
+            var random = new Random(seed);
+            var (arrows, spare) = (3 + (seed % 4), seed % 3);
+            MatchClass Class(string name, int middle, int sway, int count) =>
+                new(name, 1, [.. Enumerable.Range(0, count).Select(_ => middle + random.Next(-sway, sway + 1))]);
+            MatchClass[] classes =
+            [
+                Class("Shaft", 2520, 15, arrows),
+                Class("Insert", 250, 4, arrows + spare),
+                Class("Point", 1000, 8, arrows),
+            ];
+            var glued = Enumerable.Range(0, 1 + (seed % arrows)).Select(i => (i, i)).ToArray();
+            var problem = new MatchProblem(arrows, classes, glued);
+            var found = Matcher.Find(problem, seed);
+            var (optimum, proven) = Exact(problem);
+            proven.ShouldBeTrue($"instance {seed}: the exact solver must prove it");
+            found.Spread.ShouldBe(optimum, $"instance {seed}");
+            found.Bound.Tenths.ShouldBeLessThanOrEqualTo(optimum, $"instance {seed}");
+        }
+    }
+
     private static (int Optimum, bool Proven) Exact(MatchProblem problem)
     {
         var model = new CpModel();
+        List<BoolVar[,]> placed = [];
         var totals = new LinearExpr[problem.Arrows];
         var terms = Enumerable.Range(0, problem.Arrows).Select(_ => new List<LinearExpr>()).ToArray();
         foreach (var kind in problem.Classes)
         {
             var x = new BoolVar[kind.Tenths.Count, problem.Arrows];
+            placed.Add(x);
             for (var p = 0; p < kind.Tenths.Count; p++)
             {
                 var once = new List<ILiteral>();
@@ -67,6 +95,14 @@ public class ExactMatchTests
                 model.Add(
                     LinearExpr.Sum(Enumerable.Range(0, kind.Tenths.Count).Select(p => x[p, arrow])) == kind.PerArrow
                 );
+            }
+        }
+
+        foreach (var (shaft, insert) in problem.Glued)
+        {
+            for (var a = 0; a < problem.Arrows; a++)
+            {
+                model.Add(placed[0][shaft, a] == placed[1][insert, a]);
             }
         }
 

@@ -26,11 +26,14 @@ public static class DozenMatching
     public static PiecesMatched Find(Dozen dozen, MatchOptions options, CancellationToken cancel = default)
     {
         var count = Math.Max(1, dozen.Plan.Arrows - Math.Max(0, options.LeaveOut));
+        options = options with { GluedShafts = [.. options.GluedShafts.Distinct()] };
+        var shafts = dozen.Classes.FirstOrDefault(c => c.Name == Dozen.ShaftClass);
+        var usable = shafts is null ? [] : SoundShafts(dozen, shafts, count, options);
         // Shafts first, then inserts: pairs that are glued are named by the first two classes.
         Usable[] classes =
         [
             .. dozen
-                .Classes.Select((c, place) => new Usable(c, place, PiecesOf(dozen, c, count, options)))
+                .Classes.Select((c, place) => new Usable(c, place, PiecesOf(c, usable, options)))
                 .OrderByDescending(u => u.Class.Name == Dozen.ShaftClass)
                 .ThenByDescending(u => u.Class.Name == InsertClass),
         ];
@@ -61,15 +64,21 @@ public static class DozenMatching
                 .Select(p => (IReadOnlyList<int>)[.. p.Second.Select(at => p.First.Pieces[at].Number)]),
         ];
 
-    private static IReadOnlyList<Piece> PiecesOf(Dozen dozen, PieceClass pieces, int count, MatchOptions options) =>
-        pieces.Name == Dozen.ShaftClass
-            ? Chosen(
-                dozen,
-                [.. pieces.Pieces.Where(p => dozen.Shaft(p.Number) is not { Damaged: true })],
-                count,
-                options
-            )
-            : pieces.Pieces;
+    /// <summary>A shaft that is not used takes its glued insert with it.</summary>
+    private static IReadOnlyList<Piece> PiecesOf(PieceClass pieces, IReadOnlyList<Piece> shafts, MatchOptions options)
+    {
+        bool GluedElsewhere(Piece insert) =>
+            options.GluedShafts.Contains(insert.Number) && shafts.All(s => s.Number != insert.Number);
+        return pieces.Name switch
+        {
+            Dozen.ShaftClass => shafts,
+            InsertClass => [.. pieces.Pieces.Where(p => !GluedElsewhere(p))],
+            _ => pieces.Pieces,
+        };
+    }
+
+    private static IReadOnlyList<Piece> SoundShafts(Dozen dozen, PieceClass shafts, int count, MatchOptions options) =>
+        Chosen(dozen, [.. shafts.Pieces.Where(p => dozen.Shaft(p.Number) is not { Damaged: true })], count, options);
 
     private static IReadOnlyList<Piece> Chosen(Dozen dozen, Piece[] sound, int count, MatchOptions options)
     {

@@ -6,7 +6,7 @@ namespace Merganser.Core.Dozens;
 /// <summary>One head on one arrow.</summary>
 /// <param name="Arrow">The arrow's number.</param>
 /// <param name="Head">The head's number.</param>
-/// <param name="Total">What they weigh together, grains.</param>
+/// <param name="Total">What they weigh together, without the field point, grains.</param>
 public sealed record HeadOn(int Arrow, int Head, double Total);
 
 /// <summary>Heads on the straightest arrows.</summary>
@@ -44,7 +44,7 @@ public sealed record HeadPlan(
         }
 
         var chosen = use.OrderBy(t => Crookedness(dozen, t)).ThenBy(t => t.Number).Take(wanted).ToArray();
-        var bare = chosen.Select(t => t.Built ?? t.Total).ToArray();
+        var bare = WithoutPoints(dozen, chosen);
         var match = HeadMatch.Of(bare, [.. pieces.Select(p => p.Grains)]);
         var differs = match.BestSpread < match.Spread - Same;
         var heads = differs ? match.BestHeads : match.Heads;
@@ -61,6 +61,28 @@ public sealed record HeadPlan(
             match.Practice is { } practice ? pieces[practice].Number : null
         );
     }
+
+    /// <summary>
+    /// What arrows weigh without their field points: as built where all of them were weighed so, else by their pieces
+    /// and the catalogue; never some one way and some the other.
+    /// </summary>
+    private static double[] WithoutPoints(Dozen dozen, IReadOnlyList<TrayArrow> arrows)
+    {
+        var names = dozen.Classes.Select(c => c.Name).ToHashSet();
+        var rest = dozen.Arrow.Masses().Where(m => !names.Contains(m.Name)).Sum(m => m.Grains);
+        var built = arrows.All(a => a.Built is not null);
+        return [.. arrows.Select(a => (built ? a.Built!.Value : a.Total + rest) - PointOf(dozen, a))];
+    }
+
+    private static double PointOf(Dozen dozen, TrayArrow arrow)
+    {
+        var weighed = dozen.Classes.FirstOrDefault(c => c.Name == PointClass)?.Pieces;
+        return weighed is null
+            ? dozen.Arrow.Point.Weight
+            : arrow.Pieces[PointClass].Sum(n => weighed.First(p => p.Number == n).Grains);
+    }
+
+    private const string PointClass = "Point";
 
     private static double Crookedness(Dozen dozen, TrayArrow arrow) =>
         arrow.Pieces.TryGetValue(Dozen.ShaftClass, out var shafts) && dozen.Shaft(shafts[0]) is { } shaft

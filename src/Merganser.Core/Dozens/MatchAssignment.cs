@@ -141,12 +141,11 @@ internal sealed class MatchAssignment
         {
             var per = problem.Classes[c].PerArrow;
             var order = Enumerable.Range(0, weights[c].Length).OrderBy(p => weights[c][p]).ToList();
-            var first = Closest(order, c);
-            var used = order.Skip(first).Take(n * per).ToList();
+            var used = Used(order, c);
             spares[c] = [.. order.Except(used)];
             if (c == 1 && gluedSecond.Length > 0)
             {
-                PlaceGlued(used);
+                PlaceGlued();
             }
 
             var free = used.Where(p => !(c == 1 && gluedSecond.Length > 0 && gluedSecond[p]))
@@ -169,36 +168,54 @@ internal sealed class MatchAssignment
         }
     }
 
-    /// <summary>Glued inserts go where their shafts are; a glued insert that was passed over comes back.</summary>
-    private void PlaceGlued(List<int> used)
+    /// <summary>
+    /// The pieces of a class that are used. Of shafts without an insert no more than there are loose inserts; of
+    /// inserts those that are glued into these shafts, and loose ones: one that is glued into another shaft stays with
+    /// it.
+    /// </summary>
+    private List<int> Used(List<int> order, int c)
+    {
+        if (problem.Glued.Count == 0 || c > 1)
+        {
+            return Closest(order, c, slots[c].Length);
+        }
+
+        if (c == 1)
+        {
+            int[] placed = [.. problem.Glued.Where(g => slots[0].Contains(g.First)).Select(g => g.Second)];
+            return [.. placed, .. Closest([.. order.Where(p => !gluedSecond[p])], c, slots[c].Length - placed.Length)];
+        }
+
+        var used = Closest(order, c, slots[c].Length);
+        foreach (var over in used.Where(p => !gluedFirst[p]).Skip(problem.LooseInserts).ToArray())
+        {
+            used.Remove(over);
+            used.Add(order.First(p => gluedFirst[p] && !used.Contains(p)));
+        }
+
+        return used;
+    }
+
+    /// <summary>Glued inserts go where their shafts are.</summary>
+    private void PlaceGlued()
     {
         foreach (var (first, second) in problem.Glued)
         {
-            var arrow = Array.IndexOf(slots[0], first);
-            if (arrow < 0)
+            if (Array.IndexOf(slots[0], first) is var arrow and >= 0)
             {
-                continue;
+                slots[1][arrow] = second;
+                totals[arrow] += weights[1][second];
             }
-
-            if (!used.Contains(second))
-            {
-                var passedOver = used.First(p => !gluedSecond[p]);
-                used.Remove(passedOver);
-                used.Add(second);
-                spares[1] = [.. spares[1].Where(p => p != second), passedOver];
-            }
-
-            slots[1][arrow] = second;
-            totals[arrow] += weights[1][second];
         }
     }
 
-    private int Closest(List<int> order, int c)
+    /// <summary>So many of a class that lie closest together.</summary>
+    private List<int> Closest(List<int> order, int c, int need)
     {
-        var need = slots[c].Length;
-        return Enumerable
+        var first = Enumerable
             .Range(0, order.Count - need + 1)
-            .MinBy(from => weights[c][order[from + need - 1]] - weights[c][order[from]]);
+            .MinBy(from => need == 0 ? 0 : weights[c][order[from + need - 1]] - weights[c][order[from]]);
+        return [.. order.Skip(first).Take(need)];
     }
 
     /// <summary>Heaviest less lightest, tenths.</summary>

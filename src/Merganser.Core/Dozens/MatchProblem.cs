@@ -45,9 +45,37 @@ public sealed record MatchProblem(
             );
         }
 
+        if (fields.Problems.Count == 0 && Glued.Count > 0)
+        {
+            fields.Check(MostWithGlue >= Arrows, Classes[1].Name, "too-few", new PiecesMissing(Arrows, MostWithGlue));
+        }
+
         fields.ThrowIfAny();
         return this;
     }
+
+    /// <summary>Pieces of the second class that are not glued: no more shafts without one can be used.</summary>
+    internal int LooseInserts => Classes[1].Tenths.Count - Glued.Count;
+
+    /// <summary>Arrows that glued pairs, and what is loose, make at the most.</summary>
+    private int MostWithGlue => Glued.Count + Math.Min(LooseInserts, Classes[0].Tenths.Count - Glued.Count);
+
+    /// <summary>The same problem with its glued pairs as pieces of one class, where every shaft is in one.</summary>
+    internal MatchProblem Joined =>
+        Glued.Count == 0 || Glued.Count < Classes[0].Tenths.Count
+            ? this
+            : new MatchProblem(
+                Arrows,
+                [
+                    new MatchClass(
+                        $"{Classes[0].Name} with {Classes[1].Name}",
+                        1,
+                        [.. Glued.Select(g => Classes[0].Tenths[g.First] + Classes[1].Tenths[g.Second])]
+                    ),
+                    .. Classes.Skip(2),
+                ],
+                []
+            );
 
     /// <summary>A weight as a match sees it, tenths of a grain.</summary>
     public static int TenthsOf(double grains) => (int)Math.Round(grains * 10);
@@ -62,12 +90,13 @@ public sealed record MatchProblem(
 public sealed record MatchBound(int Tenths, string? Binds)
 {
     /// <summary>
-    /// One tenth when the total does not divide, and H − L: H is the most, over class and k, of the mean weight that
-    /// the k arrows with the k heaviest pieces of the class must have at the least; L its mirror. With pieces to spare
-    /// the heaviest may be left out, so they are passed over.
+    /// Glued pairs are one piece where all shafts are glued. One tenth when the total does not divide, and H − L: H is
+    /// the most, over class and k, of the mean weight that the k arrows with the k heaviest pieces of the class must have
+    /// at the least; L its mirror. With pieces to spare the heaviest may be left out, so they are passed over.
     /// </summary>
-    public static MatchBound Of(MatchProblem problem)
+    public static MatchBound Of(MatchProblem given)
     {
+        var problem = given.Joined;
         var sorted = problem.Classes.Select(c => c.Tenths.Order().ToArray()).ToArray();
         var high = int.MinValue;
         var low = int.MaxValue;

@@ -133,6 +133,52 @@ public class DozenTests
     }
 
     [Fact]
+    public void A_shaft_that_is_not_used_takes_its_glued_insert_with_it()
+    {
+        var plan = new DozenPlan("Three", 3, ["Shaft", "Insert"], 1, false);
+        DozenAct[] acts =
+        [
+            .. Pieces("Shaft", 250, 251, 252, 254),
+            .. Pieces("Insert", 25, 26, 24, 25.5),
+            new ShaftInspected(2, ShaftFinding.CrackedOrSplintered),
+        ];
+        var dozen = new Dozen("d", plan, Samples.A1, Events(acts));
+        PiecesMatched Glued(params int[] shafts) =>
+            DozenMatching.Find(dozen, new MatchOptions(null, false, false, 0, shafts));
+        var inserts = Glued(1, 2, 2).Result.Pieces.Select(arrow => (Shaft: arrow[0][0], Insert: arrow[1][0])).ToArray();
+        inserts.Select(a => a.Insert).ShouldNotContain(2);
+        inserts.ShouldContain((1, 1));
+        Glued(1, 2, 3, 4).Result.Pieces.ShouldAllBe(arrow => arrow[0][0] == arrow[1][0]);
+        var few = new Dozen("d", plan with { Arrows = 4 }, Samples.A1, Events(acts));
+        Should
+            .Throw<RefusedException>(() => DozenMatching.Find(few, new MatchOptions(null, false, false, 0, [2])))
+            .Problems.Select(p => p.Field)
+            .ShouldBe(["Shaft", "Insert"]);
+    }
+
+    [Fact]
+    public void Heads_are_ranked_by_what_arrows_weigh_without_their_field_points()
+    {
+        var matched = Acts(Matched(Weighed));
+        var heads = Pieces("Head", 100, 101, 102);
+        // By pieces 352 a dozen of three; with insert 25, nock 9, vanes 18 and wrap 5, without the point of each.
+        var plan = HeadPlan.Of(Of([.. matched, .. heads]));
+        var tray = Of(matched).Tray;
+        foreach (var on in plan.Heads)
+        {
+            var point = 103 - tray[on.Arrow - 1].Pieces["Point"][0];
+            var glue = Samples.A1.Glue;
+            on.Total.ShouldBe(352 + 57 + glue - point + (99 + on.Head), 1e-9);
+        }
+
+        DozenAct[] one = [.. matched, .. heads, new ArrowWeighed(1, 500)];
+        HeadPlan.Of(Of(one)).Heads.Select(h => h.Total).ShouldBe(plan.Heads.Select(h => h.Total), "never some of each");
+        DozenAct[] all = [.. one, new ArrowWeighed(2, 420), new ArrowWeighed(3, 420)];
+        var built = HeadPlan.Of(Of(all)).Heads.Single(h => h.Arrow == 1);
+        built.Total.ShouldBe(500 - (103 - tray[0].Pieces["Point"][0]) + (99 + built.Head), 1e-9);
+    }
+
+    [Fact]
     public void What_shafts_are_ordered_by_is_the_dial_before_the_eye()
     {
         DozenAct[] acts =

@@ -103,6 +103,60 @@ public class MatcherTests
             );
 
     [Fact]
+    public void However_many_are_glued_each_insert_stays_in_its_shaft_or_a_refusal_says_what_is_missing() =>
+        Gen.Select(Gen.Int[1, 6], Gen.Int[0, 4], Gen.Int[0, 4], Gen.Int[0, 8], Gen.Int[0, 9999])
+            .Sample(
+                (arrows, shafts, inserts, glue, seed) =>
+                {
+                    var random = new Random(seed);
+                    var (first, second) = (arrows + shafts, arrows + inserts);
+                    var glued = Enumerable.Range(0, Math.Min(glue, Math.Min(first, second))).ToArray();
+                    int[] to = [.. Enumerable.Range(0, second).OrderBy(_ => random.Next()).Take(glued.Length)];
+                    MatchClass[] classes =
+                    [
+                        new("Shaft", 1, [.. Enumerable.Range(0, first).Select(_ => 2500 + random.Next(30))]),
+                        new("Insert", 1, [.. Enumerable.Range(0, second).Select(_ => 250 + random.Next(9))]),
+                        new("Point", 1, [.. Enumerable.Range(0, arrows).Select(_ => 1000 + random.Next(9))]),
+                    ];
+                    var problem = new MatchProblem(arrows, classes, [.. glued.Zip(to)]);
+                    var loose = Math.Min(first, second) - glued.Length;
+                    if (glued.Length + loose < arrows)
+                    {
+                        Should
+                            .Throw<RefusedException>(() => Matcher.Find(problem, seed, 20))
+                            .Problems.ShouldContain(p => p.Field == "Insert" && p.Code == "too-few");
+                        return;
+                    }
+
+                    var found = Matcher.Find(problem, seed, 20);
+                    foreach (var arrow in found.Pieces)
+                    {
+                        var (shaft, insert) = (arrow[0][0], arrow[1][0]);
+                        var at = Array.IndexOf(glued, shaft);
+                        (at < 0 ? to.Contains(insert) : to[at] != insert).ShouldBeFalse($"{shaft} with {insert}");
+                    }
+
+                    found.Pieces.Select(a => a[1][0]).Distinct().Count().ShouldBe(arrows);
+                    found.Bound.Tenths.ShouldBeLessThanOrEqualTo(found.Spread);
+                },
+                iter: 300
+            );
+
+    [Fact]
+    public void Twelve_that_are_glued_cannot_be_better_and_it_is_said_so()
+    {
+        MatchClass[] classes =
+        [
+            new("Shaft", 1, [.. Enumerable.Range(0, 12).Select(i => 2500 + i)]),
+            new("Insert", 1, [.. Enumerable.Range(0, 12).Select(i => 250 + i)]),
+        ];
+        var glued = Enumerable.Range(0, 12).Select(i => (i, i)).ToArray();
+        var found = Matcher.Find(new MatchProblem(12, classes, glued));
+        (found.Spread, found.Proven).ShouldBe((22, true));
+        Matcher.Find(new MatchProblem(12, classes, [])).Spread.ShouldBeLessThan(22, "loose they would be");
+    }
+
+    [Fact]
     public void The_same_seed_gives_the_same_answer()
     {
         var problem = Seeded(12, 3);
