@@ -91,8 +91,8 @@ public sealed record MatchBound(int Tenths, string? Binds)
 {
     /// <summary>
     /// Glued pairs are one piece where all shafts are glued. One tenth when the total does not divide, and H − L: H is
-    /// the most, over class and k, of the mean weight that the k arrows with the k heaviest pieces of the class must have
-    /// at the least; L its mirror. With pieces to spare the heaviest may be left out, so they are passed over.
+    /// the most, over class and k, of the mean weight that the k arrows with the k heaviest pieces of the class must
+    /// have at the least; L its mirror. With pieces to spare the heaviest may be left out, so they are passed over.
     /// </summary>
     public static MatchBound Of(MatchProblem given)
     {
