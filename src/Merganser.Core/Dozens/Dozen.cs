@@ -69,12 +69,57 @@ public sealed class Dozen
     /// <summary>Every arrow of the last match.</summary>
     public IReadOnlyList<TrayArrow> Tray => tray.Value;
 
-    /// <summary>True when pieces were weighed after the match.</summary>
-    public bool Stale => SinceMatch.Any(e => e.Act is PieceWeighed { Class: not HeadClass });
+    /// <summary>Why the match does not hold any more; null while it does.</summary>
+    public Message? Stale => Broken ?? (WeighedSince ? DozenSays.WeighedSince : null);
 
-    /// <summary>Arrows of the last match that were begun: one has a tick, a built weight or a note.</summary>
+    /// <summary>
+    /// What keeps a loose arrow of the match from being built: its shaft, or a piece that was taken back; or null.
+    /// </summary>
+    public Message? Broken
+    {
+        get
+        {
+            var loose = Found is null ? [] : Enumerable.Range(1, Found.Pieces.Count).Except(Begun).ToArray();
+            var pieces = loose.SelectMany(n => Classes.Zip(Found!.Pieces[n - 1], (c, own) => (Class: c, Own: own)));
+            foreach (var (of, own) in pieces)
+            {
+                if (of.Name == ShaftClass && own.Select(Shaft).FirstOrDefault(s => s is { Damaged: true }) is { } shaft)
+                {
+                    return new ShaftIsOut(shaft.Number, shaft.Finding!.Value);
+                }
+
+                if (own.Except(of.Pieces.Select(p => p.Number)).ToArray() is [var gone, ..])
+                {
+                    return new PieceIsOut(of.Name, gone);
+                }
+            }
+
+            return null;
+        }
+    }
+
+    /// <summary>
+    /// Arrows of the last match that stay as they are: one has a tick, a built weight or a note, or was locked by hand.
+    /// </summary>
     public IReadOnlyList<int> Begun =>
-        [.. SinceMatch.Select(e => e.Act).OfType<ArrowAct>().Select(a => a.Arrow).Distinct().Order()];
+        Found is { } found ? [.. Enumerable.Range(1, found.Pieces.Count).Where(IsBegun)] : [];
+
+    private bool WeighedSince => SinceMatch.Any(e => e.Act is PieceWeighed { Class: not HeadClass });
+
+    /// <summary>True for an arrow that another match leaves as it is.</summary>
+    public bool IsBegun(int number) =>
+        NoteOf(number, ArrowNote.Locked) is not null
+        || SinceBuilt(number)
+            .Any(e => e.Act is ArrowAct act and not ArrowNoted { What: ArrowNote.Locked } && act.Arrow == number);
+
+    /// <summary>
+    /// What was done since an arrow lies in the tray as it does: a match that kept it changed nothing about it.
+    /// </summary>
+    public IEnumerable<DozenEvent> SinceBuilt(int number)
+    {
+        var match = Events.LastOrDefault(e => e.Act is PiecesMatched matched && matched.Kept?.Contains(number) != true);
+        return match is null ? [] : Events.Where(e => e.Order > match.Order);
+    }
 
     /// <summary>What was done after the last match; nothing without one.</summary>
     public IEnumerable<DozenEvent> SinceMatch => Match is null ? [] : Events.Where(e => e.Order > Match.Order);
@@ -119,20 +164,13 @@ public sealed class Dozen
 
     /// <summary>What was written last on an arrow of this match; null for nothing.</summary>
     public string? NoteOf(int number, ArrowNote what) =>
-        SinceMatch.Select(e => e.Act).OfType<ArrowNoted>().LastOrDefault(n => n.Arrow == number && n.What == what)
+        SinceBuilt(number)
+            .Select(e => e.Act)
+            .OfType<ArrowNoted>()
+            .LastOrDefault(n => n.Arrow == number && n.What == what)
             is { Words: { Length: > 0 } words }
             ? words
             : null;
-
-    /// <summary>Arrows of the last match that were begun are never taken apart by another.</summary>
-    /// <exception cref="Figures.RefusedException">Some arrow has a tick, a built weight or a note.</exception>
-    public void CheckLoose()
-    {
-        if (Begun.Count > 0)
-        {
-            throw new Figures.RefusedException("begun", new ArrowsBegun(Begun));
-        }
-    }
 
     /// <summary>A match that was sought stands only when nothing was entered meanwhile.</summary>
     /// <param name="sought">The dozen as it was when the search began.</param>

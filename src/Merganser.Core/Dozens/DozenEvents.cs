@@ -50,7 +50,9 @@ public sealed record StiffSideMarked(int Shaft, string? Mark) : ShaftAct(Shaft);
 public sealed record ShaftInspected(int Shaft, ShaftFinding Finding) : ShaftAct(Shaft);
 
 /// <summary>The pieces were matched; in the result they stand by their numbers.</summary>
-public sealed record PiecesMatched(MatchResult Result) : DozenAct;
+/// <param name="Result">What was found.</param>
+/// <param name="Kept">Arrows that were begun before and stand as they did; null for none.</param>
+public sealed record PiecesMatched(MatchResult Result, IReadOnlyList<int>? Kept = null) : DozenAct;
 
 /// <summary>Something was made of an arrow of the last match.</summary>
 /// <param name="Arrow">Its number.</param>
@@ -82,6 +84,9 @@ public enum ArrowNote
 
     /// <summary>Why it is out of use; empty words bring it back.</summary>
     Retired,
+
+    /// <summary>It stays as it is when the rest is matched again; empty words let it go.</summary>
+    Locked,
 }
 
 /// <summary>An arrow was shot through paper at one turn of its nock.</summary>

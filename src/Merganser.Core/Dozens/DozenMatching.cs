@@ -1,3 +1,5 @@
+using Merganser.Core.Figures;
+
 namespace Merganser.Core.Dozens;
 
 /// <summary>How a match is made.</summary>
@@ -21,24 +23,34 @@ public static class DozenMatching
 {
     private const string InsertClass = "Insert";
 
-    /// <summary>Finds the best assignment of what is weighed.</summary>
-    /// <exception cref="Figures.RefusedException">Pieces are missing.</exception>
+    /// <summary>
+    /// Finds the best assignment of what is weighed. Arrows that were begun, or locked, stay as they are and count with
+    /// what they weigh; only loose pieces go into the rest.
+    /// </summary>
+    /// <exception cref="Figures.RefusedException">Pieces are missing, or no arrow is loose.</exception>
     public static PiecesMatched Find(Dozen dozen, MatchOptions options, CancellationToken cancel = default)
     {
         var count = Math.Max(1, dozen.Plan.Arrows - Math.Max(0, options.LeaveOut));
+        var kept = dozen.Begun;
+        var free = Math.Max(count, kept.LastOrDefault()) - kept.Count;
+        if (free == 0)
+        {
+            throw new RefusedException("begun", new ArrowsBegun(kept));
+        }
+
         options = options with { GluedShafts = [.. options.GluedShafts.Distinct()] };
         var shafts = dozen.Classes.FirstOrDefault(c => c.Name == Dozen.ShaftClass);
-        var usable = shafts is null ? [] : SoundShafts(dozen, shafts, count, options);
+        var usable = shafts is null ? [] : SoundShafts(dozen, Loose(dozen, shafts, kept), free, options);
         // Shafts first, then inserts: pairs that are glued are named by the first two classes.
         Usable[] classes =
         [
             .. dozen
-                .Classes.Select((c, place) => new Usable(c, place, PiecesOf(c, usable, options)))
+                .Classes.Select((c, place) => new Usable(c, place, PiecesOf(Loose(dozen, c, kept), usable, options)))
                 .OrderByDescending(u => u.Class.Name == Dozen.ShaftClass)
                 .ThenByDescending(u => u.Class.Name == InsertClass),
         ];
         var problem = new MatchProblem(
-            count,
+            free,
             [
                 .. classes.Select(u => new MatchClass(
                     u.Class.Name,
@@ -46,10 +58,48 @@ public static class DozenMatching
                     [.. u.Pieces.Select(p => MatchProblem.TenthsOf(p.Grains))]
                 )),
             ],
-            Glued(options, classes)
+            Glued(options, classes),
+            [.. kept.Where(n => dozen.WhyRetired(n) is null).Select(n => WeightOf(dozen, n))]
         );
         var found = Matcher.Find(problem, cancel: cancel);
-        return new PiecesMatched(found with { Pieces = [.. found.Pieces.Select(places => Numbers(places, classes))] });
+        var rest = new Queue<(IReadOnlyList<IReadOnlyList<int>> Pieces, int Total)>(
+            found.Pieces.Select(places => Numbers(places, classes)).Zip(found.Totals)
+        );
+        (IReadOnlyList<IReadOnlyList<int>> Pieces, int Total)[] arrows =
+        [
+            .. Enumerable
+                .Range(1, kept.Count + free)
+                .Select(n =>
+                    kept.Contains(n) ? (dozen.Found!.Pieces[n - 1], dozen.Found.Totals[n - 1]) : rest.Dequeue()
+                ),
+        ];
+        return new PiecesMatched(
+            found with
+            {
+                Pieces = [.. arrows.Select(a => a.Pieces)],
+                Totals = [.. arrows.Select(a => a.Total)],
+            },
+            kept.Count == 0 ? null : kept
+        );
+    }
+
+    /// <summary>A class without the pieces of arrows that stay.</summary>
+    private static PieceClass Loose(Dozen dozen, PieceClass pieces, IReadOnlyList<int> kept)
+    {
+        var place = dozen.Classes.Select(c => c.Name).ToList().IndexOf(pieces.Name);
+        int[] used = [.. kept.SelectMany(n => dozen.Found!.Pieces[n - 1][place])];
+        return pieces with { Pieces = [.. pieces.Pieces.Where(p => !used.Contains(p.Number))] };
+    }
+
+    /// <summary>
+    /// What an arrow that stays weighs in its classes, tenths: as built, less what the catalogue says of the rest.
+    /// </summary>
+    private static int WeightOf(Dozen dozen, int number)
+    {
+        var names = dozen.Classes.Select(c => c.Name).ToHashSet();
+        var rest = dozen.Arrow.Masses().Where(m => !names.Contains(m.Name)).Sum(m => m.Grains);
+        var arrow = dozen.Tray[number - 1];
+        return MatchProblem.TenthsOf(arrow.Built is { } built ? built - rest : arrow.Total);
     }
 
     /// <summary>The numbers of one arrow's pieces, in the order of the plan.</summary>

@@ -33,8 +33,14 @@ public sealed record StepCaution(AssemblyCode Step) : DozenMessage;
 /// <summary>Heads on arrows: light with heavy, and the best found where it differs.</summary>
 public sealed record HeadsLie(Measure Simple, Measure? Best) : DozenMessage;
 
-/// <summary>Arrows that are begun keep another match away.</summary>
+/// <summary>All arrows are begun: nothing is left to be matched again.</summary>
 public sealed record ArrowsBegun(IReadOnlyList<int> Arrows) : DozenMessage;
+
+/// <summary>A shaft of a loose arrow was found damaged after the match.</summary>
+public sealed record ShaftIsOut(int Shaft, ShaftFinding Finding) : DozenMessage;
+
+/// <summary>A piece of a loose arrow was taken back after the match.</summary>
+public sealed record PieceIsOut(string Class, int Number) : DozenMessage;
 
 /// <summary>The arrow has a newer version than the dozen is built to.</summary>
 public sealed record NewerVersion(string Arrow, int Newest, int BuiltTo) : DozenMessage;
@@ -116,6 +122,9 @@ public enum DozenSays
     AnOddOne,
     WeighItAgain,
     MatchAllTheSame,
+    WeighedSince,
+    BegunStay,
+    MatchTheRest,
     AllIsWeighed,
     SetsAndPairs,
     MatchThePieces,

@@ -48,8 +48,13 @@ public static class DozenNext
             );
         }
 
-        return dozen.Match is null || (dozen.Stale && dozen.Begun.Count == 0)
-            ? new Next(DozenSays.AllIsWeighed, DozenSays.SetsAndPairs, "match", DozenSays.MatchThePieces)
+        if (dozen.Match is null || (dozen.Stale is not null && dozen.Begun.Count == 0))
+        {
+            return new Next(DozenSays.AllIsWeighed, DozenSays.SetsAndPairs, "match", DozenSays.MatchThePieces);
+        }
+
+        return dozen.Broken is { } broken
+            ? new Next(broken, DozenSays.BegunStay, "match", DozenSays.MatchTheRest)
             : Build(dozen);
     }
 

@@ -32,8 +32,10 @@ internal sealed class MatchAssignment
 
         totals = new int[n];
         Opposite();
-        sum = totals.Sum(t => (long)t);
+        sum = SumOfAll();
     }
+
+    private long SumOfAll() => totals.Sum(t => (long)t) + (problem.Kept?.Sum(t => (long)t) ?? 0);
 
     /// <summary>What each arrow weighs, tenths of a grain.</summary>
     public IReadOnlyList<int> Totals => totals;
@@ -79,7 +81,8 @@ internal sealed class MatchAssignment
         var i = ArrowOf(c, a);
         long d = weights[c][spares[c][s]] - weights[c][slots[c][a]];
         // n·variance after less before, multiplied by n: the mean moves with the total.
-        var change = (n * ((2 * d * totals[i]) + (d * d))) - ((2 * sum * d) + (d * d));
+        var all = n + (problem.Kept?.Count ?? 0);
+        var change = (all * ((2 * d * totals[i]) + (d * d))) - ((2 * sum * d) + (d * d));
         if (d == 0 || change >= 0)
         {
             return false;
@@ -219,7 +222,7 @@ internal sealed class MatchAssignment
     }
 
     /// <summary>Heaviest less lightest, tenths.</summary>
-    public int Spread() => totals.Max() - totals.Min();
+    public int Spread() => problem.SpreadOf(totals);
 
     /// <summary>Keeps it as it stands.</summary>
     public (int[][] Slots, int[][] Spares, int[] Totals) Save() =>
@@ -235,7 +238,7 @@ internal sealed class MatchAssignment
         }
 
         saved.Totals.CopyTo(totals, 0);
-        sum = totals.Sum(t => (long)t);
+        sum = SumOfAll();
     }
 
     /// <summary>By arrow, then class: the pieces' places in their class.</summary>

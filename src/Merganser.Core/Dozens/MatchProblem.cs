@@ -15,10 +15,12 @@ public sealed record MatchClass(string Name, int PerArrow, IReadOnlyList<int> Te
 /// <param name="Arrows">1 to 144.</param>
 /// <param name="Classes">At least one; the first is the shafts.</param>
 /// <param name="Glued">Pairs of a piece of the first class and one of the second that are glued already.</param>
+/// <param name="Kept">Totals of arrows that stand already and stay, tenths; null for none.</param>
 public sealed record MatchProblem(
     int Arrows,
     IReadOnlyList<MatchClass> Classes,
-    IReadOnlyList<(int First, int Second)> Glued
+    IReadOnlyList<(int First, int Second)> Glued,
+    IReadOnlyList<int>? Kept = null
 )
 {
     /// <summary>Most arrows at once: a gross.</summary>
@@ -74,11 +76,19 @@ public sealed record MatchProblem(
                     ),
                     .. Classes.Skip(2),
                 ],
-                []
+                [],
+                Kept
             );
 
     /// <summary>A weight as a match sees it, tenths of a grain.</summary>
     public static int TenthsOf(double grains) => (int)Math.Round(grains * 10);
+
+    /// <summary>Heaviest less lightest of some totals, and of what stands already.</summary>
+    internal int SpreadOf(IReadOnlyCollection<int> totals)
+    {
+        IEnumerable<int> all = Kept is null ? totals : totals.Concat(Kept);
+        return all.Max() - all.Min();
+    }
 
     /// <summary>Pieces of a class that are left over.</summary>
     public int Spare(MatchClass kind) => kind.Tenths.Count - (Arrows * kind.PerArrow);
@@ -125,12 +135,21 @@ public sealed record MatchBound(int Tenths, string? Binds)
             }
         }
 
-        var all = problem.Classes.All(c => problem.Spare(c) == 0);
+        foreach (var kept in problem.Kept ?? [])
+        {
+            (high, heavy) = kept > high ? (kept, Standing) : (high, heavy);
+            (low, light) = kept < low ? (kept, Standing) : (low, light);
+        }
+
+        var all = problem.Kept is null or [] && problem.Classes.All(c => problem.Spare(c) == 0);
         var grid = all && problem.Classes.Sum(c => c.Tenths.Sum(t => (long)t)) % problem.Arrows != 0 ? 1 : 0;
         var bound = Math.Max(0, high - low);
         var binds = heavy == light ? heavy : $"{heavy} and {light}";
         return bound > grid ? new MatchBound(bound, binds) : new MatchBound(grid, null);
     }
+
+    /// <summary>What binds where it is arrows that stay.</summary>
+    private const string Standing = "arrows that stay";
 
     private static long Heavy(int[] sorted, int count, int passOver) =>
         Sum(sorted, sorted.Length - passOver - count, count);

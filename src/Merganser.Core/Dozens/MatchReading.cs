@@ -15,7 +15,7 @@ namespace Merganser.Core.Dozens;
 /// <param name="Chance">What a spread by chance would be.</param>
 /// <param name="FrontOfCenterSpread">Most less least, per cent.</param>
 /// <param name="Words">How good it is, in words.</param>
-/// <param name="Stale">True when pieces were weighed after it.</param>
+/// <param name="Stale">Why it does not hold any more; null while it does.</param>
 public sealed record MatchReading(
     double Spread,
     double Bound,
@@ -27,7 +27,7 @@ public sealed record MatchReading(
     Worth Chance,
     double FrontOfCenterSpread,
     Message Words,
-    bool Stale
+    Message? Stale
 )
 {
     /// <summary>Distances at which the worth of a match is shown, yards.</summary>

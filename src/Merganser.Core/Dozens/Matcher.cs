@@ -130,7 +130,7 @@ public sealed class Matcher
                 }
             }
 
-            spreads += totals.Max() - totals.Min();
+            spreads += problem.SpreadOf(totals);
         }
 
         return spreads / ChanceDraws;

@@ -21,6 +21,8 @@ namespace Merganser.Core.Dozens;
 /// <param name="Note">A person's words.</param>
 /// <param name="RetiredWhy">Why it is out of use; null for one in use.</param>
 /// <param name="TickIds">Steps that are done, with the events that say so.</param>
+/// <param name="Stays">True for one that another match leaves as it is: begun, or locked.</param>
+/// <param name="Locked">True for one that was locked by hand.</param>
 public sealed record TrayArrow(
     int Number,
     IReadOnlyDictionary<string, IReadOnlyList<int>> Pieces,
@@ -37,7 +39,9 @@ public sealed record TrayArrow(
     Message? Paper,
     string? Note,
     Message? RetiredWhy,
-    IReadOnlyDictionary<string, string> TickIds
+    IReadOnlyDictionary<string, string> TickIds,
+    bool Stays,
+    bool Locked
 )
 {
     /// <summary>True for one that is never shot.</summary>
@@ -62,7 +66,12 @@ public sealed record TrayArrow(
     {
         var i = number - 1;
         var names = dozen.Classes.Select(c => c.Name).ToArray();
-        var acts = dozen.SinceMatch.Select(e => e.Act).OfType<ArrowAct>().Where(a => a.Arrow == number).ToArray();
+        var acts = dozen
+            .SinceBuilt(number)
+            .Select(e => e.Act)
+            .OfType<ArrowAct>()
+            .Where(a => a.Arrow == number)
+            .ToArray();
         var ticks = Ticks(dozen, number);
         var built = acts.OfType<ArrowWeighed>().LastOrDefault()?.Grains;
         var balance = acts.OfType<ArrowBalanced>().LastOrDefault()?.Inches;
@@ -83,14 +92,16 @@ public sealed record TrayArrow(
             Own(dozen.NoteOf(number, ArrowNote.Paper)) ?? NockRound.PaperOf(dozen, number),
             dozen.NoteOf(number, ArrowNote.Note),
             dozen.WhyRetired(number),
-            ticks.ToDictionary(t => Assembly.CodeOf(t.Key), t => t.Value)
+            ticks.ToDictionary(t => Assembly.CodeOf(t.Key), t => t.Value),
+            dozen.IsBegun(number),
+            dozen.NoteOf(number, ArrowNote.Locked) is not null
         );
     }
 
     private static Dictionary<AssemblyCode, string> Ticks(Dozen dozen, int number)
     {
         Dictionary<AssemblyCode, string> ticks = [];
-        foreach (var done in dozen.SinceMatch)
+        foreach (var done in dozen.SinceBuilt(number))
         {
             if (done.Act is StepDone tick && tick.Arrow == number)
             {

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
 using Merganser.Core.Paper;
@@ -17,6 +18,7 @@ namespace Merganser.Data;
 /// <param name="Match">An assignment that was found.</param>
 /// <param name="Turn">Steps the nock was turned.</param>
 /// <param name="Distance">From where that shot was made, yards.</param>
+/// <param name="Kept">Arrows that an assignment left as they were.</param>
 internal sealed record DozenFacts(
     string Kind,
     string? Class = null,
@@ -27,7 +29,8 @@ internal sealed record DozenFacts(
     string? Note = null,
     MatchResult? Match = null,
     int? Turn = null,
-    double? Distance = null
+    double? Distance = null,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] IReadOnlyList<int>? Kept = null
 )
 {
     private const string Cracked = "cracked or splintered";
@@ -59,7 +62,7 @@ internal sealed record DozenFacts(
                 Word: "inspection",
                 Note: Codes.Of(finding)
             ),
-            PiecesMatched(var result) => new("match", Match: result),
+            PiecesMatched(var result, var kept) => new("match", Match: result, Kept: kept),
             StepDone(var arrow, var step) => new("tick", Number: arrow, Word: Codes.Of(step)),
             ArrowWeighed(var arrow, var grains) => new("made", Number: arrow, Value: grains, Word: "built"),
             ArrowBalanced(var arrow, var inches) => new("made", Number: arrow, Value: inches, Word: "balance"),
@@ -87,7 +90,7 @@ internal sealed record DozenFacts(
             ("spin", "spine") => new SpineMeasured(Of(Number), Of(Value)),
             ("spin", "index") => new StiffSideMarked(Of(Number), Note),
             ("spin", "inspection") => new ShaftInspected(Of(Number), FactsJson.Enum<ShaftFinding>(Of(Note))),
-            ("match", _) => new PiecesMatched(Of(Match)),
+            ("match", _) => new PiecesMatched(Of(Match), Kept),
             ("tick", _) => new StepDone(Of(Number), FactsJson.Enum<AssemblyCode>(Of(Word))),
             ("made", "built") => new ArrowWeighed(Of(Number), Of(Value)),
             ("made", "balance") => new ArrowBalanced(Of(Number), Of(Value)),

@@ -91,7 +91,6 @@ public static class DozenEndpoints
     {
         var act = ClientId.Checked(options.Id);
         var sought = desk.Of(dozens.Get(id));
-        sought.CheckLoose();
         var found = DozenMatching.Find(sought, options, cancel);
         return desk.View(
             dozens.Add(

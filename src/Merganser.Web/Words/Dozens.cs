@@ -23,8 +23,10 @@ public static class DozenWords
                 $"Lightest arrow with heaviest head: {simple} apart, and nothing found is better.",
             HeadsLie(var simple, { } best) =>
                 $"Lightest arrow with heaviest head leaves {simple}; the best found, shown here, {best}.",
-            ArrowsBegun([var one]) => $"Arrow {one} is {TakenApart}",
-            ArrowsBegun(var arrows) => $"Arrows {arrows} are {TakenApart}",
+            ArrowsBegun([var one]) => $"Arrow {one} is {NothingLoose}",
+            ArrowsBegun(var arrows) => $"Arrows {arrows} are {NothingLoose}",
+            ShaftIsOut(var shaft, var finding) => $"Shaft {shaft} is {Finding(finding)}: match the rest again.",
+            PieceIsOut(var name, var number) => $"{name} {number} was taken back: match the rest again.",
             NewerVersion(var arrow, var newest, var built) =>
                 $"{arrow} has a version {newest} by now; this dozen is built to version {built}.",
             ShaftDestroyed(var shaft, var finding) => $"shaft {shaft} is {Finding(finding)}: destroyed, not shot",
@@ -97,6 +99,9 @@ public static class DozenWords
                 $"No shot yet: three or more with one arrow, then a much lighter or heavier one.",
             DozenSays.HeavierNotSlower =>
                 $"A heavier arrow was not slower: these readings fit no bow yet. Look for a wrong weight or a flyer.",
+            DozenSays.WeighedSince => $"Pieces were weighed since: match again.",
+            DozenSays.BegunStay => $"Arrows that are begun or locked stay as they are and count with what they weigh.",
+            DozenSays.MatchTheRest => $"Match the rest again",
             DozenSays.SayTheTear => $"Say the tear, or type it; 0 for a clean hole.",
             DozenSays.OutOfUse => $"That arrow is out of use: it is not shot.",
             DozenSays.ClassNotWeighed => $"That class is not weighed for this dozen.",
@@ -104,12 +109,11 @@ public static class DozenWords
             DozenSays.WhatIsSpun => $"Run-out, grade, spine, index or inspection.",
             DozenSays.WhichArrow => $"Which arrow?",
             DozenSays.WhichArrowAndStep => $"Which arrow, and which step?",
-            DozenSays.WhatIsMade => $"Built weight, balance, nock, paper, retired or note.",
+            DozenSays.WhatIsMade => $"Built weight, balance, nock, paper, retired, locked or note.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
 
-    private const string TakenApart =
-        "begun: another match would take them apart. Take their ticks back first, or build on with this match.";
+    private const string NothingLoose = "begun or locked, and stay as they are: nothing is loose to be matched again.";
 
     private static string Finding(ShaftFinding finding) =>
         finding switch

@@ -1,20 +1,12 @@
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
-using Merganser.Core.Paper;
+using static Merganser.Core.Tests.Dozens.DozenActs;
 
 namespace Merganser.Core.Tests.Dozens;
 
 public class DozenTests
 {
-    private static readonly DozenPlan Three = new("Three", 3, ["Shaft", "Point"], 1, false);
-
-    private static readonly DozenAct[] Weighed =
-    [
-        .. Pieces("Shaft", 250, 251, 252, 254),
-        .. Pieces("Point", 102, 101, 100),
-    ];
-
     [Fact]
     public void Light_goes_with_heavy_and_the_piece_too_many_stays_out()
     {
@@ -62,17 +54,6 @@ public class DozenTests
         var retired = Of([.. Acts(Matched(Weighed)), new ArrowNoted(3, ArrowNote.Retired, "nock split")]);
         retired.Tray[2].Retired.ShouldBeTrue();
         Of([.. Acts(retired), new ArrowNoted(3, ArrowNote.Retired, "")]).Tray[2].Retired.ShouldBeFalse();
-    }
-
-    [Fact]
-    public void Arrows_that_are_begun_hold_their_match_and_nock_shots_do_not()
-    {
-        var matched = Acts(Matched(Weighed));
-        Should.NotThrow(() => Of([.. matched, Shot(1, 0, .1)]).CheckLoose());
-        var begun = Of([.. matched, new StepDone(2, AssemblyCode.Cut), new ArrowWeighed(1, 360)]);
-        begun.Begun.ShouldBe([1, 2]);
-        Should.Throw<RefusedException>(begun.CheckLoose).Said.ShouldBeOfType<ArrowsBegun>().Arrows.ShouldBe([1, 2]);
-        Of([.. Acts(begun), .. matched.OfType<PiecesMatched>()]).Begun.ShouldBeEmpty("a new match begins anew");
     }
 
     [Fact]
@@ -224,22 +205,6 @@ public class DozenTests
         );
         refused.Problems.Select(p => ((OnLine)p.Message).Line).ShouldBe([1, 2, 3]);
     }
-
-    private static IEnumerable<DozenAct> Pieces(string name, params double[] grains) =>
-        grains.Select((g, i) => new PieceWeighed(name, i + 1, g, "scale"));
-
-    private static NockShotMarked Shot(int arrow, int turn, double right, double distance = 3) =>
-        new(arrow, new NockShot(turn, new Tear(right, 0), false, distance));
-
-    private static Dozen Of(IReadOnlyList<DozenAct> acts) => new("d", Three, Samples.A1, Events(acts));
-
-    private static Dozen Matched(IReadOnlyList<DozenAct> acts) =>
-        Of([.. acts, DozenMatching.Find(Of(acts), new MatchOptions(null, false, false, 0, []))]);
-
-    private static DozenAct[] Acts(Dozen dozen) => [.. dozen.Events.Select(e => e.Act)];
-
-    private static DozenEvent[] Events(IEnumerable<DozenAct> acts) =>
-        [.. acts.Select((act, i) => new DozenEvent($"e{i}", i + 1, DateTimeOffset.UnixEpoch.AddMinutes(i), act))];
 }
 
 internal static class DozenRounds

@@ -2531,8 +2531,8 @@ export interface components {
             version: number;
         };
         /**
-         * @description How it is shot from here on: the wind in the archer's words and across as a figure, from a seat or standing, at which
-         *     face, with bare shafts as they are or taped to the weight of the vanes.
+         * @description How it is shot from here on: the wind in the archer's words and across as a figure, from a seat or standing, at
+         *     which face, with bare shafts as they are or taped to the weight of the vanes.
          */
         ConditionsInput: {
             id: null | string;
@@ -3073,7 +3073,7 @@ export interface components {
             head: number;
             /**
              * Format: double
-             * @description What they weigh together, grains.
+             * @description What they weigh together, without the field point, grains.
              */
             total: number;
         };
@@ -3367,8 +3367,7 @@ export interface components {
              */
             frontOfCenterSpread: number;
             words: string;
-            /** @description True when pieces were weighed after it. */
-            stale: boolean;
+            stale: null | string;
         };
         /**
          * @description The mean of one set of tears and the circle that holds the true mean with 95 %: radius s √(2F/n) with
@@ -5150,6 +5149,10 @@ export interface components {
             tickIds: {
                 [key: string]: string;
             };
+            /** @description True for one that another match leaves as it is: begun, or locked. */
+            stays: boolean;
+            /** @description True for one that was locked by hand. */
+            locked: boolean;
             /** @description True for one that is never shot. */
             retired: boolean;
         };

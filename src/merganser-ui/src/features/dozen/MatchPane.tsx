@@ -22,6 +22,8 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const [leaveOut, setLeaveOut] = useState('0');
   const [glued, setGlued] = useState('');
   const match = dozen.match;
+  const stay = dozen.tray.filter((arrow) => arrow.stays).map((arrow) => arrow.number);
+  const rest = stay.length > 0;
   const go = () =>
     void work.match(dozen.id, {
       spineSets,
@@ -55,10 +57,17 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
         />
         <div className={l.row}>
           <Key disabled={work.busy} onClick={go} data-testid="match">
-            {work.busy ? 'Matching …' : 'Match the pieces'}
+            {work.busy ? 'Matching …' : rest ? 'Match the rest again' : 'Match the pieces'}
           </Key>
           {work.busy && <Plain onClick={work.cancel}>Cancel</Plain>}
         </div>
+        {rest && (
+          <p className={w.muted} data-testid="stay">
+            {stay.length === 1
+              ? `Arrow ${stay[0]} is begun or locked: it stays as it is, and counts with what it weighs.`
+              : `Arrows ${stay.join(', ')} are begun or locked: they stay as they are, and count with what they weigh.`}
+          </p>
+        )}
         {fault && <Fault>{fault}</Fault>}
       </section>
       {match && (
@@ -66,7 +75,7 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
           <h2 className={s.spread}>{withUnit(match.spread, 'gr', 1, units)} apart</h2>
           <p>
             <b data-testid="match-words">{match.words}</b>
-            {match.stale && ' Pieces were weighed since: match again.'}
+            {match.stale && ` ${match.stale}`}
           </p>
           <Table>
             <tbody>
@@ -158,6 +167,7 @@ function Stairs({ dozen }: { dozen: Dozen }) {
             <g key={arrow.number} transform={`translate(0 ${i * 20})`}>
               <text x="0" y="15" fontSize="14">
                 {arrow.number}
+                {arrow.stays && ' stays'}
               </text>
               {names.map((name, k) => (
                 <rect

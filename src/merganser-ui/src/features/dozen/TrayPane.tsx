@@ -63,7 +63,10 @@ export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
                     {withUnit(a.total, 'gr', 1, units)}{' '}
                     <small className={w.muted}>{showChange(a.deviation, 'gr', 1, units)}</small>
                   </td>
-                  <td>{a.state}</td>
+                  <td>
+                    {a.state}
+                    {a.locked && ', locked'}
+                  </td>
                   <td>
                     {a.built === null
                       ? ''
@@ -122,6 +125,16 @@ export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
               </li>
             ))}
           </ol>
+          <Tick
+            checked={arrow.stays}
+            disabled={work.busy || (arrow.stays && !arrow.locked)}
+            onChange={() => void made('locked', null, arrow.locked ? '' : 'yes')}
+          >
+            <span>
+              Stays as it is when the rest is matched again
+              {arrow.stays && !arrow.locked && <small> it is begun</small>}
+            </span>
+          </Tick>
           <div className={l.smallFields}>
             <Made
               label="Built weight"

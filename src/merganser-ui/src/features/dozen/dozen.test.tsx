@@ -42,6 +42,8 @@ const arrow = (number: number, part: Partial<Dozen['tray'][number]> = {}): Dozen
   note: null,
   retiredWhy: null,
   tickIds: {},
+  stays: false,
+  locked: false,
   ...part,
 });
 
@@ -162,12 +164,12 @@ describe('matching', () => {
       chance: worth(0.8),
       frontOfCenterSpread: 0.05,
       words: 'Within 0.1 gr of what is possible.',
-      stale: true,
+      stale: 'Shaft 5 is bent: match the rest again.',
     };
     render(<MatchPane dozen={dozen({ match })} work={work()} />);
     expect(screen.getByText('0.2 gr apart')).toBeTruthy();
     expect(screen.getByText('2.6 gr')).toBeTruthy();
-    expect(screen.getByText(/match again/)).toBeTruthy();
+    expect(screen.getByText(/Shaft 5 is bent: match the rest again\./)).toBeTruthy();
     expect(screen.getByText(/0.10 ft\/s apart in place of 0.80 ft\/s/)).toBeTruthy();
   });
 });
@@ -180,6 +182,26 @@ describe('the build list', () => {
     expect(screen.getByText('Eye protection.')).toBeTruthy();
     await userEvent.click(screen.getAllByRole('checkbox')[0]!);
     expect(acts.enter).toHaveBeenCalledWith('d', expect.objectContaining({ kind: 'tick', number: 1, word: 'cut' }));
+  });
+
+  it('locks an arrow by hand, and says which ones a match leaves as they are', async () => {
+    const acts = work();
+    const [first, second, ...more] = dozen().tray;
+    const tray = [{ ...first!, stays: true }, { ...second!, stays: true, locked: true }, ...more];
+    const { unmount } = render(<TrayPane dozen={dozen({ tray })} work={acts} />);
+    const stays = () => screen.getByLabelText<HTMLInputElement>(/Stays as it is when the rest is matched again/);
+    expect([stays().checked, stays().disabled]).toEqual([true, true]);
+    await userEvent.click(screen.getByText('Arrow 3'));
+    await userEvent.click(stays());
+    const locked = { kind: 'made', word: 'locked', note: 'yes' };
+    expect(acts.enter).toHaveBeenLastCalledWith('d', expect.objectContaining({ ...locked, number: 3 }));
+    await userEvent.click(screen.getByText('Arrow 2'));
+    await userEvent.click(stays());
+    expect(acts.enter).toHaveBeenLastCalledWith('d', expect.objectContaining({ ...locked, note: '', number: 2 }));
+    unmount();
+    render(<MatchPane dozen={dozen({ tray })} work={acts} />);
+    expect(screen.getByTestId('stay').textContent).toContain('Arrows 1, 2 are begun or locked');
+    expect(screen.getByText('Match the rest again')).toBeTruthy();
   });
 
   it('keeps a built weight by Enter', async () => {
