@@ -24,6 +24,7 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const match = dozen.match;
   const stay = dozen.tray.filter((arrow) => arrow.stays).map((arrow) => arrow.number);
   const rest = stay.length > 0;
+  const nothingLoose = rest && stay.length === dozen.tray.length;
   const go = () =>
     void work.match(dozen.id, {
       spineSets,
@@ -56,16 +57,18 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
           hint="numbers; insert 3 sits in shaft 3"
         />
         <div className={l.row}>
-          <Key disabled={work.busy} onClick={go} data-testid="match">
+          <Key disabled={work.busy || nothingLoose} onClick={go} data-testid="match">
             {work.busy ? 'Matching …' : rest ? 'Match the rest again' : 'Match the pieces'}
           </Key>
           {work.busy && <Plain onClick={work.cancel}>Cancel</Plain>}
         </div>
         {rest && (
           <p className={w.muted} data-testid="stay">
-            {stay.length === 1
-              ? `Arrow ${stay[0]} is begun or locked: it stays as it is, and counts with what it weighs.`
-              : `Arrows ${stay.join(', ')} are begun or locked: they stay as they are, and count with what they weigh.`}
+            {nothingLoose
+              ? 'All arrows are begun or locked: nothing is loose to be matched again.'
+              : stay.length === 1
+                ? `Arrow ${stay[0]} is begun or locked: it stays as it is, and counts with what it weighs.`
+                : `Arrows ${stay.join(', ')} are begun or locked: they stay as they are, and count with what they weigh.`}
           </p>
         )}
         {fault && <Fault>{fault}</Fault>}
