@@ -54,7 +54,31 @@ public class DozenTests
         screen.See("[data-testid=match-words]");
         screen.Button("It is done").SendKeys(Keys.Enter);
         screen.Button("Build list").SendKeys(Keys.Enter);
-        screen.Until(d => d.FindElement(By.CssSelector("[data-tick=cut]")).Selected ? "ticked" : null);
+        Cut(true);
+        screen.SeeText("[data-testid=undo]", "of arrow 1");
+        screen.PressOnPage(Keys.Control + "z");
+        Cut(false);
+        screen.SeeText("footer", "Taken back");
+        screen.Button("It is done").SendKeys(Keys.Enter);
+        Cut(true);
+        screen.Push("Arrow 3");
+        screen
+            .Until(d =>
+                d.FindElements(By.CssSelector("label")).FirstOrDefault(l => l.Text.StartsWith("Stays as it is"))
+            )!
+            .FindElement(By.TagName("input"))
+            .SendKeys(Keys.Space);
+        screen.SeeText("[data-arrow='3']", "locked");
+        screen.Push("Match");
+        screen.SeeText("[data-testid=stay]", "Arrows 1, 3 are begun or locked");
+        screen.See("[data-testid=match]").SendKeys(Keys.Enter);
+        screen.SeeText("[data-testid=match]", "Match the rest again");
+        screen.Push("Build list");
+        screen.SeeText("[data-arrow='3']", "locked");
+        Cut(true);
+
+        void Cut(bool ticked) =>
+            screen.Until(d => d.FindElement(By.CssSelector("[data-tick=cut]")).Selected == ticked ? "so" : null);
     }
 
     /// <summary>What is typed after a class was pressed is a weight of that class.</summary>

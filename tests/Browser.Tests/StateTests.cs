@@ -5,8 +5,8 @@ namespace Merganser.Browser.Tests;
 /// struck, lying over another, cut or off the edge, no select that shows half of its words, no class without a rule),
 /// axe-core finds nothing serious, sunlight has its contrast, the page never scrolls sideways, what is pressed is large
 /// enough for cold hands, there is a title and one heading of the first rank, and the keyboard reaches everything.
-/// The quick look leaves out the dark theme and, of a state that shares its page with another, sunlight and the
-/// keyboard.
+/// The quick look leaves out the dark theme and, of a state that shares its page with another, sunlight, the tablet and
+/// the keyboard.
 /// </summary>
 public abstract class StateAudit(SharedScreen shared)
 {
@@ -23,7 +23,8 @@ public abstract class StateAudit(SharedScreen shared)
     private static readonly string Axe = File.ReadAllText(
         Path.Combine(Screen.Root, "src/merganser-ui/node_modules/axe-core/axe.min.js")
     );
-    private static readonly (int Width, int Height)[] Small = [(1024, 768), (390, 844)];
+    private static readonly (int Width, int Height) Phone = (390, 844);
+    private static readonly (int Width, int Height)[] Small = [(1024, 768), Phone];
     private static readonly (int Width, int Height)[] NeverSideways = [(320, 640), (640, 400), (390, 844), (1280, 680)];
 
     /// <summary>What the page itself finds wrong with its layout as it stands.</summary>
@@ -89,7 +90,7 @@ public abstract class StateAudit(SharedScreen shared)
             }
         }
 
-        foreach (var (width, height) in Small)
+        foreach (var (width, height) in look == Quick ? [Phone] : Small)
         {
             screen.Size(width, height);
             screen.Settled(AfterResizing);

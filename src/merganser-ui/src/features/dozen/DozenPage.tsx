@@ -5,6 +5,7 @@ import { answer, api } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
+import { useUndo } from '../../shell/useUndo';
 import { Empty } from '../../parts/Empty';
 import { Body, Main, Page } from '../../parts/Page';
 import { WayLink, Ways } from '../../parts/Ways';
@@ -16,6 +17,7 @@ import { SpinPane } from './SpinPane';
 import { classesOf, StartDozen, type DozenForm } from './StartDozen';
 import { TrayPane } from './TrayPane';
 import { useDozen } from './useDozen';
+import { useEntryUndo } from './useEntryUndo';
 import { blank, WeighPane } from './WeighPane';
 import s from './DozenPage.module.css';
 
@@ -42,6 +44,8 @@ export default function DozenPage() {
   });
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
   const { dozen } = work;
+  const undo = useUndo();
+  const enter = useEntryUndo(work, undo);
   const way = ways.find(([w]) => w === search.get('way'))?.[0] ?? 'weigh';
   const kind =
     search.get('class') ?? (dozen?.check ? (dozen.classes.find((c) => c.missing > 0)?.name ?? 'Shaft') : 'check');
@@ -83,7 +87,7 @@ export default function DozenPage() {
     if (action.startsWith('check:')) void navigate(`/bows/${bowId}/bow?check=${a}`);
     else if (what === 'weigh') go('weigh', a);
     else if (what === 'check') go('weigh', 'check');
-    else if (what === 'tick') void work.enter(dozen.id, { ...blank, kind: 'tick', number: Number(a), word: b! });
+    else if (what === 'tick') void enter(dozen.id, { ...blank, kind: 'tick', number: Number(a), word: b! });
     else if (what === 'odd') go('weigh', dozen.classes.find((c) => c.pieces.some((p) => p.odd))?.name);
     else if (what === 'match') go('match');
     else if (what === 'heads') go('heads');
@@ -132,7 +136,7 @@ export default function DozenPage() {
             )}
             {way === 'spin' && <SpinPane dozen={dozen} work={work} />}
             {way === 'match' && <MatchPane dozen={dozen} work={work} />}
-            {way === 'tray' && <TrayPane dozen={dozen} work={work} />}
+            {way === 'tray' && <TrayPane dozen={dozen} work={{ ...work, enter }} />}
             {way === 'heads' && <HeadsPane dozen={dozen} work={work} />}
             {way === 'quiver' && <QuiverPane dozen={dozen} />}
             {way === 'speed' && <SpeedPane bowId={bowId} grains={dozen.tray[0]?.total ?? 400} />}
@@ -186,6 +190,7 @@ export default function DozenPage() {
           button={dozen!.next.button}
           busy={work.busy}
           guarded={dozen!.next.action.startsWith('tick') || way === 'weigh'}
+          extra={undo.key}
           onGo={() => act(dozen!.next.action)}
           alternative={dozen!.next.alternative ?? 'Another dozen'}
           onAlternative={() => (dozen!.next.alternative ? act(dozen!.next.alternativeAction) : setPlanning(plan))}

@@ -1,4 +1,4 @@
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, render, renderHook, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { only, sent } from '../../testing/fixtures';
@@ -8,7 +8,9 @@ import { MatchPane } from './MatchPane';
 import { QuiverPane } from './QuiverPane';
 import { TrayPane } from './TrayPane';
 import type { Dozen, DozenWork } from './useDozen';
+import { useEntryUndo } from './useEntryUndo';
 import type { InstrumentEvent } from './useInstrument';
+import { blank } from './WeighPane';
 
 afterEach(cleanup);
 
@@ -217,6 +219,25 @@ describe('the build list', () => {
   it('waits for a match', () => {
     render(<TrayPane dozen={dozen({ tray: [] })} work={work()} />);
     expect(screen.getByText(/Match the pieces first/)).toBeTruthy();
+  });
+});
+
+describe('what was entered of an arrow', () => {
+  it('is taken back by one undo that names it, a piece where it is weighed', async () => {
+    const after = dozen({ lastEntryId: 'last', tray: [arrow(1, { tickIds: { cut: 'tick1' } })] });
+    const acts = { enter: vi.fn(() => Promise.resolve(after)), withdraw: vi.fn(() => Promise.resolve(after)) };
+    const undo = { offer: vi.fn(), done: vi.fn(), forget: vi.fn() };
+    const { result } = renderHook(() => useEntryUndo(acts, undo));
+    await result.current('d', { ...blank, kind: 'tick', number: 1, word: 'cut' });
+    const [what, run] = undo.offer.mock.lastCall as [string, () => void];
+    expect(what).toBe(`“${after.steps[0]!.words}” of arrow 1`);
+    run();
+    expect(acts.withdraw).toHaveBeenLastCalledWith('d', 'tick1');
+    await vi.waitFor(() => expect(undo.done).toHaveBeenCalledWith(what));
+    await result.current('d', { ...blank, kind: 'made', number: 1, word: 'built', value: '400' });
+    expect(undo.offer.mock.lastCall![0]).toBe('the built weight of arrow 1');
+    await result.current('d', { ...blank, kind: 'piece', value: '250' });
+    expect(undo.forget).toHaveBeenCalledOnce();
   });
 });
 
