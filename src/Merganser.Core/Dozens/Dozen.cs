@@ -132,6 +132,25 @@ public sealed class Dozen
             .Where(n => n != "Glue")
             .ToDictionary(n => n, n => n == "Vanes" && !vanesInSets ? arrow.VaneCount : 1);
 
+    /// <summary>
+    /// What an arrow has besides the classes that are weighed, by the catalogue, grains; with its glue.
+    /// </summary>
+    internal double NotWeighed
+    {
+        get
+        {
+            var names = Classes.Select(c => c.Name).ToHashSet();
+            return Arrow.Masses().Where(m => !names.Contains(m.Name)).Sum(m => m.Grains);
+        }
+    }
+
+    /// <summary>Numbers of an arrow's pieces of a class in the last match; none without either of them.</summary>
+    internal IReadOnlyList<int> PiecesOf(int number, string name)
+    {
+        var at = Classes.Select(c => c.Name).ToList().IndexOf(name);
+        return at >= 0 && Found is { } found ? found.Pieces[number - 1][at] : [];
+    }
+
     /// <summary>A shaft of which something was found, or null.</summary>
     public SpunShaft? Shaft(int number) => Shafts.FirstOrDefault(s => s.Number == number);
 
@@ -152,9 +171,10 @@ public sealed class Dozen
     /// </summary>
     public Message? WhyRetired(int number)
     {
-        var at = Classes.Select(c => c.Name).ToList().IndexOf(ShaftClass);
-        IReadOnlyList<int> own = at >= 0 && Found is { } found ? found.Pieces[number - 1][at] : [];
-        if (own.Select(Shaft).FirstOrDefault(s => s is { Destroyed: true }) is { Finding: { } finding } shaft)
+        if (
+            PiecesOf(number, ShaftClass).Select(Shaft).FirstOrDefault(s => s is { Destroyed: true }) is
+            { Finding: { } finding } shaft
+        )
         {
             return new ShaftDestroyed(shaft.Number, finding);
         }

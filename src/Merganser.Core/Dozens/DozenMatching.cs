@@ -86,8 +86,7 @@ public static class DozenMatching
     /// <summary>A class without the pieces of arrows that stay.</summary>
     private static PieceClass Loose(Dozen dozen, PieceClass pieces, IReadOnlyList<int> kept)
     {
-        var place = dozen.Classes.Select(c => c.Name).ToList().IndexOf(pieces.Name);
-        int[] used = [.. kept.SelectMany(n => dozen.Found!.Pieces[n - 1][place])];
+        int[] used = [.. kept.SelectMany(n => dozen.PiecesOf(n, pieces.Name))];
         return pieces with { Pieces = [.. pieces.Pieces.Where(p => !used.Contains(p.Number))] };
     }
 
@@ -96,10 +95,8 @@ public static class DozenMatching
     /// </summary>
     private static int WeightOf(Dozen dozen, int number)
     {
-        var names = dozen.Classes.Select(c => c.Name).ToHashSet();
-        var rest = dozen.Arrow.Masses().Where(m => !names.Contains(m.Name)).Sum(m => m.Grains);
         var arrow = dozen.Tray[number - 1];
-        return MatchProblem.TenthsOf(arrow.Built is { } built ? built - rest : arrow.Total);
+        return MatchProblem.TenthsOf(arrow.Built is { } built ? built - dozen.NotWeighed : arrow.Total);
     }
 
     /// <summary>The numbers of one arrow's pieces, in the order of the plan.</summary>

@@ -68,8 +68,7 @@ public sealed record HeadPlan(
     /// </summary>
     private static double[] WithoutPoints(Dozen dozen, IReadOnlyList<TrayArrow> arrows)
     {
-        var names = dozen.Classes.Select(c => c.Name).ToHashSet();
-        var rest = dozen.Arrow.Masses().Where(m => !names.Contains(m.Name)).Sum(m => m.Grains);
+        var rest = dozen.NotWeighed;
         var built = arrows.All(a => a.Built is not null);
         return [.. arrows.Select(a => (built ? a.Built!.Value : a.Total + rest) - PointOf(dozen, a))];
     }

@@ -136,12 +136,11 @@ public sealed record TrayArrow(
                     arrow.Select((numbers, c) => numbers.Sum(n => weights[c].GetValueOrDefault(n))).ToArray()
                 ),
             ];
-            var rest = dozen.Arrow.Masses().Where(m => m.Name != "Glue" && !names.Contains(m.Name));
             return new Weighed(
                 own,
                 [.. names.Select((_, c) => own.Average(a => a[c]))],
                 Worth.FrontsOfCenter(dozen.Arrow, [.. own.Select(a => names.Zip(a).ToDictionary())]),
-                rest.Sum(m => m.Grains)
+                dozen.NotWeighed - dozen.Arrow.Glue
             );
         }
     }

@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import { faceOn } from '../../../drawing/target';
 import { useSize } from '../../../parts/useWidth';
-import { Hit, TargetFace, type Face } from './TargetFace';
+import type { ShotSet } from '../paperTypes';
+import { Hit, TargetFace } from './TargetFace';
 import type { ArrowKind } from './groupTypes';
 import s from '../Sheet.module.css';
 
@@ -12,7 +13,8 @@ interface Props {
   /** What is shown, in words. */
   label: string;
   half: number;
-  face: Face;
+  /** The set that was shot at it: it says which face hangs there. */
+  set: ShotSet;
   /** What is good enough, in green, above the last line. */
   enough?: string;
   /** What signs stand for: the last line, or two. */
@@ -21,13 +23,21 @@ interface Props {
 }
 
 /** A target as it was shot: the face, what is drawn on it, its title and its signs. */
-export function FaceSheet({ title, label, half, face, enough = '', signs, children }: Props) {
+export function FaceSheet({ title, label, half, set, enough = '', signs, children }: Props) {
   const { ref, width, height } = useSize<HTMLDivElement>(620, 530);
   const frame = faceOn(width, height, half);
   return (
     <div className={s.space} ref={ref}>
       <svg className={s.sheet} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label} data-testid="target">
-        <TargetFace width={width} height={height} cx={frame.cx} cy={frame.cy} px={frame.px} half={half} face={face} />
+        <TargetFace
+          width={width}
+          height={height}
+          cx={frame.cx}
+          cy={frame.cy}
+          px={frame.px}
+          half={half}
+          face={set.conditions?.face}
+        />
         {children({ ...frame, width })}
         <text x="16" y="26" fontSize="16" fontWeight="620">
           {title}

@@ -5,7 +5,7 @@ import type { Shot, ShotSet } from '../paperTypes';
 import { isOpen, type ArrowKind } from './groupTypes';
 
 /** A face as it hangs on the butt. */
-export type Face = NonNullable<ShotSet['conditions']>['face'];
+type Face = NonNullable<ShotSet['conditions']>['face'];
 
 const HIT = 9;
 const COVERS = 20;

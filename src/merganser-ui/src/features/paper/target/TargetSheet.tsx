@@ -24,7 +24,7 @@ export function TargetSheet({ set }: { set: ShotSet }) {
       title={title}
       label={`${title}. ${set.headline} ${many[reference]}, ${many[tested]}.`}
       half={half}
-      face={set.conditions?.face ?? null}
+      set={set}
       enough={
         referenceGroup
           ? `green ring: ${figure(groups.tolerance, 'in', 1)} about the ${heads ? 'field points' : 'fletched'}`
@@ -73,7 +73,7 @@ export function SightingSheet({ set }: { set: ShotSet }) {
       title={title}
       label={`${title}. ${set.headline} ${countOf('fletched', shots.length)}.`}
       half={half}
-      face={set.conditions?.face ?? null}
+      set={set}
       enough={`green ring: ${figure(tolerance, 'in', 1)} about the aiming point`}
       signs={group ? ['cross and ring: middle of the hits, 95 %'] : []}
     >

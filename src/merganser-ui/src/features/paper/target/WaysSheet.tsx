@@ -64,7 +64,7 @@ export function WaysSheet(props: Props) {
       title={set.stage}
       label={`Set ${set.number}: ${set.stage}. ${set.headline} ${words.join('; ')}.`}
       half={half}
-      face={set.conditions?.face ?? null}
+      set={set}
       signs={
         ways.each.some((each) => each.group)
           ? [`ring: mean radius; dotted: ${ways.ways.second}`, 'cross: the middle of each']
@@ -116,7 +116,7 @@ export function RangeSheet(props: Props) {
       title={title}
       label={`${title}. ${set.headline} ${words.join('; ')}.`}
       half={half}
-      face={set.conditions?.face ?? null}
+      set={set}
       enough={`green lines: ${figure(trial.allowed, 'in', 0)} up and down`}
       signs={[
         trial.settings[0]!.computed === null ? 'bar: middle, 95 %' : 'bar: middle, 95 %; dashed: by weight and speed',
