@@ -44,7 +44,9 @@ public class DozenTests
         screen
             .See("textarea")
             .SendKeys(string.Join("\n", Enumerable.Range(0, 12).Select(i => $"{199 + (i * 7 % 12 * 0.2):F1}")));
-        screen.Button("Take these").SendKeys(Keys.Enter);
+        screen.Button("Look it over").SendKeys(Keys.Enter);
+        screen.SeeText("[data-testid=weights-read]", "12 weights.");
+        screen.Button("Take these 12").SendKeys(Keys.Enter);
         screen.SeeText("[data-testid=next]", "match the pieces");
         screen.Restart();
         screen.Driver.Navigate().Refresh();

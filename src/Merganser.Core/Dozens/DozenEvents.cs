@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace Merganser.Core.Dozens;
 
 /// <summary>What a dozen is to be.</summary>
@@ -6,7 +8,21 @@ namespace Merganser.Core.Dozens;
 /// <param name="Classes">Which classes are weighed.</param>
 /// <param name="Spare">Spare pieces of each class, 0 to 24.</param>
 /// <param name="VanesInSets">True when the vanes of one arrow are weighed together.</param>
-public sealed record DozenPlan(string Name, int Arrows, IReadOnlyList<string> Classes, int Spare, bool VanesInSets);
+/// <param name="Spares">Spare pieces by class, 0 to 24, where they differ from <paramref name="Spare"/>; null for no
+/// difference.</param>
+public sealed record DozenPlan(
+    string Name,
+    int Arrows,
+    IReadOnlyList<string> Classes,
+    int Spare,
+    bool VanesInSets,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+        IReadOnlyDictionary<string, int>? Spares = null
+)
+{
+    /// <summary>Spare pieces of a class.</summary>
+    public int SpareOf(string name) => Spares is { } own && own.TryGetValue(name, out var spare) ? spare : Spare;
+}
 
 /// <summary>Something that was done for a dozen. The list of them, in order, is the dozen.</summary>
 /// <param name="Id">Its id.</param>
@@ -23,7 +39,7 @@ public abstract record DozenAct;
 /// <param name="Source">Typed or from the scale.</param>
 public sealed record ScaleChecked(ScaleCheck Check, string? Source) : DozenAct;
 
-/// <summary>A piece was weighed.</summary>
+/// <summary>A piece was weighed; a number once more is the same piece again, and its last weight counts.</summary>
 /// <param name="Class">Its class.</param>
 /// <param name="Number">Its number in the class, 1 to 999.</param>
 /// <param name="Grains">Its weight, to a tenth of a grain.</param>

@@ -93,6 +93,18 @@ public sealed record LinesWanted(int Most) : DozenMessage;
 /// <summary>A piece is weighed already.</summary>
 public sealed record WeighedAlready(string Class, int Number) : DozenMessage;
 
+/// <summary>A piece that is weighed again was not weighed before.</summary>
+public sealed record NotWeighedYet(string Class, int Number) : DozenMessage;
+
+/// <summary>A weight is far from what a class weighs: it is asked about.</summary>
+public sealed record FarFrom(string Class, Measure Weight, Measure About) : DozenMessage;
+
+/// <summary>How a table of weights is read.</summary>
+/// <param name="Weights">So many lines hold one.</param>
+/// <param name="Column">The header's word for the weights; null without a header.</param>
+/// <param name="Unread">Columns that are not read.</param>
+public sealed record WeightsReadAs(int Weights, string? Column, IReadOnlyList<string> Unread) : DozenMessage;
+
 /// <summary>Something is wrong on one line of a table.</summary>
 public sealed record OnLine(int Line, Message Problem) : DozenMessage;
 

@@ -41,7 +41,7 @@ public static class DozenNext
             return new Next(
                 new StandsApart(apart.Name, piece.Number),
                 new ApartBecause(Measure.Grains(piece.Grains), Measure.Plain(Outliers.Limit, 1)),
-                $"weigh:{apart.Name}",
+                $"weigh:{apart.Name}:{piece.Number}",
                 DozenSays.WeighItAgain,
                 DozenSays.MatchAllTheSame,
                 "match"

@@ -15,6 +15,8 @@ namespace Merganser.Core.Dozens;
 /// <param name="Second">The check weight's nominal as typed.</param>
 /// <param name="Word">The source, what was spun, the step or what was made.</param>
 /// <param name="Note">A grade, a finding, or words of the person.</param>
+/// <param name="Sure">True for a weight that is kept although it is far from what its class weighs.</param>
+/// <param name="Again">True for a piece that is weighed again: its new weight stands in place of the old one.</param>
 public sealed record EntryInput(
     string? Id,
     string Kind,
@@ -23,7 +25,9 @@ public sealed record EntryInput(
     string? Value = null,
     string? Second = null,
     string? Word = null,
-    string? Note = null
+    string? Note = null,
+    bool Sure = false,
+    bool Again = false
 );
 
 /// <summary>A nock shot as typed: the tail from the point's hole, or in words.</summary>
@@ -43,7 +47,11 @@ public static class DozenReading
 {
     private const int LongestText = 120;
     private const int LongestWord = 40;
-    private const int MostPieces = 999;
+    internal const int MostPieces = 999;
+
+    /// <summary>The code of a weight that is asked about and not taken.</summary>
+    public const string FarCode = "far";
+
     private static readonly AllowedRange Grains = new(0.1, 1500, Unit.Grain, Why.PieceOfAnArrow);
     private static readonly AllowedRange RunOut = new(0, 0.25, Unit.Inch, Why.BentShaft);
     private static readonly AllowedRange Spine = new(0.1, 2, Unit.Inch, Why.SpineOfShafts);
@@ -63,6 +71,12 @@ public static class DozenReading
         var name = fields.Name("name", typed.Name);
         fields.Inside("arrows", typed.Arrows, MatchProblem.Arrow);
         fields.Inside("spare", typed.Spare, Spares);
+        foreach (var (of, spare) in typed.Spares ?? new Dictionary<string, int>())
+        {
+            fields.Inside($"spare{of}", spare, Spares);
+            fields.Check(classes.ContainsKey(of), $"spare{of}", "classes", new UseOneOf([.. classes.Keys]));
+        }
+
         var known = typed.Classes.Count > 0 && typed.Classes.All(classes.ContainsKey);
         fields.Check(
             known && typed.Classes.Distinct().Count() == typed.Classes.Count,
@@ -91,12 +105,21 @@ public static class DozenReading
         return act!;
     }
 
-    /// <summary>
-    /// Weights from a table: one a line, or "number,weight"; every bad line is named and nothing is kept.
-    /// </summary>
-    /// <exception cref="RefusedException">A line cannot be read, or a number is taken.</exception>
-    public static IReadOnlyList<PieceWeighed> Weights(Dozen dozen, string name, string text) =>
+    /// <summary>Weights from a table as they would be taken, for a person to look at.</summary>
+    /// <exception cref="RefusedException">The class is not weighed, or there are too many lines or none.</exception>
+    public static WeightTable Table(Dozen dozen, string name, string text) =>
         WeightTable.Read(dozen, name, text, Grains, MostPieces);
+
+    /// <summary>
+    /// Weights from a table: one a line, with a number or without; every bad line is named and nothing is kept.
+    /// </summary>
+    /// <param name="dozen">The dozen.</param>
+    /// <param name="name">The class.</param>
+    /// <param name="text">The table.</param>
+    /// <param name="sure">True when weights that are far from the class's are kept too.</param>
+    /// <exception cref="RefusedException">A line cannot be read, is asked about, or a number is taken.</exception>
+    public static IReadOnlyList<PieceWeighed> Weights(Dozen dozen, string name, string text, bool sure) =>
+        Table(dozen, name, text).Taken(sure);
 
     /// <summary>A nock shot as typed.</summary>
     /// <exception cref="RefusedException">A field cannot be read, or the arrow is out of use.</exception>
@@ -159,12 +182,33 @@ public static class DozenReading
         fields.Check(IsWeighed(dozen, input.Class), "class", "classes", DozenSays.ClassNotWeighed);
         fields.Check(number is null or (>= 1 and <= MostPieces), "number", "range", new PiecesNumbered(MostPieces));
         fields.Check(number is not null || taken.Count < MostPieces, "number", "range", new PiecesAtMost(MostPieces));
-        var free = number is not { } wanted || !taken.Contains(wanted);
-        fields.Check(free, "number", "twice", new WeighedAlready(input.Class ?? "", number ?? 0));
+        var free = number is not { } wanted || taken.Contains(wanted) == input.Again;
+        fields.Check(
+            free && (number is not null || !input.Again),
+            "number",
+            input.Again ? "missing" : "twice",
+            input.Again
+                ? new NotWeighedYet(input.Class ?? "", number ?? 0)
+                : new WeighedAlready(input.Class ?? "", number ?? 0)
+        );
         var weight = fields.Required("value", input.Value, Quantity.Weight, Grains);
+        if (weight is { } grains && fields.Problems.Count == 0 && !input.Sure)
+        {
+            DemandNear(dozen, input.Class!, grains.Value);
+        }
+
         return fields.Problems.Count == 0
             ? new PieceWeighed(input.Class!, number ?? FirstFree(taken), Tenth(weight!.Value), input.Word ?? "typed")
             : null;
+    }
+
+    private static void DemandNear(Dozen dozen, string name, double grains)
+    {
+        if (ExpectedWeight.Of(dozen, name) is { } about && ExpectedWeight.IsFar(grains, about))
+        {
+            var far = new FarFrom(name, Measure.Grains(grains), Measure.Grains(about));
+            throw RefusedException.At("value", FarCode, far);
+        }
     }
 
     private static ShaftAct? Spin(EntryInput input, FieldReader fields)

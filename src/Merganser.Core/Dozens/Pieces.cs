@@ -33,8 +33,10 @@ public sealed record PieceClass(string Name, int PerArrow, int Needed, int Wante
             .. events
                 .Select(e => (At: e, Piece: e.Act as PieceWeighed))
                 .Where(e => e.Piece?.Class == name)
-                .Select(e => (e.At, e.Piece!))
-                .OrderBy(e => e.Item2.Number),
+                .Select(e => (e.At, Piece: e.Piece!))
+                .GroupBy(e => e.Piece.Number)
+                .Select(g => g.Last())
+                .OrderBy(e => e.Piece.Number),
         ];
         var odd = Outliers.Of([.. pieces.Select(p => p.Piece.Grains)]);
         var needed = plan.Arrows * perArrow;
@@ -42,7 +44,7 @@ public sealed record PieceClass(string Name, int PerArrow, int Needed, int Wante
             name,
             perArrow,
             needed,
-            needed + plan.Spare,
+            needed + plan.SpareOf(name),
             [
                 .. pieces.Select(
                     (p, i) => new Piece(p.At.Id, p.Piece.Number, p.Piece.Grains, p.Piece.Source, odd.Contains(i))

@@ -14,19 +14,24 @@ public sealed record DozenInput(
     int Arrows,
     IReadOnlyList<string> Classes,
     int Spare,
-    bool VanesInSets
+    bool VanesInSets,
+    IReadOnlyDictionary<string, int>? Spares = null
 )
 {
     /// <summary>Reads and checks the plan.</summary>
     public DozenPlan Plan(ArrowStore arrows) =>
         DozenReading.Plan(
-            new DozenPlan(Name ?? "", Arrows, [.. Classes], Spare, VanesInSets),
+            new DozenPlan(Name ?? "", Arrows, [.. Classes], Spare, VanesInSets, Spares),
             Dozen.ClassesOf(arrows.Version(ArrowVersionId).Arrow, VanesInSets)
         );
 }
 
 /// <summary>Weights of one class as text, one a line.</summary>
-public sealed record WeightsInput(string? Id, string Class, string Text);
+/// <param name="Id">Client-made id; none for a look at it.</param>
+/// <param name="Class">The class.</param>
+/// <param name="Text">The table.</param>
+/// <param name="Sure">True when weights that are asked about are kept too.</param>
+public sealed record WeightsInput(string? Id, string Class, string Text, bool Sure = false);
 
 /// <summary>A page of a bow's dozens in a line each, the newest first.</summary>
 /// <param name="Dozens">They.</param>
@@ -71,6 +76,11 @@ public static class DozenEndpoints
                 var act = ClientId.Checked(input.Id);
                 return desk.View(dozens.Add(id, act, row => Numbered(act, Weights(desk.Of(row), input))));
             }
+        );
+        api.MapPost(
+            "/dozens/{id}/weights/preview",
+            (string id, WeightsInput input, DozenStore dozens, DozenDesk desk) =>
+                DozenReading.Table(desk.Of(dozens.Get(id)), input.Class, input.Text)
         );
         api.MapPost(
             "/dozens/{id}/withdrawals/{entryId}",
@@ -158,7 +168,7 @@ public static class DozenEndpoints
     }
 
     private static IReadOnlyList<PieceWeighed> Weights(Dozen dozen, WeightsInput input) =>
-        DozenReading.Weights(dozen, input.Class, input.Text);
+        DozenReading.Weights(dozen, input.Class, input.Text, input.Sure);
 
     /// <summary>Several acts under one id: trying it again changes nothing.</summary>
     private static IReadOnlyList<(string Id, DozenAct Act)> Numbered(string act, IReadOnlyList<DozenAct> acts) =>

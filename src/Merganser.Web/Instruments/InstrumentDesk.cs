@@ -14,7 +14,7 @@ namespace Merganser.Web.Instruments;
 /// <param name="Unit">gr or ft/s.</param>
 /// <param name="Stable">True when the instrument calls it stable.</param>
 /// <param name="Take">The weight to take now, or null.</param>
-/// <param name="WaitsForEmpty">True while the last piece still lies on the pan.</param>
+/// <param name="Pan">What is known of the pan; null for an instrument without one.</param>
 /// <param name="Why">What was wrong.</param>
 /// <param name="Simulated">True for a stand-in.</param>
 public sealed record InstrumentEvent(
@@ -23,7 +23,7 @@ public sealed record InstrumentEvent(
     string Unit,
     bool Stable,
     double? Take,
-    bool WaitsForEmpty,
+    PanState? Pan,
     string? Why,
     bool Simulated
 );
@@ -49,7 +49,8 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
     private const double StandInMass = 120;
 
     private readonly Lock gate = new();
-    private volatile PanWatch? pan;
+    private readonly PanWatch pan = new();
+    private object? follower;
     private readonly Dictionary<InstrumentKind, (InstrumentLink Link, IAsyncDisposable? Device)> links = [];
 
     /// <summary>Follows an instrument until the page goes away or another page takes it over.</summary>
@@ -59,8 +60,14 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
     )
     {
         var link = Link(kind);
-        var watch = new PanWatch();
-        pan = kind == InstrumentKind.Scale ? watch : pan;
+        var mine = new object();
+        var onScale = kind == InstrumentKind.Scale;
+        if (onScale)
+        {
+            Volatile.Write(ref follower, mine);
+        }
+
+        PanState? Pan() => onScale ? pan.State : null;
         var unit = InstrumentLine.UnitOf(kind);
         await foreach (var news in link.Listen().ReadAllAsync(cancel))
         {
@@ -71,10 +78,8 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
                     reading.Line.Value,
                     unit,
                     reading.Line.Stable,
-                    kind == InstrumentKind.Scale
-                        ? watch.See(new ScaleReading(reading.At, reading.Line.Value, reading.Line.Stable))
-                        : reading.Line.Value,
-                    watch.WaitsForEmpty,
+                    onScale ? Seen(mine, reading) : reading.Line.Value,
+                    Pan(),
                     null,
                     link.Simulated
                 ),
@@ -84,7 +89,7 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
                     unit,
                     false,
                     null,
-                    watch.WaitsForEmpty,
+                    Pan(),
                     garbage.Why,
                     link.Simulated
                 ),
@@ -94,20 +99,11 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
                     unit,
                     false,
                     null,
-                    watch.WaitsForEmpty,
+                    Pan(),
                     lost.Why,
                     link.Simulated
                 ),
-                _ => new InstrumentEvent(
-                    "connected",
-                    null,
-                    unit,
-                    false,
-                    null,
-                    watch.WaitsForEmpty,
-                    null,
-                    link.Simulated
-                ),
+                _ => new InstrumentEvent("connected", null, unit, false, null, Pan(), null, link.Simulated),
             };
         }
 
@@ -117,7 +113,7 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
             unit,
             false,
             null,
-            false,
+            null,
             Speaker.Trade.Say(InputSays.FollowedElsewhere),
             link.Simulated
         );
@@ -136,7 +132,7 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
         if (input.Order == "take")
         {
             // The page took it by hand: the pan must be empty before the next is taken by itself.
-            return new OrderDone(pan?.TakeNow(input.Value ?? 0));
+            return new OrderDone(pan.TakeNow(input.Value ?? 0));
         }
 
         var value =
@@ -154,6 +150,12 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
 
         return new OrderDone(null);
     }
+
+    /// <summary>What the newest page takes of the pan; an older one, that ends, takes nothing more.</summary>
+    private double? Seen(object page, InstrumentNews.Reading reading) =>
+        ReferenceEquals(Volatile.Read(ref follower), page)
+            ? pan.See(new ScaleReading(reading.At, reading.Line.Value, reading.Line.Stable))
+            : null;
 
     public async ValueTask DisposeAsync()
     {

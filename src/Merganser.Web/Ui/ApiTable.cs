@@ -122,6 +122,7 @@ internal static class ApiTable
             ["GET /api/dozens/{id}"] = new("dozens", "A dozen, whole"),
             ["POST /api/dozens/{id}/entries"] = new("dozens", "Enters what was weighed, measured, done or seen"),
             ["POST /api/dozens/{id}/weights"] = new("dozens", "Enters a table of weights"),
+            ["POST /api/dozens/{id}/weights/preview"] = new("dozens", "A table of weights as it would be taken"),
             ["POST /api/dozens/{id}/withdrawals/{entryId}"] = new("dozens", "Takes an entry of a dozen back"),
             ["POST /api/dozens/{id}/match"] = new("dozens", "Seeks the best match of the pieces"),
             ["GET /api/dozens/{id}/tray.pdf"] = new("dozens", "The build list to print"),

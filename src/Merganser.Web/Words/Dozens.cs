@@ -49,6 +49,12 @@ public static class DozenWords
             TaughtBy(var shots, var masses, _, _) =>
                 $"From {shots} shots of {masses} weights; every speed figure of this bow follows.",
             WeighedAlready(var name, var number) => $"{name} {number} is weighed already: take that one back first.",
+            NotWeighedYet(var name, var number) => $"{name} {number} is not weighed yet: it cannot be weighed again.",
+            FarFrom(var name, var weight, var about) =>
+                $"{weight} is far from the {about} of a {name.ToLowerInvariant()}. Is it one?",
+            WeightsReadAs(var weights, var column, []) => $"{weights} weights{Column(column)}.",
+            WeightsReadAs(var weights, var column, var unread) =>
+                $"{weights} weights{Column(column)}. Not read: {unread}.",
             OnLine(var line, var problem) => $"Line {line}: {problem:low}",
             ArrowsNumbered(var to) => $"Arrows are numbered 1 to {to}.",
             TurnsNumbered(var to) => $"Turns are 0 to {to}.",
@@ -114,6 +120,8 @@ public static class DozenWords
         };
 
     private const string NothingLoose = "begun or locked, and stay as they are: nothing is loose to be matched again.";
+
+    private static string Column(string? name) => name is null ? "" : $", of the column “{name}”";
 
     private static string Finding(ShaftFinding finding) =>
         finding switch

@@ -72,7 +72,7 @@ public class DozenTests
         Action(Of([.. Pieces("Shaft", 250)])).ShouldBe("weigh:Shaft");
         Action(Of(Weighed)).ShouldBe("match");
         var odd = Of([.. Pieces("Shaft", 250, 250.1, 249.9, 250, 259), .. Pieces("Point", 100, 100, 100)]);
-        Action(odd).ShouldBe("weigh:Shaft", "259 stands apart");
+        Action(odd).ShouldBe("weigh:Shaft:5", "259 stands apart");
         var matched = Acts(Matched(Weighed));
         Action(Of(matched)).ShouldBe("tick:1:cut");
         Action(Of([.. matched, new PieceWeighed("Point", 9, 99, "typed")])).ShouldBe("match", "it is stale");
@@ -185,25 +185,6 @@ public class DozenTests
         NockRound.MarkOf(far, 1).ShouldBeNull("it tears from 15 yd");
         NockRound.Of(far, 3).Arrows[0].Bare.State.ShouldBe(NockState.Good);
         Of([new ShaftInspected(1, ShaftFinding.Bent)]).Round().Next.Number.ShouldBe(2, "1 is not shot");
-    }
-
-    [Theory]
-    [InlineData("250.1\n251,3\n249.8\n4;250.6", "1:250.1 2:251.3 3:249.8 4:250.6")]
-    [InlineData("7,250.14", "7:250.1")]
-    [InlineData("9\t250\n251", "9:250 1:251")]
-    public void Weights_are_read_from_a_table(string text, string expected)
-    {
-        var read = DozenReading.Weights(Of([]), "Shaft", text);
-        string.Join(' ', read.Select(p => FormattableString.Invariant($"{p.Number}:{p.Grains}"))).ShouldBe(expected);
-    }
-
-    [Fact]
-    public void Every_bad_line_of_a_table_is_named()
-    {
-        var refused = Should.Throw<RefusedException>(() =>
-            DozenReading.Weights(Of([.. Pieces("Shaft", 250)]), "Shaft", "heavy\n1;250\n9999\n251")
-        );
-        refused.Problems.Select(p => ((OnLine)p.Message).Line).ShouldBe([1, 2, 3]);
     }
 }
 

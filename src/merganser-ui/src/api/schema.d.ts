@@ -1342,6 +1342,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dozens/{id}/weights/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A table of weights as it would be taken */
+        post: operations["postDozensByIdWeightsPreview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dozens/{id}/withdrawals/{entryId}": {
         parameters: {
             query?: never;
@@ -2668,6 +2685,9 @@ export interface components {
             /** Format: int32 */
             spare: number;
             vanesInSets: boolean;
+            spares?: null | {
+                [key: string]: number;
+            };
         };
         /** @description A dozen in a line: what stands in a list of them. */
         DozenLine: {
@@ -2706,6 +2726,13 @@ export interface components {
             spare: number;
             /** @description True when the vanes of one arrow are weighed together. */
             vanesInSets: boolean;
+            /**
+             * @description Spare pieces by class, 0 to 24, where they differ from Spare; null for no
+             *                 difference.
+             */
+            spares?: null | {
+                [key: string]: number;
+            };
         };
         /** @description A dozen as its page shows it. */
         DozenView: {
@@ -2803,6 +2830,16 @@ export interface components {
             word?: null | string;
             /** @description A grade, a finding, or words of the person. */
             note?: null | string;
+            /**
+             * @description True for a weight that is kept although it is far from what its class weighs.
+             * @default false
+             */
+            sure: boolean;
+            /**
+             * @description True for a piece that is weighed again: its new weight stands in place of the old one.
+             * @default false
+             */
+            again: boolean;
         };
         /** @description A statement with the evidence for it and what would overturn it. */
         Evidence: {
@@ -5391,6 +5428,28 @@ export interface components {
          * @enum {unknown}
          */
         WeightKind: "light" | "middle" | "heavy";
+        /** @description One line of a table of weights. */
+        WeightLine: {
+            /**
+             * Format: int32
+             * @description Its number, from 1.
+             */
+            line: number;
+            /** @description The weight as it stands there. */
+            text: string;
+            /**
+             * Format: int32
+             * @description The piece's number; null where the line cannot be read.
+             */
+            number: null | number;
+            /**
+             * Format: double
+             * @description Its weight; null where it cannot be read.
+             */
+            grains: null | number;
+            problem: null | string;
+            far: null | string;
+        };
         /** @description One weight on this bow: speed with its band, energy, momentum, grains per pound. */
         WeightPoint: {
             /** Format: double */
@@ -5428,11 +5487,31 @@ export interface components {
             for: string;
             against: string;
         };
+        /**
+         * @description Weights of one class as text: one a line, alone or in columns, with a header line or without. A header names the
+         *     columns of the weight, its unit and the piece's number; without one the weights are the column that reads as such,
+         *     the last of several.
+         */
+        WeightTable: {
+            /** @description The class. */
+            class: string;
+            /** @description Every line but the header. */
+            lines: components["schemas"]["WeightLine"][];
+            words: string;
+        };
         /** @description Weights of one class as text, one a line. */
         WeightsInput: {
+            /** @description Client-made id; none for a look at it. */
             id: null | string;
+            /** @description The class. */
             class: string;
+            /** @description The table. */
             text: string;
+            /**
+             * @description True when weights that are asked about are kept too.
+             * @default false
+             */
+            sure: boolean;
         };
         /** @description Light, middle and heavy for one bow. */
         WeightsView: {
@@ -7871,6 +7950,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DozenView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postDozensByIdWeightsPreview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeightsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeightTable"];
                 };
             };
             default: components["responses"]["problem"];

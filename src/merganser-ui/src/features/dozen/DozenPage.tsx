@@ -14,7 +14,7 @@ import { MatchPane } from './MatchPane';
 import { QuiverPane } from './QuiverPane';
 import { SpeedPane } from './SpeedPane';
 import { SpinPane } from './SpinPane';
-import { classesOf, StartDozen, type DozenForm } from './StartDozen';
+import { classesOf, sparesOf, StartDozen, type DozenForm } from './StartDozen';
 import { TrayPane } from './TrayPane';
 import { useDozen } from './useDozen';
 import { useEntryUndo } from './useEntryUndo';
@@ -49,9 +49,15 @@ export default function DozenPage() {
   const way = ways.find(([w]) => w === search.get('way'))?.[0] ?? 'weigh';
   const kind =
     search.get('class') ?? (dozen?.check ? (dozen.classes.find((c) => c.missing > 0)?.name ?? 'Shaft') : 'check');
-  const go = (next: string, of?: string) => {
+  const again = Number(search.get('again')) || null;
+  const go = (next: string, of?: string, number?: number) => {
     work.clear();
-    setSearch({ ...(dozen ? { dozen: dozen.id } : {}), way: next, ...(of ? { class: of } : {}) });
+    setSearch({
+      ...(dozen ? { dozen: dozen.id } : {}),
+      way: next,
+      ...(of ? { class: of } : {}),
+      ...(number ? { again: `${number}` } : {}),
+    });
   };
   const first = kept[0]?.kept;
   const plan: DozenForm | null =
@@ -61,7 +67,7 @@ export default function DozenPage() {
           arrowVersionId: first.id,
           name: first.typed.name,
           arrows: '12',
-          spare: '0',
+          spares: {},
           classes: classesOf(first.arrow),
           vanesInSets: false,
         }
@@ -73,7 +79,8 @@ export default function DozenPage() {
       name: plan.name,
       arrows: Number(plan.arrows) || 0,
       classes: plan.classes,
-      spare: Number(plan.spare) || 0,
+      spare: 0,
+      spares: sparesOf(plan),
       vanesInSets: plan.vanesInSets,
     });
     if (started) {
@@ -85,7 +92,7 @@ export default function DozenPage() {
     if (!action || !dozen) return;
     const [what, a, b] = action.split(':');
     if (action.startsWith('check:')) void navigate(`/bows/${bowId}/bow?check=${a}`);
-    else if (what === 'weigh') go('weigh', a);
+    else if (what === 'weigh') go('weigh', a, Number(b) || undefined);
     else if (what === 'check') go('weigh', 'check');
     else if (what === 'tick') void enter(dozen.id, { ...blank, kind: 'tick', number: Number(a), word: b! });
     else if (what === 'odd') go('weigh', dozen.classes.find((c) => c.pieces.some((p) => p.odd))?.name);
@@ -132,7 +139,14 @@ export default function DozenPage() {
                 ))}
             </p>
             {way === 'weigh' && (
-              <WeighPane key={dozen.id} dozen={dozen} work={work} kind={kind} onKind={(k) => go('weigh', k)} />
+              <WeighPane
+                key={dozen.id}
+                dozen={dozen}
+                work={work}
+                kind={kind}
+                again={again}
+                onKind={(k, n) => go('weigh', k, n)}
+              />
             )}
             {way === 'spin' && <SpinPane dozen={dozen} work={work} />}
             {way === 'match' && <MatchPane dozen={dozen} work={work} />}
@@ -153,7 +167,7 @@ export default function DozenPage() {
         />
       ) : loading ? (
         <Foot sentence="Opening the dozen …" reason="" button="To the rack" onGo={() => void navigate('/')} />
-      ) : work.problem ? (
+      ) : work.problem && !work.asked ? (
         <Foot
           trouble
           sentence={work.unreachable ? 'Not saved: the bench’s server does not answer.' : work.problem.message}

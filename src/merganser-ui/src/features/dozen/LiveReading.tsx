@@ -33,8 +33,10 @@ export function LiveReading({
       <p className={s.state} aria-live="polite">
         {trouble ? (
           <b>{trouble}; the field below is open</b>
-        ) : last?.waitsForEmpty ? (
+        ) : last?.pan === 'taken' ? (
           <b>taken: lift the piece off</b>
+        ) : last?.pan === 'unknown' ? (
+          <b>it lay there before: lift it off, or take it now</b>
         ) : last?.stable ? (
           <>
             <span className={s.stable} aria-hidden="true" /> stable

@@ -3,12 +3,14 @@ import { Field, Select } from '../../parts/Field';
 import { Fault } from '../../parts/Note';
 import { Tick } from '../../parts/Tick';
 import panes from './Panes.module.css';
+import s from './StartDozen.module.css';
 
 export interface DozenForm {
   arrowVersionId: string;
   name: string;
   arrows: string;
-  spare: string;
+  /** Spare pieces by class, as typed. */
+  spares: Record<string, string>;
   classes: string[];
   vanesInSets: boolean;
 }
@@ -24,6 +26,13 @@ export function classesOf(arrow: Schemas['Arrow']): string[] {
     ...(arrow.vane ? ['Vanes'] : []),
   ];
 }
+
+/** Spare pieces as numbers; what is no number is refused where it stands. */
+export const sparesOf = ({ classes, spares }: DozenForm): Record<string, number> =>
+  Object.fromEntries(classes.filter((c) => spares[c]?.trim()).map((c) => [c, wholeOf(spares[c]!)]));
+
+/** A count that cannot be read is out of every range. */
+const wholeOf = (text: string): number => (/^\s*\d{1,6}\s*$/.test(text) ? Number(text) : -1);
 
 interface Props {
   form: DozenForm;
@@ -63,32 +72,35 @@ export function StartDozen({ form, kept, faults, onChange }: Props) {
           fault={faults.arrows?.[0]}
           hint="1 to 144"
         />
-        <Field
-          label="Spare pieces of each class"
-          name="spare"
-          value={form.spare}
-          onChange={(spare) => onChange({ ...form, spare })}
-          fault={faults.spare?.[0]}
-        />
       </section>
       <section aria-label="What is weighed">
         <h2>What is weighed</h2>
         {arrow &&
           classesOf(arrow).map((name) => (
-            <Tick
-              key={name}
-              checked={form.classes.includes(name)}
-              onChange={(wanted) =>
-                onChange({
-                  ...form,
-                  classes: wanted
-                    ? classesOf(arrow).filter((c) => c === name || form.classes.includes(c))
-                    : form.classes.filter((c) => c !== name),
-                })
-              }
-            >
-              {name}
-            </Tick>
+            <div key={name} className={s.class}>
+              <Tick
+                checked={form.classes.includes(name)}
+                onChange={(wanted) =>
+                  onChange({
+                    ...form,
+                    classes: wanted
+                      ? classesOf(arrow).filter((c) => c === name || form.classes.includes(c))
+                      : form.classes.filter((c) => c !== name),
+                  })
+                }
+              >
+                {name}
+              </Tick>
+              {form.classes.includes(name) && (
+                <Field
+                  label={`Spare ${name.toLowerCase()}${name.endsWith('s') ? '' : 's'}`}
+                  name={`spare${name}`}
+                  value={form.spares[name] ?? ''}
+                  onChange={(spare) => onChange({ ...form, spares: { ...form.spares, [name]: spare } })}
+                  fault={faults[`spare${name}`]?.[0]}
+                />
+              )}
+            </div>
           ))}
         <Tick checked={form.vanesInSets} onChange={(vanesInSets) => onChange({ ...form, vanesInSets })}>
           The vanes of one arrow together

@@ -2,21 +2,17 @@ import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { Field } from '../../parts/Field';
 import { isPageKey, ownsEnter } from '../../shell/keys';
 import { ReadingField } from '../../parts/ReadingField';
-import { show } from '../../units/units';
-import { useFigures, useUnits } from '../../units/UnitsContext';
-import { Key, Plain } from '../../parts/Buttons';
-import { Fold } from '../../parts/Fold';
+import { useFigures } from '../../units/UnitsContext';
+import { Key } from '../../parts/Buttons';
 import { ListRow } from '../../parts/List';
-import { Fault, Note } from '../../parts/Note';
-import { TextBlock } from '../../parts/TextLine';
-import { classes } from '../../parts/classes';
+import { Note } from '../../parts/Note';
 import { LiveReading } from './LiveReading';
 import type { Dozen, DozenWork } from './useDozen';
 import { useInstrument } from './useInstrument';
+import { PieceTray } from './PieceTray';
 import { Simulated } from './Simulated';
-import w from '../../parts/words.module.css';
+import { WeightsTable } from './WeightsTable';
 import l from '../../parts/layout.module.css';
-import tray from './Tray.module.css';
 import panes from './Panes.module.css';
 import s from './WeighPane.module.css';
 
@@ -24,56 +20,90 @@ interface Props {
   dozen: Dozen;
   work: DozenWork;
   kind: string;
-  onKind: (kind: string) => void;
+  /** The piece that is weighed again; null for the next one. */
+  again: number | null;
+  onKind: (kind: string, again?: number) => void;
+}
+
+/** What was sent last: it is kept all the same when it was asked about. */
+interface Tried {
+  value: string;
+  source: string;
+  of: string;
+  again: number | null;
 }
 
 const CHECK = 'check';
 const NOMINAL: Record<string, number> = { Shaft: 252, Insert: 25, Point: 100, Nock: 9, Vanes: 6, Wrap: 5, Head: 100 };
 
 /** One class after the other, hands on the parts: the reading takes itself when it stands still and the pan was empty. */
-export function WeighPane({ dozen, work, kind, onKind }: Props) {
-  const units = useUnits();
+export function WeighPane({ dozen, work, kind, again, onKind }: Props) {
   const { figure } = useFigures();
-  const [table, setTable] = useState('');
   const [tone, setTone] = useState(() => localStorage.getItem('merganser-tone') !== 'off');
   const [nominal, setNominal] = useState('100');
+  const [tried, setTried] = useState<Tried | null>(null);
+  const asked = work.asked === null ? null : tried;
   const checking = kind === CHECK;
-  const chosen = useRef(kind);
+  const chosen = useRef({ kind, again });
+  const takes = useRef<Promise<unknown>>(Promise.resolve());
   useLayoutEffect(() => {
-    chosen.current = kind;
-  }, [kind]);
+    chosen.current = { kind, again };
+  }, [kind, again]);
   /** What is typed next is the weight of what was pressed, at once, and also when it was chosen already. */
-  const choose = (name: string) => {
-    chosen.current = name;
-    if (name !== kind) setTable('');
-    onKind(name);
+  const choose = (name: string, number?: number) => {
+    chosen.current = { kind: name, again: number ?? null };
+    onKind(name, number);
     document.querySelector<HTMLInputElement>('input[name=weight]')?.focus();
   };
   const group = kind === 'Head' ? null : dozen.classes.find((c) => c.name === kind);
   const pieces = kind === 'Head' ? dozen.heads.pieces : (group?.pieces ?? []);
   const wanted = group?.wanted ?? Math.max(6, pieces.length + 1);
-  const next = firstFree(pieces.map((p) => p.number));
-  const enter = async (value: string, source: string): Promise<string | null> => {
-    const of = chosen.current;
+  const next = again ?? firstFree(pieces.map((p) => p.number));
+  const keep = async ({ value, source, of, again: number }: Tried, sure = false): Promise<string | null> => {
+    setTried({ value, source, of, again: number });
     // The server numbers the piece, so that two at once are two.
     const after =
       of === CHECK
         ? await work.enter(dozen.id, { ...blank, kind: 'check', value, second: nominal })
-        : await work.enter(dozen.id, { ...blank, kind: 'piece', class: of, value, word: source });
+        : await work.enter(dozen.id, {
+            ...blank,
+            kind: 'piece',
+            class: of,
+            number,
+            again: number !== null,
+            value,
+            word: source,
+            sure,
+          });
+    if (tone) beep(after ? TAKEN : ASKED);
     if (!after) return null;
-    if (tone) beep();
     if (of === CHECK) return `taken: the check weight reads ${value}`;
     const now = after.classes.find((c) => c.name === of);
     if (now && now.pieces.length >= now.wanted) {
       const open = after.classes.find((c) => c.name !== of && c.missing > 0);
-      if (open) onKind(open.name);
-    }
-    const piece = newest(now?.pieces ?? after.heads.pieces, pieces);
+      if (open) choose(open.name);
+      else if (number !== null) choose(of);
+    } else if (number !== null) choose(of);
+    const piece = now?.pieces.find((p) => p.number === number) ?? newest(now?.pieces ?? after.heads.pieces, pieces);
     return piece ? `taken: ${of} ${piece.number}, ${figure(piece.grains, 'gr', 1)}` : `taken: ${value}`;
+  };
+  /** One after the other: a piece is of the class that stands there when its turn has come. */
+  const enter = (value: string, source: string): Promise<string | null> => {
+    const done = takes.current.then(() => {
+      const { kind: of, again: number } = chosen.current;
+      const sure = asked !== null && source === asked.source && value === asked.value && of === asked.of;
+      return keep({ value, source, of, again: number }, sure);
+    });
+    takes.current = done;
+    return done;
   };
   const scale = useInstrument('scale', true, (value) => void enter(String(value), 'scale'));
   const lastPiece = pieces.toSorted((a, b) => a.number - b.number).at(-1);
   const takeNow = () => {
+    if (asked) {
+      void keep(asked, true);
+      return;
+    }
     const value = scale.last?.value;
     if (value === null || value === undefined) return;
     // The pan says whether it may be taken, and does not take the same piece again.
@@ -137,8 +167,28 @@ export function WeighPane({ dozen, work, kind, onKind }: Props) {
         </ul>
       </section>
       <section aria-label="The scale">
-        <h1>{checking ? `Check weight, ${figure(Number(nominal) || 0, 'gr', 1)}` : `${kind} ${next}`}</h1>
+        <h1>
+          {checking
+            ? `Check weight, ${figure(Number(nominal) || 0, 'gr', 1)}`
+            : `${kind} ${next}${again === null ? '' : ', again'}`}
+        </h1>
         <LiveReading last={scale.last} trouble={scale.trouble} unit="gr" />
+        {asked && (
+          <Note
+            role="alert"
+            word="Not taken."
+            act={
+              <span className={l.row}>
+                <Key strong data-testid="keep-far" onClick={() => void keep(asked, true)}>
+                  Yes, a {asked.of.toLowerCase()}: keep it
+                </Key>
+                <Key onClick={work.clear}>No, leave it</Key>
+              </span>
+            }
+          >
+            {work.asked}
+          </Note>
+        )}
         {dozen.check?.off && (
           <Note word="Caution.">
             The scale is {figure(dozen.check.error, 'gr', 1)} off its check weight: it is kept and marked. The match
@@ -153,7 +203,11 @@ export function WeighPane({ dozen, work, kind, onKind }: Props) {
             label="Or type it, one after the other"
             name="weight"
             quantity="weight"
-            fault={work.faults.value?.[0] ?? work.faults.number?.[0] ?? work.problem?.message}
+            fault={
+              work.asked
+                ? `${work.asked} Enter once more keeps it.`
+                : (work.faults.value?.[0] ?? work.faults.number?.[0] ?? work.problem?.message)
+            }
             onTake={(value) => enter(value, 'typed')}
             onEmpty={takeNow}
             first
@@ -175,70 +229,31 @@ export function WeighPane({ dozen, work, kind, onKind }: Props) {
             </Key>
           </div>
         )}
-        {!checking && (
-          <Fold words="Or a table of weights">
-            <TextBlock
-              label={`Weights of ${kind}, one a line`}
-              rows={5}
-              value={table}
-              placeholder={'one a line, or number;weight'}
-              onChange={setTable}
-            />
-            {work.faults.text && <Fault>{work.faults.text[0]}</Fault>}
-            <Key
-              disabled={!table.trim()}
-              onClick={() => void work.weights(dozen.id, kind, table).then((ok) => ok && setTable(''))}
-            >
-              Take these
-            </Key>
-          </Fold>
-        )}
+        {!checking && <WeightsTable key={kind} dozen={dozen} work={work} kind={kind} />}
       </section>
-      <section aria-label="The tray">
-        <h2>
-          Tray{' '}
-          <small className={w.muted}>
-            {group && group.lightest !== null
-              ? `${figure(group.lightest, 'gr', 1)} to ${figure(group.heaviest!, 'gr', 1)}`
-              : ''}
-          </small>
-        </h2>
-        <ol className={tray.tray} data-testid="tray">
-          {Array.from({ length: checking ? 0 : Math.max(wanted, pieces.length) }, (_, i) => {
-            const piece = pieces.find((p) => p.number === i + 1);
-            return (
-              <li
-                key={i}
-                className={classes(piece && tray.filled, piece?.odd && tray.odd, !piece && i + 1 === next && tray.here)}
-                data-odd={piece?.odd || undefined}
-                data-filled={piece !== undefined || undefined}
-              >
-                <small>{i + 1}</small>
-                <b className={w.tabular}>{piece ? show(piece.grains, 'gr', 1, units).value : ''}</b>
-                {piece?.odd && <em>odd</em>}
-                {piece && (
-                  <Plain
-                    className={tray.act}
-                    aria-label={`Take back ${kind} ${piece.number}`}
-                    onClick={() => void work.withdraw(dozen.id, piece.entryId)}
-                  >
-                    back
-                  </Plain>
-                )}
-              </li>
-            );
-          })}
-        </ol>
-        <p className={w.muted}>
-          <kbd>Enter</kbd> takes at once, <kbd>Backspace</kbd> takes the last one back, <kbd>0</kbd> tares, <kbd>T</kbd>{' '}
-          tone.
-        </p>
-      </section>
+      <PieceTray
+        kind={kind}
+        pieces={pieces}
+        places={checking ? 0 : Math.max(wanted, pieces.length)}
+        next={next}
+        between={group && group.lightest !== null ? [group.lightest, group.heaviest!] : null}
+        onAgain={(number) => choose(kind, number)}
+        onBack={(piece) => void work.withdraw(dozen.id, piece.entryId)}
+      />
     </div>
   );
 }
 
-export const blank = { class: null, number: null, value: null, second: null, word: null, note: null };
+export const blank = {
+  class: null,
+  number: null,
+  value: null,
+  second: null,
+  word: null,
+  note: null,
+  sure: false,
+  again: false,
+};
 
 /** The piece that was not there before. */
 const newest = (now: Dozen['heads']['pieces'], before: Dozen['heads']['pieces']) =>
@@ -255,14 +270,18 @@ function flip(on: boolean): boolean {
   return !on;
 }
 
-function beep() {
+/** Hertz of a weight that was taken, and of one that is asked about or refused. */
+const TAKEN = 880;
+const ASKED = 330;
+
+function beep(pitch: number) {
   try {
     const audio = new AudioContext();
     const tone = audio.createOscillator();
-    tone.frequency.value = 880;
+    tone.frequency.value = pitch;
     tone.connect(audio.destination);
     tone.start();
-    tone.stop(audio.currentTime + 0.08);
+    tone.stop(audio.currentTime + (pitch === TAKEN ? 0.08 : 0.3));
   } catch {
     // No sound here: the reading says it too.
   }

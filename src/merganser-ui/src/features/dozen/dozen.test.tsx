@@ -20,7 +20,7 @@ const reading = (part: Partial<InstrumentEvent>): InstrumentEvent => ({
   unit: 'gr',
   stable: true,
   take: null,
-  waitsForEmpty: false,
+  pan: null,
   why: null,
   simulated: true,
   ...part,
@@ -117,7 +117,7 @@ describe('a live reading', () => {
   });
 
   it('waits for an empty pan after a piece was taken', () => {
-    render(<LiveReading last={reading({ waitsForEmpty: true })} trouble={null} unit="gr" />);
+    render(<LiveReading last={reading({ pan: 'taken' })} trouble={null} unit="gr" />);
     expect(screen.getByText('taken: lift the piece off')).toBeTruthy();
   });
 

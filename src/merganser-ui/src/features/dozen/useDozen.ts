@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
-import { answer, api, type Schemas } from '../../api/client';
+import { answer, api, Refusal, type Schemas } from '../../api/client';
 import { useDozens, useRefresh } from '../../api/queries';
 import { shownAtOnce, useActs } from '../../api/useActs';
 
@@ -54,6 +54,8 @@ export function useDozen(bowId: string, wanted: string | null) {
     /** Reads anew what stands on the server. */
     reread: () => void queries.invalidateQueries({ queryKey: ['dozens'] }),
     problem: acts.problem,
+    /** The weight that was refused is asked about: it may be kept all the same. */
+    asked: acts.problem instanceof Refusal && acts.problem.code === 'far' ? acts.problem.message : null,
     busy: acts.busy,
     clear: acts.clear,
     unreachable: acts.unreachable,
@@ -72,10 +74,14 @@ export function useDozen(bowId: string, wanted: string | null) {
           answer(api.POST('/api/dozens/{id}/entries', { params: { path: { id: dozenId } }, body: { ...entry, id } })),
         entry.kind === 'tick' ? ticked(dozenId, entry.number!, entry.word!) : undefined,
       ),
+    /** Weights of a table, looked at before: those that were asked about are kept too. */
     weights: (dozenId: string, kind: string, text: string) =>
       act(`weights ${kind} ${text}`, (id) =>
         answer(
-          api.POST('/api/dozens/{id}/weights', { params: { path: { id: dozenId } }, body: { id, class: kind, text } }),
+          api.POST('/api/dozens/{id}/weights', {
+            params: { path: { id: dozenId } },
+            body: { id, class: kind, text, sure: true },
+          }),
         ),
       ),
     withdraw: (dozenId: string, entryId: string) =>

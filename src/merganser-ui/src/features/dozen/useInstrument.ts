@@ -8,7 +8,8 @@ export interface InstrumentEvent {
   unit: string;
   stable: boolean;
   take: number | null;
-  waitsForEmpty: boolean;
+  /** What is known of the pan; null for an instrument without one. */
+  pan: 'unknown' | 'free' | 'taken' | null;
   why: string | null;
   simulated: boolean;
 }

@@ -1,5 +1,6 @@
 import { useId, useState } from 'react';
 import { Key } from '../../../parts/Buttons';
+import { FileText } from '../../../parts/FileText';
 import { Fold } from '../../../parts/Fold';
 import { Fault } from '../../../parts/Note';
 import type { Paper, ShotSet } from '../paperTypes';
@@ -47,19 +48,7 @@ export function HitsTable({ paper, set, work, onTaken }: Props) {
           onChange={(event) => setText(event.target.value)}
           data-owns-keys
         />
-        <label className={s.file}>
-          or a file:{' '}
-          <input
-            type="file"
-            accept=".csv,text/csv,text/plain"
-            aria-label="Table of hits as a file"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) void file.text().then(setText);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <FileText label="Table of hits as a file" onText={setText} />
         {faults.slice(0, MOST).map((fault) => (
           <Fault key={fault}>{fault}</Fault>
         ))}
