@@ -71,6 +71,10 @@ public static class Assembly
             AssemblyCode.Bare,
         };
 
+    /// <summary>Steps that a repair asks for again, with its own test of the nock's turn (trade practice).</summary>
+    public static IReadOnlySet<AssemblyCode> AfterRepair { get; } =
+        new HashSet<AssemblyCode> { AssemblyCode.Weigh, AssemblyCode.Verify };
+
     /// <summary>A step's word, as in the tables and in actions.</summary>
     public static string CodeOf(AssemblyCode step) => Codes.Of(step);
 

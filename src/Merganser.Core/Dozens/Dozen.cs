@@ -135,14 +135,10 @@ public sealed class Dozen
     /// <summary>
     /// What an arrow has besides the classes that are weighed, by the catalogue, grains; with its glue.
     /// </summary>
-    internal double NotWeighed
-    {
-        get
-        {
-            var names = Classes.Select(c => c.Name).ToHashSet();
-            return Arrow.Masses().Where(m => !names.Contains(m.Name)).Sum(m => m.Grains);
-        }
-    }
+    internal double NotWeighed => Rest.Sum(m => m.Grains);
+
+    /// <summary>The same, mass by mass.</summary>
+    internal IEnumerable<PlacedMass> Rest => Arrow.Masses().Where(m => Classes.All(c => c.Name != m.Name));
 
     /// <summary>Numbers of an arrow's pieces of a class in the last match; none without either of them.</summary>
     internal IReadOnlyList<int> PiecesOf(int number, string name)
@@ -182,15 +178,41 @@ public sealed class Dozen
         return NoteOf(number, ArrowNote.Retired) is { } why ? new Verbatim(why) : null;
     }
 
+    /// <summary>Since when an arrow is out of use; null for one in use.</summary>
+    public DateTimeOffset? RetiredSince(int number)
+    {
+        var shafts = PiecesOf(number, ShaftClass);
+        return WhyRetired(number) is null
+            ? null
+            : Events
+                .LastOrDefault(e =>
+                    (e.Act is ShaftInspected found && shafts.Contains(found.Shaft))
+                    || (e.Act is ArrowNoted { What: ArrowNote.Retired } note && note.Arrow == number)
+                )
+                ?.At;
+    }
+
     /// <summary>What was written last on an arrow of this match; null for nothing.</summary>
     public string? NoteOf(int number, ArrowNote what) =>
         SinceBuilt(number)
+            .Where(e => what is not (ArrowNote.Nock or ArrowNote.Paper) || e.Order > RepairOf(number))
             .Select(e => e.Act)
             .OfType<ArrowNoted>()
             .LastOrDefault(n => n.Arrow == number && n.What == what)
             is { Words: { Length: > 0 } words }
             ? words
             : null;
+
+    /// <summary>
+    /// The order of an arrow's last repair: what was weighed, turned and verified before it does not count any more.
+    /// </summary>
+    internal int RepairOf(int number) =>
+        SinceBuilt(number)
+            .LastOrDefault(e =>
+                e.Act is ArrowNoted { What: ArrowNote.Repaired, Words.Length: > 0 } repair && repair.Arrow == number
+            )
+            ?.Order
+        ?? 0;
 
     /// <summary>A match that was sought stands only when nothing was entered meanwhile.</summary>
     /// <param name="sought">The dozen as it was when the search began.</param>

@@ -39,6 +39,12 @@ public abstract record DozenAct;
 /// <param name="Source">Typed or from the scale.</param>
 public sealed record ScaleChecked(ScaleCheck Check, string? Source) : DozenAct;
 
+/// <summary>The dozen got another name.</summary>
+public sealed record DozenRenamed(string Name) : DozenAct;
+
+/// <summary>The dozen was put away, or taken out again.</summary>
+public sealed record DozenArchived(bool Archived) : DozenAct;
+
 /// <summary>A piece was weighed; a number once more is the same piece again, and its last weight counts.</summary>
 /// <param name="Class">Its class.</param>
 /// <param name="Number">Its number in the class, 1 to 999.</param>
@@ -61,6 +67,9 @@ public sealed record SpineMeasured(int Shaft, double Inches) : ShaftAct(Shaft);
 
 /// <summary>The mark of the stiff side.</summary>
 public sealed record StiffSideMarked(int Shaft, string? Mark) : ShaftAct(Shaft);
+
+/// <summary>The insert of the same number is glued in: the two are one piece from now on.</summary>
+public sealed record InsertGlued(int Shaft) : ShaftAct(Shaft);
 
 /// <summary>What looking it over found.</summary>
 public sealed record ShaftInspected(int Shaft, ShaftFinding Finding) : ShaftAct(Shaft);
@@ -100,6 +109,12 @@ public enum ArrowNote
 
     /// <summary>Why it is out of use; empty words bring it back.</summary>
     Retired,
+
+    /// <summary>What was renewed: it is weighed, turned and verified again.</summary>
+    Repaired,
+
+    /// <summary>Why it is for practice only; empty words take it back into the quiver.</summary>
+    Practice,
 
     /// <summary>It stays as it is when the rest is matched again; empty words let it go.</summary>
     Locked,

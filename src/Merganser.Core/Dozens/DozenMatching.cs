@@ -23,6 +23,15 @@ public static class DozenMatching
 {
     private const string InsertClass = "Insert";
 
+    /// <summary>Pairs of a match that are glued and were not said to be before.</summary>
+    public static IReadOnlyList<InsertGlued> NewlyGlued(Dozen dozen, MatchOptions options) =>
+        [
+            .. options
+                .GluedShafts.Distinct()
+                .Where(n => n is >= 1 and <= DozenReading.MostPieces && dozen.Shaft(n) is not { Glued: true })
+                .Select(n => new InsertGlued(n)),
+        ];
+
     /// <summary>
     /// Finds the best assignment of what is weighed. Arrows that were begun, or locked, stay as they are and count with
     /// what they weigh; only loose pieces go into the rest.
@@ -38,7 +47,11 @@ public static class DozenMatching
             throw new RefusedException("begun", new ArrowsBegun(kept));
         }
 
-        options = options with { GluedShafts = [.. options.GluedShafts.Distinct()] };
+        int[] glued =
+        [
+            .. options.GluedShafts.Concat(dozen.Shafts.Where(s => s.Glued).Select(s => s.Number)).Distinct(),
+        ];
+        options = options with { GluedShafts = glued };
         var shafts = dozen.Classes.FirstOrDefault(c => c.Name == Dozen.ShaftClass);
         var usable = shafts is null ? [] : SoundShafts(dozen, Loose(dozen, shafts, kept), free, options);
         // Shafts first, then inserts: pairs that are glued are named by the first two classes.
@@ -61,7 +74,7 @@ public static class DozenMatching
             Glued(options, classes),
             [.. kept.Where(n => dozen.WhyRetired(n) is null).Select(n => WeightOf(dozen, n))]
         );
-        var found = Matcher.Find(problem, cancel: cancel);
+        var found = TieBreak.Of(problem, Matcher.Find(problem, cancel: cancel), Effects(dozen, classes));
         var rest = new Queue<(IReadOnlyList<IReadOnlyList<int>> Pieces, int Total)>(
             found.Pieces.Select(places => Numbers(places, classes)).Zip(found.Totals)
         );
@@ -82,6 +95,21 @@ public static class DozenMatching
             kept.Count == 0 ? null : kept
         );
     }
+
+    private static PieceEffects Effects(Dozen dozen, Usable[] classes)
+    {
+        var masses = dozen.Arrow.Masses();
+        var shafts = classes[0].Class.Name == Dozen.ShaftClass;
+        return new PieceEffects(
+            [.. classes.Select(u => masses.FirstOrDefault(m => m.Name == u.Class.Name)?.Position ?? 0)],
+            dozen.NotWeighed,
+            dozen.Rest.Sum(m => m.Grains * m.Position),
+            [.. classes[0].Pieces.Select(p => shafts ? CrookednessOf(dozen, p) : 0)]
+        );
+    }
+
+    private static double CrookednessOf(Dozen dozen, Piece shaft) =>
+        dozen.Shaft(shaft.Number)?.Crookedness ?? SpunShaft.NotSpun;
 
     /// <summary>A class without the pieces of arrows that stay.</summary>
     private static PieceClass Loose(Dozen dozen, PieceClass pieces, IReadOnlyList<int> kept)
@@ -138,10 +166,11 @@ public static class DozenMatching
             return bySpine[from..(from + count)];
         }
 
-        return options.Straightest && sound.Length > count ? [.. sound.OrderBy(Crookedness).Take(count)] : sound;
+        return options.Straightest && sound.Length > count
+            ? [.. sound.OrderBy(p => CrookednessOf(dozen, p)).Take(count)]
+            : sound;
 
         double? Spine(Piece piece) => dozen.Shaft(piece.Number)?.Spine;
-        double Crookedness(Piece piece) => dozen.Shaft(piece.Number)?.Crookedness ?? SpunShaft.NotSpun;
     }
 
     private static (int, int)[] Glued(MatchOptions options, Usable[] classes) =>

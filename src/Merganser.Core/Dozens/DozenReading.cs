@@ -4,44 +4,6 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Dozens;
 
-/// <summary>
-/// An entry as sent: what was weighed, spun, ticked or found. A piece without a number gets the first that is free.
-/// </summary>
-/// <param name="Id">Client-made id.</param>
-/// <param name="Kind">check, piece, spin, tick or made.</param>
-/// <param name="Class">The class of a piece.</param>
-/// <param name="Number">Number of the piece, shaft or arrow.</param>
-/// <param name="Value">A measured value as typed.</param>
-/// <param name="Second">The check weight's nominal as typed.</param>
-/// <param name="Word">The source, what was spun, the step or what was made.</param>
-/// <param name="Note">A grade, a finding, or words of the person.</param>
-/// <param name="Sure">True for a weight that is kept although it is far from what its class weighs.</param>
-/// <param name="Again">True for a piece that is weighed again: its new weight stands in place of the old one.</param>
-public sealed record EntryInput(
-    string? Id,
-    string Kind,
-    string? Class = null,
-    int? Number = null,
-    string? Value = null,
-    string? Second = null,
-    string? Word = null,
-    string? Note = null,
-    bool Sure = false,
-    bool Again = false
-);
-
-/// <summary>A nock shot as typed: the tail from the point's hole, or in words.</summary>
-public sealed record NockShotInput(
-    string? Id,
-    int Number,
-    int Turn,
-    bool Fletched,
-    string? Right,
-    string? Up,
-    ShooterWords? Words = null,
-    string? Distance = null
-);
-
 /// <summary>Reads what was typed for a dozen; every problem is told at once.</summary>
 public static class DozenReading
 {
@@ -164,6 +126,7 @@ public static class DozenReading
             ["spin"] = (_, input, fields) => Spin(input, fields),
             ["tick"] = (_, input, fields) => Tick(input, fields),
             ["made"] = (_, input, fields) => Made(input, fields),
+            ["plan"] = (_, input, fields) => Planned(input, fields),
         };
 
     private static ScaleChecked? Check(EntryInput input, FieldReader fields)
@@ -229,6 +192,8 @@ public static class DozenReading
                 return new RunOutGraded(shaft, grade);
             case "inspection" when Word<ShaftFinding>(input.Note, fields) is { } finding:
                 return new ShaftInspected(shaft, finding);
+            case "glued":
+                return new InsertGlued(shaft);
             case "index":
                 return new StiffSideMarked(shaft, input.Note?.Trim());
             case not ("grade" or "inspection"):
@@ -266,6 +231,17 @@ public static class DozenReading
                 fields.Check(what is not null, "word", "unknown-word", DozenSays.WhatIsMade);
                 return what is { } note ? new ArrowNoted(arrow, note, input.Note?.Trim() ?? "") : null;
         }
+    }
+
+    private static DozenAct? Planned(EntryInput input, FieldReader fields)
+    {
+        fields.Check(input.Word is "name" or "archived", "word", "unknown-word", new UseOneOf(["name", "archived"]));
+        return input.Word switch
+        {
+            "name" when fields.Name("note", input.Note) is var name => new DozenRenamed(name),
+            "archived" => new DozenArchived(!string.IsNullOrWhiteSpace(input.Note)),
+            _ => null,
+        };
     }
 
     private static T? Word<T>(string? text, FieldReader fields)

@@ -35,7 +35,7 @@ public sealed record HeadPlan(
     public static HeadPlan Of(Dozen dozen)
     {
         var pieces = dozen.Heads.Pieces;
-        var use = dozen.Tray.Where(t => !t.Retired).ToArray();
+        var use = dozen.Tray.Where(t => !t.Retired && t.Practice is null).ToArray();
         var wanted = Math.Min(Most, Math.Min(use.Length, pieces.Count));
         if (wanted < 2)
         {

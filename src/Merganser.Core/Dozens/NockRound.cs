@@ -124,7 +124,7 @@ public sealed record NockRound(
     private static IEnumerable<(string Id, NockShot Shot)> ShotsOf(Dozen dozen, int number) =>
         from done in dozen.Events
         let marked = done.Act as NockShotMarked
-        where marked?.Arrow == number
+        where marked?.Arrow == number && done.Order > dozen.RepairOf(number)
         select (done.Id, marked.Shot);
 
     private static NockArrow ArrowOf(Dozen dozen, int number, double distance) =>

@@ -61,15 +61,20 @@ public sealed record PieceClass(string Name, int PerArrow, int Needed, int Wante
 /// <param name="Spine">Inches, by the standard's span and load.</param>
 /// <param name="IndexMark">The mark of the stiff side.</param>
 /// <param name="Finding">What looking it over found last.</param>
+/// <param name="GluedId">The entry that says that its insert is glued in; null for a loose one.</param>
 public sealed record SpunShaft(
     int Number,
     double? RunOut,
     SpinGrade? Grade,
     double? Spine,
     string? IndexMark,
-    ShaftFinding? Finding
+    ShaftFinding? Finding,
+    string? GluedId = null
 )
 {
+    /// <summary>True for a shaft whose insert is glued in.</summary>
+    public bool Glued => GluedId is not null;
+
     /// <summary>
     /// Where a shaft that was not spun stands among the others, inches (trade-like guess, no source).
     /// </summary>
@@ -99,21 +104,21 @@ public sealed record SpunShaft(
     public static IReadOnlyList<SpunShaft> All(IReadOnlyList<DozenEvent> events) =>
         [
             .. events
-                .Select(e => e.Act)
-                .OfType<ShaftAct>()
-                .GroupBy(a => a.Shaft)
+                .Where(e => e.Act is ShaftAct)
+                .GroupBy(e => ((ShaftAct)e.Act).Shaft)
                 .OrderBy(g => g.Key)
                 .Select(g => g.Aggregate(new SpunShaft(g.Key, null, null, null, null, null), With)),
         ];
 
-    private static SpunShaft With(SpunShaft shaft, ShaftAct found) =>
-        found switch
+    private static SpunShaft With(SpunShaft shaft, DozenEvent found) =>
+        found.Act switch
         {
             RunOutMeasured(_, var inches) => shaft with { RunOut = inches },
             RunOutGraded(_, var grade) => shaft with { Grade = grade },
             SpineMeasured(_, var inches) => shaft with { Spine = inches },
             StiffSideMarked(_, var mark) => shaft with { IndexMark = mark },
             ShaftInspected(_, var finding) => shaft with { Finding = finding },
+            InsertGlued => shaft with { GluedId = found.Id },
             _ => shaft,
         };
 }

@@ -23,6 +23,9 @@ namespace Merganser.Core.Dozens;
 /// <param name="TickIds">Steps that are done, with the events that say so.</param>
 /// <param name="Stays">True for one that another match leaves as it is: begun, or locked.</param>
 /// <param name="Locked">True for one that was locked by hand.</param>
+/// <param name="Practice">Why it is for practice only; null for one that is not.</param>
+/// <param name="Repaired">What was renewed last; null for one that was not repaired.</param>
+/// <param name="RetiredSince">Since when it is out of use; null for one in use.</param>
 public sealed record TrayArrow(
     int Number,
     IReadOnlyDictionary<string, IReadOnlyList<int>> Pieces,
@@ -41,7 +44,10 @@ public sealed record TrayArrow(
     Message? RetiredWhy,
     IReadOnlyDictionary<string, string> TickIds,
     bool Stays,
-    bool Locked
+    bool Locked,
+    string? Practice,
+    string? Repaired,
+    DateTimeOffset? RetiredSince
 )
 {
     /// <summary>True for one that is never shot.</summary>
@@ -68,6 +74,7 @@ public sealed record TrayArrow(
         var names = dozen.Classes.Select(c => c.Name).ToArray();
         var acts = dozen
             .SinceBuilt(number)
+            .Where(e => e.Order > dozen.RepairOf(number))
             .Select(e => e.Act)
             .OfType<ArrowAct>()
             .Where(a => a.Arrow == number)
@@ -94,16 +101,24 @@ public sealed record TrayArrow(
             dozen.WhyRetired(number),
             ticks.ToDictionary(t => Assembly.CodeOf(t.Key), t => t.Value),
             dozen.IsBegun(number),
-            dozen.NoteOf(number, ArrowNote.Locked) is not null
+            dozen.NoteOf(number, ArrowNote.Locked) is not null,
+            dozen.NoteOf(number, ArrowNote.Practice),
+            dozen.NoteOf(number, ArrowNote.Repaired),
+            dozen.RetiredSince(number)
         );
     }
 
     private static Dictionary<AssemblyCode, string> Ticks(Dozen dozen, int number)
     {
         Dictionary<AssemblyCode, string> ticks = [];
+        var (repair, again) = (dozen.RepairOf(number), Assembly.AfterRepair);
         foreach (var done in dozen.SinceBuilt(number))
         {
-            if (done.Act is StepDone tick && tick.Arrow == number)
+            if (
+                done.Act is StepDone tick
+                && tick.Arrow == number
+                && (done.Order > repair || !again.Contains(tick.Step))
+            )
             {
                 ticks[tick.Step] = done.Id;
             }

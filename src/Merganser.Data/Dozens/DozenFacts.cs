@@ -8,7 +8,7 @@ using Merganser.Core.Paper;
 namespace Merganser.Data;
 
 /// <summary>A dozen's act as its row keeps it; which fields are set depends on the kind.</summary>
-/// <param name="Kind">check, piece, spin, match, tick, made, nockShot.</param>
+/// <param name="Kind">check, piece, spin, match, tick, made, nockShot, plan.</param>
 /// <param name="Class">The class of a piece.</param>
 /// <param name="Number">Number of the piece, shaft or arrow.</param>
 /// <param name="Value">A measured value in the trade unit.</param>
@@ -62,6 +62,9 @@ internal sealed record DozenFacts(
                 Word: "inspection",
                 Note: Codes.Of(finding)
             ),
+            InsertGlued(var shaft) => new("spin", Number: shaft, Word: "glued"),
+            DozenRenamed(var name) => new("plan", Word: "name", Note: name),
+            DozenArchived(var archived) => new("plan", Word: "archived", Value: archived ? 1 : 0),
             PiecesMatched(var result, var kept) => new("match", Match: result, Kept: kept),
             StepDone(var arrow, var step) => new("tick", Number: arrow, Word: Codes.Of(step)),
             ArrowWeighed(var arrow, var grains) => new("made", Number: arrow, Value: grains, Word: "built"),
@@ -90,6 +93,9 @@ internal sealed record DozenFacts(
             ("spin", "spine") => new SpineMeasured(Of(Number), Of(Value)),
             ("spin", "index") => new StiffSideMarked(Of(Number), Note),
             ("spin", "inspection") => new ShaftInspected(Of(Number), FactsJson.Enum<ShaftFinding>(Of(Note))),
+            ("spin", "glued") => new InsertGlued(Of(Number)),
+            ("plan", "name") => new DozenRenamed(Of(Note)),
+            ("plan", "archived") => new DozenArchived(Of(Value) > 0),
             ("match", _) => new PiecesMatched(Of(Match), Kept),
             ("tick", _) => new StepDone(Of(Number), FactsJson.Enum<AssemblyCode>(Of(Word))),
             ("made", "built") => new ArrowWeighed(Of(Number), Of(Value)),

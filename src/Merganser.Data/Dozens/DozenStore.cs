@@ -10,16 +10,28 @@ public sealed record DozenRow(
     DozenPlan Plan,
     DateTimeOffset StartedAt,
     IReadOnlyList<DozenEvent> Events
-);
+)
+{
+    /// <summary>True for one that was put away.</summary>
+    public bool Archived => Events.Select(e => e.Act).OfType<DozenArchived>().LastOrDefault() is { Archived: true };
+}
 
 /// <summary>A dozen in a line: what stands in a list of them.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Name">As it is called now.</param>
+/// <param name="Arrows">How many it is to have.</param>
+/// <param name="ArrowName">The arrow that it is built to.</param>
+/// <param name="ArrowVersion">Which version of that.</param>
+/// <param name="StartedAt">When it was begun.</param>
+/// <param name="Archived">True for one that was put away.</param>
 public sealed record DozenLine(
     string Id,
     string Name,
     int Arrows,
     string ArrowName,
     int ArrowVersion,
-    DateTimeOffset StartedAt
+    DateTimeOffset StartedAt,
+    bool Archived
 );
 
 public sealed class DozenStore(Database database, TimeProvider clock)
@@ -32,9 +44,18 @@ public sealed class DozenStore(Database database, TimeProvider clock)
         database.Read(sql =>
             database.Unreadable.Each(
                 "dozen",
-                sql.Query<(string Id, string Plan, string ArrowName, int ArrowVersion, string At)>(
-                        """
-                        SELECT d.id, d.plan, v.typed ->> 'name', v.number, d.started_at
+                sql.Query<(
+                    string Id,
+                    string Plan,
+                    string ArrowName,
+                    int ArrowVersion,
+                    string At,
+                    string? Name,
+                    double? Archived
+                )>(
+                        $"""
+                        SELECT d.id, d.plan, v.typed ->> 'name', v.number, d.started_at,
+                        {LastOf("name", "note")}, {LastOf("archived", "value")}
                         FROM dozen d JOIN arrow_version v ON v.id = d.arrow_version_id
                         WHERE d.bow_id = @bowId AND (@before IS NULL OR (d.started_at, d.rowid) < (
                           SELECT e.started_at, e.rowid FROM dozen e WHERE e.id = @before))
@@ -54,22 +75,31 @@ public sealed class DozenStore(Database database, TimeProvider clock)
                     var plan = Kept.Read<DozenPlan>(row.Plan);
                     return new DozenLine(
                         row.Id,
-                        plan.Name,
+                        row.Name ?? plan.Name,
                         plan.Arrows,
                         row.ArrowName,
                         row.ArrowVersion,
-                        Stamp.Read(row.At)
+                        Stamp.Read(row.At),
+                        row.Archived > 0
                     );
                 }
             )
         );
 
-    /// <summary>The dozen that was started last and can be read, or null.</summary>
+    /// <summary>What a dozen was last said to be, in SQL.</summary>
+    private static string LastOf(string word, string field) =>
+        $"""
+            (SELECT e.facts ->> '{field}' FROM dozen_entry e WHERE e.dozen_id = d.id AND e.kind = 'plan'
+            AND e.facts ->> 'word' = '{word}' AND e.id NOT IN (SELECT entry_id FROM withdrawn)
+            ORDER BY e.ordinal DESC LIMIT 1)
+            """;
+
+    /// <summary>The dozen that was started last, is not put away and can be read, or null.</summary>
     public DozenRow? Newest(string bowId) =>
         database.Read(sql =>
         {
             var ids = sql.Query<string>(
-                    "SELECT id FROM dozen WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT @MostPassedOver",
+                    $"SELECT d.id FROM dozen d WHERE d.bow_id = @bowId AND coalesce({LastOf("archived", "value")}, 0) = 0 ORDER BY d.started_at DESC, d.rowid DESC LIMIT @MostPassedOver",
                     new { bowId, Unreadable.MostPassedOver }
                 )
                 .ToArray();
@@ -168,14 +198,10 @@ public sealed class DozenStore(Database database, TimeProvider clock)
                 "SELECT id, ordinal, facts, at FROM dozen_entry WHERE dozen_id = @id AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal",
                 new { id }
             )
-            .Select(e => new DozenEvent(e.Id, e.Ordinal, Stamp.Read(e.At), Kept.Read<DozenFacts>(e.Facts).Act()));
-        return new DozenRow(
-            id,
-            row.BowId,
-            row.Version,
-            Kept.Read<DozenPlan>(row.Plan),
-            Stamp.Read(row.At),
-            [.. entries]
-        );
+            .Select(e => new DozenEvent(e.Id, e.Ordinal, Stamp.Read(e.At), Kept.Read<DozenFacts>(e.Facts).Act()))
+            .ToArray();
+        var plan = Kept.Read<DozenPlan>(row.Plan);
+        var name = entries.Select(e => e.Act).OfType<DozenRenamed>().LastOrDefault()?.Name ?? plan.Name;
+        return new DozenRow(id, row.BowId, row.Version, plan with { Name = name }, Stamp.Read(row.At), entries);
     }
 }

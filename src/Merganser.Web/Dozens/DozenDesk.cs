@@ -31,7 +31,8 @@ public sealed record DozenView(
     string? LastEntryId,
     Message? Changed,
     Next Next,
-    Message State
+    Message State,
+    bool Archived
 );
 
 /// <summary>Brings a dozen's row together with its arrow and its bow.</summary>
@@ -73,7 +74,8 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
             row.Events.LastOrDefault()?.Id,
             newer is null ? null : new NewerVersion(version.Typed.Name, newer.Number, version.Number),
             Unsound.Guard(owner.Unsound, DozenNext.Of(dozen), mayGoOn: true),
-            DozenNext.Stands(dozen)
+            DozenNext.Stands(dozen),
+            row.Archived
         );
     }
 

@@ -109,7 +109,7 @@ public static class DozenEndpoints
                 row =>
                 {
                     desk.Of(row).CheckUnchanged(sought);
-                    return [(act, found)];
+                    return Numbered(act, [found, .. DozenMatching.NewlyGlued(sought, options)]);
                 }
             )
         );

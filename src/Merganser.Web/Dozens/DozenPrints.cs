@@ -24,8 +24,14 @@ public static class DozenPrints
         );
         page.Y += 40;
         var use = dozen.Tray.Where(a => !a.Retired).ToArray();
-        foreach (var arrow in use.Take(44))
+        foreach (var arrow in use)
         {
+            if (page.Y > PrintedPage.Height - PrintedPage.Margin)
+            {
+                page.Next();
+                page.Y += 14;
+            }
+
             page.Box(PrintedPage.Margin, page.Y);
             page.Text($"Arrow {arrow.Number}", PrintedPage.Margin + 16, page.Y, 10, true);
             page.Text(Pieces(arrow), PrintedPage.Margin + 80, page.Y, 10, width: 340);
@@ -39,11 +45,6 @@ public static class DozenPrints
             page.Y += 16;
         }
 
-        if (use.Length > 44)
-        {
-            page.Text($"and {use.Length - 44} more: see the CSV.", PrintedPage.Margin, page.Y);
-        }
-
         return page.Finish();
     }
 
@@ -53,8 +54,15 @@ public static class DozenPrints
         const int columns = 3;
         using var page = new PrintedPage($"Labels, {dozen.Name}", dozen.StartedAt);
         var width = (PrintedPage.Width - (2 * PrintedPage.Margin)) / columns;
-        foreach (var (place, arrow) in dozen.Tray.Where(a => !a.Retired).Take(columns * 20).Index())
+        const int onPage = columns * 20;
+        foreach (var (count, arrow) in dozen.Tray.Where(a => !a.Retired).Index())
         {
+            if (count > 0 && count % onPage == 0)
+            {
+                page.Next();
+            }
+
+            var place = count % onPage;
             var x = PrintedPage.Margin + (place % columns * width);
             var y = PrintedPage.Margin + (place / columns * 38);
             page.Text($"{arrow.Number}", x, y + 14, 18, true);
@@ -90,6 +98,10 @@ public static class DozenPrints
             "glue and wrap gr",
             "nock",
             "note",
+            "practice only",
+            "repaired",
+            "retired why",
+            "retired on",
         ];
         return CsvText.Of(dozen.Tray.Select(a => Cells(a, speaker)).Prepend(header));
     }
@@ -108,8 +120,14 @@ public static class DozenPrints
             Fixed(arrow.Built, 1),
             Fixed(arrow.GlueAndWrap, 1),
             Own(arrow.NockMark),
-            Own(arrow.RetiredWhy ?? (arrow.Note is null ? null : new Verbatim(arrow.Note))),
+            Text(arrow.Note),
+            Text(arrow.Practice),
+            Text(arrow.Repaired),
+            Own(arrow.RetiredWhy),
+            arrow.RetiredSince is { } day ? day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) : "",
         ];
+
+        static string Text(string? words) => words is null ? "" : CsvText.Harmless(words);
 
         string Own(Message? words) => words is null ? "" : CsvText.Harmless(speaker.Say(words));
     }

@@ -14,7 +14,7 @@ public sealed class PrintedPage : IDisposable
 
     private readonly MemoryStream stream = new();
     private readonly SKDocument document;
-    private readonly SKCanvas canvas;
+    private SKCanvas canvas;
 
     /// <param name="title">The document's title.</param>
     /// <param name="made">When it was made.</param>
@@ -109,6 +109,14 @@ public sealed class PrintedPage : IDisposable
             Style = SKPaintStyle.Stroke,
         };
         canvas.DrawRect(x, y - size + 1, size, size, ink);
+    }
+
+    /// <summary>Goes on at the head of another page.</summary>
+    public void Next()
+    {
+        document.EndPage();
+        canvas = document.BeginPage(Width, Height);
+        Y = Margin;
     }
 
     /// <summary>The finished document.</summary>

@@ -112,10 +112,10 @@ public static class DozenWords
             DozenSays.OutOfUse => $"That arrow is out of use: it is not shot.",
             DozenSays.ClassNotWeighed => $"That class is not weighed for this dozen.",
             DozenSays.WhichShaft => $"Which shaft?",
-            DozenSays.WhatIsSpun => $"Run-out, grade, spine, index or inspection.",
+            DozenSays.WhatIsSpun => $"Run-out, grade, spine, index, glued or inspection.",
             DozenSays.WhichArrow => $"Which arrow?",
             DozenSays.WhichArrowAndStep => $"Which arrow, and which step?",
-            DozenSays.WhatIsMade => $"Built weight, balance, nock, paper, retired, locked or note.",
+            DozenSays.WhatIsMade => $"Built weight, balance, nock, paper, repaired, practice, retired, locked or note.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
 

@@ -2691,15 +2691,29 @@ export interface components {
         };
         /** @description A dozen in a line: what stands in a list of them. */
         DozenLine: {
+            /** @description Its id. */
             id: string;
+            /** @description As it is called now. */
             name: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many it is to have.
+             */
             arrows: number;
+            /** @description The arrow that it is built to. */
             arrowName: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Which version of that.
+             */
             arrowVersion: number;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When it was begun.
+             */
             startedAt: string;
+            /** @description True for one that was put away. */
+            archived: boolean;
         };
         /** @description A page of a bow's dozens in a line each, the newest first. */
         DozenPage: {
@@ -2758,6 +2772,7 @@ export interface components {
             changed: null | string;
             next: components["schemas"]["Next"];
             state: string;
+            archived: boolean;
         };
         /**
          * @description What may make arrows drift with distance.
@@ -2813,7 +2828,7 @@ export interface components {
         EntryInput: {
             /** @description Client-made id. */
             id: null | string;
-            /** @description check, piece, spin, tick or made. */
+            /** @description check, piece, spin, tick, made or plan. */
             kind: string;
             /** @description The class of a piece. */
             class?: null | string;
@@ -4879,6 +4894,10 @@ export interface components {
             /** @description The mark of the stiff side. */
             indexMark: null | string;
             finding: null | components["schemas"]["ShaftFinding"];
+            /** @description The entry that says that its insert is glued in; null for a loose one. */
+            gluedId?: null | string;
+            /** @description True for a shaft whose insert is glued in. */
+            glued: boolean;
             /** @description True for a shaft that is never assigned. */
             damaged: boolean;
             /** @description True for a shaft that is destroyed: no arrow is made of it, and one that was is never shot. */
@@ -5190,6 +5209,15 @@ export interface components {
             stays: boolean;
             /** @description True for one that was locked by hand. */
             locked: boolean;
+            /** @description Why it is for practice only; null for one that is not. */
+            practice: null | string;
+            /** @description What was renewed last; null for one that was not repaired. */
+            repaired: null | string;
+            /**
+             * Format: date-time
+             * @description Since when it is out of use; null for one in use.
+             */
+            retiredSince: null | string;
             /** @description True for one that is never shot. */
             retired: boolean;
         };

@@ -34,6 +34,7 @@ export function Field({
   onChange: (text: string) => void;
   quantity?: Quantity;
   onEnter?: () => void;
+  /** It gets the focus as it opens, what it holds selected. */
   autoFocus?: boolean;
   /** The first thing of its view: it gets the focus when nothing has it. */
   first?: boolean;
@@ -63,7 +64,11 @@ export function Field({
         name={name}
         value={shown}
         autoFocus={autoFocus}
-        onFocus={() => setRaw({ text: shown, value })}
+        onFocus={(event) => {
+          setRaw({ text: shown, value });
+          // It opened with a value: what is typed takes its place.
+          if (autoFocus) event.currentTarget.select();
+        }}
         onBlur={() => setRaw(null)}
         onChange={(event) => {
           const kept = keptText(event.target.value, quantity, units);

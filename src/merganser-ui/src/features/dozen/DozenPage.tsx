@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
@@ -9,12 +9,13 @@ import { useUndo } from '../../shell/useUndo';
 import { Empty } from '../../parts/Empty';
 import { Body, Main, Page } from '../../parts/Page';
 import { WayLink, Ways } from '../../parts/Ways';
+import { DozenTitle } from './DozenTitle';
 import { HeadsPane } from './HeadsPane';
 import { MatchPane } from './MatchPane';
 import { QuiverPane } from './QuiverPane';
 import { SpeedPane } from './SpeedPane';
 import { SpinPane } from './SpinPane';
-import { classesOf, sparesOf, StartDozen, type DozenForm } from './StartDozen';
+import { classesOf, copyOf, nameFor, sparesOf, StartDozen, type DozenForm } from './StartDozen';
 import { TrayPane } from './TrayPane';
 import { useDozen } from './useDozen';
 import { useEntryUndo } from './useEntryUndo';
@@ -65,7 +66,7 @@ export default function DozenPage() {
     (first
       ? {
           arrowVersionId: first.id,
-          name: first.typed.name,
+          name: nameFor(first.typed.name, work.lines),
           arrows: '12',
           spares: {},
           classes: classesOf(first.arrow),
@@ -119,7 +120,9 @@ export default function DozenPage() {
             ))}
           </Ways>
         )}
-        {starting && plan && <StartDozen form={plan} kept={kept} faults={work.faults} onChange={setPlanning} />}
+        {starting && plan && (
+          <StartDozen form={plan} kept={kept} lines={work.lines} faults={work.faults} onChange={setPlanning} />
+        )}
         {starting && !plan && (
           <Body>
             <Empty title="No arrow is kept yet">A dozen is built to a kept arrow: keep one first.</Empty>
@@ -127,17 +130,15 @@ export default function DozenPage() {
         )}
         {dozen && !starting && (
           <div className={s.body}>
-            <p className={s.title}>
-              <b>{dozen.name}</b> {dozen.plan.arrows} arrows to {dozen.arrowName}, version {dozen.arrowVersion}.{' '}
-              {dozen.changed && <em>{dozen.changed}</em>}{' '}
-              {work.lines
-                .filter((d) => d.id !== dozen.id)
-                .map((d) => (
-                  <Link key={d.id} to={`?dozen=${d.id}&way=${way}`}>
-                    {d.name}, {d.arrows} arrows
-                  </Link>
-                ))}
-            </p>
+            <DozenTitle
+              key={dozen.id}
+              dozen={dozen}
+              way={way}
+              lines={work.lines}
+              faults={work.faults}
+              enter={enter}
+              onCopy={() => setPlanning(copyOf(dozen, work.lines, kept))}
+            />
             {way === 'weigh' && (
               <WeighPane
                 key={dozen.id}

@@ -24,6 +24,7 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const match = dozen.match;
   const stay = dozen.tray.filter((arrow) => arrow.stays).map((arrow) => arrow.number);
   const rest = stay.length > 0;
+  const gluedAlready = dozen.shafts.filter((shaft) => shaft.glued);
   const nothingLoose = rest && stay.length === dozen.tray.length;
   const go = () =>
     void work.match(dozen.id, {
@@ -56,6 +57,21 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
           onChange={setGlued}
           hint="numbers; insert 3 sits in shaft 3"
         />
+        {gluedAlready.length > 0 && (
+          <p className={l.row} data-testid="glued">
+            Glued, and one piece from now on:
+            {gluedAlready.map((shaft) => (
+              <Plain
+                key={shaft.number}
+                disabled={work.busy}
+                aria-label={`Take back that shaft ${shaft.number} is glued`}
+                onClick={() => void work.withdraw(dozen.id, shaft.gluedId!)}
+              >
+                {shaft.number} <small>back</small>
+              </Plain>
+            ))}
+          </p>
+        )}
         <div className={l.row}>
           <Key disabled={work.busy || nothingLoose} onClick={go} data-testid="match">
             {work.busy ? 'Matching …' : rest ? 'Match the rest again' : 'Match the pieces'}

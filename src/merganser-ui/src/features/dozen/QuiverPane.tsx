@@ -1,6 +1,7 @@
 import { number, signed } from '../../units/units';
 import { Body } from '../../parts/Page';
 import { Scroller, Table, differs } from '../../parts/Table';
+import { RetiredArrows } from './RetiredArrows';
 import type { Dozen } from './useDozen';
 import w from '../../parts/words.module.css';
 
@@ -10,7 +11,11 @@ const NOT_SPUN = 0.003;
 export function QuiverPane({ dozen }: { dozen: Dozen }) {
   const shaftOf = (a: Dozen['tray'][number]) => dozen.shafts.find((s) => s.number === a.pieces.Shaft?.[0]);
   const runOut = (a: Dozen['tray'][number]) => shaftOf(a)?.crookedness ?? NOT_SPUN;
-  const sorted = dozen.tray.filter((a) => !a.retired).toSorted((a, b) => runOut(a) - runOut(b));
+  const practice = (a: Dozen['tray'][number]) => (a.practice === null ? 0 : 1);
+  const sorted = dozen.tray
+    .filter((a) => !a.retired)
+    .toSorted((a, b) => practice(a) - practice(b) || runOut(a) - runOut(b));
+  const first = new Set(sorted.filter((a) => a.practice === null).slice(0, 5));
   return (
     <Body>
       <h2>The five that spin best go first</h2>
@@ -30,13 +35,13 @@ export function QuiverPane({ dozen }: { dozen: Dozen }) {
             </tr>
           </thead>
           <tbody>
-            {sorted.map((a, i) => {
+            {sorted.map((a) => {
               const shaft = shaftOf(a);
               return (
-                <tr key={a.number} className={i < 5 ? differs : undefined}>
+                <tr key={a.number} className={first.has(a) ? differs : undefined}>
                   <th scope="row">
                     Arrow {a.number}
-                    {i < 5 && ', quiver'}
+                    {first.has(a) && ', quiver'}
                   </th>
                   <td>{shaft?.runOut ? number(shaft.runOut, 4) : (shaft?.grade ?? 'not spun')}</td>
                   <td>{shaft?.indexMark}</td>
@@ -46,14 +51,15 @@ export function QuiverPane({ dozen }: { dozen: Dozen }) {
                   <td>{number(a.builtFrontOfCenter ?? a.frontOfCenter, 1)}</td>
                   <td>{a.nockMark}</td>
                   <td>{a.paper}</td>
-                  <td>{a.state}</td>
-                  <td>{a.note}</td>
+                  <td>{a.practice === null ? a.state : 'practice only'}</td>
+                  <td>{[a.practice, a.repaired && `renewed: ${a.repaired}`, a.note].filter(Boolean).join('; ')}</td>
                 </tr>
               );
             })}
           </tbody>
         </Table>
       </Scroller>
+      <RetiredArrows dozen={dozen} />
       {sorted.length === 0 && <p className={w.muted}>No arrow yet: match the pieces first.</p>}
     </Body>
   );

@@ -16,7 +16,9 @@ const grades = ['good', 'fair', 'poor'];
 export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const weighed = dozen.classes.find((c) => c.name === 'Shaft')?.pieces.map((p) => p.number) ?? [];
   const numbers =
-    weighed.length > 0 ? weighed : Array.from({ length: dozen.plan.arrows + dozen.plan.spare }, (_, i) => i + 1);
+    weighed.length > 0
+      ? weighed
+      : Array.from({ length: dozen.plan.arrows + (dozen.plan.spares?.Shaft ?? dozen.plan.spare) }, (_, i) => i + 1);
   const [at, setAt] = useState(numbers[0] ?? 1);
   const [runOut, setRunOut] = useState<string | null>(null);
   const [spine, setSpine] = useState<string | null>(null);

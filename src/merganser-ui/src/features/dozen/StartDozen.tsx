@@ -27,6 +27,33 @@ export function classesOf(arrow: Schemas['Arrow']): string[] {
   ];
 }
 
+type Line = Schemas['DozenLine'];
+
+/** A name that no other dozen has: several dozens are built to one arrow. */
+export function nameFor(name: string, lines: Line[]): string {
+  const taken = new Set(lines.map((line) => line.name));
+  for (let n = 1; ; n++) {
+    const other = n === 1 ? name : `${name} ${n}`;
+    if (!taken.has(other)) return other;
+  }
+}
+
+/** The plan of a dozen once more, to the version of its arrow that is kept now. */
+export function copyOf(dozen: Schemas['DozenView'], lines: Line[], kept: Schemas['ArrowRow'][]): DozenForm | null {
+  const arrow = (kept.find((a) => a.kept!.typed.name === dozen.arrowName) ?? kept[0])?.kept;
+  if (!arrow) return null;
+  const { plan } = dozen;
+  const has = classesOf(arrow.arrow);
+  return {
+    arrowVersionId: arrow.id,
+    name: nameFor(dozen.name, lines),
+    arrows: String(plan.arrows),
+    spares: Object.fromEntries(plan.classes.map((c) => [c, String(plan.spares?.[c] ?? plan.spare)])),
+    classes: plan.classes.filter((c) => has.includes(c)),
+    vanesInSets: plan.vanesInSets,
+  };
+}
+
 /** Spare pieces as numbers; what is no number is refused where it stands. */
 export const sparesOf = ({ classes, spares }: DozenForm): Record<string, number> =>
   Object.fromEntries(classes.filter((c) => spares[c]?.trim()).map((c) => [c, wholeOf(spares[c]!)]));
@@ -37,11 +64,13 @@ const wholeOf = (text: string): number => (/^\s*\d{1,6}\s*$/.test(text) ? Number
 interface Props {
   form: DozenForm;
   kept: Schemas['ArrowRow'][];
+  /** The dozens that there are. */
+  lines: Line[];
   faults: Record<string, string[]>;
   onChange: (form: DozenForm) => void;
 }
 
-export function StartDozen({ form, kept, faults, onChange }: Props) {
+export function StartDozen({ form, kept, lines, faults, onChange }: Props) {
   const arrow = kept.find((a) => a.kept!.id === form.arrowVersionId)?.kept!.arrow;
   return (
     <div className={panes.tray}>
@@ -53,7 +82,12 @@ export function StartDozen({ form, kept, faults, onChange }: Props) {
           value={form.arrowVersionId}
           onChange={(arrowVersionId) => {
             const picked = kept.find((a) => a.kept!.id === arrowVersionId)!.kept!;
-            onChange({ ...form, arrowVersionId, classes: classesOf(picked.arrow), name: picked.typed.name });
+            onChange({
+              ...form,
+              arrowVersionId,
+              classes: classesOf(picked.arrow),
+              name: nameFor(picked.typed.name, lines),
+            });
           }}
           choices={kept.map((a) => ({ value: a.kept!.id, label: `${a.kept!.typed.name}, version ${a.kept!.number}` }))}
         />

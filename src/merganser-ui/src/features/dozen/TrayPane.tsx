@@ -7,6 +7,7 @@ import { Note } from '../../parts/Note';
 import { Body } from '../../parts/Page';
 import { Scroller, Table, differs } from '../../parts/Table';
 import { Tick } from '../../parts/Tick';
+import { RetiredArrows } from './RetiredArrows';
 import type { Dozen, DozenWork } from './useDozen';
 import { blank } from './WeighPane';
 import w from '../../parts/words.module.css';
@@ -66,6 +67,8 @@ export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
                   <td>
                     {a.state}
                     {a.locked && ', locked'}
+                    {a.repaired && ', repaired'}
+                    {a.practice && ', practice only'}
                   </td>
                   <td>
                     {a.built === null
@@ -77,13 +80,7 @@ export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
             </tbody>
           </Table>
         </Scroller>
-        {dozen.tray
-          .filter((a) => a.retired)
-          .map((a) => (
-            <Note key={a.number} word={`Arrow ${a.number} is out of use.`}>
-              {a.retiredWhy}
-            </Note>
-          ))}
+        <RetiredArrows dozen={dozen} />
         <p className={l.row}>
           <FileLink href={`/api/dozens/${dozen.id}/tray.pdf`} download>
             Print the list
@@ -147,8 +144,15 @@ export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
             <Made label="Nock turned to" value={arrow.nockMark} onKeep={(v) => made('nock', null, v)} />
             <Made label="Paper result" value={arrow.paper} onKeep={(v) => made('paper', null, v)} />
             <Made label="Note" value={arrow.note} onKeep={(v) => made('note', null, v)} />
+            <Made label="Renewed: pin, vane, nock" value={arrow.repaired} onKeep={(v) => made('repaired', null, v)} />
+            <Made label="Practice only, why" value={arrow.practice} onKeep={(v) => made('practice', null, v)} />
             <Made label="Retired, why" value={arrow.retiredWhy} onKeep={(v) => made('retired', null, v)} />
           </div>
+          {arrow.repaired && (
+            <Note word={`Repaired: ${arrow.repaired}.`}>
+              Its weight, the turn of its nock and its paper count from there: weigh, turn and verify it again.
+            </Note>
+          )}
           <p>
             FOC {number(arrow.frontOfCenter, 1)} % from its pieces
             {arrow.builtFrontOfCenter !== null && `, ${number(arrow.builtFrontOfCenter, 1)} % as built`}.

@@ -46,6 +46,9 @@ const arrow = (number: number, part: Partial<Dozen['tray'][number]> = {}): Dozen
   tickIds: {},
   stays: false,
   locked: false,
+  practice: null,
+  repaired: null,
+  retiredSince: null,
   ...part,
 });
 
@@ -68,6 +71,7 @@ const dozen = (part: Partial<Dozen> = {}): Dozen => ({
       indexMark: null,
       damaged: false,
       destroyed: false,
+      glued: false,
       finding: null,
     },
     {
@@ -79,6 +83,7 @@ const dozen = (part: Partial<Dozen> = {}): Dozen => ({
       indexMark: 'blue',
       damaged: false,
       destroyed: false,
+      glued: false,
       finding: null,
     },
   ],

@@ -43,6 +43,7 @@ export function useDozen(bowId: string, wanted: string | null) {
     if (!dozen) return null;
     queries.setQueryData<Dozen>(['dozens', dozen.id, 'whole'], dozen);
     refresh();
+    if (what.startsWith('withdraw') || what.includes('"plan"')) void dozens.refetch();
     return dozen;
   };
   return {

@@ -14,7 +14,10 @@ export function useEntryUndo(
       return after;
     }
     const step = after.steps.find((s) => s.code === entry.word);
-    const what = `${step ? `“${step.words}”` : MADE[entry.word ?? '']} of arrow ${entry.number}`;
+    const what =
+      entry.kind === 'plan'
+        ? PLAN[entry.word ?? '']!
+        : `${step ? `“${step.words}”` : MADE[entry.word ?? '']} of arrow ${entry.number}`;
     undo.offer(what, () => void work.withdraw(dozenId, id).then((ok) => ok && undo.done(what)));
     return after;
   };
@@ -28,12 +31,16 @@ const MADE: Record<string, string> = {
   note: 'the note',
   retired: 'the retiring',
   locked: 'the lock',
+  repaired: 'the repair',
+  practice: 'the practice mark',
 };
+
+const PLAN: Record<string, string> = { name: 'the name', archived: 'the putting away' };
 
 /** The entry that was made of an arrow; pieces and shafts are taken back where they are weighed. */
 const idOf = (after: Dozen, { kind, number, word }: EntryInput) =>
   kind === 'tick'
     ? after.tray.find((arrow) => arrow.number === number)?.tickIds[word ?? '']
-    : kind === 'made'
+    : kind === 'made' || kind === 'plan'
       ? after.lastEntryId
       : null;

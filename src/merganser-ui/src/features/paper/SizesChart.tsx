@@ -2,7 +2,7 @@ import type { Schemas } from '../../api/client';
 import { sizesFrame } from '../../drawing/sizes';
 import { useSize } from '../../parts/useWidth';
 import { useFigures, useInchesInUnit } from '../../units/UnitsContext';
-import { shortDay } from './days';
+import { shortDay } from '../../units/days';
 import s from './Sheet.module.css';
 
 /** Days beside each other on one chart; older ones stand in the table. */

@@ -11,7 +11,7 @@ import { Foot } from '../../shell/Foot';
 import { FigureBand } from './FigureBand';
 import { Pane } from './Pane';
 import { SizesChart } from './SizesChart';
-import { dayOf } from './days';
+import { dayOf } from '../../units/days';
 import { useSizes } from './useSizes';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
