@@ -12,7 +12,8 @@ const uses = {
   units: ['api'],
   parts: ['api', 'drawing', 'glossary', 'units'],
   shell: ['api', 'drawing', 'glossary', 'units', 'parts'],
-  feature: ['api', 'drawing', 'glossary', 'units', 'parts', 'shell'],
+  instruments: ['api', 'units', 'parts'],
+  feature: ['api', 'drawing', 'glossary', 'units', 'parts', 'shell', 'instruments'],
   app: ['api', 'units', 'parts', 'shell', 'feature'],
 };
 const folders = Object.keys(uses).filter((name) => name !== 'feature');

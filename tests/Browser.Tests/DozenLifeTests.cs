@@ -3,7 +3,7 @@ using OpenQA.Selenium.Interactions;
 
 namespace Merganser.Browser.Tests;
 
-/// <summary>A dozen after it is built: its name, a copy, arrows that are repaired, kept for practice, retired.</summary>
+/// <summary>A dozen later on: its name, a copy, arrows that are repaired, kept for practice, retired.</summary>
 public class DozenLifeTests
 {
     [Fact]

@@ -98,11 +98,31 @@ public class DozenTests
         }
     }
 
+    /// <summary>Before any arrow or dozen: the bow's own way; two that flew alike are two.</summary>
+    [Fact]
+    public void A_bow_without_an_arrow_is_shot_through_the_chronograph()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go("/bows/22222222-0000-4000-8000-000000000003/bow");
+        screen.Push("Chronograph");
+        screen.Type("arrowGrains", "410" + Keys.Enter);
+        screen.Press("181" + Keys.Enter + "181" + Keys.Enter + "181" + Keys.Enter);
+        screen.Until(d => d.FindElements(By.CssSelector("main tbody button")).Count == 3 ? "three" : null);
+        screen.SeeText("[data-testid=speed-words]", "One arrow weight");
+        screen.Press("150" + Keys.Enter);
+        screen.SeeText("[data-fault]", "Enter once more keeps it");
+        screen.Press(Keys.Enter);
+        screen.Until(d => d.FindElements(By.CssSelector("main tbody button")).Count == 4 ? "four" : null);
+        screen.Driver.Navigate().Refresh();
+        screen.See("[name=arrowGrains]");
+        screen.Holds("arrowGrains", "410.0");
+    }
+
     [Fact]
     public void The_chronograph_calibrates_the_speed_of_the_bow()
     {
         using var screen = new Screen(demo: true);
-        screen.Go("/bows/22222222-0000-4000-8000-000000000001/dozen?way=speed");
+        screen.Go("/bows/22222222-0000-4000-8000-000000000001/bow?way=speed");
         screen.SeeText("[data-testid=speed-words]", "No shot yet");
         foreach (var grains in new[] { "400", "600" })
         {
@@ -121,6 +141,11 @@ public class DozenTests
         }
 
         screen.SeeText("[data-testid=speed-words]", "4 shots of 2 weights");
+        screen.Type("speed", "120" + Keys.Enter);
+        screen.SeeText("[role=alert]", "120.0 ft/s is far from the");
+        screen.SeeText("[data-testid=speed-words]", "4 shots of 2 weights");
+        screen.Button("No, leave it").SendKeys(Keys.Enter);
+        screen.Until(d => d.FindElements(By.CssSelector("[role=alert]")).Count == 0 ? "gone" : null);
         screen.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
         screen.SeeText("[data-figure=speed]", "by chronograph");
     }

@@ -70,8 +70,8 @@ public class HandsTests
     public void Four_shots_through_the_chronograph_are_four_and_a_slip_is_given_back()
     {
         using var screen = new Screen(demo: true);
-        screen.Go(Compound + "/dozen?way=speed");
-        screen.See("[name=speed]");
+        screen.Go(Compound + "/bow?way=speed");
+        screen.Type("arrowGrains", "400" + Keys.Enter);
         screen.Until(d => d.SwitchTo().ActiveElement().GetAttribute("name") == "speed" ? "in hand" : null);
         screen.Press("270" + Keys.Enter + "270" + Keys.Enter + "272" + Keys.Enter + "272" + Keys.Enter);
         screen.Until(d => d.FindElements(By.CssSelector("main tbody button")).Count == 4 ? "four" : null);

@@ -102,7 +102,7 @@ public static class States
         new("build list", $"{Recurve}/dozen?way=tray", "[data-testid=assembly]"),
         new("heads", $"{Recurve}/dozen?way=heads", "[data-testid=heads]"),
         new("arrows", $"{Recurve}/dozen?way=quiver", Row),
-        new("chronograph", $"{Compound}/dozen?way=speed", "[data-testid=speed-words]"),
+        new("chronograph", $"{Compound}/bow?way=speed", "[data-testid=speed-words]"),
         new("paper", Paper, Advice),
         new("marking", Paper, Advice, Press("Mark a shot", Sheet)),
         new("marking by typing", Paper, Advice, Press("Mark a shot", Sheet, "Type the place", "[name=right]")),

@@ -75,6 +75,18 @@ public sealed record ShootAsItIs(int Arrow, bool Fletched) : DozenMessage;
 /// <summary>What the chronograph taught.</summary>
 public sealed record TaughtBy(int Shots, int Masses, Measure UsualMass, Measure UsualSpread) : DozenMessage;
 
+/// <summary>A chronograph reading is far from what the others let one expect.</summary>
+public sealed record SpeedFarFrom(Measure Speed, Measure About, Measure Room) : DozenMessage;
+
+/// <summary>Readings give a virtual mass that no bow has.</summary>
+public sealed record VirtualMassCannotBe(Measure VirtualMass, Measure Most) : DozenMessage;
+
+/// <summary>Readings give more energy than the bow can take up.</summary>
+public sealed record EnergyCannotBe(Measure Energy, Measure Most) : DozenMessage;
+
+/// <summary>What the nominal speed and the efficiency are reckoned from.</summary>
+public sealed record NominalIs(bool Rated) : DozenMessage;
+
 /// <summary>Arrows are numbered so far.</summary>
 public sealed record ArrowsNumbered(int To) : DozenMessage;
 

@@ -19,7 +19,10 @@ public sealed record SpeedShot(string Id, double Grains, double Speed, string So
 /// <param name="Count">How many readings.</param>
 /// <param name="Mean">ft/s.</param>
 /// <param name="Spread">Their standard deviation, ft/s; null for one.</param>
+/// <param name="OverNominal">The mean over what the bow's rating, else its estimate, says, per cent.</param>
 /// <param name="Energy">Kinetic energy at the mean, ft·lb.</param>
+/// <param name="Efficiency">Of the energy that the bow gives by estimate, <see cref="LaunchSpeed.EstimatedEnergy"/>,
+/// per cent.</param>
 /// <param name="Momentum">Momentum at the mean, slug·ft/s.</param>
 /// <param name="Shots">The readings.</param>
 /// <param name="Odd">Ids of those that stand apart, see <see cref="Outliers"/>.</param>
@@ -28,23 +31,29 @@ public sealed record SpeedString(
     int Count,
     double Mean,
     double? Spread,
+    double OverNominal,
     double Energy,
+    double Efficiency,
     double Momentum,
     IReadOnlyList<SpeedShot> Shots,
     IReadOnlyList<string> Odd
 )
 {
     /// <summary>Readings of one mass, at least one.</summary>
-    public static SpeedString Of(IReadOnlyList<SpeedShot> shots)
+    public static SpeedString Of(IReadOnlyList<SpeedShot> shots, Bow bow)
     {
         double[] speeds = [.. shots.Select(s => s.Speed)];
         var (grains, mean) = (ChronographLog.Tenth(shots[0].Grains), speeds.Average());
+        var nominal = LaunchSpeed.Of(bow with { Chronograph = null }, grains);
+        var energy = LaunchSpeed.KineticEnergy(grains, mean);
         return new SpeedString(
             grains,
             speeds.Length,
             mean,
             speeds.Length > 1 ? Math.Sqrt(speeds.Sum(v => (v - mean) * (v - mean)) / (speeds.Length - 1)) : null,
-            LaunchSpeed.KineticEnergy(grains, mean),
+            100 * ((mean / nominal.Bare) - 1),
+            energy,
+            100 * energy / LaunchSpeed.EstimatedEnergy(bow),
             LaunchSpeed.Momentum(grains, mean),
             shots,
             [.. Outliers.Of(speeds).Select(i => shots[i].Id)]
@@ -59,43 +68,110 @@ public sealed record SpeedString(
 /// <param name="Energy">E, ft·lb.</param>
 /// <param name="EnergyError">Its standard error, ft·lb.</param>
 /// <param name="Words">The same in words.</param>
+/// <param name="LastGrains">Mass of the arrow that was shot last; null without readings.</param>
+/// <param name="NominalWords">What nominal and efficiency are reckoned from; null without readings.</param>
 public sealed record ChronographReading(
     IReadOnlyList<SpeedString> Strings,
     double? VirtualMass,
     double? VirtualMassError,
     double? Energy,
     double? EnergyError,
-    Message Words
+    Message Words,
+    double? LastGrains,
+    Message? NominalWords
 );
 
 /// <summary>A bow's newest chronograph readings as they were shot, without those that were taken back.</summary>
-public sealed class ChronographLog(IReadOnlyList<SpeedShot> shots)
+/// <param name="shots">The readings, in order.</param>
+/// <param name="bow">The bow that shot them.</param>
+public sealed class ChronographLog(IReadOnlyList<SpeedShot> shots, Bow bow)
 {
     /// <summary>
-    /// Standard deviation of one reading when the shots do not tell it, ft/s (trade-like guess, no source).
+    /// Standard deviation of one reading when the shots do not tell it, and the least that an instrument has, ft/s
+    /// (trade-like guess, no source).
     /// </summary>
     public const double UsualSpread = 1;
 
     /// <summary>So many of them tell what the bow does; older ones stay on record (a guess, no source).</summary>
     public const int Newest = 100;
 
+    /// <summary>
+    /// Farther from what is expected, in standard deviations, is asked about: one good reading in sixteen thousand
+    /// (normal distribution).
+    /// </summary>
+    public const double AskedBeyond = 4;
+
+    /// <summary>
+    /// Strings and limbs that weigh more than this, as seen by the arrow, do not exist, grains (trade-like guess, no
+    /// source).
+    /// </summary>
+    public const double MostVirtualMass = 500;
+
+    /// <summary>The code of a reading that is asked about.</summary>
+    public const string FarCode = "far";
+
     /// <summary>What a reading may be, ft/s.</summary>
     public static AllowedRange Speeds { get; } = new(50, 500, Unit.FootPerSecond, Why.WhatAnArrowFlies);
 
-    /// <summary>What the readings teach: null without readings, or when a heavier arrow was not slower.</summary>
-    public SpeedFit? Fit()
+    /// <summary>
+    /// The most energy that a bow can take up, ft·lb: its peak weight held over the whole stroke. No force-draw curve
+    /// lies above that.
+    /// </summary>
+    public static double MostEnergy(Bow bow) => bow.DrawWeight * bow.PowerStroke / 12;
+
+    /// <summary>
+    /// Standard deviation of one reading, ft/s: pooled over the masses (NIST/SEMATECH e-Handbook 7.4.2.3), never under
+    /// <see cref="UsualSpread"/>.
+    /// </summary>
+    public double ReadingSpread
     {
-        try
+        get
         {
-            return shots.Count == 0
-                ? null
-                : SpeedCalibration.Fit([
-                    .. shots.Select(s => new ChronographShot(Tenth(s.Grains), s.Speed, UsualSpread)),
-                ]);
+            var groups = shots.GroupBy(s => Tenth(s.Grains)).Select(g => g.Select(s => s.Speed).ToArray()).ToArray();
+            var free = groups.Sum(g => g.Length - 1);
+            var squares = groups.Sum(g => g.Sum(v => Math.Pow(v - g.Average(), 2)));
+            return free < 1 ? UsualSpread : Math.Max(UsualSpread, Math.Sqrt(squares / free));
         }
-        catch (ArgumentException)
+    }
+
+    /// <summary>
+    /// What the readings teach: null without readings, when a heavier arrow was not slower, or when virtual mass or
+    /// energy came out as no bow has them.
+    /// </summary>
+    public SpeedFit? Fit() => Fitted() is { } fit && Impossible(fit) is null ? fit : null;
+
+    /// <summary>What speed the readings so far let one expect of an arrow, and its standard error, ft/s; null before
+    /// the first.</summary>
+    public (double Speed, double Error)? Expected(double grains)
+    {
+        if (shots.Count == 0)
         {
             return null;
+        }
+
+        if (Fit() is { } fit)
+        {
+            return new SpeedCalibration(fit).Predict(Tenth(grains));
+        }
+
+        double[] same = [.. shots.Where(s => Tenth(s.Grains) == Tenth(grains)).Select(s => s.Speed)];
+        return same.Length == 0 ? null : (same.Average(), ReadingSpread / Math.Sqrt(same.Length));
+    }
+
+    /// <summary>A reading far from what is expected is asked about before it is kept.</summary>
+    /// <exception cref="RefusedException">It is far.</exception>
+    public void DemandLikely(double grains, double speed)
+    {
+        if (Expected(grains) is not { } about)
+        {
+            return;
+        }
+
+        var room = AskedBeyond * Math.Sqrt(Square(about.Error) + Square(ReadingSpread));
+        if (Math.Abs(speed - about.Speed) > room)
+        {
+            var far = new SpeedFarFrom(Measure.Speed(speed, 1), Measure.Speed(about.Speed, 1), Measure.Speed(room, 1));
+            throw RefusedException.At("speed", FarCode, far);
         }
     }
 
@@ -104,12 +180,17 @@ public sealed class ChronographLog(IReadOnlyList<SpeedShot> shots)
     {
         SpeedString[] strings =
         [
-            .. shots.GroupBy(s => Tenth(s.Grains)).OrderBy(g => g.Key).Select(g => SpeedString.Of([.. g])),
+            .. shots.GroupBy(s => Tenth(s.Grains)).OrderBy(g => g.Key).Select(g => SpeedString.Of([.. g], bow)),
         ];
-        if (Fit() is not { } fit)
+        var last = shots.Count == 0 ? (double?)null : Tenth(shots[^1].Grains);
+        var nominal = shots.Count == 0 ? null : new NominalIs(bow.RatedSpeed is not null);
+        if (Fitted() is not { } fit || Impossible(fit) is not null)
         {
-            var wait = shots.Count == 0 ? DozenSays.NoChronographShot : DozenSays.HeavierNotSlower;
-            return new ChronographReading(strings, null, null, null, null, wait);
+            Message wait =
+                shots.Count == 0 ? DozenSays.NoChronographShot
+                : Fitted() is { } wrong ? Impossible(wrong)!
+                : DozenSays.HeavierNotSlower;
+            return new ChronographReading(strings, null, null, null, null, wait, last, nominal);
         }
 
         var line = new SpeedCalibration(fit);
@@ -124,9 +205,39 @@ public sealed class ChronographLog(IReadOnlyList<SpeedShot> shots)
                 fit.Masses,
                 Measure.Grains(SpeedCalibration.PriorVirtualMass, 0),
                 Measure.Grains(SpeedCalibration.PriorSpread, 0)
-            )
+            ),
+            last,
+            nominal
         );
     }
+
+    private SpeedFit? Fitted()
+    {
+        try
+        {
+            var spread = ReadingSpread;
+            return shots.Count == 0
+                ? null
+                : SpeedCalibration.Fit([.. shots.Select(s => new ChronographShot(Tenth(s.Grains), s.Speed, spread))]);
+        }
+        catch (ArgumentException)
+        {
+            return null;
+        }
+    }
+
+    /// <summary>Why no bow has such a virtual mass or gives such an energy; null for one that can be.</summary>
+    private DozenMessage? Impossible(SpeedFit fit)
+    {
+        var line = new SpeedCalibration(fit);
+        return line.VirtualMass is < 0 or > MostVirtualMass
+                ? new VirtualMassCannotBe(Measure.Grains(line.VirtualMass, 0), Measure.Grains(MostVirtualMass, 0))
+            : line.Energy > MostEnergy(bow)
+                ? new EnergyCannotBe(Measure.Energy(line.Energy), Measure.Energy(MostEnergy(bow)))
+            : null;
+    }
+
+    private static double Square(double x) => x * x;
 
     /// <summary>Masses are told apart to a tenth of a grain.</summary>
     internal static double Tenth(double grains) => Math.Round(grains, 1);

@@ -1,3 +1,4 @@
+using Merganser.Core.Bows;
 using Merganser.Core.Speed;
 
 namespace Merganser.Data;
@@ -9,10 +10,21 @@ public sealed class ChronographStore(Database database, TimeProvider clock)
     public IReadOnlyList<SpeedShot> Of(string bowId) => database.Read(sql => Of(sql, bowId));
 
     /// <summary>Adds a reading; the bow's speed follows, and its string has one shot more.</summary>
-    public IReadOnlyList<SpeedShot> Shoot(string bowId, string id, double grains, double speed, string source) =>
+    /// <param name="bowId">The bow.</param>
+    /// <param name="shot">The reading; its own time does not count.</param>
+    /// <param name="sure">True for one that is kept although it is far from the others.</param>
+    /// <exception cref="Core.Figures.RefusedException">It is far from the others, and nobody is sure.</exception>
+    public IReadOnlyList<SpeedShot> Shoot(string bowId, SpeedShot shot, bool sure) =>
         database.Write(sql =>
         {
-            _ = BowStore.Get(sql, bowId).Sound();
+            var bow = BowStore.Get(sql, bowId).Sound();
+            var (id, grains, speed, source, _) = shot;
+            var known = sql.Scalar<string?>("SELECT id FROM chronograph_shot WHERE id = @id", new { id }) is not null;
+            if (!sure && !known)
+            {
+                new ChronographLog(Of(sql, bowId), bow.Bow).DemandLikely(grains, speed);
+            }
+
             var added = sql.Execute(
                 """
                 INSERT INTO chronograph_shot (id, bow_id, grains, speed, source, shot_at)
@@ -34,7 +46,7 @@ public sealed class ChronographStore(Database database, TimeProvider clock)
                 FiredRows.Fire(sql, bowId, id, 1, settling, "chronograph", clock.GetUtcNow());
             }
 
-            return Taught(sql, bowId);
+            return Taught(sql, bowId, bow.Bow);
         });
 
     /// <summary>Takes a reading back; it stays on record.</summary>
@@ -43,13 +55,13 @@ public sealed class ChronographStore(Database database, TimeProvider clock)
         database.Write(sql =>
         {
             Withdrawable.Take(sql, bowId, id, clock.GetUtcNow(), Withdrawable.Reading);
-            return Taught(sql, bowId);
+            return Taught(sql, bowId, BowStore.Get(sql, bowId).Bow);
         });
 
-    private static SpeedShot[] Taught(Sql sql, string bowId)
+    private static SpeedShot[] Taught(Sql sql, string bowId, Bow bow)
     {
         var shots = Of(sql, bowId);
-        BowStore.PutSpeed(sql, bowId, new ChronographLog(shots).Fit());
+        BowStore.PutSpeed(sql, bowId, new ChronographLog(shots, bow).Fit());
         return shots;
     }
 

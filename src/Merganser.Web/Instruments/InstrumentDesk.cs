@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Runtime.CompilerServices;
+using Merganser.Core.Bows;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
 using Merganser.Core.Speed;
@@ -29,7 +30,10 @@ public sealed record InstrumentEvent(
 );
 
 /// <summary>An order to an instrument: tare; for a stand-in also what lies on it.</summary>
-public sealed record OrderInput(string Order, double? Value);
+/// <param name="Order">tare, take; put, lift, gain, unplug, plug, shoot.</param>
+/// <param name="Value">What is put on, or the weight of the arrow that is shot, grains.</param>
+/// <param name="BowId">The bow that shoots through a stand-in; null for one of its own.</param>
+public sealed record OrderInput(string Order, double? Value, string? BowId = null);
 
 /// <summary>What came of an order.</summary>
 /// <param name="Taken">The weight that was taken by hand, or null: the pan was not empty before it, or holds
@@ -47,6 +51,8 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
     private const double StandInEnergy = 94.7;
 
     private const double StandInMass = 120;
+
+    private const double UsualArrow = 400;
 
     private readonly Lock gate = new();
     private readonly PanWatch pan = new();
@@ -121,7 +127,7 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
 
     /// <exception cref="RefusedException">An order nobody knows, one only for a stand-in, or nothing is
     /// connected.</exception>
-    public OrderDone Send(InstrumentKind kind, OrderInput input)
+    public OrderDone Send(InstrumentKind kind, OrderInput input, Bow? bow = null)
     {
         var link = Link(kind);
         if (!Orders.Contains(input.Order) || (input.Order is not ("tare" or "take") && !link.Simulated))
@@ -137,7 +143,7 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
 
         var value =
             input.Order == "shoot" && input.Value is { } grains
-                ? LaunchSpeed.FromEnergy(StandInEnergy, grains, StandInMass)
+                ? LaunchSpeed.FromEnergy(EnergyOf(bow), grains, StandInMass)
                 : input.Value;
         if (
             !link.Send(
@@ -156,6 +162,15 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
         ReferenceEquals(Volatile.Read(ref follower), page)
             ? pan.See(new ScaleReading(reading.At, reading.Line.Value, reading.Line.Stable))
             : null;
+
+    /// <summary>What a stand-in's bow gives: as its rating or estimate says of a usual arrow, ft·lb.</summary>
+    private static double EnergyOf(Bow? bow) =>
+        bow is null
+            ? StandInEnergy
+            : LaunchSpeed.KineticEnergy(
+                UsualArrow + StandInMass,
+                LaunchSpeed.Of(bow with { Chronograph = null }, UsualArrow).Speed
+            );
 
     public async ValueTask DisposeAsync()
     {
@@ -221,7 +236,8 @@ public static class InstrumentEndpoints
             .ExcludeFromDescription();
         api.MapPost(
             "/instruments/{kind}/orders",
-            (string kind, OrderInput input, InstrumentDesk desk) => desk.Send(Kind(kind), input)
+            (string kind, OrderInput input, InstrumentDesk desk, Data.BowStore bows) =>
+                desk.Send(Kind(kind), input, input.BowId is { } bow ? bows.Get(bow).Bow : null)
         );
     }
 

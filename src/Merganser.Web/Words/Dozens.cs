@@ -48,6 +48,16 @@ public static class DozenWords
                 $"One arrow weight: the virtual mass is the usual {mass:bare} ± {spread} until another weight is shot.",
             TaughtBy(var shots, var masses, _, _) =>
                 $"From {shots} shots of {masses} weights; every speed figure of this bow follows.",
+            SpeedFarFrom(var speed, var about, var room) =>
+                $"{speed} is far from the {about} ± {room:bare} that the shots before let one expect. Did it fly so?",
+            VirtualMassCannotBe(var mass, var most) =>
+                $"The virtual mass would be {mass}, where a bow has 0 to {most}: no figure follows. {LookForAFlyer}",
+            EnergyCannotBe(var energy, var most) =>
+                $"The energy would be {energy}; this bow takes up {most} at the most: no figure follows. {LookForAFlyer}",
+            NominalIs(true) =>
+                $"Nominal: the maker's rating, on this draw. Efficiency: of the energy that such a bow gives by estimate.",
+            NominalIs(_) =>
+                $"Nominal: the estimate for such a bow. Efficiency: of the energy that it gives by that estimate.",
             WeighedAlready(var name, var number) => $"{name} {number} is weighed already: take that one back first.",
             NotWeighedYet(var name, var number) => $"{name} {number} is not weighed yet: it cannot be weighed again.",
             FarFrom(var name, var weight, var about) =>
@@ -118,6 +128,9 @@ public static class DozenWords
             DozenSays.WhatIsMade => $"Built weight, balance, nock, paper, repaired, practice, retired, locked or note.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
+
+    private const string LookForAFlyer =
+        "Look for a wrong weight or a flyer, or shoot arrows that differ more in weight.";
 
     private const string NothingLoose = "begun or locked, and stay as they are: nothing is loose to be matched again.";
 

@@ -2486,6 +2486,12 @@ export interface components {
              */
             energyError: null | number;
             words: string;
+            /**
+             * Format: double
+             * @description Mass of the arrow that was shot last; null without readings.
+             */
+            lastGrains: null | number;
+            nominalWords: null | string;
         };
         /** @description One of the compared arrows with all its figures. */
         CompareRow: {
@@ -3748,9 +3754,15 @@ export interface components {
         };
         /** @description An order to an instrument: tare; for a stand-in also what lies on it. */
         OrderInput: {
+            /** @description tare, take; put, lift, gain, unplug, plug, shoot. */
             order: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What is put on, or the weight of the arrow that is shot, grains.
+             */
             value: null | number;
+            /** @description The bow that shoots through a stand-in; null for one of its own. */
+            bowId?: null | string;
         };
         /** @description What another stage of this bow taught. */
         OtherStageView: {
@@ -4760,10 +4772,19 @@ export interface components {
         };
         /** @description A chronograph reading as typed. */
         SpeedInput: {
+            /** @description Client-made id. */
             id: null | string;
+            /** @description Mass of the arrow. */
             grains: null | string;
+            /** @description The reading. */
             speed: null | string;
+            /** @description Typed or from the chronograph. */
             source: string;
+            /**
+             * @description True for one that is kept although it is far from the others.
+             * @default false
+             */
+            sure: boolean;
         };
         /** @description A chronograph reading as it was entered. */
         SpeedShot: {
@@ -4811,9 +4832,20 @@ export interface components {
             spread: null | number;
             /**
              * Format: double
+             * @description The mean over what the bow's rating (else its estimate) says of this mass, per cent.
+             */
+            overNominal: number;
+            /**
+             * Format: double
              * @description Kinetic energy at the mean, ft·lb.
              */
             energy: number;
+            /**
+             * Format: double
+             * @description Of the energy that the bow gives by estimate, double LaunchSpeed.EstimatedEnergy(Bow bow),
+             *                 per cent.
+             */
+            efficiency: number;
             /**
              * Format: double
              * @description Momentum at the mean, slug·ft/s.

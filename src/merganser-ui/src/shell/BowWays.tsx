@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
 import { WayLink, Ways } from '../parts/Ways';
 
-export type BowWay = 'sheet' | 'measures' | 'history' | 'string' | 'sights' | 'crawls' | 'card';
+export type BowWay = 'sheet' | 'measures' | 'history' | 'string' | 'sights' | 'crawls' | 'speed' | 'card';
 
 const ways: [BowWay, string][] = [
   ['sheet', 'Work order'],
@@ -10,6 +10,7 @@ const ways: [BowWay, string][] = [
   ['string', 'String'],
   ['sights', 'Sight axes'],
   ['crawls', 'Crawls'],
+  ['speed', 'Chronograph'],
   ['card', 'Card'],
 ];
 

@@ -8,12 +8,12 @@ import { Foot } from '../../shell/Foot';
 import { useUndo } from '../../shell/useUndo';
 import { Empty } from '../../parts/Empty';
 import { Body, Main, Page } from '../../parts/Page';
+import { number } from '../../units/units';
 import { WayLink, Ways } from '../../parts/Ways';
 import { DozenTitle } from './DozenTitle';
 import { HeadsPane } from './HeadsPane';
 import { MatchPane } from './MatchPane';
 import { QuiverPane } from './QuiverPane';
-import { SpeedPane } from './SpeedPane';
 import { SpinPane } from './SpinPane';
 import { classesOf, copyOf, nameFor, sparesOf, StartDozen, type DozenForm } from './StartDozen';
 import { TrayPane } from './TrayPane';
@@ -29,7 +29,6 @@ const ways = [
   ['tray', 'Build list'],
   ['heads', 'Heads'],
   ['quiver', 'Arrows'],
-  ['speed', 'Chronograph'],
 ] as const;
 
 /** From one arrow on paper to twelve real ones. */
@@ -118,6 +117,9 @@ export default function DozenPage() {
                 {label}
               </WayLink>
             ))}
+            <WayLink to={`/bows/${bowId}/bow?way=speed&grains=${number(dozen.tray[0]?.total ?? 0, 1)}`}>
+              Chronograph
+            </WayLink>
           </Ways>
         )}
         {starting && plan && (
@@ -154,7 +156,6 @@ export default function DozenPage() {
             {way === 'tray' && <TrayPane dozen={dozen} work={{ ...work, enter }} />}
             {way === 'heads' && <HeadsPane dozen={dozen} work={work} />}
             {way === 'quiver' && <QuiverPane dozen={dozen} />}
-            {way === 'speed' && <SpeedPane bowId={bowId} grains={dozen.tray[0]?.total ?? 400} />}
           </div>
         )}
       </Main>

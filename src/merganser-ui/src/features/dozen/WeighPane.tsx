@@ -6,11 +6,13 @@ import { useFigures } from '../../units/UnitsContext';
 import { Key } from '../../parts/Buttons';
 import { ListRow } from '../../parts/List';
 import { Note } from '../../parts/Note';
-import { LiveReading } from './LiveReading';
+import { Question } from '../../parts/Question';
+import { LiveReading } from '../../instruments/LiveReading';
 import type { Dozen, DozenWork } from './useDozen';
-import { useInstrument } from './useInstrument';
+import { ASKED, beep, TAKEN } from '../../instruments/tone';
+import { useInstrument } from '../../instruments/useInstrument';
 import { PieceTray } from './PieceTray';
-import { Simulated } from './Simulated';
+import { Simulated } from '../../instruments/Simulated';
 import { WeightsTable } from './WeightsTable';
 import l from '../../parts/layout.module.css';
 import panes from './Panes.module.css';
@@ -174,20 +176,13 @@ export function WeighPane({ dozen, work, kind, again, onKind }: Props) {
         </h1>
         <LiveReading last={scale.last} trouble={scale.trouble} unit="gr" />
         {asked && (
-          <Note
-            role="alert"
-            word="Not taken."
-            act={
-              <span className={l.row}>
-                <Key strong data-testid="keep-far" onClick={() => void keep(asked, true)}>
-                  Yes, a {asked.of.toLowerCase()}: keep it
-                </Key>
-                <Key onClick={work.clear}>No, leave it</Key>
-              </span>
-            }
+          <Question
+            keep={`Yes, a ${asked.of.toLowerCase()}: keep it`}
+            onKeep={() => void keep(asked, true)}
+            onLeave={work.clear}
           >
             {work.asked}
-          </Note>
+          </Question>
         )}
         {dozen.check?.off && (
           <Note word="Caution.">
@@ -268,21 +263,4 @@ function firstFree(taken: number[]): number {
 function flip(on: boolean): boolean {
   localStorage.setItem('merganser-tone', on ? 'off' : 'on');
   return !on;
-}
-
-/** Hertz of a weight that was taken, and of one that is asked about or refused. */
-const TAKEN = 880;
-const ASKED = 330;
-
-function beep(pitch: number) {
-  try {
-    const audio = new AudioContext();
-    const tone = audio.createOscillator();
-    tone.frequency.value = pitch;
-    tone.connect(audio.destination);
-    tone.start();
-    tone.stop(audio.currentTime + (pitch === TAKEN ? 0.08 : 0.3));
-  } catch {
-    // No sound here: the reading says it too.
-  }
 }

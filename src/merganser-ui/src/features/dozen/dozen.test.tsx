@@ -3,13 +3,13 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { only, sent } from '../../testing/fixtures';
 import { HeadsPane } from './HeadsPane';
-import { LiveReading } from './LiveReading';
+import { LiveReading } from '../../instruments/LiveReading';
 import { MatchPane } from './MatchPane';
 import { QuiverPane } from './QuiverPane';
 import { TrayPane } from './TrayPane';
 import type { Dozen, DozenWork } from './useDozen';
 import { useEntryUndo } from './useEntryUndo';
-import type { InstrumentEvent } from './useInstrument';
+import type { InstrumentEvent } from '../../instruments/useInstrument';
 import { blank } from './WeighPane';
 
 afterEach(cleanup);

@@ -16,6 +16,7 @@ import { CheckPane } from './CheckPane';
 import { CrawlsPane } from './CrawlsPane';
 import { HistoryPane } from './HistoryPane';
 import { SightsPane } from './SightsPane';
+import { SpeedPane } from './SpeedPane';
 import { StringPane } from './StringPane';
 import { useSetup, type Check } from './useSetup';
 import { WorkOrder } from './WorkOrder';
@@ -212,6 +213,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
         )}
         {way === 'sights' && <SightsPane bowId={bowId} />}
         {way === 'crawls' && <CrawlsPane bowId={bowId} />}
+        {way === 'speed' && <SpeedPane key={search.get('grains')} bowId={bowId} grains={search.get('grains')} />}
         {way === 'card' && <CardPane bow={bow.data} setup={setup} />}
       </Main>
       {foot}

@@ -1,9 +1,9 @@
-import { show } from '../../units/units';
-import { useUnits } from '../../units/UnitsContext';
-import { classes } from '../../parts/classes';
+import { show } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
+import { classes } from '../parts/classes';
 import type { InstrumentEvent } from './useInstrument';
 import { Simulated } from './Simulated';
-import w from '../../parts/words.module.css';
+import w from '../parts/words.module.css';
 import s from './LiveReading.module.css';
 
 /** The reading itself, as large as can be read at arm's length; a stand-in says so, and no reading is words. */

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { answer, api, type Schemas } from '../../api/client';
-import { useAsk } from '../../api/useAsk';
+import { answer, api, type Schemas } from '../api/client';
+import { useAsk } from '../api/useAsk';
 
 export interface InstrumentEvent {
   state: 'connected' | 'reading' | 'garbage' | 'lost' | 'taken-over';
