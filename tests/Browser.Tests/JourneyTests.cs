@@ -92,6 +92,7 @@ public class JourneyTests
 
     private static void ChooseArrow(Screen screen)
     {
+        screen.SeeText("[data-testid=suggestion]", "good.");
         screen.Push("Start an arrow");
         screen.See("[data-testid=arrow-drawing]");
         var before = screen.See("[data-figure=totalWeight] [data-value]").Text;

@@ -1,5 +1,6 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Messages;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Catalogues;
 
@@ -28,6 +29,10 @@ public sealed record NoCatalogueFile(string Format) : CatalogueMessage;
 
 /// <summary>So many fields of a file cannot be read.</summary>
 public sealed record FieldsUnread(int Count) : CatalogueMessage;
+
+/// <summary>An arrow that is suggested to begin with.</summary>
+public sealed record ArrowSuggested(string Shaft, Measure Length, Measure Point, Measure Ratio, Message Fit)
+    : CatalogueMessage;
 
 /// <summary>What is said of the catalogue without any quantity.</summary>
 public enum CatalogueSays

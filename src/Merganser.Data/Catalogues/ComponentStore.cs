@@ -21,7 +21,8 @@ public sealed class ComponentStore(Database database)
     /// <see cref="MostListed"/>.
     /// </summary>
     /// <param name="also">Parts to hold in any case: those of the arrow in work.</param>
-    public Catalogue All(IReadOnlyList<string>? also = null)
+    /// <param name="most">Rows of one class at the most.</param>
+    public Catalogue All(IReadOnlyList<string>? also = null, int most = MostListed)
     {
         var (byId, rows) = Known();
         var wanted = (also ?? []).Where(byId.ContainsKey).Select(id => byId[id]).ToArray();
@@ -38,7 +39,7 @@ public sealed class ComponentStore(Database database)
             where T : class, IComponent =>
             [
                 .. rows.Where(r => r.Class == kind && !r.Retired)
-                    .Take(MostListed)
+                    .Take(most)
                     .Concat(wanted.Where(r => r.Class == kind))
                     .DistinctBy(r => r.Id)
                     .Select(r => new Stocked<T>(r.Id, (T)r.Part)),

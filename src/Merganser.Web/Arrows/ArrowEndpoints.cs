@@ -83,6 +83,12 @@ public static class ArrowEndpoints
             }
         );
         api.MapGet(
+            "/bows/{bowId}/arrow-suggestion",
+            (string bowId, BowStore bows, ComponentStore components) =>
+                ArrowSuggestion.Of(bows.Measured(bowId), components.All(most: int.MaxValue))
+                ?? throw new MissingException("arrow part")
+        );
+        api.MapGet(
             "/bows/{bowId}/beside",
             (string bowId, BowStore bows, ArrowStore arrows) =>
             {

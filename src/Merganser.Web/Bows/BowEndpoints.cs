@@ -103,8 +103,7 @@ public static class BowEndpoints
             row.Version,
             Unsound.Guard(row.Unsound, BowNext.Of(row.Bow)),
             row.ArchivedAt,
-            row.Unsound?.Words,
-            FormattableString.Invariant($"{row.Bow.FirstCut:0.#}")
+            row.Unsound?.Words
         );
     }
 

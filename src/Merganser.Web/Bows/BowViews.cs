@@ -145,8 +145,7 @@ public sealed record BowView(
     int Version,
     Next Next,
     DateTimeOffset? ArchivedAt,
-    Message? Unsound,
-    string FirstLength
+    Message? Unsound
 );
 
 /// <summary>The bow factor that is in use, and the stated default it stands for.</summary>

@@ -37,6 +37,7 @@ internal static class ApiTable
             ["POST /api/arrows/{id}/versions"] = new("arrows", "Keeps the draft as the next version"),
             ["GET /api/arrows/{id}/versions"] = new("arrows", "A page of an arrow's kept versions"),
             ["POST /api/figures"] = new("arrows", "The figures of a draft on a bow"),
+            ["GET /api/bows/{bowId}/arrow-suggestion"] = new("arrows", "An arrow that fits a bow, to begin with"),
             ["GET /api/bows/{bowId}/beside"] = new("arrows", "The kept arrows of a bow, to lay beside another"),
             ["POST /api/figures/ask"] = new("arrows", "The value that a wanted figure asks for"),
             ["POST /api/figures/chart"] = new("arrows", "Needed and chosen spine over the length"),

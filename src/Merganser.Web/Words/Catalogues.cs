@@ -19,6 +19,8 @@ public static class CatalogueWords
             NoCatalogueFile(var format) => $"This is no catalogue of Merganser: its format is \"{format}\".",
             FieldsUnread(1) => $"One field cannot be read; nothing was written.",
             FieldsUnread(var count) => $"{count} fields cannot be read; nothing was written.",
+            ArrowSuggested(var shaft, var length, var point, var ratio, var fit) =>
+                $"{shaft}, {length}, {point} point: fit {ratio}, {fit}.",
             _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
         };
 

@@ -315,6 +315,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{bowId}/arrow-suggestion": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An arrow that fits a bow, to begin with */
+        get: operations["getBowsByBowIdArrowSuggestion"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/beside": {
         parameters: {
             query?: never;
@@ -1926,6 +1943,19 @@ export interface components {
          * @enum {unknown}
          */
         ArrowState: "parts" | "cut" | "bare" | "fletched" | "verified";
+        /** @description An arrow to begin with: what fits this bow best out of the catalogue. A suggestion, never the last word. */
+        ArrowSuggestion: {
+            /** @description The build. */
+            draft: components["schemas"]["ArrowDraft"];
+            /**
+             * Format: double
+             * @description R = needed/actual spine.
+             */
+            ratio: number;
+            /** @description True when R lies in the good band. */
+            fits: boolean;
+            words: string;
+        };
         /** @description One line of the strip that lays arrows under each other. */
         ArrowSummary: {
             /** Format: double */
@@ -2224,7 +2254,6 @@ export interface components {
             /** Format: date-time */
             archivedAt: null | string;
             unsound: null | string;
-            firstLength: string;
         };
         /** @description The two stations of a caliper on the riser, typed. */
         CaliperInput: {
@@ -4832,7 +4861,7 @@ export interface components {
             spread: null | number;
             /**
              * Format: double
-             * @description The mean over what the bow's rating (else its estimate) says of this mass, per cent.
+             * @description The mean over what the bow's rating, else its estimate, says, per cent.
              */
             overNominal: number;
             /**
@@ -6314,6 +6343,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FiguresView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdArrowSuggestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrowSuggestion"];
                 };
             };
             default: components["responses"]["problem"];

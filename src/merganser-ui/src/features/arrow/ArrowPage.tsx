@@ -9,7 +9,6 @@ import { Main, Page } from '../../parts/Page';
 import { ArrowEditor } from './ArrowEditor';
 import { arrowWays } from './ArrowWays';
 import { ArrowWayPage } from './ArrowWayPage';
-import { firstDraft } from './parts';
 
 /** The arrow of a bow: picks which one is on the bench, or starts the first. */
 export default function ArrowPage() {
@@ -28,14 +27,21 @@ export default function ArrowPage() {
   const all = arrows.data ? sorted(arrows.data) : undefined;
   const row = all?.find((a) => a.id === search.get('arrow')) ?? arrows.data?.[0];
 
+  const empty = all?.length === 0;
+  const suggestion = useQuery({
+    queryKey: ['arrows', bowId, 'suggestion'],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/arrow-suggestion', { params: { path: { bowId } } })),
+    enabled: empty,
+  });
+  const fit = suggestion.data;
+
   const way = arrowWays.find(([name]) => name === search.get('way'))?.[0] ?? 'build';
 
   const start = async () => {
     if (!bow.data || !catalogue.data) return;
     const like = row?.draft;
-    const draft = like
-      ? { ...like, name: `${like.name}, copy`.slice(0, 60) }
-      : firstDraft(catalogue.data, bow.data.firstLength);
+    const draft = like ? { ...like, name: `${like.name}, copy`.slice(0, 60) } : suggestion.data?.draft;
+    if (!draft) return;
     const added = await acts.act(`start ${JSON.stringify(draft)}`, (id) =>
       answer(api.POST('/api/arrows', { body: { id, bowId, draft } })),
     );
@@ -77,17 +83,32 @@ export default function ArrowPage() {
       ) : (
         <>
           <Main kind="inset">
-            {all?.length === 0 && <EmptyArrow />}
+            {empty && (
+              <>
+                <EmptyArrow />
+                <h1 data-testid="suggestion">
+                  {fit ? `To begin with: ${fit.words}` : suggestion.isError ? 'No part to begin with.' : 'Looking …'}
+                </h1>
+                {fit && (
+                  <p>
+                    A suggestion out of the catalogue: cut long on purpose, an ordinary point for such a bow, the shaft
+                    by the spine that it needs. {fit.fits ? '' : 'No shaft of the catalogue fits better. '}
+                    Every part can be changed on the drawing.
+                  </p>
+                )}
+              </>
+            )}
             {bow.isError && <h1>There is no such bow on this rack.</h1>}
           </Main>
           <Foot
             sentence={
-              acts.problem?.message ??
-              (all?.length === 0 ? 'No arrow yet: start one for this bow.' : 'Opening the arrow …')
+              acts.problem?.message ?? (empty ? 'No arrow yet: start one for this bow.' : 'Opening the arrow …')
             }
-            reason={all?.length === 0 ? 'It begins as a common build; every part can be changed on the drawing.' : ''}
+            reason={
+              !empty ? '' : suggestion.isError ? suggestion.error.message : 'It begins with what fits this bow best.'
+            }
             button="Start an arrow"
-            busy={all?.length !== 0 || !catalogue.data}
+            busy={!empty || !catalogue.data || !fit}
             onGo={() => void start()}
           />
         </>

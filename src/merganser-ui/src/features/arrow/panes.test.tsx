@@ -5,7 +5,7 @@ import type { Schemas } from '../../api/client';
 import { answering, refusing, show } from '../../testing/show';
 import { ArrowWays, MoreWays } from './ArrowWays';
 import { AskPanel } from './AskPanel';
-import { firstDraft, stockOf, type Draft } from './parts';
+import { stockOf, type Draft } from './parts';
 import { stepPart } from './PartPanel';
 import { Tries } from './Tries';
 import { VersionsPane } from './VersionsPane';
@@ -84,10 +84,6 @@ describe('stepping a part', () => {
   it('names what is in stock with its weight', () => {
     expect(stockOf(catalogue, 'point').map((s) => s.label)).toEqual(['85, 85 gr', '100, 100 gr', '125, 125 gr']);
     expect(stockOf(catalogue, 'glue')).toEqual([]);
-  });
-
-  it('a first arrow is as long as the server says', () => {
-    expect(firstDraft(catalogue, '28.5').cutLength).toBe('28.5');
   });
 });
 

@@ -77,21 +77,3 @@ export function steppedLength(text: string, step: 1 | -1): string | null {
   const by = rest % 4 === 0 ? 4 : rest % 2 === 0 ? 2 : 1;
   return `${inches} ${rest / by}/${8 / by}`;
 }
-
-export function firstDraft(catalogue: Schemas['Catalogue'], cutLength: string): Draft {
-  return {
-    name: 'First arrow',
-    shaftId: catalogue.shafts[3]?.id ?? '',
-    cutLength,
-    insertId: catalogue.inserts[1]?.id ?? null,
-    pointId: catalogue.points[2]?.id ?? '',
-    nockId: catalogue.nocks[0]?.id ?? '',
-    vaneId: catalogue.vanes[0]?.id ?? null,
-    vaneCount: 3,
-    vaneFront: '',
-    wrapId: null,
-    glue: '',
-    insertBroken: 0,
-    pointBroken: 0,
-  };
-}

@@ -1,0 +1,130 @@
+using Merganser.Core.Arrows;
+using Merganser.Core.Bows;
+using Merganser.Core.Figures;
+using Merganser.Core.Messages;
+using Merganser.Core.Spine;
+using Merganser.Core.Units;
+
+namespace Merganser.Core.Catalogues;
+
+/// <summary>An arrow to begin with: what fits this bow best out of the catalogue.</summary>
+/// <param name="Draft">The build.</param>
+/// <param name="Ratio">R = needed/actual spine.</param>
+/// <param name="Fits">True when R lies in the good band.</param>
+/// <param name="Words">The same in words.</param>
+public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, Message Words)
+{
+    /// <summary>A shaft thinner than this takes a point that is glued in, and no insert, inches (common practice, no
+    /// source).</summary>
+    public const double ThinShaft = 0.225;
+
+    private const double UsualInsert = 20;
+    private const double UsualNock = 9;
+    private const double LightestPerPound = 6;
+
+    /// <summary>The middle of the good band, by ratio.</summary>
+    private static readonly double Middle = Math.Sqrt(SpineFit.GoodFrom * SpineFit.GoodTo);
+
+    /// <summary>An ordinary point, grains (common practice, no source).</summary>
+    public static double UsualPoint(BowKind kind) => kind == BowKind.Longbow ? 125 : 100;
+
+    /// <summary>
+    /// The build whose fit lies nearest to the middle of the good band, with an ordinary point and the first length of
+    /// the bow; of those that fit, one of at least six grains a pound. Null when the catalogue has no shaft, point or
+    /// nock for it.
+    /// </summary>
+    /// <param name="bow">The bow.</param>
+    /// <param name="catalogue">Every part there is.</param>
+    public static ArrowSuggestion? Of(Bow bow, Catalogue catalogue)
+    {
+        var built = catalogue
+            .Shafts.Where(s => Suits(bow, s.Part))
+            .Select(s => Build(bow, s, catalogue))
+            .OfType<ArrowDraft>()
+            .Select(draft => (Draft: draft, Arrow: Read(draft, catalogue)))
+            .Where(b => b.Arrow is not null && b.Arrow.TubeLength <= b.Arrow.Shaft.MaxLength)
+            .Select(b => (b.Draft, Arrow: b.Arrow!, On: ArrowSummary.Of(bow, b.Arrow!)))
+            .ToArray();
+        if (built.Length == 0)
+        {
+            return null;
+        }
+
+        var best = built.MinBy(b =>
+            Math.Abs(Math.Log(b.On.Ratio / Middle)) + (b.On.GrainsPerPound < LightestPerPound ? 1 : 0)
+        );
+        var fits = best.On.Ratio is >= SpineFit.GoodFrom and <= SpineFit.GoodTo;
+        var words = new ArrowSuggested(
+            best.Arrow.Shaft.Name,
+            Measure.Inches(best.Arrow.CutLength),
+            Measure.Grains(best.Arrow.Point.Weight, 0),
+            Measure.Plain(best.On.Ratio, 2),
+            best.On.Words
+        );
+        return new ArrowSuggestion(best.Draft, best.On.Ratio, fits, words);
+    }
+
+    /// <summary>The arrow of a build; null for one that cannot be built: its shaft is sold too short.</summary>
+    private static Arrow? Read(ArrowDraft draft, Catalogue catalogue)
+    {
+        try
+        {
+            return draft.Entry(catalogue).Read();
+        }
+        catch (RefusedException)
+        {
+            return null;
+        }
+    }
+
+    /// <summary>Wood belongs on a longbow, and aluminium or carbon on any (common practice, no source).</summary>
+    private static bool Suits(Bow bow, Shaft shaft) => bow.Kind == BowKind.Longbow || !IsWood(shaft);
+
+    private static bool IsWood(Shaft shaft) => shaft.Material.Contains("wood", StringComparison.OrdinalIgnoreCase);
+
+    private static ArrowDraft? Build(Bow bow, Stocked<Shaft> shaft, Catalogue catalogue)
+    {
+        var thin = shaft.Part.OuterDiameter < ThinShaft;
+        PointKind[] kinds = thin ? [PointKind.GlueIn] : [PointKind.Field, PointKind.Target];
+        var point = catalogue
+            .Points.Where(p => kinds.Contains(p.Part.Kind) && p.Part.BreakOffSteps == 0)
+            .MinBy(p => Math.Abs(p.Part.Weight - UsualPoint(bow.Kind)));
+        var insert =
+            thin || IsWood(shaft.Part)
+                ? null
+                : catalogue
+                    .Inserts.Where(i => i.Part.BreakOffSteps == 0)
+                    .MinBy(i => Math.Abs(i.Part.Weight - UsualInsert));
+        var nock = catalogue
+            .Nocks.Where(n => n.Part.Kind == NockKind.PressIn)
+            .MinBy(n => Math.Abs(n.Part.Weight - UsualNock));
+        var vane = catalogue
+            .Vanes.OrderBy(v => Math.Abs(v.Part.Length - UsualVane(bow.Kind)))
+            .ThenBy(v => v.Part.Weight)
+            .FirstOrDefault();
+        return point is null || nock is null
+            ? null
+            : new ArrowDraft(
+                shaft.Part.Name.Length > 60 ? shaft.Part.Name[..60] : shaft.Part.Name,
+                shaft.Id,
+                Show.Number(bow.FirstCut, 1),
+                insert?.Id,
+                point.Id,
+                nock.Id,
+                vane?.Id,
+                3,
+                "",
+                null,
+                ""
+            );
+    }
+
+    /// <summary>Length of an ordinary vane or feather, inches (common practice, no source).</summary>
+    private static double UsualVane(BowKind kind) =>
+        kind switch
+        {
+            BowKind.Compound => 2,
+            BowKind.Longbow => 4,
+            _ => 1.75,
+        };
+}
