@@ -1,3 +1,5 @@
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Interactions;
 
@@ -105,4 +107,59 @@ public class ArrowTests
         screen.SeeText("[aria-label=Parts]", "4.3");
         File.Delete(file);
     }
+
+    /// <summary>The 501st shaft could not be picked; a shaft that was retired had no name in its own arrow.</summary>
+    [Fact]
+    public void A_part_beyond_the_list_is_found_and_a_retired_one_is_named()
+    {
+        using var screen = new Screen(demo: true);
+        using var http = new HttpClient { BaseAddress = new Uri(screen.Url) };
+        var shafts = Enumerable
+            .Range(1, 510)
+            .Select(n => new
+            {
+                id = $"far-{n}",
+                @class = "shaft",
+                fields = new Dictionary<string, string>
+                {
+                    ["maker"] = "Farskerry",
+                    ["name"] = $"Far {n}",
+                    ["spine"] = "0.34",
+                    ["grainsPerInch"] = "9",
+                    ["outerDiameter"] = "0.246",
+                    ["maxLength"] = "32",
+                    ["material"] = "Carbon",
+                },
+            });
+        Sent(http.PostAsJsonAsync("/api/catalogue/import.json", new { format = Format(http), components = shafts }));
+        screen.Go("/bows/22222222-0000-4000-8000-000000000001/arrow");
+        screen.See("[data-testid=arrow-drawing]");
+        screen.See("path[data-part=shaft]").Click();
+        screen.Pick("shaftId", "Far 510");
+        screen.SeeText("main", "Far 510");
+        screen.Settled(800);
+        Sent(Retire(http, "far-510"));
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("main [role=note]", "Far 510 is out of the lists");
+        screen.See("path[data-part=shaft]").Click();
+        screen.Until(_ => screen.Value("shaftId").StartsWith("Far 510") ? "named" : null);
+        screen.Value("shaftId").ShouldEndWith("retired");
+    }
+
+    private static string Format(HttpClient http) =>
+        (string)JsonNode.Parse(http.GetStringAsync("/api/catalogue/export.json").GetAwaiter().GetResult())!["format"]!;
+
+    private static async Task<HttpResponseMessage> Retire(HttpClient http, string id)
+    {
+        var row = JsonNode.Parse(await http.GetStringAsync($"/api/catalogue/{id}"))!;
+        using var request = new HttpRequestMessage(HttpMethod.Post, $"/api/catalogue/{id}/retire")
+        {
+            Content = JsonContent.Create(new { retired = true }),
+        };
+        request.Headers.TryAddWithoutValidation("If-Match", $"\"{row["version"]}\"");
+        return await http.SendAsync(request);
+    }
+
+    private static void Sent(Task<HttpResponseMessage> answer) =>
+        answer.GetAwaiter().GetResult().EnsureSuccessStatusCode();
 }

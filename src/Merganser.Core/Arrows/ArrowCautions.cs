@@ -17,6 +17,10 @@ public static class ArrowCautions
     /// <summary>Least shaft ahead of the rest at full draw, inches.</summary>
     public const double LeastToSpare = 1;
 
+    /// <summary>An ordinary field point, grains: a heavier head bends a shaft more (common practice, no source).
+    /// </summary>
+    public const double FieldPoint = 100;
+
     /// <summary>An arrow lighter than its bow stands.</summary>
     public const string Light = "light-arrow";
 
@@ -49,9 +53,15 @@ public static class ArrowCautions
             cautions.Add(new Caution(Light, light, false, "point"));
         }
 
-        if (n.Arrow.Point.Kind == PointKind.FixedHead && n.Fit.Band is FitBand.Weak or FitBand.BorderlineWeak)
+        var weak = n.Fit.Band is FitBand.Weak or FitBand.BorderlineWeak;
+        if (weak && n.Arrow.Point.Kind == PointKind.FixedHead)
         {
             cautions.Add(new Caution("weak-fixed-head", new WeakForFixedHead(n.Fit.Band), false, "shaft"));
+        }
+        else if (weak && n.Arrow.Point.Kind == PointKind.MechanicalHead && n.Arrow.Point.Weight > FieldPoint)
+        {
+            var point = Measure.Grains(FieldPoint, 0);
+            cautions.Add(new Caution("weak-heavy-head", new WeakForHeavyHead(n.Fit.Band, point), false, "shaft"));
         }
 
         return cautions;

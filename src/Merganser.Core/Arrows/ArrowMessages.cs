@@ -32,6 +32,9 @@ public sealed record TooLight(Measure PerPound, Measure Least, bool OftenHeavier
 /// <summary>A fixed head on a spine that is too weak for it.</summary>
 public sealed record WeakForFixedHead(FitBand Band) : ArrowMessage;
 
+/// <summary>A shaft that reads weak with a head that is heavier than a field point.</summary>
+public sealed record WeakForHeavyHead(FitBand Band, Measure FieldPoint) : ArrowMessage;
+
 /// <summary>Leave, or make, the shaft at least so long.</summary>
 public sealed record AtLeastLong(Measure Least, bool StillUncut) : ArrowMessage;
 

@@ -2,8 +2,11 @@ using Merganser.Core.Arrows;
 
 namespace Merganser.Core.Catalogues;
 
-/// <summary>A catalogue entry: its id and the part.</summary>
-public sealed record Stocked<T>(string Id, T Part)
+/// <summary>A catalogue entry.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Part">The part.</param>
+/// <param name="Retired">True for one that is picked no more.</param>
+public sealed record Stocked<T>(string Id, T Part, bool Retired = false)
     where T : class;
 
 /// <summary>The catalogue by class, as parts are picked from it.</summary>

@@ -42,7 +42,7 @@ public sealed class ComponentStore(Database database)
                     .Take(most)
                     .Concat(wanted.Where(r => r.Class == kind))
                     .DistinctBy(r => r.Id)
-                    .Select(r => new Stocked<T>(r.Id, (T)r.Part)),
+                    .Select(r => new Stocked<T>(r.Id, (T)r.Part, r.Retired)),
             ];
     }
 

@@ -23,6 +23,8 @@ public static class ArrowWords
                 $"Shaft ends {by} ahead of the rest at full draw: leave {least} or more, more with a broadhead.",
             TooLight(var per, var least, var heavier) =>
                 $"{per}: under {least:bare} the bow can break. The maker's minimum rules{(heavier ? ", often heavier" : "")}.",
+            WeakForHeavyHead(var band, var point) =>
+                $"{band:cap} spine with a head heavier than a {point} field point: it bends more. Stiffer shaft, shorter, or a lighter head.",
             WeakForFixedHead(var band) =>
                 $"{band:cap} spine with a fixed head: it recovers late and the head steers. Stiffer shaft, shorter, or a lighter head.",
             AtLeastLong(var least, true) => $"Leave the shaft at least {least} long.",

@@ -82,6 +82,10 @@ public class ArrowReadingTests
         Codes(Samples.Compound, head).ShouldContain("weak-fixed-head");
         Codes(Samples.Compound, head with { Shaft = head.Shaft with { Spine = 0.300 } })
             .ShouldNotContain("weak-fixed-head");
+        var opening = weak with { Point = weak.Point with { Kind = PointKind.MechanicalHead, Grains = 125 } };
+        Codes(Samples.Compound, opening).ShouldContain("weak-heavy-head");
+        Codes(Samples.Compound, opening with { Point = opening.Point with { Grains = 100 } })
+            .ShouldNotContain("weak-heavy-head");
     }
 
     [Fact]

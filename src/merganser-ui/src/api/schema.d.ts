@@ -1943,7 +1943,7 @@ export interface components {
          * @enum {unknown}
          */
         ArrowState: "parts" | "cut" | "bare" | "fletched" | "verified";
-        /** @description An arrow to begin with: what fits this bow best out of the catalogue. A suggestion, never the last word. */
+        /** @description An arrow to begin with: what fits this bow best out of the catalogue. */
         ArrowSuggestion: {
             /** @description The build. */
             draft: components["schemas"]["ArrowDraft"];
@@ -5021,35 +5021,77 @@ export interface components {
             /** Format: double */
             chance: null | number;
         };
-        /** @description A catalogue entry: its id and the part. */
+        /** @description A catalogue entry. */
         StockedOfInsert: {
+            /** @description Its id. */
             id: string;
+            /** @description The part. */
             part: components["schemas"]["Insert"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
         };
-        /** @description A catalogue entry: its id and the part. */
+        /** @description A catalogue entry. */
         StockedOfNock: {
+            /** @description Its id. */
             id: string;
+            /** @description The part. */
             part: components["schemas"]["Nock"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
         };
-        /** @description A catalogue entry: its id and the part. */
+        /** @description A catalogue entry. */
         StockedOfPoint: {
+            /** @description Its id. */
             id: string;
+            /** @description The part. */
             part: components["schemas"]["Point"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
         };
-        /** @description A catalogue entry: its id and the part. */
+        /** @description A catalogue entry. */
         StockedOfShaft: {
+            /** @description Its id. */
             id: string;
+            /** @description The part. */
             part: components["schemas"]["Shaft"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
         };
-        /** @description A catalogue entry: its id and the part. */
+        /** @description A catalogue entry. */
         StockedOfVane: {
+            /** @description Its id. */
             id: string;
+            /** @description The part. */
             part: components["schemas"]["Vane"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
         };
-        /** @description A catalogue entry: its id and the part. */
+        /** @description A catalogue entry. */
         StockedOfWrap: {
+            /** @description Its id. */
             id: string;
+            /** @description The part. */
             part: components["schemas"]["Wrap"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
         };
         /** @description A stop of the rule with its state in one or two words. */
         Stop: {

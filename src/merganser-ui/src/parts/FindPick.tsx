@@ -1,5 +1,5 @@
 import { Autocomplete, InputBase } from '@mui/material';
-import { useId, type FocusEvent } from 'react';
+import { useId, useMemo, type FocusEvent } from 'react';
 import type { Choice } from './Field';
 import { classes } from './classes';
 import { FieldLabel } from './FieldLabel';
@@ -12,19 +12,25 @@ interface Props {
   value: string;
   choices: Choice[];
   onChange: (value: string) => void;
+  /** What is typed, for a list that is longer than what is at hand. */
+  onFind?: (text: string) => void;
   fault?: string;
 }
 
 /** One of many, found by typing part of its words, or picked from the list that opens. */
-export function FindPick({ label, name, value, choices, onChange, fault }: Props) {
+export function FindPick({ label, name, value, choices, onChange, onFind, fault }: Props) {
   const id = useId();
+  const chosen = useMemo(
+    () => choices.find((choice) => choice.value === value) ?? { value, label: '' },
+    [choices, value],
+  );
   return (
     <div className={field.field}>
       <FieldLabel id={id} label={label} />
       <Autocomplete
         id={id}
         options={choices}
-        value={choices.find((choice) => choice.value === value) ?? { value, label: '' }}
+        value={chosen}
         disableClearable
         autoHighlight
         openOnFocus={false}
@@ -33,6 +39,7 @@ export function FindPick({ label, name, value, choices, onChange, fault }: Props
         isOptionEqualToValue={(option, chosen) => option.value === chosen.value}
         noOptionsText="no such part"
         onChange={(_, choice) => onChange(choice.value)}
+        onInputChange={(_, text, reason) => reason === 'input' && onFind?.(text)}
         slotProps={{
           paper: { elevation: 0, className: s.list },
           popper: { popperOptions: { strategy: 'fixed' } },

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
-import { Caution } from '../../parts/Note';
+import { useCatalogue } from '../../api/queries';
+import { Caution, Note } from '../../parts/Note';
 import { Figure } from '../../parts/Figure';
 import { useEscape } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
@@ -15,7 +16,7 @@ import { SpeedBand } from './SpeedBand';
 import { FitBand } from './FitBand';
 import { Beside } from './Beside';
 import { PartPanel, stepPart } from './PartPanel';
-import type { Draft, PartName } from './parts';
+import { holds, partIds, retiredIn, type Draft, type PartName } from './parts';
 import { AskPanel } from './AskPanel';
 import { MoreWays } from './ArrowWays';
 import { Tries } from './Tries';
@@ -41,9 +42,13 @@ const SINCE = 'kept';
 const STALE_AFTER = 300;
 
 /** One arrow in work: the drawing, its figures, its parts. */
-export function ArrowEditor({ bowId, row, arrows, catalogue, onOpen, onAnother, goPaper, goCheck }: Props) {
+export function ArrowEditor({ bowId, row, arrows, catalogue: listed, onOpen, onAnother, goPaper, goCheck }: Props) {
   const work = useArrowWork(bowId, row);
   const { draft, change, undo, redo, figures, faults } = work;
+  // A part that is retired, or farther down than the lists go, is fetched by its id.
+  const absent = partIds(draft).filter((id) => !holds(listed, id));
+  const catalogue = useCatalogue(absent.length > 0 ? absent.join(',') : undefined).data ?? listed;
+  const retired = retiredIn(catalogue, draft);
   const [chosen, setChosen] = useState<PartName>('point');
   const [asking, setAsking] = useState(false);
   const view = figures.data;
@@ -142,6 +147,11 @@ export function ArrowEditor({ bowId, row, arrows, catalogue, onOpen, onAnother, 
             Redo
           </Plain>
           <div className={s.cautions}>
+            {retired.map((name) => (
+              <Note key={name} word="Retired.">
+                {name} is out of the lists; this arrow keeps it.
+              </Note>
+            ))}
             {view?.reading.cautions.map((c) => (
               <Caution key={c.code} caution={c} />
             ))}

@@ -73,14 +73,25 @@ export function ArrowFoot({
         onGo={() => act('paper')}
       />
     );
+  if (same && next.alternativeAction === 'keep')
+    return (
+      <Foot
+        sentence={`Version ${kept.number} is kept as it is.`}
+        reason={`${next.sentence} ${next.reason}`}
+        button="To the paper"
+        onGo={() => act('paper')}
+        alternative={next.button}
+        onAlternative={() => act(next.action)}
+      />
+    );
   return (
     <Foot
       sentence={next.sentence}
       reason={next.reason}
       button={next.button}
       onGo={() => act(next.action)}
-      alternative={same && next.alternativeAction === 'keep' ? 'To the paper' : next.alternative}
-      onAlternative={() => act(same && next.alternativeAction === 'keep' ? 'paper' : next.alternativeAction)}
+      alternative={next.alternative}
+      onAlternative={() => act(next.alternativeAction)}
     />
   );
 }

@@ -1,4 +1,6 @@
-import { memo } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { answer, api } from '../../api/client';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Schemas } from '../../api/client';
@@ -108,8 +110,6 @@ const whole = (part: PartName): Partial<Draft> =>
   part === 'insert' ? { insertBroken: 0 } : part === 'point' ? { pointBroken: 0 } : {};
 
 function PartField({ part, draft, catalogue, faults, onChange }: Props) {
-  const units = useUnits();
-  const facts = parts.find((p) => p.name === part)!;
   const fault = (field: string) => faults[field]?.[0];
   if (part === 'length')
     return (
@@ -144,15 +144,49 @@ function PartField({ part, draft, catalogue, faults, onChange }: Props) {
         fault={fault('vaneCount')}
       />
     );
+  return <StockPick part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />;
+}
+
+/** One part of the whole catalogue: the list at hand, and what is found by typing. */
+function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
+  const units = useUnits();
+  const facts = parts.find((p) => p.name === part)!;
+  const fault = (field: string) => faults[field]?.[0];
+  const [text, setText] = useState('');
+  const find = useDeferredValue(text.trim());
+  const kind = facts.name === 'vanes' ? 'vane' : facts.name;
+  const found = useQuery({
+    queryKey: ['catalogue', 'find', kind, find],
+    queryFn: () => answer(api.GET('/api/catalogue', { params: { query: { kind, find } } })),
+    enabled: find.length > 1,
+  });
+  // The same objects from one key press to the next: a list that is new each time empties what is typed.
+  const stock = useMemo(
+    () => [
+      ...(facts.optional ? [{ value: '', label: 'none' }] : []),
+      ...stockOf(catalogue, part, units).map((s) => ({ value: s.id, label: s.label })),
+    ],
+    [catalogue, part, units, facts.optional],
+  );
+  const rows = found.data?.rows;
+  const choices = useMemo(
+    () => [
+      ...stock,
+      ...(rows ?? [])
+        .filter((row) => !stock.some((s) => s.value === row.id))
+        .map((row) => ({ value: row.id, label: [row.fields.name, row.fields.maker].filter(Boolean).join(', ') })),
+    ],
+    [stock, rows],
+  );
   const field = facts.field!;
-  const none = facts.optional ? [{ value: '', label: 'none' }] : [];
   return (
     <FindPick
       label={facts.label}
       name={field}
       value={draft[field] ?? ''}
       onChange={(id) => onChange({ ...draft, ...whole(part), [field]: id === '' ? null : id })}
-      choices={[...none, ...stockOf(catalogue, part, units).map((s) => ({ value: s.id, label: s.label }))]}
+      choices={choices}
+      onFind={setText}
       fault={fault(part === 'vanes' ? 'vane' : part)}
     />
   );

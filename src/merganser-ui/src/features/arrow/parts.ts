@@ -31,23 +31,32 @@ export interface Stock {
 
 /** What may be picked for a part, in the catalogue's order. */
 export function stockOf(catalogue: Schemas['Catalogue'], name: PartName, units: Units = tradeUnits): Stock[] {
+  return linesOf(catalogue, name, units).map(({ id, label, retired }) => ({
+    id,
+    label: retired ? `${label}, retired` : label,
+  }));
+}
+
+type Line = Stock & { retired?: boolean };
+
+function linesOf(catalogue: Schemas['Catalogue'], name: PartName, units: Units): Line[] {
   const mass = (grains: number) => withUnit(grains, 'gr', Number.isInteger(grains) ? 0 : 1, units);
   switch (name) {
     case 'shaft':
       return catalogue.shafts.map((s) => ({
-        id: s.id,
+        ...s,
         label: `${s.part.name}, ${s.part.material.toLowerCase()}, ${withUnit(s.part.grainsPerInch, 'gr/in', 1, units)}`,
       }));
     case 'insert':
-      return catalogue.inserts.map((s) => ({ id: s.id, label: `${s.part.name}, ${mass(s.part.grains)}` }));
+      return catalogue.inserts.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)}` }));
     case 'point':
-      return catalogue.points.map((s) => ({ id: s.id, label: `${s.part.name}, ${mass(s.part.grains)}` }));
+      return catalogue.points.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)}` }));
     case 'nock':
-      return catalogue.nocks.map((s) => ({ id: s.id, label: `${s.part.name}, ${mass(s.part.grains)}` }));
+      return catalogue.nocks.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)}` }));
     case 'vanes':
-      return catalogue.vanes.map((s) => ({ id: s.id, label: `${s.part.name}, ${mass(s.part.grains)} each` }));
+      return catalogue.vanes.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)} each` }));
     case 'wrap':
-      return catalogue.wraps.map((s) => ({ id: s.id, label: `${s.part.name}, ${mass(s.part.grains)}` }));
+      return catalogue.wraps.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)}` }));
     default:
       return [];
   }
@@ -77,3 +86,28 @@ export function steppedLength(text: string, step: 1 | -1): string | null {
   const by = rest % 4 === 0 ? 4 : rest % 2 === 0 ? 2 : 1;
   return `${inches} ${rest / by}/${8 / by}`;
 }
+
+/** The parts of a draft by their ids. */
+export const partIds = (draft: Draft): string[] =>
+  [draft.shaftId, draft.insertId, draft.pointId, draft.nockId, draft.vaneId, draft.wrapId].filter((id): id is string =>
+    Boolean(id),
+  );
+
+interface Held {
+  id: string;
+  retired: boolean;
+  part: { name: string };
+}
+
+const heldBy = (catalogue: Schemas['Catalogue']): Held[] =>
+  Object.values(catalogue).filter(Array.isArray).flat() as Held[];
+
+/** True for a part that the catalogue at hand holds. */
+export const holds = (catalogue: Schemas['Catalogue'], id: string): boolean =>
+  heldBy(catalogue).some((part) => part.id === id);
+
+/** Names of the parts of a draft that are picked no more. */
+export const retiredIn = (catalogue: Schemas['Catalogue'], draft: Draft): string[] =>
+  heldBy(catalogue)
+    .filter((part) => part.retired && partIds(draft).includes(part.id))
+    .map((part) => part.part.name);
