@@ -4,7 +4,7 @@ namespace Merganser.Web.Tests;
 
 public class DozenTests
 {
-    private const string Half = "/api/dozens/cccccccc-0000-4000-8000-000000000002";
+    internal const string Half = "/api/dozens/cccccccc-0000-4000-8000-000000000002";
 
     [Fact]
     public async Task From_parts_to_a_match_to_a_build_list()
@@ -125,36 +125,6 @@ public class DozenTests
             [.. dozen["tray"]!.AsArray().Select(a => (int)a!["pieces"]!["Shaft"]![0]!)];
     }
 
-    /// <summary>A dozen is called otherwise, put away and taken out again; each is taken back like any entry.</summary>
-    [Fact]
-    public async Task A_dozen_is_renamed_and_put_away()
-    {
-        using var app = new App();
-        var (_, dozen) = await Enter("plan", "name", "Autumn field");
-        ((string)dozen["name"]!).ShouldBe("Autumn field");
-        ((string)(await Lines())[0]!["name"]!).ShouldBe("Autumn field");
-        (_, dozen) = await Enter("plan", "archived", "yes");
-        ((bool)dozen["archived"]!).ShouldBeTrue();
-        ((bool)(await Lines())[0]!["archived"]!).ShouldBeTrue();
-        (_, dozen) = await app.Post($"{Half}/withdrawals/{(string)dozen["lastEntryId"]!}", new { });
-        ((bool)dozen["archived"]!).ShouldBeFalse();
-        (await Enter("plan", "name", "")).Status.ShouldBe(400);
-        (await Enter("plan", "colour", "red")).Status.ShouldBe(400);
-
-        async Task<JsonArray> Lines() => (await app.Get($"/api/bows/{App.Brindle}/dozens"))["dozens"]!.AsArray();
-        Task<(int Status, JsonNode Body)> Enter(string kind, string word, string note) =>
-            app.Post(
-                $"{Half}/entries",
-                new
-                {
-                    id = App.NewId(),
-                    kind,
-                    word,
-                    note,
-                }
-            );
-    }
-
     [Theory]
     [InlineData("{\"kind\":\"piece\",\"class\":\"Shaft\",\"number\":1,\"value\":\"250\"}", "number")]
     [InlineData("{\"kind\":\"piece\",\"class\":\"Wheel\",\"number\":1,\"value\":\"250\"}", "class")]
@@ -264,7 +234,7 @@ public class DozenTests
         ((int)dozen["arrowVersion"]!).ShouldBe(1);
     }
 
-    private static object Options(int leaveOut = 0) =>
+    internal static object Options(int leaveOut = 0) =>
         new
         {
             id = App.NewId(),
