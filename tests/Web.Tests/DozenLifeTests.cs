@@ -5,7 +5,7 @@ namespace Merganser.Web.Tests;
 /// <summary>A dozen later on: its name, its papers, its retired arrows.</summary>
 public class DozenLifeTests
 {
-    /// <summary>72 arrows are two pages of labels and two of the list; one that is retired is on none of them.</summary>
+    /// <summary>72 arrows are two pages of labels and of the list; one that is retired is on none of them.</summary>
     [Fact]
     public async Task Labels_and_list_go_on_over_pages_and_a_retired_arrow_stands_in_the_table_alone()
     {
