@@ -146,6 +146,22 @@ public class ArrowTests
         screen.Value("shaftId").ShouldEndWith("retired");
     }
 
+    [Fact]
+    public void A_part_of_the_catalogue_goes_into_the_arrow_and_undo_takes_it_out()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
+        screen.SeeText("main", "Wrackline 340");
+        screen.Push("Compare, charts, files");
+        screen.Push("Catalogue of parts");
+        screen.See("[aria-label='Use Ballast 300 in this arrow']").SendKeys(Keys.Enter);
+        screen.SeeText("main", "Shaft Ballast 300");
+        screen.Push("Undo");
+        screen.SeeText("main", "Shaft Wrackline 340");
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("main", "Shaft Wrackline 340");
+    }
+
     private static string Format(HttpClient http) =>
         (string)JsonNode.Parse(http.GetStringAsync("/api/catalogue/export.json").GetAwaiter().GetResult())!["format"]!;
 

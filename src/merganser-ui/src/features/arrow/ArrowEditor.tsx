@@ -16,7 +16,7 @@ import { SpeedBand } from './SpeedBand';
 import { FitBand } from './FitBand';
 import { Beside } from './Beside';
 import { PartPanel, stepPart } from './PartPanel';
-import { holds, partIds, retiredIn, type Draft, type PartName } from './parts';
+import { holds, partIds, retiredIn, withPart, type Draft, type PartName, type Used } from './parts';
 import { AskPanel } from './AskPanel';
 import { MoreWays } from './ArrowWays';
 import { Tries } from './Tries';
@@ -30,6 +30,9 @@ interface Props {
   row: Schemas['ArrowRow'];
   arrows: Schemas['ArrowRow'][];
   catalogue: Schemas['Catalogue'];
+  /** A part that was chosen in the catalogue for this arrow. */
+  use: Used | null;
+  onUsed: () => void;
   onOpen: (id: string) => void;
   onAnother: () => void;
   goPaper: () => void;
@@ -42,7 +45,18 @@ const SINCE = 'kept';
 const STALE_AFTER = 300;
 
 /** One arrow in work: the drawing, its figures, its parts. */
-export function ArrowEditor({ bowId, row, arrows, catalogue: listed, onOpen, onAnother, goPaper, goCheck }: Props) {
+export function ArrowEditor({
+  bowId,
+  row,
+  arrows,
+  catalogue: listed,
+  use,
+  onUsed,
+  onOpen,
+  onAnother,
+  goPaper,
+  goCheck,
+}: Props) {
   const work = useArrowWork(bowId, row);
   const { draft, change, undo, redo, figures, faults } = work;
   // A part that is retired, or farther down than the lists go, is fetched by its id.
@@ -68,6 +82,16 @@ export function ArrowEditor({ bowId, row, arrows, catalogue: listed, onOpen, onA
     latest.current = change;
   });
   const tryIt = useCallback((next: Draft) => latest.current(next), []);
+  const now = useRef({ draft, use, onUsed });
+  useEffect(() => {
+    now.current = { draft, use, onUsed };
+  });
+  const usedId = use?.id;
+  useEffect(() => {
+    if (!usedId || !now.current.use) return;
+    tryIt(withPart(now.current.draft, now.current.use));
+    now.current.onUsed();
+  }, [usedId, tryIt]);
   // The figures come first; what lies below follows in the next frame.
   const below = useDeferredValue(view);
   const rows = useMemo(

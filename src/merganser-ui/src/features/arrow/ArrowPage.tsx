@@ -9,6 +9,7 @@ import { Main, Page } from '../../parts/Page';
 import { ArrowEditor } from './ArrowEditor';
 import { arrowWays } from './ArrowWays';
 import { ArrowWayPage } from './ArrowWayPage';
+import { parts, type Used } from './parts';
 
 /** The arrow of a bow: picks which one is on the bench, or starts the first. */
 export default function ArrowPage() {
@@ -17,7 +18,7 @@ export default function ArrowPage() {
   const acts = useActs(`arrows ${bowId}`);
   const navigate = useNavigate();
   const bow = useBow(bowId);
-  const catalogue = useCatalogue(search.get('part') ?? undefined);
+  const catalogue = useCatalogue(search.get('use') ?? undefined);
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
   const arrows = useQuery({
@@ -75,6 +76,8 @@ export default function ArrowPage() {
           row={row}
           arrows={all}
           catalogue={catalogue.data}
+          use={used(search)}
+          onUsed={() => setSearch({ arrow: row.id }, { replace: true })}
           onOpen={(id) => setSearch({ arrow: id })}
           onAnother={() => void start()}
           goPaper={() => void navigate(`/bows/${bowId}/paper`)}
@@ -115,6 +118,13 @@ export default function ArrowPage() {
       )}
     </Page>
   );
+}
+
+/** A part that was sent here from the catalogue. */
+function used(search: URLSearchParams): Used | null {
+  const [kind, id] = [search.get('kind'), search.get('use')];
+  const part = parts.find((p) => p.name === (kind === 'vane' ? 'vanes' : kind));
+  return part?.field && id ? { part: part.name, id } : null;
 }
 
 const sorted = (arrows: Schemas['ArrowRow'][]) => arrows.toSorted((a, b) => a.draft.name.localeCompare(b.draft.name));

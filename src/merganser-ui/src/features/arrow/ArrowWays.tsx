@@ -14,6 +14,9 @@ export const arrowWays: [ArrowWay, string][] = [
 const to = (bowId: string, arrowId: string, way: ArrowWay) =>
   `/bows/${bowId}/arrow?arrow=${arrowId}${way === 'build' ? '' : `&way=${way}`}`;
 
+/** The catalogue, out of which a part goes into this arrow. */
+const catalogueOf = (bowId: string, arrowId: string) => `/catalogue?bow=${bowId}&arrow=${arrowId}`;
+
 /** The ways to look at an arrow, as a row. */
 export function ArrowWays({ bowId, arrowId, way }: { bowId: string; arrowId: string; way: ArrowWay }) {
   return (
@@ -23,7 +26,7 @@ export function ArrowWays({ bowId, arrowId, way }: { bowId: string; arrowId: str
           {label}
         </WayLink>
       ))}
-      <WayLink to={`/catalogue?bow=${bowId}`}>Catalogue</WayLink>
+      <WayLink to={catalogueOf(bowId, arrowId)}>Catalogue</WayLink>
     </Ways>
   );
 }
@@ -34,7 +37,7 @@ export const MoreWays = ({ bowId, arrowId }: { bowId: string; arrowId: string })
     label="The arrow"
     links={[
       ...arrowWays.slice(1).map(([name, label]) => [to(bowId, arrowId, name), label] as const),
-      [`/catalogue?bow=${bowId}`, 'Catalogue of parts'],
+      [catalogueOf(bowId, arrowId), 'Catalogue of parts'],
     ]}
   >
     Compare, charts, files

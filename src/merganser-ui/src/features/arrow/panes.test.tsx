@@ -216,7 +216,7 @@ describe('the ways of an arrow', () => {
     show(<ArrowWays bowId="b" arrowId="a" way="chart" />);
     expect(screen.getByText('Needed spine').getAttribute('aria-current')).toBe('true');
     expect(screen.getByText('Build').getAttribute('href')).toBe('/bows/b/arrow?arrow=a');
-    expect(screen.getByText('Catalogue').getAttribute('href')).toBe('/catalogue?bow=b');
+    expect(screen.getByText('Catalogue').getAttribute('href')).toBe('/catalogue?bow=b&arrow=a');
   });
 
   it('or behind one key', async () => {

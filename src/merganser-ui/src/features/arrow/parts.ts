@@ -24,6 +24,12 @@ export const parts: Part[] = [
   { name: 'glue', label: 'Glue', field: null, optional: false },
 ];
 
+/** A part that goes into an arrow. */
+export interface Used {
+  part: PartName;
+  id: string;
+}
+
 export interface Stock {
   id: string;
   label: string;
@@ -111,3 +117,10 @@ export const retiredIn = (catalogue: Schemas['Catalogue'], draft: Draft): string
   heldBy(catalogue)
     .filter((part) => part.retired && partIds(draft).includes(part.id))
     .map((part) => part.part.name);
+
+/** The draft with another part in it; another insert or point is whole. */
+export const withPart = (draft: Draft, { part, id }: Used): Draft => ({
+  ...draft,
+  ...(part === 'insert' ? { insertBroken: 0 } : part === 'point' ? { pointBroken: 0 } : {}),
+  [parts.find((p) => p.name === part)!.field!]: id,
+});

@@ -51,6 +51,8 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
         if (!done) return false;
         version.current = done.version;
         savedText.current = done.text;
+        // What came meanwhile stands on the version that is kept now: a reload finds it.
+        keepHere(row.id, version.current, wanted.current);
       }
       localStorage.removeItem(slot(row.id));
       return true;
@@ -61,8 +63,12 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
 
   useEffect(() => {
     wanted.current = draft;
-    if (JSON.stringify(draft) === savedText.current) return;
-    localStorage.setItem(slot(row.id), JSON.stringify({ version: version.current, draft }));
+    // Undone before it was sent: what a reload would bring back is gone as well.
+    if (JSON.stringify(draft) === savedText.current && sending.current === null) {
+      localStorage.removeItem(slot(row.id));
+      return;
+    }
+    keepHere(row.id, version.current, draft);
     const timer = setTimeout(() => void send(), SAVE_AFTER);
     return () => clearTimeout(timer);
   }, [draft, row.id, send]);
@@ -141,6 +147,10 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
     openedId,
   };
 }
+
+/** What is not saved yet, in this browser. */
+const keepHere = (id: string, version: number, draft: Draft) =>
+  localStorage.setItem(slot(id), JSON.stringify({ version, draft }));
 
 function unsaved(row: Schemas['ArrowRow']): Draft | null {
   try {

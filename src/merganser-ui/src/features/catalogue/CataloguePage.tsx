@@ -44,6 +44,7 @@ export default function CataloguePage() {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const bowId = search.get('bow') ?? undefined;
+  const arrowId = search.get('arrow');
   const kind = kinds.find(([k]) => k === search.get('kind'))?.[0] ?? 'shaft';
   const [find, setFind] = useState('');
   const [retired, setRetired] = useState(false);
@@ -66,7 +67,7 @@ export default function CataloguePage() {
   const shown = fields.filter((f) => !f.name.startsWith('measured') || f.name.startsWith('measuredG'));
 
   const go = (next: Kind) => {
-    setSearch(bowId ? { kind: next, bow: bowId } : { kind: next });
+    setSearch({ kind: next, ...(bowId ? { bow: bowId } : {}), ...(arrowId ? { arrow: arrowId } : {}) });
     setSkip(0);
     setEditing(null);
     acts.clear();
@@ -208,6 +209,16 @@ export default function CataloguePage() {
                           {row.fields.name}
                         </Plain>
                         {row.retired && <em> retired</em>}
+                        {bowId && arrowId && !row.retired && (
+                          <Plain
+                            aria-label={`Use ${row.fields.name} in this arrow`}
+                            onClick={() =>
+                              void navigate(`/bows/${bowId}/arrow?arrow=${arrowId}&kind=${kind}&use=${row.id}`)
+                            }
+                          >
+                            use
+                          </Plain>
+                        )}
                       </th>
                     ) : (
                       <td key={field.name}>{row.fields[field.name]}</td>
@@ -264,7 +275,7 @@ export default function CataloguePage() {
           sentence="Find a part, or add your own."
           reason="A measured value wins over the nominal one, and says so in every working."
           button={bowId ? 'Back to the arrow' : 'To the rack'}
-          onGo={() => void navigate(bowId ? `/bows/${bowId}/arrow` : '/')}
+          onGo={() => void navigate(bowId ? `/bows/${bowId}/arrow${arrowId ? `?arrow=${arrowId}` : ''}` : '/')}
         />
       )}
     </Page>
