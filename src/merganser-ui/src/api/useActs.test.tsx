@@ -1,7 +1,7 @@
 import { act, cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { refusing, show } from '../testing/show';
 import { answer, api } from './client';
@@ -46,6 +46,31 @@ function Tally() {
       <button onClick={acts.clear}>leave it</button>
       <p data-testid="said">{said}</p>
       <p data-testid="state">{acts.unreachable ? 'away' : acts.busy ? 'busy' : (acts.problem?.message ?? 'calm')}</p>
+    </>
+  );
+}
+
+/** Readings that wait for each other, as from a scale. */
+function OneAfterTheOther() {
+  const acts = useActs('takes');
+  const [said, setSaid] = useState('');
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const count = useRef(0);
+  const take = () => {
+    const n = (count.current += 1);
+    queue.current = queue.current.then(async () => {
+      const done = await acts.act(`take ${n}`, (id) =>
+        answer(api.POST('/api/bows/{id}/shots', { params: { path: { id: 'bow' } }, body: { id, count: n } })),
+      );
+      setSaid(`${n} ${done === null ? 'left' : 'taken'}`);
+    });
+  };
+  return (
+    <>
+      <button onClick={take}>take</button>
+      <button onClick={acts.clear}>leave it</button>
+      <p data-testid="said">{said}</p>
+      <p data-testid="state">{acts.unreachable ? 'away' : 'calm'}</p>
     </>
   );
 }
@@ -113,9 +138,27 @@ describe('an act', () => {
     await waitFor(() => expect(state()).toBe('away'));
     await userEvent.click(screen.getByText('leave it'));
     await waitFor(() => expect(state()).toBe('calm'));
+    await waitFor(() => expect(said()).toBe(' refused'));
     bench.away = false;
     await act(() => askAgain());
     expect(bench.got).toHaveLength(0);
+    await userEvent.click(screen.getByText('twelve'));
+    await waitFor(() => expect(said()).toBe(' refused 12'));
+  });
+
+  it('whoever waits for one that is given up goes on', async () => {
+    const bench = server(() => ({}));
+    bench.away = true;
+    show(<OneAfterTheOther />);
+    await userEvent.click(screen.getByText('take'));
+    await waitFor(() => expect(state()).toBe('away'));
+    await userEvent.click(screen.getByText('leave it'));
+    await waitFor(() => expect(said()).toBe('1 left'));
+    bench.away = false;
+    await act(() => askAgain());
+    await userEvent.click(screen.getByText('take'));
+    await waitFor(() => expect(said()).toBe('2 taken'));
+    expect(bench.got).toHaveLength(1);
   });
 
   it('that is refused says why, and keeps its id when it is tried again', async () => {

@@ -30,7 +30,7 @@ export function useActs(scope: string) {
   const mutationKey = ['act', scope];
   /** The ids of what has not gone through yet, and what is under way, by its name. */
   const ids = useRef(new Map<string, string>());
-  const going = useRef(new Map<string, Promise<unknown>>());
+  const going = useRef(new Map<string, { done: Promise<unknown>; giveUp: (nothing: null) => void }>());
   const last = useRef<string | null>(null);
   const mutation = useMutation<unknown, Error, Act, Undo | undefined>({
     mutationKey,
@@ -54,11 +54,15 @@ export function useActs(scope: string) {
 
   const clear = useCallback(() => {
     const newest = last.current;
-    if (isLost && newest !== null && going.current.delete(newest)) {
+    const waiting = newest === null ? undefined : going.current.get(newest);
+    if (isLost && newest !== null && waiting) {
+      going.current.delete(newest);
+      // Whoever waits for it goes on without it.
+      waiting.giveUp(null);
       const id = ids.current.get(newest);
       const cache = queries.getMutationCache();
-      const waiting = cache.find({ predicate: (act) => (act.state.variables as Act | undefined)?.id === id });
-      if (waiting) cache.remove(waiting);
+      const left = cache.find({ predicate: (act) => (act.state.variables as Act | undefined)?.id === id });
+      if (left) cache.remove(left);
     }
     reset();
   }, [isLost, queries, reset]);
@@ -68,19 +72,22 @@ export function useActs(scope: string) {
       const same = going.current.get(what);
       if (same) {
         void askAgain();
-        return same as Promise<T | null>;
+        return same.done as Promise<T | null>;
       }
       const id = ids.current.get(what) ?? newId();
       ids.current.set(what, id);
       last.current = what;
-      const done = mutateAsync({ id, call, change })
-        .then((said) => {
+      let giveUp: (nothing: null) => void = () => undefined;
+      const given = new Promise<null>((resolve) => (giveUp = resolve));
+      const said = mutateAsync({ id, call, change })
+        .then((answer) => {
           ids.current.delete(what);
-          return said as T;
+          return answer as T;
         })
         .catch(() => null)
-        .finally(() => going.current.delete(what));
-      going.current.set(what, done);
+        .finally(() => going.current.get(what)?.giveUp === giveUp && going.current.delete(what));
+      const done = Promise.race([said, given]);
+      going.current.set(what, { done, giveUp });
       return done;
     },
     [mutateAsync],

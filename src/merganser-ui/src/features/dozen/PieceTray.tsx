@@ -47,7 +47,7 @@ export function PieceTray({ kind, pieces, places, next, between, onAgain, onBack
               {piece && (
                 <Plain
                   className={classes(tray.act, w.tabular)}
-                  aria-label={`Weigh ${kind} ${piece.number} again`}
+                  aria-label={`Weigh ${kind} ${piece.number} again, ${show(piece.grains, 'gr', 1, units).value}`}
                   title="weigh it again"
                   onClick={() => onAgain(piece.number)}
                 >

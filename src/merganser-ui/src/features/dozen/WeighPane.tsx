@@ -93,7 +93,9 @@ export function WeighPane({ dozen, work, kind, again, onKind }: Props) {
   const enter = (value: string, source: string): Promise<string | null> => {
     const done = takes.current.then(() => {
       const { kind: of, again: number } = chosen.current;
-      const sure = asked !== null && source === asked.source && value === asked.value && of === asked.of;
+      // Typed once more it is meant; another piece that weighs the same is asked about as well.
+      const meant = source === 'typed' && asked?.source === 'typed';
+      const sure = meant && value === asked.value && of === asked.of;
       return keep({ value, source, of, again: number }, sure);
     });
     takes.current = done;
