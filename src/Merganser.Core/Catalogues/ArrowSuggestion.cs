@@ -26,7 +26,7 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
     private static readonly double Middle = Math.Sqrt(SpineFit.GoodFrom * SpineFit.GoodTo);
 
     /// <summary>An ordinary point, grains (common practice, no source).</summary>
-    public static double UsualPoint(BowKind kind) => kind == BowKind.Longbow ? 125 : 100;
+    public static double UsualPoint(BowKind kind) => kind == BowKind.Longbow ? 125 : ArrowCautions.FieldPoint;
 
     /// <summary>
     /// The build whose fit lies nearest to the middle of the good band, with an ordinary point and the first length of
@@ -37,9 +37,10 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
     /// <param name="catalogue">Every part there is.</param>
     public static ArrowSuggestion? Of(Bow bow, Catalogue catalogue)
     {
+        var usual = Usual.Of(bow, catalogue);
         var built = catalogue
             .Shafts.Where(s => Suits(bow, s.Part))
-            .Select(s => Build(bow, s, catalogue))
+            .Select(s => Build(bow, s, usual))
             .OfType<ArrowDraft>()
             .Select(draft => (Draft: draft, Arrow: Read(draft, catalogue)))
             .Where(b => b.Arrow is not null && b.Arrow.TubeLength <= b.Arrow.Shaft.MaxLength)
@@ -82,36 +83,20 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
 
     private static bool IsWood(Shaft shaft) => shaft.Material.Contains("wood", StringComparison.OrdinalIgnoreCase);
 
-    private static ArrowDraft? Build(Bow bow, Stocked<Shaft> shaft, Catalogue catalogue)
+    private static ArrowDraft? Build(Bow bow, Stocked<Shaft> shaft, Usual usual)
     {
         var thin = shaft.Part.OuterDiameter < ThinShaft;
-        PointKind[] kinds = thin ? [PointKind.GlueIn] : [PointKind.Field, PointKind.Target];
-        var point = catalogue
-            .Points.Where(p => kinds.Contains(p.Part.Kind) && p.Part.BreakOffSteps == 0)
-            .MinBy(p => Math.Abs(p.Part.Weight - UsualPoint(bow.Kind)));
-        var insert =
-            thin || IsWood(shaft.Part)
-                ? null
-                : catalogue
-                    .Inserts.Where(i => i.Part.BreakOffSteps == 0)
-                    .MinBy(i => Math.Abs(i.Part.Weight - UsualInsert));
-        var nock = catalogue
-            .Nocks.Where(n => n.Part.Kind == NockKind.PressIn)
-            .MinBy(n => Math.Abs(n.Part.Weight - UsualNock));
-        var vane = catalogue
-            .Vanes.OrderBy(v => Math.Abs(v.Part.Length - UsualVane(bow.Kind)))
-            .ThenBy(v => v.Part.Weight)
-            .FirstOrDefault();
-        return point is null || nock is null
+        var point = thin ? usual.GlueIn : usual.Point;
+        return point is null || usual.Nock is null
             ? null
             : new ArrowDraft(
                 shaft.Part.Name.Length > 60 ? shaft.Part.Name[..60] : shaft.Part.Name,
                 shaft.Id,
                 Show.Number(bow.FirstCut, 1),
-                insert?.Id,
-                point.Id,
-                nock.Id,
-                vane?.Id,
+                thin || IsWood(shaft.Part) ? null : usual.Insert,
+                point,
+                usual.Nock,
+                usual.Vane,
                 3,
                 "",
                 null,
@@ -127,4 +112,33 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
             BowKind.Longbow => 4,
             _ => 1.75,
         };
+
+    /// <summary>The ordinary parts of a catalogue for a bow, by their ids; null where it has none.</summary>
+    private sealed record Usual(string? Point, string? GlueIn, string? Insert, string? Nock, string? Vane)
+    {
+        public static Usual Of(Bow bow, Catalogue catalogue) =>
+            new(
+                PointOf(bow, catalogue, PointKind.Field, PointKind.Target),
+                PointOf(bow, catalogue, PointKind.GlueIn),
+                catalogue
+                    .Inserts.Where(i => i.Part.BreakOffSteps == 0)
+                    .MinBy(i => Math.Abs(i.Part.Weight - UsualInsert))
+                    ?.Id,
+                catalogue
+                    .Nocks.Where(n => n.Part.Kind == NockKind.PressIn)
+                    .MinBy(n => Math.Abs(n.Part.Weight - UsualNock))
+                    ?.Id,
+                catalogue
+                    .Vanes.OrderBy(v => Math.Abs(v.Part.Length - UsualVane(bow.Kind)))
+                    .ThenBy(v => v.Part.Weight)
+                    .FirstOrDefault()
+                    ?.Id
+            );
+
+        private static string? PointOf(Bow bow, Catalogue catalogue, params PointKind[] kinds) =>
+            catalogue
+                .Points.Where(p => kinds.Contains(p.Part.Kind) && p.Part.BreakOffSteps == 0)
+                .MinBy(p => Math.Abs(p.Part.Weight - UsualPoint(bow.Kind)))
+                ?.Id;
+    }
 }

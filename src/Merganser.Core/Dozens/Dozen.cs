@@ -193,15 +193,17 @@ public sealed class Dozen
     }
 
     /// <summary>What was written last on an arrow of this match; null for nothing.</summary>
-    public string? NoteOf(int number, ArrowNote what) =>
-        SinceBuilt(number)
-            .Where(e => what is not (ArrowNote.Nock or ArrowNote.Paper) || e.Order > RepairOf(number))
+    public string? NoteOf(int number, ArrowNote what)
+    {
+        var from = what is ArrowNote.Nock or ArrowNote.Paper ? RepairOf(number) : 0;
+        var words = SinceBuilt(number)
+            .Where(e => e.Order > from)
             .Select(e => e.Act)
             .OfType<ArrowNoted>()
             .LastOrDefault(n => n.Arrow == number && n.What == what)
-            is { Words: { Length: > 0 } words }
-            ? words
-            : null;
+            ?.Words;
+        return string.IsNullOrEmpty(words) ? null : words;
+    }
 
     /// <summary>
     /// The order of an arrow's last repair: what was weighed, turned and verified before it does not count any more.

@@ -11,9 +11,6 @@ public static class DozenReading
     private const int LongestWord = 40;
     internal const int MostPieces = 999;
 
-    /// <summary>The code of a weight that is asked about and not taken.</summary>
-    public const string FarCode = "far";
-
     private static readonly AllowedRange Grains = new(0.1, 1500, Unit.Grain, Why.PieceOfAnArrow);
     private static readonly AllowedRange RunOut = new(0, 0.25, Unit.Inch, Why.BentShaft);
     private static readonly AllowedRange Spine = new(0.1, 2, Unit.Inch, Why.SpineOfShafts);
@@ -145,15 +142,10 @@ public static class DozenReading
         fields.Check(IsWeighed(dozen, input.Class), "class", "classes", DozenSays.ClassNotWeighed);
         fields.Check(number is null or (>= 1 and <= MostPieces), "number", "range", new PiecesNumbered(MostPieces));
         fields.Check(number is not null || taken.Count < MostPieces, "number", "range", new PiecesAtMost(MostPieces));
-        var free = number is not { } wanted || taken.Contains(wanted) == input.Again;
-        fields.Check(
-            free && (number is not null || !input.Again),
-            "number",
-            input.Again ? "missing" : "twice",
-            input.Again
-                ? new NotWeighedYet(input.Class ?? "", number ?? 0)
-                : new WeighedAlready(input.Class ?? "", number ?? 0)
-        );
+        var known = number is { } one && taken.Contains(one);
+        var (name, at) = (input.Class ?? "", number ?? 0);
+        fields.Check(known || !input.Again, "number", "missing", new NotWeighedYet(name, at));
+        fields.Check(!known || input.Again, "number", "twice", new WeighedAlready(name, at));
         var weight = fields.Required("value", input.Value, Quantity.Weight, Grains);
         if (weight is { } grains && fields.Problems.Count == 0 && !input.Sure)
         {
@@ -170,7 +162,7 @@ public static class DozenReading
         if (ExpectedWeight.Of(dozen, name) is { } about && ExpectedWeight.IsFar(grains, about))
         {
             var far = new FarFrom(name, Measure.Grains(grains), Measure.Grains(about));
-            throw RefusedException.At("value", FarCode, far);
+            throw RefusedException.At("value", RefusedException.Far, far);
         }
     }
 

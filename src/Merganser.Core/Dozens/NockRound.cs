@@ -121,11 +121,14 @@ public sealed record NockRound(
             _ => null,
         };
 
-    private static IEnumerable<(string Id, NockShot Shot)> ShotsOf(Dozen dozen, int number) =>
-        from done in dozen.Events
-        let marked = done.Act as NockShotMarked
-        where marked?.Arrow == number && done.Order > dozen.RepairOf(number)
-        select (done.Id, marked.Shot);
+    private static IEnumerable<(string Id, NockShot Shot)> ShotsOf(Dozen dozen, int number)
+    {
+        var repair = dozen.RepairOf(number);
+        return from done in dozen.Events
+            let marked = done.Act as NockShotMarked
+            where marked?.Arrow == number && done.Order > repair
+            select (done.Id, marked.Shot);
+    }
 
     private static NockArrow ArrowOf(Dozen dozen, int number, double distance) =>
         new(

@@ -29,12 +29,16 @@ public sealed class TieBreak
     private readonly double[] moments;
     private readonly HashSet<int> gluedShafts;
 
+    /// <summary>Of all balance points.</summary>
+    private double sum;
+
     private TieBreak(MatchProblem problem, MatchResult found, PieceEffects effects)
     {
         (this.problem, this.effects) = (problem, effects);
         pieces = [.. found.Pieces.Select(arrow => arrow.Select(of => of.ToArray()).ToArray())];
         totals = [.. found.Totals];
         moments = [.. pieces.Select(MomentOf)];
+        sum = totals.Zip(moments, Balance).Sum();
         gluedShafts = [.. problem.Glued.Select(g => g.First)];
     }
 
@@ -152,6 +156,7 @@ public sealed class TieBreak
             Make(i, j, other);
         }
 
+        sum += after.Item1 + after.Item2 - before.Item1 - before.Item2;
         totals[i] += tenths;
         totals[j] -= tenths;
         moments[i] += moment;
@@ -165,7 +170,6 @@ public sealed class TieBreak
     private bool CloserTogether((double I, double J) before, (double I, double J) after)
     {
         var n = pieces.Length;
-        var sum = Enumerable.Range(0, n).Sum(k => Balance(totals[k], moments[k]));
         var change = after.I + after.J - before.I - before.J;
         var squares = (after.I * after.I) + (after.J * after.J) - (before.I * before.I) - (before.J * before.J);
         return (n * squares) - (change * ((2 * sum) + change)) < -Gain;

@@ -72,14 +72,15 @@ public sealed record TrayArrow(
     {
         var i = number - 1;
         var names = dozen.Classes.Select(c => c.Name).ToArray();
+        var repair = dozen.RepairOf(number);
         var acts = dozen
             .SinceBuilt(number)
-            .Where(e => e.Order > dozen.RepairOf(number))
+            .Where(e => e.Order > repair)
             .Select(e => e.Act)
             .OfType<ArrowAct>()
             .Where(a => a.Arrow == number)
             .ToArray();
-        var ticks = Ticks(dozen, number);
+        var ticks = Ticks(dozen, number, repair);
         var built = acts.OfType<ArrowWeighed>().LastOrDefault()?.Grains;
         var balance = acts.OfType<ArrowBalanced>().LastOrDefault()?.Inches;
         var total = found.Totals[i] / 10.0;
@@ -108,10 +109,10 @@ public sealed record TrayArrow(
         );
     }
 
-    private static Dictionary<AssemblyCode, string> Ticks(Dozen dozen, int number)
+    private static Dictionary<AssemblyCode, string> Ticks(Dozen dozen, int number, int repair)
     {
         Dictionary<AssemblyCode, string> ticks = [];
-        var (repair, again) = (dozen.RepairOf(number), Assembly.AfterRepair);
+        var again = Assembly.AfterRepair;
         foreach (var done in dozen.SinceBuilt(number))
         {
             if (

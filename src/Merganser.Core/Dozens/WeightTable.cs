@@ -66,33 +66,27 @@ public sealed partial record WeightTable(string Class, IReadOnlyList<WeightLine>
     /// <exception cref="RefusedException">A line cannot be read, is asked about, or its number is taken.</exception>
     internal IReadOnlyList<PieceWeighed> Taken(bool sure)
     {
-        var fields = new FieldReader();
-        foreach (var line in Lines)
+        if (Problems("line", l => l.Problem) is { Length: > 0 } bad)
         {
-            fields.Check(
-                line.Problem is null,
-                "text",
-                "line",
-                new OnLine(line.Line, line.Problem ?? DozenSays.OutOfUse)
-            );
+            throw RefusedException.Of(bad);
         }
 
-        fields.ThrowIfAny();
-        FieldProblem[] far =
-        [
-            .. Lines
-                .Where(l => l.Far is not null)
-                .Select(l => new FieldProblem("text", DozenReading.FarCode, new OnLine(l.Line, l.Far!))),
-        ];
-        if (far.Length > 0 && !sure)
+        if (!sure && Problems(RefusedException.Far, l => l.Far) is { Length: > 0 } far)
         {
-            throw new RefusedException(DozenReading.FarCode, far[0].Message, far);
+            throw new RefusedException(RefusedException.Far, far[0].Message, far);
         }
 
         return
         [
             .. Lines.Select(l => new PieceWeighed(Class, l.Number!.Value, DozenReading.Tenth(l.Grains!.Value), "csv")),
         ];
+
+        FieldProblem[] Problems(string code, Func<WeightLine, Message?> of) =>
+            [
+                .. Lines
+                    .Where(l => of(l) is not null)
+                    .Select(l => new FieldProblem("text", code, new OnLine(l.Line, of(l)!))),
+            ];
     }
 
     private static WeightLine Line(

@@ -61,6 +61,9 @@ public sealed record FieldProblem(string Field, string Code, Message Message);
 public sealed class RefusedException(string code, Message said, params IReadOnlyList<FieldProblem> problems)
     : Exception(code)
 {
+    /// <summary>The code of a reading that is far from what is expected: it is asked about and not taken.</summary>
+    public const string Far = "far";
+
     /// <summary>Stable word for the whole refusal.</summary>
     public string Code { get; } = code;
 

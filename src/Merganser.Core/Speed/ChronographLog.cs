@@ -107,9 +107,6 @@ public sealed class ChronographLog(IReadOnlyList<SpeedShot> shots, Bow bow)
     /// </summary>
     public const double MostVirtualMass = 500;
 
-    /// <summary>The code of a reading that is asked about.</summary>
-    public const string FarCode = "far";
-
     /// <summary>What a reading may be, ft/s.</summary>
     public static AllowedRange Speeds { get; } = new(50, 500, Unit.FootPerSecond, Why.WhatAnArrowFlies);
 
@@ -171,7 +168,7 @@ public sealed class ChronographLog(IReadOnlyList<SpeedShot> shots, Bow bow)
         if (Math.Abs(speed - about.Speed) > room)
         {
             var far = new SpeedFarFrom(Measure.Speed(speed, 1), Measure.Speed(about.Speed, 1), Measure.Speed(room, 1));
-            throw RefusedException.At("speed", FarCode, far);
+            throw RefusedException.At("speed", RefusedException.Far, far);
         }
     }
 
@@ -184,13 +181,14 @@ public sealed class ChronographLog(IReadOnlyList<SpeedShot> shots, Bow bow)
         ];
         var last = shots.Count == 0 ? (double?)null : Tenth(shots[^1].Grains);
         var nominal = shots.Count == 0 ? null : new NominalIs(bow.RatedSpeed is not null);
-        if (Fitted() is not { } fit || Impossible(fit) is not null)
+        var fitted = Fitted();
+        Message? nothing =
+            shots.Count == 0 ? DozenSays.NoChronographShot
+            : fitted is null ? DozenSays.HeavierNotSlower
+            : Impossible(fitted);
+        if (fitted is not { } fit || nothing is not null)
         {
-            Message wait =
-                shots.Count == 0 ? DozenSays.NoChronographShot
-                : Fitted() is { } wrong ? Impossible(wrong)!
-                : DozenSays.HeavierNotSlower;
-            return new ChronographReading(strings, null, null, null, null, wait, last, nominal);
+            return new ChronographReading(strings, null, null, null, null, nothing!, last, nominal);
         }
 
         var line = new SpeedCalibration(fit);

@@ -41,7 +41,7 @@ public class WeightTableTests
         table.Lines.Select(l => (l.Line, l.Number, l.Far is null)).ShouldBe([(2, 1, true), (3, 2, false)]);
         Should
             .Throw<RefusedException>(() => DozenReading.Weights(Of([]), "Shaft", "250\n9", false))
-            .Code.ShouldBe(DozenReading.FarCode);
+            .Code.ShouldBe(RefusedException.Far);
         DozenReading.Weights(Of([]), "Shaft", "250\n9", true).Count.ShouldBe(2);
     }
 }

@@ -13,7 +13,7 @@ public class ChronographLogTests
         Of().Expected(400).ShouldBeNull("the first shot has nothing to be far from");
         Should.NotThrow(() => Of().DemandLikely(400, 224));
         var one = Of((400, 254));
-        Should.Throw<RefusedException>(() => one.DemandLikely(400, 224)).Code.ShouldBe(ChronographLog.FarCode);
+        Should.Throw<RefusedException>(() => one.DemandLikely(400, 224)).Code.ShouldBe(RefusedException.Far);
         Should.NotThrow(() => one.DemandLikely(400, 250));
         var far = Should.Throw<RefusedException>(() => Of((400, 254), (400, 255), (400, 253)).DemandLikely(400, 224));
         far.Said.Said().ShouldContain("224.0 ft/s is far from the 254.0");

@@ -23,6 +23,10 @@ const NO_FAULTS: Record<string, string[]> = {};
 export const faultsOf = (problem: Error | null): Record<string, string[]> =>
   problem instanceof Refusal ? problem.errors : NO_FAULTS;
 
+/** Why a reading is asked about and not taken: it is far from what is expected. Null for any other problem. */
+export const farOf = (problem: Error | null): string | null =>
+  problem instanceof Refusal && problem.code === 'far' ? problem.message : null;
+
 /** The server could not be reached at all. */
 export class Unreachable extends Error {
   constructor() {

@@ -1,6 +1,7 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { Quantity } from '../units/units';
 import { Field } from './Field';
+import { useInTurn } from './useInTurn';
 import w from './words.module.css';
 
 interface Props {
@@ -27,7 +28,7 @@ export function ReadingField({ label, name, quantity, fault, hint, onTake, onEmp
   const [refused, setRefused] = useState<{ text: string } | null>(null);
   const latest = useRef(onTake);
   const held = useRef(text);
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const inTurn = useInTurn();
   useLayoutEffect(() => {
     latest.current = onTake;
     held.current = text;
@@ -42,7 +43,7 @@ export function ReadingField({ label, name, quantity, fault, hint, onTake, onEmp
     if (reading === '') return onEmpty?.();
     setText('');
     setRefused(null);
-    queue.current = queue.current.then(async () => {
+    void inTurn(async () => {
       const words = await latest.current(reading);
       if (words !== null) return setTaken(words);
       setRefused({ text: reading });

@@ -7,7 +7,7 @@ import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
 import { FindPick } from '../../parts/FindPick';
 import { Key } from '../../parts/Buttons';
-import { neighbour, parts, steppedLength, stockOf, type Draft, type PartName } from './parts';
+import { neighbour, parts, steppedLength, stockOf, withPart, type Draft, type PartName } from './parts';
 import s from './PartPanel.module.css';
 
 interface Props {
@@ -102,12 +102,8 @@ export function stepPart(draft: Draft, catalogue: Schemas['Catalogue'], part: Pa
   }
   if (!field) return null;
   const id = neighbour(stockOf(catalogue, part), draft[field], by);
-  return id === null ? null : { ...draft, ...whole(part), [field]: id };
+  return id === null ? null : withPart(draft, { part, id });
 }
-
-/** Another insert or point is whole. */
-const whole = (part: PartName): Partial<Draft> =>
-  part === 'insert' ? { insertBroken: 0 } : part === 'point' ? { pointBroken: 0 } : {};
 
 function PartField({ part, draft, catalogue, faults, onChange }: Props) {
   const fault = (field: string) => faults[field]?.[0];
@@ -184,7 +180,7 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
       label={facts.label}
       name={field}
       value={draft[field] ?? ''}
-      onChange={(id) => onChange({ ...draft, ...whole(part), [field]: id === '' ? null : id })}
+      onChange={(id) => onChange(withPart(draft, { part, id: id === '' ? null : id }))}
       choices={choices}
       onFind={setText}
       fault={fault(part === 'vanes' ? 'vane' : part)}

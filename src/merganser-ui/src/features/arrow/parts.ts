@@ -118,8 +118,8 @@ export const retiredIn = (catalogue: Schemas['Catalogue'], draft: Draft): string
     .filter((part) => part.retired && partIds(draft).includes(part.id))
     .map((part) => part.part.name);
 
-/** The draft with another part in it; another insert or point is whole. */
-export const withPart = (draft: Draft, { part, id }: Used): Draft => ({
+/** The draft with another part in it, or none; another insert or point is whole. */
+export const withPart = (draft: Draft, { part, id }: { part: PartName; id: string | null }): Draft => ({
   ...draft,
   ...(part === 'insert' ? { insertBroken: 0 } : part === 'point' ? { pointBroken: 0 } : {}),
   [parts.find((p) => p.name === part)!.field!]: id,

@@ -64,7 +64,7 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
               <Plain
                 key={shaft.number}
                 disabled={work.busy}
-                aria-label={`Take back that shaft ${shaft.number} is glued`}
+                aria-label={`${shaft.number} back: its insert is loose`}
                 onClick={() => void work.withdraw(dozen.id, shaft.gluedId!)}
               >
                 {shaft.number} <small>back</small>

@@ -7,6 +7,7 @@ import { Key } from '../../parts/Buttons';
 import { ListRow } from '../../parts/List';
 import { Note } from '../../parts/Note';
 import { Question } from '../../parts/Question';
+import { useInTurn } from '../../parts/useInTurn';
 import { LiveReading } from '../../instruments/LiveReading';
 import type { Dozen, DozenWork } from './useDozen';
 import { ASKED, beep, TAKEN } from '../../instruments/tone';
@@ -47,7 +48,7 @@ export function WeighPane({ dozen, work, kind, again, onKind }: Props) {
   const asked = work.asked === null ? null : tried;
   const checking = kind === CHECK;
   const chosen = useRef({ kind, again });
-  const takes = useRef<Promise<unknown>>(Promise.resolve());
+  const inTurn = useInTurn();
   useLayoutEffect(() => {
     chosen.current = { kind, again };
   }, [kind, again]);
@@ -90,17 +91,14 @@ export function WeighPane({ dozen, work, kind, again, onKind }: Props) {
     return piece ? `taken: ${of} ${piece.number}, ${figure(piece.grains, 'gr', 1)}` : `taken: ${value}`;
   };
   /** One after the other: a piece is of the class that stands there when its turn has come. */
-  const enter = (value: string, source: string): Promise<string | null> => {
-    const done = takes.current.then(() => {
+  const enter = (value: string, source: string): Promise<string | null> =>
+    inTurn(() => {
       const { kind: of, again: number } = chosen.current;
       // Typed once more it is meant; another piece that weighs the same is asked about as well.
       const meant = source === 'typed' && asked?.source === 'typed';
       const sure = meant && value === asked.value && of === asked.of;
       return keep({ value, source, of, again: number }, sure);
     });
-    takes.current = done;
-    return done;
-  };
   const scale = useInstrument('scale', true, (value) => void enter(String(value), 'scale'));
   const lastPiece = pieces.toSorted((a, b) => a.number - b.number).at(-1);
   const takeNow = () => {

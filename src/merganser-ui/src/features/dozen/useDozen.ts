@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
-import { answer, api, Refusal, type Schemas } from '../../api/client';
+import { answer, api, farOf, type Schemas } from '../../api/client';
 import { useDozens, useRefresh } from '../../api/queries';
 import { shownAtOnce, useActs } from '../../api/useActs';
 
@@ -56,7 +56,7 @@ export function useDozen(bowId: string, wanted: string | null) {
     reread: () => void queries.invalidateQueries({ queryKey: ['dozens'] }),
     problem: acts.problem,
     /** The weight that was refused is asked about: it may be kept all the same. */
-    asked: acts.problem instanceof Refusal && acts.problem.code === 'far' ? acts.problem.message : null,
+    asked: farOf(acts.problem),
     busy: acts.busy,
     clear: acts.clear,
     unreachable: acts.unreachable,

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { answer, api, Refusal } from '../../api/client';
+import { answer, api, farOf } from '../../api/client';
 import { useActs } from '../../api/useActs';
 import { Field } from '../../parts/Field';
 import { ReadingField } from '../../parts/ReadingField';
@@ -14,6 +14,7 @@ import { Simulated } from '../../instruments/Simulated';
 import { ASKED, beep, TAKEN } from '../../instruments/tone';
 import { useInstrument } from '../../instruments/useInstrument';
 import { Question } from '../../parts/Question';
+import { useInTurn } from '../../parts/useInTurn';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
 import s from './SpeedPane.module.css';
@@ -26,7 +27,7 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: str
   const [typed, setTyped] = useState<string | null>(Number(first) > 0 ? first : null);
   const [tried, setTried] = useState<{ value: string; source: string } | null>(null);
   const acts = useActs(`speed ${bowId}`);
-  const far = acts.problem instanceof Refusal && acts.problem.code === 'far' ? acts.problem.message : null;
+  const far = farOf(acts.problem);
   const asked = far === null ? null : tried;
   const faults: Record<string, string[]> =
     acts.problem && !acts.faults.speed && !acts.faults.grains ? { speed: [acts.problem.message] } : acts.faults;
@@ -43,11 +44,11 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: str
     refresh();
   };
   const count = useRef(0);
-  const takes = useRef<Promise<unknown>>(Promise.resolve());
+  const inTurn = useInTurn();
   const shoot = (value: string, source: string, sure = false): Promise<string | null> => {
     // Two arrows that flew alike are two: each has a name of its own.
     const what = `shot ${(count.current += 1)}`;
-    const next = takes.current.then(async () => {
+    return inTurn(async () => {
       setTried({ value, source });
       const kept = await acts.act(what, (id) =>
         answer(
@@ -62,8 +63,6 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: str
       done();
       return `taken: ${value}, with ${fieldText(grains, 'weight', units)} ${fieldUnit('weight', units)}`;
     });
-    takes.current = next;
-    return next;
   };
   const typedSpeed = (value: string) => shoot(value, 'typed', asked?.source === 'typed' && asked.value === value);
   const keepAsked = () => asked && void shoot(asked.value, asked.source, true);
