@@ -16,6 +16,7 @@ using Merganser.Web.Rack;
 using Merganser.Web.Setup;
 using Merganser.Web.Ui;
 using Merganser.Web.Words;
+using Merganser.Web.Workshop;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.ResponseCompression;
 using Serilog;
@@ -69,6 +70,8 @@ builder
     .AddSingleton<BowStore>()
     .AddSingleton<ComponentStore>()
     .AddSingleton<ArrowStore>()
+    .AddSingleton<ImportMappings>()
+    .AddSingleton<GlueStore>()
     .AddSingleton<PaperStore>()
     .AddSingleton<SightStore>()
     .AddSingleton<RangeGuessStore>()
@@ -84,6 +87,7 @@ builder
     .AddSingleton<Listener>()
     .AddSingleton<InstrumentDesk>()
     .AddSingleton<DozenDesk>()
+    .AddSingleton<WorkshopDesk>()
     .AddSingleton<ArrowTools>()
     .AddSingleton<ArrowExport>()
     .AddSingleton<ImportDesk>()
@@ -182,6 +186,7 @@ api.MapRack();
 api.MapSetup();
 api.MapCrawls();
 api.MapDozens();
+api.MapWorkshop();
 api.MapChronograph();
 api.MapInstruments();
 app.MapHealthChecks("/health");

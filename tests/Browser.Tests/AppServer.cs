@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Diagnostics;
 using System.Net;
 using System.Net.Sockets;
@@ -8,8 +9,14 @@ namespace Merganser.Browser.Tests;
 /// <summary>The built application on a free port with a data file of its own.</summary>
 public sealed class AppServer : IDisposable
 {
-    /// <summary>Two cores may be busy with other browsers.</summary>
-    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(120);
+    /// <summary>
+    /// Two cores may be busy with other browsers. Waited in short turns: a machine that was stopped for a while has not
+    /// given the server that time.
+    /// </summary>
+    private const int LongestSeconds = 180;
+
+    /// <summary>A port may be taken between the look for it and the server's start.</summary>
+    private const int Tries = 4;
 
     private static readonly Lazy<string> FilledDemo = new(Fill);
 
@@ -29,16 +36,20 @@ public sealed class AppServer : IDisposable
     {
         this.demo = demo;
         this.room = room;
-        Url = $"http://127.0.0.1:{FreePort()}";
+        Url = UrlOf(FreePort());
         foreach (var part in new[] { "", "-wal" }.Where(part => filled is not null && File.Exists(filled + part)))
         {
             File.Copy(filled + part, DataPath + part);
         }
 
-        Start();
+        for (var tried = 1; !Runs(out var said); tried++)
+        {
+            (tried < Tries).ShouldBeTrue($"the server did not start: {said}");
+            Url = UrlOf(FreePort());
+        }
     }
 
-    public string Url { get; }
+    public string Url { get; private set; }
 
     /// <summary>Where its data stands; gone when the server is.</summary>
     public string Folder { get; } = Directory.CreateTempSubdirectory("merganser-").FullName;
@@ -98,7 +109,11 @@ public sealed class AppServer : IDisposable
         Directory.Delete(Folder, true);
     }
 
-    public void Start()
+    /// <summary>Starts it again where it was.</summary>
+    public void Start() => Runs(out var said).ShouldBeTrue($"the server did not start: {said}");
+
+    /// <param name="said">What it said when it did not.</param>
+    private bool Runs(out string said)
     {
         var app = Newest("release", "debug");
         var start = new ProcessStartInfo(room is null ? "dotnet" : "unshare")
@@ -138,17 +153,41 @@ public sealed class AppServer : IDisposable
 
         var process = Process.Start(start)!;
         var ready = new TaskCompletionSource();
-        process.OutputDataReceived += (_, line) =>
+        ConcurrentQueue<string> lines = [];
+        process.OutputDataReceived += (_, line) => Hear(line.Data);
+        process.ErrorDataReceived += (_, line) => Hear(line.Data);
+        process.BeginOutputReadLine();
+        process.BeginErrorReadLine();
+        for (var second = 0; second < LongestSeconds && !ready.Task.IsCompleted && !process.HasExited; second++)
         {
-            if (line.Data?.Contains("is ready") == true)
+            ready.Task.Wait(TimeSpan.FromSeconds(1));
+        }
+
+        if (ready.Task.IsCompleted)
+        {
+            server = process;
+            said = "";
+            return true;
+        }
+
+        said = string.Join('\n', lines.TakeLast(12));
+        process.Kill();
+        process.Dispose();
+        return false;
+
+        void Hear(string? line)
+        {
+            if (line is null || server == process)
+            {
+                return;
+            }
+
+            lines.Enqueue(line);
+            if (line.Contains("is ready", StringComparison.Ordinal))
             {
                 ready.TrySetResult();
             }
-        };
-        process.BeginOutputReadLine();
-        process.BeginErrorReadLine();
-        ready.Task.Wait(Longest).ShouldBeTrue("the server did not start");
-        server = process;
+        }
     }
 
     /// <summary>
@@ -196,6 +235,8 @@ public sealed class AppServer : IDisposable
 
         return Path.Combine(kept, "bench.db");
     }
+
+    private static string UrlOf(int port) => $"http://127.0.0.1:{port}";
 
     private static int FreePort()
     {

@@ -43,6 +43,9 @@ public class AddedOnlyTests : IDisposable
             SELECT 'g', id, 30, 28, '30', '28', 'now' FROM archer LIMIT 1
             """
         );
+        file.Execute(
+            "INSERT INTO glue_sheet (id, joint, glue, note, entered_at) VALUES ('glue', 'insert', 'Epoxy', '', 'now')"
+        );
         file.Execute("INSERT INTO act (id, path, fingerprint, at) VALUES ('a', '/api/papers', 'f', 'now')");
     }
 
@@ -73,6 +76,7 @@ public class AddedOnlyTests : IDisposable
             { "sight_mark", "id", "moved_at" },
             { "act", "id", "path" },
             { "range_guess", "id", "guessed_typed" },
+            { "glue_sheet", "id", "note" },
         };
 
     [Theory]
@@ -125,6 +129,7 @@ public class AddedOnlyTests : IDisposable
             "bow_revision",
             "rack_line",
             "shots_total",
+            "import_mapping",
         ];
         file.Query<string>("SELECT name FROM sqlite_master WHERE type = 'table'")
             .Except(changeable)

@@ -46,9 +46,10 @@ public class CatalogueTests
         await AddFormula(app);
         var csv = await app.Http.GetStringAsync("/api/catalogue/export.csv?kind=wrap");
         csv.ShouldContain("'=1+1");
-        var view = await Import(app, "wrap", Encoding.UTF8.GetBytes(csv));
-        await Confirm(app, view);
-        (await app.Get("/api/catalogue?kind=wrap&find=%3D1"))["rows"]![0]!["fields"]!["name"]!
+        using var other = new App(demo: false);
+        var view = await Import(other, "wrap", Encoding.UTF8.GetBytes(csv));
+        await Confirm(other, view);
+        (await other.Get("/api/catalogue?kind=wrap&find=%3D1"))["rows"]![0]!["fields"]!["name"]!
             .ToString()
             .ShouldBe("=1+1");
     }

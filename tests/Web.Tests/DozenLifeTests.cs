@@ -46,8 +46,9 @@ public class DozenLifeTests
                 note = "lost in the dyke",
             }
         );
-        (await Pages("labels.pdf")).ShouldBe(2);
-        (await Pages("tray.pdf")).ShouldBe(2);
+        (await Pages("labels.pdf?grid=3x8")).ShouldBe(3);
+        (await Pages("labels.pdf?grid=5x13&first=10")).ShouldBe(2);
+        (await Pages("tray.pdf")).ShouldBe(3);
         var csv = await app.Http.GetStringAsync($"/api/dozens/{id}/export.csv");
         csv.Split('\n')[0].ShouldEndWith("retired why,retired on");
         csv.Split('\n').Single(l => l.StartsWith("3,")).ShouldMatch("retired,.*lost in the dyke,\\d{4}-\\d\\d-\\d\\d$");

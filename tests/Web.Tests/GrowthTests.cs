@@ -137,6 +137,8 @@ public class GrowthTests
             "rack_line",
             "shots_total",
             "range_guess",
+            "glue_sheet",
+            "import_mapping",
         ];
         file.Query<string>(
                 """

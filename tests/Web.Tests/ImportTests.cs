@@ -1,3 +1,4 @@
+using System.Net.Http.Json;
 using System.Text;
 using Merganser.Web.Catalogues;
 using Microsoft.Extensions.DependencyInjection;
@@ -52,5 +53,56 @@ public class ImportTests
         var view = await CatalogueTests.Import(app, "wrap", bytes);
         ((string)view["encoding"]!).ShouldBe(said);
         view["preview"]![0]!.AsArray().Select(c => (string)c!).Take(2).ShouldBe(["Hjälm", "“Kråka”"]);
+    }
+
+    /// <summary>A supplier's header is read the second time as it was written the first time.</summary>
+    [Fact]
+    public async Task A_suppliers_table_is_read_as_it_was_the_last_time()
+    {
+        using var app = new App();
+        var table = Encoding.UTF8.GetBytes("artikel,gewicht\nPlain band,5\n,\n");
+        var first = await CatalogueTests.Import(app, "wrap", table);
+        ((bool)first["remembered"]!).ShouldBeFalse();
+        using var mapped = await app.Http.PutAsJsonAsync(
+            $"/api/imports/{first["id"]}/mapping",
+            new { mapping = new { name = "artikel", grains = "gewicht" }, @fixed = new { maker = "Own", length = "4" } }
+        );
+        await app.Services.GetRequiredService<ImportDesk>().Settled((string)first["id"]!);
+        (await app.Post($"/api/imports/{first["id"]}/confirm", new { })).Status.ShouldBe(200);
+        await app.Services.GetRequiredService<ImportDesk>().Settled((string)first["id"]!);
+        var again = await CatalogueTests.Import(app, "wrap", table);
+        ((bool)again["remembered"]!).ShouldBeTrue();
+        ((string)again["fixed"]!["maker"]!).ShouldBe("Own");
+        ((int)again["rows"]!, (int)again["good"]!, (int)again["same"]!, (int)again["problemCount"]!).ShouldBe(
+            (1, 0, 1, 0)
+        );
+        (await app.Post($"/api/imports/{again["id"]}/confirm", new { })).Status.ShouldBe(400);
+    }
+
+    /// <summary>What is owned, its price and its order number come and go with the table, and sort it.</summary>
+    [Fact]
+    public async Task Stock_comes_and_goes_with_the_table()
+    {
+        using var app = new App(demo: false);
+        var view = await CatalogueTests.Import(
+            app,
+            "wrap",
+            Encoding.UTF8.GetBytes(
+                "id,maker,name,weight,length,owned,price of one,order number\na,Own,A,5,4,12,1.25,W-1\nb,Own,B,6,4,,,\nc,Own,C,7,4,3,2,\nd,Own,D,7,4,1.5,2,\n"
+            )
+        );
+        ((int)view["good"]!, (int)view["problemCount"]!).ShouldBe((3, 1));
+        await app.Post($"/api/imports/{view["id"]}/confirm", new { });
+        await app.Services.GetRequiredService<ImportDesk>().Settled((string)view["id"]!);
+        (await Ids("owned", false)).ShouldStartWith("c a b", Case.Sensitive);
+        (await Ids("owned", true)).ShouldStartWith("a c b", Case.Sensitive);
+        var csv = await app.Http.GetStringAsync("/api/catalogue/export.csv?kind=wrap");
+        csv.ShouldContain("12,1.25,W-1");
+
+        async Task<string> Ids(string sort, bool down)
+        {
+            var page = await app.Get($"/api/catalogue?kind=wrap&find=own&sort={sort}&down={down}");
+            return string.Join(' ', page["rows"]!.AsArray().Select(r => (string)r!["id"]!));
+        }
     }
 }

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Merganser.Core.Figures;
 using Merganser.Core.Spine;
 
@@ -10,6 +11,7 @@ namespace Merganser.Core.Arrows;
 internal sealed class TypedPart
 {
     private const int LongestText = 60;
+    private const string SpineField = "spine";
 
     private static readonly Dictionary<ComponentClass, Func<TypedPart, IComponent>> Makers = new()
     {
@@ -72,7 +74,7 @@ internal sealed class TypedPart
     {
         foreach (var field in fields)
         {
-            Read(field, typed.GetValueOrDefault(field.Name)?.Trim() ?? "");
+            Read(field, AsSpine(field.Name, typed.GetValueOrDefault(field.Name)?.Trim() ?? ""));
         }
     }
 
@@ -93,6 +95,12 @@ internal sealed class TypedPart
         read.reader.ThrowIfAny();
         return Makers[kind](read);
     }
+
+    /// <summary>The trade writes a spine of .400 as 400 too (common practice, no source).</summary>
+    private static string AsSpine(string field, string text) =>
+        field == SpineField && text.Length is 3 or 4 && text.All(char.IsAsciiDigit)
+            ? (int.Parse(text, CultureInfo.InvariantCulture) / 1000.0).ToString(CultureInfo.InvariantCulture)
+            : text;
 
     private AluminiumTube? Tube { get; set; }
 

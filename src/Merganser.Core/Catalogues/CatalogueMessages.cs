@@ -30,6 +30,9 @@ public sealed record NoCatalogueFile(string Format) : CatalogueMessage;
 /// <summary>So many fields of a file cannot be read.</summary>
 public sealed record FieldsUnread(int Count) : CatalogueMessage;
 
+/// <summary>A row has cells for which the header has no column.</summary>
+public sealed record CellsWithoutColumn(int Count) : CatalogueMessage;
+
 /// <summary>An arrow that is suggested to begin with.</summary>
 public sealed record ArrowSuggested(string Shaft, Measure Length, Measure Point, Measure Ratio, Message Fit)
     : CatalogueMessage;
@@ -39,4 +42,5 @@ public enum CatalogueSays
 {
     NoHeaderLine,
     NothingToWrite,
+    WholePieces,
 }

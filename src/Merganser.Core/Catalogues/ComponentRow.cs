@@ -3,8 +3,18 @@ using Merganser.Core.Arrows;
 namespace Merganser.Core.Catalogues;
 
 /// <summary>A row of the catalogue.</summary>
-public sealed record ComponentRow(string Id, ComponentClass Class, IComponent Part, bool Retired, int Version)
+public sealed record ComponentRow(
+    string Id,
+    ComponentClass Class,
+    IComponent Part,
+    bool Retired,
+    int Version,
+    Stock? Owned = null
+)
 {
+    /// <summary>What the bench has of it.</summary>
+    public Stock Stock => Owned ?? Stock.None;
+
     private readonly string words = string.Join(' ', WordsOf(Part)).ToUpperInvariant();
 
     /// <summary>True when maker, name, material or spine hold the word, given in upper case.</summary>

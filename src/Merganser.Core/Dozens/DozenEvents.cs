@@ -42,6 +42,10 @@ public sealed record ScaleChecked(ScaleCheck Check, string? Source) : DozenAct;
 /// <summary>The dozen got another name.</summary>
 public sealed record DozenRenamed(string Name) : DozenAct;
 
+/// <summary>The jig is set for the dozen's vanes.</summary>
+/// <param name="Degrees">Its angle, to the right above 0.</param>
+public sealed record JigTurned(double Degrees) : DozenAct;
+
 /// <summary>The dozen was put away, or taken out again.</summary>
 public sealed record DozenArchived(bool Archived) : DozenAct;
 

@@ -1,6 +1,7 @@
 using Merganser.Core.Figures;
 using Merganser.Core.Paper;
 using Merganser.Core.Units;
+using Merganser.Core.Workshop;
 
 namespace Merganser.Core.Dozens;
 
@@ -15,6 +16,13 @@ public static class DozenReading
     private static readonly AllowedRange RunOut = new(0, 0.25, Unit.Inch, Why.BentShaft);
     private static readonly AllowedRange Spine = new(0.1, 2, Unit.Inch, Why.SpineOfShafts);
     private static readonly AllowedRange Balance = new(5, 36, Unit.Inch, Why.FromTheNockThroat);
+    private static readonly string[] Plans = ["name", "archived", "jig"];
+    private static readonly AllowedRange JigTurns = new(
+        -Fletching.MostDegrees,
+        Fletching.MostDegrees,
+        Unit.Degree,
+        Why.TurnOfAJig
+    );
     private static readonly AllowedRange Spares = new(0, 24, Unit.None, Why.SparePieces);
 
     /// <summary>What an arrow may weigh, grains.</summary>
@@ -227,11 +235,14 @@ public static class DozenReading
 
     private static DozenAct? Planned(EntryInput input, FieldReader fields)
     {
-        fields.Check(input.Word is "name" or "archived", "word", "unknown-word", new UseOneOf(["name", "archived"]));
+        fields.Check(Plans.Contains(input.Word), "word", "unknown-word", new UseOneOf(Plans));
         return input.Word switch
         {
             "name" when fields.Name("note", input.Note) is var name => new DozenRenamed(name),
             "archived" => new DozenArchived(!string.IsNullOrWhiteSpace(input.Note)),
+            "jig" when fields.Required("value", input.Value, Quantity.Number, JigTurns) is { } turn => new JigTurned(
+                turn.Value
+            ),
             _ => null,
         };
     }

@@ -76,4 +76,9 @@ public enum Why
     AGross,
     SparePieces,
     OneDaysShooting,
+    LabelsOnASheet,
+    GlueTimes,
+    PartsOwned,
+    PriceOfOne,
+    TurnOfAJig,
 }

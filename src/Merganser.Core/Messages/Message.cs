@@ -9,6 +9,7 @@ using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
 using Merganser.Core.Tuning;
+using Merganser.Core.Workshop;
 
 namespace Merganser.Core.Messages;
 
@@ -62,6 +63,9 @@ public abstract record Message
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(RangeSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(WorkshopSays says) => new Says(says);
 }
 
 /// <summary>Something that is said without any quantity.</summary>

@@ -131,7 +131,7 @@ public sealed record CheckFact(
         {
             CheckKind.DrawWeight => Measure.Pounds(value),
             CheckKind.Peep => Measure.Degrees(value),
-            _ => Measure.Inches(value, 3),
+            _ => Measure.AsRead(value),
         };
 
     /// <summary>What this archer has bears on how the check is done.</summary>

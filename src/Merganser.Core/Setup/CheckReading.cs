@@ -188,10 +188,10 @@ public static class CheckReading
         kind switch
         {
             CheckKind.CentreShot when off < 0 => new Sentences([
-                new MoveRest(Measure.Inches(-off, 3), false),
+                new MoveRest(Measure.AsRead(-off), false),
                 SetupSays.RiserMayBlockSight,
             ]),
-            CheckKind.CentreShot => new MoveRest(Measure.Inches(off, 3), true),
+            CheckKind.CentreShot => new MoveRest(Measure.AsRead(off), true),
             CheckKind.Peep => new Sentences([Peep.Cure(off), new CheckToDo(kind, bow)]),
             CheckKind.BraceHeight => off > 0 ? SetupSays.TwistsOut : SetupSays.TwistsIn,
             _ => new CheckToDo(kind, bow),

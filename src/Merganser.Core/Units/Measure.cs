@@ -87,6 +87,15 @@ public readonly record struct Measure(double Value, string Unit, int Decimals, b
     /// <summary>Inches as a rule is read: 13/16.</summary>
     public static Measure Ruled(double inches) => new(inches, Units.Unit.Inch, 2, true);
 
+    /// <summary>
+    /// Inches as they were read: a fraction where the value stands on a thirty-second, thousandths where it does not.
+    /// </summary>
+    public static Measure AsRead(double inches) =>
+        new(inches, Units.Unit.Inch, 3, Math.Abs((inches * 32) - Math.Round(inches * 32)) < OnTheRule);
+
+    /// <summary>So near a rule's line a reading stands on it, thirty-seconds.</summary>
+    private const double OnTheRule = 0.02;
+
     /// <summary>A mass in grains.</summary>
     public static Measure Grains(double value, int decimals = 1) => new(value, Units.Unit.Grain, decimals);
 

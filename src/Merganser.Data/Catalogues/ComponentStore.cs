@@ -26,58 +26,49 @@ public sealed class ComponentStore(Database database)
     {
         var (byId, rows) = Known();
         var wanted = (also ?? []).Where(byId.ContainsKey).Select(id => byId[id]).ToArray();
-        return new Catalogue(
-            Of<Shaft>(ComponentClass.Shaft),
-            Of<Insert>(ComponentClass.Insert),
-            Of<Point>(ComponentClass.Point),
-            Of<Nock>(ComponentClass.Nock),
-            Of<Vane>(ComponentClass.Vane),
-            Of<Wrap>(ComponentClass.Wrap)
-        );
-
-        Stocked<T>[] Of<T>(ComponentClass kind)
-            where T : class, IComponent =>
-            [
-                .. rows.Where(r => r.Class == kind && !r.Retired)
-                    .Take(most)
-                    .Concat(wanted.Where(r => r.Class == kind))
-                    .DistinctBy(r => r.Id)
-                    .Select(r => new Stocked<T>(r.Id, (T)r.Part, r.Retired)),
-            ];
+        return PartLists.Of(rows, wanted, most);
     }
 
     /// <summary>Only the named parts: what one arrow needs.</summary>
     public Catalogue Only(IReadOnlyList<string> ids)
     {
         var (byId, _) = Known();
-        var rows = ids.Where(byId.ContainsKey).Select(id => byId[id]).ToArray();
-        return new Catalogue(Of<Shaft>(), Of<Insert>(), Of<Point>(), Of<Nock>(), Of<Vane>(), Of<Wrap>());
-
-        Stocked<T>[] Of<T>()
-            where T : class, IComponent =>
-            [.. rows.Where(r => r.Part is T).Select(r => new Stocked<T>(r.Id, (T)r.Part))];
+        return PartLists.Of([], [.. ids.Where(byId.ContainsKey).Select(id => byId[id])], 0);
     }
 
     public ComponentRow Get(string id) =>
         Known().ById.TryGetValue(id, out var row) ? row : throw new MissingException("component");
 
+    /// <summary>The parts of an arrow as the catalogue has them now; one that is gone is passed over.</summary>
+    public IReadOnlyList<ComponentRow> Of(IReadOnlyList<string> ids)
+    {
+        var (byId, _) = Known();
+        return [.. ids.Where(byId.ContainsKey).Select(id => byId[id])];
+    }
+
+    /// <summary>What the bench has of a part; nothing of one that is not there.</summary>
+    public Stock StockOf(string id) => Known().ById.TryGetValue(id, out var row) ? row.Stock : Stock.None;
+
     /// <summary>Adds a part; the same part under the same id again changes nothing.</summary>
     /// <exception cref="IdTakenException">The id is already that of another part: adding never overwrites.</exception>
-    public ComponentRow Add(string id, IComponent part)
+    public ComponentRow Add(string id, IComponent part, Stock stock)
     {
         if (Known().ById.TryGetValue(id, out var before))
         {
-            return Facts(before.Part) == Facts(part) && before.Class == ComponentTable.ClassOf(part)
+            return
+                ComponentFacts.Of(before.Part) == ComponentFacts.Of(part)
+                && before.Class == ComponentTable.ClassOf(part)
+                && before.Stock == stock
                 ? before
                 : throw new IdTakenException("component");
         }
 
-        Put([(id, part)], default, null);
+        Put([new StockedPart(id, part, stock)], default, null);
         return Get(id);
     }
 
     /// <exception cref="ChangedException">The row is not at this version any more.</exception>
-    public ComponentRow Change(string id, int version, IComponent part)
+    public ComponentRow Change(string id, int version, IComponent part, Stock stock)
     {
         var before = Get(id);
         if (before.Class != ComponentTable.ClassOf(part))
@@ -88,14 +79,20 @@ public sealed class ComponentStore(Database database)
         return Edit(
             id,
             version,
-            "UPDATE component SET maker = @Maker, name = @Name, facts = @facts, version = version + 1 WHERE id = @id AND version = @version",
+            """
+            UPDATE component SET maker = @Maker, name = @Name, facts = @facts, owned = @Owned, price = @Price,
+            order_number = @OrderNumber, version = version + 1 WHERE id = @id AND version = @version
+            """,
             new
             {
                 id,
                 version,
                 part.Maker,
                 part.Name,
-                facts = Facts(part),
+                facts = ComponentFacts.Of(part),
+                stock.Owned,
+                stock.Price,
+                stock.OrderNumber,
             }
         );
     }
@@ -143,10 +140,10 @@ public sealed class ComponentStore(Database database)
     /// </summary>
     /// <exception cref="RefusedException">An id is already that of a part of another class; nothing was
     /// written.</exception>
-    /// <param name="parts">Id and part.</param>
+    /// <param name="parts">They.</param>
     /// <param name="cancel">Ends it with nothing written.</param>
     /// <param name="progress">Told how many are in.</param>
-    public int Put(IReadOnlyList<(string Id, IComponent Part)> parts, CancellationToken cancel, Action<int>? progress)
+    public int Put(IReadOnlyList<StockedPart> parts, CancellationToken cancel, Action<int>? progress)
     {
         var (known, _) = Known();
         if (
@@ -163,12 +160,15 @@ public sealed class ComponentStore(Database database)
         {
             using var command = sql.Command(
                 """
-                INSERT INTO component (id, class, maker, name, facts) VALUES ($id, $class, $maker, $name, $facts)
-                ON CONFLICT (id) DO UPDATE SET maker = $maker, name = $name, facts = $facts, version = version + 1
-                WHERE facts <> $facts AND class = $class
+                INSERT INTO component (id, class, maker, name, facts, owned, price, order_number)
+                VALUES ($id, $class, $maker, $name, $facts, $owned, $price, $order)
+                ON CONFLICT (id) DO UPDATE SET maker = $maker, name = $name, facts = $facts, owned = $owned,
+                  price = $price, order_number = $order, version = version + 1
+                WHERE class = $class AND (facts <> $facts OR owned IS NOT $owned OR price IS NOT $price
+                  OR order_number IS NOT $order)
                 """
             );
-            var values = new[] { "$id", "$class", "$maker", "$name", "$facts" }
+            var values = new[] { "$id", "$class", "$maker", "$name", "$facts", "$owned", "$price", "$order" }
                 .Select(name =>
                 {
                     var parameter = command.CreateParameter();
@@ -185,12 +185,15 @@ public sealed class ComponentStore(Database database)
                     progress?.Invoke(i);
                 }
 
-                var (id, part) = parts[i];
+                var (id, part, stock) = parts[i];
                 values[0].Value = id;
                 values[1].Value = FactsJson.Word(ComponentTable.ClassOf(part));
                 values[2].Value = part.Maker;
                 values[3].Value = part.Name;
-                values[4].Value = Facts(part);
+                values[4].Value = ComponentFacts.Of(part);
+                values[5].Value = (object?)stock.Owned ?? DBNull.Value;
+                values[6].Value = (object?)stock.Price ?? DBNull.Value;
+                values[7].Value = (object?)stock.OrderNumber ?? DBNull.Value;
                 command.ExecuteNonQuery();
             }
 
@@ -222,8 +225,8 @@ public sealed class ComponentStore(Database database)
             null
         );
 
-        static IEnumerable<(string, IComponent)> Parts<T>(IReadOnlyList<Stocked<T>> stock)
-            where T : class, IComponent => stock.Select(s => (s.Id, (IComponent)s.Part));
+        static IEnumerable<StockedPart> Parts<T>(IReadOnlyList<Stocked<T>> stock)
+            where T : class, IComponent => stock.Select(s => new StockedPart(s.Id, s.Part, Stock.None));
     }
 
     private ComponentRow Edit(string id, int version, string statement, object values)
@@ -255,41 +258,29 @@ public sealed class ComponentStore(Database database)
         var rows = database.Read(sql =>
             database.Unreadable.Each(
                 "component",
-                sql.Query<(string Id, string Class, string Facts, bool Retired, int Version)>(
-                    "SELECT id, class, facts, retired, version FROM component ORDER BY rowid"
+                sql.Query<(
+                    string Id,
+                    string Class,
+                    string Facts,
+                    bool Retired,
+                    int Version,
+                    long? Owned,
+                    double? Price,
+                    string? OrderNumber
+                )>(
+                    "SELECT id, class, facts, retired, version, owned, price, order_number FROM component ORDER BY rowid"
                 ),
                 r => r.Id,
                 r => new ComponentRow(
                     r.Id,
                     FactsJson.Enum<ComponentClass>(r.Class),
-                    Part(r.Class, r.Facts),
+                    ComponentFacts.Part(r.Class, r.Facts),
                     r.Retired,
-                    r.Version
+                    r.Version,
+                    new Stock((int?)r.Owned, r.Price, r.OrderNumber)
                 )
             )
         );
         return (rows.ToDictionary(r => r.Id), rows);
     }
-
-    private static IComponent Part(string kind, string facts) =>
-        FactsJson.Enum<ComponentClass>(kind) switch
-        {
-            ComponentClass.Shaft => Kept.Read<Shaft>(facts),
-            ComponentClass.Insert => Kept.Read<Insert>(facts),
-            ComponentClass.Point => Kept.Read<Point>(facts),
-            ComponentClass.Nock => Kept.Read<Nock>(facts),
-            ComponentClass.Vane => Kept.Read<Vane>(facts),
-            _ => Kept.Read<Wrap>(facts),
-        };
-
-    private static string Facts(IComponent part) =>
-        part switch
-        {
-            Shaft s => Kept.Write(s),
-            Insert i => Kept.Write(i),
-            Point p => Kept.Write(p),
-            Nock n => Kept.Write(n),
-            Vane v => Kept.Write(v),
-            _ => Kept.Write((Wrap)part),
-        };
 }

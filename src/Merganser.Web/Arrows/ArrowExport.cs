@@ -101,23 +101,19 @@ public sealed class ArrowExport(
         var (row, arrow, reading, bow) = Read(id);
         var now = clock.GetUtcNow();
         var speaker = listener.Of(row.BowId);
-        using var page = new PrintedPage($"Arrow card, {row.Draft.Name}", now);
-        page.Text(row.Draft.Name, PrintedPage.Margin, page.Y + 14, 20, true);
-        page.Text(
-            $"arrow card, {now:d MMMM yyyy}",
-            PrintedPage.Width - PrintedPage.Margin,
-            page.Y + 14,
-            10,
-            right: true
+        using var page = new PrintedPage(
+            $"Arrow card, {row.Draft.Name}",
+            now,
+            speaker.Say(
+                $"Merganser. An arrow under {Least} can break a bow; the maker's minimum and local law come first."
+            )
         );
-        page.Y += 34;
-        page.Text(
-            $"For {bow}. {(row.Kept is { } kept ? $"Version {kept.Number}." : "A draft.")}",
-            PrintedPage.Margin,
-            page.Y
+        page.Title(
+            row.Draft.Name,
+            $"Arrow card, {now:d MMMM yyyy}, for {bow}. {(row.Kept is { } kept ? $"Version {kept.Number}." : "A draft.")}"
         );
-        page.Y += 40;
-        var scale = (PrintedPage.Width - (2 * PrintedPage.Margin)) / (float)(arrow.CutLength + 2.2);
+        page.Y += 26;
+        var scale = PrintedPage.Across / (float)(arrow.CutLength + 2.2);
         page.Path(Outline(arrow), PrintedPage.Margin + (0.5f * scale), page.Y, scale);
         page.Path(
             FormattableString.Invariant($"M{reading.Places.BalancePoint} .3l-.25 .5h.5z"),
@@ -146,25 +142,9 @@ public sealed class ArrowExport(
         foreach (var caution in reading.Cautions)
         {
             page.Y += 6;
-            page.Text(
-                speaker.Say($"Caution. {caution.Text}"),
-                PrintedPage.Margin,
-                page.Y,
-                9,
-                true,
-                PrintedPage.Width - (2 * PrintedPage.Margin)
-            );
-            page.Y += 8;
+            page.Paragraph(speaker.Say($"Caution. {caution.Text}"), 9, true);
         }
 
-        page.Text(
-            speaker.Say(
-                $"Merganser. An arrow under {Least} can break a bow; the maker's minimum and local law come first."
-            ),
-            PrintedPage.Margin,
-            PrintedPage.Height - 30,
-            8
-        );
         return page.Finish();
     }
 

@@ -18,14 +18,14 @@ public static class CatalogueCsv
     /// <summary>The rows of one class, ids first.</summary>
     public static string Write(ComponentClass kind, IEnumerable<ComponentRow> rows)
     {
-        var fields = ComponentTable.Fields(kind);
+        var fields = CatalogueTable.Fields(kind);
         IReadOnlyList<string> header = ["id", "class", .. fields.Select(f => f.Name)];
         return CsvText.Of(rows.Where(r => r.Class == kind).Select(r => Cells(r, fields)).Prepend(header));
     }
 
     private static IReadOnlyList<string> Cells(ComponentRow row, IReadOnlyList<ComponentField> fields)
     {
-        var texts = ComponentTable.Write(row.Part);
+        var texts = CatalogueTable.Write(row.Part, row.Stock);
         var cells = fields.Select(f =>
             f.Kind == ComponentFieldKind.Text ? CsvText.Harmless(texts[f.Name]) : texts[f.Name]
         );
@@ -57,7 +57,7 @@ public static class CatalogueCsv
             }
 
             var cells = lines.Current;
-            rows.Add([.. header.Select((_, i) => i < cells.Length ? cells[i] : "")]);
+            rows.Add([.. cells, .. Enumerable.Repeat("", Math.Max(0, header.Length - cells.Length))]);
         }
 
         return new ComponentTexts([.. header.Select(h => h.Trim())], rows);

@@ -16,7 +16,7 @@ public sealed record ComponentView(
 )
 {
     public static ComponentView Of(ComponentRow row) =>
-        new(row.Id, row.Class, ComponentTable.Write(row.Part), row.Retired, row.Version);
+        new(row.Id, row.Class, CatalogueTable.Write(row.Part, row.Stock), row.Retired, row.Version);
 }
 
 /// <summary>A page of the catalogue.</summary>
@@ -28,8 +28,11 @@ public sealed record ComponentInput(string? Id, ComponentClass Class, IReadOnlyD
 /// <summary>Takes a part out of the lists, or puts it back.</summary>
 public sealed record RetireInput(bool Retired);
 
-/// <summary>Which column holds which field.</summary>
-public sealed record MappingInput(IReadOnlyDictionary<string, string> Mapping);
+/// <summary>Which column holds which field, and what stands for all rows.</summary>
+public sealed record MappingInput(
+    IReadOnlyDictionary<string, string> Mapping,
+    IReadOnlyDictionary<string, string>? Fixed = null
+);
 
 /// <summary>The whole catalogue as JSON.</summary>
 public sealed record CatalogueFile(string Format, IReadOnlyList<ComponentInput> Components);
@@ -47,27 +50,36 @@ public static class CatalogueEndpoints
     {
         api.MapGet(
             "/component-fields",
-            () => Enum.GetValues<ComponentClass>().ToDictionary(FactsJson.Word, ComponentTable.Fields)
+            () => Enum.GetValues<ComponentClass>().ToDictionary(FactsJson.Word, CatalogueTable.Fields)
         );
         api.MapGet(
             "/catalogue",
-            (string kind, string? find, bool? retired, int? skip, ComponentStore components) =>
-                Page(components, Kind(kind), find, retired ?? false, skip ?? 0)
+            (
+                string kind,
+                string? find,
+                bool? retired,
+                int? skip,
+                string? sort,
+                bool? down,
+                ComponentStore components
+            ) => Page(components, Kind(kind), find, retired ?? false, skip ?? 0, sort, down ?? false)
         );
         api.MapGet("/catalogue/{id}", (string id, ComponentStore components) => ComponentView.Of(components.Get(id)));
         api.MapPost(
             "/catalogue",
             (ComponentInput input, ComponentStore components) =>
-                ComponentView.Of(
-                    components.Add(ClientId.Checked(input.Id), ComponentTable.Read(input.Class, input.Fields))
-                )
+            {
+                var (part, stock) = CatalogueTable.Read(input.Class, input.Fields, Stock.None);
+                return ComponentView.Of(components.Add(ClientId.Checked(input.Id), part, stock));
+            }
         );
         api.MapPut(
             "/catalogue/{id}",
             (string id, ComponentInput input, HttpRequest request, ComponentStore components) =>
-                ComponentView.Of(
-                    components.Change(id, request.IfMatch(), ComponentTable.Read(input.Class, input.Fields))
-                )
+            {
+                var (part, stock) = CatalogueTable.Read(input.Class, input.Fields, components.Get(id).Stock);
+                return ComponentView.Of(components.Change(id, request.IfMatch(), part, stock));
+            }
         );
         api.MapPost(
             "/catalogue/{id}/retire",
@@ -104,7 +116,7 @@ public static class CatalogueEndpoints
                             .Select(r => new ComponentInput(
                                 r.Id,
                                 r.Class,
-                                ComponentTable.Write(r.Part).ToDictionary(f => f.Key, f => (string?)f.Value)
+                                CatalogueTable.Write(r.Part, r.Stock).ToDictionary(f => f.Key, f => (string?)f.Value)
                             )),
                     ]
                 )
@@ -128,19 +140,23 @@ public static class CatalogueEndpoints
         api.MapGet("/imports/{id}", (string id, ImportDesk imports) => imports.Get(id));
         api.MapPut(
             "/imports/{id}/mapping",
-            (string id, MappingInput input, ImportDesk imports) => imports.Map(id, input.Mapping)
+            (string id, MappingInput input, ImportDesk imports) =>
+                imports.Map(id, new ImportMapping(input.Mapping, input.Fixed ?? new Dictionary<string, string>()))
         );
         api.MapPost("/imports/{id}/confirm", (string id, ImportDesk imports) => imports.Confirm(id));
         api.MapPost("/imports/{id}/cancel", (string id, ImportDesk imports) => imports.Cancel(id));
     }
 
-    /// <summary>The rows of a class that hold every word looked for.</summary>
+    /// <summary>The rows of a class that hold every word looked for, as they were entered or sorted by a field.
+    /// </summary>
     public static CataloguePage Page(
         ComponentStore components,
         ComponentClass kind,
         string? find,
         bool retired,
-        int skip
+        int skip,
+        string? sort = null,
+        bool down = false
     )
     {
         var words = (find ?? "")
@@ -148,6 +164,13 @@ public static class CatalogueEndpoints
             .Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
         var all = components.Rows().Where(r => r.Class == kind && (retired || !r.Retired)).ToArray();
         var found = words.Length == 0 ? all : [.. all.Where(r => Array.TrueForAll(words, r.Holds))];
+        var fields = CatalogueTable.Fields(kind);
+        if (sort is not null)
+        {
+            KnownWord.OneOf("sort", sort, [.. fields.Select(f => f.Name)]);
+            found = CatalogueTable.Sorted(found, fields.Single(f => f.Name == sort), down);
+        }
+
         return new CataloguePage(
             [.. found.Skip(Math.Max(0, skip)).Take(MostRows).Select(ComponentView.Of)],
             found.Length,
@@ -168,19 +191,16 @@ public static class CatalogueEndpoints
         }
 
         List<FieldProblem> problems = [];
-        List<(string, IComponent)> parts = [];
+        List<StockedPart> parts = [];
         foreach (var (input, i) in file.Components.Select((c, i) => (c, i)))
         {
             try
             {
-                parts.Add(
-                    (
-                        input.Id is { Length: > 0 and <= 80 } id
-                            ? id
-                            : $"{FactsJson.Word(input.Class)}-{Guid.NewGuid()}",
-                        ComponentTable.Read(input.Class, input.Fields)
-                    )
-                );
+                var id = input.Id is { Length: > 0 and <= 80 } given
+                    ? given
+                    : $"{FactsJson.Word(input.Class)}-{Guid.NewGuid()}";
+                var (part, stock) = CatalogueTable.Read(input.Class, input.Fields, components.StockOf(id));
+                parts.Add(new StockedPart(id, part, stock));
             }
             catch (RefusedException refused)
             {

@@ -27,9 +27,13 @@ public enum ImportState
 /// <param name="Columns">The file's columns.</param>
 /// <param name="Fields">The fields there are, with their words.</param>
 /// <param name="Mapping">Field to column; a field without one is left empty.</param>
+/// <param name="Fixed">Field to a text that stands for all rows.</param>
+/// <param name="Remembered">True for a header that was read this way before.</param>
+/// <param name="Letters">Cells with letters that another encoding would garble; the first few.</param>
 /// <param name="Rows">How many rows the file has.</param>
 /// <param name="Done">How many are through this step.</param>
 /// <param name="Good">Rows that can be written.</param>
+/// <param name="Same">Rows whose part stands in the catalogue as it is: they are not written.</param>
 /// <param name="Changed">How many parts of the catalogue it would change.</param>
 /// <param name="Changes">The first of them, field by field.</param>
 /// <param name="Problems">The first problems, row by row.</param>
@@ -44,9 +48,13 @@ public sealed record ImportView(
     IReadOnlyList<string> Columns,
     IReadOnlyDictionary<string, Message> Fields,
     IReadOnlyDictionary<string, string> Mapping,
+    IReadOnlyDictionary<string, string> Fixed,
+    bool Remembered,
+    IReadOnlyList<string> Letters,
     int Rows,
     int Done,
     int Good,
+    int Same,
     int Changed,
     IReadOnlyList<ImportChange> Changes,
     IReadOnlyList<ImportProblem> Problems,
@@ -56,10 +64,11 @@ public sealed record ImportView(
 );
 
 /// <summary>Imports in work. Nothing is written until it is confirmed; any of them can be cancelled.</summary>
-public sealed class ImportDesk(ComponentStore components)
+public sealed class ImportDesk(ComponentStore components, ImportMappings mappings)
 {
     private const int MostAtOnce = 4;
     private const int PreviewRows = 8;
+    private const int MostLetters = 6;
 
     private readonly ConcurrentDictionary<string, Import> imports = new();
 
@@ -80,13 +89,12 @@ public sealed class ImportDesk(ComponentStore components)
         var file = TextFile.Of(bytes);
         var table = CatalogueCsv.Read(file.Text);
         ImportCheck.CheckClass(kind, table.Columns, Speaker.Trade.Say);
-        var import = new Import(
-            id,
-            kind,
-            file.Encoding,
-            table,
-            ImportCheck.Guess(kind, table.Columns, Speaker.Trade.Say)
-        );
+        var remembered = mappings.Of(kind, table.Columns);
+        var import = new Import(id, kind, file.Encoding, table)
+        {
+            Mapping = remembered ?? ImportMapping.Of(ImportCheck.Guess(kind, table.Columns, Speaker.Trade.Say)),
+            Remembered = remembered is not null,
+        };
         imports[id] = import;
         Check(import);
         return import.View();
@@ -95,12 +103,14 @@ public sealed class ImportDesk(ComponentStore components)
     public ImportView Get(string id) => Find(id).View();
 
     /// <summary>Checks again with another mapping.</summary>
-    public ImportView Map(string id, IReadOnlyDictionary<string, string> mapping)
+    public ImportView Map(string id, ImportMapping mapping)
     {
         var import = Find(id);
-        import.Mapping = mapping
-            .Where(m => import.Table.Columns.Contains(m.Value))
-            .ToDictionary(m => m.Key, m => m.Value);
+        var known = CatalogueTable.Fields(import.Class).Select(f => f.Name).ToArray();
+        import.Mapping = new ImportMapping(
+            mapping.Columns.Where(m => import.Table.Columns.Contains(m.Value)).ToDictionary(),
+            mapping.Fixed.Where(f => known.Contains(f.Key) && f.Value.Length > 0).ToDictionary()
+        );
         Check(import);
         return import.View();
     }
@@ -120,6 +130,7 @@ public sealed class ImportDesk(ComponentStore components)
             import.Guarded(() =>
             {
                 components.Put(import.Read.Parts, import.Cancel.Token, done => import.Done = done);
+                mappings.Keep(import.Class, import.Table.Columns, import.Mapping);
                 import.Done = import.Read.Parts.Count;
                 import.State = ImportState.Written;
             })
@@ -166,13 +177,7 @@ public sealed class ImportDesk(ComponentStore components)
     private Import Find(string id) =>
         imports.TryGetValue(id, out var import) ? import : throw new MissingException("import");
 
-    private sealed class Import(
-        string id,
-        ComponentClass kind,
-        TextEncoding encoding,
-        ComponentTexts table,
-        Dictionary<string, string> mapping
-    )
+    private sealed class Import(string id, ComponentClass kind, TextEncoding encoding, ComponentTexts table)
     {
         public string Id { get; } = id;
 
@@ -180,7 +185,9 @@ public sealed class ImportDesk(ComponentStore components)
 
         public ComponentTexts Table { get; } = table;
 
-        public Dictionary<string, string> Mapping { get; set; } = mapping;
+        public required ImportMapping Mapping { get; set; }
+
+        public bool Remembered { get; init; }
 
         public long Begun { get; } = Environment.TickCount64;
 
@@ -213,6 +220,16 @@ public sealed class ImportDesk(ComponentStore components)
             }
         }
 
+        private IReadOnlyList<string> Letters() =>
+            [
+                .. Table
+                    .Rows.SelectMany(r => r)
+                    .Concat(Table.Columns)
+                    .Where(c => !System.Text.Ascii.IsValid(c))
+                    .Distinct()
+                    .Take(MostLetters),
+            ];
+
         public ImportView View() =>
             new(
                 Id,
@@ -220,11 +237,15 @@ public sealed class ImportDesk(ComponentStore components)
                 encoding,
                 Class,
                 Table.Columns,
-                ComponentTable.Fields(Class).ToDictionary(f => f.Name, f => f.Label),
-                Mapping,
-                Table.Rows.Count,
+                CatalogueTable.Fields(Class).ToDictionary(f => f.Name, f => f.Label),
+                Mapping.Columns,
+                Mapping.Fixed,
+                Remembered,
+                Letters(),
+                Table.Rows.Count - Read.Empty,
                 Done,
                 Read.Parts.Count,
+                Read.Same,
                 Read.Changes.Count,
                 [.. Read.Changes.Take(ImportCheck.MostProblems)],
                 Read.Problems,

@@ -87,7 +87,7 @@ public static class DozenEndpoints
             (string id, string entryId, DozenStore dozens, DozenDesk desk) => desk.View(dozens.Withdraw(id, entryId))
         );
         api.MapPost("/dozens/{id}/match", Match);
-        MapPrints(api);
+        MapTable(api);
         MapNocks(api);
     }
 
@@ -115,24 +115,12 @@ public static class DozenEndpoints
         );
     }
 
-    private static void MapPrints(IEndpointRouteBuilder api)
+    private static void MapTable(IEndpointRouteBuilder api)
     {
-        api.MapGet(
-                "/dozens/{id}/tray.pdf",
-                (string id, DozenDesk desk, Listener listener) =>
-                    Results.File(DozenPrints.Tray(desk.View(id), listener), "application/pdf")
-            )
-            .Produces(200, contentType: "application/pdf");
-        api.MapGet(
-                "/dozens/{id}/labels.pdf",
-                (string id, DozenDesk desk, Listener listener) =>
-                    Results.File(DozenPrints.Labels(desk.View(id), listener), "application/pdf")
-            )
-            .Produces(200, contentType: "application/pdf");
         api.MapGet(
                 "/dozens/{id}/export.csv",
                 (string id, DozenDesk desk, Listener listener) =>
-                    Results.Text(DozenPrints.Csv(desk.View(id), listener), "text/csv", Encoding.UTF8)
+                    Results.Text(DozenTable.Csv(desk.View(id), listener), "text/csv", Encoding.UTF8)
             )
             .Produces<string>(200, "text/csv");
     }

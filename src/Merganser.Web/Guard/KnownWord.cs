@@ -16,4 +16,9 @@ public static class KnownWord
             "unknown-word",
             new UseOneOf([.. Enum.GetValues<T>().Select(FactsJson.Word)])
         );
+
+    /// <summary>A word that is one of a few.</summary>
+    /// <exception cref="RefusedException">It is none of them; the field is named with what it may be.</exception>
+    public static string OneOf(string field, string word, IReadOnlyList<string> known) =>
+        known.Contains(word) ? word : throw RefusedException.At(field, "unknown-word", new UseOneOf(known));
 }

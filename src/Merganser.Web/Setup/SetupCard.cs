@@ -25,29 +25,21 @@ public sealed class SetupCard(
         var view = desk.View(bowId);
         var now = clock.GetUtcNow();
         var speaker = listener.Of(bowId);
-        using var page = new PrintedPage($"Set-up card, {row.Bow.Name}", now);
-        page.Text(row.Bow.Name, PrintedPage.Margin, page.Y + 14, 20, true);
-        page.Text(
-            $"set-up card, {now:d MMMM yyyy}",
-            PrintedPage.Width - PrintedPage.Margin,
-            page.Y + 14,
-            10,
-            right: true
+        using var page = new PrintedPage(
+            $"Set-up card, {row.Bow.Name}",
+            now,
+            "Merganser. The maker's manual comes first."
         );
-        page.Y += 32;
-        page.Text(
-            $"{archers.Get(row.ArcherId).Archer.Name}. {speaker.Say(BowEndpoints.Line(row.Bow))}. String: {view.String.Shots} shots.",
-            PrintedPage.Margin,
-            page.Y,
-            10
+        page.Title(row.Bow.Name, $"Set-up card, {now:d MMMM yyyy}.");
+        page.Paragraph(
+            $"{archers.Get(row.ArcherId).Archer.Name}. {speaker.Say(BowEndpoints.Line(row.Bow))}. String: {view.String.Shots} shots."
         );
-        page.Y += 8;
 
         page.Heading("Measured");
-        page.Line("Draw length, AMO", speaker.Say($"{Measure.Inches(row.Bow.DrawLength)}"));
+        page.Line("Draw length, AMO", speaker.Say($"{Measure.AsRead(row.Bow.DrawLength)}"));
         page.Line(
             row.Bow.Kind == BowKind.Compound ? "Axle to axle" : "Bow length",
-            row.Bow.AxleToAxle is { } axle ? speaker.Say($"{Measure.Inches(axle, 3)}") : "not measured"
+            row.Bow.AxleToAxle is { } axle ? speaker.Say($"{Measure.AsRead(axle)}") : "not measured"
         );
         foreach (var check in view.Checks.Where(c => c.Kind != CheckKind.AxleToAxle))
         {
@@ -81,7 +73,7 @@ public sealed class SetupCard(
             {
                 page.Line(
                     speaker.Say($"{Measure.Yards(mark.Yards)}"),
-                    speaker.Say($"{Measure.Inches(mark.Crawl)}"),
+                    speaker.Say($"{Measure.AsRead(mark.Crawl)}"),
                     mark.NockingPoint is { } at
                         ? speaker.Say($"nocking point {new Standing(AdjusterKind.NockingPoint, at)}")
                         : ""
@@ -92,15 +84,14 @@ public sealed class SetupCard(
         if (view.GoodStates.FirstOrDefault() is { } good)
         {
             page.Heading($"Back to {speaker.Say(good.Words)}, {good.MarkedAt:d MMM yyyy}");
-            page.Line(
+            page.Paragraph(
                 good.WayBack.Count == 0
                     ? "It stands so now."
                     : string.Join("; ", good.WayBack.Select(w => speaker.Say(w.Order))),
-                ""
+                9.5f
             );
         }
 
-        page.Text("Merganser. The maker's manual comes first.", PrintedPage.Margin, PrintedPage.Height - 30, 8);
         return page.Finish();
     }
 }

@@ -281,5 +281,8 @@ public static class ArrowWords
         [(null, "height")] = "Height",
         [(null, "setting")] = "Set",
         [(null, "glue")] = "Glue for one",
+        [(null, "owned")] = "Owned",
+        [(null, "price")] = "Price of one",
+        [(null, "orderNumber")] = "Order number",
     };
 }

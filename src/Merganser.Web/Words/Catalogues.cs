@@ -19,6 +19,8 @@ public static class CatalogueWords
             NoCatalogueFile(var format) => $"This is no catalogue of Merganser: its format is \"{format}\".",
             FieldsUnread(1) => $"One field cannot be read; nothing was written.",
             FieldsUnread(var count) => $"{count} fields cannot be read; nothing was written.",
+            CellsWithoutColumn(var count) =>
+                $"{count:cell} more than the header has columns: a comma inside a number or a name? Write it in quotes.",
             ArrowSuggested(var shaft, var length, var point, var ratio, var fit) =>
                 $"{shaft}, {length}, {point} point: fit {ratio}, {fit}.",
             _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
@@ -28,6 +30,7 @@ public static class CatalogueWords
         says switch
         {
             CatalogueSays.NoHeaderLine => $"There is no header line: the first line names the columns.",
+            CatalogueSays.WholePieces => $"A count is a whole number.",
             CatalogueSays.NothingToWrite =>
                 $"There is nothing to write: no row could be read, or it is not checked yet.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),

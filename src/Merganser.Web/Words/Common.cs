@@ -125,6 +125,11 @@ public static class CommonWords
             Why.AGross => $"a gross at the most",
             Why.SparePieces => $"spare pieces of each class",
             Why.OneDaysShooting => $"one day's shooting",
+            Why.LabelsOnASheet => $"millimetres on a sheet of A4",
+            Why.GlueTimes => $"two days of handling, two weeks of curing at the most",
+            Why.PartsOwned => $"pieces in the drawer",
+            Why.PriceOfOne => $"of one piece, in your own money",
+            Why.TurnOfAJig => $"a jig's angle; below 0 to the left",
             _ => $"that is what can be",
         };
 

@@ -11,6 +11,7 @@ using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
 using Merganser.Core.Spine;
 using Merganser.Core.Tuning;
+using Merganser.Core.Workshop;
 
 namespace Merganser.Web.Words;
 
@@ -37,6 +38,7 @@ public static class Wording
             WalkMessage of => WalkWords.Of(of),
             WayMessage of => WayWords.Of(of),
             RangeMessage of => WayWords.Of(of),
+            WorkshopMessage of => WorkshopWords.Of(of),
             _ => CommonWords.Of(message),
         };
 
@@ -56,6 +58,7 @@ public static class Wording
             WalkSays says => WalkWords.Of(says),
             WaySays says => WayWords.Of(says),
             RangeSays says => WayWords.Of(says),
+            WorkshopSays says => WorkshopWords.Of(says),
             CatalogueSays says => CatalogueWords.Of(says),
             InputSays says => CommonWords.Of(says),
             _ => throw new ArgumentOutOfRangeException(nameof(code), code, "No words table has it."),

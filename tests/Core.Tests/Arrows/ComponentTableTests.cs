@@ -75,6 +75,18 @@ public class ComponentTableTests
         shaft.InnerDiameter.ShouldBe((20 / 64.0) - .026, 1e-9);
     }
 
+    /// <summary>The trade writes .400 as 400 (common practice, no source); 1000 is 1.0.</summary>
+    [Theory]
+    [InlineData("400", .4)]
+    [InlineData("1000", 1)]
+    [InlineData("0.4", .4)]
+    [InlineData(".4", .4)]
+    public void A_spine_is_read_in_thousandths_too(string typed, double spine)
+    {
+        var texts = Texts(("spine", typed), ("grainsPerInch", "9"), ("outerDiameter", "0.246"));
+        ((Shaft)ComponentTable.Read(ComponentClass.Shaft, texts)).Spine.ShouldBe(spine);
+    }
+
     /// <summary>
     /// .3000 in at 26 in under 1.94 lb is .37469 in ASTM (mid-loaded beam, ASTM F2031 span and load).
     /// </summary>

@@ -96,12 +96,119 @@ public class ImportCheckTests
             ImportCheck.Of(
                 ComponentClass.Wrap,
                 table,
-                Mapping,
+                ImportMapping.Of(Mapping),
                 new Dictionary<string, ComponentRow>(),
                 () => throw new OperationCanceledException()
             )
         );
     }
+
+    /// <summary>The same supplier's file again, without ids: its parts are known by maker, name and size.</summary>
+    [Fact]
+    public void The_same_table_again_changes_nothing()
+    {
+        var first = Check(["", "Own", "A", "4", "4"], ["", "Own", "A", "6", "7"], ["", "Own", "B", "5", "4"]);
+        first.Parts.Count.ShouldBe(3);
+        ComponentRow[] known =
+        [
+            .. first.Parts.Select(p => new ComponentRow(p.Id, ComponentClass.Wrap, p.Part, false, 1, p.Stock)),
+        ];
+        var again = Of(
+            new ComponentTexts(
+                Header,
+                [
+                    ["", "Own", "A", "4", "4"],
+                    ["", "OWN", "a", "6", "7"],
+                    ["", "Own", "B", "5.5", "4"],
+                ]
+            ),
+            known
+        );
+        again.Same.ShouldBe(1);
+        again.Changes.Select(c => c.Row).ShouldBe([3, 4]);
+        again.Parts.Select(p => p.Id).ShouldBe([known[1].Id, known[2].Id]);
+        again.ProblemCount.ShouldBe(0);
+    }
+
+    /// <summary>What the table says nothing of stays: a measured weight, what is owned.</summary>
+    [Fact]
+    public void What_a_table_is_silent_of_stays()
+    {
+        var mine = new ComponentRow(
+            "mine",
+            ComponentClass.Wrap,
+            new Wrap("Own", "A", 4, 4, 4.2),
+            false,
+            1,
+            new Stock(7, 1.5, "W-4")
+        );
+        Check([mine], ["", "Own", "A", "4", "4"]).Same.ShouldBe(1);
+        var heavier = Check([mine], ["", "Own", "A", "5", "4"]).Parts.Single();
+        heavier.ShouldBe(new StockedPart("mine", new Wrap("Own", "A", 5, 4, 4.2), new Stock(7, 1.5, "W-4")));
+    }
+
+    [Fact]
+    public void A_part_is_known_by_its_order_number_when_its_name_changed()
+    {
+        var mine = new ComponentRow(
+            "mine",
+            ComponentClass.Wrap,
+            new Wrap("Own", "A", 4, 4),
+            false,
+            1,
+            new Stock(OrderNumber: "W-4")
+        );
+        string[] header = [.. Header, "Order number"];
+        var table = new ComponentTexts(
+            header,
+            [
+                ["", "Own", "A, new", "4", "4", "W-4"],
+            ]
+        );
+        var mapping = ImportMapping.Of(Guess(ComponentClass.Wrap, header));
+        var check = ImportCheck.Of(ComponentClass.Wrap, table, mapping, Known(mine), () => { });
+        check.Changes.Single().Fields.Single().ShouldBe(new ImportDifference("name", "A", "A, new"));
+    }
+
+    [Fact]
+    public void An_empty_row_is_passed_over_and_cells_too_many_are_said()
+    {
+        var check = Check(
+            ["", "Own", "A", "4", "4"],
+            ["", " ", "", "", ""],
+            ["", "Own", "B", "4", "5", "1"],
+            ["", "Own", "C", "4", "4", ""]
+        );
+        check.Empty.ShouldBe(1);
+        check.Parts.Select(p => p.Part.Name).ShouldBe(["A", "C"]);
+        check.Problems.Single().ShouldBe(new ImportProblem(4, "", new CellsWithoutColumn(1)));
+    }
+
+    [Fact]
+    public void One_text_stands_for_all_rows_where_a_column_is_missing()
+    {
+        var table = new ComponentTexts(
+            ["name", "weight"],
+            [
+                ["A", "4"],
+                ["B", "5"],
+            ]
+        );
+        var mapping = new ImportMapping(
+            Guess(ComponentClass.Wrap, ["name", "weight"]),
+            new Dictionary<string, string>
+            {
+                ["maker"] = "Own",
+                ["length"] = "10 cm",
+                ["name"] = "not this",
+            }
+        );
+        var parts = ImportCheck.Of(ComponentClass.Wrap, table, mapping, Known(), () => { }).Parts;
+        parts.Select(p => p.Part.Name).ShouldBe(["A", "B"]);
+        parts.ShouldAllBe(p => p.Part.Maker == "Own" && Math.Abs(((Wrap)p.Part).Length - 3.937) < 1e-3);
+    }
+
+    private static Dictionary<string, ComponentRow> Known(params ComponentRow[] rows) => rows.ToDictionary(r => r.Id);
 
     private static Dictionary<string, string> Guess(ComponentClass kind, string[] columns) =>
         ImportCheck.Guess(kind, columns, m => m.Said());
@@ -112,5 +219,5 @@ public class ImportCheckTests
         Of(new ComponentTexts(Header, [row]), known);
 
     private static ImportCheck Of(ComponentTexts table, ComponentRow[] known) =>
-        ImportCheck.Of(ComponentClass.Wrap, table, Mapping, known.ToDictionary(k => k.Id), () => { });
+        ImportCheck.Of(ComponentClass.Wrap, table, ImportMapping.Of(Mapping), known.ToDictionary(k => k.Id), () => { });
 }

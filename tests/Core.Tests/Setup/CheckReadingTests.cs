@@ -83,7 +83,7 @@ public class CheckReadingTests
         CheckReading
             .Suspicion(CheckKind.BraceHeight, 8.5, 6.5)!
             .Said()
-            .ShouldContain("Brace height 2.00 in more than last time");
+            .ShouldContain("Brace height 2 in more than last time");
         CheckReading.Suspicion(CheckKind.BraceHeight, 6.6, 6.5).ShouldBeNull();
         CheckReading.Suspicion(CheckKind.BraceHeight, 8.5, null).ShouldBeNull();
     }

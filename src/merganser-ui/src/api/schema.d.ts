@@ -1410,40 +1410,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/dozens/{id}/tray.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The build list to print */
-        get: operations["getDozensByIdTrayPdf"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/dozens/{id}/labels.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The labels of the arrows to print */
-        get: operations["getDozensByIdLabelsPdf"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/dozens/{id}/export.csv": {
         parameters: {
             query?: never;
@@ -1491,6 +1457,125 @@ export interface paths {
         post?: never;
         /** Takes a shot of the nock round back */
         delete: operations["deleteDozensByIdNocksByShotId"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/workshop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a dozen takes in the workshop */
+        get: operations["getDozensByIdWorkshop"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/workshop/glue/{joint}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the sheet of a joint's glue says */
+        post: operations["postDozensByIdWorkshopGlueByJoint"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/cut-list.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen's cut list to print */
+        get: operations["getDozensByIdCutListPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/tray.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen's tray list to print */
+        get: operations["getDozensByIdTrayPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/fletching.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen's fletching sheet and template to print */
+        get: operations["getDozensByIdFletchingPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/shopping.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen's shopping list to print */
+        get: operations["getDozensByIdShoppingPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/labels.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen's labels to print, on a sheet of labels */
+        get: operations["getDozensByIdLabelsPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2664,6 +2749,34 @@ export interface components {
             nockingPoint: null | string;
             asked: null | components["schemas"]["CrawlAsked"];
         };
+        /**
+         * @description The shafts of a dozen with what is cut off each. A shaft is cut at its point end, so that the index at its nock end
+         *     stays; a crooked one gives half at each end, since most of a bend lies near the ends (common practice, no source).
+         */
+        CutList: {
+            /**
+             * Format: double
+             * @description Length as sold, inches.
+             */
+            sold: number;
+            /**
+             * Format: double
+             * @description The tube's length when it is cut, inches.
+             */
+            tube: number;
+            /**
+             * Format: double
+             * @description The arrow's length, throat to the shaft's end, inches.
+             */
+            withNock: number;
+            /** @description The arrows' first, in their order, then the spare ones. */
+            shafts: components["schemas"]["ShaftCut"][];
+            /**
+             * Format: double
+             * @description What comes off a shaft, inches.
+             */
+            off: number;
+        };
         /** @description One day's size, inches at the distance that is told. */
         DaySizeView: {
             /** Format: date-time */
@@ -3028,6 +3141,51 @@ export interface components {
              */
             openedRatio: null | number;
         };
+        /** @description How the vanes of a dozen are set in the jig. Places are inches from the nock's throat. */
+        Fletching: {
+            /**
+             * Format: int32
+             * @description Vanes on an arrow.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description From one to the next around the shaft, degrees.
+             */
+            clocking: number;
+            /** @description Straight, offset or helical. */
+            setting: components["schemas"]["VaneSetting"];
+            /**
+             * Format: double
+             * @description The jig's angle, to the right above 0; null until it is said.
+             */
+            degrees: null | number;
+            /**
+             * Format: double
+             * @description Front edge.
+             */
+            front: number;
+            /**
+             * Format: double
+             * @description Rear edge.
+             */
+            back: number;
+            /**
+             * Format: double
+             * @description Rear edge from the end of the tube, inches.
+             */
+            fromTube: number;
+            /**
+             * Format: double
+             * @description Of one vane, square inches.
+             */
+            area: number;
+            /**
+             * Format: double
+             * @description How far the front stands beside the rear at that angle, inches; null until it is said.
+             */
+            across: null | number;
+        };
         /** @enum {unknown} */
         Flight: "clean" | "corkscrew" | "fishtail" | "porpoise" | null;
         /**
@@ -3049,6 +3207,39 @@ export interface components {
             gain: number;
             /** Format: double */
             sd: number;
+        };
+        /** @description A glue's sheet as typed. */
+        GlueInput: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description The glue's name. */
+            glue: null | string;
+            /** @description Minutes as typed. */
+            handling: null | string;
+            /** @description Hours as typed. */
+            cure: null | string;
+            /** @description What else the sheet says. */
+            note: null | string;
+        };
+        /** @description The glue of one joint, as its maker's sheet says; typed once for the bench. */
+        GlueSheet: {
+            /** @description Which. */
+            joint: components["schemas"]["Joint"];
+            /** @description The glue's name, or words for it; empty for none, as for a wrap that sticks by itself. */
+            glue: string;
+            /**
+             * Format: double
+             * @description Until it may be handled, minutes; null for not known.
+             */
+            handlingMinutes: null | number;
+            /**
+             * Format: double
+             * @description Until it may be shot, hours; null for not known.
+             */
+            cureHours: null | number;
+            /** @description What else the sheet says. */
+            note: string;
+            words: string;
         };
         /** @description Marks the bow as it stands as shot well. */
         GoodStateInput: {
@@ -3297,6 +3488,14 @@ export interface components {
             mapping: {
                 [key: string]: string;
             };
+            /** @description Field to a text that stands for all rows. */
+            fixed: {
+                [key: string]: string;
+            };
+            /** @description True for a header that was read this way before. */
+            remembered: boolean;
+            /** @description Cells with letters that another encoding would garble; the first few. */
+            letters: string[];
             /**
              * Format: int32
              * @description How many rows the file has.
@@ -3312,6 +3511,11 @@ export interface components {
              * @description Rows that can be written.
              */
             good: number;
+            /**
+             * Format: int32
+             * @description Rows whose part stands in the catalogue as it is: they are not written.
+             */
+            same: number;
             /**
              * Format: int32
              * @description How many parts of the catalogue it would change.
@@ -3375,18 +3579,80 @@ export interface components {
              */
             weight: number;
         };
+        /**
+         * @description Where two parts of an arrow are held together by glue.
+         * @enum {unknown}
+         */
+        Joint: "insert" | "point" | "pin" | "wrap" | "vanes";
+        /** @description A joint of the arrow with what is known of its glue. */
+        JointView: {
+            joint: components["schemas"]["Joint"];
+            words: string;
+            sheet: null | components["schemas"]["GlueSheet"];
+        };
         /** @description The client-made id of a version to keep. */
         KeepInput: {
             id: null | string;
+        };
+        /** @description A sheet of labels of equal size on A4, millimetres. */
+        LabelGrid: {
+            /**
+             * Format: int32
+             * @description Labels beside each other.
+             */
+            columns: number;
+            /**
+             * Format: int32
+             * @description Labels above each other.
+             */
+            rows: number;
+            /**
+             * Format: double
+             * @description Of a label.
+             */
+            width: number;
+            /**
+             * Format: double
+             * @description Of a label.
+             */
+            height: number;
+            /**
+             * Format: double
+             * @description From the paper's edge to the first one.
+             */
+            left: number;
+            /**
+             * Format: double
+             * @description From the paper's edge to the first one.
+             */
+            top: number;
+            /**
+             * Format: double
+             * @description From one label's left edge to the next one's.
+             */
+            across: number;
+            /**
+             * Format: double
+             * @description From one label's top to the next one's.
+             */
+            down: number;
+            /**
+             * Format: int32
+             * @description How many labels a sheet has.
+             */
+            onSheet: number;
         };
         /**
          * @description Units that lengths are shown in.
          * @enum {unknown}
          */
         LengthUnit: "inches" | "centimetres" | "millimetres";
-        /** @description Which column holds which field. */
+        /** @description Which column holds which field, and what stands for all rows. */
         MappingInput: {
             mapping: {
+                [key: string]: string;
+            };
+            fixed?: null | {
                 [key: string]: string;
             };
         };
@@ -4581,6 +4847,37 @@ export interface components {
              */
             grainsPerInchInUse: number;
         };
+        /** @description How one shaft of a dozen is cut. */
+        ShaftCut: {
+            /**
+             * Format: int32
+             * @description Its number.
+             */
+            shaft: number;
+            /**
+             * Format: int32
+             * @description The arrow that it is for; null for a spare, and before a match.
+             */
+            arrow: null | number;
+            /** @description True for one that no arrow takes: it is left whole until it is needed. */
+            spare: boolean;
+            /** @description The mark of its stiff side; null for one that was not found. */
+            indexMark: null | string;
+            /**
+             * Format: double
+             * @description Cut off its point end, inches.
+             */
+            offPoint: number;
+            /**
+             * Format: double
+             * @description Cut off its nock end, inches; above 0 only for a crooked one.
+             */
+            offNock: number;
+            /** @description True when it is ticked as cut. */
+            done: boolean;
+            /** @description True when its index must be carried over before the saw: the end that has it comes off, or there is none yet. */
+            carryIndex: boolean;
+        };
         /** @enum {unknown} */
         ShaftFinding: "sound" | "crackedOrSplintered" | "bent" | "endsNotSquare" | null;
         /**
@@ -4602,6 +4899,59 @@ export interface components {
             low: boolean;
             /** @description The end that is named. */
             heightEnd: components["schemas"]["NamedEnd"];
+        };
+        /** @description One part of a shopping list. */
+        ShoppingLine: {
+            /** @description Its class. */
+            class: components["schemas"]["ComponentClass"];
+            /** @description Its maker. */
+            maker: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description For the arrows, with the spare ones.
+             */
+            needed: number;
+            /**
+             * Format: int32
+             * @description Owned by the catalogue, or weighed in for this dozen: the larger of both.
+             */
+            atHand: number;
+            /**
+             * Format: int32
+             * @description What is missing.
+             */
+            toBuy: number;
+            /**
+             * Format: double
+             * @description Of one, in the bench's own money; null for not known.
+             */
+            price: null | number;
+            /**
+             * Format: double
+             * @description Of what is missing; null where the price is not known.
+             */
+            cost: null | number;
+            /** @description The supplier's; null for none. */
+            orderNumber: null | string;
+        };
+        /** @description What a dozen needs against what is owned. */
+        ShoppingList: {
+            /** @description Part by part. */
+            lines: components["schemas"]["ShoppingLine"][];
+            /**
+             * Format: double
+             * @description Of everything whose price is known.
+             */
+            cost: number;
+            /**
+             * Format: int32
+             * @description Parts to buy whose price is not known.
+             */
+            unpriced: number;
+            /** @description True when nothing has to be bought. */
+            allAtHand: boolean;
         };
         /** @description A distance that was shot, yards. */
         ShotDistance: {
@@ -5681,13 +6031,29 @@ export interface components {
          * @description Why a range ends where it does.
          * @enum {unknown}
          */
-        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "nockEndDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "faceOnAButt" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting";
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "nockEndDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "faceOnAButt" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting" | "labelsOnASheet" | "glueTimes" | "partsOwned" | "priceOfOne" | "turnOfAJig";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
             terms: components["schemas"]["Term"][];
             source: string;
             wouldMove?: null | string;
+        };
+        /** @description What a dozen takes in the workshop. */
+        WorkshopView: {
+            /** @description How its shafts are cut. */
+            cutList: components["schemas"]["CutList"];
+            fletching: null | components["schemas"]["Fletching"];
+            /** @description The template around the shaft. */
+            wrap: components["schemas"]["WrapTemplate"];
+            /** @description What is glued, with the glue's sheet. */
+            joints: components["schemas"]["JointView"][];
+            /** @description What it needs against what is owned. */
+            shopping: components["schemas"]["ShoppingList"];
+            /** @description Label sheets by name. */
+            grids: {
+                [key: string]: components["schemas"]["LabelGrid"];
+            };
         };
         /** @description What a spread in weight is worth on this bow: speed, height at distances, front of center. */
         Worth: {
@@ -5740,6 +6106,33 @@ export interface components {
              * @description The mass to reckon with.
              */
             weight: number;
+        };
+        /** @description A strip that goes once around the shaft, drawn to scale: the wrap's outline, and where the index and the vanes stand. */
+        WrapTemplate: {
+            /**
+             * Format: double
+             * @description The shaft's circumference, inches.
+             */
+            around: number;
+            /**
+             * Format: double
+             * @description The wrap's length, inches; of arrows without one, as far as the vanes reach.
+             */
+            length: number;
+            /** @description True when a wrap is cut by it. */
+            isWrap: boolean;
+            /** @description Where the vanes stand around the shaft, inches from the index; the first at half a step. */
+            lines: number[];
+            /**
+             * Format: double
+             * @description Rear edge of the vanes from the end of the tube, inches; null without vanes.
+             */
+            vaneBack: null | number;
+            /**
+             * Format: double
+             * @description Front edge of them likewise.
+             */
+            vaneFront: null | number;
         };
         /** @description How many parts were written. */
         WrittenView: {
@@ -6659,6 +7052,8 @@ export interface operations {
                 find?: string;
                 retired?: boolean;
                 skip?: number;
+                sort?: string;
+                down?: boolean;
             };
             header?: never;
             path?: never;
@@ -8187,52 +8582,6 @@ export interface operations {
             default: components["responses"]["problem"];
         };
     };
-    getDozensByIdTrayPdf: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description A page to print. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": string;
-                };
-            };
-            default: components["responses"]["problem"];
-        };
-    };
-    getDozensByIdLabelsPdf: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description A page to print. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": string;
-                };
-            };
-            default: components["responses"]["problem"];
-        };
-    };
     getDozensByIdExportCsv: {
         parameters: {
             query?: never;
@@ -8327,6 +8676,183 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NockRound"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdWorkshop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkshopView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postDozensByIdWorkshopGlueByJoint: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                joint: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GlueInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkshopView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdCutListPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdTrayPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdFletchingPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdShoppingPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdLabelsPdf: {
+        parameters: {
+            query?: {
+                grid?: string;
+                first?: number;
+                columns?: number;
+                rows?: number;
+                width?: number;
+                height?: number;
+                left?: number;
+                top?: number;
+                across?: number;
+                down?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
             default: components["responses"]["problem"];

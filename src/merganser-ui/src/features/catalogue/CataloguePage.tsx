@@ -1,20 +1,22 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { answer, api, ifMatch, newId, type Schemas } from '../../api/client';
 import { useActs } from '../../api/useActs';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
-import { FileLink, Key, Plain } from '../../parts/Buttons';
+import { useUndo } from '../../shell/useUndo';
+import { FileLink, Key } from '../../parts/Buttons';
 import { Main, Page } from '../../parts/Page';
-import { Table } from '../../parts/Table';
 import { FindLine } from '../../parts/TextLine';
 import { Tick } from '../../parts/Tick';
 import { WayKey, Ways } from '../../parts/Ways';
 import { classes } from '../../parts/classes';
+import { ColumnsKey, useColumns } from './ColumnsKey';
 import { ComponentForm, type Fields } from './ComponentForm';
 import { ImportPanel } from './ImportPanel';
+import { PartsGrid } from './PartsGrid';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
 import s from './CataloguePage.module.css';
@@ -35,8 +37,6 @@ const kinds: [Kind, string][] = [
   ['vane', 'Vanes'],
   ['wrap', 'Wraps'],
 ];
-const PAGE = 200;
-const NAME = 'name';
 
 /** Every part that can be picked: find, add, edit, copy, retire, import, export. */
 export default function CataloguePage() {
@@ -48,7 +48,9 @@ export default function CataloguePage() {
   const kind = kinds.find(([k]) => k === search.get('kind'))?.[0] ?? 'shaft';
   const [find, setFind] = useState('');
   const [retired, setRetired] = useState(false);
-  const [skip, setSkip] = useState(0);
+  const [order, setOrder] = useState<{ sort: string; down: boolean } | null>(null);
+  const [count, setCount] = useState<{ found: number; all: number } | null>(null);
+  const undo = useUndo();
   const [editing, setEditing] = useState<Editing | null>(null);
   const [importing, setImporting] = useState(false);
   const acts = useActs('catalogue');
@@ -58,18 +60,17 @@ export default function CataloguePage() {
     queryFn: () => answer(api.GET('/api/component-fields')),
     staleTime: Infinity,
   });
-  const page = useQuery({
-    queryKey: ['catalogue', kind, find, retired, skip],
-    queryFn: () => answer(api.GET('/api/catalogue', { params: { query: { kind, find, retired, skip } } })),
-    placeholderData: keepPreviousData,
-  });
   const fields = (specs.data?.[kind] ?? []) as Schemas['ComponentField'][];
-  const shown = fields.filter((f) => !f.name.startsWith('measured') || f.name.startsWith('measuredG'));
+  const columns = useColumns(kind, fields);
+  const onCount = useCallback((found: number, all: number) => setCount({ found, all }), []);
+  const [opened, setOpened] = useState<Row | null>(null);
 
   const go = (next: Kind) => {
     setSearch({ kind: next, ...(bowId ? { bow: bowId } : {}), ...(arrowId ? { arrow: arrowId } : {}) });
-    setSkip(0);
+    setOrder(null);
     setEditing(null);
+    setOpened(null);
+    undo.forget();
     acts.clear();
   };
   const refresh = async () => {
@@ -104,15 +105,48 @@ export default function CataloguePage() {
         }),
       ),
     );
-  const remove = (id: string, version: number) =>
-    act(`delete ${id} ${version}`, () =>
-      answer(api.DELETE('/api/catalogue/{id}', { params: { path: { id } }, ...ifMatch(version) })),
+  const remove = async (row: Row) => {
+    const ok = await act(`delete ${row.id} ${row.version}`, () =>
+      answer(api.DELETE('/api/catalogue/{id}', { params: { path: { id: row.id } }, ...ifMatch(row.version) })),
     );
+    if (!ok) return false;
+    const what = `the deleting of ${row.fields.name}`;
+    const body = { id: row.id, class: kind, fields: row.fields };
+    undo.offer(what, () => {
+      void act(`put back ${row.id}`, () => answer(api.POST('/api/catalogue', { body }))).then(
+        (back) => back && undo.done(what),
+      );
+    });
+    return true;
+  };
+  const change = (row: Row, fields: Fields, version: number) =>
+    acts.act(`cell ${row.id} ${version} ${JSON.stringify(fields)}`, () =>
+      answer(
+        api.PUT('/api/catalogue/{id}', {
+          params: { path: { id: row.id } },
+          body: { id: row.id, class: kind, fields },
+          ...ifMatch(version),
+        }),
+      ),
+    );
+  const keepCell = async (row: Row, field: Schemas['ComponentField'], text: string) => {
+    const kept = await change(row, { ...row.fields, [field.name]: text }, row.version);
+    if (!kept) return false;
+    await refresh();
+    const what = `${field.label.toLowerCase()} of ${row.fields.name}`;
+    undo.offer(what, () => {
+      void change(kept, row.fields, kept.version).then(async (back) => {
+        await refresh();
+        if (back) undo.done(what);
+      });
+    });
+    return true;
+  };
   const fresh = (): Editing => ({ id: newId(), version: null, fields: {} });
-  const rows = page.data?.rows ?? [];
-  // A column that nothing stands in is left out; the form of a part has every field.
-  const columns = shown.filter((f) => f.name === NAME || rows.some((row) => row.fields[f.name]));
-  const opened = rows.find((row) => row.id === editing?.id);
+  const open = (row: Row) => {
+    setOpened(row);
+    setEditing({ id: row.id, version: row.version, fields: row.fields });
+  };
   useEscape(editing !== null, () => setEditing(null));
   useFaultFocus(problem);
 
@@ -134,18 +168,23 @@ export default function CataloguePage() {
             label="Find a part"
             placeholder="find: maker, name, material, .340"
             value={find}
-            onChange={(text) => {
-              setFind(text);
-              setSkip(0);
-            }}
+            onChange={setFind}
           />
           <span className={w.muted} aria-live="polite">
-            {page.data ? `${page.data.found} of ${page.data.all}` : ''}
+            {count ? `${count.found} of ${count.all}` : ''}
           </span>
           <Tick checked={retired} onChange={setRetired}>
             with retired ones
           </Tick>
-          <Key onClick={() => setEditing(fresh())}>Add one</Key>
+          <ColumnsKey fields={fields} shown={columns.shown} onChoose={columns.choose} />
+          <Key
+            onClick={() => {
+              setOpened(null);
+              setEditing(fresh());
+            }}
+          >
+            Add one
+          </Key>
           <Key onClick={() => setImporting(!importing)} aria-expanded={importing}>
             Import CSV
           </Key>
@@ -165,7 +204,7 @@ export default function CataloguePage() {
             faults={faults}
             onChange={(values) => setEditing({ ...editing, fields: values })}
           >
-            {opened && (
+            {opened && editing.id === opened.id && (
               <>
                 <Key
                   onClick={() =>
@@ -177,70 +216,30 @@ export default function CataloguePage() {
                 <Key onClick={() => void retire(opened).then((ok) => ok && setEditing(null))}>
                   {opened.retired ? 'Put it back' : 'Retire it'}
                 </Key>
-                <Key onClick={() => void remove(opened.id, opened.version).then((ok) => ok && setEditing(null))}>
-                  Delete it
-                </Key>
+                <Key onClick={() => void remove(opened).then((ok) => ok && setEditing(null))}>Delete it</Key>
               </>
             )}
           </ComponentForm>
         )}
-        <div className={s.grid} tabIndex={0} role="region" aria-label="Parts">
-          <Table>
-            <thead>
-              <tr>
-                {columns.map((field) => (
-                  <th key={field.name} scope="col">
-                    {field.label}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map((row) => (
-                <tr key={row.id} className={row.retired ? s.retired : undefined} data-part={row.id}>
-                  {columns.map((field) =>
-                    field.name === NAME ? (
-                      <th key={field.name} scope="row">
-                        <Plain
-                          aria-label={`Open ${row.fields.name}`}
-                          aria-expanded={editing?.id === row.id}
-                          onClick={() => setEditing({ id: row.id, version: row.version, fields: row.fields })}
-                        >
-                          {row.fields.name}
-                        </Plain>
-                        {row.retired && <em> retired</em>}
-                        {bowId && arrowId && !row.retired && (
-                          <Plain
-                            aria-label={`Use ${row.fields.name} in this arrow`}
-                            onClick={() =>
-                              void navigate(`/bows/${bowId}/arrow?arrow=${arrowId}&kind=${kind}&use=${row.id}`)
-                            }
-                          >
-                            use
-                          </Plain>
-                        )}
-                      </th>
-                    ) : (
-                      <td key={field.name}>{row.fields[field.name]}</td>
-                    ),
-                  )}
-                </tr>
-              ))}
-            </tbody>
-          </Table>
-          {rows.length === 0 && page.data && <p>No such part. Add one, or import a table.</p>}
-        </div>
-        {page.data && page.data.found > PAGE && (
-          <div className={classes(l.row, s.pages)}>
-            <Key disabled={skip === 0} onClick={() => setSkip(Math.max(0, skip - PAGE))}>
-              Before
-            </Key>
-            <span className={w.tabular}>
-              {skip + 1} to {Math.min(skip + PAGE, page.data.found)}
-            </span>
-            <Key disabled={skip + PAGE >= page.data.found} onClick={() => setSkip(skip + PAGE)}>
-              Next
-            </Key>
+        {fields.length > 0 && (
+          <div className={s.grid}>
+            <PartsGrid
+              key={kind}
+              wanted={{ kind, find, retired, ...order }}
+              columns={columns.shown}
+              open={editing?.id ?? null}
+              onSort={(sort) => setOrder({ sort, down: order?.sort === sort && !order.down })}
+              onOpen={open}
+              onUse={
+                bowId && arrowId
+                  ? (row) => void navigate(`/bows/${bowId}/arrow?arrow=${arrowId}&kind=${kind}&use=${row.id}`)
+                  : undefined
+              }
+              onKeep={keepCell}
+              onCount={onCount}
+              faults={faults}
+              onLeave={acts.clear}
+            />
           </div>
         )}
       </Main>
@@ -275,6 +274,7 @@ export default function CataloguePage() {
           sentence="Find a part, or add your own."
           reason="A measured value wins over the nominal one, and says so in every working."
           button={bowId ? 'Back to the arrow' : 'To the rack'}
+          extra={undo.key}
           onGo={() => void navigate(bowId ? `/bows/${bowId}/arrow${arrowId ? `?arrow=${arrowId}` : ''}` : '/')}
         />
       )}

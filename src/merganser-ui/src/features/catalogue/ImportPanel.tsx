@@ -1,7 +1,7 @@
 import { LinearProgress } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { answer, api, newId, type Schemas } from '../../api/client';
-import { Select } from '../../parts/Field';
+import { Field, Select } from '../../parts/Field';
 import { useAsk } from '../../api/useAsk';
 import { useEscape } from '../../shell/focus';
 import { Key, Plain } from '../../parts/Buttons';
@@ -19,7 +19,15 @@ const changes = (count: number) =>
     ? 'no part that is there changes.'
     : `${count} ${count === 1 ? 'part' : 'parts'} that are there would change.`;
 
+const there = (count: number) =>
+  count === 0
+    ? ''
+    : ` ${count} ${count === 1 ? 'is' : 'are'} there already, as ${count === 1 ? 'it stands' : 'they stand'}.`;
+
 type ImportView = Schemas['ImportView'];
+
+/** Chosen in place of a column: one text stands for all rows. */
+const FIXED = '\u0000fixed';
 
 /** A table from outside: preview, which column is what, every problem with its row, and nothing written until it is confirmed. */
 export function ImportPanel({
@@ -32,6 +40,8 @@ export function ImportPanel({
   onClose: () => void;
 }) {
   const [view, setView] = useState<ImportView | null>(null);
+  /** Fields whose one text for all rows is not typed yet. */
+  const [fixing, setFixing] = useState<string[]>([]);
   const steps = useAsk((call: () => Promise<ImportView>) => call());
   const working = view?.state === 'checking' || view?.state === 'writing';
 
@@ -56,6 +66,9 @@ export function ImportPanel({
   };
   const read = (file: File | undefined) => {
     if (!file) return;
+    // Whatever is said of this file, nothing of the one before may be written any more.
+    setView(null);
+    setFixing([]);
     void act(async () => {
       const bytes = await file.arrayBuffer();
       return answer(
@@ -69,17 +82,22 @@ export function ImportPanel({
     });
   };
   const path = view ? { params: { path: { id: view.id } } } : null;
+  const put = (mapping: ImportView['mapping'], fixed: ImportView['fixed']) =>
+    void act(() => answer(api.PUT('/api/imports/{id}/mapping', { ...path!, body: { mapping, fixed } })));
   const map = (field: string, column: string) => {
-    const mapping = { ...view!.mapping };
-    if (column) mapping[field] = column;
-    else delete mapping[field];
-    void act(() => answer(api.PUT('/api/imports/{id}/mapping', { ...path!, body: { mapping } })));
+    const others = (of: Record<string, string>) => Object.fromEntries(Object.entries(of).filter(([f]) => f !== field));
+    setFixing(column === FIXED ? [...fixing, field] : fixing.filter((f) => f !== field));
+    if (column !== FIXED)
+      put({ ...others(view!.mapping), ...(column ? { [field]: column } : {}) }, others(view!.fixed));
+    else if (field in view!.mapping) put(others(view!.mapping), view!.fixed);
   };
+  const isFixed = (field: string) => field in view!.fixed || fixing.includes(field);
+  const fix = (field: string, text: string) => put(view!.mapping, { ...view!.fixed, [field]: text });
   return (
     <section className={s.panel} aria-label="Import">
       <h2>Import a table</h2>
       <p className={w.muted}>
-        CSV in UTF-8, its first line names the columns; at most 50 000 rows. Nothing is written before you confirm.
+        CSV, its first line names the columns; at most 50 000 rows. Nothing is written before you confirm.
       </p>
       <div className={l.row}>
         <input
@@ -104,7 +122,9 @@ export function ImportPanel({
                     ? view.message
                     : working
                       ? `${view.state === 'writing' ? 'Writing' : 'Checking'} ${view.done} of ${view.rows} …`
-                      : `${view.good} of ${view.rows} rows can be written; ${changes(view.changed)}`}
+                      : view.good === 0 && view.same > 0 && view.problemCount === 0
+                        ? `All ${view.same} parts are there as they stand: nothing to write.`
+                        : `${view.good} of ${view.rows} rows can be written; ${changes(view.changed)}${there(view.same)}`}
             </b>
           </p>
           {working && (
@@ -114,28 +134,43 @@ export function ImportPanel({
               aria-label="How far it is"
             />
           )}
-          {view.state === 'checked' && (
+          {(view.state === 'checked' || view.state === 'checking') && (
             <>
               {view.encoding === 'windows1252' && (
                 <Note word="Look at the letters.">
-                  The file is not UTF-8: it was read as Windows-1252. If a word below is garbled, save it as UTF-8 and
-                  bring it in again.
+                  The file is not UTF-8: it was read as Windows-1252.
+                  {view.letters.length > 0 && ` It says ${view.letters.join(' · ')}.`} If a word is garbled, save it as
+                  UTF-8 and bring it in again.
                 </Note>
               )}
-              <Fold words={`Which column is what (${Object.keys(view.mapping).length} found)`}>
+              {view.remembered && <p className={w.muted}>Read as this supplier’s table was read the last time.</p>}
+              <Fold
+                words={`Which column is what (${Object.keys(view.mapping).length} found${
+                  Object.keys(view.fixed).length > 0 ? `, ${Object.keys(view.fixed).length} the same for all` : ''
+                })`}
+              >
                 <div className={classes(form.form, s.columns)}>
                   {Object.keys(view.fields).map((field) => (
-                    <Select
-                      key={field}
-                      label={view.fields[field]!}
-                      name={`map-${field}`}
-                      value={view.mapping[field] ?? ''}
-                      onChange={(column) => map(field, column)}
-                      choices={[
-                        { value: '', label: 'no column' },
-                        ...view.columns.map((c) => ({ value: c, label: c })),
-                      ]}
-                    />
+                    <div key={field}>
+                      <Select
+                        label={view.fields[field]!}
+                        name={`map-${field}`}
+                        value={view.mapping[field] ?? (isFixed(field) ? FIXED : '')}
+                        onChange={(column) => map(field, column)}
+                        choices={[
+                          { value: '', label: 'no column' },
+                          { value: FIXED, label: 'the same for all rows' },
+                          ...view.columns.map((c) => ({ value: c, label: c })),
+                        ]}
+                      />
+                      {isFixed(field) && (
+                        <FixedText
+                          label={`${view.fields[field]!}, for all rows`}
+                          kept={view.fixed[field] ?? ''}
+                          onKeep={(text) => fix(field, text)}
+                        />
+                      )}
+                    </div>
                   ))}
                 </div>
               </Fold>
@@ -192,11 +227,8 @@ export function ImportPanel({
             </>
           )}
           <div className={l.row}>
-            {view.state === 'checked' && (
-              <Key
-                disabled={view.good === 0}
-                onClick={() => void act(() => answer(api.POST('/api/imports/{id}/confirm', path!)))}
-              >
+            {view.state === 'checked' && view.good > 0 && (
+              <Key onClick={() => void act(() => answer(api.POST('/api/imports/{id}/confirm', path!)))}>
                 Write {view.good} parts
               </Key>
             )}
@@ -207,5 +239,18 @@ export function ImportPanel({
         </>
       )}
     </section>
+  );
+}
+
+/** One text for all rows; it is taken when the field is left, or by Enter. */
+function FixedText({ label, kept, onKeep }: { label: string; kept: string; onKeep: (text: string) => void }) {
+  const [text, setText] = useState(kept);
+  const take = () => {
+    if (text.trim() !== '' && text !== kept) onKeep(text);
+  };
+  return (
+    <div onBlur={take}>
+      <Field label={label} name="fixed" value={text} onChange={setText} onEnter={take} autoFocus={kept === ''} />
+    </div>
   );
 }

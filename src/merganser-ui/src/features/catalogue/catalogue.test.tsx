@@ -44,7 +44,7 @@ describe('the catalogue', () => {
     show(<CataloguePage />, '/catalogue?kind=wrap');
     expect(await screen.findByText('Band 3')).toBeTruthy();
     expect(screen.getByText('1 of 1')).toBeTruthy();
-    expect(screen.getAllByRole('columnheader').map((c) => c.textContent)).toEqual(['Maker', 'Name', 'Weight']);
+    expect(screen.getAllByRole('columnheader').map((c) => c.textContent)).toEqual(['Name', 'Maker', 'Weight gr']);
   });
 
   it('looks for what is typed on the server', async () => {
@@ -96,6 +96,56 @@ describe('the catalogue', () => {
     expect(body.id).not.toBe('w1');
   });
 
+  it('sorts on the server, one way and the other', async () => {
+    const asked = answering(answers());
+    show(<CataloguePage />, '/catalogue?kind=wrap');
+    await screen.findByText('Band 3');
+    await userEvent.click(screen.getByText('Weight gr'));
+    await waitFor(() => expect(asked.some((a) => a.path.includes('sort=grains&down=false'))).toBe(true));
+    await userEvent.click(screen.getByText('Weight gr ↑'));
+    await waitFor(() => expect(asked.some((a) => a.path.includes('sort=grains&down=true'))).toBe(true));
+  });
+
+  it('edits a cell by keys, says what is wrong beside it, and takes it back', async () => {
+    let refuse = true;
+    const asked = answering(
+      answers({
+        '/api/catalogue/w1': (body: { fields: { grains: string } }) =>
+          refuse ? refusing({ grains: ['a few grains each'] }) : { ...row, version: 3, fields: body.fields },
+      }),
+    );
+    show(<CataloguePage />, '/catalogue?kind=wrap');
+    await screen.findByText('Band 3');
+    screen.getByText('Band 3').closest<HTMLElement>('[data-cell]')!.focus();
+    await userEvent.keyboard('{ArrowRight}{ArrowRight}');
+    await waitFor(() => expect(document.activeElement?.textContent).toBe('4.1'));
+    await userEvent.keyboard('{F2}');
+    await userEvent.keyboard('900{Enter}');
+    expect(await screen.findByText('a few grains each')).toBeTruthy();
+    refuse = false;
+    await userEvent.clear(screen.getByLabelText('Weight of Band 3'));
+    await userEvent.keyboard('4.6{Enter}');
+    await userEvent.click(await screen.findByText('Undo: weight of Band 3'));
+    await waitFor(() =>
+      expect(asked.filter((a) => a.method === 'PUT').map((a) => (a.body as typeof row).fields.grains)).toEqual([
+        '900',
+        '4.6',
+        '4.1',
+      ]),
+    );
+  });
+
+  it('deletes without asking, and puts the part back as it was', async () => {
+    const asked = answering(answers({ '/api/catalogue/w1': row, '/api/catalogue': row }));
+    show(<CataloguePage />, '/catalogue?kind=wrap');
+    await userEvent.click(await screen.findByLabelText('Open Band 3'));
+    await userEvent.click(screen.getByText('Delete it'));
+    await userEvent.click(await screen.findByText('Undo: the deleting of Band 3'));
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'POST')?.body).toMatchObject({ id: 'w1', fields: row.fields }),
+    );
+  });
+
   it('says why a part in use stays', async () => {
     answering(
       answers({
@@ -126,6 +176,10 @@ describe('an import', () => {
     problemCount: 1,
     preview: [['Own', '5']],
     message: null,
+    fixed: {},
+    remembered: false,
+    letters: [],
+    same: 0,
     ...part,
   });
   const give = () =>
@@ -157,7 +211,10 @@ describe('an import', () => {
     await userEvent.click(await screen.findByText(/Which column is what/));
     await userEvent.selectOptions(screen.getByLabelText('Weight'), 'weight');
     expect(await screen.findByText(/4 of 4 rows/)).toBeTruthy();
-    expect(asked.find((a) => a.method === 'PUT')!.body).toEqual({ mapping: { maker: 'maker', grains: 'weight' } });
+    expect(asked.find((a) => a.method === 'PUT')!.body).toEqual({
+      mapping: { maker: 'maker', grains: 'weight' },
+      fixed: {},
+    });
   });
 
   it('shows progress and can be cancelled', async () => {
@@ -170,6 +227,46 @@ describe('an import', () => {
     expect(await screen.findByText(/Checking 1 of 4/)).toBeTruthy();
     await userEvent.click(screen.getByText('Cancel'));
     expect(await screen.findByText('Cancelled: nothing was written.')).toBeTruthy();
+  });
+
+  it('leaves nothing of the file before to be written when the next one is refused', async () => {
+    let file = 0;
+    answering({ '/api/imports/': () => (file++ === 0 ? view({}) : refusing({}, 'There is no header line.')) });
+    show(<ImportPanel kind="wrap" onDone={vi.fn()} onClose={vi.fn()} />);
+    give();
+    expect(await screen.findByText('Write 2 parts')).toBeTruthy();
+    give();
+    expect(await screen.findByText(/no header line/)).toBeTruthy();
+    expect(screen.queryByText(/^Write/)).toBeNull();
+  });
+
+  it('takes one text for all rows once it is typed, and keeps the list of columns open', async () => {
+    const asked = answering({
+      '/api/imports/': view({}),
+      '/api/imports/i/mapping': view({ fixed: { grains: '5' }, good: 4 }),
+    });
+    show(<ImportPanel kind="wrap" onDone={vi.fn()} onClose={vi.fn()} />);
+    give();
+    await userEvent.click(await screen.findByText(/Which column is what/));
+    await userEvent.selectOptions(screen.getByLabelText('Weight'), 'the same for all rows');
+    expect(asked.some((a) => a.method === 'PUT')).toBe(false);
+    await userEvent.type(screen.getByLabelText('Weight, for all rows'), '5{Enter}');
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'PUT')?.body).toEqual({
+        mapping: { maker: 'maker' },
+        fixed: { grains: '5' },
+      }),
+    );
+    expect(await screen.findByText(/4 of 4 rows/)).toBeTruthy();
+    expect(screen.getByLabelText('Weight')).toBeTruthy();
+  });
+
+  it('says that the same file changes nothing', async () => {
+    answering({ '/api/imports/': view({ good: 0, same: 4, problemCount: 0, problems: [], changed: 0, changes: [] }) });
+    show(<ImportPanel kind="wrap" onDone={vi.fn()} onClose={vi.fn()} />);
+    give();
+    expect(await screen.findByText('All 4 parts are there as they stand: nothing to write.')).toBeTruthy();
+    expect(screen.queryByText(/^Write/)).toBeNull();
   });
 
   it('says what is wrong with the file itself', async () => {

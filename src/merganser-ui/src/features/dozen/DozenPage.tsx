@@ -20,6 +20,7 @@ import { TrayPane } from './TrayPane';
 import { useDozen } from './useDozen';
 import { useEntryUndo } from './useEntryUndo';
 import { blank, WeighPane } from './WeighPane';
+import { WorkshopPane } from './WorkshopPane';
 import s from './DozenPage.module.css';
 
 const ways = [
@@ -27,6 +28,7 @@ const ways = [
   ['spin', 'Spin'],
   ['match', 'Match'],
   ['tray', 'Build list'],
+  ['workshop', 'Workshop'],
   ['heads', 'Heads'],
   ['quiver', 'Arrows'],
 ] as const;
@@ -154,6 +156,7 @@ export default function DozenPage() {
             {way === 'spin' && <SpinPane dozen={dozen} work={work} />}
             {way === 'match' && <MatchPane dozen={dozen} work={work} />}
             {way === 'tray' && <TrayPane dozen={dozen} work={{ ...work, enter }} />}
+            {way === 'workshop' && <WorkshopPane dozen={dozen} work={{ ...work, enter }} />}
             {way === 'heads' && <HeadsPane dozen={dozen} work={work} />}
             {way === 'quiver' && <QuiverPane dozen={dozen} />}
           </div>

@@ -85,9 +85,6 @@ export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
           <FileLink href={`/api/dozens/${dozen.id}/tray.pdf`} download>
             Print the list
           </FileLink>
-          <FileLink href={`/api/dozens/${dozen.id}/labels.pdf`} download>
-            Labels
-          </FileLink>
           <FileLink href={`/api/dozens/${dozen.id}/export.csv`} download>
             CSV
           </FileLink>

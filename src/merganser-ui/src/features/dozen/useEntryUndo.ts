@@ -35,7 +35,7 @@ const MADE: Record<string, string> = {
   practice: 'the practice mark',
 };
 
-const PLAN: Record<string, string> = { name: 'the name', archived: 'the putting away' };
+const PLAN: Record<string, string> = { name: 'the name', archived: 'the putting away', jig: 'the jig’s angle' };
 
 /** The entry that was made of an arrow; pieces and shafts are taken back where they are weighed. */
 const idOf = (after: Dozen, { kind, number, word }: EntryInput) =>

@@ -1,0 +1,68 @@
+using Merganser.Core.Arrows;
+using Merganser.Core.Catalogues;
+using Merganser.Core.Dozens;
+
+namespace Merganser.Core.Workshop;
+
+/// <summary>One part of a shopping list.</summary>
+/// <param name="Class">Its class.</param>
+/// <param name="Maker">Its maker.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Needed">For the arrows, with the spare ones.</param>
+/// <param name="AtHand">Owned by the catalogue, or weighed in for this dozen: the larger of both.</param>
+/// <param name="ToBuy">What is missing.</param>
+/// <param name="Price">Of one, in the bench's own money; null for not known.</param>
+/// <param name="Cost">Of what is missing; null where the price is not known.</param>
+/// <param name="OrderNumber">The supplier's; null for none.</param>
+public sealed record ShoppingLine(
+    ComponentClass Class,
+    string Maker,
+    string Name,
+    int Needed,
+    int AtHand,
+    int ToBuy,
+    double? Price,
+    double? Cost,
+    string? OrderNumber
+);
+
+/// <summary>What a dozen needs against what is owned.</summary>
+/// <param name="Lines">Part by part.</param>
+/// <param name="Cost">Of everything whose price is known.</param>
+/// <param name="Unpriced">Parts to buy whose price is not known.</param>
+public sealed record ShoppingList(IReadOnlyList<ShoppingLine> Lines, double Cost, int Unpriced)
+{
+    /// <summary>True when nothing has to be bought.</summary>
+    public bool AllAtHand => Lines.All(l => l.ToBuy == 0);
+
+    /// <param name="dozen">The dozen.</param>
+    /// <param name="rows">The arrow's parts as the catalogue has them now; one that is gone is passed over.</param>
+    public static ShoppingList Of(Dozen dozen, IReadOnlyList<ComponentRow> rows)
+    {
+        ShoppingLine[] lines = [.. rows.OrderBy(r => r.Class).Select(r => Line(dozen, r))];
+        return new ShoppingList(lines, lines.Sum(l => l.Cost ?? 0), lines.Count(l => l is { ToBuy: > 0, Price: null }));
+    }
+
+    private static ShoppingLine Line(Dozen dozen, ComponentRow row)
+    {
+        var name = row.Class == ComponentClass.Vane ? "Vanes" : $"{row.Class}";
+        var each = row.Class == ComponentClass.Vane ? dozen.Arrow.VaneCount : 1;
+        var weighed = dozen.Classes.FirstOrDefault(c => c.Name == name);
+        var inOne = weighed is { PerArrow: 1 } ? each : 1;
+        var spare = weighed is null ? 0 : (weighed.Wanted - weighed.Needed) * inOne;
+        var needed = (dozen.Plan.Arrows * each) + spare;
+        var atHand = Math.Max(row.Stock.Owned ?? 0, (weighed?.Pieces.Count ?? 0) * inOne);
+        var buy = Math.Max(0, needed - atHand);
+        return new ShoppingLine(
+            row.Class,
+            row.Part.Maker,
+            row.Part.Name,
+            needed,
+            atHand,
+            buy,
+            row.Stock.Price,
+            row.Stock.Price * buy,
+            row.Stock.OrderNumber
+        );
+    }
+}

@@ -1,0 +1,46 @@
+using Merganser.Core.Units;
+using Merganser.Core.Workshop;
+using Merganser.Web.Dozens;
+using Merganser.Web.Printing;
+using Merganser.Web.Words;
+
+namespace Merganser.Web.Workshop;
+
+/// <summary>A label an arrow, on a sheet of labels.</summary>
+public static class LabelPrint
+{
+    private const float Inset = 5;
+
+    /// <param name="dozen">The dozen.</param>
+    /// <param name="grid">The sheet.</param>
+    /// <param name="first">The first label that is still there, from 1; the ones before it stay empty.</param>
+    /// <param name="listener">Whose units.</param>
+    public static byte[] Of(DozenView dozen, LabelGrid grid, int first, Listener listener)
+    {
+        var speaker = listener.Of(dozen.BowId);
+        using var page = new PrintedPage($"Labels, {dozen.Name}", dozen.StartedAt);
+        var skipped = Math.Clamp(first - 1, 0, grid.OnSheet - 1);
+        foreach (var (at, arrow) in dozen.Tray.Where(a => !a.Retired).Index())
+        {
+            var place = (at + skipped) % grid.OnSheet;
+            if (at > 0 && place == 0)
+            {
+                page.Next();
+            }
+
+            var (left, top) = grid.Place(place);
+            var (x, y) = ((float)left * PrintedPage.Millimetre + Inset, (float)top * PrintedPage.Millimetre + Inset);
+            var (width, height) = (
+                ((float)grid.Width * PrintedPage.Millimetre) - (2 * Inset),
+                ((float)grid.Height * PrintedPage.Millimetre) - (2 * Inset)
+            );
+            page.Text($"{arrow.Number}", x, y + 16, 20, true);
+            page.Text(speaker.Say($"{Measure.Grains(arrow.Built ?? arrow.Total)}"), x + 34, y + 8, 9, true);
+            var nock = arrow.NockMark is { } mark ? $", nock {speaker.Say(mark)}" : "";
+            var lines = Math.Max(1, (int)((height - 10) / 10.6f));
+            page.Block($"{dozen.ArrowName}{nock}", x + 34, y + 19, width - 34, 8, most: lines);
+        }
+
+        return page.Finish();
+    }
+}
