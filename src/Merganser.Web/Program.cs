@@ -9,6 +9,7 @@ using Merganser.Web.Catalogues;
 using Merganser.Web.Chronograph;
 using Merganser.Web.Demo;
 using Merganser.Web.Dozens;
+using Merganser.Web.DrawBoard;
 using Merganser.Web.Guard;
 using Merganser.Web.Instruments;
 using Merganser.Web.Paper;
@@ -80,6 +81,7 @@ builder
     .AddSingleton<CrawlStore>()
     .AddSingleton<DozenStore>()
     .AddSingleton<ChronographStore>()
+    .AddSingleton<BoardStore>()
     .AddSingleton<ResponseStore>()
     .AddSingleton<RackLines>();
 builder
@@ -187,6 +189,7 @@ api.MapSetup();
 api.MapCrawls();
 api.MapDozens();
 api.MapWorkshop();
+api.MapDrawBoard();
 api.MapChronograph();
 api.MapInstruments();
 app.MapHealthChecks("/health");

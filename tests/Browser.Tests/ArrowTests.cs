@@ -108,6 +108,46 @@ public class ArrowTests
         File.Delete(file);
     }
 
+    /// <summary>The grid is walked, sorted and edited by keys alone; what is wrong stands beside the cell.</summary>
+    [Fact]
+    public void The_catalogue_is_walked_and_edited_by_keys()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go("/catalogue?kind=shaft");
+        screen.See("main tbody tr");
+        screen.Push("Spine");
+        screen.SeeText("[data-cell='0.3']", "0.25");
+        screen.Driver.ExecuteScript("document.querySelector('[data-cell=\"0.0\"]').focus()");
+        foreach (
+            var (key, cell) in new[] { (Keys.Down, "1.0"), (Keys.Right, "1.1"), (Keys.End, null), (Keys.Home, "1.0") }
+        )
+        {
+            screen.Press(key);
+            screen.Until(_ => cell is null || Focused().GetAttribute("data-cell") == cell ? "there" : null);
+        }
+
+        for (var column = 1; column <= 4; column++)
+        {
+            screen.Press(Keys.Right);
+            screen.Until(_ => Focused().GetAttribute("data-cell") == $"1.{column}" ? "there" : null);
+        }
+
+        var before = Focused().Text;
+        screen.Press(Keys.F2);
+        screen.Press("0.3" + Keys.Enter);
+        screen.SeeText("main tbody [role=alert]", "2 to 30 gr/in");
+        screen.Press(Keys.Escape);
+        screen.Until(_ => Focused().Text == before ? "given up" : null);
+        screen.Press(Keys.F2);
+        screen.Press("11,25" + Keys.Enter);
+        screen.SeeText("[data-testid=undo]", "weight per length of");
+        screen.Until(_ => Focused().Text == "11.25" ? "kept" : null);
+        screen.Press(Keys.Control + "z");
+        screen.Until(_ => Focused().Text == before ? "as it was" : null);
+
+        IWebElement Focused() => screen.Driver.SwitchTo().ActiveElement();
+    }
+
     /// <summary>The 501st shaft could not be picked; a shaft that was retired had no name in its own arrow.</summary>
     [Fact]
     public void A_part_beyond_the_list_is_found_and_a_retired_one_is_named()

@@ -44,6 +44,12 @@ public class AddedOnlyTests : IDisposable
             """
         );
         file.Execute(
+            """
+            INSERT INTO board_reading (id, bow_id, curve, mark, travel, force, source, taken_at)
+            SELECT 'board', id, 1, 'force', 10, 50, 'typed', 'now' FROM bow LIMIT 1
+            """
+        );
+        file.Execute(
             "INSERT INTO glue_sheet (id, joint, glue, note, entered_at) VALUES ('glue', 'insert', 'Epoxy', '', 'now')"
         );
         file.Execute("INSERT INTO act (id, path, fingerprint, at) VALUES ('a', '/api/papers', 'f', 'now')");
@@ -77,6 +83,7 @@ public class AddedOnlyTests : IDisposable
             { "act", "id", "path" },
             { "range_guess", "id", "guessed_typed" },
             { "glue_sheet", "id", "note" },
+            { "board_reading", "id", "source" },
         };
 
     [Theory]

@@ -67,6 +67,9 @@ public class InstrumentTests
     [InlineData("scale 253.1 gr stable 17", 253.1, true)]
     [InlineData("scale -0.2 gr unstable 3", -.2, false)]
     [InlineData("chronograph 281.4 ft/s stable 3", 281.4, true)]
+    [InlineData("spine 0.342 in stable 3", .342, true)]
+    [InlineData("dial 0.0025 in unstable 9", .0025, false)]
+    [InlineData("board 48.2 lb 12.50 in stable 17", 48.2, true)]
     public void A_line_reads_and_writes_back(string text, double value, bool stable)
     {
         var (line, problem) = InstrumentLine.Read(text);
@@ -74,6 +77,57 @@ public class InstrumentTests
         line!.Value.ShouldBe(value);
         line.Stable.ShouldBe(stable);
         line.Write().ShouldBe(text);
+    }
+
+    [Theory]
+    [InlineData("board 48.2 lb stable 17")]
+    [InlineData("board 48.2 lb 12.50 cm stable 17")]
+    [InlineData("board 48.2 lb -3 in stable 17")]
+    [InlineData("scale 48.2 gr 12.50 in stable 17")]
+    [InlineData("dial 3 in stable 17")]
+    public void A_line_of_another_shape_is_garbage(string text) => InstrumentLine.Read(text).Line.ShouldBeNull();
+
+    /// <summary>A spring of 3 lb/in: whole, it stores 3·20.75²/24 ft·lb; short, it teaches nothing.</summary>
+    [Fact]
+    public async Task The_draw_board_teaches_the_stored_energy_until_a_point_is_taken_back()
+    {
+        using var app = new App();
+        var stroke = (double)(await app.Get($"/api/bows/{App.Brindle}/board"))["stroke"]!;
+        JsonNode view = null!;
+        var id = "";
+        for (var inch = 1; inch <= Math.Floor(stroke); inch++)
+        {
+            id = App.NewId();
+            (_, view) = await Point($"{inch}", $"{3 * inch}", id);
+        }
+
+        ((bool)view["whole"]!).ShouldBeTrue(view.ToJsonString());
+        var end = Math.Floor(stroke);
+        Figure(view, "storedEnergy").ShouldBe(3 * end * end / 24, 1e-6);
+        (await Point($"{end}", $"{3 * end}", id)).View["readings"]!
+            .AsArray()
+            .Count.ShouldBe((int)end, "the same id again");
+        (_, view) = await app.Post($"/api/bows/{App.Brindle}/board/{id}/withdraw", new { });
+        view["readings"]!.AsArray().Count.ShouldBe((int)end - 1);
+        (await Point("5", "x", App.NewId())).Status.ShouldBe(400);
+        (await Point("1", "3", App.NewId(), true)).View["readings"]!.AsArray().Count.ShouldBe(1, "another curve");
+
+        async Task<(int Status, JsonNode View)> Point(string travel, string force, string point, bool anew = false) =>
+            await app.Post(
+                $"/api/bows/{App.Brindle}/board",
+                new
+                {
+                    id = point,
+                    mark = "force",
+                    travel,
+                    force,
+                    source = "typed",
+                    anew,
+                }
+            );
+
+        static double Figure(JsonNode board, string name) =>
+            (double)board["figures"]!.AsArray().Single(f => (string)f!["name"]! == name)!["value"]!;
     }
 
     [Theory]

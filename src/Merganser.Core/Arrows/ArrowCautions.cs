@@ -27,6 +27,9 @@ public static class ArrowCautions
     /// <summary>A shaft that ends too close to the rest.</summary>
     public const string Short = "short-shaft";
 
+    /// <summary>A part that does not go into the shaft; which one follows.</summary>
+    public const string Misfit = "misfit-";
+
     /// <summary>Every caution of an arrow on its bow, the most serious first.</summary>
     public static IReadOnlyList<Caution> Of(ArrowNumbers n)
     {
@@ -62,6 +65,12 @@ public static class ArrowCautions
         {
             var point = Measure.Grains(FieldPoint, 0);
             cautions.Add(new Caution("weak-heavy-head", new WeakForHeavyHead(n.Fit.Band, point), false, "shaft"));
+        }
+
+        if (TubeFit.Misfit(n.Arrow) is { } misfit)
+        {
+            var code = $"{Misfit}{Codes.Of(misfit.Part)}";
+            cautions.Add(new Caution(code, new PartDoesNotGoIn(misfit.Part, misfit.Why), false, Codes.Of(misfit.Part)));
         }
 
         return cautions;
@@ -102,6 +111,14 @@ public static class ArrowNext
                 caution.Text,
                 "fixLength",
                 ArrowSays.GoToTheLength,
+                ArrowSays.KeepAllTheSame,
+                "keep"
+            ),
+            _ when caution.Code.StartsWith(ArrowCautions.Misfit, StringComparison.Ordinal) => new Next(
+                new PickAnother(TubeFit.Misfit(n.Arrow)!.Value.Part),
+                caution.Text,
+                $"try:{caution.Code[ArrowCautions.Misfit.Length..]}",
+                new PickAnother(TubeFit.Misfit(n.Arrow)!.Value.Part),
                 ArrowSays.KeepAllTheSame,
                 "keep"
             ),

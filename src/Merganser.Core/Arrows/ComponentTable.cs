@@ -91,6 +91,7 @@ public static class ComponentTable
                 Number("grains", Quantity.Weight, Grains, true),
                 Number("length", Quantity.Length, Short, true),
                 Number("centreAhead", Quantity.Length, Ahead, true),
+                Number("diameter", Quantity.Length, Inner),
                 Number("breakOff", Quantity.Weight, Light),
                 Number("breakOffSteps", Quantity.Number, Count),
                 Number("measuredGrains", Quantity.Weight, Grains),
@@ -103,6 +104,7 @@ public static class ComponentTable
                 Number("grains", Quantity.Weight, Grains, true),
                 Number("length", Quantity.Length, Short, true),
                 Number("centreAhead", Quantity.Length, Ahead, true),
+                Number("diameter", Quantity.Length, Inner),
                 Number("blades", Quantity.Number, Count),
                 Number("breakOff", Quantity.Weight, Light),
                 Number("breakOffSteps", Quantity.Number, Count),
@@ -116,6 +118,7 @@ public static class ComponentTable
                 Number("grains", Quantity.Weight, Light, true),
                 Number("tubeStart", Quantity.Length, Short, true),
                 Number("centre", Quantity.Length, Short, true),
+                Number("diameter", Quantity.Length, Inner),
                 Number("measuredGrains", Quantity.Weight, Light),
             ],
             ComponentClass.Vane =>
@@ -172,6 +175,7 @@ public static class ComponentTable
                 ("grains", Exact(i.Grains)),
                 ("length", Exact(i.Length)),
                 ("centreAhead", Exact(i.CentreAhead)),
+                ("diameter", Some(i.Diameter)),
                 ("breakOff", Some(i.BreakOff)),
                 ("breakOffSteps", Some(i.BreakOffSteps)),
                 ("measuredGrains", Exact(i.MeasuredGrains))
@@ -183,6 +187,7 @@ public static class ComponentTable
                 ("grains", Exact(p.Grains)),
                 ("length", Exact(p.Length)),
                 ("centreAhead", Exact(p.CentreAhead)),
+                ("diameter", Some(p.Diameter)),
                 ("blades", Some(p.Blades)),
                 ("breakOff", Some(p.BreakOff)),
                 ("breakOffSteps", Some(p.BreakOffSteps)),
@@ -195,6 +200,7 @@ public static class ComponentTable
                 ("grains", Exact(n.Grains)),
                 ("tubeStart", Exact(n.TubeStart)),
                 ("centre", Exact(n.Centre)),
+                ("diameter", Some(n.Diameter)),
                 ("measuredGrains", Exact(n.MeasuredGrains))
             ),
             Vane v => Texts(

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
@@ -59,6 +60,7 @@ public interface IComponent
 /// <param name="BreakOff">Grains of one break-off step, 0 for none.</param>
 /// <param name="BreakOffSteps">How many steps can be broken off.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins over the nominal one.</param>
+/// <param name="Diameter">Of what goes into the tube, inches; 0 for a part that goes over it, or not known.</param>
 public sealed record Insert(
     string Maker,
     string Name,
@@ -67,7 +69,8 @@ public sealed record Insert(
     double CentreAhead,
     double BreakOff = 0,
     int BreakOffSteps = 0,
-    double? MeasuredGrains = null
+    double? MeasuredGrains = null,
+    double Diameter = 0
 ) : IComponent
 {
     /// <summary>Nominal mass, whole.</summary>
@@ -105,6 +108,14 @@ public sealed record Insert(
         init => field = Possible.NotNegative(value);
     } = Possible.NotNegative(MeasuredGrains);
 
+    /// <summary>Of what goes into the tube, inches; 0 for a part that goes over it, or not known.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public double Diameter
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Diameter);
+
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
 }
@@ -120,6 +131,7 @@ public sealed record Insert(
 /// <param name="BreakOff">Grains of one break-off step, 0 for none.</param>
 /// <param name="BreakOffSteps">How many steps can be broken off.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
+/// <param name="Diameter">Of what goes into the tube, inches; 0 for a part that goes over it, or not known.</param>
 public sealed record Point(
     string Maker,
     string Name,
@@ -130,7 +142,8 @@ public sealed record Point(
     int Blades = 0,
     double BreakOff = 0,
     int BreakOffSteps = 0,
-    double? MeasuredGrains = null
+    double? MeasuredGrains = null,
+    double Diameter = 0
 ) : IComponent
 {
     /// <summary>Nominal mass, whole.</summary>
@@ -167,6 +180,14 @@ public sealed record Point(
         get;
         init => field = Possible.NotNegative(value);
     } = Possible.NotNegative(MeasuredGrains);
+
+    /// <summary>Of what goes into the tube, inches; 0 for a part that goes over it, or not known.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public double Diameter
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Diameter);
 
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;

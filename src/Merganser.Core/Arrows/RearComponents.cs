@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
@@ -10,6 +11,7 @@ namespace Merganser.Core.Arrows;
 /// <param name="Centre">Throat to its centre of mass, inches.</param>
 /// <param name="Kind">How it is held; a lit one is heavier.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
+/// <param name="Diameter">Of what goes into the tube, inches; 0 for a part that goes over it, or not known.</param>
 public sealed record Nock(
     string Maker,
     string Name,
@@ -17,7 +19,8 @@ public sealed record Nock(
     double TubeStart,
     double Centre,
     NockKind Kind = NockKind.PressIn,
-    double? MeasuredGrains = null
+    double? MeasuredGrains = null,
+    double Diameter = 0
 ) : IComponent
 {
     /// <summary>Nominal mass, with pin or bushing.</summary>
@@ -47,6 +50,14 @@ public sealed record Nock(
         get;
         init => field = Possible.NotNegative(value);
     } = Possible.NotNegative(MeasuredGrains);
+
+    /// <summary>Of what goes into the tube, inches; 0 for a part that goes over it, or not known.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public double Diameter
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(Diameter);
 
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;

@@ -62,10 +62,14 @@ internal static class SpeedFigures
     {
         var bow = n.Bow;
         var share = Number(LaunchSpeed.EnergyShare(bow.Kind), 2);
-        var energy = new Formula(
-            $"c W S / 12 = {share} × {Measure.Pounds(bow.DrawWeight):bare} × {Measure.Inches(bow.PowerStroke):bare} / 12",
-            $"c W S = {share} × {Measure.Pounds(bow.DrawWeight)} × {Measure.Inches(bow.PowerStroke)}"
-        );
+        var energy = bow.Force is { } curve
+            ? new Formula(
+                $"{Measure.Plain(ForceCurve.Returned)} × {Measure.Energy(curve.Energy, 2)} under the draw-force curve"
+            )
+            : new Formula(
+                $"c W S / 12 = {share} × {Measure.Pounds(bow.DrawWeight):bare} × {Measure.Inches(bow.PowerStroke):bare} / 12",
+                $"c W S = {share} × {Measure.Pounds(bow.DrawWeight)} × {Measure.Inches(bow.PowerStroke)}"
+            );
         var speed = new Formula($"√(2E / (m + K)), K = {Measure.Grains(LaunchSpeed.VirtualMassOf(bow), 0):bare}");
         Term[] terms =
         [
@@ -73,7 +77,9 @@ internal static class SpeedFigures
             new(ArrowSays.EnergyToArrow, energy, LaunchSpeed.EstimatedEnergy(bow), Unit.FootPound, 2),
             new(ArrowSays.SpeedLine, speed, n.Launch.Speed, Unit.FootPerSecond, 1),
         ];
-        return new Working(ArrowSays.NoRatedSpeed, terms, ArrowSays.EstimateSource, ArrowSays.ChronographNarrows);
+        return bow.Force is null
+            ? new Working(ArrowSays.NoRatedSpeed, terms, ArrowSays.EstimateSource, ArrowSays.ChronographNarrows)
+            : new Working(ArrowSays.FromTheCurve, terms, ArrowSays.CurveSource, ArrowSays.ChronographNarrows);
     }
 
     private static Working Measured(ArrowNumbers n, SpeedFit fit)

@@ -24,7 +24,8 @@ internal sealed class TypedPart
             p.Or0("centreAhead"),
             p.Or0("breakOff"),
             (int)p.Or0("breakOffSteps"),
-            p.Number("measuredGrains")
+            p.Number("measuredGrains"),
+            p.Or0("diameter")
         ),
         [ComponentClass.Point] = p => new Point(
             p.Text("maker"),
@@ -36,7 +37,8 @@ internal sealed class TypedPart
             (int)p.Or0("blades"),
             p.Or0("breakOff"),
             (int)p.Or0("breakOffSteps"),
-            p.Number("measuredGrains")
+            p.Number("measuredGrains"),
+            p.Or0("diameter")
         ),
         [ComponentClass.Nock] = p => new Nock(
             p.Text("maker"),
@@ -45,7 +47,8 @@ internal sealed class TypedPart
             p.Or0("tubeStart"),
             p.Or0("centre"),
             p.Pick<NockKind>("kind"),
-            p.Number("measuredGrains")
+            p.Number("measuredGrains"),
+            p.Or0("diameter")
         ),
         [ComponentClass.Vane] = p => new Vane(
             p.Text("maker"),

@@ -74,6 +74,7 @@ public enum CamDraw
 /// <param name="MakerCentreShot">The maker's centre shot, or null.</param>
 /// <param name="Chronograph">What a chronograph taught of this bow's speed, or null; it wins over rating and
 /// estimate.</param>
+/// <param name="Force">What its draw-force curve taught, or null; it stands in place of the estimate.</param>
 public sealed record Bow(
     string Name,
     BowKind Kind,
@@ -96,7 +97,11 @@ public sealed record Bow(
     double? MakerAxleToAxle = null,
     double? MakerBraceHeight = null,
     double? MakerCentreShot = null,
-    SpeedFit? Chronograph = null
+    SpeedFit? Chronograph = null,
+    [property: System.Text.Json.Serialization.JsonIgnore(
+        Condition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull
+    )]
+        Speed.ForceFit? Force = null
 )
 {
     /// <summary>True for a kind that is shot with a sight.</summary>

@@ -37,10 +37,16 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
     /// <param name="catalogue">Every part there is.</param>
     public static ArrowSuggestion? Of(Bow bow, Catalogue catalogue)
     {
-        var usual = Usual.Of(bow, catalogue);
+        // What goes into one tube is found once for all shafts that have it.
+        Dictionary<double, Usual> usual = [];
+        foreach (var tube in catalogue.Shafts.Select(s => s.Part.InnerDiameter).Distinct())
+        {
+            usual[tube] = Usual.Of(bow, catalogue, tube);
+        }
+
         var built = catalogue
             .Shafts.Where(s => Suits(bow, s.Part))
-            .Select(s => Build(bow, s, usual))
+            .Select(s => Build(bow, s, usual[s.Part.InnerDiameter]))
             .OfType<ArrowDraft>()
             .Select(draft => (Draft: draft, Arrow: Read(draft, catalogue)))
             .Where(b => b.Arrow is not null && b.Arrow.TubeLength <= b.Arrow.Shaft.MaxLength)
@@ -116,17 +122,19 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
     /// <summary>The ordinary parts of a catalogue for a bow, by their ids; null where it has none.</summary>
     private sealed record Usual(string? Point, string? GlueIn, string? Insert, string? Nock, string? Vane)
     {
-        public static Usual Of(Bow bow, Catalogue catalogue) =>
+        public static Usual Of(Bow bow, Catalogue catalogue, double tube) =>
             new(
-                PointOf(bow, catalogue, PointKind.Field, PointKind.Target),
-                PointOf(bow, catalogue, PointKind.GlueIn),
+                PointOf(bow, catalogue, tube, PointKind.Field, PointKind.Target),
+                PointOf(bow, catalogue, tube, PointKind.GlueIn),
                 catalogue
-                    .Inserts.Where(i => i.Part.BreakOffSteps == 0)
+                    .Inserts.Where(i => i.Part.BreakOffSteps == 0 && !TubeFit.IsWrong(i.Part.Diameter, tube))
                     .MinBy(i => Math.Abs(i.Part.Weight - UsualInsert))
                     ?.Id,
                 catalogue
-                    .Nocks.Where(n => n.Part.Kind == NockKind.PressIn)
-                    .MinBy(n => Math.Abs(n.Part.Weight - UsualNock))
+                    .Nocks.Where(n => n.Part.Kind != NockKind.Lit && !TubeFit.IsWrong(n.Part.Diameter, tube))
+                    .OrderBy(n => n.Part.Kind == NockKind.PressIn ? 0 : 1)
+                    .ThenBy(n => Math.Abs(n.Part.Weight - UsualNock))
+                    .FirstOrDefault()
                     ?.Id,
                 catalogue
                     .Vanes.OrderBy(v => Math.Abs(v.Part.Length - UsualVane(bow.Kind)))
@@ -135,9 +143,11 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
                     ?.Id
             );
 
-        private static string? PointOf(Bow bow, Catalogue catalogue, params PointKind[] kinds) =>
+        private static string? PointOf(Bow bow, Catalogue catalogue, double tube, params PointKind[] kinds) =>
             catalogue
-                .Points.Where(p => kinds.Contains(p.Part.Kind) && p.Part.BreakOffSteps == 0)
+                .Points.Where(p =>
+                    kinds.Contains(p.Part.Kind) && p.Part.BreakOffSteps == 0 && !TubeFit.IsWrong(p.Part.Diameter, tube)
+                )
                 .MinBy(p => Math.Abs(p.Part.Weight - UsualPoint(bow.Kind)))
                 ?.Id;
     }

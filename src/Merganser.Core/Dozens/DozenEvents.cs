@@ -61,7 +61,18 @@ public sealed record PieceWeighed(string Class, int Number, double Grains, strin
 public abstract record ShaftAct(int Shaft) : DozenAct;
 
 /// <summary>The dial's run-out, inches.</summary>
-public sealed record RunOutMeasured(int Shaft, double Inches) : ShaftAct(Shaft);
+/// <param name="Shaft">Its number.</param>
+/// <param name="Inches">Run-out.</param>
+/// <param name="Place">Where along the shaft; null for the shaft as a whole.</param>
+public sealed record RunOutMeasured(int Shaft, double Inches, ShaftPlace? Place = null) : ShaftAct(Shaft);
+
+/// <summary>Where along a shaft the dial stands.</summary>
+public enum ShaftPlace
+{
+    Nock,
+    Middle,
+    Point,
+}
 
 /// <summary>The run-out as the eye grades it.</summary>
 public sealed record RunOutGraded(int Shaft, SpinGrade Grade) : ShaftAct(Shaft);

@@ -85,7 +85,7 @@ public sealed record VirtualMassCannotBe(Measure VirtualMass, Measure Most) : Do
 public sealed record EnergyCannotBe(Measure Energy, Measure Most) : DozenMessage;
 
 /// <summary>What the nominal speed and the efficiency are reckoned from.</summary>
-public sealed record NominalIs(bool Rated) : DozenMessage;
+public sealed record NominalIs(bool Rated, bool Curve) : DozenMessage;
 
 /// <summary>Arrows are numbered so far.</summary>
 public sealed record ArrowsNumbered(int To) : DozenMessage;

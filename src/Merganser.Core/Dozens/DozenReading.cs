@@ -13,8 +13,6 @@ public static class DozenReading
     internal const int MostPieces = 999;
 
     private static readonly AllowedRange Grains = new(0.1, 1500, Unit.Grain, Why.PieceOfAnArrow);
-    private static readonly AllowedRange RunOut = new(0, 0.25, Unit.Inch, Why.BentShaft);
-    private static readonly AllowedRange Spine = new(0.1, 2, Unit.Inch, Why.SpineOfShafts);
     private static readonly AllowedRange Balance = new(5, 36, Unit.Inch, Why.FromTheNockThroat);
     private static readonly string[] Plans = ["name", "archived", "jig"];
     private static readonly AllowedRange JigTurns = new(
@@ -128,7 +126,7 @@ public static class DozenReading
         {
             ["check"] = (_, input, fields) => Check(input, fields),
             ["piece"] = Piece,
-            ["spin"] = (_, input, fields) => Spin(input, fields),
+            ["spin"] = (_, input, fields) => ShaftReading.Of(input, fields),
             ["tick"] = (_, input, fields) => Tick(input, fields),
             ["made"] = (_, input, fields) => Made(input, fields),
             ["plan"] = (_, input, fields) => Planned(input, fields),
@@ -174,36 +172,6 @@ public static class DozenReading
         }
     }
 
-    private static ShaftAct? Spin(EntryInput input, FieldReader fields)
-    {
-        fields.Check(input.Number is >= 1 and <= MostPieces, "number", "range", DozenSays.WhichShaft);
-        var shaft = input.Number ?? 0;
-        switch (input.Word)
-        {
-            case "runOut":
-                return fields.Required("value", input.Value, Quantity.Length, RunOut) is { } runOut
-                    ? new RunOutMeasured(shaft, runOut.Value)
-                    : null;
-            case "spine":
-                return fields.Required("value", input.Value, Quantity.Length, Spine) is { } spine
-                    ? new SpineMeasured(shaft, spine.Value)
-                    : null;
-            case "grade" when Word<SpinGrade>(input.Note, fields) is { } grade:
-                return new RunOutGraded(shaft, grade);
-            case "inspection" when Word<ShaftFinding>(input.Note, fields) is { } finding:
-                return new ShaftInspected(shaft, finding);
-            case "glued":
-                return new InsertGlued(shaft);
-            case "index":
-                return new StiffSideMarked(shaft, input.Note?.Trim());
-            case not ("grade" or "inspection"):
-                fields.Check(false, "word", "unknown-word", DozenSays.WhatIsSpun);
-                return null;
-            default:
-                return null;
-        }
-    }
-
     private static StepDone? Tick(EntryInput input, FieldReader fields)
     {
         var step = Codes.Read<AssemblyCode>(input.Word);
@@ -245,13 +213,5 @@ public static class DozenReading
             ),
             _ => null,
         };
-    }
-
-    private static T? Word<T>(string? text, FieldReader fields)
-        where T : struct, Enum
-    {
-        var word = Codes.Read<T>(text);
-        fields.Check(word is not null, "note", "unknown-word", new UseOneOf([.. Enum.GetValues<T>().Select(Codes.Of)]));
-        return word;
     }
 }

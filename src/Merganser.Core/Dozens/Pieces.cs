@@ -56,12 +56,13 @@ public sealed record PieceClass(string Name, int PerArrow, int Needed, int Wante
 
 /// <summary>What is known of a shaft.</summary>
 /// <param name="Number">Its number.</param>
-/// <param name="RunOut">By the dial, inches.</param>
+/// <param name="RunOut">By the dial, inches: the most of its places.</param>
 /// <param name="Grade">By the eye.</param>
 /// <param name="Spine">Inches, by the standard's span and load.</param>
 /// <param name="IndexMark">The mark of the stiff side.</param>
 /// <param name="Finding">What looking it over found last.</param>
 /// <param name="GluedId">The entry that says that its insert is glued in; null for a loose one.</param>
+/// <param name="Places">Run-out place by place, inches; null for a shaft that was read as a whole.</param>
 public sealed record SpunShaft(
     int Number,
     double? RunOut,
@@ -69,7 +70,8 @@ public sealed record SpunShaft(
     double? Spine,
     string? IndexMark,
     ShaftFinding? Finding,
-    string? GluedId = null
+    string? GluedId = null,
+    IReadOnlyDictionary<ShaftPlace, double>? Places = null
 )
 {
     /// <summary>True for a shaft whose insert is glued in.</summary>
@@ -110,10 +112,32 @@ public sealed record SpunShaft(
                 .Select(g => g.Aggregate(new SpunShaft(g.Key, null, null, null, null, null), With)),
         ];
 
+    /// <summary>The end that runs out more; null where neither does, or the places are not known.</summary>
+    public ShaftPlace? WorseEnd()
+    {
+        var (nock, point) = (PlaceOf(ShaftPlace.Nock), PlaceOf(ShaftPlace.Point));
+        return nock is null || point is null || nock == point ? null
+            : nock > point ? ShaftPlace.Nock
+            : ShaftPlace.Point;
+    }
+
+    private double? PlaceOf(ShaftPlace place) =>
+        Places is { } all && all.TryGetValue(place, out var inches) ? inches : null;
+
+    private static SpunShaft At(SpunShaft shaft, ShaftPlace place, double inches)
+    {
+        Dictionary<ShaftPlace, double> places = new(shaft.Places ?? new Dictionary<ShaftPlace, double>())
+        {
+            [place] = inches,
+        };
+        return shaft with { RunOut = places.Values.Max(), Places = places };
+    }
+
     private static SpunShaft With(SpunShaft shaft, DozenEvent found) =>
         found.Act switch
         {
-            RunOutMeasured(_, var inches) => shaft with { RunOut = inches },
+            RunOutMeasured(_, var inches, { } place) => At(shaft, place, inches),
+            RunOutMeasured(_, var inches, null) => shaft with { RunOut = inches, Places = null },
             RunOutGraded(_, var grade) => shaft with { Grade = grade },
             SpineMeasured(_, var inches) => shaft with { Spine = inches },
             StiffSideMarked(_, var mark) => shaft with { IndexMark = mark },

@@ -8,6 +8,7 @@ using Merganser.Core.Paper;
 using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
+using Merganser.Core.Speed;
 using Merganser.Core.Tuning;
 using Merganser.Core.Workshop;
 
@@ -63,6 +64,9 @@ public abstract record Message
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(RangeSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(SpeedSays says) => new Says(says);
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(WorkshopSays says) => new Says(says);

@@ -21,8 +21,7 @@ public sealed record SpeedShot(string Id, double Grains, double Speed, string So
 /// <param name="Spread">Their standard deviation, ft/s; null for one.</param>
 /// <param name="OverNominal">The mean over what the bow's rating, else its estimate, says, per cent.</param>
 /// <param name="Energy">Kinetic energy at the mean, ft·lb.</param>
-/// <param name="Efficiency">Of the energy that the bow gives by estimate, <see cref="LaunchSpeed.EstimatedEnergy"/>,
-/// per cent.</param>
+/// <param name="Efficiency">Of <see cref="LaunchSpeed.StoredEnergy"/>, per cent.</param>
 /// <param name="Momentum">Momentum at the mean, slug·ft/s.</param>
 /// <param name="Shots">The readings.</param>
 /// <param name="Odd">Ids of those that stand apart, see <see cref="Outliers"/>.</param>
@@ -53,7 +52,7 @@ public sealed record SpeedString(
             speeds.Length > 1 ? Math.Sqrt(speeds.Sum(v => (v - mean) * (v - mean)) / (speeds.Length - 1)) : null,
             100 * ((mean / nominal.Bare) - 1),
             energy,
-            100 * energy / LaunchSpeed.EstimatedEnergy(bow),
+            100 * energy / LaunchSpeed.StoredEnergy(bow),
             LaunchSpeed.Momentum(grains, mean),
             shots,
             [.. Outliers.Of(speeds).Select(i => shots[i].Id)]
@@ -180,7 +179,7 @@ public sealed class ChronographLog(IReadOnlyList<SpeedShot> shots, Bow bow)
             .. shots.GroupBy(s => Tenth(s.Grains)).OrderBy(g => g.Key).Select(g => SpeedString.Of([.. g], bow)),
         ];
         var last = shots.Count == 0 ? (double?)null : Tenth(shots[^1].Grains);
-        var nominal = shots.Count == 0 ? null : new NominalIs(bow.RatedSpeed is not null);
+        var nominal = shots.Count == 0 ? null : new NominalIs(bow.RatedSpeed is not null, bow.Force is not null);
         var fitted = Fitted();
         Message? nothing =
             shots.Count == 0 ? DozenSays.NoChronographShot

@@ -46,6 +46,9 @@ public static class LaunchSpeed
     /// <summary>Half the band of an estimate without a rating (trade-like guess, no source).</summary>
     public const double EstimateBand = 0.10;
 
+    /// <summary>The same where the draw-force curve was measured (trade-like guess, no source).</summary>
+    public const double CurveBand = 0.06;
+
     private const double TwoSided = 1.96;
 
     /// <summary>v = v_r·√[(W·S)/(70·S_r)·(350 + K)/(m + K)], the bare formula from a rated speed, ft/s.</summary>
@@ -66,8 +69,17 @@ public static class LaunchSpeed
     public static double FromEnergy(double footPounds, double arrowGrains, double virtualMass) =>
         Math.Sqrt(2 * footPounds * Physical.GrainsPerSlug / (arrowGrains + virtualMass));
 
-    /// <summary>E = c·W·S/12 in ft·lb, for a bow without a rating.</summary>
-    public static double EstimatedEnergy(Bow bow) => EnergyShare(bow.Kind) * bow.DrawWeight * bow.PowerStroke / 12;
+    /// <summary>
+    /// Energy given to arrow and string, ft·lb, for a bow without a rating: what comes back of its draw-force curve,
+    /// else E = c·W·S/12.
+    /// </summary>
+    public static double EstimatedEnergy(Bow bow) =>
+        bow.Force is { } curve
+            ? ForceCurve.Returned * curve.Energy
+            : EnergyShare(bow.Kind) * bow.DrawWeight * bow.PowerStroke / 12;
+
+    /// <summary>The energy that the bow stores by its draw-force curve, else the estimate, ft·lb.</summary>
+    public static double StoredEnergy(Bow bow) => bow.Force?.Energy ?? EstimatedEnergy(bow);
 
     /// <summary>c: share of peak weight times stroke that reaches arrow and string (from memory).</summary>
     public static double EnergyShare(BowKind kind) =>
@@ -111,7 +123,8 @@ public static class LaunchSpeed
         }
 
         var speed = FromEnergy(EstimatedEnergy(bow), arrowGrains, virtualMass);
-        return new Launch(speed, speed * (1 - EstimateBand), speed * (1 + EstimateBand), speed, false);
+        var band = bow.Force is null ? EstimateBand : CurveBand;
+        return new Launch(speed, speed * (1 - band), speed * (1 + band), speed, false);
     }
 
     /// <summary>Kinetic energy m v²/(2·7000·32.17405), ft·lb.</summary>

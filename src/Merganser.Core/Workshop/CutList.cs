@@ -28,7 +28,8 @@ public sealed record ShaftCut(
 
 /// <summary>
 /// The shafts of a dozen with what is cut off each. A shaft is cut at its point end, so that the index at its nock end
-/// stays; a crooked one gives half at each end, since most of a bend lies near the ends (common practice, no source).
+/// stays; a crooked one at the end that runs out more, or half at each end where that is not known (common practice, no
+/// source).
 /// </summary>
 /// <param name="Sold">Length as sold, inches.</param>
 /// <param name="Tube">The tube's length when it is cut, inches.</param>
@@ -68,7 +69,13 @@ public sealed record CutList(double Sold, double Tube, double WithNock, IReadOnl
         {
             var found = dozen.Shaft(shaft);
             var both = off >= LeastShared && found is { Crookedness: >= Crooked };
-            return new ShaftCut(shaft, arrow, left, found?.IndexMark, both ? off / 2 : off, both ? off / 2 : 0, done);
+            var nock = (both, found?.WorseEnd()) switch
+            {
+                (true, ShaftPlace.Nock) => off,
+                (true, null) => off / 2,
+                _ => 0,
+            };
+            return new ShaftCut(shaft, arrow, left, found?.IndexMark, off - nock, nock, done);
         }
     }
 

@@ -113,7 +113,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
         var read = typed.Read();
         return database.Write(sql =>
         {
-            var bow = read with { Chronograph = Get(sql, id).Bow.Chronograph };
+            var before = Get(sql, id).Bow;
+            var bow = read with { Chronograph = before.Chronograph, Force = before.Force };
             var changed = sql.Execute(
                 "UPDATE bow SET name = @Name, facts = @facts, typed = @typed, make = @MakeWord, version = version + 1 WHERE id = @id AND version = @version",
                 new
@@ -222,7 +223,8 @@ public sealed class BowStore(Database database, TimeProvider clock)
     /// <summary>Puts what was measured on the sheet into the bow's own record.</summary>
     internal static void PutEntry(Sql sql, string id, BowEntry typed)
     {
-        var bow = typed.Read() with { Chronograph = Get(sql, id).Bow.Chronograph };
+        var before = Get(sql, id).Bow;
+        var bow = typed.Read() with { Chronograph = before.Chronograph, Force = before.Force };
         sql.Execute(
             "UPDATE bow SET facts = @facts, typed = @typed, version = version + 1 WHERE id = @id",
             new
@@ -231,16 +233,6 @@ public sealed class BowStore(Database database, TimeProvider clock)
                 facts = Kept.Write(bow),
                 typed = Kept.Write(typed),
             }
-        );
-    }
-
-    /// <summary>Puts what a chronograph taught onto the bow; null forgets it.</summary>
-    internal static void PutSpeed(Sql sql, string id, SpeedFit? fit)
-    {
-        var bow = Get(sql, id).Bow with { Chronograph = fit };
-        sql.Execute(
-            "UPDATE bow SET facts = @facts, version = version + 1 WHERE id = @id",
-            new { id, facts = Kept.Write(bow) }
         );
     }
 

@@ -46,6 +46,10 @@ public sealed class ComponentStore(Database database)
         return [.. ids.Where(byId.ContainsKey).Select(id => byId[id])];
     }
 
+    /// <summary>A shaft; null without an id, and for one that is none.</summary>
+    public Shaft? ShaftOf(string? id) =>
+        id is not null && Known().ById.TryGetValue(id, out var row) ? row.Part as Shaft : null;
+
     /// <summary>What the bench has of a part; nothing of one that is not there.</summary>
     public Stock StockOf(string id) => Known().ById.TryGetValue(id, out var row) ? row.Stock : Stock.None;
 

@@ -61,7 +61,7 @@ public sealed class ChronographStore(Database database, TimeProvider clock)
     private static SpeedShot[] Taught(Sql sql, string bowId, Bow bow)
     {
         var shots = Of(sql, bowId);
-        BowStore.PutSpeed(sql, bowId, new ChronographLog(shots, bow).Fit());
+        TaughtRows.PutSpeed(sql, bowId, new ChronographLog(shots, bow).Fit());
         return shots;
     }
 

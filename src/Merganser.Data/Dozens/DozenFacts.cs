@@ -52,7 +52,13 @@ internal sealed record DozenFacts(
                 grains,
                 Word: source
             ),
-            RunOutMeasured(var shaft, var inches) => new("spin", Number: shaft, Value: inches, Word: "runOut"),
+            RunOutMeasured(var shaft, var inches, var place) => new(
+                "spin",
+                Number: shaft,
+                Value: inches,
+                Word: "runOut",
+                Note: place is { } at ? Codes.Of(at) : null
+            ),
             RunOutGraded(var shaft, var grade) => new("spin", Number: shaft, Word: "grade", Note: Codes.Of(grade)),
             SpineMeasured(var shaft, var inches) => new("spin", Number: shaft, Value: inches, Word: "spine"),
             StiffSideMarked(var shaft, var mark) => new("spin", Number: shaft, Word: "index", Note: mark),
@@ -89,7 +95,11 @@ internal sealed record DozenFacts(
         {
             ("check", _) => new ScaleChecked(new ScaleCheck(Of(Second), Of(Value)), Word),
             ("piece", _) => new PieceWeighed(Of(Class), Of(Number), Of(Value), Word ?? "typed"),
-            ("spin", "runOut") => new RunOutMeasured(Of(Number), Of(Value)),
+            ("spin", "runOut") => new RunOutMeasured(
+                Of(Number),
+                Of(Value),
+                Note is { } place ? FactsJson.Enum<ShaftPlace>(place) : null
+            ),
             ("spin", "grade") => new RunOutGraded(Of(Number), FactsJson.Enum<SpinGrade>(Of(Note))),
             ("spin", "spine") => new SpineMeasured(Of(Number), Of(Value)),
             ("spin", "index") => new StiffSideMarked(Of(Number), Note),

@@ -38,6 +38,11 @@ public static class ArrowEndpoints
     public static void MapArrows(this IEndpointRouteBuilder api)
     {
         api.MapGet("/components", (string? also, ComponentStore components) => components.All(also?.Split(',')));
+        api.MapGet(
+            "/components/misfits",
+            (string shaft, ComponentStore components) =>
+                components.ShaftOf(shaft) is { } tube ? ArrowTools.Misfits(components.All(), tube) : []
+        );
         api.MapGet("/bows/{bowId}/arrows", (string bowId, ArrowStore arrows) => arrows.Of(bowId));
         api.MapPost(
             "/arrows",

@@ -66,6 +66,21 @@ public sealed class ArrowTools(BowStore bows, ArrowStore arrows, ComponentStore 
             components.All(input.Draft.Parts())
         );
 
+    /// <summary>The parts of the bench's lists that are known not to go into a shaft, by their ids.</summary>
+    public static Dictionary<string, Message> Misfits(Catalogue catalogue, Shaft shaft)
+    {
+        IEnumerable<(string Id, IComponent Part)> parts =
+        [
+            .. catalogue.Inserts.Select(i => (i.Id, (IComponent)i.Part)),
+            .. catalogue.Points.Select(p => (p.Id, (IComponent)p.Part)),
+            .. catalogue.Nocks.Select(n => (n.Id, (IComponent)n.Part)),
+        ];
+        return parts
+            .Select(p => (p.Id, Why: (Message?)TubeFit.Words(p.Part, shaft)))
+            .Where(p => p.Why is not null)
+            .ToDictionary(p => p.Id, p => p.Why!);
+    }
+
     /// <summary>What an arrow may weigh to be shown among the weights; nought is none.</summary>
     private static readonly AllowedRange Weighed = new(0, 3000, Unit.Grain, Why.ArrowThatABowStands);
 

@@ -1,6 +1,7 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using Merganser.Data;
 using Merganser.Web.Guard;
 
@@ -12,11 +13,21 @@ public sealed record ComponentView(
     ComponentClass Class,
     IReadOnlyDictionary<string, string> Fields,
     bool Retired,
-    int Version
+    int Version,
+    Message? Misfit = null
 )
 {
-    public static ComponentView Of(ComponentRow row) =>
-        new(row.Id, row.Class, CatalogueTable.Write(row.Part, row.Stock), row.Retired, row.Version);
+    /// <param name="row">The row.</param>
+    /// <param name="shaft">The shaft that it is to go into; null for none.</param>
+    public static ComponentView Of(ComponentRow row, Shaft? shaft = null) =>
+        new(
+            row.Id,
+            row.Class,
+            CatalogueTable.Write(row.Part, row.Stock),
+            row.Retired,
+            row.Version,
+            shaft is null ? null : TubeFit.Words(row.Part, shaft)
+        );
 }
 
 /// <summary>A page of the catalogue.</summary>
@@ -61,8 +72,19 @@ public static class CatalogueEndpoints
                 int? skip,
                 string? sort,
                 bool? down,
+                string? shaft,
                 ComponentStore components
-            ) => Page(components, Kind(kind), find, retired ?? false, skip ?? 0, sort, down ?? false)
+            ) =>
+                Page(
+                    components,
+                    Kind(kind),
+                    find,
+                    retired ?? false,
+                    skip ?? 0,
+                    sort,
+                    down ?? false,
+                    components.ShaftOf(shaft)
+                )
         );
         api.MapGet("/catalogue/{id}", (string id, ComponentStore components) => ComponentView.Of(components.Get(id)));
         api.MapPost(
@@ -156,7 +178,8 @@ public static class CatalogueEndpoints
         bool retired,
         int skip,
         string? sort = null,
-        bool down = false
+        bool down = false,
+        Shaft? shaft = null
     )
     {
         var words = (find ?? "")
@@ -172,7 +195,7 @@ public static class CatalogueEndpoints
         }
 
         return new CataloguePage(
-            [.. found.Skip(Math.Max(0, skip)).Take(MostRows).Select(ComponentView.Of)],
+            [.. found.Skip(Math.Max(0, skip)).Take(MostRows).Select(r => ComponentView.Of(r, shaft))],
             found.Length,
             all.Length
         );

@@ -32,7 +32,8 @@ public sealed record DozenView(
     Message? Changed,
     Next Next,
     Message State,
-    bool Archived
+    bool Archived,
+    double NominalSpine
 );
 
 /// <summary>Brings a dozen's row together with its arrow and its bow.</summary>
@@ -75,7 +76,8 @@ public sealed class DozenDesk(DozenStore dozens, BowStore bows, ArrowStore arrow
             newer is null ? null : new NewerVersion(version.Typed.Name, newer.Number, version.Number),
             Unsound.Guard(owner.Unsound, DozenNext.Of(dozen), mayGoOn: true),
             DozenNext.Stands(dozen),
-            row.Archived
+            row.Archived,
+            dozen.Arrow.Shaft.SpineInUse
         );
     }
 

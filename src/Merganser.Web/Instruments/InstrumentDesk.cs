@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Globalization;
 using System.Runtime.CompilerServices;
 using Merganser.Core.Bows;
@@ -12,12 +13,13 @@ namespace Merganser.Web.Instruments;
 /// <summary>What a page is told by an instrument.</summary>
 /// <param name="State">connected, reading, garbage, lost, or taken over by another page.</param>
 /// <param name="Value">The reading in its unit.</param>
-/// <param name="Unit">gr or ft/s.</param>
+/// <param name="Unit">Of the reading.</param>
 /// <param name="Stable">True when the instrument calls it stable.</param>
-/// <param name="Take">The weight to take now, or null.</param>
+/// <param name="Take">The reading to take now, or null.</param>
 /// <param name="Pan">What is known of the pan; null for an instrument without one.</param>
 /// <param name="Why">What was wrong.</param>
 /// <param name="Simulated">True for a stand-in.</param>
+/// <param name="Travel">The travel of the string, inches; null for any other instrument than a draw board.</param>
 public sealed record InstrumentEvent(
     string State,
     double? Value,
@@ -26,11 +28,12 @@ public sealed record InstrumentEvent(
     double? Take,
     PanState? Pan,
     string? Why,
-    bool Simulated
+    bool Simulated,
+    double? Travel = null
 );
 
 /// <summary>An order to an instrument: tare; for a stand-in also what lies on it.</summary>
-/// <param name="Order">tare, take; put, lift, gain, unplug, plug, shoot.</param>
+/// <param name="Order">tare, take; put, lift, gain, unplug, plug, shoot, crank.</param>
 /// <param name="Value">What is put on, or the weight of the arrow that is shot, grains.</param>
 /// <param name="BowId">The bow that shoots through a stand-in; null for one of its own.</param>
 public sealed record OrderInput(string Order, double? Value, string? BowId = null);
@@ -45,7 +48,18 @@ public sealed record OrderDone(double? Taken);
 /// </summary>
 public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider clock) : IAsyncDisposable
 {
-    private static readonly string[] Orders = ["tare", "take", "put", "lift", "gain", "unplug", "plug", "shoot"];
+    private static readonly string[] Orders =
+    [
+        "tare",
+        "take",
+        "put",
+        "lift",
+        "gain",
+        "unplug",
+        "plug",
+        "shoot",
+        "crank",
+    ];
 
     /// <summary>The bow behind the simulated chronograph: energy in ft·lb, virtual mass in grains.</summary>
     private const double StandInEnergy = 94.7;
@@ -53,9 +67,12 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
     private const double StandInMass = 120;
 
     private const double UsualArrow = 400;
+    private const double UsualLetOff = 80;
 
     private readonly Lock gate = new();
     private readonly PanWatch pan = new();
+    private readonly CrankWatch crank = new();
+    private readonly ConcurrentDictionary<InstrumentKind, bool> still = new();
     private object? follower;
     private readonly Dictionary<InstrumentKind, (InstrumentLink Link, IAsyncDisposable? Device)> links = [];
 
@@ -84,10 +101,11 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
                     reading.Line.Value,
                     unit,
                     reading.Line.Stable,
-                    onScale ? Seen(mine, reading) : reading.Line.Value,
+                    onScale ? Seen(mine, reading) : TakenOf(reading.Line),
                     Pan(),
                     null,
-                    link.Simulated
+                    link.Simulated,
+                    reading.Line.Travel
                 ),
                 InstrumentNews.Garbage garbage => new InstrumentEvent(
                     "garbage",
@@ -145,11 +163,15 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
             input.Order == "shoot" && input.Value is { } grains
                 ? LaunchSpeed.FromEnergy(EnergyOf(bow), grains, StandInMass)
                 : input.Value;
-        if (
-            !link.Send(
-                value is { } number ? $"{input.Order} {number.ToString(CultureInfo.InvariantCulture)}" : input.Order
-            )
-        )
+        if (kind == InstrumentKind.Board && bow is not null)
+        {
+            // The stand-in's bow is near the one in hand; what it is exactly is its own.
+            link.Send(Told("peak", bow.DrawWeight));
+            link.Send(Told("stroke", bow.PowerStroke));
+            link.Send(Told("letoff", bow.Kind == BowKind.Compound ? UsualLetOff : 0));
+        }
+
+        if (!link.Send(value is { } number ? Told(input.Order, number) : input.Order))
         {
             throw new RefusedException("not-connected", InputSays.NotConnected);
         }
@@ -157,11 +179,31 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
         return new OrderDone(null);
     }
 
+    /// <summary>What is taken of an instrument without a pan: a shot, a still needle, a point.</summary>
+    private double? TakenOf(InstrumentLine line) =>
+        line.Kind switch
+        {
+            InstrumentKind.Board => crank.See(line.Travel ?? 0, line.Stable) ? line.Value : null,
+            InstrumentKind.Spine or InstrumentKind.Dial => StillOnce(line) ? line.Value : null,
+            _ => line.Value,
+        };
+
+    /// <summary>True for the first still reading after one that was not.</summary>
+    private bool StillOnce(InstrumentLine line)
+    {
+        var taken = line.Stable && !still.GetValueOrDefault(line.Kind, true);
+        still[line.Kind] = line.Stable;
+        return taken;
+    }
+
     /// <summary>What the newest page takes of the pan; an older one, that ends, takes nothing more.</summary>
     private double? Seen(object page, InstrumentNews.Reading reading) =>
         ReferenceEquals(Volatile.Read(ref follower), page)
             ? pan.See(new ScaleReading(reading.At, reading.Line.Value, reading.Line.Stable))
             : null;
+
+    private static string Told(string order, double number) =>
+        $"{order} {number.ToString(CultureInfo.InvariantCulture)}";
 
     /// <summary>What a stand-in's bow gives: as its rating or estimate says of a usual arrow, ft·lb.</summary>
     private static double EnergyOf(Bow? bow) =>
@@ -209,51 +251,23 @@ public sealed class InstrumentDesk(IConfiguration configuration, TimeProvider cl
                 return real;
             }
 
-            SimulatedInstrument device =
-                kind == InstrumentKind.Scale ? new SimulatedScale() : new SimulatedChronograph();
+            SimulatedInstrument device = kind switch
+            {
+                InstrumentKind.Scale => new SimulatedScale(),
+                InstrumentKind.Chronograph => new SimulatedChronograph(),
+                InstrumentKind.Spine => new SimulatedSpineTester(),
+                InstrumentKind.Dial => new SimulatedDial(),
+                _ => new SimulatedDrawBoard(),
+            };
             var link = new InstrumentLink(
                 device.Address.Address.ToString(),
                 device.Address.Port,
                 true,
-                kind == InstrumentKind.Scale,
+                kind != InstrumentKind.Chronograph,
                 running
             );
             links[kind] = (link, device);
             return link;
         }
     }
-}
-
-public static class InstrumentEndpoints
-{
-    public static void MapInstruments(this IEndpointRouteBuilder api)
-    {
-        api.MapGet(
-                "/instruments/{kind}/stream",
-                (string kind, InstrumentDesk desk, CancellationToken cancel) =>
-                    Results.ServerSentEvents(desk.Follow(Kind(kind), cancel))
-            )
-            .ExcludeFromDescription();
-        api.MapPost(
-            "/instruments/{kind}/orders",
-            (string kind, OrderInput input, InstrumentDesk desk, Data.BowStore bows) =>
-                desk.Send(Kind(kind), input, input.BowId is { } bow ? bows.Get(bow).Bow : null)
-        );
-    }
-
-    /// <summary>A sentence that refuses an address that cannot be, or null.</summary>
-    public static string? Refusal(string? address) =>
-        address is null
-        || (
-            address.Split(':') is [{ Length: > 0 }, var port]
-            && int.TryParse(port, out var number)
-            && number is > 0 and < 65536
-        )
-            ? null
-            : $"\"{address}\" is no address of an instrument. Write it like --instrument 192.168.1.20:4001";
-
-    private static InstrumentKind Kind(string word) =>
-        Enum.TryParse<InstrumentKind>(word, true, out var kind) && Enum.IsDefined(kind)
-            ? kind
-            : throw new Data.MissingException("instrument");
 }

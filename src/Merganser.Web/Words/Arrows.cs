@@ -27,6 +27,11 @@ public static class ArrowWords
                 $"{band:cap} spine with a head heavier than a {point} field point: it bends more. Stiffer shaft, shorter, or a lighter head.",
             WeakForFixedHead(var band) =>
                 $"{band:cap} spine with a fixed head: it recovers late and the head steers. Stiffer shaft, shorter, or a lighter head.",
+            DoesNotGoIn(var part, var tube, true) => $"{part} does not go into {tube}",
+            DoesNotGoIn(var part, var tube, false) => $"{part} is loose in {tube}",
+            PartDoesNotGoIn(var part, var why) =>
+                $"{part:cap}: {why}. Another one, or the maker's adapter; the makers' sheets come first.",
+            PickAnother(var part) => $"Pick another {part:low}",
             AtLeastLong(var least, true) => $"Leave the shaft at least {least} long.",
             AtLeastLong(var least, false) => $"Make the shaft at least {least} long.",
             ReadsWeak(var band) => $"The spine reads {band}: try a stiffer shaft.",
@@ -178,6 +183,8 @@ public static class ArrowWords
             ArrowSays.PickAShaft => $"Pick a shaft",
             ArrowSays.GoToTheLength => $"Go to the length",
             ArrowSays.KeepAllTheSame => $"Keep it all the same",
+            ArrowSays.FromTheCurve => $"No rated speed: energy from this bow's draw-force curve, speed ±6 %.",
+            ArrowSays.CurveSource => $"Virtual mass, Klopsteg 1943; share that comes back from memory",
             ArrowSays.StifferForFixedHead => $"Take a stiffer shaft for a fixed head.",
             ArrowSays.OrShorterOrLighter => $"Or cut it shorter, or take a lighter point. Err stiff rather than weak.",
             ArrowSays.ReadsStiff => $"The spine reads stiff: a heavier point or a weaker shaft fits.",
@@ -256,6 +263,7 @@ public static class ArrowWords
         [(null, "spine")] = "Spine",
         [(null, "grainsPerInch")] = "Weight per length",
         [(null, "outerDiameter")] = "Outer diameter",
+        [(null, "diameter")] = "Diameter in the tube",
         [(null, "innerDiameter")] = "Inner diameter",
         [(null, "maxLength")] = "Length as sold",
         [(null, "straightness")] = "Straightness",

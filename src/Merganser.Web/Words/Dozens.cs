@@ -54,10 +54,8 @@ public static class DozenWords
                 $"The virtual mass would be {mass}, where a bow has 0 to {most}: no figure follows. {LookForAFlyer}",
             EnergyCannotBe(var energy, var most) =>
                 $"The energy would be {energy}; this bow takes up {most} at the most: no figure follows. {LookForAFlyer}",
-            NominalIs(true) =>
-                $"Nominal: the maker's rating, on this draw. Efficiency: of the energy that such a bow gives by estimate.",
-            NominalIs(_) =>
-                $"Nominal: the estimate for such a bow. Efficiency: of the energy that it gives by that estimate.",
+            NominalIs(var rated, var curve) =>
+                $"Nominal: {(rated ? "the maker's rating, on this draw" : "the estimate for such a bow")}. Efficiency: {(curve ? "of the energy under its draw-force curve" : "of the energy that such a bow gives by estimate")}.",
             WeighedAlready(var name, var number) => $"{name} {number} is weighed already: take that one back first.",
             NotWeighedYet(var name, var number) => $"{name} {number} is not weighed yet: it cannot be weighed again.",
             FarFrom(var name, var weight, var about) =>

@@ -9,6 +9,7 @@ using Merganser.Core.Paper;
 using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
+using Merganser.Core.Speed;
 using Merganser.Core.Spine;
 using Merganser.Core.Tuning;
 using Merganser.Core.Workshop;
@@ -38,6 +39,7 @@ public static class Wording
             WalkMessage of => WalkWords.Of(of),
             WayMessage of => WayWords.Of(of),
             RangeMessage of => WayWords.Of(of),
+            SpeedMessage of => SpeedWords.Of(of),
             WorkshopMessage of => WorkshopWords.Of(of),
             _ => CommonWords.Of(message),
         };
@@ -58,6 +60,7 @@ public static class Wording
             WalkSays says => WalkWords.Of(says),
             WaySays says => WayWords.Of(says),
             RangeSays says => WayWords.Of(says),
+            SpeedSays says => SpeedWords.Of(says),
             WorkshopSays says => WorkshopWords.Of(says),
             CatalogueSays says => CatalogueWords.Of(says),
             InputSays says => CommonWords.Of(says),

@@ -79,4 +79,19 @@ public class DozenReadingTests
 
     private static string[] Refused(EntryInput input) =>
         [.. Should.Throw<RefusedException>(() => Read(input)).Problems.Select(p => p.Field)];
+
+    /// <summary>.3000 in at 26 in is .37469 in ASTM (mid-loaded beam, ASTM F2031 span and load).</summary>
+    [Fact]
+    public void A_spine_on_an_own_span_is_brought_to_the_standard()
+    {
+        var entry = new EntryInput(null, "spin", Number: 1, Value: "0.3", Second: "26", Word: "spine");
+        ((SpineMeasured)DozenReading.Entry(Empty, entry)).Inches.ShouldBe(.37469, .00001);
+        ((SpineMeasured)DozenReading.Entry(Empty, entry with { Second = null })).Inches.ShouldBe(.3, 1e-9);
+        Should
+            .Throw<RefusedException>(() => DozenReading.Entry(Empty, entry with { Second = "3", Note = "heavy" }))
+            .Problems.Select(p => p.Field)
+            .ShouldBe(["second", "note"]);
+        var dial = new EntryInput(null, "spin", Number: 1, Value: "0.003", Word: "runOut", Note: "point");
+        DozenReading.Entry(Empty, dial).ShouldBe(new RunOutMeasured(1, .003, ShaftPlace.Point));
+    }
 }

@@ -26,6 +26,32 @@ public class WorkshopTests
         (crooked.OffPoint, crooked.OffNock, crooked.CarryIndex).ShouldBe((2, 2, true));
     }
 
+    /// <summary>Read at three places, it is cut at the worse end; its run-out is the most of them.</summary>
+    [Fact]
+    public void A_shaft_read_at_three_places_is_cut_at_its_worse_end()
+    {
+        var dozen = DozenActs.Matched([
+            .. DozenActs.Weighed,
+            .. Read(1, 0.007, 0.002, 0.001),
+            .. Read(2, 0.001, 0.002, 0.008),
+            .. Read(3, 0.001, 0.002, 0.001),
+        ]);
+        dozen.Shaft(1)!.RunOut.ShouldBe(0.007);
+        var shafts = CutList.Of(dozen).Shafts.ToDictionary(s => s.Shaft);
+        (shafts[1].OffPoint, shafts[1].OffNock).ShouldBe((0, 4));
+        (shafts[2].OffPoint, shafts[2].OffNock).ShouldBe((4, 0));
+        (shafts[3].OffPoint, shafts[3].OffNock).ShouldBe((4, 0));
+        var whole = DozenActs.Of([.. Read(1, 0.007, 0.002, 0.001), new RunOutMeasured(1, 0.003)]).Shaft(1)!;
+        (whole.RunOut, whole.Places).ShouldBe((0.003, null));
+
+        static IEnumerable<DozenAct> Read(int shaft, double nock, double middle, double point) =>
+            [
+                new RunOutMeasured(shaft, nock, ShaftPlace.Nock),
+                new RunOutMeasured(shaft, middle, ShaftPlace.Middle),
+                new RunOutMeasured(shaft, point, ShaftPlace.Point),
+            ];
+    }
+
     /// <summary>Every weighed shaft once: the arrows' by arrow, the others as spares, no damaged one.</summary>
     [Fact]
     public void The_arrows_come_first_then_the_spares_and_no_damaged_shaft()

@@ -229,6 +229,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/components/misfits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Parts that do not go into a shaft's tube */
+        get: operations["getComponentsMisfits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/arrows": {
         parameters: {
             query?: never;
@@ -1581,6 +1598,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{bowId}/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A bow's newest draw-force curve */
+        get: operations["getBowsByBowIdBoard"];
+        put?: never;
+        /** A reading of the draw board */
+        post: operations["postBowsByBowIdBoard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/board/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a reading of the board back */
+        post: operations["postBowsByBowIdBoardByIdWithdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/chronograph": {
         parameters: {
             query?: never;
@@ -2128,6 +2180,77 @@ export interface components {
             arrow: components["schemas"]["Arrow"];
             summary: components["schemas"]["ArrowSummary"];
         };
+        /** @description A reading of a draw board as typed. */
+        BoardInput: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description What was read. */
+            mark: components["schemas"]["BoardMark"];
+            /** @description How far the string was drawn from rest. */
+            travel: null | string;
+            /** @description On the string; none for a stop. */
+            force: null | string;
+            /** @description Typed or from the board. */
+            source: string;
+            /**
+             * @description True for the first of another curve.
+             * @default false
+             */
+            anew: boolean;
+        };
+        /**
+         * @description What was read on a draw board.
+         * @enum {unknown}
+         */
+        BoardMark: "force" | "topStop" | "bottomStop";
+        /** @description One reading of a draw board. */
+        BoardReading: {
+            /** @description Its id. */
+            id: string;
+            /** @description What was read. */
+            mark: components["schemas"]["BoardMark"];
+            /**
+             * Format: double
+             * @description How far the string was drawn from rest, inches.
+             */
+            travel: number;
+            /**
+             * Format: double
+             * @description On the string, lb; null for a stop.
+             */
+            force: null | number;
+            /** @description Typed or from the board. */
+            source: string;
+        };
+        /** @description A draw-force curve as its page shows it. */
+        BoardView: {
+            /**
+             * Format: int32
+             * @description Its number; 0 for none yet.
+             */
+            number: number;
+            /** @description What was read. */
+            readings: components["schemas"]["BoardReading"][];
+            /** @description The curve, by travel. */
+            points: components["schemas"]["CurvePoint"][];
+            /** @description What it says, each with its working. */
+            figures: components["schemas"]["Figure"][];
+            /**
+             * Format: double
+             * @description What is estimated for such a bow without a curve, ft·lb.
+             */
+            estimate: number;
+            /**
+             * Format: double
+             * @description The bow's power stroke, inches.
+             */
+            stroke: number;
+            /** @description True for a bow with two stops. */
+            hasStops: boolean;
+            /** @description True for a curve that the speed figures follow. */
+            whole: boolean;
+            words: string;
+        };
         /** @description Whether what bows of the same make taught is taken over. */
         BorrowingInput: {
             borrows: boolean;
@@ -2149,6 +2272,7 @@ export interface components {
             /** @description Soft, medium or hard cams. */
             camDraw: components["schemas"]["CamDraw"];
             chronograph?: null | components["schemas"]["SpeedFit"];
+            force?: null | components["schemas"]["ForceFit"];
             /**
              * Format: double
              * @description The maker's centre shot, riser to arrow, or null.
@@ -2666,6 +2790,7 @@ export interface components {
             retired: boolean;
             /** Format: int32 */
             version: number;
+            misfit?: null | string;
         };
         /**
          * @description How it is shot from here on: the wind in the archer's words and across as a figure, from a seat or standing, at
@@ -2749,9 +2874,17 @@ export interface components {
             nockingPoint: null | string;
             asked: null | components["schemas"]["CrawlAsked"];
         };
+        /** @description A place of the curve. */
+        CurvePoint: {
+            /** Format: double */
+            travel: number;
+            /** Format: double */
+            force: number;
+        };
         /**
          * @description The shafts of a dozen with what is cut off each. A shaft is cut at its point end, so that the index at its nock end
-         *     stays; a crooked one gives half at each end, since most of a bend lies near the ends (common practice, no source).
+         *     stays; a crooked one at the end that runs out more, or half at each end where that is not known (common practice, no
+         *     source).
          */
         CutList: {
             /**
@@ -2921,6 +3054,8 @@ export interface components {
             next: components["schemas"]["Next"];
             state: string;
             archived: boolean;
+            /** Format: double */
+            nominalSpine: number;
         };
         /**
          * @description What may make arrows drift with distance.
@@ -3188,6 +3323,29 @@ export interface components {
         };
         /** @enum {unknown} */
         Flight: "clean" | "corkscrew" | "fishtail" | "porpoise" | null;
+        /** @description What a draw-force curve taught of a bow; kept on the bow. */
+        ForceFit: {
+            /**
+             * Format: double
+             * @description Stored energy, ft·lb.
+             */
+            energy: number;
+            /**
+             * Format: double
+             * @description Peak weight, lb.
+             */
+            peak: number;
+            /**
+             * Format: double
+             * @description Weight at full draw, lb.
+             */
+            holding: number;
+            /**
+             * Format: double
+             * @description Travel of the string from rest to full draw, inches.
+             */
+            travel: number;
+        };
         /**
          * @description Units that draw weights are shown in.
          * @enum {unknown}
@@ -3575,6 +3733,12 @@ export interface components {
             measuredGrains?: null | number;
             /**
              * Format: double
+             * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
+             * @default 0
+             */
+            diameter: number;
+            /**
+             * Format: double
              * @description The mass to reckon with.
              */
             weight: number;
@@ -3892,6 +4056,12 @@ export interface components {
             measuredGrains?: null | number;
             /**
              * Format: double
+             * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
+             * @default 0
+             */
+            diameter: number;
+            /**
+             * Format: double
              * @description The mass to reckon with.
              */
             weight: number;
@@ -4049,7 +4219,7 @@ export interface components {
         };
         /** @description An order to an instrument: tare; for a stand-in also what lies on it. */
         OrderInput: {
-            /** @description tare, take; put, lift, gain, unplug, plug, shoot. */
+            /** @description tare, take; put, lift, gain, unplug, plug, shoot, crank. */
             order: string;
             /**
              * Format: double
@@ -4353,6 +4523,12 @@ export interface components {
              * @description Measured mass, or null; it wins over the nominal one.
              */
             measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
+             * @default 0
+             */
+            diameter: number;
             /**
              * Format: double
              * @description The mass to reckon with.
@@ -5221,8 +5397,7 @@ export interface components {
             energy: number;
             /**
              * Format: double
-             * @description Of the energy that the bow gives by estimate, double LaunchSpeed.EstimatedEnergy(Bow bow),
-             *                 per cent.
+             * @description Of double LaunchSpeed.StoredEnergy(Bow bow), per cent.
              */
             efficiency: number;
             /**
@@ -5293,7 +5468,7 @@ export interface components {
             number: number;
             /**
              * Format: double
-             * @description By the dial, inches.
+             * @description By the dial, inches: the most of its places.
              */
             runOut: null | number;
             grade: null | components["schemas"]["SpinGrade"];
@@ -5307,6 +5482,10 @@ export interface components {
             finding: null | components["schemas"]["ShaftFinding"];
             /** @description The entry that says that its insert is glued in; null for a loose one. */
             gluedId?: null | string;
+            /** @description Run-out place by place, inches; null for a shaft that was read as a whole. */
+            places?: null | {
+                [key: string]: number;
+            };
             /** @description True for a shaft whose insert is glued in. */
             glued: boolean;
             /** @description True for a shaft that is never assigned. */
@@ -6107,7 +6286,7 @@ export interface components {
              */
             weight: number;
         };
-        /** @description A strip that goes once around the shaft, drawn to scale: the wrap's outline, and where the index and the vanes stand. */
+        /** @description A strip that goes once around the shaft, drawn to scale: the wrap's outline, where the index and the vanes stand. */
         WrapTemplate: {
             /**
              * Format: double
@@ -6628,6 +6807,29 @@ export interface operations {
             default: components["responses"]["problem"];
         };
     };
+    getComponentsMisfits: {
+        parameters: {
+            query: {
+                shaft: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
     getBowsByBowIdArrows: {
         parameters: {
             query?: never;
@@ -7054,6 +7256,7 @@ export interface operations {
                 skip?: number;
                 sort?: string;
                 down?: boolean;
+                shaft?: string;
             };
             header?: never;
             path?: never;
@@ -8853,6 +9056,80 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdBoard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByBowIdBoard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoardInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByBowIdBoardByIdWithdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardView"];
                 };
             };
             default: components["responses"]["problem"];

@@ -4,7 +4,7 @@ import type { BowWay } from '../shell/BowWays';
 import SetupPage from '../features/setup/SetupPage';
 
 const BowPage = lazy(() => import('../features/bow/BowPage'));
-const ways: BowWay[] = ['sheet', 'history', 'string', 'sights', 'crawls', 'speed', 'card'];
+const ways: BowWay[] = ['sheet', 'history', 'string', 'sights', 'crawls', 'speed', 'board', 'card'];
 
 /** The Bow stop: its work order, or the record of the bow and its archer. */
 export default function BowStop() {

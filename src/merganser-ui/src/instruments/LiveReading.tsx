@@ -11,14 +11,16 @@ export function LiveReading({
   last,
   trouble,
   unit,
+  decimals = 1,
 }: {
   last: InstrumentEvent | null;
   trouble: string | null;
   unit: string;
+  decimals?: number;
 }) {
   const units = useUnits();
   const value = last?.value ?? null;
-  const shown = value === null ? null : show(value, last?.unit || unit, 1, units);
+  const shown = value === null ? null : show(value, last?.unit || unit, decimals, units);
   return (
     <div className={s.live} data-testid="live">
       {(last?.simulated ?? true) && <Simulated />}

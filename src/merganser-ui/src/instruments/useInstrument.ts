@@ -12,10 +12,18 @@ export interface InstrumentEvent {
   pan: 'unknown' | 'free' | 'taken' | null;
   why: string | null;
   simulated: boolean;
+  /** The travel of the string, inches; null for any other instrument than a draw board. */
+  travel: number | null;
 }
 
+type InstrumentKind = 'scale' | 'chronograph' | 'spine' | 'dial' | 'board';
+
 /** Follows an instrument while it is on the page: the last reading, and what to take. */
-export function useInstrument(kind: 'scale' | 'chronograph', on: boolean, onTake: (value: number) => void) {
+export function useInstrument(
+  kind: InstrumentKind,
+  on: boolean,
+  onTake: (value: number, event: InstrumentEvent) => void,
+) {
   const [last, setLast] = useState<InstrumentEvent | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const take = useRef(onTake);
@@ -35,7 +43,7 @@ export function useInstrument(kind: 'scale' | 'chronograph', on: boolean, onTake
       } else if (event.state === 'reading') {
         setTrouble(null);
         setLast(event);
-        if (event.take !== null) take.current(event.take);
+        if (event.take !== null) take.current(event.take, event);
       }
     };
     source.onerror = () => setTrouble('the server does not answer');

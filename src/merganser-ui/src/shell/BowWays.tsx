@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
 import { WayLink, Ways } from '../parts/Ways';
 
-export type BowWay = 'sheet' | 'measures' | 'history' | 'string' | 'sights' | 'crawls' | 'speed' | 'card';
+export type BowWay = 'sheet' | 'measures' | 'history' | 'string' | 'sights' | 'crawls' | 'speed' | 'board' | 'card';
 
 const ways: [BowWay, string][] = [
   ['sheet', 'Work order'],
@@ -11,6 +11,7 @@ const ways: [BowWay, string][] = [
   ['sights', 'Sight axes'],
   ['crawls', 'Crawls'],
   ['speed', 'Chronograph'],
+  ['board', 'Draw board'],
   ['card', 'Card'],
 ];
 

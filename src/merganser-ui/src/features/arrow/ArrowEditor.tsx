@@ -132,6 +132,7 @@ export function ArrowEditor({
     else if (action === 'tryShaft') focusPart('shaft');
     else if (action === 'tryPoint') focusPart('point');
     else if (action === 'fixLength') focusPart('length');
+    else if (action?.startsWith('try:')) focusPart(action.slice(4) as PartName);
     else if (action?.startsWith('check:')) goCheck(action.slice(6));
     else if (action === 'paper') goPaper();
   };

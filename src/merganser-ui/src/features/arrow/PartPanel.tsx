@@ -152,17 +152,29 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
   const find = useDeferredValue(text.trim());
   const kind = facts.name === 'vanes' ? 'vane' : facts.name;
   const found = useQuery({
-    queryKey: ['catalogue', 'find', kind, find],
-    queryFn: () => answer(api.GET('/api/catalogue', { params: { query: { kind, find } } })),
+    queryKey: ['catalogue', 'find', kind, find, draft.shaftId],
+    queryFn: () =>
+      answer(
+        api.GET('/api/catalogue', {
+          params: { query: { kind, find, ...(kind === 'shaft' ? {} : { shaft: draft.shaftId }) } },
+        }),
+      ),
     enabled: find.length > 1,
   });
+  const shaft = draft.shaftId;
+  const inTube = part === 'insert' || part === 'point' || part === 'nock';
+  const misfits = useQuery({
+    queryKey: ['catalogue', 'misfits', shaft],
+    queryFn: () => answer(api.GET('/api/components/misfits', { params: { query: { shaft } } })),
+    enabled: inTube && Boolean(shaft),
+  }).data;
   // The same objects from one key press to the next: a list that is new each time empties what is typed.
   const stock = useMemo(
     () => [
       ...(facts.optional ? [{ value: '', label: 'none' }] : []),
-      ...stockOf(catalogue, part, units).map((s) => ({ value: s.id, label: s.label })),
+      ...stockOf(catalogue, part, units, misfits).map((s) => ({ value: s.id, label: s.label })),
     ],
-    [catalogue, part, units, facts.optional],
+    [catalogue, part, units, facts.optional, misfits],
   );
   const rows = found.data?.rows;
   const choices = useMemo(
@@ -170,7 +182,10 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
       ...stock,
       ...(rows ?? [])
         .filter((row) => !stock.some((s) => s.value === row.id))
-        .map((row) => ({ value: row.id, label: [row.fields.name, row.fields.maker].filter(Boolean).join(', ') })),
+        .map((row) => ({
+          value: row.id,
+          label: [row.fields.name, row.fields.maker, row.misfit].filter(Boolean).join(', '),
+        })),
     ],
     [stock, rows],
   );

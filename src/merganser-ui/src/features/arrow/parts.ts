@@ -36,29 +36,47 @@ export interface Stock {
 }
 
 /** What may be picked for a part, in the catalogue's order. */
-export function stockOf(catalogue: Schemas['Catalogue'], name: PartName, units: Units = tradeUnits): Stock[] {
+export function stockOf(
+  catalogue: Schemas['Catalogue'],
+  name: PartName,
+  units: Units = tradeUnits,
+  misfits: Record<string, string> = {},
+): Stock[] {
   return linesOf(catalogue, name, units).map(({ id, label, retired }) => ({
     id,
-    label: retired ? `${label}, retired` : label,
+    label: [label, retired && 'retired', misfits[id]].filter(Boolean).join(', '),
   }));
 }
 
 type Line = Stock & { retired?: boolean };
 
 function linesOf(catalogue: Schemas['Catalogue'], name: PartName, units: Units): Line[] {
+  const wide = (inches: number) => withUnit(inches, 'in', 3, units);
+  const tube = (shaft: Schemas['Shaft']) =>
+    `${wide(shaft.outerDiameter)} across${shaft.innerDiameter ? `, ${wide(shaft.innerDiameter)} inside` : ''}`;
+  const into = (diameter: number | undefined) => (diameter ? `, into ${wide(diameter)}` : '');
   const mass = (grains: number) => withUnit(grains, 'gr', Number.isInteger(grains) ? 0 : 1, units);
   switch (name) {
     case 'shaft':
       return catalogue.shafts.map((s) => ({
         ...s,
-        label: `${s.part.name}, ${s.part.material.toLowerCase()}, ${withUnit(s.part.grainsPerInch, 'gr/in', 1, units)}`,
+        label: `${s.part.name}, ${s.part.material.toLowerCase()}, ${withUnit(s.part.grainsPerInch, 'gr/in', 1, units)}, ${tube(s.part)}`,
       }));
     case 'insert':
-      return catalogue.inserts.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)}` }));
+      return catalogue.inserts.map((s) => ({
+        ...s,
+        label: `${s.part.name}, ${mass(s.part.grains)}${into(s.part.diameter)}`,
+      }));
     case 'point':
-      return catalogue.points.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)}` }));
+      return catalogue.points.map((s) => ({
+        ...s,
+        label: `${s.part.name}, ${mass(s.part.grains)}${into(s.part.diameter)}`,
+      }));
     case 'nock':
-      return catalogue.nocks.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)}` }));
+      return catalogue.nocks.map((s) => ({
+        ...s,
+        label: `${s.part.name}, ${mass(s.part.grains)}${into(s.part.diameter)}`,
+      }));
     case 'vanes':
       return catalogue.vanes.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)} each` }));
     case 'wrap':

@@ -84,6 +84,7 @@ function GlueForm({ dozenId, joint }: { dozenId: string; joint: JointView }) {
         <Key disabled={!changed || acts.busy} onClick={() => void keep()} aria-label={`Keep it: ${joint.words}`}>
           Keep it
         </Key>
+        {joint.sheet && !changed && !acts.busy && <span className={w.taken}>kept</span>}
       </div>
       {acts.problem && Object.keys(acts.faults).length === 0 && <Fault>{acts.problem.message}</Fault>}
     </fieldset>

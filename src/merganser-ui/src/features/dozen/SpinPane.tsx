@@ -1,16 +1,23 @@
 import { useState } from 'react';
 import { Field } from '../../parts/Field';
 import { number } from '../../units/units';
-import { Plain } from '../../parts/Buttons';
+import { LiveReading } from '../../instruments/LiveReading';
+import { Simulated } from '../../instruments/Simulated';
+import { ASKED, beep, TAKEN } from '../../instruments/tone';
+import { useInstrument } from '../../instruments/useInstrument';
+import { Key, Plain } from '../../parts/Buttons';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Note } from '../../parts/Note';
 import type { Dozen, DozenWork } from './useDozen';
 import { blank } from './WeighPane';
+import l from '../../parts/layout.module.css';
 import w from '../../parts/words.module.css';
 import tray from './Tray.module.css';
 import panes from './Panes.module.css';
 
 const grades = ['good', 'fair', 'poor'];
+const places = ['nock', 'middle', 'point'] as const;
+type Place = (typeof places)[number];
 
 /** Each shaft spun and looked at: run-out, spine, its stiff side, and whether it is sound. */
 export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
@@ -23,14 +30,31 @@ export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const [runOut, setRunOut] = useState<string | null>(null);
   const [spine, setSpine] = useState<string | null>(null);
   const [index, setIndex] = useState<string | null>(null);
+  const [place, setPlace] = useState<Place>('nock');
+  const [span, setSpan] = useState('');
+  const [load, setLoad] = useState('');
+  const [tool, setTool] = useState<'dial' | 'spine' | null>(null);
   const shaft = dozen.shafts.find((s) => s.number === at);
-  const keep = (word: string, value: string | null, note: string | null = null) =>
-    work.enter(dozen.id, { ...blank, kind: 'spin', number: at, word, value, note });
+  const keep = (word: string, value: string | null, note: string | null = null, second: string | null = null) =>
+    work.enter(dozen.id, { ...blank, kind: 'spin', number: at, word, value, note, second });
+  const keepRunOut = async (value: string) => {
+    const kept = await keep('runOut', value, place);
+    beep(kept ? TAKEN : ASKED);
+    if (!kept) return;
+    setRunOut(null);
+    setPlace(places[Math.min(places.indexOf(place) + 1, places.length - 1)]!);
+  };
+  const keepSpine = async (value: string) => {
+    const kept = await keep('spine', value, load || null, span || null);
+    beep(kept ? TAKEN : ASKED);
+    if (kept) setSpine(null);
+  };
   const go = (n: number) => {
     setAt(n);
     setRunOut(null);
     setSpine(null);
     setIndex(null);
+    setPlace('nock');
   };
   return (
     <div className={panes.tray}>
@@ -81,24 +105,69 @@ export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
           choices={grades.map((grade) => [grade, `spins ${grade}`] as const)}
           onChange={(grade) => void keep('grade', null, grade)}
         />
+        <ChoiceRow
+          label="Dial stands at the"
+          value={place}
+          choices={places.map((p) => {
+            const known = shaft?.places?.[p];
+            return [p, known === undefined ? ends[p] : `${ends[p]} ${number(known, 4)}`] as const;
+          })}
+          onChange={(p) => setPlace(p as Place)}
+        />
         <Field
-          label="Run-out from the dial"
+          label={`Run-out from the dial, ${ends[place]}`}
           name="runOut"
           quantity="length"
-          value={runOut ?? (shaft?.runOut ?? '').toString()}
+          value={runOut ?? (shaft?.places?.[place] ?? (shaft?.places ? '' : shaft?.runOut) ?? '').toString()}
           onChange={setRunOut}
-          fault={work.faults.value?.[0]}
-          onEnter={() => runOut !== null && void keep('runOut', runOut).then((ok) => ok && setRunOut(null))}
+          fault={runOut !== null ? work.faults.value?.[0] : undefined}
+          onEnter={() => runOut !== null && void keepRunOut(runOut)}
           hint="Enter keeps it"
         />
-        <Field
-          label="Spine, by the standard’s span and load"
-          name="spine"
-          value={spine ?? (shaft?.spine ?? '').toString()}
-          onChange={setSpine}
-          onEnter={() => spine !== null && void keep('spine', spine).then((ok) => ok && setSpine(null))}
-          hint="Enter keeps it"
-        />
+        <div className={l.smallFields}>
+          <Field
+            label="Spine"
+            name="spine"
+            value={spine ?? (shaft?.spine ?? '').toString()}
+            onChange={setSpine}
+            fault={spine !== null ? work.faults.value?.[0] : undefined}
+            onEnter={() => spine !== null && void keepSpine(spine)}
+            hint="Enter keeps it"
+          />
+          <Field
+            label="on a span of"
+            name="span"
+            quantity="length"
+            value={span}
+            onChange={setSpan}
+            fault={work.faults.second?.[0]}
+            hint="empty: the standard’s 28 in"
+          />
+          <Field
+            label="under"
+            name="load"
+            quantity="drawWeight"
+            value={load}
+            onChange={setLoad}
+            fault={work.faults.note?.[0]}
+            hint="empty: 1.94 lb"
+          />
+        </div>
+        <div className={l.row}>
+          {(['dial', 'spine'] as const).map((t) => (
+            <Key key={t} aria-pressed={tool === t} onClick={() => setTool(tool === t ? null : t)}>
+              {t === 'dial' ? 'Follow the dial' : 'Follow the spine tester'}
+            </Key>
+          ))}
+        </div>
+        {tool && (
+          <ShaftTool
+            key={tool}
+            kind={tool}
+            nominal={dozen.nominalSpine}
+            onTake={(value) => void (tool === 'dial' ? keepRunOut(String(value)) : keepSpine(String(value)))}
+          />
+        )}
         <Field
           label="Mark of the stiff side"
           name="index"
@@ -109,5 +178,33 @@ export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
         />
       </section>
     </div>
+  );
+}
+
+const ends: Record<Place, string> = { nock: 'nock end', middle: 'middle', point: 'point end' };
+
+/** A dial or a spine tester on the line: a needle that stands still is taken once. */
+function ShaftTool({
+  kind,
+  nominal,
+  onTake,
+}: {
+  kind: 'dial' | 'spine';
+  nominal: number;
+  onTake: (value: number) => void;
+}) {
+  const tool = useInstrument(kind, true, onTake);
+  return (
+    <>
+      <LiveReading last={tool.last} trouble={tool.trouble} unit="in" decimals={kind === 'dial' ? 4 : 3} />
+      {(tool.last?.simulated ?? true) && (
+        <div className={l.row}>
+          <Simulated what={kind === 'dial' ? 'simulated dial' : 'simulated tester'} />
+          <Key data-testid={`put-${kind}`} onClick={() => void tool.order({ order: 'put', value: nominal })}>
+            {kind === 'dial' ? 'Turn it under the dial' : 'Hang the weight on it'}
+          </Key>
+        </div>
+      )}
+    </>
   );
 }

@@ -23,6 +23,7 @@ const reading = (part: Partial<InstrumentEvent>): InstrumentEvent => ({
   pan: null,
   why: null,
   simulated: true,
+  travel: null,
   ...part,
 });
 

@@ -16,6 +16,7 @@ import { CheckPane } from './CheckPane';
 import { CrawlsPane } from './CrawlsPane';
 import { HistoryPane } from './HistoryPane';
 import { SightsPane } from './SightsPane';
+import { BoardPane } from './BoardPane';
 import { SpeedPane } from './SpeedPane';
 import { StringPane } from './StringPane';
 import { useSetup, type Check } from './useSetup';
@@ -214,6 +215,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
         {way === 'sights' && <SightsPane bowId={bowId} />}
         {way === 'crawls' && <CrawlsPane bowId={bowId} />}
         {way === 'speed' && <SpeedPane key={search.get('grains')} bowId={bowId} grains={search.get('grains')} />}
+        {way === 'board' && <BoardPane bowId={bowId} />}
         {way === 'card' && <CardPane bow={bow.data} setup={setup} />}
       </Main>
       {foot}
