@@ -186,6 +186,33 @@ public class ArrowTests
         screen.Value("shaftId").ShouldEndWith("retired");
     }
 
+    /// <summary>A shaft by what is printed on it, and a length that nobody measured: bands, and what is first.</summary>
+    [Fact]
+    public void An_own_shaft_and_an_unmeasured_length_give_bands()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go("/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001");
+        screen.See("path[data-part=shaft]").Click();
+        screen.See("[name=shaftId]").Click();
+        screen.Press("no such thing");
+        screen.SeeText("[role=option]", "Mine is not here");
+        screen.Press(Keys.Enter);
+        screen.See("[name=ownSpine]");
+        screen.Button("Use this shaft").SendKeys(Keys.Enter);
+        screen.SeeText("[role=dialog] [data-fault]", "A spine, or a tube code");
+        screen.Type("ownSpine", "350");
+        screen.Type("ownMaterial", Keys.Enter);
+        screen.SeeText("main", "Shaft Own 350");
+        screen.SeeText("[data-figure=totalWeight] [data-band]", " to ");
+        screen.Push("Cut length");
+        screen.Push("I don’t know it: about so long");
+        screen.SeeText("[data-testid=next]", "Measure the cut length");
+        screen.Push("I measured it");
+        screen.Until(d =>
+            d.FindElement(By.CssSelector("[data-testid=next]")).Text.Contains("Measure") ? null : "known"
+        );
+    }
+
     [Fact]
     public void A_part_of_the_catalogue_goes_into_the_arrow_and_undo_takes_it_out()
     {

@@ -34,10 +34,11 @@ public class Screenshots
         screen.Push("Set 2");
         Shown("walk-back", "[data-testid=walks-alone]");
         Take("sizes", "/bows/22222222-0000-4000-8000-000000000005/groups?way=sizes", "[data-testid=sizes-figures]");
-        Take("nock-tune", "/bows/22222222-0000-4000-8000-000000000002/paper?way=nocks", "[data-testid=nocks]");
+        Board();
+        Sheet("cut-list", "/api/dozens/cccccccc-0000-4000-8000-000000000001/cut-list.pdf");
+        screen.Size(1280, 800);
         screen.Size(390, 844, phone: true);
         Take("phone-paper", $"{Bow}/paper", "[data-testid=advice]");
-        Take("phone-start", "/", "[data-testid=rack] h2");
         screen.Go("/bows/22222222-0000-4000-8000-000000000003/groups");
         screen.Push("Mark a shot");
         Shown("phone-groups", "[data-testid=marking-sheet]");
@@ -47,6 +48,30 @@ public class Screenshots
         screen.Driver.Navigate().GoToUrl(sheet.Url);
         screen.See("[data-part-name]");
         screen.Shot(Path.Combine(Folder!, "..", "parts.png"));
+
+        // A curve as the stand-in's crank gives it.
+        void Board()
+        {
+            screen.Go("/bows/22222222-0000-4000-8000-000000000005/bow?way=board");
+            var readings = OpenQA.Selenium.By.CssSelector("[data-testid=board-readings] button");
+            for (var point = 1; point <= 18; point++)
+            {
+                screen.See("[data-testid=crank]").Click();
+                var many = point;
+                screen.Until(d => d.FindElements(readings).Count >= many ? "taken" : null);
+            }
+
+            Shown("draw-board", "[data-figure=storedEnergy]");
+        }
+
+        // A printed page as the browser shows it.
+        void Sheet(string name, string path)
+        {
+            screen.Size(800, 1100);
+            screen.Go(path + "#toolbar=0&navpanes=0&view=Fit");
+            Thread.Sleep(2500);
+            screen.Shot(Path.Combine(Folder!, $"{name}.png"));
+        }
 
         void Take(string name, string path, string wait)
         {

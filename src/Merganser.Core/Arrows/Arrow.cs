@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Merganser.Core.Figures;
 using Merganser.Core.Units;
 
@@ -16,6 +17,7 @@ namespace Merganser.Core.Arrows;
 /// <param name="VaneFront">Front edge of the vanes from the throat, inches.</param>
 /// <param name="Wrap">Wrap, or none.</param>
 /// <param name="Glue">Glue at the vanes, grains.</param>
+/// <param name="CutLengthBand">Half the band of a length that was not measured, inches; 0 for a measured one.</param>
 public sealed record Arrow(
     Shaft Shaft,
     double CutLength,
@@ -26,9 +28,36 @@ public sealed record Arrow(
     int VaneCount,
     double VaneFront,
     Wrap? Wrap,
-    double Glue
+    double Glue,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double CutLengthBand = 0
 )
 {
+    /// <summary>True when a length or a mass is not known but a band.</summary>
+    [JsonIgnore]
+    public bool IsBanded => CutLengthBand > 0 || MassBand > 0;
+
+    private double MassBand => Shaft.MeasuredGrainsPerInch is null ? Shaft.GrainsPerInchBand : 0;
+
+    /// <summary>The arrow at the ends of what is not known: the figures lie between theirs.</summary>
+    public IReadOnlyList<Arrow> Ends()
+    {
+        double[] lengths = CutLengthBand > 0 ? [-CutLengthBand, CutLengthBand] : [0];
+        double[] masses = MassBand > 0 ? [-MassBand, MassBand] : [0];
+        return
+        [
+            .. from length in lengths
+            from mass in masses
+            select this with
+            {
+                CutLength = Math.Max(VaneFront + LeastBare, CutLength + length),
+                Shaft = Shaft with { GrainsPerInch = Math.Max(1, Shaft.GrainsPerInch + mass) },
+            },
+        ];
+    }
+
+    /// <summary>A shaft is never all vanes, inches.</summary>
+    private const double LeastBare = 1;
+
     /// <summary>The shaft tube's own length, inches.</summary>
     public double TubeLength => CutLength - Nock.TubeStart;
 
@@ -96,6 +125,16 @@ public sealed record ArrowEntry(
 )
 {
     private const double UsualVaneGap = 1.0;
+    private const string About = "about ";
+
+    /// <summary>A length that was not measured is this far off at the most, inches (a guess, no source).</summary>
+    public const double UnmeasuredBand = 1;
+
+    /// <summary>"about 28" is a length that nobody measured.</summary>
+    private static (string? Text, double Band) Length(string? typed) =>
+        typed?.TrimStart() is { } text && text.StartsWith(About, StringComparison.OrdinalIgnoreCase)
+            ? (text[About.Length..], UnmeasuredBand)
+            : (typed, 0);
 
     /// <summary>Reads and checks the build.</summary>
     /// <exception cref="RefusedException">A part is missing, a text cannot be read, or the geometry is
@@ -108,7 +147,8 @@ public sealed record ArrowEntry(
         fields.Check(Nock is not null, "nock", "missing", ArrowSays.PickNock);
         fields.Inside("vaneCount", VaneCount, ArrowRanges.VaneCount);
         fields.Check(Vane is null || VaneCount > 0, "vaneCount", "range", ArrowSays.NoVaneCount);
-        var length = fields.Required("cutLength", CutLength, Quantity.Length, ArrowRanges.CutLength);
+        var (measured, band) = Length(CutLength);
+        var length = fields.Required("cutLength", measured, Quantity.Length, ArrowRanges.CutLength);
         var front = fields.Optional("vaneFront", VaneFront, Quantity.Length, ArrowRanges.VaneFront);
         var glue = fields.Optional("glue", Glue, Quantity.Weight, ArrowRanges.Glue);
         var insert = Insert is null
@@ -156,7 +196,8 @@ public sealed record ArrowEntry(
             Vane is null ? 0 : VaneCount,
             vaneFront,
             Wrap,
-            glue?.Value ?? (Vane?.Glue ?? 0) * VaneCount
+            glue?.Value ?? (Vane?.Glue ?? 0) * VaneCount,
+            band
         );
 
         double Broken(string field, double whole, double step, int steps, int broken)

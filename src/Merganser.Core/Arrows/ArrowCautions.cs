@@ -91,6 +91,18 @@ public static class ArrowNext
             return new Next(new AtLeastLong(Least(n), false), refused.Text, "fixLength", ArrowSays.GoToTheLength);
         }
 
+        if (n.Arrow.CutLengthBand > 0)
+        {
+            return new Next(
+                ArrowSays.MeasureTheLength,
+                new LengthUnknown(Measure.Inches(n.Arrow.CutLengthBand)),
+                "fixLength",
+                ArrowSays.GoToTheLength,
+                ArrowSays.KeepAllTheSame,
+                "keep"
+            );
+        }
+
         return cautions.FirstOrDefault() is { } caution ? Cure(n, caution) : ByFit(n);
     }
 

@@ -35,14 +35,8 @@ public sealed record WeakForFixedHead(FitBand Band) : ArrowMessage;
 /// <summary>A shaft that reads weak with a head that is heavier than a field point.</summary>
 public sealed record WeakForHeavyHead(FitBand Band, Measure FieldPoint) : ArrowMessage;
 
-/// <summary>A part does not go into the shaft's tube, or rattles in it.</summary>
-public sealed record DoesNotGoIn(Measure Part, Measure Tube, bool TooWide) : ArrowMessage;
-
-/// <summary>Which part of the arrow does not go into its shaft.</summary>
-public sealed record PartDoesNotGoIn(ArrowPart Part, DoesNotGoIn Why) : ArrowMessage;
-
-/// <summary>Another part is to be picked.</summary>
-public sealed record PickAnother(ArrowPart Part) : ArrowMessage;
+/// <summary>The length was not measured: every figure has a band.</summary>
+public sealed record LengthUnknown(Measure Band) : ArrowMessage;
 
 /// <summary>Leave, or make, the shaft at least so long.</summary>
 public sealed record AtLeastLong(Measure Least, bool StillUncut) : ArrowMessage;
@@ -263,6 +257,7 @@ public enum ArrowSays
     GoToTheLength,
     KeepAllTheSame,
     StifferForFixedHead,
+    MeasureTheLength,
     FromTheCurve,
     CurveSource,
     OrShorterOrLighter,

@@ -60,14 +60,14 @@ public sealed record ArrowReading(
         var numbers = new ArrowNumbers(bow, arrow);
         var before = opened is null ? null : new ArrowNumbers(bow, opened);
         var earlier = before is null ? [] : ArrowFigures.All(before);
-        var figures = ArrowFigures
-            .All(numbers)
+        ArrowNumbers[] ends = arrow.IsBanded ? [.. arrow.Ends().Select(end => new ArrowNumbers(bow, end))] : [];
+        var figures = Widened(ArrowFigures.All(numbers), [.. ends.Select(ArrowFigures.All)])
             .Select(f => f.Since(earlier.FirstOrDefault(e => e.Name == f.Name)))
             .ToArray();
         var fit = new FitReading(
             numbers.Fit.Ratio,
-            numbers.Fit.Low,
-            numbers.Fit.High,
+            ends.Append(numbers).Min(n => n.Fit.Low),
+            ends.Append(numbers).Max(n => n.Fit.High),
             numbers.Fit.Words,
             numbers.Fit.Band,
             before?.Fit.Ratio
@@ -83,6 +83,22 @@ public sealed record ArrowReading(
             arrow.VaneFront
         );
         return new ArrowReading(figures, fit, cautions, places, arrow.Masses(), ArrowNext.Of(numbers, cautions));
+    }
+
+    /// <summary>Figures with the bands that a length or a mass that is not known gives them.</summary>
+    private static IEnumerable<Figure> Widened(
+        IReadOnlyList<Figure> figures,
+        IReadOnlyList<IReadOnlyList<Figure>> ends
+    ) =>
+        ends.Count == 0
+            ? figures
+            : figures.Select(f => Widened(f, [.. ends.Select(e => e.First(g => g.Name == f.Name))]));
+
+    private static Figure Widened(Figure figure, IReadOnlyList<Figure> ends)
+    {
+        var low = ends.Append(figure).Min(f => f.Low ?? f.Value);
+        var high = ends.Append(figure).Max(f => f.High ?? f.Value);
+        return figure.Value is null || high - low < 1e-9 ? figure : figure with { Low = low, High = high };
     }
 }
 

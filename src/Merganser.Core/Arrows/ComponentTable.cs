@@ -41,6 +41,7 @@ public static class ComponentTable
     private static readonly AllowedRange None = new(0, 0, Unit.None, Why.Nothing);
     private static readonly AllowedRange Spine = new(0.1, 2, Unit.Inch, Why.ShaftSpines);
     private static readonly AllowedRange PerInch = new(2, 30, Unit.GrainPerInch, Why.ShaftMass);
+    private static readonly AllowedRange PerInchBand = new(0, 10, Unit.GrainPerInch, Why.ShaftMass);
     private static readonly AllowedRange Diameter = new(0.1, 0.6, Unit.Inch, Why.ShaftDiameters);
     private static readonly AllowedRange Inner = new(0, 0.6, Unit.Inch, Why.SolidShaft);
     private static readonly AllowedRange Sold = new(15, 36, Unit.Inch, Why.ShaftsSold);
@@ -83,6 +84,7 @@ public static class ComponentTable
                 Number("measuredSpan", Quantity.Length, Span),
                 Number("measuredLoad", Quantity.DrawWeight, Load),
                 Number("measuredGrainsPerInch", Quantity.Number, PerInch),
+                Number("grainsPerInchBand", Quantity.Number, PerInchBand),
             ],
             ComponentClass.Insert =>
             [
@@ -167,7 +169,8 @@ public static class ComponentTable
                 ("measuredDeflection", Exact(s.MeasuredSpine)),
                 ("measuredSpan", ""),
                 ("measuredLoad", ""),
-                ("measuredGrainsPerInch", Exact(s.MeasuredGrainsPerInch))
+                ("measuredGrainsPerInch", Exact(s.MeasuredGrainsPerInch)),
+                ("grainsPerInchBand", Some(s.GrainsPerInchBand))
             ),
             Insert i => Texts(
                 ("maker", i.Maker),

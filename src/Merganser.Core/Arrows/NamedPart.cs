@@ -13,7 +13,12 @@ public sealed record NamedPart(ArrowPart Part, Message Words)
     public static IReadOnlyList<NamedPart> Of(Arrow arrow) =>
         [
             new(ArrowPart.Shaft, new Verbatim(arrow.Shaft.Name)),
-            new(ArrowPart.CutLength, new Amount(Measure.Inches(arrow.CutLength, 3))),
+            new(
+                ArrowPart.CutLength,
+                arrow.CutLengthBand > 0
+                    ? new AboutLength(Measure.Inches(arrow.CutLength, 1), Measure.Inches(arrow.CutLengthBand))
+                    : new Amount(Measure.Inches(arrow.CutLength, 3))
+            ),
             new(
                 ArrowPart.Insert,
                 arrow.Insert is { } insert ? new InStock(insert.Name, Measure.Grains(insert.Weight)) : ArrowSays.None

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Arrows;
@@ -16,6 +17,8 @@ namespace Merganser.Core.Arrows;
 /// <param name="TubeCode">Aluminium tube code, or null.</param>
 /// <param name="MeasuredSpine">ASTM spine measured on these very shafts, or null; it wins over the nominal one.</param>
 /// <param name="MeasuredGrainsPerInch">Mass of an inch measured on these very shafts, or null; it wins.</param>
+/// <param name="GrainsPerInchBand">Half the band of a mass that is not known but taken from like shafts; 0 for a known
+/// one.</param>
 public sealed record Shaft(
     string Maker,
     string Name,
@@ -29,7 +32,8 @@ public sealed record Shaft(
     double WeightTolerance = 0,
     string? TubeCode = null,
     double? MeasuredSpine = null,
-    double? MeasuredGrainsPerInch = null
+    double? MeasuredGrainsPerInch = null,
+    double GrainsPerInchBand = 0
 ) : IComponent
 {
     /// <summary>Nominal static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.</summary>
@@ -94,6 +98,14 @@ public sealed record Shaft(
         get;
         init => field = Possible.Positive(value);
     } = Possible.Positive(MeasuredGrainsPerInch);
+
+    /// <summary>Half the band of a mass that is not known but taken from like shafts; 0 for a known one.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public double GrainsPerInchBand
+    {
+        get;
+        init => field = Possible.NotNegative(value);
+    } = Possible.NotNegative(GrainsPerInchBand);
 
     /// <summary>The spine to reckon with: measured where it was, else nominal.</summary>
     public double SpineInUse => MeasuredSpine ?? Spine;

@@ -18,6 +18,18 @@ public enum TubeFitBand
     Loose,
 }
 
+/// <summary>A part does not go into the shaft's tube, or rattles in it.</summary>
+public sealed record DoesNotGoIn(Measure Part, Measure Tube, bool TooWide) : ArrowMessage;
+
+/// <summary>Which part of the arrow does not go into its shaft.</summary>
+public sealed record PartDoesNotGoIn(ArrowPart Part, DoesNotGoIn Why) : ArrowMessage;
+
+/// <summary>Another part is to be picked.</summary>
+public sealed record PickAnother(ArrowPart Part) : ArrowMessage;
+
+/// <summary>A length that nobody measured.</summary>
+public sealed record AboutLength(Measure Length, Measure Band) : ArrowMessage;
+
 /// <summary>Whether an insert, point or nock goes into a shaft. Limits: common practice, no source.</summary>
 public static class TubeFit
 {

@@ -193,7 +193,8 @@ internal sealed class TypedPart
             Or0("weightTolerance"),
             code.Length == 0 ? null : code,
             MeasuredSpine(),
-            Number("measuredGrainsPerInch")
+            Number("measuredGrainsPerInch"),
+            Or0("grainsPerInchBand")
         );
     }
 

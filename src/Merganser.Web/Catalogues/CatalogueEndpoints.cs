@@ -95,6 +95,14 @@ public static class CatalogueEndpoints
                 return ComponentView.Of(components.Add(ClientId.Checked(input.Id), part, stock));
             }
         );
+        api.MapPost(
+            "/catalogue/own-shaft",
+            (OwnShaft input, ComponentStore components) =>
+            {
+                Shaft[] known = [.. components.Rows().Select(r => r.Part).OfType<Shaft>()];
+                return ComponentView.Of(components.Add(ClientId.Checked(input.Id), input.Read(known), Stock.None));
+            }
+        );
         api.MapPut(
             "/catalogue/{id}",
             (string id, ComponentInput input, HttpRequest request, ComponentStore components) =>

@@ -51,6 +51,7 @@ internal static class ApiTable
             ["GET /api/component-fields"] = new("catalogue", "The fields of each class of parts"),
             ["GET /api/catalogue"] = new("catalogue", "A page of the parts of a class"),
             ["POST /api/catalogue"] = new("catalogue", "Adds a part"),
+            ["POST /api/catalogue/own-shaft"] = new("catalogue", "Adds a shaft by what is printed on it"),
             ["GET /api/catalogue/{id}"] = new("catalogue", "A part of the catalogue"),
             ["PUT /api/catalogue/{id}"] = new("catalogue", "Changes a part", NamesVersion: true),
             ["DELETE /api/catalogue/{id}"] = new("catalogue", "Deletes a part that no arrow uses", NamesVersion: true),

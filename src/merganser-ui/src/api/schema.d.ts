@@ -556,6 +556,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue/own-shaft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds a shaft by what is printed on it */
+        post: operations["postCatalogueOwnShaft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue/{id}/retire": {
         parameters: {
             query?: never;
@@ -1953,6 +1970,12 @@ export interface components {
              * @description Glue at the vanes, grains.
              */
             glue: number;
+            /**
+             * Format: double
+             * @description Half the band of a length that was not measured, inches; 0 for a measured one.
+             * @default 0
+             */
+            cutLengthBand: number;
             /**
              * Format: double
              * @description The shaft tube's own length, inches.
@@ -4243,6 +4266,24 @@ export interface components {
             spread: number;
             taught: components["schemas"]["TaughtView"][];
         };
+        /**
+         * @description A shaft that the catalogue does not have, by what is printed on it. What is not printed is taken from like shafts of
+         *     the catalogue, with a band that says so.
+         */
+        OwnShaft: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description What is printed; none takes the spine. */
+            name: null | string;
+            /** @description As typed: .340 or 340. */
+            spine: null | string;
+            /** @description As typed, or none. */
+            grainsPerInch: null | string;
+            /** @description As typed, or none. */
+            outerDiameter: null | string;
+            /** @description Carbon, aluminium, wood …; none takes carbon. */
+            material: null | string;
+        };
         /** @description What a plan and a marking are picked from. */
         PaperChoices: {
             stages: components["schemas"]["StageChoice"][];
@@ -5012,6 +5053,12 @@ export interface components {
              * @description Mass of an inch measured on these very shafts, or null; it wins.
              */
             measuredGrainsPerInch?: null | number;
+            /**
+             * Format: double
+             * @description Half the band of a mass that is not known but taken from like shafts; 0 for a known one.
+             * @default 0
+             */
+            grainsPerInchBand: number;
             /**
              * Format: double
              * @description The spine to reckon with: measured where it was, else nominal.
@@ -7374,6 +7421,31 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postCatalogueOwnShaft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnShaft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComponentView"];
+                };
             };
             default: components["responses"]["problem"];
         };

@@ -16,6 +16,7 @@ export const Figure = memo(function Figure({
   since,
   size,
   stale,
+  banded,
   children,
 }: {
   figure: FigureData;
@@ -23,6 +24,8 @@ export const Figure = memo(function Figure({
   /** In a row of many they are small, in a block of minor ones tiny. */
   size?: 'small' | 'tiny';
   stale?: boolean;
+  /** Something it stands on is not known: its band is shown. */
+  banded?: boolean;
   children?: ReactNode;
 }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -48,6 +51,11 @@ export const Figure = memo(function Figure({
           </span>
         ) : (
           <FigureNote>{figure.missing ?? 'not measured'}</FigureNote>
+        )}
+        {banded && figure.lowText !== null && (
+          <span className={w.label} data-band>
+            {figure.lowText} to {figure.highText}
+          </span>
         )}
         {children}
         {since && figure.change !== null && <Change figure={figure} since={since} />}

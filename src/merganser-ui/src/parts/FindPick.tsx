@@ -1,4 +1,4 @@
-import { Autocomplete, InputBase } from '@mui/material';
+import { Autocomplete, createFilterOptions, InputBase } from '@mui/material';
 import { useId, useMemo, type FocusEvent } from 'react';
 import type { Choice } from './Field';
 import { classes } from './classes';
@@ -14,11 +14,15 @@ interface Props {
   onChange: (value: string) => void;
   /** What is typed, for a list that is longer than what is at hand. */
   onFind?: (text: string) => void;
+  /** A choice that is offered when nothing else is found. */
+  always?: string;
   fault?: string;
 }
 
+const matching = createFilterOptions<Choice>();
+
 /** One of many, found by typing part of its words, or picked from the list that opens. */
-export function FindPick({ label, name, value, choices, onChange, onFind, fault }: Props) {
+export function FindPick({ label, name, value, choices, onChange, onFind, always, fault }: Props) {
   const id = useId();
   const chosen = useMemo(
     () => choices.find((choice) => choice.value === value) ?? { value, label: '' },
@@ -37,6 +41,10 @@ export function FindPick({ label, name, value, choices, onChange, onFind, fault 
         handleHomeEndKeys
         getOptionKey={(choice) => choice.value}
         isOptionEqualToValue={(option, chosen) => option.value === chosen.value}
+        filterOptions={(options, state) => {
+          const found = matching(options, state);
+          return found.length > 0 ? found : options.filter((o) => o.value === always);
+        }}
         noOptionsText="no such part"
         onChange={(_, choice) => onChange(choice.value)}
         onInputChange={(_, text, reason) => reason === 'input' && onFind?.(text)}

@@ -74,6 +74,8 @@ export function ArrowEditor({
   });
   const kept = row.kept && row.kept.id === work.openedId ? row.kept : null;
   const speed = figure('speed');
+  /** A weight that has a band stands on something that is not known. */
+  const banded = figure('totalWeight')?.lowText != null;
   const speedBand = useMemo(() => speed && <SpeedBand figure={speed} />, [speed]);
   useEscape(asking, () => setAsking(false));
   const stale = useLate(figures.isPlaceholderData);
@@ -190,7 +192,13 @@ export function ArrowEditor({
           <>
             <div className={s.figures} data-testid="figures">
               {top.map((name) => (
-                <Figure key={name} figure={figure(name)!} since={since} stale={stale}>
+                <Figure
+                  key={name}
+                  figure={figure(name)!}
+                  since={since}
+                  stale={stale}
+                  banded={banded && name !== 'speed'}
+                >
                   {name === 'speed' ? speedBand : null}
                 </Figure>
               ))}
@@ -209,7 +217,7 @@ export function ArrowEditor({
                 <FitBand fit={view.reading.fit} />
                 <div className={s.small}>
                   {small.map((name) => (
-                    <Figure key={name} figure={figure(name)!} size="tiny" />
+                    <Figure key={name} figure={figure(name)!} size="tiny" banded={banded} />
                   ))}
                 </div>
               </section>

@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
-import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { answer, api } from '../../api/client';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
 import { FindPick } from '../../parts/FindPick';
-import { Key } from '../../parts/Buttons';
+import { Key, Plain } from '../../parts/Buttons';
+import { Popover } from '../../parts/Popover';
+import { OwnShaft } from './OwnShaft';
 import { neighbour, parts, steppedLength, stockOf, withPart, type Draft, type PartName } from './parts';
 import s from './PartPanel.module.css';
 
@@ -18,9 +20,13 @@ interface Props {
   onChange: (draft: Draft) => void;
 }
 
+const ABOUT = /^about /i;
+const OWN = 'own';
+
 /** The chosen part under the hand: one step less, one step more, or another one. */
 export const PartPanel = memo(function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
   const facts = parts.find((p) => p.name === part)!;
+  const unmeasured = ABOUT.test(draft.cutLength);
   const step = (by: 1 | -1) => stepPart(draft, catalogue, part, by);
   return (
     <div className={s.panel} data-panel={part}>
@@ -34,6 +40,18 @@ export const PartPanel = memo(function PartPanel({ part, draft, catalogue, fault
       </Key>
       <div className={s.pick}>
         <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
+        {part === 'length' && (
+          <Plain
+            onClick={() =>
+              onChange({
+                ...draft,
+                cutLength: unmeasured ? draft.cutLength.replace(ABOUT, '') : `about ${draft.cutLength}`,
+              })
+            }
+          >
+            {unmeasured ? 'I measured it' : 'I don’t know it: about so long'}
+          </Plain>
+        )}
         {(part === 'insert' || part === 'point') && (
           <BreakOff part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
         )}
@@ -148,6 +166,8 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
   const units = useUnits();
   const facts = parts.find((p) => p.name === part)!;
   const fault = (field: string) => faults[field]?.[0];
+  const here = useRef<HTMLDivElement>(null);
+  const [own, setOwn] = useState<HTMLElement | null>(null);
   const [text, setText] = useState('');
   const find = useDeferredValue(text.trim());
   const kind = facts.name === 'vanes' ? 'vane' : facts.name;
@@ -186,19 +206,33 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
           value: row.id,
           label: [row.fields.name, row.fields.maker, row.misfit].filter(Boolean).join(', '),
         })),
+      ...(part === 'shaft' ? [{ value: OWN, label: 'Mine is not here: type what is printed on it' }] : []),
     ],
-    [stock, rows],
+    [stock, rows, part],
   );
   const field = facts.field!;
+  const use = (id: string) => onChange(withPart(draft, { part, id: id === '' ? null : id }));
   return (
-    <FindPick
-      label={facts.label}
-      name={field}
-      value={draft[field] ?? ''}
-      onChange={(id) => onChange(withPart(draft, { part, id: id === '' ? null : id }))}
-      choices={choices}
-      onFind={setText}
-      fault={fault(part === 'vanes' ? 'vane' : part)}
-    />
+    <div ref={here}>
+      <FindPick
+        label={facts.label}
+        name={field}
+        value={draft[field] ?? ''}
+        onChange={(id) => (id === OWN ? setOwn(here.current) : use(id))}
+        choices={choices}
+        onFind={setText}
+        // While the catalogue is being looked through it is not offered: Enter would take it for what is looked for.
+        always={part === 'shaft' && !found.isFetching && find === text.trim() ? OWN : undefined}
+        fault={fault(part === 'vanes' ? 'vane' : part)}
+      />
+      <Popover anchor={own} onClose={() => setOwn(null)} label="My own shaft">
+        <OwnShaft
+          onUse={(id) => {
+            setOwn(null);
+            use(id);
+          }}
+        />
+      </Popover>
+    </div>
   );
 }
