@@ -186,7 +186,7 @@ public class ArrowTests
         screen.Value("shaftId").ShouldEndWith("retired");
     }
 
-    /// <summary>A shaft by what is printed on it, and a length that nobody measured: bands, and what is first.</summary>
+    /// <summary>A shaft by what is printed on it, a length that nobody measured: bands, what is first.</summary>
     [Fact]
     public void An_own_shaft_and_an_unmeasured_length_give_bands()
     {

@@ -54,7 +54,7 @@ public class Screenshots
         {
             screen.Go("/bows/22222222-0000-4000-8000-000000000005/bow?way=board");
             var readings = OpenQA.Selenium.By.CssSelector("[data-testid=board-readings] button");
-            for (var point = 1; point <= 18; point++)
+            for (var point = 1; point <= 21; point++)
             {
                 screen.See("[data-testid=crank]").Click();
                 var many = point;

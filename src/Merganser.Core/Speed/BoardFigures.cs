@@ -1,5 +1,4 @@
 using Merganser.Core.Figures;
-using Merganser.Core.Messages;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Speed;
@@ -16,23 +15,28 @@ public static class BoardFigures
         }
 
         var end = Measure.Inches(curve.Points[^1].Travel);
-        var missing = curve.Missing;
-        List<Figure> figures =
-        [
-            Make("peak", SpeedSays.Peak, curve.Peak, Unit.Pound, 1, null, Plain(SpeedSays.PeakIs)),
-            Make("holding", SpeedSays.Holding, curve.Holding, Unit.Pound, 1, missing, Plain(SpeedSays.HoldingIs)),
-        ];
-        if (curve.HasLetOff)
+        // Of a curve that is not whole, only what is read off as it stands.
+        var whole = curve.Missing is null;
+        List<Figure> figures = [Make("peak", SpeedSays.Peak, curve.Peak, Unit.Pound, 1, Plain(SpeedSays.PeakIs))];
+        if (whole)
+        {
+            figures.Add(Make("holding", SpeedSays.Holding, curve.Holding, Unit.Pound, 1, Plain(SpeedSays.HoldingIs)));
+        }
+
+        if (whole && curve.HasLetOff)
         {
             var formula = new Formula($"1 − {Measure.Pounds(curve.Holding):bare} / {Measure.Pounds(curve.Peak):bare}");
             Term[] terms = [new(SpeedSays.LetOff, formula, curve.LetOff, Unit.Percent, 1)];
             var working = new Working(SpeedSays.LetOffIs, terms, SpeedSays.Definition);
-            figures.Add(Make("letOff", SpeedSays.LetOff, curve.LetOff, Unit.Percent, 0, missing, working));
+            figures.Add(Make("letOff", SpeedSays.LetOff, curve.LetOff, Unit.Percent, 0, working));
         }
 
-        figures.Add(
-            Make("storedEnergy", SpeedSays.StoredEnergy, curve.Energy, Unit.FootPound, 1, missing, Energy(curve, end))
-        );
+        if (whole)
+        {
+            var energy = Energy(curve, end);
+            figures.Add(Make("storedEnergy", SpeedSays.StoredEnergy, curve.Energy, Unit.FootPound, 1, energy));
+        }
+
         if (curve is { StopsApart: { } apart, StopsApartDegrees: { } degrees })
         {
             var formula = new Formula(
@@ -40,7 +44,7 @@ public static class BoardFigures
             );
             Term[] terms = [new(SpeedSays.StopsApart, formula, degrees, Unit.Degree, 1)];
             var working = new Working(SpeedSays.StopsApartIs, terms, SpeedSays.TurnOfCams, SpeedSays.TimeTheCams);
-            figures.Add(Make("stopsApart", SpeedSays.StopsApart, degrees, Unit.Degree, 1, null, working));
+            figures.Add(Make("stopsApart", SpeedSays.StopsApart, degrees, Unit.Degree, 1, working));
         }
 
         return figures;
@@ -72,7 +76,6 @@ public static class BoardFigures
         double value,
         string unit,
         int decimals,
-        Message? missing,
         Working working
-    ) => new(name, label, missing is null ? value : null, unit, decimals, null, null, null, null, missing, working);
+    ) => new(name, label, value, unit, decimals, null, null, null, null, null, working);
 }

@@ -6,7 +6,7 @@ namespace Merganser.Core.Speed;
 public sealed class CrankWatch
 {
     /// <summary>From one point to the next, inches.</summary>
-    private const double Step = 0.7;
+    private const double Step = 0.4;
 
     /// <summary>The string is at rest before this, inches.</summary>
     private const double AtRest = 0.3;

@@ -105,7 +105,7 @@ public class ForceCurveTests
             crank.See(0.6, false),
             crank.See(1, true),
             crank.See(1.01, true),
-            crank.See(1.5, true),
+            crank.See(1.3, true),
             crank.See(2, true),
             crank.See(0, true),
             crank.See(1, true),
@@ -119,7 +119,7 @@ public class ForceCurveTests
         var figures = BoardFigures.Of(Curve(at => 3 * at, Bow.PowerStroke, 1));
         figures.Select(f => f.Name).ShouldBe(["peak", "holding", "letOff", "storedEnergy"]);
         figures.ShouldAllBe(f => f.Value != null && f.Missing == null);
-        BoardFigures.Of(Curve(at => 3 * at, 5, 1)).Single(f => f.Name == "storedEnergy").Missing.ShouldNotBeNull();
+        BoardFigures.Of(Curve(at => 3 * at, 5, 1)).Select(f => f.Name).ShouldBe(["peak"], "it is not whole");
         BoardFigures.Of(new ForceCurve([], Bow)).ShouldBeEmpty();
     }
 

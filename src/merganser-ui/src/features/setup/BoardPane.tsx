@@ -112,6 +112,7 @@ export function BoardPane({ bowId }: { bowId: string }) {
             value={travel}
             onChange={setTravel}
             fault={acts.faults.travel?.[0]}
+            hint="0 with the string at rest"
             first
           />
           <Field
