@@ -11,6 +11,7 @@ namespace Merganser.Browser.Tests;
 public class AdviceSessionTests
 {
     [Fact]
+    [Trait("Category", "Long")]
     public void A_left_handed_beginner_with_a_rest_alone_is_led_to_the_shop()
     {
         using var screen = new Screen(demo: true);
@@ -36,6 +37,7 @@ public class AdviceSessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Pockets_that_answer_the_other_way_are_found_out_and_known_on_the_second_visit()
     {
         using var screen = new Screen(demo: true);

@@ -44,6 +44,7 @@ public class GroupTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Two_of_each_are_told_what_they_cannot_show_and_a_move_is_a_test()
     {
         using var screen = new Screen(demo: true);

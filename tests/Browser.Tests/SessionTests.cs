@@ -13,6 +13,7 @@ public class SessionTests
     private const string Longbow = "/bows/22222222-0000-4000-8000-000000000004";
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_simulated_bow_is_tuned_through_two_stages_by_what_the_screen_says()
     {
         using var screen = new Screen(demo: true);

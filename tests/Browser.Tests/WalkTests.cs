@@ -41,6 +41,7 @@ public class WalkTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void One_pin_wind_a_distance_of_ones_own_and_a_sight_set_otherwise()
     {
         using var screen = new Screen(demo: true);
@@ -74,6 +75,7 @@ public class WalkTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_pin_is_set_by_its_hits_in_the_sights_own_clicks_then_the_next()
     {
         using var screen = new Screen(demo: true);

@@ -113,6 +113,7 @@ public class WayTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_range_error_is_read_and_guesses_beside_it_typed_one_after_the_other()
     {
         using var screen = new Screen(demo: true);

@@ -73,7 +73,7 @@ public static class ComponentTable
                 Text("name"),
                 Optional("tubeCode"),
                 Number("spine", Quantity.Length, Spine),
-                Number("grainsPerInch", Quantity.Number, PerInch),
+                Number("grainsPerInch", Quantity.MassPerLength, PerInch),
                 Number("outerDiameter", Quantity.Length, Diameter),
                 Number("innerDiameter", Quantity.Length, Inner),
                 Number("maxLength", Quantity.Length, Sold, true),
@@ -83,8 +83,8 @@ public static class ComponentTable
                 Number("measuredDeflection", Quantity.Length, Gave),
                 Number("measuredSpan", Quantity.Length, Span),
                 Number("measuredLoad", Quantity.DrawWeight, Load),
-                Number("measuredGrainsPerInch", Quantity.Number, PerInch),
-                Number("grainsPerInchBand", Quantity.Number, PerInchBand),
+                Number("measuredGrainsPerInch", Quantity.MassPerLength, PerInch),
+                Number("grainsPerInchBand", Quantity.MassPerLength, PerInchBand),
             ],
             ComponentClass.Insert =>
             [

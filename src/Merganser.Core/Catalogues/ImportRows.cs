@@ -13,6 +13,7 @@ internal sealed class ImportRows
     private readonly ImportMapping mapping;
     private readonly IReadOnlyDictionary<string, ComponentRow> known;
     private readonly ILookup<string, ComponentRow> byName;
+    private readonly ILookup<(string Maker, string Number), ComponentRow> byOrder;
     private readonly (string Name, int At)[] fields;
     private readonly (string Column, int At)? stated;
     private readonly int? idAt;
@@ -28,6 +29,9 @@ internal sealed class ImportRows
     {
         (this.kind, this.mapping, this.known, width) = (kind, mapping, known, table.Columns.Count);
         byName = known.Values.Where(r => r.Class == kind).ToLookup(r => NameOf(r.Part));
+        byOrder = known
+            .Values.Where(r => r.Class == kind && r.Stock.OrderNumber is not null)
+            .ToLookup(r => (r.Part.Maker, r.Stock.OrderNumber!));
         var columns = table.Columns.Index().DistinctBy(c => c.Item).ToDictionary(c => c.Item, c => c.Index);
         fields =
         [
@@ -144,9 +148,7 @@ internal sealed class ImportRows
     private ComponentRow? There(IComponent part, Stock stock)
     {
         var named = byName[NameOf(part)].ToArray();
-        var ordered = stock.OrderNumber is { } number
-            ? known.Values.Where(r => r.Class == kind && r.Stock.OrderNumber == number && r.Part.Maker == part.Maker)
-            : [];
+        var ordered = stock.OrderNumber is { } number ? byOrder[(part.Maker, number)] : [];
         return ordered.Take(2).ToArray() is [var one] ? one
             : named is [var only] ? only
             : null;

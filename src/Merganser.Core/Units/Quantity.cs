@@ -21,6 +21,9 @@ public enum Quantity
     /// <summary>Wind in miles an hour.</summary>
     Wind,
 
+    /// <summary>Mass of a length of shaft in grains an inch.</summary>
+    MassPerLength,
+
     /// <summary>A plain number, a count or a factor.</summary>
     Number,
 }
@@ -40,6 +43,13 @@ public static class UnitTable
         (Quantity.Weight, "grain", 1),
         (Quantity.Weight, "grains", 1),
         (Quantity.Weight, "g", 1000 / Physical.MilligramsPerGrain),
+        (Quantity.MassPerLength, "gr/in", 1),
+        (Quantity.MassPerLength, "gr/cm", Physical.MillimetresPerInch / 10),
+        (Quantity.MassPerLength, "gr/mm", Physical.MillimetresPerInch),
+        (Quantity.MassPerLength, "g/in", 1000 / Physical.MilligramsPerGrain),
+        (Quantity.MassPerLength, "g/cm", 100 * Physical.MillimetresPerInch / Physical.MilligramsPerGrain),
+        (Quantity.MassPerLength, "g/mm", 1000 * Physical.MillimetresPerInch / Physical.MilligramsPerGrain),
+        (Quantity.MassPerLength, "g/m", Physical.MillimetresPerInch / Physical.MilligramsPerGrain),
         (Quantity.DrawWeight, "lb", 1),
         (Quantity.DrawWeight, "lbs", 1),
         (Quantity.DrawWeight, "#", 1),

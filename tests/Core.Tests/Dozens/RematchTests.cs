@@ -1,6 +1,7 @@
 using CsCheck;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
+using Merganser.Core.Messages;
 using static Merganser.Core.Tests.Dozens.DozenActs;
 
 namespace Merganser.Core.Tests.Dozens;
@@ -30,7 +31,7 @@ public class RematchTests
 
     /// <summary>
     /// Whatever is done in whatever order, no match takes apart an arrow that was begun, loses a tick of it, or uses a
-    /// piece twice; a damaged shaft is in none that was put together after it.
+    /// piece twice, or brings a retired one back; a damaged shaft is in none that was put together after it.
     /// </summary>
     [Fact]
     public void No_order_of_acts_takes_apart_what_was_begun() =>
@@ -50,6 +51,7 @@ public class RematchTests
                             1 => new ArrowWeighed(n, 380 + n),
                             2 => new ArrowNoted(n, ArrowNote.Locked, n % 2 == 0 ? "yes" : ""),
                             3 => new ShaftInspected(n, ShaftFinding.CrackedOrSplintered),
+                            6 when n > 2 => new ArrowNoted(n - 2, ArrowNote.Retired, "lost"),
                             4 when spare < 9 => new PieceWeighed("Shaft", spare, 250 + n, "scale"),
                             _ => Again(before),
                         };
@@ -67,6 +69,11 @@ public class RematchTests
                                 after.Found!.Pieces[arrow - 1].ShouldBe(before.Found!.Pieces[arrow - 1]);
                                 after.Tray[arrow - 1].TickIds.ShouldBe(before.Tray[arrow - 1].TickIds);
                                 after.Tray[arrow - 1].Built.ShouldBe(before.Tray[arrow - 1].Built);
+                            }
+
+                            foreach (var retired in before.Tray.Where(a => a.RetiredWhy is Verbatim { Text: "lost" }))
+                            {
+                                after.Tray[retired.Number - 1].Retired.ShouldBeTrue("nothing brings it back");
                             }
 
                             var shafts = after.Tray.SelectMany(a => a.Pieces["Shaft"]).ToArray();

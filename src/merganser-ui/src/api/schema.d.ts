@@ -4621,7 +4621,7 @@ export interface components {
          * @description What an entry measures. Its trade unit is the one in which the Core computes.
          * @enum {unknown}
          */
-        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "wind" | "number";
+        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "wind" | "massPerLength" | "number";
         /** @description A bow on the rack: what it is, how it stands, what is next; said in its own archer's units. */
         RackBow: {
             id: string;

@@ -38,7 +38,7 @@ describe('units', () => {
 });
 
 describe('a typed value', () => {
-  const quantities: Quantity[] = ['length', 'weight', 'drawWeight', 'speed'];
+  const quantities: Quantity[] = ['length', 'weight', 'drawWeight', 'speed', 'massPerLength'];
 
   it('comes back as typed in the archer’s own unit, however often', () => {
     const random = seeded('round trips');

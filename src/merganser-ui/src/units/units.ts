@@ -2,7 +2,7 @@
 import type { Schemas } from '../api/client';
 
 export type Units = Schemas['DisplayUnits'];
-export type Quantity = 'length' | 'weight' | 'drawWeight' | 'speed' | 'distance' | 'wind' | 'number';
+export type Quantity = 'length' | 'weight' | 'drawWeight' | 'speed' | 'distance' | 'wind' | 'massPerLength' | 'number';
 
 export const tradeUnits: Units = {
   length: 'inches',
@@ -153,6 +153,7 @@ const tradeUnit: Record<Quantity, string> = {
   speed: 'ft/s',
   distance: 'yd',
   wind: 'mph',
+  massPerLength: 'gr/in',
   number: '',
 };
 

@@ -45,8 +45,9 @@ export function OwnShaft({ onUse }: { onUse: (id: string) => void }) {
           fault={acts.faults.name?.[0]}
         />
         <Field
-          label="Weight per length, gr/in"
+          label="Weight per length"
           name="ownMass"
+          quantity="massPerLength"
           value={typed.grainsPerInch}
           onChange={(grainsPerInch) => put({ grainsPerInch })}
           fault={acts.faults.grainsPerInch?.[0]}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Field } from '../../parts/Field';
-import { number } from '../../units/units';
+import { number, withUnit } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
 import { LiveReading } from '../../instruments/LiveReading';
 import { Simulated } from '../../instruments/Simulated';
 import { ASKED, beep, TAKEN } from '../../instruments/tone';
@@ -26,6 +27,7 @@ export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
     weighed.length > 0
       ? weighed
       : Array.from({ length: dozen.plan.arrows + (dozen.plan.spares?.Shaft ?? dozen.plan.spare) }, (_, i) => i + 1);
+  const units = useUnits();
   const [at, setAt] = useState(numbers[0] ?? 1);
   const [runOut, setRunOut] = useState<string | null>(null);
   const [spine, setSpine] = useState<string | null>(null);
@@ -141,7 +143,7 @@ export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
             value={span}
             onChange={setSpan}
             fault={work.faults.second?.[0]}
-            hint="empty: the standard’s 28 in"
+            hint={`empty: the standard’s ${withUnit(28, 'in', 0, units)}`}
           />
           <Field
             label="under"
@@ -150,7 +152,7 @@ export function SpinPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
             value={load}
             onChange={setLoad}
             fault={work.faults.note?.[0]}
-            hint="empty: 1.94 lb"
+            hint={`empty: ${withUnit(1.94, 'lb', 2, units)}`}
           />
         </div>
         <div className={l.row}>
