@@ -41,14 +41,14 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
         Dictionary<double, Usual> usual = [];
         foreach (var tube in catalogue.Shafts.Select(s => s.Part.InnerDiameter).Distinct())
         {
-            usual[tube] = Usual.Of(bow, catalogue, tube);
+            usual[tube] = Usual.For(bow, catalogue, tube);
         }
 
         var built = catalogue
             .Shafts.Where(s => Suits(bow, s.Part))
-            .Select(s => Build(bow, s, usual[s.Part.InnerDiameter]))
-            .OfType<ArrowDraft>()
-            .Select(draft => (Draft: draft, Arrow: Read(draft, catalogue)))
+            .Select(s => (Shaft: s, Draft: Build(bow, s, usual[s.Part.InnerDiameter])))
+            .Where(b => b.Draft is not null)
+            .Select(b => (Draft: b.Draft!, Arrow: Read(b.Draft!, b.Shaft, usual[b.Shaft.Part.InnerDiameter])))
             .Where(b => b.Arrow is not null && b.Arrow.TubeLength <= b.Arrow.Shaft.MaxLength)
             .Select(b => (b.Draft, Arrow: b.Arrow!, On: ArrowSummary.Of(bow, b.Arrow!)))
             .ToArray();
@@ -72,11 +72,12 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
     }
 
     /// <summary>The arrow of a build; null for one that cannot be built: its shaft is sold too short.</summary>
-    private static Arrow? Read(ArrowDraft draft, Catalogue catalogue)
+    private static Arrow? Read(ArrowDraft draft, Stocked<Shaft> shaft, Usual usual)
     {
         try
         {
-            return draft.Entry(catalogue).Read();
+            // Of the few parts that it may have: a search through the whole catalogue for each shaft takes its square.
+            return draft.Entry(usual.Parts with { Shafts = [shaft] }).Read();
         }
         catch (RefusedException)
         {
@@ -119,36 +120,55 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
             _ => 1.75,
         };
 
-    /// <summary>The ordinary parts of a catalogue for a bow, by their ids; null where it has none.</summary>
-    private sealed record Usual(string? Point, string? GlueIn, string? Insert, string? Nock, string? Vane)
+    /// <summary>The ordinary parts of a catalogue for a bow and a tube; null where it has none.</summary>
+    private sealed record Usual(
+        Stocked<Point>? OnInsert,
+        Stocked<Point>? GluedIn,
+        Stocked<Insert>? InTube,
+        Stocked<Nock>? OnString,
+        Stocked<Vane>? Vanes
+    )
     {
-        public static Usual Of(Bow bow, Catalogue catalogue, double tube) =>
+        public string? Point => OnInsert?.Id;
+
+        public string? GlueIn => GluedIn?.Id;
+
+        public string? Insert => InTube?.Id;
+
+        public string? Nock => OnString?.Id;
+
+        public string? Vane => Vanes?.Id;
+
+        /// <summary>These few parts alone.</summary>
+        public Catalogue Parts { get; } =
+            new([], Listed(InTube), [.. Listed(OnInsert), .. Listed(GluedIn)], Listed(OnString), Listed(Vanes), []);
+
+        public static Usual For(Bow bow, Catalogue catalogue, double tube) =>
             new(
                 PointOf(bow, catalogue, tube, PointKind.Field, PointKind.Target),
                 PointOf(bow, catalogue, tube, PointKind.GlueIn),
                 catalogue
                     .Inserts.Where(i => i.Part.BreakOffSteps == 0 && !TubeFit.IsWrong(i.Part.Diameter, tube))
-                    .MinBy(i => Math.Abs(i.Part.Weight - UsualInsert))
-                    ?.Id,
+                    .MinBy(i => Math.Abs(i.Part.Weight - UsualInsert)),
                 catalogue
                     .Nocks.Where(n => n.Part.Kind != NockKind.Lit && !TubeFit.IsWrong(n.Part.Diameter, tube))
                     .OrderBy(n => n.Part.Kind == NockKind.PressIn ? 0 : 1)
                     .ThenBy(n => Math.Abs(n.Part.Weight - UsualNock))
-                    .FirstOrDefault()
-                    ?.Id,
+                    .FirstOrDefault(),
                 catalogue
                     .Vanes.OrderBy(v => Math.Abs(v.Part.Length - UsualVane(bow.Kind)))
                     .ThenBy(v => v.Part.Weight)
                     .FirstOrDefault()
-                    ?.Id
             );
 
-        private static string? PointOf(Bow bow, Catalogue catalogue, double tube, params PointKind[] kinds) =>
+        private static Stocked<T>[] Listed<T>(Stocked<T>? part)
+            where T : class => part is null ? [] : [part];
+
+        private static Stocked<Point>? PointOf(Bow bow, Catalogue catalogue, double tube, params PointKind[] kinds) =>
             catalogue
                 .Points.Where(p =>
                     kinds.Contains(p.Part.Kind) && p.Part.BreakOffSteps == 0 && !TubeFit.IsWrong(p.Part.Diameter, tube)
                 )
-                .MinBy(p => Math.Abs(p.Part.Weight - UsualPoint(bow.Kind)))
-                ?.Id;
+                .MinBy(p => Math.Abs(p.Part.Weight - UsualPoint(bow.Kind)));
     }
 }
