@@ -27,9 +27,6 @@ public static class ArrowCautions
     /// <summary>A shaft that ends too close to the rest.</summary>
     public const string Short = "short-shaft";
 
-    /// <summary>A part that does not go into the shaft; which one follows.</summary>
-    public const string Misfit = "misfit-";
-
     /// <summary>Every caution of an arrow on its bow, the most serious first.</summary>
     public static IReadOnlyList<Caution> Of(ArrowNumbers n)
     {
@@ -69,8 +66,8 @@ public static class ArrowCautions
 
         if (TubeFit.Misfit(n.Arrow) is { } misfit)
         {
-            var code = $"{Misfit}{Codes.Of(misfit.Part)}";
-            cautions.Add(new Caution(code, new PartDoesNotGoIn(misfit.Part, misfit.Why), false, Codes.Of(misfit.Part)));
+            var part = Codes.Of(misfit.Part);
+            cautions.Add(new Caution($"misfit-{part}", new PartDoesNotGoIn(misfit.Part, misfit.Why), false, part));
         }
 
         return cautions;
@@ -126,11 +123,11 @@ public static class ArrowNext
                 ArrowSays.KeepAllTheSame,
                 "keep"
             ),
-            _ when caution.Code.StartsWith(ArrowCautions.Misfit, StringComparison.Ordinal) => new Next(
-                new PickAnother(TubeFit.Misfit(n.Arrow)!.Value.Part),
+            _ when caution.Text is PartDoesNotGoIn { Part: var part } => new Next(
+                new PickAnother(part),
                 caution.Text,
-                $"try:{caution.Code[ArrowCautions.Misfit.Length..]}",
-                new PickAnother(TubeFit.Misfit(n.Arrow)!.Value.Part),
+                $"try{part}",
+                new PickAnother(part),
                 ArrowSays.KeepAllTheSame,
                 "keep"
             ),

@@ -51,10 +51,15 @@ public static class ComponentTable
     private static readonly AllowedRange Short = new(0, 8, Unit.Inch, Why.LongerIsAShaft);
     private static readonly AllowedRange Ahead = new(-4, 4, Unit.Inch, Why.AheadOfTheEnd);
     private static readonly AllowedRange Count = new(0, 12, Unit.None, Why.PartsCount);
-    private static readonly AllowedRange Span = new(10, 40, Unit.Inch, Why.BetweenSupports);
-    private static readonly AllowedRange Load = new(0.5, 10, Unit.Pound, Why.HungInTheMiddle);
 
-    private static readonly AllowedRange Gave = new(0.05, 4, Unit.Inch, Why.WhatTheMiddleGave);
+    /// <summary>Between the supports of a spine tester, inches.</summary>
+    internal static readonly AllowedRange Span = new(10, 40, Unit.Inch, Why.BetweenSupports);
+
+    /// <summary>What hangs in the middle, lb.</summary>
+    internal static readonly AllowedRange Load = new(0.5, 10, Unit.Pound, Why.HungInTheMiddle);
+
+    /// <summary>What the middle gives, inches.</summary>
+    internal static readonly AllowedRange Gave = new(0.05, 4, Unit.Inch, Why.WhatTheMiddleGave);
     private static readonly AllowedRange Wraps = new(0.5, 14, Unit.Inch, Why.WrapLength);
 
     private static readonly Dictionary<ComponentClass, IReadOnlyList<ComponentField>> Tables =

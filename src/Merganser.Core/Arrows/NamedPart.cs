@@ -49,3 +49,6 @@ public sealed record NamedPart(ArrowPart Part, Message Words)
                 .Select(g => g.Key),
         ];
 }
+
+/// <summary>A length that nobody measured.</summary>
+public sealed record AboutLength(Measure Length, Measure Band) : ArrowMessage;

@@ -27,9 +27,6 @@ public sealed record PartDoesNotGoIn(ArrowPart Part, DoesNotGoIn Why) : ArrowMes
 /// <summary>Another part is to be picked.</summary>
 public sealed record PickAnother(ArrowPart Part) : ArrowMessage;
 
-/// <summary>A length that nobody measured.</summary>
-public sealed record AboutLength(Measure Length, Measure Band) : ArrowMessage;
-
 /// <summary>Whether an insert, point or nock goes into a shaft. Limits: common practice, no source.</summary>
 public static class TubeFit
 {
@@ -63,14 +60,13 @@ public static class TubeFit
         };
 
     /// <summary>Why a part does not fit a shaft; null where it does, or nothing is known.</summary>
-    public static DoesNotGoIn? Words(IComponent part, Shaft shaft) =>
-        IsWrong(Inside(part), shaft.InnerDiameter)
-            ? new DoesNotGoIn(
-                Measure.Inches(Inside(part), 3),
-                Measure.Inches(shaft.InnerDiameter, 3),
-                Of(Inside(part), shaft.InnerDiameter) == TubeFitBand.TooWide
-            )
+    public static DoesNotGoIn? Words(IComponent part, Shaft shaft)
+    {
+        var (inside, tube) = (Inside(part), shaft.InnerDiameter);
+        return IsWrong(inside, tube)
+            ? new DoesNotGoIn(Measure.Inches(inside, 3), Measure.Inches(tube, 3), inside > tube)
             : null;
+    }
 
     /// <summary>The first part of an arrow that is known not to fit its shaft; null for none.</summary>
     public static (ArrowPart Part, DoesNotGoIn Why)? Misfit(Arrow arrow)

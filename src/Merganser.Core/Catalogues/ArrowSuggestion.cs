@@ -100,10 +100,10 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
                 shaft.Part.Name.Length > 60 ? shaft.Part.Name[..60] : shaft.Part.Name,
                 shaft.Id,
                 Show.Number(bow.FirstCut, 1),
-                thin || IsWood(shaft.Part) ? null : usual.Insert,
-                point,
-                usual.Nock,
-                usual.Vane,
+                thin || IsWood(shaft.Part) ? null : usual.Insert?.Id,
+                point.Id,
+                usual.Nock.Id,
+                usual.Vane?.Id,
                 3,
                 "",
                 null,
@@ -122,26 +122,16 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
 
     /// <summary>The ordinary parts of a catalogue for a bow and a tube; null where it has none.</summary>
     private sealed record Usual(
-        Stocked<Point>? OnInsert,
-        Stocked<Point>? GluedIn,
-        Stocked<Insert>? InTube,
-        Stocked<Nock>? OnString,
-        Stocked<Vane>? Vanes
+        Stocked<Point>? Point,
+        Stocked<Point>? GlueIn,
+        Stocked<Insert>? Insert,
+        Stocked<Nock>? Nock,
+        Stocked<Vane>? Vane
     )
     {
-        public string? Point => OnInsert?.Id;
-
-        public string? GlueIn => GluedIn?.Id;
-
-        public string? Insert => InTube?.Id;
-
-        public string? Nock => OnString?.Id;
-
-        public string? Vane => Vanes?.Id;
-
         /// <summary>These few parts alone.</summary>
         public Catalogue Parts { get; } =
-            new([], Listed(InTube), [.. Listed(OnInsert), .. Listed(GluedIn)], Listed(OnString), Listed(Vanes), []);
+            new([], Listed(Insert), [.. Listed(Point), .. Listed(GlueIn)], Listed(Nock), Listed(Vane), []);
 
         public static Usual For(Bow bow, Catalogue catalogue, double tube) =>
             new(

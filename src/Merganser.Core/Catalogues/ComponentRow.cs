@@ -9,12 +9,9 @@ public sealed record ComponentRow(
     IComponent Part,
     bool Retired,
     int Version,
-    Stock? Owned = null
+    Stock Stock
 )
 {
-    /// <summary>What the bench has of it.</summary>
-    public Stock Stock => Owned ?? Stock.None;
-
     private readonly string words = string.Join(' ', WordsOf(Part)).ToUpperInvariant();
 
     /// <summary>True when maker, name, material or spine hold the word, given in upper case.</summary>

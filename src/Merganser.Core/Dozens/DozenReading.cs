@@ -1,7 +1,6 @@
 using Merganser.Core.Figures;
 using Merganser.Core.Paper;
 using Merganser.Core.Units;
-using Merganser.Core.Workshop;
 
 namespace Merganser.Core.Dozens;
 
@@ -15,12 +14,7 @@ public static class DozenReading
     private static readonly AllowedRange Grains = new(0.1, 1500, Unit.Grain, Why.PieceOfAnArrow);
     private static readonly AllowedRange Balance = new(5, 36, Unit.Inch, Why.FromTheNockThroat);
     private static readonly string[] Plans = ["name", "archived", "jig"];
-    private static readonly AllowedRange JigTurns = new(
-        -Fletching.MostDegrees,
-        Fletching.MostDegrees,
-        Unit.Degree,
-        Why.TurnOfAJig
-    );
+    private static readonly AllowedRange JigTurns = new(-8, 8, Unit.Degree, Why.TurnOfAJig);
     private static readonly AllowedRange Spares = new(0, 24, Unit.None, Why.SparePieces);
 
     /// <summary>What an arrow may weigh, grains.</summary>

@@ -1,3 +1,4 @@
+using Merganser.Core.Arrows;
 using Merganser.Core.Figures;
 using Merganser.Core.Spine;
 using Merganser.Core.Units;
@@ -8,10 +9,7 @@ namespace Merganser.Core.Dozens;
 internal static class ShaftReading
 {
     private static readonly AllowedRange RunOut = new(0, 0.25, Unit.Inch, Why.BentShaft);
-    private static readonly AllowedRange Gave = new(0.05, 4, Unit.Inch, Why.WhatTheMiddleGave);
     private static readonly AllowedRange Spine = new(0.1, 2, Unit.Inch, Why.SpineOfShafts);
-    private static readonly AllowedRange Span = new(10, 40, Unit.Inch, Why.BetweenSupports);
-    private static readonly AllowedRange Load = new(0.5, 10, Unit.Pound, Why.HungInTheMiddle);
 
     /// <summary>The act as typed; null beside its problems.</summary>
     public static ShaftAct? Of(EntryInput input, FieldReader fields)
@@ -46,9 +44,9 @@ internal static class ShaftReading
     /// <summary>A deflection on an own span (second) or load (note) is brought to the standard's.</summary>
     private static SpineMeasured? Spined(int shaft, EntryInput input, FieldReader fields)
     {
-        var gave = fields.Required("value", input.Value, Quantity.Length, Gave);
-        var span = fields.Optional("second", input.Second, Quantity.Length, Span);
-        var load = fields.Optional("note", input.Note, Quantity.DrawWeight, Load);
+        var gave = fields.Required("value", input.Value, Quantity.Length, ComponentTable.Gave);
+        var span = fields.Optional("second", input.Second, Quantity.Length, ComponentTable.Span);
+        var load = fields.Optional("note", input.Note, Quantity.DrawWeight, ComponentTable.Load);
         if (gave is null || fields.Problems.Count > 0)
         {
             return null;

@@ -14,27 +14,10 @@ public static class BoardFigures
             return [];
         }
 
-        var end = Measure.Inches(curve.Points[^1].Travel);
-        // Of a curve that is not whole, only what is read off as it stands.
-        var whole = curve.Missing is null;
         List<Figure> figures = [Make("peak", SpeedSays.Peak, curve.Peak, Unit.Pound, 1, Plain(SpeedSays.PeakIs))];
-        if (whole)
+        if (curve.Missing is null)
         {
-            figures.Add(Make("holding", SpeedSays.Holding, curve.Holding, Unit.Pound, 1, Plain(SpeedSays.HoldingIs)));
-        }
-
-        if (whole && curve.HasLetOff)
-        {
-            var formula = new Formula($"1 − {Measure.Pounds(curve.Holding):bare} / {Measure.Pounds(curve.Peak):bare}");
-            Term[] terms = [new(SpeedSays.LetOff, formula, curve.LetOff, Unit.Percent, 1)];
-            var working = new Working(SpeedSays.LetOffIs, terms, SpeedSays.Definition);
-            figures.Add(Make("letOff", SpeedSays.LetOff, curve.LetOff, Unit.Percent, 0, working));
-        }
-
-        if (whole)
-        {
-            var energy = Energy(curve, end);
-            figures.Add(Make("storedEnergy", SpeedSays.StoredEnergy, curve.Energy, Unit.FootPound, 1, energy));
+            figures.AddRange(OfWhole(curve));
         }
 
         if (curve is { StopsApart: { } apart, StopsApartDegrees: { } degrees })
@@ -50,8 +33,23 @@ public static class BoardFigures
         return figures;
     }
 
-    private static Working Energy(ForceCurve curve, Measure end)
+    private static IEnumerable<Figure> OfWhole(ForceCurve curve)
     {
+        yield return Make("holding", SpeedSays.Holding, curve.Holding, Unit.Pound, 1, Plain(SpeedSays.HoldingIs));
+        if (curve.HasLetOff)
+        {
+            var formula = new Formula($"1 − {Measure.Pounds(curve.Holding):bare} / {Measure.Pounds(curve.Peak):bare}");
+            Term[] terms = [new(SpeedSays.LetOff, formula, curve.LetOff, Unit.Percent, 1)];
+            var working = new Working(SpeedSays.LetOffIs, terms, SpeedSays.Definition);
+            yield return Make("letOff", SpeedSays.LetOff, curve.LetOff, Unit.Percent, 0, working);
+        }
+
+        yield return Make("storedEnergy", SpeedSays.StoredEnergy, curve.Energy, Unit.FootPound, 1, Energy(curve));
+    }
+
+    private static Working Energy(ForceCurve curve)
+    {
+        var end = Measure.Inches(curve.Points[^1].Travel);
         var mean = 12 * curve.Energy / curve.Points[^1].Travel;
         var sum = new Formula($"Σ (xᵢ₊₁ − xᵢ) (Fᵢ + Fᵢ₊₁) / 2 over {curve.Points.Count} points, 0 to {end}");
         Term[] terms =

@@ -51,8 +51,8 @@ public sealed record CutList(double Sold, double Tube, double WithNock, IReadOnl
     {
         var sold = dozen.Arrow.Shaft.MaxLength;
         var off = Math.Max(0, sold - dozen.Arrow.TubeLength);
-        var assigned = Assigned(dozen);
-        var known = dozen.Classes.FirstOrDefault(c => c.Name == Dozen.ShaftClass)?.Pieces.Select(p => p.Number) ?? [];
+        int[] known = [.. Weighed(dozen)];
+        var assigned = Assigned(dozen, known);
         var used = assigned.Select(a => a.Shaft).Concat(Retired(dozen)).ToHashSet();
         var spare = known.Where(n => !used.Contains(n) && dozen.Shaft(n) is not { Damaged: true }).Order();
         return new CutList(
@@ -79,9 +79,8 @@ public sealed record CutList(double Sold, double Tube, double WithNock, IReadOnl
         }
     }
 
-    private static IReadOnlyList<(int Shaft, int? Arrow, bool Done)> Assigned(Dozen dozen)
+    private static IReadOnlyList<(int Shaft, int? Arrow, bool Done)> Assigned(Dozen dozen, int[] known)
     {
-        var weighed = dozen.Classes.FirstOrDefault(c => c.Name == Dozen.ShaftClass);
         if (dozen.Found is not null)
         {
             return
@@ -90,9 +89,7 @@ public sealed record CutList(double Sold, double Tube, double WithNock, IReadOnl
             ];
         }
 
-        IEnumerable<int> numbers = weighed is { Pieces.Count: > 0 }
-            ? weighed.Pieces.Select(p => p.Number)
-            : Enumerable.Range(1, dozen.Plan.Arrows);
+        IEnumerable<int> numbers = known.Length > 0 ? known : Enumerable.Range(1, dozen.Plan.Arrows);
         return
         [
             .. numbers
@@ -101,6 +98,9 @@ public sealed record CutList(double Sold, double Tube, double WithNock, IReadOnl
                 .Select(n => (n, (int?)null, false)),
         ];
     }
+
+    private static IEnumerable<int> Weighed(Dozen dozen) =>
+        dozen.Classes.Where(c => c.Name == Dozen.ShaftClass).SelectMany(c => c.Pieces).Select(p => p.Number);
 
     private static IEnumerable<int> Retired(Dozen dozen) => dozen.Tray.Where(a => a.Retired).Select(ShaftOf);
 

@@ -31,9 +31,6 @@ public sealed record Fletching(
     /// </summary>
     public const double Fullness = 0.65;
 
-    /// <summary>Most that a jig is turned, degrees.</summary>
-    public const double MostDegrees = 8;
-
     /// <summary>The vanes of a dozen; null for arrows without.</summary>
     public static Fletching? Of(Dozen dozen)
     {
@@ -65,7 +62,7 @@ public sealed record Fletching(
 /// <param name="Around">The shaft's circumference, inches.</param>
 /// <param name="Length">The wrap's length, inches; of arrows without one, as far as the vanes reach.</param>
 /// <param name="IsWrap">True when a wrap is cut by it.</param>
-/// <param name="Lines">Where the vanes stand around the shaft, inches from the index; the first at half a step.</param>
+/// <param name="Lines">Where the vanes stand around the shaft, inches from the index; the first on it.</param>
 /// <param name="VaneBack">Rear edge of the vanes from the end of the tube, inches; null without vanes.</param>
 /// <param name="VaneFront">Front edge of them likewise.</param>
 public sealed record WrapTemplate(

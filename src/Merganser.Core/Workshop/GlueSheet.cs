@@ -1,6 +1,5 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Figures;
-using Merganser.Core.Messages;
 using Merganser.Core.Units;
 
 namespace Merganser.Core.Workshop;
@@ -32,9 +31,6 @@ public enum Joint
 /// <param name="Note">What else the sheet says.</param>
 public sealed record GlueSheet(Joint Joint, string Glue, double? HandlingMinutes, double? CureHours, string Note)
 {
-    /// <summary>Its joint in words.</summary>
-    public Message Words => new JointName(Joint);
-
     /// <summary>The joints of an arrow, from front to rear; a press-in nock has none.</summary>
     public static IReadOnlyList<Joint> Of(Arrow arrow) =>
         [

@@ -113,8 +113,7 @@ public sealed class BowStore(Database database, TimeProvider clock)
         var read = typed.Read();
         return database.Write(sql =>
         {
-            var before = Get(sql, id).Bow;
-            var bow = read with { Chronograph = before.Chronograph, Force = before.Force };
+            var bow = TaughtRows.On(Get(sql, id).Bow, read);
             var changed = sql.Execute(
                 "UPDATE bow SET name = @Name, facts = @facts, typed = @typed, make = @MakeWord, version = version + 1 WHERE id = @id AND version = @version",
                 new
@@ -223,8 +222,7 @@ public sealed class BowStore(Database database, TimeProvider clock)
     /// <summary>Puts what was measured on the sheet into the bow's own record.</summary>
     internal static void PutEntry(Sql sql, string id, BowEntry typed)
     {
-        var before = Get(sql, id).Bow;
-        var bow = typed.Read() with { Chronograph = before.Chronograph, Force = before.Force };
+        var bow = TaughtRows.On(Get(sql, id).Bow, typed.Read());
         sql.Execute(
             "UPDATE bow SET facts = @facts, typed = @typed, version = version + 1 WHERE id = @id",
             new

@@ -61,7 +61,7 @@ public sealed class ChronographStore(Database database, TimeProvider clock)
     private static SpeedShot[] Taught(Sql sql, string bowId, Bow bow)
     {
         var shots = Of(sql, bowId);
-        TaughtRows.PutSpeed(sql, bowId, new ChronographLog(shots, bow).Fit());
+        TaughtRows.Put(sql, bowId, bow with { Chronograph = new ChronographLog(shots, bow).Fit() });
         return shots;
     }
 

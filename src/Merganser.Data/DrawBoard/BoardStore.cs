@@ -1,3 +1,4 @@
+using Merganser.Core.Bows;
 using Merganser.Core.Speed;
 
 namespace Merganser.Data;
@@ -23,7 +24,7 @@ public sealed class BoardStore(Database database, TimeProvider clock)
     public BoardCurve Add(string bowId, BoardReading reading, bool anew) =>
         database.Write(sql =>
         {
-            _ = BowStore.Get(sql, bowId).Sound();
+            var bow = BowStore.Get(sql, bowId).Sound().Bow;
             var now = Newest(sql, bowId);
             sql.Execute(
                 """
@@ -42,7 +43,7 @@ public sealed class BoardStore(Database database, TimeProvider clock)
                     now = Stamp.Of(clock.GetUtcNow()),
                 }
             );
-            return Taught(sql, bowId);
+            return Taught(sql, bowId, bow);
         });
 
     /// <summary>Takes a reading back; once more changes nothing.</summary>
@@ -68,13 +69,18 @@ public sealed class BoardStore(Database database, TimeProvider clock)
                     now = Stamp.Of(clock.GetUtcNow()),
                 }
             );
-            return Taught(sql, bowId);
+            return Taught(sql, bowId, BowStore.Get(sql, bowId).Bow);
         });
 
-    private static BoardCurve Taught(Sql sql, string bowId)
+    private static BoardCurve Taught(Sql sql, string bowId, Bow bow)
     {
         var curve = Newest(sql, bowId);
-        TaughtRows.PutForce(sql, bowId, new ForceCurve(curve.Readings, BowStore.Get(sql, bowId).Bow).Fit());
+        var fit = new ForceCurve(curve.Readings, bow).Fit();
+        if (bow.Force != fit)
+        {
+            TaughtRows.Put(sql, bowId, bow with { Force = fit });
+        }
+
         return curve;
     }
 

@@ -195,9 +195,9 @@ public static class CatalogueEndpoints
             .Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
         var all = components.Rows().Where(r => r.Class == kind && (retired || !r.Retired)).ToArray();
         var found = words.Length == 0 ? all : [.. all.Where(r => Array.TrueForAll(words, r.Holds))];
-        var fields = CatalogueTable.Fields(kind);
         if (sort is not null)
         {
+            var fields = CatalogueTable.Fields(kind);
             KnownWord.OneOf("sort", sort, [.. fields.Select(f => f.Name)]);
             found = CatalogueTable.Sorted(found, fields.Single(f => f.Name == sort), down);
         }

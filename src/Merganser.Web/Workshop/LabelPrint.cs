@@ -14,10 +14,9 @@ public static class LabelPrint
     /// <param name="dozen">The dozen.</param>
     /// <param name="grid">The sheet.</param>
     /// <param name="first">The first label that is still there, from 1; the ones before it stay empty.</param>
-    /// <param name="listener">Whose units.</param>
-    public static byte[] Of(DozenView dozen, LabelGrid grid, int first, Listener listener)
+    /// <param name="speaker">Whose units.</param>
+    public static byte[] Of(DozenView dozen, LabelGrid grid, int first, Speaker speaker)
     {
-        var speaker = listener.Of(dozen.BowId);
         using var page = new PrintedPage($"Labels, {dozen.Name}", dozen.StartedAt);
         var skipped = Math.Clamp(first - 1, 0, grid.OnSheet - 1);
         foreach (var (at, arrow) in dozen.Tray.Where(a => !a.Retired).Index())

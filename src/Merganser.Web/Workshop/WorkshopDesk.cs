@@ -33,9 +33,10 @@ public sealed class WorkshopDesk(
     GlueStore glues
 )
 {
-    public WorkshopView View(string id)
+    public WorkshopView View(string id) => View(dozens.Get(id));
+
+    public WorkshopView View(DozenRow row)
     {
-        var row = dozens.Get(id);
         var dozen = desk.Of(row);
         var sheets = glues.All();
         return new WorkshopView(

@@ -56,7 +56,8 @@ public static class WorkshopEndpoints
                             down ?? height ?? 0
                         ).Checked()
                         : LabelGrid.Known[KnownWord.OneOf("grid", grid ?? UsualGrid, [.. LabelGrid.Known.Keys])];
-                    return Results.File(LabelPrint.Of(desk.View(id), own, first ?? 1, listener), Pdf);
+                    var dozen = desk.View(id);
+                    return Results.File(LabelPrint.Of(dozen, own, first ?? 1, listener.Of(dozen.BowId)), Pdf);
                 }
             )
             .Produces(200, contentType: Pdf);
@@ -69,10 +70,10 @@ public static class WorkshopEndpoints
     ) =>
         api.MapGet(
                 $"/dozens/{{id}}/{name}.pdf",
-                (string id, DozenDesk desk, WorkshopDesk workshop, Listener listener) =>
+                (string id, DozenStore dozens, DozenDesk desk, WorkshopDesk workshop, Listener listener) =>
                 {
-                    var dozen = desk.View(id);
-                    return Results.File(print(dozen, workshop.View(id), listener.Of(dozen.BowId)), Pdf);
+                    var row = dozens.Get(id);
+                    return Results.File(print(desk.View(row), workshop.View(row), listener.Of(row.BowId)), Pdf);
                 }
             )
             .Produces(200, contentType: Pdf);

@@ -38,7 +38,7 @@ public class ImportCheckTests
     [Fact]
     public void A_part_that_would_change_is_shown_field_by_field()
     {
-        var before = new ComponentRow("mine", ComponentClass.Wrap, new Wrap("Own", "A", 4, 4), false, 1);
+        var before = new ComponentRow("mine", ComponentClass.Wrap, new Wrap("Own", "A", 4, 4), false, 1, Stock.None);
         var check = Check([before], ["mine", "Own", "A", "4.5", "4"]);
         check.Changes.Single().Fields.Single().ShouldBe(new ImportDifference("grains", "4", "4.5"));
         Check([before], ["mine", "Own", "A", "4", "4"]).Changes.ShouldBeEmpty();
@@ -47,7 +47,14 @@ public class ImportCheckTests
     [Fact]
     public void An_id_of_another_class_stays_what_it_is()
     {
-        var nock = new ComponentRow("mine", ComponentClass.Nock, new Nock("Own", "N", 9, 0.5, 0.6), false, 1);
+        var nock = new ComponentRow(
+            "mine",
+            ComponentClass.Nock,
+            new Nock("Own", "N", 9, 0.5, 0.6),
+            false,
+            1,
+            Stock.None
+        );
         var check = Check([nock], ["mine", "Own", "A", "4", "4"]);
         check.Parts.ShouldBeEmpty();
         check.Problems.Single().Message.ShouldBe(new IdOfAnother("mine", ComponentClass.Nock));

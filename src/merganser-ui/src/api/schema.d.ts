@@ -3420,7 +3420,6 @@ export interface components {
             cureHours: null | number;
             /** @description What else the sheet says. */
             note: string;
-            words: string;
         };
         /** @description Marks the bow as it stands as shot well. */
         GoodStateInput: {
@@ -6347,7 +6346,7 @@ export interface components {
             length: number;
             /** @description True when a wrap is cut by it. */
             isWrap: boolean;
-            /** @description Where the vanes stand around the shaft, inches from the index; the first at half a step. */
+            /** @description Where the vanes stand around the shaft, inches from the index; the first on it. */
             lines: number[];
             /**
              * Format: double

@@ -15,14 +15,14 @@ interface Props {
   /** What is typed, for a list that is longer than what is at hand. */
   onFind?: (text: string) => void;
   /** A choice that is offered when nothing else is found. */
-  always?: string;
+  otherwise?: string;
   fault?: string;
 }
 
 const matching = createFilterOptions<Choice>();
 
 /** One of many, found by typing part of its words, or picked from the list that opens. */
-export function FindPick({ label, name, value, choices, onChange, onFind, always, fault }: Props) {
+export function FindPick({ label, name, value, choices, onChange, onFind, otherwise, fault }: Props) {
   const id = useId();
   const chosen = useMemo(
     () => choices.find((choice) => choice.value === value) ?? { value, label: '' },
@@ -43,7 +43,7 @@ export function FindPick({ label, name, value, choices, onChange, onFind, always
         isOptionEqualToValue={(option, chosen) => option.value === chosen.value}
         filterOptions={(options, state) => {
           const found = matching(options, state);
-          return found.length > 0 ? found : options.filter((o) => o.value === always);
+          return found.length > 0 ? found : options.filter((o) => o.value === otherwise);
         }}
         noOptionsText="no such part"
         onChange={(_, choice) => onChange(choice.value)}

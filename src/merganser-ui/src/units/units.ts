@@ -171,12 +171,15 @@ function readNumber(text: string): { value: number; unit: string } | null {
   return { value: (match[1] && match[1] !== '+' ? -1 : 1) * (whole + part), unit: match[7] ?? '' };
 }
 
-const ABOUT = 'about ';
+const ABOUT = /^\s*about /i;
+
+/** A length that nobody measured is written "about 28": the 28 of it, or null for a measured one. */
+export const aboutOf = (typed: string): string | null => (ABOUT.test(typed) ? typed.replace(ABOUT, '') : null);
 
 /** What a field shows for a kept text: the text as typed in its own unit, else the value in the archer's unit. */
 export function fieldText(typed: string, quantity: Quantity, units: Units): string {
-  // A length that nobody measured is written "about 28".
-  if (typed.startsWith(ABOUT)) return ABOUT + fieldText(typed.slice(ABOUT.length), quantity, units);
+  const about = aboutOf(typed);
+  if (about !== null) return `about ${fieldText(about, quantity, units)}`;
   const way = wayOf(tradeUnit[quantity], units);
   const own = ` ${way.unit}`;
   if (way.factor !== 1 && typed.endsWith(own)) return typed.slice(0, -own.length);

@@ -131,10 +131,8 @@ export function ArrowEditor({
   }, []);
   const act = (action: string | null | undefined) => {
     if (action === 'keep') void work.keep();
-    else if (action === 'tryShaft') focusPart('shaft');
-    else if (action === 'tryPoint') focusPart('point');
+    else if (action?.startsWith('try')) focusPart(action.slice('try'.length).toLowerCase() as PartName);
     else if (action === 'fixLength') focusPart('length');
-    else if (action?.startsWith('try:')) focusPart(action.slice(4) as PartName);
     else if (action?.startsWith('check:')) goCheck(action.slice(6));
     else if (action === 'paper') goPaper();
   };

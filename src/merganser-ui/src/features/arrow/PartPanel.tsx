@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { memo, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { answer, api } from '../../api/client';
-import { withUnit } from '../../units/units';
+import { aboutOf, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
@@ -20,13 +20,12 @@ interface Props {
   onChange: (draft: Draft) => void;
 }
 
-const ABOUT = /^about /i;
 const OWN = 'own';
 
 /** The chosen part under the hand: one step less, one step more, or another one. */
 export const PartPanel = memo(function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
   const facts = parts.find((p) => p.name === part)!;
-  const unmeasured = ABOUT.test(draft.cutLength);
+  const about = aboutOf(draft.cutLength);
   const step = (by: 1 | -1) => stepPart(draft, catalogue, part, by);
   return (
     <div className={s.panel} data-panel={part}>
@@ -41,15 +40,8 @@ export const PartPanel = memo(function PartPanel({ part, draft, catalogue, fault
       <div className={s.pick}>
         <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
         {part === 'length' && (
-          <Plain
-            onClick={() =>
-              onChange({
-                ...draft,
-                cutLength: unmeasured ? draft.cutLength.replace(ABOUT, '') : `about ${draft.cutLength}`,
-              })
-            }
-          >
-            {unmeasured ? 'I measured it' : 'I don’t know it: about so long'}
+          <Plain onClick={() => onChange({ ...draft, cutLength: about ?? `about ${draft.cutLength}` })}>
+            {about !== null ? 'I measured it' : 'I don’t know it: about so long'}
           </Plain>
         )}
         {(part === 'insert' || part === 'point') && (
@@ -222,7 +214,7 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
         choices={choices}
         onFind={setText}
         // While the catalogue is being looked through it is not offered: Enter would take it for what is looked for.
-        always={part === 'shaft' && !found.isFetching && find === text.trim() ? OWN : undefined}
+        otherwise={part === 'shaft' && !found.isFetching && find === text.trim() ? OWN : undefined}
         fault={fault(part === 'vanes' ? 'vane' : part)}
       />
       <Popover anchor={own} onClose={() => setOwn(null)} label="My own shaft">
