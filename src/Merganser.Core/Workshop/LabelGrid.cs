@@ -71,7 +71,7 @@ public sealed record LabelGrid(
         fields.Inside("top", Top, Edge);
         fields.Check(Columns == 1 || Across >= Width, "across", "geometry", WorkshopSays.LabelsOverlap);
         fields.Check(Rows == 1 || Down >= Height, "down", "geometry", WorkshopSays.LabelsOverlap);
-        var (x, y) = Place(OnSheet - 1);
+        var (x, y) = (Left + ((Columns - 1) * Across), Top + ((Rows - 1) * Down));
         fields.Check(x + Width <= PaperWidth + 0.5, "columns", "geometry", WorkshopSays.LabelsBeyond);
         fields.Check(y + Height <= PaperHeight + 0.5, "rows", "geometry", WorkshopSays.LabelsBeyond);
         fields.ThrowIfAny();

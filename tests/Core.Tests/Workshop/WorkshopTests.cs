@@ -128,6 +128,8 @@ public class WorkshopTests
         Should.Throw<RefusedException>(own.Checked).Problems.Single().Field.ShouldBe("across");
         var beyond = new LabelGrid(4, 7, 63.5, 38.1, 7.25, 15.15, 66, 38.1);
         Should.Throw<RefusedException>(beyond.Checked).Problems.Single().Field.ShouldBe("columns");
+        var none = new LabelGrid(0, 7, 63.5, 38.1, 7.25, 15.15, 66, 38.1);
+        Should.Throw<RefusedException>(none.Checked).Problems.Single().Field.ShouldBe("columns");
     }
 
     [Fact]
