@@ -13,9 +13,13 @@ export function focusHome(): void {
   home.focus({ preventScroll: true });
 }
 
-/** Puts the focus into the first thing found, once it is drawn. */
-export function focusSoon(css: string): void {
-  requestAnimationFrame(() => document.querySelector<HTMLElement>(css)?.focus());
+/** Puts the focus into the first thing found, once it is drawn: the frame that comes next may still be without it. */
+export function focusSoon(css: string, frames = 30): void {
+  requestAnimationFrame(() => {
+    const found = document.querySelector<HTMLElement>(css);
+    if (found) found.focus();
+    else if (frames > 0) focusSoon(css, frames - 1);
+  });
 }
 
 const lost = () => document.activeElement === null || document.activeElement === document.body;

@@ -1,5 +1,5 @@
 import { observeElementRect, useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { Schemas } from '../../api/client';
 import { Plain } from '../../parts/Buttons';
 import { classes } from '../../parts/classes';
@@ -56,6 +56,8 @@ export function PartsGrid({
   const scroller = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState({ row: 0, column: 0 });
   const [editing, setEditing] = useState<string | null>(null);
+  const goal = useRef<string | null>(null);
+  const keeping = useRef(false);
   const [count, setCount] = useState(0);
   // eslint-disable-next-line react-hooks/incompatible-library -- what it hands out stays in this component
   const rows = useVirtualizer({
@@ -92,10 +94,15 @@ export function PartsGrid({
     };
     setAt(to);
     rows.scrollToIndex(to.row);
-    requestAnimationFrame(() =>
-      scroller.current?.querySelector<HTMLElement>(`[data-cell="${to.row}.${to.column}"]`)?.focus(),
-    );
+    goal.current = `${to.row}.${to.column}`;
   };
+  // The focus follows when its cell is drawn, however late: a frame may come before that.
+  useLayoutEffect(() => {
+    const cell = goal.current && scroller.current?.querySelector<HTMLElement>(`[data-cell="${goal.current}"]`);
+    if (!cell) return;
+    goal.current = null;
+    cell.focus();
+  });
   const press = (event: KeyboardEvent<HTMLElement>) => {
     if (editing !== null || event.ctrlKey || event.metaKey || event.altKey) return;
     const step = STEPS[event.key];
@@ -118,11 +125,18 @@ export function PartsGrid({
     setEditing(fieldText(part.fields[field.name] ?? '', quantityOf(field), units));
   };
   const keep = async (part: Row, field: FieldSpec) => {
+    if (keeping.current) return;
+    keeping.current = true;
     const text = keptText(editing ?? '', quantityOf(field), units);
-    if (text === (part.fields[field.name] ?? '') || (await onKeep(part, field, text))) {
-      setEditing(null);
-      go(at);
-    }
+    const kept = text === (part.fields[field.name] ?? '') || (await onKeep(part, field, text));
+    keeping.current = false;
+    if (!kept) return;
+    setEditing(null);
+    // Whoever went on to another cell, or out of the list, stays there.
+    const now = document.activeElement;
+    const other = now?.closest<HTMLElement>('[data-cell]')?.dataset.cell?.split('.').map(Number);
+    if (other) setAt({ row: other[0]!, column: other[1]! });
+    else if (!now || now === document.body || scroller.current?.contains(now)) go(at);
   };
   const before = shown[0]?.start ?? 0;
   const after = rows.getTotalSize() - (shown.at(-1)?.end ?? 0);

@@ -135,6 +135,20 @@ describe('the catalogue', () => {
     );
   });
 
+  // The interface test that lost the focus here once in many runs: a frame came before the cell was drawn.
+  it('stays at the cell after an edit when a frame comes before the page is drawn', async () => {
+    const asked = answering(answers({ '/api/catalogue/w1': row }));
+    show(<CataloguePage />, '/catalogue?kind=wrap');
+    await screen.findByText('Band 3');
+    screen.getByText('Band 3').closest<HTMLElement>('[data-cell]')!.focus();
+    await userEvent.keyboard('{ArrowRight}{ArrowRight}');
+    await waitFor(() => expect(document.activeElement?.textContent).toBe('4.1'));
+    vi.stubGlobal('requestAnimationFrame', (frame: FrameRequestCallback) => (frame(0), 0));
+    await userEvent.keyboard('{F2}4.6{Enter}');
+    await waitFor(() => expect(asked.some((a) => a.method === 'PUT')).toBe(true));
+    await waitFor(() => expect(document.activeElement?.getAttribute('data-cell')).toBe('0.2'));
+  });
+
   it('deletes without asking, and puts the part back as it was', async () => {
     const asked = answering(answers({ '/api/catalogue/w1': row, '/api/catalogue': row }));
     show(<CataloguePage />, '/catalogue?kind=wrap');
