@@ -43,6 +43,7 @@ public static class Kept
         new("nock", typeof(Nock)),
         new("vane", typeof(Vane)),
         new("wrap", typeof(Wrap)),
+        new("endPart", typeof(EndPart)),
         new("sessionPlan", typeof(SessionPlan)) { Steps = [PlansGotBothAxes] },
         new("conditions", typeof(ConditionsNoted)),
         new("forgotten", typeof(AdjusterKind[]), IsList: true),

@@ -186,6 +186,48 @@ public class ArrowTests
         screen.Value("shaftId").ShouldEndWith("retired");
     }
 
+    /// <summary>A collar twice and a pin, by keys: in figures and drawing, and each a class of its dozen.</summary>
+    [Fact]
+    public void What_stands_at_the_ends_is_added_by_keys_and_weighed_as_a_class_of_its_own()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go("/bows/22222222-0000-4000-8000-000000000004/arrow");
+        screen.See("[data-callout=more]").SendKeys(Keys.Enter);
+        foreach (
+            var (name, count) in new[] { ("girdle 12", "One is"), ("thole pin 7", "2 are"), ("girdle 12", "3 are") }
+        )
+        {
+            screen.Until(d => d.SwitchTo().ActiveElement().GetAttribute("name") == "endPartIds" ? "there" : null);
+            screen.Press(name);
+            screen.SeeText("[role=option]", char.ToUpperInvariant(name[0]) + name[1..]);
+            screen.Press(Keys.Enter);
+            screen.SeeText("[data-panel=more]", count);
+        }
+
+        screen.SeeText("[data-figure=totalWeight]", "+31.0 since kept");
+        screen
+            .Driver.FindElements(By.CssSelector("[data-testid=arrow-drawing] path[data-part=more]"))
+            .Count.ShouldBe(3);
+        screen.Button("3 are in the arrow").SendKeys(Keys.Enter);
+        screen.See("[aria-label^='Take out Thole']").SendKeys(Keys.Enter);
+        screen.SeeText("[data-figure=totalWeight]", "+24.0 since kept");
+        screen.Press(Keys.Escape);
+        screen.Push("Undo");
+        screen.SeeText("[data-figure=totalWeight]", "+31.0 since kept");
+        screen.Push("Keep");
+        screen.SeeText("main", "version 2");
+        screen.Go("/bows/22222222-0000-4000-8000-000000000004/dozen");
+        screen.SeeText("h1", "A new dozen");
+        screen.Button("Start the dozen").SendKeys(Keys.Enter);
+        foreach (var name in new[] { "Collar", "Pin", "Second collar" })
+        {
+            screen.See($"[data-class='{name}']");
+        }
+
+        screen.See("[data-class='Second collar']").SendKeys(Keys.Enter);
+        screen.SeeText("[aria-label='The scale'] h1", "Second collar 1");
+    }
+
     /// <summary>A shaft by what is printed on it, a length that nobody measured: bands, what is first.</summary>
     [Fact]
     public void An_own_shaft_and_an_unmeasured_length_give_bands()

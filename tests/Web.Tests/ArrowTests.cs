@@ -38,6 +38,33 @@ public class ArrowTests
         ((string)(await Arrow(app, App.Island))["draft"]![field]!).ShouldBe(text);
     }
 
+    /// <summary>Kept twice it is one version; a part that only the list of an arrow's ends names is in use.</summary>
+    [Fact]
+    public async Task What_stands_at_the_ends_is_kept_with_the_arrow_and_is_in_use_by_it()
+    {
+        using var app = new App();
+        var draft = App.DraftBody();
+        draft["endPartIds"] = new JsonArray("collar-girdle-12", "pin-thole-7", "collar-girdle-12");
+        (await app.Send(HttpMethod.Put, $"/api/arrows/{App.Island}/draft", draft, "\"1\"")).Status.ShouldBe(200);
+        var (_, kept) = await app.Post($"/api/arrows/{App.Island}/versions", new { id = App.NewId() });
+        var (_, again) = await app.Post($"/api/arrows/{App.Island}/versions", new { id = App.NewId() });
+        ((int)again["kept"]!["number"]!).ShouldBe((int)kept["kept"]!["number"]!, "nothing changed");
+        app.Restart();
+        var arrow = (await Arrow(app, App.Island))["kept"]!;
+        arrow["arrow"]!["endParts"]!.AsArray().Select(p => (double)p!["grains"]!).ShouldBe([12, 7, 12]);
+        arrow["classes"]!.AsArray().Select(c => (string)c!).TakeLast(3).ShouldBe(["Collar", "Pin", "Second collar"]);
+        var (_, figures) = await app.Post("/api/figures", Figures(draft.DeepClone()));
+        ((double)figures["reading"]!["endGrains"]!).ShouldBe(31, 1e-9);
+        var card = await app.Http.GetStringAsync($"/api/arrows/{App.Island}/export.csv");
+        card.ShouldContain("More in front,\"Girdle 12, 12.0 gr; Girdle 12, 12.0 gr\"");
+        var (status, problem) = await app.Send(HttpMethod.Delete, "/api/catalogue/pin-thole-7", null, "\"1\"");
+        (status, (string)problem["code"]!).ShouldBe((400, "in-use"));
+        draft["endPartIds"] = new JsonArray("gone");
+        (
+            (string)(await app.Post("/api/figures", Figures(draft.DeepClone()))).Body["errors"]!["endParts"]![0]!
+        ).ShouldContain("not in the catalogue");
+    }
+
     [Fact]
     public async Task An_arrow_behind_the_rest_is_refused_when_it_is_to_be_kept()
     {

@@ -18,6 +18,7 @@ namespace Merganser.Core.Arrows;
 /// <param name="Wrap">Wrap, or none.</param>
 /// <param name="Glue">Glue at the vanes, grains.</param>
 /// <param name="CutLengthBand">Half the band of a length that was not measured, inches; 0 for a measured one.</param>
+/// <param name="EndParts">What stands at its ends besides, in the order of its list; null for nothing.</param>
 public sealed record Arrow(
     Shaft Shaft,
     double CutLength,
@@ -29,9 +30,13 @@ public sealed record Arrow(
     double VaneFront,
     Wrap? Wrap,
     double Glue,
-    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double CutLengthBand = 0
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double CutLengthBand = 0,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] IReadOnlyList<EndPart>? EndParts = null
 )
 {
+    /// <summary>Most parts at its ends besides insert, point and nock.</summary>
+    public const int MostEndParts = 8;
+
     /// <summary>True when a length or a mass is not known but a band.</summary>
     [JsonIgnore]
     public bool IsBanded => CutLengthBand > 0 || MassBand > 0;
@@ -64,8 +69,9 @@ public sealed record Arrow(
     /// <summary>The shaft's mass g(L − x₀), grains.</summary>
     public double ShaftGrains => Shaft.GrainsPerInchInUse * TubeLength;
 
-    /// <summary>Everything at the front end: insert and point, grains.</summary>
-    public double FrontGrains => (Insert?.Weight ?? 0) + Point.Weight;
+    /// <summary>Everything at the front end: insert, point and what else stands there, grains.</summary>
+    public double FrontGrains =>
+        (Insert?.Weight ?? 0) + Point.Weight + (EndParts ?? []).Where(p => p.InFront).Sum(p => p.Weight);
 
     /// <summary>Every mass with its place, by each component's own centre rule.</summary>
     public IReadOnlyList<PlacedMass> Masses()
@@ -77,6 +83,11 @@ public sealed record Arrow(
         Add("Wrap", Wrap?.Weight ?? 0, Nock.TubeStart + ((Wrap?.Length ?? 0) / 2));
         Add("Vanes", (Vane?.Weight ?? 0) * VaneCount, VaneFront - ((Vane?.Length ?? 0) / 2));
         Add("Glue", Glue, VaneFront - ((Vane?.Length ?? 0) / 2));
+        foreach (var (name, part) in EndPart.NamesOf(EndParts ?? []).Zip(EndParts ?? []))
+        {
+            Add(name, part.Weight, (part.InFront ? CutLength : Nock.TubeStart) + part.CentreAhead);
+        }
+
         return masses;
 
         void Add(string name, double grains, double position)
@@ -121,7 +132,8 @@ public sealed record ArrowEntry(
     Wrap? Wrap,
     string? Glue,
     int InsertBroken = 0,
-    int PointBroken = 0
+    int PointBroken = 0,
+    IReadOnlyList<EndPart?>? EndParts = null
 )
 {
     private const double UsualVaneGap = 1.0;
@@ -145,6 +157,9 @@ public sealed record ArrowEntry(
         fields.Check(Shaft is not null, "shaft", "missing", ArrowSays.PickShaft);
         fields.Check(Point is not null, "point", "missing", ArrowSays.PickPoint);
         fields.Check(Nock is not null, "nock", "missing", ArrowSays.PickNock);
+        var ends = EndParts ?? [];
+        fields.Check(ends.Count <= Arrow.MostEndParts, "endParts", "range", new EndPartsAtMost(Arrow.MostEndParts));
+        fields.Check(ends.All(p => p is not null), "endParts", "missing", ArrowSays.EndPartIsGone);
         fields.Inside("vaneCount", VaneCount, ArrowRanges.VaneCount);
         fields.Check(Vane is null || VaneCount > 0, "vaneCount", "range", ArrowSays.NoVaneCount);
         var (measured, band) = Length(CutLength);
@@ -197,7 +212,8 @@ public sealed record ArrowEntry(
             vaneFront,
             Wrap,
             glue?.Value ?? (Vane?.Glue ?? 0) * VaneCount,
-            band
+            band,
+            ends.Count == 0 ? null : [.. ends.OfType<EndPart>()]
         );
 
         double Broken(string field, double whole, double step, int steps, int broken)

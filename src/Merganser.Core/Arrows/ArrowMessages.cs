@@ -157,6 +157,12 @@ public enum ArrowPart
     Vanes,
     Wrap,
     Glue,
+
+    /// <summary>What stands in front besides insert and point.</summary>
+    Front,
+
+    /// <summary>What stands at the nock's end besides it.</summary>
+    Rear,
 }
 
 /// <summary>Schools of arrow weight.</summary>
@@ -271,6 +277,7 @@ public enum ArrowSays
     PickShaft,
     PickPoint,
     PickNock,
+    EndPartIsGone,
     NoVaneCount,
     InsertTooLong,
     VanesAheadOfEnd,

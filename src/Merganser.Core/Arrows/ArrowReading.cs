@@ -39,12 +39,20 @@ public sealed record ArrowPlaces(
 );
 
 /// <summary>Everything the bench shows about an arrow on a bow.</summary>
+/// <param name="Figures">Its figures, each with its working.</param>
+/// <param name="Fit">The verdict on the spine.</param>
+/// <param name="Cautions">What is to be said before it is shot.</param>
+/// <param name="Places">Places to draw.</param>
+/// <param name="Masses">What it is made of.</param>
+/// <param name="EndGrains">What stands at its ends besides insert, point and nock, grains.</param>
+/// <param name="Next">What is next.</param>
 public sealed record ArrowReading(
     IReadOnlyList<Figure> Figures,
     FitReading Fit,
     IReadOnlyList<Caution> Cautions,
     ArrowPlaces Places,
     IReadOnlyList<PlacedMass> Masses,
+    double EndGrains,
     Next Next
 )
 {
@@ -82,7 +90,15 @@ public sealed record ArrowReading(
             numbers.ToSpare,
             arrow.VaneFront
         );
-        return new ArrowReading(figures, fit, cautions, places, arrow.Masses(), ArrowNext.Of(numbers, cautions));
+        return new ArrowReading(
+            figures,
+            fit,
+            cautions,
+            places,
+            arrow.Masses(),
+            (arrow.EndParts ?? []).Sum(p => p.Weight),
+            ArrowNext.Of(numbers, cautions)
+        );
     }
 
     /// <summary>Figures with the bands that a length or a mass that is not known gives them.</summary>

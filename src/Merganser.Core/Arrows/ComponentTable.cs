@@ -128,6 +128,17 @@ public static class ComponentTable
                 Number("diameter", Quantity.Length, Inner),
                 Number("measuredGrains", Quantity.Weight, Light),
             ],
+            ComponentClass.EndPart =>
+            [
+                Text("maker"),
+                Text("name"),
+                Choice<EndPartKind>("kind"),
+                Number("grains", Quantity.Weight, Grains, true),
+                Number("length", Quantity.Length, Short, true),
+                Number("centreAhead", Quantity.Length, Ahead, true),
+                Number("diameter", Quantity.Length, Inner),
+                Number("measuredGrains", Quantity.Weight, Grains),
+            ],
             ComponentClass.Vane =>
             [
                 Text("maker"),
@@ -210,6 +221,16 @@ public static class ComponentTable
                 ("centre", Exact(n.Centre)),
                 ("diameter", Some(n.Diameter)),
                 ("measuredGrains", Exact(n.MeasuredGrains))
+            ),
+            EndPart e => Texts(
+                ("maker", e.Maker),
+                ("name", e.Name),
+                ("kind", Word(e.Kind)),
+                ("grains", Exact(e.Grains)),
+                ("length", Exact(e.Length)),
+                ("centreAhead", Exact(e.CentreAhead)),
+                ("diameter", Some(e.Diameter)),
+                ("measuredGrains", Exact(e.MeasuredGrains))
             ),
             Vane v => Texts(
                 ("maker", v.Maker),

@@ -12,6 +12,7 @@ public enum ComponentClass
     Nock,
     Vane,
     Wrap,
+    EndPart,
 }
 
 /// <summary>What stands at the front of an arrow.</summary>
@@ -51,7 +52,7 @@ public interface IComponent
     string Name { get; }
 }
 
-/// <summary>An insert, outsert or collar at the front.</summary>
+/// <summary>An insert: what the point is screwed or pressed into.</summary>
 /// <param name="Maker">Maker.</param>
 /// <param name="Name">Name.</param>
 /// <param name="Grains">Nominal mass, whole.</param>

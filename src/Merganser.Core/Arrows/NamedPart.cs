@@ -28,7 +28,16 @@ public sealed record NamedPart(ArrowPart Part, Message Words)
             new(ArrowPart.Vanes, arrow.Vane is { } vane ? new VanesOf(arrow.VaneCount, vane.Name) : ArrowSays.None),
             new(ArrowPart.Wrap, arrow.Wrap is { } wrap ? new Verbatim(wrap.Name) : ArrowSays.None),
             new(ArrowPart.Glue, new Amount(Measure.Grains(arrow.Glue))),
+            new(ArrowPart.Front, Ends(arrow, inFront: true)),
+            new(ArrowPart.Rear, Ends(arrow, inFront: false)),
         ];
+
+    private static Message Ends(Arrow arrow, bool inFront) =>
+        (arrow.EndParts ?? [])
+            .Where(p => p.InFront == inFront)
+            .Select(Message (p) => new InStock(p.Name, Measure.Grains(p.Weight)))
+            .DefaultIfEmpty(ArrowSays.None)
+            .Aggregate((first, next) => new AndAlso(first, next));
 
     /// <summary>What changed from one version to the next.</summary>
     public static PartsChanged Changed(Arrow before, Arrow now) =>
@@ -49,6 +58,12 @@ public sealed record NamedPart(ArrowPart Part, Message Words)
                 .Select(g => g.Key),
         ];
 }
+
+/// <summary>One part of an end and the next.</summary>
+public sealed record AndAlso(Message First, Message Next) : ArrowMessage;
+
+/// <summary>More parts at the ends than an arrow can have.</summary>
+public sealed record EndPartsAtMost(int Most) : ArrowMessage;
 
 /// <summary>A length that nobody measured.</summary>
 public sealed record AboutLength(Measure Length, Measure Band) : ArrowMessage;

@@ -6,7 +6,7 @@ namespace Merganser.Core.Arrows;
 /// <summary>A nock.</summary>
 /// <param name="Maker">Maker.</param>
 /// <param name="Name">Name.</param>
-/// <param name="Grains">Nominal mass, with pin or bushing.</param>
+/// <param name="Grains">Nominal mass, with a pin or bushing that is no part of its own.</param>
 /// <param name="TubeStart">Throat to where the shaft's tube starts, inches (x₀).</param>
 /// <param name="Centre">Throat to its centre of mass, inches.</param>
 /// <param name="Kind">How it is held; a lit one is heavier.</param>

@@ -56,6 +56,7 @@ public static class TubeFit
             Insert i => i.Diameter,
             Point p => p.Diameter,
             Nock n => n.Diameter,
+            EndPart e => e.Diameter,
             _ => 0,
         };
 
@@ -75,7 +76,8 @@ public static class TubeFit
         [
             (ArrowPart.Insert, arrow.Insert),
             (ArrowPart.Point, arrow.Point),
-            (ArrowPart.Nock, arrow.Nock),
+            (ArrowPart.Nock, (arrow.EndParts ?? []).Any(p => p.HoldsNock) ? null : arrow.Nock),
+            .. (arrow.EndParts ?? []).Select(p => (p.InFront ? ArrowPart.Front : ArrowPart.Rear, (IComponent?)p)),
         ];
         foreach (var (part, of) in inside)
         {

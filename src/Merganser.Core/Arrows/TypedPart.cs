@@ -60,6 +60,16 @@ internal sealed class TypedPart
             p.Or0("glue"),
             p.Number("measuredGrains")
         ),
+        [ComponentClass.EndPart] = p => new EndPart(
+            p.Text("maker"),
+            p.Text("name"),
+            p.Pick<EndPartKind>("kind"),
+            p.Or0("grains"),
+            p.Or0("length"),
+            p.Or0("centreAhead"),
+            p.Number("measuredGrains"),
+            p.Or0("diameter")
+        ),
         [ComponentClass.Wrap] = p => new Wrap(
             p.Text("maker"),
             p.Text("name"),

@@ -131,7 +131,7 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
     {
         /// <summary>These few parts alone.</summary>
         public Catalogue Parts { get; } =
-            new([], Listed(Insert), [.. Listed(Point), .. Listed(GlueIn)], Listed(Nock), Listed(Vane), []);
+            new([], Listed(Insert), [.. Listed(Point), .. Listed(GlueIn)], Listed(Nock), Listed(Vane), [], []);
 
         public static Usual For(Bow bow, Catalogue catalogue, double tube) =>
             new(

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Merganser.Core.Arrows;
 
 namespace Merganser.Core.Catalogues;
@@ -16,11 +17,13 @@ public sealed record Catalogue(
     IReadOnlyList<Stocked<Point>> Points,
     IReadOnlyList<Stocked<Nock>> Nocks,
     IReadOnlyList<Stocked<Vane>> Vanes,
-    IReadOnlyList<Stocked<Wrap>> Wraps
+    IReadOnlyList<Stocked<Wrap>> Wraps,
+    IReadOnlyList<Stocked<EndPart>> EndParts
 )
 {
     /// <summary>Parts in all.</summary>
-    public int Count => Shafts.Count + Inserts.Count + Points.Count + Nocks.Count + Vanes.Count + Wraps.Count;
+    public int Count =>
+        Shafts.Count + Inserts.Count + Points.Count + Nocks.Count + Vanes.Count + Wraps.Count + EndParts.Count;
 }
 
 /// <summary>An arrow as it is being built: components by id, measures as typed.</summary>
@@ -37,7 +40,8 @@ public sealed record ArrowDraft(
     string? WrapId,
     string Glue,
     int InsertBroken = 0,
-    int PointBroken = 0
+    int PointBroken = 0,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] IReadOnlyList<string>? EndPartIds = null
 )
 {
     /// <summary>The build with its components looked up.</summary>
@@ -54,12 +58,13 @@ public sealed record ArrowDraft(
             Find(catalogue.Wraps, WrapId),
             Glue,
             InsertBroken,
-            PointBroken
+            PointBroken,
+            [.. (EndPartIds ?? []).Select(id => Find(catalogue.EndParts, id))]
         );
 
     /// <summary>The components it is built from.</summary>
     public IReadOnlyList<string> Parts() =>
-        [.. new[] { ShaftId, InsertId, PointId, NockId, VaneId, WrapId }.OfType<string>()];
+        [.. new[] { ShaftId, InsertId, PointId, NockId, VaneId, WrapId }.Concat(EndPartIds ?? []).OfType<string>()];
 
     private static T? Find<T>(IReadOnlyList<Stocked<T>> stock, string? id)
         where T : class => stock.FirstOrDefault(s => s.Id == id)?.Part;

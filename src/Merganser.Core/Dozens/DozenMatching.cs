@@ -22,6 +22,11 @@ public sealed record MatchOptions(
 public static class DozenMatching
 {
     private const string InsertClass = "Insert";
+    private const string OutsertClass = "Outsert";
+
+    /// <summary>What is glued to a shaft before a match: its insert, else the outsert in its place.</summary>
+    private static string GluedClass(Dozen dozen) =>
+        dozen.Classes.Any(c => c.Name == InsertClass) ? InsertClass : OutsertClass;
 
     /// <summary>Pairs of a match that are glued and were not said to be before.</summary>
     public static IReadOnlyList<InsertGlued> NewlyGlued(Dozen dozen, MatchOptions options) =>
@@ -54,13 +59,16 @@ public static class DozenMatching
         options = options with { GluedShafts = glued };
         var shafts = dozen.Classes.FirstOrDefault(c => c.Name == Dozen.ShaftClass);
         var usable = shafts is null ? [] : SoundShafts(dozen, Loose(dozen, shafts, kept), free, options);
+        var inShaft = GluedClass(dozen);
         // Shafts first, then inserts: pairs that are glued are named by the first two classes.
         Usable[] classes =
         [
             .. dozen
-                .Classes.Select((c, place) => new Usable(c, place, PiecesOf(Loose(dozen, c, kept), usable, options)))
+                .Classes.Select(
+                    (c, place) => new Usable(c, place, PiecesOf(Loose(dozen, c, kept), usable, inShaft, options))
+                )
                 .OrderByDescending(u => u.Class.Name == Dozen.ShaftClass)
-                .ThenByDescending(u => u.Class.Name == InsertClass),
+                .ThenByDescending(u => u.Class.Name == inShaft),
         ];
         var problem = new MatchProblem(
             free,
@@ -71,7 +79,7 @@ public static class DozenMatching
                     [.. u.Pieces.Select(p => MatchProblem.TenthsOf(p.Grains))]
                 )),
             ],
-            Glued(options, classes),
+            Glued(options, classes, inShaft),
             [.. kept.Where(n => dozen.WhyRetired(n) is null).Select(n => WeightOf(dozen, n))]
         );
         var found = TieBreak.Of(problem, Matcher.Find(problem, cancel: cancel), Effects(dozen, classes));
@@ -140,14 +148,19 @@ public static class DozenMatching
         ];
 
     /// <summary>A shaft that is not used takes its glued insert with it.</summary>
-    private static IReadOnlyList<Piece> PiecesOf(PieceClass pieces, IReadOnlyList<Piece> shafts, MatchOptions options)
+    private static IReadOnlyList<Piece> PiecesOf(
+        PieceClass pieces,
+        IReadOnlyList<Piece> shafts,
+        string inShaft,
+        MatchOptions options
+    )
     {
         bool GluedElsewhere(Piece insert) =>
             options.GluedShafts.Contains(insert.Number) && shafts.All(s => s.Number != insert.Number);
         return pieces.Name switch
         {
             Dozen.ShaftClass => shafts,
-            InsertClass => [.. pieces.Pieces.Where(p => !GluedElsewhere(p))],
+            _ when pieces.Name == inShaft => [.. pieces.Pieces.Where(p => !GluedElsewhere(p))],
             _ => pieces.Pieces,
         };
     }
@@ -173,8 +186,8 @@ public static class DozenMatching
         double? Spine(Piece piece) => dozen.Shaft(piece.Number)?.Spine;
     }
 
-    private static (int, int)[] Glued(MatchOptions options, Usable[] classes) =>
-        classes is [{ Class.Name: Dozen.ShaftClass } shafts, { Class.Name: InsertClass } inserts, ..]
+    private static (int, int)[] Glued(MatchOptions options, Usable[] classes, string inShaft) =>
+        classes is [{ Class.Name: Dozen.ShaftClass } shafts, var inserts, ..] && inserts.Class.Name == inShaft
             ?
             [
                 .. options

@@ -13,6 +13,9 @@ public enum Joint
     /// <summary>A glue-in point in the shaft.</summary>
     Point,
 
+    /// <summary>An outsert or collar over the shaft's end.</summary>
+    Collar,
+
     /// <summary>A pin or bushing at the nock's end.</summary>
     Pin,
 
@@ -32,19 +35,24 @@ public enum Joint
 public sealed record GlueSheet(Joint Joint, string Glue, double? HandlingMinutes, double? CureHours, string Note)
 {
     /// <summary>The joints of an arrow, from front to rear; a press-in nock has none.</summary>
-    public static IReadOnlyList<Joint> Of(Arrow arrow) =>
+    public static IReadOnlyList<Joint> Of(Arrow arrow)
+    {
+        var ends = arrow.EndParts ?? [];
+        return
         [
             .. new (Joint Joint, bool Glued)[]
             {
                 (Joint.Insert, arrow.Insert is not null),
                 (Joint.Point, arrow.Point.Kind == PointKind.GlueIn),
-                (Joint.Pin, arrow.Nock.Kind is NockKind.Pin or NockKind.Bushing),
+                (Joint.Collar, ends.Any(p => p.Kind is EndPartKind.Outsert or EndPartKind.Collar)),
+                (Joint.Pin, arrow.Nock.Kind is NockKind.Pin or NockKind.Bushing || ends.Any(p => p.HoldsNock)),
                 (Joint.Wrap, arrow.Wrap is not null),
                 (Joint.Vanes, arrow.Vane is not null && arrow.VaneCount > 0),
             }
                 .Where(j => j.Glued)
                 .Select(j => j.Joint),
         ];
+    }
 }
 
 /// <summary>A glue's sheet as typed.</summary>

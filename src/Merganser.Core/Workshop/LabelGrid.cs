@@ -29,6 +29,12 @@ public sealed record LabelGrid(
     /// <summary>Of the paper.</summary>
     public const double PaperHeight = 297;
 
+    /// <summary>Of a label, inside its edge.</summary>
+    private const double Margin = 1.8;
+
+    /// <summary>Printers leave so much of a sheet blank (common practice, no source).</summary>
+    private const double Unreached = 5;
+
     /// <summary>Smallest label that holds a number and two lines.</summary>
     private const double Least = 10;
 
@@ -56,6 +62,19 @@ public sealed record LabelGrid(
 
     /// <summary>Left and top of a label, counted from 0 along the rows.</summary>
     public (double X, double Y) Place(int at) => (Left + (at % Columns * Across), Top + (at / Columns * Down));
+
+    /// <summary>
+    /// What of a label is written on, mm: inside its own margin, and where a printer reaches. A label at the paper's
+    /// edge has less of it.
+    /// </summary>
+    public (double X, double Y, double Width, double Height) Inside(int at)
+    {
+        var (x, y) = Place(at);
+        var (left, top) = (Math.Max(x + Margin, Unreached), Math.Max(y + Margin, Unreached));
+        var right = Math.Min(x + Width - Margin, PaperWidth - Unreached);
+        var bottom = Math.Min(y + Height - Margin, PaperHeight - Unreached);
+        return (left, top, right - left, bottom - top);
+    }
 
     /// <summary>Checks a grid of one's own.</summary>
     /// <exception cref="RefusedException">A size is out of its range, labels lie over each other or over the paper's

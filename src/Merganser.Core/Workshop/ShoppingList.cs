@@ -36,22 +36,23 @@ public sealed record ShoppingList(IReadOnlyList<ShoppingLine> Lines, double Cost
     public bool AllAtHand => Lines.All(l => l.ToBuy == 0);
 
     /// <param name="dozen">The dozen.</param>
+    /// <param name="typed">The arrow as it was typed.</param>
     /// <param name="rows">The arrow's parts as the catalogue has them now; one that is gone is passed over.</param>
-    public static ShoppingList Of(Dozen dozen, IReadOnlyList<ComponentRow> rows)
+    public static ShoppingList Of(Dozen dozen, ArrowDraft typed, IReadOnlyList<ComponentRow> rows)
     {
-        ShoppingLine[] lines = [.. rows.OrderBy(r => r.Class).Select(r => Line(dozen, r))];
+        ShoppingLine[] lines = [.. rows.OrderBy(r => r.Class).Select(r => Line(dozen, typed, r))];
         return new ShoppingList(lines, lines.Sum(l => l.Cost ?? 0), lines.Count(l => l is { ToBuy: > 0, Price: null }));
     }
 
-    private static ShoppingLine Line(Dozen dozen, ComponentRow row)
+    private static ShoppingLine Line(Dozen dozen, ArrowDraft typed, ComponentRow row)
     {
-        var name = row.Class == ComponentClass.Vane ? "Vanes" : $"{row.Class}";
-        var each = row.Class == ComponentClass.Vane ? dozen.Arrow.VaneCount : 1;
-        var weighed = dozen.Classes.FirstOrDefault(c => c.Name == name);
-        var inOne = weighed is { PerArrow: 1 } ? each : 1;
-        var spare = weighed is null ? 0 : (weighed.Wanted - weighed.Needed) * inOne;
-        var needed = (dozen.Plan.Arrows * each) + spare;
-        var atHand = Math.Max(row.Stock.Owned ?? 0, (weighed?.Pieces.Count ?? 0) * inOne);
+        var names = NamesOf(dozen.Arrow, typed, row);
+        var vanes = row.Class == ComponentClass.Vane;
+        PieceClass[] weighed = [.. dozen.Classes.Where(c => names.Contains(c.Name))];
+        var inOne = vanes && weighed is [{ PerArrow: 1 }] ? dozen.Arrow.VaneCount : 1;
+        var spare = weighed.Sum(c => c.Wanted - c.Needed) * inOne;
+        var needed = (dozen.Plan.Arrows * (vanes ? dozen.Arrow.VaneCount : names.Count)) + spare;
+        var atHand = Math.Max(row.Stock.Owned ?? 0, weighed.Sum(c => c.Pieces.Count) * inOne);
         var buy = Math.Max(0, needed - atHand);
         return new ShoppingLine(
             row.Class,
@@ -65,4 +66,20 @@ public sealed record ShoppingList(IReadOnlyList<ShoppingLine> Lines, double Cost
             row.Stock.OrderNumber
         );
     }
+
+    /// <summary>The classes under which a part is weighed: one that an arrow has twice has two of them.</summary>
+    private static IReadOnlyList<string> NamesOf(Arrow arrow, ArrowDraft typed, ComponentRow row) =>
+        row.Class switch
+        {
+            ComponentClass.Vane => ["Vanes"],
+            ComponentClass.EndPart =>
+            [
+                .. EndPart
+                    .NamesOf(arrow.EndParts ?? [])
+                    .Zip(typed.EndPartIds ?? [])
+                    .Where(p => p.Second == row.Id)
+                    .Select(p => p.First),
+            ],
+            _ => [$"{row.Class}"],
+        };
 }

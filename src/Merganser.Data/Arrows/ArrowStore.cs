@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Merganser.Core.Arrows;
 using Merganser.Core.Catalogues;
+using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
 
 namespace Merganser.Data;
@@ -23,7 +24,11 @@ public sealed record ArrowVersion(
     Arrow Arrow,
     ArrowDraft Typed,
     DateTimeOffset KeptAt
-);
+)
+{
+    /// <summary>The classes under which its pieces are weighed for a dozen.</summary>
+    public IReadOnlyList<string> Classes => [.. Dozen.ClassesOf(Arrow, vanesInSets: true).Keys];
+}
 
 public sealed class ArrowStore(Database database, ComponentStore components, TimeProvider clock)
 {
@@ -151,7 +156,7 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
         {
             var row = Get(sql, id);
             var arrow = row.Draft.Entry(components.Only(row.Draft.Parts())).Read();
-            if (row.Kept is { } last && (last.Id == versionId || last.Arrow == arrow))
+            if (row.Kept is { } last && (last.Id == versionId || Kept.Write(last.Arrow) == Kept.Write(arrow)))
             {
                 return row;
             }

@@ -12,6 +12,7 @@ internal static class ComponentFacts
             ComponentClass.Insert => Kept.Read<Insert>(facts),
             ComponentClass.Point => Kept.Read<Point>(facts),
             ComponentClass.Nock => Kept.Read<Nock>(facts),
+            ComponentClass.EndPart => Kept.Read<EndPart>(facts),
             ComponentClass.Vane => Kept.Read<Vane>(facts),
             _ => Kept.Read<Wrap>(facts),
         };
@@ -23,6 +24,7 @@ internal static class ComponentFacts
             Insert i => Kept.Write(i),
             Point p => Kept.Write(p),
             Nock n => Kept.Write(n),
+            EndPart e => Kept.Write(e),
             Vane v => Kept.Write(v),
             _ => Kept.Write((Wrap)part),
         };

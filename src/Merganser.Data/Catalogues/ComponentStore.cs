@@ -123,7 +123,7 @@ public sealed class ComponentStore(Database database)
         database.Write(sql =>
         {
             var users = sql.Query<string>(
-                    "SELECT DISTINCT name FROM arrow WHERE @id IN (SELECT value FROM json_each(arrow.draft)) LIMIT 4",
+                    "SELECT DISTINCT name FROM arrow WHERE @id IN (SELECT atom FROM json_tree(arrow.draft)) LIMIT 4",
                     new { id }
                 )
                 .ToArray();
@@ -224,6 +224,7 @@ public sealed class ComponentStore(Database database)
                 .. Parts(starter.Nocks),
                 .. Parts(starter.Vanes),
                 .. Parts(starter.Wraps),
+                .. Parts(starter.EndParts),
             ],
             default,
             null

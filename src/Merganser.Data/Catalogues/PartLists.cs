@@ -17,7 +17,8 @@ internal static class PartLists
             List<Point>(ComponentClass.Point),
             List<Nock>(ComponentClass.Nock),
             List<Vane>(ComponentClass.Vane),
-            List<Wrap>(ComponentClass.Wrap)
+            List<Wrap>(ComponentClass.Wrap),
+            List<EndPart>(ComponentClass.EndPart)
         );
 
         Stocked<T>[] List<T>(ComponentClass kind)

@@ -136,6 +136,9 @@ public static class ArrowEndpoints
             fields.Check(text.Length <= MostText, name, "too-long", new TooLong(MostText));
         }
 
+        var few = draft.EndPartIds is not { Count: > Arrow.MostEndParts };
+        fields.Check(few, "endParts", "range", new EndPartsAtMost(Arrow.MostEndParts));
+
         fields.ThrowIfAny();
         return draft;
     }

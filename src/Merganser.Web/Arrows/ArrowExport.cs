@@ -164,7 +164,7 @@ public sealed class ArrowExport(
         return (row, arrow, ArrowReading.Of(bow, arrow), bow.Name);
     }
 
-    /// <summary>Nock, shaft, vanes and point in inches, the axis at nought.</summary>
+    /// <summary>Nock, shaft, vanes, point and what else stands at the ends, in inches, the axis at nought.</summary>
     private static string Outline(Arrow arrow)
     {
         var r = arrow.Shaft.OuterDiameter / 2;
@@ -173,6 +173,14 @@ public sealed class ArrowExport(
         var tip = end + Math.Max(0.3, arrow.Point.Length);
         var path =
             $"M{N(start)} {N(-r)}H{N(end)}V{N(r)}H{N(start)}zM{N(start)} {N(-r)}H-0.15V{N(-r / 3)}H0.1V{N(r / 3)}H-0.15V{N(r)}H{N(start)}M{N(end)} {N(-r)}L{N(tip)} 0L{N(end)} {N(r)}";
+        foreach (var part in arrow.EndParts ?? [])
+        {
+            var centre = (part.InFront ? end : start) + part.CentreAhead;
+            var (from, to) = (N(centre - (part.Length / 2)), N(centre + (part.Length / 2)));
+            var half = part.GoesOver ? 1.2 * r : 0.6 * r;
+            path += $"M{from} {N(-half)}H{to}V{N(half)}H{from}z";
+        }
+
         return arrow.Vane is { } vane
             ? path
                 + $"M{N(arrow.VaneFront)} {N(-r)}L{N(arrow.VaneFront - (vane.Length * 0.7))} {N(-r - vane.Height)}H{N(arrow.VaneFront - vane.Length)}V{N(-r)}"

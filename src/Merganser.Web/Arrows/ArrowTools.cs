@@ -74,6 +74,7 @@ public sealed class ArrowTools(BowStore bows, ArrowStore arrows, ComponentStore 
             .. catalogue.Inserts.Select(i => (i.Id, (IComponent)i.Part)),
             .. catalogue.Points.Select(p => (p.Id, (IComponent)p.Part)),
             .. catalogue.Nocks.Select(n => (n.Id, (IComponent)n.Part)),
+            .. catalogue.EndParts.Select(e => (e.Id, (IComponent)e.Part)),
         ];
         return parts
             .Select(p => (p.Id, Why: (Message?)TubeFit.Words(p.Part, shaft)))

@@ -64,6 +64,13 @@ public static class OpenApiShape
                 {
                     schema.Required ??= new HashSet<string>();
                     schema.Required.Add(property.Name);
+                    if (
+                        property is { IsGetNullable: false }
+                        && schema.Properties?[property.Name] is OpenApiSchema { Type: not null } worked
+                    )
+                    {
+                        worked.Type &= ~JsonSchemaType.Null;
+                    }
                 }
 
                 return Task.CompletedTask;

@@ -33,6 +33,8 @@ public static class ArrowWords
                 $"{part:cap}: {why}. Another one, or the maker's adapter; the makers' sheets come first.",
             LengthUnknown(var band) => $"It may be {band} off, so every figure has a band.",
             AboutLength(var length, var band) => $"about {length}, ± {band:bare}",
+            PickAnother(ArrowPart.Front) => $"Pick another part in front",
+            PickAnother(ArrowPart.Rear) => $"Pick another part at the nock",
             PickAnother(var part) => $"Pick another {part:low}",
             AtLeastLong(var least, true) => $"Leave the shaft at least {least} long.",
             AtLeastLong(var least, false) => $"Make the shaft at least {least} long.",
@@ -67,6 +69,8 @@ public static class ArrowWords
             BowBy(var by) => $"Bow {by.Size} down",
             NextSpine(var spine) => $"Next spine, {spine:bare}",
             InStock(var name, var figure) => $"{name}, {figure}",
+            AndAlso(var first, var next) => $"{first}; {next}",
+            EndPartsAtMost(var most) => $"An arrow has {most} such parts at the most.",
             VanesOf(var count, var name) => $"{count} × {name}",
             ArrowPartName(var part) => $"{part}",
             PartsChanged({ Count: 0 }) => $"a catalogue value changed",
@@ -95,7 +99,7 @@ public static class ArrowWords
             PartInUse(var part, var arrows) => $"{part} is in use ({arrows}): it can be retired, not deleted.",
             IdOfAnother(var id, var kind) =>
                 $"\"{id}\" is the id of a {kind}: a component stays what it is. Take the id out, or import it as that.",
-            ComponentFieldName(var kind, var field) => $"{LabelOf(kind, field)}",
+            ComponentFieldName(var kind, var field) => $"{ComponentLabels.Of(kind, field)}",
             _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
         };
 
@@ -202,6 +206,7 @@ public static class ArrowWords
             ArrowSays.PickShaft => $"Pick a shaft.",
             ArrowSays.PickPoint => $"Pick a point.",
             ArrowSays.PickNock => $"Pick a nock.",
+            ArrowSays.EndPartIsGone => $"One of its parts is not in the catalogue any more. Take it out of the list.",
             ArrowSays.NoVaneCount => $"Vanes are picked but their count is 0.",
             ArrowSays.InsertTooLong => $"The insert is longer than the shaft.",
             ArrowSays.VanesAheadOfEnd => $"The vanes would stand ahead of the shaft's end.",
@@ -237,7 +242,13 @@ public static class ArrowWords
 
     /// <summary>A part of an arrow.</summary>
     public static FormattableString NameOf(ArrowPart part) =>
-        $"{(part == ArrowPart.CutLength ? "Cut length" : part.ToString())}";
+        part switch
+        {
+            ArrowPart.CutLength => $"Cut length",
+            ArrowPart.Front => $"More in front",
+            ArrowPart.Rear => $"More at the nock",
+            _ => $"{part.ToString()}",
+        };
 
     private static FormattableString RuleOf(ThumbRule rule) =>
         rule.Kind switch
@@ -253,48 +264,4 @@ public static class ArrowWords
             RuleKind.Toughest => $"above {rule.From}: the toughest",
             _ => $"momentum is the other school's yardstick: it rises with arrow weight while energy hardly does",
         };
-
-    private static string LabelOf(ComponentClass kind, string field) =>
-        Labels.TryGetValue((kind, field), out var own) ? own : Labels[(null, field)];
-
-    private static readonly Dictionary<(ComponentClass? Class, string Field), string> Labels = new()
-    {
-        [(null, "maker")] = "Maker",
-        [(null, "name")] = "Name",
-        [(ComponentClass.Shaft, "name")] = "Family and size",
-        [(null, "tubeCode")] = "Tube code",
-        [(null, "spine")] = "Spine",
-        [(null, "grainsPerInch")] = "Weight per length",
-        [(null, "outerDiameter")] = "Outer diameter",
-        [(null, "diameter")] = "Diameter in the tube",
-        [(null, "innerDiameter")] = "Inner diameter",
-        [(null, "maxLength")] = "Length as sold",
-        [(null, "straightness")] = "Straightness",
-        [(null, "weightTolerance")] = "Weight tolerance",
-        [(null, "material")] = "Material",
-        [(null, "measuredDeflection")] = "Measured deflection",
-        [(null, "measuredSpan")] = "on a span of",
-        [(null, "measuredLoad")] = "under",
-        [(null, "grainsPerInchBand")] = "Weight per length, give or take",
-        [(null, "measuredGrainsPerInch")] = "Measured weight per length",
-        [(null, "grains")] = "Weight",
-        [(ComponentClass.Nock, "grains")] = "Weight, with pin or bushing",
-        [(ComponentClass.Vane, "grains")] = "Weight of one",
-        [(null, "length")] = "Length",
-        [(ComponentClass.Point, "length")] = "Length ahead of the shaft",
-        [(null, "centreAhead")] = "Centre ahead of the shaft's end",
-        [(null, "breakOff")] = "Break-off step",
-        [(null, "breakOffSteps")] = "Steps",
-        [(null, "measuredGrains")] = "Measured weight",
-        [(null, "kind")] = "Kind",
-        [(null, "blades")] = "Blades",
-        [(null, "tubeStart")] = "Throat to the tube",
-        [(null, "centre")] = "Throat to its centre",
-        [(null, "height")] = "Height",
-        [(null, "setting")] = "Set",
-        [(null, "glue")] = "Glue for one",
-        [(null, "owned")] = "Owned",
-        [(null, "price")] = "Price of one",
-        [(null, "orderNumber")] = "Order number",
-    };
 }

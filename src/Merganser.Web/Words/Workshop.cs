@@ -10,6 +10,7 @@ public static class WorkshopWords
         {
             JointName(Joint.Insert) => $"Insert in the shaft",
             JointName(Joint.Point) => $"Glue-in point in the shaft",
+            JointName(Joint.Collar) => $"Outsert or collar on the shaft's end",
             JointName(Joint.Pin) => $"Pin or bushing at the nock",
             JointName(Joint.Wrap) => $"Wrap on the shaft",
             JointName => $"Vanes",

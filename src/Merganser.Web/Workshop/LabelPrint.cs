@@ -9,8 +9,6 @@ namespace Merganser.Web.Workshop;
 /// <summary>A label an arrow, on a sheet of labels.</summary>
 public static class LabelPrint
 {
-    private const float Inset = 5;
-
     /// <param name="dozen">The dozen.</param>
     /// <param name="grid">The sheet.</param>
     /// <param name="first">The first label that is still there, from 1; the ones before it stay empty.</param>
@@ -27,12 +25,10 @@ public static class LabelPrint
                 page.Next();
             }
 
-            var (left, top) = grid.Place(place);
-            var (x, y) = ((float)left * PrintedPage.Millimetre + Inset, (float)top * PrintedPage.Millimetre + Inset);
-            var (width, height) = (
-                ((float)grid.Width * PrintedPage.Millimetre) - (2 * Inset),
-                ((float)grid.Height * PrintedPage.Millimetre) - (2 * Inset)
-            );
+            var inside = grid.Inside(place);
+            var (x, y) = ((float)inside.X * PrintedPage.Millimetre, (float)inside.Y * PrintedPage.Millimetre);
+            var width = (float)inside.Width * PrintedPage.Millimetre;
+            var height = (float)inside.Height * PrintedPage.Millimetre;
             page.Text($"{arrow.Number}", x, y + 16, 20, true);
             page.Text(speaker.Say($"{Measure.Grains(arrow.Built ?? arrow.Total)}"), x + 34, y + 8, 9, true);
             var nock = arrow.NockMark is { } mark ? $", nock {speaker.Say(mark)}" : "";

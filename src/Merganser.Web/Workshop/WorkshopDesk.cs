@@ -39,12 +39,13 @@ public sealed class WorkshopDesk(
     {
         var dozen = desk.Of(row);
         var sheets = glues.All();
+        var typed = arrows.Version(row.ArrowVersionId).Typed;
         return new WorkshopView(
             CutList.Of(dozen),
             Fletching.Of(dozen),
             WrapTemplate.Of(dozen.Arrow),
             [.. GlueSheet.Of(dozen.Arrow).Select(j => new JointView(j, new JointName(j), sheets.GetValueOrDefault(j)))],
-            ShoppingList.Of(dozen, components.Of(arrows.Version(row.ArrowVersionId).Typed.Parts())),
+            ShoppingList.Of(dozen, typed, components.Of(typed.Parts())),
             LabelGrid.Known
         );
     }

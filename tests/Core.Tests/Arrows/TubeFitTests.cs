@@ -48,6 +48,7 @@ public class TubeFitTests
                 new("pin", Samples.A1.Nock with { Kind = NockKind.Pin, Diameter = 0.166 }),
             ],
             [new("v", Samples.A1.Vane!)],
+            [],
             []
         );
         var draft = ArrowSuggestion.Of(Samples.Compound, catalogue)!.Draft;

@@ -69,6 +69,7 @@ public class ArrowSuggestionTests
             new("n15", new Nock("M", "15", 15, .5, .6)),
         ],
         [],
+        [],
         []
     );
 

@@ -29,7 +29,8 @@ public class AskAnswerTests
         ],
         [new("n", Samples.A1.Nock)],
         [new("v", Samples.A1.Vane!)],
-        [new("w", Samples.A1.Wrap!)]
+        [new("w", Samples.A1.Wrap!)],
+        []
     );
 
     private static readonly ArrowDraft Draft = new(

@@ -124,6 +124,10 @@ public class WorkshopTests
             grid.Place(grid.Columns).X.ShouldBe(grid.Left, "the second row begins at the left");
         }
 
+        var edge = LabelGrid.Known["3x8"];
+        edge.Inside(0).X.ShouldBe(5, "no printer prints at the paper's edge");
+        edge.Inside(1).X.ShouldBe(71.8, 1e-9);
+        (edge.Inside(23).X + edge.Inside(23).Width).ShouldBe(205, 1e-9);
         var own = new LabelGrid(3, 7, 63.5, 38.1, 7.25, 15.15, 60, 38.1);
         Should.Throw<RefusedException>(own.Checked).Problems.Single().Field.ShouldBe("across");
         var beyond = new LabelGrid(4, 7, 63.5, 38.1, 7.25, 15.15, 66, 38.1);
@@ -136,6 +140,7 @@ public class WorkshopTests
     public void What_is_owned_or_weighed_is_not_bought()
     {
         var dozen = DozenActs.Of(DozenActs.Weighed);
+        var typed = new ArrowDraft("", "s", "", null, "p", "n", "v", 3, "", null, "");
         ComponentRow[] rows =
         [
             Row(ComponentClass.Vane, Samples.A1.Vane!, new Stock(Owned: 4, Price: 0.5)),
@@ -143,7 +148,7 @@ public class WorkshopTests
             Row(ComponentClass.Point, Samples.A1.Point, new Stock(Owned: 12)),
             Row(ComponentClass.Nock, Samples.A1.Nock, Stock.None),
         ];
-        var list = ShoppingList.Of(dozen, rows);
+        var list = ShoppingList.Of(dozen, typed, rows);
         list.Lines.Select(l => (l.Class, l.Needed, l.AtHand, l.ToBuy))
             .ShouldBe([
                 (ComponentClass.Shaft, 4, 4, 0),

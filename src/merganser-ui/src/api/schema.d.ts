@@ -1976,6 +1976,8 @@ export interface components {
              * @default 0
              */
             cutLengthBand: number;
+            /** @description What stands at its ends besides, in the order of its list; null for nothing. */
+            endParts?: null | components["schemas"]["EndPart"][];
             /**
              * Format: double
              * @description The shaft tube's own length, inches.
@@ -1988,7 +1990,7 @@ export interface components {
             shaftGrains: number;
             /**
              * Format: double
-             * @description Everything at the front end: insert and point, grains.
+             * @description Everything at the front end: insert, point and what else stands there, grains.
              */
             frontGrains: number;
         };
@@ -2016,6 +2018,7 @@ export interface components {
              * @default 0
              */
             pointBroken: number;
+            endPartIds?: null | string[];
         };
         /** @description One arrow as a file. The schema is docs/schemas/arrow.json. */
         ArrowFile: {
@@ -2042,7 +2045,7 @@ export interface components {
          * @description The parts of an arrow, in the order in which they are listed.
          * @enum {unknown}
          */
-        ArrowPart: "shaft" | "cutLength" | "insert" | "point" | "nock" | "vanes" | "wrap" | "glue";
+        ArrowPart: "shaft" | "cutLength" | "insert" | "point" | "nock" | "vanes" | "wrap" | "glue" | "front" | "rear";
         /** @description Places to draw, inches from the nock throat. */
         ArrowPlaces: {
             /**
@@ -2078,11 +2081,22 @@ export interface components {
         };
         /** @description Everything the bench shows about an arrow on a bow. */
         ArrowReading: {
+            /** @description Its figures, each with its working. */
             figures: components["schemas"]["Figure"][];
+            /** @description The verdict on the spine. */
             fit: components["schemas"]["FitReading"];
+            /** @description What is to be said before it is shot. */
             cautions: components["schemas"]["Caution"][];
+            /** @description Places to draw. */
             places: components["schemas"]["ArrowPlaces"];
+            /** @description What it is made of. */
             masses: components["schemas"]["PlacedMass"][];
+            /**
+             * Format: double
+             * @description What stands at its ends besides insert, point and nock, grains.
+             */
+            endGrains: number;
+            /** @description What is next. */
             next: components["schemas"]["Next"];
             /** @description True when some caution refuses the arrow. */
             refused: boolean;
@@ -2150,6 +2164,8 @@ export interface components {
             typed: components["schemas"]["ArrowDraft"];
             /** Format: date-time */
             keptAt: string;
+            /** @description The classes under which its pieces are weighed for a dozen. */
+            classes: string[];
         };
         /** @description The exact answer in words, what is in stock next to it, and the cautions that the arrow would be given. */
         AskAnswer: {
@@ -2547,6 +2563,7 @@ export interface components {
             nocks: components["schemas"]["StockedOfNock"][];
             vanes: components["schemas"]["StockedOfVane"][];
             wraps: components["schemas"]["StockedOfWrap"][];
+            endParts: components["schemas"]["StockedOfEndPart"][];
             /**
              * Format: int32
              * @description Parts in all.
@@ -2773,7 +2790,7 @@ export interface components {
          * @description What an arrow is made of.
          * @enum {unknown}
          */
-        ComponentClass: "shaft" | "insert" | "point" | "nock" | "vane" | "wrap";
+        ComponentClass: "shaft" | "insert" | "point" | "nock" | "vane" | "wrap" | "endPart";
         /** @description One field of a component: the column of a table, the field of a form. */
         ComponentField: {
             /** @description Stable name, the header of its column. */
@@ -3116,6 +3133,51 @@ export interface components {
             /** @description True when it is due. */
             now: boolean;
         };
+        /** @description A part at an end of an arrow besides insert, point and nock. */
+        EndPart: {
+            /** @description Maker. */
+            maker: string;
+            /** @description Name. */
+            name: string;
+            /** @description What it is, and so at which end. */
+            kind: components["schemas"]["EndPartKind"];
+            /**
+             * Format: double
+             * @description Nominal mass, 0 or more.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description Length, inches.
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Its centre of mass from its own end of the shaft towards the point, inches.
+             */
+            centreAhead: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
+             * @default 0
+             */
+            diameter: number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight: number;
+        };
+        /**
+         * @description What stands at an end of an arrow besides insert, point and nock.
+         * @enum {unknown}
+         */
+        EndPartKind: "outsert" | "collar" | "frontWeight" | "pin" | "bushing" | "nockCollar";
         /**
          * @description Units that energies are shown in.
          * @enum {unknown}
@@ -3715,7 +3777,7 @@ export interface components {
             /** @description Why it failed, or null. */
             message: null | string;
         };
-        /** @description An insert, outsert or collar at the front. */
+        /** @description An insert: what the point is screwed or pressed into. */
         Insert: {
             /** @description Maker. */
             maker: string;
@@ -3769,7 +3831,7 @@ export interface components {
          * @description Where two parts of an arrow are held together by glue.
          * @enum {unknown}
          */
-        Joint: "insert" | "point" | "pin" | "wrap" | "vanes";
+        Joint: "insert" | "point" | "collar" | "pin" | "wrap" | "vanes";
         /** @description A joint of the arrow with what is known of its glue. */
         JointView: {
             joint: components["schemas"]["Joint"];
@@ -5595,6 +5657,18 @@ export interface components {
             reading: null | string;
             /** Format: double */
             chance: null | number;
+        };
+        /** @description A catalogue entry. */
+        StockedOfEndPart: {
+            /** @description Its id. */
+            id: string;
+            /** @description The part. */
+            part: components["schemas"]["EndPart"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
         };
         /** @description A catalogue entry. */
         StockedOfInsert: {

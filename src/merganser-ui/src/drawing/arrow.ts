@@ -27,6 +27,8 @@ export interface ArrowMeasures {
   vaneLength: number;
   vaneHeight: number;
   vaneCount: number;
+  /** What stands at the ends besides: over the shaft, or inside it. */
+  ends: { from: number; to: number; over: boolean }[];
 }
 
 export interface ArrowPaths {
@@ -37,6 +39,8 @@ export interface ArrowPaths {
   vaneUp: string | null;
   vaneDown: string | null;
   point: string;
+  over: string[];
+  inside: string[];
 }
 
 const r = (value: number) => Math.round(value * 100) / 100;
@@ -49,6 +53,10 @@ export function arrowPaths(arrow: ArrowMeasures, at: Layout, y: number, thicknes
   const half = (arrow.diameter * px * thickness) / 2;
   const start = at.x(arrow.tubeStart);
   const end = at.x(arrow.cutLength);
+  const ends = (over: boolean) =>
+    arrow.ends
+      .filter((part) => part.over === over)
+      .map((part) => box(at.x(part.from), at.x(part.to), y, half * (over ? 1.3 : 0.6)));
   return {
     nock: nock(at.x(0), start, y, half),
     tube: box(start, end, y, half),
@@ -60,6 +68,8 @@ export function arrowPaths(arrow: ArrowMeasures, at: Layout, y: number, thicknes
     vaneUp: vane(arrow, at, y - half, -px),
     vaneDown: vane(arrow, at, y + half, px * 0.5),
     point: point(arrow, end, px, y, half),
+    over: ends(true),
+    inside: ends(false),
   };
 }
 

@@ -18,6 +18,7 @@ const measures: ArrowMeasures = {
   vaneLength: 2,
   vaneHeight: 0.46,
   vaneCount: 3,
+  ends: [],
 };
 
 const xs = (path: string) => [...path.matchAll(/[MLH]\s*(-?[\d.]+)/g)].map((m) => Number(m[1]));
@@ -51,6 +52,19 @@ describe('the arrow to scale', () => {
       100,
     );
     expect([bare.vaneUp, bare.vaneDown, bare.wrap, bare.insert]).toEqual([null, null, null, null]);
+  });
+
+  it('draws a collar over the shaft and a pin inside it', () => {
+    const ys = (path: string) => [...path.matchAll(/[MV](?:-?[\d.]+ )?(-?[\d.]+)/g)].map((m) => Number(m[1]));
+    const thick = (path: string) => Math.max(...ys(path)) - Math.min(...ys(path));
+    const ends = [
+      { from: 28, to: 28.5, over: true },
+      { from: 0.4, to: 0.9, over: false },
+    ];
+    const paths = arrowPaths({ ...measures, ends }, layout(1232, 28.5), 100);
+    expect([paths.over.length, paths.inside.length]).toEqual([1, 1]);
+    expect(thick(paths.over[0]!)).toBeGreaterThan(thick(paths.tube));
+    expect(thick(paths.inside[0]!)).toBeLessThan(thick(paths.tube));
   });
 
   it('labels the ruler on the inch only', () => {

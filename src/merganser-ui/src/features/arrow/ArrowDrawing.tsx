@@ -122,6 +122,7 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
       <Callouts
         arrow={arrow}
         masses={reading.masses}
+        endGrains={reading.endGrains}
         x={narrow ? null : at.x}
         y={y}
         chosen={chosen}
@@ -135,7 +136,7 @@ function loupeAt(part: PartName, arrow: Schemas['Arrow']): number {
   if (part === 'nock') return 0.2;
   if (part === 'wrap') return arrow.nock.tubeStart + (arrow.wrap?.length ?? 0);
   if (part === 'vanes' || part === 'glue') return arrow.vaneFront - (arrow.vane?.length ?? 0) / 2;
-  if (part === 'insert') return arrow.cutLength - 0.4;
+  if (part === 'insert' || part === 'more') return arrow.cutLength - 0.4;
   return part === 'shaft' ? arrow.cutLength - 2 : arrow.cutLength + 0.3;
 }
 

@@ -131,6 +131,7 @@ export function ArrowEditor({
   }, []);
   const act = (action: string | null | undefined) => {
     if (action === 'keep') void work.keep();
+    else if (action === 'tryFront' || action === 'tryRear') focusPart('more');
     else if (action?.startsWith('try')) focusPart(action.slice('try'.length).toLowerCase() as PartName);
     else if (action === 'fixLength') focusPart('length');
     else if (action?.startsWith('check:')) goCheck(action.slice(6));

@@ -9,7 +9,7 @@ import { Main, Page } from '../../parts/Page';
 import { ArrowEditor } from './ArrowEditor';
 import { arrowWays } from './ArrowWays';
 import { ArrowWayPage } from './ArrowWayPage';
-import { parts, type Used } from './parts';
+import { classOf, parts, type Used } from './parts';
 
 /** The arrow of a bow: picks which one is on the bench, or starts the first. */
 export default function ArrowPage() {
@@ -123,7 +123,7 @@ export default function ArrowPage() {
 /** A part that was sent here from the catalogue. */
 function used(search: URLSearchParams): Used | null {
   const [kind, id] = [search.get('kind'), search.get('use')];
-  const part = parts.find((p) => p.name === (kind === 'vane' ? 'vanes' : kind));
+  const part = parts.find((p) => classOf(p.name) === kind);
   return part?.field && id ? { part: part.name, id } : null;
 }
 

@@ -25,6 +25,12 @@ export function ArrowParts({
       {paths.vaneUp && <path d={paths.vaneUp} {...part('vanes')} fill="var(--greenwash)" />}
       <path d={paths.nock} {...part('nock')} fill="var(--greenwash)" />
       {paths.insert && <path d={paths.insert} {...part('insert')} fill="var(--line)" strokeDasharray="4 3" />}
+      {paths.inside.map((d) => (
+        <path key={d} d={d} {...part('more')} fill="var(--edge)" />
+      ))}
+      {paths.over.map((d) => (
+        <path key={d} d={d} {...part('more')} fill="var(--ink2)" />
+      ))}
       <path d={paths.point} {...part('point')} fill="var(--ink)" />
     </>
   );

@@ -10,6 +10,8 @@ import s from './Callouts.module.css';
 interface Props {
   arrow: Schemas['Arrow'];
   masses: Schemas['PlacedMass'][];
+  /** What stands at the ends besides, grains. */
+  endGrains: number;
   /** Inches to pixels, or null to stand as a list beneath. */
   x: ((inches: number) => number) | null;
   y: number;
@@ -29,9 +31,9 @@ interface Callout {
 }
 
 /** Every part with its weight, as a list that Tab walks; on the wide bench each stands above what it names. */
-export function Callouts({ arrow, masses, x, y, chosen, onChoose }: Props) {
+export function Callouts({ arrow, masses, endGrains, x, y, chosen, onChoose }: Props) {
   const units = useUnits();
-  const rows = calloutsOf(arrow, masses, x ?? ((inches) => inches), units);
+  const rows = calloutsOf(arrow, masses, endGrains, x ?? ((inches) => inches), units);
   return (
     <>
       {x && (
@@ -72,6 +74,7 @@ export function Callouts({ arrow, masses, x, y, chosen, onChoose }: Props) {
 function calloutsOf(
   arrow: Schemas['Arrow'],
   masses: Schemas['PlacedMass'][],
+  endGrains: number,
   x: (inches: number) => number,
   units: Units,
 ): Callout[] {
@@ -118,5 +121,19 @@ function calloutsOf(
       line: null,
     },
     { part: 'point', label: 'Point', name: arrow.point.name, ...weight('Point'), left: x(15.4), top: 72, line: null },
+    {
+      part: 'more',
+      label: 'Pins, collars, weights',
+      name: endsOf(arrow),
+      ...show(endGrains, 'gr', 1, units),
+      left: x(20.4),
+      top: 72,
+      line: null,
+    },
   ];
+}
+
+function endsOf(arrow: Schemas['Arrow']): string {
+  const [first, ...more] = arrow.endParts ?? [];
+  return first ? `${first.name}${more.length > 0 ? ` and ${more.length} more` : ''}` : 'none';
 }

@@ -8,8 +8,10 @@ import { Field, Select } from '../../parts/Field';
 import { FindPick } from '../../parts/FindPick';
 import { Key, Plain } from '../../parts/Buttons';
 import { Popover } from '../../parts/Popover';
+import { focusSoon } from '../../shell/focus';
 import { OwnShaft } from './OwnShaft';
-import { neighbour, parts, steppedLength, stockOf, withPart, type Draft, type PartName } from './parts';
+import { EndParts } from './EndParts';
+import { classOf, neighbour, parts, steppedLength, stockOf, withPart, type Draft, type PartName } from './parts';
 import s from './PartPanel.module.css';
 
 interface Props {
@@ -27,6 +29,15 @@ export const PartPanel = memo(function PartPanel({ part, draft, catalogue, fault
   const facts = parts.find((p) => p.name === part)!;
   const about = aboutOf(draft.cutLength);
   const step = (by: 1 | -1) => stepPart(draft, catalogue, part, by);
+  if (part === 'more')
+    return (
+      <div className={s.panel} data-panel={part}>
+        <div className={s.pick}>
+          <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
+          <EndParts draft={draft} catalogue={catalogue} onChange={onChange} />
+        </div>
+      </div>
+    );
   return (
     <div className={s.panel} data-panel={part}>
       <Key
@@ -110,7 +121,7 @@ export function stepPart(draft: Draft, catalogue: Schemas['Catalogue'], part: Pa
     const count = vaneCounts[vaneCounts.indexOf(String(draft.vaneCount)) + by];
     return count === undefined ? null : { ...draft, vaneCount: Number(count) };
   }
-  if (!field) return null;
+  if (!field || field === 'endPartIds') return null;
   const id = neighbour(stockOf(catalogue, part), draft[field], by);
   return id === null ? null : withPart(draft, { part, id });
 }
@@ -162,7 +173,7 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
   const [own, setOwn] = useState<HTMLElement | null>(null);
   const [text, setText] = useState('');
   const find = useDeferredValue(text.trim());
-  const kind = facts.name === 'vanes' ? 'vane' : facts.name;
+  const kind = classOf(facts.name);
   const found = useQuery({
     queryKey: ['catalogue', 'find', kind, find, draft.shaftId],
     queryFn: () =>
@@ -174,7 +185,7 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
     enabled: find.length > 1,
   });
   const shaft = draft.shaftId;
-  const inTube = part === 'insert' || part === 'point' || part === 'nock';
+  const inTube = part === 'insert' || part === 'point' || part === 'nock' || part === 'more';
   const misfits = useQuery({
     queryKey: ['catalogue', 'misfits', shaft],
     queryFn: () => answer(api.GET('/api/components/misfits', { params: { query: { shaft } } })),
@@ -183,7 +194,7 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
   // The same objects from one key press to the next: a list that is new each time empties what is typed.
   const stock = useMemo(
     () => [
-      ...(facts.optional ? [{ value: '', label: 'none' }] : []),
+      ...(facts.optional ? [{ value: '', label: part === 'more' ? 'pick one to add it' : 'none' }] : []),
       ...stockOf(catalogue, part, units, misfits).map((s) => ({ value: s.id, label: s.label })),
     ],
     [catalogue, part, units, facts.optional, misfits],
@@ -203,19 +214,25 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
     [stock, rows, part],
   );
   const field = facts.field!;
-  const use = (id: string) => onChange(withPart(draft, { part, id: id === '' ? null : id }));
+  const value = draft[field];
+  const use = (id: string) => {
+    onChange(withPart(draft, { part, id: id === '' ? null : id }));
+    // The list is for the next one: what was picked stands in the arrow.
+    if (part === 'more') focusSoon('[data-panel=more] input');
+  };
   return (
     <div ref={here}>
       <FindPick
+        key={part === 'more' ? draft.endPartIds?.length : part}
         label={facts.label}
         name={field}
-        value={draft[field] ?? ''}
+        value={typeof value === 'string' ? value : ''}
         onChange={(id) => (id === OWN ? setOwn(here.current) : use(id))}
         choices={choices}
         onFind={setText}
         // While the catalogue is being looked through it is not offered: Enter would take it for what is looked for.
         otherwise={part === 'shaft' && !found.isFetching && find === text.trim() ? OWN : undefined}
-        fault={fault(part === 'vanes' ? 'vane' : part)}
+        fault={fault(part === 'vanes' ? 'vane' : part === 'more' ? 'endParts' : part)}
       />
       <Popover anchor={own} onClose={() => setOwn(null)} label="My own shaft">
         <OwnShaft

@@ -5,7 +5,8 @@ import type { Schemas } from '../../api/client';
 import { answering, refusing, show } from '../../testing/show';
 import { ArrowWays, MoreWays } from './ArrowWays';
 import { AskPanel } from './AskPanel';
-import { stockOf, type Draft } from './parts';
+import { EndParts } from './EndParts';
+import { partIds, stockOf, withoutEnd, withPart, type Draft } from './parts';
 import { stepPart } from './PartPanel';
 import { Tries } from './Tries';
 import { VersionsPane } from './VersionsPane';
@@ -38,6 +39,10 @@ const catalogue = {
   nocks: [{ id: 'n', part: part('Nock', 9) }],
   vanes: [{ id: 'v', part: part('Vane', 6) }],
   wraps: [{ id: 'w', part: part('Wrap', 5) }],
+  endParts: [
+    { id: 'c', part: part('Ring', 12, { kind: 'collar' }) },
+    { id: 'q', part: part('Pin', 6, { kind: 'pin', diameter: 0.166 }) },
+  ],
 } as Schemas['Catalogue'];
 const draft: Draft = {
   name: 'Own',
@@ -84,6 +89,28 @@ describe('stepping a part', () => {
   it('names what is in stock with its weight', () => {
     expect(stockOf(catalogue, 'point').map((s) => s.label)).toEqual(['85, 85 gr', '100, 100 gr', '125, 125 gr']);
     expect(stockOf(catalogue, 'glue')).toEqual([]);
+  });
+});
+
+describe('what stands at the ends', () => {
+  it('is added, twice where it is there twice, and named by what it is', () => {
+    const two = withPart(withPart(draft, { part: 'more', id: 'c' }), { part: 'more', id: 'c' });
+    expect(two.endPartIds).toEqual(['c', 'c']);
+    expect(partIds(two).slice(-2)).toEqual(['c', 'c']);
+    expect(stockOf(catalogue, 'more').map((s) => s.label)).toEqual([
+      'Ring, collar, 12 gr',
+      'Pin, pin, 6 gr, into 0.166 in',
+    ]);
+    expect(stepPart(two, catalogue, 'more', 1)).toBeNull();
+  });
+
+  it('is taken out one by one', async () => {
+    const changed = vi.fn();
+    show(<EndParts draft={{ ...draft, endPartIds: ['c', 'q'] }} catalogue={catalogue} onChange={changed} />);
+    await userEvent.click(screen.getByText('2 are in the arrow: take out'));
+    await userEvent.click(screen.getByLabelText('Take out Ring, collar, 12 gr'));
+    expect(changed).toHaveBeenCalledWith({ ...draft, endPartIds: ['q'] });
+    expect(withoutEnd({ ...draft, endPartIds: ['q'] }, 0).endPartIds).toBeUndefined();
   });
 });
 

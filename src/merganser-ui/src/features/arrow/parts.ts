@@ -2,13 +2,14 @@ import type { Schemas } from '../../api/client';
 import { tradeUnits, withUnit, type Units } from '../../units/units';
 
 export type Draft = Schemas['ArrowDraft'];
-export type PartName = 'nock' | 'vanes' | 'vaneCount' | 'wrap' | 'shaft' | 'length' | 'insert' | 'point' | 'glue';
+export type PartName =
+  'nock' | 'vanes' | 'vaneCount' | 'wrap' | 'shaft' | 'length' | 'insert' | 'point' | 'glue' | 'more';
 
 export interface Part {
   name: PartName;
   label: string;
   /** The draft's field that picks it, with the stock to pick from. */
-  field: 'shaftId' | 'insertId' | 'pointId' | 'nockId' | 'vaneId' | 'wrapId' | null;
+  field: 'shaftId' | 'insertId' | 'pointId' | 'nockId' | 'vaneId' | 'wrapId' | 'endPartIds' | null;
   optional: boolean;
 }
 
@@ -22,6 +23,7 @@ export const parts: Part[] = [
   { name: 'insert', label: 'Insert', field: 'insertId', optional: true },
   { name: 'point', label: 'Point', field: 'pointId', optional: false },
   { name: 'glue', label: 'Glue', field: null, optional: false },
+  { name: 'more', label: 'Pins, collars, weights', field: 'endPartIds', optional: true },
 ];
 
 /** A part that goes into an arrow. */
@@ -81,10 +83,27 @@ function linesOf(catalogue: Schemas['Catalogue'], name: PartName, units: Units):
       return catalogue.vanes.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)} each` }));
     case 'wrap':
       return catalogue.wraps.map((s) => ({ ...s, label: `${s.part.name}, ${mass(s.part.grains)}` }));
+    case 'more':
+      return catalogue.endParts.map((s) => ({
+        ...s,
+        label: `${s.part.name}, ${endWords[s.part.kind]}, ${mass(s.part.grains)}${into(s.part.diameter)}`,
+      }));
     default:
       return [];
   }
 }
+
+const endWords: Record<Schemas['EndPartKind'], string> = {
+  outsert: 'outsert',
+  collar: 'collar',
+  frontWeight: 'front weight',
+  pin: 'pin',
+  bushing: 'bushing',
+  nockCollar: 'nock collar',
+};
+
+/** The class of the catalogue that a part is picked from. */
+export const classOf = (name: PartName): string => (name === 'vanes' ? 'vane' : name === 'more' ? 'endPart' : name);
 
 /** The neighbour in the catalogue, or null at its end. */
 export function neighbour(stock: Stock[], id: string | null, step: 1 | -1): string | null {
@@ -113,9 +132,15 @@ export function steppedLength(text: string, step: 1 | -1): string | null {
 
 /** The parts of a draft by their ids. */
 export const partIds = (draft: Draft): string[] =>
-  [draft.shaftId, draft.insertId, draft.pointId, draft.nockId, draft.vaneId, draft.wrapId].filter((id): id is string =>
-    Boolean(id),
-  );
+  [
+    draft.shaftId,
+    draft.insertId,
+    draft.pointId,
+    draft.nockId,
+    draft.vaneId,
+    draft.wrapId,
+    ...(draft.endPartIds ?? []),
+  ].filter((id): id is string => Boolean(id));
 
 interface Held {
   id: string;
@@ -136,9 +161,18 @@ export const retiredIn = (catalogue: Schemas['Catalogue'], draft: Draft): string
     .filter((part) => part.retired && partIds(draft).includes(part.id))
     .map((part) => part.part.name);
 
-/** The draft with another part in it, or none; another insert or point is whole. */
-export const withPart = (draft: Draft, { part, id }: { part: PartName; id: string | null }): Draft => ({
-  ...draft,
-  ...(part === 'insert' ? { insertBroken: 0 } : part === 'point' ? { pointBroken: 0 } : {}),
-  [parts.find((p) => p.name === part)!.field!]: id,
-});
+/** The draft with another part in it, or none; another insert or point is whole. What stands at the ends is added. */
+export const withPart = (draft: Draft, { part, id }: { part: PartName; id: string | null }): Draft =>
+  part === 'more'
+    ? { ...draft, endPartIds: [...(draft.endPartIds ?? []), ...(id ? [id] : [])] }
+    : {
+        ...draft,
+        ...(part === 'insert' ? { insertBroken: 0 } : part === 'point' ? { pointBroken: 0 } : {}),
+        [parts.find((p) => p.name === part)!.field!]: id,
+      };
+
+/** The draft without one of the parts at its ends. */
+export const withoutEnd = (draft: Draft, at: number): Draft => {
+  const rest = (draft.endPartIds ?? []).filter((_, i) => i !== at);
+  return { ...draft, endPartIds: rest.length > 0 ? rest : undefined };
+};

@@ -36,6 +36,7 @@ const kinds: [Kind, string][] = [
   ['nock', 'Nocks'],
   ['vane', 'Vanes'],
   ['wrap', 'Wraps'],
+  ['endPart', 'Pins, collars, weights'],
 ];
 
 /** Every part that can be picked: find, add, edit, copy, retire, import, export. */

@@ -15,7 +15,7 @@ import { HeadsPane } from './HeadsPane';
 import { MatchPane } from './MatchPane';
 import { QuiverPane } from './QuiverPane';
 import { SpinPane } from './SpinPane';
-import { classesOf, copyOf, nameFor, sparesOf, StartDozen, type DozenForm } from './StartDozen';
+import { copyOf, nameFor, sparesOf, StartDozen, type DozenForm } from './StartDozen';
 import { TrayPane } from './TrayPane';
 import { useDozen } from './useDozen';
 import { useEntryUndo } from './useEntryUndo';
@@ -70,7 +70,7 @@ export default function DozenPage() {
           name: nameFor(first.typed.name, work.lines),
           arrows: '12',
           spares: {},
-          classes: classesOf(first.arrow),
+          classes: first.classes,
           vanesInSets: false,
         }
       : null);

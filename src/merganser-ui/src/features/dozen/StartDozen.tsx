@@ -15,18 +15,6 @@ export interface DozenForm {
   vanesInSets: boolean;
 }
 
-/** The classes that an arrow has. */
-export function classesOf(arrow: Schemas['Arrow']): string[] {
-  return [
-    'Shaft',
-    ...(arrow.insert ? ['Insert'] : []),
-    'Point',
-    'Nock',
-    ...(arrow.wrap ? ['Wrap'] : []),
-    ...(arrow.vane ? ['Vanes'] : []),
-  ];
-}
-
 type Line = Schemas['DozenLine'];
 
 /** A name that no other dozen has: several dozens are built to one arrow. */
@@ -43,7 +31,7 @@ export function copyOf(dozen: Schemas['DozenView'], lines: Line[], kept: Schemas
   const arrow = (kept.find((a) => a.kept!.typed.name === dozen.arrowName) ?? kept[0])?.kept;
   if (!arrow) return null;
   const { plan } = dozen;
-  const has = classesOf(arrow.arrow);
+  const has = arrow.classes;
   return {
     arrowVersionId: arrow.id,
     name: nameFor(dozen.name, lines),
@@ -71,7 +59,7 @@ interface Props {
 }
 
 export function StartDozen({ form, kept, lines, faults, onChange }: Props) {
-  const arrow = kept.find((a) => a.kept!.id === form.arrowVersionId)?.kept!.arrow;
+  const classes = kept.find((a) => a.kept!.id === form.arrowVersionId)?.kept!.classes ?? [];
   return (
     <div className={panes.tray}>
       <section aria-label="A new dozen">
@@ -85,7 +73,7 @@ export function StartDozen({ form, kept, lines, faults, onChange }: Props) {
             onChange({
               ...form,
               arrowVersionId,
-              classes: classesOf(picked.arrow),
+              classes: picked.classes,
               name: nameFor(picked.typed.name, lines),
             });
           }}
@@ -109,33 +97,32 @@ export function StartDozen({ form, kept, lines, faults, onChange }: Props) {
       </section>
       <section aria-label="What is weighed">
         <h2>What is weighed</h2>
-        {arrow &&
-          classesOf(arrow).map((name) => (
-            <div key={name} className={s.class}>
-              <Tick
-                checked={form.classes.includes(name)}
-                onChange={(wanted) =>
-                  onChange({
-                    ...form,
-                    classes: wanted
-                      ? classesOf(arrow).filter((c) => c === name || form.classes.includes(c))
-                      : form.classes.filter((c) => c !== name),
-                  })
-                }
-              >
-                {name}
-              </Tick>
-              {form.classes.includes(name) && (
-                <Field
-                  label={`Spare ${name.toLowerCase()}${name.endsWith('s') ? '' : 's'}`}
-                  name={`spare${name}`}
-                  value={form.spares[name] ?? ''}
-                  onChange={(spare) => onChange({ ...form, spares: { ...form.spares, [name]: spare } })}
-                  fault={faults[`spare${name}`]?.[0]}
-                />
-              )}
-            </div>
-          ))}
+        {classes.map((name) => (
+          <div key={name} className={s.class}>
+            <Tick
+              checked={form.classes.includes(name)}
+              onChange={(wanted) =>
+                onChange({
+                  ...form,
+                  classes: wanted
+                    ? classes.filter((c) => c === name || form.classes.includes(c))
+                    : form.classes.filter((c) => c !== name),
+                })
+              }
+            >
+              {name}
+            </Tick>
+            {form.classes.includes(name) && (
+              <Field
+                label={`Spare ${name.toLowerCase()}${name.endsWith('s') ? '' : 's'}`}
+                name={`spare${name}`}
+                value={form.spares[name] ?? ''}
+                onChange={(spare) => onChange({ ...form, spares: { ...form.spares, [name]: spare } })}
+                fault={faults[`spare${name}`]?.[0]}
+              />
+            )}
+          </div>
+        ))}
         <Tick checked={form.vanesInSets} onChange={(vanesInSets) => onChange({ ...form, vanesInSets })}>
           The vanes of one arrow together
         </Tick>
