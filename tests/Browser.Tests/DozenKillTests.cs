@@ -13,6 +13,7 @@ public class DozenKillTests
     private const string Island = "/api/bows/22222222-0000-4000-8000-000000000001";
 
     [Fact]
+    [Trait("Category", "Long")]
     public async Task A_power_cut_in_any_state_of_a_dozen_leaves_it_whole()
     {
         using var server = new AppServer(demo: true);
