@@ -120,6 +120,13 @@ public static class States
         new("shots", Paper, Advice, Press("Shots", "[data-testid=shots]", "Void", "[data-testid=reasons]")),
         new("log a move", Paper, Advice, Press("Log a move", "[data-testid=move-words]")),
         new("new paper", Paper, Advice, Press("New paper", "[aria-label='A new paper']")),
+        new("earlier papers", $"{Barebow}/paper?way=papers", "[data-testid=papers] a"),
+        new(
+            "an earlier paper",
+            $"{Barebow}/paper?way=papers",
+            "[data-testid=papers] a",
+            Press("accepted", "[data-past]")
+        ),
         new("past set", Paper, Advice, Press("Set 1", "[data-past]")),
         new("ladder", $"{Longbow}/paper?way=ladder", "[data-testid=ladder]"),
         new("learned response", Paper + "?way=learned", "[data-testid=learned] table"),

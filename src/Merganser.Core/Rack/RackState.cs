@@ -83,7 +83,15 @@ public sealed record RackArrow(string Name, int? Version);
 /// <param name="State">In a line.</param>
 /// <param name="NextStop">The stop.</param>
 /// <param name="NextWords">The button to it.</param>
-public sealed record RackState(Message State, string NextStop, Message NextWords)
+/// <param name="Urgency">How much it asks for a hand.</param>
+/// <param name="Open">What is due or asked for again, now or soon; null for nothing.</param>
+public sealed record RackState(
+    Message State,
+    string NextStop,
+    Message NextWords,
+    RackUrgency Urgency = RackUrgency.InWork,
+    Message? Open = null
+)
 {
     /// <summary>Reads how a bow stands.</summary>
     /// <param name="kind">The bow's kind.</param>
@@ -103,11 +111,24 @@ public sealed record RackState(Message State, string NextStop, Message NextWords
     {
         if (unsound is not null)
         {
-            return new RackState(new DoNotShootIt(unsound.Words), "bow?check=inspection", SessionSays.ToTheInspection);
+            return new RackState(
+                new DoNotShootIt(unsound.Words),
+                "bow?check=inspection",
+                SessionSays.ToTheInspection,
+                RackUrgency.Unsound
+            );
         }
 
         var next = Next(arrow, paper);
-        return After(kind, sheet, due) is { } also ? next with { State = new Sentences([next.State, also]) } : next;
+        var again = sheet.AskedAgain.Count > 0 || due.Any(d => d.Now);
+        return After(kind, sheet, due) is { } also
+            ? next with
+            {
+                State = new Sentences([next.State, also]),
+                Urgency = again ? RackUrgency.Due : next.Urgency,
+                Open = also,
+            }
+            : next;
     }
 
     private static RackState Next(RackArrow? arrow, TuningSession? paper)
@@ -141,8 +162,13 @@ public sealed record RackState(Message State, string NextStop, Message NextWords
                 "paper",
                 RackSays.GoOnWithThePaper
             ),
-            (_, true) => new RackState(new GroupsAccepted(reading), "groups", RackSays.LookAtTheGroups),
-            _ => new RackState(new PaperAccepted(reading), "paper", RackSays.LookAtThePaper),
+            (_, true) => new RackState(
+                new GroupsAccepted(reading),
+                "groups",
+                RackSays.LookAtTheGroups,
+                RackUrgency.Rests
+            ),
+            _ => new RackState(new PaperAccepted(reading), "paper", RackSays.LookAtThePaper, RackUrgency.Rests),
         };
     }
 

@@ -16,7 +16,13 @@ namespace Merganser.Web.Rack;
 /// <summary>A stop of the rule with its state in one or two words.</summary>
 public sealed record Stop(string Name, string State);
 
+/// <summary>Arrows of a dozen that are out of use.</summary>
+public sealed record ArrowsOut(int Out, int Of);
+
 /// <summary>A bow on the rack: what it is, how it stands, what is next; said in its own archer's units.</summary>
+/// <param name="Open">What is due or asked for again, now or soon; null for nothing.</param>
+/// <param name="ShotWellAt">When it was last marked as shooting well; null for never.</param>
+/// <param name="ArrowsOut">Of its newest dozen; null without a matched one.</param>
 public sealed record RackBow(
     string Id,
     string Name,
@@ -28,7 +34,12 @@ public sealed record RackBow(
     string NextStop,
     string NextWords,
     IReadOnlyList<Stop> Stops,
-    string? Unsound
+    string? Unsound,
+    RackUrgency Urgency,
+    string? Open,
+    StringGauge String,
+    DateTimeOffset? ShotWellAt,
+    ArrowsOut? ArrowsOut
 );
 
 /// <summary>The rack and the one next step; rows that cannot be read are named, the others stand as they are.</summary>
@@ -151,7 +162,7 @@ public sealed class RackDesk(
             setupDesk.Due(row, rows),
             row.Unsound
         );
-        var dozen = dozens.Newest(row.Id);
+        var dozen = dozens.Newest(row.Id) is { } newest ? dozenDesk.Of(newest) : null;
         (string Name, Message State)[] stops =
         [
             (
@@ -161,7 +172,7 @@ public sealed class RackDesk(
                     : new DoneOf(sheet.Done, sheet.Lines.Count)
             ),
             ("arrow", StateOf(arrow)),
-            ("dozen", dozen is null ? RackSays.NoneYet : DozenNext.Stands(dozenDesk.Of(dozen))),
+            ("dozen", dozen is null ? RackSays.NoneYet : DozenNext.Stands(dozen)),
             ("paper", StateOf(row.Id, paper, atTarget: false)),
             ("groups", StateOf(row.Id, paper, atTarget: true)),
             ("story", RackSays.NoneYet),
@@ -177,7 +188,12 @@ public sealed class RackDesk(
             state.NextStop,
             speaker.Say(state.NextWords),
             [.. stops.Select(s => new Stop(s.Name, speaker.Say(s.State)))],
-            row.Unsound is null ? null : speaker.Say(row.Unsound.Words)
+            row.Unsound is null ? null : speaker.Say(row.Unsound.Words),
+            state.Urgency,
+            state.Open is null ? null : speaker.Say(state.Open),
+            StringGauge.Of(rows.String, rows.CheckedAt),
+            rows.GoodStates.FirstOrDefault()?.MarkedAt,
+            dozen is { Tray.Count: > 0 } ? new ArrowsOut(dozen.Tray.Count(a => a.Retired), dozen.Tray.Count) : null
         );
         return (line, rows.DueChanges(archer.Practice, clock.GetUtcNow()));
     }

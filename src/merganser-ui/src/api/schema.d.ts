@@ -2167,6 +2167,13 @@ export interface components {
             /** @description The classes under which its pieces are weighed for a dozen. */
             classes: string[];
         };
+        /** @description Arrows of a dozen that are out of use. */
+        ArrowsOut: {
+            /** Format: int32 */
+            out: number;
+            /** Format: int32 */
+            of: number;
+        };
         /** @description The exact answer in words, what is in stock next to it, and the cautions that the arrow would be given. */
         AskAnswer: {
             /**
@@ -4696,7 +4703,22 @@ export interface components {
             nextWords: string;
             stops: components["schemas"]["Stop"][];
             unsound: null | string;
+            urgency: components["schemas"]["RackUrgency"];
+            /** @description What is due or asked for again, now or soon; null for nothing. */
+            open: null | string;
+            string: components["schemas"]["StringGauge"];
+            /**
+             * Format: date-time
+             * @description When it was last marked as shooting well; null for never.
+             */
+            shotWellAt: null | string;
+            arrowsOut: null | components["schemas"]["ArrowsOut"];
         };
+        /**
+         * @description How much a bow asks for a hand, the most first.
+         * @enum {unknown}
+         */
+        RackUrgency: "unsound" | "due" | "inWork" | "rests";
         /** @description The rack and the one next step; rows that cannot be read are named, the others stand as they are. */
         RackView: {
             bows: components["schemas"]["RackBow"][];
@@ -5752,6 +5774,28 @@ export interface components {
          * @enum {unknown}
          */
         StraightMiss: "moveTheSight" | "tuneSideways" | "tuneTheBow";
+        /** @description A bow's string as the rack draws it: how much of it was shot, and where it is looked at. */
+        StringGauge: {
+            /**
+             * Format: int32
+             * @description Shots on this string that were read.
+             */
+            shots: number;
+            /**
+             * Format: int32
+             * @description Shots at the gauge's other end: room beyond the shots and the last check, no claim of a life.
+             */
+            span: number;
+            /** @description Shots at which it is looked at, ascending; none for a pre-stretched string. */
+            checksAt: number[];
+            /**
+             * Format: int32
+             * @description The next of them that was not done; null for none.
+             */
+            nextCheck: null | number;
+            /** @description True once the next check's shots are shot. */
+            due: boolean;
+        };
         /** @description The plan for a string. */
         StringPlan: {
             /** @description Break-in or pre-stretched. */

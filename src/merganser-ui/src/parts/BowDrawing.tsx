@@ -1,4 +1,4 @@
-import { bowOutline, type BowKind } from '../drawing/bow';
+import { bowOutline, stringMarks, type BowKind, type StringShots } from '../drawing/bow';
 
 const words: Record<BowKind, string> = {
   compound: 'compound bow',
@@ -13,19 +13,24 @@ export function BowDrawing({
   hand,
   height,
   thin,
+  shots,
 }: {
   kind: BowKind;
   hand: 'right' | 'left';
   height: number;
   thin?: boolean;
+  /** The string is the gauge: dark as far as it was shot, crossed where it is looked at. */
+  shots?: StringShots;
 }) {
   const bow = bowOutline(kind);
+  const marks = shots && stringMarks(bow.straight, shots);
+  const { x, width } = shots ? bow.box : { x: 0, width: 100 };
   const k = thin ? 2 : 1;
   return (
     <svg
-      width={height / 2}
+      width={(height * width) / 200}
       height={height}
-      viewBox="0 0 100 200"
+      viewBox={`${hand === 'left' && shots ? 100 - x - width : x} 0 ${width} 200`}
       role="img"
       aria-label={`${hand === 'left' ? 'Left' : 'Right'}-handed ${words[kind]}, seen from the side`}
     >
@@ -37,6 +42,15 @@ export function BowDrawing({
       >
         <path d={bow.cables} stroke="var(--ink2)" strokeWidth={0.6 * k} />
         <path d={bow.string} strokeWidth={1 * k} />
+        {marks && <path d={marks.shot} strokeWidth={3.4} strokeLinecap="butt" />}
+        {marks?.checks.map((check) => (
+          <path
+            key={check.d}
+            d={check.d}
+            strokeWidth={check.due ? 3 : 1.6}
+            stroke={check.due ? 'var(--crest)' : undefined}
+          />
+        ))}
         <path d={bow.limbs} strokeWidth={3 * k} />
         <path d={bow.grip} strokeWidth={5 * k} stroke="var(--ink2)" />
         {kind === 'recurve' && <path d="M60 78 H92 M58 124 H70 V134" strokeWidth={1.5 * k} />}

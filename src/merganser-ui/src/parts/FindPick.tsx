@@ -49,6 +49,7 @@ export function FindPick({ label, name, value, choices, onChange, onFind, otherw
         onChange={(_, choice) => onChange(choice.value)}
         onInputChange={(_, text, reason) => reason === 'input' && onFind?.(text)}
         slotProps={{
+          popupIndicator: { className: s.open },
           paper: { elevation: 0, className: s.list },
           popper: { popperOptions: { strategy: 'fixed' } },
         }}

@@ -48,7 +48,9 @@ export function Foot({
   }, [guarded]);
   return (
     <footer className={classes(s.foot, trouble && s.trouble)} data-trouble={trouble || undefined}>
-      <span className={s.tag}>Next</span>
+      <span className={s.tag}>
+        <span>Next</span>
+      </span>
       <p className={s.say} aria-live="polite" data-testid="next">
         {sentence}
         {reason && <small>{reason}</small>}

@@ -26,9 +26,15 @@ const bow = (id: string, name: string, nextStop = 'paper') => ({
   hand: 'right',
   line: 'Compound, right-handed, 65.5 lb',
   state: `${name} stands so.`,
+  unsound: null as string | null,
   nextStop,
   nextWords: `Go on with ${name}`,
   stops,
+  urgency: 'inWork',
+  open: null,
+  string: { shots: 87, span: 400, checksAt: [100, 300], nextCheck: 100, due: false },
+  shotWellAt: null,
+  arrowsOut: null,
 });
 const rack = (bows: object[], archived: object[] = []) => ({
   unreadable: [],
@@ -86,6 +92,33 @@ describe('the rack', () => {
     await userEvent.type(await screen.findByLabelText('Find a bow or an archer'), 'dun');
     expect(screen.queryByText('A stands so.')).toBeNull();
     expect(screen.getByText('Dunlin stands so.')).toBeTruthy();
+  });
+
+  it('draws the string as its gauge and says what a look at a bow asks', async () => {
+    const well = { ...bow('b', 'Brindle'), shotWellAt: '2026-09-12T10:00:00Z', arrowsOut: { out: 2, of: 12 } };
+    answering({
+      '/api/rack': rack([
+        well,
+        { ...bow('t', 'Tall Osk'), string: { shots: 342, span: 400, checksAt: [100, 300], nextCheck: 300, due: true } },
+      ]),
+    });
+    show(<StartPage />);
+    await screen.findByText('Brindle');
+    const [first, second] = [...document.querySelectorAll('[data-bow]')];
+    expect(first!.textContent).toContain('87 shotsarrows out2 of 12last shot well12 Septstring checkin 13');
+    expect(second!.textContent).toContain('342 shotslast shot wellnot markedstring check300 is due');
+  });
+
+  it('is rows once it is long, what is due first, and shows those alone when asked', async () => {
+    const due = { ...bow('d', 'Due one'), urgency: 'due' };
+    const unsound = { ...bow('u', 'Cracked one'), urgency: 'unsound', unsound: 'cracked' };
+    answering({ '/api/rack': rack([...'ABCD'].map((n) => bow(n, n)).concat([due, unsound])) });
+    show(<StartPage />);
+    await screen.findByText('Due one');
+    const names = () => screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent);
+    expect(names()).toEqual(['Cracked one', 'Due one', 'A', 'B', 'C', 'D']);
+    await userEvent.click(screen.getByText('Due 2'));
+    expect(names()).toEqual(['Cracked one', 'Due one']);
   });
 
   it('names what was taken off it', async () => {

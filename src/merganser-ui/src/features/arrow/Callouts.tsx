@@ -28,6 +28,8 @@ interface Callout {
   left: number;
   top: number;
   line: number | null;
+  /** So much room it has, where the next one stands close by. */
+  room?: number;
 }
 
 /** Every part with its weight, as a list that Tab walks; on the wide bench each stands above what it names. */
@@ -48,7 +50,7 @@ export function Callouts({ arrow, masses, endGrains, x, y, chosen, onChoose }: P
       )}
       <ul className={x ? s.placed : s.list} data-testid="callouts" aria-label="Parts of the arrow">
         {rows.map((row) => (
-          <li key={row.part} style={x ? { left: row.left, top: row.top } : undefined}>
+          <li key={row.part} style={x ? { left: row.left, top: row.top, maxWidth: row.room } : undefined}>
             <ButtonBase
               className={s.callout}
               data-callout={row.part}
@@ -101,7 +103,16 @@ function calloutsOf(
       line: x(4.2),
     },
     { part: 'glue', label: 'Glue', name: 'at the vanes', ...weight('Glue'), left: x(4.2) + 6, top: 72, line: null },
-    { part: 'shaft', label: 'Shaft', name: shaft, ...weight('Shaft'), left: x(8.4) - 8, top: 4, line: x(8.6) },
+    {
+      part: 'shaft',
+      label: 'Shaft',
+      name: shaft,
+      ...weight('Shaft'),
+      left: x(8.4) - 8,
+      top: 4,
+      line: x(8.6),
+      room: x(13.5) - x(8.4),
+    },
     {
       part: 'length',
       label: 'Cut length',
@@ -123,17 +134,12 @@ function calloutsOf(
     { part: 'point', label: 'Point', name: arrow.point.name, ...weight('Point'), left: x(15.4), top: 72, line: null },
     {
       part: 'more',
-      label: 'Pins, collars, weights',
-      name: endsOf(arrow),
+      label: 'More parts',
+      name: String(arrow.endParts?.length ?? 'none'),
       ...show(endGrains, 'gr', 1, units),
-      left: x(20.4),
-      top: 72,
+      left: x(13.6),
+      top: 4,
       line: null,
     },
   ];
-}
-
-function endsOf(arrow: Schemas['Arrow']): string {
-  const [first, ...more] = arrow.endParts ?? [];
-  return first ? `${first.name}${more.length > 0 ? ` and ${more.length} more` : ''}` : 'none';
 }

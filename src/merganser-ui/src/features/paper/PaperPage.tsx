@@ -11,6 +11,8 @@ import { Plain } from '../../parts/Buttons';
 import { Empty } from '../../parts/Empty';
 import { Main, Page } from '../../parts/Page';
 import { classes } from '../../parts/classes';
+import { EarlierPapers } from './EarlierPapers';
+import { PastPaper } from './PastPaper';
 import { NocksPage } from './NocksPage';
 import { seenBeforeYouShoot } from './BeforeYouShoot';
 import { freshPlan, PaperPlan, type Plan } from './PaperPlan';
@@ -37,7 +39,9 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
     queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
   });
   const dozens = useDozens(bowId);
-  const way = useSearchParams()[0].get('way');
+  const search = useSearchParams()[0];
+  const way = search.get('way');
+  const past = search.get('paper');
   const [planning, setPlanning] = useState<Plan | null>(null);
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
   const paper = work.newest.data?.paper ?? undefined;
@@ -72,6 +76,23 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
       </Page>
     );
 
+  const here = `/bows/${bowId}/${at}`;
+  if (way === 'papers' || (past && past !== paper?.id))
+    return (
+      <Page>
+        <ShellHead at={at} bowId={bowId} title={past ? 'An earlier paper' : 'Papers and groups'} />
+        {past ? (
+          <PastPaper
+            paperId={past}
+            onList={() => void navigate(`${here}?way=papers`)}
+            onNewest={() => void navigate(here)}
+          />
+        ) : (
+          <EarlierPapers bowId={bowId} onBack={() => void navigate(here)} />
+        )}
+      </Page>
+    );
+
   if (paper && bow.data && !beginning)
     return (
       <Page>
@@ -83,10 +104,13 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
           work={work}
           arrows={arrows.data ?? []}
           firstWay={way === 'learned' || way === 'ladder' ? (way satisfies Way) : 'reading'}
-          goNocks={() => void navigate(`/bows/${bowId}/paper?way=nocks`)}
-          goSizes={() => void navigate(`/bows/${bowId}/groups?way=sizes`)}
+          go={{
+            start: () => void navigate('/'),
+            nocks: () => void navigate(`/bows/${bowId}/paper?way=nocks`),
+            sizes: () => void navigate(`/bows/${bowId}/groups?way=sizes`),
+            papers: () => void navigate(`${here}?way=papers`),
+          }}
           onNew={() => setPlanning(plan)}
-          goStart={() => void navigate('/')}
           goCheck={(kind) => void navigate(`/bows/${bowId}/bow?check=${kind}`)}
         />
       </Page>

@@ -40,14 +40,13 @@ interface Props {
   arrows: Schemas['ArrowRow'][];
   firstWay: Way;
   onNew: () => void;
-  goStart: () => void;
-  goNocks: () => void;
-  goSizes: () => void;
+  /** Where else one may go from it. */
+  go: Record<'start' | 'nocks' | 'sizes' | 'papers', () => void>;
   goCheck: (kind: string) => void;
 }
 
 /** A paper in work. */
-export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStart, goNocks, goSizes, goCheck }: Props) {
+export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, goCheck }: Props) {
   const last = paper.sets.at(-1)!;
   const [shownId, setShownId] = useState(last.id);
   const [way, setWayState] = useState<Way>(firstWay);
@@ -168,7 +167,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
     else if (action === 'walkOn') void newSet(stageOf(last));
     else if (action === 'walkAnew') void moveSight({ otherwise: true });
     else if (action === 'groups' && groups) void newSet(stageOf(groups));
-    else if (action === 'start') goStart();
+    else if (action === 'start') go.start();
     else if (action === 'rung') look('ladder');
     else if (action === 'card') window.open(`/api/bows/${paper.bowId}/card.pdf`, '_blank', 'noopener');
     else if (action?.startsWith('check:')) goCheck(action.slice(6));
@@ -200,7 +199,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, goStar
               shots={shown.shots.length}
               onLook={setWay}
               onMark={mark}
-              {...(isAtTarget(shown) ? { onSizes: goSizes } : { onNocks: goNocks })}
+              onPapers={go.papers}
+              {...(isAtTarget(shown) ? { onSizes: go.sizes } : { onNocks: go.nocks })}
             />
             {reopened && <OpenAgain />}
             {taking && (

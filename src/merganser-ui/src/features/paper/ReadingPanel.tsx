@@ -21,12 +21,14 @@ interface Props {
   onBack?: (set: ShotSet) => void;
   /** What stands beside the reading at a target. */
   atTarget?: ReactNode;
+  /** An earlier paper: none of its sets is in work. */
+  past?: boolean;
 }
 
 /** What the paper says, on what evidence, and the one move. */
-export function ReadingPanel({ paper, set, onBack, atTarget }: Props) {
+export function ReadingPanel({ paper, set, onBack, atTarget, past }: Props) {
   const { advice } = paper;
-  const current = set.id === paper.sets.at(-1)!.id;
+  const current = !past && set.id === paper.sets.at(-1)!.id;
   return (
     <Pane label="Reading">
       {set.purpose !== 'session' && <p className={w.label}>A control: {purposes[set.purpose]}, the bow left alone</p>}

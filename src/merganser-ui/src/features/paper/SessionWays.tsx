@@ -1,4 +1,6 @@
+import { Key } from '../../parts/Buttons';
 import { WayKey, Ways } from '../../parts/Ways';
+import s from './SessionWays.module.css';
 
 export type Way = 'reading' | 'shots' | 'move' | 'ladder' | 'learned';
 
@@ -11,28 +13,36 @@ interface Props {
   /** At a target. */
   onSizes?: () => void;
   onMark: () => void;
+  onPapers: () => void;
 }
 
-/** What can be looked at beside the sheet. */
-export function SessionWays({ way, shots, onLook, onNocks, onSizes, onMark }: Props) {
+/** What can be looked at beside the sheet, and apart from that what can be done. */
+export function SessionWays({ way, shots, onLook, onNocks, onSizes, onMark, onPapers }: Props) {
   return (
-    <Ways beside label="What to look at">
-      {(
-        [
-          ['reading', 'Reading'],
-          ['shots', `Shots, ${shots}`],
-          ['move', 'Log a move'],
-          ['ladder', 'Ladder'],
-          ['learned', 'Learned'],
-        ] as const
-      ).map(([name, label]) => (
-        <WayKey key={name} aria-pressed={way === name} onClick={() => onLook(name)}>
-          {label}
-        </WayKey>
-      ))}
-      {onNocks && <WayKey onClick={onNocks}>Nocks</WayKey>}
-      {onSizes && <WayKey onClick={onSizes}>Sizes</WayKey>}
-      <WayKey onClick={onMark}>Mark a shot</WayKey>
-    </Ways>
+    <div className={s.head}>
+      <Ways beside label="What to look at">
+        {(
+          [
+            ['reading', 'Reading'],
+            ['shots', `Shots, ${shots}`],
+            ['ladder', 'Ladder'],
+            ['learned', 'Learned'],
+          ] as const
+        ).map(([name, label]) => (
+          <WayKey key={name} aria-pressed={way === name} onClick={() => onLook(name)}>
+            {label}
+          </WayKey>
+        ))}
+        {onNocks && <WayKey onClick={onNocks}>Nocks</WayKey>}
+        {onSizes && <WayKey onClick={onSizes}>Sizes</WayKey>}
+        <WayKey onClick={onPapers}>Earlier</WayKey>
+      </Ways>
+      <div className={s.acts}>
+        <Key onClick={onMark}>Mark a shot</Key>
+        <Key aria-pressed={way === 'move'} onClick={() => onLook(way === 'move' ? 'reading' : 'move')}>
+          Log a move
+        </Key>
+      </div>
+    </div>
   );
 }

@@ -17,7 +17,8 @@ interface Props {
   set: ShotSet;
   /** What stands beneath the shots. */
   after?: ReactNode;
-  onMark: (shot: Shot, reason: string | null, doubtful?: boolean) => void;
+  /** Left out where they can only be looked at. */
+  onMark?: (shot: Shot, reason: string | null, doubtful?: boolean) => void;
 }
 
 /** Every shot of the set; a void one keeps its place and its reason, a doubted one counts for less. */
@@ -50,10 +51,13 @@ export function ShotsPanel({ set, after, onMark }: Props) {
             told={toldBy(set, shot).find((t) => t.chosen)?.words}
             open={open === shot.id}
             onOpen={() => setOpen(open === shot.id ? null : shot.id)}
-            onMark={(reason, doubtful) => {
-              onMark(shot, reason, doubtful);
-              setOpen(null);
-            }}
+            onMark={
+              onMark &&
+              ((reason, doubtful) => {
+                onMark(shot, reason, doubtful);
+                setOpen(null);
+              })
+            }
           />
         ))}
       </ol>
@@ -74,7 +78,7 @@ function ShotLine({
   told: string | undefined;
   open: boolean;
   onOpen: () => void;
-  onMark: (reason: string | null, doubtful?: boolean) => void;
+  onMark?: (reason: string | null, doubtful?: boolean) => void;
 }) {
   const [own, setOwn] = useState('');
   const isVoid = shot.voidReason !== null;
@@ -100,21 +104,23 @@ function ShotLine({
         {shot.doubtful && <small> doubted: counts for less</small>}
         {isVoid && <small> void: {shot.voidReason}</small>}
       </span>
-      <span className={l.row}>
-        {isVoid || shot.doubtful ? (
-          <Plain onClick={() => onMark(null)}>{isVoid ? 'Count it again' : 'No doubt'}</Plain>
-        ) : (
-          <Plain onClick={() => onMark(null, true)} aria-label={`Doubt shot ${shot.number}`}>
-            Doubt
-          </Plain>
-        )}
-        {!isVoid && (
-          <Plain onClick={onOpen} aria-expanded={open}>
-            Void
-          </Plain>
-        )}
-      </span>
-      {open && !isVoid && (
+      {onMark && (
+        <span className={l.row}>
+          {isVoid || shot.doubtful ? (
+            <Plain onClick={() => onMark(null)}>{isVoid ? 'Count it again' : 'No doubt'}</Plain>
+          ) : (
+            <Plain onClick={() => onMark(null, true)} aria-label={`Doubt shot ${shot.number}`}>
+              Doubt
+            </Plain>
+          )}
+          {!isVoid && (
+            <Plain onClick={onOpen} aria-expanded={open}>
+              Void
+            </Plain>
+          )}
+        </span>
+      )}
+      {onMark && open && !isVoid && (
         <div className={classes(l.row, s.reasons)} data-testid="reasons" data-owns-keys>
           {reasons.map((reason) => (
             <Key key={reason} onClick={() => onMark(reason)}>

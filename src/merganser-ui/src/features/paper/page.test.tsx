@@ -24,6 +24,45 @@ describe('the paper', () => {
     expect((await screen.findByTestId('words')).textContent).toBe('Tail right 0.50 in.');
   });
 
+  it('opens an earlier paper as it was, to look at and not to work on', async () => {
+    const before = paper({
+      id: 'old',
+      startedAt: '2026-09-12T10:00:00Z',
+      arrowName: 'Light',
+      sets: [set(1), set(2)],
+      advice: { ...paper().advice, ghosts: [{ right: 0.1, up: 0, ellipse: null }] },
+    });
+    const line = {
+      id: 'old',
+      startedAt: '2026-09-12T10:00:00Z',
+      acceptedAt: null,
+      kind: 'tune',
+      arrowName: 'Light',
+      arrowVersion: 1,
+      sets: 2,
+      shots: 1,
+    };
+    open([paper()], { '/api/papers/old': before, '/api/bows/b/papers': { papers: [line], earlier: null } });
+    await userEvent.click(await screen.findByText('Earlier'));
+    await userEvent.click(await screen.findByText('2 sets, 1 shot'));
+    expect(await screen.findByText(/This is the paper of 12 Sept 2026, with Light/)).toBeTruthy();
+    await userEvent.click(screen.getByText(/^Shots, /));
+    expect(screen.getByTestId('shots')).toBeTruthy();
+    expect(screen.queryByText('Void')).toBeNull();
+    expect(screen.queryByText('I accept this')).toBeNull();
+    await userEvent.click(screen.getByTestId('go'));
+    expect((await screen.findAllByText('I accept this')).length).toBeGreaterThan(0);
+  });
+
+  it('says so when an earlier paper is not on record', async () => {
+    open(
+      [paper()],
+      { '/api/papers/gone': () => refusing({}, 'There is no such paper.', 404) },
+      '/bows/b/paper?paper=gone',
+    );
+    expect(await screen.findByText('This paper is not on record.')).toBeTruthy();
+  });
+
   it('keeps a plan that is refused, with the fault beside its field', async () => {
     open([], {
       '/api/papers': () => refusing({ distance: ['Allowed is 1 to 100 yd.'] }, 'One entry needs another look.'),

@@ -1,16 +1,20 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ShellHead } from '../../shell/ShellHead';
-import { BowDrawing } from '../../parts/BowDrawing';
 import { Foot } from '../../shell/Foot';
 import { useRack } from '../../api/queries';
 import { Key } from '../../parts/Buttons';
 import { Note } from '../../parts/Note';
+import { HungBow } from './HungBow';
+import { RackRows } from './RackRows';
 import { Main, Page } from '../../parts/Page';
 import { FindLine } from '../../parts/TextLine';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
 import s from './StartPage.module.css';
+
+/** More than so many bows hang as rows. */
+const MOST_HUNG = 5;
 
 /** The rack: every bow with its state and its next step. */
 export function StartPage() {
@@ -33,7 +37,9 @@ export function StartPage() {
           <h1>The rack</h1>
           <p className={w.muted}>
             {rack.data &&
-              (bows.length === 0 ? 'No bow hangs here yet.' : 'Each bow with how it stands and what is next.')}
+              (bows.length === 0
+                ? 'No bow hangs here yet.'
+                : 'The string is the gauge: dark part shot, a cross where a check falls.')}
           </p>
           {bows.length > 3 && (
             <FindLine
@@ -46,32 +52,19 @@ export function StartPage() {
           )}
         </div>
         <div className={s.bar} aria-hidden="true" />
-        <ul className={s.rack} data-testid="rack">
-          {shown.map((bow) => (
-            <li key={bow.id}>
-              <div className={s.peg}>
-                <BowDrawing kind={bow.kind} hand={bow.hand} height={360} />
-              </div>
-              <h2>{bow.name}</h2>
-              <p className={w.muted}>
-                {bow.line}
-                <br />
-                {bow.archerName}
-              </p>
-              {bow.unsound ? (
-                <Note className={s.state}>{bow.state}</Note>
-              ) : (
-                <p className={s.state} data-testid="state">
-                  {bow.state}
-                </p>
-              )}
-              <Key className={s.next} onClick={() => void navigate(`/bows/${bow.id}/${bow.nextStop}`)}>
-                {bow.nextWords}
-              </Key>
-            </li>
-          ))}
-          {rack.data && <EmptyPeg onEnter={() => void navigate('/bows/new')} />}
-        </ul>
+        {bows.length > MOST_HUNG ? (
+          <RackRows bows={bows} shown={shown} onGo={(bow) => void navigate(`/bows/${bow.id}/${bow.nextStop}`)} />
+        ) : (
+          <ul className={s.rack} data-testid="rack" aria-label="Bows">
+            {shown.map((bow) => (
+              <HungBow key={bow.id} bow={bow} onGo={() => void navigate(`/bows/${bow.id}/${bow.nextStop}`)} />
+            ))}
+            {rack.data && bows.length < MOST_HUNG && <EmptyPeg onEnter={() => void navigate('/bows/new')} />}
+          </ul>
+        )}
+        {rack.data && bows.length > 0 && shown.length === 0 && (
+          <p className={s.none}>No bow and no archer is called so. {bows.length} hang here.</p>
+        )}
         {rack.data?.unreadable.map((line) => (
           <Note key={line} word="Not read.">
             {line}
@@ -112,7 +105,7 @@ export function StartPage() {
 
 function EmptyPeg({ onEnter }: { onEnter: () => void }) {
   return (
-    <li>
+    <li className={s.empty}>
       <div className={s.peg}>
         <svg width="180" height="360" viewBox="0 0 100 200" role="img" aria-label="An empty peg">
           <path
