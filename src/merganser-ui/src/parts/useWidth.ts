@@ -18,7 +18,7 @@ export function useWidth<T extends HTMLElement>(fallback: number) {
 }
 
 /** Width and height in which a drawing stands. */
-export function useSize<T extends HTMLElement>(width: number, height: number) {
+export function useSize<T extends Element>(width: number, height: number) {
   const ref = useRef<T>(null);
   const [size, setSize] = useState({ width, height });
   useLayoutEffect(() => {

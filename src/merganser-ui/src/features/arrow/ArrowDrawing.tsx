@@ -86,7 +86,7 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
             <text x={bal + 16} y={y + 49}>
               balances at <tspan fontWeight="640">{inches(balancePoint)}</tspan>
             </text>
-            <text x={rest - 10} y={y - 13} textAnchor="end">
+            <text x={rest - 10} y={y - 9} textAnchor="end">
               rest at full draw, <tspan fontWeight="640">{inches(toSpare)}</tspan> to spare
             </text>
           </g>

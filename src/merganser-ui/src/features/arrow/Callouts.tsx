@@ -28,8 +28,6 @@ interface Callout {
   left: number;
   top: number;
   line: number | null;
-  /** So much room it has, where the next one stands close by. */
-  room?: number;
 }
 
 /** Every part with its weight, as a list that Tab walks; on the wide bench each stands above what it names. */
@@ -50,7 +48,7 @@ export function Callouts({ arrow, masses, endGrains, x, y, chosen, onChoose }: P
       )}
       <ul className={x ? s.placed : s.list} data-testid="callouts" aria-label="Parts of the arrow">
         {rows.map((row) => (
-          <li key={row.part} style={x ? { left: row.left, top: row.top, maxWidth: row.room } : undefined}>
+          <li key={row.part} style={x ? { left: row.left, top: row.top } : undefined}>
             <ButtonBase
               className={s.callout}
               data-callout={row.part}
@@ -111,7 +109,6 @@ function calloutsOf(
       left: x(8.4) - 8,
       top: 4,
       line: x(8.6),
-      room: x(13.5) - x(8.4),
     },
     {
       part: 'length',
@@ -135,10 +132,10 @@ function calloutsOf(
     {
       part: 'more',
       label: 'More parts',
-      name: String(arrow.endParts?.length ?? 'none'),
+      name: arrow.endParts ? String(arrow.endParts.length) : '',
       ...show(endGrains, 'gr', 1, units),
-      left: x(13.6),
-      top: 4,
+      left: x(22.5),
+      top: 72,
       line: null,
     },
   ];

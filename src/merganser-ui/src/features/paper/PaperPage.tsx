@@ -11,6 +11,7 @@ import { Plain } from '../../parts/Buttons';
 import { Empty } from '../../parts/Empty';
 import { Main, Page } from '../../parts/Page';
 import { classes } from '../../parts/classes';
+import { useSize } from '../../parts/useWidth';
 import { EarlierPapers } from './EarlierPapers';
 import { PastPaper } from './PastPaper';
 import { NocksPage } from './NocksPage';
@@ -129,18 +130,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
     <Page>
       <ShellHead at={stop} bowId={bowId} />
       <Main className={s.page}>
-        <svg
-          className={classes(sheet.sheet, sheet.alone)}
-          viewBox="0 0 620 530"
-          role="img"
-          aria-label={plan.stages[0]!.atTarget ? 'A target without a hit' : 'A blank sheet of paper'}
-        >
-          {plan.stages[0]!.atTarget ? (
-            <TargetFace width={620} height={530} cx={310} cy={265} px={32} half={8} />
-          ) : (
-            <SheetGrid width={620} height={530} cx={310} cy={265} px={96} />
-          )}
-        </svg>
+        <Blank atTarget={plan.stages[0]!.atTarget ?? false} />
         {!loading && kept.length > 0 && (
           <PaperPlan
             plan={plan}
@@ -198,5 +188,26 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
         />
       )}
     </Page>
+  );
+}
+
+/** Nothing is shot yet: a blank sheet, or a target without a hit, in the room that there is. */
+function Blank({ atTarget }: { atTarget: boolean }) {
+  const { ref, width, height } = useSize<SVGSVGElement>(620, 530);
+  const place = { width, height, cx: width / 2, cy: height / 2 };
+  return (
+    <svg
+      ref={ref}
+      className={classes(sheet.sheet, sheet.alone)}
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={atTarget ? 'A target without a hit' : 'A blank sheet of paper'}
+    >
+      {atTarget ? (
+        <TargetFace {...place} px={Math.min(width, height) / 18} half={8} />
+      ) : (
+        <SheetGrid {...place} px={96} />
+      )}
+    </svg>
   );
 }
