@@ -70,6 +70,7 @@ public class AdviceSessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Yokes_answer_an_inch_to_the_left_and_sooner_on_the_second_visit()
     {
         using var screen = new Screen(demo: true);

@@ -7,6 +7,7 @@ namespace Merganser.Browser.Tests;
 public class DozenTests
 {
     [Fact]
+    [Trait("Category", "Long")]
     public void Twelve_shafts_from_the_scale_then_a_match_and_a_tick()
     {
         using var screen = new Screen(demo: true);

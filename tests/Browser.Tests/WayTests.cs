@@ -10,6 +10,7 @@ namespace Merganser.Browser.Tests;
 public class WayTests
 {
     [Fact]
+    [Trait("Category", "Long")]
     public void Two_grips_are_marked_in_turn_by_arrow_keys_and_the_tighter_one_is_kept()
     {
         using var screen = new Screen(demo: true);
