@@ -37,6 +37,13 @@ public sealed record Arrow(
     /// <summary>Most parts at its ends besides insert, point and nock.</summary>
     public const int MostEndParts = 8;
 
+    /// <summary>What stands at its ends besides; none where there is no list.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<EndPart> AtEnds => EndParts ?? [];
+
+    /// <summary>The centre of a part at one of its ends, inches from the nock throat.</summary>
+    public double CentreOf(EndPart part) => (part.InFront ? CutLength : Nock.TubeStart) + part.CentreAhead;
+
     /// <summary>True when a length or a mass is not known but a band.</summary>
     [JsonIgnore]
     public bool IsBanded => CutLengthBand > 0 || MassBand > 0;
@@ -70,8 +77,7 @@ public sealed record Arrow(
     public double ShaftGrains => Shaft.GrainsPerInchInUse * TubeLength;
 
     /// <summary>Everything at the front end: insert, point and what else stands there, grains.</summary>
-    public double FrontGrains =>
-        (Insert?.Weight ?? 0) + Point.Weight + (EndParts ?? []).Where(p => p.InFront).Sum(p => p.Weight);
+    public double FrontGrains => (Insert?.Weight ?? 0) + Point.Weight + AtEnds.Where(p => p.InFront).Sum(p => p.Weight);
 
     /// <summary>Every mass with its place, by each component's own centre rule.</summary>
     public IReadOnlyList<PlacedMass> Masses()
@@ -83,9 +89,9 @@ public sealed record Arrow(
         Add("Wrap", Wrap?.Weight ?? 0, Nock.TubeStart + ((Wrap?.Length ?? 0) / 2));
         Add("Vanes", (Vane?.Weight ?? 0) * VaneCount, VaneFront - ((Vane?.Length ?? 0) / 2));
         Add("Glue", Glue, VaneFront - ((Vane?.Length ?? 0) / 2));
-        foreach (var (name, part) in EndPart.NamesOf(EndParts ?? []).Zip(EndParts ?? []))
+        foreach (var (name, part) in EndPart.NamesOf(AtEnds).Zip(AtEnds))
         {
-            Add(name, part.Weight, (part.InFront ? CutLength : Nock.TubeStart) + part.CentreAhead);
+            Add(name, part.Weight, CentreOf(part));
         }
 
         return masses;

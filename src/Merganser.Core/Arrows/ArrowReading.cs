@@ -96,7 +96,7 @@ public sealed record ArrowReading(
             cautions,
             places,
             arrow.Masses(),
-            (arrow.EndParts ?? []).Sum(p => p.Weight),
+            arrow.AtEnds.Sum(p => p.Weight),
             ArrowNext.Of(numbers, cautions)
         );
     }

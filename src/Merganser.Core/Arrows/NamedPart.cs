@@ -33,8 +33,8 @@ public sealed record NamedPart(ArrowPart Part, Message Words)
         ];
 
     private static Message Ends(Arrow arrow, bool inFront) =>
-        (arrow.EndParts ?? [])
-            .Where(p => p.InFront == inFront)
+        arrow
+            .AtEnds.Where(p => p.InFront == inFront)
             .Select(Message (p) => new InStock(p.Name, Measure.Grains(p.Weight)))
             .DefaultIfEmpty(ArrowSays.None)
             .Aggregate((first, next) => new AndAlso(first, next));

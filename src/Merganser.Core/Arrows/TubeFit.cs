@@ -76,8 +76,8 @@ public static class TubeFit
         [
             (ArrowPart.Insert, arrow.Insert),
             (ArrowPart.Point, arrow.Point),
-            (ArrowPart.Nock, (arrow.EndParts ?? []).Any(p => p.HoldsNock) ? null : arrow.Nock),
-            .. (arrow.EndParts ?? []).Select(p => (p.InFront ? ArrowPart.Front : ArrowPart.Rear, (IComponent?)p)),
+            (ArrowPart.Nock, arrow.AtEnds.Any(p => p.HoldsNock) ? null : arrow.Nock),
+            .. arrow.AtEnds.Select(p => (p.InFront ? ArrowPart.Front : ArrowPart.Rear, (IComponent?)p)),
         ];
         foreach (var (part, of) in inside)
         {

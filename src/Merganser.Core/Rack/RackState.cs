@@ -84,13 +84,11 @@ public sealed record RackArrow(string Name, int? Version);
 /// <param name="NextStop">The stop.</param>
 /// <param name="NextWords">The button to it.</param>
 /// <param name="Urgency">How much it asks for a hand.</param>
-/// <param name="Open">What is due or asked for again, now or soon; null for nothing.</param>
 public sealed record RackState(
     Message State,
     string NextStop,
     Message NextWords,
-    RackUrgency Urgency = RackUrgency.InWork,
-    Message? Open = null
+    RackUrgency Urgency = RackUrgency.InWork
 )
 {
     /// <summary>Reads how a bow stands.</summary>
@@ -126,7 +124,6 @@ public sealed record RackState(
             {
                 State = new Sentences([next.State, also]),
                 Urgency = again ? RackUrgency.Due : next.Urgency,
-                Open = also,
             }
             : next;
     }

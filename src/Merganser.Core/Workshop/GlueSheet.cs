@@ -37,7 +37,7 @@ public sealed record GlueSheet(Joint Joint, string Glue, double? HandlingMinutes
     /// <summary>The joints of an arrow, from front to rear; a press-in nock has none.</summary>
     public static IReadOnlyList<Joint> Of(Arrow arrow)
     {
-        var ends = arrow.EndParts ?? [];
+        var ends = arrow.AtEnds;
         return
         [
             .. new (Joint Joint, bool Glued)[]

@@ -75,7 +75,7 @@ public sealed record ShoppingList(IReadOnlyList<ShoppingLine> Lines, double Cost
             ComponentClass.EndPart =>
             [
                 .. EndPart
-                    .NamesOf(arrow.EndParts ?? [])
+                    .NamesOf(arrow.AtEnds)
                     .Zip(typed.EndPartIds ?? [])
                     .Where(p => p.Second == row.Id)
                     .Select(p => p.First),

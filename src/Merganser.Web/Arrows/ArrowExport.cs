@@ -173,9 +173,9 @@ public sealed class ArrowExport(
         var tip = end + Math.Max(0.3, arrow.Point.Length);
         var path =
             $"M{N(start)} {N(-r)}H{N(end)}V{N(r)}H{N(start)}zM{N(start)} {N(-r)}H-0.15V{N(-r / 3)}H0.1V{N(r / 3)}H-0.15V{N(r)}H{N(start)}M{N(end)} {N(-r)}L{N(tip)} 0L{N(end)} {N(r)}";
-        foreach (var part in arrow.EndParts ?? [])
+        foreach (var part in arrow.AtEnds)
         {
-            var centre = (part.InFront ? end : start) + part.CentreAhead;
+            var centre = arrow.CentreOf(part);
             var (from, to) = (N(centre - (part.Length / 2)), N(centre + (part.Length / 2)));
             var half = part.GoesOver ? 1.2 * r : 0.6 * r;
             path += $"M{from} {N(-half)}H{to}V{N(half)}H{from}z";

@@ -20,7 +20,6 @@ public sealed record Stop(string Name, string State);
 public sealed record ArrowsOut(int Out, int Of);
 
 /// <summary>A bow on the rack: what it is, how it stands, what is next; said in its own archer's units.</summary>
-/// <param name="Open">What is due or asked for again, now or soon; null for nothing.</param>
 /// <param name="ShotWellAt">When it was last marked as shooting well; null for never.</param>
 /// <param name="ArrowsOut">Of its newest dozen; null without a matched one.</param>
 public sealed record RackBow(
@@ -36,7 +35,6 @@ public sealed record RackBow(
     IReadOnlyList<Stop> Stops,
     string? Unsound,
     RackUrgency Urgency,
-    string? Open,
     StringGauge String,
     DateTimeOffset? ShotWellAt,
     ArrowsOut? ArrowsOut
@@ -190,7 +188,6 @@ public sealed class RackDesk(
             [.. stops.Select(s => new Stop(s.Name, speaker.Say(s.State)))],
             row.Unsound is null ? null : speaker.Say(row.Unsound.Words),
             state.Urgency,
-            state.Open is null ? null : speaker.Say(state.Open),
             StringGauge.Of(rows.String, rows.CheckedAt),
             rows.GoodStates.FirstOrDefault()?.MarkedAt,
             dozen is { Tray.Count: > 0 } ? new ArrowsOut(dozen.Tray.Count(a => a.Retired), dozen.Tray.Count) : null

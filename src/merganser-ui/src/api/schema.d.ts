@@ -4704,8 +4704,6 @@ export interface components {
             stops: components["schemas"]["Stop"][];
             unsound: null | string;
             urgency: components["schemas"]["RackUrgency"];
-            /** @description What is due or asked for again, now or soon; null for nothing. */
-            open: null | string;
             string: components["schemas"]["StringGauge"];
             /**
              * Format: date-time

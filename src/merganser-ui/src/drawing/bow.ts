@@ -64,18 +64,23 @@ export interface StringShots {
   /** Shots at the far end. */
   span: number;
   checksAt: number[];
-  /** The next check; it is due once its shots are shot. */
+  /** The next check, and whether it is due. */
   nextCheck?: number | null;
+  due: boolean;
 }
+
+/** Where it is looked at, and whether it is time. */
+export const checksOf = ({ checksAt, nextCheck, due }: StringShots) =>
+  checksAt.map((at) => ({ at, due: due && at === nextCheck }));
 
 /** How far down the gauge so many shots are, 0 to 1. */
 export const along = (shots: number, span: number) => Math.min(1, Math.max(0, shots / span));
 
 /** The part of the string that was shot, and a cross for each check. */
-export function stringMarks({ x, top, bottom }: StringLine, { shots, span, checksAt, nextCheck }: StringShots) {
-  const y = (at: number) => Math.round((top + (bottom - top) * along(at, span)) * 10) / 10;
+export function stringMarks({ x, top, bottom }: StringLine, string: StringShots) {
+  const y = (at: number) => Math.round((top + (bottom - top) * along(at, string.span)) * 10) / 10;
   return {
-    shot: `M${x} ${top}V${y(shots)}`,
-    checks: checksAt.map((at) => ({ d: `M${x - 7} ${y(at)}H${x + 3}`, due: at === nextCheck && shots >= at })),
+    shot: `M${x} ${top}V${y(string.shots)}`,
+    checks: checksOf(string).map(({ at, due }) => ({ d: `M${x - 7} ${y(at)}H${x + 3}`, due })),
   };
 }

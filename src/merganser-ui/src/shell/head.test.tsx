@@ -31,7 +31,6 @@ const bow = (id: string, name: string, nextStop = 'paper') => ({
   nextWords: `Go on with ${name}`,
   stops,
   urgency: 'inWork',
-  open: null,
   string: { shots: 87, span: 400, checksAt: [100, 300], nextCheck: 100, due: false },
   shotWellAt: null,
   arrowsOut: null,

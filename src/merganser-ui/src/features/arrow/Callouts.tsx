@@ -101,15 +101,7 @@ function calloutsOf(
       line: x(4.2),
     },
     { part: 'glue', label: 'Glue', name: 'at the vanes', ...weight('Glue'), left: x(4.2) + 6, top: 72, line: null },
-    {
-      part: 'shaft',
-      label: 'Shaft',
-      name: shaft,
-      ...weight('Shaft'),
-      left: x(8.4) - 8,
-      top: 4,
-      line: x(8.6),
-    },
+    { part: 'shaft', label: 'Shaft', name: shaft, ...weight('Shaft'), left: x(8.4) - 8, top: 4, line: x(8.6) },
     {
       part: 'length',
       label: 'Cut length',

@@ -4,7 +4,7 @@ import { BowDrawing } from '../../parts/BowDrawing';
 import { Key } from '../../parts/Buttons';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { classes } from '../../parts/classes';
-import { along } from '../../drawing/bow';
+import { along, checksOf } from '../../drawing/bow';
 import { shortDay } from '../../units/days';
 import { BowState } from './HungBow';
 import w from '../../parts/words.module.css';
@@ -62,7 +62,7 @@ export function RackRows({ bows, shown, onGo }: { bows: Bow[]; shown: Bow[]; onG
           </li>
         ))}
       </ul>
-      {rows.length === 0 && <p className={s.none}>No bow is so.</p>}
+      {rows.length === 0 && shown.length > 0 && <p className={s.none}>No bow is so.</p>}
     </>
   );
 }
@@ -76,13 +76,8 @@ function Gauge({ string }: { string: Schemas['StringGauge'] }) {
     <svg width={WIDE} height="20" viewBox={`0 0 ${WIDE} 20`} aria-hidden="true">
       <path d={`M4 10H${WIDE - 4}`} stroke="var(--ink2)" />
       <path d={`M4 10H${x(string.shots)}`} stroke="var(--ink)" strokeWidth="5" />
-      {string.checksAt.map((at) => (
-        <path
-          key={at}
-          d={`M${x(at)} 2V18`}
-          stroke={string.due && at === string.nextCheck ? 'var(--crest)' : 'var(--ink)'}
-          strokeWidth={string.due && at === string.nextCheck ? 4 : 2}
-        />
+      {checksOf(string).map(({ at, due }) => (
+        <path key={at} d={`M${x(at)} 2V18`} stroke={due ? 'var(--crest)' : 'var(--ink)'} strokeWidth={due ? 4 : 2} />
       ))}
     </svg>
   );

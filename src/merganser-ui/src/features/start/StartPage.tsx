@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
+import type { Schemas } from '../../api/client';
 import { useRack } from '../../api/queries';
 import { Key } from '../../parts/Buttons';
 import { Note } from '../../parts/Note';
@@ -29,6 +30,7 @@ export function StartPage() {
     const first = bows.find((b) => b.nextStop === action) ?? bows[0];
     void navigate(action === 'newBow' || !first ? '/bows/new' : `/bows/${first.id}/${action}`);
   };
+  const open = (bow: Schemas['RackBow']) => void navigate(`/bows/${bow.id}/${bow.nextStop}`);
   return (
     <Page>
       <ShellHead at="start" bowId={bows.length === 1 ? bows[0]!.id : undefined} />
@@ -53,11 +55,11 @@ export function StartPage() {
         </div>
         <div className={s.bar} aria-hidden="true" />
         {bows.length > MOST_HUNG ? (
-          <RackRows bows={bows} shown={shown} onGo={(bow) => void navigate(`/bows/${bow.id}/${bow.nextStop}`)} />
+          <RackRows bows={bows} shown={shown} onGo={open} />
         ) : (
           <ul className={s.rack} data-testid="rack" aria-label="Bows">
             {shown.map((bow) => (
-              <HungBow key={bow.id} bow={bow} onGo={() => void navigate(`/bows/${bow.id}/${bow.nextStop}`)} />
+              <HungBow key={bow.id} bow={bow} onGo={() => open(bow)} />
             ))}
             {rack.data && bows.length < MOST_HUNG && <EmptyPeg onEnter={() => void navigate('/bows/new')} />}
           </ul>
