@@ -13,6 +13,7 @@ var benches = new (string Name, string What, Func<Task> Run)[]
     ("ways", "two ways compared: false alarms over repeated looks, and power", WaysWorld.Run),
     ("growth", "what a request costs after 1,000, 20,000 and 200,000 shots", Growth.Run),
     ("typing", "typing to painted figure in Chromium", Typing.Run),
+    ("hand", "first paint, echo of a key, figures and stops in Chromium, at full speed and slowed down", HandSpeed.Run),
 };
 var wanted = args.Where(a => !a.StartsWith('-')).ToArray();
 if (wanted.FirstOrDefault(w => benches.All(b => b.Name != w)) is { } unknown)

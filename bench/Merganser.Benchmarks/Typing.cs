@@ -6,26 +6,24 @@ namespace Merganser.Benchmarks;
 /// </summary>
 public static class Typing
 {
-    private const string OneStroke = """
-        const [text, done] = [arguments[0], arguments[1]];
-        const field = document.querySelector('[name=cutLength]');
-        const figure = document.querySelector('[data-figure=totalWeight] .v');
-        const before = figure.textContent;
-        const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
-        const from = performance.now();
-        const watch = new MutationObserver(() => {
-          if (figure.textContent === before || figure.textContent.includes('…')) return;
-          watch.disconnect();
-          requestAnimationFrame(() => {
-            const painted = new MessageChannel();
-            painted.port1.onmessage = () => done(performance.now() - from);
-            painted.port2.postMessage(0);
-          });
-        });
-        watch.observe(figure, { subtree: true, childList: true, characterData: true });
-        set.call(field, text);
-        field.dispatchEvent(new Event('input', { bubbles: true }));
-        """;
+    private const string OneStroke =
+        Painted.Script
+        + """
+            const [text, done] = [arguments[0], arguments[1]];
+            const field = document.querySelector('[name=cutLength]');
+            const figure = document.querySelector('[data-figure=totalWeight]');
+            const before = figure.textContent;
+            const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+            const from = performance.now();
+            const watch = new MutationObserver(() => {
+              if (figure.textContent === before || figure.textContent.includes('…')) return;
+              watch.disconnect();
+              painted(() => done(performance.now() - from));
+            });
+            watch.observe(figure, { subtree: true, childList: true, characterData: true });
+            set.call(field, text);
+            field.dispatchEvent(new Event('input', { bubbles: true }));
+            """;
 
     public static Task Run()
     {

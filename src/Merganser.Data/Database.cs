@@ -34,6 +34,11 @@ public sealed class Database(string path, TimeProvider clock)
     /// <summary>Where the file is.</summary>
     public string Path { get; } = path;
 
+    /// <summary>Which bench the file is: made with it, and never changed.</summary>
+    public string Bench => bench ??= OfFile();
+
+    private string? bench;
+
     /// <summary>A connection with write-ahead log, full synchronisation and foreign keys.</summary>
     public SqliteConnection Open()
     {
@@ -111,6 +116,12 @@ public sealed class Database(string path, TimeProvider clock)
                 $"The data file could not be brought up to date: {result.Error.Message}",
                 result.Error
             );
+    }
+
+    private string OfFile()
+    {
+        using var connection = Open();
+        return connection.ExecuteScalar<string>("SELECT id FROM bench")!;
     }
 
     private T Commit<T>(int wait, Func<Sql, T> command)

@@ -1,3 +1,4 @@
+using System.IO.Compression;
 using System.Reflection;
 using System.Text.Encodings.Web;
 using Merganser.Data;
@@ -94,6 +95,7 @@ builder
     .AddSingleton<ArrowExport>()
     .AddSingleton<ImportDesk>()
     .AddSingleton<SetupDesk>()
+    .AddSingleton<TroubleDesk>()
     .AddSingleton<SetupCard>()
     .AddSingleton<ResponseDesk>()
     .AddSingleton<PaperDesk>()
@@ -111,6 +113,7 @@ builder.Services.Configure<JsonOptions>(json =>
 });
 builder.Services.AddProblemDetails();
 builder.Services.AddHealthChecks();
+builder.Services.Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Optimal);
 builder.Services.AddResponseCompression(shrink =>
     shrink.MimeTypes = [
         .. ResponseCompressionDefaults.MimeTypes,

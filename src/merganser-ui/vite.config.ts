@@ -1,5 +1,8 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import react from '@vitejs/plugin-react';
 import { patchCssModules } from 'vite-css-modules';
+import type { Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
 
 /** A class is named after its file and itself, so that the page says where its look comes from. */
@@ -9,8 +12,24 @@ const scopedName = (name: string, file: string) =>
     .at(-1)!
     .replace(/\.module\.css.*$/, '')}-${name}`;
 
+/** The worker that keeps our own files for a reload without the server: it knows all that was built. */
+const worker: Plugin = {
+  name: 'worker',
+  apply: 'build',
+  generateBundle(_, bundle) {
+    const files = Object.keys(bundle)
+      .filter((name) => name.startsWith('assets/'))
+      .map((name) => `/${name}`)
+      .sort();
+    const source = readFileSync(new URL('worker/sw.js', import.meta.url), 'utf8')
+      .replace('= __FILES__', `= ${JSON.stringify(files)}`)
+      .replace('__HASH__', createHash('sha256').update(files.join()).digest('hex').slice(0, 12));
+    this.emitFile({ type: 'asset', fileName: 'sw.js', source });
+  },
+};
+
 export default defineConfig({
-  plugins: [patchCssModules({ generateSourceTypes: true }), react()],
+  plugins: [patchCssModules({ generateSourceTypes: true }), react(), worker],
   css: { modules: { generateScopedName: scopedName } },
   build: {
     outDir: '../Merganser.Web/wwwroot',

@@ -150,6 +150,7 @@ public class AdviceSessionTests
         screen.Push("Log this move");
         screen.SeeText("[data-testid=next]", "Shoot two at the new setting");
         Type(screen, .1, .02);
+        screen.Unfold("[data-testid=evidence]");
         screen.SeeText("[data-testid=evidence]", "1 shot here and 2 at other settings");
         screen.Push("Log a move");
         screen.Pick("adjuster", "String");

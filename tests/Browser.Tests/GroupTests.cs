@@ -24,6 +24,7 @@ public class GroupTests
         screen.SeeText("[data-testid=words]", "left");
         screen.SeeText("[data-testid=words]", "clear");
         screen.SeeText("[data-testid=advice]", "as a paper that tears tail right");
+        screen.Unfold("[data-testid=evidence]");
         screen.SeeText("[data-testid=evidence]", "clear is p below 0.012 at each look");
         screen.PressOnPage(Keys.Control + Keys.Enter);
         screen.SeeText("[data-testid=film]", "Set 2");
@@ -94,10 +95,14 @@ public class GroupTests
         screen.See("[data-testid=marking-sheet]").FindElements(By.CssSelector("g[transform]")).Count.ShouldBe(6);
         screen.Kill();
         Slide(screen, -50, 30);
-        screen.SeeText("[data-testid=next]", "Kept here, not yet saved");
+        screen.SeeText("[data-testid=waiting]", "1 waits");
+        Slide(screen, -20, 60);
+        screen.SeeText("[data-testid=waiting]", "2 wait");
+        screen.Go(Compound + "/groups");
+        screen.SeeText("[data-testid=waiting]", "2 wait");
         screen.StartAgain();
-        screen.Push("Try again");
-        screen.SeeText("[data-testid=film]", "7 shots");
+        screen.SeeText("[data-testid=film]", "8 shots");
+        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=waiting]")).Count == 0 ? "sent" : null);
     }
 
     [Fact]
@@ -145,6 +150,7 @@ public class GroupTests
             "Heads 4.50 in left, 4.50 in low: as a paper that tears tail right and high"
         );
         screen.See("[data-testid=broadheads] summary").Click();
+        screen.Unfold("[data-testid=evidence]");
         screen.SeeText("[data-testid=evidence]", "Leave it");
         screen.Type("up", "-0.1");
         screen.Push("I moved it so, for heads");

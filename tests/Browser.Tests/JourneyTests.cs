@@ -48,7 +48,7 @@ public class JourneyTests
         var before = int.Parse(screen.See("[data-testid=shots-on-string]").Text.Split(' ')[0]);
         screen.Kill();
         screen.Push("+12");
-        screen.SeeText("[data-testid=next]", "not yet saved");
+        screen.SeeText("[data-testid=waiting]", "1 waits");
         screen.StartAgain();
         screen.SeeText("[data-testid=shots-on-string]", $"{before + 12} ");
         screen.Until(d => d.FindElements(By.CssSelector("footer[data-trouble]")).Count == 0 ? "calm" : null);

@@ -140,6 +140,16 @@ public sealed class Screen : IDisposable
     public string Value(string name) =>
         (string)Driver.ExecuteScript("return document.querySelector(`[name='${arguments[0]}']`).value", name)!;
 
+    /// <summary>Opens what is folded away in it, one after the other.</summary>
+    public void Unfold(string css)
+    {
+        See(css);
+        for (; Find($"{css} details:not([open]) > summary") is { } closed; )
+        {
+            closed.Click();
+        }
+    }
+
     /// <summary>Waits until a field holds this.</summary>
     public void Holds(string name, string value) => Until(_ => Value(name) == value ? "so" : null);
 

@@ -104,4 +104,35 @@ public class SetupTests
         screen.Push("Put it back");
         screen.SeeText("[data-testid=crawls] tr:first-child", "2.00 in");
     }
+
+    [Fact]
+    public void Something_is_wrong_opens_its_first_check_and_leads_on_from_there()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go("/");
+        screen.See("[data-bow='22222222-0000-4000-8000-000000000001'] a[href*=wrong]").Click();
+        screen.SeeText("[data-testid=next]", "Press what you see");
+        screen.Push("The peep has turned");
+        screen.SeeText("[data-step][aria-current]", "Peep");
+        screen.SeeText("[data-testid=trouble]", "In order: pulls straight behind, 23 November");
+        screen.See("[data-step='check:loop']").Click();
+        screen.SeeText("[data-testid=check] h1", "D-loop");
+        screen.See("[data-choice=twisted]").Click();
+        screen.SeeText("[data-testid=next]", "Back to: the peep has turned");
+        screen.PressOnPage(Keys.Enter);
+        screen.SeeText("[data-step][aria-current]", "Not right: turned to one side");
+        screen.SeeText("[data-testid=next] small", "Mend this first");
+
+        screen.Push("A new string is on");
+        screen.SeeText("[data-step][aria-current]", "Log it: new string");
+        screen.PressOnPage(Keys.Enter);
+        screen.SeeText("[data-step='log:newString']", "Logged");
+        screen.SeeText("[data-step][aria-current]", "Limbs and screws");
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-step][aria-current]", "Limbs and screws");
+        screen.Push("That is in order: the next");
+        screen.SeeText("[data-step][aria-current]", "Axle to axle");
+        screen.Driver.Navigate().Back();
+        screen.SeeText("[data-step][aria-current]", "Limbs and screws");
+    }
 }

@@ -11,6 +11,9 @@ namespace Merganser.Browser.Tests;
 public abstract class StateAudit(SharedScreen shared)
 {
     private const int AfterResizing = 120;
+
+    /// <summary>A layer takes its place anew a sixth of a second after the last resizing (MUI), not before.</summary>
+    private const int AfterResizingALayer = 300;
     private const int AfterTheme = 40;
 
     private static readonly string Layout =
@@ -29,6 +32,11 @@ public abstract class StateAudit(SharedScreen shared)
 
     /// <summary>What the page itself finds wrong with its layout as it stands.</summary>
     public static IReadOnlyList<string> Found(Screen screen) => Texts(screen.Driver.ExecuteScript(Layout)!);
+
+    private static int Resized(Screen screen) =>
+        screen.Driver.ExecuteScript("return document.querySelector('.MuiPopover-root') !== null") is true
+            ? AfterResizingALayer
+            : AfterResizing;
 
     protected void Check(string name, bool whole = false)
     {
@@ -93,7 +101,7 @@ public abstract class StateAudit(SharedScreen shared)
         foreach (var (width, height) in look == Quick ? [Phone] : Small)
         {
             screen.Size(width, height);
-            screen.Settled(AfterResizing);
+            screen.Settled(Resized(screen));
             found.AddRange(Found(screen).Select(f => $"{width}x{height} shed: {f}"));
         }
 

@@ -71,6 +71,8 @@ public static class States
             Adjusters,
             Click("[data-kind=limbPocket] label", "[data-kind=limbPocket] [role=group]")
         ),
+        new("something is wrong", $"{Compound}/bow?way=wrong", "[data-trouble-kind]"),
+        new("something is wrong, a tear", $"{Compound}/bow?way=wrong&trouble=tearStays", "[data-step]"),
         new("string", $"{Compound}/bow?way=string", "[data-testid=shots-on-string]"),
         new("sights", $"{Compound}/bow?way=sights", "main td"),
         new("crawls", $"{Barebow}/bow?way=crawls", "[data-testid=crawls] tr"),
@@ -195,7 +197,7 @@ public static class States
     public static void Go(Screen screen, State state)
     {
         screen.Driver.ExecuteScript(
-            "Object.keys(localStorage).filter(k => /^merganser-(mark|bow|checks|arrow)/.test(k)).forEach(k => localStorage.removeItem(k))"
+            "Object.keys(localStorage).filter(k => /^merganser-([0-9a-f]{32}-)?(mark|bow|checks|arrow)/.test(k)).forEach(k => localStorage.removeItem(k))"
         );
         screen.Go(state.Path);
         screen.See(state.First);

@@ -25,6 +25,7 @@ public class WalkTests
         screen.SeeText("[data-testid=advice]", "Sight right 0.057 in");
         screen.SeeText("[data-testid=advice]", "Another way.");
         screen.SeeText("[data-testid=walk] [data-seen=shown]", "Sight or zero");
+        screen.Unfold("[data-testid=evidence]");
         screen.SeeText("[data-testid=evidence]", "clear is p below 0.010 at each look");
         screen.PressOnPage(Keys.Enter);
         screen.SeeText("[data-testid=film]", "sight right 0.057 in");

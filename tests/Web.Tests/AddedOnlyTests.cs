@@ -59,6 +59,7 @@ public class AddedOnlyTests : IDisposable
     public static TheoryData<string, string, string> History =>
         new()
         {
+            { "bench", "id", "made_at" },
             { "bow_state", "id", "taken_at" },
             { "arrow_version", "id", "kept_at" },
             { "paper", "id", "started_at" },

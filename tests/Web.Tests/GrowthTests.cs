@@ -133,6 +133,7 @@ public class GrowthTests
             "bow_state",
             "paper_learned",
             "act",
+            "bench",
             "bow_revision",
             "rack_line",
             "shots_total",

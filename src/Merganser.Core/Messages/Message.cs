@@ -42,6 +42,9 @@ public abstract record Message
     public static implicit operator Message(SetupSays says) => new Says(says);
 
     /// <summary>A code as a message.</summary>
+    public static implicit operator Message(TroubleSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
     public static implicit operator Message(ArrowSays says) => new Says(says);
 
     /// <summary>A code as a message.</summary>

@@ -59,21 +59,18 @@ public sealed record CheckLine(
         }
     }
 
-    /// <summary>The line in a few words.</summary>
-    public CheckShort Short
-    {
-        get
+    /// <summary>What was found last, whatever follows from it; why it was left; or null.</summary>
+    public Message? Found =>
+        this switch
         {
-            Message? reading = this switch
-            {
-                { State: CheckState.Skipped } => Because,
-                { Last.Finding.Value: { } value } => new Amount(Fact.Of(value)),
-                { Last.Finding.Choice: { } choice } => new ChoiceLabel(Fact.Kind, choice),
-                _ => null,
-            };
-            return new CheckShort(State, Verdict is null && Fact.Kind == CheckKind.Peep, reading);
-        }
-    }
+            { State: CheckState.Skipped } => Because,
+            { Last.Finding.Value: { } value } => new Amount(Fact.Of(value)),
+            { Last.Finding.Choice: { } choice } => new ChoiceLabel(Fact.Kind, choice),
+            _ => null,
+        };
+
+    /// <summary>The line in a few words.</summary>
+    public CheckShort Short => new(State, Verdict is null && Fact.Kind == CheckKind.Peep, Found);
 }
 
 /// <summary>The work order of one bow: each check in its order with its state, and the one that is next.</summary>

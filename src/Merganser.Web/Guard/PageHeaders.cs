@@ -8,10 +8,13 @@ namespace Merganser.Web.Guard;
 /// <summary>
 /// Strict headers on every answer; the page's own style and script carry a nonce that changes each time.
 /// </summary>
-public sealed class PageHeaders(RequestDelegate next)
+public sealed class PageHeaders(RequestDelegate next, Database database)
 {
     /// <summary>Where the nonce of this answer is kept.</summary>
     public const string NonceItem = "nonce";
+
+    /// <summary>Says on every answer which bench it comes from.</summary>
+    public const string BenchHeader = "Merganser-Bench";
 
     public Task InvokeAsync(HttpContext context)
     {
@@ -38,13 +41,14 @@ public sealed class PageHeaders(RequestDelegate next)
         return next(context);
     }
 
-    private static void Write(HttpContext context, string nonce)
+    private void Write(HttpContext context, string nonce)
     {
         var headers = context.Response.Headers;
         headers.ContentSecurityPolicy =
-            $"default-src 'none'; script-src 'self' 'nonce-{nonce}'; style-src 'self' 'nonce-{nonce}'; img-src 'self' data:; font-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+            $"default-src 'none'; script-src 'self' 'nonce-{nonce}'; style-src 'self' 'nonce-{nonce}'; img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
         headers.XContentTypeOptions = "nosniff";
         headers["Referrer-Policy"] = "no-referrer";
         headers["Cross-Origin-Opener-Policy"] = "same-origin";
+        headers[BenchHeader] = database.Bench;
     }
 }

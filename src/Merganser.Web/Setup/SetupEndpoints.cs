@@ -94,6 +94,7 @@ public static class SetupEndpoints
     public static void MapSetup(this IEndpointRouteBuilder api)
     {
         api.MapGet("/bows/{id}/setup", (string id, SetupDesk desk) => desk.View(id));
+        api.MapGet("/bows/{id}/troubles", (string id, TroubleDesk desk) => desk.View(id));
         api.MapPost(
             "/bows/{id}/checks",
             (string id, CheckInput input, SetupStore setups, BowStore bows, SetupDesk desk) =>

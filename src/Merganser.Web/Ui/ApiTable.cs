@@ -104,6 +104,7 @@ internal static class ApiTable
             ["DELETE /api/bows/{bowId}/response/resets/{id}"] = new("papers", "Takes a forgetting back"),
             ["GET /api/rack"] = new("rack", "Every bow with how it stands and what is next"),
             ["GET /api/bows/{id}/setup"] = new("setup", "The set-up of a bow"),
+            ["GET /api/bows/{id}/troubles"] = new("setup", "What is looked at first when something is wrong"),
             ["POST /api/bows/{id}/checks"] = new("setup", "Enters a finding"),
             ["GET /api/bows/{id}/changes"] = new("setup", "A page of the changes that were entered"),
             ["POST /api/bows/{id}/changes"] = new("setup", "Enters a change to the bow"),

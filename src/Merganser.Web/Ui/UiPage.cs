@@ -1,3 +1,4 @@
+using Merganser.Data;
 using Merganser.Web.Guard;
 
 namespace Merganser.Web.Ui;
@@ -6,6 +7,7 @@ namespace Merganser.Web.Ui;
 public static class UiPage
 {
     private const string NoncePlace = "__NONCE__";
+    private const string BenchPlace = "__BENCH__";
 
     /// <summary>Built files carry their hash in the name and may be kept.</summary>
     public static StaticFileOptions Assets { get; } =
@@ -13,14 +15,14 @@ public static class UiPage
         {
             OnPrepareResponse = served =>
             {
-                if (served.Context.Request.Path.StartsWithSegments("/assets"))
-                {
-                    served.Context.Response.Headers.CacheControl = "public, max-age=31536000, immutable";
-                }
+                var built = served.Context.Request.Path.StartsWithSegments("/assets");
+                served.Context.Response.Headers.CacheControl = built
+                    ? "public, max-age=31536000, immutable"
+                    : "no-cache";
             },
         };
 
-    public static async Task<IResult> Serve(HttpContext context, IWebHostEnvironment host)
+    public static async Task<IResult> Serve(HttpContext context, IWebHostEnvironment host, Database database)
     {
         var index = host.WebRootFileProvider.GetFileInfo("index.html");
         if (!index.Exists)
@@ -32,11 +34,9 @@ public static class UiPage
         }
 
         using var reader = new StreamReader(index.CreateReadStream());
-        var page = (await reader.ReadToEndAsync()).Replace(
-            NoncePlace,
-            (string)context.Items[PageHeaders.NonceItem]!,
-            StringComparison.Ordinal
-        );
+        var page = (await reader.ReadToEndAsync())
+            .Replace(NoncePlace, (string)context.Items[PageHeaders.NonceItem]!, StringComparison.Ordinal)
+            .Replace(BenchPlace, database.Bench, StringComparison.Ordinal);
         context.Response.Headers.CacheControl = "no-store";
         return Results.Text(page, "text/html; charset=utf-8");
     }

@@ -9,6 +9,8 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { newQueries } from './api/newQueries';
+import { keepForLater } from './api/keepForLater';
+import { openOutbox } from './api/outbox';
 import { App } from './app/App';
 import { savedTheme, theme, wearTheme } from './parts/theme';
 
@@ -18,6 +20,8 @@ const queries = newQueries();
 // An answer is drawn at once, not after a timer.
 notifyManager.setScheduler(queueMicrotask);
 wearTheme(savedTheme());
+void openOutbox();
+keepForLater();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -1,5 +1,7 @@
 import createClient from 'openapi-fetch';
+import { sameBench } from './bench';
 import { connectionFound, connectionLost } from './connection';
+import { Queued, send } from './outbox';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -36,8 +38,11 @@ export class Unreachable extends Error {
 
 export const api = createClient<paths>({
   baseUrl: window.location.origin,
-  fetch: (request) => globalThis.fetch(request),
+  fetch: send,
 });
+
+/** On an answer that this browser kept from before: no server gave it. */
+const KEPT = 'Merganser-Kept';
 
 interface Problem {
   status?: number;
@@ -53,11 +58,14 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   try {
     result = await call;
   } catch (error) {
-    if ((error as Error).name === 'AbortError') throw error;
+    if ((error as Error).name === 'AbortError' || error instanceof Queued) throw error;
     connectionLost();
     throw new Unreachable();
   }
-  connectionFound();
+  sameBench(result.response);
+  // What the browser kept of an earlier answer is shown, and the server is asked until it is there.
+  if (result.response.headers.has(KEPT)) connectionLost();
+  else connectionFound();
   if (result.response.ok) return result.data as T;
   const problem = (result.error ?? {}) as Problem;
   throw new Refusal(

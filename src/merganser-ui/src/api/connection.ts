@@ -1,4 +1,5 @@
 import { onlineManager } from '@tanstack/react-query';
+import { sameBench } from './bench';
 
 const ASK_EVERY = 2000;
 let asking: ReturnType<typeof setInterval> | null = null;
@@ -12,13 +13,16 @@ export function connectionLost(): void {
 /** Asks now whether the server answers. */
 export async function askAgain(): Promise<boolean> {
   try {
-    await globalThis.fetch(new Request(new URL('/health', window.location.origin)));
+    sameBench(await globalThis.fetch(new Request(new URL('/health', window.location.origin))));
   } catch {
     return false;
   }
   connectionFound();
   return true;
 }
+
+/** Called when the server answers again after it did not. */
+export const whenFound = (hearer: () => void): (() => void) => onlineManager.subscribe((online) => online && hearer());
 
 /** The server answers. */
 export function connectionFound(): void {

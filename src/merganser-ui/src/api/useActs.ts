@@ -9,6 +9,7 @@ import {
 import { useCallback, useRef } from 'react';
 import { faultsOf, newId, Unreachable } from './client';
 import { askAgain } from './connection';
+import { canQueue, mayWait, Queued, type Meant } from './outbox';
 
 type Undo = () => void;
 
@@ -20,6 +21,10 @@ interface Act {
 }
 
 const AWAY = new Unreachable();
+
+/** An act that waits in this browser until the server has it: what follows goes on. */
+export const QUEUED = 'queued';
+export type IsQueued = typeof QUEUED;
 
 /**
  * Acts on the server, one after the other. What finds no server waits for it, in order, and goes through by itself. A
@@ -42,14 +47,28 @@ export function useActs(scope: string) {
     onMutate: (act) => act.change?.(queries),
     onError: (_error, _act, undo) => undo?.(),
   });
+  /** What may wait in the browser is never held back here: it goes into the queue, behind what waits there. */
+  const queueing = useMutation<unknown, Error, Act>({
+    mutationKey: ['act', `${scope} that may wait`],
+    scope: { id: `${scope} that may wait` },
+    networkMode: 'always',
+    retry: false,
+    mutationFn: ({ call, id }) =>
+      call(id).catch((error: unknown) => {
+        if (error instanceof Queued) return QUEUED;
+        throw error;
+      }),
+  });
   const waiting = useMutationState({
     filters: { mutationKey, status: 'pending' },
     select: ({ state }) => state.failureReason instanceof Unreachable || (state.isPaused && !onlineManager.isOnline()),
   });
   const lost = waiting.includes(true) ? AWAY : null;
-  const problem = mutation.error && mutation.error.name !== 'AbortError' ? mutation.error : lost;
+  const refused = mutation.error ?? queueing.error;
+  const problem = refused && refused.name !== 'AbortError' ? refused : lost;
 
   const { mutateAsync, reset } = mutation;
+  const { mutateAsync: queueAsync, reset: resetQueueing } = queueing;
   const isLost = lost !== null;
 
   const clear = useCallback(() => {
@@ -65,10 +84,11 @@ export function useActs(scope: string) {
       if (left) cache.remove(left);
     }
     reset();
-  }, [isLost, queries, reset]);
+    resetQueueing();
+  }, [isLost, queries, reset, resetQueueing]);
 
   const act = useCallback(
-    <T>(what: string, call: (id: string) => Promise<T>, change?: Act['change']): Promise<T | null> => {
+    <T>(what: string, call: (id: string) => Promise<T>, change?: Act['change'], waits?: Meant): Promise<T | null> => {
       const same = going.current.get(what);
       if (same) {
         void askAgain();
@@ -79,7 +99,9 @@ export function useActs(scope: string) {
       last.current = what;
       let giveUp: (nothing: null) => void = () => undefined;
       const given = new Promise<null>((resolve) => (giveUp = resolve));
-      const said = mutateAsync({ id, call, change })
+      const mayQueue = waits !== undefined && canQueue();
+      if (mayQueue) mayWait(id, waits);
+      const said = (mayQueue ? queueAsync({ id, call }) : mutateAsync({ id, call, change }))
         .then((answer) => {
           ids.current.delete(what);
           return answer as T;
@@ -90,13 +112,13 @@ export function useActs(scope: string) {
       going.current.set(what, { done, giveUp });
       return done;
     },
-    [mutateAsync],
+    [mutateAsync, queueAsync],
   );
 
   return {
     problem,
     /** Under way; what waits for the server is not: it can be given up. */
-    busy: mutation.isPending && !isLost,
+    busy: (mutation.isPending && !isLost) || queueing.isPending,
     unreachable: problem instanceof Unreachable,
     faults: faultsOf(problem),
     /** What was wrong is seen. If the newest act waits for the server it is given up: something else is meant. */
@@ -107,6 +129,9 @@ export function useActs(scope: string) {
      * shows at once how it will be, and takes it back when it is refused.
      */
     act,
+    /** The same for what may wait in this browser: where no server answers it is queued there, and what follows goes on. */
+    actOrQueue: <T>(what: string, waits: Meant, call: (id: string) => Promise<T>) =>
+      act<T | IsQueued>(what, call, undefined, waits),
   };
 }
 

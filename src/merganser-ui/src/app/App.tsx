@@ -1,5 +1,7 @@
-import { lazy, Suspense } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { lazy, Suspense, useEffect } from 'react';
 import { Outlet, Route, Routes, useParams } from 'react-router';
+import { onSent } from '../api/outbox';
 import { useBow } from '../api/queries';
 import { UnitsProvider } from '../units/UnitsContext';
 import { EscapeKeeper, FocusKeeper } from '../shell/focus';
@@ -21,6 +23,7 @@ export function App() {
     <Suspense fallback={<Page />}>
       <FocusKeeper />
       <EscapeKeeper />
+      <OutboxKeeper />
       <Routes>
         <Route path="/" element={<StartPage />} />
         <Route path="/bows/new" element={<BowPage />} />
@@ -39,6 +42,22 @@ export function App() {
       </Routes>
     </Suspense>
   );
+}
+
+/** What was sent late changes what is shown. */
+function OutboxKeeper() {
+  const queries = useQueryClient();
+  useEffect(() => {
+    const readAnew = () => void queries.invalidateQueries();
+    // On a first visit what was read before the worker was there is read once more, so that it is kept.
+    navigator.serviceWorker?.addEventListener('controllerchange', readAnew);
+    const hearNoMore = onSent(readAnew);
+    return () => {
+      hearNoMore();
+      navigator.serviceWorker?.removeEventListener('controllerchange', readAnew);
+    };
+  }, [queries]);
+  return null;
 }
 
 /** Everything below a bow is shown in its archer's units. */

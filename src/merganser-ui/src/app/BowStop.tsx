@@ -2,6 +2,7 @@ import { lazy } from 'react';
 import { useSearchParams } from 'react-router';
 import type { BowWay } from '../shell/BowWays';
 import SetupPage from '../features/setup/SetupPage';
+import { WrongPage } from '../features/setup/WrongPage';
 
 const BowPage = lazy(() => import('../features/bow/BowPage'));
 const ways: BowWay[] = ['sheet', 'history', 'string', 'sights', 'crawls', 'speed', 'board', 'card'];
@@ -11,5 +12,6 @@ export default function BowStop() {
   const [search] = useSearchParams();
   const asked = search.get('way');
   if (asked === 'measures') return <BowPage />;
+  if (asked === 'wrong') return <WrongPage />;
   return <SetupPage way={ways.find((w) => w === asked) ?? 'sheet'} />;
 }

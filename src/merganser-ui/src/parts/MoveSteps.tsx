@@ -1,7 +1,7 @@
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { number } from '../units/units';
 import { Key } from './Buttons';
+import { Stepper } from './Stepper';
 import w from './words.module.css';
 import s from './MoveSteps.module.css';
 
@@ -100,7 +100,7 @@ export function MoveSteps({ adjuster, steps }: Props) {
           ))}
         </fieldset>
       )}
-      <Stepper label={words[0]!} value={first} onChange={steps.setFirst} bare>
+      <Stepper label={words[0]!} value={first} onChange={steps.setFirst} bare halves={adjuster.halves}>
         <HalfKey adjuster={adjuster} at={first} onChange={steps.setFirst} />
       </Stepper>
       {pair && <Stepper label={words[1]!} value={second} onChange={steps.setSecond} bare />}
@@ -118,34 +118,5 @@ export function MoveSteps({ adjuster, steps }: Props) {
         {adjuster.needsPress && ' Only in the right press, by its manual.'}
       </p>
     </>
-  );
-}
-
-interface StepperProps {
-  label: string;
-  value: number;
-  onChange: (next: number) => void;
-  /** Shown without its sign: the words below say which way. */
-  bare?: boolean;
-  children?: ReactNode;
-}
-
-/** A count of steps, a half as it is read: 2½. */
-const steps = (count: number) => (count === Math.floor(count) ? number(count, 0) : `${Math.floor(count) || ''}½`);
-
-function Stepper({ label, value, onChange, bare, children }: StepperProps) {
-  const shown = bare ? Math.abs(value) : value;
-  return (
-    <div className={s.stepper}>
-      <span className={w.label}>{label}</span>
-      <Key onClick={() => onChange(value - 1)} aria-label={`${label}: one less`}>
-        −
-      </Key>
-      <b className={w.tabular}>{steps(shown)}</b>
-      <Key onClick={() => onChange(value + 1)} aria-label={`${label}: one more`}>
-        +
-      </Key>
-      {children}
-    </div>
   );
 }

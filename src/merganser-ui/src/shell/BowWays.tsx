@@ -1,10 +1,12 @@
 import type { Schemas } from '../api/client';
 import { WayLink, Ways } from '../parts/Ways';
 
-export type BowWay = 'sheet' | 'measures' | 'history' | 'string' | 'sights' | 'crawls' | 'speed' | 'board' | 'card';
+export type BowWay =
+  'sheet' | 'wrong' | 'measures' | 'history' | 'string' | 'sights' | 'crawls' | 'speed' | 'board' | 'card';
 
 const ways: [BowWay, string][] = [
   ['sheet', 'Work order'],
+  ['wrong', 'Something is wrong'],
   ['measures', 'Bow and archer'],
   ['history', 'Adjusters and history'],
   ['string', 'String'],

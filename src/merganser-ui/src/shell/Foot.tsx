@@ -1,7 +1,8 @@
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Go, Plain } from '../parts/Buttons';
 import { classes } from '../parts/classes';
 import { ownsEnter } from './keys';
+import { WaitingKey } from './WaitingKey';
 import s from './Foot.module.css';
 
 export interface FootProps {
@@ -31,6 +32,10 @@ export function Foot({
   trouble,
   extra,
 }: FootProps) {
+  // On a phone it is one line and one button; the rest opens on press, and closes when something else is next.
+  const [opened, setOpened] = useState<string | null>(null);
+  const open = opened === sentence || trouble === true;
+  const turn = () => setOpened(open ? null : sentence);
   const go = useRef(onGo);
   useEffect(() => {
     go.current = busy ? () => undefined : onGo;
@@ -47,16 +52,32 @@ export function Foot({
     return () => window.removeEventListener('keydown', press);
   }, [guarded]);
   return (
-    <footer className={classes(s.foot, trouble && s.trouble)} data-trouble={trouble || undefined}>
+    <footer
+      className={classes(s.foot, trouble && s.trouble, open && s.open)}
+      data-trouble={trouble || undefined}
+      data-open={open || undefined}
+    >
       <span className={s.tag}>
         <span>Next</span>
       </span>
-      <p className={s.say} aria-live="polite" data-testid="next">
+      <p className={s.say} aria-live="polite" data-testid="next" onClick={turn}>
         {sentence}
         {reason && <small>{reason}</small>}
       </p>
+      {!trouble && (reason || alternative) && (
+        <Plain className={s.turn} aria-expanded={open} aria-label="More of what is next" onClick={turn}>
+          <svg width="16" height="10" aria-hidden="true">
+            <path d={open ? 'M1 1l7 8 7-8' : 'M1 9l7-8 7 8'} fill="none" stroke="var(--ink)" strokeWidth="2.5" />
+          </svg>
+        </Plain>
+      )}
       {extra}
-      {alternative && <Plain onClick={onAlternative}>{alternative}</Plain>}
+      <WaitingKey />
+      {alternative && (
+        <Plain className={s.alternative} onClick={onAlternative}>
+          {alternative}
+        </Plain>
+      )}
       <Go onClick={() => !busy && onGo()} aria-disabled={busy || undefined} data-testid="go">
         {button}
         <kbd>{guarded ? 'Ctrl Enter' : 'Enter'}</kbd>

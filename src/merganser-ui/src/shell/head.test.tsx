@@ -145,6 +145,31 @@ describe('the keys', () => {
   });
 });
 
+describe('the keys of a page', () => {
+  const log = 'log a move';
+  it.each([
+    ['/', []],
+    ['/glossary', []],
+    ['/bows/b/bow', [log]],
+    ['/bows/b/bow?check=peep', [log]],
+    ['/bows/b/bow?way=string', []],
+    ['/bows/b/paper', [log, 'mark a shot']],
+    ['/bows/b/paper?way=nocks', []],
+    ['/bows/b/groups?way=sizes', []],
+    ['/bows/b/arrow', ['step the chosen part']],
+    ['/bows/b/arrow?way=compare', []],
+    ['/bows/b/dozen?dozen=d&way=weigh', ['take the piece back that was weighed last']],
+    ['/bows/b/dozen?dozen=d&way=tray', []],
+  ])('at %s are those that do something there', async (path, listed) => {
+    show(<KeySheet />, path);
+    await userEvent.keyboard('?');
+    await screen.findByText('go to the stops of the rule');
+    const own = [log, 'mark a shot', 'step the chosen part', 'take the piece back that was weighed last'];
+    expect(own.filter((words) => screen.queryByText(words))).toEqual(listed);
+    expect(screen.queryByText('find')).toBeNull();
+  });
+});
+
 describe('the units', () => {
   const archer = {
     id: 'a',

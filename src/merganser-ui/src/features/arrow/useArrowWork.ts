@@ -1,3 +1,4 @@
+import { keptAs } from '../../api/bench';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { answer, api, faultsOf, ifMatch, Refusal, type Schemas } from '../../api/client';
@@ -11,7 +12,7 @@ const UNDO_DEPTH = 100;
 
 type SaveState = { kind: 'saved' | 'saving' | 'conflict' } | { kind: 'lost'; message: string };
 
-const slot = (id: string) => `merganser-arrow-${id}`;
+const slot = (id: string) => keptAs(`arrow-${id}`);
 
 /** The arrow on the bench: a draft that is kept as typed, its figures, undo and redo. */
 export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {

@@ -1,6 +1,7 @@
 import { Unreachable } from '../../api/client';
 import { Foot } from '../../shell/Foot';
 import { Plain } from '../../parts/Buttons';
+import { named } from '../../parts/letters';
 import { differences, type BowForm, type Entry } from './bowForm';
 import type { useBowForm } from './useBowForm';
 import s from './BowFoot.module.css';
@@ -88,7 +89,7 @@ export function Conflict({ form, theirs }: { form: BowForm; theirs: Entry }) {
       <tbody>
         {differences(form, theirs).map((line) => (
           <tr key={line.field}>
-            <th scope="row">{line.field.replace(/([A-Z])/g, ' $1').toLowerCase()}</th>
+            <th scope="row">{named(line.field)}</th>
             <td>{line.mine || 'empty'}</td>
             <td>{line.theirs || 'empty'}</td>
           </tr>

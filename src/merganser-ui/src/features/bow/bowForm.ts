@@ -1,3 +1,4 @@
+import { keptAs } from '../../api/bench';
 import type { Schemas } from '../../api/client';
 
 export type Entry = Schemas['BowEntry'];
@@ -101,7 +102,7 @@ export function formOf(bow: Schemas['BowView'], archer: Schemas['Archer']): BowF
 }
 
 // The number grows with the shape of the form: an older draft is not read.
-const key = (id: string) => `merganser-bow-3-${id}`;
+const key = (id: string) => keptAs(`bow-3-${id}`);
 
 /** What was typed and not yet kept survives a reload. */
 export function saveDraft(id: string, form: BowForm | null): void {

@@ -1,6 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
+import { named } from '../../parts/letters';
 import type { Quantity } from '../../units/units';
 import { classes } from '../../parts/classes';
 import l from '../../parts/layout.module.css';
@@ -35,10 +36,7 @@ export function ComponentForm({ fields, values, faults, onChange, className, chi
             name={field.name}
             value={values[field.name] ?? ''}
             onChange={(text) => put(field.name, text)}
-            choices={[
-              { value: '', label: 'pick one' },
-              ...field.choices.map((c) => ({ value: c, label: c.replace(/([A-Z])/g, ' $1').toLowerCase() })),
-            ]}
+            choices={[{ value: '', label: 'pick one' }, ...field.choices.map((c) => ({ value: c, label: named(c) }))]}
             fault={faults[field.name]?.[0]}
           />
         ) : (

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { NoteField } from '../../parts/NoteField';
+import { Stepper } from '../../parts/Stepper';
 import { Select } from '../../parts/Field';
 import { Scale } from '../../parts/Scale';
 import { Key, Plain } from '../../parts/Buttons';
@@ -73,26 +74,22 @@ function MoveEntry({ adjuster, adjusters, advised, moves, fault, busy, sets = []
       ) : (
         <>
           <Scale lower={adjuster.lower} upper={adjuster.upper} at={to} label={`${adjuster.name}: ${place(to)}`} />
-          <div className={l.row}>
-            <Key
-              onClick={() => setTo(to - 1)}
-              disabled={to - 1 < adjuster.lower}
-              aria-label={`One more: ${adjuster.minus}`}
-            >
-              −
-            </Key>
+          <Stepper
+            label="Steps"
+            less={`One more: ${adjuster.minus}`}
+            more={`One more: ${adjuster.plus}`}
+            value={to - adjuster.position}
+            onChange={(steps) => setTo(Math.min(adjuster.upper, Math.max(adjuster.lower, adjuster.position + steps)))}
+            bare
+            halves={adjuster.halves}
+          >
+            {to < adjuster.upper && <HalfKey adjuster={adjuster} at={to} onChange={setTo} />}
+          </Stepper>
+          <p>
             <b className={w.tabular} data-testid="move-to">
               {place(adjuster.position)} → {place(to)}
             </b>
-            <Key
-              onClick={() => setTo(to + 1)}
-              disabled={to + 1 > adjuster.upper}
-              aria-label={`One more: ${adjuster.plus}`}
-            >
-              +
-            </Key>
-            {to < adjuster.upper && <HalfKey adjuster={adjuster} at={to} onChange={setTo} />}
-          </div>
+          </p>
           <p className={w.muted}>
             + one step: {adjuster.plus.toLowerCase()}. − one step: {adjuster.minus.toLowerCase()}.
             {adjuster.needsPress && ' Press needed.'}

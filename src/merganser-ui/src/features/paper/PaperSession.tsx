@@ -1,5 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Schemas } from '../../api/client';
+import { bowScope } from '../../api/outbox';
+import { useOutbox } from '../../api/useOutbox';
 import { focusHome, useEscape } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
@@ -11,12 +13,13 @@ import { HitsTable } from './target/HitsTable';
 import { useSightMark } from './target/useSightMark';
 import { useTakenIn } from './target/useTakenIn';
 import { FilmStrip } from './FilmStrip';
+import { HeldBack } from './HeldBack';
 import { LadderPanel } from './LadderPanel';
 import { LearnedPanel } from './LearnedPanel';
 import { readMarking, writeMarking } from './markingDraft';
 import { MovePanel } from './MovePanel';
 import { NextArrow } from './NextArrow';
-import { freshMarking, type Marking, type Paper, type Purpose, type Shot, type Side } from './paperTypes';
+import { freshMarking, withoutMove, type Marking, type Paper, type Purpose, type Shot, type Side } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { SessionFoot } from './SessionFoot';
 import { SetSheet } from './SetSheet';
@@ -30,6 +33,7 @@ import { useKeptShots } from './useKeptShots';
 import { usePaperMoves } from './usePaperMoves';
 import { isAtTarget, stageOf, typedStage } from './stages';
 import type { NextSet, PaperWork } from './usePaperWork';
+import { setNow } from './waits';
 import l from '../../parts/layout.module.css';
 import s from './PaperPage.module.css';
 
@@ -47,6 +51,7 @@ interface Props {
 
 /** A paper in work. */
 export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, goCheck }: Props) {
+  const waits = useOutbox(bowScope(paper.bowId));
   const last = paper.sets.at(-1)!;
   const [shownId, setShownId] = useState(last.id);
   const [way, setWayState] = useState<Way>(firstWay);
@@ -69,10 +74,13 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
     setMarkingState(next);
     work.clear();
   };
+  const now = setNow(last, waits);
+  // While something waits no move is advised: what is drawn of one is left out as well.
+  const asRead = waits.length > 0 ? withoutMove(paper) : paper;
   const mark = () => {
     setShownId(last.id);
     setMarking(
-      isAtTarget(last) ? freshHit(last, last.shots.at(-1)?.arrow ?? null, fromOf(last)) : freshMarking(usualSide),
+      isAtTarget(last) ? freshHit(now, now.shots.at(-1)?.arrow ?? null, fromOf(now)) : freshMarking(usualSide),
     );
     setTimeout(focusSheet);
   };
@@ -183,6 +191,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
             marking={marking}
             paper={paper}
             work={work}
+            count={now.shots.length}
             scale={scale}
             onScale={setScale}
             onChange={setMarking}
@@ -190,7 +199,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
             onCancel={() => setMarking(null)}
           />
         ) : (
-          <SetSheet paper={paper} set={shown} />
+          <SetSheet paper={asRead} set={shown} />
         )}
         {!marking && (
           <div className={s.panes}>
@@ -210,7 +219,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
                 onLeave={() => setTaking(null)}
               />
             )}
-            {way === 'reading' && (
+            {way === 'reading' && waits.length > 0 && <HeldBack entries={waits} />}
+            {way === 'reading' && waits.length === 0 && (
               <ReadingPanel
                 paper={paper}
                 set={shown}
@@ -254,7 +264,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
           </div>
         )}
         <div className={s.strip}>
-          <FilmStrip paper={paper} shownId={shown.id} onShow={setShownId} />
+          <FilmStrip paper={asRead} shownId={shown.id} onShow={setShownId} />
           <div className={s.stage} data-testid="stage">
             {paper.trial ? (
               <NextArrow paper={paper} arrows={arrows} onTake={(set) => void newSet(set)} />
@@ -277,6 +287,8 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
         work={work}
         marking={marking}
         lookingAtMoves={way === 'move'}
+        waits={waits}
+        onMark={mark}
         undoKey={undo.key}
         act={act}
         onKeep={() => void keepShot(marking)}

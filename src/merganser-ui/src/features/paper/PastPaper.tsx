@@ -6,7 +6,7 @@ import { WayKey, Ways } from '../../parts/Ways';
 import { Foot } from '../../shell/Foot';
 import { dayOf } from '../../units/days';
 import { FilmStrip } from './FilmStrip';
-import type { Paper } from './paperTypes';
+import { withoutMove, type Paper } from './paperTypes';
 import { ReadingPanel } from './ReadingPanel';
 import { SetSheet } from './SetSheet';
 import { ShotsPanel } from './ShotsPanel';
@@ -39,9 +39,7 @@ export function PastPaper({ paperId, onList, onNewest }: Props) {
       </>
     );
   // No move is expected after it: what was advised then is not drawn.
-  const { advice } = paper.data;
-  const asShot = { ...paper.data, advice: { ...advice, move: null, ghosts: [] } };
-  return <Sets key={paperId} paper={asShot} onList={onList} onNewest={onNewest} />;
+  return <Sets key={paperId} paper={withoutMove(paper.data)} onList={onList} onNewest={onNewest} />;
 }
 
 function Sets({ paper, onList, onNewest }: { paper: Paper } & Pick<Props, 'onList' | 'onNewest'>) {

@@ -3,6 +3,8 @@ import type { Schemas } from '../../api/client';
 import { Figure } from '../../parts/Figure';
 import { number } from '../../units/units';
 import { Key } from '../../parts/Buttons';
+import { Fold } from '../../parts/Fold';
+import { lower } from '../../parts/letters';
 import { Bullets } from '../../parts/List';
 import { Table } from '../../parts/Table';
 import { ChanceBar, percent } from './ChanceBar';
@@ -136,18 +138,20 @@ function CurrentAdvice({ paper, set }: { paper: Paper; set: ShotSet }) {
   );
 }
 
+/** What the advice rests on, in a few words each; pressed, why, and what would overturn it. */
 function EvidenceLines({ lines }: { lines: Schemas['Evidence'][] }) {
   return (
-    <dl className={s.evidence} data-testid="evidence">
+    <ul className={s.evidence} data-testid="evidence" aria-label="Evidence">
       {lines.map((line) => (
-        <div key={line.statement + line.because}>
-          <dt>{line.statement}</dt>
-          <dd>
-            {line.because} <span className={w.muted}>Would overturn it: {lower(line.wouldOverturn)}.</span>
-          </dd>
-        </div>
+        <li key={line.statement + line.because}>
+          <Fold words={line.statement}>
+            <p>
+              {line.because} <span className={w.muted}>Would overturn it: {lower(line.wouldOverturn)}.</span>
+            </p>
+          </Fold>
+        </li>
       ))}
-    </dl>
+    </ul>
   );
 }
 
@@ -215,5 +219,3 @@ function SpineCheck({ check }: { check: Schemas['SpineCheckView'] }) {
     </div>
   );
 }
-
-const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);

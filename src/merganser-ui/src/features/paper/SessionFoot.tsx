@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
+import type { Entry } from '../../api/outbox';
 import { Foot } from '../../shell/Foot';
+import { Plain } from '../../parts/Buttons';
 import { kindName, toldBy, walkDistances } from './target/groupTypes';
 import { isMarked, type Marking, type Paper } from './paperTypes';
 import { sheetWords } from './sheetWords';
@@ -10,6 +12,9 @@ interface Props {
   work: PaperWork;
   marking: Marking | null;
   lookingAtMoves: boolean;
+  /** What waits in this browser: what is next goes by the server's reading of it. */
+  waits: readonly Entry[];
+  onMark: () => void;
   undoKey: ReactNode;
   act: (action: string | null | undefined) => void;
   onKeep: () => void;
@@ -17,7 +22,18 @@ interface Props {
 }
 
 /** What is next of the paper, of a shot that is being marked, or what is wrong. */
-export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act, onKeep, onLeave }: Props) {
+export function SessionFoot({
+  paper,
+  work,
+  marking,
+  lookingAtMoves,
+  waits,
+  onMark,
+  undoKey,
+  act,
+  onKeep,
+  onLeave,
+}: Props) {
   if (work.unreachable)
     return (
       <Foot
@@ -40,14 +56,35 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
         button={marking.arrow ? 'Set it here' : 'Keep this shot'}
         busy={!isMarked(marking) || work.busy}
         onGo={onKeep}
-        alternative={leaving(marking, paper)}
+        alternative={marking.arrow ? null : 'Leave it'}
         onAlternative={onLeave}
-        extra={marking.arrow ? undoKey : undefined}
+        extra={
+          marking.arrow && (
+            <>
+              {undoKey}
+              <Plain onClick={onLeave}>{leaving(paper)}</Plain>
+            </>
+          )
+        }
       />
     );
   if (work.problem && !lookingAtMoves)
     return (
       <Foot trouble sentence={work.problem.message} reason="Nothing was changed." button="I see" onGo={work.clear} />
+    );
+  if (waits.length > 0)
+    return (
+      <Foot
+        trouble
+        sentence={
+          waits.some((entry) => entry.refused !== null) ? 'Settle what was refused.' : 'Kept here, not yet sent.'
+        }
+        reason="Advice is held back until the server has read what was entered. Marking and logging go on."
+        button="Mark the next shot"
+        busy={work.busy}
+        onGo={onMark}
+        extra={undoKey}
+      />
     );
   return (
     <Foot
@@ -64,12 +101,12 @@ export function SessionFoot({ paper, work, marking, lookingAtMoves, undoKey, act
   );
 }
 
-/** The key that leaves the marking. */
-function leaving(marking: Marking, paper: Paper): string {
+/** The key that leaves the marking at a target. */
+function leaving(paper: Paper): string {
   const last = paper.sets.at(-1)!;
   if (last.walk) return 'Read the walk';
   if (last.sighting || last.rangeTrial) return 'Read the hits';
-  return marking.arrow ? 'Read the groups' : 'Leave it';
+  return 'Read the groups';
 }
 
 function sentenceOf(marking: Marking, paper: Paper): string {

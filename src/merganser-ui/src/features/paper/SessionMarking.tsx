@@ -9,6 +9,8 @@ interface Props {
   marking: Marking;
   paper: Paper;
   work: PaperWork;
+  /** Shots of the set, with those that wait in this browser. */
+  count: number;
   /** Pixels to the inch of a sheet, and half the width of a face in inches. */
   scale: { px: number; half: number };
   onScale: (scale: { px: number; half: number }) => void;
@@ -18,7 +20,7 @@ interface Props {
 }
 
 /** A shot that is being marked: its sheet or face, and what is said of it beside. */
-export function SessionMarking({ marking, paper, work, scale, onScale, onChange, onKeep, onCancel }: Props) {
+export function SessionMarking({ marking, paper, work, count, scale, onScale, onChange, onKeep, onCancel }: Props) {
   const last = paper.sets.at(-1)!;
   const nock = last.nockEnd !== null;
   const both = { marking, onChange, faults: work.faults, arrowNumbers: paper.plan.arrowNumbers };
@@ -33,7 +35,7 @@ export function SessionMarking({ marking, paper, work, scale, onScale, onChange,
         onCancel={onCancel}
       />
       <HitPanel
-        key={last.shots.length}
+        key={count}
         {...both}
         set={last}
         half={scale.half}
@@ -54,7 +56,7 @@ export function SessionMarking({ marking, paper, work, scale, onScale, onChange,
       <MarkingPanel
         {...both}
         nock={nock}
-        number={last.shots.length + 1}
+        number={count + 1}
         px={scale.px}
         sizes={work.choices.data?.sizes ?? []}
         onScale={(px) => onScale({ ...scale, px })}

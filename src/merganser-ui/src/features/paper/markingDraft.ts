@@ -1,7 +1,8 @@
+import { keptAs } from '../../api/bench';
 import type { Schemas } from '../../api/client';
 import { freshMarking, type Marking } from './paperTypes';
 
-const slot = (paperId: string) => `merganser-mark-${paperId}`;
+const slot = (paperId: string) => keptAs(`mark-${paperId}`);
 
 /** A shot that is being marked outlives a reload of the page. */
 export function readMarking(paperId: string, kinds: Schemas['ArrowKind'][] = []): Marking | null {

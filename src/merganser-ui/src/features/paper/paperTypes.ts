@@ -86,4 +86,5 @@ export const purposes: Record<Purpose, string> = {
 
 export const counted = (set: ShotSet) => set.shots.filter((s) => s.voidReason === null);
 
-export const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+/** A paper as it is to be looked at: no move is advised, and none is drawn. */
+export const withoutMove = (paper: Paper): Paper => ({ ...paper, advice: { ...paper.advice, move: null, ghosts: [] } });

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
+import { QUEUED, type IsQueued } from '../../api/useActs';
 import type { useUndo } from '../../shell/useUndo';
 import type { MoveTold } from '../../parts/MoveSteps';
 import type { Paper, ShotSet } from './paperTypes';
@@ -11,6 +12,9 @@ interface Seen {
   sayReopened: (after: Paper) => void;
 }
 
+/** The paper as it is after an act; one that waits in this browser leaves it as it was. */
+const served = (before: Paper, after: Paper | IsQueued | null) => (after === QUEUED ? before : after);
+
 /** Moves at the paper: as advised, as told, back to an earlier set, and taken back. */
 export function usePaperMoves(
   paper: Paper,
@@ -21,6 +25,11 @@ export function usePaperMoves(
   const [taking, setTaking] = useState<Schemas['MoveView'][] | null>(null);
   const logMove = async (told: MoveTold, beside: MoveBeside = {}) => {
     const after = await work.move(paper, told, beside);
+    if (after === QUEUED) {
+      show(paper);
+      undo.forget();
+      return;
+    }
     show(after);
     if (!after) return;
     sayReopened(after);
@@ -34,10 +43,13 @@ export function usePaperMoves(
     let after: Paper | null = paper;
     for (const move of moves.toReversed()) {
       if (!after) return;
-      after = await work.move(
+      after = served(
         after,
-        { adjuster: move.adjuster, to: move.from, from: null },
-        { note: loggedWrongly ? '' : 'turned back', corrects: loggedWrongly ? move.id : null },
+        await work.move(
+          after,
+          { adjuster: move.adjuster, to: move.from, from: null },
+          { note: loggedWrongly ? '' : 'turned back', corrects: loggedWrongly ? move.id : null },
+        ),
       );
     }
     show(after);
@@ -58,10 +70,9 @@ export function usePaperMoves(
     let after: Paper | null = paper;
     for (const move of set.wayBack) {
       if (!after) return;
-      after = await work.move(
+      after = served(
         after,
-        { adjuster: move.kind, to: move.to, from: null },
-        { note: `back to set ${set.number}` },
+        await work.move(after, { adjuster: move.kind, to: move.to, from: null }, { note: `back to set ${set.number}` }),
       );
     }
     show(after);

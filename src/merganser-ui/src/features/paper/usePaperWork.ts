@@ -1,9 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { useRefresh } from '../../api/queries';
-import { useActs } from '../../api/useActs';
+import { QUEUED, useActs, type IsQueued } from '../../api/useActs';
+import { bowScope, type EntryKind } from '../../api/outbox';
 import type { Marking, Paper, Purpose, Shot } from './paperTypes';
 import type { MoveTold } from '../../parts/MoveSteps';
+import { moveWords } from '../../parts/moveWords';
 import type { Plan } from './PaperPlan';
 
 /** What is shot at a stage. */
@@ -55,6 +57,9 @@ export interface MoveBeside {
   afterSetId?: string | null;
 }
 
+const markWords = (shot: Shot, reason: string | null, doubtful: boolean) =>
+  `Shot ${shot.number} ${reason ? `void: ${reason}` : doubtful ? 'doubted' : 'counted'}`;
+
 /** The papers of a bow and every act on them. Each act has one id, so that trying it again is safe. */
 export function usePaperWork(bowId: string) {
   const queries = useQueryClient();
@@ -70,12 +75,26 @@ export function usePaperWork(bowId: string) {
     staleTime: Infinity,
   });
 
-  const act = async (what: string, call: (id: string) => Promise<Paper>): Promise<Paper | null> => {
-    const paper = await acts.act(what, call);
-    if (!paper) return null;
+  const shown = (paper: Paper) => {
     queries.setQueryData<Schemas['NewestPaper']>(['papers', bowId, 'newest'], { paper });
     void queries.invalidateQueries({ queryKey: ['response', bowId] });
     refresh();
+  };
+  const act = async (what: string, call: (id: string) => Promise<Paper>): Promise<Paper | null> => {
+    const paper = await acts.act(what, call);
+    if (paper) shown(paper);
+    return paper;
+  };
+
+  /** What goes on without a server: it waits in this browser, and the page stays as it is. */
+  const actOrQueue = async (
+    what: string,
+    kind: EntryKind,
+    words: string,
+    call: (id: string) => Promise<Paper>,
+  ): Promise<Paper | IsQueued | null> => {
+    const paper = await acts.actOrQueue(what, { scope: bowScope(bowId), kind, words }, call);
+    if (paper && paper !== QUEUED) shown(paper);
     return paper;
   };
 
@@ -130,8 +149,8 @@ export function usePaperWork(bowId: string) {
           }),
         ),
       ),
-    keepShot: (setId: string, marking: Marking) =>
-      act(`shot ${setId} ${JSON.stringify(marking)}`, (id) => {
+    keepShot: (setId: string, marking: Marking, words: string) =>
+      actOrQueue(`shot ${setId} ${JSON.stringify(marking)}`, 'shot', words, (id) => {
         const typed = marking.right.trim() !== '' || marking.up.trim() !== '';
         const { arrow } = marking;
         if (arrow)
@@ -172,7 +191,7 @@ export function usePaperWork(bowId: string) {
         answer(api.POST('/api/hits/table/{id}/void', { params: { path: { id: tableId } }, body: { id } })),
       ),
     markShot: (shot: Shot, reason: string | null, doubtful = false) =>
-      act(`mark ${shot.id} ${reason} ${doubtful}`, (id) =>
+      actOrQueue(`mark ${shot.id} ${reason} ${doubtful}`, 'mark', markWords(shot, reason, doubtful), (id) =>
         answer(
           api.POST('/api/shots/{id}/marks', {
             params: { path: { id: shot.id } },
@@ -181,13 +200,17 @@ export function usePaperWork(bowId: string) {
         ),
       ),
     move: (paper: Paper, told: MoveTold, { note = '', corrects = null, afterSetId = null }: MoveBeside = {}) =>
-      act(`move ${paper.id} ${JSON.stringify(told)} ${corrects} ${afterSetId}`, (id) =>
-        answer(
-          api.POST('/api/papers/{id}/moves', {
-            params: { path: { id: paper.id } },
-            body: { id, ...told, note, corrects, afterSetId },
-          }),
-        ),
+      actOrQueue(
+        `move ${paper.id} ${JSON.stringify(told)} ${corrects} ${afterSetId}`,
+        'move',
+        moveWords(told, corrects),
+        (id) =>
+          answer(
+            api.POST('/api/papers/{id}/moves', {
+              params: { path: { id: paper.id } },
+              body: { id, ...told, note, corrects, afterSetId },
+            }),
+          ),
       ).then((moved) => {
         // It may have been moved in another place: where everything stands is read anew.
         if (!moved) refresh();
@@ -234,13 +257,17 @@ export function usePaperWork(bowId: string) {
         answer(api.DELETE('/api/papers/{id}/notes/{noteId}', { params: { path: { id: paper.id, noteId } } })),
       ),
     accept: (paper: Paper, accepted: boolean) =>
-      act(`accept ${paper.id} ${paper.version} ${accepted}`, (id) =>
-        answer(
-          api.POST('/api/papers/{id}/accept', {
-            params: { path: { id: paper.id } },
-            body: { accepted, id },
-          }),
-        ),
+      actOrQueue(
+        `accept ${paper.id} ${paper.version} ${accepted}`,
+        'accept',
+        accepted ? 'Accepted' : 'Opened again',
+        (id) =>
+          answer(
+            api.POST('/api/papers/{id}/accept', {
+              params: { path: { id: paper.id } },
+              body: { accepted, id },
+            }),
+          ),
       ),
   };
 }

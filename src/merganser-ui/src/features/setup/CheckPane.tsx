@@ -1,4 +1,5 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
+import type { Entry } from '../../api/outbox';
 import { Field } from '../../parts/Field';
 import { useEscape } from '../../shell/focus';
 import type { BowKind } from '../../drawing/bow';
@@ -27,6 +28,10 @@ interface Props {
   kind: BowKind;
   setup: Setup;
   note: string;
+  /** What was found of it and waits in this browser. */
+  waits?: Entry;
+  /** The way back to what is wrong, where the check was come to from there. */
+  back?: ReactNode;
   onNote: (note: string) => void;
   onType: (text: string) => void;
   onKeep: (confirmed?: boolean) => void;
@@ -51,6 +56,8 @@ export function CheckPane({
   kind,
   setup,
   note,
+  waits,
+  back,
   onNote,
   onType,
   onKeep,
@@ -71,6 +78,7 @@ export function CheckPane({
         {check.minutes > 0 && `, about ${check.minutes} minutes`}
       </p>
       <h1>{check.title}</h1>
+      {back && <p className={s.back}>{back}</p>}
       {check.whyHere && <p className={w.muted}>{check.whyHere}</p>}
       {check.because && check.state !== 'done' && (
         <Note word={check.state === 'again' ? 'Again.' : check.state === 'held' ? 'Not now.' : 'Left open.'}>
@@ -156,6 +164,7 @@ export function CheckPane({
             )}
           </div>
         )}
+        {waits && <Note word="Kept here, not yet sent.">{waits.refused ?? `${waits.words}.`}</Note>}
         {check.verdict && last && (
           <div className={s.verdict} data-verdict={check.verdict.verdict} aria-live="polite">
             <h2>{check.verdict.words}</h2>

@@ -1,12 +1,15 @@
+import { keptAs } from '../../api/bench';
 import { useEffect, useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { OpeningPage } from '../../shell/OpeningPage';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
 import { focusSoon } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
+import { bowScope } from '../../api/outbox';
 import { useBow } from '../../api/queries';
+import { useOutbox } from '../../api/useOutbox';
 import { bowWayLabel, BowWays, type BowWay } from '../../shell/BowWays';
 import { Main, Page } from '../../parts/Page';
 import { classes } from '../../parts/classes';
@@ -19,13 +22,13 @@ import { SightsPane } from './SightsPane';
 import { BoardPane } from './BoardPane';
 import { SpeedPane } from './SpeedPane';
 import { StringPane } from './StringPane';
-import { useSetup, type Check } from './useSetup';
+import { useSetup, useTroubles, type Check } from './useSetup';
 import { WorkOrder } from './WorkOrder';
 import s from './SetupPage.module.css';
 
 /** The answer that names who did it. */
 const REPAIRED = 'repaired';
-const slot = (bowId: string) => `merganser-checks-${bowId}`;
+const slot = (bowId: string) => keptAs(`checks-${bowId}`);
 
 /** The bow on the bench: a work order of checks, its adjusters, its history and its string. */
 export default function SetupPage({ way }: { way: BowWay }) {
@@ -34,6 +37,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
   const [search, setSearch] = useSearchParams();
   const bow = useBow(bowId);
   const work = useSetup(bowId);
+  const waits = useOutbox(bowScope(bowId));
   const [typed, setTyped] = useState<Record<string, string>>(() => readTyped(bowId));
   const [open, setOpen] = useState<Schemas['AdjusterKind'] | null>(null);
   const setup = work.setup.data;
@@ -53,7 +57,13 @@ export default function SetupPage({ way }: { way: BowWay }) {
     setTyped(rest);
     if (work.problem) work.clear();
   };
-  const show = (kind: Check['kind'] | null) => setSearch(kind ? { check: kind } : {});
+  // A check that was come to because something is wrong leads back there.
+  const kept = search.get('trouble');
+  const troubles = useTroubles(bowId, kept !== null);
+  const trouble = troubles.data?.troubles.find((t) => t.kind === kept);
+  const wrong = `/bows/${bowId}/bow?way=wrong&trouble=${kept}`;
+  const asked = (kind: Check['kind']) => ({ check: kind, ...(kept && { trouble: kept }) });
+  const show = (kind: Check['kind'] | null) => setSearch(kind ? asked(kind) : {});
   const after = (kind: Check['kind']) => {
     const order = setup!.checks;
     const from = order.findIndex((c) => c.kind === kind);
@@ -67,7 +77,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
     type(check.kind, null);
     setNotes((all) => ({ ...all, [check.kind]: '' }));
     // The check stays in view, without another step for Back to take.
-    setSearch({ check: check.kind }, { replace: true });
+    setSearch(asked(check.kind), { replace: true });
     setStay(check.kind);
   };
   // After an entry its verdict is read before the next check comes.
@@ -81,7 +91,12 @@ export default function SetupPage({ way }: { way: BowWay }) {
     setTimeout(focusCheck);
   };
   /** Enter in the field: keeps what was typed; once that is kept, it goes on to the next check. */
-  const enter = () => (stay === check?.kind && !changed && next ? goNext() : keep());
+  const enter = () => {
+    if (stay !== check?.kind || changed) keep();
+    else if (trouble) void navigate(wrong);
+    else if (next) goNext();
+    else keep();
+  };
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -133,6 +148,13 @@ export default function SetupPage({ way }: { way: BowWay }) {
       onGo={() => keep()}
       alternative="Put it back"
       onAlternative={() => type(check.kind, null)}
+    />
+  ) : way === 'sheet' && stay === check.kind && trouble ? (
+    <Foot
+      sentence={`Kept. Back to: ${trouble.name.toLowerCase()}.`}
+      reason="What is looked at next stands there, in order."
+      button="What is next"
+      onGo={() => void navigate(wrong)}
     />
   ) : way === 'sheet' && stay === check.kind && next ? (
     <Foot
@@ -189,6 +211,8 @@ export default function SetupPage({ way }: { way: BowWay }) {
               note={note}
               onNote={(next) => setNotes((all) => ({ ...all, [check.kind]: next }))}
               setup={setup}
+              waits={waits.findLast((entry) => entry.kind === 'check' && entry.body.includes(`"kind":"${check.kind}"`))}
+              back={trouble && <Link to={wrong}>Back to: {trouble.name.toLowerCase()}</Link>}
               onType={(next) => type(check.kind, next)}
               onKeep={keep}
               onEnter={enter}

@@ -15,6 +15,14 @@ const signs: Record<Check['state'], string> = {
 
 const looks: Partial<Record<Check['state'], string>> = { done: s.done, again: s.again, held: s.held };
 
+/** How a check stands, as a sign. */
+export const StateSign = ({ state }: { state: Check['state'] }) => (
+  <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true" className={classes(s.state, looks[state])}>
+    <circle cx="11" cy="11" r="10" />
+    <path d={signs[state]} />
+  </svg>
+);
+
 /** The work order: every check with its state, the present one pointed at. */
 export function WorkOrder({
   setup,
@@ -45,16 +53,7 @@ export function WorkOrder({
               aria-current={check.kind === chosen ? 'step' : undefined}
               data-check={check.kind}
             >
-              <svg
-                width="22"
-                height="22"
-                viewBox="0 0 22 22"
-                aria-hidden="true"
-                className={classes(s.state, looks[check.state])}
-              >
-                <circle cx="11" cy="11" r="10" />
-                <path d={signs[check.state]} />
-              </svg>
+              <StateSign state={check.state} />
               <span>
                 <b>{check.title}</b>
                 <small>

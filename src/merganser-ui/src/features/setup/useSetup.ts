@@ -1,11 +1,18 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, ifMatch, Refusal, type Schemas } from '../../api/client';
 import { useRefresh } from '../../api/queries';
+import { bowScope, type EntryKind } from '../../api/outbox';
 import { useActs } from '../../api/useActs';
 import type { MoveTold } from '../../parts/MoveSteps';
+import { capital, named } from '../../parts/letters';
+import { moveWords } from '../../parts/moveWords';
 
 export type Setup = Schemas['SetupView'];
 export type Check = Schemas['CheckView'];
+
+/** A finding as it is said while it waits. */
+const checkWords = (kind: Check['kind'], found: { typed?: string; choice?: string; skipReason?: string }) =>
+  `${capital(named(kind))}: ${found.typed ?? (found.choice ? named(found.choice) : `left, ${found.skipReason}`)}`;
 
 /** The set-up of a bow and every act on it. Each act has one id, so that trying it again is safe. */
 export function useSetup(bowId: string) {
@@ -18,13 +25,19 @@ export function useSetup(bowId: string) {
     queryFn: () => answer(api.GET('/api/bows/{id}/setup', { params: { path: { id: bowId } } })),
   });
 
-  const act = async (what: string, call: (id: string) => Promise<unknown>): Promise<boolean> => {
-    const done = await acts.act(what, async (id) => ({ done: await call(id) }));
-    if (!done) return false;
+  /** True when it was done, or waits in this browser: what it changed is read anew. */
+  const seen = async (doing: Promise<unknown>): Promise<boolean> => {
+    if (!(await doing)) return false;
     await queries.invalidateQueries({ queryKey: ['setup', bowId] });
     refresh();
     return true;
   };
+  const act = (what: string, call: (id: string) => Promise<unknown>) =>
+    seen(acts.act(what, async (id) => ({ done: await call(id) })));
+
+  /** What goes on without a server: it waits in this browser. */
+  const actOrQueue = (what: string, kind: EntryKind, words: string, call: (id: string) => Promise<unknown>) =>
+    seen(acts.actOrQueue(what, { scope: bowScope(bowId), kind, words }, async (id) => ({ done: await call(id) })));
 
   const path = { path: { id: bowId } };
   return {
@@ -40,32 +53,38 @@ export function useSetup(bowId: string) {
       kind: Check['kind'],
       found: { typed?: string; choice?: string; skipReason?: string; confirmed?: boolean; note?: string },
     ) =>
-      act(`check ${kind} ${JSON.stringify({ ...found, confirmed: undefined })}`, (id) =>
-        answer(
-          api.POST('/api/bows/{id}/checks', {
-            params: path,
-            body: {
-              id,
-              kind,
-              typed: found.typed ?? null,
-              choice: found.choice ?? null,
-              skipReason: found.skipReason ?? null,
-              confirmed: found.confirmed ?? false,
-              note: found.note ?? '',
-            },
-          }),
-        ),
+      actOrQueue(
+        `check ${kind} ${JSON.stringify({ ...found, confirmed: undefined })}`,
+        'check',
+        checkWords(kind, found),
+        (id) =>
+          answer(
+            api.POST('/api/bows/{id}/checks', {
+              params: path,
+              body: {
+                id,
+                kind,
+                typed: found.typed ?? null,
+                choice: found.choice ?? null,
+                skipReason: found.skipReason ?? null,
+                confirmed: found.confirmed ?? false,
+                note: found.note ?? '',
+              },
+            }),
+          ),
       ),
     withdraw: (entryId: string) =>
       act(`withdraw ${entryId}`, () =>
         answer(api.POST('/api/bows/{id}/withdrawals/{entryId}', { params: { path: { id: bowId, entryId } } })),
       ),
     change: (change: Schemas['BowChange'], note: string) =>
-      act(`change ${change} ${note}`, (id) =>
+      actOrQueue(`change ${change} ${note}`, 'move', `Logged: ${named(change)}`, (id) =>
         answer(api.POST('/api/bows/{id}/changes', { params: path, body: { id, change, note, happenedAt: null } })),
       ),
     shoot: (count: number) =>
-      act(`shots ${count}`, (id) => answer(api.POST('/api/bows/{id}/shots', { params: path, body: { id, count } }))),
+      actOrQueue(`shots ${count}`, 'shot', `${count} shots away from the papers`, (id) =>
+        answer(api.POST('/api/bows/{id}/shots', { params: path, body: { id, count } })),
+      ),
     plan: (plan: Schemas['StringPlan']) =>
       act(`plan ${JSON.stringify(plan)}`, () =>
         answer(
@@ -85,7 +104,7 @@ export function useSetup(bowId: string) {
         answer(api.POST('/api/bows/{id}/good-states', { params: path, body: { id, arrowVersionId, note } })),
       ),
     move: (move: MoveTold & { note?: string }) =>
-      act(`move ${JSON.stringify(move)}`, (id) =>
+      actOrQueue(`move ${JSON.stringify(move)}`, 'move', moveWords(move, null), (id) =>
         answer(api.POST('/api/bows/{id}/moves', { params: path, body: { ...move, id } })),
       ).then((moved) => {
         // It may have been moved in another place: where everything stands is read anew.
@@ -103,5 +122,13 @@ export function useSetup(bowId: string) {
       ),
   };
 }
+
+/** What is looked at first when something is wrong with a bow. */
+export const useTroubles = (bowId: string, wanted = true) =>
+  useQuery({
+    queryKey: ['setup', bowId, 'troubles'],
+    queryFn: () => answer(api.GET('/api/bows/{id}/troubles', { params: { path: { id: bowId } } })),
+    enabled: wanted,
+  });
 
 export type SetupWork = ReturnType<typeof useSetup>;

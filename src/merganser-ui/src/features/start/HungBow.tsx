@@ -1,4 +1,5 @@
 import type { CSSProperties } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { BowDrawing } from '../../parts/BowDrawing';
 import { Key } from '../../parts/Buttons';
@@ -56,9 +57,17 @@ export function HungBow({ bow, onGo }: { bow: Bow; onGo: () => void }) {
       <Key className={s.next} onClick={onGo}>
         {bow.nextWords}
       </Key>
+      <WrongLink bow={bow} />
     </li>
   );
 }
+
+/** The way to what is looked at first when something is wrong with it. */
+export const WrongLink = ({ bow }: { bow: Bow }) => (
+  <Link className={s.wrong} to={`/bows/${bow.id}/bow?way=wrong`}>
+    Something is wrong<span className="visually-hidden"> with {bow.name}</span>
+  </Link>
+);
 
 /** How it stands, in a line; a bow that may not be shot says so as a caution. */
 export const BowState = ({ bow, className }: { bow: Bow; className?: string }) =>

@@ -6,7 +6,7 @@ import { ChoiceRow } from '../../parts/ChoiceRow';
 import { classes } from '../../parts/classes';
 import { along, checksOf } from '../../drawing/bow';
 import { shortDay } from '../../units/days';
-import { BowState } from './HungBow';
+import { BowState, WrongLink } from './HungBow';
 import w from '../../parts/words.module.css';
 import s from './RackRows.module.css';
 
@@ -56,9 +56,10 @@ export function RackRows({ bows, shown, onGo }: { bows: Bow[]; shown: Bow[]; onG
               </span>
             </div>
             <BowState bow={bow} className={classes(s.state, isDue(bow) && s.due)} />
-            <Key className={s.next} onClick={() => onGo(bow)}>
-              {bow.nextWords}
-            </Key>
+            <div className={s.next}>
+              <Key onClick={() => onGo(bow)}>{bow.nextWords}</Key>
+              <WrongLink bow={bow} />
+            </div>
           </li>
         ))}
       </ul>

@@ -5,6 +5,7 @@ import { Foot } from '../../shell/Foot';
 import type { Schemas } from '../../api/client';
 import { useRack } from '../../api/queries';
 import { Key } from '../../parts/Buttons';
+import { classes } from '../../parts/classes';
 import { Note } from '../../parts/Note';
 import { HungBow } from './HungBow';
 import { RackRows } from './RackRows';
@@ -35,7 +36,7 @@ export function StartPage() {
     <Page>
       <ShellHead at="start" bowId={bows.length === 1 ? bows[0]!.id : undefined} />
       <Main>
-        <div className={l.title}>
+        <div className={classes(l.title, s.title)}>
           <h1>The rack</h1>
           <p className={w.muted}>
             {rack.data &&
@@ -85,6 +86,7 @@ export function StartPage() {
       </Main>
       {next ? (
         <Foot
+          key="next"
           sentence={next.sentence}
           reason={next.reason}
           button={next.button}
@@ -94,6 +96,7 @@ export function StartPage() {
         />
       ) : (
         <Foot
+          key="opening"
           sentence={rack.isError ? 'The bench’s server does not answer.' : 'Opening the rack …'}
           reason={rack.isError ? 'Nothing is lost. Start it again with ./merganser start.' : ''}
           button={rack.isError ? 'Try again' : 'Wait'}

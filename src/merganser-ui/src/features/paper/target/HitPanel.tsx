@@ -5,7 +5,8 @@ import { Fault } from '../../../parts/Note';
 import { useFigures } from '../../../units/UnitsContext';
 import { Pane } from '../Pane';
 import { WhichArrow } from '../WhichArrow';
-import { capital, type Marking, type ShotSet } from '../paperTypes';
+import { capital } from '../../../parts/letters';
+import type { Marking, ShotSet } from '../paperTypes';
 import {
   flights,
   halves,

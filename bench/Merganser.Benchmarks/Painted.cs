@@ -1,0 +1,17 @@
+namespace Merganser.Benchmarks;
+
+/// <summary>The frame in which something stands on the screen.</summary>
+internal static class Painted
+{
+    /// <summary>
+    /// For scripts: <c>painted(then)</c> calls in the first task after the next frame, when that frame is drawn.
+    /// </summary>
+    public const string Script = """
+        const painted = (then) => requestAnimationFrame(() => {
+          const port = new MessageChannel();
+          port.port1.onmessage = then;
+          port.port2.postMessage(0);
+        });
+
+        """;
+}

@@ -1,0 +1,22 @@
+/** Which bench this page belongs to; empty where the page came from no bench's server. */
+export const bench = ((id) => (id.startsWith('__') ? '' : id))(
+  document.querySelector<HTMLMetaElement>('meta[name="bench"]')?.content ?? '',
+);
+
+const HEADER = 'Merganser-Bench';
+
+/** Another bench answers at this address than the one whose page this is: nothing is sent to it. */
+export class OtherBench extends Error {
+  constructor() {
+    super('Another bench answers here now. Load this page anew; what waits is kept for its own bench.');
+  }
+}
+
+/** @throws OtherBench */
+export function sameBench(response: Response): void {
+  const from = response.headers.get(HEADER);
+  if (bench && from && from !== bench) throw new OtherBench();
+}
+
+/** Under which name something is kept in this browser for this bench alone. */
+export const keptAs = (name: string): string => (bench ? `merganser-${bench}-${name}` : `merganser-${name}`);

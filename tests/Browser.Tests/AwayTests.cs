@@ -1,0 +1,84 @@
+using OpenQA.Selenium;
+using static Merganser.Browser.Tests.PaperHands;
+
+namespace Merganser.Browser.Tests;
+
+/// <summary>Without a server: what is entered waits in the browser, outlives a reload and arrives.</summary>
+public class AwayTests
+{
+    private const string Paper = States.Compound + "/paper";
+
+    [Fact]
+    public void Shots_a_move_and_the_accepting_are_entered_without_a_server_and_arrive_in_order()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(Paper);
+        screen.SeeText("[data-testid=film]", "5 of 6");
+        KeptForLater(screen);
+        var stood = Positions(screen, Bow)["restHeight"];
+        screen.Kill();
+        Type(screen, -.3, .1);
+        screen.SeeText("[data-testid=held-back]", "Set 2, tear typed -0.30, 0.10");
+        screen
+            .Driver.FindElements(By.CssSelector("[data-testid=advice]"))
+            .ShouldBeEmpty("it does not know of the shot");
+        screen.Push("Log a move");
+        screen.Pick("adjuster", "Rest up/down");
+        screen.See("[aria-label$='one more'], [aria-label^='One more']").Click();
+        screen.Push("Log this move");
+        screen.SeeText("[data-testid=waiting]", "2 wait");
+        Type(screen, -.2, .1);
+        screen.SeeText("[data-testid=waiting]", "3 wait");
+        screen.Push("I accept this");
+        screen.SeeText("[data-testid=waiting]", "4 wait");
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-testid=film]", "5 of 6");
+        screen.SeeText("[data-testid=held-back]", "Rest height moved to");
+        screen.SeeText("[data-testid=waiting]", "4 wait");
+        screen.Push("Mark the next shot");
+        screen.See("[data-testid=marking-sheet]");
+        screen.StartAgain();
+        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=waiting]")).Count == 0 ? "sent" : null);
+        screen.SeeText("[data-testid=film]", "6 of 7");
+        screen.SeeText("[data-testid=film]", "Set 3");
+        screen.SeeText("[data-testid=film]", "3 yd bare, 1 shot");
+        screen.Button("Open it again");
+        Math.Abs(Positions(screen, Bow)["restHeight"] - stood).ShouldBe(1);
+    }
+
+    [Fact]
+    public void What_the_server_refuses_is_set_aside_with_both_values_and_may_be_given_up()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(States.Compound + "/bow?check=braceHeight");
+        screen.See("[name='check-braceHeight']");
+        KeptForLater(screen);
+        screen.Kill();
+        screen.Retype("check-braceHeight", "9");
+        screen.Press(Keys.Enter);
+        screen.SeeText("[data-testid=check] [role=note]", "Brace height: 9");
+        screen.StartAgain();
+        screen.SeeText("[data-testid=waiting]", "1 refused");
+        screen.See("[data-testid=waiting]").Click();
+        screen.SeeText("[role=dialog]", "Brace height: 9");
+        screen.SeeText("[role=dialog]", "is that so?");
+        screen.Push("Yes, keep it");
+        screen.SeeText("[data-verdict]", "entered 9");
+        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=waiting]")).Count == 0 ? "sent" : null);
+    }
+
+    private const string Bow = "22222222-0000-4000-8000-000000000001";
+
+    /// <summary>The worker has the page: a reload shows it.</summary>
+    private static void KeptForLater(Screen screen)
+    {
+        screen.Until(d =>
+            ((IJavaScriptExecutor)d).ExecuteScript("return navigator.serviceWorker.controller !== null") is true
+                ? "there"
+                : null
+        );
+        screen.Driver.Navigate().Refresh();
+        screen.See("main h1");
+        screen.Settled();
+    }
+}
