@@ -4,9718 +4,9503 @@
  */
 
 export interface paths {
-  '/api/archers': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Every archer */
-    get: operations['getArchers'];
-    put?: never;
-    /** Adds an archer */
-    post: operations['postArchers'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/units': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The units in which the archer of a bow reads */
-    post: operations['postBowsByIdUnits'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/archers/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Changes an archer */
-    put: operations['putArchersById'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/archers/{id}/range-guesses': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Distances an archer guessed and measured, read */
-    get: operations['getArchersByIdRangeGuesses'];
-    put?: never;
-    /** Keeps a guessed distance and what it was */
-    post: operations['postArchersByIdRangeGuesses'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/archers/{id}/range-guesses/{guessId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    /** Takes a guessed distance back */
-    delete: operations['deleteArchersByIdRangeGuessesByGuessId'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/group-sizes': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** How well the archer of a bow shoots it, day by day */
-    get: operations['getBowsByIdGroupSizes'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A bow with its adjusters and its newest moves */
-    get: operations['getBowsById'];
-    /** Changes a bow, and its archer beside it */
-    put: operations['putBowsById'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Adds a bow, and its archer where that one is new */
-    post: operations['postBows'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/archive': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Takes a bow off the rack, or hangs it up again */
-    post: operations['postBowsByIdArchive'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/moves': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A page of a bow's moves */
-    get: operations['getBowsByIdMoves'];
-    put?: never;
-    /** Logs a move away from any paper */
-    post: operations['postBowsByIdMoves'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/moves/{moveId}/undo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Takes a move back, as a wrong entry or as a real move */
-    post: operations['postBowsByIdMovesByMoveIdUndo'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/adjusters': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The adjusters that a kind of bow may have */
-    get: operations['getAdjusters'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/components': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The parts that an arrow is built from */
-    get: operations['getComponents'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/components/misfits': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Parts that do not go into a shaft's tube */
-    get: operations['getComponentsMisfits'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/arrows': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The arrows of a bow */
-    get: operations['getBowsByBowIdArrows'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/arrows': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Begins an arrow */
-    post: operations['postArrows'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/arrows/{id}/draft': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Keeps the draft of an arrow as typed */
-    put: operations['putArrowsByIdDraft'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/arrows/{id}/versions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A page of an arrow's kept versions */
-    get: operations['getArrowsByIdVersions'];
-    put?: never;
-    /** Keeps the draft as the next version */
-    post: operations['postArrowsByIdVersions'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/figures': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The figures of a draft on a bow */
-    post: operations['postFigures'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/arrow-suggestion': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** An arrow that fits a bow, to begin with */
-    get: operations['getBowsByBowIdArrowSuggestion'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/beside': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The kept arrows of a bow, to lay beside another */
-    get: operations['getBowsByBowIdBeside'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/figures/ask': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The value that a wanted figure asks for */
-    post: operations['postFiguresAsk'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/figures/chart': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Needed and chosen spine over the length */
-    post: operations['postFiguresChart'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/weights': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Light, middle and heavy arrows on a bow */
-    get: operations['getBowsByIdWeights'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/compare': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Two to four arrows beside each other */
-    get: operations['getBowsByIdCompare'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/arrows/{id}/export.json': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** An arrow as JSON */
-    get: operations['getArrowsByIdExportJson'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/arrows/{id}/export.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** An arrow as comma-separated text */
-    get: operations['getArrowsByIdExportCsv'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/arrows/{id}/export.svg': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** An arrow drawn to scale */
-    get: operations['getArrowsByIdExportSvg'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/arrows/{id}/card.pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** An arrow's card to print */
-    get: operations['getArrowsByIdCardPdf'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/component-fields': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The fields of each class of parts */
-    get: operations['getComponentFields'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A page of the parts of a class */
-    get: operations['getCatalogue'];
-    put?: never;
-    /** Adds a part */
-    post: operations['postCatalogue'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A part of the catalogue */
-    get: operations['getCatalogueById'];
-    /** Changes a part */
-    put: operations['putCatalogueById'];
-    post?: never;
-    /** Deletes a part that no arrow uses */
-    delete: operations['deleteCatalogueById'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/own-shaft': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Adds a shaft by what is printed on it */
-    post: operations['postCatalogueOwnShaft'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/{id}/retire': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Retires a part, or puts it back */
-    post: operations['postCatalogueByIdRetire'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/export.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The parts of a class as comma-separated text */
-    get: operations['getCatalogueExportCsv'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/export.json': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The whole catalogue as JSON */
-    get: operations['getCatalogueExportJson'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/import.json': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Takes in a catalogue that was exported as JSON */
-    post: operations['postCatalogueImportJson'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/imports/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** An import as it stands */
-    get: operations['getImportsById'];
-    put?: never;
-    /** Begins an import: the table is read and checked, nothing is written */
-    post: operations['postImportsById'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/imports/{id}/mapping': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Says which column is what, and checks again */
-    put: operations['putImportsByIdMapping'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/imports/{id}/confirm': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Writes the rows that can be written */
-    post: operations['postImportsByIdConfirm'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/imports/{id}/cancel': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Ends an import; nothing is written */
-    post: operations['postImportsByIdCancel'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/paper-choices': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What a plan and a marking are picked from */
-    get: operations['getBowsByBowIdPaperChoices'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/papers': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A page of a bow's papers, in a line each */
-    get: operations['getBowsByBowIdPapers'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/papers/newest': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The paper that was begun last, whole */
-    get: operations['getBowsByBowIdPapersNewest'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/tolerated': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What trials found of the points that shafts tolerate */
-    get: operations['getBowsByBowIdTolerated'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A paper, whole */
-    get: operations['getPapersById'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Begins a paper with its first set */
-    post: operations['postPapers'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers/{id}/sets': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Begins the next set */
-    post: operations['postPapersByIdSets'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sets/{id}/shots': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Marks a shot */
-    post: operations['postSetsByIdShots'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sets/{id}/hits': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Marks where an arrow struck a target */
-    post: operations['postSetsByIdHits'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sets/{id}/hits/table': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Marks a table of hits at once, all of them or none */
-    post: operations['postSetsByIdHitsTable'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/hits/table/{id}/void': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Voids the hits of a table at once */
-    post: operations['postHitsTableByIdVoid'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers/{id}/hits.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Every hit of a paper as comma-separated text */
-    get: operations['getPapersByIdHitsCsv'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers/{id}/sight-marks': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Moves the sight: for heads alone, or in a walk-back for all arrows */
-    post: operations['postPapersByIdSightMarks'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers/{id}/conditions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Notes how it is shot from here on: wind, seat */
-    post: operations['postPapersByIdConditions'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers/{id}/sight': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Keeps a bow's sight: eye to pin, and one click */
-    post: operations['postPapersByIdSight'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/shots/{id}/marks': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Voids a shot, doubts it, or counts it again */
-    post: operations['postShotsByIdMarks'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers/{id}/moves': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Logs a move between sets, or corrects one */
-    post: operations['postPapersByIdMoves'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers/{id}/accept': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Accepts what was shot, or opens the paper again */
-    post: operations['postPapersByIdAccept'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers/{id}/notes': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Adds a note, or the answer of a rung */
-    post: operations['postPapersByIdNotes'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/papers/{id}/notes/{noteId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    /** Takes a note back */
-    delete: operations['deletePapersByIdNotesByNoteId'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/response': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What a bow's adjusters have been seen to do */
-    get: operations['getBowsByBowIdResponse'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/response/resets': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Forgets what was learned */
-    post: operations['postBowsByBowIdResponseResets'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/response/borrowing': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Takes over what bows of the same make taught, or sets it aside */
-    post: operations['postBowsByBowIdResponseBorrowing'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/response/resets/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    /** Takes a forgetting back */
-    delete: operations['deleteBowsByBowIdResponseResetsById'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rack': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Every bow with how it stands and what is next */
-    get: operations['getRack'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/setup': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The set-up of a bow */
-    get: operations['getBowsByIdSetup'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/troubles': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What is looked at first when something is wrong */
-    get: operations['getBowsByIdTroubles'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/checks': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Enters a finding */
-    post: operations['postBowsByIdChecks'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/changes': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A page of the changes that were entered */
-    get: operations['getBowsByIdChanges'];
-    put?: never;
-    /** Enters a change to the bow */
-    post: operations['postBowsByIdChanges'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/withdrawals/{entryId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Takes an entry back */
-    post: operations['postBowsByIdWithdrawalsByEntryId'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/shots': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Counts shots away from the papers */
-    post: operations['postBowsByIdShots'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/string-plan': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Says how the string is looked after */
-    put: operations['putBowsByIdStringPlan'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/good-states': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Marks the bow as shot well as it stands */
-    post: operations['postBowsByIdGoodStates'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/caliper': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** What a caliper on the riser asks of the rest */
-    post: operations['postBowsByIdCaliper'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/cants': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What a degree off the level costs */
-    get: operations['getBowsByIdCants'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/card.pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The set-up card to print */
-    get: operations['getBowsByIdCardPdf'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{id}/crawls': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A string walker's marks, and the crawl for a distance */
-    get: operations['getBowsByIdCrawls'];
-    put?: never;
-    /** Keeps a crawl for a distance, or gives the mark up */
-    post: operations['postBowsByIdCrawls'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/dozens': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A page of a bow's dozens, in a line each */
-    get: operations['getBowsByBowIdDozens'];
-    put?: never;
-    /** Starts a dozen */
-    post: operations['postBowsByBowIdDozens'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A dozen, whole */
-    get: operations['getDozensById'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/entries': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Enters what was weighed, measured, done or seen */
-    post: operations['postDozensByIdEntries'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/weights': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Enters a table of weights */
-    post: operations['postDozensByIdWeights'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/weights/preview': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** A table of weights as it would be taken */
-    post: operations['postDozensByIdWeightsPreview'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/withdrawals/{entryId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Takes an entry of a dozen back */
-    post: operations['postDozensByIdWithdrawalsByEntryId'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/match': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Seeks the best match of the pieces */
-    post: operations['postDozensByIdMatch'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/export.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The arrows as comma-separated text */
-    get: operations['getDozensByIdExportCsv'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/nocks': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The nock round of a dozen */
-    get: operations['getDozensByIdNocks'];
-    put?: never;
-    /** Marks a shot of the nock round */
-    post: operations['postDozensByIdNocks'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/nocks/{shotId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    /** Takes a shot of the nock round back */
-    delete: operations['deleteDozensByIdNocksByShotId'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/workshop': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What a dozen takes in the workshop */
-    get: operations['getDozensByIdWorkshop'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/workshop/glue/{joint}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** What the sheet of a joint's glue says */
-    post: operations['postDozensByIdWorkshopGlueByJoint'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/cut-list.pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A dozen's cut list to print */
-    get: operations['getDozensByIdCutListPdf'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/tray.pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A dozen's tray list to print */
-    get: operations['getDozensByIdTrayPdf'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/fletching.pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A dozen's fletching sheet and template to print */
-    get: operations['getDozensByIdFletchingPdf'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/shopping.pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A dozen's shopping list to print */
-    get: operations['getDozensByIdShoppingPdf'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dozens/{id}/labels.pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A dozen's labels to print, on a sheet of labels */
-    get: operations['getDozensByIdLabelsPdf'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/board': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A bow's newest draw-force curve */
-    get: operations['getBowsByBowIdBoard'];
-    put?: never;
-    /** A reading of the draw board */
-    post: operations['postBowsByBowIdBoard'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/board/{id}/withdraw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Takes a reading of the board back */
-    post: operations['postBowsByBowIdBoardByIdWithdraw'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/chronograph': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The newest readings and what they teach */
-    get: operations['getBowsByBowIdChronograph'];
-    put?: never;
-    /** Takes a reading */
-    post: operations['postBowsByBowIdChronograph'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bows/{bowId}/chronograph/{id}/withdraw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Takes a reading back */
-    post: operations['postBowsByBowIdChronographByIdWithdraw'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/instruments/{kind}/orders': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Gives an instrument an order */
-    post: operations['postInstrumentsByKindOrders'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
+    "/api/archers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every archer */
+        get: operations["getArchers"];
+        put?: never;
+        /** Adds an archer */
+        post: operations["postArchers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The units in which the archer of a bow reads */
+        post: operations["postBowsByIdUnits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes an archer */
+        put: operations["putArchersById"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archers/{id}/range-guesses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Distances an archer guessed and measured, read */
+        get: operations["getArchersByIdRangeGuesses"];
+        put?: never;
+        /** Keeps a guessed distance and what it was */
+        post: operations["postArchersByIdRangeGuesses"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archers/{id}/range-guesses/{guessId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a guessed distance back */
+        delete: operations["deleteArchersByIdRangeGuessesByGuessId"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/group-sizes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How well the archer of a bow shoots it, day by day */
+        get: operations["getBowsByIdGroupSizes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A bow with its adjusters and its newest moves */
+        get: operations["getBowsById"];
+        /** Changes a bow, and its archer beside it */
+        put: operations["putBowsById"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds a bow, and its archer where that one is new */
+        post: operations["postBows"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a bow off the rack, or hangs it up again */
+        post: operations["postBowsByIdArchive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A page of a bow's moves */
+        get: operations["getBowsByIdMoves"];
+        put?: never;
+        /** Logs a move away from any paper */
+        post: operations["postBowsByIdMoves"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/moves/{moveId}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a move back, as a wrong entry or as a real move */
+        post: operations["postBowsByIdMovesByMoveIdUndo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/adjusters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The adjusters that a kind of bow may have */
+        get: operations["getAdjusters"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/components": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The parts that an arrow is built from */
+        get: operations["getComponents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/components/misfits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Parts that do not go into a shaft's tube */
+        get: operations["getComponentsMisfits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/arrows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The arrows of a bow */
+        get: operations["getBowsByBowIdArrows"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins an arrow */
+        post: operations["postArrows"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows/{id}/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps the draft of an arrow as typed */
+        put: operations["putArrowsByIdDraft"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A page of an arrow's kept versions */
+        get: operations["getArrowsByIdVersions"];
+        put?: never;
+        /** Keeps the draft as the next version */
+        post: operations["postArrowsByIdVersions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The figures of a draft on a bow */
+        post: operations["postFigures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/arrow-suggestion": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An arrow that fits a bow, to begin with */
+        get: operations["getBowsByBowIdArrowSuggestion"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The kept arrows of a bow, to lay beside another */
+        get: operations["getBowsByBowIdBeside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/figures/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The value that a wanted figure asks for */
+        post: operations["postFiguresAsk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/figures/chart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Needed and chosen spine over the length */
+        post: operations["postFiguresChart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/weights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Light, middle and heavy arrows on a bow */
+        get: operations["getBowsByIdWeights"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two to four arrows beside each other */
+        get: operations["getBowsByIdCompare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows/{id}/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An arrow as JSON */
+        get: operations["getArrowsByIdExportJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows/{id}/export.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An arrow as comma-separated text */
+        get: operations["getArrowsByIdExportCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows/{id}/export.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An arrow drawn to scale */
+        get: operations["getArrowsByIdExportSvg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrows/{id}/card.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An arrow's card to print */
+        get: operations["getArrowsByIdCardPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/component-fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The fields of each class of parts */
+        get: operations["getComponentFields"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A page of the parts of a class */
+        get: operations["getCatalogue"];
+        put?: never;
+        /** Adds a part */
+        post: operations["postCatalogue"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A part of the catalogue */
+        get: operations["getCatalogueById"];
+        /** Changes a part */
+        put: operations["putCatalogueById"];
+        post?: never;
+        /** Deletes a part that no arrow uses */
+        delete: operations["deleteCatalogueById"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/own-shaft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds a shaft by what is printed on it */
+        post: operations["postCatalogueOwnShaft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{id}/retire": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Retires a part, or puts it back */
+        post: operations["postCatalogueByIdRetire"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/export.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The parts of a class as comma-separated text */
+        get: operations["getCatalogueExportCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole catalogue as JSON */
+        get: operations["getCatalogueExportJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/import.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes in a catalogue that was exported as JSON */
+        post: operations["postCatalogueImportJson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An import as it stands */
+        get: operations["getImportsById"];
+        put?: never;
+        /** Begins an import: the table is read and checked, nothing is written */
+        post: operations["postImportsById"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/mapping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says which column is what, and checks again */
+        put: operations["putImportsByIdMapping"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Writes the rows that can be written */
+        post: operations["postImportsByIdConfirm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ends an import; nothing is written */
+        post: operations["postImportsByIdCancel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/paper-choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a plan and a marking are picked from */
+        get: operations["getBowsByBowIdPaperChoices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A page of a bow's papers, in a line each */
+        get: operations["getBowsByBowIdPapers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/papers/newest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The paper that was begun last, whole */
+        get: operations["getBowsByBowIdPapersNewest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/tolerated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What trials found of the points that shafts tolerate */
+        get: operations["getBowsByBowIdTolerated"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A paper, whole */
+        get: operations["getPapersById"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a paper with its first set */
+        post: operations["postPapers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins the next set */
+        post: operations["postPapersByIdSets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{id}/shots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Marks a shot */
+        post: operations["postSetsByIdShots"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{id}/hits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Marks where an arrow struck a target */
+        post: operations["postSetsByIdHits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{id}/hits/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Marks a table of hits at once, all of them or none */
+        post: operations["postSetsByIdHitsTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hits/table/{id}/void": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Voids the hits of a table at once */
+        post: operations["postHitsTableByIdVoid"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/hits.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every hit of a paper as comma-separated text */
+        get: operations["getPapersByIdHitsCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/sight-marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Moves the sight: for heads alone, or in a walk-back for all arrows */
+        post: operations["postPapersByIdSightMarks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/conditions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes how it is shot from here on: wind, seat */
+        post: operations["postPapersByIdConditions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/sight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a bow's sight: eye to pin, and one click */
+        post: operations["postPapersByIdSight"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shots/{id}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Voids a shot, doubts it, or counts it again */
+        post: operations["postShotsByIdMarks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Logs a move between sets, or corrects one */
+        post: operations["postPapersByIdMoves"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Accepts what was shot, or opens the paper again */
+        post: operations["postPapersByIdAccept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds a note, or the answer of a rung */
+        post: operations["postPapersByIdNotes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/notes/{noteId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a note back */
+        delete: operations["deletePapersByIdNotesByNoteId"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/response": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a bow's adjusters have been seen to do */
+        get: operations["getBowsByBowIdResponse"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/response/resets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Forgets what was learned */
+        post: operations["postBowsByBowIdResponseResets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/response/borrowing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes over what bows of the same make taught, or sets it aside */
+        post: operations["postBowsByBowIdResponseBorrowing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/response/resets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a forgetting back */
+        delete: operations["deleteBowsByBowIdResponseResetsById"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every bow with how it stands and what is next */
+        get: operations["getRack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/setup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The set-up of a bow */
+        get: operations["getBowsByIdSetup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/troubles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is looked at first when something is wrong */
+        get: operations["getBowsByIdTroubles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enters a finding */
+        post: operations["postBowsByIdChecks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A page of the changes that were entered */
+        get: operations["getBowsByIdChanges"];
+        put?: never;
+        /** Enters a change to the bow */
+        post: operations["postBowsByIdChanges"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/withdrawals/{entryId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes an entry back */
+        post: operations["postBowsByIdWithdrawalsByEntryId"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/shots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Counts shots away from the papers */
+        post: operations["postBowsByIdShots"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/string-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says how the string is looked after */
+        put: operations["putBowsByIdStringPlan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/good-states": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Marks the bow as shot well as it stands */
+        post: operations["postBowsByIdGoodStates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/caliper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a caliper on the riser asks of the rest */
+        post: operations["postBowsByIdCaliper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/cants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a degree off the level costs */
+        get: operations["getBowsByIdCants"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/card.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The set-up card to print */
+        get: operations["getBowsByIdCardPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/crawls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A string walker's marks, and the crawl for a distance */
+        get: operations["getBowsByIdCrawls"];
+        put?: never;
+        /** Keeps a crawl for a distance, or gives the mark up */
+        post: operations["postBowsByIdCrawls"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/dozens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A page of a bow's dozens, in a line each */
+        get: operations["getBowsByBowIdDozens"];
+        put?: never;
+        /** Starts a dozen */
+        post: operations["postBowsByBowIdDozens"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen, whole */
+        get: operations["getDozensById"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enters what was weighed, measured, done or seen */
+        post: operations["postDozensByIdEntries"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/weights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enters a table of weights */
+        post: operations["postDozensByIdWeights"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/weights/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A table of weights as it would be taken */
+        post: operations["postDozensByIdWeightsPreview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/withdrawals/{entryId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes an entry of a dozen back */
+        post: operations["postDozensByIdWithdrawalsByEntryId"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/match": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Seeks the best match of the pieces */
+        post: operations["postDozensByIdMatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/export.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The arrows as comma-separated text */
+        get: operations["getDozensByIdExportCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/nocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The nock round of a dozen */
+        get: operations["getDozensByIdNocks"];
+        put?: never;
+        /** Marks a shot of the nock round */
+        post: operations["postDozensByIdNocks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/nocks/{shotId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a shot of the nock round back */
+        delete: operations["deleteDozensByIdNocksByShotId"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/workshop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a dozen takes in the workshop */
+        get: operations["getDozensByIdWorkshop"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/workshop/glue/{joint}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the sheet of a joint's glue says */
+        post: operations["postDozensByIdWorkshopGlueByJoint"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/cut-list.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen's cut list to print */
+        get: operations["getDozensByIdCutListPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/tray.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen's tray list to print */
+        get: operations["getDozensByIdTrayPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/fletching.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen's fletching sheet and template to print */
+        get: operations["getDozensByIdFletchingPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/shopping.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen's shopping list to print */
+        get: operations["getDozensByIdShoppingPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dozens/{id}/labels.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dozen's labels to print, on a sheet of labels */
+        get: operations["getDozensByIdLabelsPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A bow's newest draw-force curve */
+        get: operations["getBowsByBowIdBoard"];
+        put?: never;
+        /** A reading of the draw board */
+        post: operations["postBowsByBowIdBoard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/board/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a reading of the board back */
+        post: operations["postBowsByBowIdBoardByIdWithdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/chronograph": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The newest readings and what they teach */
+        get: operations["getBowsByBowIdChronograph"];
+        put?: never;
+        /** Takes a reading */
+        post: operations["postBowsByBowIdChronograph"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{bowId}/chronograph/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a reading back */
+        post: operations["postBowsByBowIdChronographByIdWithdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{kind}/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Gives an instrument an order */
+        post: operations["postInstrumentsByKindOrders"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    /** @description Ends the paper, or opens it again. */
-    AcceptInput: {
-      accepted: boolean;
-      id?: null | string;
-    };
-    /** @description One adjuster that a bow has, with its travel in steps, as typed. */
-    AdjusterEntry: {
-      /** @description Which. */
-      kind: components['schemas']['AdjusterKind'];
-      /**
-       * Format: int32
-       * @description Lowest step, at least −200.
-       */
-      lower: number;
-      /**
-       * Format: int32
-       * @description Highest step, at most 200.
-       */
-      upper: number;
-      /** @description True when it is turned in a press. */
-      needsPress: boolean;
-      /** @description What a step moves, as typed; empty where it was not measured. */
-      inchesPerStep?: null | string;
-      /** @description Which way its steps drive the tail, where makers differ. */
-      way?: components['schemas']['AdjusterWay'];
-    };
-    /**
-     * @description What can be turned, moved or changed on a bow to steer the arrow's tail.
-     * @enum {unknown}
-     */
-    AdjusterKind:
-      | 'restSideways'
-      | 'restHeight'
-      | 'nockingPoint'
-      | 'yokePair'
-      | 'camSpacer'
-      | 'limbPocket'
-      | 'bottomLimbBolt'
-      | 'plungerTension'
-      | 'plungerPosition'
-      | 'braceHeight'
-      | 'drawWeight'
-      | 'pointWeight'
-      | 'tiller'
-      | 'yokeLeftLeg'
-      | 'yokeRightLeg'
-      | 'topCable'
-      | 'bottomCable'
-      | 'stringTwists'
-      | 'limbBolts'
-      | 'drawModule'
-      | 'letOffModule'
-      | 'strikePlate';
-    /** @description What an adjuster is called and usually has, for a bow that is being entered. */
-    AdjusterOffer: {
-      kind: components['schemas']['AdjusterKind'];
-      name: string;
-      stepUnit: string;
-      /** Format: int32 */
-      lower: number;
-      /** Format: int32 */
-      upper: number;
-      needsPress: boolean;
-      wayIsAFact: boolean;
-      usual: boolean;
-    };
-    /** @description An adjuster with its words for the bench. */
-    AdjusterView: {
-      kind: components['schemas']['AdjusterKind'];
-      name: string;
-      axis: components['schemas']['TearAxis'];
-      stepUnit: string;
-      /** Format: double */
-      position: number;
-      /** Format: int32 */
-      lower: number;
-      /** Format: int32 */
-      upper: number;
-      needsPress: boolean;
-      plus: string;
-      minus: string;
-      /** Format: double */
-      inchesPerStep: null | number;
-      way: components['schemas']['AdjusterWay'];
-      seats: null | components['schemas']['SpacerSeats'];
-      standing: string;
-      room: string;
-      /** @description True where it stands between two steps as well. */
-      halves: boolean;
-      /**
-       * @description The words of where it stands, from Lower to Upper: by
-       *         steps, or by half steps where it has halves.
-       */
-      places: string[];
-    };
-    /**
-     * @description Which way an adjuster's steps drive the tail: a fact of the bow for pockets and spacers, where makers differ.
-     * @enum {unknown}
-     */
-    AdjusterWay: 'agreed' | 'reversed' | 'notKnown';
-    /** @description What to do next after a set of shots: exactly one thing. */
-    Advice: {
-      /** @description Which kind of advice. */
-      kind: components['schemas']['AdviceKind'];
-      sentence: string;
-      reason: string;
-      move: null | components['schemas']['AdvisedMove'];
-      disputed: null | string;
-      runnerUp: null | string;
-      /** @description The evidence, each line with what would overturn it. */
-      evidence: components['schemas']['Evidence'][];
-      /** @description Predicted means: one, or one for each way a disputed move may go. */
-      ghosts: components['schemas']['Predicted'][];
-      /**
-       * Format: double
-       * @description Chance that the true mean lies inside as the bow stands, 0 to 1; null before the first
-       *                 shot.
-       */
-      chance?: null | number;
-      /**
-       * Format: double
-       * @description The chance at which it is called done: what one more shot is worth.
-       */
-      enough?: null | number;
-      /**
-       * Format: double
-       * @description The chance after the advised move, or both.
-       */
-      chanceAfter?: null | number;
-      also?: null | components['schemas']['AdvisedMove'];
-      /**
-       * Format: double
-       * @description Chance that the mean of all days lies inside, where it is good enough today.
-       */
-      lasting?: null | number;
-    };
-    /**
-     * @description What an advice asks for.
-     * @enum {unknown}
-     */
-    AdviceKind:
-      | 'noShots'
-      | 'shootMore'
-      | 'move'
-      | 'smallTest'
-      | 'goodEnough'
-      | 'notReachable'
-      | 'movesDoNotHelp'
-      | 'stopAsking'
-      | 'contradiction'
-      | 'unsound'
-      | 'moveTheSight'
-      | 'levelTheSight'
-      | 'groupsFirst';
-    /** @description The one advised move. */
-    AdvisedMove: {
-      /** @description The adjuster. */
-      kind: components['schemas']['AdjusterKind'];
-      /**
-       * Format: double
-       * @description Its position now.
-       */
-      from: number;
-      /**
-       * Format: double
-       * @description The position advised.
-       */
-      to: number;
-      order: string;
-      /** @description True when a press is needed. */
-      needsPress: boolean;
-      after: string;
-      places: string;
-      goes?: null | string;
-    };
-    /** @description An allowed range with the reason that is told when it is left. */
-    AllowedRange: {
-      /**
-       * Format: double
-       * @description Lowest allowed value in the trade unit.
-       */
-      low?: number;
-      /**
-       * Format: double
-       * @description Highest allowed value.
-       */
-      high?: number;
-      /** @description Trade unit. */
-      unit?: string;
-      /** @description Why the range ends there. */
-      why?: components['schemas']['Why'];
-    };
-    /** @description A move on the other axis, made in the same visit to the press. */
-    AlsoInput: {
-      adjuster: components['schemas']['AdjusterKind'];
-      /** Format: double */
-      to: number;
-      /** Format: double */
-      from?: null | number;
-    };
-    /** @description The person who shoots. */
-    Archer: {
-      /** @description As the bench calls them. */
-      name: string;
-      /** @description Drawing hand. */
-      hand: components['schemas']['Hand'];
-      /** @description True when they have the right press and the bow's manual. */
-      hasPress: boolean;
-      /** @description The school they tune by. */
-      school: components['schemas']['School'];
-      units?: null | components['schemas']['DisplayUnits'];
-      /** @description How often they shoot. */
-      practice?: components['schemas']['Practice'];
-      /** @description How much they have done. */
-      experience?: components['schemas']['Experience'];
-      /**
-       * @description True when they have a draw board.
-       * @default false
-       */
-      hasDrawBoard: boolean;
-      /**
-       * @description True when they have a grain or bow scale.
-       * @default false
-       */
-      hasScale: boolean;
-      /**
-       * @description True when they have a chronograph.
-       * @default false
-       */
-      hasChronograph: boolean;
-      /** @description A press is only theirs to use when they have it and are no beginner: a beginner is never told to press a bow. */
-      mayPress: boolean;
-    };
-    /** @description An archer as sent: a client-made id on a new one. */
-    ArcherInput: {
-      id: null | string;
-      name: null | string;
-      hand: components['schemas']['Hand'];
-      hasPress: boolean;
-      school: components['schemas']['School'];
-      units?: null | components['schemas']['DisplayUnits'];
-      practice?: components['schemas']['Practice'];
-      experience?: components['schemas']['Experience'];
-      /** @default false */
-      hasDrawBoard: boolean;
-      /** @default false */
-      hasScale: boolean;
-      /** @default false */
-      hasChronograph: boolean;
-    };
-    /** @description An archer with the row's version. */
-    ArcherRow: {
-      id: string;
-      archer: components['schemas']['Archer'];
-      /** Format: int32 */
-      version: number;
-    };
-    /** @description Takes a bow off the rack, or hangs it up again. */
-    ArchiveInput: {
-      archived: boolean;
-    };
-    /** @description A bow that was taken off the rack; its history stays. */
-    ArchivedBow: {
-      id: string;
-      name: string;
-      /** Format: int32 */
-      version: number;
-    };
-    /** @description A built arrow with its components' own values, so that a later change in the catalogue leaves it as it was. */
-    Arrow: {
-      /** @description Shaft. */
-      shaft: components['schemas']['Shaft'];
-      /**
-       * Format: double
-       * @description Nock throat to the end of the shaft, point left out (L), inches.
-       */
-      cutLength: number;
-      insert: null | components['schemas']['Insert'];
-      /** @description Point or head. */
-      point: components['schemas']['Point'];
-      /** @description Nock. */
-      nock: components['schemas']['Nock'];
-      vane: null | components['schemas']['Vane'];
-      /**
-       * Format: int32
-       * @description How many vanes.
-       */
-      vaneCount: number;
-      /**
-       * Format: double
-       * @description Front edge of the vanes from the throat, inches.
-       */
-      vaneFront: number;
-      wrap: null | components['schemas']['Wrap'];
-      /**
-       * Format: double
-       * @description Glue at the vanes, grains.
-       */
-      glue: number;
-      /**
-       * Format: double
-       * @description Half the band of a length that was not measured, inches; 0 for a measured one.
-       * @default 0
-       */
-      cutLengthBand: number;
-      /** @description What stands at its ends besides, in the order of its list; null for nothing. */
-      endParts?: null | components['schemas']['EndPart'][];
-      /**
-       * Format: double
-       * @description The shaft tube's own length, inches.
-       */
-      tubeLength: number;
-      /**
-       * Format: double
-       * @description The shaft's mass g(L − x₀), grains.
-       */
-      shaftGrains: number;
-      /**
-       * Format: double
-       * @description Everything at the front end: insert, point and what else stands there, grains.
-       */
-      frontGrains: number;
-    };
-    /** @description An arrow as it is being built: components by id, measures as typed. */
-    ArrowDraft: {
-      name: string;
-      shaftId: string;
-      cutLength: string;
-      insertId: null | string;
-      pointId: string;
-      nockId: string;
-      vaneId: null | string;
-      /** Format: int32 */
-      vaneCount: number;
-      vaneFront: string;
-      wrapId: null | string;
-      glue: string;
-      /**
-       * Format: int32
-       * @default 0
-       */
-      insertBroken: number;
-      /**
-       * Format: int32
-       * @default 0
-       */
-      pointBroken: number;
-      endPartIds?: null | string[];
-    };
-    /** @description One arrow as a file. The schema is docs/schemas/arrow.json. */
-    ArrowFile: {
-      format: string;
-      name: string;
-      /** Format: int32 */
-      version: number;
-      bow: string;
-      arrow: components['schemas']['Arrow'];
-      figures: components['schemas']['ExportedFigure'][];
-    };
-    /** @description A new arrow as sent. */
-    ArrowInput: {
-      id: null | string;
-      bowId: null | string;
-      draft: components['schemas']['ArrowDraft'];
-    };
-    /**
-     * @description An arrow of a group.
-     * @enum {unknown}
-     */
-    ArrowKind: 'fletched' | 'bare' | 'fieldPoint' | 'broadhead';
-    /**
-     * @description The parts of an arrow, in the order in which they are listed.
-     * @enum {unknown}
-     */
-    ArrowPart: 'shaft' | 'cutLength' | 'insert' | 'point' | 'nock' | 'vanes' | 'wrap' | 'glue' | 'front' | 'rear';
-    /** @description Places to draw, inches from the nock throat. */
-    ArrowPlaces: {
-      /**
-       * Format: double
-       * @description Balance point.
-       */
-      balancePoint: number;
-      /**
-       * Format: double
-       * @description Half of L.
-       */
-      halfLength: number;
-      /**
-       * Format: double
-       * @description Balance point less half length: the FOC as a length.
-       */
-      gap: number;
-      /**
-       * Format: double
-       * @description The rest at full draw.
-       */
-      restAtFullDraw: number;
-      /**
-       * Format: double
-       * @description Shaft ahead of the rest at full draw.
-       */
-      toSpare: number;
-      /**
-       * Format: double
-       * @description Front edge of the vanes.
-       */
-      vaneFront: number;
-    };
-    /** @description Everything the bench shows about an arrow on a bow. */
-    ArrowReading: {
-      /** @description Its figures, each with its working. */
-      figures: components['schemas']['Figure'][];
-      /** @description The verdict on the spine. */
-      fit: components['schemas']['FitReading'];
-      /** @description What is to be said before it is shot. */
-      cautions: components['schemas']['Caution'][];
-      /** @description Places to draw. */
-      places: components['schemas']['ArrowPlaces'];
-      /** @description What it is made of. */
-      masses: components['schemas']['PlacedMass'][];
-      /**
-       * Format: double
-       * @description What stands at its ends besides insert, point and nock, grains.
-       */
-      endGrains: number;
-      /** @description What is next. */
-      next: components['schemas']['Next'];
-      /** @description True when some caution refuses the arrow. */
-      refused: boolean;
-    };
-    /** @description An arrow on the bench: its draft and the last version that was kept. */
-    ArrowRow: {
-      id: string;
-      bowId: string;
-      draft: components['schemas']['ArrowDraft'];
-      kept: null | components['schemas']['ArrowVersion'];
-      /** Format: date-time */
-      changedAt: string;
-      /** Format: int32 */
-      version: number;
-    };
-    /**
-     * @description How far an arrow is.
-     * @enum {unknown}
-     */
-    ArrowState: 'parts' | 'cut' | 'bare' | 'fletched' | 'verified';
-    /** @description An arrow to begin with: what fits this bow best out of the catalogue. */
-    ArrowSuggestion: {
-      /** @description The build. */
-      draft: components['schemas']['ArrowDraft'];
-      /**
-       * Format: double
-       * @description R = needed/actual spine.
-       */
-      ratio: number;
-      /** @description True when R lies in the good band. */
-      fits: boolean;
-      words: string;
-    };
-    /** @description One line of the strip that lays arrows under each other. */
-    ArrowSummary: {
-      /** Format: double */
-      grains: number;
-      /** Format: double */
-      grainsPerPound: number;
-      /** Format: double */
-      frontOfCenter: number;
-      /** Format: double */
-      ratio: number;
-      words: string;
-      /** Format: double */
-      speed: number;
-      /** Format: double */
-      kineticEnergy: number;
-      /** Format: double */
-      balancePoint: number;
-      cautions: string[];
-    };
-    /** @description A change to try: what it would do, and the draft that does it (null when it is a change of the bow). */
-    ArrowTry: {
-      effect: components['schemas']['WhatIf'];
-      draft: null | components['schemas']['ArrowDraft'];
-    };
-    /** @description A kept version with its components' own values. */
-    ArrowVersion: {
-      id: string;
-      arrowId: string;
-      /** Format: int32 */
-      number: number;
-      arrow: components['schemas']['Arrow'];
-      typed: components['schemas']['ArrowDraft'];
-      /** Format: date-time */
-      keptAt: string;
-      /** @description The classes under which its pieces are weighed for a dozen. */
-      classes: string[];
-    };
-    /** @description Arrows of a dozen that are out of use. */
-    ArrowsOut: {
-      /** Format: int32 */
-      out: number;
-      /** Format: int32 */
-      of: number;
-    };
-    /** @description The exact answer in words, what is in stock next to it, and the cautions that the arrow would be given. */
-    AskAnswer: {
-      /**
-       * Format: double
-       * @description The answer, in Unit.
-       */
-      exact: number;
-      /** @description gr or in. */
-      unit: string;
-      words: string;
-      /** @description The nearest parts that can be had. */
-      inStock: components['schemas']['ArrowTry'][];
-      /** @description Of the exact answer, or of what it is rounded to. */
-      cautions: components['schemas']['Caution'][];
-    };
-    /** @description A wanted value, typed. */
-    AskInput: {
-      bowId: string;
-      draft: components['schemas']['ArrowDraft'];
-      wanted: components['schemas']['Wanted'];
-      value: null | string;
-    };
-    /**
-     * @description The steps of an arrow's assembly.
-     * @enum {unknown}
-     */
-    AssemblyCode:
-      'cut' | 'square' | 'clean' | 'insert' | 'pin' | 'bare' | 'wrap' | 'fletch' | 'cure' | 'weigh' | 'verify';
-    /** @description One step of the assembly (trade practice). */
-    AssemblyStep: {
-      /** @description Which. */
-      code: components['schemas']['AssemblyCode'];
-      /** @description The state the arrow has after it. */
-      state: components['schemas']['ArrowState'];
-      words: string;
-      caution: string;
-    };
-    /** @description A bow that draws more than the maker allows: both limb bolts out evenly, then on the scale again. */
-    BackOff: {
-      /**
-       * Format: double
-       * @description Where both bolts stand then, or null where the bow has no such adjuster.
-       */
-      to: null | number;
-      words: string;
-    };
-    /** @description Another arrow of the bow, to lay beside this one. */
-    BesideView: {
-      id: string;
-      name: string;
-      arrow: components['schemas']['Arrow'];
-      summary: components['schemas']['ArrowSummary'];
-    };
-    /** @description A reading of a draw board as typed. */
-    BoardInput: {
-      /** @description Client-made id. */
-      id: null | string;
-      /** @description What was read. */
-      mark: components['schemas']['BoardMark'];
-      /** @description How far the string was drawn from rest. */
-      travel: null | string;
-      /** @description On the string; none for a stop. */
-      force: null | string;
-      /** @description Typed or from the board. */
-      source: string;
-      /**
-       * @description True for the first of another curve.
-       * @default false
-       */
-      anew: boolean;
-    };
-    /**
-     * @description What was read on a draw board.
-     * @enum {unknown}
-     */
-    BoardMark: 'force' | 'topStop' | 'bottomStop';
-    /** @description One reading of a draw board. */
-    BoardReading: {
-      /** @description Its id. */
-      id: string;
-      /** @description What was read. */
-      mark: components['schemas']['BoardMark'];
-      /**
-       * Format: double
-       * @description How far the string was drawn from rest, inches.
-       */
-      travel: number;
-      /**
-       * Format: double
-       * @description On the string, lb; null for a stop.
-       */
-      force: null | number;
-      /** @description Typed or from the board. */
-      source: string;
-    };
-    /** @description A draw-force curve as its page shows it. */
-    BoardView: {
-      /**
-       * Format: int32
-       * @description Its number; 0 for none yet.
-       */
-      number: number;
-      /** @description What was read. */
-      readings: components['schemas']['BoardReading'][];
-      /** @description The curve, by travel. */
-      points: components['schemas']['CurvePoint'][];
-      /** @description What it says, each with its working. */
-      figures: components['schemas']['Figure'][];
-      /**
-       * Format: double
-       * @description What is estimated for such a bow without a curve, ft·lb.
-       */
-      estimate: number;
-      /**
-       * Format: double
-       * @description The bow's power stroke, inches.
-       */
-      stroke: number;
-      /** @description True for a bow with two stops. */
-      hasStops: boolean;
-      /** @description True for a curve that the speed figures follow. */
-      whole: boolean;
-      words: string;
-    };
-    /** @description Whether what bows of the same make taught is taken over. */
-    BorrowingInput: {
-      borrows: boolean;
-    };
-    /** @description A bow as measured on the bench. Weights in lb, lengths in inches, speeds in ft/s. */
-    Bow: {
-      /** @description As the bench calls it. */
-      name: string;
-      /** @description Compound, recurve, barebow or longbow. */
-      kind: components['schemas']['BowKind'];
-      /** @description The hand that draws it. */
-      hand: components['schemas']['Hand'];
-      /** @description Release aid or fingers. */
-      release: components['schemas']['Release'];
-      /** @description How the rest lets go. */
-      restType: components['schemas']['RestType'];
-      /** @description Cams, or none. */
-      camSystem: components['schemas']['CamSystem'];
-      /** @description Soft, medium or hard cams. */
-      camDraw: components['schemas']['CamDraw'];
-      chronograph?: null | components['schemas']['SpeedFit'];
-      force?: null | components['schemas']['ForceFit'];
-      /**
-       * Format: double
-       * @description The maker's centre shot, riser to arrow, or null.
-       */
-      makerCentreShot?: null | number;
-      /**
-       * Format: double
-       * @description Marked draw weight, or null where only a measured one is known.
-       */
-      nominalWeight: null | number;
-      /**
-       * Format: double
-       * @description Draw weight on a scale at the archer's draw, or null.
-       */
-      measuredWeight: null | number;
-      /**
-       * Format: double
-       * @description AMO draw length: pivot point plus 1.75 in.
-       */
-      drawLength: number;
-      /**
-       * Format: double
-       * @description Axle to axle, or bow length without cams; null until it is measured.
-       */
-      axleToAxle: null | number;
-      /**
-       * Format: double
-       * @description Brace height.
-       */
-      braceHeight: number;
-      /**
-       * Format: double
-       * @description The maker's speed at 350 gr, 70 lb, 30 in, or null.
-       */
-      ratedSpeed: null | number;
-      /**
-       * Format: double
-       * @description Rest ahead of the pivot point; negative behind it.
-       */
-      restAhead: number;
-      /**
-       * Format: double
-       * @description A bow factor set by the user or learned, or null for the stated default.
-       */
-      factorSet?: null | number;
-      /**
-       * Format: double
-       * @description Weight fixed on the string (peep, loop, silencers), grains.
-       * @default 0
-       */
-      stringWeight: number;
-      /**
-       * Format: double
-       * @description Its distance from the string's nearer tip, as a share of half the string, 0 to 1.
-       * @default 0
-       */
-      stringWeightFromTip: number;
-      /**
-       * Format: double
-       * @description The maker's rated maximum weight, or null.
-       */
-      maximumWeight?: null | number;
-      /**
-       * Format: double
-       * @description The maker's axle to axle, or null.
-       */
-      makerAxleToAxle?: null | number;
-      /**
-       * Format: double
-       * @description The maker's brace height, or null.
-       */
-      makerBraceHeight?: null | number;
-      /**
-       * Format: double
-       * @description The measured weight where there is one, else the nominal.
-       */
-      drawWeight: number;
-      /**
-       * Format: double
-       * @description Where the rest stands at full draw, inches from the nock throat.
-       */
-      restAtFullDraw: number;
-      /**
-       * Format: double
-       * @description A safe length to begin an arrow with: well ahead of the rest at full draw, to the half inch above.
-       */
-      firstCut: number;
-      /**
-       * Format: double
-       * @description Power stroke S = draw − 1.75 − brace, inches.
-       */
-      powerStroke: number;
-    };
-    /**
-     * @description Something that was done to a bow after which other things are looked at again.
-     * @enum {unknown}
-     */
-    BowChange:
-      | 'newString'
-      | 'newCable'
-      | 'newServing'
-      | 'newLoop'
-      | 'newPeep'
-      | 'newRest'
-      | 'stringTwists'
-      | 'oneSidedTwist'
-      | 'opposedYokeTwists'
-      | 'drawWeight'
-      | 'drawLength'
-      | 'limbBolt'
-      | 'camSpacer'
-      | 'braceHeight'
-      | 'nockingPoint'
-      | 'sight'
-      | 'letOff';
-    /**
-     * @description A bow as typed: every measured field is text until it has been read. The make is the archer's own word for maker and
-     *     model: bows of one make share what their adjusters were seen to do. The axle bolts' figure is the maker's, in the
-     *     maker's own words.
-     */
-    BowEntry: {
-      name: null | string;
-      kind: components['schemas']['BowKind'];
-      hand: components['schemas']['Hand'];
-      release: components['schemas']['Release'];
-      nominalWeight: null | string;
-      measuredWeight: null | string;
-      drawLength: null | string;
-      axleToAxle: null | string;
-      braceHeight: null | string;
-      ratedSpeed: null | string;
-      restType: components['schemas']['RestType'];
-      camSystem: components['schemas']['CamSystem'];
-      camDraw: components['schemas']['CamDraw'];
-      restAhead: null | string;
-      factorSet: null | string;
-      stringWeight: null | string;
-      stringWeightFromTip: null | string;
-      maximumWeight?: null | string;
-      makerAxleToAxle?: null | string;
-      makerBraceHeight?: null | string;
-      makerCentreShot?: null | string;
-      make?: null | string;
-      axleBolts?: null | string;
-    };
-    /** @description A bow as sent. */
-    BowInput: {
-      /** @description Made by the client for this one submission. */
-      id: null | string;
-      /** @description Whose it is: an archer who is on the rack already. */
-      archerId: null | string;
-      /** @description What was typed of the bow. */
-      entry: components['schemas']['BowEntry'];
-      /** @description What it has to adjust. */
-      adjusters: components['schemas']['AdjusterEntry'][];
-      archer?: null | components['schemas']['ArcherInput'];
-      /**
-       * Format: int32
-       * @description The version that an edit of the archer was made on.
-       */
-      archerVersion?: null | number;
-    };
-    /**
-     * @description Kinds of bow.
-     * @enum {unknown}
-     */
-    BowKind: 'compound' | 'recurve' | 'barebow' | 'longbow';
-    /**
-     * @description A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of
-     *     both cams.
-     */
-    BowMoveInput: {
-      id: null | string;
-      adjuster?: null | components['schemas']['AdjusterKind'];
-      /** Format: double */
-      to?: null | number;
-      yoke?: null | components['schemas']['YokeInput'];
-      spacers?: null | components['schemas']['SpacerInput'];
-      note?: null | string;
-      /** Format: date-time */
-      happenedAt?: null | string;
-      /**
-       * Format: double
-       * @description Where the one adjuster was seen to stand; when it stands elsewhere by now, it is refused.
-       */
-      from?: null | number;
-    };
-    /** @description A bow with everything its page shows. */
-    BowView: {
-      id: string;
-      archerId: string;
-      bow: components['schemas']['Bow'];
-      typed: components['schemas']['BowEntry'];
-      adjusters: components['schemas']['AdjusterView'][];
-      /** @description The newest moves. */
-      moves: components['schemas']['MovePage'];
-      /** @description The last move of each adjuster. */
-      lastMoves: components['schemas']['MoveView'][];
-      line: string;
-      factor: components['schemas']['FactorView'];
-      units: components['schemas']['DisplayUnits'];
-      /** Format: int32 */
-      version: number;
-      next: components['schemas']['Next'];
-      /** Format: date-time */
-      archivedAt: null | string;
-      unsound: null | string;
-    };
-    /** @description The two stations of a caliper on the riser, typed. */
-    CaliperInput: {
-      front: null | string;
-      rear: null | string;
-      nockToRest: null | string;
-      between: null | string;
-    };
-    /** @description What a caliper reading asks of the rest. */
-    CaliperView: {
-      /** Format: double */
-      restMovesIn: number;
-      words: string;
-      /**
-       * Format: double
-       * @description The click that the rest stands at then, or null where it stands well or has no clicks.
-       */
-      to: null | number;
-      clicks: null | string;
-    };
-    /**
-     * @description How hard the cams store energy: a stated correction to the draw weight in the spine rule.
-     * @enum {unknown}
-     */
-    CamDraw: 'soft' | 'medium' | 'hard';
-    /**
-     * @description How the cams of a compound are tied to each other.
-     * @enum {unknown}
-     */
-    CamSystem: 'none' | 'single' | 'hybrid' | 'binary' | 'twinYoke';
-    /** @description One row of the table: what a degree costs at a distance, inches. */
-    CantRow: {
-      /** Format: double */
-      yards: number;
-      /** Format: double */
-      cant: number;
-      /** Format: double */
-      cantAfterZero: number;
-      /** Format: double */
-      thirdAxisUphill: number;
-    };
-    /** @description The table for a bow's speed and an archer's distances. */
-    CantTable: {
-      /** Format: double */
-      speed: number;
-      /** Format: double */
-      degrees: number;
-      /** Format: double */
-      zeroYards: number;
-      /** Format: double */
-      slope: number;
-      rows: components['schemas']['CantRow'][];
-    };
-    /** @description The catalogue by class, as parts are picked from it. */
-    Catalogue: {
-      shafts: components['schemas']['StockedOfShaft'][];
-      inserts: components['schemas']['StockedOfInsert'][];
-      points: components['schemas']['StockedOfPoint'][];
-      nocks: components['schemas']['StockedOfNock'][];
-      vanes: components['schemas']['StockedOfVane'][];
-      wraps: components['schemas']['StockedOfWrap'][];
-      endParts: components['schemas']['StockedOfEndPart'][];
-      /**
-       * Format: int32
-       * @description Parts in all.
-       */
-      count: number;
-    };
-    /** @description The whole catalogue as JSON. */
-    CatalogueFile: {
-      format: string;
-      components: components['schemas']['ComponentInput'][];
-    };
-    /** @description A page of the catalogue. */
-    CataloguePage: {
-      rows: components['schemas']['ComponentView'][];
-      /** Format: int32 */
-      found: number;
-      /** Format: int32 */
-      all: number;
-    };
-    /**
-     * @description What a record points to, beside the bow's adjusters.
-     * @enum {unknown}
-     */
-    Cause: 'form' | 'arrow' | 'clearance' | 'spine' | 'travel';
-    /**
-     * @description Whether a cause is there.
-     * @enum {unknown}
-     */
-    CauseSeen: 'shown' | 'notShown' | 'notTested';
-    /** @description A cause of drift, and whether it is there. */
-    CauseView: {
-      cause: components['schemas']['DriftCause'];
-      seen: components['schemas']['CauseSeen'];
-      words: string;
-    };
-    /** @description A caution: the fact, its limit and what to do, in one line, shown where the act is. */
-    Caution: {
-      /** @description Stable word, e.g. `light-arrow`. */
-      code: string;
-      text: string;
-      /** @description True when the thing may not be kept or shot in this state. */
-      refused: boolean;
-      /**
-       * @description The field it stands beside, or empty.
-       * @default
-       */
-      field: string;
-    };
-    /** @description Where the arrow stands from the riser after the clicks that were made since it was measured. */
-    CentreShotNow: {
-      /**
-       * Format: double
-       * @description As measured, inches.
-       */
-      measured: number;
-      /**
-       * Format: double
-       * @description By the clicks since, inches.
-       */
-      now: number;
-      /**
-       * Format: double
-       * @description What a click of the rest moves it.
-       */
-      inchesPerClick: number;
-      /** @description True when that was measured on this bow. */
-      stepKnown: boolean;
-      /** @description Where it may stand. */
-      tolerance: components['schemas']['Tolerance'];
-      /** @description Whether it does. */
-      verdict: components['schemas']['Verdict'];
-      /** @description What a rest inside its window does to the sight picture, or null. */
-      caution: components['schemas']['SetupSays'];
-    };
-    /** @description A change that can be entered, with what follows. */
-    ChangeChoice: {
-      change: components['schemas']['BowChange'];
-      name: string;
-      follows: string;
-    };
-    /** @description A change that was made to the bow. */
-    ChangeInput: {
-      id: null | string;
-      change: components['schemas']['BowChange'];
-      note?: null | string;
-      /** Format: date-time */
-      happenedAt?: null | string;
-    };
-    /** @description A page of the changes that were entered by hand, the newest first. */
-    ChangePage: {
-      /** @description They. */
-      changes: components['schemas']['ChangeView'][];
-      /**
-       * Format: int32
-       * @description Asked for with `before`, the page before this one; null when there is none.
-       */
-      earlier: null | number;
-    };
-    /** @description A change that was entered. */
-    ChangeView: {
-      id: string;
-      change: components['schemas']['BowChange'];
-      name: string;
-      note: string;
-      /** Format: date-time */
-      happenedAt: string;
-    };
-    /** @description An answer that can be picked instead of a number. Its words are in the words table. */
-    CheckChoice: {
-      /** @description Stable word. */
-      code: string;
-      /** @description How it stands. */
-      verdict: components['schemas']['Verdict'];
-      /**
-       * @description True when what follows needs a press.
-       * @default false
-       */
-      press: boolean;
-      label: string;
-      toDo: string;
-    };
-    /** @description A finding as entered: a typed number, a picked answer, or a reason for leaving the check. */
-    CheckInput: {
-      id: null | string;
-      kind: components['schemas']['CheckKind'];
-      typed?: null | string;
-      choice?: null | string;
-      skipReason?: null | string;
-      /** @default false */
-      confirmed: boolean;
-      note?: null | string;
-    };
-    /**
-     * @description What is looked at on a bow, in no order; three are followed up elsewhere and only asked again.
-     * @enum {unknown}
-     */
-    CheckKind:
-      | 'inspection'
-      | 'drawWeight'
-      | 'axleToAxle'
-      | 'braceHeight'
-      | 'tiller'
-      | 'limbAlignment'
-      | 'camLean'
-      | 'camTiming'
-      | 'centreShot'
-      | 'plungerTension'
-      | 'shelf'
-      | 'nockingPoint'
-      | 'nockSets'
-      | 'loop'
-      | 'nockFit'
-      | 'restTiming'
-      | 'clicker'
-      | 'peep'
-      | 'firstAxis'
-      | 'secondAxis'
-      | 'thirdAxis'
-      | 'paper'
-      | 'spine'
-      | 'sight';
-    /**
-     * @description Where a check stands.
-     * @enum {unknown}
-     */
-    CheckState: 'open' | 'done' | 'skipped' | 'again' | 'held';
-    /** @description A finding judged: verdict, words, what to do, who may do it. */
-    CheckVerdict: {
-      verdict: components['schemas']['Verdict'];
-      words: string;
-      toDo: string;
-      press: boolean;
-    };
-    /** @description One check of the sheet with all that its page shows. */
-    CheckView: {
-      kind: components['schemas']['CheckKind'];
-      title: string;
-      tool: string;
-      /** Format: int32 */
-      minutes: number;
-      whyHere: string;
-      how: string;
-      view: string;
-      quantity: null | components['schemas']['Quantity'];
-      unit: string;
-      tolerance: null | components['schemas']['Tolerance'];
-      /** Format: double */
-      readingError: number;
-      choices: components['schemas']['CheckChoice'][];
-      state: components['schemas']['CheckState'];
-      because: null | string;
-      last: null | components['schemas']['FindingView'];
-      before: null | components['schemas']['FindingView'];
-      verdict: null | components['schemas']['CheckVerdict'];
-      line: string;
-      advice: string;
-      howTo: string[];
-      noteAsked: string;
-    };
-    /** @description What the chronograph taught of a bow. */
-    ChronographReading: {
-      /** @description Readings by arrow mass, the lightest first. */
-      strings: components['schemas']['SpeedString'][];
-      /**
-       * Format: double
-       * @description K, grains; null until readings fit.
-       */
-      virtualMass: null | number;
-      /**
-       * Format: double
-       * @description Its standard error, grains.
-       */
-      virtualMassError: null | number;
-      /**
-       * Format: double
-       * @description E, ft·lb.
-       */
-      energy: null | number;
-      /**
-       * Format: double
-       * @description Its standard error, ft·lb.
-       */
-      energyError: null | number;
-      words: string;
-      /**
-       * Format: double
-       * @description Mass of the arrow that was shot last; null without readings.
-       */
-      lastGrains: null | number;
-      nominalWords: null | string;
-    };
-    /** @description One of the compared arrows with all its figures. */
-    CompareRow: {
-      id: string;
-      name: string;
-      /** Format: int32 */
-      version: number;
-      arrow: components['schemas']['Arrow'];
-      reading: components['schemas']['ArrowReading'];
-      parts: components['schemas']['NamedPart'][];
-    };
-    /** @description Several arrows on one ruler, and in what they differ. */
-    CompareView: {
-      arrows: components['schemas']['CompareRow'][];
-      differs: components['schemas']['ArrowPart'][];
-    };
-    /**
-     * @description What an arrow is made of.
-     * @enum {unknown}
-     */
-    ComponentClass: 'shaft' | 'insert' | 'point' | 'nock' | 'vane' | 'wrap' | 'endPart';
-    /** @description One field of a component: the column of a table, the field of a form. */
-    ComponentField: {
-      /** @description Stable name, the header of its column. */
-      name: string;
-      /** @description Text, number or choice. */
-      kind: components['schemas']['ComponentFieldKind'];
-      /** @description What a number measures. */
-      quantity: components['schemas']['Quantity'];
-      /** @description What a number may be. */
-      range: components['schemas']['AllowedRange'];
-      /** @description True when it may not be empty. */
-      required: boolean;
-      /** @description The words of a choice. */
-      choices: string[];
-      label: string;
-    };
-    /**
-     * @description What a field of a component holds.
-     * @enum {unknown}
-     */
-    ComponentFieldKind: 'text' | 'number' | 'choice';
-    /** @description A part as typed. */
-    ComponentInput: {
-      id: null | string;
-      class: components['schemas']['ComponentClass'];
-      fields: {
-        [key: string]: string;
-      };
-    };
-    /** @description A row of the catalogue with its fields as typed texts. */
-    ComponentView: {
-      id: string;
-      class: components['schemas']['ComponentClass'];
-      fields: {
-        [key: string]: string;
-      };
-      retired: boolean;
-      /** Format: int32 */
-      version: number;
-      misfit?: null | string;
-    };
-    /**
-     * @description How it is shot from here on: the wind in the archer's words and across as a figure, from a seat or standing, at
-     *     which face, with bare shafts as they are or taped to the weight of the vanes.
-     */
-    ConditionsInput: {
-      id: null | string;
-      wind?: null | string;
-      /** @default false */
-      seated: boolean;
-      /** @description The wind across, from the left positive; empty for none said. */
-      across?: null | string;
-      /** @description The face's width; empty for a plain one. */
-      face?: null | string;
-      /**
-       * Format: int32
-       * @description Its rings; 0 for a blank sheet.
-       * @default 0
-       */
-      rings: number;
-      /** @default false */
-      taped: boolean;
-    };
-    /** @description How a set was shot: the wind in the archer's words, from a seat or standing. */
-    ConditionsView: {
-      wind: string;
-      seated: boolean;
-      /**
-       * Format: double
-       * @description The wind across, miles an hour from the left; 0 for none said.
-       */
-      across: number;
-      words: string;
-      face: null | components['schemas']['TargetFace'];
-      faceWords: null | string;
-      /** @description True where bare shafts are taped to the weight of the vanes. */
-      taped: boolean;
-      tapedWords: null | string;
-    };
-    /** @description The crawl for a distance that was asked for. */
-    CrawlAsked: {
-      /** Format: double */
-      yards: number;
-      /**
-       * Format: double
-       * @description Inches from the nock down, or null where nothing can be said.
-       */
-      crawl: null | number;
-      words: string;
-    };
-    /** @description A crawl as typed for a distance; an empty one gives the mark up. */
-    CrawlInput: {
-      id: null | string;
-      distance: null | string;
-      crawl: null | string;
-      note?: null | string;
-    };
-    /**
-     * @description How far a mark can be trusted.
-     * @enum {unknown}
-     */
-    CrawlState: 'stands' | 'nockingPointMoved' | 'outOfOrder';
-    /** @description A mark of a string walker. */
-    CrawlView: {
-      distance: string;
-      /** Format: double */
-      yards: number;
-      typed: string;
-      /** Format: double */
-      crawl: number;
-      state: components['schemas']['CrawlState'];
-      words: string;
-      nockingPoint: null | string;
-      note: string;
-      /** Format: date-time */
-      shotAt: string;
-    };
-    /** @description The marks of a bow, the nearest first. */
-    CrawlsView: {
-      marks: components['schemas']['CrawlView'][];
-      nockingPoint: null | string;
-      asked: null | components['schemas']['CrawlAsked'];
-    };
-    /** @description A place of the curve. */
-    CurvePoint: {
-      /** Format: double */
-      travel: number;
-      /** Format: double */
-      force: number;
-    };
-    /**
-     * @description The shafts of a dozen with what is cut off each. A shaft is cut at its point end, so that the index at its nock end
-     *     stays; a crooked one at the end that runs out more, or half at each end where that is not known (common practice, no
-     *     source).
-     */
-    CutList: {
-      /**
-       * Format: double
-       * @description Length as sold, inches.
-       */
-      sold: number;
-      /**
-       * Format: double
-       * @description The tube's length when it is cut, inches.
-       */
-      tube: number;
-      /**
-       * Format: double
-       * @description The arrow's length, throat to the shaft's end, inches.
-       */
-      withNock: number;
-      /** @description The arrows' first, in their order, then the spare ones. */
-      shafts: components['schemas']['ShaftCut'][];
-      /**
-       * Format: double
-       * @description What comes off a shaft, inches.
-       */
-      off: number;
-    };
-    /** @description One day's size, inches at the distance that is told. */
-    DaySizeView: {
-      /** Format: date-time */
-      day: string;
-      /**
-       * Format: double
-       * @description Of a shot on one axis.
-       */
-      spread: number;
-      /**
-       * Format: double
-       * @description Lower end of its 95 %.
-       */
-      low: number;
-      /**
-       * Format: double
-       * @description Upper end.
-       */
-      high: number;
-      /** Format: int32 */
-      hits: number;
-      words: string;
-      from: string;
-    };
-    /** @description A display choice only: everything is computed and kept in the trade's units. */
-    DisplayUnits: {
-      length: components['schemas']['LengthUnit'];
-      mass: components['schemas']['MassUnit'];
-      force: components['schemas']['ForceUnit'];
-      speed: components['schemas']['SpeedUnit'];
-      energy: components['schemas']['EnergyUnit'];
-      distance?: components['schemas']['DistanceUnit'];
-    };
-    /** @description A distance to pick. */
-    DistanceChoice: {
-      /** Format: double */
-      yards: number;
-      name: string;
-    };
-    /**
-     * @description Units that distances are shown in.
-     * @default yards
-     * @enum {unknown}
-     */
-    DistanceUnit: 'yards' | 'metres';
-    /** @description A dozen to start. */
-    DozenInput: {
-      id: null | string;
-      arrowVersionId: string;
-      name: null | string;
-      /** Format: int32 */
-      arrows: number;
-      classes: string[];
-      /** Format: int32 */
-      spare: number;
-      vanesInSets: boolean;
-      spares?: null | {
-        [key: string]: number;
-      };
-    };
-    /** @description A dozen in a line: what stands in a list of them. */
-    DozenLine: {
-      /** @description Its id. */
-      id: string;
-      /** @description As it is called now. */
-      name: string;
-      /**
-       * Format: int32
-       * @description How many it is to have.
-       */
-      arrows: number;
-      /** @description The arrow that it is built to. */
-      arrowName: string;
-      /**
-       * Format: int32
-       * @description Which version of that.
-       */
-      arrowVersion: number;
-      /**
-       * Format: date-time
-       * @description When it was begun.
-       */
-      startedAt: string;
-      /** @description True for one that was put away. */
-      archived: boolean;
-    };
-    /** @description A page of a bow's dozens in a line each, the newest first. */
-    DozenPage: {
-      /** @description They. */
-      dozens: components['schemas']['DozenLine'][];
-      /** @description Asked for with `before`, the page before this one; null when there is none. */
-      earlier: null | string;
-    };
-    /** @description What a dozen is to be. */
-    DozenPlan: {
-      /** @description As the archer calls it. */
-      name: string;
-      /**
-       * Format: int32
-       * @description How many arrows, 1 to 144.
-       */
-      arrows: number;
-      /** @description Which classes are weighed. */
-      classes: string[];
-      /**
-       * Format: int32
-       * @description Spare pieces of each class, 0 to 24.
-       */
-      spare: number;
-      /** @description True when the vanes of one arrow are weighed together. */
-      vanesInSets: boolean;
-      /**
-       * @description Spare pieces by class, 0 to 24, where they differ from Spare; null for no
-       *                 difference.
-       */
-      spares?: null | {
-        [key: string]: number;
-      };
-    };
-    /** @description A dozen as its page shows it. */
-    DozenView: {
-      id: string;
-      bowId: string;
-      name: string;
-      arrowName: string;
-      /** Format: int32 */
-      arrowVersion: number;
-      plan: components['schemas']['DozenPlan'];
-      /** Format: date-time */
-      startedAt: string;
-      classes: components['schemas']['PieceClass'][];
-      check: null | components['schemas']['ScaleCheck'];
-      checkEntryId: null | string;
-      shafts: components['schemas']['SpunShaft'][];
-      findings: components['schemas']['FindingChoice'][];
-      match: null | components['schemas']['MatchReading'];
-      tray: components['schemas']['TrayArrow'][];
-      heads: components['schemas']['HeadPlan'];
-      steps: components['schemas']['AssemblyStep'][];
-      lastEntryId: null | string;
-      changed: null | string;
-      next: components['schemas']['Next'];
-      state: string;
-      archived: boolean;
-      /** Format: double */
-      nominalSpine: number;
-    };
-    /**
-     * @description What may make arrows drift with distance.
-     * @enum {unknown}
-     */
-    DriftCause: 'windage' | 'curve' | 'wind' | 'centreShot';
-    /** @description The fitted drift at a distance: its place and the half width of its 95 %, inches. */
-    DriftPoint: {
-      /** Format: double */
-      yards: number;
-      /** Format: double */
-      at: number;
-      /** Format: double */
-      plus: number;
-    };
-    /** @enum {unknown} */
-    DriftShape: 'notKnown' | 'straight' | 'curved' | null;
-    /** @enum {unknown} */
-    DriftVerdict: 'noneShown' | 'likely' | 'clear' | null;
-    /** @description Something that is due, or will be soon. */
-    DueItem: {
-      what: string;
-      /** @description What is looked at then. */
-      checks: components['schemas']['CheckKind'][];
-      /**
-       * Format: int32
-       * @description Shots until then; 0 or less is now; null when it goes by date.
-       */
-      shotsLeft: null | number;
-      /**
-       * Format: date-time
-       * @description The date, or null when it goes by shots.
-       */
-      on: null | string;
-      /** @description True when it is due. */
-      now: boolean;
-    };
-    /** @description A part at an end of an arrow besides insert, point and nock. */
-    EndPart: {
-      /** @description Maker. */
-      maker: string;
-      /** @description Name. */
-      name: string;
-      /** @description What it is, and so at which end. */
-      kind: components['schemas']['EndPartKind'];
-      /**
-       * Format: double
-       * @description Nominal mass, 0 or more.
-       */
-      grains: number;
-      /**
-       * Format: double
-       * @description Length, inches.
-       */
-      length: number;
-      /**
-       * Format: double
-       * @description Its centre of mass from its own end of the shaft towards the point, inches.
-       */
-      centreAhead: number;
-      /**
-       * Format: double
-       * @description Measured mass, or null; it wins.
-       */
-      measuredGrains?: null | number;
-      /**
-       * Format: double
-       * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
-       * @default 0
-       */
-      diameter: number;
-      /**
-       * Format: double
-       * @description The mass to reckon with.
-       */
-      weight: number;
-    };
-    /**
-     * @description What stands at an end of an arrow besides insert, point and nock.
-     * @enum {unknown}
-     */
-    EndPartKind: 'outsert' | 'collar' | 'frontWeight' | 'pin' | 'bushing' | 'nockCollar';
-    /**
-     * @description Units that energies are shown in.
-     * @enum {unknown}
-     */
-    EnergyUnit: 'footPounds' | 'joules';
-    /** @description Shots away from the papers, as they were entered. */
-    EnteredShots: {
-      id: string;
-      /** Format: int32 */
-      count: number;
-      settling: boolean;
-      /** Format: date-time */
-      firedAt: string;
-    };
-    /** @description An entry as sent: what was weighed, spun, ticked or found. A piece without a number gets the first that is free. */
-    EntryInput: {
-      /** @description Client-made id. */
-      id: null | string;
-      /** @description check, piece, spin, tick, made or plan. */
-      kind: string;
-      /** @description The class of a piece. */
-      class?: null | string;
-      /**
-       * Format: int32
-       * @description Number of the piece, shaft or arrow.
-       */
-      number?: null | number;
-      /** @description A measured value as typed. */
-      value?: null | string;
-      /** @description The check weight's nominal as typed. */
-      second?: null | string;
-      /** @description The source, what was spun, the step or what was made. */
-      word?: null | string;
-      /** @description A grade, a finding, or words of the person. */
-      note?: null | string;
-      /**
-       * @description True for a weight that is kept although it is far from what its class weighs.
-       * @default false
-       */
-      sure: boolean;
-      /**
-       * @description True for a piece that is weighed again: its new weight stands in place of the old one.
-       * @default false
-       */
-      again: boolean;
-    };
-    /** @description A statement with the evidence for it and what would overturn it. */
-    Evidence: {
-      statement: string;
-      because: string;
-      wouldOverturn: string;
-    };
-    /**
-     * @description How much of this they have done before; advice adapts.
-     * @default keen
-     * @enum {unknown}
-     */
-    Experience: 'beginner' | 'keen' | 'technician';
-    /** @description A figure without its working. */
-    ExportedFigure: {
-      name: string;
-      /** Format: double */
-      value: null | number;
-      unit: string;
-      /** Format: double */
-      low: null | number;
-      /** Format: double */
-      high: null | number;
-    };
-    /** @description The bow factor that is in use, and the stated default it stands for. */
-    FactorView: {
-      /** Format: double */
-      factor: number;
-      /** Format: double */
-      modelSpread: number;
-      why: string;
-    };
-    /** @description A computed figure in its one shape: every layer and every screen carries this. */
-    Figure: {
-      /** @description Stable name, e.g. `totalWeight`. */
-      name: string;
-      label: string;
-      /**
-       * Format: double
-       * @description The value in Unit; null when it cannot be known, and then
-       *                 Missing says why.
-       */
-      value: null | number;
-      /** @description The trade unit, one of Unit. */
-      unit: string;
-      /**
-       * Format: int32
-       * @description Sensible decimals in the trade unit.
-       */
-      decimals: number;
-      /**
-       * Format: double
-       * @description Lower end of the band, where one is known.
-       */
-      low: null | number;
-      /**
-       * Format: double
-       * @description Upper end of the band.
-       */
-      high: null | number;
-      /**
-       * Format: double
-       * @description Value less the value of the opened state.
-       */
-      change: null | number;
-      word: null | string;
-      missing: null | string;
-      /** @description The working. */
-      working: components['schemas']['Working'];
-      text: null | string;
-      shownUnit: string;
-      lowText: null | string;
-      highText: null | string;
-      changeText: null | string;
-    };
-    /** @description A draft to be read on a bow, against the state in which it was opened. */
-    FiguresInput: {
-      bowId: string;
-      draft: components['schemas']['ArrowDraft'];
-      openedVersionId: null | string;
-    };
-    /** @description A build with what the bench shows about it. */
-    FiguresView: {
-      arrow: components['schemas']['Arrow'];
-      reading: components['schemas']['ArrowReading'];
-      summary: components['schemas']['ArrowSummary'];
-      opened: null | components['schemas']['BesideView'];
-      tries: components['schemas']['ArrowTry'][];
-    };
-    /** @description A finding of a shaft that can be chosen. */
-    FindingChoice: {
-      code: components['schemas']['ShaftFinding'];
-      words: string;
-    };
-    /** @description A finding as it was entered. */
-    FindingView: {
-      id: string;
-      /** Format: double */
-      value: null | number;
-      typed: string;
-      choice: null | string;
-      choiceWords: null | string;
-      skipReason: null | string;
-      /** Format: date-time */
-      at: string;
-      note: string;
-    };
-    /**
-     * @description The verdict bands of the fit R = needed/actual spine (common practice, no source).
-     * @enum {unknown}
-     */
-    FitBand: 'weak' | 'borderlineWeak' | 'good' | 'stiff';
-    /** @description The verdict on the spine with the bands that it is drawn on. */
-    FitReading: {
-      /**
-       * Format: double
-       * @description R = needed/actual.
-       */
-      ratio: number;
-      /**
-       * Format: double
-       * @description Lower end of the interval.
-       */
-      low: number;
-      /**
-       * Format: double
-       * @description Upper end.
-       */
-      high: number;
-      words: string;
-      /** @description The band of R itself. */
-      band: components['schemas']['FitBand'];
-      /**
-       * Format: double
-       * @description R of the opened state.
-       */
-      openedRatio: null | number;
-    };
-    /** @description How the vanes of a dozen are set in the jig. Places are inches from the nock's throat. */
-    Fletching: {
-      /**
-       * Format: int32
-       * @description Vanes on an arrow.
-       */
-      count: number;
-      /**
-       * Format: double
-       * @description From one to the next around the shaft, degrees.
-       */
-      clocking: number;
-      /** @description Straight, offset or helical. */
-      setting: components['schemas']['VaneSetting'];
-      /**
-       * Format: double
-       * @description The jig's angle, to the right above 0; null until it is said.
-       */
-      degrees: null | number;
-      /**
-       * Format: double
-       * @description Front edge.
-       */
-      front: number;
-      /**
-       * Format: double
-       * @description Rear edge.
-       */
-      back: number;
-      /**
-       * Format: double
-       * @description Rear edge from the end of the tube, inches.
-       */
-      fromTube: number;
-      /**
-       * Format: double
-       * @description Of one vane, square inches.
-       */
-      area: number;
-      /**
-       * Format: double
-       * @description How far the front stands beside the rear at that angle, inches; null until it is said.
-       */
-      across: null | number;
-    };
-    /** @enum {unknown} */
-    Flight: 'clean' | 'corkscrew' | 'fishtail' | 'porpoise' | null;
-    /** @description What a draw-force curve taught of a bow; kept on the bow. */
-    ForceFit: {
-      /**
-       * Format: double
-       * @description Stored energy, ft·lb.
-       */
-      energy: number;
-      /**
-       * Format: double
-       * @description Peak weight, lb.
-       */
-      peak: number;
-      /**
-       * Format: double
-       * @description Weight at full draw, lb.
-       */
-      holding: number;
-      /**
-       * Format: double
-       * @description Travel of the string from rest to full draw, inches.
-       */
-      travel: number;
-    };
-    /**
-     * @description Units that draw weights are shown in.
-     * @enum {unknown}
-     */
-    ForceUnit: 'pounds' | 'newtons' | 'kilograms';
-    /** @description A proposal to forget what was learned, since the bow is another one now. */
-    Forgetting: {
-      /** @description What was changed. */
-      change: components['schemas']['BowChange'];
-      /** @description The adjusters whose gains are forgotten; all of them when it is empty. */
-      kinds: components['schemas']['AdjusterKind'][];
-      words: string;
-    };
-    /** @description A gain with its sd, inches a step. */
-    GainSeen: {
-      /** Format: double */
-      gain: number;
-      /** Format: double */
-      sd: number;
-    };
-    /** @description A glue's sheet as typed. */
-    GlueInput: {
-      /** @description Client-made id. */
-      id: null | string;
-      /** @description The glue's name. */
-      glue: null | string;
-      /** @description Minutes as typed. */
-      handling: null | string;
-      /** @description Hours as typed. */
-      cure: null | string;
-      /** @description What else the sheet says. */
-      note: null | string;
-    };
-    /** @description The glue of one joint, as its maker's sheet says; typed once for the bench. */
-    GlueSheet: {
-      /** @description Which. */
-      joint: components['schemas']['Joint'];
-      /** @description The glue's name, or words for it; empty for none, as for a wrap that sticks by itself. */
-      glue: string;
-      /**
-       * Format: double
-       * @description Until it may be handled, minutes; null for not known.
-       */
-      handlingMinutes: null | number;
-      /**
-       * Format: double
-       * @description Until it may be shot, hours; null for not known.
-       */
-      cureHours: null | number;
-      /** @description What else the sheet says. */
-      note: string;
-    };
-    /** @description Marks the bow as it stands as shot well. */
-    GoodStateInput: {
-      id: null | string;
-      arrowVersionId?: null | string;
-      note?: null | string;
-    };
-    /** @description A state in which the bow shot well, and what leads back to it. */
-    GoodStateView: {
-      id: string;
-      words: string;
-      arrowVersionId: null | string;
-      note: string;
-      /** Format: date-time */
-      markedAt: string;
-      positions: {
-        [key: string]: number;
-      };
-      wayBack: components['schemas']['WayBackMove'][];
-    };
-    /** @enum {unknown} */
-    GroupVerdict: 'noDifferenceShown' | 'likely' | 'clear' | null;
-    /** @description A group to draw: its centre from the aiming point, and the circle that holds the true one with 95 %. */
-    GroupView: {
-      centre: components['schemas']['Hole'];
-      /** Format: double */
-      radius: number;
-      /** Format: int32 */
-      count: number;
-    };
-    /** @description Two groups of one set, to draw: bare against fletched, or heads against field points. */
-    GroupsView: {
-      /**
-       * Format: double
-       * @description Good enough here, inches.
-       */
-      tolerance: number;
-      toleranceText: string;
-      /** @description True for heads against field points. */
-      heads: boolean;
-      /**
-       * Format: int32
-       * @description Bare shafts, or heads, that count.
-       */
-      tested: number;
-      /**
-       * Format: int32
-       * @description Fletched arrows, or field points, that count.
-       */
-      reference: number;
-      /**
-       * Format: int32
-       * @description Complete pairs, which alone are read.
-       */
-      pairs: number;
-      testedGroup: null | components['schemas']['GroupView'];
-      referenceGroup: null | components['schemas']['GroupView'];
-      offset: null | components['schemas']['Hole'];
-      /** Format: double */
-      radius: null | number;
-      verdict: null | components['schemas']['GroupVerdict'];
-      bareHigh: null | string;
-      /** @description What more pairs would show. */
-      powers: components['schemas']['PowerView'][];
-      more: null | string;
-      slants: null | string;
-    };
-    /**
-     * @description The hand that draws the string.
-     * @enum {unknown}
-     */
-    Hand: 'right' | 'left';
-    /** @description Where the true offset of heads may lie, and what each place asks for. */
-    HeadMapView: {
-      /**
-       * Format: double
-       * @description Chance that nothing is to be done.
-       */
-      leave: number;
-      /**
-       * Format: double
-       * @description Chance that the sight answers it.
-       */
-      sight: number;
-      /**
-       * Format: double
-       * @description Chance that the bow answers it.
-       */
-      tune: number;
-      /**
-       * Format: double
-       * @description Half the angle of a straight sector, degrees.
-       */
-      halfSector: number;
-      straight: components['schemas']['StraightMiss'];
-      words: string;
-    };
-    /** @description One head on one arrow. */
-    HeadOn: {
-      /**
-       * Format: int32
-       * @description The arrow's number.
-       */
-      arrow: number;
-      /**
-       * Format: int32
-       * @description The head's number.
-       */
-      head: number;
-      /**
-       * Format: double
-       * @description What they weigh together, without the field point, grains.
-       */
-      total: number;
-    };
-    /** @description Heads on the straightest arrows. */
-    HeadPlan: {
-      /** @description The heads that were weighed. */
-      pieces: components['schemas']['Piece'][];
-      /** @description Which goes on which. */
-      heads: components['schemas']['HeadOn'][];
-      /**
-       * Format: double
-       * @description Lightest arrow with heaviest head, grains.
-       */
-      spread: null | number;
-      /**
-       * Format: double
-       * @description The best that was found, grains.
-       */
-      bestSpread: null | number;
-      words: string;
-      /**
-       * Format: int32
-       * @description The head kept for practice, or null.
-       */
-      practice: null | number;
-    };
-    /** @description One head by its number. */
-    HeadView: {
-      number: string;
-      /** Format: int32 */
-      count: number;
-      fromAll: string;
-      flight: string;
-      apart: boolean;
-    };
-    /** @description What the heads of the set in work ask for. */
-    HeadsView: {
-      map: null | components['schemas']['HeadMapView'];
-      each: components['schemas']['HeadView'][];
-      compared: null | string;
-      test: null | string;
-      pin: null | components['schemas']['SightMove'];
-      mark: null | string;
-      markAt: components['schemas']['SightMove'];
-      drag: null | string;
-      sight: null | components['schemas']['SightView'];
-      noSight: null | string;
-    };
-    /**
-     * @description A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins. A
-     *     hit of a walk-back says from which distance it was shot, one of two ways which, one of a range error for which
-     *     distance the sight was set.
-     */
-    HitInput: {
-      id: null | string;
-      arrow: components['schemas']['ArrowKind'];
-      place?: null | components['schemas']['Hole'];
-      typed?: null | components['schemas']['PlaceTyped'];
-      arrowNumber?: null | string;
-      flight?: null | components['schemas']['Flight'];
-      distance?: null | string;
-      way?: null | components['schemas']['WayShot'];
-      /** Format: double */
-      sightFor?: null | number;
-      slant?: null | components['schemas']['Slant'];
-    };
-    /** @description A table of hits as text, its first line the names of its columns. */
-    HitsTableInput: {
-      id: null | string;
-      text: null | string;
-    };
-    /** @description A place on the sheet as it was read, inches, x right and y up; finite. */
-    Hole: {
-      /**
-       * Format: double
-       * @description Right, inches.
-       */
-      x: number;
-      /**
-       * Format: double
-       * @description Up, inches.
-       */
-      y: number;
-    };
-    HttpValidationProblemDetails: {
-      type?: null | string;
-      title?: null | string;
-      /** Format: int32 */
-      status?: null | number;
-      detail?: null | string;
-      instance?: null | string;
-      errors?: {
-        [key: string]: string[];
-      };
-    };
-    /** @description A part of the catalogue that the import would change, with every field that differs. */
-    ImportChange: {
-      /** Format: int32 */
-      row: number;
-      id: string;
-      name: string;
-      fields: components['schemas']['ImportDifference'][];
-    };
-    /** @description One field of a part that the import would change. */
-    ImportDifference: {
-      field: string;
-      from: string;
-      to: string;
-    };
-    /** @description What is wrong with one cell, and the cure. */
-    ImportProblem: {
-      /** Format: int32 */
-      row: number;
-      column: string;
-      message: string;
-    };
-    /** @enum {unknown} */
-    ImportState: 'read' | 'checking' | 'checked' | 'writing' | 'written' | 'cancelled' | 'failed';
-    /** @description An import as it stands. */
-    ImportView: {
-      /** @description Its id. */
-      id: string;
-      /** @description How far it is. */
-      state: components['schemas']['ImportState'];
-      /** @description How the file was read. */
-      encoding: components['schemas']['TextEncoding'];
-      /** @description What it holds. */
-      class: components['schemas']['ComponentClass'];
-      /** @description The file's columns. */
-      columns: string[];
-      /** @description The fields there are, with their words. */
-      fields: Record<string, never>;
-      /** @description Field to column; a field without one is left empty. */
-      mapping: {
-        [key: string]: string;
-      };
-      /** @description Field to a text that stands for all rows. */
-      fixed: {
-        [key: string]: string;
-      };
-      /** @description True for a header that was read this way before. */
-      remembered: boolean;
-      /** @description Cells with letters that another encoding would garble; the first few. */
-      letters: string[];
-      /**
-       * Format: int32
-       * @description How many rows the file has.
-       */
-      rows: number;
-      /**
-       * Format: int32
-       * @description How many are through this step.
-       */
-      done: number;
-      /**
-       * Format: int32
-       * @description Rows that can be written.
-       */
-      good: number;
-      /**
-       * Format: int32
-       * @description Rows whose part stands in the catalogue as it is: they are not written.
-       */
-      same: number;
-      /**
-       * Format: int32
-       * @description How many parts of the catalogue it would change.
-       */
-      changed: number;
-      /** @description The first of them, field by field. */
-      changes: components['schemas']['ImportChange'][];
-      /** @description The first problems, row by row. */
-      problems: components['schemas']['ImportProblem'][];
-      /**
-       * Format: int32
-       * @description How many there are.
-       */
-      problemCount: number;
-      /** @description The first rows as texts. */
-      preview: string[][];
-      /** @description Why it failed, or null. */
-      message: null | string;
-    };
-    /** @description An insert: what the point is screwed or pressed into. */
-    Insert: {
-      /** @description Maker. */
-      maker: string;
-      /** @description Name. */
-      name: string;
-      /**
-       * Format: int32
-       * @description How many steps can be broken off.
-       * @default 0
-       */
-      breakOffSteps: number;
-      /**
-       * Format: double
-       * @description Nominal mass, whole.
-       */
-      grains: number;
-      /**
-       * Format: double
-       * @description Length, inches.
-       */
-      length: number;
-      /**
-       * Format: double
-       * @description Its centre of mass ahead of the shaft's end; negative inside the shaft.
-       */
-      centreAhead: number;
-      /**
-       * Format: double
-       * @description Grains of one break-off step, 0 for none.
-       * @default 0
-       */
-      breakOff: number;
-      /**
-       * Format: double
-       * @description Measured mass, or null; it wins over the nominal one.
-       */
-      measuredGrains?: null | number;
-      /**
-       * Format: double
-       * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
-       * @default 0
-       */
-      diameter: number;
-      /**
-       * Format: double
-       * @description The mass to reckon with.
-       */
-      weight: number;
-    };
-    /**
-     * @description Where two parts of an arrow are held together by glue.
-     * @enum {unknown}
-     */
-    Joint: 'insert' | 'point' | 'collar' | 'pin' | 'wrap' | 'vanes';
-    /** @description A joint of the arrow with what is known of its glue. */
-    JointView: {
-      joint: components['schemas']['Joint'];
-      words: string;
-      sheet: null | components['schemas']['GlueSheet'];
-    };
-    /** @description The client-made id of a version to keep. */
-    KeepInput: {
-      id: null | string;
-    };
-    /** @description A sheet of labels of equal size on A4, millimetres. */
-    LabelGrid: {
-      /**
-       * Format: int32
-       * @description Labels beside each other.
-       */
-      columns: number;
-      /**
-       * Format: int32
-       * @description Labels above each other.
-       */
-      rows: number;
-      /**
-       * Format: double
-       * @description Of a label.
-       */
-      width: number;
-      /**
-       * Format: double
-       * @description Of a label.
-       */
-      height: number;
-      /**
-       * Format: double
-       * @description From the paper's edge to the first one.
-       */
-      left: number;
-      /**
-       * Format: double
-       * @description From the paper's edge to the first one.
-       */
-      top: number;
-      /**
-       * Format: double
-       * @description From one label's left edge to the next one's.
-       */
-      across: number;
-      /**
-       * Format: double
-       * @description From one label's top to the next one's.
-       */
-      down: number;
-      /**
-       * Format: int32
-       * @description How many labels a sheet has.
-       */
-      onSheet: number;
-    };
-    /**
-     * @description Units that lengths are shown in.
-     * @enum {unknown}
-     */
-    LengthUnit: 'inches' | 'centimetres' | 'millimetres';
-    /** @description Which column holds which field, and what stands for all rows. */
-    MappingInput: {
-      mapping: {
-        [key: string]: string;
-      };
-      fixed?: null | {
-        [key: string]: string;
-      };
-    };
-    /** @description Voids a shot with a reason or calls it doubtful; neither counts it again. */
-    MarkInput: {
-      id: null | string;
-      reason: null | string;
-      /** @default false */
-      doubtful: boolean;
-    };
-    /**
-     * @description Units that masses are shown in.
-     * @enum {unknown}
-     */
-    MassUnit: 'grains' | 'grams';
-    /** @description How a match is made. */
-    MatchOptions: {
-      /** @description Client-made id. */
-      id: null | string;
-      /** @description Shafts measured alike go together. */
-      spineSets: boolean;
-      /** @description Of too many shafts the straightest are taken. */
-      straightest: boolean;
-      /**
-       * Format: int32
-       * @description So many arrows fewer: the worst pieces stay out.
-       */
-      leaveOut: number;
-      /** @description Shafts whose insert of the same number is glued in already. */
-      gluedShafts: number[];
-    };
-    /** @description The match with what it buys. */
-    MatchReading: {
-      /**
-       * Format: double
-       * @description Heaviest less lightest, grains.
-       */
-      spread: number;
-      /**
-       * Format: double
-       * @description No assignment has less, grains.
-       */
-      bound: number;
-      /** @description True when none can be better. */
-      proven: boolean;
-      /** @description The class that keeps it from being less. */
-      binds: null | string;
-      /**
-       * Format: double
-       * @description Mean spread of random assignments, grains.
-       */
-      byChance: number;
-      /**
-       * Format: double
-       * @description Spread of light with heavy, grains.
-       */
-      oppositeOrder: number;
-      /** @description What the spread is worth on the bow. */
-      bought: components['schemas']['Worth'];
-      /** @description What a spread by chance would be. */
-      chance: components['schemas']['Worth'];
-      /**
-       * Format: double
-       * @description Most less least, per cent.
-       */
-      frontOfCenterSpread: number;
-      words: string;
-      stale: null | string;
-    };
-    /**
-     * @description The mean of one set of tears and the circle that holds the true mean with 95 %: radius s √(2F/n) with
-     *     s² = SS/(2(n−1)), ν = 2(n−1), F = (0.05^(−2/ν) − 1)ν/2, the 95 % point of F(2, ν) in closed form
-     *     (critical values: NIST/SEMATECH e-Handbook 1.3.6.7.3).
-     */
-    MeanTear: {
-      /**
-       * Format: int32
-       * @description Shots read.
-       */
-      count: number;
-      /** @description The mean tear. */
-      mean: components['schemas']['Tear'];
-      /**
-       * Format: double
-       * @description Spread per axis, inches.
-       */
-      spread: number;
-      /** @description True when the spread is the usual one, since one shot shows none. */
-      spreadAssumed: boolean;
-      /**
-       * Format: double
-       * @description Radius of the 95 % region, inches.
-       */
-      radius: number;
-      reading: string;
-    };
-    /** @description The mean of a set to draw. */
-    MeanView: {
-      mean: components['schemas']['Tear'];
-      /** Format: double */
-      radius: number;
-      /** Format: double */
-      spread: number;
-      /** Format: int32 */
-      count: number;
-      spreadAssumed: boolean;
-      words: string;
-      sideways: string;
-      plus: string;
-    };
-    /**
-     * @description A move as it was really made: one adjuster, both yoke legs, or the spacers of both cams. One that is logged late
-     *     names the set it came after.
-     */
-    MoveInput: {
-      id: null | string;
-      adjuster?: null | components['schemas']['AdjusterKind'];
-      /** Format: double */
-      to?: null | number;
-      corrects?: null | string;
-      note?: null | string;
-      /** Format: date-time */
-      happenedAt?: null | string;
-      afterSetId?: null | string;
-      /**
-       * Format: double
-       * @description Where the adjuster was seen to stand; if it stands elsewhere by now, it is refused.
-       */
-      from?: null | number;
-      yoke?: null | components['schemas']['YokeInput'];
-      spacers?: null | components['schemas']['SpacerInput'];
-      also?: null | components['schemas']['AlsoInput'];
-    };
-    /** @description A page of a bow's moves, in order. */
-    MovePage: {
-      /** @description They. */
-      moves: components['schemas']['MoveView'][];
-      /**
-       * Format: int32
-       * @description Asked for with `before`, the page before this one; null when there is none.
-       */
-      earlier: null | number;
-    };
-    /** @description A logged move in words, with where the adjuster stood before and after it. */
-    MoveView: {
-      id: string;
-      adjuster: components['schemas']['AdjusterKind'];
-      name: string;
-      /** Format: double */
-      from: number;
-      /** Format: double */
-      to: number;
-      words: string;
-      correction: boolean;
-      corrects: null | string;
-      note: string;
-      paperId: null | string;
-      afterSetId: null | string;
-      /** Format: date-time */
-      happenedAt: string;
-      /** Format: date-time */
-      recordedAt: string;
-      /** Format: int32 */
-      ordinal: number;
-      before: string;
-      after: string;
-    };
-    /**
-     * @description The end of the arrow that a shooter names a tear by.
-     * @default tail
-     * @enum {unknown}
-     */
-    NamedEnd: 'tail' | 'point';
-    /** @description One part of an arrow, named. */
-    NamedPart: {
-      part: components['schemas']['ArrowPart'];
-      words: string;
-      name: string;
-    };
-    /** @description The paper that was begun last; null for a bow that has none. */
-    NewestPaper: {
-      paper: null | components['schemas']['PaperView'];
-    };
-    /** @description What is next: one sentence, one line of reason, one button, one alternative. */
-    Next: {
-      sentence: string;
-      reason: string;
-      /** @description Stable word for the button's act. */
-      action: string;
-      button: string;
-      alternative?: null | string;
-      /** @description Stable word for the other act. */
-      alternativeAction?: null | string;
-    };
-    /** @description A stage that comes next, named. */
-    NextStageView: {
-      /** Format: double */
-      distance: number;
-      fletched: boolean;
-      atTarget: boolean;
-      heads: boolean;
-      walk: null | components['schemas']['WalkPins'];
-      sighting: boolean;
-      ways: null | components['schemas']['TwoWays'];
-      /** Format: double */
-      rangeError: null | number;
-      nockEnd: boolean;
-      words: string;
-    };
-    /** @description A nock. */
-    Nock: {
-      /** @description Maker. */
-      maker: string;
-      /** @description Name. */
-      name: string;
-      /** @description How it is held; a lit one is heavier. */
-      kind?: components['schemas']['NockKind'];
-      /**
-       * Format: double
-       * @description Nominal mass, with pin or bushing.
-       */
-      grains: number;
-      /**
-       * Format: double
-       * @description Throat to where the shaft's tube starts, inches (x₀).
-       */
-      tubeStart: number;
-      /**
-       * Format: double
-       * @description Throat to its centre of mass, inches.
-       */
-      centre: number;
-      /**
-       * Format: double
-       * @description Measured mass, or null; it wins.
-       */
-      measuredGrains?: null | number;
-      /**
-       * Format: double
-       * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
-       * @default 0
-       */
-      diameter: number;
-      /**
-       * Format: double
-       * @description The mass to reckon with.
-       */
-      weight: number;
-    };
-    /** @description How one arrow stands, bare and fletched. */
-    NockArrow: {
-      /** Format: int32 */
-      number: number;
-      bare: components['schemas']['NockReading'];
-      fletched: components['schemas']['NockReading'];
-      shots: components['schemas']['NockShotOf'][];
-      mark: null | string;
-      retired: boolean;
-    };
-    /**
-     * @description How a nock is held.
-     * @default pressIn
-     * @enum {unknown}
-     */
-    NockKind: 'pressIn' | 'pin' | 'bushing' | 'lit';
-    /** @description The next arrow to shoot, or no number when all are done. */
-    NockNext: {
-      /** Format: int32 */
-      number: null | number;
-      fletched: boolean;
-      /** Format: int32 */
-      turn: number;
-      sentence: string;
-      reason: string;
-    };
-    /** @description How one arrow stands in nock tuning. */
-    NockReading: {
-      /** @description Untried, to be turned on, good, or practice only. */
-      state: components['schemas']['NockState'];
-      /**
-       * Format: int32
-       * @description The best turn so far.
-       */
-      best: null | number;
-      /**
-       * Format: int32
-       * @description The next turn to try, or null.
-       */
-      next: null | number;
-      words: string;
-    };
-    /** @description Nock tuning of a dozen at one distance: every arrow, how far it is, and which is next. */
-    NockRound: {
-      /** @description The dozen. */
-      dozenId: string;
-      /** @description Its name. */
-      name: string;
-      /**
-       * Format: double
-       * @description Close enough for a dozen, inches.
-       */
-      tolerance: number;
-      toleranceText: string;
-      /**
-       * Format: double
-       * @description The distance that is looked at, yards.
-       */
-      distance: number;
-      /** @description Every distance that was shot, and the one looked at. */
-      distances: components['schemas']['ShotDistance'][];
-      /** @description Every arrow. */
-      arrows: components['schemas']['NockArrow'][];
-      /**
-       * Format: int32
-       * @description Turns of a bare shaft.
-       */
-      bareTurns: number;
-      /**
-       * Format: int32
-       * @description Turns with vanes.
-       */
-      vaneTurns: number;
-      /**
-       * Format: int32
-       * @description Arrows that fly inside with vanes, or bare until they have them.
-       */
-      good: number;
-      /**
-       * Format: int32
-       * @description Arrows that no turn helps.
-       */
-      practice: number;
-      /** @description What is next. */
-      next: components['schemas']['NockNext'];
-    };
-    /** @description A nock shot as typed: the tail from the point's hole, or in words. */
-    NockShotInput: {
-      id: null | string;
-      /** Format: int32 */
-      number: number;
-      /** Format: int32 */
-      turn: number;
-      fletched: boolean;
-      right: null | string;
-      up: null | string;
-      words?: null | components['schemas']['ShooterWords'];
-      distance?: null | string;
-    };
-    /** @description A shot of one arrow at one turn of its nock. */
-    NockShotOf: {
-      /** @description Its id. */
-      id: string;
-      /**
-       * Format: int32
-       * @description Steps turned.
-       */
-      turn: number;
-      turned: string;
-      /** @description With vanes. */
-      fletched: boolean;
-      /**
-       * Format: double
-       * @description Bow to paper, yards.
-       */
-      distance: number;
-      /** @description The tear. */
-      tear: components['schemas']['Tear'];
-      length: string;
-      from: string;
-    };
-    /**
-     * @description How an arrow stands in nock tuning.
-     * @enum {unknown}
-     */
-    NockState: 'untried' | 'turnOn' | 'good' | 'practice';
-    /** @description A note, or a rung of the ladder with what came of it. */
-    NoteInput: {
-      id: null | string;
-      rung?: null | components['schemas']['RungKind'];
-      outcome?: null | string;
-      note?: null | string;
-    };
-    /** @description A rung or a note after a set. */
-    NoteView: {
-      id: string;
-      rung: null | components['schemas']['RungKind'];
-      outcome: null | string;
-      note: string;
-      /** Format: date-time */
-      notedAt: string;
-    };
-    /** @description What came of an order. */
-    OrderDone: {
-      /**
-       * Format: double
-       * @description The weight that was taken by hand, or null: the pan was not empty before it, or holds
-       *         nothing.
-       */
-      taken: null | number;
-    };
-    /** @description An order to an instrument: tare; for a stand-in also what lies on it. */
-    OrderInput: {
-      /** @description tare, take; put, lift, gain, unplug, plug, shoot, crank. */
-      order: string;
-      /**
-       * Format: double
-       * @description What is put on, or the weight of the arrow that is shot, grains.
-       */
-      value: null | number;
-      /** @description The bow that shoots through a stand-in; null for one of its own. */
-      bowId?: null | string;
-    };
-    /** @description What another stage of this bow taught. */
-    OtherStageView: {
-      words: string;
-      /** @description True for groups: shots are pairs, and inches those of bare against fletched. */
-      atTarget: boolean;
-      arrowName: string;
-      /** @description The other bow of the same make that taught it; null for this bow's own. */
-      bowName: null | string;
-      /** Format: int32 */
-      shots: number;
-      /** Format: double */
-      spread: number;
-      taught: components['schemas']['TaughtView'][];
-    };
-    /**
-     * @description A shaft that the catalogue does not have, by what is printed on it. What is not printed is taken from like shafts of
-     *     the catalogue, with a band that says so.
-     */
-    OwnShaft: {
-      /** @description Client-made id. */
-      id: null | string;
-      /** @description What is printed; none takes the spine. */
-      name: null | string;
-      /** @description As typed: .340 or 340. */
-      spine: null | string;
-      /** @description As typed, or none. */
-      grainsPerInch: null | string;
-      /** @description As typed, or none. */
-      outerDiameter: null | string;
-      /** @description Carbon, aluminium, wood …; none takes carbon. */
-      material: null | string;
-    };
-    /** @description What a plan and a marking are picked from. */
-    PaperChoices: {
-      stages: components['schemas']['StageChoice'][];
-      sizes: components['schemas']['SaidSize'][];
-      beforeYouShoot: string[];
-      beforeGroups: string[];
-      beforeHeads: string[];
-      beforeWalk: string[];
-      beforeOnePin: string[];
-      beforeSighting: string[];
-      beforeWays: string[];
-      beforeRangeError: string[];
-      beforeNockEnd: string[];
-      enoughOfNockEnd: string;
-      usualTolerance: string;
-      strictTolerance: string;
-      enoughAtTarget: string;
-      enoughOfWalk: string;
-      enoughOfZero: string;
-      noSight: null | string;
-      /** @description True for a technician with a press: a move for each axis may be advised at once. */
-      bothAxes: boolean;
-      noStrict: null | string;
-      bareOnly: string;
-      fletchedFar: string;
-    };
-    /** @description A paper to start: bow, arrow version, stages, and how it is decided. */
-    PaperInput: {
-      id: null | string;
-      bowId: string;
-      arrowVersionId: string;
-      stages: components['schemas']['StageInput'][];
-      /** Format: double */
-      tolerance?: null | number;
-      kind?: components['schemas']['SessionKind'];
-      school?: null | components['schemas']['School'];
-      /**
-       * Format: int32
-       * @default 2
-       */
-      shotsPerDecision: number;
-      /** @default false */
-      byMachine: boolean;
-      dozenId?: null | string;
-      /** @default false */
-      bothAxes: boolean;
-      straight?: components['schemas']['StraightMiss'];
-    };
-    /** @description A paper in a line: what stands in a list of them. */
-    PaperLine: {
-      id: string;
-      /** Format: date-time */
-      startedAt: string;
-      /** Format: date-time */
-      acceptedAt: null | string;
-      kind: components['schemas']['SessionKind'];
-      arrowName: string;
-      /** Format: int32 */
-      arrowVersion: number;
-      /** Format: int32 */
-      sets: number;
-      /** Format: int32 */
-      shots: number;
-    };
-    /** @description A page of a bow's papers in a line each, the newest first. */
-    PaperPage: {
-      /** @description They. */
-      papers: components['schemas']['PaperLine'][];
-      /** @description Asked for with `before`, the page before this one; null when there is none. */
-      earlier: null | string;
-    };
-    /** @description A paper session as its page shows it. */
-    PaperView: {
-      id: string;
-      bowId: string;
-      arrowVersionId: string;
-      arrowName: string;
-      /** Format: int32 */
-      arrowVersionNumber: number;
-      /** Format: int32 */
-      vaneCount: number;
-      /** Format: double */
-      tolerance: number;
-      toleranceText: string;
-      /** Format: date-time */
-      startedAt: string;
-      /** Format: date-time */
-      acceptedAt: null | string;
-      plan: components['schemas']['PlanView'];
-      sets: components['schemas']['SetView'][];
-      advice: components['schemas']['Advice'];
-      readings: components['schemas']['Reading'][];
-      ladder: components['schemas']['SessionLadder'];
-      trial: null | components['schemas']['Trial'];
-      spineCheck: null | components['schemas']['SpineCheckView'];
-      next: components['schemas']['Next'];
-      /** Format: int32 */
-      version: number;
-      /** @description The moves of this bow that were logged last, in one act: what undo takes back. */
-      lastMoves: components['schemas']['MoveView'][];
-      /** @description What two schools do where the form is suspected; empty where it is not. */
-      formSchools: string[];
-      heads: null | components['schemas']['HeadsView'];
-      sightAnswer: null | components['schemas']['SightAnswerView'];
-    };
-    /** @description A weighed piece; an odd one is asked to be weighed again. */
-    Piece: {
-      /** @description The event that weighed it. */
-      entryId: string;
-      /**
-       * Format: int32
-       * @description Its number in the class.
-       */
-      number: number;
-      /**
-       * Format: double
-       * @description Its weight.
-       */
-      grains: number;
-      /** @description Typed, from the scale, or from a table. */
-      source: string;
-      /** @description It stands apart, see Outliers. */
-      odd: boolean;
-    };
-    /** @description The pieces of one class. */
-    PieceClass: {
-      /** @description Shaft, Point, Insert … */
-      name: string;
-      /**
-       * Format: int32
-       * @description How many an arrow takes.
-       */
-      perArrow: number;
-      /**
-       * Format: int32
-       * @description For the whole dozen.
-       */
-      needed: number;
-      /**
-       * Format: int32
-       * @description With the spare ones.
-       */
-      wanted: number;
-      /** @description By number. */
-      pieces: components['schemas']['Piece'][];
-      /**
-       * Format: double
-       * @description The lightest, grains, or null.
-       */
-      lightest: null | number;
-      /**
-       * Format: double
-       * @description The heaviest, grains, or null.
-       */
-      heaviest: null | number;
-      /**
-       * Format: int32
-       * @description So many are still to be weighed.
-       */
-      missing: number;
-    };
-    /** @description The place as typed, from the aiming point of its kind; empty is 0. */
-    PlaceTyped: {
-      right: null | string;
-      up: null | string;
-    };
-    /** @description A mass at a place along the arrow. */
-    PlacedMass: {
-      /** @description What it is. */
-      name: string;
-      /**
-       * Format: double
-       * @description Mass, 0 or more.
-       */
-      grains: number;
-      /**
-       * Format: double
-       * @description Inches from the nock throat.
-       */
-      position: number;
-    };
-    /** @description The plan and where in it the session is. */
-    PlanView: {
-      kind: components['schemas']['SessionKind'];
-      school: components['schemas']['School'];
-      ownSchool: boolean;
-      /** Format: int32 */
-      shotsPerDecision: number;
-      byMachine: boolean;
-      bothAxes: boolean;
-      dozenId: null | string;
-      stages: components['schemas']['StageView'][];
-      nextStage: null | components['schemas']['NextStageView'];
-      arrowNumbers: string[];
-    };
-    /** @description A distance, and what is shot there: a paper with bare or fletched shafts, or a target with two groups. */
-    PlannedStage: {
-      /** @description With vanes, at the paper; at a target both are shot, and it is false. */
-      fletched: boolean;
-      /**
-       * @description True for two groups at a target.
-       * @default false
-       */
-      atTarget: boolean;
-      /**
-       * Format: double
-       * @description Bow to paper or target, yards; of a walk-back its zero.
-       */
-      distance: number;
-      /**
-       * @description Heads are shot at a target alone.
-       * @default false
-       */
-      heads: boolean;
-      /** @description A walk-back is shot at a target, without heads. */
-      walk?: components['schemas']['WalkPins'];
-      /**
-       * @description A sight is set at a target, with neither heads nor a walk.
-       * @default false
-       */
-      sighting: boolean;
-      /** @description Ways are compared at a target, and with nothing else. */
-      ways?: components['schemas']['TwoWays'];
-      /**
-       * Format: double
-       * @description A range error is tried at a target, and with nothing else.
-       */
-      rangeError?: null | number;
-      /**
-       * @description A nock end is read of a bare shaft.
-       * @default false
-       */
-      nockEnd: boolean;
-    };
-    /** @description A point or head. */
-    Point: {
-      /** @description Maker. */
-      maker: string;
-      /** @description Name. */
-      name: string;
-      /** @description Target, field, glue-in or head. */
-      kind: components['schemas']['PointKind'];
-      /**
-       * Format: int32
-       * @description Blades of a head, 0 for a point.
-       * @default 0
-       */
-      blades: number;
-      /**
-       * Format: int32
-       * @description How many steps can be broken off.
-       * @default 0
-       */
-      breakOffSteps: number;
-      /**
-       * Format: double
-       * @description Nominal mass, whole.
-       */
-      grains: number;
-      /**
-       * Format: double
-       * @description Length ahead of the shaft's end, inches.
-       */
-      length: number;
-      /**
-       * Format: double
-       * @description Its centre of mass ahead of the shaft's end; negative for a shank inside it.
-       */
-      centreAhead: number;
-      /**
-       * Format: double
-       * @description Grains of one break-off step, 0 for none.
-       * @default 0
-       */
-      breakOff: number;
-      /**
-       * Format: double
-       * @description Measured mass, or null; it wins over the nominal one.
-       */
-      measuredGrains?: null | number;
-      /**
-       * Format: double
-       * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
-       * @default 0
-       */
-      diameter: number;
-      /**
-       * Format: double
-       * @description The mass to reckon with.
-       */
-      weight: number;
-    };
-    /**
-     * @description What stands at the front of an arrow.
-     * @enum {unknown}
-     */
-    PointKind: 'target' | 'field' | 'glueIn' | 'fixedHead' | 'mechanicalHead';
-    /** @description Chance that so many pairs show an offset as long as the tolerance. */
-    PowerView: {
-      /** Format: int32 */
-      pairs: number;
-      /** Format: double */
-      chance: number;
-      words: string;
-    };
-    /**
-     * @description How often they shoot: a fine tune needs regular practice.
-     * @default weekly
-     * @enum {unknown}
-     */
-    Practice: 'rarely' | 'weekly' | 'often' | 'daily';
-    /** @description Where the mean is expected after the move: an ellipse, to be drawn dashed. */
-    Predicted: {
-      /** @description Predicted mean tear. */
-      mean: components['schemas']['Tear'];
-      /**
-       * Format: double
-       * @description Half width of the 95 % region, inches.
-       */
-      radiusX: number;
-      /**
-       * Format: double
-       * @description Half height, inches.
-       */
-      radiusY: number;
-      /**
-       * Format: double
-       * @description How much this outcome is believed, 0 to 1.
-       */
-      share: number;
-      words: string;
-      place: string;
-    };
-    /**
-     * @description What an entry measures. Its trade unit is the one in which the Core computes.
-     * @enum {unknown}
-     */
-    Quantity: 'length' | 'weight' | 'drawWeight' | 'speed' | 'distance' | 'wind' | 'massPerLength' | 'number';
-    /** @description A bow on the rack: what it is, how it stands, what is next; said in its own archer's units. */
-    RackBow: {
-      id: string;
-      name: string;
-      archerName: string;
-      kind: components['schemas']['BowKind'];
-      hand: components['schemas']['Hand'];
-      line: string;
-      state: string;
-      nextStop: string;
-      nextWords: string;
-      stops: components['schemas']['Stop'][];
-      unsound: null | string;
-      urgency: components['schemas']['RackUrgency'];
-      string: components['schemas']['StringGauge'];
-      /**
-       * Format: date-time
-       * @description When it was last marked as shooting well; null for never.
-       */
-      shotWellAt: null | string;
-      arrowsOut: null | components['schemas']['ArrowsOut'];
-    };
-    /**
-     * @description How much a bow asks for a hand, the most first.
-     * @enum {unknown}
-     */
-    RackUrgency: 'unsound' | 'due' | 'inWork' | 'rests';
-    /** @description The rack and the one next step; rows that cannot be read are named, the others stand as they are. */
-    RackView: {
-      bows: components['schemas']['RackBow'][];
-      next: components['schemas']['Next'];
-      archived: components['schemas']['ArchivedBow'][];
-      unreadable: string[];
-    };
-    /** @description A distance as it was guessed, and as it was measured. */
-    RangeGuessInput: {
-      id: null | string;
-      guessed: null | string;
-      measured: null | string;
-    };
-    /** @description One guess. */
-    RangeGuessView: {
-      id: string;
-      words: string;
-    };
-    /** @description What a range error costs, to draw. */
-    RangeTrialView: {
-      /** Format: double */
-      yards: number;
-      /** Format: double */
-      error: number;
-      /** @description The numbers of the sets that are read together. */
-      pooled: number[];
-      /**
-       * Format: double
-       * @description For which distance the sight is set for the next arrow, yards.
-       */
-      next: number;
-      /** @description Set for more, and for less. */
-      settings: components['schemas']['SettingView'][];
-      /**
-       * Format: double
-       * @description What a range error alone may cost either way, inches.
-       */
-      allowed: number;
-      /**
-       * Format: double
-       * @description Half width of the 95 % of each mean, inches; null until it is read.
-       */
-      plus: null | number;
-      /**
-       * Format: double
-       * @description The range error that uses it up, yards; null until it is told.
-       */
-      affords: null | number;
-    };
-    /** @description An archer's own ranging error, as far as the guesses tell it. */
-    RangingView: {
-      /** @description The newest first. */
-      guesses: components['schemas']['RangeGuessView'][];
-      /** @description The guesses by distance. */
-      byDistance: string[];
-      words: string;
-      /** @description Lean, spread, and what nine in ten stay within, at that distance. */
-      figures: components['schemas']['Figure'][];
-      affords: null | string;
-    };
-    /** @description One reading of the record, with the test behind it. */
-    Reading: {
-      /** @description What it bears on. */
-      cause: components['schemas']['Cause'];
-      /** @description True when the test points to it; false when it is only not cleared. */
-      suspected: boolean;
-      /** @description The statement with its evidence and what would overturn it. */
-      evidence: components['schemas']['Evidence'];
-      test: string;
-    };
-    /**
-     * @description How the string is let go.
-     * @enum {unknown}
-     */
-    Release: 'releaseAid' | 'fingers';
-    /** @description What is forgotten; no kinds is everything. */
-    ResetInput: {
-      id: null | string;
-      kinds: components['schemas']['AdjusterKind'][];
-      reason: null | string;
-    };
-    /** @description A reset that was made. */
-    ResetView: {
-      id: string;
-      words: string;
-      reason: string;
-      /** Format: date-time */
-      resetAt: string;
-    };
-    /** @description One adjuster's answer: the trade's guess, what was believed before this stage, and now. */
-    ResponseRow: {
-      kind: components['schemas']['AdjusterKind'];
-      name: string;
-      stepUnit: string;
-      plusWords: string;
-      /** Format: double */
-      nominal: number;
-      before: components['schemas']['GainSeen'];
-      now: components['schemas']['GainSeen'];
-      /**
-       * Format: double
-       * @description Chance that + steps drive the tail right, or up.
-       */
-      plusChance: number;
-      /** @description True where the way is a property of the bow and not settled yet: the gain has no sign. */
-      open: boolean;
-      /**
-       * Format: int32
-       * @description Positions that were shot at this stage.
-       */
-      settings: number;
-      words: string;
-    };
-    /** @description The learned response of a bow. */
-    ResponseView: {
-      bowId: string;
-      /**
-       * @description False where what bows of the same make taught is set aside; null where none of them taught
-       *         anything, or no make was typed.
-       */
-      borrows: null | boolean;
-      stage: null | string;
-      /**
-       * @description True for groups: shots are pairs, and inches those of bare against fletched, + where the tail
-       *         would go right or up, so bare left or low.
-       */
-      atTarget: boolean;
-      arrowName: null | string;
-      /** Format: int32 */
-      shots: number;
-      /** Format: double */
-      spread: number;
-      /** Format: double */
-      usualSpread: number;
-      ownSpread: boolean;
-      rows: components['schemas']['ResponseRow'][];
-      others: components['schemas']['OtherStageView'][];
-      proposals: components['schemas']['Forgetting'][];
-      resets: components['schemas']['ResetView'][];
-    };
-    /**
-     * @description How the rest lets the arrow go; it bears on which way a sideways move of the rest drives the tail.
-     * @enum {unknown}
-     */
-    RestType: 'dropAwayEarly' | 'dropAwayLate' | 'containment' | 'launcher' | 'plunger' | 'shelf';
-    /** @description Takes a part out of the lists, or puts it back. */
-    RetireInput: {
-      retired: boolean;
-    };
-    /**
-     * @description Rules of thumb.
-     * @enum {unknown}
-     */
-    RuleKind:
-      | 'indoorFoc'
-      | 'outdoorFoc'
-      | 'fieldFoc'
-      | 'huntingFoc'
-      | 'smallGame'
-      | 'mediumGame'
-      | 'largeGame'
-      | 'toughest'
-      | 'momentum';
-    /** @description A rule of thumb with a band, shown as such. */
-    RuleOfThumb: {
-      figure: string;
-      kind: components['schemas']['RuleKind'];
-      unit: string;
-      /** Format: double */
-      from: number;
-      /** Format: double */
-      to: number;
-      words: string;
-    };
-    /** @enum {unknown} */
-    RungKind:
-      | 'controlArrow'
-      | 'grip'
-      | 'face'
-      | 'archer'
-      | 'screws'
-      | 'draw'
-      | 'clearance'
-      | 'timing'
-      | 'tiller'
-      | 'spine'
-      | 'plunger'
-      | null;
-    /** @description A rung with what was answered. */
-    RungState: {
-      /** @description Which. */
-      code: components['schemas']['RungKind'];
-      /** @description The entry that answers it, or null. */
-      noteId: null | string;
-      /** @description What came of it, or null while it is open. */
-      outcome: null | string;
-      /** @description The answer's own words. */
-      note: null | string;
-      title: string;
-      how: string;
-      tells: string;
-      /** @description True when it is a set of shots with the bow left alone. */
-      control: boolean;
-    };
-    /** @description A size as it is said at the paper; trade words, the inches are what they usually mean (no source). */
-    SaidSize: {
-      /** @description Stable word. */
-      code: string;
-      /**
-       * Format: double
-       * @description What it is read as.
-       */
-      inches: number;
-      words: string;
-    };
-    /** @description A scale against a check weight. */
-    ScaleCheck: {
-      /**
-       * Format: double
-       * @description The check weight, grains.
-       */
-      nominal: number;
-      /**
-       * Format: double
-       * @description What the scale showed.
-       */
-      reading: number;
-      /**
-       * Format: double
-       * @description Reading less nominal, grains.
-       */
-      error: number;
-      /** @description True when the scale is off. */
-      off: boolean;
-    };
-    /**
-     * @description What to touch first for a tear: the four schools of trade practice.
-     * @enum {unknown}
-     */
-    School: 'centreFirst' | 'ladder' | 'restOnly' | 'walkBack';
-    /** @description The size of the piece in each seat. */
-    SeatsInput: {
-      /** Format: int32 */
-      topLeft: number;
-      /** Format: int32 */
-      topRight: number;
-      /** Format: int32 */
-      bottomLeft: number;
-      /** Format: int32 */
-      bottomRight: number;
-    };
-    /**
-     * @description A session that tunes, or a trial that leaves the bow untouched.
-     * @enum {unknown}
-     */
-    SessionKind: 'tune' | 'trial';
-    /** @description The ladder for when moves do not help. */
-    SessionLadder: {
-      /** @description True when they do not. */
-      wanted: boolean;
-      /** @description In the school's order. */
-      rungs: components['schemas']['RungState'][];
-      next: null | components['schemas']['RungKind'];
-    };
-    /** @description A set to start; a control names what it changes, a trial or a control arrow its version. */
-    SetInput: {
-      id: null | string;
-      distance: null | string;
-      fletched: boolean;
-      purpose?: components['schemas']['SetPurpose'];
-      arrowVersionId?: null | string;
-      /** @default false */
-      atTarget: boolean;
-      /** @default false */
-      heads: boolean;
-      walk?: null | components['schemas']['WalkPins'];
-      /** @default false */
-      sighting: boolean;
-      ways?: null | components['schemas']['TwoWays'];
-      /** Format: double */
-      rangeError?: null | number;
-      /** @default false */
-      nockEnd: boolean;
-    };
-    /**
-     * @description What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.
-     * @enum {unknown}
-     */
-    SetPurpose: 'session' | 'controlArrow' | 'changedGrip' | 'otherArcher' | 'machine';
-    /** @description A set with its reading, the moves that were made before it, and the moves that would lead back to it. */
-    SetView: {
-      id: string;
-      /** Format: int32 */
-      number: number;
-      distanceTyped: string;
-      /** Format: double */
-      distance: number;
-      fletched: boolean;
-      stage: string;
-      purpose: components['schemas']['SetPurpose'];
-      arrowName: string;
-      /** Format: date-time */
-      startedAt: string;
-      shots: components['schemas']['ShotView'][];
-      mean: null | components['schemas']['MeanView'];
-      headline: string;
-      figures: components['schemas']['Figure'][];
-      /** @description The newest of them, in order. */
-      movesBefore: components['schemas']['MoveView'][];
-      /**
-       * Format: int32
-       * @description How many stand before those; the bow's list of moves has them.
-       */
-      movesNotShown: number;
-      /** @description The newest of them, in order. */
-      notesAfter: components['schemas']['NoteView'][];
-      /**
-       * Format: int32
-       * @description How many stand before those.
-       */
-      notesNotShown: number;
-      wayBack: components['schemas']['WayBackMove'][];
-      groups: null | components['schemas']['GroupsView'];
-      walk: null | components['schemas']['WalkView'];
-      sighting: null | components['schemas']['SightingView'];
-      ways: null | components['schemas']['WaysView'];
-      rangeTrial: null | components['schemas']['RangeTrialView'];
-      nockEnd: null | string;
-      markBefore: null | string;
-      conditions: null | components['schemas']['ConditionsView'];
-    };
-    /** @description The hits with the sight set for one distance. */
-    SettingView: {
-      /**
-       * Format: double
-       * @description Set for, yards.
-       */
-      yards: number;
-      name: string;
-      /** Format: int32 */
-      count: number;
-      words: string;
-      /**
-       * Format: double
-       * @description Mean height from the aiming point, inches; null for none.
-       */
-      up: null | number;
-      /**
-       * Format: double
-       * @description Where they should strike by weight and speed, inches; null where they are not
-       *         known.
-       */
-      computed: null | number;
-    };
-    /** @enum {unknown} */
-    SetupSays:
-      | 'recordedNoTolerance'
-      | 'justAsAimed'
-      | 'compareWithGoodState'
-      | 'leaveIt'
-      | 'twistsOut'
-      | 'twistsIn'
-      | 'onlyInThePress'
-      | 'shopDoesIt'
-      | 'drawsWhileUnsound'
-      | 'afterTimingAndPaper'
-      | 'twoMonthly'
-      | 'checkIsCheap'
-      | 'toTheCheck'
-      | 'goThere'
-      | 'itIsDone'
-      | 'toTheString'
-      | 'measuredAndInOrder'
-      | 'everyCheckIsDone'
-      | 'doNotShootUnsound'
-      | 'countsAscending'
-      | 'settlingRange'
-      | 'equalAtBoth'
-      | 'noDrawBoard'
-      | 'noScale'
-      | 'pressWorkToAShop'
-      | 'fineTuneNeedsPractice'
-      | 'reasonWanted'
-      | 'pickWhatYouFound'
-      | 'repairedByWhom'
-      | 'sayThatItIsRepaired'
-      | 'voidSaysWhy'
-      | 'riserMayBlockSight'
-      | 'crawlStands'
-      | 'crawlOutOfOrder'
-      | 'noCrawlBetween'
-      | 'crawlsAreForBarebow'
-      | 'notByHand'
-      | null;
-    /** @description The whole set-up of a bow as its page shows it. */
-    SetupView: {
-      bowId: string;
-      /**
-       * Format: int32
-       * @description The bow's version: an edit of the string's plan names it.
-       */
-      bowVersion: number;
-      checks: components['schemas']['CheckView'][];
-      followUps: components['schemas']['CheckView'][];
-      /** Format: int32 */
-      done: number;
-      due: components['schemas']['DueItem'][];
-      string: components['schemas']['StringView'];
-      choices: components['schemas']['ChangeChoice'][];
-      changes: components['schemas']['ChangePage'];
-      goodStates: components['schemas']['GoodStateView'][];
-      centreShot: null | components['schemas']['CentreShotNow'];
-      aperture: string;
-      practice: null | string;
-      next: components['schemas']['Next'];
-      backOff: null | components['schemas']['BackOff'];
-      lastTwist: null | string;
-    };
-    /** @description A shaft of one spine. Positions along the arrow are inches from the nock throat. */
-    Shaft: {
-      /** @description Maker. */
-      maker: string;
-      /** @description Family and size. */
-      name: string;
-      /** @description Carbon, aluminium, wood … */
-      material: string;
-      /** @description Aluminium tube code, or null. */
-      tubeCode?: null | string;
-      /**
-       * Format: double
-       * @description Nominal static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.
-       */
-      spine: number;
-      /**
-       * Format: double
-       * @description Nominal mass of an inch.
-       */
-      grainsPerInch: number;
-      /**
-       * Format: double
-       * @description Outer diameter, inches.
-       */
-      outerDiameter: number;
-      /**
-       * Format: double
-       * @description Length as sold, inches.
-       */
-      maxLength: number;
-      /**
-       * Format: double
-       * @description Inner diameter, inches; 0 where it is not known or the shaft is solid.
-       * @default 0
-       */
-      innerDiameter: number;
-      /**
-       * Format: double
-       * @description The maker's straightness, inches; 0 where not known.
-       * @default 0
-       */
-      straightness: number;
-      /**
-       * Format: double
-       * @description The maker's weight tolerance, grains; 0 where not known.
-       * @default 0
-       */
-      weightTolerance: number;
-      /**
-       * Format: double
-       * @description ASTM spine measured on these very shafts, or null; it wins over the nominal one.
-       */
-      measuredSpine?: null | number;
-      /**
-       * Format: double
-       * @description Mass of an inch measured on these very shafts, or null; it wins.
-       */
-      measuredGrainsPerInch?: null | number;
-      /**
-       * Format: double
-       * @description Half the band of a mass that is not known but taken from like shafts; 0 for a known one.
-       * @default 0
-       */
-      grainsPerInchBand: number;
-      /**
-       * Format: double
-       * @description The spine to reckon with: measured where it was, else nominal.
-       */
-      spineInUse: number;
-      /**
-       * Format: double
-       * @description The mass of an inch to reckon with.
-       */
-      grainsPerInchInUse: number;
-    };
-    /** @description How one shaft of a dozen is cut. */
-    ShaftCut: {
-      /**
-       * Format: int32
-       * @description Its number.
-       */
-      shaft: number;
-      /**
-       * Format: int32
-       * @description The arrow that it is for; null for a spare, and before a match.
-       */
-      arrow: null | number;
-      /** @description True for one that no arrow takes: it is left whole until it is needed. */
-      spare: boolean;
-      /** @description The mark of its stiff side; null for one that was not found. */
-      indexMark: null | string;
-      /**
-       * Format: double
-       * @description Cut off its point end, inches.
-       */
-      offPoint: number;
-      /**
-       * Format: double
-       * @description Cut off its nock end, inches; above 0 only for a crooked one.
-       */
-      offNock: number;
-      /** @description True when it is ticked as cut. */
-      done: boolean;
-      /** @description True when its index must be carried over before the saw: the end that has it comes off, or there is none yet. */
-      carryIndex: boolean;
-    };
-    /** @enum {unknown} */
-    ShaftFinding: 'sound' | 'crackedOrSplintered' | 'bent' | 'endsNotSquare' | null;
-    /**
-     * @description The face of the sheet that was read.
-     * @enum {unknown}
-     */
-    SheetSide: 'shootingSide' | 'targetSide';
-    /** @description A tear in the shooter's own words: "about an inch left, point low". */
-    ShooterWords: {
-      /** @description Code of the size to the side, or null when it is level. */
-      sideways: null | string;
-      /** @description True for left. */
-      left: boolean;
-      /** @description The end that is named. */
-      sidewaysEnd: components['schemas']['NamedEnd'];
-      /** @description Code of the size in height, or null when it is level. */
-      height: null | string;
-      /** @description True for low. */
-      low: boolean;
-      /** @description The end that is named. */
-      heightEnd: components['schemas']['NamedEnd'];
-    };
-    /** @description One part of a shopping list. */
-    ShoppingLine: {
-      /** @description Its class. */
-      class: components['schemas']['ComponentClass'];
-      /** @description Its maker. */
-      maker: string;
-      /** @description Its name. */
-      name: string;
-      /**
-       * Format: int32
-       * @description For the arrows, with the spare ones.
-       */
-      needed: number;
-      /**
-       * Format: int32
-       * @description Owned by the catalogue, or weighed in for this dozen: the larger of both.
-       */
-      atHand: number;
-      /**
-       * Format: int32
-       * @description What is missing.
-       */
-      toBuy: number;
-      /**
-       * Format: double
-       * @description Of one, in the bench's own money; null for not known.
-       */
-      price: null | number;
-      /**
-       * Format: double
-       * @description Of what is missing; null where the price is not known.
-       */
-      cost: null | number;
-      /** @description The supplier's; null for none. */
-      orderNumber: null | string;
-    };
-    /** @description What a dozen needs against what is owned. */
-    ShoppingList: {
-      /** @description Part by part. */
-      lines: components['schemas']['ShoppingLine'][];
-      /**
-       * Format: double
-       * @description Of everything whose price is known.
-       */
-      cost: number;
-      /**
-       * Format: int32
-       * @description Parts to buy whose price is not known.
-       */
-      unpriced: number;
-      /** @description True when nothing has to be bought. */
-      allAtHand: boolean;
-    };
-    /** @description A distance that was shot, yards. */
-    ShotDistance: {
-      /** Format: double */
-      distance: number;
-      words: string;
-    };
-    /** @description A shot as marked: inches on the sheet as it was read. Words win over typed inches, and those over a marked tail. */
-    ShotInput: {
-      id: null | string;
-      point: components['schemas']['Hole'];
-      tail: null | components['schemas']['Hole'];
-      typed: null | components['schemas']['TailTyped'];
-      side: components['schemas']['SheetSide'];
-      words?: null | components['schemas']['ShooterWords'];
-      arrowNumber?: null | string;
-    };
-    /** @description A shot with its tear, and where its tail lies. */
-    ShotView: {
-      id: string;
-      /** Format: int32 */
-      number: number;
-      point: components['schemas']['Hole'];
-      tail: components['schemas']['Hole'];
-      side: components['schemas']['SheetSide'];
-      tear: components['schemas']['Tear'];
-      voidReason: null | string;
-      doubtful: boolean;
-      arrowNumber: null | string;
-      words: null | string;
-      /** Format: date-time */
-      shotAt: string;
-      place: string;
-      arrow: null | components['schemas']['ArrowKind'];
-      flight: null | components['schemas']['Flight'];
-      /** Format: double */
-      yards: null | number;
-      from: null | string;
-      way: null | components['schemas']['WayShot'];
-      /** Format: double */
-      sightFor: null | number;
-      slant: null | components['schemas']['Slant'];
-    };
-    /** @description Shots that were fired away from the papers. */
-    ShotsInput: {
-      id: null | string;
-      /** Format: int32 */
-      count: number;
-    };
-    /** @description What the sight answers for all arrows. */
-    SightAnswerView: {
-      pin: null | components['schemas']['SightMove'];
-      /** @description Where it stands from the first set of the session, as far as its moves are known. */
-      at: components['schemas']['SightMove'];
-      sight: null | components['schemas']['SightView'];
-    };
-    /** @description A sight as measured: eye to pin, and what one click moves the pin; no click for a sight without. */
-    SightInput: {
-      id: null | string;
-      eyeToPin: null | string;
-      click?: null | string;
-    };
-    /**
-     * @description The sight moved, for heads or in a walk-back, inches at the pin as the archer sees it: as it was advised, or as
-     *     typed. Typed wins.
-     */
-    SightMarkInput: {
-      id: null | string;
-      pin?: null | components['schemas']['SightMove'];
-      typed?: null | components['schemas']['PlaceTyped'];
-      /**
-       * @description True in a walk-back where the sight was levelled, or set by its hits.
-       * @default false
-       */
-      otherwise: boolean;
-    };
-    /** @description A pin moved, inches: right and up as the archer sees it. */
-    SightMove: {
-      /** Format: double */
-      right: number;
-      /** Format: double */
-      up: number;
-    };
-    /** @description The sight, as measured or as usual. */
-    SightView: {
-      eyeToPinTyped: string;
-      clickTyped: string;
-      words: string;
-    };
-    /** @description A distance that is sighted in, to draw: the middle of its hits, and what is good enough. */
-    SightingView: {
-      /** Format: double */
-      tolerance: number;
-      toleranceText: string;
-      group: null | components['schemas']['GroupView'];
-      /** @description Hits before a move of the sight, shifted by it. */
-      earlier: components['schemas']['Hole'][];
-    };
-    /** @description How well the archer of a bow shoots it, day by day. */
-    SizesView: {
-      /**
-       * Format: double
-       * @description Sizes are told at this distance, yards.
-       */
-      at: number;
-      atText: string;
-      words: string;
-      /** @description The newest last. */
-      days: components['schemas']['DaySizeView'][];
-      before: null | components['schemas']['DaySizeView'];
-      figures: components['schemas']['Figure'][];
-      test: null | string;
-      strings: null | string;
-      /** @description From where hits of this kind were marked. */
-      distances: components['schemas']['DistanceChoice'][];
-      /** @description The arrows that hits of this kind were marked with. */
-      arrows: string[];
-      /** @description The kinds of which hits were marked. */
-      kinds: components['schemas']['ArrowKind'][];
-    };
-    /** @enum {unknown} */
-    Slant: 'straight' | 'nockLeft' | 'nockRight' | 'nockHigh' | 'nockLow' | null;
-    /** @description Sizes by which each cam was shifted, + to the left. */
-    SpacerInput: {
-      /** Format: int32 */
-      top: number;
-      /** Format: int32 */
-      bottom: number;
-      seats?: null | components['schemas']['SeatsInput'];
-    };
-    /**
-     * @description The four seats of the cam spacers with the size of the piece in each. Sizes are coded in pairs: left and right of
-     *     one cam always add up to the same, so a pair is never mixed and the axle stays supported.
-     */
-    SpacerSeats: {
-      /** Format: int32 */
-      topLeft: number;
-      /** Format: int32 */
-      topRight: number;
-      /** Format: int32 */
-      bottomLeft: number;
-      /** Format: int32 */
-      bottomRight: number;
-      /**
-       * Format: int32
-       * @description Sizes that the top cam stands left of the middle: a smaller piece on its left.
-       */
-      topShift: number;
-      /**
-       * Format: int32
-       * @description Sizes that the bottom cam stands left of the middle.
-       */
-      bottomShift: number;
-      /**
-       * Format: int32
-       * @description The engine's step: the net shift in sizes; with only the top cam moved it counts the half toward nought.
-       */
-      step: number;
-    };
-    /** @description This bow's own line 1/v² = a + b·m from chronograph readings, with the variances that its ± comes from. */
-    SpeedFit: {
-      /**
-       * Format: double
-       * @description a, (s/ft)².
-       */
-      a: number;
-      /**
-       * Format: double
-       * @description b, (s/ft)² per grain.
-       */
-      b: number;
-      /**
-       * Format: double
-       * @description Variance of a.
-       */
-      varianceA: number;
-      /**
-       * Format: double
-       * @description Variance of b.
-       */
-      varianceB: number;
-      /**
-       * Format: double
-       * @description Their covariance.
-       */
-      covariance: number;
-      /**
-       * Format: int32
-       * @description Shots it rests on.
-       */
-      shots: number;
-      /**
-       * Format: int32
-       * @description Different arrow masses among them.
-       */
-      masses: number;
-    };
-    /** @description A chronograph reading as typed. */
-    SpeedInput: {
-      /** @description Client-made id. */
-      id: null | string;
-      /** @description Mass of the arrow. */
-      grains: null | string;
-      /** @description The reading. */
-      speed: null | string;
-      /** @description Typed or from the chronograph. */
-      source: string;
-      /**
-       * @description True for one that is kept although it is far from the others.
-       * @default false
-       */
-      sure: boolean;
-    };
-    /** @description A chronograph reading as it was entered. */
-    SpeedShot: {
-      /** @description Its id. */
-      id: string;
-      /**
-       * Format: double
-       * @description Mass of the arrow.
-       */
-      grains: number;
-      /**
-       * Format: double
-       * @description ft/s.
-       */
-      speed: number;
-      /** @description Typed or from the chronograph. */
-      source: string;
-      /**
-       * Format: date-time
-       * @description When.
-       */
-      shotAt: string;
-    };
-    /** @description Readings of one arrow mass. */
-    SpeedString: {
-      /**
-       * Format: double
-       * @description The mass.
-       */
-      grains: number;
-      /**
-       * Format: int32
-       * @description How many readings.
-       */
-      count: number;
-      /**
-       * Format: double
-       * @description ft/s.
-       */
-      mean: number;
-      /**
-       * Format: double
-       * @description Their standard deviation, ft/s; null for one.
-       */
-      spread: null | number;
-      /**
-       * Format: double
-       * @description The mean over what the bow's rating, else its estimate, says, per cent.
-       */
-      overNominal: number;
-      /**
-       * Format: double
-       * @description Kinetic energy at the mean, ft·lb.
-       */
-      energy: number;
-      /**
-       * Format: double
-       * @description Of double LaunchSpeed.StoredEnergy(Bow bow), per cent.
-       */
-      efficiency: number;
-      /**
-       * Format: double
-       * @description Momentum at the mean, slug·ft/s.
-       */
-      momentum: number;
-      /** @description The readings. */
-      shots: components['schemas']['SpeedShot'][];
-      /** @description Ids of those that stand apart, see Outliers. */
-      odd: string[];
-    };
-    /**
-     * @description Units that speeds are shown in.
-     * @enum {unknown}
-     */
-    SpeedUnit: 'feetPerSecond' | 'metresPerSecond';
-    /** @enum {unknown} */
-    SpinGrade: 'good' | 'fair' | 'poor' | null;
-    /**
-     * @description Fit over cut length and point weight for one shaft on one bow, with the other spines of its family as lines where R
-     *     = 1. The rule is that of NeededSpine; each cell is computed with the whole arrow, not by a derivative.
-     */
-    SpineChart: {
-      /** @description Columns, inches. */
-      lengths: number[];
-      /** @description Rows, grains. */
-      pointWeights: number[];
-      /** @description R by row, then column. */
-      ratios: number[][];
-      /**
-       * Format: double
-       * @description The shortest safe length: 1 in ahead of the rest at full draw.
-       */
-      least: number;
-      /** @description Other spines that exist. */
-      lines: components['schemas']['SpineLine'][];
-    };
-    /** @description The spine question: the fit as computed, and what each cure would do to it. */
-    SpineCheckView: {
-      /** Format: double */
-      ratio: number;
-      words: string;
-      /** Format: double */
-      low: number;
-      /** Format: double */
-      high: number;
-      tries: components['schemas']['ArrowTry'][];
-    };
-    /** @description A line on the chart: the point weight at which a spine fits just right, over cut length; null where no weight does. */
-    SpineLine: {
-      /** @description The shaft's size. */
-      label: string;
-      /**
-       * Format: double
-       * @description Its spine.
-       */
-      spine: number;
-      /** @description Point weight for each length of the chart. */
-      points: (null | number)[];
-    };
-    /** @description What is known of a shaft. */
-    SpunShaft: {
-      /**
-       * Format: int32
-       * @description Its number.
-       */
-      number: number;
-      /**
-       * Format: double
-       * @description By the dial, inches: the most of its places.
-       */
-      runOut: null | number;
-      grade: null | components['schemas']['SpinGrade'];
-      /**
-       * Format: double
-       * @description Inches, by the standard's span and load.
-       */
-      spine: null | number;
-      /** @description The mark of the stiff side. */
-      indexMark: null | string;
-      finding: null | components['schemas']['ShaftFinding'];
-      /** @description The entry that says that its insert is glued in; null for a loose one. */
-      gluedId?: null | string;
-      /** @description Run-out place by place, inches; null for a shaft that was read as a whole. */
-      places?: null | {
-        [key: string]: number;
-      };
-      /** @description True for a shaft whose insert is glued in. */
-      glued: boolean;
-      /** @description True for a shaft that is never assigned. */
-      damaged: boolean;
-      /** @description True for a shaft that is destroyed: no arrow is made of it, and one that was is never shot. */
-      destroyed: boolean;
-      /**
-       * Format: double
-       * @description What shafts are ordered by: the dial's run-out, else what the eye's grade stands for, inches (trade-like guess,
-       *     no source).
-       */
-      crookedness: number;
-    };
-    /** @description Usual stages to pick from. */
-    StageChoice: {
-      code: string;
-      words: string;
-      stages: components['schemas']['PlannedStage'][];
-    };
-    /** @description A stage as typed. */
-    StageInput: {
-      distance: null | string;
-      fletched: boolean;
-      /** @default false */
-      atTarget: boolean;
-      /** @default false */
-      heads: boolean;
-      walk?: null | components['schemas']['WalkPins'];
-      /** @default false */
-      sighting: boolean;
-      ways?: null | components['schemas']['TwoWays'];
-      /**
-       * Format: double
-       * @description How wrong the sight is set, yards.
-       */
-      rangeError?: null | number;
-      /**
-       * @description True where a bare shaft's nock end is read in a near target, marked as at the paper.
-       * @default false
-       */
-      nockEnd: boolean;
-    };
-    /** @description How one stage of the session stands; results are kept for each distance. */
-    StageView: {
-      words: string;
-      /** Format: double */
-      distance: number;
-      fletched: boolean;
-      atTarget: boolean;
-      heads: boolean;
-      walk: null | components['schemas']['WalkPins'];
-      sighting: boolean;
-      ways: null | components['schemas']['TwoWays'];
-      /** Format: double */
-      rangeError: null | number;
-      nockEnd: boolean;
-      planned: boolean;
-      inWork: boolean;
-      /** Format: int32 */
-      shots: number;
-      reading: null | string;
-      /** Format: double */
-      chance: null | number;
-    };
-    /** @description A catalogue entry. */
-    StockedOfEndPart: {
-      /** @description Its id. */
-      id: string;
-      /** @description The part. */
-      part: components['schemas']['EndPart'];
-      /**
-       * @description True for one that is picked no more.
-       * @default false
-       */
-      retired: boolean;
-    };
-    /** @description A catalogue entry. */
-    StockedOfInsert: {
-      /** @description Its id. */
-      id: string;
-      /** @description The part. */
-      part: components['schemas']['Insert'];
-      /**
-       * @description True for one that is picked no more.
-       * @default false
-       */
-      retired: boolean;
-    };
-    /** @description A catalogue entry. */
-    StockedOfNock: {
-      /** @description Its id. */
-      id: string;
-      /** @description The part. */
-      part: components['schemas']['Nock'];
-      /**
-       * @description True for one that is picked no more.
-       * @default false
-       */
-      retired: boolean;
-    };
-    /** @description A catalogue entry. */
-    StockedOfPoint: {
-      /** @description Its id. */
-      id: string;
-      /** @description The part. */
-      part: components['schemas']['Point'];
-      /**
-       * @description True for one that is picked no more.
-       * @default false
-       */
-      retired: boolean;
-    };
-    /** @description A catalogue entry. */
-    StockedOfShaft: {
-      /** @description Its id. */
-      id: string;
-      /** @description The part. */
-      part: components['schemas']['Shaft'];
-      /**
-       * @description True for one that is picked no more.
-       * @default false
-       */
-      retired: boolean;
-    };
-    /** @description A catalogue entry. */
-    StockedOfVane: {
-      /** @description Its id. */
-      id: string;
-      /** @description The part. */
-      part: components['schemas']['Vane'];
-      /**
-       * @description True for one that is picked no more.
-       * @default false
-       */
-      retired: boolean;
-    };
-    /** @description A catalogue entry. */
-    StockedOfWrap: {
-      /** @description Its id. */
-      id: string;
-      /** @description The part. */
-      part: components['schemas']['Wrap'];
-      /**
-       * @description True for one that is picked no more.
-       * @default false
-       */
-      retired: boolean;
-    };
-    /** @description A stop of the rule with its state in one or two words. */
-    Stop: {
-      name: string;
-      state: string;
-    };
-    /**
-     * @description What answers heads that land straight up, down or sideways with a clean flight.
-     * @enum {unknown}
-     */
-    StraightMiss: 'moveTheSight' | 'tuneSideways' | 'tuneTheBow';
-    /** @description A bow's string as the rack draws it: how much of it was shot, and where it is looked at. */
-    StringGauge: {
-      /**
-       * Format: int32
-       * @description Shots on this string that were read.
-       */
-      shots: number;
-      /**
-       * Format: int32
-       * @description Shots at the gauge's other end: room beyond the shots and the last check, no claim of a life.
-       */
-      span: number;
-      /** @description Shots at which it is looked at, ascending; none for a pre-stretched string. */
-      checksAt: number[];
-      /**
-       * Format: int32
-       * @description The next of them that was not done; null for none.
-       */
-      nextCheck: null | number;
-      /** @description True once the next check's shots are shot. */
-      due: boolean;
-    };
-    /** @description The plan for a string. */
-    StringPlan: {
-      /** @description Break-in or pre-stretched. */
-      school: components['schemas']['StringSchool'];
-      /** @description Shots at which timing, peep and tune are looked at, ascending. */
-      checksAt: number[];
-      /**
-       * Format: int32
-       * @description Shots after string work that are not read; usually 5.
-       */
-      settlingShots: number;
-    };
-    /**
-     * @description How a string is looked after while it settles: both schools are in use.
-     * @enum {unknown}
-     */
-    StringSchool: 'breakIn' | 'preStretched';
-    /** @description The string as it stands, with the shots that were entered last. */
-    StringView: {
-      /** Format: int32 */
-      shots: number;
-      /** Format: int32 */
-      settling: number;
-      /** Format: int32 */
-      settlingLeft: number;
-      plan: components['schemas']['StringPlan'];
-      entries: components['schemas']['EnteredShots'][];
-    };
-    /** @description The tail's place from the point's hole as typed, as the sheet was read, or the point's from the tail's; empty is 0. */
-    TailTyped: {
-      right: null | string;
-      up: null | string;
-      by?: components['schemas']['NamedEnd'];
-    };
-    /** @description A face as it hangs on the butt: plain rings of one width about its middle, or a blank sheet. */
-    TargetFace: {
-      /**
-       * Format: double
-       * @description Across the outermost ring, or the sheet, inches.
-       */
-      diameter: number;
-      /**
-       * Format: int32
-       * @description How many; 0 for a blank sheet with an aiming point.
-       */
-      rings: number;
-    };
-    /** @description What another stage taught of one adjuster. */
-    TaughtView: {
-      kind: components['schemas']['AdjusterKind'];
-      name: string;
-      /** Format: double */
-      gain: number;
-      /** Format: double */
-      sd: number;
-      /** Format: int32 */
-      settings: number;
-    };
-    /**
-     * @description A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting
-     *     side. x right, y up, inches; finite.
-     */
-    Tear: {
-      /**
-       * Format: double
-       * @description Right, inches.
-       */
-      x: number;
-      /**
-       * Format: double
-       * @description Up, inches.
-       */
-      y: number;
-      /**
-       * Format: double
-       * @description Length of the tear, inches.
-       */
-      length: number;
-    };
-    /**
-     * @description Which way the tail is driven.
-     * @enum {unknown}
-     */
-    TearAxis: 'sideways' | 'height';
-    /** @description One line of a working: a name, the formula with the user's own numbers in it, and what it gives. */
-    Term: {
-      name: string;
-      formula: string;
-      /**
-       * Format: double
-       * @description The result, or null for a line in words.
-       */
-      value: null | number;
-      /** @description The trade unit of the result. */
-      unit: string;
-      /**
-       * Format: int32
-       * @description Decimals to show: one more than the figure itself.
-       */
-      decimals: number;
-      text: null | string;
-    };
-    /**
-     * @description How a file's letters were read.
-     * @enum {unknown}
-     */
-    TextEncoding: 'utf8' | 'utf16' | 'windows1252';
-    /** @description What a number is judged by. */
-    Tolerance: {
-      /**
-       * Format: double
-       * @description The figure to aim for.
-       */
-      aim: number;
-      /**
-       * Format: double
-       * @description Lower limit.
-       */
-      low: number;
-      /**
-       * Format: double
-       * @description Upper limit.
-       */
-      high: number;
-      source: string;
-    };
-    /** @description The range of points that one shaft shoots from this bow as it stands. */
-    ToleratedRange: {
-      shaft: string;
-      /** Format: double */
-      lightest: number;
-      /** Format: double */
-      heaviest: number;
-      /** Format: int32 */
-      tried: number;
-      words: string;
-    };
-    /** @description What a trial of a bow found of the points its shafts tolerate. */
-    ToleratedView: {
-      paperId: string;
-      /** Format: date-time */
-      startedAt: string;
-      ranges: components['schemas']['ToleratedRange'][];
-    };
-    /** @description One arrow of the tray: which pieces, what it weighs, how far it is; a retired one says why and is never shot. */
-    TrayArrow: {
-      /**
-       * Format: int32
-       * @description Its number, from 1.
-       */
-      number: number;
-      /** @description The numbers of its pieces by class. */
-      pieces: {
-        [key: string]: number[];
-      };
-      /**
-       * Format: double
-       * @description What its pieces weigh together, grains.
-       */
-      total: number;
-      /**
-       * Format: double
-       * @description From the mean of the dozen, grains.
-       */
-      deviation: number;
-      /** @description The same by class. */
-      deviations: {
-        [key: string]: number;
-      };
-      /**
-       * Format: double
-       * @description With its own pieces, per cent.
-       */
-      frontOfCenter: number;
-      /** @description How far its assembly is. */
-      state: components['schemas']['ArrowState'];
-      /**
-       * Format: double
-       * @description Its built weight, grains.
-       */
-      built: null | number;
-      /**
-       * Format: double
-       * @description Built weight less everything that is known of its pieces, grains.
-       */
-      glueAndWrap: null | number;
-      /**
-       * Format: double
-       * @description Its balance point, inches from the nock's throat.
-       */
-      balance: null | number;
-      /**
-       * Format: double
-       * @description Front of center by that, per cent.
-       */
-      builtFrontOfCenter: null | number;
-      nockMark: null | string;
-      paper: null | string;
-      /** @description A person's words. */
-      note: null | string;
-      retiredWhy: null | string;
-      /** @description Steps that are done, with the events that say so. */
-      tickIds: {
-        [key: string]: string;
-      };
-      /** @description True for one that another match leaves as it is: begun, or locked. */
-      stays: boolean;
-      /** @description True for one that was locked by hand. */
-      locked: boolean;
-      /** @description Why it is for practice only; null for one that is not. */
-      practice: null | string;
-      /** @description What was renewed last; null for one that was not repaired. */
-      repaired: null | string;
-      /**
-       * Format: date-time
-       * @description Since when it is out of use; null for one in use.
-       */
-      retiredSince: null | string;
-      /** @description True for one that is never shot. */
-      retired: boolean;
-    };
-    /**
-     * @description The bow untouched, several arrows through paper in one sitting: which need no move, how wide a range of points each
-     *     shaft tolerates, and whether the bow or the arrow is the cause (one-way F between arrows on both axes, p &lt; .05;
-     *     NIST/SEMATECH e-Handbook 7.4.3).
-     */
-    Trial: {
-      /** @description The arrows, the least tear first. */
-      rows: components['schemas']['TrialRow'][];
-      /** @description Tolerated points by shaft, the widest first. */
-      ranges: components['schemas']['ToleratedRange'][];
-      cause: string;
-      because: null | string;
-    };
-    /** @description One arrow of a trial: its shaft, its point, its tears. */
-    TrialArrow: {
-      /** @description As the bench calls it. */
-      name: string;
-      /** @description Its shaft. */
-      shaft: string;
-      /**
-       * Format: double
-       * @description Its point, grains.
-       */
-      pointGrains: number;
-      /** @description Its tears that count. */
-      tears: components['schemas']['Tear'][];
-    };
-    /** @description How one arrow of a trial stands. */
-    TrialRow: {
-      /** @description The arrow. */
-      arrow: components['schemas']['TrialArrow'];
-      /** @description Its mean tear. */
-      mean: components['schemas']['MeanTear'];
-      /** @description True when its whole region lies inside the tolerance, null while that is open. */
-      needsNoMove: null | boolean;
-      words: string;
-      length: string;
-      radius: string;
-    };
-    /**
-     * @description What an archer sees go wrong on a bow that shot well.
-     * @enum {unknown}
-     */
-    TroubleKind:
-      'headsElsewhere' | 'dialsOff' | 'peepTurned' | 'tearStays' | 'verticalStrings' | 'knocked' | 'newString';
-    /**
-     * @description How a step of a trouble stands.
-     * @enum {unknown}
-     */
-    TroubleState: 'open' | 'inOrder' | 'found';
-    /** @description One thing to look at. */
-    TroubleStepView: {
-      title: string;
-      why: string;
-      stands: null | string;
-      /** @description How it stands. */
-      state: components['schemas']['TroubleState'];
-      button: string;
-      /** @description `check:…`, `log:…` or a page of this bow. */
-      action: string;
-    };
-    /** @description A trouble with what is looked at, in order. */
-    TroubleView: {
-      kind: components['schemas']['TroubleKind'];
-      name: string;
-      seen: string;
-      evidence: null | string;
-      steps: components['schemas']['TroubleStepView'][];
-      /**
-       * Format: int32
-       * @description The place of what comes first, from 0.
-       */
-      first: number;
-      /** @description The same as the one next step. */
-      next: components['schemas']['Next'];
-    };
-    /** @description What may be wrong with a bow. */
-    TroublesView: {
-      troubles: components['schemas']['TroubleView'][];
-    };
-    /** @description Two ways of shooting that are compared by their groups, and what the archer calls them. */
-    TwoWays: {
-      /** @description What differs. */
-      kind: components['schemas']['WayKind'];
-      /** @description The one way, in the archer's words. */
-      first: string;
-      /** @description The other. */
-      second: string;
-    };
-    /** @description How a move is taken back: the entry was wrong, or it was turned back on the bow. */
-    UndoInput: {
-      id: null | string;
-      loggedWrongly: boolean;
-    };
-    /** @description One vane. */
-    Vane: {
-      /** @description Maker. */
-      maker: string;
-      /** @description Name. */
-      name: string;
-      /** @description How it is usually set. */
-      setting?: components['schemas']['VaneSetting'];
-      /**
-       * Format: double
-       * @description Nominal mass of one.
-       */
-      grains: number;
-      /**
-       * Format: double
-       * @description Length, inches.
-       */
-      length: number;
-      /**
-       * Format: double
-       * @description Height, inches.
-       */
-      height: number;
-      /**
-       * Format: double
-       * @description Glue allowance for one, grains.
-       * @default 0
-       */
-      glue: number;
-      /**
-       * Format: double
-       * @description Measured mass, or null; it wins.
-       */
-      measuredGrains?: null | number;
-      /**
-       * Format: double
-       * @description The mass to reckon with.
-       */
-      weight: number;
-    };
-    /**
-     * @description How a vane is set on the shaft.
-     * @default offset
-     * @enum {unknown}
-     */
-    VaneSetting: 'straight' | 'offset' | 'helical';
-    /**
-     * @description How a reading stands: at the edge when its own error reaches across a limit.
-     * @enum {unknown}
-     */
-    Verdict: 'recorded' | 'within' | 'atTheEdge' | 'beyond';
-    /** @description A page of an arrow's kept versions, the newest first. */
-    VersionPage: {
-      /** @description They. */
-      versions: components['schemas']['VersionView'][];
-      /**
-       * Format: int32
-       * @description Asked for with `before`, the page before this one; null when there is none.
-       */
-      earlier: null | number;
-    };
-    /** @description A kept version in the list of an arrow. */
-    VersionView: {
-      id: string;
-      /** Format: int32 */
-      number: number;
-      /** Format: date-time */
-      keptAt: string;
-      words: string;
-      shot: boolean;
-      typed: components['schemas']['ArrowDraft'];
-    };
-    /** @description Voids the hits of a table at once. */
-    VoidTableInput: {
-      id: null | string;
-    };
-    /** @description One walk by itself. */
-    WalkAloneView: {
-      /** Format: int32 */
-      set: number;
-      /** Format: double */
-      drift: number;
-      /** Format: double */
-      plus: number;
-      words: string;
-    };
-    /** @description One distance of a walk-back to draw. */
-    WalkDistanceView: {
-      /** Format: double */
-      yards: number;
-      name: string;
-      /** Format: int32 */
-      count: number;
-      /**
-       * Format: double
-       * @description Right of the plumb line, inches; null before the first hit.
-       */
-      mean: null | number;
-      /**
-       * Format: double
-       * @description Half width of its 95 %; null below three at each distance.
-       */
-      plus: null | number;
-      /**
-       * Format: double
-       * @description How far an arrow drops there on one pin, inches; null where each has its own.
-       */
-      drop: null | number;
-      words: string;
-    };
-    /** @enum {unknown} */
-    WalkPins: 'own' | 'one' | null;
-    /** @description A walk-back as it is read: the walks of one day with bow and sight as they stood, together. */
-    WalkView: {
-      pins: components['schemas']['WalkPins'];
-      /** @description The numbers of the sets that are read together. */
-      pooled: number[];
-      shown: null | components['schemas']['DriftVerdict'];
-      shape: null | components['schemas']['DriftShape'];
-      distances: components['schemas']['WalkDistanceView'][];
-      /** @description The fitted drift over the distances; empty while it is too few. */
-      line: components['schemas']['DriftPoint'][];
-      alone: components['schemas']['WalkAloneView'][];
-      together: null | components['schemas']['WalkAloneView'];
-      among: null | string;
-      causes: components['schemas']['CauseView'][];
-      drop: null | string;
-      wind: null | string;
-      more: null | string;
-    };
-    /**
-     * @description What can be asked for.
-     * @enum {unknown}
-     */
-    Wanted: 'pointForFrontOfCenter' | 'pointForWeight' | 'lengthForWeight' | 'spineForFit';
-    /** @description One move that leads back to an earlier state. */
-    WayBackMove: {
-      kind: components['schemas']['AdjusterKind'];
-      /** Format: double */
-      from: number;
-      /** Format: double */
-      to: number;
-      needsPress: boolean;
-      name: string;
-      order: string;
-    };
-    /**
-     * @description What differs between two ways that are compared.
-     * @enum {unknown}
-     */
-    WayKind: 'grip' | 'facePressure' | 'nockFit' | 'arrow' | 'shooter' | 'other';
-    /** @enum {unknown} */
-    WayShot: 'first' | 'second' | null;
-    /** @description One of two ways, to draw. */
-    WayView: {
-      way: components['schemas']['WayShot'];
-      name: string;
-      /** Format: int32 */
-      count: number;
-      words: string;
-      group: null | components['schemas']['GroupView'];
-      /**
-       * Format: double
-       * @description Mean distance from its own centre, inches; null below two arrows.
-       */
-      meanRadius: null | number;
-    };
-    /** @description Two ways as they compare: the hits of one day with the bow as it stood. */
-    WaysView: {
-      ways: components['schemas']['TwoWays'];
-      /** @description The numbers of the sets that are read together. */
-      pooled: number[];
-      /** @description Which is shot next. */
-      next: components['schemas']['WayShot'];
-      each: components['schemas']['WayView'][];
-      shown: null | components['schemas']['GroupVerdict'];
-    };
-    /**
-     * @description Schools of arrow weight.
-     * @enum {unknown}
-     */
-    WeightKind: 'light' | 'middle' | 'heavy';
-    /** @description One line of a table of weights. */
-    WeightLine: {
-      /**
-       * Format: int32
-       * @description Its number, from 1.
-       */
-      line: number;
-      /** @description The weight as it stands there. */
-      text: string;
-      /**
-       * Format: int32
-       * @description The piece's number; null where the line cannot be read.
-       */
-      number: null | number;
-      /**
-       * Format: double
-       * @description Its weight; null where it cannot be read.
-       */
-      grains: null | number;
-      problem: null | string;
-      far: null | string;
-    };
-    /** @description One weight on this bow: speed with its band, energy, momentum, grains per pound. */
-    WeightPoint: {
-      /** Format: double */
-      grains: number;
-      /** Format: double */
-      speed: number;
-      /** Format: double */
-      low: number;
-      /** Format: double */
-      high: number;
-      /** Format: double */
-      kineticEnergy: number;
-      /** Format: double */
-      momentum: number;
-      /** Format: double */
-      grainsPerPound: number;
-    };
-    /** @description A school of arrow weight with its reasons, named fairly. */
-    WeightSchool: {
-      /** @description Light, middle or heavy. */
-      kind: components['schemas']['WeightKind'];
-      /**
-       * Format: double
-       * @description From so many grains.
-       */
-      from: number;
-      /**
-       * Format: double
-       * @description To so many.
-       */
-      to: number;
-      name: string;
-      fromText: string;
-      toText: string;
-      for: string;
-      against: string;
-    };
-    /**
-     * @description Weights of one class as text: one a line, alone or in columns, with a header line or without. A header names the
-     *     columns of the weight, its unit and the piece's number; without one the weights are the column that reads as such,
-     *     the last of several.
-     */
-    WeightTable: {
-      /** @description The class. */
-      class: string;
-      /** @description Every line but the header. */
-      lines: components['schemas']['WeightLine'][];
-      words: string;
-    };
-    /** @description Weights of one class as text, one a line. */
-    WeightsInput: {
-      /** @description Client-made id; none for a look at it. */
-      id: null | string;
-      /** @description The class. */
-      class: string;
-      /** @description The table. */
-      text: string;
-      /**
-       * @description True when weights that are asked about are kept too.
-       * @default false
-       */
-      sure: boolean;
-    };
-    /** @description Light, middle and heavy for one bow. */
-    WeightsView: {
-      curve: components['schemas']['WeightPoint'][];
-      schools: components['schemas']['WeightSchool'][];
-      rules: components['schemas']['RuleOfThumb'][];
-      here: null | components['schemas']['WeightPoint'];
-      word: null | string;
-      law: string;
-    };
-    /** @description What one change would do, computed exactly and not by a derivative. */
-    WhatIf: {
-      label: string;
-      /**
-       * Format: double
-       * @description Fit R after it.
-       */
-      ratio: number;
-      /** @description Its band. */
-      band: components['schemas']['FitBand'];
-      words: string;
-      /**
-       * Format: double
-       * @description Total weight after it.
-       */
-      grains: number;
-      /**
-       * Format: double
-       * @description FOC after it, per cent.
-       */
-      frontOfCenter: number;
-      /** @description True when the arrow would be unsafe. */
-      refused: boolean;
-    };
-    /**
-     * @description Why a range ends where it does.
-     * @enum {unknown}
-     */
-    Why:
-      | 'nothing'
-      | 'drawWeightOfBows'
-      | 'drawLengthOfArchers'
-      | 'axlesOfCompounds'
-      | 'lengthOfBows'
-      | 'braceOfBows'
-      | 'centreOfBows'
-      | 'makersRating'
-      | 'restsOfBows'
-      | 'averageBow'
-      | 'weightOnTheString'
-      | 'tipToNockingPoint'
-      | 'paperDistance'
-      | 'groupDistance'
-      | 'waysDistance'
-      | 'nockEndDistance'
-      | 'rangeErrorTried'
-      | 'guessedDistance'
-      | 'walkZero'
-      | 'walkDistance'
-      | 'onePinDrops'
-      | 'windOfARange'
-      | 'onTheFace'
-      | 'faceOnAButt'
-      | 'eyeToPin'
-      | 'sightClick'
-      | 'sightBar'
-      | 'longestTear'
-      | 'cleanHoleToRoughSetting'
-      | 'noShaftStands'
-      | 'lightestToHeaviest'
-      | 'nobodyCallsItAFit'
-      | 'tillerOfBows'
-      | 'leanOfCams'
-      | 'arrowFromRiser'
-      | 'nockingPointOfBows'
-      | 'fullTurn'
-      | 'stepAtThePart'
-      | 'pieceOfAnArrow'
-      | 'bentShaft'
-      | 'spineOfShafts'
-      | 'fromTheNockThroat'
-      | 'arrowThatABowStands'
-      | 'whatAnArrowFlies'
-      | 'shaftsAreCut'
-      | 'vaneOnTheShaft'
-      | 'glueOfAnArrow'
-      | 'fewOrManyVanes'
-      | 'riserStation'
-      | 'alongTheArrow'
-      | 'degreesOff'
-      | 'distanceOfAZero'
-      | 'distanceOfATarget'
-      | 'crawlOfAHand'
-      | 'slopeOfACourse'
-      | 'shaftSpines'
-      | 'shaftMass'
-      | 'shaftDiameters'
-      | 'solidShaft'
-      | 'shaftsSold'
-      | 'straightness'
-      | 'headWeights'
-      | 'fewGrainsEach'
-      | 'longerIsAShaft'
-      | 'aheadOfTheEnd'
-      | 'partsCount'
-      | 'betweenSupports'
-      | 'hungInTheMiddle'
-      | 'whatTheMiddleGave'
-      | 'wrapLength'
-      | 'aGross'
-      | 'sparePieces'
-      | 'oneDaysShooting'
-      | 'labelsOnASheet'
-      | 'glueTimes'
-      | 'partsOwned'
-      | 'priceOfOne'
-      | 'turnOfAJig';
-    /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
-    Working: {
-      what: string;
-      terms: components['schemas']['Term'][];
-      source: string;
-      wouldMove?: null | string;
-    };
-    /** @description What a dozen takes in the workshop. */
-    WorkshopView: {
-      /** @description How its shafts are cut. */
-      cutList: components['schemas']['CutList'];
-      fletching: null | components['schemas']['Fletching'];
-      /** @description The template around the shaft. */
-      wrap: components['schemas']['WrapTemplate'];
-      /** @description What is glued, with the glue's sheet. */
-      joints: components['schemas']['JointView'][];
-      /** @description What it needs against what is owned. */
-      shopping: components['schemas']['ShoppingList'];
-      /** @description Label sheets by name. */
-      grids: {
-        [key: string]: components['schemas']['LabelGrid'];
-      };
-    };
-    /** @description What a spread in weight is worth on this bow: speed, height at distances, front of center. */
-    Worth: {
-      /**
-       * Format: double
-       * @description Heaviest less lightest.
-       */
-      spreadGrains: number;
-      /**
-       * Format: double
-       * @description Fastest less slowest, ft/s.
-       */
-      speedSpread: number;
-      /**
-       * @description Height between them with the same aim; drop in vacuum, so a lower bound of the
-       *                 difference.
-       */
-      heights: components['schemas']['WorthAt'][];
-    };
-    /** @description What a spread costs at one distance: inches of height between the lightest and the heaviest arrow. */
-    WorthAt: {
-      /** Format: double */
-      yards: number;
-      /** Format: double */
-      inches: number;
-    };
-    /** @description A wrap. */
-    Wrap: {
-      /** @description Maker. */
-      maker: string;
-      /** @description Name. */
-      name: string;
-      /**
-       * Format: double
-       * @description Nominal mass.
-       */
-      grains: number;
-      /**
-       * Format: double
-       * @description Length from the start of the tube, inches.
-       */
-      length: number;
-      /**
-       * Format: double
-       * @description Measured mass, or null; it wins.
-       */
-      measuredGrains?: null | number;
-      /**
-       * Format: double
-       * @description The mass to reckon with.
-       */
-      weight: number;
-    };
-    /** @description A strip that goes once around the shaft, drawn to scale: the wrap's outline, where the index and the vanes stand. */
-    WrapTemplate: {
-      /**
-       * Format: double
-       * @description The shaft's circumference, inches.
-       */
-      around: number;
-      /**
-       * Format: double
-       * @description The wrap's length, inches; of arrows without one, as far as the vanes reach.
-       */
-      length: number;
-      /** @description True when a wrap is cut by it. */
-      isWrap: boolean;
-      /** @description Where the vanes stand around the shaft, inches from the index; the first on it. */
-      lines: number[];
-      /**
-       * Format: double
-       * @description Rear edge of the vanes from the end of the tube, inches; null without vanes.
-       */
-      vaneBack: null | number;
-      /**
-       * Format: double
-       * @description Front edge of them likewise.
-       */
-      vaneFront: null | number;
-    };
-    /** @description How many parts were written. */
-    WrittenView: {
-      /** Format: int32 */
-      written: number;
-    };
-    /** @description Half twists put into each yoke leg; negative takes them out. */
-    YokeInput: {
-      /** Format: int32 */
-      left: number;
-      /** Format: int32 */
-      right: number;
-    };
-  };
-  responses: {
-    /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
-    problem: {
-      headers: {
-        [name: string]: unknown;
-      };
-      content: {
-        'application/problem+json': Record<string, never>;
-      };
-    };
-  };
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+    schemas: {
+        /** @description Ends the paper, or opens it again. */
+        AcceptInput: {
+            accepted: boolean;
+            id?: null | string;
+        };
+        /** @description One adjuster that a bow has, with its travel in steps, as typed. */
+        AdjusterEntry: {
+            /** @description Which. */
+            kind: components["schemas"]["AdjusterKind"];
+            /**
+             * Format: int32
+             * @description Lowest step, at least −200.
+             */
+            lower: number;
+            /**
+             * Format: int32
+             * @description Highest step, at most 200.
+             */
+            upper: number;
+            /** @description True when it is turned in a press. */
+            needsPress: boolean;
+            /** @description What a step moves, as typed; empty where it was not measured. */
+            inchesPerStep?: null | string;
+            /** @description Which way its steps drive the tail, where makers differ. */
+            way?: components["schemas"]["AdjusterWay"];
+        };
+        /**
+         * @description What can be turned, moved or changed on a bow to steer the arrow's tail.
+         * @enum {unknown}
+         */
+        AdjusterKind: "restSideways" | "restHeight" | "nockingPoint" | "yokePair" | "camSpacer" | "limbPocket" | "bottomLimbBolt" | "plungerTension" | "plungerPosition" | "braceHeight" | "drawWeight" | "pointWeight" | "tiller" | "yokeLeftLeg" | "yokeRightLeg" | "topCable" | "bottomCable" | "stringTwists" | "limbBolts" | "drawModule" | "letOffModule" | "strikePlate";
+        /** @description What an adjuster is called and usually has, for a bow that is being entered. */
+        AdjusterOffer: {
+            kind: components["schemas"]["AdjusterKind"];
+            name: string;
+            stepUnit: string;
+            /** Format: int32 */
+            lower: number;
+            /** Format: int32 */
+            upper: number;
+            needsPress: boolean;
+            wayIsAFact: boolean;
+            usual: boolean;
+        };
+        /** @description An adjuster with its words for the bench. */
+        AdjusterView: {
+            kind: components["schemas"]["AdjusterKind"];
+            name: string;
+            axis: components["schemas"]["TearAxis"];
+            stepUnit: string;
+            /** Format: double */
+            position: number;
+            /** Format: int32 */
+            lower: number;
+            /** Format: int32 */
+            upper: number;
+            needsPress: boolean;
+            plus: string;
+            minus: string;
+            /** Format: double */
+            inchesPerStep: null | number;
+            way: components["schemas"]["AdjusterWay"];
+            seats: null | components["schemas"]["SpacerSeats"];
+            standing: string;
+            room: string;
+            /** @description True where it stands between two steps as well. */
+            halves: boolean;
+            /**
+             * @description The words of where it stands, from Lower to Upper: by
+             *         steps, or by half steps where it has halves.
+             */
+            places: string[];
+        };
+        /**
+         * @description Which way an adjuster's steps drive the tail: a fact of the bow for pockets and spacers, where makers differ.
+         * @enum {unknown}
+         */
+        AdjusterWay: "agreed" | "reversed" | "notKnown";
+        /** @description What to do next after a set of shots: exactly one thing. */
+        Advice: {
+            /** @description Which kind of advice. */
+            kind: components["schemas"]["AdviceKind"];
+            sentence: string;
+            reason: string;
+            move: null | components["schemas"]["AdvisedMove"];
+            disputed: null | string;
+            runnerUp: null | string;
+            /** @description The evidence, each line with what would overturn it. */
+            evidence: components["schemas"]["Evidence"][];
+            /** @description Predicted means: one, or one for each way a disputed move may go. */
+            ghosts: components["schemas"]["Predicted"][];
+            /**
+             * Format: double
+             * @description Chance that the true mean lies inside as the bow stands, 0 to 1; null before the first
+             *                 shot.
+             */
+            chance?: null | number;
+            /**
+             * Format: double
+             * @description The chance at which it is called done: what one more shot is worth.
+             */
+            enough?: null | number;
+            /**
+             * Format: double
+             * @description The chance after the advised move, or both.
+             */
+            chanceAfter?: null | number;
+            also?: null | components["schemas"]["AdvisedMove"];
+            /**
+             * Format: double
+             * @description Chance that the mean of all days lies inside, where it is good enough today.
+             */
+            lasting?: null | number;
+        };
+        /**
+         * @description What an advice asks for.
+         * @enum {unknown}
+         */
+        AdviceKind: "noShots" | "shootMore" | "move" | "smallTest" | "goodEnough" | "notReachable" | "movesDoNotHelp" | "stopAsking" | "contradiction" | "unsound" | "moveTheSight" | "levelTheSight" | "groupsFirst";
+        /** @description The one advised move. */
+        AdvisedMove: {
+            /** @description The adjuster. */
+            kind: components["schemas"]["AdjusterKind"];
+            /**
+             * Format: double
+             * @description Its position now.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description The position advised.
+             */
+            to: number;
+            order: string;
+            /** @description True when a press is needed. */
+            needsPress: boolean;
+            after: string;
+            places: string;
+            goes?: null | string;
+        };
+        /** @description An allowed range with the reason that is told when it is left. */
+        AllowedRange: {
+            /**
+             * Format: double
+             * @description Lowest allowed value in the trade unit.
+             */
+            low?: number;
+            /**
+             * Format: double
+             * @description Highest allowed value.
+             */
+            high?: number;
+            /** @description Trade unit. */
+            unit?: string;
+            /** @description Why the range ends there. */
+            why?: components["schemas"]["Why"];
+        };
+        /** @description A move on the other axis, made in the same visit to the press. */
+        AlsoInput: {
+            adjuster: components["schemas"]["AdjusterKind"];
+            /** Format: double */
+            to: number;
+            /** Format: double */
+            from?: null | number;
+        };
+        /** @description The person who shoots. */
+        Archer: {
+            /** @description As the bench calls them. */
+            name: string;
+            /** @description Drawing hand. */
+            hand: components["schemas"]["Hand"];
+            /** @description True when they have the right press and the bow's manual. */
+            hasPress: boolean;
+            /** @description The school they tune by. */
+            school: components["schemas"]["School"];
+            units?: null | components["schemas"]["DisplayUnits"];
+            /** @description How often they shoot. */
+            practice?: components["schemas"]["Practice"];
+            /** @description How much they have done. */
+            experience?: components["schemas"]["Experience"];
+            /**
+             * @description True when they have a draw board.
+             * @default false
+             */
+            hasDrawBoard: boolean;
+            /**
+             * @description True when they have a grain or bow scale.
+             * @default false
+             */
+            hasScale: boolean;
+            /**
+             * @description True when they have a chronograph.
+             * @default false
+             */
+            hasChronograph: boolean;
+            /** @description A press is only theirs to use when they have it and are no beginner: a beginner is never told to press a bow. */
+            mayPress: boolean;
+        };
+        /** @description An archer as sent: a client-made id on a new one. */
+        ArcherInput: {
+            id: null | string;
+            name: null | string;
+            hand: components["schemas"]["Hand"];
+            hasPress: boolean;
+            school: components["schemas"]["School"];
+            units?: null | components["schemas"]["DisplayUnits"];
+            practice?: components["schemas"]["Practice"];
+            experience?: components["schemas"]["Experience"];
+            /** @default false */
+            hasDrawBoard: boolean;
+            /** @default false */
+            hasScale: boolean;
+            /** @default false */
+            hasChronograph: boolean;
+        };
+        /** @description An archer with the row's version. */
+        ArcherRow: {
+            id: string;
+            archer: components["schemas"]["Archer"];
+            /** Format: int32 */
+            version: number;
+        };
+        /** @description Takes a bow off the rack, or hangs it up again. */
+        ArchiveInput: {
+            archived: boolean;
+        };
+        /** @description A bow that was taken off the rack; its history stays. */
+        ArchivedBow: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            version: number;
+        };
+        /** @description A built arrow with its components' own values, so that a later change in the catalogue leaves it as it was. */
+        Arrow: {
+            /** @description Shaft. */
+            shaft: components["schemas"]["Shaft"];
+            /**
+             * Format: double
+             * @description Nock throat to the end of the shaft, point left out (L), inches.
+             */
+            cutLength: number;
+            insert: null | components["schemas"]["Insert"];
+            /** @description Point or head. */
+            point: components["schemas"]["Point"];
+            /** @description Nock. */
+            nock: components["schemas"]["Nock"];
+            vane: null | components["schemas"]["Vane"];
+            /**
+             * Format: int32
+             * @description How many vanes.
+             */
+            vaneCount: number;
+            /**
+             * Format: double
+             * @description Front edge of the vanes from the throat, inches.
+             */
+            vaneFront: number;
+            wrap: null | components["schemas"]["Wrap"];
+            /**
+             * Format: double
+             * @description Glue at the vanes, grains.
+             */
+            glue: number;
+            /**
+             * Format: double
+             * @description Half the band of a length that was not measured, inches; 0 for a measured one.
+             * @default 0
+             */
+            cutLengthBand: number;
+            /** @description What stands at its ends besides, in the order of its list; null for nothing. */
+            endParts?: null | components["schemas"]["EndPart"][];
+            /**
+             * Format: double
+             * @description The shaft tube's own length, inches.
+             */
+            tubeLength: number;
+            /**
+             * Format: double
+             * @description The shaft's mass g(L − x₀), grains.
+             */
+            shaftGrains: number;
+            /**
+             * Format: double
+             * @description Everything at the front end: insert, point and what else stands there, grains.
+             */
+            frontGrains: number;
+        };
+        /** @description An arrow as it is being built: components by id, measures as typed. */
+        ArrowDraft: {
+            name: string;
+            shaftId: string;
+            cutLength: string;
+            insertId: null | string;
+            pointId: string;
+            nockId: string;
+            vaneId: null | string;
+            /** Format: int32 */
+            vaneCount: number;
+            vaneFront: string;
+            wrapId: null | string;
+            glue: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            insertBroken: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            pointBroken: number;
+            endPartIds?: null | string[];
+        };
+        /** @description One arrow as a file. The schema is docs/schemas/arrow.json. */
+        ArrowFile: {
+            format: string;
+            name: string;
+            /** Format: int32 */
+            version: number;
+            bow: string;
+            arrow: components["schemas"]["Arrow"];
+            figures: components["schemas"]["ExportedFigure"][];
+        };
+        /** @description A new arrow as sent. */
+        ArrowInput: {
+            id: null | string;
+            bowId: null | string;
+            draft: components["schemas"]["ArrowDraft"];
+        };
+        /**
+         * @description An arrow of a group.
+         * @enum {unknown}
+         */
+        ArrowKind: "fletched" | "bare" | "fieldPoint" | "broadhead";
+        /**
+         * @description The parts of an arrow, in the order in which they are listed.
+         * @enum {unknown}
+         */
+        ArrowPart: "shaft" | "cutLength" | "insert" | "point" | "nock" | "vanes" | "wrap" | "glue" | "front" | "rear";
+        /** @description Places to draw, inches from the nock throat. */
+        ArrowPlaces: {
+            /**
+             * Format: double
+             * @description Balance point.
+             */
+            balancePoint: number;
+            /**
+             * Format: double
+             * @description Half of L.
+             */
+            halfLength: number;
+            /**
+             * Format: double
+             * @description Balance point less half length: the FOC as a length.
+             */
+            gap: number;
+            /**
+             * Format: double
+             * @description The rest at full draw.
+             */
+            restAtFullDraw: number;
+            /**
+             * Format: double
+             * @description Shaft ahead of the rest at full draw.
+             */
+            toSpare: number;
+            /**
+             * Format: double
+             * @description Front edge of the vanes.
+             */
+            vaneFront: number;
+        };
+        /** @description Everything the bench shows about an arrow on a bow. */
+        ArrowReading: {
+            /** @description Its figures, each with its working. */
+            figures: components["schemas"]["Figure"][];
+            /** @description The verdict on the spine. */
+            fit: components["schemas"]["FitReading"];
+            /** @description What is to be said before it is shot. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description Places to draw. */
+            places: components["schemas"]["ArrowPlaces"];
+            /** @description What it is made of. */
+            masses: components["schemas"]["PlacedMass"][];
+            /**
+             * Format: double
+             * @description What stands at its ends besides insert, point and nock, grains.
+             */
+            endGrains: number;
+            /** @description What is next. */
+            next: components["schemas"]["Next"];
+            /** @description True when some caution refuses the arrow. */
+            refused: boolean;
+        };
+        /** @description An arrow on the bench: its draft and the last version that was kept. */
+        ArrowRow: {
+            id: string;
+            bowId: string;
+            draft: components["schemas"]["ArrowDraft"];
+            kept: null | components["schemas"]["ArrowVersion"];
+            /** Format: date-time */
+            changedAt: string;
+            /** Format: int32 */
+            version: number;
+        };
+        /**
+         * @description How far an arrow is.
+         * @enum {unknown}
+         */
+        ArrowState: "parts" | "cut" | "bare" | "fletched" | "verified";
+        /** @description An arrow to begin with: what fits this bow best out of the catalogue. */
+        ArrowSuggestion: {
+            /** @description The build. */
+            draft: components["schemas"]["ArrowDraft"];
+            /**
+             * Format: double
+             * @description R = needed/actual spine.
+             */
+            ratio: number;
+            /** @description True when R lies in the good band. */
+            fits: boolean;
+            words: string;
+        };
+        /** @description One line of the strip that lays arrows under each other. */
+        ArrowSummary: {
+            /** Format: double */
+            grains: number;
+            /** Format: double */
+            grainsPerPound: number;
+            /** Format: double */
+            frontOfCenter: number;
+            /** Format: double */
+            ratio: number;
+            words: string;
+            /** Format: double */
+            speed: number;
+            /** Format: double */
+            kineticEnergy: number;
+            /** Format: double */
+            balancePoint: number;
+            cautions: string[];
+        };
+        /** @description A change to try: what it would do, and the draft that does it (null when it is a change of the bow). */
+        ArrowTry: {
+            effect: components["schemas"]["WhatIf"];
+            draft: null | components["schemas"]["ArrowDraft"];
+        };
+        /** @description A kept version with its components' own values. */
+        ArrowVersion: {
+            id: string;
+            arrowId: string;
+            /** Format: int32 */
+            number: number;
+            arrow: components["schemas"]["Arrow"];
+            typed: components["schemas"]["ArrowDraft"];
+            /** Format: date-time */
+            keptAt: string;
+            /** @description The classes under which its pieces are weighed for a dozen. */
+            classes: string[];
+        };
+        /** @description Arrows of a dozen that are out of use. */
+        ArrowsOut: {
+            /** Format: int32 */
+            out: number;
+            /** Format: int32 */
+            of: number;
+        };
+        /** @description The exact answer in words, what is in stock next to it, and the cautions that the arrow would be given. */
+        AskAnswer: {
+            /**
+             * Format: double
+             * @description The answer, in Unit.
+             */
+            exact: number;
+            /** @description gr or in. */
+            unit: string;
+            words: string;
+            /** @description The nearest parts that can be had. */
+            inStock: components["schemas"]["ArrowTry"][];
+            /** @description Of the exact answer, or of what it is rounded to. */
+            cautions: components["schemas"]["Caution"][];
+        };
+        /** @description A wanted value, typed. */
+        AskInput: {
+            bowId: string;
+            draft: components["schemas"]["ArrowDraft"];
+            wanted: components["schemas"]["Wanted"];
+            value: null | string;
+        };
+        /**
+         * @description The steps of an arrow's assembly.
+         * @enum {unknown}
+         */
+        AssemblyCode: "cut" | "square" | "clean" | "insert" | "pin" | "bare" | "wrap" | "fletch" | "cure" | "weigh" | "verify";
+        /** @description One step of the assembly (trade practice). */
+        AssemblyStep: {
+            /** @description Which. */
+            code: components["schemas"]["AssemblyCode"];
+            /** @description The state the arrow has after it. */
+            state: components["schemas"]["ArrowState"];
+            words: string;
+            caution: string;
+        };
+        /** @description A bow that draws more than the maker allows: both limb bolts out evenly, then on the scale again. */
+        BackOff: {
+            /**
+             * Format: double
+             * @description Where both bolts stand then, or null where the bow has no such adjuster.
+             */
+            to: null | number;
+            words: string;
+        };
+        /** @description Another arrow of the bow, to lay beside this one. */
+        BesideView: {
+            id: string;
+            name: string;
+            arrow: components["schemas"]["Arrow"];
+            summary: components["schemas"]["ArrowSummary"];
+        };
+        /** @description A reading of a draw board as typed. */
+        BoardInput: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description What was read. */
+            mark: components["schemas"]["BoardMark"];
+            /** @description How far the string was drawn from rest. */
+            travel: null | string;
+            /** @description On the string; none for a stop. */
+            force: null | string;
+            /** @description Typed or from the board. */
+            source: string;
+            /**
+             * @description True for the first of another curve.
+             * @default false
+             */
+            anew: boolean;
+        };
+        /**
+         * @description What was read on a draw board.
+         * @enum {unknown}
+         */
+        BoardMark: "force" | "topStop" | "bottomStop";
+        /** @description One reading of a draw board. */
+        BoardReading: {
+            /** @description Its id. */
+            id: string;
+            /** @description What was read. */
+            mark: components["schemas"]["BoardMark"];
+            /**
+             * Format: double
+             * @description How far the string was drawn from rest, inches.
+             */
+            travel: number;
+            /**
+             * Format: double
+             * @description On the string, lb; null for a stop.
+             */
+            force: null | number;
+            /** @description Typed or from the board. */
+            source: string;
+        };
+        /** @description A draw-force curve as its page shows it. */
+        BoardView: {
+            /**
+             * Format: int32
+             * @description Its number; 0 for none yet.
+             */
+            number: number;
+            /** @description What was read. */
+            readings: components["schemas"]["BoardReading"][];
+            /** @description The curve, by travel. */
+            points: components["schemas"]["CurvePoint"][];
+            /** @description What it says, each with its working. */
+            figures: components["schemas"]["Figure"][];
+            /**
+             * Format: double
+             * @description What is estimated for such a bow without a curve, ft·lb.
+             */
+            estimate: number;
+            /**
+             * Format: double
+             * @description The bow's power stroke, inches.
+             */
+            stroke: number;
+            /** @description True for a bow with two stops. */
+            hasStops: boolean;
+            /** @description True for a curve that the speed figures follow. */
+            whole: boolean;
+            words: string;
+        };
+        /** @description Whether what bows of the same make taught is taken over. */
+        BorrowingInput: {
+            borrows: boolean;
+        };
+        /** @description A bow as measured on the bench. Weights in lb, lengths in inches, speeds in ft/s. */
+        Bow: {
+            /** @description As the bench calls it. */
+            name: string;
+            /** @description Compound, recurve, barebow or longbow. */
+            kind: components["schemas"]["BowKind"];
+            /** @description The hand that draws it. */
+            hand: components["schemas"]["Hand"];
+            /** @description Release aid or fingers. */
+            release: components["schemas"]["Release"];
+            /** @description How the rest lets go. */
+            restType: components["schemas"]["RestType"];
+            /** @description Cams, or none. */
+            camSystem: components["schemas"]["CamSystem"];
+            /** @description Soft, medium or hard cams. */
+            camDraw: components["schemas"]["CamDraw"];
+            chronograph?: null | components["schemas"]["SpeedFit"];
+            force?: null | components["schemas"]["ForceFit"];
+            /**
+             * Format: double
+             * @description The maker's centre shot, riser to arrow, or null.
+             */
+            makerCentreShot?: null | number;
+            /**
+             * Format: double
+             * @description Marked draw weight, or null where only a measured one is known.
+             */
+            nominalWeight: null | number;
+            /**
+             * Format: double
+             * @description Draw weight on a scale at the archer's draw, or null.
+             */
+            measuredWeight: null | number;
+            /**
+             * Format: double
+             * @description AMO draw length: pivot point plus 1.75 in.
+             */
+            drawLength: number;
+            /**
+             * Format: double
+             * @description Axle to axle, or bow length without cams; null until it is measured.
+             */
+            axleToAxle: null | number;
+            /**
+             * Format: double
+             * @description Brace height.
+             */
+            braceHeight: number;
+            /**
+             * Format: double
+             * @description The maker's speed at 350 gr, 70 lb, 30 in, or null.
+             */
+            ratedSpeed: null | number;
+            /**
+             * Format: double
+             * @description Rest ahead of the pivot point; negative behind it.
+             */
+            restAhead: number;
+            /**
+             * Format: double
+             * @description A bow factor set by the user or learned, or null for the stated default.
+             */
+            factorSet?: null | number;
+            /**
+             * Format: double
+             * @description Weight fixed on the string (peep, loop, silencers), grains.
+             * @default 0
+             */
+            stringWeight: number;
+            /**
+             * Format: double
+             * @description Its distance from the string's nearer tip, as a share of half the string, 0 to 1.
+             * @default 0
+             */
+            stringWeightFromTip: number;
+            /**
+             * Format: double
+             * @description The maker's rated maximum weight, or null.
+             */
+            maximumWeight?: null | number;
+            /**
+             * Format: double
+             * @description The maker's axle to axle, or null.
+             */
+            makerAxleToAxle?: null | number;
+            /**
+             * Format: double
+             * @description The maker's brace height, or null.
+             */
+            makerBraceHeight?: null | number;
+            /**
+             * Format: double
+             * @description The measured weight where there is one, else the nominal.
+             */
+            drawWeight: number;
+            /**
+             * Format: double
+             * @description Where the rest stands at full draw, inches from the nock throat.
+             */
+            restAtFullDraw: number;
+            /**
+             * Format: double
+             * @description A safe length to begin an arrow with: well ahead of the rest at full draw, to the half inch above.
+             */
+            firstCut: number;
+            /**
+             * Format: double
+             * @description Power stroke S = draw − 1.75 − brace, inches.
+             */
+            powerStroke: number;
+        };
+        /**
+         * @description Something that was done to a bow after which other things are looked at again.
+         * @enum {unknown}
+         */
+        BowChange: "newString" | "newCable" | "newServing" | "newLoop" | "newPeep" | "newRest" | "stringTwists" | "oneSidedTwist" | "opposedYokeTwists" | "drawWeight" | "drawLength" | "limbBolt" | "camSpacer" | "braceHeight" | "nockingPoint" | "sight" | "letOff";
+        /**
+         * @description A bow as typed: every measured field is text until it has been read. The make is the archer's own word for maker and
+         *     model: bows of one make share what their adjusters were seen to do. The axle bolts' figure is the maker's, in the
+         *     maker's own words.
+         */
+        BowEntry: {
+            name: null | string;
+            kind: components["schemas"]["BowKind"];
+            hand: components["schemas"]["Hand"];
+            release: components["schemas"]["Release"];
+            nominalWeight: null | string;
+            measuredWeight: null | string;
+            drawLength: null | string;
+            axleToAxle: null | string;
+            braceHeight: null | string;
+            ratedSpeed: null | string;
+            restType: components["schemas"]["RestType"];
+            camSystem: components["schemas"]["CamSystem"];
+            camDraw: components["schemas"]["CamDraw"];
+            restAhead: null | string;
+            factorSet: null | string;
+            stringWeight: null | string;
+            stringWeightFromTip: null | string;
+            maximumWeight?: null | string;
+            makerAxleToAxle?: null | string;
+            makerBraceHeight?: null | string;
+            makerCentreShot?: null | string;
+            make?: null | string;
+            axleBolts?: null | string;
+        };
+        /** @description A bow as sent. */
+        BowInput: {
+            /** @description Made by the client for this one submission. */
+            id: null | string;
+            /** @description Whose it is: an archer who is on the rack already. */
+            archerId: null | string;
+            /** @description What was typed of the bow. */
+            entry: components["schemas"]["BowEntry"];
+            /** @description What it has to adjust. */
+            adjusters: components["schemas"]["AdjusterEntry"][];
+            archer?: null | components["schemas"]["ArcherInput"];
+            /**
+             * Format: int32
+             * @description The version that an edit of the archer was made on.
+             */
+            archerVersion?: null | number;
+        };
+        /**
+         * @description Kinds of bow.
+         * @enum {unknown}
+         */
+        BowKind: "compound" | "recurve" | "barebow" | "longbow";
+        /**
+         * @description A move as the technician made it, away from any paper: one adjuster to a step, both yoke legs, or the spacers of
+         *     both cams.
+         */
+        BowMoveInput: {
+            id: null | string;
+            adjuster?: null | components["schemas"]["AdjusterKind"];
+            /** Format: double */
+            to?: null | number;
+            yoke?: null | components["schemas"]["YokeInput"];
+            spacers?: null | components["schemas"]["SpacerInput"];
+            note?: null | string;
+            /** Format: date-time */
+            happenedAt?: null | string;
+            /**
+             * Format: double
+             * @description Where the one adjuster was seen to stand; when it stands elsewhere by now, it is refused.
+             */
+            from?: null | number;
+        };
+        /** @description A bow with everything its page shows. */
+        BowView: {
+            id: string;
+            archerId: string;
+            bow: components["schemas"]["Bow"];
+            typed: components["schemas"]["BowEntry"];
+            adjusters: components["schemas"]["AdjusterView"][];
+            /** @description The newest moves. */
+            moves: components["schemas"]["MovePage"];
+            /** @description The last move of each adjuster. */
+            lastMoves: components["schemas"]["MoveView"][];
+            line: string;
+            factor: components["schemas"]["FactorView"];
+            units: components["schemas"]["DisplayUnits"];
+            /** Format: int32 */
+            version: number;
+            next: components["schemas"]["Next"];
+            /** Format: date-time */
+            archivedAt: null | string;
+            unsound: null | string;
+        };
+        /** @description The two stations of a caliper on the riser, typed. */
+        CaliperInput: {
+            front: null | string;
+            rear: null | string;
+            nockToRest: null | string;
+            between: null | string;
+        };
+        /** @description What a caliper reading asks of the rest. */
+        CaliperView: {
+            /** Format: double */
+            restMovesIn: number;
+            words: string;
+            /**
+             * Format: double
+             * @description The click that the rest stands at then, or null where it stands well or has no clicks.
+             */
+            to: null | number;
+            clicks: null | string;
+        };
+        /**
+         * @description How hard the cams store energy: a stated correction to the draw weight in the spine rule.
+         * @enum {unknown}
+         */
+        CamDraw: "soft" | "medium" | "hard";
+        /**
+         * @description How the cams of a compound are tied to each other.
+         * @enum {unknown}
+         */
+        CamSystem: "none" | "single" | "hybrid" | "binary" | "twinYoke";
+        /** @description One row of the table: what a degree costs at a distance, inches. */
+        CantRow: {
+            /** Format: double */
+            yards: number;
+            /** Format: double */
+            cant: number;
+            /** Format: double */
+            cantAfterZero: number;
+            /** Format: double */
+            thirdAxisUphill: number;
+        };
+        /** @description The table for a bow's speed and an archer's distances. */
+        CantTable: {
+            /** Format: double */
+            speed: number;
+            /** Format: double */
+            degrees: number;
+            /** Format: double */
+            zeroYards: number;
+            /** Format: double */
+            slope: number;
+            rows: components["schemas"]["CantRow"][];
+        };
+        /** @description The catalogue by class, as parts are picked from it. */
+        Catalogue: {
+            shafts: components["schemas"]["StockedOfShaft"][];
+            inserts: components["schemas"]["StockedOfInsert"][];
+            points: components["schemas"]["StockedOfPoint"][];
+            nocks: components["schemas"]["StockedOfNock"][];
+            vanes: components["schemas"]["StockedOfVane"][];
+            wraps: components["schemas"]["StockedOfWrap"][];
+            endParts: components["schemas"]["StockedOfEndPart"][];
+            /**
+             * Format: int32
+             * @description Parts in all.
+             */
+            count: number;
+        };
+        /** @description The whole catalogue as JSON. */
+        CatalogueFile: {
+            format: string;
+            components: components["schemas"]["ComponentInput"][];
+        };
+        /** @description A page of the catalogue. */
+        CataloguePage: {
+            rows: components["schemas"]["ComponentView"][];
+            /** Format: int32 */
+            found: number;
+            /** Format: int32 */
+            all: number;
+        };
+        /**
+         * @description What a record points to, beside the bow's adjusters.
+         * @enum {unknown}
+         */
+        Cause: "form" | "arrow" | "clearance" | "spine" | "travel";
+        /**
+         * @description Whether a cause is there.
+         * @enum {unknown}
+         */
+        CauseSeen: "shown" | "notShown" | "notTested";
+        /** @description A cause of drift, and whether it is there. */
+        CauseView: {
+            cause: components["schemas"]["DriftCause"];
+            seen: components["schemas"]["CauseSeen"];
+            words: string;
+        };
+        /** @description A caution: the fact, its limit and what to do, in one line, shown where the act is. */
+        Caution: {
+            /** @description Stable word, e.g. `light-arrow`. */
+            code: string;
+            text: string;
+            /** @description True when the thing may not be kept or shot in this state. */
+            refused: boolean;
+            /**
+             * @description The field it stands beside, or empty.
+             * @default
+             */
+            field: string;
+        };
+        /** @description Where the arrow stands from the riser after the clicks that were made since it was measured. */
+        CentreShotNow: {
+            /**
+             * Format: double
+             * @description As measured, inches.
+             */
+            measured: number;
+            /**
+             * Format: double
+             * @description By the clicks since, inches.
+             */
+            now: number;
+            /**
+             * Format: double
+             * @description What a click of the rest moves it.
+             */
+            inchesPerClick: number;
+            /** @description True when that was measured on this bow. */
+            stepKnown: boolean;
+            /** @description Where it may stand. */
+            tolerance: components["schemas"]["Tolerance"];
+            /** @description Whether it does. */
+            verdict: components["schemas"]["Verdict"];
+            /** @description What a rest inside its window does to the sight picture, or null. */
+            caution: components["schemas"]["SetupSays"];
+        };
+        /** @description A change that can be entered, with what follows. */
+        ChangeChoice: {
+            change: components["schemas"]["BowChange"];
+            name: string;
+            follows: string;
+        };
+        /** @description A change that was made to the bow. */
+        ChangeInput: {
+            id: null | string;
+            change: components["schemas"]["BowChange"];
+            note?: null | string;
+            /** Format: date-time */
+            happenedAt?: null | string;
+        };
+        /** @description A page of the changes that were entered by hand, the newest first. */
+        ChangePage: {
+            /** @description They. */
+            changes: components["schemas"]["ChangeView"][];
+            /**
+             * Format: int32
+             * @description Asked for with `before`, the page before this one; null when there is none.
+             */
+            earlier: null | number;
+        };
+        /** @description A change that was entered. */
+        ChangeView: {
+            id: string;
+            change: components["schemas"]["BowChange"];
+            name: string;
+            note: string;
+            /** Format: date-time */
+            happenedAt: string;
+        };
+        /** @description An answer that can be picked instead of a number. Its words are in the words table. */
+        CheckChoice: {
+            /** @description Stable word. */
+            code: string;
+            /** @description How it stands. */
+            verdict: components["schemas"]["Verdict"];
+            /**
+             * @description True when what follows needs a press.
+             * @default false
+             */
+            press: boolean;
+            label: string;
+            toDo: string;
+        };
+        /** @description A finding as entered: a typed number, a picked answer, or a reason for leaving the check. */
+        CheckInput: {
+            id: null | string;
+            kind: components["schemas"]["CheckKind"];
+            typed?: null | string;
+            choice?: null | string;
+            skipReason?: null | string;
+            /** @default false */
+            confirmed: boolean;
+            note?: null | string;
+        };
+        /**
+         * @description What is looked at on a bow, in no order; three are followed up elsewhere and only asked again.
+         * @enum {unknown}
+         */
+        CheckKind: "inspection" | "drawWeight" | "axleToAxle" | "braceHeight" | "tiller" | "limbAlignment" | "camLean" | "camTiming" | "centreShot" | "plungerTension" | "shelf" | "nockingPoint" | "nockSets" | "loop" | "nockFit" | "restTiming" | "clicker" | "peep" | "firstAxis" | "secondAxis" | "thirdAxis" | "paper" | "spine" | "sight";
+        /**
+         * @description Where a check stands.
+         * @enum {unknown}
+         */
+        CheckState: "open" | "done" | "skipped" | "again" | "held";
+        /** @description A finding judged: verdict, words, what to do, who may do it. */
+        CheckVerdict: {
+            verdict: components["schemas"]["Verdict"];
+            words: string;
+            toDo: string;
+            press: boolean;
+        };
+        /** @description One check of the sheet with all that its page shows. */
+        CheckView: {
+            kind: components["schemas"]["CheckKind"];
+            title: string;
+            tool: string;
+            /** Format: int32 */
+            minutes: number;
+            whyHere: string;
+            how: string;
+            view: string;
+            quantity: null | components["schemas"]["Quantity"];
+            unit: string;
+            tolerance: null | components["schemas"]["Tolerance"];
+            /** Format: double */
+            readingError: number;
+            choices: components["schemas"]["CheckChoice"][];
+            state: components["schemas"]["CheckState"];
+            because: null | string;
+            last: null | components["schemas"]["FindingView"];
+            before: null | components["schemas"]["FindingView"];
+            verdict: null | components["schemas"]["CheckVerdict"];
+            line: string;
+            advice: string;
+            howTo: string[];
+            noteAsked: string;
+        };
+        /** @description What the chronograph taught of a bow. */
+        ChronographReading: {
+            /** @description Readings by arrow mass, the lightest first. */
+            strings: components["schemas"]["SpeedString"][];
+            /**
+             * Format: double
+             * @description K, grains; null until readings fit.
+             */
+            virtualMass: null | number;
+            /**
+             * Format: double
+             * @description Its standard error, grains.
+             */
+            virtualMassError: null | number;
+            /**
+             * Format: double
+             * @description E, ft·lb.
+             */
+            energy: null | number;
+            /**
+             * Format: double
+             * @description Its standard error, ft·lb.
+             */
+            energyError: null | number;
+            words: string;
+            /**
+             * Format: double
+             * @description Mass of the arrow that was shot last; null without readings.
+             */
+            lastGrains: null | number;
+            nominalWords: null | string;
+        };
+        /** @description One of the compared arrows with all its figures. */
+        CompareRow: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            version: number;
+            arrow: components["schemas"]["Arrow"];
+            reading: components["schemas"]["ArrowReading"];
+            parts: components["schemas"]["NamedPart"][];
+        };
+        /** @description Several arrows on one ruler, and in what they differ. */
+        CompareView: {
+            arrows: components["schemas"]["CompareRow"][];
+            differs: components["schemas"]["ArrowPart"][];
+        };
+        /**
+         * @description What an arrow is made of.
+         * @enum {unknown}
+         */
+        ComponentClass: "shaft" | "insert" | "point" | "nock" | "vane" | "wrap" | "endPart";
+        /** @description One field of a component: the column of a table, the field of a form. */
+        ComponentField: {
+            /** @description Stable name, the header of its column. */
+            name: string;
+            /** @description Text, number or choice. */
+            kind: components["schemas"]["ComponentFieldKind"];
+            /** @description What a number measures. */
+            quantity: components["schemas"]["Quantity"];
+            /** @description What a number may be. */
+            range: components["schemas"]["AllowedRange"];
+            /** @description True when it may not be empty. */
+            required: boolean;
+            /** @description The words of a choice. */
+            choices: string[];
+            label: string;
+        };
+        /**
+         * @description What a field of a component holds.
+         * @enum {unknown}
+         */
+        ComponentFieldKind: "text" | "number" | "choice";
+        /** @description A part as typed. */
+        ComponentInput: {
+            id: null | string;
+            class: components["schemas"]["ComponentClass"];
+            fields: {
+                [key: string]: string;
+            };
+        };
+        /** @description A row of the catalogue with its fields as typed texts. */
+        ComponentView: {
+            id: string;
+            class: components["schemas"]["ComponentClass"];
+            fields: {
+                [key: string]: string;
+            };
+            retired: boolean;
+            /** Format: int32 */
+            version: number;
+            misfit?: null | string;
+        };
+        /**
+         * @description How it is shot from here on: the wind in the archer's words and across as a figure, from a seat or standing, at
+         *     which face, with bare shafts as they are or taped to the weight of the vanes.
+         */
+        ConditionsInput: {
+            id: null | string;
+            wind?: null | string;
+            /** @default false */
+            seated: boolean;
+            /** @description The wind across, from the left positive; empty for none said. */
+            across?: null | string;
+            /** @description The face's width; empty for a plain one. */
+            face?: null | string;
+            /**
+             * Format: int32
+             * @description Its rings; 0 for a blank sheet.
+             * @default 0
+             */
+            rings: number;
+            /** @default false */
+            taped: boolean;
+        };
+        /** @description How a set was shot: the wind in the archer's words, from a seat or standing. */
+        ConditionsView: {
+            wind: string;
+            seated: boolean;
+            /**
+             * Format: double
+             * @description The wind across, miles an hour from the left; 0 for none said.
+             */
+            across: number;
+            words: string;
+            face: null | components["schemas"]["TargetFace"];
+            faceWords: null | string;
+            /** @description True where bare shafts are taped to the weight of the vanes. */
+            taped: boolean;
+            tapedWords: null | string;
+        };
+        /** @description The crawl for a distance that was asked for. */
+        CrawlAsked: {
+            /** Format: double */
+            yards: number;
+            /**
+             * Format: double
+             * @description Inches from the nock down, or null where nothing can be said.
+             */
+            crawl: null | number;
+            words: string;
+        };
+        /** @description A crawl as typed for a distance; an empty one gives the mark up. */
+        CrawlInput: {
+            id: null | string;
+            distance: null | string;
+            crawl: null | string;
+            note?: null | string;
+        };
+        /**
+         * @description How far a mark can be trusted.
+         * @enum {unknown}
+         */
+        CrawlState: "stands" | "nockingPointMoved" | "outOfOrder";
+        /** @description A mark of a string walker. */
+        CrawlView: {
+            distance: string;
+            /** Format: double */
+            yards: number;
+            typed: string;
+            /** Format: double */
+            crawl: number;
+            state: components["schemas"]["CrawlState"];
+            words: string;
+            nockingPoint: null | string;
+            note: string;
+            /** Format: date-time */
+            shotAt: string;
+        };
+        /** @description The marks of a bow, the nearest first. */
+        CrawlsView: {
+            marks: components["schemas"]["CrawlView"][];
+            nockingPoint: null | string;
+            asked: null | components["schemas"]["CrawlAsked"];
+        };
+        /** @description A place of the curve. */
+        CurvePoint: {
+            /** Format: double */
+            travel: number;
+            /** Format: double */
+            force: number;
+        };
+        /**
+         * @description The shafts of a dozen with what is cut off each. A shaft is cut at its point end, so that the index at its nock end
+         *     stays; a crooked one at the end that runs out more, or half at each end where that is not known (common practice, no
+         *     source).
+         */
+        CutList: {
+            /**
+             * Format: double
+             * @description Length as sold, inches.
+             */
+            sold: number;
+            /**
+             * Format: double
+             * @description The tube's length when it is cut, inches.
+             */
+            tube: number;
+            /**
+             * Format: double
+             * @description The arrow's length, throat to the shaft's end, inches.
+             */
+            withNock: number;
+            /** @description The arrows' first, in their order, then the spare ones. */
+            shafts: components["schemas"]["ShaftCut"][];
+            /**
+             * Format: double
+             * @description What comes off a shaft, inches.
+             */
+            off: number;
+        };
+        /** @description One day's size, inches at the distance that is told. */
+        DaySizeView: {
+            /** Format: date-time */
+            day: string;
+            /**
+             * Format: double
+             * @description Of a shot on one axis.
+             */
+            spread: number;
+            /**
+             * Format: double
+             * @description Lower end of its 95 %.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Upper end.
+             */
+            high: number;
+            /** Format: int32 */
+            hits: number;
+            words: string;
+            from: string;
+        };
+        /** @description A display choice only: everything is computed and kept in the trade's units. */
+        DisplayUnits: {
+            length: components["schemas"]["LengthUnit"];
+            mass: components["schemas"]["MassUnit"];
+            force: components["schemas"]["ForceUnit"];
+            speed: components["schemas"]["SpeedUnit"];
+            energy: components["schemas"]["EnergyUnit"];
+            distance?: components["schemas"]["DistanceUnit"];
+        };
+        /** @description A distance to pick. */
+        DistanceChoice: {
+            /** Format: double */
+            yards: number;
+            name: string;
+        };
+        /**
+         * @description Units that distances are shown in.
+         * @default yards
+         * @enum {unknown}
+         */
+        DistanceUnit: "yards" | "metres";
+        /** @description A dozen to start. */
+        DozenInput: {
+            id: null | string;
+            arrowVersionId: string;
+            name: null | string;
+            /** Format: int32 */
+            arrows: number;
+            classes: string[];
+            /** Format: int32 */
+            spare: number;
+            vanesInSets: boolean;
+            spares?: null | {
+                [key: string]: number;
+            };
+        };
+        /** @description A dozen in a line: what stands in a list of them. */
+        DozenLine: {
+            /** @description Its id. */
+            id: string;
+            /** @description As it is called now. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many it is to have.
+             */
+            arrows: number;
+            /** @description The arrow that it is built to. */
+            arrowName: string;
+            /**
+             * Format: int32
+             * @description Which version of that.
+             */
+            arrowVersion: number;
+            /**
+             * Format: date-time
+             * @description When it was begun.
+             */
+            startedAt: string;
+            /** @description True for one that was put away. */
+            archived: boolean;
+        };
+        /** @description A page of a bow's dozens in a line each, the newest first. */
+        DozenPage: {
+            /** @description They. */
+            dozens: components["schemas"]["DozenLine"][];
+            /** @description Asked for with `before`, the page before this one; null when there is none. */
+            earlier: null | string;
+        };
+        /** @description What a dozen is to be. */
+        DozenPlan: {
+            /** @description As the archer calls it. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many arrows, 1 to 144.
+             */
+            arrows: number;
+            /** @description Which classes are weighed. */
+            classes: string[];
+            /**
+             * Format: int32
+             * @description Spare pieces of each class, 0 to 24.
+             */
+            spare: number;
+            /** @description True when the vanes of one arrow are weighed together. */
+            vanesInSets: boolean;
+            /**
+             * @description Spare pieces by class, 0 to 24, where they differ from Spare; null for no
+             *                 difference.
+             */
+            spares?: null | {
+                [key: string]: number;
+            };
+        };
+        /** @description A dozen as its page shows it. */
+        DozenView: {
+            id: string;
+            bowId: string;
+            name: string;
+            arrowName: string;
+            /** Format: int32 */
+            arrowVersion: number;
+            plan: components["schemas"]["DozenPlan"];
+            /** Format: date-time */
+            startedAt: string;
+            classes: components["schemas"]["PieceClass"][];
+            check: null | components["schemas"]["ScaleCheck"];
+            checkEntryId: null | string;
+            shafts: components["schemas"]["SpunShaft"][];
+            findings: components["schemas"]["FindingChoice"][];
+            match: null | components["schemas"]["MatchReading"];
+            tray: components["schemas"]["TrayArrow"][];
+            heads: components["schemas"]["HeadPlan"];
+            steps: components["schemas"]["AssemblyStep"][];
+            lastEntryId: null | string;
+            changed: null | string;
+            next: components["schemas"]["Next"];
+            state: string;
+            archived: boolean;
+            /** Format: double */
+            nominalSpine: number;
+        };
+        /**
+         * @description What may make arrows drift with distance.
+         * @enum {unknown}
+         */
+        DriftCause: "windage" | "curve" | "wind" | "centreShot";
+        /** @description The fitted drift at a distance: its place and the half width of its 95 %, inches. */
+        DriftPoint: {
+            /** Format: double */
+            yards: number;
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            plus: number;
+        };
+        /** @enum {unknown} */
+        DriftShape: "notKnown" | "straight" | "curved" | null;
+        /** @enum {unknown} */
+        DriftVerdict: "noneShown" | "likely" | "clear" | null;
+        /** @description Something that is due, or will be soon. */
+        DueItem: {
+            what: string;
+            /** @description What is looked at then. */
+            checks: components["schemas"]["CheckKind"][];
+            /**
+             * Format: int32
+             * @description Shots until then; 0 or less is now; null when it goes by date.
+             */
+            shotsLeft: null | number;
+            /**
+             * Format: date-time
+             * @description The date, or null when it goes by shots.
+             */
+            on: null | string;
+            /** @description True when it is due. */
+            now: boolean;
+        };
+        /** @description A part at an end of an arrow besides insert, point and nock. */
+        EndPart: {
+            /** @description Maker. */
+            maker: string;
+            /** @description Name. */
+            name: string;
+            /** @description What it is, and so at which end. */
+            kind: components["schemas"]["EndPartKind"];
+            /**
+             * Format: double
+             * @description Nominal mass, 0 or more.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description Length, inches.
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Its centre of mass from its own end of the shaft towards the point, inches.
+             */
+            centreAhead: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
+             * @default 0
+             */
+            diameter: number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight: number;
+        };
+        /**
+         * @description What stands at an end of an arrow besides insert, point and nock.
+         * @enum {unknown}
+         */
+        EndPartKind: "outsert" | "collar" | "frontWeight" | "pin" | "bushing" | "nockCollar";
+        /**
+         * @description Units that energies are shown in.
+         * @enum {unknown}
+         */
+        EnergyUnit: "footPounds" | "joules";
+        /** @description Shots away from the papers, as they were entered. */
+        EnteredShots: {
+            id: string;
+            /** Format: int32 */
+            count: number;
+            settling: boolean;
+            /** Format: date-time */
+            firedAt: string;
+        };
+        /** @description An entry as sent: what was weighed, spun, ticked or found. A piece without a number gets the first that is free. */
+        EntryInput: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description check, piece, spin, tick, made or plan. */
+            kind: string;
+            /** @description The class of a piece. */
+            class?: null | string;
+            /**
+             * Format: int32
+             * @description Number of the piece, shaft or arrow.
+             */
+            number?: null | number;
+            /** @description A measured value as typed. */
+            value?: null | string;
+            /** @description The check weight's nominal as typed. */
+            second?: null | string;
+            /** @description The source, what was spun, the step or what was made. */
+            word?: null | string;
+            /** @description A grade, a finding, or words of the person. */
+            note?: null | string;
+            /**
+             * @description True for a weight that is kept although it is far from what its class weighs.
+             * @default false
+             */
+            sure: boolean;
+            /**
+             * @description True for a piece that is weighed again: its new weight stands in place of the old one.
+             * @default false
+             */
+            again: boolean;
+        };
+        /** @description A statement with the evidence for it and what would overturn it. */
+        Evidence: {
+            statement: string;
+            because: string;
+            wouldOverturn: string;
+        };
+        /**
+         * @description How much of this they have done before; advice adapts.
+         * @default keen
+         * @enum {unknown}
+         */
+        Experience: "beginner" | "keen" | "technician";
+        /** @description A figure without its working. */
+        ExportedFigure: {
+            name: string;
+            /** Format: double */
+            value: null | number;
+            unit: string;
+            /** Format: double */
+            low: null | number;
+            /** Format: double */
+            high: null | number;
+        };
+        /** @description The bow factor that is in use, and the stated default it stands for. */
+        FactorView: {
+            /** Format: double */
+            factor: number;
+            /** Format: double */
+            modelSpread: number;
+            why: string;
+        };
+        /** @description A computed figure in its one shape: every layer and every screen carries this. */
+        Figure: {
+            /** @description Stable name, e.g. `totalWeight`. */
+            name: string;
+            label: string;
+            /**
+             * Format: double
+             * @description The value in Unit; null when it cannot be known, and then
+             *                 Missing says why.
+             */
+            value: null | number;
+            /** @description The trade unit, one of Unit. */
+            unit: string;
+            /**
+             * Format: int32
+             * @description Sensible decimals in the trade unit.
+             */
+            decimals: number;
+            /**
+             * Format: double
+             * @description Lower end of the band, where one is known.
+             */
+            low: null | number;
+            /**
+             * Format: double
+             * @description Upper end of the band.
+             */
+            high: null | number;
+            /**
+             * Format: double
+             * @description Value less the value of the opened state.
+             */
+            change: null | number;
+            word: null | string;
+            missing: null | string;
+            /** @description The working. */
+            working: components["schemas"]["Working"];
+            text: null | string;
+            shownUnit: string;
+            lowText: null | string;
+            highText: null | string;
+            changeText: null | string;
+        };
+        /** @description A draft to be read on a bow, against the state in which it was opened. */
+        FiguresInput: {
+            bowId: string;
+            draft: components["schemas"]["ArrowDraft"];
+            openedVersionId: null | string;
+        };
+        /** @description A build with what the bench shows about it. */
+        FiguresView: {
+            arrow: components["schemas"]["Arrow"];
+            reading: components["schemas"]["ArrowReading"];
+            summary: components["schemas"]["ArrowSummary"];
+            opened: null | components["schemas"]["BesideView"];
+            tries: components["schemas"]["ArrowTry"][];
+        };
+        /** @description A finding of a shaft that can be chosen. */
+        FindingChoice: {
+            code: components["schemas"]["ShaftFinding"];
+            words: string;
+        };
+        /** @description A finding as it was entered. */
+        FindingView: {
+            id: string;
+            /** Format: double */
+            value: null | number;
+            typed: string;
+            choice: null | string;
+            choiceWords: null | string;
+            skipReason: null | string;
+            /** Format: date-time */
+            at: string;
+            note: string;
+        };
+        /**
+         * @description The verdict bands of the fit R = needed/actual spine (common practice, no source).
+         * @enum {unknown}
+         */
+        FitBand: "weak" | "borderlineWeak" | "good" | "stiff";
+        /** @description The verdict on the spine with the bands that it is drawn on. */
+        FitReading: {
+            /**
+             * Format: double
+             * @description R = needed/actual.
+             */
+            ratio: number;
+            /**
+             * Format: double
+             * @description Lower end of the interval.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Upper end.
+             */
+            high: number;
+            words: string;
+            /** @description The band of R itself. */
+            band: components["schemas"]["FitBand"];
+            /**
+             * Format: double
+             * @description R of the opened state.
+             */
+            openedRatio: null | number;
+        };
+        /** @description How the vanes of a dozen are set in the jig. Places are inches from the nock's throat. */
+        Fletching: {
+            /**
+             * Format: int32
+             * @description Vanes on an arrow.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description From one to the next around the shaft, degrees.
+             */
+            clocking: number;
+            /** @description Straight, offset or helical. */
+            setting: components["schemas"]["VaneSetting"];
+            /**
+             * Format: double
+             * @description The jig's angle, to the right above 0; null until it is said.
+             */
+            degrees: null | number;
+            /**
+             * Format: double
+             * @description Front edge.
+             */
+            front: number;
+            /**
+             * Format: double
+             * @description Rear edge.
+             */
+            back: number;
+            /**
+             * Format: double
+             * @description Rear edge from the end of the tube, inches.
+             */
+            fromTube: number;
+            /**
+             * Format: double
+             * @description Of one vane, square inches.
+             */
+            area: number;
+            /**
+             * Format: double
+             * @description How far the front stands beside the rear at that angle, inches; null until it is said.
+             */
+            across: null | number;
+        };
+        /** @enum {unknown} */
+        Flight: "clean" | "corkscrew" | "fishtail" | "porpoise" | null;
+        /** @description What a draw-force curve taught of a bow; kept on the bow. */
+        ForceFit: {
+            /**
+             * Format: double
+             * @description Stored energy, ft·lb.
+             */
+            energy: number;
+            /**
+             * Format: double
+             * @description Peak weight, lb.
+             */
+            peak: number;
+            /**
+             * Format: double
+             * @description Weight at full draw, lb.
+             */
+            holding: number;
+            /**
+             * Format: double
+             * @description Travel of the string from rest to full draw, inches.
+             */
+            travel: number;
+        };
+        /**
+         * @description Units that draw weights are shown in.
+         * @enum {unknown}
+         */
+        ForceUnit: "pounds" | "newtons" | "kilograms";
+        /** @description A proposal to forget what was learned, since the bow is another one now. */
+        Forgetting: {
+            /** @description What was changed. */
+            change: components["schemas"]["BowChange"];
+            /** @description The adjusters whose gains are forgotten; all of them when it is empty. */
+            kinds: components["schemas"]["AdjusterKind"][];
+            words: string;
+        };
+        /** @description A gain with its sd, inches a step. */
+        GainSeen: {
+            /** Format: double */
+            gain: number;
+            /** Format: double */
+            sd: number;
+        };
+        /** @description A glue's sheet as typed. */
+        GlueInput: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description The glue's name. */
+            glue: null | string;
+            /** @description Minutes as typed. */
+            handling: null | string;
+            /** @description Hours as typed. */
+            cure: null | string;
+            /** @description What else the sheet says. */
+            note: null | string;
+        };
+        /** @description The glue of one joint, as its maker's sheet says; typed once for the bench. */
+        GlueSheet: {
+            /** @description Which. */
+            joint: components["schemas"]["Joint"];
+            /** @description The glue's name, or words for it; empty for none, as for a wrap that sticks by itself. */
+            glue: string;
+            /**
+             * Format: double
+             * @description Until it may be handled, minutes; null for not known.
+             */
+            handlingMinutes: null | number;
+            /**
+             * Format: double
+             * @description Until it may be shot, hours; null for not known.
+             */
+            cureHours: null | number;
+            /** @description What else the sheet says. */
+            note: string;
+        };
+        /** @description Marks the bow as it stands as shot well. */
+        GoodStateInput: {
+            id: null | string;
+            arrowVersionId?: null | string;
+            note?: null | string;
+        };
+        /** @description A state in which the bow shot well, and what leads back to it. */
+        GoodStateView: {
+            id: string;
+            words: string;
+            arrowVersionId: null | string;
+            note: string;
+            /** Format: date-time */
+            markedAt: string;
+            positions: {
+                [key: string]: number;
+            };
+            wayBack: components["schemas"]["WayBackMove"][];
+        };
+        /** @enum {unknown} */
+        GroupVerdict: "noDifferenceShown" | "likely" | "clear" | null;
+        /** @description A group to draw: its centre from the aiming point, and the circle that holds the true one with 95 %. */
+        GroupView: {
+            centre: components["schemas"]["Hole"];
+            /** Format: double */
+            radius: number;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description Two groups of one set, to draw: bare against fletched, or heads against field points. */
+        GroupsView: {
+            /**
+             * Format: double
+             * @description Good enough here, inches.
+             */
+            tolerance: number;
+            toleranceText: string;
+            /** @description True for heads against field points. */
+            heads: boolean;
+            /**
+             * Format: int32
+             * @description Bare shafts, or heads, that count.
+             */
+            tested: number;
+            /**
+             * Format: int32
+             * @description Fletched arrows, or field points, that count.
+             */
+            reference: number;
+            /**
+             * Format: int32
+             * @description Complete pairs, which alone are read.
+             */
+            pairs: number;
+            testedGroup: null | components["schemas"]["GroupView"];
+            referenceGroup: null | components["schemas"]["GroupView"];
+            offset: null | components["schemas"]["Hole"];
+            /** Format: double */
+            radius: null | number;
+            verdict: null | components["schemas"]["GroupVerdict"];
+            bareHigh: null | string;
+            /** @description What more pairs would show. */
+            powers: components["schemas"]["PowerView"][];
+            more: null | string;
+            slants: null | string;
+        };
+        /**
+         * @description The hand that draws the string.
+         * @enum {unknown}
+         */
+        Hand: "right" | "left";
+        /** @description Where the true offset of heads may lie, and what each place asks for. */
+        HeadMapView: {
+            /**
+             * Format: double
+             * @description Chance that nothing is to be done.
+             */
+            leave: number;
+            /**
+             * Format: double
+             * @description Chance that the sight answers it.
+             */
+            sight: number;
+            /**
+             * Format: double
+             * @description Chance that the bow answers it.
+             */
+            tune: number;
+            /**
+             * Format: double
+             * @description Half the angle of a straight sector, degrees.
+             */
+            halfSector: number;
+            straight: components["schemas"]["StraightMiss"];
+            words: string;
+        };
+        /** @description One head on one arrow. */
+        HeadOn: {
+            /**
+             * Format: int32
+             * @description The arrow's number.
+             */
+            arrow: number;
+            /**
+             * Format: int32
+             * @description The head's number.
+             */
+            head: number;
+            /**
+             * Format: double
+             * @description What they weigh together, without the field point, grains.
+             */
+            total: number;
+        };
+        /** @description Heads on the straightest arrows. */
+        HeadPlan: {
+            /** @description The heads that were weighed. */
+            pieces: components["schemas"]["Piece"][];
+            /** @description Which goes on which. */
+            heads: components["schemas"]["HeadOn"][];
+            /**
+             * Format: double
+             * @description Lightest arrow with heaviest head, grains.
+             */
+            spread: null | number;
+            /**
+             * Format: double
+             * @description The best that was found, grains.
+             */
+            bestSpread: null | number;
+            words: string;
+            /**
+             * Format: int32
+             * @description The head kept for practice, or null.
+             */
+            practice: null | number;
+        };
+        /** @description One head by its number. */
+        HeadView: {
+            number: string;
+            /** Format: int32 */
+            count: number;
+            fromAll: string;
+            flight: string;
+            apart: boolean;
+        };
+        /** @description What the heads of the set in work ask for. */
+        HeadsView: {
+            map: null | components["schemas"]["HeadMapView"];
+            each: components["schemas"]["HeadView"][];
+            compared: null | string;
+            test: null | string;
+            pin: null | components["schemas"]["SightMove"];
+            mark: null | string;
+            markAt: components["schemas"]["SightMove"];
+            drag: null | string;
+            sight: null | components["schemas"]["SightView"];
+            noSight: null | string;
+        };
+        /**
+         * @description A hit on the target face as marked: inches from the aiming point of its kind, as the archer sees it. Typed wins. A
+         *     hit of a walk-back says from which distance it was shot, one of two ways which, one of a range error for which
+         *     distance the sight was set.
+         */
+        HitInput: {
+            id: null | string;
+            arrow: components["schemas"]["ArrowKind"];
+            place?: null | components["schemas"]["Hole"];
+            typed?: null | components["schemas"]["PlaceTyped"];
+            arrowNumber?: null | string;
+            flight?: null | components["schemas"]["Flight"];
+            distance?: null | string;
+            way?: null | components["schemas"]["WayShot"];
+            /** Format: double */
+            sightFor?: null | number;
+            slant?: null | components["schemas"]["Slant"];
+        };
+        /** @description A table of hits as text, its first line the names of its columns. */
+        HitsTableInput: {
+            id: null | string;
+            text: null | string;
+        };
+        /** @description A place on the sheet as it was read, inches, x right and y up; finite. */
+        Hole: {
+            /**
+             * Format: double
+             * @description Right, inches.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description Up, inches.
+             */
+            y: number;
+        };
+        HttpValidationProblemDetails: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            errors?: {
+                [key: string]: string[];
+            };
+        };
+        /** @description A part of the catalogue that the import would change, with every field that differs. */
+        ImportChange: {
+            /** Format: int32 */
+            row: number;
+            id: string;
+            name: string;
+            fields: components["schemas"]["ImportDifference"][];
+        };
+        /** @description One field of a part that the import would change. */
+        ImportDifference: {
+            field: string;
+            from: string;
+            to: string;
+        };
+        /** @description What is wrong with one cell, and the cure. */
+        ImportProblem: {
+            /** Format: int32 */
+            row: number;
+            column: string;
+            message: string;
+        };
+        /** @enum {unknown} */
+        ImportState: "read" | "checking" | "checked" | "writing" | "written" | "cancelled" | "failed";
+        /** @description An import as it stands. */
+        ImportView: {
+            /** @description Its id. */
+            id: string;
+            /** @description How far it is. */
+            state: components["schemas"]["ImportState"];
+            /** @description How the file was read. */
+            encoding: components["schemas"]["TextEncoding"];
+            /** @description What it holds. */
+            class: components["schemas"]["ComponentClass"];
+            /** @description The file's columns. */
+            columns: string[];
+            /** @description The fields there are, with their words. */
+            fields: Record<string, never>;
+            /** @description Field to column; a field without one is left empty. */
+            mapping: {
+                [key: string]: string;
+            };
+            /** @description Field to a text that stands for all rows. */
+            fixed: {
+                [key: string]: string;
+            };
+            /** @description True for a header that was read this way before. */
+            remembered: boolean;
+            /** @description Cells with letters that another encoding would garble; the first few. */
+            letters: string[];
+            /**
+             * Format: int32
+             * @description How many rows the file has.
+             */
+            rows: number;
+            /**
+             * Format: int32
+             * @description How many are through this step.
+             */
+            done: number;
+            /**
+             * Format: int32
+             * @description Rows that can be written.
+             */
+            good: number;
+            /**
+             * Format: int32
+             * @description Rows whose part stands in the catalogue as it is: they are not written.
+             */
+            same: number;
+            /**
+             * Format: int32
+             * @description How many parts of the catalogue it would change.
+             */
+            changed: number;
+            /** @description The first of them, field by field. */
+            changes: components["schemas"]["ImportChange"][];
+            /** @description The first problems, row by row. */
+            problems: components["schemas"]["ImportProblem"][];
+            /**
+             * Format: int32
+             * @description How many there are.
+             */
+            problemCount: number;
+            /** @description The first rows as texts. */
+            preview: string[][];
+            /** @description Why it failed, or null. */
+            message: null | string;
+        };
+        /** @description An insert: what the point is screwed or pressed into. */
+        Insert: {
+            /** @description Maker. */
+            maker: string;
+            /** @description Name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many steps can be broken off.
+             * @default 0
+             */
+            breakOffSteps: number;
+            /**
+             * Format: double
+             * @description Nominal mass, whole.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description Length, inches.
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Its centre of mass ahead of the shaft's end; negative inside the shaft.
+             */
+            centreAhead: number;
+            /**
+             * Format: double
+             * @description Grains of one break-off step, 0 for none.
+             * @default 0
+             */
+            breakOff: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins over the nominal one.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
+             * @default 0
+             */
+            diameter: number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight: number;
+        };
+        /**
+         * @description Where two parts of an arrow are held together by glue.
+         * @enum {unknown}
+         */
+        Joint: "insert" | "point" | "collar" | "pin" | "wrap" | "vanes";
+        /** @description A joint of the arrow with what is known of its glue. */
+        JointView: {
+            joint: components["schemas"]["Joint"];
+            words: string;
+            sheet: null | components["schemas"]["GlueSheet"];
+        };
+        /** @description The client-made id of a version to keep. */
+        KeepInput: {
+            id: null | string;
+        };
+        /** @description A sheet of labels of equal size on A4, millimetres. */
+        LabelGrid: {
+            /**
+             * Format: int32
+             * @description Labels beside each other.
+             */
+            columns: number;
+            /**
+             * Format: int32
+             * @description Labels above each other.
+             */
+            rows: number;
+            /**
+             * Format: double
+             * @description Of a label.
+             */
+            width: number;
+            /**
+             * Format: double
+             * @description Of a label.
+             */
+            height: number;
+            /**
+             * Format: double
+             * @description From the paper's edge to the first one.
+             */
+            left: number;
+            /**
+             * Format: double
+             * @description From the paper's edge to the first one.
+             */
+            top: number;
+            /**
+             * Format: double
+             * @description From one label's left edge to the next one's.
+             */
+            across: number;
+            /**
+             * Format: double
+             * @description From one label's top to the next one's.
+             */
+            down: number;
+            /**
+             * Format: int32
+             * @description How many labels a sheet has.
+             */
+            onSheet: number;
+        };
+        /**
+         * @description Units that lengths are shown in.
+         * @enum {unknown}
+         */
+        LengthUnit: "inches" | "centimetres" | "millimetres";
+        /** @description Which column holds which field, and what stands for all rows. */
+        MappingInput: {
+            mapping: {
+                [key: string]: string;
+            };
+            fixed?: null | {
+                [key: string]: string;
+            };
+        };
+        /** @description Voids a shot with a reason or calls it doubtful; neither counts it again. */
+        MarkInput: {
+            id: null | string;
+            reason: null | string;
+            /** @default false */
+            doubtful: boolean;
+        };
+        /**
+         * @description Units that masses are shown in.
+         * @enum {unknown}
+         */
+        MassUnit: "grains" | "grams";
+        /** @description How a match is made. */
+        MatchOptions: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description Shafts measured alike go together. */
+            spineSets: boolean;
+            /** @description Of too many shafts the straightest are taken. */
+            straightest: boolean;
+            /**
+             * Format: int32
+             * @description So many arrows fewer: the worst pieces stay out.
+             */
+            leaveOut: number;
+            /** @description Shafts whose insert of the same number is glued in already. */
+            gluedShafts: number[];
+        };
+        /** @description The match with what it buys. */
+        MatchReading: {
+            /**
+             * Format: double
+             * @description Heaviest less lightest, grains.
+             */
+            spread: number;
+            /**
+             * Format: double
+             * @description No assignment has less, grains.
+             */
+            bound: number;
+            /** @description True when none can be better. */
+            proven: boolean;
+            /** @description The class that keeps it from being less. */
+            binds: null | string;
+            /**
+             * Format: double
+             * @description Mean spread of random assignments, grains.
+             */
+            byChance: number;
+            /**
+             * Format: double
+             * @description Spread of light with heavy, grains.
+             */
+            oppositeOrder: number;
+            /** @description What the spread is worth on the bow. */
+            bought: components["schemas"]["Worth"];
+            /** @description What a spread by chance would be. */
+            chance: components["schemas"]["Worth"];
+            /**
+             * Format: double
+             * @description Most less least, per cent.
+             */
+            frontOfCenterSpread: number;
+            words: string;
+            stale: null | string;
+        };
+        /**
+         * @description The mean of one set of tears and the circle that holds the true mean with 95 %: radius s √(2F/n) with
+         *     s² = SS/(2(n−1)), ν = 2(n−1), F = (0.05^(−2/ν) − 1)ν/2, the 95 % point of F(2, ν) in closed form
+         *     (critical values: NIST/SEMATECH e-Handbook 1.3.6.7.3).
+         */
+        MeanTear: {
+            /**
+             * Format: int32
+             * @description Shots read.
+             */
+            count: number;
+            /** @description The mean tear. */
+            mean: components["schemas"]["Tear"];
+            /**
+             * Format: double
+             * @description Spread per axis, inches.
+             */
+            spread: number;
+            /** @description True when the spread is the usual one, since one shot shows none. */
+            spreadAssumed: boolean;
+            /**
+             * Format: double
+             * @description Radius of the 95 % region, inches.
+             */
+            radius: number;
+            reading: string;
+        };
+        /** @description The mean of a set to draw. */
+        MeanView: {
+            mean: components["schemas"]["Tear"];
+            /** Format: double */
+            radius: number;
+            /** Format: double */
+            spread: number;
+            /** Format: int32 */
+            count: number;
+            spreadAssumed: boolean;
+            words: string;
+            sideways: string;
+            plus: string;
+        };
+        /**
+         * @description A move as it was really made: one adjuster, both yoke legs, or the spacers of both cams. One that is logged late
+         *     names the set it came after.
+         */
+        MoveInput: {
+            id: null | string;
+            adjuster?: null | components["schemas"]["AdjusterKind"];
+            /** Format: double */
+            to?: null | number;
+            corrects?: null | string;
+            note?: null | string;
+            /** Format: date-time */
+            happenedAt?: null | string;
+            afterSetId?: null | string;
+            /**
+             * Format: double
+             * @description Where the adjuster was seen to stand; if it stands elsewhere by now, it is refused.
+             */
+            from?: null | number;
+            yoke?: null | components["schemas"]["YokeInput"];
+            spacers?: null | components["schemas"]["SpacerInput"];
+            also?: null | components["schemas"]["AlsoInput"];
+        };
+        /** @description A page of a bow's moves, in order. */
+        MovePage: {
+            /** @description They. */
+            moves: components["schemas"]["MoveView"][];
+            /**
+             * Format: int32
+             * @description Asked for with `before`, the page before this one; null when there is none.
+             */
+            earlier: null | number;
+        };
+        /** @description A logged move in words, with where the adjuster stood before and after it. */
+        MoveView: {
+            id: string;
+            adjuster: components["schemas"]["AdjusterKind"];
+            name: string;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            words: string;
+            correction: boolean;
+            corrects: null | string;
+            note: string;
+            paperId: null | string;
+            afterSetId: null | string;
+            /** Format: date-time */
+            happenedAt: string;
+            /** Format: date-time */
+            recordedAt: string;
+            /** Format: int32 */
+            ordinal: number;
+            before: string;
+            after: string;
+        };
+        /**
+         * @description The end of the arrow that a shooter names a tear by.
+         * @default tail
+         * @enum {unknown}
+         */
+        NamedEnd: "tail" | "point";
+        /** @description One part of an arrow, named. */
+        NamedPart: {
+            part: components["schemas"]["ArrowPart"];
+            words: string;
+            name: string;
+        };
+        /** @description The paper that was begun last; null for a bow that has none. */
+        NewestPaper: {
+            paper: null | components["schemas"]["PaperView"];
+        };
+        /** @description What is next: one sentence, one line of reason, one button, one alternative. */
+        Next: {
+            sentence: string;
+            reason: string;
+            /** @description Stable word for the button's act. */
+            action: string;
+            button: string;
+            alternative?: null | string;
+            /** @description Stable word for the other act. */
+            alternativeAction?: null | string;
+        };
+        /** @description A stage that comes next, named. */
+        NextStageView: {
+            /** Format: double */
+            distance: number;
+            fletched: boolean;
+            atTarget: boolean;
+            heads: boolean;
+            walk: null | components["schemas"]["WalkPins"];
+            sighting: boolean;
+            ways: null | components["schemas"]["TwoWays"];
+            /** Format: double */
+            rangeError: null | number;
+            nockEnd: boolean;
+            words: string;
+        };
+        /** @description A nock. */
+        Nock: {
+            /** @description Maker. */
+            maker: string;
+            /** @description Name. */
+            name: string;
+            /** @description How it is held; a lit one is heavier. */
+            kind?: components["schemas"]["NockKind"];
+            /**
+             * Format: double
+             * @description Nominal mass, with pin or bushing.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description Throat to where the shaft's tube starts, inches (x₀).
+             */
+            tubeStart: number;
+            /**
+             * Format: double
+             * @description Throat to its centre of mass, inches.
+             */
+            centre: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
+             * @default 0
+             */
+            diameter: number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight: number;
+        };
+        /** @description How one arrow stands, bare and fletched. */
+        NockArrow: {
+            /** Format: int32 */
+            number: number;
+            bare: components["schemas"]["NockReading"];
+            fletched: components["schemas"]["NockReading"];
+            shots: components["schemas"]["NockShotOf"][];
+            mark: null | string;
+            retired: boolean;
+        };
+        /**
+         * @description How a nock is held.
+         * @default pressIn
+         * @enum {unknown}
+         */
+        NockKind: "pressIn" | "pin" | "bushing" | "lit";
+        /** @description The next arrow to shoot, or no number when all are done. */
+        NockNext: {
+            /** Format: int32 */
+            number: null | number;
+            fletched: boolean;
+            /** Format: int32 */
+            turn: number;
+            sentence: string;
+            reason: string;
+        };
+        /** @description How one arrow stands in nock tuning. */
+        NockReading: {
+            /** @description Untried, to be turned on, good, or practice only. */
+            state: components["schemas"]["NockState"];
+            /**
+             * Format: int32
+             * @description The best turn so far.
+             */
+            best: null | number;
+            /**
+             * Format: int32
+             * @description The next turn to try, or null.
+             */
+            next: null | number;
+            words: string;
+        };
+        /** @description Nock tuning of a dozen at one distance: every arrow, how far it is, and which is next. */
+        NockRound: {
+            /** @description The dozen. */
+            dozenId: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description Close enough for a dozen, inches.
+             */
+            tolerance: number;
+            toleranceText: string;
+            /**
+             * Format: double
+             * @description The distance that is looked at, yards.
+             */
+            distance: number;
+            /** @description Every distance that was shot, and the one looked at. */
+            distances: components["schemas"]["ShotDistance"][];
+            /** @description Every arrow. */
+            arrows: components["schemas"]["NockArrow"][];
+            /**
+             * Format: int32
+             * @description Turns of a bare shaft.
+             */
+            bareTurns: number;
+            /**
+             * Format: int32
+             * @description Turns with vanes.
+             */
+            vaneTurns: number;
+            /**
+             * Format: int32
+             * @description Arrows that fly inside with vanes, or bare until they have them.
+             */
+            good: number;
+            /**
+             * Format: int32
+             * @description Arrows that no turn helps.
+             */
+            practice: number;
+            /** @description What is next. */
+            next: components["schemas"]["NockNext"];
+        };
+        /** @description A nock shot as typed: the tail from the point's hole, or in words. */
+        NockShotInput: {
+            id: null | string;
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            turn: number;
+            fletched: boolean;
+            right: null | string;
+            up: null | string;
+            words?: null | components["schemas"]["ShooterWords"];
+            distance?: null | string;
+        };
+        /** @description A shot of one arrow at one turn of its nock. */
+        NockShotOf: {
+            /** @description Its id. */
+            id: string;
+            /**
+             * Format: int32
+             * @description Steps turned.
+             */
+            turn: number;
+            turned: string;
+            /** @description With vanes. */
+            fletched: boolean;
+            /**
+             * Format: double
+             * @description Bow to paper, yards.
+             */
+            distance: number;
+            /** @description The tear. */
+            tear: components["schemas"]["Tear"];
+            length: string;
+            from: string;
+        };
+        /**
+         * @description How an arrow stands in nock tuning.
+         * @enum {unknown}
+         */
+        NockState: "untried" | "turnOn" | "good" | "practice";
+        /** @description A note, or a rung of the ladder with what came of it. */
+        NoteInput: {
+            id: null | string;
+            rung?: null | components["schemas"]["RungKind"];
+            outcome?: null | string;
+            note?: null | string;
+        };
+        /** @description A rung or a note after a set. */
+        NoteView: {
+            id: string;
+            rung: null | components["schemas"]["RungKind"];
+            outcome: null | string;
+            note: string;
+            /** Format: date-time */
+            notedAt: string;
+        };
+        /** @description What came of an order. */
+        OrderDone: {
+            /**
+             * Format: double
+             * @description The weight that was taken by hand, or null: the pan was not empty before it, or holds
+             *         nothing.
+             */
+            taken: null | number;
+        };
+        /** @description An order to an instrument: tare; for a stand-in also what lies on it. */
+        OrderInput: {
+            /** @description tare, take; put, lift, gain, unplug, plug, shoot, crank. */
+            order: string;
+            /**
+             * Format: double
+             * @description What is put on, or the weight of the arrow that is shot, grains.
+             */
+            value: null | number;
+            /** @description The bow that shoots through a stand-in; null for one of its own. */
+            bowId?: null | string;
+        };
+        /** @description What another stage of this bow taught. */
+        OtherStageView: {
+            words: string;
+            /** @description True for groups: shots are pairs, and inches those of bare against fletched. */
+            atTarget: boolean;
+            arrowName: string;
+            /** @description The other bow of the same make that taught it; null for this bow's own. */
+            bowName: null | string;
+            /** Format: int32 */
+            shots: number;
+            /** Format: double */
+            spread: number;
+            taught: components["schemas"]["TaughtView"][];
+        };
+        /**
+         * @description A shaft that the catalogue does not have, by what is printed on it. What is not printed is taken from like shafts of
+         *     the catalogue, with a band that says so.
+         */
+        OwnShaft: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description What is printed; none takes the spine. */
+            name: null | string;
+            /** @description As typed: .340 or 340. */
+            spine: null | string;
+            /** @description As typed, or none. */
+            grainsPerInch: null | string;
+            /** @description As typed, or none. */
+            outerDiameter: null | string;
+            /** @description Carbon, aluminium, wood …; none takes carbon. */
+            material: null | string;
+        };
+        /** @description What a plan and a marking are picked from. */
+        PaperChoices: {
+            stages: components["schemas"]["StageChoice"][];
+            sizes: components["schemas"]["SaidSize"][];
+            beforeYouShoot: string[];
+            beforeGroups: string[];
+            beforeHeads: string[];
+            beforeWalk: string[];
+            beforeOnePin: string[];
+            beforeSighting: string[];
+            beforeWays: string[];
+            beforeRangeError: string[];
+            beforeNockEnd: string[];
+            enoughOfNockEnd: string;
+            usualTolerance: string;
+            strictTolerance: string;
+            enoughAtTarget: string;
+            enoughOfWalk: string;
+            enoughOfZero: string;
+            noSight: null | string;
+            /** @description True for a technician with a press: a move for each axis may be advised at once. */
+            bothAxes: boolean;
+            noStrict: null | string;
+            bareOnly: string;
+            fletchedFar: string;
+        };
+        /** @description A paper to start: bow, arrow version, stages, and how it is decided. */
+        PaperInput: {
+            id: null | string;
+            bowId: string;
+            arrowVersionId: string;
+            stages: components["schemas"]["StageInput"][];
+            /** Format: double */
+            tolerance?: null | number;
+            kind?: components["schemas"]["SessionKind"];
+            school?: null | components["schemas"]["School"];
+            /**
+             * Format: int32
+             * @default 2
+             */
+            shotsPerDecision: number;
+            /** @default false */
+            byMachine: boolean;
+            dozenId?: null | string;
+            /** @default false */
+            bothAxes: boolean;
+            straight?: components["schemas"]["StraightMiss"];
+        };
+        /** @description A paper in a line: what stands in a list of them. */
+        PaperLine: {
+            id: string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            acceptedAt: null | string;
+            kind: components["schemas"]["SessionKind"];
+            arrowName: string;
+            /** Format: int32 */
+            arrowVersion: number;
+            /** Format: int32 */
+            sets: number;
+            /** Format: int32 */
+            shots: number;
+        };
+        /** @description A page of a bow's papers in a line each, the newest first. */
+        PaperPage: {
+            /** @description They. */
+            papers: components["schemas"]["PaperLine"][];
+            /** @description Asked for with `before`, the page before this one; null when there is none. */
+            earlier: null | string;
+        };
+        /** @description A paper session as its page shows it. */
+        PaperView: {
+            id: string;
+            bowId: string;
+            arrowVersionId: string;
+            arrowName: string;
+            /** Format: int32 */
+            arrowVersionNumber: number;
+            /** Format: int32 */
+            vaneCount: number;
+            /** Format: double */
+            tolerance: number;
+            toleranceText: string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            acceptedAt: null | string;
+            plan: components["schemas"]["PlanView"];
+            sets: components["schemas"]["SetView"][];
+            advice: components["schemas"]["Advice"];
+            readings: components["schemas"]["Reading"][];
+            ladder: components["schemas"]["SessionLadder"];
+            trial: null | components["schemas"]["Trial"];
+            spineCheck: null | components["schemas"]["SpineCheckView"];
+            next: components["schemas"]["Next"];
+            /** Format: int32 */
+            version: number;
+            /** @description The moves of this bow that were logged last, in one act: what undo takes back. */
+            lastMoves: components["schemas"]["MoveView"][];
+            /** @description What two schools do where the form is suspected; empty where it is not. */
+            formSchools: string[];
+            heads: null | components["schemas"]["HeadsView"];
+            sightAnswer: null | components["schemas"]["SightAnswerView"];
+        };
+        /** @description A weighed piece; an odd one is asked to be weighed again. */
+        Piece: {
+            /** @description The event that weighed it. */
+            entryId: string;
+            /**
+             * Format: int32
+             * @description Its number in the class.
+             */
+            number: number;
+            /**
+             * Format: double
+             * @description Its weight.
+             */
+            grains: number;
+            /** @description Typed, from the scale, or from a table. */
+            source: string;
+            /** @description It stands apart, see Outliers. */
+            odd: boolean;
+        };
+        /** @description The pieces of one class. */
+        PieceClass: {
+            /** @description Shaft, Point, Insert … */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many an arrow takes.
+             */
+            perArrow: number;
+            /**
+             * Format: int32
+             * @description For the whole dozen.
+             */
+            needed: number;
+            /**
+             * Format: int32
+             * @description With the spare ones.
+             */
+            wanted: number;
+            /** @description By number. */
+            pieces: components["schemas"]["Piece"][];
+            /**
+             * Format: double
+             * @description The lightest, grains, or null.
+             */
+            lightest: null | number;
+            /**
+             * Format: double
+             * @description The heaviest, grains, or null.
+             */
+            heaviest: null | number;
+            /**
+             * Format: int32
+             * @description So many are still to be weighed.
+             */
+            missing: number;
+        };
+        /** @description The place as typed, from the aiming point of its kind; empty is 0. */
+        PlaceTyped: {
+            right: null | string;
+            up: null | string;
+        };
+        /** @description A mass at a place along the arrow. */
+        PlacedMass: {
+            /** @description What it is. */
+            name: string;
+            /**
+             * Format: double
+             * @description Mass, 0 or more.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description Inches from the nock throat.
+             */
+            position: number;
+        };
+        /** @description The plan and where in it the session is. */
+        PlanView: {
+            kind: components["schemas"]["SessionKind"];
+            school: components["schemas"]["School"];
+            ownSchool: boolean;
+            /** Format: int32 */
+            shotsPerDecision: number;
+            byMachine: boolean;
+            bothAxes: boolean;
+            dozenId: null | string;
+            stages: components["schemas"]["StageView"][];
+            nextStage: null | components["schemas"]["NextStageView"];
+            arrowNumbers: string[];
+        };
+        /** @description A distance, and what is shot there: a paper with bare or fletched shafts, or a target with two groups. */
+        PlannedStage: {
+            /** @description With vanes, at the paper; at a target both are shot, and it is false. */
+            fletched: boolean;
+            /**
+             * @description True for two groups at a target.
+             * @default false
+             */
+            atTarget: boolean;
+            /**
+             * Format: double
+             * @description Bow to paper or target, yards; of a walk-back its zero.
+             */
+            distance: number;
+            /**
+             * @description Heads are shot at a target alone.
+             * @default false
+             */
+            heads: boolean;
+            /** @description A walk-back is shot at a target, without heads. */
+            walk?: components["schemas"]["WalkPins"];
+            /**
+             * @description A sight is set at a target, with neither heads nor a walk.
+             * @default false
+             */
+            sighting: boolean;
+            /** @description Ways are compared at a target, and with nothing else. */
+            ways?: components["schemas"]["TwoWays"];
+            /**
+             * Format: double
+             * @description A range error is tried at a target, and with nothing else.
+             */
+            rangeError?: null | number;
+            /**
+             * @description A nock end is read of a bare shaft.
+             * @default false
+             */
+            nockEnd: boolean;
+        };
+        /** @description A point or head. */
+        Point: {
+            /** @description Maker. */
+            maker: string;
+            /** @description Name. */
+            name: string;
+            /** @description Target, field, glue-in or head. */
+            kind: components["schemas"]["PointKind"];
+            /**
+             * Format: int32
+             * @description Blades of a head, 0 for a point.
+             * @default 0
+             */
+            blades: number;
+            /**
+             * Format: int32
+             * @description How many steps can be broken off.
+             * @default 0
+             */
+            breakOffSteps: number;
+            /**
+             * Format: double
+             * @description Nominal mass, whole.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description Length ahead of the shaft's end, inches.
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Its centre of mass ahead of the shaft's end; negative for a shank inside it.
+             */
+            centreAhead: number;
+            /**
+             * Format: double
+             * @description Grains of one break-off step, 0 for none.
+             * @default 0
+             */
+            breakOff: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins over the nominal one.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description Of what goes into the tube, inches; 0 for a part that goes over it, or not known.
+             * @default 0
+             */
+            diameter: number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight: number;
+        };
+        /**
+         * @description What stands at the front of an arrow.
+         * @enum {unknown}
+         */
+        PointKind: "target" | "field" | "glueIn" | "fixedHead" | "mechanicalHead";
+        /** @description Chance that so many pairs show an offset as long as the tolerance. */
+        PowerView: {
+            /** Format: int32 */
+            pairs: number;
+            /** Format: double */
+            chance: number;
+            words: string;
+        };
+        /**
+         * @description How often they shoot: a fine tune needs regular practice.
+         * @default weekly
+         * @enum {unknown}
+         */
+        Practice: "rarely" | "weekly" | "often" | "daily";
+        /** @description Where the mean is expected after the move: an ellipse, to be drawn dashed. */
+        Predicted: {
+            /** @description Predicted mean tear. */
+            mean: components["schemas"]["Tear"];
+            /**
+             * Format: double
+             * @description Half width of the 95 % region, inches.
+             */
+            radiusX: number;
+            /**
+             * Format: double
+             * @description Half height, inches.
+             */
+            radiusY: number;
+            /**
+             * Format: double
+             * @description How much this outcome is believed, 0 to 1.
+             */
+            share: number;
+            words: string;
+            place: string;
+        };
+        /**
+         * @description What an entry measures. Its trade unit is the one in which the Core computes.
+         * @enum {unknown}
+         */
+        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "wind" | "massPerLength" | "number";
+        /** @description A bow on the rack: what it is, how it stands, what is next; said in its own archer's units. */
+        RackBow: {
+            id: string;
+            name: string;
+            archerName: string;
+            kind: components["schemas"]["BowKind"];
+            hand: components["schemas"]["Hand"];
+            line: string;
+            state: string;
+            nextStop: string;
+            nextWords: string;
+            stops: components["schemas"]["Stop"][];
+            unsound: null | string;
+            urgency: components["schemas"]["RackUrgency"];
+            string: components["schemas"]["StringGauge"];
+            /**
+             * Format: date-time
+             * @description When it was last marked as shooting well; null for never.
+             */
+            shotWellAt: null | string;
+            arrowsOut: null | components["schemas"]["ArrowsOut"];
+        };
+        /**
+         * @description How much a bow asks for a hand, the most first.
+         * @enum {unknown}
+         */
+        RackUrgency: "unsound" | "due" | "inWork" | "rests";
+        /** @description The rack and the one next step; rows that cannot be read are named, the others stand as they are. */
+        RackView: {
+            bows: components["schemas"]["RackBow"][];
+            next: components["schemas"]["Next"];
+            archived: components["schemas"]["ArchivedBow"][];
+            unreadable: string[];
+        };
+        /** @description A distance as it was guessed, and as it was measured. */
+        RangeGuessInput: {
+            id: null | string;
+            guessed: null | string;
+            measured: null | string;
+        };
+        /** @description One guess. */
+        RangeGuessView: {
+            id: string;
+            words: string;
+        };
+        /** @description What a range error costs, to draw. */
+        RangeTrialView: {
+            /** Format: double */
+            yards: number;
+            /** Format: double */
+            error: number;
+            /** @description The numbers of the sets that are read together. */
+            pooled: number[];
+            /**
+             * Format: double
+             * @description For which distance the sight is set for the next arrow, yards.
+             */
+            next: number;
+            /** @description Set for more, and for less. */
+            settings: components["schemas"]["SettingView"][];
+            /**
+             * Format: double
+             * @description What a range error alone may cost either way, inches.
+             */
+            allowed: number;
+            /**
+             * Format: double
+             * @description Half width of the 95 % of each mean, inches; null until it is read.
+             */
+            plus: null | number;
+            /**
+             * Format: double
+             * @description The range error that uses it up, yards; null until it is told.
+             */
+            affords: null | number;
+        };
+        /** @description An archer's own ranging error, as far as the guesses tell it. */
+        RangingView: {
+            /** @description The newest first. */
+            guesses: components["schemas"]["RangeGuessView"][];
+            /** @description The guesses by distance. */
+            byDistance: string[];
+            words: string;
+            /** @description Lean, spread, and what nine in ten stay within, at that distance. */
+            figures: components["schemas"]["Figure"][];
+            affords: null | string;
+        };
+        /** @description One reading of the record, with the test behind it. */
+        Reading: {
+            /** @description What it bears on. */
+            cause: components["schemas"]["Cause"];
+            /** @description True when the test points to it; false when it is only not cleared. */
+            suspected: boolean;
+            /** @description The statement with its evidence and what would overturn it. */
+            evidence: components["schemas"]["Evidence"];
+            test: string;
+        };
+        /**
+         * @description How the string is let go.
+         * @enum {unknown}
+         */
+        Release: "releaseAid" | "fingers";
+        /** @description What is forgotten; no kinds is everything. */
+        ResetInput: {
+            id: null | string;
+            kinds: components["schemas"]["AdjusterKind"][];
+            reason: null | string;
+        };
+        /** @description A reset that was made. */
+        ResetView: {
+            id: string;
+            words: string;
+            reason: string;
+            /** Format: date-time */
+            resetAt: string;
+        };
+        /** @description One adjuster's answer: the trade's guess, what was believed before this stage, and now. */
+        ResponseRow: {
+            kind: components["schemas"]["AdjusterKind"];
+            name: string;
+            stepUnit: string;
+            plusWords: string;
+            /** Format: double */
+            nominal: number;
+            before: components["schemas"]["GainSeen"];
+            now: components["schemas"]["GainSeen"];
+            /**
+             * Format: double
+             * @description Chance that + steps drive the tail right, or up.
+             */
+            plusChance: number;
+            /** @description True where the way is a property of the bow and not settled yet: the gain has no sign. */
+            open: boolean;
+            /**
+             * Format: int32
+             * @description Positions that were shot at this stage.
+             */
+            settings: number;
+            words: string;
+        };
+        /** @description The learned response of a bow. */
+        ResponseView: {
+            bowId: string;
+            /**
+             * @description False where what bows of the same make taught is set aside; null where none of them taught
+             *         anything, or no make was typed.
+             */
+            borrows: null | boolean;
+            stage: null | string;
+            /**
+             * @description True for groups: shots are pairs, and inches those of bare against fletched, + where the tail
+             *         would go right or up, so bare left or low.
+             */
+            atTarget: boolean;
+            arrowName: null | string;
+            /** Format: int32 */
+            shots: number;
+            /** Format: double */
+            spread: number;
+            /** Format: double */
+            usualSpread: number;
+            ownSpread: boolean;
+            rows: components["schemas"]["ResponseRow"][];
+            others: components["schemas"]["OtherStageView"][];
+            proposals: components["schemas"]["Forgetting"][];
+            resets: components["schemas"]["ResetView"][];
+        };
+        /**
+         * @description How the rest lets the arrow go; it bears on which way a sideways move of the rest drives the tail.
+         * @enum {unknown}
+         */
+        RestType: "dropAwayEarly" | "dropAwayLate" | "containment" | "launcher" | "plunger" | "shelf";
+        /** @description Takes a part out of the lists, or puts it back. */
+        RetireInput: {
+            retired: boolean;
+        };
+        /**
+         * @description Rules of thumb.
+         * @enum {unknown}
+         */
+        RuleKind: "indoorFoc" | "outdoorFoc" | "fieldFoc" | "huntingFoc" | "smallGame" | "mediumGame" | "largeGame" | "toughest" | "momentum";
+        /** @description A rule of thumb with a band, shown as such. */
+        RuleOfThumb: {
+            figure: string;
+            kind: components["schemas"]["RuleKind"];
+            unit: string;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            words: string;
+        };
+        /** @enum {unknown} */
+        RungKind: "controlArrow" | "grip" | "face" | "archer" | "screws" | "draw" | "clearance" | "timing" | "tiller" | "spine" | "plunger" | null;
+        /** @description A rung with what was answered. */
+        RungState: {
+            /** @description Which. */
+            code: components["schemas"]["RungKind"];
+            /** @description The entry that answers it, or null. */
+            noteId: null | string;
+            /** @description What came of it, or null while it is open. */
+            outcome: null | string;
+            /** @description The answer's own words. */
+            note: null | string;
+            title: string;
+            how: string;
+            tells: string;
+            /** @description True when it is a set of shots with the bow left alone. */
+            control: boolean;
+        };
+        /** @description A size as it is said at the paper; trade words, the inches are what they usually mean (no source). */
+        SaidSize: {
+            /** @description Stable word. */
+            code: string;
+            /**
+             * Format: double
+             * @description What it is read as.
+             */
+            inches: number;
+            words: string;
+        };
+        /** @description A scale against a check weight. */
+        ScaleCheck: {
+            /**
+             * Format: double
+             * @description The check weight, grains.
+             */
+            nominal: number;
+            /**
+             * Format: double
+             * @description What the scale showed.
+             */
+            reading: number;
+            /**
+             * Format: double
+             * @description Reading less nominal, grains.
+             */
+            error: number;
+            /** @description True when the scale is off. */
+            off: boolean;
+        };
+        /**
+         * @description What to touch first for a tear: the four schools of trade practice.
+         * @enum {unknown}
+         */
+        School: "centreFirst" | "ladder" | "restOnly" | "walkBack";
+        /** @description The size of the piece in each seat. */
+        SeatsInput: {
+            /** Format: int32 */
+            topLeft: number;
+            /** Format: int32 */
+            topRight: number;
+            /** Format: int32 */
+            bottomLeft: number;
+            /** Format: int32 */
+            bottomRight: number;
+        };
+        /**
+         * @description A session that tunes, or a trial that leaves the bow untouched.
+         * @enum {unknown}
+         */
+        SessionKind: "tune" | "trial";
+        /** @description The ladder for when moves do not help. */
+        SessionLadder: {
+            /** @description True when they do not. */
+            wanted: boolean;
+            /** @description In the school's order. */
+            rungs: components["schemas"]["RungState"][];
+            next: null | components["schemas"]["RungKind"];
+        };
+        /** @description A set to start; a control names what it changes, a trial or a control arrow its version. */
+        SetInput: {
+            id: null | string;
+            distance: null | string;
+            fletched: boolean;
+            purpose?: components["schemas"]["SetPurpose"];
+            arrowVersionId?: null | string;
+            /** @default false */
+            atTarget: boolean;
+            /** @default false */
+            heads: boolean;
+            walk?: null | components["schemas"]["WalkPins"];
+            /** @default false */
+            sighting: boolean;
+            ways?: null | components["schemas"]["TwoWays"];
+            /** Format: double */
+            rangeError?: null | number;
+            /** @default false */
+            nockEnd: boolean;
+        };
+        /**
+         * @description What a set was shot for: the session itself, or a control that changes one thing and leaves the bow alone.
+         * @enum {unknown}
+         */
+        SetPurpose: "session" | "controlArrow" | "changedGrip" | "otherArcher" | "machine";
+        /** @description A set with its reading, the moves that were made before it, and the moves that would lead back to it. */
+        SetView: {
+            id: string;
+            /** Format: int32 */
+            number: number;
+            distanceTyped: string;
+            /** Format: double */
+            distance: number;
+            fletched: boolean;
+            stage: string;
+            purpose: components["schemas"]["SetPurpose"];
+            arrowName: string;
+            /** Format: date-time */
+            startedAt: string;
+            shots: components["schemas"]["ShotView"][];
+            mean: null | components["schemas"]["MeanView"];
+            headline: string;
+            figures: components["schemas"]["Figure"][];
+            /** @description The newest of them, in order. */
+            movesBefore: components["schemas"]["MoveView"][];
+            /**
+             * Format: int32
+             * @description How many stand before those; the bow's list of moves has them.
+             */
+            movesNotShown: number;
+            /** @description The newest of them, in order. */
+            notesAfter: components["schemas"]["NoteView"][];
+            /**
+             * Format: int32
+             * @description How many stand before those.
+             */
+            notesNotShown: number;
+            wayBack: components["schemas"]["WayBackMove"][];
+            groups: null | components["schemas"]["GroupsView"];
+            walk: null | components["schemas"]["WalkView"];
+            sighting: null | components["schemas"]["SightingView"];
+            ways: null | components["schemas"]["WaysView"];
+            rangeTrial: null | components["schemas"]["RangeTrialView"];
+            nockEnd: null | string;
+            markBefore: null | string;
+            conditions: null | components["schemas"]["ConditionsView"];
+        };
+        /** @description The hits with the sight set for one distance. */
+        SettingView: {
+            /**
+             * Format: double
+             * @description Set for, yards.
+             */
+            yards: number;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            words: string;
+            /**
+             * Format: double
+             * @description Mean height from the aiming point, inches; null for none.
+             */
+            up: null | number;
+            /**
+             * Format: double
+             * @description Where they should strike by weight and speed, inches; null where they are not
+             *         known.
+             */
+            computed: null | number;
+        };
+        /** @enum {unknown} */
+        SetupSays: "recordedNoTolerance" | "justAsAimed" | "compareWithGoodState" | "leaveIt" | "twistsOut" | "twistsIn" | "onlyInThePress" | "shopDoesIt" | "drawsWhileUnsound" | "afterTimingAndPaper" | "twoMonthly" | "checkIsCheap" | "toTheCheck" | "goThere" | "itIsDone" | "toTheString" | "measuredAndInOrder" | "everyCheckIsDone" | "doNotShootUnsound" | "countsAscending" | "settlingRange" | "equalAtBoth" | "noDrawBoard" | "noScale" | "pressWorkToAShop" | "fineTuneNeedsPractice" | "reasonWanted" | "pickWhatYouFound" | "repairedByWhom" | "sayThatItIsRepaired" | "voidSaysWhy" | "riserMayBlockSight" | "crawlStands" | "crawlOutOfOrder" | "noCrawlBetween" | "crawlsAreForBarebow" | "notByHand" | null;
+        /** @description The whole set-up of a bow as its page shows it. */
+        SetupView: {
+            bowId: string;
+            /**
+             * Format: int32
+             * @description The bow's version: an edit of the string's plan names it.
+             */
+            bowVersion: number;
+            checks: components["schemas"]["CheckView"][];
+            followUps: components["schemas"]["CheckView"][];
+            /** Format: int32 */
+            done: number;
+            due: components["schemas"]["DueItem"][];
+            string: components["schemas"]["StringView"];
+            choices: components["schemas"]["ChangeChoice"][];
+            changes: components["schemas"]["ChangePage"];
+            goodStates: components["schemas"]["GoodStateView"][];
+            centreShot: null | components["schemas"]["CentreShotNow"];
+            aperture: string;
+            practice: null | string;
+            next: components["schemas"]["Next"];
+            backOff: null | components["schemas"]["BackOff"];
+            lastTwist: null | string;
+        };
+        /** @description A shaft of one spine. Positions along the arrow are inches from the nock throat. */
+        Shaft: {
+            /** @description Maker. */
+            maker: string;
+            /** @description Family and size. */
+            name: string;
+            /** @description Carbon, aluminium, wood … */
+            material: string;
+            /** @description Aluminium tube code, or null. */
+            tubeCode?: null | string;
+            /**
+             * Format: double
+             * @description Nominal static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.
+             */
+            spine: number;
+            /**
+             * Format: double
+             * @description Nominal mass of an inch.
+             */
+            grainsPerInch: number;
+            /**
+             * Format: double
+             * @description Outer diameter, inches.
+             */
+            outerDiameter: number;
+            /**
+             * Format: double
+             * @description Length as sold, inches.
+             */
+            maxLength: number;
+            /**
+             * Format: double
+             * @description Inner diameter, inches; 0 where it is not known or the shaft is solid.
+             * @default 0
+             */
+            innerDiameter: number;
+            /**
+             * Format: double
+             * @description The maker's straightness, inches; 0 where not known.
+             * @default 0
+             */
+            straightness: number;
+            /**
+             * Format: double
+             * @description The maker's weight tolerance, grains; 0 where not known.
+             * @default 0
+             */
+            weightTolerance: number;
+            /**
+             * Format: double
+             * @description ASTM spine measured on these very shafts, or null; it wins over the nominal one.
+             */
+            measuredSpine?: null | number;
+            /**
+             * Format: double
+             * @description Mass of an inch measured on these very shafts, or null; it wins.
+             */
+            measuredGrainsPerInch?: null | number;
+            /**
+             * Format: double
+             * @description Half the band of a mass that is not known but taken from like shafts; 0 for a known one.
+             * @default 0
+             */
+            grainsPerInchBand: number;
+            /**
+             * Format: double
+             * @description The spine to reckon with: measured where it was, else nominal.
+             */
+            spineInUse: number;
+            /**
+             * Format: double
+             * @description The mass of an inch to reckon with.
+             */
+            grainsPerInchInUse: number;
+        };
+        /** @description How one shaft of a dozen is cut. */
+        ShaftCut: {
+            /**
+             * Format: int32
+             * @description Its number.
+             */
+            shaft: number;
+            /**
+             * Format: int32
+             * @description The arrow that it is for; null for a spare, and before a match.
+             */
+            arrow: null | number;
+            /** @description True for one that no arrow takes: it is left whole until it is needed. */
+            spare: boolean;
+            /** @description The mark of its stiff side; null for one that was not found. */
+            indexMark: null | string;
+            /**
+             * Format: double
+             * @description Cut off its point end, inches.
+             */
+            offPoint: number;
+            /**
+             * Format: double
+             * @description Cut off its nock end, inches; above 0 only for a crooked one.
+             */
+            offNock: number;
+            /** @description True when it is ticked as cut. */
+            done: boolean;
+            /** @description True when its index must be carried over before the saw: the end that has it comes off, or there is none yet. */
+            carryIndex: boolean;
+        };
+        /** @enum {unknown} */
+        ShaftFinding: "sound" | "crackedOrSplintered" | "bent" | "endsNotSquare" | null;
+        /**
+         * @description The face of the sheet that was read.
+         * @enum {unknown}
+         */
+        SheetSide: "shootingSide" | "targetSide";
+        /** @description A tear in the shooter's own words: "about an inch left, point low". */
+        ShooterWords: {
+            /** @description Code of the size to the side, or null when it is level. */
+            sideways: null | string;
+            /** @description True for left. */
+            left: boolean;
+            /** @description The end that is named. */
+            sidewaysEnd: components["schemas"]["NamedEnd"];
+            /** @description Code of the size in height, or null when it is level. */
+            height: null | string;
+            /** @description True for low. */
+            low: boolean;
+            /** @description The end that is named. */
+            heightEnd: components["schemas"]["NamedEnd"];
+        };
+        /** @description One part of a shopping list. */
+        ShoppingLine: {
+            /** @description Its class. */
+            class: components["schemas"]["ComponentClass"];
+            /** @description Its maker. */
+            maker: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description For the arrows, with the spare ones.
+             */
+            needed: number;
+            /**
+             * Format: int32
+             * @description Owned by the catalogue, or weighed in for this dozen: the larger of both.
+             */
+            atHand: number;
+            /**
+             * Format: int32
+             * @description What is missing.
+             */
+            toBuy: number;
+            /**
+             * Format: double
+             * @description Of one, in the bench's own money; null for not known.
+             */
+            price: null | number;
+            /**
+             * Format: double
+             * @description Of what is missing; null where the price is not known.
+             */
+            cost: null | number;
+            /** @description The supplier's; null for none. */
+            orderNumber: null | string;
+        };
+        /** @description What a dozen needs against what is owned. */
+        ShoppingList: {
+            /** @description Part by part. */
+            lines: components["schemas"]["ShoppingLine"][];
+            /**
+             * Format: double
+             * @description Of everything whose price is known.
+             */
+            cost: number;
+            /**
+             * Format: int32
+             * @description Parts to buy whose price is not known.
+             */
+            unpriced: number;
+            /** @description True when nothing has to be bought. */
+            allAtHand: boolean;
+        };
+        /** @description A distance that was shot, yards. */
+        ShotDistance: {
+            /** Format: double */
+            distance: number;
+            words: string;
+        };
+        /** @description A shot as marked: inches on the sheet as it was read. Words win over typed inches, and those over a marked tail. */
+        ShotInput: {
+            id: null | string;
+            point: components["schemas"]["Hole"];
+            tail: null | components["schemas"]["Hole"];
+            typed: null | components["schemas"]["TailTyped"];
+            side: components["schemas"]["SheetSide"];
+            words?: null | components["schemas"]["ShooterWords"];
+            arrowNumber?: null | string;
+        };
+        /** @description A shot with its tear, and where its tail lies. */
+        ShotView: {
+            id: string;
+            /** Format: int32 */
+            number: number;
+            point: components["schemas"]["Hole"];
+            tail: components["schemas"]["Hole"];
+            side: components["schemas"]["SheetSide"];
+            tear: components["schemas"]["Tear"];
+            voidReason: null | string;
+            doubtful: boolean;
+            arrowNumber: null | string;
+            words: null | string;
+            /** Format: date-time */
+            shotAt: string;
+            place: string;
+            arrow: null | components["schemas"]["ArrowKind"];
+            flight: null | components["schemas"]["Flight"];
+            /** Format: double */
+            yards: null | number;
+            from: null | string;
+            way: null | components["schemas"]["WayShot"];
+            /** Format: double */
+            sightFor: null | number;
+            slant: null | components["schemas"]["Slant"];
+        };
+        /** @description Shots that were fired away from the papers. */
+        ShotsInput: {
+            id: null | string;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description What the sight answers for all arrows. */
+        SightAnswerView: {
+            pin: null | components["schemas"]["SightMove"];
+            /** @description Where it stands from the first set of the session, as far as its moves are known. */
+            at: components["schemas"]["SightMove"];
+            sight: null | components["schemas"]["SightView"];
+        };
+        /** @description A sight as measured: eye to pin, and what one click moves the pin; no click for a sight without. */
+        SightInput: {
+            id: null | string;
+            eyeToPin: null | string;
+            click?: null | string;
+        };
+        /**
+         * @description The sight moved, for heads or in a walk-back, inches at the pin as the archer sees it: as it was advised, or as
+         *     typed. Typed wins.
+         */
+        SightMarkInput: {
+            id: null | string;
+            pin?: null | components["schemas"]["SightMove"];
+            typed?: null | components["schemas"]["PlaceTyped"];
+            /**
+             * @description True in a walk-back where the sight was levelled, or set by its hits.
+             * @default false
+             */
+            otherwise: boolean;
+        };
+        /** @description A pin moved, inches: right and up as the archer sees it. */
+        SightMove: {
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            up: number;
+        };
+        /** @description The sight, as measured or as usual. */
+        SightView: {
+            eyeToPinTyped: string;
+            clickTyped: string;
+            words: string;
+        };
+        /** @description A distance that is sighted in, to draw: the middle of its hits, and what is good enough. */
+        SightingView: {
+            /** Format: double */
+            tolerance: number;
+            toleranceText: string;
+            group: null | components["schemas"]["GroupView"];
+            /** @description Hits before a move of the sight, shifted by it. */
+            earlier: components["schemas"]["Hole"][];
+        };
+        /** @description How well the archer of a bow shoots it, day by day. */
+        SizesView: {
+            /**
+             * Format: double
+             * @description Sizes are told at this distance, yards.
+             */
+            at: number;
+            atText: string;
+            words: string;
+            /** @description The newest last. */
+            days: components["schemas"]["DaySizeView"][];
+            before: null | components["schemas"]["DaySizeView"];
+            figures: components["schemas"]["Figure"][];
+            test: null | string;
+            strings: null | string;
+            /** @description From where hits of this kind were marked. */
+            distances: components["schemas"]["DistanceChoice"][];
+            /** @description The arrows that hits of this kind were marked with. */
+            arrows: string[];
+            /** @description The kinds of which hits were marked. */
+            kinds: components["schemas"]["ArrowKind"][];
+        };
+        /** @enum {unknown} */
+        Slant: "straight" | "nockLeft" | "nockRight" | "nockHigh" | "nockLow" | null;
+        /** @description Sizes by which each cam was shifted, + to the left. */
+        SpacerInput: {
+            /** Format: int32 */
+            top: number;
+            /** Format: int32 */
+            bottom: number;
+            seats?: null | components["schemas"]["SeatsInput"];
+        };
+        /**
+         * @description The four seats of the cam spacers with the size of the piece in each. Sizes are coded in pairs: left and right of
+         *     one cam always add up to the same, so a pair is never mixed and the axle stays supported.
+         */
+        SpacerSeats: {
+            /** Format: int32 */
+            topLeft: number;
+            /** Format: int32 */
+            topRight: number;
+            /** Format: int32 */
+            bottomLeft: number;
+            /** Format: int32 */
+            bottomRight: number;
+            /**
+             * Format: int32
+             * @description Sizes that the top cam stands left of the middle: a smaller piece on its left.
+             */
+            topShift: number;
+            /**
+             * Format: int32
+             * @description Sizes that the bottom cam stands left of the middle.
+             */
+            bottomShift: number;
+            /**
+             * Format: int32
+             * @description The engine's step: the net shift in sizes; with only the top cam moved it counts the half toward nought.
+             */
+            step: number;
+        };
+        /** @description This bow's own line 1/v² = a + b·m from chronograph readings, with the variances that its ± comes from. */
+        SpeedFit: {
+            /**
+             * Format: double
+             * @description a, (s/ft)².
+             */
+            a: number;
+            /**
+             * Format: double
+             * @description b, (s/ft)² per grain.
+             */
+            b: number;
+            /**
+             * Format: double
+             * @description Variance of a.
+             */
+            varianceA: number;
+            /**
+             * Format: double
+             * @description Variance of b.
+             */
+            varianceB: number;
+            /**
+             * Format: double
+             * @description Their covariance.
+             */
+            covariance: number;
+            /**
+             * Format: int32
+             * @description Shots it rests on.
+             */
+            shots: number;
+            /**
+             * Format: int32
+             * @description Different arrow masses among them.
+             */
+            masses: number;
+        };
+        /** @description A chronograph reading as typed. */
+        SpeedInput: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description Mass of the arrow. */
+            grains: null | string;
+            /** @description The reading. */
+            speed: null | string;
+            /** @description Typed or from the chronograph. */
+            source: string;
+            /**
+             * @description True for one that is kept although it is far from the others.
+             * @default false
+             */
+            sure: boolean;
+        };
+        /** @description A chronograph reading as it was entered. */
+        SpeedShot: {
+            /** @description Its id. */
+            id: string;
+            /**
+             * Format: double
+             * @description Mass of the arrow.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description ft/s.
+             */
+            speed: number;
+            /** @description Typed or from the chronograph. */
+            source: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            shotAt: string;
+        };
+        /** @description Readings of one arrow mass. */
+        SpeedString: {
+            /**
+             * Format: double
+             * @description The mass.
+             */
+            grains: number;
+            /**
+             * Format: int32
+             * @description How many readings.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description ft/s.
+             */
+            mean: number;
+            /**
+             * Format: double
+             * @description Their standard deviation, ft/s; null for one.
+             */
+            spread: null | number;
+            /**
+             * Format: double
+             * @description The mean over what the bow's rating, else its estimate, says, per cent.
+             */
+            overNominal: number;
+            /**
+             * Format: double
+             * @description Kinetic energy at the mean, ft·lb.
+             */
+            energy: number;
+            /**
+             * Format: double
+             * @description Of double LaunchSpeed.StoredEnergy(Bow bow), per cent.
+             */
+            efficiency: number;
+            /**
+             * Format: double
+             * @description Momentum at the mean, slug·ft/s.
+             */
+            momentum: number;
+            /** @description The readings. */
+            shots: components["schemas"]["SpeedShot"][];
+            /** @description Ids of those that stand apart, see Outliers. */
+            odd: string[];
+        };
+        /**
+         * @description Units that speeds are shown in.
+         * @enum {unknown}
+         */
+        SpeedUnit: "feetPerSecond" | "metresPerSecond";
+        /** @enum {unknown} */
+        SpinGrade: "good" | "fair" | "poor" | null;
+        /**
+         * @description Fit over cut length and point weight for one shaft on one bow, with the other spines of its family as lines where R
+         *     = 1. The rule is that of NeededSpine; each cell is computed with the whole arrow, not by a derivative.
+         */
+        SpineChart: {
+            /** @description Columns, inches. */
+            lengths: number[];
+            /** @description Rows, grains. */
+            pointWeights: number[];
+            /** @description R by row, then column. */
+            ratios: number[][];
+            /**
+             * Format: double
+             * @description The shortest safe length: 1 in ahead of the rest at full draw.
+             */
+            least: number;
+            /** @description Other spines that exist. */
+            lines: components["schemas"]["SpineLine"][];
+        };
+        /** @description The spine question: the fit as computed, and what each cure would do to it. */
+        SpineCheckView: {
+            /** Format: double */
+            ratio: number;
+            words: string;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            tries: components["schemas"]["ArrowTry"][];
+        };
+        /** @description A line on the chart: the point weight at which a spine fits just right, over cut length; null where no weight does. */
+        SpineLine: {
+            /** @description The shaft's size. */
+            label: string;
+            /**
+             * Format: double
+             * @description Its spine.
+             */
+            spine: number;
+            /** @description Point weight for each length of the chart. */
+            points: (null | number)[];
+        };
+        /** @description What is known of a shaft. */
+        SpunShaft: {
+            /**
+             * Format: int32
+             * @description Its number.
+             */
+            number: number;
+            /**
+             * Format: double
+             * @description By the dial, inches: the most of its places.
+             */
+            runOut: null | number;
+            grade: null | components["schemas"]["SpinGrade"];
+            /**
+             * Format: double
+             * @description Inches, by the standard's span and load.
+             */
+            spine: null | number;
+            /** @description The mark of the stiff side. */
+            indexMark: null | string;
+            finding: null | components["schemas"]["ShaftFinding"];
+            /** @description The entry that says that its insert is glued in; null for a loose one. */
+            gluedId?: null | string;
+            /** @description Run-out place by place, inches; null for a shaft that was read as a whole. */
+            places?: null | {
+                [key: string]: number;
+            };
+            /** @description True for a shaft whose insert is glued in. */
+            glued: boolean;
+            /** @description True for a shaft that is never assigned. */
+            damaged: boolean;
+            /** @description True for a shaft that is destroyed: no arrow is made of it, and one that was is never shot. */
+            destroyed: boolean;
+            /**
+             * Format: double
+             * @description What shafts are ordered by: the dial's run-out, else what the eye's grade stands for, inches (trade-like guess,
+             *     no source).
+             */
+            crookedness: number;
+        };
+        /** @description Usual stages to pick from. */
+        StageChoice: {
+            code: string;
+            words: string;
+            stages: components["schemas"]["PlannedStage"][];
+        };
+        /** @description A stage as typed. */
+        StageInput: {
+            distance: null | string;
+            fletched: boolean;
+            /** @default false */
+            atTarget: boolean;
+            /** @default false */
+            heads: boolean;
+            walk?: null | components["schemas"]["WalkPins"];
+            /** @default false */
+            sighting: boolean;
+            ways?: null | components["schemas"]["TwoWays"];
+            /**
+             * Format: double
+             * @description How wrong the sight is set, yards.
+             */
+            rangeError?: null | number;
+            /**
+             * @description True where a bare shaft's nock end is read in a near target, marked as at the paper.
+             * @default false
+             */
+            nockEnd: boolean;
+        };
+        /** @description How one stage of the session stands; results are kept for each distance. */
+        StageView: {
+            words: string;
+            /** Format: double */
+            distance: number;
+            fletched: boolean;
+            atTarget: boolean;
+            heads: boolean;
+            walk: null | components["schemas"]["WalkPins"];
+            sighting: boolean;
+            ways: null | components["schemas"]["TwoWays"];
+            /** Format: double */
+            rangeError: null | number;
+            nockEnd: boolean;
+            planned: boolean;
+            inWork: boolean;
+            /** Format: int32 */
+            shots: number;
+            reading: null | string;
+            /** Format: double */
+            chance: null | number;
+        };
+        /** @description A catalogue entry. */
+        StockedOfEndPart: {
+            /** @description Its id. */
+            id: string;
+            /** @description The part. */
+            part: components["schemas"]["EndPart"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
+        };
+        /** @description A catalogue entry. */
+        StockedOfInsert: {
+            /** @description Its id. */
+            id: string;
+            /** @description The part. */
+            part: components["schemas"]["Insert"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
+        };
+        /** @description A catalogue entry. */
+        StockedOfNock: {
+            /** @description Its id. */
+            id: string;
+            /** @description The part. */
+            part: components["schemas"]["Nock"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
+        };
+        /** @description A catalogue entry. */
+        StockedOfPoint: {
+            /** @description Its id. */
+            id: string;
+            /** @description The part. */
+            part: components["schemas"]["Point"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
+        };
+        /** @description A catalogue entry. */
+        StockedOfShaft: {
+            /** @description Its id. */
+            id: string;
+            /** @description The part. */
+            part: components["schemas"]["Shaft"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
+        };
+        /** @description A catalogue entry. */
+        StockedOfVane: {
+            /** @description Its id. */
+            id: string;
+            /** @description The part. */
+            part: components["schemas"]["Vane"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
+        };
+        /** @description A catalogue entry. */
+        StockedOfWrap: {
+            /** @description Its id. */
+            id: string;
+            /** @description The part. */
+            part: components["schemas"]["Wrap"];
+            /**
+             * @description True for one that is picked no more.
+             * @default false
+             */
+            retired: boolean;
+        };
+        /** @description A stop of the rule with its state in one or two words. */
+        Stop: {
+            name: string;
+            state: string;
+        };
+        /**
+         * @description What answers heads that land straight up, down or sideways with a clean flight.
+         * @enum {unknown}
+         */
+        StraightMiss: "moveTheSight" | "tuneSideways" | "tuneTheBow";
+        /** @description A bow's string as the rack draws it: how much of it was shot, and where it is looked at. */
+        StringGauge: {
+            /**
+             * Format: int32
+             * @description Shots on this string that were read.
+             */
+            shots: number;
+            /**
+             * Format: int32
+             * @description Shots at the gauge's other end: room beyond the shots and the last check, no claim of a life.
+             */
+            span: number;
+            /** @description Shots at which it is looked at, ascending; none for a pre-stretched string. */
+            checksAt: number[];
+            /**
+             * Format: int32
+             * @description The next of them that was not done; null for none.
+             */
+            nextCheck: null | number;
+            /** @description True once the next check's shots are shot. */
+            due: boolean;
+        };
+        /** @description The plan for a string. */
+        StringPlan: {
+            /** @description Break-in or pre-stretched. */
+            school: components["schemas"]["StringSchool"];
+            /** @description Shots at which timing, peep and tune are looked at, ascending. */
+            checksAt: number[];
+            /**
+             * Format: int32
+             * @description Shots after string work that are not read; usually 5.
+             */
+            settlingShots: number;
+        };
+        /**
+         * @description How a string is looked after while it settles: both schools are in use.
+         * @enum {unknown}
+         */
+        StringSchool: "breakIn" | "preStretched";
+        /** @description The string as it stands, with the shots that were entered last. */
+        StringView: {
+            /** Format: int32 */
+            shots: number;
+            /** Format: int32 */
+            settling: number;
+            /** Format: int32 */
+            settlingLeft: number;
+            plan: components["schemas"]["StringPlan"];
+            entries: components["schemas"]["EnteredShots"][];
+        };
+        /** @description The tail's place from the point's hole as typed, as the sheet was read, or the point's from the tail's; empty is 0. */
+        TailTyped: {
+            right: null | string;
+            up: null | string;
+            by?: components["schemas"]["NamedEnd"];
+        };
+        /** @description A face as it hangs on the butt: plain rings of one width about its middle, or a blank sheet. */
+        TargetFace: {
+            /**
+             * Format: double
+             * @description Across the outermost ring, or the sheet, inches.
+             */
+            diameter: number;
+            /**
+             * Format: int32
+             * @description How many; 0 for a blank sheet with an aiming point.
+             */
+            rings: number;
+        };
+        /** @description What another stage taught of one adjuster. */
+        TaughtView: {
+            kind: components["schemas"]["AdjusterKind"];
+            name: string;
+            /** Format: double */
+            gain: number;
+            /** Format: double */
+            sd: number;
+            /** Format: int32 */
+            settings: number;
+        };
+        /**
+         * @description A tear: the vector from the point's round hole to the tail's vane cuts, as the archer sees it from the shooting
+         *     side. x right, y up, inches; finite.
+         */
+        Tear: {
+            /**
+             * Format: double
+             * @description Right, inches.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description Up, inches.
+             */
+            y: number;
+            /**
+             * Format: double
+             * @description Length of the tear, inches.
+             */
+            length: number;
+        };
+        /**
+         * @description Which way the tail is driven.
+         * @enum {unknown}
+         */
+        TearAxis: "sideways" | "height";
+        /** @description One line of a working: a name, the formula with the user's own numbers in it, and what it gives. */
+        Term: {
+            name: string;
+            formula: string;
+            /**
+             * Format: double
+             * @description The result, or null for a line in words.
+             */
+            value: null | number;
+            /** @description The trade unit of the result. */
+            unit: string;
+            /**
+             * Format: int32
+             * @description Decimals to show: one more than the figure itself.
+             */
+            decimals: number;
+            text: null | string;
+        };
+        /**
+         * @description How a file's letters were read.
+         * @enum {unknown}
+         */
+        TextEncoding: "utf8" | "utf16" | "windows1252";
+        /** @description What a number is judged by. */
+        Tolerance: {
+            /**
+             * Format: double
+             * @description The figure to aim for.
+             */
+            aim: number;
+            /**
+             * Format: double
+             * @description Lower limit.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Upper limit.
+             */
+            high: number;
+            source: string;
+        };
+        /** @description The range of points that one shaft shoots from this bow as it stands. */
+        ToleratedRange: {
+            shaft: string;
+            /** Format: double */
+            lightest: number;
+            /** Format: double */
+            heaviest: number;
+            /** Format: int32 */
+            tried: number;
+            words: string;
+        };
+        /** @description What a trial of a bow found of the points its shafts tolerate. */
+        ToleratedView: {
+            paperId: string;
+            /** Format: date-time */
+            startedAt: string;
+            ranges: components["schemas"]["ToleratedRange"][];
+        };
+        /** @description One arrow of the tray: which pieces, what it weighs, how far it is; a retired one says why and is never shot. */
+        TrayArrow: {
+            /**
+             * Format: int32
+             * @description Its number, from 1.
+             */
+            number: number;
+            /** @description The numbers of its pieces by class. */
+            pieces: {
+                [key: string]: number[];
+            };
+            /**
+             * Format: double
+             * @description What its pieces weigh together, grains.
+             */
+            total: number;
+            /**
+             * Format: double
+             * @description From the mean of the dozen, grains.
+             */
+            deviation: number;
+            /** @description The same by class. */
+            deviations: {
+                [key: string]: number;
+            };
+            /**
+             * Format: double
+             * @description With its own pieces, per cent.
+             */
+            frontOfCenter: number;
+            /** @description How far its assembly is. */
+            state: components["schemas"]["ArrowState"];
+            /**
+             * Format: double
+             * @description Its built weight, grains.
+             */
+            built: null | number;
+            /**
+             * Format: double
+             * @description Built weight less everything that is known of its pieces, grains.
+             */
+            glueAndWrap: null | number;
+            /**
+             * Format: double
+             * @description Its balance point, inches from the nock's throat.
+             */
+            balance: null | number;
+            /**
+             * Format: double
+             * @description Front of center by that, per cent.
+             */
+            builtFrontOfCenter: null | number;
+            nockMark: null | string;
+            paper: null | string;
+            /** @description A person's words. */
+            note: null | string;
+            retiredWhy: null | string;
+            /** @description Steps that are done, with the events that say so. */
+            tickIds: {
+                [key: string]: string;
+            };
+            /** @description True for one that another match leaves as it is: begun, or locked. */
+            stays: boolean;
+            /** @description True for one that was locked by hand. */
+            locked: boolean;
+            /** @description Why it is for practice only; null for one that is not. */
+            practice: null | string;
+            /** @description What was renewed last; null for one that was not repaired. */
+            repaired: null | string;
+            /**
+             * Format: date-time
+             * @description Since when it is out of use; null for one in use.
+             */
+            retiredSince: null | string;
+            /** @description True for one that is never shot. */
+            retired: boolean;
+        };
+        /**
+         * @description The bow untouched, several arrows through paper in one sitting: which need no move, how wide a range of points each
+         *     shaft tolerates, and whether the bow or the arrow is the cause (one-way F between arrows on both axes, p &lt; .05;
+         *     NIST/SEMATECH e-Handbook 7.4.3).
+         */
+        Trial: {
+            /** @description The arrows, the least tear first. */
+            rows: components["schemas"]["TrialRow"][];
+            /** @description Tolerated points by shaft, the widest first. */
+            ranges: components["schemas"]["ToleratedRange"][];
+            cause: string;
+            because: null | string;
+        };
+        /** @description One arrow of a trial: its shaft, its point, its tears. */
+        TrialArrow: {
+            /** @description As the bench calls it. */
+            name: string;
+            /** @description Its shaft. */
+            shaft: string;
+            /**
+             * Format: double
+             * @description Its point, grains.
+             */
+            pointGrains: number;
+            /** @description Its tears that count. */
+            tears: components["schemas"]["Tear"][];
+        };
+        /** @description How one arrow of a trial stands. */
+        TrialRow: {
+            /** @description The arrow. */
+            arrow: components["schemas"]["TrialArrow"];
+            /** @description Its mean tear. */
+            mean: components["schemas"]["MeanTear"];
+            /** @description True when its whole region lies inside the tolerance, null while that is open. */
+            needsNoMove: null | boolean;
+            words: string;
+            length: string;
+            radius: string;
+        };
+        /**
+         * @description What an archer sees go wrong on a bow that shot well.
+         * @enum {unknown}
+         */
+        TroubleKind: "headsElsewhere" | "dialsOff" | "peepTurned" | "tearStays" | "verticalStrings" | "knocked" | "newString";
+        /**
+         * @description How a step of a trouble stands.
+         * @enum {unknown}
+         */
+        TroubleState: "open" | "inOrder" | "found";
+        /** @description One thing to look at. */
+        TroubleStepView: {
+            title: string;
+            why: string;
+            stands: null | string;
+            /** @description How it stands. */
+            state: components["schemas"]["TroubleState"];
+            button: string;
+            /** @description `check:…`, `log:…` or a page of this bow. */
+            action: string;
+        };
+        /** @description A trouble with what is looked at, in order. */
+        TroubleView: {
+            kind: components["schemas"]["TroubleKind"];
+            name: string;
+            seen: string;
+            evidence: null | string;
+            steps: components["schemas"]["TroubleStepView"][];
+            /**
+             * Format: int32
+             * @description The place of what comes first, from 0.
+             */
+            first: number;
+            /** @description The same as the one next step. */
+            next: components["schemas"]["Next"];
+        };
+        /** @description What may be wrong with a bow. */
+        TroublesView: {
+            troubles: components["schemas"]["TroubleView"][];
+        };
+        /** @description Two ways of shooting that are compared by their groups, and what the archer calls them. */
+        TwoWays: {
+            /** @description What differs. */
+            kind: components["schemas"]["WayKind"];
+            /** @description The one way, in the archer's words. */
+            first: string;
+            /** @description The other. */
+            second: string;
+        };
+        /** @description How a move is taken back: the entry was wrong, or it was turned back on the bow. */
+        UndoInput: {
+            id: null | string;
+            loggedWrongly: boolean;
+        };
+        /** @description One vane. */
+        Vane: {
+            /** @description Maker. */
+            maker: string;
+            /** @description Name. */
+            name: string;
+            /** @description How it is usually set. */
+            setting?: components["schemas"]["VaneSetting"];
+            /**
+             * Format: double
+             * @description Nominal mass of one.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description Length, inches.
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Height, inches.
+             */
+            height: number;
+            /**
+             * Format: double
+             * @description Glue allowance for one, grains.
+             * @default 0
+             */
+            glue: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight: number;
+        };
+        /**
+         * @description How a vane is set on the shaft.
+         * @default offset
+         * @enum {unknown}
+         */
+        VaneSetting: "straight" | "offset" | "helical";
+        /**
+         * @description How a reading stands: at the edge when its own error reaches across a limit.
+         * @enum {unknown}
+         */
+        Verdict: "recorded" | "within" | "atTheEdge" | "beyond";
+        /** @description A page of an arrow's kept versions, the newest first. */
+        VersionPage: {
+            /** @description They. */
+            versions: components["schemas"]["VersionView"][];
+            /**
+             * Format: int32
+             * @description Asked for with `before`, the page before this one; null when there is none.
+             */
+            earlier: null | number;
+        };
+        /** @description A kept version in the list of an arrow. */
+        VersionView: {
+            id: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            keptAt: string;
+            words: string;
+            shot: boolean;
+            typed: components["schemas"]["ArrowDraft"];
+        };
+        /** @description Voids the hits of a table at once. */
+        VoidTableInput: {
+            id: null | string;
+        };
+        /** @description One walk by itself. */
+        WalkAloneView: {
+            /** Format: int32 */
+            set: number;
+            /** Format: double */
+            drift: number;
+            /** Format: double */
+            plus: number;
+            words: string;
+        };
+        /** @description One distance of a walk-back to draw. */
+        WalkDistanceView: {
+            /** Format: double */
+            yards: number;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            /**
+             * Format: double
+             * @description Right of the plumb line, inches; null before the first hit.
+             */
+            mean: null | number;
+            /**
+             * Format: double
+             * @description Half width of its 95 %; null below three at each distance.
+             */
+            plus: null | number;
+            /**
+             * Format: double
+             * @description How far an arrow drops there on one pin, inches; null where each has its own.
+             */
+            drop: null | number;
+            words: string;
+        };
+        /** @enum {unknown} */
+        WalkPins: "own" | "one" | null;
+        /** @description A walk-back as it is read: the walks of one day with bow and sight as they stood, together. */
+        WalkView: {
+            pins: components["schemas"]["WalkPins"];
+            /** @description The numbers of the sets that are read together. */
+            pooled: number[];
+            shown: null | components["schemas"]["DriftVerdict"];
+            shape: null | components["schemas"]["DriftShape"];
+            distances: components["schemas"]["WalkDistanceView"][];
+            /** @description The fitted drift over the distances; empty while it is too few. */
+            line: components["schemas"]["DriftPoint"][];
+            alone: components["schemas"]["WalkAloneView"][];
+            together: null | components["schemas"]["WalkAloneView"];
+            among: null | string;
+            causes: components["schemas"]["CauseView"][];
+            drop: null | string;
+            wind: null | string;
+            more: null | string;
+        };
+        /**
+         * @description What can be asked for.
+         * @enum {unknown}
+         */
+        Wanted: "pointForFrontOfCenter" | "pointForWeight" | "lengthForWeight" | "spineForFit";
+        /** @description One move that leads back to an earlier state. */
+        WayBackMove: {
+            kind: components["schemas"]["AdjusterKind"];
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            needsPress: boolean;
+            name: string;
+            order: string;
+        };
+        /**
+         * @description What differs between two ways that are compared.
+         * @enum {unknown}
+         */
+        WayKind: "grip" | "facePressure" | "nockFit" | "arrow" | "shooter" | "other";
+        /** @enum {unknown} */
+        WayShot: "first" | "second" | null;
+        /** @description One of two ways, to draw. */
+        WayView: {
+            way: components["schemas"]["WayShot"];
+            name: string;
+            /** Format: int32 */
+            count: number;
+            words: string;
+            group: null | components["schemas"]["GroupView"];
+            /**
+             * Format: double
+             * @description Mean distance from its own centre, inches; null below two arrows.
+             */
+            meanRadius: null | number;
+        };
+        /** @description Two ways as they compare: the hits of one day with the bow as it stood. */
+        WaysView: {
+            ways: components["schemas"]["TwoWays"];
+            /** @description The numbers of the sets that are read together. */
+            pooled: number[];
+            /** @description Which is shot next. */
+            next: components["schemas"]["WayShot"];
+            each: components["schemas"]["WayView"][];
+            shown: null | components["schemas"]["GroupVerdict"];
+        };
+        /**
+         * @description Schools of arrow weight.
+         * @enum {unknown}
+         */
+        WeightKind: "light" | "middle" | "heavy";
+        /** @description One line of a table of weights. */
+        WeightLine: {
+            /**
+             * Format: int32
+             * @description Its number, from 1.
+             */
+            line: number;
+            /** @description The weight as it stands there. */
+            text: string;
+            /**
+             * Format: int32
+             * @description The piece's number; null where the line cannot be read.
+             */
+            number: null | number;
+            /**
+             * Format: double
+             * @description Its weight; null where it cannot be read.
+             */
+            grains: null | number;
+            problem: null | string;
+            far: null | string;
+        };
+        /** @description One weight on this bow: speed with its band, energy, momentum, grains per pound. */
+        WeightPoint: {
+            /** Format: double */
+            grains: number;
+            /** Format: double */
+            speed: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            kineticEnergy: number;
+            /** Format: double */
+            momentum: number;
+            /** Format: double */
+            grainsPerPound: number;
+        };
+        /** @description A school of arrow weight with its reasons, named fairly. */
+        WeightSchool: {
+            /** @description Light, middle or heavy. */
+            kind: components["schemas"]["WeightKind"];
+            /**
+             * Format: double
+             * @description From so many grains.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description To so many.
+             */
+            to: number;
+            name: string;
+            fromText: string;
+            toText: string;
+            for: string;
+            against: string;
+        };
+        /**
+         * @description Weights of one class as text: one a line, alone or in columns, with a header line or without. A header names the
+         *     columns of the weight, its unit and the piece's number; without one the weights are the column that reads as such,
+         *     the last of several.
+         */
+        WeightTable: {
+            /** @description The class. */
+            class: string;
+            /** @description Every line but the header. */
+            lines: components["schemas"]["WeightLine"][];
+            words: string;
+        };
+        /** @description Weights of one class as text, one a line. */
+        WeightsInput: {
+            /** @description Client-made id; none for a look at it. */
+            id: null | string;
+            /** @description The class. */
+            class: string;
+            /** @description The table. */
+            text: string;
+            /**
+             * @description True when weights that are asked about are kept too.
+             * @default false
+             */
+            sure: boolean;
+        };
+        /** @description Light, middle and heavy for one bow. */
+        WeightsView: {
+            curve: components["schemas"]["WeightPoint"][];
+            schools: components["schemas"]["WeightSchool"][];
+            rules: components["schemas"]["RuleOfThumb"][];
+            here: null | components["schemas"]["WeightPoint"];
+            word: null | string;
+            law: string;
+        };
+        /** @description What one change would do, computed exactly and not by a derivative. */
+        WhatIf: {
+            label: string;
+            /**
+             * Format: double
+             * @description Fit R after it.
+             */
+            ratio: number;
+            /** @description Its band. */
+            band: components["schemas"]["FitBand"];
+            words: string;
+            /**
+             * Format: double
+             * @description Total weight after it.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description FOC after it, per cent.
+             */
+            frontOfCenter: number;
+            /** @description True when the arrow would be unsafe. */
+            refused: boolean;
+        };
+        /**
+         * @description Why a range ends where it does.
+         * @enum {unknown}
+         */
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "nockEndDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "faceOnAButt" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting" | "labelsOnASheet" | "glueTimes" | "partsOwned" | "priceOfOne" | "turnOfAJig";
+        /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
+        Working: {
+            what: string;
+            terms: components["schemas"]["Term"][];
+            source: string;
+            wouldMove?: null | string;
+        };
+        /** @description What a dozen takes in the workshop. */
+        WorkshopView: {
+            /** @description How its shafts are cut. */
+            cutList: components["schemas"]["CutList"];
+            fletching: null | components["schemas"]["Fletching"];
+            /** @description The template around the shaft. */
+            wrap: components["schemas"]["WrapTemplate"];
+            /** @description What is glued, with the glue's sheet. */
+            joints: components["schemas"]["JointView"][];
+            /** @description What it needs against what is owned. */
+            shopping: components["schemas"]["ShoppingList"];
+            /** @description Label sheets by name. */
+            grids: {
+                [key: string]: components["schemas"]["LabelGrid"];
+            };
+        };
+        /** @description What a spread in weight is worth on this bow: speed, height at distances, front of center. */
+        Worth: {
+            /**
+             * Format: double
+             * @description Heaviest less lightest.
+             */
+            spreadGrains: number;
+            /**
+             * Format: double
+             * @description Fastest less slowest, ft/s.
+             */
+            speedSpread: number;
+            /**
+             * @description Height between them with the same aim; drop in vacuum, so a lower bound of the
+             *                 difference.
+             */
+            heights: components["schemas"]["WorthAt"][];
+        };
+        /** @description What a spread costs at one distance: inches of height between the lightest and the heaviest arrow. */
+        WorthAt: {
+            /** Format: double */
+            yards: number;
+            /** Format: double */
+            inches: number;
+        };
+        /** @description A wrap. */
+        Wrap: {
+            /** @description Maker. */
+            maker: string;
+            /** @description Name. */
+            name: string;
+            /**
+             * Format: double
+             * @description Nominal mass.
+             */
+            grains: number;
+            /**
+             * Format: double
+             * @description Length from the start of the tube, inches.
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Measured mass, or null; it wins.
+             */
+            measuredGrains?: null | number;
+            /**
+             * Format: double
+             * @description The mass to reckon with.
+             */
+            weight: number;
+        };
+        /** @description A strip that goes once around the shaft, drawn to scale: the wrap's outline, where the index and the vanes stand. */
+        WrapTemplate: {
+            /**
+             * Format: double
+             * @description The shaft's circumference, inches.
+             */
+            around: number;
+            /**
+             * Format: double
+             * @description The wrap's length, inches; of arrows without one, as far as the vanes reach.
+             */
+            length: number;
+            /** @description True when a wrap is cut by it. */
+            isWrap: boolean;
+            /** @description Where the vanes stand around the shaft, inches from the index; the first on it. */
+            lines: number[];
+            /**
+             * Format: double
+             * @description Rear edge of the vanes from the end of the tube, inches; null without vanes.
+             */
+            vaneBack: null | number;
+            /**
+             * Format: double
+             * @description Front edge of them likewise.
+             */
+            vaneFront: null | number;
+        };
+        /** @description How many parts were written. */
+        WrittenView: {
+            /** Format: int32 */
+            written: number;
+        };
+        /** @description Half twists put into each yoke leg; negative takes them out. */
+        YokeInput: {
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            right: number;
+        };
+    };
+    responses: {
+        /** @description A refusal: problem details (RFC 9457) with a code, and errors by field. */
+        problem: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": Record<string, never>;
+            };
+        };
+    };
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  getArchers: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArcherRow'][];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postArchers: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ArcherInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArcherRow'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdUnits: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DisplayUnits'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArcherRow'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  putArchersById: {
-    parameters: {
-      query?: never;
-      header?: {
-        /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
-        'If-Match'?: string;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ArcherInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArcherRow'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getArchersByIdRangeGuesses: {
-    parameters: {
-      query?: {
-        yards?: number;
-        within?: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RangingView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postArchersByIdRangeGuesses: {
-    parameters: {
-      query?: {
-        yards?: number;
-        within?: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RangeGuessInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RangingView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  deleteArchersByIdRangeGuessesByGuessId: {
-    parameters: {
-      query?: {
-        yards?: number;
-        within?: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-        guessId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RangingView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByIdGroupSizes: {
-    parameters: {
-      query?: {
-        kind?: string;
-        yards?: number;
-        arrow?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SizesView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsById: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BowView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  putBowsById: {
-    parameters: {
-      query?: never;
-      header?: {
-        /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
-        'If-Match'?: string;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BowInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BowView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBows: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BowInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BowView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdArchive: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ArchiveInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BowView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByIdMoves: {
-    parameters: {
-      query?: {
-        before?: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MovePage'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdMoves: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BowMoveInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BowView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdMovesByMoveIdUndo: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        moveId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['UndoInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BowView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getAdjusters: {
-    parameters: {
-      query: {
-        kind: string;
-        cams: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AdjusterOffer'][];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getComponents: {
-    parameters: {
-      query?: {
-        also?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Catalogue'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getComponentsMisfits: {
-    parameters: {
-      query: {
-        shaft: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': Record<string, never>;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdArrows: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArrowRow'][];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postArrows: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ArrowInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArrowRow'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  putArrowsByIdDraft: {
-    parameters: {
-      query?: never;
-      header?: {
-        /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
-        'If-Match'?: string;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ArrowDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArrowRow'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getArrowsByIdVersions: {
-    parameters: {
-      query?: {
-        before?: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['VersionPage'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postArrowsByIdVersions: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['KeepInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArrowRow'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postFigures: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FiguresInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FiguresView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdArrowSuggestion: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArrowSuggestion'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdBeside: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BesideView'][];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postFiguresAsk: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AskInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AskAnswer'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postFiguresChart: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FiguresInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SpineChart'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByIdWeights: {
-    parameters: {
-      query: {
-        purpose: string;
-        grains?: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WeightsView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByIdCompare: {
-    parameters: {
-      query: {
-        arrows: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CompareView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getArrowsByIdExportJson: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArrowFile'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getArrowsByIdExportCsv: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/csv': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getArrowsByIdExportSvg: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'image/svg+xml': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getArrowsByIdCardPdf: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description A page to print. */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/pdf': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getComponentFields: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': {
-            [key: string]: components['schemas']['ComponentField'][];
-          };
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getCatalogue: {
-    parameters: {
-      query: {
-        kind: string;
-        find?: string;
-        retired?: boolean;
-        skip?: number;
-        sort?: string;
-        down?: boolean;
-        shaft?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CataloguePage'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postCatalogue: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ComponentInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ComponentView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getCatalogueById: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ComponentView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  putCatalogueById: {
-    parameters: {
-      query?: never;
-      header?: {
-        /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
-        'If-Match'?: string;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ComponentInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ComponentView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  deleteCatalogueById: {
-    parameters: {
-      query?: never;
-      header?: {
-        /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
-        'If-Match'?: string;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postCatalogueOwnShaft: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OwnShaft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ComponentView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postCatalogueByIdRetire: {
-    parameters: {
-      query?: never;
-      header?: {
-        /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
-        'If-Match'?: string;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RetireInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ComponentView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getCatalogueExportCsv: {
-    parameters: {
-      query: {
-        kind: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/csv': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getCatalogueExportJson: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CatalogueFile'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postCatalogueImportJson: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CatalogueFile'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WrittenView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getImportsById: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ImportView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postImportsById: {
-    parameters: {
-      query: {
-        kind: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'text/csv': string;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ImportView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  putImportsByIdMapping: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MappingInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ImportView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postImportsByIdConfirm: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ImportView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postImportsByIdCancel: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ImportView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdPaperChoices: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperChoices'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdPapers: {
-    parameters: {
-      query?: {
-        before?: string;
-      };
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperPage'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdPapersNewest: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['NewestPaper'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdTolerated: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ToleratedView'][];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getPapersById: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postPapers: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PaperInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postPapersByIdSets: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SetInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postSetsByIdShots: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ShotInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postSetsByIdHits: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['HitInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postSetsByIdHitsTable: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['HitsTableInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postHitsTableByIdVoid: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['VoidTableInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getPapersByIdHitsCsv: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/csv': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postPapersByIdSightMarks: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SightMarkInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postPapersByIdConditions: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ConditionsInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postPapersByIdSight: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SightInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postShotsByIdMarks: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MarkInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postPapersByIdMoves: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MoveInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postPapersByIdAccept: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AcceptInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postPapersByIdNotes: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NoteInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  deletePapersByIdNotesByNoteId: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        noteId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PaperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdResponse: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ResponseView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByBowIdResponseResets: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ResetInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ResponseView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByBowIdResponseBorrowing: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BorrowingInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ResponseView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  deleteBowsByBowIdResponseResetsById: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ResponseView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getRack: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RackView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByIdSetup: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SetupView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByIdTroubles: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TroublesView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdChecks: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CheckInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SetupView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByIdChanges: {
-    parameters: {
-      query?: {
-        before?: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChangePage'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdChanges: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ChangeInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SetupView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdWithdrawalsByEntryId: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        entryId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SetupView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdShots: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ShotsInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SetupView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  putBowsByIdStringPlan: {
-    parameters: {
-      query?: never;
-      header?: {
-        /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
-        'If-Match'?: string;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['StringPlan'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SetupView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdGoodStates: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GoodStateInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SetupView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdCaliper: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CaliperInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CaliperView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByIdCants: {
-    parameters: {
-      query: {
-        degrees: number;
-        zero: number;
-        slope: number;
-        speed?: number;
-        distance?: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CantTable'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByIdCardPdf: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description A page to print. */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/pdf': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByIdCrawls: {
-    parameters: {
-      query?: {
-        distance?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CrawlsView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByIdCrawls: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CrawlInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CrawlsView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdDozens: {
-    parameters: {
-      query?: {
-        before?: string;
-      };
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DozenPage'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByBowIdDozens: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DozenInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DozenView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getDozensById: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DozenView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postDozensByIdEntries: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EntryInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DozenView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postDozensByIdWeights: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WeightsInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DozenView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postDozensByIdWeightsPreview: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WeightsInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WeightTable'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postDozensByIdWithdrawalsByEntryId: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        entryId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DozenView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postDozensByIdMatch: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MatchOptions'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DozenView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getDozensByIdExportCsv: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/csv': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getDozensByIdNocks: {
-    parameters: {
-      query?: {
-        distance?: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['NockRound'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postDozensByIdNocks: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NockShotInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['NockRound'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  deleteDozensByIdNocksByShotId: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        shotId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['NockRound'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getDozensByIdWorkshop: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WorkshopView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postDozensByIdWorkshopGlueByJoint: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        joint: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GlueInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WorkshopView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getDozensByIdCutListPdf: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description A page to print. */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/pdf': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getDozensByIdTrayPdf: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description A page to print. */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/pdf': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getDozensByIdFletchingPdf: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description A page to print. */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/pdf': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getDozensByIdShoppingPdf: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description A page to print. */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/pdf': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getDozensByIdLabelsPdf: {
-    parameters: {
-      query?: {
-        grid?: string;
-        first?: number;
-        columns?: number;
-        rows?: number;
-        width?: number;
-        height?: number;
-        left?: number;
-        top?: number;
-        across?: number;
-        down?: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description A page to print. */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/pdf': string;
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdBoard: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BoardView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByBowIdBoard: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BoardInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BoardView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByBowIdBoardByIdWithdraw: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BoardView'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  getBowsByBowIdChronograph: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChronographReading'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByBowIdChronograph: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SpeedInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChronographReading'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postBowsByBowIdChronographByIdWithdraw: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        bowId: string;
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChronographReading'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
-  postInstrumentsByKindOrders: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        kind: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OrderInput'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['OrderDone'];
-        };
-      };
-      default: components['responses']['problem'];
-    };
-  };
+    getArchers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArcherRow"][];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postArchers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArcherInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArcherRow"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdUnits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DisplayUnits"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArcherRow"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    putArchersById: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArcherInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArcherRow"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getArchersByIdRangeGuesses: {
+        parameters: {
+            query?: {
+                yards?: number;
+                within?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RangingView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postArchersByIdRangeGuesses: {
+        parameters: {
+            query?: {
+                yards?: number;
+                within?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RangeGuessInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RangingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    deleteArchersByIdRangeGuessesByGuessId: {
+        parameters: {
+            query?: {
+                yards?: number;
+                within?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                guessId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RangingView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdGroupSizes: {
+        parameters: {
+            query?: {
+                kind?: string;
+                yards?: number;
+                arrow?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SizesView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsById: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    putBowsById: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BowInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBows: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BowInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdArchive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArchiveInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdMoves: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovePage"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdMoves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BowMoveInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdMovesByMoveIdUndo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                moveId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getAdjusters: {
+        parameters: {
+            query: {
+                kind: string;
+                cams: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdjusterOffer"][];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getComponents: {
+        parameters: {
+            query?: {
+                also?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Catalogue"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getComponentsMisfits: {
+        parameters: {
+            query: {
+                shaft: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdArrows: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrowRow"][];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postArrows: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrowInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrowRow"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    putArrowsByIdDraft: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrowDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrowRow"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getArrowsByIdVersions: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionPage"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postArrowsByIdVersions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrowRow"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FiguresInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdArrowSuggestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrowSuggestion"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdBeside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BesideView"][];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postFiguresAsk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AskAnswer"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postFiguresChart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FiguresInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpineChart"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdWeights: {
+        parameters: {
+            query: {
+                purpose: string;
+                grains?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeightsView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdCompare: {
+        parameters: {
+            query: {
+                arrows: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CompareView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getArrowsByIdExportJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrowFile"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getArrowsByIdExportCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getArrowsByIdExportSvg: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getArrowsByIdCardPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getComponentFields: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: components["schemas"]["ComponentField"][];
+                    };
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getCatalogue: {
+        parameters: {
+            query: {
+                kind: string;
+                find?: string;
+                retired?: boolean;
+                skip?: number;
+                sort?: string;
+                down?: boolean;
+                shaft?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CataloguePage"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postCatalogue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComponentInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComponentView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getCatalogueById: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComponentView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    putCatalogueById: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComponentInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComponentView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    deleteCatalogueById: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postCatalogueOwnShaft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnShaft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComponentView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postCatalogueByIdRetire: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RetireInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComponentView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getCatalogueExportCsv: {
+        parameters: {
+            query: {
+                kind: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getCatalogueExportJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueFile"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postCatalogueImportJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatalogueFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getImportsById: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postImportsById: {
+        parameters: {
+            query: {
+                kind: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    putImportsByIdMapping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MappingInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postImportsByIdConfirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postImportsByIdCancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdPaperChoices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperChoices"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdPapers: {
+        parameters: {
+            query?: {
+                before?: string;
+            };
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperPage"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdPapersNewest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewestPaper"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdTolerated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToleratedView"][];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getPapersById: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaperInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapersByIdSets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postSetsByIdShots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShotInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postSetsByIdHits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HitInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postSetsByIdHitsTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HitsTableInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postHitsTableByIdVoid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidTableInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getPapersByIdHitsCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapersByIdSightMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SightMarkInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapersByIdConditions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConditionsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapersByIdSight: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SightInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postShotsByIdMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapersByIdMoves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapersByIdAccept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcceptInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPapersByIdNotes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    deletePapersByIdNotesByNoteId: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                noteId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdResponse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResponseView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByBowIdResponseResets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResetInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResponseView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByBowIdResponseBorrowing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BorrowingInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResponseView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    deleteBowsByBowIdResponseResetsById: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResponseView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getRack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdSetup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdTroubles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroublesView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdChecks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdChanges: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangePage"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdChanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdWithdrawalsByEntryId: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                entryId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdShots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShotsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    putBowsByIdStringPlan: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StringPlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdGoodStates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoodStateInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdCaliper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaliperInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaliperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdCants: {
+        parameters: {
+            query: {
+                degrees: number;
+                zero: number;
+                slope: number;
+                speed?: number;
+                distance?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CantTable"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdCardPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdCrawls: {
+        parameters: {
+            query?: {
+                distance?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrawlsView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdCrawls: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CrawlInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrawlsView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdDozens: {
+        parameters: {
+            query?: {
+                before?: string;
+            };
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DozenPage"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByBowIdDozens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DozenInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DozenView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensById: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DozenView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postDozensByIdEntries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EntryInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DozenView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postDozensByIdWeights: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeightsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DozenView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postDozensByIdWeightsPreview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeightsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeightTable"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postDozensByIdWithdrawalsByEntryId: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                entryId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DozenView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postDozensByIdMatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MatchOptions"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DozenView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdExportCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdNocks: {
+        parameters: {
+            query?: {
+                distance?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NockRound"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postDozensByIdNocks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NockShotInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NockRound"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    deleteDozensByIdNocksByShotId: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                shotId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NockRound"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdWorkshop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkshopView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postDozensByIdWorkshopGlueByJoint: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                joint: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GlueInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkshopView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdCutListPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdTrayPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdFletchingPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdShoppingPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getDozensByIdLabelsPdf: {
+        parameters: {
+            query?: {
+                grid?: string;
+                first?: number;
+                columns?: number;
+                rows?: number;
+                width?: number;
+                height?: number;
+                left?: number;
+                top?: number;
+                across?: number;
+                down?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdBoard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByBowIdBoard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoardInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByBowIdBoardByIdWithdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByBowIdChronograph: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChronographReading"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByBowIdChronograph: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpeedInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChronographReading"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByBowIdChronographByIdWithdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bowId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChronographReading"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postInstrumentsByKindOrders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderDone"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
 }
