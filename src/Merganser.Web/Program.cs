@@ -11,6 +11,7 @@ using Merganser.Web.Chronograph;
 using Merganser.Web.Demo;
 using Merganser.Web.Dozens;
 using Merganser.Web.DrawBoard;
+using Merganser.Web.First;
 using Merganser.Web.Guard;
 using Merganser.Web.Instruments;
 using Merganser.Web.Paper;
@@ -95,6 +96,7 @@ builder
     .AddSingleton<ArrowExport>()
     .AddSingleton<ImportDesk>()
     .AddSingleton<SetupDesk>()
+    .AddSingleton<FirstDesk>()
     .AddSingleton<TroubleDesk>()
     .AddSingleton<SetupCard>()
     .AddSingleton<ResponseDesk>()
@@ -168,6 +170,7 @@ var api = app.MapGroup("/api")
     .AddEndpointFilter(
         (call, next) => call.HttpContext.RequestServices.GetRequiredService<Listener>().Answer(call, next)
     )
+    .AddEndpointFilter(SameBench.Check)
     .AddEndpointFilter(NoHoles.Look)
     .AddEndpointFilter(OneAct.Note);
 api.MapArchers();
@@ -189,6 +192,7 @@ api.MapGet(
 api.MapPaper();
 api.MapRack();
 api.MapSetup();
+api.MapFirst();
 api.MapCrawls();
 api.MapDozens();
 api.MapWorkshop();

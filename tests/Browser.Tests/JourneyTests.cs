@@ -14,8 +14,8 @@ public class JourneyTests
     {
         using var screen = new Screen(demo: false);
         screen.Go("/");
-        screen.SeeText("[data-testid=next]", "The rack is empty");
-        screen.Push("Enter a bow");
+        screen.SeeText("h1", "Three short steps");
+        screen.Push("Enter all measures");
         EnterBow(screen);
         ChooseArrow(screen);
         ShootPaper(screen);

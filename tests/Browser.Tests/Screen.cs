@@ -120,15 +120,28 @@ public sealed class Screen : IDisposable
     /// <summary>
     /// Types into a field as a hand does: what stands in it already stays, and the text is added to it.
     /// </summary>
-    public void Type(string name, string text) => See($"[name='{name}']").SendKeys(text);
+    public void Type(string name, string text) => Field(name).SendKeys(text);
 
     /// <summary>Types over what stands in a field: all of it is selected by keys first.</summary>
     public void Retype(string name, string text)
     {
-        var field = See($"[name='{name}']");
+        var field = Field(name);
         field.SendKeys(Keys.Control + "a");
         field.SendKeys(text);
     }
+
+    /// <summary>A field by its name; what it is folded away in is opened first, by its words.</summary>
+    public IWebElement Field(string name) =>
+        Until(_ =>
+        {
+            if (Find($"[name='{name}']") is { } field)
+            {
+                return field;
+            }
+
+            Find($"details:not([open]):has([name='{name}']) > summary")?.Click();
+            return null;
+        });
 
     /// <summary>Keys to the page itself, whatever was pressed last.</summary>
     public void PressOnPage(string keys) => Driver.FindElement(By.TagName("body")).SendKeys(keys);
@@ -163,7 +176,7 @@ public sealed class Screen : IDisposable
     /// <summary>Picks what begins with these words: from a select, or by typing them into a field that finds.</summary>
     public void Pick(string name, string words)
     {
-        var field = See($"[name={name}]");
+        var field = Field(name);
         if (field.TagName == "select")
         {
             Until(d =>

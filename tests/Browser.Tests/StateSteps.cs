@@ -48,6 +48,38 @@ internal static class StateSteps
         screen.See("[data-testid=check] [role=alert]");
     }
 
+    public static void Pockets(Screen screen)
+    {
+        screen.Unfold("[data-testid=adjusters]");
+        screen.See("[data-kind=limbPocket] label").Click();
+        screen.See("[data-kind=limbPocket] [role=group]");
+    }
+
+    /// <summary>First answers up to the hole: some given, some "I don't know".</summary>
+    public static void FirstHole(Screen screen)
+    {
+        screen.Push("Right hand");
+        screen.Push("60 to 70");
+        screen.See("[data-asked=drawLength]");
+        screen.Push("I don’t know");
+        screen.See("[data-asked=spine]");
+        screen.Push("340");
+        screen.See("[data-asked=cutLength]");
+        screen.Push("I don’t know");
+        screen.See("[data-asked=point]");
+        screen.Push("100");
+        screen.See("[data-here]");
+        screen.Push("tail left");
+        screen.SeeText("[data-testid=next]", "read the hole");
+    }
+
+    public static void FirstRefused(Screen screen)
+    {
+        screen.Push("Right hand");
+        screen.Type("drawWeight", "600");
+        screen.See("[aria-invalid=true]");
+    }
+
     public static void NoLength(Screen screen)
     {
         screen.See("[data-callout=length]").Click();

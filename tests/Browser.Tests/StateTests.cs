@@ -45,7 +45,7 @@ public abstract class StateAudit(SharedScreen shared)
         List<string> found = [];
         screen.Size(1280, 800);
         screen.Go("/");
-        screen.See("[data-testid=rack] h2");
+        screen.See("[data-testid=rack] h2, [data-asked]");
         States.Go(screen, state);
         if (States.IsFirstOfItsPage(state))
         {

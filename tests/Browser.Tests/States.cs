@@ -31,6 +31,7 @@ public static class States
     private const string Advice = "[data-testid=advice]";
     private const string Check = "[data-testid=check]";
     private const string Figures = "[data-testid=figures]";
+    private const string First = "[data-asked=kind]";
     private const string Rack = "[data-testid=rack] h2";
     private const string Wrong = "[aria-invalid=true]";
     private const string Dialog = "[role=dialog]";
@@ -46,6 +47,7 @@ public static class States
         new("new bow", "/bows/new", Adjusters),
         new("new bow, refused", "/bows/new", Adjusters, Press("Keep this bow", Wrong)),
         new("bow", Measures, "[data-testid=adjusters] svg"),
+        new("bow, unfolded", Measures, "[data-testid=adjusters] svg", screen => screen.Unfold("main")),
         new("bow with a word open", Measures, "[data-term]", Click("[data-term]", Dialog)),
         new("bow, changed in two places", Measures, "[data-testid=adjusters] svg", Conflict),
         new("work order", $"{Compound}/bow?check=centreShot", Check),
@@ -65,12 +67,7 @@ public static class States
             "[data-testid=good-state]",
             Click("[data-undo]", "main [role=group]")
         ),
-        new(
-            "bow, pockets asked for their way",
-            $"{Compound}/bow?way=measures",
-            Adjusters,
-            Click("[data-kind=limbPocket] label", "[data-kind=limbPocket] [role=group]")
-        ),
+        new("bow, pockets asked for their way", $"{Compound}/bow?way=measures", Adjusters, Pockets),
         new("something is wrong", $"{Compound}/bow?way=wrong", "[data-trouble-kind]"),
         new("something is wrong, a tear", $"{Compound}/bow?way=wrong&trouble=tearStays", "[data-step]"),
         new("string", $"{Compound}/bow?way=string", "[data-testid=shots-on-string]"),
@@ -179,7 +176,9 @@ public static class States
     /// <summary>States of a bench on which nothing was entered yet.</summary>
     public static IReadOnlyList<State> Empty { get; } =
     [
-        new("empty rack", "/", Rack),
+        new("empty rack", "/", First),
+        new("first answers, a hole", "/", First, FirstHole),
+        new("first answers, refused", "/", First, FirstRefused),
         new("first bow", "/bows/new", Adjusters),
         new("first bow, refused", "/bows/new", Adjusters, Press("Keep this bow", Wrong)),
         new("no such bow", "/bows/99999999-0000-4000-8000-000000000000/bow", "h1"),
@@ -197,7 +196,7 @@ public static class States
     public static void Go(Screen screen, State state)
     {
         screen.Driver.ExecuteScript(
-            "Object.keys(localStorage).filter(k => /^merganser-([0-9a-f]{32}-)?(mark|bow|checks|arrow)/.test(k)).forEach(k => localStorage.removeItem(k))"
+            "Object.keys(localStorage).filter(k => /^merganser-([0-9a-f]{32}-)?(mark|bow|checks|arrow|first)/.test(k)).forEach(k => localStorage.removeItem(k))"
         );
         screen.Go(state.Path);
         screen.See(state.First);

@@ -14,6 +14,7 @@ public class DocumentTests
         "catalogue",
         "chronograph",
         "dozens",
+        "first",
         "instruments",
         "papers",
         "rack",

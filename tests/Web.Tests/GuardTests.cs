@@ -132,4 +132,26 @@ public class GuardTests
         using var answer = await app.Http.GetAsync($"/api/bows/{App.Brindle}/weights?purpose=field&grains={number}");
         answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
+
+    /// <summary>Demo and own bench share an address: a page that is still open for the other one changes nothing.</summary>
+    [Fact]
+    public async Task What_a_page_of_another_bench_sends_is_not_taken_in()
+    {
+        using var app = new App();
+        foreach (var (bench, status) in new[] { ("0123456789abcdef0123456789abcdef", 409), (app.Database.Bench, 200) })
+        {
+            using var request = new HttpRequestMessage(HttpMethod.Post, $"/api/bows/{App.Brindle}/shots")
+            {
+                Content = System.Net.Http.Json.JsonContent.Create(new { id = App.NewId(), count = 3 }),
+            };
+            request.Headers.Add("Merganser-Bench", bench);
+            using var response = await app.Http.SendAsync(request);
+            ((int)response.StatusCode).ShouldBe(status, await response.Content.ReadAsStringAsync());
+        }
+
+        using var reading = new HttpRequestMessage(HttpMethod.Get, "/api/rack");
+        reading.Headers.Add("Merganser-Bench", "another");
+        using var read = await app.Http.SendAsync(reading);
+        ((int)read.StatusCode).ShouldBe(200, "who reads sees whose it is by the answer's own header");
+    }
 }

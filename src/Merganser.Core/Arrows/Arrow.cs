@@ -44,32 +44,6 @@ public sealed record Arrow(
     /// <summary>The centre of a part at one of its ends, inches from the nock throat.</summary>
     public double CentreOf(EndPart part) => (part.InFront ? CutLength : Nock.TubeStart) + part.CentreAhead;
 
-    /// <summary>True when a length or a mass is not known but a band.</summary>
-    [JsonIgnore]
-    public bool IsBanded => CutLengthBand > 0 || MassBand > 0;
-
-    private double MassBand => Shaft.MeasuredGrainsPerInch is null ? Shaft.GrainsPerInchBand : 0;
-
-    /// <summary>The arrow at the ends of what is not known: the figures lie between theirs.</summary>
-    public IReadOnlyList<Arrow> Ends()
-    {
-        double[] lengths = CutLengthBand > 0 ? [-CutLengthBand, CutLengthBand] : [0];
-        double[] masses = MassBand > 0 ? [-MassBand, MassBand] : [0];
-        return
-        [
-            .. from length in lengths
-            from mass in masses
-            select this with
-            {
-                CutLength = Math.Max(VaneFront + LeastBare, CutLength + length),
-                Shaft = Shaft with { GrainsPerInch = Math.Max(1, Shaft.GrainsPerInch + mass) },
-            },
-        ];
-    }
-
-    /// <summary>A shaft is never all vanes, inches.</summary>
-    private const double LeastBare = 1;
-
     /// <summary>The shaft tube's own length, inches.</summary>
     public double TubeLength => CutLength - Nock.TubeStart;
 
@@ -148,7 +122,7 @@ public sealed record ArrowEntry(
     /// <summary>A length that was not measured is this far off at the most, inches (a guess, no source).</summary>
     public const double UnmeasuredBand = 1;
 
-    /// <summary>"about 28" is a length that nobody measured.</summary>
+    /// <summary>"about 28" is a length that nobody measured, as "28 to 29 1/2" is.</summary>
     private static (string? Text, double Band) Length(string? typed) =>
         typed?.TrimStart() is { } text && text.StartsWith(About, StringComparison.OrdinalIgnoreCase)
             ? (text[About.Length..], UnmeasuredBand)
@@ -169,7 +143,7 @@ public sealed record ArrowEntry(
         fields.Inside("vaneCount", VaneCount, ArrowRanges.VaneCount);
         fields.Check(Vane is null || VaneCount > 0, "vaneCount", "range", ArrowSays.NoVaneCount);
         var (measured, band) = Length(CutLength);
-        var length = fields.Required("cutLength", measured, Quantity.Length, ArrowRanges.CutLength);
+        var length = fields.RequiredSpan("cutLength", measured, Quantity.Length, ArrowRanges.CutLength);
         var front = fields.Optional("vaneFront", VaneFront, Quantity.Length, ArrowRanges.VaneFront);
         var glue = fields.Optional("glue", Glue, Quantity.Weight, ArrowRanges.Glue);
         var insert = Insert is null
@@ -191,13 +165,13 @@ public sealed record ArrowEntry(
         if (length is not null && Shaft is not null)
         {
             fields.Check(
-                length.Value - start <= Shaft.MaxLength,
+                length.Middle - start <= Shaft.MaxLength,
                 "cutLength",
                 "too-long",
                 new ShaftSoldAt(Measure.Inches(Shaft.MaxLength), Measure.Inches(Shaft.MaxLength + start))
             );
-            fields.Check((Insert?.Length ?? 0) < length.Value - start, "insert", "geometry", ArrowSays.InsertTooLong);
-            fields.Check(vaneFront < length.Value, "vaneFront", "geometry", ArrowSays.VanesAheadOfEnd);
+            fields.Check((Insert?.Length ?? 0) < length.Low - start, "insert", "geometry", ArrowSays.InsertTooLong);
+            fields.Check(vaneFront < length.Low, "vaneFront", "geometry", ArrowSays.VanesAheadOfEnd);
         }
 
         fields.Check(
@@ -209,7 +183,7 @@ public sealed record ArrowEntry(
         fields.ThrowIfAny();
         return new Arrow(
             Shaft!,
-            length!.Value,
+            length!.Middle,
             InsertBroken > 0 ? insert : Insert,
             PointBroken > 0 ? point! : Point!,
             Nock!,
@@ -218,7 +192,7 @@ public sealed record ArrowEntry(
             vaneFront,
             Wrap,
             glue?.Value ?? (Vane?.Glue ?? 0) * VaneCount,
-            band,
+            band + length.Band,
             ends.Count == 0 ? null : [.. ends.OfType<EndPart>()]
         );
 

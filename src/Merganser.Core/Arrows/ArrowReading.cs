@@ -68,15 +68,17 @@ public sealed record ArrowReading(
         var numbers = new ArrowNumbers(bow, arrow);
         var before = opened is null ? null : new ArrowNumbers(bow, opened);
         var earlier = before is null ? [] : ArrowFigures.All(before);
-        ArrowNumbers[] ends = arrow.IsBanded ? [.. arrow.Ends().Select(end => new ArrowNumbers(bow, end))] : [];
-        var figures = Widened(ArrowFigures.All(numbers), [.. ends.Select(ArrowFigures.All)])
+        IReadOnlyList<Drawn> drawn = NotKnown.Any(bow, arrow) ? NotKnown.Draw(bow, arrow, Draws) : [];
+        var (low, high) =
+            drawn.Count == 0 ? (numbers.Fit.Low, numbers.Fit.High) : NotKnown.NineInTen(drawn.Select(d => d.Fit));
+        var figures = Widened(ArrowFigures.All(numbers), drawn, (low, high))
             .Select(f => f.Since(earlier.FirstOrDefault(e => e.Name == f.Name)))
             .ToArray();
         var fit = new FitReading(
             numbers.Fit.Ratio,
-            ends.Append(numbers).Min(n => n.Fit.Low),
-            ends.Append(numbers).Max(n => n.Fit.High),
-            numbers.Fit.Words,
+            low,
+            high,
+            SpineFit.Said(numbers.Fit.Ratio, low, high),
             numbers.Fit.Band,
             before?.Fit.Ratio
         );
@@ -101,21 +103,47 @@ public sealed record ArrowReading(
         );
     }
 
-    /// <summary>Figures with the bands that a length or a mass that is not known gives them.</summary>
+    /// <summary>So many arrows are drawn where something is not known.</summary>
+    private const int Draws = 256;
+
+    /// <summary>Figures with the bands that what is not known gives them, beside what they have of their own.</summary>
     private static IEnumerable<Figure> Widened(
         IReadOnlyList<Figure> figures,
-        IReadOnlyList<IReadOnlyList<Figure>> ends
-    ) =>
-        ends.Count == 0
-            ? figures
-            : figures.Select(f => Widened(f, [.. ends.Select(e => e.First(g => g.Name == f.Name))]));
-
-    private static Figure Widened(Figure figure, IReadOnlyList<Figure> ends)
+        IReadOnlyList<Drawn> drawn,
+        (double Low, double High) fit
+    )
     {
-        var low = ends.Append(figure).Min(f => f.Low ?? f.Value);
-        var high = ends.Append(figure).Max(f => f.High ?? f.Value);
-        return figure.Value is null || high - low < 1e-9 ? figure : figure with { Low = low, High = high };
+        if (drawn.Count == 0)
+        {
+            return figures;
+        }
+
+        var each = drawn.Select(d => ArrowFigures.All(d.Numbers)).ToArray();
+        return figures.Select(
+            (f, i) => f.Name == "fit" ? f with { Low = fit.Low, High = fit.High } : Widened(f, each.Select(e => e[i]))
+        );
     }
+
+    /// <summary>Errors that have nothing to do with each other add as squares.</summary>
+    private static Figure Widened(Figure figure, IEnumerable<Figure> drawn)
+    {
+        if (figure.Value is not { } value)
+        {
+            return figure;
+        }
+
+        var (low, high) = NotKnown.NineInTen(drawn.Select(f => f.Value ?? value));
+        return high - low < 1e-9
+            ? figure
+            : figure with
+            {
+                Low = value - Both(value - low, value - (figure.Low ?? value)),
+                High = value + Both(high - value, (figure.High ?? value) - value),
+            };
+    }
+
+    private static double Both(double one, double other) =>
+        Math.Sqrt((Math.Max(0, one) * Math.Max(0, one)) + (other * other));
 }
 
 /// <summary>The numbers behind the figures, computed once.</summary>
@@ -136,7 +164,7 @@ public sealed class ArrowNumbers
             arrow.Shaft.SpineInUse,
             arrow.CutLength,
             bow.DrawWeight,
-            bow.MeasuredWeight is not null,
+            bow.MeasuredWeight is not null || bow.DrawWeightBand > 0,
             Factor.ModelSpread
         );
         Launch = LaunchSpeed.Of(bow, Balance.Grains);

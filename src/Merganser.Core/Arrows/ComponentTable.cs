@@ -40,13 +40,16 @@ public static class ComponentTable
 {
     private static readonly AllowedRange None = new(0, 0, Unit.None, Why.Nothing);
     private static readonly AllowedRange Spine = new(0.1, 2, Unit.Inch, Why.ShaftSpines);
+    private static readonly AllowedRange SpineBand = new(0, 1, Unit.Inch, Why.ShaftSpines);
     private static readonly AllowedRange PerInch = new(2, 30, Unit.GrainPerInch, Why.ShaftMass);
     private static readonly AllowedRange PerInchBand = new(0, 10, Unit.GrainPerInch, Why.ShaftMass);
     private static readonly AllowedRange Diameter = new(0.1, 0.6, Unit.Inch, Why.ShaftDiameters);
     private static readonly AllowedRange Inner = new(0, 0.6, Unit.Inch, Why.SolidShaft);
     private static readonly AllowedRange Sold = new(15, 36, Unit.Inch, Why.ShaftsSold);
     private static readonly AllowedRange Small = new(0, 0.2, Unit.Inch, Why.Straightness);
-    private static readonly AllowedRange Grains = new(0, 600, Unit.Grain, Why.HeadWeights);
+
+    /// <summary>Of a point or an insert, grains.</summary>
+    internal static readonly AllowedRange Grains = new(0, 600, Unit.Grain, Why.HeadWeights);
     private static readonly AllowedRange Light = new(0, 60, Unit.Grain, Why.FewGrainsEach);
     private static readonly AllowedRange Short = new(0, 8, Unit.Inch, Why.LongerIsAShaft);
     private static readonly AllowedRange Ahead = new(-4, 4, Unit.Inch, Why.AheadOfTheEnd);
@@ -76,7 +79,10 @@ public static class ComponentTable
             [
                 Text("maker"),
                 Text("name"),
-                Optional("tubeCode"),
+                Text("tubeCode") with
+                {
+                    Required = false,
+                },
                 Number("spine", Quantity.Length, Spine),
                 Number("grainsPerInch", Quantity.MassPerLength, PerInch),
                 Number("outerDiameter", Quantity.Length, Diameter),
@@ -90,6 +96,7 @@ public static class ComponentTable
                 Number("measuredLoad", Quantity.DrawWeight, Load),
                 Number("measuredGrainsPerInch", Quantity.MassPerLength, PerInch),
                 Number("grainsPerInchBand", Quantity.MassPerLength, PerInchBand),
+                Number("spineBand", Quantity.Length, SpineBand),
             ],
             ComponentClass.Insert =>
             [
@@ -102,6 +109,7 @@ public static class ComponentTable
                 Number("breakOff", Quantity.Weight, Light),
                 Number("breakOffSteps", Quantity.Number, Count),
                 Number("measuredGrains", Quantity.Weight, Grains),
+                Number("grainsBand", Quantity.Weight, Light),
             ],
             ComponentClass.Point =>
             [
@@ -116,6 +124,7 @@ public static class ComponentTable
                 Number("breakOff", Quantity.Weight, Light),
                 Number("breakOffSteps", Quantity.Number, Count),
                 Number("measuredGrains", Quantity.Weight, Grains),
+                Number("grainsBand", Quantity.Weight, Light),
             ],
             ComponentClass.Nock =>
             [
@@ -127,6 +136,7 @@ public static class ComponentTable
                 Number("centre", Quantity.Length, Short, true),
                 Number("diameter", Quantity.Length, Inner),
                 Number("measuredGrains", Quantity.Weight, Light),
+                Number("grainsBand", Quantity.Weight, Light),
             ],
             ComponentClass.EndPart =>
             [
@@ -149,6 +159,7 @@ public static class ComponentTable
                 Choice<VaneSetting>("setting"),
                 Number("glue", Quantity.Weight, Light),
                 Number("measuredGrains", Quantity.Weight, Light),
+                Number("grainsBand", Quantity.Weight, Light),
             ],
             _ =>
             [
@@ -186,7 +197,8 @@ public static class ComponentTable
                 ("measuredSpan", ""),
                 ("measuredLoad", ""),
                 ("measuredGrainsPerInch", Exact(s.MeasuredGrainsPerInch)),
-                ("grainsPerInchBand", Some(s.GrainsPerInchBand))
+                ("grainsPerInchBand", Some(s.GrainsPerInchBand)),
+                ("spineBand", Some(s.SpineBand))
             ),
             Insert i => Texts(
                 ("maker", i.Maker),
@@ -197,7 +209,8 @@ public static class ComponentTable
                 ("diameter", Some(i.Diameter)),
                 ("breakOff", Some(i.BreakOff)),
                 ("breakOffSteps", Some(i.BreakOffSteps)),
-                ("measuredGrains", Exact(i.MeasuredGrains))
+                ("measuredGrains", Exact(i.MeasuredGrains)),
+                ("grainsBand", Some(i.GrainsBand))
             ),
             Point p => Texts(
                 ("maker", p.Maker),
@@ -210,7 +223,8 @@ public static class ComponentTable
                 ("blades", Some(p.Blades)),
                 ("breakOff", Some(p.BreakOff)),
                 ("breakOffSteps", Some(p.BreakOffSteps)),
-                ("measuredGrains", Exact(p.MeasuredGrains))
+                ("measuredGrains", Exact(p.MeasuredGrains)),
+                ("grainsBand", Some(p.GrainsBand))
             ),
             Nock n => Texts(
                 ("maker", n.Maker),
@@ -220,7 +234,8 @@ public static class ComponentTable
                 ("tubeStart", Exact(n.TubeStart)),
                 ("centre", Exact(n.Centre)),
                 ("diameter", Some(n.Diameter)),
-                ("measuredGrains", Exact(n.MeasuredGrains))
+                ("measuredGrains", Exact(n.MeasuredGrains)),
+                ("grainsBand", Some(n.GrainsBand))
             ),
             EndPart e => Texts(
                 ("maker", e.Maker),
@@ -240,7 +255,8 @@ public static class ComponentTable
                 ("height", Exact(v.Height)),
                 ("setting", Word(v.Setting)),
                 ("glue", Some(v.Glue)),
-                ("measuredGrains", Exact(v.MeasuredGrains))
+                ("measuredGrains", Exact(v.MeasuredGrains)),
+                ("grainsBand", Some(v.GrainsBand))
             ),
             Wrap w => Texts(
                 ("maker", w.Maker),
@@ -269,8 +285,6 @@ public static class ComponentTable
 
     private static ComponentField Text(string name) =>
         new(default, name, ComponentFieldKind.Text, Quantity.Number, None, true, []);
-
-    private static ComponentField Optional(string name) => Text(name) with { Required = false };
 
     private static ComponentField Number(string name, Quantity quantity, AllowedRange range, bool required = false) =>
         new(default, name, ComponentFieldKind.Number, quantity, range, required, []);

@@ -62,6 +62,7 @@ public interface IComponent
 /// <param name="BreakOffSteps">How many steps can be broken off.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins over the nominal one.</param>
 /// <param name="Diameter">Of what goes into the tube, inches; 0 for a part that goes over it, or not known.</param>
+/// <param name="GrainsBand">Half the range of a mass that nobody knows, grains; 0 for a known one.</param>
 public sealed record Insert(
     string Maker,
     string Name,
@@ -71,7 +72,8 @@ public sealed record Insert(
     double BreakOff = 0,
     int BreakOffSteps = 0,
     double? MeasuredGrains = null,
-    double Diameter = 0
+    double Diameter = 0,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double GrainsBand = 0
 ) : IComponent
 {
     /// <summary>Nominal mass, whole.</summary>
@@ -117,6 +119,10 @@ public sealed record Insert(
         init => field = Possible.NotNegative(value);
     } = Possible.NotNegative(Diameter);
 
+    /// <summary>Half the range in which the mass to reckon with lies, grains: a weighed one has none.</summary>
+    [JsonIgnore]
+    public double Band => MeasuredGrains is null ? GrainsBand : 0;
+
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
 }
@@ -133,6 +139,7 @@ public sealed record Insert(
 /// <param name="BreakOffSteps">How many steps can be broken off.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
 /// <param name="Diameter">Of what goes into the tube, inches; 0 for a part that goes over it, or not known.</param>
+/// <param name="GrainsBand">Half the range of a mass that nobody knows, grains; 0 for a known one.</param>
 public sealed record Point(
     string Maker,
     string Name,
@@ -144,7 +151,8 @@ public sealed record Point(
     double BreakOff = 0,
     int BreakOffSteps = 0,
     double? MeasuredGrains = null,
-    double Diameter = 0
+    double Diameter = 0,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double GrainsBand = 0
 ) : IComponent
 {
     /// <summary>Nominal mass, whole.</summary>
@@ -189,6 +197,10 @@ public sealed record Point(
         get;
         init => field = Possible.NotNegative(value);
     } = Possible.NotNegative(Diameter);
+
+    /// <summary>Half the range in which the mass to reckon with lies, grains: a weighed one has none.</summary>
+    [JsonIgnore]
+    public double Band => MeasuredGrains is null ? GrainsBand : 0;
 
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;

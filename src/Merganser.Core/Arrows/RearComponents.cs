@@ -12,6 +12,7 @@ namespace Merganser.Core.Arrows;
 /// <param name="Kind">How it is held; a lit one is heavier.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
 /// <param name="Diameter">Of what goes into the tube, inches; 0 for a part that goes over it, or not known.</param>
+/// <param name="GrainsBand">Half the range of a mass that nobody knows, grains; 0 for a known one.</param>
 public sealed record Nock(
     string Maker,
     string Name,
@@ -20,7 +21,8 @@ public sealed record Nock(
     double Centre,
     NockKind Kind = NockKind.PressIn,
     double? MeasuredGrains = null,
-    double Diameter = 0
+    double Diameter = 0,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double GrainsBand = 0
 ) : IComponent
 {
     /// <summary>Nominal mass, with pin or bushing.</summary>
@@ -59,6 +61,10 @@ public sealed record Nock(
         init => field = Possible.NotNegative(value);
     } = Possible.NotNegative(Diameter);
 
+    /// <summary>Half the range in which the mass to reckon with lies, grains: a weighed one has none.</summary>
+    [JsonIgnore]
+    public double Band => MeasuredGrains is null ? GrainsBand : 0;
+
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;
 }
@@ -72,6 +78,7 @@ public sealed record Nock(
 /// <param name="Setting">How it is usually set.</param>
 /// <param name="Glue">Glue allowance for one, grains.</param>
 /// <param name="MeasuredGrains">Measured mass, or null; it wins.</param>
+/// <param name="GrainsBand">Half the range of a mass that nobody knows, grains; 0 for a known one.</param>
 public sealed record Vane(
     string Maker,
     string Name,
@@ -80,7 +87,8 @@ public sealed record Vane(
     double Height,
     VaneSetting Setting = VaneSetting.Offset,
     double Glue = 0,
-    double? MeasuredGrains = null
+    double? MeasuredGrains = null,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double GrainsBand = 0
 ) : IComponent
 {
     /// <summary>Nominal mass of one.</summary>
@@ -117,6 +125,10 @@ public sealed record Vane(
         get;
         init => field = Possible.NotNegative(value);
     } = Possible.NotNegative(MeasuredGrains);
+
+    /// <summary>Half the range in which the mass to reckon with lies, grains: a weighed one has none.</summary>
+    [JsonIgnore]
+    public double Band => MeasuredGrains is null ? GrainsBand : 0;
 
     /// <summary>The mass to reckon with.</summary>
     public double Weight => MeasuredGrains ?? Grains;

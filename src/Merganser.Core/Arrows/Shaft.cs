@@ -19,6 +19,7 @@ namespace Merganser.Core.Arrows;
 /// <param name="MeasuredGrainsPerInch">Mass of an inch measured on these very shafts, or null; it wins.</param>
 /// <param name="GrainsPerInchBand">Half the band of a mass that is not known but taken from like shafts; 0 for a known
 /// one.</param>
+/// <param name="SpineBand">Half the range of a spine that nobody knows, inches; 0 for a known one.</param>
 public sealed record Shaft(
     string Maker,
     string Name,
@@ -33,7 +34,8 @@ public sealed record Shaft(
     string? TubeCode = null,
     double? MeasuredSpine = null,
     double? MeasuredGrainsPerInch = null,
-    double GrainsPerInchBand = 0
+    double GrainsPerInchBand = 0,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] double SpineBand = 0
 ) : IComponent
 {
     /// <summary>Nominal static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.</summary>

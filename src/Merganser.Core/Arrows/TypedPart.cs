@@ -25,7 +25,8 @@ internal sealed class TypedPart
             p.Or0("breakOff"),
             (int)p.Or0("breakOffSteps"),
             p.Number("measuredGrains"),
-            p.Or0("diameter")
+            p.Or0("diameter"),
+            GrainsBand: p.Or0("grainsBand")
         ),
         [ComponentClass.Point] = p => new Point(
             p.Text("maker"),
@@ -38,7 +39,8 @@ internal sealed class TypedPart
             p.Or0("breakOff"),
             (int)p.Or0("breakOffSteps"),
             p.Number("measuredGrains"),
-            p.Or0("diameter")
+            p.Or0("diameter"),
+            GrainsBand: p.Or0("grainsBand")
         ),
         [ComponentClass.Nock] = p => new Nock(
             p.Text("maker"),
@@ -48,7 +50,8 @@ internal sealed class TypedPart
             p.Or0("centre"),
             p.Pick<NockKind>("kind"),
             p.Number("measuredGrains"),
-            p.Or0("diameter")
+            p.Or0("diameter"),
+            GrainsBand: p.Or0("grainsBand")
         ),
         [ComponentClass.Vane] = p => new Vane(
             p.Text("maker"),
@@ -58,7 +61,8 @@ internal sealed class TypedPart
             p.Or0("height"),
             p.Pick<VaneSetting>("setting"),
             p.Or0("glue"),
-            p.Number("measuredGrains")
+            p.Number("measuredGrains"),
+            GrainsBand: p.Or0("grainsBand")
         ),
         [ComponentClass.EndPart] = p => new EndPart(
             p.Text("maker"),
@@ -204,7 +208,8 @@ internal sealed class TypedPart
             code.Length == 0 ? null : code,
             MeasuredSpine(),
             Number("measuredGrainsPerInch"),
-            Or0("grainsPerInchBand")
+            Or0("grainsPerInchBand"),
+            Or0("spineBand")
         );
     }
 

@@ -42,6 +42,15 @@ public enum Experience
     Technician,
 }
 
+/// <summary>A tool that not every bench has: it is asked for by the first step that needs it.</summary>
+public enum OwnTool
+{
+    Press,
+    DrawBoard,
+    Scale,
+    Chronograph,
+}
+
 /// <summary>The person who shoots.</summary>
 /// <param name="Name">As the bench calls them.</param>
 /// <param name="Hand">Drawing hand.</param>
@@ -70,4 +79,14 @@ public sealed record Archer(
     /// A press is only theirs to use when they have it and are no beginner: a beginner is never told to press a bow.
     /// </summary>
     public bool MayPress => HasPress && Experience != Experience.Beginner;
+
+    /// <summary>The same archer with a tool.</summary>
+    public Archer With(OwnTool tool) =>
+        tool switch
+        {
+            OwnTool.Press => this with { HasPress = true },
+            OwnTool.DrawBoard => this with { HasDrawBoard = true },
+            OwnTool.Scale => this with { HasScale = true },
+            _ => this with { HasChronograph = true },
+        };
 }

@@ -75,6 +75,10 @@ public enum CamDraw
 /// <param name="Chronograph">What a chronograph taught of this bow's speed, or null; it wins over rating and
 /// estimate.</param>
 /// <param name="Force">What its draw-force curve taught, or null; it stands in place of the estimate.</param>
+/// <param name="NominalWeightBand">Half the range of a marked weight that is a range, lb; 0 for one weight.</param>
+/// <param name="DrawLengthBand">Half the range of a draw length nobody measured, inches; 0 for a known one.</param>
+/// <param name="BraceHeightBand">Half the range of a brace height that nobody measured, inches; 0 for a known
+/// one.</param>
 public sealed record Bow(
     string Name,
     BowKind Kind,
@@ -101,9 +105,25 @@ public sealed record Bow(
     [property: System.Text.Json.Serialization.JsonIgnore(
         Condition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull
     )]
-        Speed.ForceFit? Force = null
+        Speed.ForceFit? Force = null,
+    [property: System.Text.Json.Serialization.JsonIgnore(
+        Condition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingDefault
+    )]
+        double NominalWeightBand = 0,
+    [property: System.Text.Json.Serialization.JsonIgnore(
+        Condition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingDefault
+    )]
+        double DrawLengthBand = 0,
+    [property: System.Text.Json.Serialization.JsonIgnore(
+        Condition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingDefault
+    )]
+        double BraceHeightBand = 0
 )
 {
+    /// <summary>Half the range of the draw weight, lb: a measured one has none.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double DrawWeightBand => MeasuredWeight is null ? NominalWeightBand : 0;
+
     /// <summary>True for a kind that is shot with a sight.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public bool HasSight => Kind is BowKind.Compound or BowKind.Recurve;

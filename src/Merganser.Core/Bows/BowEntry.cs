@@ -4,9 +4,9 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Bows;
 
 /// <summary>
-/// A bow as typed: every measured field is text until it has been read. The make is the archer's own word for maker and
-/// model: bows of one make share what their adjusters were seen to do. The axle bolts' figure is the maker's, in the
-/// maker's own words.
+/// A bow as typed: every measured field is text until it has been read. What is not known may be a range, "60 to 70".
+/// The make is the archer's own word for maker and model: bows of one make share what their adjusters were seen to do.
+/// The axle bolts' figure is the maker's, in the maker's own words.
 /// </summary>
 public sealed record BowEntry(
     string? Name,
@@ -47,16 +47,16 @@ public sealed record BowEntry(
     {
         var fields = new FieldReader();
         var name = fields.Name("name", Name);
-        var nominal = fields.Optional("nominalWeight", NominalWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
+        var nominal = fields.OptionalSpan("nominalWeight", NominalWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
         var measured = fields.Optional("measuredWeight", MeasuredWeight, Quantity.DrawWeight, BowRanges.DrawWeight);
-        var draw = fields.Required("drawLength", DrawLength, Quantity.Length, BowRanges.DrawLength);
+        var draw = fields.RequiredSpan("drawLength", DrawLength, Quantity.Length, BowRanges.DrawLength);
         var axle = fields.Optional(
             "axleToAxle",
             AxleToAxle,
             Quantity.Length,
             Kind == BowKind.Compound ? BowRanges.AxleToAxle : BowRanges.BowLength
         );
-        var brace = fields.Required("braceHeight", BraceHeight, Quantity.Length, BowRanges.BraceHeight);
+        var brace = fields.RequiredSpan("braceHeight", BraceHeight, Quantity.Length, BowRanges.BraceHeight);
         var rated = fields.Optional("ratedSpeed", RatedSpeed, Quantity.Speed, BowRanges.RatedSpeed);
         var ahead = fields.Optional("restAhead", RestAhead, Quantity.Length, BowRanges.RestAhead);
         var factor = fields.Optional("factorSet", FactorSet, Quantity.Number, BowRanges.Factor);
@@ -80,7 +80,7 @@ public sealed record BowEntry(
         if (draw is not null && brace is not null)
         {
             fields.Check(
-                draw.Value - Bow.AmoAllowance - brace.Value >= Bow.LeastStroke,
+                draw.Low - Bow.AmoAllowance - brace.High >= Bow.LeastStroke,
                 "braceHeight",
                 "stroke",
                 new StrokeTooShort(Measure.Ruled(Bow.AmoAllowance), Measure.Ruled(Bow.LeastStroke))
@@ -95,11 +95,11 @@ public sealed record BowEntry(
             Kind,
             Hand,
             Release,
-            nominal?.Value,
+            nominal?.Middle,
             measured?.Value,
-            draw!.Value,
+            draw!.Middle,
             axle?.Value,
-            brace!.Value,
+            brace!.Middle,
             rated?.Value,
             RestType,
             Kind == BowKind.Compound ? CamSystem : CamSystem.None,
@@ -111,7 +111,10 @@ public sealed record BowEntry(
             maximum?.Value,
             makerAxle?.Value,
             makerBrace?.Value,
-            makerCentre?.Value
+            makerCentre?.Value,
+            NominalWeightBand: nominal?.Band ?? 0,
+            DrawLengthBand: draw.Band,
+            BraceHeightBand: brace.Band
         );
     }
 }

@@ -36,7 +36,11 @@ public sealed record Room(AdjusterKind Kind, double Down, double Up) : BowMessag
 public sealed record AboveMaximum(Measure Measured, Measure Most) : BowMessage;
 
 /// <summary>A bow in a line: kind, hand, weight.</summary>
-public sealed record BowLine(BowKind Kind, Measure Weight, bool Marked) : BowMessage;
+public sealed record BowLine(BowKind Kind, Measure Weight, bool Marked) : BowMessage
+{
+    /// <summary>The lower end of a weight that is only a range, and <see cref="Weight"/> the upper; or null.</summary>
+    public Measure? From { get; init; }
+}
 
 /// <summary>Where a bow factor comes from.</summary>
 public sealed record FactorReason(BowKind Kind, CamDraw Cams, Measure? FingersCount, bool SetByHand) : BowMessage;

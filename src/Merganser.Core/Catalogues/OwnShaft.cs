@@ -9,7 +9,8 @@ namespace Merganser.Core.Catalogues;
 /// </summary>
 /// <param name="Id">Client-made id.</param>
 /// <param name="Name">What is printed; none takes the spine.</param>
-/// <param name="Spine">As typed: .340 or 340.</param>
+/// <param name="Spine">As printed: .340 or 340, a tube code of aluminium as 2315, pounds of a wooden shaft as 45 to
+/// 50 lb, or a range of any of the first.</param>
 /// <param name="GrainsPerInch">As typed, or none.</param>
 /// <param name="OuterDiameter">As typed, or none.</param>
 /// <param name="Material">Carbon, aluminium, wood …; none takes carbon.</param>
@@ -37,25 +38,34 @@ public sealed record OwnShaft(
     /// <summary>A shaft is sold this long where it is not known, inches (common practice, no source).</summary>
     private const double UsualLength = 33;
 
-    private const string Unknown = "not known";
+    /// <summary>The maker of a part that somebody has without knowing whose it is.</summary>
+    public const string Unknown = "not known";
+
     private const string Usual = "Carbon";
 
     /// <summary>The part, its unknowns filled from the catalogue's shafts.</summary>
     /// <exception cref="RefusedException">A field cannot be read or is out of range; each is named.</exception>
     public Shaft Read(IReadOnlyList<Shaft> catalogue)
     {
-        var material = string.IsNullOrWhiteSpace(Material) ? Usual : Material.Trim();
+        var printed = Printed.Read(Spine);
+        var material = string.IsNullOrWhiteSpace(Material) ? printed.Material ?? Usual : Material.Trim();
         var typed = new Dictionary<string, string?>
         {
             ["maker"] = Unknown,
             ["name"] = string.IsNullOrWhiteSpace(Name) ? $"Own {Spine?.Trim()}" : Name,
-            ["spine"] = Spine,
-            ["grainsPerInch"] = string.IsNullOrWhiteSpace(GrainsPerInch) ? "9" : GrainsPerInch,
-            ["outerDiameter"] = string.IsNullOrWhiteSpace(OuterDiameter) ? "0.246" : OuterDiameter,
+            ["tubeCode"] = printed.TubeCode,
+            ["spine"] = printed.Spine,
+            ["grainsPerInch"] = Else(GrainsPerInch, printed, "9"),
+            ["outerDiameter"] = Else(OuterDiameter, printed, "0.246"),
             ["maxLength"] = UsualLength.ToString(System.Globalization.CultureInfo.InvariantCulture),
             ["material"] = material,
         };
-        var shaft = (Shaft)ComponentTable.Read(ComponentClass.Shaft, typed);
+        var shaft = (Shaft)ComponentTable.Read(ComponentClass.Shaft, typed) with { SpineBand = printed.Band };
+        if (printed.TubeCode is not null)
+        {
+            return shaft;
+        }
+
         var wide = string.IsNullOrWhiteSpace(OuterDiameter) ? (double?)null : shaft.OuterDiameter;
         var like = Like(catalogue, shaft.Spine, wide, material);
         if (wide is null && like.Count > 0)
@@ -76,6 +86,12 @@ public sealed record OwnShaft(
             GrainsPerInchBand = Math.Max(LeastBand, (masses.Max() - masses.Min()) / 2),
         };
     }
+
+    /// <summary>A tube code says mass and width itself.</summary>
+    private static string? Else(string? typed, Printed printed, string usual) =>
+        !string.IsNullOrWhiteSpace(typed) ? typed
+        : printed.TubeCode is null ? usual
+        : null;
 
     /// <summary>Like shafts: of the material and spine, of the diameter too where that leaves enough.</summary>
     private static List<Shaft> Like(IReadOnlyList<Shaft> catalogue, double spine, double? wide, string material)

@@ -50,6 +50,7 @@ public enum InputSays
     WentWrong,
     NotConnected,
     FollowedElsewhere,
+    OtherBench,
     FileBusy,
     DiskFull,
 }
@@ -114,6 +115,31 @@ public sealed class FieldReader
     /// <summary>A value that may be left empty.</summary>
     public Entry? Optional(string field, string? text, Quantity quantity, AllowedRange range) =>
         string.IsNullOrWhiteSpace(text) ? null : Read(field, text, quantity, range);
+
+    /// <summary>A value that must be there, or the range in which it lies.</summary>
+    public Span? RequiredSpan(string field, string? text, Quantity quantity, AllowedRange range)
+    {
+        try
+        {
+            var span = Span.Parse(text, quantity);
+            if (range.Holds(span.Low) && range.Holds(span.High))
+            {
+                return span;
+            }
+
+            problems.Add(new FieldProblem(field, "range", new Outside(range)));
+        }
+        catch (EntryException problem)
+        {
+            problems.Add(new FieldProblem(field, problem.Code, problem.Said));
+        }
+
+        return null;
+    }
+
+    /// <summary>The same, and it may be left empty.</summary>
+    public Span? OptionalSpan(string field, string? text, Quantity quantity, AllowedRange range) =>
+        string.IsNullOrWhiteSpace(text) ? null : RequiredSpan(field, text, quantity, range);
 
     /// <summary>A name: not empty, at most 60 characters, no control character among them.</summary>
     public string Name(string field, string? text)

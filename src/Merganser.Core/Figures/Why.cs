@@ -6,6 +6,7 @@ public enum Why
     Nothing,
     DrawWeightOfBows,
     DrawLengthOfArchers,
+    ArmSpanOfArchers,
     AxlesOfCompounds,
     LengthOfBows,
     BraceOfBows,

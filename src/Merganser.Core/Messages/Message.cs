@@ -3,6 +3,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
+using Merganser.Core.First;
 using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Rack;
@@ -73,6 +74,9 @@ public abstract record Message
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(WorkshopSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(FirstSays says) => new Says(says);
 }
 
 /// <summary>Something that is said without any quantity.</summary>

@@ -7,7 +7,7 @@ namespace Merganser.Core.Paper;
 /// <summary>
 /// The mean of one set of tears and the circle that holds the true mean with 95 %: radius s √(2F/n) with
 /// s² = SS/(2(n−1)), ν = 2(n−1), F = (0.05^(−2/ν) − 1)ν/2, the 95 % point of F(2, ν) in closed form
-/// (critical values: NIST/SEMATECH e-Handbook 1.3.6.7.3).
+/// (critical values: NIST/SEMATECH e-Handbook 1.3.6.7.3). Shots that were only said widen it by their reading error.
 /// </summary>
 public sealed class MeanTear
 {
@@ -37,19 +37,27 @@ public sealed class MeanTear
                 ? tears.Count
                 : throw new ArgumentException("A mean needs at least one tear.", nameof(tears));
         Mean = Tear.Mean(tears);
+        ReadWithin = Math.Sqrt(tears.Average(t => t.ReadWithin * t.ReadWithin) / Count);
         if (Count == 1)
         {
             Spread = usualSpread;
             SpreadAssumed = true;
-            Radius = usualSpread * RegionInSds;
+            Radius = WithReading(usualSpread * RegionInSds);
             return;
         }
 
         var squares = tears.Sum(t => t.SquareTo(Mean));
         var freedom = 2.0 * (Count - 1);
         Spread = Math.Max(ReadingError, Math.Sqrt(squares / freedom));
-        Radius = RegionRadius(Spread, freedom, Count);
+        Radius = WithReading(RegionRadius(Spread, freedom, Count));
+
+        // How shots lie and how well they were read have nothing to do with each other: they add as squares.
+        double WithReading(double radius) =>
+            ReadWithin == 0 ? radius : Math.Sqrt((radius * radius) + Math.Pow(ReadWithin * RegionInSds, 2));
     }
+
+    /// <summary>How far off the mean is for shots that were only said, inches per axis and one sd.</summary>
+    public double ReadWithin { get; }
 
     /// <summary>Shots read.</summary>
     public int Count { get; }
@@ -82,14 +90,16 @@ public sealed class MeanTear
 
     /// <summary>The reading, always by the tail.</summary>
     public Message Reading =>
-        new MeanTail(
-            Level(TearAxis.Sideways) ? null : Measure.Inches(Mean.X),
-            Level(TearAxis.Height) ? null : Measure.Inches(Mean.Y),
-            Measure.Inches(Tolerances.Usual)
-        )
-        {
-            Known = Radius <= MostForLevel,
-        };
+        Count == 1 && ReadWithin > 0
+            ? new OneSaid(new TailAsSaid(Measure.Inches(Mean.X), Measure.Inches(Mean.Y)))
+            : new MeanTail(
+                Level(TearAxis.Sideways) ? null : Measure.Inches(Mean.X),
+                Level(TearAxis.Height) ? null : Measure.Inches(Mean.Y),
+                Measure.Inches(Tolerances.Usual)
+            )
+            {
+                Known = Radius <= MostForLevel,
+            };
 
     /// <summary>
     /// A region wider than this says of no axis that it is level: twice the usual tolerance (no source).

@@ -26,6 +26,9 @@ public sealed record MeanTail(Measure? Right, Measure? Up, Measure Little) : Pap
     public bool Known { get; init; } = true;
 }
 
+/// <summary>The reading of one hole that was only said.</summary>
+public sealed record OneSaid(TailAsSaid Said) : PaperMessage;
+
 /// <summary>What a shooter said, by the tail whichever end was named.</summary>
 public sealed record TailAsSaid(Measure Right, Measure Up) : PaperMessage;
 

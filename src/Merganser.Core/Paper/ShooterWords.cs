@@ -50,6 +50,15 @@ public sealed record ShooterWords(
         new("three", 3),
     ];
 
+    /// <summary>A size that is said is off by this share of it (a guess, no source).</summary>
+    private const double SaidShare = 0.25;
+
+    /// <summary>And by this much at the least, inches (a guess, no source).</summary>
+    private const double LeastSaid = 0.1;
+
+    /// <summary>How far off a tear is that was only said, inches per axis and one sd.</summary>
+    public static double ReadWithin(Tear said) => Math.Max(LeastSaid, SaidShare * said.Length);
+
     /// <summary>True when both sizes are in the list.</summary>
     public bool Known() => new[] { Sideways, Height }.All(code => code is null || Sizes.Any(s => s.Code == code));
 

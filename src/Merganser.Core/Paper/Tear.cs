@@ -37,6 +37,13 @@ public sealed record Tear(double X, double Y)
     /// <summary>Length of the tear, inches.</summary>
     public double Length => Math.Sqrt((X * X) + (Y * Y));
 
+    /// <summary>
+    /// How far off it may have been read, inches per axis and one sd: 0 for holes that were marked, more for a tear
+    /// that was only said.
+    /// </summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double ReadWithin { get; init; }
+
     /// <summary>Where the tail lies from the point's hole.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public Message Place => new TailAt(Measure.Inches(X), Measure.Inches(Y));

@@ -53,9 +53,18 @@ public static class TearFigures
         var positive = axis == TearAxis.Sideways ? TearSide.Right : TearSide.High;
         var critical = MeanTear.CriticalF(2.0 * (mean.Count - 1));
         var spread = Measure.Inches(mean.Spread, mean.SpreadAssumed ? 2 : 3);
-        var region = mean.SpreadAssumed
-            ? new Formula($"s √(−2 ln 0.05), s = {spread:bare}")
-            : new Formula($"s √(2F / n) = {spread:bare} √(2 × {Measure.Plain(critical, 3)} / {mean.Count})");
+        var read = Measure.Inches(mean.ReadWithin, 3);
+        var region = (mean.SpreadAssumed, mean.ReadWithin > 0) switch
+        {
+            (true, false) => new Formula($"s √(−2 ln 0.05), s = {spread:bare}"),
+            (true, true) => new Formula($"√(s² + r²) √(−2 ln 0.05), s = {spread:bare}, said within r = {read:bare}"),
+            (false, false) => new Formula(
+                $"s √(2F / n) = {spread:bare} √(2 × {Measure.Plain(critical, 3)} / {mean.Count})"
+            ),
+            _ => new Formula(
+                $"√(2 F s² / n − 2 r² ln 0.05), s = {spread:bare}, F = {Measure.Plain(critical, 3)}, n = {mean.Count}, said within r = {read:bare}"
+            ),
+        };
         Term[] terms =
         [
             new(PaperSays.MeanLine, new MeanOver(mean.Count, positive), value, Unit.Inch, 3),

@@ -31,7 +31,10 @@ public sealed record ShotReading(
 )
 {
     /// <summary>The tear as the archer sees it; of a nock end in a near target, the tear that it stands for.</summary>
-    public Tear Tear => Stage.NockEnd ? NockEnd.TearOf(Marked.Tear, Stage.Distance) : Marked.Tear;
+    public Tear Tear =>
+        Stage.NockEnd ? NockEnd.TearOf(Marked.Tear, Stage.Distance)
+        : Marked.Said ? Marked.Tear with { ReadWithin = ShooterWords.ReadWithin(Marked.Tear) }
+        : Marked.Tear;
 
     /// <summary>Which arrow of the dozen, where it was said.</summary>
     public string? ArrowNumber => Marked.ArrowNumber;

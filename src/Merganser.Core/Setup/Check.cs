@@ -134,6 +134,17 @@ public sealed record CheckFact(
             _ => Measure.AsRead(value),
         };
 
+    /// <summary>A tool that the check needs and this archer is not known to have; a beginner presses no bow.</summary>
+    public OwnTool? Asks(Archer archer) =>
+        Kind switch
+        {
+            CheckKind.CamTiming when !archer.HasDrawBoard => OwnTool.DrawBoard,
+            CheckKind.DrawWeight when !archer.HasScale => OwnTool.Scale,
+            CheckKind.Peep or CheckKind.CamLean when !archer.HasPress && archer.Experience != Experience.Beginner =>
+                OwnTool.Press,
+            _ => null,
+        };
+
     /// <summary>What this archer has bears on how the check is done.</summary>
     public Message Advice(Archer archer) =>
         Kind switch

@@ -85,13 +85,13 @@ public readonly record struct SpineFit(double Ratio, double Relative)
     public FitBand Band => BandOf(Ratio);
 
     /// <summary>The verdict; an interval that crosses a band names the others.</summary>
-    public FitIs Words
+    public FitIs Words => Said(Ratio, Low, High);
+
+    /// <summary>The verdict on a ratio whose interval is known.</summary>
+    public static FitIs Said(double ratio, double low, double high)
     {
-        get
-        {
-            var (band, low, high) = (Band, BandOf(Low), BandOf(High));
-            return new FitIs(band, [.. new[] { low, high }.Where(b => b != band).Distinct()]);
-        }
+        var band = BandOf(ratio);
+        return new FitIs(band, [.. new[] { BandOf(low), BandOf(high) }.Where(b => b != band).Distinct()]);
     }
 
     /// <summary>The fit of an actual spine to a needed one.</summary>
@@ -113,7 +113,8 @@ public readonly record struct SpineFit(double Ratio, double Relative)
         return new SpineFit(needed / actual, relative);
     }
 
-    private static FitBand BandOf(double ratio) =>
+    /// <summary>The band of a ratio.</summary>
+    public static FitBand BandOf(double ratio) =>
         ratio switch
         {
             < WeakBelow => FitBand.Weak,

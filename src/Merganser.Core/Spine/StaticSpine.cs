@@ -43,6 +43,9 @@ public static class StaticSpine
     /// <summary>AMO spine in pounds, 26/s₂₆.</summary>
     public static double AmoPounds(double astmSpine) => AmoSpan / AmoDeflection(astmSpine);
 
+    /// <summary>The ASTM spine of a shaft marked in AMO pounds, inches.</summary>
+    public static double FromAmoPounds(double pounds) => AmoPounds(pounds);
+
     /// <summary>Deflection on the AMO span and load, inches.</summary>
     public static double AmoDeflection(double astmSpine) =>
         Positive(astmSpine) * Math.Pow(AmoSpan / AstmSpan, 3) * AmoLoad / AstmLoad;

@@ -68,6 +68,7 @@ public static class FittedModels
             && one.Y.Equals(other.Y)
             && one.Doubtful == other.Doubtful
             && one.DaysAgo == other.DaysAgo
+            && one.ReadWithin.Equals(other.ReadWithin)
             && one.StandsAs(other);
     }
 }

@@ -192,15 +192,20 @@ public sealed record ResponsePrior(
 /// <param name="Rig">0 where the rest of the bow was as it is now; else which other rig it was shot with, from 1. The
 /// tear that it began from is then another one, the gains are the same.</param>
 /// <param name="DaysAgo">Days of shooting between it and the last one.</param>
+/// <param name="ReadWithin">How far off it was read, inches per axis and one sd.</param>
 public sealed record Observation(
     double[] Setting,
     double X,
     double Y,
     bool Doubtful = false,
     int Rig = 0,
-    int DaysAgo = 0
+    int DaysAgo = 0,
+    double ReadWithin = 0
 )
 {
+    /// <summary>The square of how far off it was read, in².</summary>
+    public double ReadVariance => ReadWithin * ReadWithin;
+
     /// <summary>True for the same setting of the same rig: the same mean but for the day.</summary>
     public bool StandsAs(Observation other) => Rig == other.Rig && Setting.AsSpan().SequenceEqual(other.Setting);
 }

@@ -161,7 +161,15 @@ public static class Settings
             where seen.Rig >= 0
             let setting = From(prior, shots[0].Positions, seen.Shot.Positions)
             let tear = seen.Shot.Tear
-            select new Observation(setting, tear.X, tear.Y, seen.Shot.Doubtful, seen.Rig, seen.DaysAgo),
+            select new Observation(
+                setting,
+                tear.X,
+                tear.Y,
+                seen.Shot.Doubtful,
+                seen.Rig,
+                seen.DaysAgo,
+                tear.ReadWithin
+            ),
         ];
     }
 

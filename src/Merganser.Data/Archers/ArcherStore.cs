@@ -76,6 +76,19 @@ public sealed class ArcherStore(Database database, TimeProvider clock)
         return database.Read(sql => Get(sql, ArcherOf(sql, bowId)));
     }
 
+    /// <summary>A tool that the archer of a bow turns out to have; said again it changes nothing.</summary>
+    /// <exception cref="MissingException">There is no such bow.</exception>
+    public ArcherRow Equip(string bowId, OwnTool tool)
+    {
+        database.Write(sql =>
+        {
+            var row = Get(sql, ArcherOf(sql, bowId));
+            var with = row.Archer.With(tool);
+            return with == row.Archer ? 0 : Change(sql, row.Id, row.Version, with);
+        });
+        return database.Read(sql => Get(sql, ArcherOf(sql, bowId)));
+    }
+
     private static string ArcherOf(Sql sql, string bowId) =>
         sql.Scalar<string?>("SELECT archer_id FROM bow WHERE id = @bowId", new { bowId })
         ?? throw new MissingException("bow");

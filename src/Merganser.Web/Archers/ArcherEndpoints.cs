@@ -41,6 +41,9 @@ public sealed record ArcherInput(
     }
 }
 
+/// <summary>A tool that the archer of a bow has.</summary>
+public sealed record ToolInput(OwnTool Tool);
+
 public static class ArcherEndpoints
 {
     public static void MapArchers(this IEndpointRouteBuilder api)
@@ -54,6 +57,10 @@ public static class ArcherEndpoints
         api.MapPost(
             "/bows/{id}/units",
             (string id, DisplayUnits units, ArcherStore archers) => archers.Wear(id, units)
+        );
+        api.MapPost(
+            "/bows/{id}/tools",
+            (string id, ToolInput input, ArcherStore archers) => archers.Equip(id, input.Tool)
         );
         api.MapPut(
             "/archers/{id}",

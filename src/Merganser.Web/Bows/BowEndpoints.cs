@@ -109,5 +109,10 @@ public static class BowEndpoints
 
     /// <summary>The bow in one line: kind, hand, weight.</summary>
     public static Message Line(Bow bow) =>
-        new BowLine(bow.Kind, Measure.Pounds(bow.DrawWeight), bow.MeasuredWeight is null);
+        bow.DrawWeightBand == 0
+            ? new BowLine(bow.Kind, Measure.Pounds(bow.DrawWeight), bow.MeasuredWeight is null)
+            : new BowLine(bow.Kind, Measure.Pounds(bow.DrawWeight + bow.DrawWeightBand, 0), true)
+            {
+                From = Measure.Pounds(bow.DrawWeight - bow.DrawWeightBand, 0),
+            };
 }

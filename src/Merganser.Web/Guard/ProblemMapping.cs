@@ -60,6 +60,7 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
             ChangedException changed => (412, changed.Said, "changed"),
             MissingException missing => (404, missing.Said, "missing"),
             IdTakenException taken => (409, taken.Said, "id-taken"),
+            OtherBenchException => (409, InputSays.OtherBench, "other-bench"),
             PreconditionMissingException => (428, InputSays.VersionNeeded, "if-match"),
             SqliteException { SqliteErrorCode: SqliteCodes.Busy or SqliteCodes.Locked } => (
                 503,

@@ -42,6 +42,7 @@ public sealed record CheckView(
     CheckVerdict? Verdict,
     Message Line,
     Message Advice,
+    OwnTool? Asks,
     IReadOnlyList<Message> HowTo,
     Message NoteAsked
 );
@@ -228,6 +229,7 @@ public sealed class SetupDesk(
             line.Verdict,
             line.Short,
             fact.Advice(archer),
+            fact.Asks(archer),
             HowTo(kind, on, axleBolts),
             new NoteAsked(kind)
         );

@@ -16,6 +16,7 @@ internal static class ApiTable
             ["POST /api/archers"] = new("archers", "Adds an archer"),
             ["PUT /api/archers/{id}"] = new("archers", "Changes an archer", NamesVersion: true),
             ["POST /api/bows/{id}/units"] = new("archers", "The units in which the archer of a bow reads"),
+            ["POST /api/bows/{id}/tools"] = new("archers", "A tool that the archer of a bow has"),
             ["GET /api/archers/{id}/range-guesses"] = new("archers", "Distances an archer guessed and measured, read"),
             ["POST /api/archers/{id}/range-guesses"] = new("archers", "Keeps a guessed distance and what it was"),
             ["DELETE /api/archers/{id}/range-guesses/{guessId}"] = new("archers", "Takes a guessed distance back"),
@@ -30,6 +31,8 @@ internal static class ApiTable
                 "Takes a move back, as a wrong entry or as a real move"
             ),
             ["GET /api/adjusters"] = new("bows", "The adjusters that a kind of bow may have"),
+            ["POST /api/first/reading"] = new("first", "What is printed on a first bow and arrow, read"),
+            ["POST /api/first"] = new("first", "Keeps them as a bow with its arrow, and the first hole in paper"),
             ["GET /api/components"] = new("arrows", "The parts that an arrow is built from"),
             ["GET /api/components/misfits"] = new("arrows", "Parts that do not go into a shaft's tube"),
             ["GET /api/bows/{bowId}/arrows"] = new("arrows", "The arrows of a bow"),

@@ -24,6 +24,8 @@ public static class BowWords
                 $"to go: {Step(kind, down)} {Way(kind, false, hand)}, {Step(kind, up)} {Way(kind, true, hand)}",
             AboveMaximum(var measured, var most) =>
                 $"It draws {measured}; the maker allows {most} at the most. Nothing is shot before.",
+            BowLine { From: { } from } line =>
+                $"{line.Kind}, {Handed(hand)}, {from:bare} to {line.Weight}{(line.Marked ? " marked" : "")}",
             BowLine(var kind, var weight, var marked) => $"{kind}, {Handed(hand)}, {weight}{(marked ? " marked" : "")}",
             FactorReason { SetByHand: true } => $"set on the bow",
             FactorReason(BowKind.Longbow, _, _, _) => $"longbow shelf not cut to centre, from memory",

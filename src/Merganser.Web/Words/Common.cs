@@ -24,6 +24,7 @@ public static class CommonWords
             NothingEntered => $"Nothing is entered here yet.",
             TooLong(var characters) => $"At most {characters} characters.",
             NotANumber(var typed) => $"“{typed}” is not a number. Write it like 28.5, 28 1/2 or 28,5.",
+            EndsReversed(var typed) => $"“{typed}” runs backwards: the smaller end first, as in 60 to 70.",
             DividesByNought(var typed) => $"“{typed}” divides by nought.",
             NoSuchUnit(var written, { Count: 0 }) => $"“{written}” is not expected here: this is a plain number.",
             NoSuchUnit(var written, var known) => $"“{written}” is not a unit for this. Use one of: {known}.",
@@ -43,6 +44,7 @@ public static class CommonWords
             InputSays.WentWrong => $"Something went wrong here; nothing was changed.",
             InputSays.NotConnected => $"The instrument is not connected: type the value instead.",
             InputSays.FollowedElsewhere => $"Another page follows this instrument now.",
+            InputSays.OtherBench => $"Another bench answers here now: nothing was taken in. Load the page anew.",
             InputSays.FileBusy => $"The data file is in use by another program: nothing was changed, try again.",
             InputSays.DiskFull => $"The disk of the data file is full: nothing was changed. Make room, then try again.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
@@ -54,6 +56,7 @@ public static class CommonWords
         {
             Why.DrawWeightOfBows => $"from a child's first bow to the heaviest that is held by hand",
             Why.DrawLengthOfArchers => $"AMO draw length, from a child's to the tallest archer's",
+            Why.ArmSpanOfArchers => $"fingertip to fingertip, from a child's to the tallest archer's",
             Why.AxlesOfCompounds => $"as compounds run between the axles",
             Why.LengthOfBows => $"as bows without cams run",
             Why.BraceOfBows => $"grip to string at rest, from low longbows to high target recurves",

@@ -28,6 +28,8 @@ public static class ComponentLabels
         [(null, "measuredSpan")] = "on a span of",
         [(null, "measuredLoad")] = "under",
         [(null, "grainsPerInchBand")] = "Weight per length, give or take",
+        [(null, "spineBand")] = "Spine, give or take",
+        [(null, "grainsBand")] = "Weight, give or take",
         [(null, "measuredGrainsPerInch")] = "Measured weight per length",
         [(null, "grains")] = "Weight",
         [(ComponentClass.Nock, "grains")] = "Weight, with its pin or bushing",

@@ -23,6 +23,7 @@ public static class PaperWords
                 $"Tail {Side(right, "right", "left")} {Little(right, little)}{right.Size}. Height is {(tail.Known ? "level" : "not known yet")}.",
             MeanTail({ } right, { } up, var little) =>
                 $"Tail {Side(right, "right", "left")} {Little(right, little)}{right.Size}, tail {Side(up, "high", "low")} {Little(up, little)}{up.Size}.",
+            OneSaid(var said) => $"{said:cap}, as it was said.",
             TailAsSaid({ Value: 0 }, { Value: 0 }) => $"one clean hole",
             TailAsSaid({ Value: 0 }, var up) => $"tail {Side(up, "high", "low")} {up.Size}",
             TailAsSaid(var right, { Value: 0 }) => $"tail {Side(right, "right", "left")} {right.Size}",

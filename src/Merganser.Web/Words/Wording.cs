@@ -3,6 +3,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
+using Merganser.Core.First;
 using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
@@ -42,6 +43,7 @@ public static class Wording
             RangeMessage of => WayWords.Of(of),
             SpeedMessage of => SpeedWords.Of(of),
             WorkshopMessage of => WorkshopWords.Of(of),
+            FirstMessage of => FirstWords.Of(of),
             _ => CommonWords.Of(message),
         };
 
@@ -64,6 +66,7 @@ public static class Wording
             RangeSays says => WayWords.Of(says),
             SpeedSays says => SpeedWords.Of(says),
             WorkshopSays says => WorkshopWords.Of(says),
+            FirstSays says => FirstWords.Of(says),
             CatalogueSays says => CatalogueWords.Of(says),
             InputSays says => CommonWords.Of(says),
             _ => throw new ArgumentOutOfRangeException(nameof(code), code, "No words table has it."),

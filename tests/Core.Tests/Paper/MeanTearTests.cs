@@ -32,6 +32,21 @@ public class MeanTearTests
         mean.Radius.ShouldBe(1.7308 * .2 * Math.Sqrt(2), 1e-4);
     }
 
+    /// <summary>
+    /// Half an inch that was only said is off by a quarter of it at one sd: that and the spread of a shot, .18 in, are
+    /// one error of √(.18² + .125²), and 2.448 of it hold 95 % in two dimensions.
+    /// </summary>
+    [Fact]
+    public void A_shot_that_was_said_is_known_less_well_than_one_that_was_marked()
+    {
+        var said = new Tear(-.5, 0) with { ReadWithin = ShooterWords.ReadWithin(new Tear(-.5, 0)) };
+        var mean = new MeanTear([said]);
+        mean.Radius.ShouldBe(2.4477 * Math.Sqrt((.18 * .18) + (.125 * .125)), 1e-3);
+        mean.Reading.Said().ShouldBe("Tail left 0.50 in, as it was said.");
+        new MeanTear([said, said, said, said]).Radius.ShouldBeGreaterThan(2.4477 * .125 / 2 - 1e-3, "it stays");
+        ShooterWords.ReadWithin(new Tear(0, 0)).ShouldBe(.1, "one clean hole is a word too");
+    }
+
     [Theory]
     [InlineData(-.8, .05, "Tail left 0.80 in. Height is level.")]
     [InlineData(.8, -.6, "Tail right 0.80 in, tail low 0.60 in.")]

@@ -44,6 +44,30 @@ public class ResponseModelTests
         }
     }
 
+    /// <summary>
+    /// A shot that was only said has a variance of its own: the generalised least squares of any textbook, weights
+    /// 1/(s² + r²).
+    /// </summary>
+    [Fact]
+    public void A_shot_that_was_said_weighs_by_how_well_it_was_read()
+    {
+        (double Y, double Within)[] shots = [(.31, 0), (.52, .3), (.38, .125)];
+        var belief = ResponseModel
+            .Of(Two, [.. shots.Select(s => new Observation([0, 0], 0, s.Y, ReadWithin: s.Within))])
+            .Read();
+        foreach (var component in belief.Components.Where(c => !c.Mask.Deaf))
+        {
+            var variances = Vector<double>.Build.DenseOfEnumerable(
+                shots.Select(s => Math.Pow(component.Spread, 2) + Math.Pow(s.Within, 2))
+            );
+            var weights = variances.DivideByThis(1);
+            var precision = (1 / .81) + weights.Sum();
+            var pull = weights.DotProduct(Vector<double>.Build.DenseOfEnumerable(shots.Select(s => s.Y)));
+            component.Mean[1].ShouldBe(pull / precision, 1e-9);
+            component.Covariance[1, 1].ShouldBe(1 / precision, 1e-9);
+        }
+    }
+
     [Fact]
     public void Its_solver_inverts_as_the_library_does() =>
         Gen.Double[-2, 2]

@@ -5,6 +5,9 @@ export const bench = ((id) => (id.startsWith('__') ? '' : id))(
 
 const HEADER = 'Merganser-Bench';
 
+/** Said with every request: a server that has taken this address for another bench takes nothing in. */
+export const benchHeader: Record<string, string> = bench ? { [HEADER]: bench } : {};
+
 /** Another bench answers at this address than the one whose page this is: nothing is sent to it. */
 export class OtherBench extends Error {
   constructor() {

@@ -20,8 +20,8 @@ function server() {
 }
 
 /** Enters something; what is said of it. */
-async function enter(id: string, kind: EntryKind = 'shot', scope = 'paper'): Promise<string> {
-  mayWait(id, { scope, kind, words: `${kind} ${id}` });
+async function enter(id: string, kind: EntryKind = 'shot', scope = 'paper', said = `${kind} ${id}`): Promise<string> {
+  mayWait(id, { scope, kind, words: said });
   const call = api.POST('/api/bows/{id}/shots', { params: { path: { id: scope } }, body: { id, count: 1 } });
   try {
     await answer(call);
@@ -71,6 +71,19 @@ describe('what is entered while the server is away', () => {
     bench.away = false;
     await flush();
     expect(bench.got).toEqual(['a', 'b']);
+  });
+
+  it('is accepted once, however often that is pressed, and opened again after it', async () => {
+    const bench = server();
+    bench.away = true;
+    await enter('a', 'accept', 'paper', 'Accepted');
+    expect(await enter('b', 'accept', 'paper', 'Accepted')).toBe('waits');
+    await enter('c', 'accept', 'paper', 'Opened again');
+    await enter('d', 'accept', 'paper', 'Accepted');
+    expect(words()).toEqual(['Accepted', 'Opened again', 'Accepted']);
+    bench.away = false;
+    await flush();
+    expect(bench.got).toEqual(['a', 'c', 'd']);
   });
 
   it('is set aside when it is refused: what hangs on it waits, the rest goes on', async () => {

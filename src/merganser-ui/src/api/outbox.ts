@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { bench, OtherBench, sameBench } from './bench';
+import { bench, benchHeader, OtherBench, sameBench } from './bench';
 import { connectionFound, connectionLost, whenFound } from './connection';
 
 /** What an entry is: what is entered after it may hang on it. */
@@ -148,7 +148,7 @@ async function keep(request: Request, id: string, body: string, act: Meant): Pro
   };
   try {
     const db = await opened();
-    if (!entries.some((kept) => kept.id === id)) await db.add('entries', entry as Entry);
+    if (!entries.some((kept) => kept.id === id || isSame(kept, entry))) await db.add('entries', entry as Entry);
   } catch {
     return false;
   }
@@ -156,6 +156,15 @@ async function keep(request: Request, id: string, body: string, act: Meant): Pro
   await changed();
   return true;
 }
+
+/** True for what waits already under another id: who accepts twice means it once. */
+const isSame = (kept: Entry, entry: Omit<Entry, 'n'>): boolean =>
+  entry.kind === 'accept' &&
+  kept.kind === 'accept' &&
+  kept.path === entry.path &&
+  kept.refused === null &&
+  kept.words === entry.words &&
+  kept === entries.filter((other) => other.path === entry.path).at(-1);
 
 /** True when an entry hangs on an earlier one that was refused. */
 const hangsOn = (entry: Entry, refused: Entry): boolean =>
@@ -194,7 +203,7 @@ async function sendAll(): Promise<void> {
         new Request(new URL(next.path, window.location.origin), {
           method: next.method,
           body: next.body || null,
-          headers: { 'Content-Type': 'application/json' },
+          headers: { 'Content-Type': 'application/json', ...benchHeader },
         }),
       );
       sameBench(response);

@@ -39,6 +39,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/tools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A tool that the archer of a bow has */
+        post: operations["postBowsByIdTools"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/archers/{id}": {
         parameters: {
             query?: never;
@@ -1323,6 +1340,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/first/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What is printed on a first bow and arrow, read */
+        post: operations["postFirstReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps them as a bow with its arrow, and the first hole in paper */
+        post: operations["postFirst"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{id}/crawls": {
         parameters: {
             query?: never;
@@ -2338,6 +2389,25 @@ export interface components {
             force?: null | components["schemas"]["ForceFit"];
             /**
              * Format: double
+             * @description Half the range of a marked weight that is a range, lb; 0 for one weight.
+             * @default 0
+             */
+            nominalWeightBand: number;
+            /**
+             * Format: double
+             * @description Half the range of a draw length nobody measured, inches; 0 for a known one.
+             * @default 0
+             */
+            drawLengthBand: number;
+            /**
+             * Format: double
+             * @description Half the range of a brace height that nobody measured, inches; 0 for a known
+             *                 one.
+             * @default 0
+             */
+            braceHeightBand: number;
+            /**
+             * Format: double
              * @description The maker's centre shot, riser to arrow, or null.
              */
             makerCentreShot?: null | number;
@@ -2435,9 +2505,9 @@ export interface components {
          */
         BowChange: "newString" | "newCable" | "newServing" | "newLoop" | "newPeep" | "newRest" | "stringTwists" | "oneSidedTwist" | "opposedYokeTwists" | "drawWeight" | "drawLength" | "limbBolt" | "camSpacer" | "braceHeight" | "nockingPoint" | "sight" | "letOff";
         /**
-         * @description A bow as typed: every measured field is text until it has been read. The make is the archer's own word for maker and
-         *     model: bows of one make share what their adjusters were seen to do. The axle bolts' figure is the maker's, in the
-         *     maker's own words.
+         * @description A bow as typed: every measured field is text until it has been read. What is not known may be a range, "60 to 70".
+         *     The make is the archer's own word for maker and model: bows of one make share what their adjusters were seen to do.
+         *     The axle bolts' figure is the maker's, in the maker's own words.
          */
         BowEntry: {
             name: null | string;
@@ -2760,6 +2830,7 @@ export interface components {
             verdict: null | components["schemas"]["CheckVerdict"];
             line: string;
             advice: string;
+            asks: null | components["schemas"]["OwnTool"];
             howTo: string[];
             noteAsked: string;
         };
@@ -3355,6 +3426,101 @@ export interface components {
             note: string;
         };
         /**
+         * @description What a first archer answers: the bow by what is printed on it, the arrow by what is printed on its shaft. Every text
+         *     may be empty, which stands for "I don't know", or a range.
+         */
+        FirstAnswers: {
+            /** @description Kind of bow. */
+            kind: components["schemas"]["BowKind"];
+            /** @description The hand that draws it. */
+            hand: components["schemas"]["Hand"];
+            /** @description As printed on the limb: 65, or 60 to 70. */
+            drawWeight?: null | string;
+            /** @description As printed on cam or module, or measured. */
+            drawLength?: null | string;
+            /** @description Fingertip to fingertip, where the draw length is not known. */
+            armSpan?: null | string;
+            /** @description The number on the shaft. */
+            spine?: null | string;
+            /** @description Weight per length, where it is printed. */
+            grainsPerInch?: null | string;
+            /** @description Nock throat to the end of the shaft. */
+            cutLength?: null | string;
+            /** @description Weight of the point. */
+            point?: null | string;
+        };
+        /** @description A figure out of first answers: nine in ten of the arrows that they allow lie between the ends. */
+        FirstBand: {
+            /**
+             * Format: double
+             * @description Lower end.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Middle of all of them.
+             */
+            middle: number;
+            /**
+             * Format: double
+             * @description Upper end.
+             */
+            high: number;
+        };
+        /** @description First answers to be kept as a bow and its arrow. */
+        FirstInput: {
+            /** @description Made by the client for this one submission. */
+            id: null | string;
+            /** @description They. */
+            answers: components["schemas"]["FirstAnswers"];
+            hole?: null | components["schemas"]["ShooterWords"];
+        };
+        /** @description Where first answers were kept. */
+        FirstKept: {
+            /** @description The bow. */
+            bowId: string;
+            /** @description Its arrow. */
+            arrowId: string;
+            /** @description The paper with the first hole, or null. */
+            paperId: null | string;
+        };
+        /** @description What first answers already tell. */
+        FirstReading: {
+            /** @description Total weight, grains. */
+            weight: components["schemas"]["FirstBand"];
+            /** @description Weight for each pound of the bow, gr/lb. */
+            perPound: components["schemas"]["FirstBand"];
+            /** @description R of the spine's fit. */
+            fit: components["schemas"]["FirstBand"];
+            /** @description How likely each verdict is, the weakest first. */
+            shares: components["schemas"]["FitShare"][];
+            words: string;
+            heavy: string;
+            /**
+             * Format: double
+             * @description Share of the arrows under the least weight for a pound.
+             */
+            lightShare: number;
+            /** @description What would narrow it most, as it is now first. */
+            narrowers: components["schemas"]["Narrower"][];
+            clash: null | string;
+        };
+        /** @description What first answers tell. */
+        FirstView: {
+            /** @description The bow as it would be kept, in texts. */
+            bow: components["schemas"]["BowEntry"];
+            /** @description The arrow's length as it would be kept. */
+            cutLength: string;
+            /** @description Its point's name. */
+            point: components["schemas"]["Point"];
+            /** @description Its shaft. */
+            shaft: components["schemas"]["Shaft"];
+            /** @description Figures and verdict. */
+            reading: components["schemas"]["FirstReading"];
+            /** @description Sizes in which a hole is said. */
+            sizes: components["schemas"]["SaidSize"][];
+        };
+        /**
          * @description The verdict bands of the fit R = needed/actual spine (common practice, no source).
          * @enum {unknown}
          */
@@ -3384,6 +3550,16 @@ export interface components {
              * @description R of the opened state.
              */
             openedRatio: null | number;
+        };
+        /** @description How many of the arrows that the answers allow lie in a band of the fit. */
+        FitShare: {
+            /** @description The band. */
+            band: components["schemas"]["FitBand"];
+            /**
+             * Format: double
+             * @description 0 to 1.
+             */
+            share: number;
         };
         /** @description How the vanes of a dozen are set in the jig. Places are inches from the nock's throat. */
         Fletching: {
@@ -3815,6 +3991,12 @@ export interface components {
             breakOffSteps: number;
             /**
              * Format: double
+             * @description Half the range of a mass that nobody knows, grains; 0 for a known one.
+             * @default 0
+             */
+            grainsBand: number;
+            /**
+             * Format: double
              * @description Nominal mass, whole.
              */
             grains: number;
@@ -3997,9 +4179,14 @@ export interface components {
         /**
          * @description The mean of one set of tears and the circle that holds the true mean with 95 %: radius s √(2F/n) with
          *     s² = SS/(2(n−1)), ν = 2(n−1), F = (0.05^(−2/ν) − 1)ν/2, the 95 % point of F(2, ν) in closed form
-         *     (critical values: NIST/SEMATECH e-Handbook 1.3.6.7.3).
+         *     (critical values: NIST/SEMATECH e-Handbook 1.3.6.7.3). Shots that were only said widen it by their reading error.
          */
         MeanTear: {
+            /**
+             * Format: double
+             * @description How far off the mean is for shots that were only said, inches per axis and one sd.
+             */
+            readWithin: number;
             /**
              * Format: int32
              * @description Shots read.
@@ -4104,6 +4291,15 @@ export interface components {
             words: string;
             name: string;
         };
+        /** @description How wide the fit's band would be, were something known. */
+        Narrower: {
+            what: string;
+            /**
+             * Format: double
+             * @description Upper end less lower end.
+             */
+            width: number;
+        };
         /** @description The paper that was begun last; null for a bow that has none. */
         NewestPaper: {
             paper: null | components["schemas"]["PaperView"];
@@ -4142,6 +4338,12 @@ export interface components {
             name: string;
             /** @description How it is held; a lit one is heavier. */
             kind?: components["schemas"]["NockKind"];
+            /**
+             * Format: double
+             * @description Half the range of a mass that nobody knows, grains; 0 for a known one.
+             * @default 0
+             */
+            grainsBand: number;
             /**
              * Format: double
              * @description Nominal mass, with pin or bushing.
@@ -4360,7 +4562,10 @@ export interface components {
             id: null | string;
             /** @description What is printed; none takes the spine. */
             name: null | string;
-            /** @description As typed: .340 or 340. */
+            /**
+             * @description As printed: .340 or 340, a tube code of aluminium as 2315, pounds of a wooden shaft as 45 to
+             *                 50 lb, or a range of any of the first.
+             */
             spine: null | string;
             /** @description As typed, or none. */
             grainsPerInch: null | string;
@@ -4369,6 +4574,11 @@ export interface components {
             /** @description Carbon, aluminium, wood …; none takes carbon. */
             material: null | string;
         };
+        /**
+         * @description A tool that not every bench has: it is asked for by the first step that needs it.
+         * @enum {unknown}
+         */
+        OwnTool: "press" | "drawBoard" | "scale" | "chronograph";
         /** @description What a plan and a marking are picked from. */
         PaperChoices: {
             stages: components["schemas"]["StageChoice"][];
@@ -4623,6 +4833,12 @@ export interface components {
              * @default 0
              */
             breakOffSteps: number;
+            /**
+             * Format: double
+             * @description Half the range of a mass that nobody knows, grains; 0 for a known one.
+             * @default 0
+             */
+            grainsBand: number;
             /**
              * Format: double
              * @description Nominal mass, whole.
@@ -5103,6 +5319,12 @@ export interface components {
             material: string;
             /** @description Aluminium tube code, or null. */
             tubeCode?: null | string;
+            /**
+             * Format: double
+             * @description Half the range of a spine that nobody knows, inches; 0 for a known one.
+             * @default 0
+             */
+            spineBand: number;
             /**
              * Format: double
              * @description Nominal static spine, ASTM: deflection in inches at 28 in span under 1.94 lb.
@@ -5955,6 +6177,10 @@ export interface components {
             startedAt: string;
             ranges: components["schemas"]["ToleratedRange"][];
         };
+        /** @description A tool that the archer of a bow has. */
+        ToolInput: {
+            tool: components["schemas"]["OwnTool"];
+        };
         /** @description One arrow of the tray: which pieces, what it weighs, how far it is; a retired one says why and is never shot. */
         TrayArrow: {
             /**
@@ -6133,6 +6359,12 @@ export interface components {
             name: string;
             /** @description How it is usually set. */
             setting?: components["schemas"]["VaneSetting"];
+            /**
+             * Format: double
+             * @description Half the range of a mass that nobody knows, grains; 0 for a known one.
+             * @default 0
+             */
+            grainsBand: number;
             /**
              * Format: double
              * @description Nominal mass of one.
@@ -6429,7 +6661,7 @@ export interface components {
          * @description Why a range ends where it does.
          * @enum {unknown}
          */
-        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "nockEndDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "faceOnAButt" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting" | "labelsOnASheet" | "glueTimes" | "partsOwned" | "priceOfOne" | "turnOfAJig";
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "armSpanOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "nockEndDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "faceOnAButt" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting" | "labelsOnASheet" | "glueTimes" | "partsOwned" | "priceOfOne" | "turnOfAJig";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
@@ -6630,6 +6862,33 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["DisplayUnits"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArcherRow"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdTools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToolInput"];
             };
         };
         responses: {
@@ -8788,6 +9047,56 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postFirstReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstAnswers"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postFirst: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstKept"];
                 };
             };
             default: components["responses"]["problem"];

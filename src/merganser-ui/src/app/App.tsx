@@ -5,9 +5,10 @@ import { onSent } from '../api/outbox';
 import { useBow } from '../api/queries';
 import { UnitsProvider } from '../units/UnitsContext';
 import { EscapeKeeper, FocusKeeper } from '../shell/focus';
-import { StartPage } from '../features/start/StartPage';
+import { Start } from './Start';
 import { Page } from '../parts/Page';
 
+const FirstPage = lazy(() => import('../features/first/FirstPage'));
 const BowPage = lazy(() => import('../features/bow/BowPage'));
 const BowStop = lazy(() => import('./BowStop'));
 const ArrowPage = lazy(() => import('../features/arrow/ArrowPage'));
@@ -25,7 +26,8 @@ export function App() {
       <EscapeKeeper />
       <OutboxKeeper />
       <Routes>
-        <Route path="/" element={<StartPage />} />
+        <Route path="/" element={<Start />} />
+        <Route path="/first" element={<FirstPage />} />
         <Route path="/bows/new" element={<BowPage />} />
         <Route path="/catalogue" element={<CataloguePage />} />
         <Route path="/glossary" element={<GlossaryPage />} />
@@ -38,7 +40,7 @@ export function App() {
           <Route path=":stop" element={<LaterPage />} />
         </Route>
         {PartsPage && <Route path="/parts" element={<PartsPage />} />}
-        <Route path="*" element={<StartPage />} />
+        <Route path="*" element={<Start />} />
       </Routes>
     </Suspense>
   );

@@ -176,12 +176,20 @@ const ABOUT = /^\s*about /i;
 /** A length that nobody measured is written "about 28": the 28 of it, or null for a measured one. */
 export const aboutOf = (typed: string): string | null => (ABOUT.test(typed) ? typed.replace(ABOUT, '') : null);
 
+/** A value that is known within a range is written "60 to 70": its two ends, or null for another. */
+const rangeOf = (typed: string): [from: string, to: string] | null => {
+  const ends = /^\s*(\S.*?)\s+to\s+(\S.*?)\s*$/i.exec(typed);
+  return ends && [ends[1]!, ends[2]!];
+};
+
 /** What a field shows for a kept text: the text as typed in its own unit, else the value in the archer's unit. */
 export function fieldText(typed: string, quantity: Quantity, units: Units): string {
   const about = aboutOf(typed);
   if (about !== null) return `about ${fieldText(about, quantity, units)}`;
   const way = wayOf(tradeUnit[quantity], units);
   const own = ` ${way.unit}`;
+  const range = typed.endsWith(own) ? null : rangeOf(typed);
+  if (range) return range.map((end) => fieldText(end, quantity, units)).join(' to ');
   if (way.factor !== 1 && typed.endsWith(own)) return typed.slice(0, -own.length);
   if (way.factor === 1) return typed;
   const read = readNumber(typed);

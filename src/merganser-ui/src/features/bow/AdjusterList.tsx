@@ -1,7 +1,9 @@
 import { Checkbox } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { Field } from '../../parts/Field';
+import { Fold } from '../../parts/Fold';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Scale } from '../../parts/Scale';
 import { classes } from '../../parts/classes';
@@ -46,9 +48,15 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
     );
   const put = (has: AdjusterEntry, part: Partial<AdjusterEntry>) =>
     onChange(chosen.map((a) => (a.kind === has.kind ? { ...a, ...part } : a)));
-  return (
-    <ul className={s.adjusters} data-testid="adjusters">
-      {offers.map((offer) => {
+  // What is ticked or unticked meanwhile stays where it was pressed.
+  const [found] = useState(() => chosen.map((a) => a.kind));
+  const first = (offer: Schemas['AdjusterOffer']) =>
+    offer.usual || found.includes(offer.kind) || standing.some((a) => a.kind === offer.kind);
+  const here = offers.filter(first);
+  const others = offers.filter((offer) => !first(offer));
+  const list = (some: Schemas['AdjusterOffer'][]) => (
+    <ul className={s.adjusters}>
+      {some.map((offer) => {
         const has = chosen.find((a) => a.kind === offer.kind);
         const now = standing.find((a) => a.kind === offer.kind);
         return (
@@ -114,6 +122,12 @@ export function AdjusterList({ entry, chosen, standing, faults, onChange }: Prop
         );
       })}
     </ul>
+  );
+  return (
+    <div data-testid="adjusters">
+      {list(here)}
+      {others.length > 0 && <Fold words={`What else it may have, ${others.length}`}>{list(others)}</Fold>}
+    </div>
   );
 }
 

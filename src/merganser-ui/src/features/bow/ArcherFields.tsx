@@ -3,6 +3,7 @@ import { Tick } from '../../parts/Tick';
 import { classes } from '../../parts/classes';
 import { newArcher, type BowForm } from './bowForm';
 import { experiences, practices, schools, schoolWords } from './choices';
+import { More } from './More';
 import type { useBowForm } from './useBowForm';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
@@ -16,15 +17,21 @@ const tools = [
   ['hasChronograph', 'Has a chronograph'],
 ] as const;
 
+const word = (choices: { value: string; label: string }[], value: string | null | undefined) =>
+  choices.find((c) => c.value === value)?.label ?? '';
+
+const toolsOf = (archer: BowForm['archer']) =>
+  tools.filter(([name]) => archer[name]).map(([, label]) => label.replace('Has ', ''));
+
 interface Props {
   work: ReturnType<typeof useBowForm>;
   form: BowForm;
   fresh: boolean;
-  fault: string | undefined;
+  faults: Record<string, string[]>;
 }
 
 /** Whose the bow is: an archer of the rack, a new one beside a new bow, or the archer of a known bow, edited. */
-export function ArcherFields({ work, form, fresh, fault }: Props) {
+export function ArcherFields({ work, form, fresh, faults }: Props) {
   const newOne = fresh && form.archerId === null;
   const archer = (part: Partial<BowForm['archer']>) => work.change({ ...form, archer: { ...form.archer, ...part } });
   const pickArcher = (id: string) => {
@@ -58,59 +65,67 @@ export function ArcherFields({ work, form, fresh, fault }: Props) {
             name="archerName"
             value={form.archer.name}
             onChange={(name) => archer({ name })}
-            fault={fault}
+            fault={faults.archerName?.[0]}
             first={newOne}
           />
         )}
         {fresh && !newOne && <KnownArcher archer={form.archer} />}
         {(newOne || !fresh) && (
-          <>
-            <Select
-              label="School"
-              name="school"
-              value={form.archer.school}
-              onChange={(school) => archer({ school: school as BowForm['archer']['school'] })}
-              choices={schools}
-              hint={schoolWords[form.archer.school]}
-            />
-            <Select
-              label="Shoots"
-              name="practice"
-              value={form.archer.practice ?? 'weekly'}
-              onChange={(practice) => archer({ practice: practice as BowForm['archer']['practice'] })}
-              choices={practices}
-            />
-            <Select
-              label="Experience"
-              name="experience"
-              value={form.archer.experience ?? 'keen'}
-              onChange={(experience) => archer({ experience: experience as BowForm['archer']['experience'] })}
-              choices={experiences}
-            />
-            {tools.map(([name, label]) => (
-              <Tick key={name} checked={form.archer[name] ?? false} onChange={(has) => archer({ [name]: has })}>
-                {label}
-              </Tick>
-            ))}
-          </>
+          <Select
+            label="Experience"
+            name="experience"
+            value={form.archer.experience ?? 'keen'}
+            onChange={(experience) => archer({ experience: experience as BowForm['archer']['experience'] })}
+            choices={experiences}
+          />
         )}
       </div>
+      {(newOne || !fresh) && (
+        <More
+          words="How they shoot and tune"
+          holds={[
+            word(practices, form.archer.practice),
+            form.archer.experience !== 'beginner' && word(schools, form.archer.school),
+            ...toolsOf(form.archer),
+          ]}
+          fields={[]}
+          faults={faults}
+        >
+          <Select
+            label="Shoots"
+            name="practice"
+            value={form.archer.practice ?? 'weekly'}
+            onChange={(practice) => archer({ practice: practice as BowForm['archer']['practice'] })}
+            choices={practices}
+          />
+          <Select
+            label="School"
+            name="school"
+            value={form.archer.school}
+            onChange={(school) => archer({ school: school as BowForm['archer']['school'] })}
+            choices={schools}
+            hint={schoolWords[form.archer.school]}
+          />
+          {tools.map(([name, label]) => (
+            <Tick key={name} checked={form.archer[name] ?? false} onChange={(has) => archer({ [name]: has })}>
+              {label}
+            </Tick>
+          ))}
+        </More>
+      )}
     </>
   );
 }
 
 /** Who shoots it, as known: an archer is changed on one of their own bows, never beside a new one. */
 function KnownArcher({ archer }: { archer: BowForm['archer'] }) {
-  const word = (choices: { value: string; label: string }[], value: string | null | undefined) =>
-    choices.find((c) => c.value === value)?.label ?? '';
-  const has = tools.filter(([name]) => archer[name]).map(([, label]) => label.replace('Has ', ''));
   return (
     <p className={classes(s.known, w.muted)}>
       {[
         word(schools, archer.school),
         word(practices, archer.practice),
         word(experiences, archer.experience),
-        ...has,
+        ...toolsOf(archer),
       ].join('; ')}
       . Changed on the page of one of their bows.
     </p>

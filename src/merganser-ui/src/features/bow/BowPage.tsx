@@ -16,11 +16,24 @@ import { BowFoot, Conflict } from './BowFoot';
 import { BowFigure } from './BowFigure';
 import { emptyEntry, usualFor, type Entry, type TextField } from './bowForm';
 import { camDraws, cams, hands, kinds, releases, restsOf } from './choices';
+import { More } from './More';
 import { MoveList } from './MoveList';
 import { useBowForm } from './useBowForm';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
 import s from './BowPage.module.css';
+
+const measures: TextField[] = ['axleToAxle', 'ratedSpeed', 'stringWeight', 'stringWeightFromTip'];
+const makers: TextField[] = ['maximumWeight', 'makerAxleToAxle', 'makerBraceHeight', 'makerCentreShot', 'axleBolts'];
+
+const named = (choices: { value: string; label: string }[], value: string) =>
+  choices.find((choice) => choice.value === value)?.label.toLowerCase();
+
+/** How many of some fields are filled, in words. */
+const count = (entry: Entry, fields: TextField[]) => {
+  const filled = fields.filter((field) => entry[field]?.trim()).length;
+  return filled > 0 && `${filled} entered`;
+};
 
 /** The bow on the bench: who shoots it, what it measures, what can be adjusted. */
 export default function BowPage() {
@@ -60,6 +73,7 @@ export default function BowPage() {
   const compound = form.entry.kind === 'compound';
   const fresh = bowId === undefined;
   const newOne = fresh && form.archerId === null;
+  const beginner = form.archer.experience === 'beginner';
   return (
     <Page>
       <ShellHead at="bow" bowId={bowId} title={fresh ? 'A new bow' : 'Bow and archer'} />
@@ -77,7 +91,7 @@ export default function BowPage() {
         <section className={s.measures}>
           <h1>{bowId === undefined ? 'A new bow' : form.entry.name || 'The bow'}</h1>
           {work.conflict && <Conflict form={form} theirs={work.conflict.typed} />}
-          <ArcherFields work={work} form={form} fresh={fresh} fault={fault('archerName')} />
+          <ArcherFields work={work} form={form} fresh={fresh} faults={faults} />
           <h2>Bow</h2>
           <div className={l.fields}>
             <Field
@@ -87,14 +101,6 @@ export default function BowPage() {
               onChange={(name) => put({ name })}
               fault={fault('name')}
               first={fresh && !newOne}
-            />
-            <Field
-              label="Make and model"
-              name="make"
-              value={form.entry.make ?? ''}
-              onChange={(make) => put({ make })}
-              fault={fault('make')}
-              hint="may stay empty; bows of one make share what their adjusters did"
             />
             {fresh && (
               <Select
@@ -118,6 +124,28 @@ export default function BowPage() {
               onChange={(hand) => put({ hand: hand as Entry['hand'] })}
               choices={hands}
             />
+          </div>
+          <h2>Measured</h2>
+          <div className={l.fields}>
+            {typed('nominalWeight', 'Draw weight, marked', 'drawWeight', 'or its range: 60 to 70')}
+            {typed('measuredWeight', 'Draw weight, measured', 'drawWeight', 'on a scale, at full draw', 'drawWeight')}
+            {typed('drawLength', 'Draw length, AMO', 'length', `pivot point plus ${rule(1.75)}`, 'drawLength')}
+            {typed('braceHeight', 'Brace height', 'length', undefined, 'braceHeight')}
+          </div>
+          <More
+            words="More of the bow"
+            holds={[form.entry.make, named(releases, form.entry.release)]}
+            fields={['make']}
+            faults={faults}
+          >
+            <Field
+              label="Make and model"
+              name="make"
+              value={form.entry.make ?? ''}
+              onChange={(make) => put({ make })}
+              fault={fault('make')}
+              hint="may stay empty; bows of one make share what their adjusters did"
+            />
             <Select
               label="Release"
               name="release"
@@ -125,16 +153,11 @@ export default function BowPage() {
               onChange={(release) => put({ release: release as Entry['release'] })}
               choices={releases}
             />
-          </div>
-          <h2>Measured</h2>
-          <div className={l.fields}>
-            {typed('nominalWeight', 'Draw weight, marked', 'drawWeight', 'not needed beside a measured one')}
-            {typed('measuredWeight', 'Draw weight, measured', 'drawWeight', 'on a scale, at full draw', 'drawWeight')}
-            {typed('drawLength', 'Draw length, AMO', 'length', `pivot point plus ${rule(1.75)}`, 'drawLength')}
+          </More>
+          <More words="More measures" holds={[count(form.entry, measures)]} fields={measures} faults={faults}>
             {compound
               ? typed('axleToAxle', 'Axle to axle', 'length', 'later, if not measured yet', 'axleToAxle')
               : typed('axleToAxle', 'Bow length', 'length', 'tip to tip, as the maker names it', 'bowLength')}
-            {typed('braceHeight', 'Brace height', 'length', undefined, 'braceHeight')}
             {compound &&
               typed(
                 'ratedSpeed',
@@ -145,9 +168,13 @@ export default function BowPage() {
               )}
             {typed('stringWeight', 'Weight on the string', 'weight', 'peep, loop, silencers', 'stringWeight')}
             {typed('stringWeightFromTip', 'Its place', 'number', '0 at the tip, 1 at the nocking point')}
-          </div>
-          <h2>The maker’s figures, where known</h2>
-          <div className={l.fields}>
+          </More>
+          <More
+            words="The maker’s figures, where known"
+            holds={[count(form.entry, makers)]}
+            fields={makers}
+            faults={faults}
+          >
             {compound && typed('maximumWeight', 'Rated maximum weight', 'drawWeight', 'never above it')}
             {compound && typed('makerAxleToAxle', 'Axle to axle', 'length', `play ${rule(0.125)}`)}
             {typed('makerBraceHeight', 'Brace height', 'length', `play ${rule(0.125)}`)}
@@ -162,9 +189,17 @@ export default function BowPage() {
                 hint="the maker’s figure in the maker’s words"
               />
             )}
-          </div>
-          <h2>{compound ? 'Rest and cams' : 'Rest'}</h2>
-          <div className={l.fields}>
+          </More>
+          <More
+            words={compound ? 'Rest and cams' : 'Rest'}
+            holds={[
+              named(restsOf(form.entry.kind), form.entry.restType),
+              compound && !beginner && named(cams, form.entry.camSystem),
+              form.entry.factorSet && `factor ${form.entry.factorSet}`,
+            ]}
+            fields={['restAhead', 'factorSet']}
+            faults={faults}
+          >
             <Select
               label="Rest"
               name="restType"
@@ -200,7 +235,7 @@ export default function BowPage() {
                 : 'empty takes the stated default',
               'bowFactor',
             )}
-          </div>
+          </More>
         </section>
         <section aria-label="Adjusters">
           <h2>Adjusters</h2>

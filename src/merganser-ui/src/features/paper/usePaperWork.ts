@@ -183,7 +183,7 @@ export function usePaperWork(bowId: string) {
         return answer(api.POST('/api/sets/{id}/shots', { params: { path: { id: setId } }, body }));
       }),
     hitsTable: (setId: string, text: string) =>
-      act(`table ${setId} ${text}`, (id) =>
+      actOrQueue(`table ${setId} ${text}`, 'shot', `A table of hits, ${text.trim().split('\n').length} lines`, (id) =>
         answer(api.POST('/api/sets/{id}/hits/table', { params: { path: { id: setId } }, body: { id, text } })),
       ),
     voidTable: (tableId: string) =>

@@ -40,6 +40,14 @@ interface Props {
   onSkip: (reason: string) => void;
 }
 
+/** A tool is asked for by the first step that needs it. */
+const toolWords: Record<NonNullable<Check['asks']>, string> = {
+  press: 'I have the right press and its manual',
+  drawBoard: 'I have a draw board',
+  scale: 'I have a bow scale',
+  chronograph: 'I have a chronograph',
+};
+
 /** The answer that names who did it. */
 const REPAIRED = 'repaired';
 
@@ -90,6 +98,13 @@ export function CheckPane({
         {check.how} {check.advice && <span className={w.muted}>{check.advice}</span>}
         {check.kind === 'peep' && ` Suggested aperture: ${aperture}, from the axle to axle.`}
       </p>
+      {check.asks && (
+        <p>
+          <Key disabled={work.busy} onClick={() => void work.equip(check.asks!)}>
+            {toolWords[check.asks]}
+          </Key>
+        </p>
+      )}
       {check.howTo.length > 0 && (
         <Fold words="How it is done">
           <Bullets>

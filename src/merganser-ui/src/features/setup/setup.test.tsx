@@ -13,6 +13,7 @@ afterEach(cleanup);
 const check = (part: Partial<Check>): Check => ({
   kind: 'centreShot',
   title: 'Centre shot',
+  asks: null,
   tool: 'caliper or rule',
   minutes: 5,
   whyHere: 'After timing and cam lean.',

@@ -99,6 +99,13 @@ export function useSetup(bowId: string) {
         if (!done) void queries.invalidateQueries({ queryKey: ['setup', bowId] });
         return done;
       }),
+    equip: (tool: NonNullable<Check['asks']>) =>
+      act(`equip ${tool}`, () =>
+        answer(api.POST('/api/bows/{id}/tools', { params: { path: { id: bowId } }, body: { tool } })),
+      ).then((done) => {
+        if (done) void queries.invalidateQueries({ queryKey: ['archers'] });
+        return done;
+      }),
     markGood: (arrowVersionId: string | null, note: string) =>
       act(`good ${arrowVersionId} ${note}`, (id) =>
         answer(api.POST('/api/bows/{id}/good-states', { params: path, body: { id, arrowVersionId, note } })),

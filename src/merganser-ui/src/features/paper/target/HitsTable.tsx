@@ -1,4 +1,5 @@
 import { useId, useState } from 'react';
+import { QUEUED } from '../../../api/useActs';
 import { Key } from '../../../parts/Buttons';
 import { FileText } from '../../../parts/FileText';
 import { Fold } from '../../../parts/Fold';
@@ -24,7 +25,7 @@ export function HitsTable({ paper, set, work, onTaken }: Props) {
     const after = await work.hitsTable(set.id, text);
     if (!after) return;
     setText('');
-    onTaken(after);
+    if (after !== QUEUED) onTaken(after);
   };
   return (
     <section className={s.table} data-testid="hits-table">

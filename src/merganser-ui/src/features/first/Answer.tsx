@@ -1,0 +1,136 @@
+import { ButtonBase } from '@mui/material';
+import { Key } from '../../parts/Buttons';
+import { classes } from '../../parts/classes';
+import { Field } from '../../parts/Field';
+import type { Kind, Question } from './questions';
+import type { FirstWork } from './useFirst';
+import s from './FirstPage.module.css';
+
+const kinds: readonly (readonly [Kind, string])[] = [
+  ['compound', 'Compound'],
+  ['recurve', 'Recurve'],
+  ['barebow', 'Barebow'],
+  ['longbow', 'Longbow'],
+];
+const hands = [
+  ['right', 'Right hand'],
+  ['left', 'Left hand'],
+] as const;
+
+interface Props {
+  question: Question;
+  work: FirstWork;
+  /** What stands for it now, as the bench counts with it. */
+  counted: string;
+}
+
+/** One question of the list: its answer in a line to press, or open with what is usual, a field, and "I don't know". */
+export function Answer({ question, work, counted }: Props) {
+  const { name, label } = question;
+  const open = work.open.name === name;
+  const answered = work.first.answered.includes(name);
+  if (!open)
+    return (
+      <ButtonBase className={s.answer} onClick={() => work.change({ at: name })} aria-expanded={false}>
+        <span className={s.name}>{label}</span>
+        <span className={classes(s.value, !answered && s.waits)}>{answered ? counted : 'not asked yet'}</span>
+      </ButtonBase>
+    );
+  return (
+    <div className={s.asked} role="group" aria-label={question.asks} data-asked={name}>
+      <p>
+        <b>{question.asks}</b> <span className={s.hint}>{question.hint}</span>
+      </p>
+      {name === 'kind' ? <KindAndHand work={work} /> : name !== 'hole' && <Typed {...{ question, work, counted }} />}
+    </div>
+  );
+}
+
+function KindAndHand({ work }: { work: FirstWork }) {
+  const { kind, hand } = work.first;
+  return (
+    <>
+      <div className={s.usual} role="group" aria-label="Kind of bow">
+        {kinds.map(([value, words]) => (
+          <Key
+            key={value}
+            aria-pressed={kind === value}
+            // What is usual of another kind is not what was meant.
+            onClick={() => work.change({ kind: value, ...(value === kind ? {} : { texts: {}, answered: [] }) })}
+          >
+            {words}
+          </Key>
+        ))}
+      </div>
+      <div className={s.usual} role="group" aria-label="Hand that draws it">
+        {hands.map(([value, words]) => (
+          <Key key={value} aria-pressed={hand === value} onClick={() => work.goOn('kind', { hand: value })}>
+            {words}
+          </Key>
+        ))}
+      </div>
+    </>
+  );
+}
+
+function Typed({ question, work, counted }: Props) {
+  const { name, usual, quantity } = question;
+  if (name === 'kind' || name === 'hole') return null;
+  const text = work.first.texts[name] ?? '';
+  const put = (value: string) => work.goOn(name, { texts: { ...work.first.texts, [name]: value } });
+  return (
+    <>
+      {usual.length > 0 && (
+        <div className={s.usual}>
+          {usual.map((value) => (
+            <Key key={value} aria-pressed={text === value} onClick={() => put(value)}>
+              {value}
+            </Key>
+          ))}
+        </div>
+      )}
+      <div className={s.typed}>
+        <Field
+          key={name}
+          label={usual.length > 0 ? 'another' : question.label}
+          name={name}
+          value={text}
+          quantity={quantity}
+          onChange={(value) => work.type(name, value)}
+          onEnter={() => work.goOn(name)}
+          fault={work.faults[name]?.[0]}
+          hint={question.range}
+          first
+        />
+        {name === 'spine' && (
+          <Field
+            label="Weight per length"
+            name="grainsPerInch"
+            value={work.first.texts.grainsPerInch ?? ''}
+            quantity="massPerLength"
+            onChange={(value) => work.type('grainsPerInch', value)}
+            onEnter={() => work.goOn(name)}
+            fault={work.faults.grainsPerInch?.[0]}
+            hint="if printed"
+          />
+        )}
+        {name === 'drawLength' && (
+          <Field
+            label="or arm span"
+            name="armSpan"
+            value={work.first.texts.armSpan ?? ''}
+            quantity="length"
+            onChange={(value) => work.type('armSpan', value)}
+            onEnter={() => work.goOn(name)}
+            fault={work.faults.armSpan?.[0]}
+            hint="divided by 2.5"
+          />
+        )}
+        <Key className={s.unknown} onClick={() => put('')}>
+          I don’t know
+          <small>{text === '' ? `count with ${counted}` : 'count with what is usual'}</small>
+        </Key>
+      </div>
+    </>
+  );
+}
