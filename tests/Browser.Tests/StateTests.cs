@@ -45,7 +45,7 @@ public abstract class StateAudit(SharedScreen shared)
         List<string> found = [];
         screen.Size(1280, 800);
         screen.Go("/");
-        screen.See("[data-testid=rack] h2, [data-asked]");
+        screen.See("[data-testid=rack] h2, [data-testid=steps]");
         States.Go(screen, state);
         if (States.IsFirstOfItsPage(state))
         {

@@ -10,53 +10,95 @@ export interface StringLine {
 }
 
 export interface BowOutline {
+  /** Strokes. */
   limbs: string;
+  /** Filled: a riser with its grip, its shelf and the pockets of the limbs. */
+  riser: string;
   string: string;
   cables: string;
-  grip: string;
+  /** What is fitted to it, as thin strokes: rest, sight, cable guard, clicker, stabiliser. */
+  fittings: string;
+  /** Filled: weights. */
+  weights: string;
+  /** The cams, each with its module. */
+  cams: { x: number; y: number; r: number }[];
+  modules: string;
   straight: StringLine;
   /** The box that it fills: from x, so wide. */
   box: { x: number; width: number };
-  cams: { x: number; y: number; r: number }[];
 }
 
+/** Both ends of a bow that is alike above and below its middle: each path once as it is, once mirrored. */
+const twice = (path: (y: (up: number) => number) => string) => path((y) => y) + path((y) => 200 - y);
+
 const compound: BowOutline = {
-  limbs: 'M36 14 L61 60 M36 186 L61 140',
-  string: 'M24 16 L24 184',
+  limbs: twice((y) => `M36 ${y(13)}C46 ${y(22)} 54 ${y(34)} 62 ${y(50)}`),
+  riser: [
+    twice((y) => `M56 ${y(50)}L62 ${y(43)}L70 ${y(50)}L67 ${y(60)}L60 ${y(60)}Z`),
+    'M61 60C66 67 68 75 66 82H61V88C66 90 67 95 64 101C62 109 65 115 67 121C68 129 66 135 61 140L67 142',
+    'C78 132 79 120 75 112C72 105 71 98 74 90C80 80 78 68 67 58Z',
+  ].join(''),
+  string: 'M24 16L24 184',
   straight: { x: 24, top: 20, bottom: 180 },
-  box: { x: 14, width: 64 },
-  cables: 'M29 18 L38 184 M38 16 L29 182',
-  grip: 'M61 60 C70 70 73 78 70 88 C68 96 64 100 65 108 C66 118 73 124 61 140',
+  cables: 'M30 20L41 105L37 184M38 16L41 112L31 180',
+  fittings: `M67 108H41M41 104V112M61 85L55 82M55 79V84M76 74H87${ring(92, 74, 5)}M92 70V75M76 112H86`,
+  weights: 'M86 108H91V116H86Z',
   cams: [
     { x: 34, y: 14, r: 10 },
     { x: 34, y: 186, r: 10 },
   ],
+  modules: twice((y) => `M30 ${y(6)}C40 ${y(9)} 40 ${y(19)} 31 ${y(22)}`),
+  box: { x: 14, width: 84 },
+};
+
+/** What a recurve and a barebow have alike. */
+const takeDown = {
+  limbs: twice((y) => `M22 ${y(8)}C33 ${y(9)} 35 ${y(26)} 41 ${y(38)}C45 ${y(46)} 49 ${y(51)} 53 ${y(58)}`),
+  riser: [
+    'M48 57L56 52C62 65 67 75 65 82H60V89C66 91 66 97 62 103C60 110 64 114 65 119C66 129 61 139 56 148L48 143',
+    'C54 133 56 123 55 116C52 108 52 92 55 84C56 75 54 66 48 57Z',
+  ].join(''),
+  string: 'M22 8L27 24L27 176L22 192',
+  straight: { x: 27, top: 24, bottom: 176 },
+  cables: '',
+  cams: [],
+  modules: '',
+  box: { x: 14, width: 86 },
 };
 
 const recurve: BowOutline = {
-  limbs: 'M22 8 C34 10 36 30 44 44 C54 58 58 72 58 84 M22 192 C34 190 36 170 44 156 C54 142 58 128 58 116',
-  string: 'M22 8 L27 24 L27 176 L22 192',
-  straight: { x: 27, top: 24, bottom: 176 },
-  box: { x: 14, width: 82 },
-  cables: '',
-  grip: 'M58 84 C64 92 64 108 58 116',
-  cams: [],
+  ...takeDown,
+  fittings: `M60 85L54 83M58 66L57 85M64 72H80M80 54V90${ring(85, 72, 4)}M64 112H94M62 118L46 131`,
+  weights: 'M94 108H98V116H94ZM44 129L49 133L47 136L42 132Z',
+};
+
+const barebow: BowOutline = {
+  ...takeDown,
+  fittings: 'M60 85L54 83',
+  weights: ring(61, 131, 5),
 };
 
 const longbow: BowOutline = {
-  limbs: 'M24 6 C46 40 58 70 58 90 M24 194 C46 160 58 130 58 110',
-  string: 'M24 6 L24 194',
+  limbs: 'M24 6C46 40 58 70 58 90V110C58 130 46 160 24 194',
+  riser: 'M55 90C60 91 62 91 62 92V108C62 109 60 109 55 110Z',
+  string: 'M24 6L24 194',
   straight: { x: 24, top: 10, bottom: 190 },
-  box: { x: 14, width: 52 },
   cables: '',
-  grip: 'M58 90 L58 110',
+  fittings: 'M20 8L27 5M20 192L27 195M55 94H62M55 98H62M55 102H62M55 106H62',
+  weights: '',
   cams: [],
+  modules: '',
+  box: { x: 14, width: 52 },
 };
 
-export function bowOutline(kind: BowKind): BowOutline {
-  if (kind === 'compound') return compound;
-  return kind === 'longbow' ? longbow : recurve;
+/** A circle as a path. */
+function ring(x: number, y: number, r: number): string {
+  return `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`;
 }
+
+const outlines: Record<BowKind, BowOutline> = { compound, recurve, barebow, longbow };
+
+export const bowOutline = (kind: BowKind): BowOutline => outlines[kind];
 
 /** The shots of a string as a gauge shows them. */
 export interface StringShots {

@@ -1,4 +1,4 @@
-import { bowOutline, stringMarks, type BowKind, type StringShots } from '../drawing/bow';
+import { bowOutline, stringMarks, type BowKind, type BowOutline, type StringShots } from '../drawing/bow';
 
 const words: Record<BowKind, string> = {
   compound: 'compound bow',
@@ -40,7 +40,6 @@ export function BowDrawing({
         stroke="var(--ink)"
         strokeLinecap="round"
       >
-        <path d={bow.cables} stroke="var(--ink2)" strokeWidth={0.6 * k} />
         <path d={bow.string} strokeWidth={1 * k} />
         {marks && <path d={marks.shot} strokeWidth={3.4} strokeLinecap="butt" />}
         {marks?.checks.map((check) => (
@@ -51,17 +50,28 @@ export function BowDrawing({
             stroke={check.due ? 'var(--crest)' : undefined}
           />
         ))}
-        <path d={bow.limbs} strokeWidth={3 * k} />
-        <path d={bow.grip} strokeWidth={5 * k} stroke="var(--ink2)" />
-        {kind === 'recurve' && <path d="M60 78 H92 M58 124 H70 V134" strokeWidth={1.5 * k} />}
-        {kind === 'barebow' && <circle cx="64" cy="126" r="5" fill="var(--ink)" />}
-        {bow.cams.map((cam) => (
-          <g key={cam.y}>
-            <circle cx={cam.x} cy={cam.y} r={cam.r} fill="var(--steel)" strokeWidth={2 * k} />
-            <circle cx={cam.x + 2} cy={cam.y} r={1.5} fill="var(--ink)" strokeWidth={1} />
-          </g>
-        ))}
+        <BowBody bow={bow} k={k} />
       </g>
     </svg>
+  );
+}
+
+/** Limbs, riser, cams and what is fitted; as small as in a head the fittings are left out. */
+export function BowBody({ bow, k = 1 }: { bow: BowOutline; k?: number }) {
+  return (
+    <>
+      <path d={bow.cables} stroke="var(--ink2)" strokeWidth={0.6 * k} />
+      <path d={bow.limbs} strokeWidth={3.4 * k} />
+      <path d={bow.riser} fill="var(--ink2)" stroke="var(--ink)" strokeWidth={0.8} strokeLinejoin="round" />
+      {k === 1 && <path d={bow.fittings} strokeWidth={1.5} />}
+      {k === 1 && <path d={bow.weights} fill="var(--ink)" strokeWidth={0.5} />}
+      {bow.cams.map((cam) => (
+        <g key={cam.y}>
+          <circle cx={cam.x} cy={cam.y} r={cam.r} fill="var(--steel)" strokeWidth={2 * k} />
+          <circle cx={cam.x + 2} cy={cam.y} r={1.5} fill="var(--ink)" strokeWidth={1} />
+        </g>
+      ))}
+      {k === 1 && <path d={bow.modules} strokeWidth={1.2} />}
+    </>
   );
 }

@@ -1,4 +1,5 @@
 import { bowOutline } from '../../drawing/bow';
+import { BowBody } from '../../parts/BowDrawing';
 import { fieldText, fieldUnit, type Quantity } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Entry } from './bowForm';
@@ -32,13 +33,8 @@ export function BowFigure({ entry }: { entry: Entry }) {
         stroke="var(--ink)"
         strokeLinecap="round"
       >
-        <path d={bow.cables} stroke="var(--ink2)" strokeWidth="0.5" />
         <path d={bow.string} strokeWidth="0.9" />
-        <path d={bow.limbs} strokeWidth="3" />
-        <path d={bow.grip} strokeWidth="5" stroke="var(--ink2)" />
-        {bow.cams.map((cam) => (
-          <circle key={cam.y} cx={cam.x} cy={cam.y} r={cam.r} fill="var(--bench)" strokeWidth="2" />
-        ))}
+        <BowBody bow={bow} />
       </g>
       <g stroke="var(--bill)" strokeWidth="1.5" fill="none">
         <path d={`M${x(226)} 69V379M${x(218)} 69H${x(234)}M${x(218)} 379H${x(234)}`} />

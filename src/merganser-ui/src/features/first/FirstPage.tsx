@@ -85,7 +85,7 @@ export default function FirstPage() {
             Enter all measures instead
           </Link>
         </div>
-        <div className={s.steps}>
+        <div className={s.steps} data-testid="steps">
           <Part {...stepAt(1)}>
             <PrintedBow
               kind={first.kind}
