@@ -19,7 +19,7 @@ public static class HandSpeed
         "(() => {"
         + Painted.Script
         + """
-              const wanted = '[data-testid=rack] h2, [data-testid=advice]';
+              const wanted = '[data-testid=rack] h2, [data-testid=steps], [data-testid=advice]';
               window.shifted = 0;
               new PerformanceObserver((list) => list.getEntries().forEach((e) => { if (e.hadRecentInput) return; window.shifted += e.value; }))
                 .observe({ type: 'layout-shift', buffered: true });
@@ -75,7 +75,13 @@ public static class HandSpeed
             Load(screen, "Paper", Bow + "/paper");
             Keys(screen);
             Routes(screen);
+            screen.Size(390, 844, phone: true);
+            Load(screen, "Start on a phone", "/");
+            Load(screen, "Paper on a phone", Bow + "/paper");
             Tell(screen, "Emulation.setCPUThrottlingRate", ("rate", 1));
+            using var empty = new Screen(demo: false);
+            Tell(empty, "Emulation.setCPUThrottlingRate", ("rate", slow));
+            Load(empty, "An empty bench", "/");
         }
 
         return Task.CompletedTask;

@@ -8,7 +8,7 @@ public class KeyboardTests
     {
         using var screen = new Screen(demo: false);
         screen.Go("/");
-        screen.See("[data-testid=rack] h2");
+        screen.See("[data-testid=steps]");
         Keyboard.Found(screen).ShouldBeEmpty();
         screen.Driver.ExecuteScript(
             """

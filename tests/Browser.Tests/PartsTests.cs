@@ -25,7 +25,7 @@ public class PartsTests
     {
         using var screen = new Screen(demo: false);
         screen.Go("/parts");
-        screen.See("[data-testid=rack] h2");
+        screen.See("[data-testid=steps]");
     }
 
     [Fact]

@@ -34,7 +34,6 @@ public class Screenshots
         screen.Push("Set 2");
         Shown("walk-back", "[data-testid=walks-alone]");
         Take("sizes", "/bows/22222222-0000-4000-8000-000000000005/groups?way=sizes", "[data-testid=sizes-figures]");
-        Board();
         Sheet("cut-list", "/api/dozens/cccccccc-0000-4000-8000-000000000001/cut-list.pdf");
         screen.Size(1280, 800);
         screen.Size(390, 844, phone: true);
@@ -43,25 +42,23 @@ public class Screenshots
         screen.Push("Mark a shot");
         Shown("phone-groups", "[data-testid=marking-sheet]");
 
+        First();
         using var sheet = new PartsSheet();
         screen.Size(1280, 2300);
         screen.Driver.Navigate().GoToUrl(sheet.Url);
         screen.See("[data-part-name]");
         screen.Shot(Path.Combine(Folder!, "..", "parts.png"));
 
-        // A curve as the stand-in's crank gives it.
-        void Board()
+        // An empty bench, answered up to the hole.
+        static void First()
         {
-            screen.Go("/bows/22222222-0000-4000-8000-000000000005/bow?way=board");
-            var readings = OpenQA.Selenium.By.CssSelector("[data-testid=board-readings] button");
-            for (var point = 1; point <= 21; point++)
-            {
-                screen.See("[data-testid=crank]").Click();
-                var many = point;
-                screen.Until(d => d.FindElements(readings).Count >= many ? "taken" : null);
-            }
-
-            Shown("draw-board", "[data-figure=storedEnergy]");
+            using var empty = new Screen(demo: false);
+            empty.Go("/");
+            empty.See("[data-testid=steps]");
+            StateSteps.FirstHole(empty);
+            empty.Settled();
+            StateAudit.Found(empty).ShouldBeEmpty("first");
+            empty.Shot(Path.Combine(Folder!, "first.png"));
         }
 
         // A printed page as the browser shows it.

@@ -10,6 +10,7 @@ namespace Merganser.Browser.Tests;
 public class WalkTests
 {
     [Fact]
+    [Trait("Category", "Long")]
     public void Arrows_that_drift_end_in_a_moved_sight_and_a_walk_without_drift()
     {
         using var screen = new Screen(demo: true);

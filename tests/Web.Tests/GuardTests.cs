@@ -133,7 +133,7 @@ public class GuardTests
         answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
 
-    /// <summary>Demo and own bench share an address: a page that is still open for the other one changes nothing.</summary>
+    /// <summary>Demo and own bench share an address: a page still open for the other one changes nothing.</summary>
     [Fact]
     public async Task What_a_page_of_another_bench_sends_is_not_taken_in()
     {

@@ -16,7 +16,7 @@ public static class FirstWords
             FirstFit(var likely, _, _, { Count: 0 }) => $"still open; {likely}, if anything",
             FirstFit(var likely, _, _, [var one, ..]) => $"still open: {likely} as well as {one}",
             PartIsLight(var share, var least) =>
-                $"{share} of the arrows that this allows are under {least}, where a bow can break: weigh one before it is shot.",
+                $"{share} of such arrows are under {least}, where a bow can break: weigh one first.",
             AllHeavyEnough(var least) => $"Above {least:bare}: heavy enough for the bow.",
             ShaftNumbersClash(var spine, var low, var high, var typed) =>
                 $"A {spine} shaft weighs {low:bare} to {high} as a rule, not {typed:bare}: look at both numbers again.",

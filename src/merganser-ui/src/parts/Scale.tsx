@@ -41,7 +41,7 @@ export function Scale({
           strokeDasharray="4 3"
         />
       )}
-      <path d={`M${place(at)} 19 l-8 -15 h16 z`} fill="var(--bill)" />
+      <path d={`M${place(at)} 20 l-10 -18 h20 z`} fill="var(--bill)" />
     </svg>
   );
 }

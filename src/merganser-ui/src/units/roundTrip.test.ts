@@ -70,4 +70,14 @@ describe('a typed value', () => {
   it('that cannot be read is left alone', () => {
     expect(fieldText('abc', 'length', metricUnits)).toBe('abc');
   });
+
+  // A pound of force is 4.4482216 N, an inch 2.54 cm (NIST SP 811, Appendix B).
+  it('shows both ends of a range in the unit of whoever reads it, and keeps it as it was typed', () => {
+    expect(fieldText('60 to 70', 'drawWeight', metricUnits)).toBe('266.89 to 311.38');
+    expect(fieldText('28 to 29 1/2', 'length', metricUnits)).toBe('71.12 to 74.93');
+    expect(fieldText('60 to 70', 'drawWeight', tradeUnits)).toBe('60 to 70');
+    expect(keptText('71 to 75', 'length', metricUnits)).toBe('71 to 75 cm');
+    expect(fieldText('71 to 75 cm', 'length', metricUnits)).toBe('71 to 75');
+    expect(fieldText('71 to 75 cm', 'length', tradeUnits)).toBe('71 to 75 cm');
+  });
 });

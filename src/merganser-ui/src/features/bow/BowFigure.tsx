@@ -48,10 +48,10 @@ export function BowFigure({ entry }: { entry: Entry }) {
           {measured(entry.measuredWeight || entry.nominalWeight, 'drawWeight')}
           {entry.measuredWeight ? '' : entry.nominalWeight ? ' marked' : ''}
         </text>
-        <text x={x(148)} y="264" textAnchor={start}>
+        <text x={x(148)} y="276" textAnchor={start}>
           brace
         </text>
-        <text x={x(entry.braceHeight?.trim() ? 148 : 220)} y="284" textAnchor={entry.braceHeight?.trim() ? start : end}>
+        <text x={x(entry.braceHeight?.trim() ? 148 : 220)} y="296" textAnchor={entry.braceHeight?.trim() ? start : end}>
           {measured(entry.braceHeight, 'length')}
         </text>
         <text x={x(236)} y="428" textAnchor={end}>

@@ -38,7 +38,7 @@ export function HeadsPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
         </ol>
         <p className={w.muted}>Broadheads: cutting edges, a wrench, a covered quiver. Weigh arrows without heads.</p>
       </section>
-      <section aria-label="Heads on arrows">
+      <section aria-label="Which head goes on which arrow">
         <h2>{heads.words}</h2>
         <Scroller label="Heads on arrows">
           <Table>

@@ -55,12 +55,7 @@ export function HoleKeys({ hole, size, sizes, onPress, onSize }: Props) {
             {sizes
               .filter((one) => offered.includes(one.code))
               .map((one) => (
-                <Key
-                  key={one.code}
-                  aria-pressed={size === one.code}
-                  aria-label={one.words}
-                  onClick={() => onSize(one.code)}
-                >
+                <Key key={one.code} aria-pressed={size === one.code} onClick={() => onSize(one.code)}>
                   {rule(one.inches)}
                 </Key>
               ))}

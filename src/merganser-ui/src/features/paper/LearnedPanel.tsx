@@ -7,7 +7,7 @@ import { useFigures } from '../../units/UnitsContext';
 import { Key, Plain } from '../../parts/Buttons';
 import { Bullets } from '../../parts/List';
 import { Fault, Note } from '../../parts/Note';
-import { Table } from '../../parts/Table';
+import { Scroller, Table } from '../../parts/Table';
 import { percent } from './ChanceBar';
 import { Pane } from './Pane';
 import w from '../../parts/words.module.css';
@@ -148,47 +148,50 @@ function Others({ title, others }: { title: string; others: Response['others'] }
 function Rows({ view }: { view: Response }) {
   const { figure, change } = useFigures();
   return (
-    <Table kind="card" className={s.learned}>
-      <thead>
-        <tr>
-          <th scope="col">Adjuster</th>
-          <th scope="col">A step now</th>
-          <th scope="col">
-            <span className="visually-hidden">Drawn: </span>guess, before, now
-          </th>
-          <th scope="col">From</th>
-        </tr>
-      </thead>
-      <tbody>
-        {view.rows.map((row) => (
-          <tr key={row.kind}>
-            <th scope="row">
-              {row.name}
-              <br />
-              <small className={w.muted}>
-                {row.stepUnit}; +: {row.plusWords.toLowerCase()}
-              </small>
+    <Scroller label="What each adjuster does">
+      <Table kind="card" className={s.learned}>
+        <thead>
+          <tr>
+            <th scope="col">Adjuster</th>
+            <th scope="col">A step now</th>
+            <th scope="col">
+              <span className="visually-hidden">Drawn: </span>guess, before, now
             </th>
-            <td>
-              {row.open ? figure(row.now.gain, 'in', 3) : change(row.now.gain, 'in', 3)} ± {figure(row.now.sd, 'in', 3)}
-              {row.open && (
-                <>
-                  <br />
-                  <small>either way</small>
-                </>
-              )}
-            </td>
-            <td>
-              <GainBars row={row} />
-            </td>
-            <td>
-              {row.words}
-              {row.open && `; to the right with ${percent(row.plusChance)}`}
-            </td>
+            <th scope="col">From</th>
           </tr>
-        ))}
-      </tbody>
-    </Table>
+        </thead>
+        <tbody>
+          {view.rows.map((row) => (
+            <tr key={row.kind}>
+              <th scope="row">
+                {row.name}
+                <br />
+                <small className={w.muted}>
+                  {row.stepUnit}; +: {row.plusWords.toLowerCase()}
+                </small>
+              </th>
+              <td>
+                {row.open ? figure(row.now.gain, 'in', 3) : change(row.now.gain, 'in', 3)} ±{' '}
+                {figure(row.now.sd, 'in', 3)}
+                {row.open && (
+                  <>
+                    <br />
+                    <small>either way</small>
+                  </>
+                )}
+              </td>
+              <td>
+                <GainBars row={row} />
+              </td>
+              <td>
+                {row.words}
+                {row.open && `; to the right with ${percent(row.plusChance)}`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </Scroller>
   );
 }
 

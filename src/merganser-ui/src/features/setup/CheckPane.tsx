@@ -105,15 +105,6 @@ export function CheckPane({
           </Key>
         </p>
       )}
-      {check.howTo.length > 0 && (
-        <Fold words="How it is done">
-          <Bullets>
-            {check.howTo.map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </Bullets>
-        </Fold>
-      )}
       {check.tolerance && <GaugeDrawing check={check} />}
       <div className={s.entry} data-entry>
         {check.quantity ? (
@@ -197,6 +188,15 @@ export function CheckPane({
           </div>
         )}
       </div>
+      {check.howTo.length > 0 && (
+        <Fold words="How it is done">
+          <Bullets>
+            {check.howTo.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </Bullets>
+        </Fold>
+      )}
       {check.kind === 'drawWeight' && setup.backOff && (
         <Note
           word="Caution."

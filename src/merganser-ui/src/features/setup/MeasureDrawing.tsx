@@ -65,6 +65,7 @@ export function MeasureDrawing({ check, kind }: { check: Check; kind: BowKind })
 /** Room that a label of the gauge takes, px. */
 const LABEL = 60;
 
+/** What is aimed at, what is within, and where it stands: a reading's own error is the bar through it. */
 export function GaugeDrawing({ check }: { check: Check }) {
   const { ref, width } = useWidth<HTMLDivElement>(600);
   const units = useUnits();
@@ -73,44 +74,73 @@ export function GaugeDrawing({ check }: { check: Check }) {
   const inner = width - 48;
   const at = gauge(tolerance, value, check.readingError, inner);
   const label = (v: number) => inUnit(v, check.unit, units);
-  // An aim close to a limit stands above the rule: two labels never lie over each other.
-  const crowded = [at.low, at.high].some((limit) => Math.abs(limit - at.aim) < LABEL);
+  // An aim close to a limit stands above the rule, and so does the reading: two labels never lie over each other.
+  const near = (one: number, other: number) => Math.abs(one - other) < LABEL;
+  const crowded = near(at.low, at.aim) || near(at.high, at.aim);
+  const readAbove = at.at !== null && !(crowded && near(at.at, at.aim));
+  const beyond = [
+    { x: at.low - 8, anchor: 'end', room: at.low },
+    { x: at.high + 8, anchor: 'start', room: inner - at.high },
+  ] as const;
   return (
     <div ref={ref}>
       <svg
         width={width}
-        height={78}
-        viewBox={`-24 0 ${width} 78`}
+        height={88}
+        viewBox={`-24 0 ${width} 88`}
         role="img"
         aria-label={`${value === null ? 'Not measured yet' : `At ${label(value)}`}; limits ${label(tolerance.low)} to ${label(tolerance.high)}, aim ${label(tolerance.aim)}`}
       >
         <rect
           x={at.low}
-          y="24"
+          y="32"
           width={at.high - at.low}
-          height="18"
+          height="20"
           fill="var(--greenwash)"
           stroke="var(--green)"
           strokeWidth="2"
         />
-        <line x1={at.aim} x2={at.aim} y1="20" y2="46" stroke="var(--green)" strokeWidth="3" />
-        <line x1="0" x2={inner} y1="44" y2="44" stroke="var(--ink)" />
+        <line x1={at.aim} x2={at.aim} y1="28" y2="56" stroke="var(--green)" strokeWidth="3" />
+        <line x1="0" x2={inner} y1="54" y2="54" stroke="var(--ink)" />
         {at.ticks.map((tick) => (
-          <line key={tick.value} x1={tick.x} x2={tick.x} y1="44" y2="52" stroke="var(--edge)" />
+          <line key={tick.value} x1={tick.x} x2={tick.x} y1="54" y2="62" stroke="var(--edge)" />
         ))}
-        {[tolerance.low, tolerance.aim, tolerance.high].map((v) => (
-          <text key={v} x={at.x(v)} y={v === tolerance.aim && crowded ? 14 : 70} fontSize="14" textAnchor="middle">
-            {label(v)}
-          </text>
-        ))}
+        {beyond.map(({ x, anchor, room }) =>
+          // Where the pointer stands it says so itself.
+          room > LABEL + 12 && (at.at === null || !near(at.at, x)) ? (
+            <text key={anchor} x={x} y="48" fontSize="14" textAnchor={anchor} style={{ fill: 'var(--ink2)' }}>
+              beyond
+            </text>
+          ) : null,
+        )}
+        {[tolerance.low, tolerance.aim, tolerance.high].map((v) => {
+          const aim = v === tolerance.aim;
+          return (
+            <text
+              key={v}
+              x={at.x(v)}
+              y={aim && crowded ? 20 : 80}
+              fontSize="15"
+              fontWeight={aim ? 680 : 450}
+              textAnchor="middle"
+            >
+              {aim ? `aim ${label(v)}` : label(v)}
+            </text>
+          );
+        })}
         {at.error && (
           <path
-            d={`M${at.error[0]} 33H${at.error[1]}M${at.error[0]} 28v10M${at.error[1]} 28v10`}
+            d={`M${at.error[0]} 42H${at.error[1]}M${at.error[0]} 37v10M${at.error[1]} 37v10`}
             stroke="var(--ink)"
             strokeWidth="2"
           />
         )}
-        {at.at !== null && <path d={`M${at.at} 40l-8 -18h16z`} fill="var(--bill)" />}
+        {at.at !== null && <path d={`M${at.at} 50l-8 -20h16z`} fill="var(--bill)" />}
+        {at.at !== null && readAbove && (
+          <text x={at.at} y="20" fontSize="16" fontWeight="680" textAnchor="middle">
+            {label(value!)}
+          </text>
+        )}
       </svg>
     </div>
   );

@@ -6,7 +6,7 @@ import { scale } from '../../drawing/chart';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { Column, Columns } from '../../parts/Columns';
-import { Table } from '../../parts/Table';
+import { Scroller, Table } from '../../parts/Table';
 import w from '../../parts/words.module.css';
 
 /** What a degree costs at this bow's speed and distances, flat and on a slope. */
@@ -87,41 +87,43 @@ export function SightsPane({ bowId }: { bowId: string }) {
         {table.isError && shown && (
           <p className={w.muted}>For what could be read last: an entry is not readable yet.</p>
         )}
-        <Table>
-          <thead>
-            <tr>
-              <th scope="col">distance</th>
-              <th scope="col">bow canted</th>
-              <th scope="col">after the zero</th>
-              <th scope="col">third axis, uphill</th>
-              <th scope="col" aria-hidden="true" />
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.yards}>
-                <th scope="row">{withUnit(row.yards, 'yd', 0, units)}</th>
-                <td>{withUnit(row.cant, 'in', 2, units)}</td>
-                <td>{withUnit(row.cantAfterZero, 'in', 2, units)}</td>
-                <td>{withUnit(row.thirdAxisUphill, 'in', 2, units)}</td>
-                <td aria-hidden="true">
-                  <svg width="150" height="26">
-                    <line x1="4" x2={bar(row.cant)} y1="8" y2="8" stroke="var(--ink)" strokeWidth="5" />
-                    <line
-                      x1="4"
-                      x2={bar(row.thirdAxisUphill)}
-                      y1="19"
-                      y2="19"
-                      stroke="var(--ink)"
-                      strokeWidth="2"
-                      strokeDasharray="4 3"
-                    />
-                  </svg>
-                </td>
+        <Scroller label="Sideways at the target">
+          <Table>
+            <thead>
+              <tr>
+                <th scope="col">distance</th>
+                <th scope="col">bow canted</th>
+                <th scope="col">after the zero</th>
+                <th scope="col">third axis, uphill</th>
+                <th scope="col" aria-hidden="true" />
               </tr>
-            ))}
-          </tbody>
-        </Table>
+            </thead>
+            <tbody>
+              {rows.map((row) => (
+                <tr key={row.yards}>
+                  <th scope="row">{withUnit(row.yards, 'yd', 0, units)}</th>
+                  <td>{withUnit(row.cant, 'in', 2, units)}</td>
+                  <td>{withUnit(row.cantAfterZero, 'in', 2, units)}</td>
+                  <td>{withUnit(row.thirdAxisUphill, 'in', 2, units)}</td>
+                  <td aria-hidden="true">
+                    <svg width="150" height="26">
+                      <line x1="4" x2={bar(row.cant)} y1="8" y2="8" stroke="var(--ink)" strokeWidth="5" />
+                      <line
+                        x1="4"
+                        x2={bar(row.thirdAxisUphill)}
+                        y1="19"
+                        y2="19"
+                        stroke="var(--ink)"
+                        strokeWidth="2"
+                        strokeDasharray="4 3"
+                      />
+                    </svg>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </Scroller>
         <p className={w.muted}>
           Bow canted: drop × sin of the cant, drop ½ g t², in vacuum. After the zero: what is left once the sight was
           set with the same cant at {withUnit(asked.zero, 'yd', 1, units)}. Third axis: drop × cos of the slope × tan of
