@@ -36,7 +36,7 @@ public sealed record OwnShaft(
     private const int Enough = 3;
 
     /// <summary>A shaft is sold this long where it is not known, inches (common practice, no source).</summary>
-    private const double UsualLength = 33;
+    internal const double UsualLength = 33;
 
     /// <summary>The maker of a part that somebody has without knowing whose it is.</summary>
     public const string Unknown = "not known";

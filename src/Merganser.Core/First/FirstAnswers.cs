@@ -45,10 +45,10 @@ public sealed record FirstAnswers(
         var arms = fields.Optional("armSpan", ArmSpan, Quantity.Length, FirstRanges.ArmSpan);
         var length = fields.OptionalSpan("cutLength", CutLength, Quantity.Length, ArrowRanges.CutLength);
         var point = fields.OptionalSpan("point", Point, Quantity.Weight, ComponentTable.Grains);
+        var printed = Empty(Spine) ? FirstRanges.Spine(Kind) : Spine!.Trim();
         Shaft? shaft = null;
         try
         {
-            var printed = Empty(Spine) ? FirstRanges.Spine(Kind) : Spine;
             shaft = new OwnShaft(
                 null,
                 Empty(Spine) ? "Number not known" : null,
@@ -60,10 +60,7 @@ public sealed record FirstAnswers(
         }
         catch (RefusedException refused)
         {
-            foreach (var problem in refused.Problems.DistinctBy(p => FieldOf(p.Field)))
-            {
-                fields.Check(false, FieldOf(problem.Field), problem.Code, problem.Message);
-            }
+            Take(refused);
         }
 
         fields.ThrowIfAny();
@@ -101,15 +98,49 @@ public sealed record FirstAnswers(
             new Vane(OwnShaft.Unknown, NotWeighed, FirstRanges.Vane.Middle, 2, 0.5, GrainsBand: FirstRanges.Vane.Band)
         );
         var typed = length is null ? Text(ends) : CutLength!.Trim();
-        return new FirstBuild(entry, entry.Read(), parts, typed, parts.Arrow(typed));
+        try
+        {
+            return new FirstBuild(
+                entry,
+                entry.Read(),
+                parts,
+                typed,
+                Empty(Point) ? Text(points) : Point!.Trim(),
+                printed,
+                parts.Arrow(typed)
+            );
+        }
+        catch (RefusedException refused)
+        {
+            Take(refused);
+            throw RefusedException.Of(fields.Problems);
+        }
+
+        void Take(RefusedException refused)
+        {
+            foreach (var problem in refused.Problems.DistinctBy(p => FieldOf(p.Field)))
+            {
+                fields.Check(false, FieldOf(problem.Field), problem.Code, problem.Message);
+            }
+        }
     }
 
-    /// <summary>A tube code is typed where the number is.</summary>
-    private static string FieldOf(string field) => field == "tubeCode" ? "spine" : field;
+    /// <summary>Where a problem stands that is one of a field which is not asked for.</summary>
+    private static string FieldOf(string field) =>
+        field switch
+        {
+            "tubeCode" => "spine",
+            "braceHeight" => "drawLength",
+            "insert" or "vaneFront" => "cutLength",
+            _ => field,
+        };
 
-    /// <summary>A shaft that nobody measured: about as long as the draw.</summary>
+    /// <summary>A shaft that nobody measured: about as long as the draw, and no longer than shafts are sold.</summary>
     private static Span Beside(Span draw) =>
-        new(draw.Low + FirstRanges.BesideDraw.Low, draw.High + FirstRanges.BesideDraw.High);
+        new(
+            Math.Clamp(draw.Low + FirstRanges.BesideDraw.Low, ArrowRanges.CutLength.Low, OwnShaft.UsualLength),
+            Math.Clamp(draw.High + FirstRanges.BesideDraw.High, ArrowRanges.CutLength.Low, OwnShaft.UsualLength)
+        );
 
     private static Span OfArms(double arms)
     {
@@ -172,6 +203,16 @@ public sealed record FirstParts(Shaft Shaft, Insert Insert, Point Point, Nock No
 /// <param name="Entry">The bow as typed.</param>
 /// <param name="Bow">As read, with its bands.</param>
 /// <param name="Parts">What the arrow is made of.</param>
-/// <param name="CutLength">Its length as typed.</param>
+/// <param name="CutLength">Its length as typed, or what stands for it.</param>
+/// <param name="Point">The weight of its point as typed, or what stands for it.</param>
+/// <param name="Spine">The number on its shaft as typed, or what stands for it.</param>
 /// <param name="Arrow">As read, with its bands.</param>
-public sealed record FirstBuild(BowEntry Entry, Bow Bow, FirstParts Parts, string CutLength, Arrow Arrow);
+public sealed record FirstBuild(
+    BowEntry Entry,
+    Bow Bow,
+    FirstParts Parts,
+    string CutLength,
+    string Point,
+    string Spine,
+    Arrow Arrow
+);

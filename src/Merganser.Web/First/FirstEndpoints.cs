@@ -21,16 +21,16 @@ public sealed record FirstKept(string BowId, string ArrowId, string? PaperId);
 
 /// <summary>What first answers tell.</summary>
 /// <param name="Bow">The bow as it would be kept, in texts.</param>
-/// <param name="CutLength">The arrow's length as it would be kept.</param>
-/// <param name="Point">Its point's name.</param>
-/// <param name="Shaft">Its shaft.</param>
+/// <param name="CutLength">The arrow's length as it is counted with.</param>
+/// <param name="Point">Its point's weight.</param>
+/// <param name="Spine">The number on its shaft.</param>
 /// <param name="Reading">Figures and verdict.</param>
 /// <param name="Sizes">Sizes in which a hole is said.</param>
 public sealed record FirstView(
     Core.Bows.BowEntry Bow,
     string CutLength,
-    Point Point,
-    Shaft Shaft,
+    string Point,
+    string Spine,
     FirstReading Reading,
     IReadOnlyList<SaidSize> Sizes
 );
@@ -49,8 +49,8 @@ public static class FirstEndpoints
                 return new FirstView(
                     build.Entry,
                     build.CutLength,
-                    build.Arrow.Point,
-                    build.Arrow.Shaft,
+                    build.Point,
+                    build.Spine,
                     reading,
                     ShooterWords.Sizes
                 );

@@ -139,6 +139,30 @@ public class FirstReadingTests
         fit.Low.ShouldBeInRange(0.2, fit.High);
     }
 
+    /// <summary>What stands for an answer never asks more of the archer than the answer itself would.</summary>
+    [Theory]
+    [InlineData("36")]
+    [InlineData("16")]
+    public void A_very_long_or_short_draw_is_an_answer(string draw)
+    {
+        var build = (Printed with { DrawLength = draw }).Read(Known);
+        build.Arrow.CutLength.ShouldBeInRange(15, 33);
+        build.Point.ShouldBe("85 to 125");
+    }
+
+    [Fact]
+    public void What_is_wrong_with_a_field_that_is_not_asked_stands_at_the_one_that_is()
+    {
+        Should
+            .Throw<RefusedException>(() => (Printed with { DrawLength = "15" }).Read(Known))
+            .Problems.Select(p => p.Field)
+            .ShouldBe(["drawLength"], "it leaves no power stroke");
+        Should
+            .Throw<RefusedException>(() => (Printed with { CutLength = "35" }).Read(Known))
+            .Problems.Select(p => p.Field)
+            .ShouldBe(["cutLength"], "shafts are sold shorter");
+    }
+
     [Fact]
     public void What_cannot_be_read_is_named_together()
     {

@@ -3509,12 +3509,12 @@ export interface components {
         FirstView: {
             /** @description The bow as it would be kept, in texts. */
             bow: components["schemas"]["BowEntry"];
-            /** @description The arrow's length as it would be kept. */
+            /** @description The arrow's length as it is counted with. */
             cutLength: string;
-            /** @description Its point's name. */
-            point: components["schemas"]["Point"];
-            /** @description Its shaft. */
-            shaft: components["schemas"]["Shaft"];
+            /** @description Its point's weight. */
+            point: string;
+            /** @description The number on its shaft. */
+            spine: string;
             /** @description Figures and verdict. */
             reading: components["schemas"]["FirstReading"];
             /** @description Sizes in which a hole is said. */

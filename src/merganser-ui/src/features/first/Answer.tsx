@@ -74,7 +74,7 @@ function KindAndHand({ work }: { work: FirstWork }) {
 }
 
 function Typed({ question, work, counted }: Props) {
-  const { name, usual, quantity } = question;
+  const { name, usual, quantity, beside } = question;
   if (name === 'kind' || name === 'hole') return null;
   const text = work.first.texts[name] ?? '';
   const put = (value: string) => work.goOn(name, { texts: { ...work.first.texts, [name]: value } });
@@ -102,33 +102,21 @@ function Typed({ question, work, counted }: Props) {
           hint={question.range}
           first
         />
-        {name === 'spine' && (
+        {beside && (
           <Field
-            label="Weight per length"
-            name="grainsPerInch"
-            value={work.first.texts.grainsPerInch ?? ''}
-            quantity="massPerLength"
-            onChange={(value) => work.type('grainsPerInch', value)}
+            label={beside.label}
+            name={beside.name}
+            value={work.first.texts[beside.name] ?? ''}
+            quantity={beside.quantity}
+            onChange={(value) => work.type(beside.name, value)}
             onEnter={() => work.goOn(name)}
-            fault={work.faults.grainsPerInch?.[0]}
-            hint="if printed"
-          />
-        )}
-        {name === 'drawLength' && (
-          <Field
-            label="or arm span"
-            name="armSpan"
-            value={work.first.texts.armSpan ?? ''}
-            quantity="length"
-            onChange={(value) => work.type('armSpan', value)}
-            onEnter={() => work.goOn(name)}
-            fault={work.faults.armSpan?.[0]}
-            hint="divided by 2.5"
+            fault={work.faults[beside.name]?.[0]}
+            hint={beside.hint}
           />
         )}
         <Key className={s.unknown} onClick={() => put('')}>
           I don’t know
-          <small>{text === '' ? `count with ${counted}` : 'count with what is usual'}</small>
+          <small>{text === '' ? `count with ${counted}` : 'count with the usual'}</small>
         </Key>
       </div>
     </>

@@ -47,11 +47,11 @@ export default function FirstPage() {
       case 'drawLength':
         return say(own || reading?.bow.drawLength);
       case 'spine':
-        return own || 'what is usual';
+        return own || reading?.spine || '…';
       case 'cutLength':
         return say(own || reading?.cutLength);
       case 'point':
-        return say(own || '85 to 125');
+        return say(own || reading?.point);
       default:
         return '';
     }

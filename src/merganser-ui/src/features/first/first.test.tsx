@@ -46,6 +46,8 @@ beforeEach(() => {
         : {
             bow: { nominalWeight: '40 to 70', drawLength: '26 to 30.5' },
             cutLength: '25 to 31',
+            point: '85 to 125',
+            spine: '300 to 500',
             reading: reading(),
             sizes: [],
           },

@@ -22,6 +22,8 @@ export interface Question {
   usual: string[];
   /** How a range is typed. */
   range: string;
+  /** What may be typed in its place or beside it. */
+  beside?: { name: 'armSpan' | 'grainsPerInch'; label: string; quantity: Quantity; hint: string };
 }
 
 const weights: Record<Kind, string[]> = {
@@ -73,6 +75,7 @@ export function questionsFor(kind: Kind): Question[] {
           : 'not printed: the arm span, fingertip to fingertip, gives an estimate',
       usual: [],
       range: '28 to 29 too',
+      beside: { name: 'armSpan', label: 'or arm span', quantity: 'length', hint: 'divided by 2.5' },
     },
     {
       name: 'spine',
@@ -83,6 +86,7 @@ export function questionsFor(kind: Kind): Question[] {
       hint: 'It says how stiff the shaft is; four digits on aluminium, pounds on wood.',
       usual: kind === 'compound' ? ['250', '300', '340', '400', '500'] : ['500', '600', '700', '800', '1000'],
       range: '340 to 400 too',
+      beside: { name: 'grainsPerInch', label: 'Weight per length', quantity: 'massPerLength', hint: 'if printed' },
     },
     {
       name: 'cutLength',

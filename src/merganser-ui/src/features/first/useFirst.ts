@@ -50,10 +50,6 @@ const answersOf = ({ kind, hand, texts }: First): Answers => ({
   point: texts.point ?? null,
 });
 
-/** What is typed beside a question. */
-const alsoOf = (name: QuestionName): string[] =>
-  name === 'spine' ? ['grainsPerInch'] : name === 'drawLength' ? ['armSpan'] : [];
-
 const PAUSE_MS = 350;
 
 /** The answers once nothing was typed for a moment: half a number is not refused while it is being typed. */
@@ -108,7 +104,7 @@ export function useFirst() {
   };
   const faults = { ...faultsOf(reading.error), ...acts.faults };
   // What cannot be read is asked again before anything else.
-  const wrong = questions.find((q) => q.name in faults || alsoOf(q.name).some((name) => name in faults));
+  const wrong = questions.find((q) => q.name in faults || (q.beside && q.beside.name in faults));
   return {
     first,
     questions,
