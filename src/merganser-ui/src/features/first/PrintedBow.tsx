@@ -52,10 +52,10 @@ export function PrintedBow({ kind, hand, weight, draw }: Props) {
             <g key={place.where}>
               <circle cx={x} cy={place.y} r={place.r} fill="none" stroke="var(--ink)" strokeDasharray="3 3" />
               <path d={`M${x + place.r} ${place.y}L140 ${place.wordsAt}`} stroke="var(--ink)" />
-              <text x="148" y={place.wordsAt - 6} fontSize="17" fill="var(--ink2)">
+              <text x="148" y={place.wordsAt - 6} fontSize="19.5" fill="var(--ink2)">
                 {place.where}
               </text>
-              <text x="148" y={place.wordsAt + 15} fontSize="20" fontWeight="640" fill="var(--ink)">
+              <text x="148" y={place.wordsAt + 16} fontSize="23" fontWeight="640" fill="var(--ink)">
                 {says}
               </text>
             </g>

@@ -9,8 +9,12 @@ import type { Check } from './useSetup';
 import w from '../../parts/words.module.css';
 import s from './MeasureDrawing.module.css';
 
-/** The width that the drawings are made in. */
+/** The box that the drawings are made in, and the height that they are given at most, px. */
 const WIDTH = 620;
+const HEIGHT = 270;
+const MOST = 224;
+/** As large as a caption is on the screen, however far the drawing is scaled down. */
+const CAPTION = 14.4;
 
 /** A reading in the unit of its check, as the archer reads it. */
 export function inUnit(value: number, unit: string, units: Units): string {
@@ -23,18 +27,23 @@ export function MeasureDrawing({ check, kind }: { check: Check; kind: BowKind })
   const { ref, width } = useWidth<HTMLDivElement>(WIDTH);
   const shapes = measureShapes(check.kind, kind);
   if (!shapes) return null;
+  const scale = Math.min(width / WIDTH, MOST / HEIGHT);
+  const caption = CAPTION / scale;
+  // A wide place leaves room at both sides of the box.
+  const left = (WIDTH - width / scale) / 2;
   // Where the drawing is small its captions are numbers, and the words stand beneath it.
   const narrow = width < 520;
   return (
     <figure ref={ref}>
       <svg
         className={s.measure}
-        viewBox={`0 0 ${WIDTH} 270`}
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        style={{ maxHeight: MOST }}
         role="img"
         aria-label={`${check.title}: ${check.view}. ${check.how}`}
       >
         {!narrow && (
-          <text x="14" y="24" fontSize="15" className={s.view}>
+          <text x={left + 14} y="24" fontSize={caption} className={s.view}>
             {check.view}
           </text>
         )}
@@ -42,13 +51,7 @@ export function MeasureDrawing({ check, kind }: { check: Check; kind: BowKind })
         <path d={shapes.ink} fill="none" stroke="var(--ink)" strokeWidth="2.5" strokeLinejoin="round" />
         <path d={shapes.red} fill="none" stroke="var(--bill)" strokeWidth="2.5" />
         {shapes.labels.map((label, i) => (
-          <text
-            key={label.text}
-            x={label.x}
-            y={label.y}
-            fontSize={narrow ? (14.5 * WIDTH) / width : 15}
-            textAnchor={label.end ? 'end' : 'start'}
-          >
+          <text key={label.text} x={label.x} y={label.y} fontSize={caption} textAnchor={label.end ? 'end' : 'start'}>
             {narrow ? i + 1 : label.text}
           </text>
         ))}
