@@ -28,8 +28,25 @@ const worker: Plugin = {
   },
 };
 
+/** The letters are fetched with the page, not when the first words want them: nothing shifts when they come. */
+const letters: Plugin = {
+  name: 'letters',
+  apply: 'build',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_, { bundle }) =>
+      Object.keys(bundle ?? {})
+        .filter((name) => name.endsWith('.woff2'))
+        .map((name) => ({
+          tag: 'link',
+          attrs: { rel: 'preload', href: `/${name}`, as: 'font', type: 'font/woff2', crossorigin: true },
+          injectTo: 'head-prepend' as const,
+        })),
+  },
+};
+
 export default defineConfig({
-  plugins: [patchCssModules({ generateSourceTypes: true }), react(), worker],
+  plugins: [patchCssModules({ generateSourceTypes: true }), react(), letters, worker],
   css: { modules: { generateScopedName: scopedName } },
   build: {
     outDir: '../Merganser.Web/wwwroot',

@@ -54,15 +54,16 @@ export function StartPage() {
             />
           )}
         </div>
-        <div className={s.bar} aria-hidden="true" />
-        {bows.length > MOST_HUNG ? (
+        {/* Nothing hangs there before it is known how much room the title takes: nothing shifts. */}
+        {rack.data && <div className={s.bar} aria-hidden="true" />}
+        {!rack.data ? null : bows.length > MOST_HUNG ? (
           <RackRows bows={bows} shown={shown} onGo={open} />
         ) : (
           <ul className={s.rack} data-testid="rack" aria-label="Bows">
             {shown.map((bow) => (
               <HungBow key={bow.id} bow={bow} onGo={() => open(bow)} />
             ))}
-            {rack.data && bows.length < MOST_HUNG && <EmptyPeg onEnter={() => void navigate('/bows/new')} />}
+            {bows.length < MOST_HUNG && <EmptyPeg onEnter={() => void navigate('/bows/new')} />}
           </ul>
         )}
         {rack.data && bows.length > 0 && shown.length === 0 && (
