@@ -51,11 +51,11 @@ public static class NotKnown
     }
 
     /// <summary>Nine in ten of some values lie between these.</summary>
-    public static (double Low, double High) NineInTen(IEnumerable<double> values)
-    {
-        double[] sorted = [.. values.Order()];
-        return (SortedArrayStatistics.Quantile(sorted, Tail), SortedArrayStatistics.Quantile(sorted, 1 - Tail));
-    }
+    public static (double Low, double High) NineInTen(IEnumerable<double> values) => NineInTen([.. values.Order()]);
+
+    /// <summary>The same of values that stand in order.</summary>
+    internal static (double Low, double High) NineInTen(double[] sorted) =>
+        (SortedArrayStatistics.Quantile(sorted, Tail), SortedArrayStatistics.Quantile(sorted, 1 - Tail));
 
     /// <summary>How each unknown is set, from −1 at its low end to 1.</summary>
     private static IReadOnlyList<Func<Bow, Arrow, double, (Bow, Arrow)>> Of(Bow bow, Arrow arrow)

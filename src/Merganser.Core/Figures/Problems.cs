@@ -117,25 +117,8 @@ public sealed class FieldReader
         string.IsNullOrWhiteSpace(text) ? null : Read(field, text, quantity, range);
 
     /// <summary>A value that must be there, or the range in which it lies.</summary>
-    public Span? RequiredSpan(string field, string? text, Quantity quantity, AllowedRange range)
-    {
-        try
-        {
-            var span = Span.Parse(text, quantity);
-            if (range.Holds(span.Low) && range.Holds(span.High))
-            {
-                return span;
-            }
-
-            problems.Add(new FieldProblem(field, "range", new Outside(range)));
-        }
-        catch (EntryException problem)
-        {
-            problems.Add(new FieldProblem(field, problem.Code, problem.Said));
-        }
-
-        return null;
-    }
+    public Span? RequiredSpan(string field, string? text, Quantity quantity, AllowedRange range) =>
+        Read(field, range, () => Span.Parse(text, quantity), span => range.Holds(span.Low) && range.Holds(span.High));
 
     /// <summary>The same, and it may be left empty.</summary>
     public Span? OptionalSpan(string field, string? text, Quantity quantity, AllowedRange range) =>
@@ -191,14 +174,18 @@ public sealed class FieldReader
         }
     }
 
-    private Entry? Read(string field, string? text, Quantity quantity, AllowedRange range)
+    private Entry? Read(string field, string? text, Quantity quantity, AllowedRange range) =>
+        Read(field, range, () => Entry.Parse(text, quantity), entry => range.Holds(entry.Value));
+
+    private T? Read<T>(string field, AllowedRange range, Func<T> parse, Func<T, bool> inside)
+        where T : class
     {
         try
         {
-            var entry = Entry.Parse(text, quantity);
-            if (range.Holds(entry.Value))
+            var read = parse();
+            if (inside(read))
             {
-                return entry;
+                return read;
             }
 
             problems.Add(new FieldProblem(field, "range", new Outside(range)));

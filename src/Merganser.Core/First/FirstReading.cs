@@ -75,10 +75,9 @@ public sealed record FirstReading(
     {
         var drawn = NotKnown.Draw(build.Bow, build.Arrow, Draws);
         var shares = Enum.GetValues<FitBand>()
-            .Select(band => new FitShare(band, drawn.Count(d => SpineFit.BandOf(d.Fit) == band) / (double)drawn.Count))
+            .Select(band => new FitShare(band, Share(d => SpineFit.BandOf(d.Fit) == band)))
             .ToArray();
-        var light =
-            drawn.Count(d => d.Numbers.GrainsPerPound < ArrowCautions.LeastGrainsPerPound) / (double)drawn.Count;
+        var light = Share(d => d.Numbers.GrainsPerPound < ArrowCautions.LeastGrainsPerPound);
         var least = new Measure(ArrowCautions.LeastGrainsPerPound, Unit.GrainPerPound, 0);
         return new FirstReading(
             FirstBand.Of(drawn.Select(d => d.Numbers.Balance.Grains)),
@@ -91,6 +90,8 @@ public sealed record FirstReading(
             Narrower(build, drawn),
             Clashes(answers, build.Arrow.Shaft, catalogue)
         );
+
+        double Share(Func<Drawn, bool> of) => drawn.Count(of) / (double)drawn.Count;
     }
 
     private static Message Said(IReadOnlyList<FitShare> shares)

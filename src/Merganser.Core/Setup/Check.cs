@@ -134,24 +134,27 @@ public sealed record CheckFact(
             _ => Measure.AsRead(value),
         };
 
-    /// <summary>A tool that the check needs and this archer is not known to have; a beginner presses no bow.</summary>
-    public OwnTool? Asks(Archer archer) =>
+    /// <summary>A tool that the check needs and this archer may not use here, or null.</summary>
+    private OwnTool? Lacks(Archer archer) =>
         Kind switch
         {
             CheckKind.CamTiming when !archer.HasDrawBoard => OwnTool.DrawBoard,
             CheckKind.DrawWeight when !archer.HasScale => OwnTool.Scale,
-            CheckKind.Peep or CheckKind.CamLean when !archer.HasPress && archer.Experience != Experience.Beginner =>
-                OwnTool.Press,
+            CheckKind.Peep or CheckKind.CamLean when !archer.MayPress => OwnTool.Press,
             _ => null,
         };
 
+    /// <summary>A tool that is asked for: not known to be there. A beginner presses no bow and is not asked.</summary>
+    public OwnTool? Asks(Archer archer) =>
+        Lacks(archer) is OwnTool.Press && archer.Experience == Experience.Beginner ? null : Lacks(archer);
+
     /// <summary>What this archer has bears on how the check is done.</summary>
     public Message Advice(Archer archer) =>
-        Kind switch
+        Lacks(archer) switch
         {
-            CheckKind.CamTiming when !archer.HasDrawBoard => SetupSays.NoDrawBoard,
-            CheckKind.DrawWeight when !archer.HasScale => SetupSays.NoScale,
-            CheckKind.Peep or CheckKind.CamLean when !archer.MayPress => SetupSays.PressWorkToAShop,
+            OwnTool.DrawBoard => SetupSays.NoDrawBoard,
+            OwnTool.Scale => SetupSays.NoScale,
+            OwnTool.Press => SetupSays.PressWorkToAShop,
             _ => Message.Nothing,
         };
 }

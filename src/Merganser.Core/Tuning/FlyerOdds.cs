@@ -12,6 +12,10 @@ internal readonly struct FlyerOdds
     /// <summary>Chance of a flyer that a doubtful shot starts with.</summary>
     public const double DoubtfulShare = 0.5;
 
+    private readonly double share;
+    private readonly double variance;
+    private readonly double unsureX;
+    private readonly double unsureY;
     private readonly double good;
     private readonly double usual;
     private readonly double perSquareX;
@@ -23,6 +27,7 @@ internal readonly struct FlyerOdds
     /// <param name="unsureY">Variance of the mean upward, in².</param>
     public FlyerOdds(double share, double variance, double unsureX, double unsureY)
     {
+        (this.share, this.variance, this.unsureX, this.unsureY) = (share, variance, unsureX, unsureY);
         usual = Math.Log((1 - share) / share);
         var wide = Wide(variance);
         var (goodX, goodY) = (variance + unsureX, variance + unsureY);
@@ -35,8 +40,15 @@ internal readonly struct FlyerOdds
     /// <summary>Variance of a flyer, in² per axis.</summary>
     public static double Wide(double variance) => variance + (FlyerSd * FlyerSd);
 
-    /// <summary>Chance that a shot is a flyer, by how far it lies from the mean.</summary>
-    public double Chance(Observation shot, double right, double up)
+    /// <summary>
+    /// Chance that a shot is a flyer, by how far it lies from the mean; one that was only said may lie farther.
+    /// </summary>
+    public double Chance(Observation shot, double right, double up) =>
+        shot.ReadWithin == 0
+            ? AsRead(shot, right, up)
+            : new FlyerOdds(share, variance + shot.ReadVariance, unsureX, unsureY).AsRead(shot, right, up);
+
+    private double AsRead(Observation shot, double right, double up)
     {
         var odds = good + (perSquareX * right * right) + (perSquareY * up * up) + (shot.Doubtful ? 0 : usual);
         return 1 / (1 + Math.Exp(odds));

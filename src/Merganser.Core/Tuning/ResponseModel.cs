@@ -78,10 +78,10 @@ public sealed class ResponseModel
         {
             foreach (var group in groups)
             {
-                var oddsOf = OddsAt(hypothesis, group);
+                var odds = OddsAt(hypothesis, group);
                 foreach (var shot in group.Shots)
                 {
-                    var chance = oddsOf(shot).Chance(shot, shot.X - predicted.X, shot.Y - predicted.Y);
+                    var chance = odds.Chance(shot, shot.X - predicted.X, shot.Y - predicted.Y);
                     flyers[shot] = flyers.GetValueOrDefault(shot) + (weight * chance);
                 }
             }
@@ -139,19 +139,18 @@ public sealed class ResponseModel
         return [.. raw.Select(w => w / sum)];
     }
 
-    /// <summary>
-    /// Predicts a group's setting, and how flyers are told there: a shot that was only said by its reading error too.
-    /// </summary>
-    private Func<Observation, FlyerOdds> OddsAt(Hypothesis hypothesis, ShotGroup group)
+    /// <summary>Predicts a group's setting, and how flyers are told there.</summary>
+    private FlyerOdds OddsAt(Hypothesis hypothesis, ShotGroup group)
     {
         predicted.Of(hypothesis, group);
-        var (unsureX, unsureY) = hypothesis.Fitted
-            ? (hypothesis.Covariance.Quadratic(predicted.SlopeX), hypothesis.Covariance.Quadratic(predicted.SlopeY))
-            : (FirstDoubt, FirstDoubt);
-        var marked = Odds(0);
-        return shot => shot.ReadWithin == 0 ? marked : Odds(shot.ReadVariance);
-
-        FlyerOdds Odds(double read) => new(prior.FlyerShare, hypothesis.Variance + read, unsureX, unsureY);
+        return hypothesis.Fitted
+            ? new FlyerOdds(
+                prior.FlyerShare,
+                hypothesis.Variance,
+                hypothesis.Covariance.Quadratic(predicted.SlopeX),
+                hypothesis.Covariance.Quadratic(predicted.SlopeY)
+            )
+            : new FlyerOdds(prior.FlyerShare, hypothesis.Variance, FirstDoubt, FirstDoubt);
     }
 
     /// <summary>
@@ -175,13 +174,13 @@ public sealed class ResponseModel
 
     private void AddTo(Hypothesis hypothesis, ShotGroup group)
     {
-        var oddsOf = OddsAt(hypothesis, group);
+        var odds = OddsAt(hypothesis, group);
         var fromX = SymmetricMatrix.Dot(predicted.SlopeX, hypothesis.Mean) - predicted.X;
         var fromY = SymmetricMatrix.Dot(predicted.SlopeY, hypothesis.Mean) - predicted.Y;
         var (weight, sumX, sumY) = (0.0, 0.0, 0.0);
         foreach (var shot in group.Shots)
         {
-            var flyer = oddsOf(shot).Chance(shot, shot.X - predicted.X, shot.Y - predicted.Y);
+            var flyer = odds.Chance(shot, shot.X - predicted.X, shot.Y - predicted.Y);
             var good = hypothesis.Variance + shot.ReadVariance;
             var w = ((1 - flyer) / good) + (flyer / FlyerOdds.Wide(good));
             weight += w;

@@ -8,7 +8,6 @@ import { EscapeKeeper, FocusKeeper } from '../shell/focus';
 import { Start } from './Start';
 import { Page } from '../parts/Page';
 
-const FirstPage = lazy(() => import('../features/first/FirstPage'));
 const BowPage = lazy(() => import('../features/bow/BowPage'));
 const BowStop = lazy(() => import('./BowStop'));
 const ArrowPage = lazy(() => import('../features/arrow/ArrowPage'));
@@ -27,7 +26,6 @@ export function App() {
       <OutboxKeeper />
       <Routes>
         <Route path="/" element={<Start />} />
-        <Route path="/first" element={<FirstPage />} />
         <Route path="/bows/new" element={<BowPage />} />
         <Route path="/catalogue" element={<CataloguePage />} />
         <Route path="/glossary" element={<GlossaryPage />} />

@@ -1,3 +1,5 @@
+import { circle } from './pieces';
+
 /** Outlines of a strung bow in a 100 × 200 box: archer at the left, shooting right. */
 
 export type BowKind = 'compound' | 'recurve' | 'barebow' | 'longbow';
@@ -41,7 +43,7 @@ const compound: BowOutline = {
   string: 'M24 16L24 184',
   straight: { x: 24, top: 20, bottom: 180 },
   cables: 'M30 20L41 105L37 184M38 16L41 112L31 180',
-  fittings: `M67 108H41M41 104V112M61 85L55 82M55 79V84M76 74H87${ring(92, 74, 5)}M92 70V75M76 112H86`,
+  fittings: `M67 108H41M41 104V112M61 85L55 82M55 79V84M76 74H87${circle(92, 74, 5)}M92 70V75M76 112H86`,
   weights: 'M86 108H91V116H86Z',
   cams: [
     { x: 34, y: 14, r: 10 },
@@ -68,14 +70,14 @@ const takeDown = {
 
 const recurve: BowOutline = {
   ...takeDown,
-  fittings: `M60 85L54 83M58 66L57 85M64 72H80M80 54V90${ring(85, 72, 4)}M64 112H94M62 118L46 131`,
+  fittings: `M60 85L54 83M58 66L57 85M64 72H80M80 54V90${circle(85, 72, 4)}M64 112H94M62 118L46 131`,
   weights: 'M94 108H98V116H94ZM44 129L49 133L47 136L42 132Z',
 };
 
 const barebow: BowOutline = {
   ...takeDown,
   fittings: 'M60 85L54 83',
-  weights: ring(61, 131, 5),
+  weights: circle(61, 131, 5),
 };
 
 const longbow: BowOutline = {
@@ -90,11 +92,6 @@ const longbow: BowOutline = {
   modules: '',
   box: { x: 14, width: 52 },
 };
-
-/** A circle as a path. */
-function ring(x: number, y: number, r: number): string {
-  return `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`;
-}
 
 const outlines: Record<BowKind, BowOutline> = { compound, recurve, barebow, longbow };
 

@@ -96,6 +96,10 @@ export function number(value: number, decimals: number): string {
   return Number(text) === 0 ? text.replace('-', '') : text.replace('-', MINUS);
 }
 
+/** A chance in words: never 0 or 100 %. */
+export const percent = (chance: number): string =>
+  chance > 0.99 ? 'over 99 %' : chance < 0.01 ? 'under 1 %' : `${number(100 * chance, 0)} %`;
+
 export function signed(value: number, decimals: number): string {
   const text = number(value, decimals);
   return Number(value.toFixed(Math.max(0, decimals))) > 0 ? `+${text}` : text;

@@ -2,7 +2,7 @@ import { Field, Select } from '../../parts/Field';
 import { Tick } from '../../parts/Tick';
 import { classes } from '../../parts/classes';
 import { newArcher, type BowForm } from './bowForm';
-import { experiences, practices, schools, schoolWords } from './choices';
+import { experiences, labelOf, practices, schools, schoolWords } from './choices';
 import { More } from './More';
 import type { useBowForm } from './useBowForm';
 import w from '../../parts/words.module.css';
@@ -16,9 +16,6 @@ const tools = [
   ['hasScale', 'Has a scale'],
   ['hasChronograph', 'Has a chronograph'],
 ] as const;
-
-const word = (choices: { value: string; label: string }[], value: string | null | undefined) =>
-  choices.find((c) => c.value === value)?.label ?? '';
 
 const toolsOf = (archer: BowForm['archer']) =>
   tools.filter(([name]) => archer[name]).map(([, label]) => label.replace('Has ', ''));
@@ -84,8 +81,8 @@ export function ArcherFields({ work, form, fresh, faults }: Props) {
         <More
           words="How they shoot and tune"
           holds={[
-            word(practices, form.archer.practice),
-            form.archer.experience !== 'beginner' && word(schools, form.archer.school),
+            labelOf(practices, form.archer.practice),
+            form.archer.experience !== 'beginner' && labelOf(schools, form.archer.school),
             ...toolsOf(form.archer),
           ]}
           fields={[]}
@@ -122,9 +119,9 @@ function KnownArcher({ archer }: { archer: BowForm['archer'] }) {
   return (
     <p className={classes(s.known, w.muted)}>
       {[
-        word(schools, archer.school),
-        word(practices, archer.practice),
-        word(experiences, archer.experience),
+        labelOf(schools, archer.school),
+        labelOf(practices, archer.practice),
+        labelOf(experiences, archer.experience),
         ...toolsOf(archer),
       ].join('; ')}
       . Changed on the page of one of their bows.

@@ -15,7 +15,7 @@ import { ArcherFields } from './ArcherFields';
 import { BowFoot, Conflict } from './BowFoot';
 import { BowFigure } from './BowFigure';
 import { emptyEntry, usualFor, type Entry, type TextField } from './bowForm';
-import { camDraws, cams, hands, kinds, releases, restsOf } from './choices';
+import { camDraws, cams, hands, kinds, labelOf, releases, restsOf } from './choices';
 import { More } from './More';
 import { MoveList } from './MoveList';
 import { useBowForm } from './useBowForm';
@@ -25,9 +25,6 @@ import s from './BowPage.module.css';
 
 const measures: TextField[] = ['axleToAxle', 'ratedSpeed', 'stringWeight', 'stringWeightFromTip'];
 const makers: TextField[] = ['maximumWeight', 'makerAxleToAxle', 'makerBraceHeight', 'makerCentreShot', 'axleBolts'];
-
-const named = (choices: { value: string; label: string }[], value: string) =>
-  choices.find((choice) => choice.value === value)?.label.toLowerCase();
 
 /** How many of some fields are filled, in words. */
 const count = (entry: Entry, fields: TextField[]) => {
@@ -134,7 +131,7 @@ export default function BowPage() {
           </div>
           <More
             words="More of the bow"
-            holds={[form.entry.make, named(releases, form.entry.release)]}
+            holds={[form.entry.make, labelOf(releases, form.entry.release).toLowerCase()]}
             fields={['make']}
             faults={faults}
           >
@@ -193,8 +190,8 @@ export default function BowPage() {
           <More
             words={compound ? 'Rest and cams' : 'Rest'}
             holds={[
-              named(restsOf(form.entry.kind), form.entry.restType),
-              compound && !beginner && named(cams, form.entry.camSystem),
+              labelOf(restsOf(form.entry.kind), form.entry.restType).toLowerCase(),
+              compound && !beginner && labelOf(cams, form.entry.camSystem).toLowerCase(),
               form.entry.factorSet && `factor ${form.entry.factorSet}`,
             ]}
             fields={['restAhead', 'factorSet']}

@@ -1,5 +1,9 @@
 import type { Choice } from '../../parts/Field';
 
+/** What a choice is called. */
+export const labelOf = (choices: Choice[], value: string | null | undefined): string =>
+  choices.find((choice) => choice.value === value)?.label ?? '';
+
 export const hands: Choice[] = [
   { value: 'right', label: 'Right-handed' },
   { value: 'left', label: 'Left-handed' },

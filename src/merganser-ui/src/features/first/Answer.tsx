@@ -2,20 +2,9 @@ import { ButtonBase } from '@mui/material';
 import { Key } from '../../parts/Buttons';
 import { classes } from '../../parts/classes';
 import { Field } from '../../parts/Field';
-import type { Kind, Question } from './questions';
+import { entriesOf, hands, kinds, type Question } from './questions';
 import type { FirstWork } from './useFirst';
 import s from './FirstPage.module.css';
-
-const kinds: readonly (readonly [Kind, string])[] = [
-  ['compound', 'Compound'],
-  ['recurve', 'Recurve'],
-  ['barebow', 'Barebow'],
-  ['longbow', 'Longbow'],
-];
-const hands = [
-  ['right', 'Right hand'],
-  ['left', 'Left hand'],
-] as const;
 
 interface Props {
   question: Question;
@@ -51,7 +40,7 @@ function KindAndHand({ work }: { work: FirstWork }) {
   return (
     <>
       <div className={s.usual} role="group" aria-label="Kind of bow">
-        {kinds.map(([value, words]) => (
+        {entriesOf(kinds).map(([value, words]) => (
           <Key
             key={value}
             aria-pressed={kind === value}
@@ -63,7 +52,7 @@ function KindAndHand({ work }: { work: FirstWork }) {
         ))}
       </div>
       <div className={s.usual} role="group" aria-label="Hand that draws it">
-        {hands.map(([value, words]) => (
+        {entriesOf(hands).map(([value, words]) => (
           <Key key={value} aria-pressed={hand === value} onClick={() => work.goOn('kind', { hand: value })}>
             {words}
           </Key>

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { FitScale } from '../../parts/FitScale';
-import { number, show } from '../../units/units';
+import { number, percent, show } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { classes } from '../../parts/classes';
 import w from '../../parts/words.module.css';
@@ -14,9 +14,6 @@ const words: Record<Reading['shares'][number]['band'], string> = {
   good: 'good',
   stiff: 'stiff',
 };
-
-const percent = (share: number) =>
-  share === 0 ? '' : share < 0.01 ? 'under 1 %' : share > 0.99 ? 'over 99 %' : `${number(100 * share, 0)} %`;
 
 /** What the answers already tell: the band in which nine of ten arrows lie that they allow, and what narrows it. */
 export function FirstFigures({ reading }: { reading: Reading | undefined }) {
@@ -72,7 +69,7 @@ export function FirstFigures({ reading }: { reading: Reading | undefined }) {
           bands={reading.shares.map(({ band, share }) => ({
             word: words[band],
             strong: band === likely.band,
-            more: percent(share),
+            more: share === 0 ? '' : percent(share),
           }))}
         />
         <p className={classes(w.muted, s.says)}>bar: nine of ten arrows that your answers allow</p>

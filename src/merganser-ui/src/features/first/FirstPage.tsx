@@ -15,14 +15,12 @@ import { FirstFigures } from './FirstFigures';
 import { HoleKeys } from './HoleKeys';
 import { PrintedBow } from './PrintedBow';
 import { PrintedShaft } from './PrintedShaft';
-import { steps, type Question, type Step } from './questions';
+import { hands, kinds, steps, type Question, type Step } from './questions';
 import { useFirst, type FirstWork } from './useFirst';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
 import s from './FirstPage.module.css';
 
-const handWords = { right: 'right hand', left: 'left hand' } as const;
-const kindWords = { compound: 'Compound', recurve: 'Recurve', barebow: 'Barebow', longbow: 'Longbow' } as const;
 /** Sizes that can be said before the bench has answered. */
 const noSizes: never[] = [];
 
@@ -41,7 +39,7 @@ export default function FirstPage() {
     const own = question.name in first.texts ? first.texts[question.name as keyof First] : '';
     switch (question.name) {
       case 'kind':
-        return `${kindWords[first.kind]}, ${handWords[first.hand]}`;
+        return `${kinds[first.kind]}, ${hands[first.hand].toLowerCase()}`;
       case 'drawWeight':
         return say(own || reading?.bow.nominalWeight);
       case 'drawLength':

@@ -3,6 +3,16 @@ import type { Quantity } from '../../units/units';
 
 export type Answers = Schemas['FirstAnswers'];
 export type Kind = Answers['kind'];
+export const kinds = {
+  compound: 'Compound',
+  recurve: 'Recurve',
+  barebow: 'Barebow',
+  longbow: 'Longbow',
+} satisfies Record<Kind, string>;
+export const hands = { right: 'Right hand', left: 'Left hand' } satisfies Record<Answers['hand'], string>;
+/** Each of them with its words. */
+export const entriesOf = <K extends string>(words: Record<K, string>) => Object.entries(words) as [K, string][];
+
 /** What is asked by typing or by one of a few keys. */
 export type Asked = 'drawWeight' | 'drawLength' | 'spine' | 'cutLength' | 'point';
 export type QuestionName = 'kind' | Asked | 'hole';

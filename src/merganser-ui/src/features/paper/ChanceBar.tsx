@@ -1,4 +1,4 @@
-import { number } from '../../units/units';
+import { percent } from '../../units/units';
 import { useFigures } from '../../units/UnitsContext';
 import { classes } from '../../parts/classes';
 import w from '../../parts/words.module.css';
@@ -56,7 +56,3 @@ export function ChanceBar({
     </div>
   );
 }
-
-/** A chance in words: never 0 or 100 %. */
-export const percent = (chance: number) =>
-  chance > 0.99 ? 'over 99 %' : chance < 0.01 ? 'under 1 %' : `${number(100 * chance, 0)} %`;

@@ -1,13 +1,13 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { Figure } from '../../parts/Figure';
-import { number } from '../../units/units';
+import { number, percent } from '../../units/units';
 import { Key } from '../../parts/Buttons';
 import { Fold } from '../../parts/Fold';
 import { lower } from '../../parts/letters';
 import { Bullets } from '../../parts/List';
 import { Table } from '../../parts/Table';
-import { ChanceBar, percent } from './ChanceBar';
+import { ChanceBar } from './ChanceBar';
 import { FigureBand } from './FigureBand';
 import { Powers } from './target/GroupParts';
 import { TrialPanel } from './TrialPanel';

@@ -1,6 +1,6 @@
+import { percent } from '../../units/units';
 import { ButtonBase } from '@mui/material';
 import { useEffect, useRef } from 'react';
-import { percent } from './ChanceBar';
 import type { Paper } from './paperTypes';
 import type { Kinds } from './usePaperWork';
 import s from './StageRail.module.css';

@@ -1,3 +1,4 @@
+import { percent } from '../../units/units';
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -5,7 +6,7 @@ import type { Schemas } from '../../api/client';
 import { only, sent } from '../../testing/fixtures';
 import { show } from '../../testing/show';
 import { advice, arrows, paper, set } from './sessionFixtures';
-import { ChanceBar, percent } from './ChanceBar';
+import { ChanceBar } from './ChanceBar';
 import { MarkingPanel } from './MarkingPanel';
 import { freshPlan, PaperPlan, type Plan } from './PaperPlan';
 import { freshMarking, isMarked, level, type Marking } from './paperTypes';

@@ -1,5 +1,5 @@
+import { percent } from '../../../units/units';
 import type { Schemas } from '../../../api/client';
-import { percent } from '../ChanceBar';
 import w from '../../../parts/words.module.css';
 import s from './GroupParts.module.css';
 

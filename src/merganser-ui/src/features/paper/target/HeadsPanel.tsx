@@ -1,7 +1,7 @@
+import { percent } from '../../../units/units';
 import type { Schemas } from '../../../api/client';
 import { headMap } from '../../../drawing/heads';
 import { Table } from '../../../parts/Table';
-import { percent } from '../ChanceBar';
 import type { Paper, ShotSet } from '../paperTypes';
 import type { MarkTold, PaperWork } from '../usePaperWork';
 import { SightPart } from './SightPart';

@@ -1,5 +1,5 @@
+import { percent } from '../../../units/units';
 import { Bullets } from '../../../parts/List';
-import { percent } from '../ChanceBar';
 import type { Paper, ShotSet } from '../paperTypes';
 import w from '../../../parts/words.module.css';
 
