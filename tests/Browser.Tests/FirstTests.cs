@@ -41,6 +41,14 @@ public class FirstTests
         screen.SeeText("[data-testid=advice]", "Shoot one more");
         screen.Go("/");
         screen.SeeText("[data-testid=rack]", "60 to 70 lb marked");
+
+        // Nobody asked for its cams: the form names none.
+        screen.Push("Go on with the paper");
+        screen.See("[data-testid=advice]");
+        screen.PressOnPage("b");
+        screen.Push("Bow and archer");
+        screen.Field("camSystem");
+        screen.Value("camSystem").ShouldBe("none");
     }
 
     [Fact]

@@ -1,16 +1,14 @@
 import { ButtonBase } from '@mui/material';
-import { useState } from 'react';
-import { Link } from 'react-router';
-import { findTerm } from '../glossary/terms';
+import { Suspense, lazy, useState } from 'react';
 import { Popover } from './Popover';
-import { TermDrawing } from './TermDrawing';
 import s from './Term.module.css';
 
+/** The words are fetched when the first of them is asked about. */
+const Meaning = lazy(() => import('./Meaning'));
+
 /** A dotted underline that opens what the word means. */
-export function Term({ name, label }: { name: string; label?: string }) {
+export function Term({ name, label }: { name: string; label: string }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const term = findTerm(name);
-  if (!term) return null;
   return (
     <>
       <ButtonBase
@@ -19,15 +17,12 @@ export function Term({ name, label }: { name: string; label?: string }) {
         aria-expanded={anchor !== null}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        {label ?? term.word}
+        {label}
       </ButtonBase>
-      <Popover anchor={anchor} onClose={() => setAnchor(null)} label={term.word}>
-        <h2>{term.word}</h2>
-        <TermDrawing term={term} />
-        <p>{term.means}</p>
-        <p>
-          <Link to="/glossary">All words</Link>
-        </p>
+      <Popover anchor={anchor} onClose={() => setAnchor(null)} label={label}>
+        <Suspense fallback={<p>{label}</p>}>
+          <Meaning name={name} />
+        </Suspense>
       </Popover>
     </>
   );

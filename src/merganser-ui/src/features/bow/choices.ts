@@ -55,6 +55,7 @@ export const cams: Choice[] = [
   { value: 'hybrid', label: 'Hybrid' },
   { value: 'single', label: 'Single' },
   { value: 'binary', label: 'Binary' },
+  { value: 'none', label: 'Not known' },
 ];
 
 export const camDraws: Choice[] = [

@@ -134,7 +134,7 @@ export function Layers() {
         </MenuKey>
       </Part>
       <Part name="Term">
-        <Term name="braceHeight" />
+        <Term name="braceHeight" label="Brace height" />
       </Part>
     </Column>
   );
