@@ -5,6 +5,7 @@ using Merganser.Data;
 using Merganser.Data.Starter;
 using Merganser.Web.Archers;
 using Merganser.Web.Arrows;
+using Merganser.Web.Ballistics;
 using Merganser.Web.Bows;
 using Merganser.Web.Catalogues;
 using Merganser.Web.Chronograph;
@@ -81,6 +82,7 @@ builder
     .AddSingleton<HandStore>()
     .AddSingleton<SetupStore>()
     .AddSingleton<CrawlStore>()
+    .AddSingleton<FlightStore>()
     .AddSingleton<DozenStore>()
     .AddSingleton<ChronographStore>()
     .AddSingleton<BoardStore>()
@@ -98,6 +100,7 @@ builder
     .AddSingleton<SetupDesk>()
     .AddSingleton<FirstDesk>()
     .AddSingleton<TroubleDesk>()
+    .AddSingleton<FlightDesk>()
     .AddSingleton<SetupCard>()
     .AddSingleton<ResponseDesk>()
     .AddSingleton<PaperDesk>()
@@ -106,6 +109,7 @@ builder
     .AddSingleton<DemoSheets>()
     .AddSingleton<DemoPapers>()
     .AddSingleton<DemoDozens>()
+    .AddSingleton<DemoFlight>()
     .AddSingleton<DemoClub>();
 builder.Services.Configure<JsonOptions>(json =>
 {
@@ -194,6 +198,7 @@ api.MapRack();
 api.MapSetup();
 api.MapFirst();
 api.MapCrawls();
+api.MapFlight();
 api.MapDozens();
 api.MapWorkshop();
 api.MapDrawBoard();

@@ -29,6 +29,7 @@ public class RenderedTests
         ($"{Dozen}/shopping.pdf", null),
         ($"{Bow}/card.pdf", null),
         ($"{Arrow}/card.pdf", null),
+        ("/api/bows/22222222-0000-4000-8000-000000000005/range-card.pdf", null),
     ];
 
     [Fact]

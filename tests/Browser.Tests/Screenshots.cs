@@ -34,8 +34,7 @@ public class Screenshots
         screen.Push("Set 2");
         Shown("walk-back", "[data-testid=walks-alone]");
         Take("sizes", "/bows/22222222-0000-4000-8000-000000000005/groups?way=sizes", "[data-testid=sizes-figures]");
-        Sheet("cut-list", "/api/dozens/cccccccc-0000-4000-8000-000000000001/cut-list.pdf");
-        screen.Size(1280, 800);
+        Take("range", "/bows/22222222-0000-4000-8000-000000000005/groups?way=range", "[data-testid=range-sheet]");
         screen.Size(390, 844, phone: true);
         Take("phone-paper", $"{Bow}/paper", "[data-testid=advice]");
         screen.Go("/bows/22222222-0000-4000-8000-000000000003/groups");
@@ -59,15 +58,6 @@ public class Screenshots
             empty.Settled();
             StateAudit.Found(empty).ShouldBeEmpty("first");
             empty.Shot(Path.Combine(Folder!, "first.png"));
-        }
-
-        // A printed page as the browser shows it.
-        void Sheet(string name, string path)
-        {
-            screen.Size(800, 1100);
-            screen.Go(path + "#toolbar=0&navpanes=0&view=Fit");
-            Thread.Sleep(2500);
-            screen.Shot(Path.Combine(Folder!, $"{name}.png"));
         }
 
         void Take(string name, string path, string wait)

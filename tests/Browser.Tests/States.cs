@@ -165,6 +165,17 @@ public static class States
             "[aria-label='New groups']",
             Press("Range error", "[aria-label='How wrong the sight is set']")
         ),
+        new("range", $"{Hunter}/groups?way=range", "[data-testid=range-sheet]"),
+        new(
+            "range, a figure's working",
+            $"{Hunter}/groups?way=range",
+            "[data-testid=range-sheet]",
+            Click("[data-figure=honestRange]", Dialog)
+        ),
+        new("sight marks", $"{Hunter}/groups?way=range&show=marks", "[data-testid=marks]"),
+        new("slopes", $"{Hunter}/groups?way=range&show=slopes", "[data-testid=slopes]"),
+        new("what the range stands on", $"{Hunter}/groups?way=range&show=known", "[name=altitude]"),
+        new("crawls and gaps", $"{Barebow}/groups?way=range&show=marks", "[data-testid=aims]"),
         new("sizes of groups", $"{Hunter}/groups?way=sizes", "[data-testid=sizes-figures]"),
         new("sizes, none yet", $"{Compound}/groups?way=sizes", "main h1"),
         new("finished session", $"{Barebow}/groups", Advice, Press("I accept this", "[data-testid=go]")),

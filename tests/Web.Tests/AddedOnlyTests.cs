@@ -52,6 +52,21 @@ public class AddedOnlyTests : IDisposable
         file.Execute(
             "INSERT INTO glue_sheet (id, joint, glue, note, entered_at) VALUES ('glue', 'insert', 'Epoxy', '', 'now')"
         );
+        file.Execute(
+            """
+            INSERT INTO flight_wish (id, bow_id, error, error_typed, circle_typed, spread, spread_typed, height_typed,
+              altitude_typed, temperature_typed, said_at)
+            SELECT 'wish', id, 'usual', '', '8', 'measured', '', '', '', '', 'now' FROM bow LIMIT 1
+            """
+        );
+        file.Execute(
+            """
+            INSERT INTO proven_mark (id, bow_id, arrow_version_id, kind, yards, value, distance_typed, value_typed,
+              proven_at)
+            SELECT 'proven', a.bow_id, v.id, 'mark', 20, 1.5, '20', '1.5', 'now'
+            FROM arrow_version v JOIN arrow a ON a.id = v.arrow_id LIMIT 1
+            """
+        );
         file.Execute("INSERT INTO act (id, path, fingerprint, at) VALUES ('a', '/api/papers', 'f', 'now')");
     }
 
@@ -85,6 +100,8 @@ public class AddedOnlyTests : IDisposable
             { "range_guess", "id", "guessed_typed" },
             { "glue_sheet", "id", "note" },
             { "board_reading", "id", "source" },
+            { "flight_wish", "id", "circle_typed" },
+            { "proven_mark", "id", "value_typed" },
         };
 
     [Theory]

@@ -15,6 +15,7 @@ public class DocumentTests
         "chronograph",
         "dozens",
         "first",
+        "flight",
         "instruments",
         "papers",
         "rack",

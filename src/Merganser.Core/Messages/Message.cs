@@ -1,4 +1,5 @@
 using Merganser.Core.Arrows;
+using Merganser.Core.Ballistics;
 using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
@@ -74,6 +75,9 @@ public abstract record Message
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(WorkshopSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(FlightSays says) => new Says(says);
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(FirstSays says) => new Says(says);

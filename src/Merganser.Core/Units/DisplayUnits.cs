@@ -74,7 +74,8 @@ public sealed record DisplayUnits(
 /// <param name="Unit">The unit's symbol.</param>
 /// <param name="Factor">Shown value over the trade unit's.</param>
 /// <param name="Finer">Decimals more, or fewer, than in the trade unit for the same fineness.</param>
-public readonly record struct DisplayWay(string Unit, double Factor, int Finer);
+/// <param name="Nought">The trade unit's value where this unit counts nought.</param>
+public readonly record struct DisplayWay(string Unit, double Factor, int Finer, double Nought = 0);
 
 /// <summary>
 /// Figures in the units of a person (factors: international yard and pound of 1959; NIST SP 811, Appendix B). The
@@ -95,6 +96,10 @@ public static class Display
             Unit.Pound => Force(units),
             Unit.Yard => units.Distance == DistanceUnit.Metres ? new("m", Physical.MetresPerYard, 0) : new(unit, 1, 0),
             Unit.FootPerSecond => Metric(units) ? new("m/s", Physical.MetresPerFoot, 1) : new(unit, 1, 0),
+            Unit.Foot => Metric(units) ? new("m", Physical.MetresPerFoot, 0) : new(unit, 1, 0),
+            Unit.Fahrenheit => Metric(units)
+                ? new("°C", 1 / Physical.FahrenheitPerKelvin, 0, Physical.FreezingFahrenheit)
+                : new(unit, 1, 0),
             Unit.MilePerHour => Metric(units) ? new("m/s", Physical.MetresPerSecondInMph, 1) : new(unit, 1, 0),
             Unit.SlugFootPerSecond => Metric(units) ? new("kg·m/s", Physical.NewtonsPerPound, -1) : new(unit, 1, 0),
             Unit.FootPound => units.Energy == EnergyUnit.Joules
@@ -119,7 +124,7 @@ public static class Display
             return Ruled(measure.Value);
         }
 
-        var text = Show.Number(measure.Value * way.Factor, Math.Max(0, measure.Decimals + way.Finer));
+        var text = Show.Number((measure.Value - way.Nought) * way.Factor, Math.Max(0, measure.Decimals + way.Finer));
         return measure.Unit switch
         {
             Unit.Spine => text.StartsWith("0.", StringComparison.Ordinal) ? text[1..] : text,

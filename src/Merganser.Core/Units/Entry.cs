@@ -45,7 +45,7 @@ public sealed partial record Entry(string Typed, double Value)
         var factor =
             UnitTable.Factor(quantity, unit)
             ?? throw new EntryException("unit", new NoSuchUnit(unit, UnitTable.Known(quantity)));
-        return new Entry(typed, value * factor);
+        return new Entry(typed, (value * factor) + UnitTable.Nought(quantity, unit.ToUpperInvariant()));
     }
 
     /// <summary>The same in digits and signs of ASCII: a digit of any script is the one that it stands for.</summary>

@@ -18,6 +18,15 @@ public static class Unit
     /// <summary>Yard.</summary>
     public const string Yard = "yd";
 
+    /// <summary>Foot, of an altitude.</summary>
+    public const string Foot = "ft";
+
+    /// <summary>Degree Fahrenheit.</summary>
+    public const string Fahrenheit = "°F";
+
+    /// <summary>Second.</summary>
+    public const string Second = "s";
+
     /// <summary>Foot per second.</summary>
     public const string FootPerSecond = "ft/s";
 

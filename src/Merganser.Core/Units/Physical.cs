@@ -30,6 +30,12 @@ public static class Physical
     /// <summary>Metres a second in one mile an hour, exact: 1,609.344 m in 3,600 s.</summary>
     public const double MetresPerSecondInMph = 0.44704;
 
+    /// <summary>Degrees Fahrenheit in one kelvin, exact.</summary>
+    public const double FahrenheitPerKelvin = 1.8;
+
+    /// <summary>Nought degrees Celsius in degrees Fahrenheit, exact.</summary>
+    public const double FreezingFahrenheit = 32;
+
     /// <summary>Joules in one foot-pound.</summary>
     public const double JoulesPerFootPound = NewtonsPerPound * MetresPerFoot;
 

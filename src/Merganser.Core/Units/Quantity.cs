@@ -24,6 +24,12 @@ public enum Quantity
     /// <summary>Mass of a length of shaft in grains an inch.</summary>
     MassPerLength,
 
+    /// <summary>Height above the sea in feet.</summary>
+    Altitude,
+
+    /// <summary>Temperature in degrees Fahrenheit.</summary>
+    Temperature,
+
     /// <summary>A plain number, a count or a factor.</summary>
     Number,
 }
@@ -63,7 +69,17 @@ public static class UnitTable
         (Quantity.Wind, "km/h", 1 / (3.6 * Physical.MetresPerSecondInMph)),
         (Quantity.Distance, "yd", 1),
         (Quantity.Distance, "m", 1 / Physical.MetresPerYard),
+        (Quantity.Altitude, "ft", 1),
+        (Quantity.Altitude, "m", 1 / Physical.MetresPerFoot),
+        (Quantity.Temperature, "°F", 1),
+        (Quantity.Temperature, "F", 1),
+        (Quantity.Temperature, "°C", Physical.FahrenheitPerKelvin),
+        (Quantity.Temperature, "C", Physical.FahrenheitPerKelvin),
     ];
+
+    /// <summary>What is added after the factor: the trade unit's value where this unit counts nought.</summary>
+    public static double Nought(Quantity quantity, string written) =>
+        quantity == Quantity.Temperature && written.EndsWith('C') ? Physical.FreezingFahrenheit : 0;
 
     /// <summary>The factor to the trade unit, or null when this quantity has no such unit.</summary>
     public static double? Factor(Quantity quantity, string written)

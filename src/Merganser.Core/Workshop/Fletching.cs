@@ -31,6 +31,9 @@ public sealed record Fletching(
     /// </summary>
     public const double Fullness = 0.65;
 
+    /// <summary>Of one vane, square inches, by its length and height in inches.</summary>
+    public static double AreaOf(double length, double height) => length * height * Fullness;
+
     /// <summary>The vanes of a dozen; null for arrows without.</summary>
     public static Fletching? Of(Dozen dozen)
     {
@@ -50,7 +53,7 @@ public sealed record Fletching(
             arrow.VaneFront,
             back,
             back - arrow.Nock.TubeStart,
-            vane.Length * vane.Height * Fullness,
+            AreaOf(vane.Length, vane.Height),
             degrees is { } turn ? Math.Abs(vane.Length * Math.Sin(turn * Math.PI / 180)) : null
         );
     }

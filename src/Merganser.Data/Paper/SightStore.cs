@@ -37,6 +37,9 @@ public sealed class SightStore(Database database, TimeProvider clock)
         });
 
     /// <summary>The sight as it was measured last, or null.</summary>
+    public SightRow? Of(string bowId) => database.Read(sql => Of(sql, bowId));
+
+    /// <summary>The sight as it was measured last, or null.</summary>
     internal static SightRow? Of(Sql sql, string bowId) =>
         sql.First<(double EyeToPin, double? Click, string EyeToPinTyped, string ClickTyped)?>(
             """

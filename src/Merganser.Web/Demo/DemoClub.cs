@@ -22,7 +22,14 @@ internal static class DemoIds
 }
 
 /// <summary>The demo: an invented island club in the week before its autumn field shoot.</summary>
-public sealed class DemoClub(BowStore bows, DemoRack rack, DemoSheets sheets, DemoPapers papers, DemoDozens dozens)
+public sealed class DemoClub(
+    BowStore bows,
+    DemoRack rack,
+    DemoSheets sheets,
+    DemoPapers papers,
+    DemoFlight flight,
+    DemoDozens dozens
+)
 {
     /// <summary>Fills an empty file; one that has bows is left as it is.</summary>
     public void FillIfEmpty()
@@ -36,6 +43,7 @@ public sealed class DemoClub(BowStore bows, DemoRack rack, DemoSheets sheets, De
         sheets.Fill();
         papers.Fill();
         sheets.WalkTheString();
+        flight.Fill();
         dozens.Fill();
     }
 }

@@ -123,6 +123,15 @@ internal static class ApiTable
             ["GET /api/bows/{id}/cants"] = new("setup", "What a degree off the level costs"),
             ["GET /api/bows/{id}/crawls"] = new("setup", "A string walker's marks, and the crawl for a distance"),
             ["POST /api/bows/{id}/crawls"] = new("setup", "Keeps a crawl for a distance, or gives the mark up"),
+            ["GET /api/bows/{id}/flight"] = new("flight", "An arrow's flight, honest range and sight marks on a bow"),
+            ["POST /api/bows/{id}/flight"] = new(
+                "flight",
+                "What an archer says of the range: error, circle, spread, air"
+            ),
+            ["POST /api/bows/{id}/proven"] = new("flight", "Keeps a mark or a speed down range, or gives it up"),
+            ["POST /api/bows/{id}/sight"] = new("flight", "Keeps the sight of a bow as it was measured"),
+            ["GET /api/bows/{id}/tape.pdf"] = new("flight", "A sight tape in true size"),
+            ["GET /api/bows/{id}/range-card.pdf"] = new("flight", "Marks, slopes and honest range to print"),
             ["GET /api/bows/{id}/card.pdf"] = new("setup", "The set-up card to print"),
             ["GET /api/bows/{bowId}/dozens"] = new("dozens", "A page of a bow's dozens, in a line each"),
             ["POST /api/bows/{bowId}/dozens"] = new("dozens", "Starts a dozen"),

@@ -1,4 +1,5 @@
 using Merganser.Core.Arrows;
+using Merganser.Core.Ballistics;
 using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
@@ -43,6 +44,7 @@ public static class Wording
             RangeMessage of => WayWords.Of(of),
             SpeedMessage of => SpeedWords.Of(of),
             WorkshopMessage of => WorkshopWords.Of(of),
+            FlightMessage of => FlightWords.Of(of),
             FirstMessage of => FirstWords.Of(of),
             _ => CommonWords.Of(message),
         };
@@ -66,6 +68,7 @@ public static class Wording
             RangeSays says => WayWords.Of(says),
             SpeedSays says => SpeedWords.Of(says),
             WorkshopSays says => WorkshopWords.Of(says),
+            FlightSays says => FlightWords.Of(says),
             FirstSays says => FirstWords.Of(says),
             CatalogueSays says => CatalogueWords.Of(says),
             InputSays says => CommonWords.Of(says),

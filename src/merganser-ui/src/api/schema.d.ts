@@ -1392,6 +1392,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/flight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An arrow's flight, honest range and sight marks on a bow */
+        get: operations["getBowsByIdFlight"];
+        put?: never;
+        /** What an archer says of the range: error, circle, spread, air */
+        post: operations["postBowsByIdFlight"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/proven": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a mark or a speed down range, or gives it up */
+        post: operations["postBowsByIdProven"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/sight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps the sight of a bow as it was measured */
+        post: operations["postBowsByIdSight"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/tape.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A sight tape in true size */
+        get: operations["getBowsByIdTapePdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/range-card.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Marks, slopes and honest range to print */
+        get: operations["getBowsByIdRangeCardPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/dozens": {
         parameters: {
             query?: never;
@@ -1914,6 +2000,13 @@ export interface components {
             places: string;
             goes?: null | string;
         };
+        /** @description A distance for an archer who aims over the point. */
+        AimView: {
+            distance: string;
+            crawl: null | string;
+            gap: null | string;
+            proven: null | string;
+        };
         /** @description An allowed range with the reason that is told when it is left. */
         AllowedRange: {
             /**
@@ -2286,6 +2379,22 @@ export interface components {
              */
             to: null | number;
             words: string;
+        };
+        /** @description Another arrow of the bow on the same scale. */
+        BesideRow: {
+            id: string;
+            name: string;
+            here: boolean;
+            grains: string;
+            speed: string;
+            drop: null | string;
+            /** Format: double */
+            errorAlone: null | number;
+            /** Format: double */
+            groupAlone: null | number;
+            /** Format: double */
+            yards: null | number;
+            caution: null | string;
         };
         /** @description Another arrow of the bow, to lay beside this one. */
         BesideView: {
@@ -3319,6 +3428,11 @@ export interface components {
              */
             again: boolean;
         };
+        /**
+         * @description How wrong the distance is taken to be.
+         * @enum {unknown}
+         */
+        ErrorFrom: "usual" | "typed" | "guesses" | "measured";
         /** @description A statement with the evidence for it and what would overturn it. */
         Evidence: {
             statement: string;
@@ -3608,6 +3722,93 @@ export interface components {
         };
         /** @enum {unknown} */
         Flight: "clean" | "corkscrew" | "fishtail" | "porpoise" | null;
+        /** @description The same as typed. */
+        FlightEntry: {
+            /** @description How wrong the distance is taken to be. */
+            error: components["schemas"]["ErrorFrom"];
+            /** @description Yards. */
+            errorYards: null | string;
+            /** @description Inches across; empty for the usual. */
+            circle: null | string;
+            /** @description Where the spread comes from. */
+            spread: components["schemas"]["SpreadSource"];
+            /** @description Inches at a distance of ten yards, as groups are thought of. */
+            perYard: null | string;
+            /** @description Inches; empty for the usual. */
+            sightHeight: null | string;
+            /** @description Feet; empty for sea level. */
+            altitude: null | string;
+            /** @description °F; empty for the standard's. */
+            temperature: null | string;
+        };
+        /** @description What an archer says of a bow's range, as typed. */
+        FlightInput: {
+            id: null | string;
+            error: components["schemas"]["ErrorFrom"];
+            errorYards: null | string;
+            circle: null | string;
+            spread: components["schemas"]["SpreadSource"];
+            perYard: null | string;
+            sightHeight: null | string;
+            altitude: null | string;
+            temperature: null | string;
+        };
+        /** @description Everything about a bow's range. */
+        FlightView: {
+            arrows: components["schemas"]["FlownArrow"][];
+            arrowId: null | string;
+            /** @description What the archer says, as typed. */
+            said: components["schemas"]["FlightEntry"];
+            /** Format: double */
+            sightHeight: number;
+            /**
+             * Format: double
+             * @description What the sight is set for in the drawing, yards.
+             */
+            set: number;
+            /**
+             * Format: double
+             * @description How far it is drawn, yards.
+             */
+            to: number;
+            path: components["schemas"]["PathView"][];
+            notes: components["schemas"]["PathNote"][];
+            struck: components["schemas"]["StruckView"][];
+            honest: null | components["schemas"]["HonestView"];
+            figures: components["schemas"]["Figure"][];
+            spread: string;
+            spreadMeasured: boolean;
+            guessesTold: boolean;
+            changes: string[];
+            beside: components["schemas"]["BesideRow"][];
+            /** @description What is to be said. */
+            cautions: string[];
+            /** @description True for a bow with a sight. */
+            hasSight: boolean;
+            sightMeasured: boolean;
+            /** @description As typed; empty where it is not measured. */
+            eyeToPin: string;
+            /** @description What a click moves the pin, as typed. */
+            click: string;
+            marks: components["schemas"]["MarkView"][];
+            proven: components["schemas"]["ProvenView"][];
+            fitted: string;
+            pinsTooClose: null | string;
+            /** @description By slope, then distance. */
+            slopes: components["schemas"]["SlopeView"][];
+            pointOn: null | string;
+            /** @description For an archer without a sight. */
+            aims: components["schemas"]["AimView"][];
+            next: components["schemas"]["Next"];
+        };
+        /** @description An arrow to look at. */
+        FlownArrow: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            version: number;
+            chosen: boolean;
+        };
         /** @description What a draw-force curve taught of a bow; kept on the bow. */
         ForceFit: {
             /**
@@ -3878,6 +4079,27 @@ export interface components {
              */
             y: number;
         };
+        /** @description How far it is honest, yards, with what sets it. */
+        HonestView: {
+            /** Format: double */
+            yards: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            groupAlone: number;
+            /** Format: double */
+            errorAlone: number;
+            /** Format: double */
+            radius: number;
+            /** Format: double */
+            error: number;
+            title: string;
+            within: string;
+            hits: string;
+            unless: null | string;
+        };
         HttpValidationProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -4116,6 +4338,22 @@ export interface components {
             reason: null | string;
             /** @default false */
             doubtful: boolean;
+        };
+        /** @description A mark of the sight. */
+        MarkView: {
+            /** Format: double */
+            yards: number;
+            distance: string;
+            /**
+             * Format: double
+             * @description Its place, inches from the first of them.
+             */
+            inches: number;
+            text: string;
+            plus: string;
+            gap: null | string;
+            /** @description True where the archer has a mark there. */
+            own: boolean;
         };
         /**
          * @description Units that masses are shown in.
@@ -4684,6 +4922,34 @@ export interface components {
             heads: null | components["schemas"]["HeadsView"];
             sightAnswer: null | components["schemas"]["SightAnswerView"];
         };
+        /** @description A place on the path with its words. */
+        PathNote: {
+            /** Format: double */
+            yards: number;
+            /** Format: double */
+            height: number;
+            words: string;
+        };
+        /** @description Where an arrow is, for the drawing. */
+        PathView: {
+            /** Format: double */
+            yards: number;
+            /**
+             * Format: double
+             * @description Above the line of sight, inches.
+             */
+            height: number;
+            /**
+             * Format: double
+             * @description The same at the lower end of a speed that is not measured; null where it is.
+             */
+            low: null | number;
+            /**
+             * Format: double
+             * @description At its upper end.
+             */
+            high: null | number;
+        };
         /** @description A weighed piece; an odd one is asked to be weighed again. */
         Piece: {
             /** @description The event that weighed it. */
@@ -4918,11 +5184,40 @@ export interface components {
             words: string;
             place: string;
         };
+        /** @description A mark, or a speed down range, as typed; an empty one is given up. */
+        ProvenInput: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description Which. */
+            kind: components["schemas"]["ProvenKind"];
+            /** @description From where. */
+            distance: null | string;
+            /** @description Place on the bar, or the speed. */
+            value: null | string;
+            /** @description The arrow it was shot with; null for the one shot last. */
+            arrow?: null | string;
+        };
+        /**
+         * @description What an archer found on the range with one arrow.
+         * @enum {unknown}
+         */
+        ProvenKind: "mark" | "speed";
+        /** @description A proven mark or a speed down range, against the fit. */
+        ProvenView: {
+            kind: components["schemas"]["ProvenKind"];
+            distance: string;
+            /** Format: double */
+            yards: number;
+            typed: string;
+            off: null | string;
+            doubted: boolean;
+            words: null | string;
+        };
         /**
          * @description What an entry measures. Its trade unit is the one in which the Core computes.
          * @enum {unknown}
          */
-        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "wind" | "massPerLength" | "number";
+        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "wind" | "massPerLength" | "altitude" | "temperature" | "number";
         /** @description A bow on the rack: what it is, how it stands, what is next; said in its own archer's units. */
         RackBow: {
             id: string;
@@ -5571,6 +5866,15 @@ export interface components {
              */
             otherwise: boolean;
         };
+        /** @description A sight as it was measured, as typed. */
+        SightMeasured: {
+            /** @description Client-made id. */
+            id: null | string;
+            /** @description From the eye, or the peep, to the pin. */
+            eyeToPin: null | string;
+            /** @description What a click moves the pin; empty for none. */
+            click: null | string;
+        };
         /** @description A pin moved, inches: right and up as the archer sees it. */
         SightMove: {
             /** Format: double */
@@ -5617,6 +5921,17 @@ export interface components {
         };
         /** @enum {unknown} */
         Slant: "straight" | "nockLeft" | "nockRight" | "nockHigh" | "nockLow" | null;
+        /** @description What to set on a slope. */
+        SlopeView: {
+            /** Format: double */
+            slope: number;
+            /** Format: double */
+            yards: number;
+            distance: string;
+            set: string;
+            byCosine: string;
+            high: null | string;
+        };
         /** @description Sizes by which each cam was shifted, + to the left. */
         SpacerInput: {
             /** Format: int32 */
@@ -5826,6 +6141,11 @@ export interface components {
             /** @description Point weight for each length of the chart. */
             points: (null | number)[];
         };
+        /**
+         * @description Where a spread comes from.
+         * @enum {unknown}
+         */
+        SpreadSource: "measured" | "typed" | "steady" | "usual" | "wide";
         /** @description What is known of a shaft. */
         SpunShaft: {
             /**
@@ -6060,6 +6380,21 @@ export interface components {
             settlingLeft: number;
             plan: components["schemas"]["StringPlan"];
             entries: components["schemas"]["EnteredShots"][];
+        };
+        /** @description What is struck at a distance. */
+        StruckView: {
+            /** Format: double */
+            yards: number;
+            /** @description The distance in words. */
+            text: string;
+            /** Format: double */
+            above: number;
+            /** Format: double */
+            below: number;
+            /** Format: double */
+            ring: number;
+            /** Format: double */
+            chance: number;
         };
         /** @description The tail's place from the point's hole as typed, as the sheet was read, or the point's from the tail's; empty is 0. */
         TailTyped: {
@@ -6661,7 +6996,7 @@ export interface components {
          * @description Why a range ends where it does.
          * @enum {unknown}
          */
-        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "armSpanOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "nockEndDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "faceOnAButt" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting" | "labelsOnASheet" | "glueTimes" | "partsOwned" | "priceOfOne" | "turnOfAJig";
+        Why: "nothing" | "drawWeightOfBows" | "drawLengthOfArchers" | "armSpanOfArchers" | "axlesOfCompounds" | "lengthOfBows" | "braceOfBows" | "centreOfBows" | "makersRating" | "restsOfBows" | "averageBow" | "weightOnTheString" | "tipToNockingPoint" | "paperDistance" | "groupDistance" | "waysDistance" | "nockEndDistance" | "rangeErrorTried" | "guessedDistance" | "walkZero" | "walkDistance" | "onePinDrops" | "windOfARange" | "onTheFace" | "faceOnAButt" | "eyeToPin" | "sightClick" | "sightBar" | "longestTear" | "cleanHoleToRoughSetting" | "noShaftStands" | "lightestToHeaviest" | "nobodyCallsItAFit" | "tillerOfBows" | "leanOfCams" | "arrowFromRiser" | "nockingPointOfBows" | "fullTurn" | "stepAtThePart" | "pieceOfAnArrow" | "bentShaft" | "spineOfShafts" | "fromTheNockThroat" | "arrowThatABowStands" | "whatAnArrowFlies" | "shaftsAreCut" | "vaneOnTheShaft" | "glueOfAnArrow" | "fewOrManyVanes" | "riserStation" | "alongTheArrow" | "degreesOff" | "distanceOfAZero" | "distanceOfATarget" | "altitudeOfAField" | "airOfADay" | "spreadOfAnArcher" | "distanceReadWrong" | "circleOfATarget" | "eyeOverTheArrow" | "printedBar" | "crawlOfAHand" | "slopeOfACourse" | "shaftSpines" | "shaftMass" | "shaftDiameters" | "solidShaft" | "shaftsSold" | "straightness" | "headWeights" | "fewGrainsEach" | "longerIsAShaft" | "aheadOfTheEnd" | "partsCount" | "betweenSupports" | "hungInTheMiddle" | "whatTheMiddleGave" | "wrapLength" | "aGross" | "sparePieces" | "oneDaysShooting" | "labelsOnASheet" | "glueTimes" | "partsOwned" | "priceOfOne" | "turnOfAJig";
         /** @description How a figure came about: what it is, its terms, where the formula is from, and what would move it. */
         Working: {
             what: string;
@@ -9149,6 +9484,172 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CrawlsView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdFlight: {
+        parameters: {
+            query?: {
+                arrow?: string;
+                set?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FlightView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdFlight: {
+        parameters: {
+            query?: {
+                arrow?: string;
+                set?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FlightInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FlightView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdProven: {
+        parameters: {
+            query?: {
+                set?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProvenInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FlightView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdSight: {
+        parameters: {
+            query?: {
+                arrow?: string;
+                set?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SightMeasured"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FlightView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdTapePdf: {
+        parameters: {
+            query?: {
+                arrow?: string;
+                bar?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdRangeCardPdf: {
+        parameters: {
+            query?: {
+                arrow?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
             default: components["responses"]["problem"];

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect } from 'react';
-import { Outlet, Route, Routes, useParams } from 'react-router';
+import { Outlet, Route, Routes, useParams, useSearchParams } from 'react-router';
 import { onSent } from '../api/outbox';
 import { useBow } from '../api/queries';
 import { UnitsProvider } from '../units/UnitsContext';
@@ -13,6 +13,7 @@ const BowStop = lazy(() => import('./BowStop'));
 const ArrowPage = lazy(() => import('../features/arrow/ArrowPage'));
 const DozenPage = lazy(() => import('../features/dozen/DozenPage'));
 const PaperPage = lazy(() => import('../features/paper/PaperPage'));
+const FlightPage = lazy(() => import('../features/flight/FlightPage'));
 const CataloguePage = lazy(() => import('../features/catalogue/CataloguePage'));
 const GlossaryPage = lazy(() => import('../features/glossary/GlossaryPage'));
 const PartsPage = import.meta.env.DEV ? lazy(() => import('../parts/sheet/PartsPage')) : null;
@@ -34,7 +35,7 @@ export function App() {
           <Route path="arrow" element={<ArrowPage />} />
           <Route path="dozen" element={<DozenPage />} />
           <Route path="paper" element={<PaperPage key="paper" at="paper" />} />
-          <Route path="groups" element={<PaperPage key="groups" at="groups" />} />
+          <Route path="groups" element={<GroupsStop />} />
           <Route path=":stop" element={<LaterPage />} />
         </Route>
         {PartsPage && <Route path="/parts" element={<PartsPage />} />}
@@ -43,6 +44,10 @@ export function App() {
     </Suspense>
   );
 }
+
+/** The Groups stop: what is shot at a target, or how far it is honest. */
+const GroupsStop = () =>
+  useSearchParams()[0].get('way') === 'range' ? <FlightPage /> : <PaperPage key="groups" at="groups" />;
 
 /** What was sent late changes what is shown. */
 function OutboxKeeper() {

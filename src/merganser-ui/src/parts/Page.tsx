@@ -18,4 +18,6 @@ export const Main = ({ kind, className, children }: Props) => (
 );
 
 /** What stands under the ways and scrolls. */
-export const Body = ({ children }: { children: ReactNode }) => <div className={s.body}>{children}</div>;
+export const Body = ({ className, children }: { className?: string; children: ReactNode }) => (
+  <div className={classes(s.body, className)}>{children}</div>
+);

@@ -2,7 +2,17 @@
 import type { Schemas } from '../api/client';
 
 export type Units = Schemas['DisplayUnits'];
-export type Quantity = 'length' | 'weight' | 'drawWeight' | 'speed' | 'distance' | 'wind' | 'massPerLength' | 'number';
+export type Quantity =
+  | 'length'
+  | 'weight'
+  | 'drawWeight'
+  | 'speed'
+  | 'distance'
+  | 'wind'
+  | 'massPerLength'
+  | 'altitude'
+  | 'temperature'
+  | 'number';
 
 export const tradeUnits: Units = {
   length: 'inches',
@@ -29,6 +39,8 @@ interface Way {
   factor: number;
   /** Decimals more (or fewer) than in the trade unit, for the same fineness. */
   finer: number;
+  /** The trade unit's value where this unit counts nought. */
+  nought?: number;
 }
 
 const same = (unit: string): Way => ({ unit, factor: 1, finer: 0 });
@@ -69,6 +81,10 @@ function wayOf(unit: string, units: Units): Way {
       return units.distance === 'metres' ? { unit: 'm', factor: 0.9144, finer: 0 } : same(unit);
     case 'ft/s':
       return units.speed === 'metresPerSecond' ? { unit: 'm/s', factor: 0.3048, finer: 1 } : same(unit);
+    case 'ft':
+      return units.speed === 'metresPerSecond' ? { unit: 'm', factor: 0.3048, finer: 0 } : same(unit);
+    case '°F':
+      return units.speed === 'metresPerSecond' ? { unit: '°C', factor: 1 / 1.8, finer: 0, nought: 32 } : same(unit);
     case 'mph':
       return units.speed === 'metresPerSecond' ? { unit: 'm/s', factor: 0.44704, finer: 1 } : same(unit);
     case 'slug·ft/s':
@@ -108,7 +124,7 @@ export function signed(value: number, decimals: number): string {
 /** A value and its unit as the bench shows it. A spine is a size's name: it has no nought before its point. */
 export function show(value: number, unit: string, decimals: number, units: Units = tradeUnits): Shown {
   const way = wayOf(unit, units);
-  const text = number(value * way.factor, decimals + way.finer);
+  const text = number((value - (way.nought ?? 0)) * way.factor, decimals + way.finer);
   if (unit === 'spine') return { value: text.replace(/^0\./, '.'), unit: way.unit };
   return { value: unit === 'yd' ? text.replace(/\.0$/, '') : text, unit: way.unit };
 }
@@ -158,6 +174,8 @@ const tradeUnit: Record<Quantity, string> = {
   distance: 'yd',
   wind: 'mph',
   massPerLength: 'gr/in',
+  altitude: 'ft',
+  temperature: '°F',
   number: '',
 };
 
@@ -199,7 +217,7 @@ export function fieldText(typed: string, quantity: Quantity, units: Units): stri
   const read = readNumber(typed);
   const trade = read !== null && (read.unit === '' || read.unit === tradeUnit[quantity]);
   return trade
-    ? number(read.value * way.factor, 2 + way.finer)
+    ? number((read.value - (way.nought ?? 0)) * way.factor, 2 + way.finer)
         .replace(/(\.\d*?)0+$/, '$1')
         .replace(/\.$/, '')
     : typed;

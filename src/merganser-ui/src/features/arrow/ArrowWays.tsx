@@ -17,6 +17,9 @@ const to = (bowId: string, arrowId: string, way: ArrowWay) =>
 /** The catalogue, out of which a part goes into this arrow. */
 const catalogueOf = (bowId: string, arrowId: string) => `/catalogue?bow=${bowId}&arrow=${arrowId}`;
 
+/** How far it is honest. */
+const rangeOf = (bowId: string, arrowId: string) => `/bows/${bowId}/groups?way=range&arrow=${arrowId}`;
+
 /** The ways to look at an arrow, as a row. */
 export function ArrowWays({ bowId, arrowId, way }: { bowId: string; arrowId: string; way: ArrowWay }) {
   return (
@@ -26,6 +29,7 @@ export function ArrowWays({ bowId, arrowId, way }: { bowId: string; arrowId: str
           {label}
         </WayLink>
       ))}
+      <WayLink to={rangeOf(bowId, arrowId)}>Range</WayLink>
       <WayLink to={catalogueOf(bowId, arrowId)}>Catalogue</WayLink>
     </Ways>
   );
@@ -37,6 +41,7 @@ export const MoreWays = ({ bowId, arrowId }: { bowId: string; arrowId: string })
     label="The arrow"
     links={[
       ...arrowWays.slice(1).map(([name, label]) => [to(bowId, arrowId, name), label] as const),
+      [rangeOf(bowId, arrowId), 'Range'],
       [catalogueOf(bowId, arrowId), 'Catalogue of parts'],
     ]}
   >

@@ -108,6 +108,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
           go={{
             start: () => void navigate('/'),
             nocks: () => void navigate(`/bows/${bowId}/paper?way=nocks`),
+            range: () => void navigate(`/bows/${bowId}/groups?way=range`),
             sizes: () => void navigate(`/bows/${bowId}/groups?way=sizes`),
             papers: () => void navigate(`${here}?way=papers`),
           }}
@@ -174,16 +175,21 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
           busy={work.busy}
           onGo={() => void begin()}
           extra={
-            paper && (
-              <Plain
-                onClick={() => {
-                  setPlanning(null);
-                  if (at === 'groups' && !shotAtTarget) void navigate(`/bows/${bowId}/paper`);
-                }}
-              >
-                Back to the last {shotAtTarget ? 'groups' : 'paper'}
-              </Plain>
-            )
+            <>
+              {at === 'groups' && (
+                <Plain onClick={() => void navigate(`/bows/${bowId}/groups?way=range`)}>Range and marks</Plain>
+              )}
+              {paper && (
+                <Plain
+                  onClick={() => {
+                    setPlanning(null);
+                    if (at === 'groups' && !shotAtTarget) void navigate(`/bows/${bowId}/paper`);
+                  }}
+                >
+                  Back to the last {shotAtTarget ? 'groups' : 'paper'}
+                </Plain>
+              )}
+            </>
           }
         />
       )}

@@ -45,7 +45,7 @@ interface Props {
   firstWay: Way;
   onNew: () => void;
   /** Where else one may go from it. */
-  go: Record<'start' | 'nocks' | 'sizes' | 'papers', () => void>;
+  go: Record<'start' | 'nocks' | 'sizes' | 'range' | 'papers', () => void>;
   goCheck: (kind: string) => void;
 }
 
@@ -209,7 +209,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
               onLook={setWay}
               onMark={mark}
               onPapers={go.papers}
-              {...(isAtTarget(shown) ? { onSizes: go.sizes } : { onNocks: go.nocks })}
+              {...(isAtTarget(shown) ? { onSizes: go.sizes, onRange: go.range } : { onNocks: go.nocks })}
             />
             {reopened && <OpenAgain />}
             {taking && (

@@ -12,12 +12,13 @@ interface Props {
   onNocks?: () => void;
   /** At a target. */
   onSizes?: () => void;
+  onRange?: () => void;
   onMark: () => void;
   onPapers: () => void;
 }
 
 /** What can be looked at beside the sheet, and apart from that what can be done. */
-export function SessionWays({ way, shots, onLook, onNocks, onSizes, onMark, onPapers }: Props) {
+export function SessionWays({ way, shots, onLook, onNocks, onSizes, onRange, onMark, onPapers }: Props) {
   return (
     <div className={s.head}>
       <Ways beside label="What to look at">
@@ -35,6 +36,7 @@ export function SessionWays({ way, shots, onLook, onNocks, onSizes, onMark, onPa
         ))}
         {onNocks && <WayKey onClick={onNocks}>Nocks</WayKey>}
         {onSizes && <WayKey onClick={onSizes}>Sizes</WayKey>}
+        {onRange && <WayKey onClick={onRange}>Range</WayKey>}
         <WayKey onClick={onPapers}>Earlier</WayKey>
       </Ways>
       <div className={s.acts}>

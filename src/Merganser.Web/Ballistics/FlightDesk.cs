@@ -1,0 +1,140 @@
+using Merganser.Core.Arrows;
+using Merganser.Core.Ballistics;
+using Merganser.Core.Figures;
+using Merganser.Core.Groups;
+using Merganser.Data;
+using Merganser.Web.Words;
+
+namespace Merganser.Web.Ballistics;
+
+/// <summary>An arrow of a bow in flight, with what else is known of it.</summary>
+public sealed record Flown(
+    BowRow Bow,
+    ArrowRow Row,
+    FlightReading Reading,
+    IReadOnlyList<ProvenRow> Proven,
+    SightRow? Sight
+);
+
+/// <summary>Flight, honest range and marks of a bow's arrows.</summary>
+public sealed class FlightDesk(
+    BowStore bows,
+    ArrowStore arrows,
+    FlightStore flights,
+    HandStore hands,
+    RangeGuessStore guesses,
+    CrawlStore crawls,
+    SightStore sights,
+    Listener listener
+)
+{
+    /// <summary>Marks of another version of an arrow count while it weighs the same within this share.</summary>
+    private const double SameWeight = .01;
+
+    private const int MostBeside = 4;
+    private static readonly FlightEntry NothingSaid = new(
+        ErrorFrom.Usual,
+        "",
+        "",
+        SpreadSource.Measured,
+        "",
+        "",
+        "",
+        ""
+    );
+
+    /// <summary>The whole page.</summary>
+    /// <param name="bowId">The bow.</param>
+    /// <param name="arrowId">The arrow; null for the one kept last.</param>
+    /// <param name="set">What the sight is set for, yards; null for the honest range.</param>
+    public FlightView View(string bowId, string? arrowId, double? set)
+    {
+        var all = Kept(bowId);
+        var said = flights.Wish(bowId) ?? NothingSaid;
+        var units = listener.Of(bowId).Units;
+        if (all.Count == 0)
+        {
+            return FlightShown.Nothing(said);
+        }
+
+        var proven = flights.Proven(bowId);
+        var flown = Fly(bowId, arrowId, all, said, proven);
+        Flown[] beside =
+        [
+            .. all.Where(a => a.Id != flown.Row.Id)
+                .Take(MostBeside - 1)
+                .Select(a => With(flown.Bow, a, flown.Reading.Known, proven)),
+        ];
+        return FlightShown.Of(flown, beside, all, said, set, units);
+    }
+
+    /// <summary>One arrow in flight.</summary>
+    public Flown Fly(string bowId, string? arrowId)
+    {
+        var all = Kept(bowId);
+        FieldReader.Demand(all.Count > 0, "arrow", "missing", FlightSays.NoArrowYet);
+        return Fly(bowId, arrowId, all, flights.Wish(bowId) ?? NothingSaid, flights.Proven(bowId));
+    }
+
+    /// <summary>The version of an arrow that its marks are proven with.</summary>
+    public string VersionOf(string bowId, string? arrowId) => Fly(bowId, arrowId).Row.Kept!.Id;
+
+    private ArrowRow[] KeptOf(string bowId) => [.. arrows.Of(bowId).Where(a => a.Kept is not null)];
+
+    private IReadOnlyList<ArrowRow> Kept(string bowId)
+    {
+        _ = bows.Measured(bowId);
+        return KeptOf(bowId);
+    }
+
+    private Flown Fly(
+        string bowId,
+        string? arrowId,
+        IReadOnlyList<ArrowRow> all,
+        FlightEntry said,
+        IReadOnlyList<ProvenRow> proven
+    )
+    {
+        var bow = bows.Get(bowId);
+        var shot = arrowId ?? flights.ShotLast(bowId);
+        var row = arrowId is null
+            ? all.FirstOrDefault(a => a.Id == shot) ?? all[0]
+            : all.FirstOrDefault(a => a.Id == arrowId) ?? throw new MissingException("arrow");
+        var sight = sights.Of(bowId);
+        var hits = hands.Of(bowId);
+        var kind =
+            row.Kept!.Arrow.Point.Kind is PointKind.FixedHead or PointKind.MechanicalHead
+            && hits.Any(h => SizesAsked.KindOf(h) == ArrowKind.Broadhead)
+                ? ArrowKind.Broadhead
+                : ArrowKind.Fletched;
+        var known = new FlightKnown(
+            said.Read(),
+            new GroupSizes(hits, new SizesAsked(kind)),
+            new RangingError([.. guesses.Of(bow.ArcherId).Select(g => g.Guess)]),
+            sight?.Sight,
+            [],
+            [.. crawls.Of(bowId).Marks.Select(m => m.Mark)]
+        );
+        return With(bow, row, known, proven) with { Sight = sight };
+    }
+
+    private Flown With(BowRow bow, ArrowRow row, FlightKnown known, IReadOnlyList<ProvenRow> all)
+    {
+        var arrow = row.Kept!.Arrow;
+        var grains = arrow.Balance().Grains;
+        ProvenRow[] proven = [.. all.Where(IsOfThis)];
+        return new Flown(
+            bow,
+            row,
+            new FlightReading(bow.Bow, arrow, known with { Proven = [.. proven.Select(p => p.Proven)] }),
+            proven,
+            null
+        );
+
+        bool IsOfThis(ProvenRow mark)
+        {
+            var version = arrows.Version(mark.ArrowVersionId);
+            return version.ArrowId == row.Id && Math.Abs((version.Arrow.Balance().Grains / grains) - 1) < SameWeight;
+        }
+    }
+}

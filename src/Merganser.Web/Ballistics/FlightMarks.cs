@@ -1,0 +1,133 @@
+using Merganser.Core.Ballistics;
+using Merganser.Core.Messages;
+using Merganser.Core.Setup;
+using Merganser.Core.Units;
+using Merganser.Data;
+
+namespace Merganser.Web.Ballistics;
+
+/// <summary>Marks, slopes and crawls for the screen and for paper, in the archer's own steps.</summary>
+public static class FlightMarks
+{
+    /// <summary>The nearest mark, and as far as marks go where nobody proved a farther one.</summary>
+    public const double Nearest = 20;
+
+    private const double Usual = 60;
+
+    /// <summary>Closer two pins cannot be set, inches (common practice, no source).</summary>
+    private const double PinGap = .1;
+
+    private static readonly double[] SlopesShown = [30, 20, 10, -10, -20, -30];
+
+    /// <summary>The marks that are shown: by fives from the near mark to as far as is shot.</summary>
+    public static IReadOnlyList<SightMarkAt> MarksOf(FlightReading reading, double yard, double? to = null)
+    {
+        var proven = reading.Fit.Against.Select(p => p.Proven.Yards).DefaultIfEmpty(0).Max();
+        var last = Math.Clamp(Math.Ceiling((to ?? Math.Max(Usual * yard, proven)) / yard / 5) * 5, 40, 100);
+        return reading.Marks([
+            .. Enumerable.Range(0, (int)((last - Nearest) / 5) + 1).Select(i => (Nearest + (i * 5)) * yard),
+        ]);
+    }
+
+    /// <summary>A mark as it is shown.</summary>
+    public static MarkView View(SightMarkAt mark, SightMarkAt? before, double first) =>
+        new(
+            mark.Yards,
+            new BareAmount(Measure.Yards(mark.Yards)),
+            mark.Inches - first,
+            new BareAmount(Measure.Inches(mark.Inches, 3)),
+            new Amount(Measure.Inches(mark.Error, 3)),
+            before is null ? null : new Amount(Measure.Inches(Math.Abs(mark.Inches - before.Inches), 3)),
+            mark.Own is not null
+        );
+
+    /// <summary>A proven mark against the fit.</summary>
+    public static ProvenView Proven(ProvenRow row, ProvenAgainst against)
+    {
+        var at = Measure.Yards(row.Proven.Yards);
+        Measure? off =
+            against.Off is not { } by ? null
+            : row.Proven.Kind == ProvenKind.Mark ? Measure.Inches(by, 3)
+            : Measure.Speed(by, 1);
+        return new ProvenView(
+            row.Proven.Kind,
+            row.DistanceTyped,
+            row.Proven.Yards,
+            row.ValueTyped,
+            off is { } shown ? new Difference(shown) : null,
+            against.Doubted,
+            against.Doubted && off is { } far ? new MarkDoubted(at, far)
+                : off is null ? FlightSays.NothingFits
+                : null
+        );
+    }
+
+    /// <summary>How the own marks lie.</summary>
+    public static MarksFitted Fitted(FlightReading reading)
+    {
+        ProvenAgainst[] own = [.. reading.Fit.Against.Where(p => p.Proven.Kind == ProvenKind.Mark)];
+        return new MarksFitted(
+            own.Length,
+            Measure.Inches(own.Select(p => Math.Abs(p.Off ?? 0)).DefaultIfEmpty(0).Max(), 3)
+        );
+    }
+
+    /// <summary>The first two pins, ten apart, that stand closer than pins can be set.</summary>
+    public static PinsTooClose? TooClose(IReadOnlyList<SightMarkAt> marks)
+    {
+        SightMarkAt[] pins = [.. marks.Where((_, i) => i % 2 == 0)];
+        var close = pins.Zip(pins.Skip(1))
+            .Where(pair => Math.Abs(pair.Second.Inches - pair.First.Inches) < PinGap)
+            .ToArray();
+        return close.Length == 0
+            ? null
+            : new PinsTooClose(
+                Measure.Yards(close[0].First.Yards),
+                Measure.Yards(close[0].Second.Yards),
+                Measure.Inches(Math.Abs(close[0].Second.Inches - close[0].First.Inches), 3)
+            );
+    }
+
+    /// <summary>The card of slopes: what to set at each distance.</summary>
+    public static IEnumerable<SlopeView> SlopesOf(FlightReading reading, double yard)
+    {
+        foreach (var slope in SlopesShown)
+        {
+            foreach (var yards in new double[] { 20, 30, 40, 50, 60 }.Select(d => d * yard))
+            {
+                if (SlopeShot.Of(reading.Flight, yards, slope) is { } shot)
+                {
+                    yield return new SlopeView(
+                        slope,
+                        yards,
+                        new BareAmount(Measure.Yards(yards)),
+                        new BareAmount(Measure.Yards(shot.Set)),
+                        new BareAmount(Measure.Yards(shot.ByCosine)),
+                        shot.High > .1 ? new Amount(Measure.Inches(shot.High, 1)) : null
+                    );
+                }
+            }
+        }
+    }
+
+    /// <summary>Crawls and gaps by fives.</summary>
+    public static IReadOnlyList<AimView> AimsOf(PointAim aim, FlightReading reading, double yard) =>
+        [
+            .. Enumerable
+                .Range(1, 10)
+                .Select(i => aim.At(i * 5 * yard))
+                .Select(at => new AimView(
+                    new Amount(Measure.Yards(at.Yards)),
+                    CrawlTable.IsFor(reading.Bow.Kind) && at.Crawl is { } crawl
+                        ? new Amount(Measure.Inches(crawl))
+                        : null,
+                    at.Gap is { } gap ? HeldOf(gap) : null,
+                    reading.Known.Crawls.FirstOrDefault(c => Math.Abs(c.Yards - at.Yards) < .1) is { } proven
+                        ? new Amount(Measure.Inches(proven.Crawl))
+                        : null
+                )),
+        ];
+
+    private static Message HeldOf(double gap) =>
+        Math.Abs(gap) < .5 ? FlightSays.OnTheTarget : new PointHeld(Measure.Inches(Math.Abs(gap), 0), gap > 0);
+}
