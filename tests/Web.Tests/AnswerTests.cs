@@ -18,6 +18,7 @@ public class AnswerTests
     [InlineData("setup", "/api/bows/" + App.Brindle + "/setup")]
     [InlineData("bow", "/api/bows/" + App.Brindle)]
     [InlineData("dozen", "/api/dozens/cccccccc-0000-4000-8000-000000000001")]
+    [InlineData("flight", "/api/bows/22222222-0000-4000-8000-000000000005/flight")]
     [InlineData("nocks", "/api/dozens/cccccccc-0000-4000-8000-000000000001/nocks")]
     public async Task The_kept_answer_has_the_shape_of_what_is_sent(string name, string path)
     {

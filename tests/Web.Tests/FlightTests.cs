@@ -222,6 +222,27 @@ public class FlightTests
     }
 
     [Fact]
+    public async Task The_schools_are_told_by_what_arrives()
+    {
+        using var app = new App();
+        var view = await app.Get($"{Compound}/weights/flight?purpose=field");
+        var schools = view["schools"]!.AsArray();
+        schools.Select(s => (string)s!["name"]!).ShouldBe(["Light and fast", "Middle", "Heavy"]);
+        double[] Of(string what) => [.. schools.Select(s => double.Parse(((string)s![what]!).Split(' ')[0]))];
+        // Light is faster and honest farther; heavy carries more momentum and energy, and drifts less.
+        Of("speed").ShouldBe(Of("speed").OrderDescending());
+        Of("honest").ShouldBe(Of("honest").OrderDescending());
+        Of("momentum").ShouldBe(Of("momentum").Order());
+        Of("energy").ShouldBe(Of("energy").Order());
+        Of("drift").ShouldBe(Of("drift").OrderDescending());
+        // All three meet at the distance.
+        schools.ShouldAllBe(s => Math.Abs((double)s!["heights"]![40]!) < 1e-6);
+        (await app.Http.GetAsync($"{Compound}/weights/flight?purpose=war")).StatusCode.ShouldBe(
+            System.Net.HttpStatusCode.BadRequest
+        );
+    }
+
+    [Fact]
     public async Task A_metric_archer_reads_metres_and_centimetres()
     {
         using var app = new App();

@@ -123,14 +123,7 @@ public sealed class FlightReading
     public FlightWish Wish => Known.Wish;
 
     /// <summary>How wrong the distance is read.</summary>
-    public DistanceError Error =>
-        Known.Wish.Error switch
-        {
-            ErrorFrom.Measured => DistanceError.None,
-            ErrorFrom.Typed => new DistanceError(Known.Wish.ErrorYards ?? DistanceError.Usual.Yards),
-            ErrorFrom.Guesses when Known.Guesses is { Told: true } guesses => new DistanceError(0, guesses.NineInTen),
-            _ => DistanceError.Usual,
-        };
+    public DistanceError Error => ErrorOf(Known);
 
     /// <summary>True where the archer's guesses are enough to be reckoned with.</summary>
     public bool GuessesTold => Known.Guesses is { Told: true };
@@ -206,7 +199,18 @@ public sealed class FlightReading
                     : []
             );
 
-    private static ShotSpread SpreadOf(FlightKnown known)
+    /// <summary>How wrong an archer reads distances.</summary>
+    public static DistanceError ErrorOf(FlightKnown known) =>
+        known.Wish.Error switch
+        {
+            ErrorFrom.Measured => DistanceError.None,
+            ErrorFrom.Typed => new DistanceError(known.Wish.ErrorYards ?? DistanceError.Usual.Yards),
+            ErrorFrom.Guesses when known.Guesses is { Told: true } guesses => new DistanceError(0, guesses.NineInTen),
+            _ => DistanceError.Usual,
+        };
+
+    /// <summary>An archer's spread, as it is measured, typed or said.</summary>
+    public static ShotSpread SpreadOf(FlightKnown known)
     {
         var (wish, measured) = (known.Wish, known.Sizes is { } sizes ? ShotSpread.Measured(sizes) : null);
         return wish.Spread switch

@@ -1,61 +1,6 @@
 using MathNet.Numerics.LinearAlgebra;
-using Merganser.Core.Figures;
-using Merganser.Core.Units;
 
 namespace Merganser.Core.Ballistics;
-
-/// <summary>What an archer found on the range with one arrow.</summary>
-public enum ProvenKind
-{
-    /// <summary>Where the pin stands for a distance, inches down its bar.</summary>
-    Mark,
-
-    /// <summary>A chronograph's reading down range, ft/s.</summary>
-    Speed,
-}
-
-/// <summary>A proven mark, or a speed measured down range.</summary>
-/// <param name="Kind">Which.</param>
-/// <param name="Yards">Distance, yards.</param>
-/// <param name="Value">Inches on the bar, or ft/s.</param>
-public sealed record Proven(ProvenKind Kind, double Yards, double Value)
-{
-    /// <summary>Distances of marks and readings.</summary>
-    public static AllowedRange Distances { get; } = new(3, 120, Unit.Yard, Why.DistanceOfATarget);
-
-    /// <summary>The bar of a sight, inches.</summary>
-    public static AllowedRange Bars { get; } = new(-6, 12, Unit.Inch, Why.SightBar);
-}
-
-/// <summary>What is known before any mark: each with its error, one standard deviation.</summary>
-/// <param name="Speed">Launch speed, ft/s.</param>
-/// <param name="SpeedError">Its error.</param>
-/// <param name="Drag">Drag coefficient.</param>
-/// <param name="DragError">Error of its logarithm.</param>
-/// <param name="SightHeight">From the eye down to the arrow, inches.</param>
-/// <param name="SightHeightError">Its error.</param>
-/// <param name="EyeToPin">Inches.</param>
-/// <param name="EyeToPinError">Its error.</param>
-public sealed record FlightPrior(
-    double Speed,
-    double SpeedError,
-    double Drag,
-    double DragError,
-    double SightHeight,
-    double SightHeightError,
-    double EyeToPin,
-    double EyeToPinError
-);
-
-/// <summary>A proven mark against the fit.</summary>
-/// <param name="Proven">It.</param>
-/// <param name="Fitted">What the fit says, in its unit; null where the arrow does not carry so far.</param>
-/// <param name="Doubted">True where all the others say clearly otherwise.</param>
-public sealed record ProvenAgainst(Proven Proven, double? Fitted, bool Doubted)
-{
-    /// <summary>Found less fitted; null where the arrow does not carry so far.</summary>
-    public double? Off => Proven.Value - Fitted;
-}
 
 /// <summary>
 /// Speed, drag, sight height, eye to pin and the place of the scale, fitted to an archer's own marks and down-range
@@ -66,6 +11,10 @@ public sealed record ProvenAgainst(Proven Proven, double? Fitted, bool Doubted)
 public sealed class MarkFit
 {
     private const int Unknowns = 5;
+
+    /// <summary>Speed, drag and sight height bend the path.</summary>
+    private const int Paths = 3;
+
     private const int Rounds = 12;
     private const double Nowhere = 1e4;
 
@@ -79,6 +28,7 @@ public sealed class MarkFit
     private const double Far = 3;
 
     private const double Widest = 6;
+    private const double Settled = 1e-4;
     private const double Slowest = 30;
     private const double InchesPerYard = 36;
     private static readonly double[] Nudges = [.5, .01, .05, .1, .01];
@@ -100,7 +50,7 @@ public sealed class MarkFit
         (this.arrow, this.proven, this.prior) = (arrow, proven, prior);
         markError = spread.PerYard / InchesPerYard * prior.EyeToPin / Math.Sqrt(ArrowsOfAMark);
         Sign = CountsUp(proven) ? -1 : 1;
-        (found, covariance) = Fit(proven);
+        (found, covariance) = Fit(proven, null);
         against = new(Compare);
     }
 
@@ -171,10 +121,36 @@ public sealed class MarkFit
         return slopes;
     }
 
+    /// <summary>
+    /// How a reading hangs on the unknowns. On eye to pin and the scale's place a mark hangs in a straight line: no
+    /// path is followed for those.
+    /// </summary>
+    private double[] SlopesOf(double[] at, Proven reading, double said)
+    {
+        var slopes = new double[Unknowns];
+        for (var i = 0; i < Paths; i++)
+        {
+            var (less, more) = ((double[])at.Clone(), (double[])at.Clone());
+            (less[i], more[i]) = (at[i] - Nudges[i], at[i] + Nudges[i]);
+            slopes[i] = (Said(more, reading) - Said(less, reading)) / (2 * Nudges[i]) ?? 0;
+        }
+
+        if (reading.Kind == ProvenKind.Mark)
+        {
+            (slopes[3], slopes[4]) = ((said - at[4]) / at[3], 1);
+        }
+
+        return slopes;
+    }
+
     private ProvenAgainst[] Compare()
     {
-        var worst = proven.Count == 0 ? null : proven.MaxBy(Contradicted);
-        var doubted = worst is not null && Contradicted(worst) > Far ? worst : null;
+        var doubted = proven
+            .Select(p => (Proven: p, By: Contradicted(p)))
+            .Where(p => p.By > Far)
+            .DefaultIfEmpty()
+            .MaxBy(p => p.By)
+            .Proven;
         return [.. proven.Select(p => new ProvenAgainst(p, Said(found, p), ReferenceEquals(p, doubted)))];
     }
 
@@ -187,17 +163,23 @@ public sealed class MarkFit
             return 0;
         }
 
-        var (without, spread) = Fit(others);
-        var slopes = Vector<double>.Build.DenseOfArray(SlopesOf(without, v => Said(v, mark)));
-        var error = Math.Sqrt((slopes * spread * slopes) + (markError * markError));
-        return Said(without, mark) is { } said ? Math.Abs(said - mark.Value) / error : 0;
+        var (without, spread) = Fit(others, found);
+        if (Said(without, mark) is not { } said)
+        {
+            return 0;
+        }
+
+        var slopes = Vector<double>.Build.DenseOfArray(SlopesOf(without, mark, said));
+        return Math.Abs(said - mark.Value) / Math.Sqrt((slopes * spread * slopes) + (markError * markError));
     }
 
-    private (double[] Found, Matrix<double> Covariance) Fit(IReadOnlyList<Proven> readings)
+    /// <param name="readings">Marks and speeds.</param>
+    /// <param name="near">Where to begin; null for what was known before.</param>
+    private (double[] Found, Matrix<double> Covariance) Fit(IReadOnlyList<Proven> readings, double[]? near)
     {
         double[] start = [prior.Speed, Math.Log(prior.Drag), prior.SightHeight, prior.EyeToPin, 0];
         double[] errors = [prior.SpeedError, prior.DragError, prior.SightHeightError, prior.EyeToPinError, Nowhere];
-        var at = (double[])start.Clone();
+        var at = (double[])(near ?? start).Clone();
         var information = Matrix<double>.Build.Dense(Unknowns, Unknowns);
         for (var round = 0; round < Rounds; round++)
         {
@@ -218,12 +200,17 @@ public sealed class MarkFit
                 }
 
                 var error = reading.Kind == ProvenKind.Mark ? markError : SpeedReading;
-                var slopes = Vector<double>.Build.DenseOfArray(SlopesOf(at, v => Said(v, reading)));
+                var slopes = Vector<double>.Build.DenseOfArray(SlopesOf(at, reading, said));
                 information += slopes.OuterProduct(slopes) / (error * error);
                 right += slopes * ((reading.Value - said) / (error * error));
             }
 
             var step = information.Solve(right);
+            if (Enumerable.Range(0, Unknowns).All(i => Math.Abs(step[i]) < Nudges[i] * Settled))
+            {
+                break;
+            }
+
             for (var i = 0; i < Unknowns; i++)
             {
                 at[i] += step[i];

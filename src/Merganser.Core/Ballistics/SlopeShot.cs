@@ -8,7 +8,7 @@ namespace Merganser.Core.Ballistics;
 /// <param name="ByCosine">What the rule of the level distance says: d cos a, yards.</param>
 public sealed record SlopeShot(double Yards, double Slope, double Set, double High, double ByCosine)
 {
-    private const double Near = .005;
+    private const double Near = .01;
     private const double Shortest = 2;
     private const double Longest = 1.3;
 
@@ -19,7 +19,32 @@ public sealed record SlopeShot(double Yards, double Slope, double Set, double Hi
     /// <param name="level">The arrow in flight on the level.</param>
     /// <param name="yards">Along the line of sight, above 0.</param>
     /// <param name="slope">Degrees, up positive, between −60 and 60.</param>
-    public static SlopeShot? Of(Trajectory level, double yards, double slope)
+    public static SlopeShot? Of(Trajectory level, double yards, double slope) =>
+        Of(level, yards, slope, Lowest(level, yards));
+
+    /// <summary>The same for each slope at each distance; those that the arrow reaches.</summary>
+    /// <param name="level">The arrow in flight on the level.</param>
+    /// <param name="yards">Distances along the line of sight, at least one.</param>
+    /// <param name="slopes">Degrees.</param>
+    public static IReadOnlyList<SlopeShot> Table(
+        Trajectory level,
+        IReadOnlyList<double> yards,
+        IReadOnlyList<double> slopes
+    )
+    {
+        // Near the archer marks rise again, since the eye stands over the arrow: that place is one for all of them.
+        var lowest = Lowest(level, yards.Max());
+        return
+        [
+            .. from slope in slopes
+            from distance in yards
+            let shot = Of(level, distance, slope, lowest)
+            where shot is not null
+            select shot,
+        ];
+    }
+
+    private static SlopeShot? Of(Trajectory level, double yards, double slope, double from)
     {
         var sloped = new Trajectory(level.Arrow, level.Speed, level.SightHeight, slope);
         if (sloped.Zero(yards) is not { } wanted)
@@ -27,8 +52,7 @@ public sealed record SlopeShot(double Yards, double Slope, double Set, double Hi
             return null;
         }
 
-        // Near the archer marks rise again, since the eye stands over the arrow: the far branch is the shot's.
-        var (low, high) = (Lowest(level, yards), yards * Longest);
+        var (low, high) = (from, Math.Max(from, yards * Longest));
         var lowest = level.Zero(low);
         var over = lowest > wanted ? sloped.At(lowest.Value, yards)?.Height ?? 0 : 0;
         while (over == 0 && high - low > Near)

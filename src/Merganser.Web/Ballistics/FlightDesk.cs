@@ -2,6 +2,7 @@ using Merganser.Core.Arrows;
 using Merganser.Core.Ballistics;
 using Merganser.Core.Figures;
 using Merganser.Core.Groups;
+using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Words;
 
@@ -68,6 +69,22 @@ public sealed class FlightDesk(
         return FlightShown.Of(flown, beside, all, said, set, units);
     }
 
+    /// <summary>Light, middle and heavy from a bow, with the shaft of the arrow that was shot last.</summary>
+    public SchoolFlights Schools(string bowId, Purpose purpose)
+    {
+        var (bow, all) = (bows.Get(bowId), KeptOf(bowId));
+        var shot = flights.ShotLast(bowId);
+        var like = (all.FirstOrDefault(a => a.Id == shot) ?? all.FirstOrDefault())?.Kept?.Arrow;
+        var known = Known(bow, like, flights.Wish(bowId) ?? NothingSaid, sights.Of(bowId));
+        var metres = listener.Of(bowId).Units.Distance == DistanceUnit.Metres;
+        return FlightMarks.Of(
+            bow.Bow,
+            like,
+            known,
+            WeightFlight.DistanceFor(purpose) / (metres ? Physical.MetresPerYard : 1)
+        );
+    }
+
     /// <summary>One arrow in flight.</summary>
     public Flown Fly(string bowId, string? arrowId)
     {
@@ -101,21 +118,26 @@ public sealed class FlightDesk(
             ? all.FirstOrDefault(a => a.Id == shot) ?? all[0]
             : all.FirstOrDefault(a => a.Id == arrowId) ?? throw new MissingException("arrow");
         var sight = sights.Of(bowId);
-        var hits = hands.Of(bowId);
+        var known = Known(bow, row.Kept!.Arrow, said, sight);
+        return With(bow, row, known, proven) with { Sight = sight };
+    }
+
+    private FlightKnown Known(BowRow bow, Arrow? arrow, FlightEntry said, SightRow? sight)
+    {
+        var hits = hands.Of(bow.Id);
         var kind =
-            row.Kept!.Arrow.Point.Kind is PointKind.FixedHead or PointKind.MechanicalHead
+            arrow?.Point.Kind is PointKind.FixedHead or PointKind.MechanicalHead
             && hits.Any(h => SizesAsked.KindOf(h) == ArrowKind.Broadhead)
                 ? ArrowKind.Broadhead
                 : ArrowKind.Fletched;
-        var known = new FlightKnown(
+        return new FlightKnown(
             said.Read(),
             new GroupSizes(hits, new SizesAsked(kind)),
             new RangingError([.. guesses.Of(bow.ArcherId).Select(g => g.Guess)]),
             sight?.Sight,
             [],
-            [.. crawls.Of(bowId).Marks.Select(m => m.Mark)]
+            [.. crawls.Of(bow.Id).Marks.Select(m => m.Mark)]
         );
-        return With(bow, row, known, proven) with { Sight = sight };
     }
 
     private Flown With(BowRow bow, ArrowRow row, FlightKnown known, IReadOnlyList<ProvenRow> all)

@@ -48,6 +48,11 @@ public static class FlightEndpoints
             "/bows/{id}/flight",
             (string id, string? arrow, double? set, FlightDesk desk) => desk.View(id, arrow, Set(set))
         );
+        api.MapGet(
+            "/bows/{id}/weights/flight",
+            (string id, string purpose, FlightDesk desk) =>
+                desk.Schools(id, KnownWord.Read<Core.Arrows.Purpose>("purpose", purpose))
+        );
         api.MapPost(
             "/bows/{id}/flight",
             (string id, FlightInput input, string? arrow, double? set, FlightDesk desk, FlightStore flights) =>

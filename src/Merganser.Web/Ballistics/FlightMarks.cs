@@ -1,6 +1,9 @@
+using Merganser.Core.Arrows;
 using Merganser.Core.Ballistics;
+using Merganser.Core.Bows;
 using Merganser.Core.Messages;
 using Merganser.Core.Setup;
+using Merganser.Core.Speed;
 using Merganser.Core.Units;
 using Merganser.Data;
 
@@ -17,6 +20,7 @@ public static class FlightMarks
     /// <summary>Closer two pins cannot be set, inches (common practice, no source).</summary>
     private const double PinGap = .1;
 
+    private static readonly double[] SlopeTens = [20, 30, 40, 50, 60];
     private static readonly double[] SlopesShown = [30, 20, 10, -10, -20, -30];
 
     /// <summary>The marks that are shown: by fives from the near mark to as far as is shot.</summary>
@@ -89,26 +93,17 @@ public static class FlightMarks
     }
 
     /// <summary>The card of slopes: what to set at each distance.</summary>
-    public static IEnumerable<SlopeView> SlopesOf(FlightReading reading, double yard)
-    {
-        foreach (var slope in SlopesShown)
-        {
-            foreach (var yards in new double[] { 20, 30, 40, 50, 60 }.Select(d => d * yard))
-            {
-                if (SlopeShot.Of(reading.Flight, yards, slope) is { } shot)
-                {
-                    yield return new SlopeView(
-                        slope,
-                        yards,
-                        new BareAmount(Measure.Yards(yards)),
-                        new BareAmount(Measure.Yards(shot.Set)),
-                        new BareAmount(Measure.Yards(shot.ByCosine)),
-                        shot.High > .1 ? new Amount(Measure.Inches(shot.High, 1)) : null
-                    );
-                }
-            }
-        }
-    }
+    public static IEnumerable<SlopeView> SlopesOf(FlightReading reading, double yard) =>
+        SlopeShot
+            .Table(reading.Flight, [.. SlopeTens.Select(d => d * yard)], SlopesShown)
+            .Select(shot => new SlopeView(
+                shot.Slope,
+                shot.Yards,
+                new BareAmount(Measure.Yards(shot.Yards)),
+                new BareAmount(Measure.Yards(shot.Set)),
+                new BareAmount(Measure.Yards(shot.ByCosine)),
+                shot.High > .1 ? new Amount(Measure.Inches(shot.High, 1)) : null
+            ));
 
     /// <summary>Crawls and gaps by fives.</summary>
     public static IReadOnlyList<AimView> AimsOf(PointAim aim, FlightReading reading, double yard) =>
@@ -127,6 +122,32 @@ public static class FlightMarks
                         : null
                 )),
         ];
+
+    /// <summary>Light, middle and heavy at a distance.</summary>
+    public static SchoolFlights Of(Bow bow, Arrow? like, FlightKnown known, double yards)
+    {
+        var spread = FlightReading.SpreadOf(known);
+        return new SchoolFlights(
+            yards,
+            FlightShown.SpreadOf(spread),
+            [
+                .. WeightFlight
+                    .Of(bow, like, known, yards)
+                    .Select(f => new SchoolFlight(
+                        f.School.Name,
+                        new Amount(Measure.Grains(f.Grains, 0)),
+                        new Amount(Measure.Speed(f.There.Speed)),
+                        new Amount(Measure.Energy(LaunchSpeed.KineticEnergy(f.Grains, f.There.Speed))),
+                        new Amount(
+                            new Measure(LaunchSpeed.Momentum(f.Grains, f.There.Speed), Unit.SlugFootPerSecond, 3)
+                        ),
+                        new Amount(Measure.Inches(f.Drift, 1)),
+                        new Amount(new Measure(f.Honest, Unit.Yard, 0)),
+                        [.. f.Path.Select(p => p.Height)]
+                    )),
+            ]
+        );
+    }
 
     private static Message HeldOf(double gap) =>
         Math.Abs(gap) < .5 ? FlightSays.OnTheTarget : new PointHeld(Measure.Inches(Math.Abs(gap), 0), gap > 0);

@@ -182,7 +182,8 @@ public static class FlightShown
         );
     }
 
-    private static SpreadIs SpreadOf(ShotSpread spread) =>
+    /// <summary>Where a spread comes from, in words.</summary>
+    public static SpreadIs SpreadOf(ShotSpread spread) =>
         new(
             spread.Source,
             Measure.Inches(spread.PerYard * FlightEntry.SpreadAt),

@@ -79,6 +79,24 @@ public sealed record ProvenView(
     Message? Words
 );
 
+/// <summary>A school's weight in flight.</summary>
+/// <param name="Heights">Over the line of sight, yard by yard from the bow, inches.</param>
+/// <param name="Honest">How far it is honest.</param>
+public sealed record SchoolFlight(
+    Message Name,
+    Message Grains,
+    Message Speed,
+    Message Energy,
+    Message Momentum,
+    Message Drift,
+    Message Honest,
+    IReadOnlyList<double> Heights
+);
+
+/// <summary>Light, middle and heavy from one bow at one distance.</summary>
+/// <param name="Words">From what they are told.</param>
+public sealed record SchoolFlights(double At, Message Words, IReadOnlyList<SchoolFlight> Schools);
+
 /// <summary>What to set on a slope.</summary>
 public sealed record SlopeView(
     double Slope,

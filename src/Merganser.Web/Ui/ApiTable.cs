@@ -124,6 +124,10 @@ internal static class ApiTable
             ["GET /api/bows/{id}/crawls"] = new("setup", "A string walker's marks, and the crawl for a distance"),
             ["POST /api/bows/{id}/crawls"] = new("setup", "Keeps a crawl for a distance, or gives the mark up"),
             ["GET /api/bows/{id}/flight"] = new("flight", "An arrow's flight, honest range and sight marks on a bow"),
+            ["GET /api/bows/{id}/weights/flight"] = new(
+                "flight",
+                "Light, middle and heavy arrows in flight from a bow"
+            ),
             ["POST /api/bows/{id}/flight"] = new(
                 "flight",
                 "What an archer says of the range: error, circle, spread, air"

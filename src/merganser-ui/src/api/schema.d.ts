@@ -1410,6 +1410,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/weights/flight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Light, middle and heavy arrows in flight from a bow */
+        get: operations["getBowsByIdWeightsFlight"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{id}/proven": {
         parameters: {
             query?: never;
@@ -5464,6 +5481,25 @@ export interface components {
          * @enum {unknown}
          */
         School: "centreFirst" | "ladder" | "restOnly" | "walkBack";
+        /** @description A school's weight in flight. */
+        SchoolFlight: {
+            name: string;
+            grains: string;
+            speed: string;
+            energy: string;
+            momentum: string;
+            drift: string;
+            honest: string;
+            /** @description Over the line of sight, yard by yard from the bow, inches. */
+            heights: number[];
+        };
+        /** @description Light, middle and heavy from one bow at one distance. */
+        SchoolFlights: {
+            /** Format: double */
+            at: number;
+            words: string;
+            schools: components["schemas"]["SchoolFlight"][];
+        };
         /** @description The size of the piece in each seat. */
         SeatsInput: {
             /** Format: int32 */
@@ -9540,6 +9576,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FlightView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdWeightsFlight: {
+        parameters: {
+            query: {
+                purpose: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolFlights"];
                 };
             };
             default: components["responses"]["problem"];

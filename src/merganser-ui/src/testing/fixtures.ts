@@ -1,5 +1,6 @@
 import bow from '../../../../tests/vectors/answers/bow.json';
 import dozen from '../../../../tests/vectors/answers/dozen.json';
+import flight from '../../../../tests/vectors/answers/flight.json';
 import nocks from '../../../../tests/vectors/answers/nocks.json';
 import paper from '../../../../tests/vectors/answers/paper.json';
 import paperChoices from '../../../../tests/vectors/answers/paperChoices.json';
@@ -12,6 +13,7 @@ import type { Schemas } from '../api/client';
 export const sent = {
   bow: bow as Schemas['BowView'],
   dozen: dozen as Schemas['DozenView'],
+  flight: flight as Schemas['FlightView'],
   nocks: nocks as Schemas['NockRound'],
   paper: paper as Schemas['PaperView'],
   paperChoices: paperChoices as Schemas['PaperChoices'],

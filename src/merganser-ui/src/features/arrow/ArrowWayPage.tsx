@@ -24,7 +24,10 @@ const words: Record<ArrowWay, [string, string]> = {
     'Lay two to four arrows side by side.',
     'Kept versions are compared; an arrow never kept is compared as it is.',
   ],
-  weights: ['Say what the arrow is for, then look at the weights.', 'Arc and honest range come with flight.'],
+  weights: [
+    'Say what the arrow is for, then look at the weights.',
+    'Each school is right about something: the figures say how much.',
+  ],
   chart: ['Drag the dot to where the fit is good.', 'Err stiff rather than weak, above all with a fixed head.'],
   versions: ['Open an earlier version, or take the arrow along as a file.', 'What was shot stays as it was.'],
 };

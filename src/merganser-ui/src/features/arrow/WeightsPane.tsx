@@ -7,6 +7,7 @@ import { show, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Note } from '../../parts/Note';
+import { SchoolFlights } from './SchoolFlights';
 import w from '../../parts/words.module.css';
 import s from './WeightsPane.module.css';
 
@@ -19,9 +20,27 @@ const purposes: [string, string][] = [
 ];
 
 const curves = [
-  { key: 'speed', label: 'speed', unit: 'ft/s', decimals: 0, dash: '', at: 0.12, under: -12 },
-  { key: 'kineticEnergy', label: 'energy', unit: 'ft·lb', decimals: 1, dash: '8 5', at: 0.6, under: -12 },
-  { key: 'momentum', label: 'momentum', unit: 'slug·ft/s', decimals: 3, dash: '2 4', at: 0.62, under: 24 },
+  { key: 'speed', label: 'speed', unit: 'ft/s', decimals: 0, dash: '', at: 0.06, under: -10, anchor: 'start' },
+  {
+    key: 'kineticEnergy',
+    label: 'energy',
+    unit: 'ft·lb',
+    decimals: 1,
+    dash: '8 5',
+    at: 0.6,
+    under: -10,
+    anchor: 'end',
+  },
+  {
+    key: 'momentum',
+    label: 'momentum',
+    unit: 'slug·ft/s',
+    decimals: 3,
+    dash: '2 4',
+    at: 0.6,
+    under: 22,
+    anchor: 'start',
+  },
 ] as const;
 
 const HEIGHT = 300;
@@ -103,7 +122,7 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
                       x={x(curve[Math.round(c.at * (curve.length - 1))]!.grains)}
                       y={y(values[Math.round(c.at * (curve.length - 1))]!) + c.under}
                       fontSize="14"
-                      textAnchor="middle"
+                      textAnchor={c.anchor}
                     >
                       {c.label}, {withUnit(bottom, c.unit, c.decimals, units)} to{' '}
                       {withUnit(top, c.unit, c.decimals, units)}
@@ -159,6 +178,7 @@ export function WeightsPane({ bowId, grains }: { bowId: string; grains: number |
         )}
         {purpose === null && <p className={w.muted}>The rules of thumb differ by purpose: pick one first.</p>}
       </div>
+      {data && <SchoolFlights bowId={bowId} purpose={purpose!} />}
       {data && (
         <div className={s.schools} data-testid="schools">
           {data.schools.map((school) => (

@@ -60,6 +60,7 @@ export function KnownPane({ view, work }: { view: Flight; work: FlightWork }) {
             label="Or: wrong by"
             quantity="distance"
             kept={said.error === 'typed' ? said.errorYards : ''}
+            hint={`usual: ${figure(2, 'yd', 0)}`}
             fault={work.faults.errorYards?.[0]}
             onKeep={(text) => (text.trim() ? { error: 'typed', errorYards: text } : { error: 'usual', errorYards: '' })}
             work={work}
@@ -69,6 +70,7 @@ export function KnownPane({ view, work }: { view: Flight; work: FlightWork }) {
             label="Circle to keep in, across"
             quantity="length"
             kept={said.circle}
+            hint={`empty: ${figure(8, 'in', 0)}`}
             fault={work.faults.circle?.[0]}
             onKeep={(circle) => ({ circle })}
             work={work}

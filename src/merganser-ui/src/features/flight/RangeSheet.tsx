@@ -77,7 +77,11 @@ export function RangeSheet({ view, onSet }: { view: Flight; onSet: (yards: numbe
         onPointerCancel={() => (dragging.current = false)}
       >
         <rect width={width} height={height} fill="var(--paper)" />
-        <path d={`M${x(0)} ${sight}H${width - 30}`} stroke="var(--paper-ink)" strokeWidth="1.5" />
+        <path
+          d={`M${x(0)} ${sight}H${honest && !narrow ? width - 290 : width - 30}`}
+          stroke="var(--paper-ink)"
+          strokeWidth="1.5"
+        />
         <circle cx={x(0) - 10} cy={sight} r="5" fill="var(--paper)" stroke="var(--paper-ink)" strokeWidth="2" />
         {!narrow && (
           <text x={x(0) - 22} y={sight + 5} fontSize="14" textAnchor="end">
