@@ -259,8 +259,10 @@ public class FlightTests
         (await app.Post($"{Hunter}/units", metric)).Status.ShouldBe(200);
         var view = await app.Get($"{Hunter}/flight");
         ((string)view["honest"]!["title"]!).ShouldContain(" m:");
-        ((string)view["marks"]![0]!["distance"]!).ShouldBe("20");
-        ((double)view["marks"]![0]!["yards"]!).ShouldBe(20 / .9144, 1e-9);
+        // The marks stand at fives of metres, and the archer's own at 20 yd where it is: from 15 m on.
+        ((string)view["marks"]![0]!["distance"]!).ShouldBe("15");
+        ((double)view["marks"]![0]!["yards"]!).ShouldBe(15 / .9144, 1e-9);
+        view["marks"]!.AsArray().Count(m => (bool)m!["own"]!).ShouldBe(3);
         view["notes"]!.ToJsonString().ShouldContain(" cm ");
     }
 

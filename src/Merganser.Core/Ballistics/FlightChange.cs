@@ -16,7 +16,7 @@ public sealed record FlightChange(RangeChange Change, double Yards, double By)
     public const double Heavier = 100;
 
     /// <summary>In words.</summary>
-    public Message Words => new ChangeBuys(Change, Measure.Yards(Math.Round(Yards)), Measure.Yards(Math.Round(By)));
+    public Message Words => new ChangeBuys(Change, new Measure(Yards, Unit.Yard, 0), new Measure(By, Unit.Yard, 0));
 
     /// <summary>The changes that are open, the one that buys most first.</summary>
     public static IReadOnlyList<FlightChange> Of(FlightReading reading)

@@ -53,7 +53,7 @@ public static class FlightFigures
             FlightSays.HonestRange,
             range.Yards,
             Unit.Yard,
-            0,
+            1,
             range.Low,
             range.High,
             null,

@@ -134,14 +134,15 @@ public sealed class FlightReading
     /// <summary>How far it is honest.</summary>
     public HonestRange Honest => honest.Value;
 
-    /// <summary>The path for a sight set for a distance, at each yard to the end; fewer where it falls short.</summary>
+    /// <summary>The path for a sight set for a distance, step by step to the end; fewer where it falls short.</summary>
     /// <param name="set">What the sight is set for, yards.</param>
     /// <param name="to">How far it is followed, yards.</param>
+    /// <param name="step">A yard, or what else the archer counts in, yards, above 0.</param>
     /// <param name="feetPerSecond">At another launch speed; null for the fitted one.</param>
-    public IReadOnlyList<FlightPoint> Path(double set, double to, double? feetPerSecond = null)
+    public IReadOnlyList<FlightPoint> Path(double set, double to, double step, double? feetPerSecond = null)
     {
         var flight = feetPerSecond is { } other ? new Trajectory(Flight.Arrow, other, Flight.SightHeight) : Flight;
-        double[] yards = [.. Enumerable.Range(0, (int)Math.Floor(to) + 1).Select(i => (double)i)];
+        double[] yards = [.. Enumerable.Range(0, (int)Math.Floor((to / step) + 1e-6) + 1).Select(i => i * step)];
         return flight.Zero(set) is { } tangent ? [.. flight.Path(tangent, yards).OfType<FlightPoint>()] : [];
     }
 
@@ -204,9 +205,8 @@ public sealed class FlightReading
         known.Wish.Error switch
         {
             ErrorFrom.Measured => DistanceError.None,
-            ErrorFrom.Typed => new DistanceError(known.Wish.ErrorYards ?? DistanceError.Usual.Yards),
             ErrorFrom.Guesses when known.Guesses is { Told: true } guesses => new DistanceError(0, guesses.NineInTen),
-            _ => DistanceError.Usual,
+            _ => new DistanceError(known.Wish.ErrorYards ?? DistanceError.Usual.Yards),
         };
 
     /// <summary>An archer's spread, as it is measured, typed or said.</summary>

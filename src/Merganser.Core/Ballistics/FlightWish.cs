@@ -21,7 +21,7 @@ public enum ErrorFrom
 
 /// <summary>What an archer says of a bow's range, in trade units.</summary>
 /// <param name="Error">How wrong the distance is taken to be.</param>
-/// <param name="ErrorYards">Typed, yards; null where it is not typed.</param>
+/// <param name="ErrorYards">Typed, or the usual one in the archer's own unit, yards; null for two yards.</param>
 /// <param name="Circle">What is to be hit, inches across.</param>
 /// <param name="Spread">Where the spread comes from; measured is taken where there are hits.</param>
 /// <param name="PerYard">Typed spread of a shot on one axis, inches in a yard; null where it is not typed.</param>
@@ -39,6 +39,24 @@ public sealed record FlightWish(
     double? Temperature = null
 )
 {
+    /// <summary>The same for an archer who counts in metres and centimetres: two metres, a circle of 20 cm.</summary>
+    /// <param name="circleIsTyped">True where the circle was typed: then it stays.</param>
+    /// <param name="units">The archer's.</param>
+    public FlightWish In(DisplayUnits units, bool circleIsTyped) =>
+        this with
+        {
+            ErrorYards =
+                Error == ErrorFrom.Usual && units.Distance == DistanceUnit.Metres
+                    ? DistanceError.Usual.Yards / Physical.MetresPerYard
+                    : ErrorYards,
+            Circle =
+                circleIsTyped || units.Length == LengthUnit.Inches
+                    ? Circle
+                    : RoundCentimetres * 10 / Physical.MillimetresPerInch,
+        };
+
+    private const double RoundCentimetres = 20;
+
     /// <summary>From the eye down to the arrow.</summary>
     public static AllowedRange SightHeights { get; } = new(1, 9, Unit.Inch, Why.EyeOverTheArrow);
 }

@@ -11,7 +11,7 @@ namespace Merganser.Core.Ballistics;
 /// <param name="There">The arrow at the distance that is asked for.</param>
 /// <param name="Drift">In a wind across at the least, inches.</param>
 /// <param name="Honest">How far it is honest, yards.</param>
-/// <param name="Path">Yard by yard, the sight set for the distance; a little beyond it.</param>
+/// <param name="Path">Step by step, the sight set for the distance; a little beyond it.</param>
 public sealed record WeightFlight(
     WeightSchool School,
     double Grains,
@@ -44,7 +44,8 @@ public sealed record WeightFlight(
     /// <param name="like">An arrow of the bow whose shaft and drag are taken; null for an ordinary one.</param>
     /// <param name="known">What else is known.</param>
     /// <param name="yards">The distance, above 0.</param>
-    public static IReadOnlyList<WeightFlight> Of(Bow bow, Arrow? like, FlightKnown known, double yards)
+    /// <param name="step">A yard, or what else the archer counts in, yards, above 0.</param>
+    public static IReadOnlyList<WeightFlight> Of(Bow bow, Arrow? like, FlightKnown known, double yards, double step = 1)
     {
         var wish = known.Wish;
         var air = Air.Density(wish.Altitude, wish.Temperature);
@@ -65,7 +66,7 @@ public sealed record WeightFlight(
                 continue;
             }
 
-            double[] steps = [.. Enumerable.Range(0, (int)(yards + Beyond) + 1).Select(i => (double)i)];
+            double[] steps = [.. Enumerable.Range(0, (int)((yards / step) + Beyond + 1e-6) + 1).Select(i => i * step)];
             var along = flight.Speed / Math.Sqrt(1 + (tangent * tangent));
             flights.Add(
                 new WeightFlight(

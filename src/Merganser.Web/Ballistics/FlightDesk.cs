@@ -76,13 +76,8 @@ public sealed class FlightDesk(
         var shot = flights.ShotLast(bowId);
         var like = (all.FirstOrDefault(a => a.Id == shot) ?? all.FirstOrDefault())?.Kept?.Arrow;
         var known = Known(bow, like, flights.Wish(bowId) ?? NothingSaid, sights.Of(bowId));
-        var metres = listener.Of(bowId).Units.Distance == DistanceUnit.Metres;
-        return FlightMarks.Of(
-            bow.Bow,
-            like,
-            known,
-            WeightFlight.DistanceFor(purpose) / (metres ? Physical.MetresPerYard : 1)
-        );
+        var yard = listener.Of(bowId).Units.Distance == DistanceUnit.Metres ? 1 / Physical.MetresPerYard : 1;
+        return FlightMarks.Of(bow.Bow, like, known, WeightFlight.DistanceFor(purpose) * yard, yard);
     }
 
     /// <summary>One arrow in flight.</summary>
@@ -131,7 +126,7 @@ public sealed class FlightDesk(
                 ? ArrowKind.Broadhead
                 : ArrowKind.Fletched;
         return new FlightKnown(
-            said.Read(),
+            said.Read().In(listener.Of(bow.Id).Units, !string.IsNullOrWhiteSpace(said.Circle)),
             new GroupSizes(hits, new SizesAsked(kind)),
             new RangingError([.. guesses.Of(bow.ArcherId).Select(g => g.Guess)]),
             sight?.Sight,

@@ -23,15 +23,24 @@ public static class FlightMarks
     private static readonly double[] SlopeTens = [20, 30, 40, 50, 60];
     private static readonly double[] SlopesShown = [30, 20, 10, -10, -20, -30];
 
-    /// <summary>The marks that are shown: by fives from the near mark to as far as is shot.</summary>
-    public static IReadOnlyList<SightMarkAt> MarksOf(FlightReading reading, double yard, double? to = null)
+    /// <summary>
+    /// The marks that are shown: by fives from the near mark to as far as is shot, and where the archer has one.
+    /// </summary>
+    public static IReadOnlyList<SightMarkAt> MarksOf(FlightReading reading, double yard)
     {
-        var proven = reading.Fit.Against.Select(p => p.Proven.Yards).DefaultIfEmpty(0).Max();
-        var last = Math.Clamp(Math.Ceiling((to ?? Math.Max(Usual * yard, proven)) / yard / 5) * 5, 40, 100);
+        double[] own =
+        [
+            .. reading.Fit.Against.Where(p => p.Proven.Kind == ProvenKind.Mark).Select(p => p.Proven.Yards / yard),
+        ];
+        var first = Math.Max(Five, Math.Floor(own.Append(Nearest).Min() / Five) * Five);
+        var last = Math.Clamp(Math.Ceiling(own.Append(Usual).Max() / Five) * Five, 40, 100);
+        var fives = Enumerable.Range(0, (int)((last - first) / Five) + 1).Select(i => first + (i * Five)).ToArray();
         return reading.Marks([
-            .. Enumerable.Range(0, (int)((last - Nearest) / 5) + 1).Select(i => (Nearest + (i * 5)) * yard),
+            .. fives.Concat(own.Where(d => fives.All(f => Math.Abs(f - d) > .05))).Select(d => d * yard),
         ]);
     }
+
+    private const double Five = 5;
 
     /// <summary>A mark as it is shown.</summary>
     public static MarkView View(SightMarkAt mark, SightMarkAt? before, double first) =>
@@ -77,9 +86,9 @@ public static class FlightMarks
     }
 
     /// <summary>The first two pins, ten apart, that stand closer than pins can be set.</summary>
-    public static PinsTooClose? TooClose(IReadOnlyList<SightMarkAt> marks)
+    public static PinsTooClose? TooClose(IReadOnlyList<SightMarkAt> marks, double yard)
     {
-        SightMarkAt[] pins = [.. marks.Where((_, i) => i % 2 == 0)];
+        SightMarkAt[] pins = [.. marks.Where(m => Math.Abs(Math.IEEERemainder(m.Yards / yard, 10)) < .05)];
         var close = pins.Zip(pins.Skip(1))
             .Where(pair => Math.Abs(pair.Second.Inches - pair.First.Inches) < PinGap)
             .ToArray();
@@ -124,15 +133,16 @@ public static class FlightMarks
         ];
 
     /// <summary>Light, middle and heavy at a distance.</summary>
-    public static SchoolFlights Of(Bow bow, Arrow? like, FlightKnown known, double yards)
+    public static SchoolFlights Of(Bow bow, Arrow? like, FlightKnown known, double yards, double yard)
     {
         var spread = FlightReading.SpreadOf(known);
         return new SchoolFlights(
             yards,
+            yards / yard,
             FlightShown.SpreadOf(spread),
             [
                 .. WeightFlight
-                    .Of(bow, like, known, yards)
+                    .Of(bow, like, known, yards, yard)
                     .Select(f => new SchoolFlight(
                         f.School.Name,
                         new Amount(Measure.Grains(f.Grains, 0)),

@@ -64,7 +64,7 @@ public static class FlightShown
         var set = asked ?? (honest is null ? Nearest * yard : Math.Max(3, Math.Floor(honest.Yards / yard) * yard));
         var far = honest is null ? Usual : Math.Max(honest.GroupAlone, Math.Max(honest.ErrorAlone, set));
         var to = Math.Clamp(Math.Ceiling(((far / yard) + 2) / Ten) * Ten, 40, 100) * yard;
-        var path = reading.Path(set, to);
+        var path = reading.Path(set, to, yard);
         var marks = reading.Bow.HasSight ? FlightMarks.MarksOf(reading, yard) : [];
         var aim = reading.OverThePoint;
         var first = marks.Count > 0 ? marks[0].Inches : 0;
@@ -75,8 +75,8 @@ public static class FlightShown
             reading.Flight.SightHeight,
             set,
             to,
-            PathOf(reading, set, path),
-            [.. NotesOf(path, set, to)],
+            PathOf(reading, set, path, to, yard),
+            [.. NotesOf(path, set, to, yard)],
             honest is null ? [] : [.. StruckOf(honest, to, yard)],
             honest is null ? null : HonestOf(honest, reading, yard),
             [.. honest is null ? [] : new[] { FlightFigures.Honest(reading) }, .. FlightFigures.At(reading, set)],
@@ -93,7 +93,7 @@ public static class FlightShown
             [.. marks.Select((mark, i) => FlightMarks.View(mark, i == 0 ? null : marks[i - 1], first))],
             [.. flown.Proven.Zip(reading.Fit.Against).Select(p => FlightMarks.Proven(p.First, p.Second))],
             FlightMarks.Fitted(reading),
-            FlightMarks.TooClose(marks),
+            FlightMarks.TooClose(marks, yard),
             [.. FlightMarks.SlopesOf(reading, yard)],
             aim?.PointOn is { } on ? new PointIsOn(Measure.Yards(Math.Round(on / yard) * yard), aim.Proven) : null,
             aim is null ? [] : FlightMarks.AimsOf(aim, reading, yard),
@@ -101,17 +101,22 @@ public static class FlightShown
         );
     }
 
-    private static IReadOnlyList<PathView> PathOf(FlightReading reading, double set, IReadOnlyList<FlightPoint> path)
+    private static IReadOnlyList<PathView> PathOf(
+        FlightReading reading,
+        double set,
+        IReadOnlyList<FlightPoint> path,
+        double to,
+        double yard
+    )
     {
-        var to = path.Count - 1;
         IReadOnlyList<FlightPoint> slow = [],
             fast = [];
         if (!reading.Launch.Measured && path.Count > 0)
         {
             var share = reading.Fit.Speed.Value / reading.Launch.Speed;
             // Zeroed all the same: what a slower or a faster arrow has is another arc.
-            slow = reading.Path(set, to, reading.Launch.Low * share);
-            fast = reading.Path(set, to, reading.Launch.High * share);
+            slow = reading.Path(set, to, yard, reading.Launch.Low * share);
+            fast = reading.Path(set, to, yard, reading.Launch.High * share);
         }
 
         return
@@ -128,7 +133,7 @@ public static class FlightShown
         ];
     }
 
-    private static IEnumerable<PathNote> NotesOf(IReadOnlyList<FlightPoint> path, double set, double to)
+    private static IEnumerable<PathNote> NotesOf(IReadOnlyList<FlightPoint> path, double set, double to, double yard)
     {
         if (path.Count == 0)
         {
@@ -141,7 +146,7 @@ public static class FlightShown
             yield return Note(top, new PathAbove(Measure.Inches(top.Height, 1), Measure.Yards(top.Yards)));
         }
 
-        var beyond = path.LastOrDefault(p => p.Yards <= Math.Min(set + Ten, to));
+        var beyond = path.LastOrDefault(p => p.Yards <= Math.Min(set + (Ten * yard) + .01, to + .01));
         if (beyond.Yards > set)
         {
             yield return Note(beyond, new PathBelow(Measure.Inches(-beyond.Height, 1), Measure.Yards(beyond.Yards)));

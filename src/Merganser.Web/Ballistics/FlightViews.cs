@@ -80,7 +80,7 @@ public sealed record ProvenView(
 );
 
 /// <summary>A school's weight in flight.</summary>
-/// <param name="Heights">Over the line of sight, yard by yard from the bow, inches.</param>
+/// <param name="Heights">Over the line of sight, step by step from the bow (a yard, or a metre), inches.</param>
 /// <param name="Honest">How far it is honest.</param>
 public sealed record SchoolFlight(
     Message Name,
@@ -94,8 +94,9 @@ public sealed record SchoolFlight(
 );
 
 /// <summary>Light, middle and heavy from one bow at one distance.</summary>
+/// <param name="Steps">Steps of the heights to it.</param>
 /// <param name="Words">From what they are told.</param>
-public sealed record SchoolFlights(double At, Message Words, IReadOnlyList<SchoolFlight> Schools);
+public sealed record SchoolFlights(double At, double Steps, Message Words, IReadOnlyList<SchoolFlight> Schools);
 
 /// <summary>What to set on a slope.</summary>
 public sealed record SlopeView(

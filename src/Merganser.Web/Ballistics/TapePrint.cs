@@ -101,10 +101,14 @@ public static class TapePrint
         foreach (var mark in marks)
         {
             var y = top + At(mark.Inches);
-            var name = Math.Round(mark.Yards / yard);
+            var name = Math.Round(mark.Yards / yard, 1);
             var ten = name % 10 == 0;
-            page.Stroke(x, y, x + (ten ? Long : Middle), y, ten ? .9f : .6f);
-            page.Text($"{name:0}", x + (ten ? Long + 2 : Wide - 3), y + 2.4f, ten ? 7 : 5, ten, !ten);
+            if (name % 5 == 0)
+            {
+                page.Stroke(x, y, x + (ten ? Long : Middle), y, ten ? .9f : .6f);
+                page.Text($"{name:0}", x + (ten ? Long + 2 : Wide - 3), y + 2.4f, ten ? 7 : 5, ten, !ten);
+            }
+
             if (mark.Own is not null)
             {
                 page.Path("M3 0a3 3 0 1 1-6 0a3 3 0 1 1 6 0Z", x - 8, y, .8f);

@@ -5490,13 +5490,18 @@ export interface components {
             momentum: string;
             drift: string;
             honest: string;
-            /** @description Over the line of sight, yard by yard from the bow, inches. */
+            /** @description Over the line of sight, step by step from the bow (a yard, or a metre), inches. */
             heights: number[];
         };
         /** @description Light, middle and heavy from one bow at one distance. */
         SchoolFlights: {
             /** Format: double */
             at: number;
+            /**
+             * Format: double
+             * @description Steps of the heights to it.
+             */
+            steps: number;
             words: string;
             schools: components["schemas"]["SchoolFlight"][];
         };

@@ -82,13 +82,17 @@ export const Figure = memo(function Figure({
 /** A word beneath a figure: how sure it is, what it means. */
 export const FigureNote = ({ children }: { children: ReactNode }) => <span className={s.beneath}>{children}</span>;
 
+/** Lines of a working that fit a phone. */
+const LONG = 5;
+
 function WorkingTable({ figure }: { figure: FigureData }) {
   const { what, terms, source, wouldMove } = figure.working;
   return (
     <>
       <h2>{figure.label}, the working</h2>
       <p className={w.muted}>{what}</p>
-      <table className={classes(l.terms, s.working)}>
+      {/* A long one scrolls on a phone, by keys too. */}
+      <table className={classes(l.terms, s.working)} tabIndex={terms.length > LONG ? 0 : undefined}>
         <tbody>
           {terms.map((term) => (
             <tr key={term.name}>

@@ -39,8 +39,8 @@ export function SchoolFlights({ bowId, purpose }: { bowId: string; purpose: stri
       >
         <rect width={width} height={HEIGHT} fill="var(--paper)" />
         <path d={`M20 ${y(0)}H${width - 110}`} stroke="var(--paper-ink)" strokeWidth="1.25" />
-        <path d={`M${x(view.at)} 18V${HEIGHT - 18}`} stroke="var(--paper-green)" strokeWidth="2.5" />
-        <text x={x(view.at)} y="14" fontSize="14" textAnchor="middle" fill="var(--paper-ink)">
+        <path d={`M${x(view.steps)} 18V${HEIGHT - 18}`} stroke="var(--paper-green)" strokeWidth="2.5" />
+        <text x={x(view.steps)} y="14" fontSize="14" textAnchor="middle" fill="var(--paper-ink)">
           {at}
         </text>
         {view.schools.map((school, i) => (

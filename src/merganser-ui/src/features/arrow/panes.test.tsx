@@ -225,7 +225,18 @@ describe('light, middle, heavy', () => {
   };
 
   it('asks for the purpose first', async () => {
-    const asked = answering({ '/weights': weights });
+    const heavy = {
+      name: 'Heavy',
+      grains: '675 gr',
+      speed: '218 ft/s',
+      energy: '71.5 ft·lb',
+      momentum: '0.655 slug·ft/s',
+      drift: '1.6 in',
+      honest: '24 yd',
+      heights: [-4.5, 2, 0, -6],
+    };
+    const flights = { at: 2, steps: 2, words: 'By experience.', schools: [heavy] };
+    const asked = answering({ '/weights': weights, '/weights/flight': flights });
     show(<WeightsPane bowId="b" grains={409} />);
     expect(screen.getByText(/pick one first/)).toBeTruthy();
     expect(asked).toHaveLength(0);
@@ -235,6 +246,7 @@ describe('light, middle, heavy', () => {
     expect(screen.getByText(/Local law/)).toBeTruthy();
     expect(asked[0]!.path).toContain('purpose=field');
     expect(asked[0]!.path).toContain('grains=409');
+    expect(await screen.findByText('24 yd')).toBeTruthy();
   });
 });
 

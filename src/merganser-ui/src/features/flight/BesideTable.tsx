@@ -26,7 +26,9 @@ export function BesideTable({ view, onArrow }: { view: Flight; onArrow: (id: str
             <th scope="col">□ range error</th>
             <th scope="col">○ your group</th>
             <th scope="col">▼ both</th>
-            <th scope="col" aria-label="On one scale" />
+            <th scope="col">
+              <span className="visually-hidden">On one scale</span>
+            </th>
           </tr>
         </thead>
         <tbody data-testid="beside">

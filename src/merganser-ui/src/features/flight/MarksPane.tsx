@@ -154,7 +154,9 @@ function Proven({ view, work }: { view: Flight; work: FlightWork }) {
               <th scope="col">at</th>
               <th scope="col">proven</th>
               <th scope="col">off the tape</th>
-              <th scope="col" aria-label="Give it up" />
+              <th scope="col">
+                <span className="visually-hidden">Give it up</span>
+              </th>
             </tr>
           </thead>
           <tbody data-testid="proven">

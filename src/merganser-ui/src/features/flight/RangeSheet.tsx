@@ -60,7 +60,7 @@ export function RangeSheet({ view, onSet }: { view: Flight; onSet: (yards: numbe
     <div className={s.sheet} ref={ref}>
       <svg
         viewBox={`0 0 ${width} ${height}`}
-        role="img"
+        role="group"
         aria-label={`${honest?.title ?? 'The arrow’s path'}. ${notes.map((n) => n.words).join('. ')}. ${
           honest
             ? `Green: the circle. Thin rings: nine in ten of your shots with the range read wrong. ${honest.hits}`

@@ -27,13 +27,15 @@ export function Tape({ view }: { view: Flight }) {
           stroke="var(--paper-ink)"
           strokeWidth="1.5"
         />
-        {view.marks.map((mark, i) => {
+        {view.marks.map((mark) => {
           const x = 38 + at(mark.inches);
-          const ten = i % 2 === 0;
+          const name = Number(mark.distance);
+          const ten = name % 10 === 0;
+          const five = name % 5 === 0;
           return (
             <g key={mark.yards}>
-              <path d={`M${x} 8v${ten ? 26 : 16}`} stroke="var(--paper-ink)" strokeWidth={ten ? 3 : 1.75} />
-              {(ten || length / view.marks.length > 40) && (
+              {five && <path d={`M${x} 8v${ten ? 26 : 16}`} stroke="var(--paper-ink)" strokeWidth={ten ? 3 : 1.75} />}
+              {(ten || (five && length / view.marks.length > 40)) && (
                 <text
                   x={x}
                   y={ten ? 62 : 44}

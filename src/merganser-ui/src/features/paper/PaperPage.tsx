@@ -140,6 +140,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
             choices={work.choices.data}
             faults={work.faults}
             onChange={setPlanning}
+            rangeAt={at === 'groups' ? `${here}?way=range` : null}
           />
         )}
         {!loading && kept.length === 0 && (
@@ -175,21 +176,16 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
           busy={work.busy}
           onGo={() => void begin()}
           extra={
-            <>
-              {at === 'groups' && (
-                <Plain onClick={() => void navigate(`/bows/${bowId}/groups?way=range`)}>Range and marks</Plain>
-              )}
-              {paper && (
-                <Plain
-                  onClick={() => {
-                    setPlanning(null);
-                    if (at === 'groups' && !shotAtTarget) void navigate(`/bows/${bowId}/paper`);
-                  }}
-                >
-                  Back to the last {shotAtTarget ? 'groups' : 'paper'}
-                </Plain>
-              )}
-            </>
+            paper && (
+              <Plain
+                onClick={() => {
+                  setPlanning(null);
+                  if (at === 'groups' && !shotAtTarget) void navigate(`/bows/${bowId}/paper`);
+                }}
+              >
+                Back to the last {shotAtTarget ? 'groups' : 'paper'}
+              </Plain>
+            )
           }
         />
       )}

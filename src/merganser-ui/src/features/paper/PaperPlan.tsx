@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Field, Select } from '../../parts/Field';
 import { useFigures } from '../../units/UnitsContext';
@@ -45,6 +46,8 @@ interface Props {
   choices: Choices | undefined;
   faults: Record<string, string[]>;
   onChange: (plan: Plan) => void;
+  /** Where the bow's range and marks are; null at the paper. */
+  rangeAt?: string | null;
 }
 
 const decisions: [number, string][] = [
@@ -65,7 +68,7 @@ const OWN = 'own';
 const FAR = 6;
 
 /** What is shot, from where, by which school, and when it is good enough. */
-export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: Props) {
+export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange, rangeAt }: Props) {
   const { rule } = useFigures();
   const kept = arrows.filter((a) => a.kept);
   const usual = choices?.stages.find((u) => same(plan.stages, u.stages))?.code ?? OWN;
@@ -87,6 +90,11 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange }: P
     <Pane roomy label={atTarget ? 'New groups' : 'A new paper'}>
       <h1>{said.title}</h1>
       {said.intro && <p className={w.muted}>{said.intro}</p>}
+      {rangeAt && (
+        <p>
+          <Link to={rangeAt}>Range and sight marks</Link> need no group, and are sharper with one.
+        </p>
+      )}
       <BeforeYouShoot lines={(choices?.[said.before] as string[] | undefined) ?? []} />
       {!atTarget &&
         pick<Schemas['SessionKind']>('What for', 'kind', [

@@ -1,0 +1,252 @@
+using MathNet.Numerics.Random;
+using Merganser.Core.Arrows;
+using Merganser.Core.Bows;
+using Merganser.Core.Catalogues;
+using Merganser.Core.Finder;
+using Merganser.Core.Speed;
+using Merganser.Core.Spine;
+
+namespace Merganser.Core.Tests.Finder;
+
+/// <summary>A search against every arrow of a small catalogue built and read by the bench itself.</summary>
+public class FinderTests
+{
+    private static readonly Bow Compound = new(
+        "Brindle",
+        BowKind.Compound,
+        Hand.Right,
+        Release.ReleaseAid,
+        70,
+        65.5,
+        29,
+        33,
+        6.5,
+        330,
+        RestType.DropAwayEarly,
+        CamSystem.TwinYoke,
+        CamDraw.Medium,
+        0
+    );
+
+    /// <summary>Parts that differ in all that a search reads, seeded; some owned, some too wide for a tube.</summary>
+    private static List<ComponentRow> Catalogue(int seed)
+    {
+        var random = new MersenneTwister(seed);
+        double Draw(double low, double high) => Math.Round(low + ((high - low) * random.NextDouble()), 2);
+        List<ComponentRow> rows = [];
+        void Add(ComponentClass of, IComponent part) =>
+            rows.Add(
+                new ComponentRow(
+                    $"{of}-{rows.Count}",
+                    of,
+                    part,
+                    false,
+                    1,
+                    new Stock(random.Next(3) == 0 ? 12 : null, Draw(1, 20))
+                )
+            );
+        for (var i = 0; i < 3; i++)
+        {
+            var inner = i == 2 ? .204 : .244;
+            Add(
+                ComponentClass.Shaft,
+                new Shaft("M", $"S{i}", .25 + (.06 * i), Draw(7.5, 11), inner + .05, Draw(29.5, 32), "Carbon", inner)
+            );
+            Add(ComponentClass.Nock, new Nock("M", $"N{i}", Draw(6, 12), Draw(.3, .6), Draw(.1, .4)));
+            Add(ComponentClass.Vane, new Vane("M", $"V{i}", Draw(4, 9), Draw(1.5, 4), .4, Glue: Draw(0, 2)));
+            Add(
+                ComponentClass.Insert,
+                new Insert("M", $"I{i}", Draw(10, 60), Draw(.5, 1.5), Draw(-1, 0), Diameter: i == 0 ? .2 : .244)
+            );
+        }
+
+        Add(ComponentClass.Point, new Point("M", "P0", PointKind.Field, 100, .8, .3));
+        Add(ComponentClass.Point, new Point("M", "P1", PointKind.FixedHead, 125, 1.2, .6, 3));
+        Add(ComponentClass.Point, new Point("M", "P2", PointKind.GlueIn, 110, .9, -.2));
+        Add(ComponentClass.EndPart, new EndPart("M", "O", EndPartKind.Outsert, 40, 1, -.2));
+        Add(ComponentClass.EndPart, new EndPart("M", "C", EndPartKind.Collar, 12, .3, .1));
+        Add(ComponentClass.EndPart, new EndPart("M", "B", EndPartKind.Bushing, 5, .3, .1));
+        return rows;
+    }
+
+    private static FinderSearch Search(List<ComponentRow> rows, FinderWish wish)
+    {
+        var search = new FinderSearch(
+            Compound,
+            new FinderStock(rows, wish.Parts == FinderParts.MineOnly),
+            wish,
+            (FoundFigure.Speed, FoundFigure.FrontOfCenter)
+        );
+        search.Run();
+        return search;
+    }
+
+    /// <summary>Every arrow that may be built, by the bench's own figures.</summary>
+    private static List<FoundBuild> BruteForce(List<ComponentRow> rows)
+    {
+        var stock = new FinderStock(rows);
+        List<FoundBuild> found = [];
+        foreach (var shaft in stock.Shafts)
+        foreach (var front in stock.FrontsOf(shaft.Part))
+        foreach (var rear in stock.RearsOf(shaft.Part))
+        {
+            for (var length = 15.0; length <= 36; length += .25)
+            {
+                var build = new FoundBuild(shaft, length, front, rear, default, 0, 0);
+                Arrow arrow;
+                try
+                {
+                    arrow = build.Arrow();
+                }
+                catch (Figures.RefusedException)
+                {
+                    continue;
+                }
+
+                var numbers = new ArrowNumbers(Compound, arrow);
+                if (numbers.ToSpare < 1 || numbers.ToSpare >= 1.25 + 2.5)
+                {
+                    continue;
+                }
+
+                if (ArrowCautions.Of(numbers).Any(c => c.Code is "light-arrow" or "weak-fixed-head" || c.Refused))
+                {
+                    continue;
+                }
+
+                TubeFit.Misfit(arrow).ShouldBeNull();
+                var summary = ArrowSummary.Of(Compound, arrow);
+                found.Add(
+                    build with
+                    {
+                        Figures = new FoundFigures(
+                            numbers.Fit.Ratio,
+                            numbers.Balance.Grains,
+                            numbers.GrainsPerPound,
+                            numbers.Balance.FrontOfCenter,
+                            numbers.Launch.Speed,
+                            LaunchSpeed.KineticEnergy(numbers.Balance.Grains, numbers.Launch.Speed),
+                            LaunchSpeed.Momentum(numbers.Balance.Grains, numbers.Launch.Speed),
+                            0
+                        ),
+                        ToBuy = (shaft.Owned ? 0 : 1) + front.ToBuy + rear.ToBuy,
+                    }
+                );
+            }
+        }
+
+        return found;
+    }
+
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    [InlineData(3)]
+    public void The_rows_are_those_of_building_every_arrow(int seed)
+    {
+        var rows = Catalogue(seed);
+        WantedRange[] ranges =
+        [
+            new(FoundFigure.Fit, .97, 1.15),
+            new(FoundFigure.Weight, 380, 520),
+            new(FoundFigure.FrontOfCenter, 9, null),
+        ];
+        var search = Search(rows, new FinderWish(ranges));
+        var all = BruteForce(rows);
+        var inside = all.Where(b => ranges.All(r => r.Holds(b.Figures[r.Figure]))).ToArray();
+        inside.ShouldNotBeEmpty();
+        search.Inside.ShouldBe(inside.Length);
+        search.Good.ShouldBe(all.Count(b => b.Figures.Fit is >= SpineFit.GoodFrom and <= SpineFit.GoodTo));
+        var best = inside
+            .GroupBy(b => (b.Shaft.Id, b.Front.Insert?.Id, b.Front.Point.Id, b.Front.Over?.Id))
+            .Select(g => g.OrderBy(b => b.ToBuy).ThenBy(b => FoundBuild.FromBest(b.Figures.Fit)).First())
+            .OrderBy(b => b.ToBuy)
+            .ThenBy(b => FoundBuild.FromBest(b.Figures.Fit))
+            .ToArray();
+        search.Ranked.Count.ShouldBe(best.Length);
+        foreach (var (found, brute) in search.Ranked.Zip(best))
+        {
+            found.ToBuy.ShouldBe(brute.ToBuy);
+            found.CutLength.ShouldBe(brute.CutLength);
+            foreach (var figure in Enum.GetValues<FoundFigure>().Where(f => f != FoundFigure.Cost))
+            {
+                found.Figures[figure].ShouldBe(brute.Figures[figure], 1e-9 * Math.Abs(brute.Figures[figure]));
+            }
+        }
+
+        search.Nearest.ShouldBeNull();
+    }
+
+    [Theory]
+    [InlineData(4)]
+    [InlineData(5)]
+    public void The_edge_is_what_nothing_beats_and_the_dots_are_counted(int seed)
+    {
+        var search = Search(Catalogue(seed), new FinderWish([]));
+        var good = BruteForce(Catalogue(seed))
+            .Where(b => b.Figures.Fit is >= SpineFit.GoodFrom and <= SpineFit.GoodTo)
+            .Select(b => (X: b.Figures.Speed, Y: b.Figures.FrontOfCenter))
+            .ToArray();
+        var edge = good.Where(a => !good.Any(b => b.X >= a.X && b.Y >= a.Y && (b.X > a.X || b.Y > a.Y)))
+            .Distinct()
+            .OrderBy(a => a.X)
+            .ToArray();
+        search.Edge.Stair.Count.ShouldBe(edge.Length);
+        foreach (var (stair, brute) in search.Edge.Stair.Zip(edge))
+        {
+            stair.X.ShouldBe(brute.X, 1e-6);
+            stair.Y.ShouldBe(brute.Y, 1e-6);
+        }
+
+        search.Dots.Count.ShouldBeInRange(Math.Min(good.Length, FinderSearch.MostDots), 2 * FinderSearch.MostDots);
+    }
+
+    [Fact]
+    public void Where_nothing_fits_the_nearest_miss_says_what_would_have_to_give()
+    {
+        WantedRange[] ranges = [new(FoundFigure.Speed, 400, null), new(FoundFigure.Fit, .97, 1.15)];
+        var search = Search(Catalogue(6), new FinderWish(ranges));
+        search.Ranked.ShouldBeEmpty();
+        search.Inside.ShouldBe(0);
+        var least = BruteForce(Catalogue(6)).Min(b => ranges.Sum(r => r.Miss(b.Figures[r.Figure])));
+        search.Nearest!.Misses.ShouldBe(least, 1e-9);
+    }
+
+    [Fact]
+    public void Mine_only_finds_nothing_to_buy_and_a_limit_is_kept()
+    {
+        var mine = Search(Catalogue(7), new FinderWish([], FinderParts.MineOnly));
+        mine.Ranked.ShouldAllBe(row => row.ToBuy == 0);
+        var few = Search(Catalogue(7), new FinderWish([], MostToBuy: 2));
+        few.Ranked.ShouldAllBe(row => row.ToBuy <= 2);
+        var any = Search(Catalogue(7), new FinderWish([], FinderParts.Any)).Ranked;
+        any.Select(row => FoundBuild.FromBest(row.Figures.Fit))
+            .ShouldBe(any.Select(row => FoundBuild.FromBest(row.Figures.Fit)).Order());
+    }
+
+    [Fact]
+    public void It_stops_when_it_is_told_to_and_keeps_what_it_found()
+    {
+        using var stop = new CancellationTokenSource();
+        var search = new FinderSearch(
+            Compound,
+            new FinderStock(Catalogue(8)),
+            new FinderWish([]),
+            (FoundFigure.Speed, FoundFigure.FrontOfCenter)
+        );
+        stop.Cancel();
+        search.Run(null, stop.Token);
+        search.Looked.ShouldBe(0);
+        search.Run();
+        search.Looked.ShouldBe(search.Total);
+    }
+
+    [Fact]
+    public void A_miss_is_told_in_widths_of_what_is_wanted()
+    {
+        new WantedRange(FoundFigure.Weight, 400, 450).Miss(475).ShouldBe(.5);
+        new WantedRange(FoundFigure.Weight, 400, 450).Miss(425).ShouldBe(0);
+        new WantedRange(FoundFigure.Speed, 280, null).Miss(266).ShouldBe(.5, 1e-12);
+        new WantedRange(FoundFigure.Cost, null, 20).Holds(20).ShouldBeTrue();
+    }
+}
