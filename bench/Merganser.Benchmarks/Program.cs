@@ -9,6 +9,7 @@ var benches = new (string Name, string What, Func<Task> Run)[]
     ("tuning", "the tuning engine beside a hand and an oracle, on seeded bows", TuningWorld.Run),
     ("advice", "what an advice costs; the end of tuning alone", TuningWorld.Cost),
     ("flight", "path, honest range, fitted marks, and the page", FlightSpeed.Run),
+    ("finder", "every build of a catalogue as large as the starter one", FinderSpeed.Run),
     ("groups", "groups at 20 yd through the session, on seeded bows", GroupWorld.Run),
     ("walk", "walk-backs: false alarms over repeated looks, and power", WalkWorld.Run),
     ("ways", "two ways compared: false alarms over repeated looks, and power", WaysWorld.Run),
