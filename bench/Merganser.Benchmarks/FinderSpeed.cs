@@ -6,7 +6,9 @@ using Merganser.Core.Finder;
 
 namespace Merganser.Benchmarks;
 
-/// <summary>Builds a second over a catalogue as large as the starter one, beside a loop over the bench's own figure code.</summary>
+/// <summary>
+/// Builds a second over a catalogue as large as the starter one, beside a loop over the bench's own figure code.
+/// </summary>
 public static class FinderSpeed
 {
     public static Task Run()

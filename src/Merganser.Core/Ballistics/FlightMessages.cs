@@ -124,8 +124,6 @@ public enum FlightSays
     SetsTheTape,
     CheckTheBar,
     HonestOnlySoFar,
-    GroupNotMeasured,
-    SightIsUsual,
     NothingFits,
     ToTheArrow,
     ToTheTarget,

@@ -92,7 +92,7 @@ public sealed class FlightReading
     /// <summary>The arrow.</summary>
     public Arrow Arrow { get; }
 
-    /// <summary>What else is Known.</summary>
+    /// <summary>What else is known.</summary>
     public FlightKnown Known { get; }
 
     /// <summary>Its weight, grains.</summary>

@@ -81,6 +81,9 @@ public sealed record FlightEntry(
     string? Temperature
 )
 {
+    /// <summary>Nothing is said yet.</summary>
+    public static FlightEntry Nothing { get; } = new(ErrorFrom.Usual, "", "", SpreadSource.Measured, "", "", "", "");
+
     /// <summary>A typed spread is that of a shot at so many yards.</summary>
     public const double SpreadAt = 20;
 

@@ -91,7 +91,7 @@ public sealed class HonestRange
         this.error = error;
         Radius = Possible.Positive(circle) / 2;
         Spread = spread;
-        Yards = Until(d => Reach(d, spread.PerYard) <= Radius);
+        Yards = With(spread);
         Low = Until(d => Reach(d, spread.High) <= Radius);
         High = Until(d => Reach(d, spread.Low) <= Radius);
         GroupAlone = Until(d => spread.RingAt(d) <= Radius);
@@ -126,14 +126,13 @@ public sealed class HonestRange
     public AtDistance At(double yards)
     {
         var (above, below) = Missed(yards);
-        var miss = Math.Max(Math.Abs(above), Math.Abs(below));
         return new AtDistance(
             yards,
             error.At(yards),
             above,
             below,
             Spread.RingAt(yards),
-            ShotSpread.ChanceInside(miss, Spread.PerYard * yards, Radius)
+            ShotSpread.ChanceInside(Miss(yards), Spread.PerYard * yards, Radius)
         );
     }
 

@@ -115,6 +115,9 @@ public static class Display
             _ => new(unit, 1, 0),
         };
 
+    /// <summary>Yards in one of the person's units of distance: what they count in.</summary>
+    public static double YardsInUnit(DisplayUnits units) => 1 / WayOf(Unit.Yard, units).Factor;
+
     /// <summary>The figure alone, in the person's unit.</summary>
     public static string Number(Measure measure, DisplayUnits units)
     {

@@ -33,16 +33,6 @@ public sealed class FlightDesk(
     private const double SameWeight = .01;
 
     private const int MostBeside = 4;
-    private static readonly FlightEntry NothingSaid = new(
-        ErrorFrom.Usual,
-        "",
-        "",
-        SpreadSource.Measured,
-        "",
-        "",
-        "",
-        ""
-    );
 
     /// <summary>The whole page.</summary>
     /// <param name="bowId">The bow.</param>
@@ -51,7 +41,7 @@ public sealed class FlightDesk(
     public FlightView View(string bowId, string? arrowId, double? set)
     {
         var all = Kept(bowId);
-        var said = flights.Wish(bowId) ?? NothingSaid;
+        var said = flights.Wish(bowId) ?? FlightEntry.Nothing;
         var units = listener.Of(bowId).Units;
         if (all.Count == 0)
         {
@@ -75,8 +65,8 @@ public sealed class FlightDesk(
         var (bow, all) = (bows.Get(bowId), KeptOf(bowId));
         var shot = flights.ShotLast(bowId);
         var like = (all.FirstOrDefault(a => a.Id == shot) ?? all.FirstOrDefault())?.Kept?.Arrow;
-        var known = Known(bow, like, flights.Wish(bowId) ?? NothingSaid, sights.Of(bowId));
-        var yard = listener.Of(bowId).Units.Distance == DistanceUnit.Metres ? 1 / Physical.MetresPerYard : 1;
+        var known = Known(bow, like, flights.Wish(bowId) ?? FlightEntry.Nothing, sights.Of(bowId));
+        var yard = Display.YardsInUnit(listener.Of(bowId).Units);
         return FlightMarks.Of(bow.Bow, like, known, WeightFlight.DistanceFor(purpose) * yard, yard);
     }
 
@@ -85,7 +75,7 @@ public sealed class FlightDesk(
     {
         var all = Kept(bowId);
         FieldReader.Demand(all.Count > 0, "arrow", "missing", FlightSays.NoArrowYet);
-        return Fly(bowId, arrowId, all, flights.Wish(bowId) ?? NothingSaid, flights.Proven(bowId));
+        return Fly(bowId, arrowId, all, flights.Wish(bowId) ?? FlightEntry.Nothing, flights.Proven(bowId));
     }
 
     /// <summary>The version of an arrow that its marks are proven with.</summary>

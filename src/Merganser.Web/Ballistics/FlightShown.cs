@@ -59,7 +59,7 @@ public static class FlightShown
     )
     {
         var reading = flown.Reading;
-        var yard = units.Distance == DistanceUnit.Metres ? 1 / Physical.MetresPerYard : 1;
+        var yard = Display.YardsInUnit(units);
         var honest = reading.IsHeavyEnough ? reading.Honest : null;
         var set = asked ?? (honest is null ? Nearest * yard : Math.Max(3, Math.Floor(honest.Yards / yard) * yard));
         var far = honest is null ? Usual : Math.Max(honest.GroupAlone, Math.Max(honest.ErrorAlone, set));

@@ -13,15 +13,8 @@ public static class RangeCard
     {
         var reading = flown.Reading;
         var metres = speaker.Units.Distance == DistanceUnit.Metres;
-        var yard = metres ? 1 / Physical.MetresPerYard : 1;
-        var view = FlightShown.Of(
-            flown,
-            [],
-            [flown.Row],
-            new FlightEntry(ErrorFrom.Usual, "", "", SpreadSource.Measured, "", "", "", ""),
-            null,
-            speaker.Units
-        );
+        var yard = Display.YardsInUnit(speaker.Units);
+        var view = FlightShown.Of(flown, [], [flown.Row], FlightEntry.Nothing, null, speaker.Units);
         using var page = new PrintedPage(
             $"Range card, {flown.Bow.Bow.Name}",
             flown.Row.Kept!.KeptAt,

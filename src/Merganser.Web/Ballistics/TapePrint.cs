@@ -34,7 +34,7 @@ public static class TapePrint
         FieldReader.Demand(flown.Reading.Bow.HasSight, "bow", "no-sight", FlightSays.NoSight);
         var nominal = BarOf(speaker.Units);
         var scale = measured is { } read ? nominal / read.Value : 1;
-        var yard = speaker.Units.Distance == DistanceUnit.Metres ? 1 / Physical.MetresPerYard : 1;
+        var yard = Display.YardsInUnit(speaker.Units);
         var arrow = flown.Row;
         using var page = new PrintedPage(
             $"Sight tape, {flown.Bow.Bow.Name}",

@@ -105,8 +105,6 @@ public static class FlightWords
             FlightSays.SetsTheTape => $"Two marks place the tape and stretch it.",
             FlightSays.CheckTheBar => $"Lay a rule on the printed bar before you cut.",
             FlightSays.HonestOnlySoFar => $"Until then the range stands on a guess.",
-            FlightSays.GroupNotMeasured => $"Not measured: a group at any distance tells it.",
-            FlightSays.SightIsUsual => $"Eye to pin is not measured: a usual one is taken.",
             FlightSays.NothingFits => $"This arrow does not carry so far.",
             FlightSays.OnTheTarget => $"on the target",
             FlightSays.NoSight => $"This bow has no sight, so it has no tape.",

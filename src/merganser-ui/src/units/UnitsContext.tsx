@@ -12,6 +12,9 @@ export const useUnits = () => useContext(UnitsContext);
 /** Inches in one of the archer's units of length: what is round on a sheet is round in that. */
 export const useInchesInUnit = () => (useUnits().length === 'inches' ? 1 : 1 / 2.54);
 
+/** Yards in one of the archer's units of distance: what distances are counted in. */
+export const useYardsInUnit = () => (useUnits().distance === 'metres' ? 1 / 0.9144 : 1);
+
 /** A figure with its unit, and inches as a rule is read: for what the browser must write itself. */
 export function useFigures() {
   const units = useUnits();

@@ -1,7 +1,7 @@
 import { scale } from '../../drawing/chart';
 import { Plain } from '../../parts/Buttons';
 import { Scroller, Table, differs } from '../../parts/Table';
-import { useFigures, useUnits } from '../../units/UnitsContext';
+import { useFigures, useYardsInUnit } from '../../units/UnitsContext';
 import type { Flight } from './useFlight';
 import w from '../../parts/words.module.css';
 
@@ -10,7 +10,7 @@ const WIDE = 170;
 /** The bow's other arrows on one scale: what the range error allows, what the group allows, and both together. */
 export function BesideTable({ view, onArrow }: { view: Flight; onArrow: (id: string) => void }) {
   const { figure } = useFigures();
-  const yard = useUnits().distance === 'metres' ? 1 / 0.9144 : 1;
+  const yard = useYardsInUnit();
   const most = Math.max(40, ...view.beside.map((row) => Math.max(row.errorAlone ?? 0, row.groupAlone ?? 0)));
   const x = scale(0, most, 8, WIDE - 10);
   const whole = (yards: number | null) => (yards === null ? '' : String(Math.floor(yards / yard + 1e-3)));

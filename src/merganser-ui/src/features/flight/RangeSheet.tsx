@@ -1,7 +1,7 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { flightPaths, rangeFrame, struckPaths } from '../../drawing/range';
 import { useSize } from '../../parts/useWidth';
-import { useFigures, useUnits } from '../../units/UnitsContext';
+import { useFigures, useYardsInUnit } from '../../units/UnitsContext';
 import type { Flight } from './useFlight';
 import s from './FlightPage.module.css';
 
@@ -26,7 +26,7 @@ const Legend = ({ x, y, error }: { x: number; y: number; error: string }) => (
 export function RangeSheet({ view, onSet }: { view: Flight; onSet: (yards: number | undefined) => void }) {
   const { ref, width, height } = useSize<HTMLDivElement>(1240, 350);
   const { figure } = useFigures();
-  const yard = useUnits().distance === 'metres' ? 1 / 0.9144 : 1;
+  const yard = useYardsInUnit();
   const dragging = useRef(false);
   const { honest, struck, path, notes } = view;
   const narrow = width < NARROW;
