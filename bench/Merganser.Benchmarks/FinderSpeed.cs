@@ -60,7 +60,7 @@ public static class FinderSpeed
         ];
         var search = new FinderSearch(
             bow,
-            new FinderStock(rows),
+            new FinderStock(rows, new FinderWish(ranges)),
             new FinderWish(ranges),
             (FoundFigure.Speed, FoundFigure.FrontOfCenter)
         );

@@ -12,12 +12,14 @@ using Merganser.Web.Chronograph;
 using Merganser.Web.Demo;
 using Merganser.Web.Dozens;
 using Merganser.Web.DrawBoard;
+using Merganser.Web.Finder;
 using Merganser.Web.First;
 using Merganser.Web.Guard;
 using Merganser.Web.Instruments;
 using Merganser.Web.Paper;
 using Merganser.Web.Rack;
 using Merganser.Web.Setup;
+using Merganser.Web.Trials;
 using Merganser.Web.Ui;
 using Merganser.Web.Words;
 using Merganser.Web.Workshop;
@@ -101,11 +103,14 @@ builder
     .AddSingleton<FirstDesk>()
     .AddSingleton<TroubleDesk>()
     .AddSingleton<FlightDesk>()
+    .AddSingleton<FinderDesk>()
+    .AddSingleton<TrialDesk>()
     .AddSingleton<SetupCard>()
     .AddSingleton<ResponseDesk>()
     .AddSingleton<PaperDesk>()
     .AddSingleton<RackDesk>()
     .AddSingleton<DemoRack>()
+    .AddSingleton<DemoStock>()
     .AddSingleton<DemoSheets>()
     .AddSingleton<DemoPapers>()
     .AddSingleton<DemoDozens>()
@@ -199,6 +204,8 @@ api.MapSetup();
 api.MapFirst();
 api.MapCrawls();
 api.MapFlight();
+api.MapFinder();
+api.MapTrials();
 api.MapDozens();
 api.MapWorkshop();
 api.MapDrawBoard();

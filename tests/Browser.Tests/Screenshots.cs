@@ -34,6 +34,11 @@ public class Screenshots
         screen.Push("Set 2");
         Shown("walk-back", "[data-testid=walks-alone]");
         Take("sizes", "/bows/22222222-0000-4000-8000-000000000005/groups?way=sizes", "[data-testid=sizes-figures]");
+        Take(
+            "finder",
+            "/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001&way=finder",
+            "[data-testid=progress][data-state=done]"
+        );
         Take("range", "/bows/22222222-0000-4000-8000-000000000005/groups?way=range", "[data-testid=range-sheet]");
         screen.Size(390, 844, phone: true);
         Take("phone-paper", $"{Bow}/paper", "[data-testid=advice]");

@@ -142,6 +142,39 @@ public class SessionTests
     }
 
     [Fact]
+    public void Points_over_shafts_are_planned_shot_in_order_and_read()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go($"{Compound}/paper");
+        screen.Push("New paper");
+        screen.Push("Trial");
+        screen.Push("Plan points over shafts");
+        screen.SeeText("[data-testid=widest]", "takes the widest range by figures");
+        var steps = screen.See("[data-testid=steps]").FindElements(By.TagName("li")).Count;
+
+        // One point less, by its tick; the plan follows.
+        screen.Unfold("main");
+        screen.Driver.FindElement(By.CssSelector("[data-tick='Island 340 Pebble 75 0']")).Click();
+        screen.Until(_ =>
+            screen.See("[data-testid=steps]").FindElements(By.TagName("li")).Count == steps - 1 ? "so" : null
+        );
+        screen.Retype("distance", "far");
+        screen.Push("Begin this trial");
+        screen.SeeText("[data-fault]", "far");
+        screen.Retype("distance", "3");
+        screen.Push("Begin this trial");
+        screen.SeeText("[data-testid=trial]", "In work: Island 340, 125 gr");
+        Say(screen, null, null);
+        Say(screen, null, null);
+        screen.Push("Take it");
+        screen.SeeText("[data-testid=trial]", "In work: Island 340.");
+        Say(screen, "about an inch", "tail left");
+        Say(screen, "about an inch", "tail left");
+        screen.Push("Points over shafts");
+        screen.SeeText("[data-testid=trial-picture]", "needed no move on paper: 125 gr");
+    }
+
+    [Fact]
     public void A_doubted_shot_is_shown_as_such_and_a_forgotten_move_is_logged_late()
     {
         using var screen = new Screen(demo: true);

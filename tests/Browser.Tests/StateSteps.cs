@@ -30,6 +30,36 @@ internal static class StateSteps
             screen.See(seen);
         };
 
+    /// <summary>The parts that are owned alone: a search that is soon over.</summary>
+    public static Action<Screen> Found(Action<Screen>? then = null) =>
+        screen =>
+        {
+            screen.Push("Mine only");
+            screen.See("[data-testid=progress][data-state=done]");
+            then?.Invoke(screen);
+        };
+
+    /// <summary>A build of the picture, by keys.</summary>
+    public static void Pressed(Screen screen)
+    {
+        screen.See("[aria-label='Along the edge']").SendKeys(Keys.ArrowRight);
+        screen.See("[data-testid=pressed]");
+    }
+
+    /// <summary>Faster than any.</summary>
+    public static void NothingFits(Screen screen)
+    {
+        screen.See("[aria-label='Speed from']").SendKeys(Keys.Control + "a" + Keys.Null + "420");
+        screen.SeeText("main", "Widen it so far");
+    }
+
+    /// <summary>No weight at all.</summary>
+    public static void NoWeight(Screen screen)
+    {
+        screen.See("[aria-label='Weight from']").SendKeys(Keys.Control + "a" + Keys.Null + "heavy");
+        screen.See("[aria-label='Weight from'][aria-invalid=true]");
+    }
+
     /// <summary>Presses something that only some sizes show.</summary>
     public static Action<Screen> IfThere(string css, string seen) =>
         screen =>

@@ -165,6 +165,18 @@ public static class States
             "[aria-label='New groups']",
             Press("Range error", "[aria-label='How wrong the sight is set']")
         ),
+        new("trial of points", $"{Compound}/paper?way=trial", "[data-testid=steps]"),
+        new(
+            "trial of points, unfolded",
+            $"{Compound}/paper?way=trial",
+            "[data-testid=steps]",
+            screen => screen.Unfold("main")
+        ),
+        new("finder", $"{Arrow}&way=finder", "[data-rank]", Found()),
+        new("finder, unfolded", $"{Arrow}&way=finder", "[data-rank]", Found(screen => screen.Unfold("main"))),
+        new("finder, pressed in its picture", $"{Arrow}&way=finder", "[data-rank]", Found(Pressed)),
+        new("finder, nothing fits", $"{Arrow}&way=finder", "[data-rank]", Found(NothingFits)),
+        new("finder, refused", $"{Arrow}&way=finder", "[data-rank]", Found(NoWeight)),
         new("range", $"{Hunter}/groups?way=range", "[data-testid=range-sheet]"),
         new(
             "range, a figure's working",
@@ -207,7 +219,7 @@ public static class States
     public static void Go(Screen screen, State state)
     {
         screen.Driver.ExecuteScript(
-            "Object.keys(localStorage).filter(k => /^merganser-([0-9a-f]{32}-)?(mark|bow|checks|arrow|first)/.test(k)).forEach(k => localStorage.removeItem(k))"
+            "Object.keys(localStorage).filter(k => /^merganser-([0-9a-f]{32}-)?(mark|bow|checks|arrow|first|finder)/.test(k)).forEach(k => localStorage.removeItem(k))"
         );
         screen.Go(state.Path);
         screen.See(state.First);

@@ -19,11 +19,35 @@ public class AnswerTests
     [InlineData("bow", "/api/bows/" + App.Brindle)]
     [InlineData("dozen", "/api/dozens/cccccccc-0000-4000-8000-000000000001")]
     [InlineData("flight", "/api/bows/22222222-0000-4000-8000-000000000005/flight")]
+    [InlineData("finder", "/api/bows/" + App.Brindle + "/finder?arrow=" + App.Island)]
     [InlineData("nocks", "/api/dozens/cccccccc-0000-4000-8000-000000000001/nocks")]
     public async Task The_kept_answer_has_the_shape_of_what_is_sent(string name, string path)
     {
         using var app = new App();
-        var sent = await app.Get(path);
+        await Check(name, await app.Get(path));
+    }
+
+    [Fact]
+    public async Task The_kept_search_has_the_shape_of_its_last_event()
+    {
+        using var app = new App();
+        var told = await FinderTests.Search(app);
+        var last = told[^1];
+        // A dozen rows and dots say as much as all of them.
+        foreach (var list in new[] { "rows", "dots", "edge" })
+        {
+            var of = last[list]!.AsArray();
+            while (of.Count > 12)
+            {
+                of.RemoveAt(of.Count - 1);
+            }
+        }
+
+        await Check("found", last);
+    }
+
+    private static async Task Check(string name, JsonNode sent)
+    {
         var file = Path.Combine(Repository.Root, $"tests/vectors/answers/{name}.json");
         if (Environment.GetEnvironmentVariable("MERGANSER_ANSWERS") == "write")
         {

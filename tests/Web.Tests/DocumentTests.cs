@@ -16,6 +16,7 @@ public class DocumentTests
         "dozens",
         "first",
         "flight",
+        "finder",
         "instruments",
         "papers",
         "rack",

@@ -40,15 +40,22 @@ public sealed record ArrowDrag(double Middle, double Low, double High, double Tu
     public double Spread => Math.Log(High / Low) / (2 * 1.96);
 
     /// <summary>By an arrow's diameter, length, vanes and head.</summary>
-    public static ArrowDrag Of(Arrow arrow)
+    public static ArrowDrag Of(Arrow arrow) =>
+        Of(arrow.Shaft.OuterDiameter, arrow.TubeLength, arrow.Vane, arrow.VaneCount, arrow.Point.Kind);
+
+    /// <summary>By the measures themselves.</summary>
+    /// <param name="diameter">Of the shaft, inches, above 0.</param>
+    /// <param name="tubeLength">Of the shaft, inches, above 0.</param>
+    /// <param name="vane">Its vane, or none.</param>
+    /// <param name="count">Of them.</param>
+    /// <param name="point">The kind of its point.</param>
+    public static ArrowDrag Of(double diameter, double tubeLength, Vane? vane, int count, PointKind point)
     {
-        var section = Section(arrow.Shaft.OuterDiameter);
-        var tube = Math.PI * arrow.Shaft.OuterDiameter * arrow.TubeLength / section;
-        var vanes = arrow.Vane is { } vane
-            ? 2 * arrow.VaneCount * Fletching.AreaOf(vane.Length, vane.Height) / section
-            : 0;
+        var section = Section(diameter);
+        var tube = Math.PI * diameter * tubeLength / section;
+        var vanes = vane is null ? 0 : 2 * count * Fletching.AreaOf(vane.Length, vane.Height) / section;
         var blades =
-            arrow.Point.Kind switch
+            point switch
             {
                 PointKind.FixedHead => FixedBlades,
                 PointKind.MechanicalHead => FoldedBlades,

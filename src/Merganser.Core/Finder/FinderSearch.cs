@@ -1,24 +1,9 @@
 using System.Diagnostics;
 using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
-using Merganser.Core.Speed;
 using Merganser.Core.Spine;
 
 namespace Merganser.Core.Finder;
-
-/// <summary>How far a search is.</summary>
-/// <param name="Looked">Builds looked at.</param>
-/// <param name="Total">Of so many.</param>
-/// <param name="Inside">Of them inside all that is wanted.</param>
-/// <param name="Seconds">Since it began.</param>
-public readonly record struct FinderProgress(long Looked, long Total, long Inside, double Seconds)
-{
-    /// <summary>Builds a second.</summary>
-    public double Rate => Seconds > 0 ? Looked / Seconds : 0;
-
-    /// <summary>What is left at this rate, seconds.</summary>
-    public double Left => Rate > 0 ? (Total - Looked) / Rate : 0;
-}
 
 /// <summary>
 /// Looks at every build of a catalogue on a bow: shafts, lengths in quarter inches from an inch ahead of the rest to
@@ -31,42 +16,42 @@ public sealed class FinderSearch
     /// <summary>Dots of the picture at the most.</summary>
     public const int MostDots = 400;
 
-    private const double Quarter = .25;
-
-    /// <summary>Longer than the least by this no arrow is looked at, inches (common practice, no source).</summary>
-    private const double Longest = 2.5;
+    /// <summary>Rows that are kept: the best.</summary>
+    public const int MostRows = 5000;
 
     private readonly Bow bow;
     private readonly FinderWish wish;
+    private readonly HonestTable? honest;
+    private readonly bool honestIsWanted;
     private readonly (FoundFigure X, FoundFigure Y) drawn;
-    private readonly double effective;
-    private readonly double slowness;
-    private readonly double slownessPerGrain;
+    private readonly BuildFigures builds;
     private readonly Work[] work;
-    private readonly List<FoundDot> dots = [];
+    private readonly FoundSample within = new(MostDots / 2);
+    private readonly FoundSample beyond = new(MostDots / 2);
     private readonly List<FoundBuild> rows = [];
     private long good;
-    private int stride = 1;
 
     /// <param name="bow">The bow.</param>
     /// <param name="stock">Its parts.</param>
     /// <param name="wish">What is looked for.</param>
-    /// <param name="drawn">Two figures to be drawn against each other.</param>
-    public FinderSearch(Bow bow, FinderStock stock, FinderWish wish, (FoundFigure X, FoundFigure Y) drawn)
+    /// <param name="drawn">Two figures to be drawn against each other; the honest range is none of them.</param>
+    /// <param name="honest">How far arrows are honest from the bow; null where that is not asked.</param>
+    public FinderSearch(
+        Bow bow,
+        FinderStock stock,
+        FinderWish wish,
+        (FoundFigure X, FoundFigure Y) drawn,
+        HonestTable? honest = null
+    )
     {
-        (this.bow, this.wish, this.drawn) = (bow, wish, drawn);
-        effective = bow.DrawWeight * BowFactor.For(bow).Factor;
-        // 1/v² is straight in the weight, whether a chronograph, a rating or the stored energy says it.
-        const double light = 200;
-        const double heavy = 800;
-        double Slowness(double grains) => Math.Pow(LaunchSpeed.Of(bow, grains).Speed, -2);
-        slownessPerGrain = (Slowness(heavy) - Slowness(light)) / (heavy - light);
-        slowness = Slowness(light) - (light * slownessPerGrain);
+        (this.bow, this.wish, this.drawn, this.honest) = (bow, wish, drawn, honest);
+        honestIsWanted = honest is not null && wish.Ranges.Any(r => r.Figure == FoundFigure.HonestRange);
+        builds = new BuildFigures(bow);
         work =
         [
             .. stock.Shafts.Select(shaft => new Work(shaft, stock.FrontsOf(shaft.Part), stock.RearsOf(shaft.Part))),
         ];
-        Total = work.Sum(w => w.Rears.Sum(rear => (long)LengthsOf(w.Shaft.Part, rear).Count) * w.Fronts.Count);
+        Total = work.Sum(w => w.Rears.Sum(rear => (long)builds.LengthsOf(w.Shaft.Part, rear).Count) * w.Fronts.Count);
     }
 
     /// <summary>Builds in all.</summary>
@@ -86,14 +71,15 @@ public sealed class FinderSearch
         [
             .. rows.OrderBy(row => wish.Parts == FinderParts.Any ? 0 : row.ToBuy)
                 .ThenBy(row => FoundBuild.FromBest(row.Figures.Fit))
-                .ThenBy(row => row.Figures.Cost),
+                .ThenBy(row => row.Figures.Cost)
+                .Take(MostRows),
         ];
 
     /// <summary>Where nothing is inside: what misses least.</summary>
     public FoundBuild? Nearest { get; private set; }
 
-    /// <summary>A counted sample of the builds with a good fit.</summary>
-    public IReadOnlyList<FoundDot> Dots => dots;
+    /// <summary>A counted sample of the builds with a good fit, half of it from inside all that is wanted.</summary>
+    public IReadOnlyList<FoundDot> Dots => [.. beyond.Dots, .. within.Dots];
 
     /// <summary>Builds of a good fit that no other of them beats in both drawn figures.</summary>
     public FoundEdge Edge { get; } = new();
@@ -104,16 +90,16 @@ public sealed class FinderSearch
     public void Run(Action<FinderProgress>? told = null, CancellationToken stop = default)
     {
         var (from, last) = (Stopwatch.GetTimestamp(), TimeSpan.Zero);
-        foreach (var (shaft, fronts, rears) in work)
+        for (var shaft = 0; shaft < work.Length; shaft++)
         {
-            foreach (var front in fronts)
+            for (var front = 0; front < work[shaft].Fronts.Count; front++)
             {
                 if (stop.IsCancellationRequested)
                 {
                     return;
                 }
 
-                LookAt(shaft, front, rears);
+                LookAt(shaft, front);
                 var now = Stopwatch.GetElapsedTime(from);
                 if (told is not null && now - last > Between)
                 {
@@ -128,76 +114,94 @@ public sealed class FinderSearch
 
     private static readonly TimeSpan Between = TimeSpan.FromMilliseconds(100);
 
-    private void LookAt(FinderPart<Shaft> shaft, FrontEnd front, IReadOnlyList<RearEnd> rears)
+    /// <summary>The build at a place of the search, with its honest range where that is known.</summary>
+    /// <exception cref="ArgumentOutOfRangeException">There is no such place.</exception>
+    public FoundBuild At(FoundAt at)
     {
-        var (perInch, spine) = (shaft.Part.GrainsPerInchInUse, shaft.Part.SpineInUse);
-        (double Key, double Length, RearEnd? Rear, FoundFigures Figures, int ToBuy) best = (
-            double.MaxValue,
-            0,
-            null,
-            default,
-            0
-        );
-        foreach (var rear in rears)
+        var (shaft, fronts, rears) = work[InList(at.Shaft, work.Length)];
+        var (front, rear) = (fronts[InList(at.Front, fronts.Count)], rears[InList(at.Rear, rears.Count)]);
+        var lengths = builds.LengthsOf(shaft.Part, rear);
+        var (length, needed) = lengths[InList(at.Length, lengths.Count)];
+        var figures = builds.Of(shaft, front, rear, length, needed);
+        if (honest is not null)
         {
+            figures = figures with { HonestRange = honest.Of(shaft.Part, front, rear, length, figures) };
+        }
+
+        var toBuy = (shaft.Owned ? 0 : 1) + front.ToBuy + rear.ToBuy;
+        return new FoundBuild(at, shaft, length, front, rear, figures, toBuy, Misses(figures, toBuy));
+
+        static int InList(int index, int count) =>
+            index >= 0 && index < count ? index : throw new ArgumentOutOfRangeException(nameof(at));
+    }
+
+    private void LookAt(int shaftAt, int frontAt)
+    {
+        var (shaft, fronts, rears) = work[shaftAt];
+        var front = fronts[frontAt];
+        var (leastKey, least) = (double.MaxValue, default(FoundAt?));
+        for (var rearAt = 0; rearAt < rears.Count; rearAt++)
+        {
+            var rear = rears[rearAt];
             var toBuy = (shaft.Owned ? 0 : 1) + front.ToBuy + rear.ToBuy;
-            var (ends, endsMoment) = (front.Grains + rear.Grains, rear.Moment + front.Moment);
-            var cost = shaft.Price + front.Cost + rear.Cost;
-            foreach (var (length, needed) in LengthsOf(shaft.Part, rear))
+            var lengths = builds.LengthsOf(shaft.Part, rear);
+            for (var lengthAt = 0; lengthAt < lengths.Count; lengthAt++)
             {
                 Looked++;
-                var tube = perInch * (length - rear.TubeStart);
-                var grains = ends + tube;
-                var perPound = grains / bow.DrawWeight;
-                var fit = needed * Math.Pow((front.Grains + (tube / 2)) / grains, -NeededSpine.LoadExponent) / spine;
+                var (length, needed) = lengths[lengthAt];
+                var figures = builds.Of(shaft, front, rear, length, needed);
                 if (
-                    perPound < ArrowCautions.LeastGrainsPerPound
+                    figures.GrainsPerPound < ArrowCautions.LeastGrainsPerPound
                     || front.Inside >= length - rear.TubeStart
-                    || (front.IsFixedHead && fit < SpineFit.GoodFrom)
+                    || (front.IsFixedHead && figures.Fit < SpineFit.GoodFrom)
                 )
                 {
                     continue;
                 }
 
-                var moment = (tube * (length + rear.TubeStart) / 2) + (front.Grains * length) + endsMoment;
-                var speed = 1 / Math.Sqrt(slowness + (grains * slownessPerGrain));
-                var figures = new FoundFigures(
-                    fit,
-                    grains,
-                    perPound,
-                    100 * ((moment / grains / length) - .5),
-                    speed,
-                    LaunchSpeed.KineticEnergy(grains, speed),
-                    LaunchSpeed.Momentum(grains, speed),
-                    cost
-                );
+                var at = new FoundAt(shaftAt, frontAt, rearAt, lengthAt);
                 var inside = (wish.MostToBuy is not { } most || toBuy <= most) && IsInside(figures);
-                if (fit is >= SpineFit.GoodFrom and <= SpineFit.GoodTo)
+                if (inside && honestIsWanted)
                 {
-                    Draw(figures, inside);
+                    figures = figures with { HonestRange = honest!.Of(shaft.Part, front, rear, length, figures) };
+                    inside = IsInside(figures);
+                }
+
+                if (figures.Fit is >= SpineFit.GoodFrom and <= SpineFit.GoodTo)
+                {
+                    Draw(at, figures, inside);
                 }
 
                 if (inside)
                 {
                     Inside++;
                     // Fewest to buy first: a kind of part more outweighs any fit.
-                    var key = FoundBuild.FromBest(fit) + (wish.Parts == FinderParts.Any ? 0 : toBuy * Outweighs);
-                    if (key < best.Key)
+                    var key =
+                        FoundBuild.FromBest(figures.Fit) + (wish.Parts == FinderParts.Any ? 0 : toBuy * Outweighs);
+                    if (key < leastKey)
                     {
-                        best = (key, length, rear, figures, toBuy);
+                        (leastKey, least) = (key, at);
                     }
                 }
-                else if (Inside == 0)
+                else if (Inside == 0 && Misses(figures, toBuy) < (Nearest?.Misses ?? double.MaxValue))
                 {
-                    Miss(shaft, length, front, rear, figures, toBuy);
+                    // What is far outside is not asked how far it is honest.
+                    var missed = At(at);
+                    Nearest = missed.Misses < (Nearest?.Misses ?? double.MaxValue) ? missed : Nearest;
                 }
             }
         }
 
-        if (best.Rear is { } found)
+        if (least is { } found)
         {
-            rows.Add(new FoundBuild(shaft, best.Length, front, found, best.Figures, best.ToBuy, 0));
+            rows.Add(At(found) with { Misses = 0 });
             Nearest = null;
+            if (rows.Count >= 2 * MostRows)
+            {
+                var best = Ranked;
+                rows.Clear();
+                rows.AddRange(best);
+            }
         }
     }
 
@@ -216,14 +220,7 @@ public sealed class FinderSearch
         return true;
     }
 
-    private void Miss(
-        FinderPart<Shaft> shaft,
-        double length,
-        FrontEnd front,
-        RearEnd rear,
-        in FoundFigures figures,
-        int toBuy
-    )
+    private double Misses(in FoundFigures figures, int toBuy)
     {
         var misses = wish.MostToBuy is { } most ? Math.Max(0, toBuy - most) : 0.0;
         foreach (var range in wish.Ranges)
@@ -231,59 +228,22 @@ public sealed class FinderSearch
             misses += range.Miss(figures[range.Figure]);
         }
 
-        if (Nearest is null || misses < Nearest.Misses)
-        {
-            Nearest = new FoundBuild(shaft, length, front, rear, figures, toBuy, misses);
-        }
+        return misses;
     }
 
-    /// <summary>Each build is offered to the edge; of the dots every so-manieth is kept, ever fewer of them.</summary>
-    private void Draw(in FoundFigures figures, bool inside)
+    /// <summary>Each build is offered to the edge, and to the sample.</summary>
+    private void Draw(FoundAt at, in FoundFigures figures, bool inside)
     {
         // Of a cost less is better.
         double Of(FoundFigure figure, in FoundFigures of) => figure == FoundFigure.Cost ? -of[figure] : of[figure];
-        var dot = new FoundDot(Of(drawn.X, figures), Of(drawn.Y, figures), figures.Fit, inside);
+        var dot = new FoundDot(Of(drawn.X, figures), Of(drawn.Y, figures), figures.Fit, inside, at);
         Edge.Offer(dot);
-        if (good++ % stride != 0)
-        {
-            return;
-        }
-
-        dots.Add(dot);
-        if (dots.Count >= 2 * MostDots)
-        {
-            for (var i = 0; i < MostDots; i++)
-            {
-                dots[i] = dots[2 * i];
-            }
-
-            dots.RemoveRange(MostDots, dots.Count - MostDots);
-            stride *= 2;
-        }
+        good++;
+        (inside ? within : beyond).Offer(dot);
     }
 
-    /// <summary>Lengths that can be cut, each with what it needs of a spine were the whole mass in front.</summary>
-    private IReadOnlyList<(double Length, double Needed)> LengthsOf(Shaft shaft, RearEnd rear)
-    {
-        var key = (rear.TubeStart, shaft.MaxLength);
-        if (lengths.TryGetValue(key, out var known))
-        {
-            return known;
-        }
-
-        var least = Math.Max(bow.RestAtFullDraw + ArrowCautions.LeastToSpare, ArrowRanges.CutLength.Low);
-        var first = Math.Ceiling(least / Quarter) * Quarter;
-        var last = Math.Min(Math.Min(shaft.MaxLength + rear.TubeStart, ArrowRanges.CutLength.High), first + Longest);
-        List<(double, double)> found = [];
-        for (var length = first; length <= last + 1e-9; length += Quarter)
-        {
-            found.Add((length, NeededSpine.Of(effective, length, 1)));
-        }
-
-        return lengths[key] = found;
-    }
-
-    private readonly Dictionary<(double Start, double Sold), IReadOnlyList<(double, double)>> lengths = [];
+    /// <summary>The shortest length that is looked at: an inch ahead of the rest, inches.</summary>
+    public static double FirstLength(Bow bow) => BuildFigures.FirstLength(bow);
 
     private sealed record Work(FinderPart<Shaft> Shaft, IReadOnlyList<FrontEnd> Fronts, IReadOnlyList<RearEnd> Rears);
 }

@@ -80,13 +80,30 @@ public sealed class FinderStock
     private readonly FinderPart<Nock>[] nocks;
     private readonly FinderPart<Vane>[] vanes;
 
+    /// <summary>
+    /// Of a class so many are taken at the most, owned ones first: builds are the product of all classes.
+    /// </summary>
+    public const int MostOfAClass = 300;
+
+    private readonly Dictionary<(double Tube, bool Wood), IReadOnlyList<FrontEnd>> fronts = [];
+    private readonly Dictionary<double, IReadOnlyList<RearEnd>> rears = [];
+
     /// <param name="rows">The catalogue; retired parts are left out.</param>
-    /// <param name="ownedOnly">True for what is owned alone.</param>
-    public FinderStock(IReadOnlyList<ComponentRow> rows, bool ownedOnly = false)
+    /// <param name="wish">Whose parts are looked at, and what is in front.</param>
+    public FinderStock(IReadOnlyList<ComponentRow> rows, FinderWish wish)
     {
+        var ownedOnly = wish.Parts == FinderParts.MineOnly;
         Shafts = Of<Shaft>();
         inserts = Of<Insert>();
-        points = Of<Point>();
+        points =
+        [
+            .. Of<Point>()
+                .Where(p =>
+                    wish.Heads == FinderHeads.Both
+                    || (wish.Heads == FinderHeads.Heads)
+                        == (p.Part.Kind is PointKind.FixedHead or PointKind.MechanicalHead)
+                ),
+        ];
         nocks = Of<Nock>();
         vanes = Of<Vane>();
         overs = [.. Of<EndPart>().Where(p => p.Part.Kind is EndPartKind.Outsert or EndPartKind.Collar)];
@@ -96,6 +113,7 @@ public sealed class FinderStock
             [
                 .. rows.Where(row => !row.Retired && row.Part is T && (!ownedOnly || row.Stock.Owned > 0))
                     .OrderByDescending(row => row.Stock.Owned > 0)
+                    .Take(MostOfAClass)
                     .Select(row => new FinderPart<T>(row.Id, (T)row.Part, row.Stock.Owned > 0, row.Stock.Price ?? 0)),
             ];
     }
@@ -109,43 +127,49 @@ public sealed class FinderStock
     /// </summary>
     public IReadOnlyList<FrontEnd> FrontsOf(Shaft shaft)
     {
-        var tube = shaft.InnerDiameter;
-        var wood = shaft.Material.Contains("wood", StringComparison.OrdinalIgnoreCase);
-        List<FrontEnd> fronts = [];
+        var (tube, wood) = (shaft.InnerDiameter, shaft.Material.Contains("wood", StringComparison.OrdinalIgnoreCase));
+        return fronts.TryGetValue((tube, wood), out var known) ? known : fronts[(tube, wood)] = FrontsOf(tube, wood);
+    }
+
+    /// <summary>What goes at the nock's end of a shaft.</summary>
+    public IReadOnlyList<RearEnd> RearsOf(Shaft shaft) =>
+        rears.TryGetValue(shaft.InnerDiameter, out var known)
+            ? known
+            : rears[shaft.InnerDiameter] = [
+                .. from nock in nocks
+                where !TubeFit.IsWrong(nock.Part.Diameter, shaft.InnerDiameter)
+                from vane in vanes
+                select new RearEnd(nock, vane),
+            ];
+
+    private List<FrontEnd> FrontsOf(double tube, bool wood)
+    {
+        List<FrontEnd> found = [];
         foreach (var point in points.Where(p => !TubeFit.IsWrong(p.Part.Diameter, tube)))
         {
             if (wood || point.Part.Kind == PointKind.GlueIn)
             {
-                fronts.Add(new FrontEnd(null, point, null));
+                found.Add(new FrontEnd(null, point, null));
                 continue;
             }
 
             foreach (var insert in inserts.Where(i => !TubeFit.IsWrong(i.Part.Diameter, tube)))
             {
-                fronts.Add(new FrontEnd(insert, point, null));
-                fronts.AddRange(
+                found.Add(new FrontEnd(insert, point, null));
+                found.AddRange(
                     overs
                         .Where(o => o.Part.Kind == EndPartKind.Collar)
                         .Select(collar => new FrontEnd(insert, point, collar))
                 );
             }
 
-            fronts.AddRange(
+            found.AddRange(
                 overs
                     .Where(o => o.Part.Kind == EndPartKind.Outsert)
                     .Select(outsert => new FrontEnd(null, point, outsert))
             );
         }
 
-        return fronts;
+        return found;
     }
-
-    /// <summary>What goes at the nock's end of a shaft.</summary>
-    public IReadOnlyList<RearEnd> RearsOf(Shaft shaft) =>
-        [
-            .. from nock in nocks
-            where !TubeFit.IsWrong(nock.Part.Diameter, shaft.InnerDiameter)
-            from vane in vanes
-            select new RearEnd(nock, vane),
-        ];
 }

@@ -29,6 +29,9 @@ public enum FoundFigure
 
     /// <summary>Of one arrow, in the bench's own money; parts without a price cost nothing.</summary>
     Cost,
+
+    /// <summary>How far a shot is honest, yards; asked only of builds that are inside all else.</summary>
+    HonestRange,
 }
 
 /// <summary>From where to where a figure is wanted.</summary>
@@ -67,14 +70,29 @@ public enum FinderParts
     MineOnly,
 }
 
+/// <summary>What an arrow carries in front.</summary>
+public enum FinderHeads
+{
+    /// <summary>Target and field points.</summary>
+    Points,
+
+    /// <summary>Heads with blades.</summary>
+    Heads,
+
+    /// <summary>Either.</summary>
+    Both,
+}
+
 /// <summary>What is looked for.</summary>
 /// <param name="Ranges">At most one for a figure.</param>
 /// <param name="Parts">Whose parts.</param>
 /// <param name="MostToBuy">At most so many kinds of parts to buy; null for any number.</param>
+/// <param name="Heads">What is in front.</param>
 public sealed record FinderWish(
     IReadOnlyList<WantedRange> Ranges,
     FinderParts Parts = FinderParts.MineFirst,
-    int? MostToBuy = null
+    int? MostToBuy = null,
+    FinderHeads Heads = FinderHeads.Both
 )
 {
     /// <summary>What a range may be asked for, in its trade unit.</summary>
@@ -88,6 +106,34 @@ public sealed record FinderWish(
             FoundFigure.Speed => new(50, 450, Unit.FootPerSecond, Why.WhatAnArrowFlies),
             FoundFigure.KineticEnergy => new(1, 200, Unit.FootPound, Why.WhatAnArrowFlies),
             FoundFigure.Momentum => new(.01, 2, Unit.SlugFootPerSecond, Why.WhatAnArrowFlies),
-            _ => new(0, 10_000, Unit.None, Why.WhatAnArrowFlies),
+            FoundFigure.HonestRange => new(1, Ballistics.HonestRange.Farthest, Unit.Yard, Why.WhatAnArrowFlies),
+            _ => new(0, 10_000, Unit.None, Why.PriceOfOne),
         };
+
+    /// <summary>What is typed for a figure.</summary>
+    public static Quantity QuantityOf(FoundFigure figure) =>
+        figure switch
+        {
+            FoundFigure.Weight => Quantity.Weight,
+            FoundFigure.GrainsPerPound => Quantity.WeightPerForce,
+            FoundFigure.Speed => Quantity.Speed,
+            FoundFigure.KineticEnergy => Quantity.Energy,
+            FoundFigure.Momentum => Quantity.Momentum,
+            FoundFigure.HonestRange => Quantity.Distance,
+            _ => Quantity.Number,
+        };
+
+    /// <summary>A figure as it is said.</summary>
+    public static Measure Said(FoundFigure figure, double value) =>
+        new(
+            value,
+            Allowed(figure).Unit,
+            figure switch
+            {
+                FoundFigure.Weight or FoundFigure.Speed or FoundFigure.HonestRange => 0,
+                FoundFigure.Fit or FoundFigure.Cost => 2,
+                FoundFigure.Momentum => 3,
+                _ => 1,
+            }
+        );
 }

@@ -1,4 +1,7 @@
 using Merganser.Core.Arrows;
+using Merganser.Core.Bows;
+using Merganser.Core.Catalogues;
+using Merganser.Core.Speed;
 
 namespace Merganser.Core.Finder;
 
@@ -11,6 +14,7 @@ namespace Merganser.Core.Finder;
 /// <param name="KineticEnergy">At launch, ft·lb.</param>
 /// <param name="Momentum">At launch, slug·ft/s.</param>
 /// <param name="Cost">Of one arrow.</param>
+/// <param name="HonestRange">Yards; no number where it was not asked.</param>
 public readonly record struct FoundFigures(
     double Fit,
     double Grains,
@@ -19,9 +23,30 @@ public readonly record struct FoundFigures(
     double Speed,
     double KineticEnergy,
     double Momentum,
-    double Cost
+    double Cost,
+    double HonestRange = double.NaN
 )
 {
+    /// <summary>Of an arrow on a bow.</summary>
+    /// <param name="bow">The bow.</param>
+    /// <param name="arrow">The arrow.</param>
+    /// <param name="cost">What one costs.</param>
+    public static FoundFigures Of(Bow bow, Arrow arrow, double cost)
+    {
+        var numbers = new ArrowNumbers(bow, arrow);
+        var (grains, speed) = (numbers.Balance.Grains, numbers.Launch.Speed);
+        return new FoundFigures(
+            numbers.Fit.Ratio,
+            grains,
+            numbers.GrainsPerPound,
+            numbers.Balance.FrontOfCenter,
+            speed,
+            LaunchSpeed.KineticEnergy(grains, speed),
+            LaunchSpeed.Momentum(grains, speed),
+            cost
+        );
+    }
+
     /// <summary>One of them.</summary>
     public double this[FoundFigure figure] =>
         figure switch
@@ -33,11 +58,32 @@ public readonly record struct FoundFigures(
             FoundFigure.Speed => Speed,
             FoundFigure.KineticEnergy => KineticEnergy,
             FoundFigure.Momentum => Momentum,
-            _ => Cost,
+            FoundFigure.Cost => Cost,
+            _ => HonestRange,
         };
 }
 
+/// <summary>
+/// A place in a search: which of its shafts, of the fronts and rears that go with it, of the lengths.
+/// </summary>
+public readonly record struct FoundAt(int Shaft, int Front, int Rear, int Length)
+{
+    /// <summary>As it is asked for again.</summary>
+    public override string ToString() => $"{Shaft}.{Front}.{Rear}.{Length}";
+
+    /// <summary>Reads it; null for what is none.</summary>
+    public static FoundAt? Read(string text) =>
+        text.Split('.') is [var s, var f, var r, var l]
+        && int.TryParse(s, out var shaft)
+        && int.TryParse(f, out var front)
+        && int.TryParse(r, out var rear)
+        && int.TryParse(l, out var length)
+            ? new FoundAt(shaft, front, rear, length)
+            : null;
+}
+
 /// <summary>A build that was found.</summary>
+/// <param name="At">Where in its search.</param>
 /// <param name="Shaft">Its shaft.</param>
 /// <param name="CutLength">Throat to the end of the shaft, inches.</param>
 /// <param name="Front">In front.</param>
@@ -46,6 +92,7 @@ public readonly record struct FoundFigures(
 /// <param name="ToBuy">Kinds of parts that are not owned.</param>
 /// <param name="Misses">How far outside what is wanted, in widths of the ranges, added up; 0 inside all.</param>
 public sealed record FoundBuild(
+    FoundAt At,
     FinderPart<Shaft> Shaft,
     double CutLength,
     FrontEnd Front,
@@ -60,6 +107,28 @@ public sealed record FoundBuild(
 
     /// <summary>R over the best, or the best over R: 1 at the best, more on both sides, as |ln| orders it.</summary>
     public static double FromBest(double fit) => fit > BestFit ? fit / BestFit : BestFit / fit;
+
+    /// <summary>The same as a draft that the bench takes.</summary>
+    public ArrowDraft Draft()
+    {
+        var name = Shaft.Part.Name;
+        return new ArrowDraft(
+            name.Length > LongestName ? name[..LongestName] : name,
+            Shaft.Id,
+            Units.Show.Number(CutLength, 2),
+            Front.Insert?.Id,
+            Front.Point.Id,
+            Rear.Nock.Id,
+            Rear.Vane.Id,
+            RearEnd.Vanes,
+            "",
+            null,
+            "",
+            EndPartIds: Front.Over is { } over ? [over.Id] : null
+        );
+    }
+
+    private const int LongestName = 60;
 
     /// <summary>The same arrow as the bench builds it.</summary>
     public Arrow Arrow()
@@ -86,7 +155,43 @@ public sealed record FoundBuild(
 /// <param name="Y">The other.</param>
 /// <param name="Fit">R = needed/actual spine.</param>
 /// <param name="Inside">True inside all that is wanted.</param>
-public readonly record struct FoundDot(double X, double Y, double Fit, bool Inside);
+/// <param name="At">Where in its search.</param>
+public readonly record struct FoundDot(double X, double Y, double Fit, bool Inside, FoundAt At);
+
+/// <summary>A sample of ever so many builds: every so-manieth of them, ever fewer as more come.</summary>
+/// <param name="most">At the least so many are kept once they are there, and at the most twice as many.</param>
+public sealed class FoundSample(int most)
+{
+    private readonly List<FoundDot> dots = [];
+    private long seen;
+    private int stride = 1;
+
+    /// <summary>What is kept.</summary>
+    public IReadOnlyList<FoundDot> Dots => dots;
+
+    /// <summary>One more.</summary>
+    public void Offer(in FoundDot dot)
+    {
+        if (seen++ % stride != 0)
+        {
+            return;
+        }
+
+        dots.Add(dot);
+        if (dots.Count < 2 * most)
+        {
+            return;
+        }
+
+        for (var i = 0; i < most; i++)
+        {
+            dots[i] = dots[2 * i];
+        }
+
+        dots.RemoveRange(most, dots.Count - most);
+        stride *= 2;
+    }
+}
 
 /// <summary>
 /// The builds that no other beats in two figures at once, more of both being better: a stair, exact, however many are

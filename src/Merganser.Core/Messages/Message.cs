@@ -4,6 +4,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
+using Merganser.Core.Finder;
 using Merganser.Core.First;
 using Merganser.Core.Groups;
 using Merganser.Core.Paper;
@@ -11,6 +12,7 @@ using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
 using Merganser.Core.Speed;
+using Merganser.Core.Trials;
 using Merganser.Core.Tuning;
 using Merganser.Core.Workshop;
 
@@ -78,6 +80,12 @@ public abstract record Message
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(FlightSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(FinderSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(TrialSays says) => new Says(says);
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(FirstSays says) => new Says(says);

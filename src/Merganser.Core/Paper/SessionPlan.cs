@@ -147,6 +147,8 @@ public enum SetPurpose
 /// <param name="DozenId">The dozen whose numbered arrows are shot, or null.</param>
 /// <param name="BothAxes">True where a move for each axis may be advised for one visit to the press.</param>
 /// <param name="Straight">What answers heads that land straight up, down or sideways with a clean flight.</param>
+/// <param name="Order">Of a planned trial its arrows by version, in the order in which they are shot; null else.
+/// </param>
 public sealed record SessionPlan(
     SessionKind Kind,
     School? School,
@@ -156,7 +158,8 @@ public sealed record SessionPlan(
     string? DozenId,
     bool BothAxes = false,
     [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
-        StraightMiss Straight = StraightMiss.MoveTheSight
+        StraightMiss Straight = StraightMiss.MoveTheSight,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] IReadOnlyList<string>? Order = null
 )
 {
     /// <summary>"Until it is clear": the engine asks for two and goes on asking while it has to.</summary>

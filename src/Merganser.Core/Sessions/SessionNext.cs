@@ -1,6 +1,7 @@
 using Merganser.Core.Figures;
 using Merganser.Core.Groups;
 using Merganser.Core.Messages;
+using Merganser.Core.Trials;
 using Merganser.Core.Tuning;
 
 namespace Merganser.Core.Sessions;
@@ -15,6 +16,9 @@ public static class SessionNext
 
     /// <summary>Shots of a control (common practice, no source).</summary>
     public const int ControlShots = 3;
+
+    /// <summary>Shots after which the next arrow of a trial is asked for: two show that a tear repeats.</summary>
+    private const int ShotsOfATrial = 2;
 
     /// <summary>What is next.</summary>
     public static Next Of(TuningSession session)
@@ -70,6 +74,19 @@ public static class SessionNext
     private static Next Open(TuningSession session)
     {
         var advice = session.Advice;
+        if (session.IsTrial && session.StillToShoot is { Count: > 0 } following)
+        {
+            var shot = session.Now.Tears.Count >= ShotsOfATrial;
+            return new Next(
+                new TakeNext(following[0].Name, following.Count - 1, shot),
+                TrialSays.ShotByPlan,
+                shot ? "nextArrow" : "mark",
+                shot ? TrialSays.TakeIt : SessionSays.MarkAShot,
+                shot ? SessionSays.MarkAShot : SessionSays.EndTheTrial,
+                shot ? "mark" : "accept"
+            );
+        }
+
         if (session.IsTrial)
         {
             return new Next(

@@ -155,9 +155,6 @@ public sealed partial class TuningSession
     /// <summary>The ladder for when moves do not help.</summary>
     public SessionLadder Ladder => ladder.Value;
 
-    /// <summary>The trial's reading, or null.</summary>
-    public Trial? Trial => IsTrial ? Trial.Of(TrialArrows(), Tolerance) : null;
-
     /// <summary>
     /// The last set of the session itself with a shot that counts: what can be accepted is its setting.
     /// </summary>
@@ -277,20 +274,5 @@ public sealed partial class TuningSession
                 .Where(s => s.Rig == set.Rig)
                 .Where(s => set.Positions.All(p => s.Positions.GetValueOrDefault(p.Key) == p.Value))
                 .Select(s => s.Tear),
-        ];
-
-    private TrialArrow[] TrialArrows() =>
-        [
-            .. Sets.GroupBy(s => s.Begun.Arrow)
-                .Select(sets =>
-                {
-                    var arrow = Arrows.First(a => a.Version == sets.Key);
-                    return new TrialArrow(
-                        arrow.Name,
-                        arrow.Arrow.Shaft.Name,
-                        arrow.Arrow.Point.Weight,
-                        [.. sets.SelectMany(s => s.Tears)]
-                    );
-                }),
         ];
 }

@@ -30,6 +30,15 @@ public enum Quantity
     /// <summary>Temperature in degrees Fahrenheit.</summary>
     Temperature,
 
+    /// <summary>Energy in foot-pounds.</summary>
+    Energy,
+
+    /// <summary>Momentum in slug·ft/s.</summary>
+    Momentum,
+
+    /// <summary>Weight of an arrow over a draw weight, in grains a pound.</summary>
+    WeightPerForce,
+
     /// <summary>A plain number, a count or a factor.</summary>
     Number,
 }
@@ -71,6 +80,24 @@ public static class UnitTable
         (Quantity.Distance, "m", 1 / Physical.MetresPerYard),
         (Quantity.Altitude, "ft", 1),
         (Quantity.Altitude, "m", 1 / Physical.MetresPerFoot),
+        (Quantity.Energy, "ft·lb", 1),
+        (Quantity.Energy, "ft-lb", 1),
+        (Quantity.Energy, "ft lb", 1),
+        (Quantity.Energy, "J", 1 / Physical.JoulesPerFootPound),
+        (Quantity.Momentum, "slug·ft/s", 1),
+        (Quantity.Momentum, "slug ft/s", 1),
+        (Quantity.Momentum, "kg·m/s", 1 / Physical.NewtonsPerPound),
+        (Quantity.Momentum, "kg m/s", 1 / Physical.NewtonsPerPound),
+        (Quantity.WeightPerForce, "gr/lb", 1),
+        (Quantity.WeightPerForce, "g/lb", 1000 / Physical.MilligramsPerGrain),
+        (Quantity.WeightPerForce, "gr/N", Physical.NewtonsPerPound),
+        (Quantity.WeightPerForce, "g/N", 1000 * Physical.NewtonsPerPound / Physical.MilligramsPerGrain),
+        (Quantity.WeightPerForce, "gr/kg", Physical.NewtonsPerPound / Physical.StandardGravity),
+        (
+            Quantity.WeightPerForce,
+            "g/kg",
+            1000 * Physical.NewtonsPerPound / Physical.StandardGravity / Physical.MilligramsPerGrain
+        ),
         (Quantity.Temperature, "°F", 1),
         (Quantity.Temperature, "F", 1),
         (Quantity.Temperature, "°C", Physical.FahrenheitPerKelvin),

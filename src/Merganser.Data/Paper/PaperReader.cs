@@ -50,6 +50,7 @@ internal sealed class PaperReader
         var moves = MoveLog.Since(sql, bow.Id, row.AfterMove);
         var events = SessionRecord.Of(sql, id, bow.Id, moves);
         SetBegun[] begun = [.. events.Select(e => e.Act).OfType<SetBegun>()];
+        var plan = row.Plan is null ? Alone(events) : Kept.Read<SessionPlan>(row.Plan);
         var sight = begun.Any(s => s.Stage.Heads || s.Stage.OfSight) ? SightStore.Of(sql, bow.Id) : null;
         var session = new TuningSession(
             new SessionBow(bow.Bow, archer, bow.Adjusters, bow.Unsound)
@@ -58,8 +59,8 @@ internal sealed class PaperReader
                 SettlingLeft = settlingLeft,
                 Sight = sight?.Sight,
             },
-            [.. begun.Select(s => s.Arrow).Distinct().Select(Arrow)],
-            row.Plan is null ? Alone(events) : Kept.Read<SessionPlan>(row.Plan),
+            [.. begun.Select(s => s.Arrow).Concat(plan.Order ?? []).Distinct().Select(Arrow)],
+            plan,
             row.Tolerance,
             known,
             events

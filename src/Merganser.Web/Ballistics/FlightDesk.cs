@@ -59,13 +59,17 @@ public sealed class FlightDesk(
         return FlightShown.Of(flown, beside, all, said, set, units);
     }
 
+    /// <summary>What is known of the range of a bow's archer, with an arrow like this one.</summary>
+    public FlightKnown Known(BowRow bow, Arrow? like) =>
+        Known(bow, like, flights.Wish(bow.Id) ?? FlightEntry.Nothing, sights.Of(bow.Id));
+
     /// <summary>Light, middle and heavy from a bow, with the shaft of the arrow that was shot last.</summary>
     public SchoolFlights Schools(string bowId, Purpose purpose)
     {
         var (bow, all) = (bows.Get(bowId), KeptOf(bowId));
         var shot = flights.ShotLast(bowId);
         var like = (all.FirstOrDefault(a => a.Id == shot) ?? all.FirstOrDefault())?.Kept?.Arrow;
-        var known = Known(bow, like, flights.Wish(bowId) ?? FlightEntry.Nothing, sights.Of(bowId));
+        var known = Known(bow, like);
         var yard = Display.YardsInUnit(listener.Of(bowId).Units);
         return FlightMarks.Of(bow.Bow, like, known, WeightFlight.DistanceFor(purpose) * yard, yard);
     }

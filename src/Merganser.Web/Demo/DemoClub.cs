@@ -25,6 +25,7 @@ internal static class DemoIds
 public sealed class DemoClub(
     BowStore bows,
     DemoRack rack,
+    DemoStock stock,
     DemoSheets sheets,
     DemoPapers papers,
     DemoFlight flight,
@@ -40,6 +41,7 @@ public sealed class DemoClub(
         }
 
         rack.Fill();
+        stock.Fill();
         sheets.Fill();
         papers.Fill();
         sheets.WalkTheString();

@@ -196,7 +196,8 @@ public sealed class PaperDesk(
                     next.NockEnd,
                     next.Name
                 ),
-            [.. numbers]
+            [.. numbers],
+            [.. session.StillToShoot.Select(a => new StillToShoot(a.Version, a.Name))]
         );
     }
 

@@ -222,8 +222,12 @@ public sealed record PlanView(
     string? DozenId,
     IReadOnlyList<StageView> Stages,
     NextStageView? NextStage,
-    IReadOnlyList<string> ArrowNumbers
+    IReadOnlyList<string> ArrowNumbers,
+    IReadOnlyList<StillToShoot> StillToShoot
 );
+
+/// <summary>An arrow of a planned trial that is still to be shot.</summary>
+public sealed record StillToShoot(string ArrowVersionId, string Name);
 
 /// <summary>The spine question: the fit as computed, and what each cure would do to it.</summary>
 public sealed record SpineCheckView(

@@ -4,6 +4,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
+using Merganser.Core.Finder;
 using Merganser.Core.First;
 using Merganser.Core.Groups;
 using Merganser.Core.Messages;
@@ -13,6 +14,7 @@ using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
 using Merganser.Core.Speed;
 using Merganser.Core.Spine;
+using Merganser.Core.Trials;
 using Merganser.Core.Tuning;
 using Merganser.Core.Workshop;
 
@@ -45,6 +47,8 @@ public static class Wording
             SpeedMessage of => SpeedWords.Of(of),
             WorkshopMessage of => WorkshopWords.Of(of),
             FlightMessage of => FlightWords.Of(of),
+            FinderMessage of => FinderWords.Of(of),
+            TrialMessage of => TrialWords.Of(of),
             FirstMessage of => FirstWords.Of(of),
             _ => CommonWords.Of(message),
         };
@@ -69,6 +73,8 @@ public static class Wording
             SpeedSays says => SpeedWords.Of(says),
             WorkshopSays says => WorkshopWords.Of(says),
             FlightSays says => FlightWords.Of(says),
+            FinderSays says => FinderWords.Of(says),
+            TrialSays says => TrialWords.Of(says),
             FirstSays says => FirstWords.Of(says),
             CatalogueSays says => CatalogueWords.Of(says),
             InputSays says => CommonWords.Of(says),
@@ -85,6 +91,7 @@ public static class Wording
             BowChange change => SetupWords.NameOf(change),
             FitBand band => ArrowWords.NameOf(band),
             ArrowPart part => ArrowWords.NameOf(part),
+            FoundFigure figure => FinderWords.NameOf(figure),
             DirectionReason reason => TuningWords.NameOf(reason),
             Why why => CommonWords.Of(why),
             _ => $"{word.ToString().ToLowerInvariant()}",

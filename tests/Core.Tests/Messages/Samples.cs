@@ -129,6 +129,7 @@ internal static class Samples
             _ when type == typeof(string) => ["Wrackline"],
             _ when type == typeof(FormattableString) => [(FormattableString)$"g × {Measure.Inches(28.5)}"],
             _ when type == typeof(bool) => [true, false],
+            _ when type == typeof(long) => [0L, 830L, 57_400_000L],
             _ when type == typeof(double) => [0.72, 0.0001, 0.9999],
             _ when type == typeof(DateTimeOffset) => [new DateTimeOffset(2026, 11, 23, 18, 34, 0, TimeSpan.Zero)],
             _ when type == typeof(Message) => [new Verbatim("Wrackline"), new Amount(Measure.Inches(0.8))],

@@ -1495,6 +1495,127 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/finder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What may be wanted of a bow's arrows */
+        get: operations["getBowsByIdFinder"];
+        put?: never;
+        /** Begins a search through the catalogue */
+        post: operations["postBowsByIdFinder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/finder/{searchId}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Follows a search to its end: an event a FinderView; whoever goes away stops it */
+        get: operations["getBowsByIdFinderBySearchIdStream"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/finder/{searchId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A page of what a search found */
+        get: operations["getBowsByIdFinderBySearchId"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/finder/{searchId}/builds/{at}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A build that a search looked at */
+        get: operations["getBowsByIdFinderBySearchIdBuildsByAt"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/finder/{searchId}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ends a search; what it found stays */
+        post: operations["postBowsByIdFinderBySearchIdStop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shafts and points of a bow, by figures and by papers */
+        get: operations["getBowsByIdTrial"];
+        put?: never;
+        /** Begins a planned trial on paper */
+        post: operations["postBowsByIdTrial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/trial/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Chosen points in the order in which they are shot */
+        post: operations["postBowsByIdTrialPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/dozens": {
         parameters: {
             query?: never;
@@ -3538,6 +3659,103 @@ export interface components {
             opened: null | components["schemas"]["BesideView"];
             tries: components["schemas"]["ArrowTry"][];
         };
+        /** @description A search that was begun. */
+        FinderBegun: {
+            id: string;
+            catalogue: string;
+            /** @description What is wanted, as it was read, in trade units. */
+            ranges: components["schemas"]["WantedRange"][];
+            empty: null | string;
+        };
+        /**
+         * @description What an arrow carries in front.
+         * @enum {unknown}
+         */
+        FinderHeads: "points" | "heads" | "both";
+        /** @description What is looked for, as typed. */
+        FinderInput: {
+            /** @description The arrow that builds are told against; null for the one on the bench. */
+            arrow: null | string;
+            ranges: components["schemas"]["WantedEntry"][];
+            parts: components["schemas"]["FinderParts"];
+            /** Format: int32 */
+            mostToBuy: null | number;
+            heads: components["schemas"]["FinderHeads"];
+            /** @description Drawn along. */
+            x: components["schemas"]["FoundFigure"];
+            /** @description Drawn up. */
+            y: components["schemas"]["FoundFigure"];
+        };
+        /**
+         * @description Whose parts are looked at.
+         * @enum {unknown}
+         */
+        FinderParts: "mineFirst" | "any" | "mineOnly";
+        /** @description A figure that may be wanted, with what its handles stand on. */
+        FinderScaleView: {
+            figure: components["schemas"]["FoundFigure"];
+            label: string;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            step: number;
+            /** @description Its trade unit. */
+            unit: string;
+            /**
+             * Format: int32
+             * @description Of its trade unit.
+             */
+            decimals: number;
+            /**
+             * Format: double
+             * @description What the present arrow has; null without one.
+             */
+            here: null | number;
+        };
+        /** @description A finder before its search. */
+        FinderStart: {
+            arrowId: null | string;
+            /** @description The present arrow's name; null without one. */
+            arrowName: null | string;
+            scales: components["schemas"]["FinderScaleView"][];
+            /** @description What is wanted until something else is said. */
+            usual: components["schemas"]["WantedEntry"][];
+            /** @description What is in front of the present arrow. */
+            heads: components["schemas"]["FinderHeads"];
+            words: string;
+            /** Format: int32 */
+            owned: number;
+            /** @description Changes with the catalogue. */
+            catalogue: string;
+        };
+        /** @description A search as it stands. */
+        FinderView: {
+            id: string;
+            state: components["schemas"]["SearchStage"];
+            /**
+             * Format: double
+             * @description Of the builds that were looked at, 0 to 1.
+             */
+            share: number;
+            /** Format: double */
+            seconds: number;
+            looked: string;
+            goes: string;
+            inside: string;
+            note: string;
+            /**
+             * Format: int32
+             * @description Rows in all.
+             */
+            listed: number;
+            rows: components["schemas"]["FoundRow"][];
+            nearest: null | components["schemas"]["NearestView"];
+            dots: components["schemas"]["FoundDotView"][];
+            edge: components["schemas"]["FoundDotView"][];
+            drawn: string;
+        };
         /** @description A finding of a shaft that can be chosen. */
         FindingChoice: {
             code: components["schemas"]["ShaftFinding"];
@@ -3861,6 +4079,75 @@ export interface components {
             /** @description The adjusters whose gains are forgotten; all of them when it is empty. */
             kinds: components["schemas"]["AdjusterKind"][];
             words: string;
+        };
+        /** @description A build in the picture. */
+        FoundDotView: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** @description True where the fit is near the best. */
+            near: boolean;
+            inside: boolean;
+            at: string;
+        };
+        /**
+         * @description A figure by which builds are wanted, ranked and drawn against each other.
+         * @enum {unknown}
+         */
+        FoundFigure: "fit" | "weight" | "grainsPerPound" | "frontOfCenter" | "speed" | "kineticEnergy" | "momentum" | "cost" | "honestRange";
+        /** @description A figure of a build in words. */
+        FoundFigureView: {
+            figure: components["schemas"]["FoundFigure"];
+            label: string;
+            text: string;
+            bare: string;
+        };
+        /** @description A page of a search's rows. */
+        FoundPage: {
+            rows: components["schemas"]["FoundRow"][];
+            /** Format: int32 */
+            listed: number;
+            /**
+             * Format: int32
+             * @description Where the next page begins; null at the end.
+             */
+            next: null | number;
+        };
+        /** @description A part of a build. */
+        FoundPart: {
+            name: string;
+            owned: boolean;
+        };
+        /** @description A build that was found. */
+        FoundRow: {
+            /** @description How it is asked for again. */
+            at: string;
+            /**
+             * Format: int32
+             * @description Its number in the list; 0 for one that was pressed in the picture.
+             */
+            rank: number;
+            name: string;
+            shaftOwned: boolean;
+            parts: components["schemas"]["FoundPart"][];
+            /** @description Every figure. */
+            figures: components["schemas"]["FoundFigureView"][];
+            /**
+             * Format: double
+             * @description Along the picture.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description Up the picture.
+             */
+            y: number;
+            reason: string;
+            put: string;
+            caution: null | string;
+            /** @description The build as the bench takes it. */
+            draft: components["schemas"]["ArrowDraft"];
         };
         /** @description A gain with its sd, inches a step. */
         GainSeen: {
@@ -4555,6 +4842,15 @@ export interface components {
              */
             width: number;
         };
+        /** @description What misses least where nothing fits. */
+        NearestView: {
+            row: components["schemas"]["FoundRow"];
+            words: string;
+            /** @description What is wanted, given so far. */
+            ranges: components["schemas"]["WantedEntry"][];
+            /** Format: int32 */
+            mostToBuy: null | number;
+        };
         /** @description The paper that was begun last; null for a bow that has none. */
         NewestPaper: {
             paper: null | components["schemas"]["PaperView"];
@@ -5056,6 +5352,7 @@ export interface components {
             stages: components["schemas"]["StageView"][];
             nextStage: null | components["schemas"]["NextStageView"];
             arrowNumbers: string[];
+            stillToShoot: components["schemas"]["StillToShoot"][];
         };
         /** @description A distance, and what is shot there: a paper with bare or fletched shafts, or a target with two groups. */
         PlannedStage: {
@@ -5234,7 +5531,7 @@ export interface components {
          * @description What an entry measures. Its trade unit is the one in which the Core computes.
          * @enum {unknown}
          */
-        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "wind" | "massPerLength" | "altitude" | "temperature" | "number";
+        Quantity: "length" | "weight" | "drawWeight" | "speed" | "distance" | "wind" | "massPerLength" | "altitude" | "temperature" | "energy" | "momentum" | "weightPerForce" | "number";
         /** @description A bow on the rack: what it is, how it stands, what is next; said in its own archer's units. */
         RackBow: {
             id: string;
@@ -5505,6 +5802,11 @@ export interface components {
             words: string;
             schools: components["schemas"]["SchoolFlight"][];
         };
+        /**
+         * @description How far a search is.
+         * @enum {unknown}
+         */
+        SearchStage: "waiting" | "running" | "done" | "stopped";
         /** @description The size of the piece in each seat. */
         SeatsInput: {
             /** Format: int32 */
@@ -6278,6 +6580,11 @@ export interface components {
             /** Format: double */
             chance: null | number;
         };
+        /** @description An arrow of a planned trial that is still to be shot. */
+        StillToShoot: {
+            arrowVersionId: string;
+            name: string;
+        };
         /** @description A catalogue entry. */
         StockedOfEndPart: {
             /** @description Its id. */
@@ -6661,6 +6968,59 @@ export interface components {
             /** @description Its tears that count. */
             tears: components["schemas"]["Tear"][];
         };
+        /** @description An arrow of the bow that may be in a trial. */
+        TrialArrowView: {
+            arrowId: string;
+            name: string;
+            shaft: string;
+            chosen: boolean;
+        };
+        /** @description A point on an arrow's shaft, as it is chosen. */
+        TrialChoice: {
+            arrowId: string;
+            pointId: string;
+            /** Format: int32 */
+            broken: number;
+        };
+        /** @description Chosen points, as a plan. */
+        TrialChosen: {
+            points: components["schemas"]["TrialChoice"][];
+        };
+        /** @description What papers found of a point. */
+        TrialFoundView: {
+            /** Format: double */
+            grains: number;
+            needsNoMove: null | boolean;
+        };
+        /** @description A planned trial to begin. */
+        TrialInput: {
+            /** @description Client-made id: that of the paper. */
+            id: null | string;
+            /** @description Chosen points. */
+            points: components["schemas"]["TrialChoice"][];
+            /** @description To the paper, as typed. */
+            distance: null | string;
+        };
+        /** @description A plan in the order in which it is shot. */
+        TrialPlanView: {
+            steps: string[];
+            takes: string;
+        };
+        /** @description A point that can be had on a shaft. */
+        TrialPointView: {
+            pointId: string;
+            /** Format: int32 */
+            broken: number;
+            /** Format: double */
+            grains: number;
+            text: string;
+            name: string;
+            owned: boolean;
+            /** @description True inside the range by figures. */
+            fits: boolean;
+            /** @description True where it is worth shooting. */
+            suggested: boolean;
+        };
         /** @description How one arrow of a trial stands. */
         TrialRow: {
             /** @description The arrow. */
@@ -6672,6 +7032,45 @@ export interface components {
             words: string;
             length: string;
             radius: string;
+        };
+        /** @description A shaft with its points, by figures and by papers. */
+        TrialShaftView: {
+            arrowId: string;
+            name: string;
+            shaft: string;
+            /** Format: double */
+            here: number;
+            /** Format: double */
+            lightest: null | number;
+            /** Format: double */
+            heaviest: null | number;
+            words: string;
+            /** Format: double */
+            toleratedFrom: null | number;
+            /** Format: double */
+            toleratedTo: null | number;
+            toleratedWords: null | string;
+            points: components["schemas"]["TrialPointView"][];
+            found: components["schemas"]["TrialFoundView"][];
+        };
+        /** @description A trial before it is planned: shafts, points, what figures and papers say of them. */
+        TrialView: {
+            arrows: components["schemas"]["TrialArrowView"][];
+            shafts: components["schemas"]["TrialShaftView"][];
+            /**
+             * Format: double
+             * @description Left end of the picture, grains.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Right end.
+             */
+            high: number;
+            widest: null | string;
+            why: string;
+            order: string;
+            noArrows: null | string;
         };
         /**
          * @description What an archer sees go wrong on a bow that shot well.
@@ -6868,6 +7267,27 @@ export interface components {
          * @enum {unknown}
          */
         Wanted: "pointForFrontOfCenter" | "pointForWeight" | "lengthForWeight" | "spineForFit";
+        /** @description From where to where a figure is wanted, as typed; empty for open. */
+        WantedEntry: {
+            figure: components["schemas"]["FoundFigure"];
+            low: null | string;
+            high: null | string;
+        };
+        /** @description From where to where a figure is wanted. */
+        WantedRange: {
+            /** @description Which. */
+            figure?: components["schemas"]["FoundFigure"];
+            /**
+             * Format: double
+             * @description At the least; null for open.
+             */
+            low?: null | number;
+            /**
+             * Format: double
+             * @description At the most; null for open.
+             */
+            high?: null | number;
+        };
         /** @description One move that leads back to an earlier state. */
         WayBackMove: {
             kind: components["schemas"]["AdjusterKind"];
@@ -9716,6 +10136,237 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdFinder: {
+        parameters: {
+            query?: {
+                arrow?: string;
+                heavier?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FinderStart"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdFinder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FinderInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FinderBegun"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdFinderBySearchIdStream: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                searchId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["FinderView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdFinderBySearchId: {
+        parameters: {
+            query?: {
+                from?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                searchId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundPage"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdFinderBySearchIdBuildsByAt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                searchId: string;
+                at: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundRow"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdFinderBySearchIdStop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                searchId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundPage"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdTrial: {
+        parameters: {
+            query?: {
+                with?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdTrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdTrialPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialChosen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialPlanView"];
                 };
             };
             default: components["responses"]["problem"];

@@ -1,6 +1,8 @@
 import bow from '../../../../tests/vectors/answers/bow.json';
 import dozen from '../../../../tests/vectors/answers/dozen.json';
+import finder from '../../../../tests/vectors/answers/finder.json';
 import flight from '../../../../tests/vectors/answers/flight.json';
+import found from '../../../../tests/vectors/answers/found.json';
 import nocks from '../../../../tests/vectors/answers/nocks.json';
 import paper from '../../../../tests/vectors/answers/paper.json';
 import paperChoices from '../../../../tests/vectors/answers/paperChoices.json';
@@ -13,7 +15,9 @@ import type { Schemas } from '../api/client';
 export const sent = {
   bow: bow as Schemas['BowView'],
   dozen: dozen as Schemas['DozenView'],
+  finder: finder as Schemas['FinderStart'],
   flight: flight as Schemas['FlightView'],
+  found: found as Schemas['FinderView'],
   nocks: nocks as Schemas['NockRound'],
   paper: paper as Schemas['PaperView'],
   paperChoices: paperChoices as Schemas['PaperChoices'],

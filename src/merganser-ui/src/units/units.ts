@@ -12,6 +12,9 @@ export type Quantity =
   | 'massPerLength'
   | 'altitude'
   | 'temperature'
+  | 'energy'
+  | 'momentum'
+  | 'weightPerForce'
   | 'number';
 
 export const tradeUnits: Units = {
@@ -176,6 +179,9 @@ const tradeUnit: Record<Quantity, string> = {
   massPerLength: 'gr/in',
   altitude: 'ft',
   temperature: '°F',
+  energy: 'ft·lb',
+  momentum: 'slug·ft/s',
+  weightPerForce: 'gr/lb',
   number: '',
 };
 

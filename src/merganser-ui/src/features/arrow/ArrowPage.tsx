@@ -9,6 +9,7 @@ import { Main, Page } from '../../parts/Page';
 import { ArrowEditor } from './ArrowEditor';
 import { arrowWays } from './ArrowWays';
 import { ArrowWayPage } from './ArrowWayPage';
+import { FinderWay } from './finder/FinderWay';
 import { classOf, parts, type Used } from './parts';
 
 /** The arrow of a bow: picks which one is on the bench, or starts the first. */
@@ -59,7 +60,9 @@ export default function ArrowPage() {
         bowId={bowId}
         title={way === 'build' ? undefined : arrowWays.find(([name]) => name === way)![1]}
       />
-      {row && all && catalogue.data && bow.data && way !== 'build' ? (
+      {all && bow.data && way === 'finder' ? (
+        <FinderWay bowId={bowId} arrowId={row?.id} onOpened={(id) => setSearch({ arrow: id })} />
+      ) : row && all && catalogue.data && bow.data && way !== 'build' ? (
         <ArrowWayPage
           key={`${row.id}-${row.version}-${way}`}
           bowId={bowId}
@@ -113,6 +116,8 @@ export default function ArrowPage() {
             button="Start an arrow"
             busy={!empty || !catalogue.data || !fit}
             onGo={() => void start()}
+            alternative={empty ? 'Find one in the catalogue' : null}
+            onAlternative={() => setSearch({ way: 'finder' })}
           />
         </>
       )}

@@ -29,6 +29,7 @@ const words: Record<ArrowWay, [string, string]> = {
     'Each school is right about something: the figures say how much.',
   ],
   chart: ['Drag the dot to where the fit is good.', 'Err stiff rather than weak, above all with a fixed head.'],
+  finder: ['', ''],
   versions: ['Open an earlier version, or take the arrow along as a file.', 'What was shot stays as it was.'],
 };
 

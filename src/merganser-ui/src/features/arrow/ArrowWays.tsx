@@ -1,13 +1,14 @@
 import { MenuKey } from '../../parts/MenuKey';
 import { WayLink, Ways } from '../../parts/Ways';
 
-export type ArrowWay = 'build' | 'compare' | 'weights' | 'chart' | 'versions';
+export type ArrowWay = 'build' | 'compare' | 'weights' | 'chart' | 'finder' | 'versions';
 
 export const arrowWays: [ArrowWay, string][] = [
   ['build', 'Build'],
   ['compare', 'Compare'],
   ['weights', 'Light, middle, heavy'],
   ['chart', 'Needed spine'],
+  ['finder', 'Finder'],
   ['versions', 'Versions and files'],
 ];
 

@@ -27,6 +27,7 @@ import { isAtTarget } from './stages';
 import { usePaperWork } from './usePaperWork';
 import { Pane } from './Pane';
 import sheet from './Sheet.module.css';
+import { TrialPage } from './TrialPage';
 import s from './PaperPage.module.css';
 
 /** Paper: plan it, mark shots, read, make one move, shoot again. */
@@ -74,6 +75,14 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
       <Page>
         <ShellHead at="groups" bowId={bowId} title="How well it is shot" />
         <SizesPage bowId={bowId} />
+      </Page>
+    );
+
+  if (way === 'trial')
+    return (
+      <Page>
+        <ShellHead at="paper" bowId={bowId} title="Trial of points" />
+        <TrialPage bowId={bowId} onBegun={() => void navigate(`/bows/${bowId}/paper`)} />
       </Page>
     );
 
@@ -140,6 +149,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
             choices={work.choices.data}
             faults={work.faults}
             onChange={setPlanning}
+            trialAt={at === 'paper' ? `${here}?way=trial` : null}
             rangeAt={at === 'groups' ? `${here}?way=range` : null}
           />
         )}

@@ -48,6 +48,8 @@ interface Props {
   onChange: (plan: Plan) => void;
   /** Where the bow's range and marks are; null at the paper. */
   rangeAt?: string | null;
+  /** Where a trial of points over shafts is planned; null at the target. */
+  trialAt?: string | null;
 }
 
 const decisions: [number, string][] = [
@@ -68,7 +70,7 @@ const OWN = 'own';
 const FAR = 6;
 
 /** What is shot, from where, by which school, and when it is good enough. */
-export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange, rangeAt }: Props) {
+export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange, rangeAt, trialAt }: Props) {
   const { rule } = useFigures();
   const kept = arrows.filter((a) => a.kept);
   const usual = choices?.stages.find((u) => same(plan.stages, u.stages))?.code ?? OWN;
@@ -101,6 +103,11 @@ export function PaperPlan({ plan, arrows, dozens, choices, faults, onChange, ran
           ['tune', 'Tune the bow'],
           ['trial', 'Trial: arrows, the bow untouched'],
         ])}
+      {!atTarget && plan.kind === 'trial' && trialAt && (
+        <p>
+          <Link to={trialAt}>Plan points over shafts</Link>: what figures say, what to buy or break off, in which order.
+        </p>
+      )}
       <Select
         label={plan.kind === 'trial' ? 'First arrow of the trial' : 'Arrow'}
         name="arrow"

@@ -31,7 +31,7 @@ import { OpenAgain, TakeBack } from './TakeBack';
 import { focusSheet } from './sheetHands';
 import { useKeptShots } from './useKeptShots';
 import { usePaperMoves } from './usePaperMoves';
-import { isAtTarget, stageOf, typedStage } from './stages';
+import { isAtTarget, nextOf, stageOf, typedStage } from './stages';
 import type { NextSet, PaperWork } from './usePaperWork';
 import { setNow } from './waits';
 import l from '../../parts/layout.module.css';
@@ -172,14 +172,14 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
     else if (action === 'logMove') look('move');
     else if (action === 'madeMove') moves.madeAdvised();
     else if (action === 'moveSight') void moveSight({ pin: paper.heads?.pin ?? paper.sightAnswer?.pin ?? undefined });
-    else if (action === 'walkOn') void newSet(stageOf(last));
+    else if (action === 'walkOn' || action === 'backToSession') void newSet(stageOf(last));
     else if (action === 'walkAnew') void moveSight({ otherwise: true });
     else if (action === 'groups' && groups) void newSet(stageOf(groups));
     else if (action === 'start') go.start();
     else if (action === 'rung') look('ladder');
     else if (action === 'card') window.open(`/api/bows/${paper.bowId}/card.pdf`, '_blank', 'noopener');
     else if (action?.startsWith('check:')) goCheck(action.slice(6));
-    else if (action === 'backToSession') void newSet(stageOf(last));
+    else if (action === 'nextArrow') void newSet({ ...stageOf(last), ...nextOf(paper) });
     else if (action === 'nextStage' && paper.plan.nextStage) void newSet(typedStage(paper.plan.nextStage));
   };
 

@@ -50,7 +50,7 @@ export function ReadingPanel({ paper, set, onBack, atTarget, past }: Props) {
           ))}
         </div>
       )}
-      {paper.trial && <TrialPanel trial={paper.trial} />}
+      {paper.trial && <TrialPanel trial={paper.trial} paper={paper} />}
       {current && !paper.trial && <CurrentAdvice paper={paper} set={set} />}
       {atTarget}
       {set.groups && <Powers groups={set.groups} />}

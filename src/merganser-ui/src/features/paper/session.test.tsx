@@ -246,6 +246,10 @@ describe('a trial', () => {
       });
     show(
       <TrialPanel
+        paper={{
+          ...sent.paper,
+          plan: { ...sent.paper.plan, stillToShoot: [{ arrowVersionId: 'v', name: 'Middle' }] },
+        }}
         trial={only<Schemas['Trial']>({
           rows: [row('Light', 0.05, 'needs no move'), row('Heavy', 0.9, 'wants a move')],
           ranges: [only<Schemas['ToleratedRange']>({ shaft: 'S', words: 'S: 75 to 125 gr' })],
@@ -254,6 +258,7 @@ describe('a trial', () => {
         })}
       />,
     );
+    expect(screen.getByText(/Then: Middle\./)).toBeTruthy();
     expect(screen.getByText('needs no move')).toBeTruthy();
     expect(screen.getByText('S: 75 to 125 gr')).toBeTruthy();
     expect(screen.getByText('The arrow: they tear apart.')).toBeTruthy();

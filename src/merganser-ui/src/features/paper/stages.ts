@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import type { ShotSet } from './paperTypes';
+import type { Paper, ShotSet } from './paperTypes';
 
 /** What is left out of a stage is not so. */
 type Stage = Pick<Schemas['PlannedStage'], 'distance' | 'fletched' | 'atTarget' | 'heads'> & {
@@ -32,6 +32,9 @@ export const stageOf = (set: ShotSet) => ({
   rangeError: set.rangeTrial?.error ?? null,
   nockEnd: set.nockEnd !== null,
 });
+
+/** The next arrow of a planned trial. */
+export const nextOf = (paper: Paper) => ({ arrowVersionId: paper.plan.stillToShoot[0]?.arrowVersionId ?? null });
 
 /** A stage of a plan, as it is typed. */
 export const typedStage = ({
