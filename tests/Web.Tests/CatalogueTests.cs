@@ -139,7 +139,7 @@ public class CatalogueTests
             HttpMethod.Post,
             "/api/catalogue/shaft-wrackline-340/retire",
             new { retired = true },
-            "\"2\""
+            $"\"{(int)row["version"]! + 1}\""
         );
         ((bool)retired["retired"]!).ShouldBeTrue();
         (await app.Get("/api/components"))["shafts"]!

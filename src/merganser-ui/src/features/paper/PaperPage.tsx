@@ -82,7 +82,13 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
     return (
       <Page>
         <ShellHead at="paper" bowId={bowId} title="Trial of points" />
-        <TrialPage bowId={bowId} onBegun={() => void navigate(`/bows/${bowId}/paper`)} />
+        <TrialPage
+          bowId={bowId}
+          onBegun={() => {
+            setPlanning(null);
+            void work.newest.refetch().then(() => navigate(`/bows/${bowId}/paper`));
+          }}
+        />
       </Page>
     );
 

@@ -23,7 +23,7 @@ function Found({ x, y, held }: { x: number; y: number; held: boolean | null | un
 export function TrialPicture({ view, chosen, onTurn }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(760);
   const { figure } = useFigures();
-  const { x, lanes, ruler, height } = trialLanes(view.low, view.high, width, view.shafts.length);
+  const { x, lanes, narrow, ruler, height } = trialLanes(view.low, view.high, width, view.shafts.length);
   // What is owned lies above what is not, and what is chosen above both.
   const shown = (shaft: Shaft) =>
     shaft.points
@@ -47,7 +47,7 @@ export function TrialPicture({ view, chosen, onTurn }: Props) {
               <text x="24" y={lane.name} fontSize="16" fontWeight="640">
                 {shaft.name}
               </text>
-              <text x={width - 24} y={lane.name} fontSize="14" textAnchor="end">
+              <text x={narrow ? 24 : width - 24} y={lane.words} fontSize="14" textAnchor={narrow ? 'start' : 'end'}>
                 {shaft.words}
               </text>
               <path d={`M24 ${lane.bar}H${width - 24}`} stroke="var(--paper-line)" strokeWidth="2" />
@@ -61,9 +61,9 @@ export function TrialPicture({ view, chosen, onTurn }: Props) {
                 const cx = x(point.grains);
                 return (
                   <g key={`${point.pointId}-${point.broken}`} onClick={() => onTurn(shaft, point)} className={s.point}>
-                    <rect x={cx - 12} y={lane.points - 20} width="24" height="40" fill="transparent" />
-                    <circle cx={cx} cy={lane.points} r={on ? 9 : 6} className={point.owned ? s.owned : s.bought} />
-                    {on && <circle cx={cx} cy={lane.points} r="13" className={s.chosen} />}
+                    <rect x={cx - 12} y={lane.bar - 20} width="24" height="40" fill="transparent" />
+                    <circle cx={cx} cy={lane.bar} r={on ? 9 : 6} className={point.owned ? s.owned : s.bought} />
+                    {on && <circle cx={cx} cy={lane.bar} r="13" className={s.chosen} />}
                   </g>
                 );
               })}

@@ -112,6 +112,7 @@ export const paper = (part: object = {}) => ({
     stages: [stage(3, true), stage(6, false)],
     nextStage: null,
     arrowNumbers: [],
+    stillToShoot: [],
   },
   sets: [set(1)],
   advice: {
