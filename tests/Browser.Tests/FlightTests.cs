@@ -64,6 +64,12 @@ public class FlightTests
         screen.SeeText("[data-fault]", "near");
         screen.Value("distance").ShouldBe("near");
 
+        // Steps of one's own: what cannot be read takes nothing away, and what can is printed too.
+        screen.Type("marks", "far");
+        screen.SeeText("main", "Write one number for every so many");
+        screen.SeeText("h1", "4 marks of your own");
+        screen.Retype("marks", "13, 27");
+        screen.SeeText("[data-testid=marks]", "27");
         var tape = screen.Until(_ => screen.Find("a", "Sight tape"));
         tape.GetAttribute("href")!.ShouldContain("/tape.pdf?arrow=");
     }

@@ -27,7 +27,6 @@ public class Screenshots
         Take("catalogue", "/catalogue?bow=22222222-0000-4000-8000-000000000001", "main tbody tr");
         Take("weigh-in", $"{Bow}/dozen?way=weigh&class=Point", "[data-testid=live]");
         Take("match", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=match", "[data-testid=match-found]");
-        Take("build-list", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=tray", "[data-testid=assembly]");
         Take("paper", $"{Bow}/paper", "[data-testid=advice]");
         Take("groups", "/bows/22222222-0000-4000-8000-000000000003/groups", "[data-testid=powers]");
         Take("broadheads", "/bows/22222222-0000-4000-8000-000000000005/groups", "[data-testid=head-map]");

@@ -134,4 +134,6 @@ public enum FlightSays
     WhatIsShotWins,
     NoSight,
     OnTheTarget,
+    MarksAreNumbers,
+    MarksAreMany,
 }

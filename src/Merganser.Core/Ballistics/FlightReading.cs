@@ -83,8 +83,16 @@ public sealed class FlightReading
             Spread
         );
         Flight = Fit.Flight;
-        honest = new(() => new HonestRange(Flight, Error, wish.Circle, Spread));
+        honest = new(() =>
+            new HonestRange(Flight, Error, wish.Circle, Spread, Unsure(Launch.Low), Unsure(Launch.High))
+        );
     }
+
+    /// <summary>The same arrow at an end of a speed that no chronograph measured; null where one did.</summary>
+    private Trajectory? Unsure(double speed) =>
+        Launch.Measured
+            ? null
+            : new Trajectory(Flight.Arrow, speed * Fit.Speed.Value / Launch.Speed, Flight.SightHeight);
 
     /// <summary>The bow.</summary>
     public Bow Bow { get; }

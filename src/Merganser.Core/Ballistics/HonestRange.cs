@@ -85,15 +85,25 @@ public sealed class HonestRange
     /// <param name="error">How wrong distances are read.</param>
     /// <param name="circle">The circle that is allowed across, inches, above 0.</param>
     /// <param name="spread">The archer's.</param>
-    public HonestRange(Trajectory flight, DistanceError error, double circle, ShotSpread spread)
+    /// <param name="slow">The same at the lower end of a speed that is not measured; null where it is.</param>
+    /// <param name="fast">At its upper end.</param>
+    public HonestRange(
+        Trajectory flight,
+        DistanceError error,
+        double circle,
+        ShotSpread spread,
+        Trajectory? slow = null,
+        Trajectory? fast = null
+    )
     {
         this.flight = flight;
         this.error = error;
         Radius = Possible.Positive(circle) / 2;
         Spread = spread;
         Yards = With(spread);
-        Low = Until(d => Reach(d, spread.High) <= Radius);
-        High = Until(d => Reach(d, spread.Low) <= Radius);
+        // What is unknown of the spread and of the speed does not go together.
+        Low = Yards - Both(Yards - Until(d => Reach(d, spread.High) <= Radius), Yards - At(slow));
+        High = Yards + Both(Until(d => Reach(d, spread.Low) <= Radius) - Yards, At(fast) - Yards);
         GroupAlone = Until(d => spread.RingAt(d) <= Radius);
         ErrorAlone = Until(d => Miss(d) <= ErrorsShare * Radius);
     }
@@ -107,7 +117,7 @@ public sealed class HonestRange
     /// <summary>The honest range, yards; <see cref="Farthest"/> where it goes on beyond.</summary>
     public double Yards { get; }
 
-    /// <summary>Lower end of what is known of it, yards: by the widest spread in its 95 %.</summary>
+    /// <summary>Lower end of what is known of it, yards: by 95 % of the spread, and of a speed not measured.</summary>
     public double Low { get; }
 
     /// <summary>Upper end, yards.</summary>
@@ -121,6 +131,15 @@ public sealed class HonestRange
 
     /// <summary>Which limit sets it.</summary>
     public RangeLimit SetBy => GroupAlone <= ErrorAlone ? RangeLimit.Group : RangeLimit.RangeError;
+
+    private HonestRange(Trajectory flight, HonestRange like)
+    {
+        (this.flight, error, Radius, Spread) = (flight, like.error, like.Radius, like.Spread);
+    }
+
+    private double At(Trajectory? other) => other is null ? Yards : new HonestRange(other, this).With(Spread);
+
+    private static double Both(double one, double other) => Math.Sqrt((one * one) + (other * other));
 
     /// <summary>What is struck at a distance.</summary>
     public AtDistance At(double yards)

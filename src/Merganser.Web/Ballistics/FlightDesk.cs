@@ -15,7 +15,11 @@ public sealed record Flown(
     FlightReading Reading,
     IReadOnlyList<ProvenRow> Proven,
     SightRow? Sight
-);
+)
+{
+    /// <summary>For which distances its marks are shown.</summary>
+    public MarkSteps Steps { get; init; } = MarkSteps.Usual;
+}
 
 /// <summary>Flight, honest range and marks of a bow's arrows.</summary>
 public sealed class FlightDesk(
@@ -38,7 +42,8 @@ public sealed class FlightDesk(
     /// <param name="bowId">The bow.</param>
     /// <param name="arrowId">The arrow; null for the one kept last.</param>
     /// <param name="set">What the sight is set for, yards; null for the honest range.</param>
-    public FlightView View(string bowId, string? arrowId, double? set)
+    /// <param name="marks">For which distances marks are shown, as typed.</param>
+    public FlightView View(string bowId, string? arrowId, double? set, string? marks)
     {
         var all = Kept(bowId);
         var said = flights.Wish(bowId) ?? FlightEntry.Nothing;
@@ -49,7 +54,10 @@ public sealed class FlightDesk(
         }
 
         var proven = flights.Proven(bowId);
-        var flown = Fly(bowId, arrowId, all, said, proven);
+        var flown = Fly(bowId, arrowId, all, said, proven) with
+        {
+            Steps = MarkSteps.Read(marks, Display.YardsInUnit(units)),
+        };
         Flown[] beside =
         [
             .. all.Where(a => a.Id != flown.Row.Id)
@@ -75,11 +83,14 @@ public sealed class FlightDesk(
     }
 
     /// <summary>One arrow in flight.</summary>
-    public Flown Fly(string bowId, string? arrowId)
+    public Flown Fly(string bowId, string? arrowId, string? marks = null)
     {
         var all = Kept(bowId);
         FieldReader.Demand(all.Count > 0, "arrow", "missing", FlightSays.NoArrowYet);
-        return Fly(bowId, arrowId, all, flights.Wish(bowId) ?? FlightEntry.Nothing, flights.Proven(bowId));
+        return Fly(bowId, arrowId, all, flights.Wish(bowId) ?? FlightEntry.Nothing, flights.Proven(bowId)) with
+        {
+            Steps = MarkSteps.Read(marks, Display.YardsInUnit(listener.Of(bowId).Units)),
+        };
     }
 
     /// <summary>The version of an arrow that its marks are proven with.</summary>

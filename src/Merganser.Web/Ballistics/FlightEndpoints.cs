@@ -46,7 +46,8 @@ public static class FlightEndpoints
     {
         api.MapGet(
             "/bows/{id}/flight",
-            (string id, string? arrow, double? set, FlightDesk desk) => desk.View(id, arrow, Set(set))
+            (string id, string? arrow, double? set, string? marks, FlightDesk desk) =>
+                desk.View(id, arrow, Set(set), marks)
         );
         api.MapGet(
             "/bows/{id}/weights/flight",
@@ -55,17 +56,25 @@ public static class FlightEndpoints
         );
         api.MapPost(
             "/bows/{id}/flight",
-            (string id, FlightInput input, string? arrow, double? set, FlightDesk desk, FlightStore flights) =>
+            (
+                string id,
+                FlightInput input,
+                string? arrow,
+                double? set,
+                string? marks,
+                FlightDesk desk,
+                FlightStore flights
+            ) =>
             {
                 var entry = input.Entry();
                 _ = entry.Read();
                 flights.Say(ClientId.Checked(input.Id), id, entry);
-                return desk.View(id, arrow, Set(set));
+                return desk.View(id, arrow, Set(set), marks);
             }
         );
         api.MapPost(
             "/bows/{id}/proven",
-            (string id, ProvenInput input, double? set, FlightDesk desk, FlightStore flights) =>
+            (string id, ProvenInput input, double? set, string? marks, FlightDesk desk, FlightStore flights) =>
             {
                 var fields = new FieldReader();
                 var distance = fields.Required("distance", input.Distance, Quantity.Distance, Proven.Distances);
@@ -76,31 +85,39 @@ public static class FlightEndpoints
                 fields.ThrowIfAny();
                 var version = desk.VersionOf(id, input.Arrow);
                 flights.Prove(new NewProven(ClientId.Checked(input.Id), id, version, input.Kind, distance!, value));
-                return desk.View(id, input.Arrow, Set(set));
+                return desk.View(id, input.Arrow, Set(set), marks);
             }
         );
         api.MapPost(
             "/bows/{id}/sight",
-            (string id, SightMeasured input, string? arrow, double? set, FlightDesk desk, SightStore sights) =>
+            (
+                string id,
+                SightMeasured input,
+                string? arrow,
+                double? set,
+                string? marks,
+                FlightDesk desk,
+                SightStore sights
+            ) =>
             {
                 var fields = new FieldReader();
                 var eye = fields.Required("eyeToPin", input.EyeToPin, Quantity.Length, Sight.EyeToPins);
                 var click = fields.Optional("click", input.Click, Quantity.Length, Sight.Clicks);
                 fields.ThrowIfAny();
                 sights.Keep(new NewSight(ClientId.Checked(input.Id), id, eye!, click));
-                return desk.View(id, arrow, Set(set));
+                return desk.View(id, arrow, Set(set), marks);
             }
         );
         api.MapGet(
                 "/bows/{id}/tape.pdf",
-                (string id, string? arrow, string? bar, FlightDesk desk, Listener listener) =>
-                    Results.File(TapePrint.Of(desk.Fly(id, arrow), bar, listener.Of(id)), Pdf)
+                (string id, string? arrow, string? bar, string? marks, FlightDesk desk, Listener listener) =>
+                    Results.File(TapePrint.Of(desk.Fly(id, arrow, marks), bar, listener.Of(id)), Pdf)
             )
             .Produces(200, contentType: Pdf);
         api.MapGet(
                 "/bows/{id}/range-card.pdf",
-                (string id, string? arrow, FlightDesk desk, Listener listener) =>
-                    Results.File(RangeCard.Of(desk.Fly(id, arrow), listener.Of(id)), Pdf)
+                (string id, string? arrow, string? marks, FlightDesk desk, Listener listener) =>
+                    Results.File(RangeCard.Of(desk.Fly(id, arrow, marks), listener.Of(id)), Pdf)
             )
             .Produces(200, contentType: Pdf);
     }

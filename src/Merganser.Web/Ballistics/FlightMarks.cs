@@ -24,20 +24,27 @@ public static class FlightMarks
     private static readonly double[] SlopesShown = [30, 20, 10, -10, -20, -30];
 
     /// <summary>
-    /// The marks that are shown: by fives from the near mark to as far as is shot, and where the archer has one.
+    /// The marks that are shown: every so many from the near mark to as far as is shot, or those that were named, and
+    /// where the archer has one.
     /// </summary>
-    public static IReadOnlyList<SightMarkAt> MarksOf(FlightReading reading, double yard)
+    public static IReadOnlyList<SightMarkAt> MarksOf(Flown flown, double yard)
     {
+        var (reading, steps) = (flown.Reading, flown.Steps);
         double[] own =
         [
             .. reading.Fit.Against.Where(p => p.Proven.Kind == ProvenKind.Mark).Select(p => p.Proven.Yards / yard),
         ];
-        var first = Math.Max(Five, Math.Floor(own.Append(Nearest).Min() / Five) * Five);
-        var last = Math.Clamp(Math.Ceiling(own.Append(Usual).Max() / Five) * Five, 40, 100);
-        var fives = Enumerable.Range(0, (int)((last - first) / Five) + 1).Select(i => first + (i * Five)).ToArray();
+        var shown = steps.Every > 0 ? Stepped(steps.Every, own) : steps.At;
         return reading.Marks([
-            .. fives.Concat(own.Where(d => fives.All(f => Math.Abs(f - d) > .05))).Select(d => d * yard),
+            .. shown.Concat(own.Where(d => shown.All(f => Math.Abs(f - d) > .05))).Select(d => d * yard),
         ]);
+    }
+
+    private static double[] Stepped(double every, double[] own)
+    {
+        var first = Math.Max(Math.Max(Five, every), Math.Floor(own.Append(Nearest).Min() / every) * every);
+        var last = Math.Clamp(Math.Ceiling(own.Append(Usual).Max() / Five) * Five, 40, 100);
+        return [.. Enumerable.Range(0, (int)((last - first) / every) + 1).Select(i => first + (i * every))];
     }
 
     private const double Five = 5;

@@ -65,7 +65,7 @@ public static class FlightShown
         var far = honest is null ? Usual : Math.Max(honest.GroupAlone, Math.Max(honest.ErrorAlone, set));
         var to = Math.Clamp(Math.Ceiling(((far / yard) + 2) / Ten) * Ten, 40, 100) * yard;
         var path = reading.Path(set, to, yard);
-        var marks = reading.Bow.HasSight ? FlightMarks.MarksOf(reading, yard) : [];
+        var marks = reading.Bow.HasSight ? FlightMarks.MarksOf(flown, yard) : [];
         var aim = reading.OverThePoint;
         var first = marks.Count > 0 ? marks[0].Inches : 0;
         return new FlightView(

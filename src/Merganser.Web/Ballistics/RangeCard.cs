@@ -37,14 +37,15 @@ public static class RangeCard
             page.Paragraph(speaker.Say(caution));
         }
 
-        Distances(page, reading, yard, speaker);
+        Distances(page, flown, yard, speaker);
         Slopes(page, view, speaker);
         Aims(page, view, speaker);
         return page.Finish();
     }
 
-    private static void Distances(PrintedPage page, FlightReading reading, double yard, Speaker speaker)
+    private static void Distances(PrintedPage page, Flown flown, double yard, Speaker speaker)
     {
+        var reading = flown.Reading;
         var unit = Display.WayOf(Unit.Inch, speaker.Units).Unit;
         page.Heading("Marks and speed");
         page.Table(
@@ -55,7 +56,7 @@ public static class RangeCard
                 new("energy", 90),
                 new("time, s", 70),
             ],
-            from mark in FlightMarks.MarksOf(reading, yard)
+            from mark in FlightMarks.MarksOf(flown, yard)
             let there = reading.Flight.Zero(mark.Yards) is { } tangent ? reading.Flight.At(tangent, mark.Yards) : null
             where there is not null
             select (string[])

@@ -47,7 +47,7 @@ public static class TapePrint
                 $"Sight tape for {arrow.Draft.Name}, version {arrow.Kept.Number}: {Measure.Grains(flown.Reading.Grains)} at {Measure.Speed(flown.Reading.Flight.Speed)}. Distances in {(yard == 1 ? "yards" : "metres")}."
             )
         );
-        var marks = FlightMarks.MarksOf(flown.Reading, yard);
+        var marks = FlightMarks.MarksOf(flown, yard);
         page.Paragraph(
             marks.Any(m => m.Own is not null)
                 ? "A ring stands at your own marks."

@@ -107,6 +107,9 @@ public static class FlightWords
             FlightSays.HonestOnlySoFar => $"Until then the range stands on a guess.",
             FlightSays.NothingFits => $"This arrow does not carry so far.",
             FlightSays.OnTheTarget => $"on the target",
+            FlightSays.MarksAreNumbers =>
+                $"Write one number for every so many, or the distances themselves: 12, 18, 25.",
+            FlightSays.MarksAreMany => $"Forty marks at the most.",
             FlightSays.NoSight => $"This bow has no sight, so it has no tape.",
             FlightSays.ToTheArrow => $"To the arrow",
             FlightSays.ToTheTarget => $"To the target",

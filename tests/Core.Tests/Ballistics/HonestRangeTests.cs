@@ -150,4 +150,19 @@ public class HonestRangeTests
         var slow = new Trajectory(new FlyingArrow(600, .3), 35, 4.5);
         new HonestRange(slow, DistanceError.Usual, 8, Hand).Yards.ShouldBeLessThan(15);
     }
+
+    [Fact]
+    public void A_speed_that_is_not_measured_widens_the_bar_and_moves_nothing_else()
+    {
+        var arrow = new FlyingArrow(409, .246);
+        Trajectory At(double speed) => new(arrow, speed, 4);
+        var known = new HonestRange(At(270), DistanceError.Usual, 8, Hand);
+        var unsure = new HonestRange(At(270), DistanceError.Usual, 8, Hand, At(255), At(285));
+        unsure.Yards.ShouldBe(known.Yards);
+        unsure.Low.ShouldBeLessThan(known.Low);
+        unsure.High.ShouldBeGreaterThan(known.High);
+        // Not wider than both taken at their worst together.
+        unsure.Low.ShouldBeGreaterThan(new HonestRange(At(255), DistanceError.Usual, 8, Hand).Low);
+        unsure.High.ShouldBeLessThan(new HonestRange(At(285), DistanceError.Usual, 8, Hand).High);
+    }
 }

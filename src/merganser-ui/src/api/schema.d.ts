@@ -9955,6 +9955,7 @@ export interface operations {
             query?: {
                 arrow?: string;
                 set?: number;
+                marks?: string;
             };
             header?: never;
             path: {
@@ -9981,6 +9982,7 @@ export interface operations {
             query?: {
                 arrow?: string;
                 set?: number;
+                marks?: string;
             };
             header?: never;
             path: {
@@ -10035,6 +10037,7 @@ export interface operations {
         parameters: {
             query?: {
                 set?: number;
+                marks?: string;
             };
             header?: never;
             path: {
@@ -10065,6 +10068,7 @@ export interface operations {
             query?: {
                 arrow?: string;
                 set?: number;
+                marks?: string;
             };
             header?: never;
             path: {
@@ -10095,6 +10099,7 @@ export interface operations {
             query?: {
                 arrow?: string;
                 bar?: string;
+                marks?: string;
             };
             header?: never;
             path: {
@@ -10120,6 +10125,7 @@ export interface operations {
         parameters: {
             query?: {
                 arrow?: string;
+                marks?: string;
             };
             header?: never;
             path: {

@@ -96,7 +96,7 @@ export default function FlightPage() {
                 ) : (
                   <AimPane bowId={bowId} view={view} />
                 ))}
-              {shown === 'slopes' && <SlopesPane view={view} />}
+              {shown === 'slopes' && <SlopesPane bowId={bowId} view={view} />}
               {shown === 'known' && <KnownPane view={view} work={work} />}
               {view.cautions.map((words) => (
                 <Note key={words} word="Mind.">

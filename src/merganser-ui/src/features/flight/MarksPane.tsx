@@ -6,7 +6,7 @@ import { Field } from '../../parts/Field';
 import { Note } from '../../parts/Note';
 import { Scroller, Table, differs } from '../../parts/Table';
 import { useFigures } from '../../units/UnitsContext';
-import { tapeOf } from './cardOf';
+import { cardOf, tapeOf } from './cardOf';
 import { Tape } from './Tape';
 import type { Flight, FlightWork } from './useFlight';
 import l from '../../parts/layout.module.css';
@@ -50,14 +50,10 @@ export function MarksPane({ bowId, view, work, printing }: Props) {
               hint="empty for a first print"
             />
             <div className={l.row}>
-              <FileLink href={tapeOf(bowId, view.arrowId, bar)} target="_blank" rel="noreferrer">
+              <FileLink href={tapeOf(bowId, view.arrowId, bar, work.marks)} target="_blank" rel="noreferrer">
                 Sight tape (PDF)
               </FileLink>
-              <FileLink
-                href={`/api/bows/${bowId}/range-card.pdf?arrow=${view.arrowId}`}
-                target="_blank"
-                rel="noreferrer"
-              >
+              <FileLink href={cardOf(bowId, view.arrowId, work.marks)} target="_blank" rel="noreferrer">
                 Range card (PDF)
               </FileLink>
             </div>
@@ -69,6 +65,14 @@ export function MarksPane({ bowId, view, work, printing }: Props) {
         </Column>
         <Column label="The marks">
           <h2>Marks</h2>
+          <Field
+            label="Marks for"
+            name="marks"
+            value={work.marks}
+            onChange={work.setMarks}
+            fault={work.marksFault}
+            hint="every 5; another step, or your own: 12, 18, 25"
+          />
           <MarkTable view={view} />
         </Column>
       </Columns>

@@ -1,3 +1,6 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { answer, api } from '../../api/client';
 import { Scroller, Table } from '../../parts/Table';
 import { useFigures } from '../../units/UnitsContext';
 import type { Flight } from './useFlight';
@@ -5,7 +8,7 @@ import w from '../../parts/words.module.css';
 import s from './FlightPage.module.css';
 
 /** What to set the sight for on a slope, from the path itself. */
-export function SlopesPane({ view }: { view: Flight }) {
+export function SlopesPane({ bowId, view }: { bowId: string; view: Flight }) {
   const { figure } = useFigures();
   const distances = [...new Set(view.slopes.map((slope) => slope.yards))];
   const slopes = [...new Set(view.slopes.map((slope) => slope.slope))];
@@ -53,6 +56,30 @@ export function SlopesPane({ view }: { view: Flight }) {
           </tbody>
         </Table>
       </Scroller>
+      {view.hasSight && <ThirdAxis bowId={bowId} />}
+    </>
+  );
+}
+
+const tilted = { degrees: 1, zero: 20, slope: 30 };
+
+/** What a sight that leans on its third axis costs on a slope. */
+function ThirdAxis({ bowId }: { bowId: string }) {
+  const { figure } = useFigures();
+  const cants = useQuery({
+    queryKey: ['cants', bowId, tilted],
+    queryFn: () => answer(api.GET('/api/bows/{id}/cants', { params: { path: { id: bowId }, query: tilted } })),
+  });
+  if (!cants.data) return null;
+  return (
+    <>
+      <h2>One degree off on the third axis, {tilted.slope}° up</h2>
+      <p data-testid="third-axis">
+        {cants.data.rows
+          .map((row) => `${figure(row.yards, 'yd', 0)}: ${figure(Math.abs(row.thirdAxisUphill), 'in', 1)} aside`)
+          .join('; ')}
+        . Downhill to the other side. <Link to={`/bows/${bowId}/bow?way=sights`}>Sight axes</Link>
+      </p>
     </>
   );
 }
