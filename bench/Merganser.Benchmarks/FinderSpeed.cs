@@ -1,4 +1,6 @@
 using System.Diagnostics;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
 using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
@@ -11,7 +13,7 @@ namespace Merganser.Benchmarks;
 /// </summary>
 public static class FinderSpeed
 {
-    public static Task Run()
+    public static async Task Run()
     {
         var bow = new Bow(
             "Brindle",
@@ -82,6 +84,70 @@ public static class FinderSpeed
         }
 
         Console.WriteLine($"  the bench's own figures, built and read one by one: {done / 1e6:F3} million a second");
-        return Task.CompletedTask;
+        await AsItShips();
+    }
+
+    /// <summary>The same as a page has it: begun, followed and stopped at the server, over the demo's catalogue.</summary>
+    private static async Task AsItShips()
+    {
+        const string finder = "/api/bows/22222222-0000-4000-8000-000000000001/finder";
+        using var screen = new Browser.Tests.Screen(demo: true);
+        using var http = new HttpClient { BaseAddress = new Uri(screen.Url) };
+        foreach (var stopAfter in new double?[] { null, null, .8 })
+        {
+            var from = Stopwatch.GetTimestamp();
+            double Since() => Stopwatch.GetElapsedTime(from).TotalSeconds;
+            using var begun = await http.PostAsJsonAsync(
+                finder,
+                new
+                {
+                    arrow = (string?)null,
+                    ranges = new[]
+                    {
+                        new
+                        {
+                            figure = "fit",
+                            low = ".97",
+                            high = "1.15",
+                        },
+                        new
+                        {
+                            figure = "weight",
+                            low = "390",
+                            high = "450",
+                        },
+                    },
+                    parts = "mineFirst",
+                    mostToBuy = (int?)null,
+                    heads = "both",
+                    x = "speed",
+                    y = "frontOfCenter",
+                }
+            );
+            var id = (string)(await begun.Content.ReadFromJsonAsync<JsonNode>())!["id"]!;
+            using var reader = new StreamReader(await http.GetStreamAsync($"{finder}/{id}/stream"));
+            var (fifty, stopped, bytes, events) = (0.0, 0.0, 0L, 0);
+            JsonNode? last = null;
+            while (await reader.ReadLineAsync() is { } line)
+            {
+                if (!line.StartsWith("data:", StringComparison.Ordinal))
+                {
+                    continue;
+                }
+
+                (last, bytes, events) = (JsonNode.Parse(line[5..]), bytes + line.Length, events + 1);
+                fifty = fifty == 0 && (int)last!["listed"]! >= 50 ? Since() : fifty;
+                if (stopAfter < Since() && stopped == 0)
+                {
+                    stopped = Since();
+                    using var _ = await http.PostAsync($"{finder}/{id}/stop", null);
+                }
+            }
+
+            Console.WriteLine(
+                $"  at the server: {last!["looked"]}, {last["state"]} after {Since():F2} s, fifty rows after {fifty:F2} s, {events} events of {bytes / Math.Max(1, events) / 1000} kB"
+                    + (stopped > 0 ? $", stopped within {1000 * (Since() - stopped):F0} ms" : "")
+            );
+        }
     }
 }

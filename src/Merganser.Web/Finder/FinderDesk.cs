@@ -121,7 +121,8 @@ public sealed class FinderDesk(BowStore bows, ArrowStore arrows, ComponentStore 
                 yield return FinderShown.Of(running, told, Page(running, told, 0));
                 if (!told.Ended)
                 {
-                    await Task.Delay(Between, cancel);
+                    // Its end is told at once.
+                    await Task.WhenAny(Task.Delay(Between, cancel), running.Over);
                 }
             } while (!told.Ended);
         }

@@ -26,6 +26,7 @@ internal sealed class RunningSearch(
 {
     private readonly CancellationTokenSource stop = new();
     private readonly Lock gate = new();
+    private readonly TaskCompletionSource over = new(TaskCreationOptions.RunContinuationsAsynchronously);
     private SearchState? state;
     private TaskCompletionSource moved = new(TaskCreationOptions.RunContinuationsAsynchronously);
 
@@ -38,6 +39,9 @@ internal sealed class RunningSearch(
     public (FoundFigure X, FoundFigure Y) Drawn => drawn;
 
     public PresentArrow? Present => present;
+
+    /// <summary>Ends with the search.</summary>
+    public Task Over => over.Task;
 
     /// <summary>What stands before its first look.</summary>
     public SearchState Begun { get; } =
@@ -129,6 +133,11 @@ internal sealed class RunningSearch(
         {
             state = now;
             moved.SetResult();
+            if (now.Ended)
+            {
+                over.TrySetResult();
+            }
+
             moved = new TaskCompletionSource(TaskCreationOptions.RunContinuationsAsynchronously);
         }
     }

@@ -27,8 +27,9 @@ export function useFinder(bowId: string, arrowId: string | undefined) {
       answer(api.GET('/api/bows/{id}/finder', { params: { path: { id: bowId }, query: { arrow: arrowId } } })),
     refetchOnWindowFocus: true,
   });
-  const [said, setSaid] = useState<Wish | null>(() => kept(bowId));
-  const wish = said ?? (start.data ? usual(start.data) : null);
+  const [said, setSaid] = useState(() => kept(bowId));
+  // What an older page kept may lack a part.
+  const wish = start.data ? { ...usual(start.data), ...said } : null;
   const [search, setSearch] = useState<Search | null>(null);
   const [begun, setBegun] = useState<Schemas['FinderBegun'] | null>(null);
   const [problem, setProblem] = useState<Error | null>(null);
@@ -159,9 +160,9 @@ const usual = (start: Schemas['FinderStart']): Wish => ({
   y: 'frontOfCenter',
 });
 
-function kept(bowId: string): Wish | null {
+function kept(bowId: string): Partial<Wish> | null {
   try {
-    return JSON.parse(localStorage.getItem(keptAs(`finder-${bowId}`)) ?? 'null') as Wish | null;
+    return JSON.parse(localStorage.getItem(keptAs(`finder-${bowId}`)) ?? 'null') as Partial<Wish> | null;
   } catch {
     return null;
   }
