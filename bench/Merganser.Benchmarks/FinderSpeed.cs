@@ -87,7 +87,7 @@ public static class FinderSpeed
         await AsItShips();
     }
 
-    /// <summary>The same as a page has it: begun, followed and stopped at the server, over the demo's catalogue.</summary>
+    /// <summary>As a page has it: begun, followed and stopped at the server, over the demo's catalogue.</summary>
     private static async Task AsItShips()
     {
         const string finder = "/api/bows/22222222-0000-4000-8000-000000000001/finder";
@@ -144,8 +144,10 @@ public static class FinderSpeed
                 }
             }
 
+            var size = bytes / Math.Max(1, events) / 1000;
             Console.WriteLine(
-                $"  at the server: {last!["looked"]}, {last["state"]} after {Since():F2} s, fifty rows after {fifty:F2} s, {events} events of {bytes / Math.Max(1, events) / 1000} kB"
+                $"  at the server: {last!["looked"]}, {last["state"]} after {Since():F2} s, "
+                    + $"fifty rows after {fifty:F2} s, {events} events of {size} kB"
                     + (stopped > 0 ? $", stopped within {1000 * (Since() - stopped):F0} ms" : "")
             );
         }
