@@ -124,7 +124,7 @@ public static class States
             "an earlier paper",
             $"{Barebow}/paper?way=papers",
             "[data-testid=papers] a",
-            Press("accepted", "[data-past]")
+            Click("[data-testid=papers] li:last-child a", "[data-past]")
         ),
         new("past set", Paper, Advice, Press("Set 1", "[data-past]")),
         new("ladder", $"{Longbow}/paper?way=ladder", "[data-testid=ladder]"),

@@ -215,7 +215,7 @@ public static class ComponentTable
             Point p => Texts(
                 ("maker", p.Maker),
                 ("name", p.Name),
-                ("kind", Word(p.Kind)),
+                ("kind", Codes.Of(p.Kind)),
                 ("grains", Exact(p.Grains)),
                 ("length", Exact(p.Length)),
                 ("centreAhead", Exact(p.CentreAhead)),
@@ -229,7 +229,7 @@ public static class ComponentTable
             Nock n => Texts(
                 ("maker", n.Maker),
                 ("name", n.Name),
-                ("kind", Word(n.Kind)),
+                ("kind", Codes.Of(n.Kind)),
                 ("grains", Exact(n.Grains)),
                 ("tubeStart", Exact(n.TubeStart)),
                 ("centre", Exact(n.Centre)),
@@ -240,7 +240,7 @@ public static class ComponentTable
             EndPart e => Texts(
                 ("maker", e.Maker),
                 ("name", e.Name),
-                ("kind", Word(e.Kind)),
+                ("kind", Codes.Of(e.Kind)),
                 ("grains", Exact(e.Grains)),
                 ("length", Exact(e.Length)),
                 ("centreAhead", Exact(e.CentreAhead)),
@@ -253,7 +253,7 @@ public static class ComponentTable
                 ("grains", Exact(v.Grains)),
                 ("length", Exact(v.Length)),
                 ("height", Exact(v.Height)),
-                ("setting", Word(v.Setting)),
+                ("setting", Codes.Of(v.Setting)),
                 ("glue", Some(v.Glue)),
                 ("measuredGrains", Exact(v.MeasuredGrains)),
                 ("grainsBand", Some(v.GrainsBand))
@@ -280,9 +280,6 @@ public static class ComponentTable
 
     private static string Some(double value) => value == 0 ? "" : Exact(value);
 
-    private static string Word<T>(T value)
-        where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
-
     private static ComponentField Text(string name) =>
         new(default, name, ComponentFieldKind.Text, Quantity.Number, None, true, []);
 
@@ -298,6 +295,6 @@ public static class ComponentTable
             Quantity.Number,
             None,
             true,
-            [.. Enum.GetValues<T>().Select(Word)]
+            [.. Enum.GetValues<T>().Select(Codes.Of)]
         );
 }

@@ -25,6 +25,13 @@ public enum PointKind
     MechanicalHead,
 }
 
+/// <summary>Kinds of points told apart.</summary>
+public static class PointKinds
+{
+    /// <summary>True for a head with blades.</summary>
+    public static bool IsHead(this PointKind kind) => kind is PointKind.FixedHead or PointKind.MechanicalHead;
+}
+
 /// <summary>How a nock is held.</summary>
 public enum NockKind
 {

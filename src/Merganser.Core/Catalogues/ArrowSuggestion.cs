@@ -86,9 +86,7 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
     }
 
     /// <summary>Wood belongs on a longbow, and aluminium or carbon on any (common practice, no source).</summary>
-    private static bool Suits(Bow bow, Shaft shaft) => bow.Kind == BowKind.Longbow || !IsWood(shaft);
-
-    private static bool IsWood(Shaft shaft) => shaft.Material.Contains("wood", StringComparison.OrdinalIgnoreCase);
+    private static bool Suits(Bow bow, Shaft shaft) => bow.Kind == BowKind.Longbow || !ShaftMaterial.IsWood(shaft);
 
     private static ArrowDraft? Build(Bow bow, Stocked<Shaft> shaft, Usual usual)
     {
@@ -100,7 +98,7 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
                 shaft.Part.Name.Length > 60 ? shaft.Part.Name[..60] : shaft.Part.Name,
                 shaft.Id,
                 Show.Number(bow.FirstCut, 1),
-                thin || IsWood(shaft.Part) ? null : usual.Insert?.Id,
+                thin || ShaftMaterial.IsWood(shaft.Part) ? null : usual.Insert?.Id,
                 point.Id,
                 usual.Nock.Id,
                 usual.Vane?.Id,

@@ -31,7 +31,7 @@ public sealed record FinderEntry(
         List<WantedRange> ranges = [];
         foreach (var entry in Ranges)
         {
-            var name = NameOf(entry.Figure);
+            var name = Codes.Of(entry.Figure);
             var (quantity, allowed) = (FinderWish.QuantityOf(entry.Figure), FinderWish.Allowed(entry.Figure));
             var low = fields.Optional($"{name}Low", entry.Low, quantity, allowed)?.Value;
             var high = fields.Optional($"{name}High", entry.High, quantity, allowed)?.Value;
@@ -50,11 +50,5 @@ public sealed record FinderEntry(
 
         fields.ThrowIfAny();
         return new FinderWish(ranges, Parts, MostToBuy, Heads);
-    }
-
-    private static string NameOf(FoundFigure figure)
-    {
-        var word = figure.ToString();
-        return char.ToLowerInvariant(word[0]) + word[1..];
     }
 }

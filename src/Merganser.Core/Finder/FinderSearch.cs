@@ -128,7 +128,7 @@ public sealed class FinderSearch
             figures = figures with { HonestRange = honest.Of(shaft.Part, front, rear, length, figures) };
         }
 
-        var toBuy = (shaft.Owned ? 0 : 1) + front.ToBuy + rear.ToBuy;
+        var toBuy = ToBuy(shaft, front, rear);
         return new FoundBuild(at, shaft, length, front, rear, figures, toBuy, Misses(figures, toBuy));
 
         static int InList(int index, int count) =>
@@ -143,7 +143,7 @@ public sealed class FinderSearch
         for (var rearAt = 0; rearAt < rears.Count; rearAt++)
         {
             var rear = rears[rearAt];
-            var toBuy = (shaft.Owned ? 0 : 1) + front.ToBuy + rear.ToBuy;
+            var toBuy = ToBuy(shaft, front, rear);
             var lengths = builds.LengthsOf(shaft.Part, rear);
             for (var lengthAt = 0; lengthAt < lengths.Count; lengthAt++)
             {
@@ -219,6 +219,9 @@ public sealed class FinderSearch
 
         return true;
     }
+
+    private static int ToBuy(FinderPart<Shaft> shaft, FrontEnd front, RearEnd rear) =>
+        (shaft.Owned ? 0 : 1) + front.ToBuy + rear.ToBuy;
 
     private double Misses(in FoundFigures figures, int toBuy)
     {

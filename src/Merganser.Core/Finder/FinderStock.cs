@@ -99,9 +99,7 @@ public sealed class FinderStock
         [
             .. Of<Point>()
                 .Where(p =>
-                    wish.Heads == FinderHeads.Both
-                    || (wish.Heads == FinderHeads.Heads)
-                        == (p.Part.Kind is PointKind.FixedHead or PointKind.MechanicalHead)
+                    wish.Heads == FinderHeads.Both || (wish.Heads == FinderHeads.Heads) == p.Part.Kind.IsHead()
                 ),
         ];
         nocks = Of<Nock>();
@@ -127,7 +125,7 @@ public sealed class FinderStock
     /// </summary>
     public IReadOnlyList<FrontEnd> FrontsOf(Shaft shaft)
     {
-        var (tube, wood) = (shaft.InnerDiameter, shaft.Material.Contains("wood", StringComparison.OrdinalIgnoreCase));
+        var (tube, wood) = (shaft.InnerDiameter, ShaftMaterial.IsWood(shaft));
         return fronts.TryGetValue((tube, wood), out var known) ? known : fronts[(tube, wood)] = FrontsOf(tube, wood);
     }
 

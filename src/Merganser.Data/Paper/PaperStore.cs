@@ -52,11 +52,13 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     public IReadOnlyList<PaperLine> Lines(string bowId, int most, string? before) =>
         database.Read(sql => PaperLines.Read(sql, database.Unreadable, bowId, most, before));
 
-    /// <summary>The trials of a bow, the newest first; those that cannot be read are left out.</summary>
-    public IReadOnlyList<PaperRow> Trials(string bowId, int most) =>
+    private const int TrialsRemembered = 5;
+
+    /// <summary>The newest trials of a bow, the newest first; those that cannot be read are left out.</summary>
+    public IReadOnlyList<PaperRow> Trials(string bowId) =>
         database.Unreadable.Each(
             "paper",
-            database.Read(sql => sql.Query<string>(NewestTrials, new { bowId, most }).ToArray()),
+            database.Read(sql => sql.Query<string>(NewestTrials, new { bowId, most = TrialsRemembered }).ToArray()),
             id => id,
             Get
         );

@@ -126,8 +126,7 @@ public sealed class FlightDesk(
     {
         var hits = hands.Of(bow.Id);
         var kind =
-            arrow?.Point.Kind is PointKind.FixedHead or PointKind.MechanicalHead
-            && hits.Any(h => SizesAsked.KindOf(h) == ArrowKind.Broadhead)
+            arrow?.Point.Kind.IsHead() == true && hits.Any(h => SizesAsked.KindOf(h) == ArrowKind.Broadhead)
                 ? ArrowKind.Broadhead
                 : ArrowKind.Fletched;
         return new FlightKnown(

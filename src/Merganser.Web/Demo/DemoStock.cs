@@ -44,7 +44,7 @@ public sealed class DemoStock(ComponentStore components, BowStore bows, ArrowSto
                 Shaft { InnerDiameter: < .2 } => 16,
                 Shaft => 11,
                 Insert insert => insert.Weight > 30 ? 3 : 1.5,
-                Point { Kind: PointKind.FixedHead or PointKind.MechanicalHead } => 14,
+                Point point when point.Kind.IsHead() => 14,
                 Point => 1.2,
                 Nock { Kind: NockKind.Lit } => 9,
                 Nock => .8,

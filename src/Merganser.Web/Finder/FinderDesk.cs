@@ -51,9 +51,7 @@ public sealed class FinderDesk(BowStore bows, ArrowStore arrows, ComponentStore 
             present?.Name,
             [.. FinderScale.Of(row.Bow, present?.Figures).Select(ScaleOf)],
             [.. usual.Select(EntryOf)],
-            present?.Arrow.Point.Kind is PointKind.FixedHead or PointKind.MechanicalHead
-                ? FinderHeads.Heads
-                : FinderHeads.Points,
+            present?.Arrow.Point.Kind.IsHead() == true ? FinderHeads.Heads : FinderHeads.Points,
             new NeverShown(
                 Measure.Ruled(FinderSearch.FirstLength(row.Bow)),
                 Measure.Ruled(ArrowCautions.LeastToSpare),

@@ -22,7 +22,7 @@ internal sealed class RunningSearch(
     FinderWish wish,
     (FoundFigure X, FoundFigure Y) drawn,
     PresentArrow? present
-) : IDisposable
+)
 {
     private readonly CancellationTokenSource stop = new();
     private readonly Lock gate = new();
@@ -120,9 +120,6 @@ internal sealed class RunningSearch(
             throw new Data.MissingException("build");
         }
     }
-
-    /// <inheritdoc/>
-    public void Dispose() => stop.Dispose();
 
     private SearchState Now(FinderProgress progress, bool ended) =>
         new(false, ended, progress, search.Good, search.Ranked, search.Nearest, search.Dots, [.. search.Edge.Stair]);

@@ -22,8 +22,6 @@ public sealed class PaperDesk(
     ComponentStore components
 )
 {
-    private const int TrialsRemembered = 5;
-
     public PaperView View(string paperId) => View(papers.Get(paperId));
 
     public PaperView View(PaperRow paper)
@@ -73,7 +71,7 @@ public sealed class PaperDesk(
     /// </summary>
     public IReadOnlyList<ToleratedView> Tolerated(string bowId) =>
         [
-            .. from paper in papers.Trials(bowId, TrialsRemembered)
+            .. from paper in papers.Trials(bowId)
             let trial = paper.Session.Trial
             where trial is { Ranges.Count: > 0 }
             select new ToleratedView(paper.Id, paper.StartedAt, trial.Ranges),

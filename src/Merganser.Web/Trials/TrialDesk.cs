@@ -21,7 +21,6 @@ public sealed class TrialDesk(
 {
     private const int MostShafts = 4;
     private const int MostPoints = 12;
-    private const int TrialsRemembered = 5;
     private const int LongestName = 60;
     private const double Round = 25;
     private static readonly AllowedRange Counted = new(2, MostPoints, Unit.None, Why.PieceOfAnArrow);
@@ -80,7 +79,8 @@ public sealed class TrialDesk(
     {
         var steps = StepsOf(bowId, chosen);
         FieldReader.Demand(Counted.Holds(steps.Count), "points", "range", TrialSays.ChooseTwo);
-        string[] order = [.. steps.Select((step, i) => VersionOf(bowId, step, $"{id}-{i + 1}"))];
+        var kept = KeptOf(bowId);
+        string[] order = [.. steps.Select((step, i) => VersionOf(bowId, kept, step, $"{id}-{i + 1}"))];
         var plan = new SessionPlan(
             SessionKind.Trial,
             null,
@@ -94,12 +94,11 @@ public sealed class TrialDesk(
     }
 
     /// <summary>An arrow of the bow that is built so already, or a new one.</summary>
-    private string VersionOf(string bowId, TrialStep step, string id)
+    private string VersionOf(string bowId, IReadOnlyList<ArrowRow> kept, TrialStep step, string id)
     {
-        var row = arrows.Of(bowId).First(a => a.Id == step.Shaft.ArrowId);
-        var draft = Built(row.Kept!.Typed, step.Point);
-        var same = arrows.Of(bowId).FirstOrDefault(a => a.Kept is not null && Of(a.Kept.Typed) == Of(draft));
-        if (same is not null)
+        var row = kept.First(a => a.Id == step.Shaft.ArrowId);
+        var draft = row.Kept!.Typed with { PointId = step.Point.PointId, PointBroken = step.Point.Broken };
+        if (kept.FirstOrDefault(a => Of(a.Kept!.Typed) == Of(draft)) is { } same)
         {
             return same.Kept!.Id;
         }
@@ -111,13 +110,6 @@ public sealed class TrialDesk(
 
         static string Of(ArrowDraft draft) => JsonSerializer.Serialize(draft with { Name = "" }, FactsJson.Options);
     }
-
-    private static ArrowDraft Built(ArrowDraft typed, TrialPoint point) =>
-        typed with
-        {
-            PointId = point.PointId,
-            PointBroken = point.Broken,
-        };
 
     private IReadOnlyList<TrialStep> StepsOf(string bowId, IReadOnlyList<TrialChoice> chosen)
     {
@@ -148,10 +140,7 @@ public sealed class TrialDesk(
     {
         var bow = bows.Get(bowId).Bow;
         var parts = components.Rows();
-        var found = papers
-            .Trials(bowId, TrialsRemembered)
-            .SelectMany(p => p.Session.Trial?.Rows ?? [])
-            .ToLookup(r => r.Arrow.Shaft);
+        var found = papers.Trials(bowId).SelectMany(p => p.Session.Trial?.Rows ?? []).ToLookup(r => r.Arrow.Shaft);
         return
         [
             .. of.Select(row =>
@@ -181,15 +170,13 @@ public sealed class TrialDesk(
             where !row.Retired && row.Part is Point
             let point = (Point)row.Part
             where point.Kind == PointKind.GlueIn == (arrow.Point.Kind == PointKind.GlueIn)
-            where IsHead(point) == IsHead(arrow.Point)
+            where point.Kind.IsHead() == arrow.Point.Kind.IsHead()
             where !TubeFit.IsWrong(point.Diameter, arrow.Shaft.InnerDiameter)
             from broken in Enumerable.Range(0, point.BreakOffSteps + 1)
             let grains = point.Weight - (broken * point.BreakOff)
             where grains > 0
             select new TrialPoint(row.Id, point.Name, broken, grains, row.Stock.Owned > 0),
         ];
-
-    private static bool IsHead(Point point) => point.Kind is PointKind.FixedHead or PointKind.MechanicalHead;
 
     private static TrialShaftView Show(TrialShaft shaft)
     {

@@ -1,27 +1,25 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
-import { useActs } from '../../api/useActs';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
-import { useBow, useCatalogue, useRefresh } from '../../api/queries';
+import { useBow, useCatalogue } from '../../api/queries';
 import { Main, Page } from '../../parts/Page';
 import { ArrowEditor } from './ArrowEditor';
 import { arrowWays } from './ArrowWays';
 import { ArrowWayPage } from './ArrowWayPage';
 import { FinderWay } from './finder/FinderWay';
 import { classOf, parts, type Used } from './parts';
+import { useNewArrow } from './useNewArrow';
 
 /** The arrow of a bow: picks which one is on the bench, or starts the first. */
 export default function ArrowPage() {
   const bowId = useParams().bowId!;
   const [search, setSearch] = useSearchParams();
-  const acts = useActs(`arrows ${bowId}`);
+  const arrow = useNewArrow(bowId);
   const navigate = useNavigate();
   const bow = useBow(bowId);
   const catalogue = useCatalogue(search.get('use') ?? undefined);
-  const queries = useQueryClient();
-  const refresh = useRefresh(bowId);
   const arrows = useQuery({
     queryKey: ['arrows', bowId],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
@@ -44,13 +42,8 @@ export default function ArrowPage() {
     const like = row?.draft;
     const draft = like ? { ...like, name: `${like.name}, copy`.slice(0, 60) } : suggestion.data?.draft;
     if (!draft) return;
-    const added = await acts.act(`start ${JSON.stringify(draft)}`, (id) =>
-      answer(api.POST('/api/arrows', { body: { id, bowId, draft } })),
-    );
-    if (!added) return;
-    await queries.invalidateQueries({ queryKey: ['arrows', bowId] });
-    refresh();
-    setSearch({ arrow: added.id });
+    const added = await arrow.begin(draft);
+    if (added) setSearch({ arrow: added });
   };
 
   return (
@@ -108,7 +101,7 @@ export default function ArrowPage() {
           </Main>
           <Foot
             sentence={
-              acts.problem?.message ?? (empty ? 'No arrow yet: start one for this bow.' : 'Opening the arrow …')
+              arrow.problem?.message ?? (empty ? 'No arrow yet: start one for this bow.' : 'Opening the arrow …')
             }
             reason={
               !empty ? '' : suggestion.isError ? suggestion.error.message : 'It begins with what fits this bow best.'

@@ -19,32 +19,32 @@ export function useFlight(bowId: string, arrow: string | undefined) {
   const queries = useQueryClient();
   const acts = useActs(`flight ${bowId}`);
   const path = { id: bowId };
-  const query = { arrow, set, marks: marks.trim() || undefined };
-  const key = ['flight', bowId, arrow ?? null, set ?? null, marks.trim()];
-  const flight = useQuery({
-    queryKey: key,
-    queryFn: () => answer(api.GET('/api/bows/{id}/flight', { params: { path, query } })),
-    placeholderData: keepPreviousData,
-  });
-  const typed = marks.trim() !== '';
+  const typed = marks.trim();
+  const asked = (steps: string) => {
+    const query = { arrow, set, marks: steps || undefined };
+    return {
+      query,
+      queryKey: ['flight', bowId, arrow ?? null, set ?? null, steps],
+      queryFn: () => answer(api.GET('/api/bows/{id}/flight', { params: { path, query } })),
+    };
+  };
+  const [own, usual] = [asked(typed), asked('')];
+  const flight = useQuery({ queryKey: own.queryKey, queryFn: own.queryFn, placeholderData: keepPreviousData });
   /** Marks that cannot be read take nothing else away. */
-  const usual = useQuery({
-    queryKey: ['flight', bowId, arrow ?? null, set ?? null, ''],
-    queryFn: () => answer(api.GET('/api/bows/{id}/flight', { params: { path, query: { arrow, set } } })),
-    enabled: flight.isError && typed,
-  });
-  const sent = flight.isError ? { arrow, set } : query;
+  const unread = flight.isError && !flight.data && typed !== '';
+  const without = useQuery({ queryKey: usual.queryKey, queryFn: usual.queryFn, enabled: unread });
+  const { query, queryKey: key } = unread ? usual : own;
   const taken = (view: Flight | null) => {
     if (!view) return false;
     queries.setQueryData(key, view);
     void queries.invalidateQueries({ queryKey: ['flight', bowId], refetchType: 'none' });
     return true;
   };
-  const view = flight.data ?? (typed ? usual.data : undefined);
+  const view = flight.data ?? (unread ? without.data : undefined);
   const said = saying ?? view?.said;
   return {
     view,
-    failed: flight.isError && !(typed && usual.isPending),
+    failed: unread ? without.isError : flight.isError,
     set,
     setSet,
     marks,
@@ -61,7 +61,7 @@ export function useFlight(bowId: string, arrow: string | undefined) {
       const next = { ...said, ...part };
       setSaying(next);
       const view = await acts.act(`say ${JSON.stringify(next)}`, (id) =>
-        answer(api.POST('/api/bows/{id}/flight', { params: { path, query: sent }, body: { id, ...next } })),
+        answer(api.POST('/api/bows/{id}/flight', { params: { path, query }, body: { id, ...next } })),
       );
       if (!taken(view)) return false;
       setSaying((now) => (now === next ? null : now));
@@ -72,7 +72,7 @@ export function useFlight(bowId: string, arrow: string | undefined) {
         .act(`prove ${JSON.stringify(mark)}`, (id) =>
           answer(
             api.POST('/api/bows/{id}/proven', {
-              params: { path, query: { ...sent, arrow: undefined } },
+              params: { path, query: { ...query, arrow: undefined } },
               body: { id, arrow: arrow ?? null, ...mark },
             }),
           ),
@@ -83,7 +83,7 @@ export function useFlight(bowId: string, arrow: string | undefined) {
         .act(`sight ${eyeToPin}`, (id) =>
           answer(
             api.POST('/api/bows/{id}/sight', {
-              params: { path, query: sent },
+              params: { path, query },
               body: { id, eyeToPin, click: view?.click ?? '' },
             }),
           ),

@@ -1,8 +1,5 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { answer, api, type Schemas } from '../../../api/client';
-import { useRefresh } from '../../../api/queries';
-import { useActs } from '../../../api/useActs';
+import type { Schemas } from '../../../api/client';
 import { ChoiceRow } from '../../../parts/ChoiceRow';
 import { Key } from '../../../parts/Buttons';
 import { Fold } from '../../../parts/Fold';
@@ -12,6 +9,7 @@ import { Stepper } from '../../../parts/Stepper';
 import { Foot } from '../../../shell/Foot';
 import { isPageKey, layerIsOpen } from '../../../shell/keys';
 import { ArrowWays } from '../ArrowWays';
+import { useNewArrow } from '../useNewArrow';
 import { FoundList, Parts, Pressed } from './FoundList';
 import { Like, Progress } from './Progress';
 import { TradeOff } from './TradeOff';
@@ -46,9 +44,7 @@ export function FinderWay({
 }) {
   const finder = useFinder(bowId, arrowId);
   const { start, search, rows, wish } = finder;
-  const acts = useActs(`finder ${bowId}`);
-  const queries = useQueryClient();
-  const refresh = useRefresh(bowId);
+  const arrow = useNewArrow(bowId);
   /** A build of the picture, and the search that it is of. */
   const [press, setPress] = useState<{ of: string; row: Row } | null>(null);
   const [at, setAt] = useState<string | null>(null);
@@ -71,14 +67,8 @@ export function FinderWay({
     return () => window.removeEventListener('keydown', key);
   });
   const open = async (row: Row) => {
-    const { draft } = row;
-    const added = await acts.act(`found ${JSON.stringify(draft)}`, (id) =>
-      answer(api.POST('/api/arrows', { body: { id, bowId, draft } })),
-    );
-    if (!added) return;
-    await queries.invalidateQueries({ queryKey: ['arrows', bowId] });
-    refresh();
-    onOpened(added.id);
+    const added = await arrow.begin(row.draft);
+    if (added) onOpened(added);
   };
   const rest = start?.scales.filter((scale) => !FIRST.includes(scale.figure)) ?? [];
   const wanted = (figure: Figure) => wish?.ranges.find((r) => r.figure === figure);
@@ -164,30 +154,30 @@ export function FinderWay({
             )}
             {pressed && <Pressed row={pressed} onBack={() => setPress(null)} />}
             {nearest && rows.length === 0 && (
-              <Note
-                role="status"
-                act={
-                  <Key onClick={() => finder.say({ ranges: nearest.ranges, mostToBuy: nearest.mostToBuy })}>
-                    Widen it so far
-                  </Key>
-                }
-              >
-                {nearest.words}
-              </Note>
-            )}
-            {nearest && rows.length === 0 && (
-              <p>
-                <b>{nearest.row.name}</b>: <Parts row={nearest.row} />
-              </p>
+              <>
+                <Note
+                  role="status"
+                  act={
+                    <Key onClick={() => finder.say({ ranges: nearest.ranges, mostToBuy: nearest.mostToBuy })}>
+                      Widen it so far
+                    </Key>
+                  }
+                >
+                  {nearest.words}
+                </Note>
+                <p>
+                  <b>{nearest.row.name}</b>: <Parts row={nearest.row} />
+                </p>
+              </>
             )}
             <FoundList finder={finder} chosen={chosen} onChoose={choose} />
           </div>
         </Body>
       </Main>
-      {acts.problem ? (
+      {arrow.problem ? (
         <Foot
           trouble
-          sentence={acts.problem.message}
+          sentence={arrow.problem.message}
           reason="Nothing is lost: the list stays."
           button="Try again"
           onGo={() => chosen && void open(chosen)}
@@ -213,7 +203,7 @@ export function FinderWay({
           sentence={chosen.put}
           reason={[chosen.caution, search?.note].filter(Boolean).join(' ')}
           button={chosen.rank > 0 ? `Open number ${chosen.rank}` : 'Open it'}
-          busy={acts.busy}
+          busy={arrow.busy}
           onGo={() => void open(chosen)}
         />
       ) : (
