@@ -45,7 +45,7 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
         }
 
         var built = catalogue
-            .Shafts.Where(s => Suits(bow, s.Part))
+            .Shafts.Where(s => ShaftMaterial.Suits(bow, s.Part))
             .Select(s => (Shaft: s, Draft: Build(bow, s, usual[s.Part.InnerDiameter])))
             .Where(b => b.Draft is not null)
             .Select(b => (Draft: b.Draft!, Arrow: Read(b.Draft!, b.Shaft, usual[b.Shaft.Part.InnerDiameter])))
@@ -84,9 +84,6 @@ public sealed record ArrowSuggestion(ArrowDraft Draft, double Ratio, bool Fits, 
             return null;
         }
     }
-
-    /// <summary>Wood belongs on a longbow, and aluminium or carbon on any (common practice, no source).</summary>
-    private static bool Suits(Bow bow, Shaft shaft) => bow.Kind == BowKind.Longbow || !ShaftMaterial.IsWood(shaft);
 
     private static ArrowDraft? Build(Bow bow, Stocked<Shaft> shaft, Usual usual)
     {

@@ -8,8 +8,9 @@ namespace Merganser.Core.Finder;
 /// <summary>
 /// Looks at every build of a catalogue on a bow: shafts, lengths in quarter inches from an inch ahead of the rest to
 /// what the shaft is sold at, fronts, rears. What the bench refuses or warns of is never found: under five grains a
-/// pound, a shaft that ends at the rest, a weak one with a fixed head, a part that does not go into the tube. One row
-/// for each shaft and front, at its best length and rear.
+/// pound, a shaft that ends at the rest, a weak one with a fixed head, a part that does not go into the tube, wood on
+/// anything but a longbow. Owned shafts come first, and of them those nearest to a good fit. One row for each shaft and
+/// front, at its best length and rear.
 /// </summary>
 public sealed class FinderSearch
 {
@@ -49,7 +50,11 @@ public sealed class FinderSearch
         builds = new BuildFigures(bow);
         work =
         [
-            .. stock.Shafts.Select(shaft => new Work(shaft, stock.FrontsOf(shaft.Part), stock.RearsOf(shaft.Part))),
+            .. stock
+                .Shafts.Where(shaft => ShaftMaterial.Suits(bow, shaft.Part))
+                .Select(shaft => new Work(shaft, stock.FrontsOf(shaft.Part), stock.RearsOf(shaft.Part)))
+                .OrderByDescending(w => w.Shaft.Owned)
+                .ThenBy(OffAtMiddle),
         ];
         Total = work.Sum(w => w.Rears.Sum(rear => (long)builds.LengthsOf(w.Shaft.Part, rear).Count) * w.Fronts.Count);
     }
@@ -133,6 +138,20 @@ public sealed class FinderSearch
 
         static int InList(int index, int count) =>
             index >= 0 && index < count ? index : throw new ArgumentOutOfRangeException(nameof(at));
+    }
+
+    /// <summary>How far a shaft is from the best fit in the middle of its builds.</summary>
+    private double OffAtMiddle(Work w)
+    {
+        var lengths = w.Rears.Count > 0 ? builds.LengthsOf(w.Shaft.Part, w.Rears[w.Rears.Count / 2]) : [];
+        if (lengths.Count == 0 || w.Fronts.Count == 0)
+        {
+            return double.MaxValue;
+        }
+
+        var (length, needed) = lengths[lengths.Count / 2];
+        var front = w.Fronts.OrderBy(f => f.Grains).ElementAt(w.Fronts.Count / 2);
+        return FoundBuild.FromBest(builds.Of(w.Shaft, front, w.Rears[w.Rears.Count / 2], length, needed).Fit);
     }
 
     private void LookAt(int shaftAt, int frontAt)

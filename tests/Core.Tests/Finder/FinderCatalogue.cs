@@ -67,10 +67,10 @@ public abstract class FinderCatalogue
         return rows;
     }
 
-    protected static FinderSearch Search(List<ComponentRow> rows, FinderWish wish)
+    protected static FinderSearch Search(List<ComponentRow> rows, FinderWish wish, Bow? bow = null)
     {
         var search = new FinderSearch(
-            Compound,
+            bow ?? Compound,
             new FinderStock(rows, wish),
             wish,
             (FoundFigure.Speed, FoundFigure.FrontOfCenter)

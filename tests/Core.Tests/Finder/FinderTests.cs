@@ -1,4 +1,5 @@
 using Merganser.Core.Arrows;
+using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Finder;
 using Merganser.Core.Speed;
@@ -179,5 +180,35 @@ public class FinderTests : FinderCatalogue
         new WantedRange(FoundFigure.Weight, 400, 450).Miss(425).ShouldBe(0);
         new WantedRange(FoundFigure.Speed, 280, null).Miss(266).ShouldBe(.5, 1e-12);
         new WantedRange(FoundFigure.Cost, null, 20).Holds(20).ShouldBeTrue();
+    }
+
+    /// <summary>Wood belongs on a longbow (common practice, no source).</summary>
+    [Fact]
+    public void Wood_is_found_for_a_longbow_alone()
+    {
+        var rows = Catalogue(5);
+        var wood = (Shaft)rows.First(r => r.Part is Shaft).Part with { Material = "White wood" };
+        rows.Add(new ComponentRow("wooden", ComponentClass.Shaft, wood, false, 1, new Stock(12, 1)));
+        var longbow = Compound with { Kind = BowKind.Longbow, Release = Release.Fingers, CamSystem = CamSystem.None };
+
+        Search(rows, new FinderWish([])).Ranked.ShouldNotContain(r => r.Shaft.Id == "wooden");
+        Search(rows, new FinderWish([]), longbow).Ranked.ShouldContain(r => r.Shaft.Id == "wooden");
+    }
+
+    [Fact]
+    public void An_owned_shaft_is_looked_at_first_then_what_is_near_to_a_good_fit()
+    {
+        var rows = Catalogue(5);
+        var shaft = (Shaft)rows.First(r => r.Part is Shaft).Part;
+        rows.RemoveAll(r => r.Part is Shaft);
+        foreach (var (id, spine, owned) in new[] { ("far", .9, 0), ("near", .33, 0), ("own and far", .9, 12) })
+        {
+            var of = shaft with { Spine = spine };
+            rows.Add(new ComponentRow(id, ComponentClass.Shaft, of, false, 1, new Stock(owned, 1)));
+        }
+
+        var search = Search(rows, new FinderWish([]));
+        string[] order = [.. Enumerable.Range(0, 3).Select(i => search.At(new FoundAt(i, 0, 0, 0)).Shaft.Id)];
+        order.ShouldBe(["own and far", "near", "far"]);
     }
 }
