@@ -19,6 +19,7 @@ using Merganser.Web.Instruments;
 using Merganser.Web.Paper;
 using Merganser.Web.Rack;
 using Merganser.Web.Setup;
+using Merganser.Web.Story;
 using Merganser.Web.Trials;
 using Merganser.Web.Ui;
 using Merganser.Web.Words;
@@ -89,6 +90,8 @@ builder
     .AddSingleton<ChronographStore>()
     .AddSingleton<BoardStore>()
     .AddSingleton<ResponseStore>()
+    .AddSingleton<StoryStore>()
+    .AddSingleton<NoteStore>()
     .AddSingleton<RackLines>();
 builder
     .Services.AddSingleton<Hearers>()
@@ -105,6 +108,7 @@ builder
     .AddSingleton<FlightDesk>()
     .AddSingleton<FinderDesk>()
     .AddSingleton<TrialDesk>()
+    .AddSingleton<StoryDesk>()
     .AddSingleton<SetupCard>()
     .AddSingleton<ResponseDesk>()
     .AddSingleton<PaperDesk>()
@@ -115,6 +119,7 @@ builder
     .AddSingleton<DemoPapers>()
     .AddSingleton<DemoDozens>()
     .AddSingleton<DemoFlight>()
+    .AddSingleton<DemoStory>()
     .AddSingleton<DemoClub>();
 builder.Services.Configure<JsonOptions>(json =>
 {
@@ -206,6 +211,7 @@ api.MapCrawls();
 api.MapFlight();
 api.MapFinder();
 api.MapTrials();
+api.MapStory();
 api.MapDozens();
 api.MapWorkshop();
 api.MapDrawBoard();

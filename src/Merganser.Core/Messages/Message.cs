@@ -12,6 +12,7 @@ using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
 using Merganser.Core.Speed;
+using Merganser.Core.Story;
 using Merganser.Core.Trials;
 using Merganser.Core.Tuning;
 using Merganser.Core.Workshop;
@@ -86,6 +87,9 @@ public abstract record Message
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(TrialSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(StorySays says) => new Says(says);
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(FirstSays says) => new Says(says);

@@ -31,10 +31,13 @@ public sealed record ShotReading(
 )
 {
     /// <summary>The tear as the archer sees it; of a nock end in a near target, the tear that it stands for.</summary>
-    public Tear Tear =>
-        Stage.NockEnd ? NockEnd.TearOf(Marked.Tear, Stage.Distance)
-        : Marked.Said ? Marked.Tear with { ReadWithin = ShooterWords.ReadWithin(Marked.Tear) }
-        : Marked.Tear;
+    public Tear Tear => TearOf(Marked, Stage.NockEnd, Stage.Distance);
+
+    /// <summary>The tear of a shot that was marked at a paper, or as a nock end from so many yards.</summary>
+    public static Tear TearOf(ShotMarked marked, bool nockEnd, double distance) =>
+        nockEnd ? NockEnd.TearOf(marked.Tear, distance)
+        : marked.Said ? marked.Tear with { ReadWithin = ShooterWords.ReadWithin(marked.Tear) }
+        : marked.Tear;
 
     /// <summary>Which arrow of the dozen, where it was said.</summary>
     public string? ArrowNumber => Marked.ArrowNumber;

@@ -199,6 +199,11 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
         sql.First<VersionLine>($"{VersionColumns} WHERE id = @id", new { id })?.Row()
         ?? throw new MissingException("arrow version");
 
+    /// <summary>Some versions, by <c>@ids</c>.</summary>
+    internal static IEnumerable<ArrowVersion> Versions(Sql sql, object ids) =>
+        sql.Query<VersionLine>($"{VersionColumns} WHERE id IN (SELECT value FROM json_each(@ids))", ids)
+            .Select(v => v.Row());
+
     private const string VersionColumns =
         "SELECT id, arrow_id AS arrowId, number, facts, typed, kept_at AS keptAt FROM arrow_version";
 

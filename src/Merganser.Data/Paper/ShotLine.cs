@@ -45,7 +45,7 @@ internal sealed class ShotLine
 }
 
 /// <summary>A set as it stands in its table.</summary>
-internal sealed class SetLine
+internal class SetLine
 {
     public string Id { get; init; } = "";
     public int Number { get; init; }

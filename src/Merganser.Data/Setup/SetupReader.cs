@@ -62,7 +62,8 @@ internal static class SetupReader
             new { bowId }
         );
 
-    private static StringPlan PlanOf(Sql sql, string bowId) =>
+    /// <summary>How a bow's string is looked after.</summary>
+    public static StringPlan PlanOf(Sql sql, string bowId) =>
         sql.Scalar<string?>("SELECT string_plan FROM bow WHERE id = @bowId", new { bowId }) is { } json
             ? Kept.Read<StringPlan>(json)
             : StringPlan.Usual;

@@ -12,6 +12,8 @@ namespace Merganser.Web.Demo;
 /// <summary>The demo's papers, and its groups.</summary>
 public sealed class DemoPapers(PaperStore papers, BowStore bows, Database database, TimeProvider clock)
 {
+    private static readonly TimeSpan Each = TimeSpan.FromSeconds(20);
+
     public void Fill()
     {
         new DemoSeason(Earlier).Fill();
@@ -23,7 +25,7 @@ public sealed class DemoPapers(PaperStore papers, BowStore bows, Database databa
         new DemoHeads(papers).Fill();
     }
 
-    private PaperStore Earlier(TimeSpan ago) => new(database, new DemoClock(clock.GetUtcNow() - ago));
+    private PaperStore Earlier(TimeSpan ago) => new(database, new DemoClock(clock.GetUtcNow() - ago, Each));
 
     private void ShootCompound()
     {

@@ -4,6 +4,7 @@ using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
+using Merganser.Core.Story;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Bows;
@@ -61,6 +62,7 @@ public sealed class RackDesk(
     SetupDesk setupDesk,
     DozenStore dozens,
     DozenDesk dozenDesk,
+    StoryStore stories,
     RackLines lines,
     Database database,
     TimeProvider clock
@@ -173,7 +175,7 @@ public sealed class RackDesk(
             ("dozen", dozen is null ? RackSays.NoneYet : DozenNext.Stands(dozen)),
             ("paper", StateOf(row.Id, paper, atTarget: false)),
             ("groups", StateOf(row.Id, paper, atTarget: true)),
-            ("story", RackSays.NoneYet),
+            ("story", stories.LastAt(row.Id) is { } last ? new DayIs(last) : RackSays.NoneYet),
         ];
         var line = new RackBow(
             row.Id,

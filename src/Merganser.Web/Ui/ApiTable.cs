@@ -82,6 +82,14 @@ internal static class ApiTable
             ["GET /api/bows/{id}/trial"] = new("papers", "Shafts and points of a bow, by figures and by papers"),
             ["POST /api/bows/{id}/trial/plan"] = new("papers", "Chosen points in the order in which they are shot"),
             ["POST /api/bows/{id}/trial"] = new("papers", "Begins a planned trial on paper"),
+            ["GET /api/bows/{id}/story"] = new("story", "What happened to a bow, the newest first, a page"),
+            ["GET /api/bows/{id}/story/answers"] = new(
+                "story",
+                "Two dates compared, the last sessions, tears over days"
+            ),
+            ["POST /api/bows/{id}/story/back"] = new("story", "Logs the moves that lead back to an earlier date"),
+            ["POST /api/bows/{id}/story/notes"] = new("story", "Keeps a note"),
+            ["DELETE /api/bows/{id}/story/notes/{noteId}"] = new("story", "Takes a note back"),
             ["GET /api/papers/{id}"] = new("papers", "A paper, whole"),
             ["POST /api/papers"] = new("papers", "Begins a paper with its first set"),
             ["POST /api/papers/{id}/sets"] = new("papers", "Begins the next set"),

@@ -78,6 +78,7 @@ public sealed record Speaker(DisplayUnits Units, Hand Hand) : IFormatProvider, I
         format switch
         {
             "and" when parts.Length > 1 => $"{string.Join(", ", parts[..^1])} and {parts[^1]}",
+            "lowand" => Joined([.. parts.Select(p => Turned(p, "low"))], "and"),
             "semicolons" => string.Join("; ", parts),
             "low" => string.Join(", ", parts.Select(p => Turned(p, "low"))),
             _ => string.Join(", ", parts),

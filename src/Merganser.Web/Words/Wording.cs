@@ -14,6 +14,7 @@ using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
 using Merganser.Core.Speed;
 using Merganser.Core.Spine;
+using Merganser.Core.Story;
 using Merganser.Core.Trials;
 using Merganser.Core.Tuning;
 using Merganser.Core.Workshop;
@@ -49,6 +50,7 @@ public static class Wording
             FlightMessage of => FlightWords.Of(of),
             FinderMessage of => FinderWords.Of(of),
             TrialMessage of => TrialWords.Of(of),
+            StoryMessage of => StoryWords.Of(of),
             FirstMessage of => FirstWords.Of(of),
             _ => CommonWords.Of(message),
         };
@@ -75,6 +77,7 @@ public static class Wording
             FlightSays says => FlightWords.Of(says),
             FinderSays says => FinderWords.Of(says),
             TrialSays says => TrialWords.Of(says),
+            StorySays says => StoryWords.Of(says),
             FirstSays says => FirstWords.Of(says),
             CatalogueSays says => CatalogueWords.Of(says),
             InputSays says => CommonWords.Of(says),

@@ -34,5 +34,6 @@ export function useRefresh(bowId: string | undefined) {
   return () => {
     void queries.invalidateQueries({ queryKey: ['rack'] });
     void queries.invalidateQueries({ queryKey: ['bow', bowId] });
+    void queries.invalidateQueries({ queryKey: ['story', bowId] });
   };
 }

@@ -1616,6 +1616,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/story": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What happened to a bow, the newest first, a page */
+        get: operations["getBowsByIdStory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/story/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two dates compared, the last sessions, tears over days */
+        get: operations["getBowsByIdStoryAnswers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/story/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Logs the moves that lead back to an earlier date */
+        post: operations["postBowsByIdStoryBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/story/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a note */
+        post: operations["postBowsByIdStoryNotes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/story/notes/{noteId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a note back */
+        delete: operations["deleteBowsByIdStoryNotesByNoteId"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/dozens": {
         parameters: {
             query?: never;
@@ -2509,6 +2594,24 @@ export interface components {
             words: string;
             caution: string;
         };
+        /** @description Moves back to an earlier date, all of them made. */
+        BackInput: {
+            id: null | string;
+            /** Format: date-time */
+            then: null | string;
+            moves: components["schemas"]["BackMove"][];
+        };
+        /** @description A move back as it was made. */
+        BackMove: {
+            adjuster: components["schemas"]["AdjusterKind"];
+            /**
+             * Format: double
+             * @description Where the adjuster was seen to stand; when it stands elsewhere by now, it is refused.
+             */
+            from: number;
+            /** Format: double */
+            to: number;
+        };
         /** @description A bow that draws more than the maker allows: both limb bolts out evenly, then on the scale again. */
         BackOff: {
             /**
@@ -2873,6 +2976,11 @@ export interface components {
          * @enum {unknown}
          */
         CamSystem: "none" | "single" | "hybrid" | "binary" | "twinYoke";
+        /**
+         * @description Whether a difference can do what the paper shows; never more than that.
+         * @enum {unknown}
+         */
+        CanDo: "notAsked" | "can" | "may" | "against" | "otherAxis";
         /** @description One row of the table: what a degree costs at a distance, inches. */
         CantRow: {
             /** Format: double */
@@ -3316,6 +3424,30 @@ export interface components {
             words: string;
             from: string;
         };
+        /** @description A row of two dates compared. */
+        DifferenceRow: {
+            /** @description Where it stands. */
+            section: components["schemas"]["DifferenceSection"];
+            name: string;
+            then: string;
+            now: string;
+            change: string;
+            /** @description True where it does. */
+            differs: boolean;
+            /** @description Whether it can do what the paper shows. */
+            can: components["schemas"]["CanDo"];
+            beside: string;
+            /**
+             * Format: date-time
+             * @description When it last changed.
+             */
+            changedAt?: null | string;
+        };
+        /**
+         * @description Where in the table of differences a row stands.
+         * @enum {unknown}
+         */
+        DifferenceSection: "bow" | "arrow" | "results";
         /** @description A display choice only: everything is computed and kept in the trade's units. */
         DisplayUnits: {
             length: components["schemas"]["LengthUnit"];
@@ -4259,6 +4391,27 @@ export interface components {
          * @enum {unknown}
          */
         Hand: "right" | "left";
+        /** @description One thing that happened. */
+        HappenedView: {
+            id: string;
+            /** Format: date-time */
+            at: string;
+            sign: components["schemas"]["StorySign"];
+            tone: components["schemas"]["StoryTone"];
+            words: string;
+            beside: string;
+            note: string;
+            /**
+             * Format: int32
+             * @description Shots on the string by then.
+             */
+            shots: number;
+            /** @description Where it is opened: a path below the bow; empty for nowhere. */
+            opens: string;
+            details: components["schemas"]["StoryDetail"][];
+            /** @description True for a note of the story. */
+            mayBeTakenBack: boolean;
+        };
         /** @description Where the true offset of heads may lie, and what each place asks for. */
         HeadMapView: {
             /**
@@ -5831,6 +5984,17 @@ export interface components {
             rungs: components["schemas"]["RungState"][];
             next: null | components["schemas"]["RungKind"];
         };
+        /** @description A session in a line. */
+        SessionLine: {
+            opens: string;
+            /** Format: date-time */
+            at: string;
+            words: string;
+            beside: string;
+            arrow: string;
+            /** Format: date-time */
+            acceptedAt: null | string;
+        };
         /** @description A set to start; a control names what it changes, a trial or a control arrow its version. */
         SetInput: {
             id: null | string;
@@ -6239,6 +6403,12 @@ export interface components {
             group: null | components["schemas"]["GroupView"];
             /** @description Hits before a move of the sight, shifted by it. */
             earlier: components["schemas"]["Hole"][];
+        };
+        /** @description How many things of a sign there are. */
+        SignCount: {
+            sign: components["schemas"]["StorySign"];
+            /** Format: int32 */
+            count: number;
         };
         /** @description How well the archer of a bow shoots it, day by day. */
         SizesView: {
@@ -6674,6 +6844,64 @@ export interface components {
             name: string;
             state: string;
         };
+        /** @description What a story answers in one view. */
+        StoryAnswers: {
+            /** @description How much there is of each sign. */
+            counts: components["schemas"]["SignCount"][];
+            /** @description Bare tears over days. */
+            strip: components["schemas"]["TearStrip"];
+            /** @description Days that can be picked, the newest first. */
+            days: components["schemas"]["StoryDay"][];
+            /** @description Two dates compared. */
+            two: components["schemas"]["TwoDatesView"];
+            /** @description The last sessions, the newest first. */
+            sessions: components["schemas"]["SessionLine"][];
+            /** @description What is due, now or soon. */
+            due: components["schemas"]["DueItem"][];
+            /** @description The one next step. */
+            next: components["schemas"]["Next"];
+        };
+        /** @description A day that can be picked. */
+        StoryDay: {
+            /**
+             * Format: date-time
+             * @description Its last moment on record.
+             */
+            at: string;
+            /** @description True for a state that was marked as shot well: then to the minute. */
+            well: boolean;
+        };
+        /** @description One more line of a thing that was opened. */
+        StoryDetail: {
+            name: string;
+            told: string;
+        };
+        /** @description A note as it is entered. */
+        StoryNoteInput: {
+            id: null | string;
+            text: null | string;
+            /** @description The archer who says it; null for nobody in particular. */
+            by?: null | string;
+            /** Format: date-time */
+            happenedAt?: null | string;
+        };
+        /** @description A page of a bow's story, the newest first. */
+        StoryPageView: {
+            /** @description What happened. */
+            events: components["schemas"]["HappenedView"][];
+            /** @description Asked for with `before`, the page before this one; null when there is none. */
+            earlier: null | string;
+        };
+        /**
+         * @description What a thing in the story was: a sign, and a filter.
+         * @enum {unknown}
+         */
+        StorySign: "setup" | "moves" | "paper" | "groups" | "speed" | "arrows" | "notes";
+        /**
+         * @description How a thing stands out.
+         * @enum {unknown}
+         */
+        StoryTone: "plain" | "due" | "well";
         /**
          * @description What answers heads that land straight up, down or sideways with a clean flight.
          * @enum {unknown}
@@ -6728,6 +6956,18 @@ export interface components {
             settlingLeft: number;
             plan: components["schemas"]["StringPlan"];
             entries: components["schemas"]["EnteredShots"][];
+        };
+        /** @description A tear over time: its length, and the 95 % bar of it. */
+        StripTear: {
+            /** Format: date-time */
+            at: string;
+            paperId: string;
+            /** Format: double */
+            length: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
         };
         /** @description What is struck at a distance. */
         StruckView: {
@@ -6800,6 +7040,27 @@ export interface components {
          * @enum {unknown}
          */
         TearAxis: "sideways" | "height";
+        /** @description Bare tears over days, and the longest time without any. */
+        TearStrip: {
+            /** @description In order. */
+            tears: components["schemas"]["StripTear"][];
+            /**
+             * Format: double
+             * @description What is good enough, inches.
+             */
+            tolerance: number;
+            /**
+             * Format: date-time
+             * @description Where the longest gap begins; null for none worth telling.
+             */
+            gapFrom: null | string;
+            /**
+             * Format: date-time
+             * @description Where it ends.
+             */
+            gapTo: null | string;
+            gap: null | string;
+        };
         /** @description One line of a working: a name, the formula with the user's own numbers in it, and what it gives. */
         Term: {
             name: string;
@@ -7111,6 +7372,28 @@ export interface components {
         /** @description What may be wrong with a bow. */
         TroublesView: {
             troubles: components["schemas"]["TroubleView"][];
+        };
+        /** @description Two dates of a bow compared. */
+        TwoDatesView: {
+            /**
+             * Format: date-time
+             * @description The first.
+             */
+            then: null | string;
+            /**
+             * Format: date-time
+             * @description The second; null for this moment.
+             */
+            now: null | string;
+            /** @description True where the first is a state that shot well. */
+            thenWell: boolean;
+            verdict: string;
+            cannotTell: null | string;
+            asks: null | string;
+            /** @description What differs and what is the same. */
+            rows: components["schemas"]["DifferenceRow"][];
+            /** @description The moves that lead from now back to the first date. */
+            wayBack: components["schemas"]["WayBackMove"][];
         };
         /** @description Two ways of shooting that are compared by their groups, and what the archer calls them. */
         TwoWays: {
@@ -10373,6 +10656,137 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TrialPlanView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdStory: {
+        parameters: {
+            query?: {
+                signs?: string;
+                find?: string;
+                before?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoryPageView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdStoryAnswers: {
+        parameters: {
+            query?: {
+                then?: string;
+                now?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoryAnswers"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdStoryBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BackInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoryAnswers"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdStoryNotes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StoryNoteInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoryPageView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    deleteBowsByIdStoryNotesByNoteId: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                noteId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoryPageView"];
                 };
             };
             default: components["responses"]["problem"];

@@ -17,7 +17,7 @@ const FlightPage = lazy(() => import('../features/flight/FlightPage'));
 const CataloguePage = lazy(() => import('../features/catalogue/CataloguePage'));
 const GlossaryPage = lazy(() => import('../features/glossary/GlossaryPage'));
 const PartsPage = import.meta.env.DEV ? lazy(() => import('../parts/sheet/PartsPage')) : null;
-const LaterPage = lazy(() => import('../features/later/LaterPage'));
+const StoryPage = lazy(() => import('../features/story/StoryPage'));
 
 export function App() {
   return (
@@ -36,7 +36,8 @@ export function App() {
           <Route path="dozen" element={<DozenPage />} />
           <Route path="paper" element={<PaperPage key="paper" at="paper" />} />
           <Route path="groups" element={<GroupsStop />} />
-          <Route path=":stop" element={<LaterPage />} />
+          <Route path="story" element={<StoryPage />} />
+          <Route path="*" element={<Start />} />
         </Route>
         {PartsPage && <Route path="/parts" element={<PartsPage />} />}
         <Route path="*" element={<Start />} />

@@ -1,0 +1,109 @@
+namespace Merganser.Data;
+
+/// <summary>What a row of the story was made of.</summary>
+internal enum StoryEntry
+{
+    Findings,
+    Change,
+    Fired,
+    Good,
+    Move,
+    Set,
+    Act,
+    Remark,
+    Sight,
+    Proven,
+    Crawl,
+    Speeds,
+    Arrow,
+    Dozen,
+    Matched,
+    Note,
+}
+
+/// <summary>Where a thing stands in a story.</summary>
+internal sealed record StoryKey(StoryEntry Entry, string Sign, string Id, string At);
+
+/// <summary>
+/// Everything that happened to a bow, as keys in one order: what it was, when, and which entry tells it. Checks of one go
+/// are one thing, and so are the speeds of one arrow on one day.
+/// </summary>
+internal static class StoryKeys
+{
+    private const string Standing = "NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = e.id)";
+
+    private const string All = $"""
+        SELECT 'findings' AS entry, 'setup' AS sign, max(e.id) AS id, max(e.found_at) AS at FROM check_finding e
+          WHERE e.bow_id = @bowId AND e.kind <> 'paper' AND {Standing} GROUP BY substr(e.found_at, 1, 10), e.after_move, e.after_change
+        UNION ALL SELECT 'change', 'setup', e.id, e.happened_at FROM bow_change e WHERE e.bow_id = @bowId AND {Standing}
+        UNION ALL SELECT 'fired', 'setup', e.id, e.fired_at FROM shots_fired e
+          WHERE e.bow_id = @bowId AND e.source = 'entered' AND {Standing}
+        UNION ALL SELECT 'good', 'setup', e.id, e.marked_at FROM good_state e WHERE e.bow_id = @bowId AND {Standing}
+        UNION ALL SELECT 'move', 'moves', e.id, e.happened_at FROM move e WHERE e.bow_id = @bowId
+        UNION ALL SELECT 'set', CASE WHEN e.at_target THEN 'groups' ELSE 'paper' END, e.id, e.started_at
+          FROM shot_set e JOIN paper p ON p.id = e.paper_id
+          WHERE p.bow_id = @bowId AND EXISTS (SELECT 1 FROM shot h WHERE h.set_id = e.id)
+        UNION ALL SELECT 'act', CASE WHEN coalesce(s.at_target, 0) THEN 'groups' ELSE 'paper' END, e.id, e.recorded_at
+          FROM session_act e JOIN paper p ON p.id = e.paper_id LEFT JOIN shot_set s ON s.id = e.after_set_id
+          WHERE p.bow_id = @bowId AND e.kind IN ('accepted', 'reopened')
+        UNION ALL SELECT 'remark', 'notes', e.id, e.noted_at FROM paper_note e JOIN paper p ON p.id = e.paper_id
+          WHERE p.bow_id = @bowId AND {Standing}
+        UNION ALL SELECT 'sight', 'groups', e.id, e.moved_at FROM sight_mark e JOIN paper p ON p.id = e.paper_id
+          WHERE p.bow_id = @bowId
+        UNION ALL SELECT 'proven', 'groups', e.id, e.proven_at FROM proven_mark e
+          WHERE e.bow_id = @bowId AND e.value IS NOT NULL
+        UNION ALL SELECT 'crawl', 'groups', e.id, e.shot_at FROM crawl_mark e WHERE e.bow_id = @bowId
+        UNION ALL SELECT 'speeds', 'speed', max(e.id), max(e.shot_at) FROM chronograph_shot e
+          WHERE e.bow_id = @bowId AND {Standing} GROUP BY substr(e.shot_at, 1, 10), e.grains
+        UNION ALL SELECT 'arrow', 'arrows', e.id, e.kept_at FROM arrow_version e JOIN arrow a ON a.id = e.arrow_id
+          WHERE a.bow_id = @bowId
+        UNION ALL SELECT 'dozen', 'arrows', e.id, e.started_at FROM dozen e WHERE e.bow_id = @bowId
+        UNION ALL SELECT 'matched', 'arrows', e.id, e.at FROM dozen_entry e JOIN dozen d ON d.id = e.dozen_id
+          WHERE d.bow_id = @bowId AND e.kind = 'match' AND {Standing}
+        UNION ALL SELECT 'note', 'notes', e.id, e.happened_at FROM story_note e WHERE e.bow_id = @bowId
+          AND e.takes_back IS NULL AND NOT EXISTS (SELECT 1 FROM story_note b WHERE b.takes_back = e.id)
+        """;
+
+    /// <summary>The newest things of a bow, or those before one, the newest first.</summary>
+    public static StoryKey[] Page(
+        Sql sql,
+        string bowId,
+        IReadOnlyList<string> signs,
+        (string At, string Id)? before,
+        int most
+    ) =>
+        [
+            .. sql.Query<(string Entry, string Sign, string Id, string At)>(
+                    $"""
+                    SELECT entry, sign, id, at FROM ({All})
+                    WHERE (@none OR sign IN (SELECT value FROM json_each(@signs)))
+                      AND (@at IS NULL OR (at, id) < (@at, @id))
+                    ORDER BY at DESC, id DESC LIMIT @most
+                    """,
+                    new
+                    {
+                        bowId,
+                        none = signs.Count == 0,
+                        signs = FactsJson.Write(signs),
+                        at = before?.At,
+                        id = before?.Id,
+                        most,
+                    }
+                )
+                .Select(k => new StoryKey(FactsJson.Enum<StoryEntry>(k.Entry), k.Sign, k.Id, k.At)),
+        ];
+
+    /// <summary>How many there are of each sign.</summary>
+    public static Dictionary<string, int> Counts(Sql sql, string bowId) =>
+        sql.Query<(string Sign, int Count)>($"SELECT sign, count(*) FROM ({All}) GROUP BY sign", new { bowId })
+            .ToDictionary(c => c.Sign, c => c.Count);
+
+    /// <summary>The newest days on which something happened, the newest first, each with the last moment of it.</summary>
+    public static string[] Days(Sql sql, string bowId, int most) =>
+        [
+            .. sql.Query<string>(
+                $"SELECT max(at) FROM ({All}) GROUP BY substr(at, 1, 10) ORDER BY 1 DESC LIMIT @most",
+                new { bowId, most }
+            ),
+        ];
+}

@@ -1,0 +1,50 @@
+import { Link } from 'react-router';
+import { Plain } from '../../parts/Buttons';
+import { dayOf } from '../../units/days';
+import l from '../../parts/layout.module.css';
+import w from '../../parts/words.module.css';
+import type { Happened } from './useStory';
+import s from './Story.module.css';
+
+const time = (at: string) => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+interface Props {
+  bowId: string;
+  happened: Happened;
+  onBack: () => void;
+  onTakeBack: () => void;
+}
+
+/** One thing that happened, opened over the answers. */
+export const EventPane = ({ bowId, happened, onBack, onTakeBack }: Props) => (
+  <section aria-label="What happened" data-testid="happened">
+    <p className={w.muted}>
+      {dayOf(happened.at)}, {time(happened.at)}
+      {happened.shots > 0 && `, ${happened.shots} shots on the string`}
+    </p>
+    <h1>{happened.words}</h1>
+    {happened.beside && <p>{happened.beside}</p>}
+    {happened.note && happened.note !== happened.words && <blockquote className={s.note}>{happened.note}</blockquote>}
+    {happened.details.length > 0 && (
+      <table className={l.terms}>
+        <tbody>
+          {happened.details.map((detail, i) => (
+            <tr key={i}>
+              <td className={w.muted}>{detail.name}</td>
+              <td>{detail.told}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    )}
+    <div className={l.row}>
+      {happened.opens && (
+        <Link className={s.open} to={`/bows/${bowId}/${happened.opens}`}>
+          Open it as it was
+        </Link>
+      )}
+      {happened.mayBeTakenBack && <Plain onClick={onTakeBack}>Take this note back</Plain>}
+      <Plain onClick={onBack}>Back to what changed</Plain>
+    </div>
+  </section>
+);
