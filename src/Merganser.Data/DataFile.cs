@@ -38,16 +38,10 @@ public sealed class DataFile : IDisposable
             throw new DataFileException("Name the data file: --data FILE.");
         }
 
-        var full = Path.GetFullPath(path);
-        if (Directory.Exists(full))
-        {
-            throw new DataFileException($"{full} is a folder. Name a file in it: --data {full}/merganser.db");
-        }
-
-        var file = new DataFile(Hold(full, holder));
+        var file = TakeUnseen(path, holder);
         try
         {
-            LookOver(full);
+            LookOver(Path.GetFullPath(path));
             return file;
         }
         catch
@@ -55,6 +49,16 @@ public sealed class DataFile : IDisposable
             file.Dispose();
             throw;
         }
+    }
+
+    /// <summary>Takes a file for this process without looking at it: it is about to be replaced.</summary>
+    /// <exception cref="DataFileException">It cannot be written, or is in use.</exception>
+    internal static DataFile TakeUnseen(string path, string holder)
+    {
+        var full = Path.GetFullPath(path);
+        return Directory.Exists(full)
+            ? throw new DataFileException($"{full} is a folder. Name a file in it: --data {full}/merganser.db")
+            : new DataFile(Hold(full, holder));
     }
 
     /// <inheritdoc />
@@ -82,7 +86,9 @@ public sealed class DataFile : IDisposable
         }
     }
 
-    private static void LookOver(string path)
+    /// <summary>Looks a file over that is there, without holding it.</summary>
+    /// <exception cref="DataFileException">It cannot be used.</exception>
+    internal static void LookOver(string path)
     {
         var length = File.Exists(path) ? new FileInfo(path).Length : 0;
         if (length == 0)

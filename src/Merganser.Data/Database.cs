@@ -118,6 +118,10 @@ public sealed class Database(string path, TimeProvider clock)
             );
     }
 
+    /// <summary>When something was last asked of the file; null for never.</summary>
+    public DateTimeOffset? LastAct =>
+        Read(sql => sql.Scalar<string?>("SELECT max(at) FROM act") is { } at ? Stamp.Read(at) : (DateTimeOffset?)null);
+
     private string OfFile()
     {
         using var connection = Open();

@@ -9,6 +9,7 @@ using Merganser.Web.Ballistics;
 using Merganser.Web.Bows;
 using Merganser.Web.Catalogues;
 using Merganser.Web.Chronograph;
+using Merganser.Web.Copies;
 using Merganser.Web.Demo;
 using Merganser.Web.Dozens;
 using Merganser.Web.DrawBoard;
@@ -27,6 +28,11 @@ using Merganser.Web.Workshop;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.ResponseCompression;
 using Serilog;
+
+if (CopyCommands.Is(args))
+{
+    return CopyCommands.Run(args, TimeProvider.System, Console.Out);
+}
 
 var describing = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 var builder = WebApplication.CreateBuilder(args);
@@ -92,6 +98,7 @@ builder
     .AddSingleton<ResponseStore>()
     .AddSingleton<StoryStore>()
     .AddSingleton<NoteStore>()
+    .AddSingleton<DataCopies>()
     .AddSingleton<RackLines>();
 builder
     .Services.AddSingleton<Hearers>()
@@ -127,6 +134,11 @@ builder.Services.Configure<JsonOptions>(json =>
     json.SerializerOptions.Converters.Add(new MessageJson(Speaker.Trade));
     json.SerializerOptions.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping; // JSON only, never inside a page
 });
+if (!demo && !describing)
+{
+    builder.Services.AddHostedService<DailyCopies>();
+}
+
 builder.Services.AddProblemDetails();
 builder.Services.AddHealthChecks();
 builder.Services.Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Optimal);
@@ -212,6 +224,7 @@ api.MapFlight();
 api.MapFinder();
 api.MapTrials();
 api.MapStory();
+api.MapCopies();
 api.MapDozens();
 api.MapWorkshop();
 api.MapDrawBoard();

@@ -29,7 +29,7 @@ public class RackTests
 
         screen.Go("/");
         screen.SeeText("[data-testid=rack] li:first-child", "String check at 100 shots is due");
-        screen.Driver.FindElements(By.CssSelector("[data-testid=rack] li")).Count.ShouldBe(9);
+        screen.Driver.FindElements(By.CssSelector("[data-testid=rack] li")).Count.ShouldBe(10);
         StateAudit.Found(screen).ShouldBeEmpty();
         screen.Size(390, 844);
         screen.Settled();

@@ -19,7 +19,7 @@ public class Screenshots
         screen.Go("/");
         Take("start", "/", "[data-testid=rack] h2");
         Take("work-order", $"{Bow}/bow?check=centreShot", "[data-testid=check]");
-        Take("history", $"{Bow}/bow?way=history", "[data-testid=good-state]");
+        Take("story", "/bows/22222222-0000-4000-8000-000000000006/story", "[data-testid=changed] table");
         Take("bow", $"{Bow}/bow?way=measures", "[data-testid=adjusters] svg");
         Take("arrow", $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", "main tbody tr:nth-child(4)");
         const string arrow = $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001";

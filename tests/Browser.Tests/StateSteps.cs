@@ -142,6 +142,24 @@ internal static class StateSteps
         screen.See("[data-testid=conflict]");
     }
 
+    public static void NoNote(Screen screen)
+    {
+        screen.Push("Keep this note");
+        screen.See("[data-testid=note] [role=alert]");
+    }
+
+    public static void NothingFound(Screen screen)
+    {
+        screen.See("[data-find]").SendKeys("no such thing");
+        screen.SeeText("main", "Nothing of that kind");
+    }
+
+    public static void RangeDay(Screen screen)
+    {
+        screen.See("[aria-label='Brindle: an end of 6']").Click();
+        screen.SeeText("[data-testid=sum]", "6");
+    }
+
     public static void Import(Screen screen)
     {
         var file = Path.Combine(Directory.CreateTempSubdirectory("merganser-csv-").FullName, "wraps.csv");

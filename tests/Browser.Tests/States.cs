@@ -35,6 +35,8 @@ public static class States
     private const string Rack = "[data-testid=rack] h2";
     private const string Wrong = "[aria-invalid=true]";
     private const string Dialog = "[role=dialog]";
+    private const string Story = "[data-testid=story] li";
+    private const string Season = "/bows/22222222-0000-4000-8000-000000000006";
     private const string Row = "main tbody tr";
 
     /// <summary>States of the demo bench.</summary>
@@ -193,7 +195,27 @@ public static class States
         new("finished session", $"{Barebow}/groups", Advice, Press("I accept this", "[data-testid=go]")),
         new("recurve paper", $"{Recurve}/paper", Advice),
         new("groups to come", $"{Compound}/groups", "h1"),
-        new("story to come", $"{Compound}/story", "h1"),
+        new("story", $"{Season}/story", Story),
+        new(
+            "story, one thing opened",
+            $"{Season}/story",
+            Story,
+            Click("[data-sign=moves] button", "[data-testid=happened]")
+        ),
+        new(
+            "story, what is the same",
+            $"{Season}/story",
+            Story,
+            Press("are the same", "[data-testid=changed] tr.words-muted")
+        ),
+        new("story, the last sessions", $"{Season}/story?show=sessions", "[data-testid=sessions] a"),
+        new("story, what is due", $"{Season}/story?show=due", "[data-testid=due] a"),
+        new("story, the way back", $"{Season}/story?show=back", "[data-testid=way-back] li"),
+        new("story, a note refused", $"{Season}/story?show=note", "[data-testid=note]", NoNote),
+        new("story, nothing found", $"{Season}/story", Story, NothingFound),
+        new("story of one evening", $"{Compound}/story", Story),
+        new("range day", "/range-day", "[data-testid=range-day] li", RangeDay),
+        new("data and copies, none yet", "/copies", "[data-testid=last-copy]"),
     ];
 
     /// <summary>States of a bench on which nothing was entered yet.</summary>
@@ -204,6 +226,8 @@ public static class States
         new("first answers, refused", "/", First, FirstRefused),
         new("first bow", "/bows/new", Adjusters),
         new("first bow, refused", "/bows/new", Adjusters, Press("Keep this bow", Wrong)),
+        new("data and copies, an empty bench", "/copies", "[data-testid=last-copy]"),
+        new("range day, no bow", "/range-day", "h1"),
         new("no such bow", "/bows/99999999-0000-4000-8000-000000000000/bow", "h1"),
         new("catalogue as it ships", "/catalogue", Row),
     ];

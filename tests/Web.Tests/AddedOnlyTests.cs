@@ -67,6 +67,12 @@ public class AddedOnlyTests : IDisposable
             FROM arrow_version v JOIN arrow a ON a.id = v.arrow_id LIMIT 1
             """
         );
+        file.Execute(
+            """
+            INSERT INTO story_note (id, bow_id, text, happened_at, noted_at)
+            SELECT 'note', id, 'Hung by the stove', 'now', 'now' FROM bow LIMIT 1
+            """
+        );
         file.Execute("INSERT INTO act (id, path, fingerprint, at) VALUES ('a', '/api/papers', 'f', 'now')");
     }
 
@@ -102,6 +108,7 @@ public class AddedOnlyTests : IDisposable
             { "board_reading", "id", "source" },
             { "flight_wish", "id", "circle_typed" },
             { "proven_mark", "id", "value_typed" },
+            { "story_note", "id", "text" },
         };
 
     [Theory]

@@ -66,6 +66,7 @@ public class DatabaseTests
     [InlineData("0023.db")]
     [InlineData("0024.db")]
     [InlineData("0025.db")]
+    [InlineData("0026.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;

@@ -13,6 +13,7 @@ public class DocumentTests
         "bows",
         "catalogue",
         "chronograph",
+        "copies",
         "dozens",
         "first",
         "flight",
@@ -21,6 +22,7 @@ public class DocumentTests
         "papers",
         "rack",
         "setup",
+        "story",
     ];
 
     private static readonly JsonNode Document = JsonNode.Parse(

@@ -265,6 +265,8 @@ public class GrowthTests
             $"{Bow}/response",
             $"{Bow}/chronograph",
             $"{Bow}/tolerated",
+            $"{Bow}/story",
+            $"{Bow}/story/answers",
         ];
         List<long> costs = [];
         foreach (var path in paths)

@@ -153,22 +153,9 @@ public class SetupTests
         ((int)settling["settlingLeft"]!).ShouldBe(5);
         await app.Post($"{Bow}/shots", new { id = App.NewId(), count = 4 });
         var paper = await app.Get($"/api/papers/{App.OpenPaper}");
-        var set = (string)paper["sets"]!.AsArray()[^1]!["id"]!;
         for (var i = 0; i < 2; i++)
         {
-            (
-                await app.Post(
-                    $"/api/sets/{set}/shots",
-                    new
-                    {
-                        id = App.NewId(),
-                        point = new { x = 0, y = 0 },
-                        tail = new { x = .1, y = 0 },
-                        typed = (object?)null,
-                        side = "shootingSide",
-                    }
-                )
-            ).Status.ShouldBe(200);
+            paper = await app.Shoot(paper, .1, 0);
         }
 
         var life = (await Setup(app))["string"]!;

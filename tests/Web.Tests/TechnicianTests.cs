@@ -81,18 +81,17 @@ public class TechnicianTests
                 }
             )
         ).Status.ShouldBe(400, "nobody calls a paper done by hand");
-        var paper = await app.Get($"/api/papers/{App.OpenPaper}");
-        var set = (string)paper["sets"]!.AsArray()[^1]!["id"]!;
-        await app.Post(
-            $"/api/sets/{set}/shots",
-            new
-            {
-                id = App.NewId(),
-                point = new { x = 0, y = 0 },
-                tail = new { x = .02, y = .01 },
-                side = "shootingSide",
-            }
+        (await app.Post($"/api/papers/{App.OpenPaper}/accept", new { accepted = true })).Status.ShouldBe(
+            400,
+            "nothing was shot since"
         );
+        var paper = await app.Get($"/api/papers/{App.OpenPaper}");
+        // The first after it only settle the string.
+        for (var shot = 0; shot < 6; shot++)
+        {
+            paper = await app.Shoot(paper, .02, .01);
+        }
+
         (await app.Post($"/api/papers/{App.OpenPaper}/accept", new { accepted = true })).Status.ShouldBe(200);
         (await Asked(app)).ShouldNotContain("paper");
         (await app.Post($"/api/papers/{App.OpenPaper}/accept", new { accepted = false })).Status.ShouldBe(200);

@@ -72,6 +72,8 @@ public enum RackSays
     LookAtTheGroups,
     NoShotsYet,
     ShotBefore,
+    NobodyShot,
+    BowTwice,
 }
 
 /// <summary>The arrow of a bow as the rack sees it.</summary>

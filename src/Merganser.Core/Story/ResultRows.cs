@@ -6,6 +6,9 @@ namespace Merganser.Core.Story;
 /// <summary>What two dates showed: tear, spread and speed.</summary>
 internal static class ResultRows
 {
+    /// <summary>Spreads of unlike distances are held against each other as if shot from here, yards.</summary>
+    private const double Reference = 20;
+
     public static IEnumerable<DifferenceRow> Of(StateThen then, StateThen now)
     {
         if (then.Bare is not null || now.Bare is not null)
@@ -24,7 +27,7 @@ internal static class ResultRows
                 CanDo.NotAsked,
                 // Tears at unlike distances stand side by side, without a difference.
                 unlike
-                    ? new ShotFrom(Measure.Yards(a!.Stage.Distance), Measure.Yards(b!.Stage.Distance))
+                    ? new TearsFrom(Measure.Yards(a!.Stage.Distance), Measure.Yards(b!.Stage.Distance))
                     : Message.Nothing
             );
         }
@@ -34,7 +37,7 @@ internal static class ResultRows
             var (a, b) = (then.Group?.Group, now.Group?.Group);
             yield return new DifferenceRow(
                 DifferenceSection.Results,
-                StorySays.SpreadEachYard,
+                new SpreadAt(Measure.Yards(Reference)),
                 SpreadOf(then.Group),
                 SpreadOf(now.Group),
                 Message.Nothing,
@@ -68,7 +71,9 @@ internal static class ResultRows
             : StorySays.NotSaid;
 
     private static Message SpreadOf(StorySet? set) =>
-        set?.Group is { } group ? new Amount(Measure.Inches(group.Spread / set.Stage.Distance, 3)) : StorySays.NotSaid;
+        set?.Group is { } group
+            ? new Amount(Measure.Inches(group.Spread * Reference / set.Stage.Distance))
+            : StorySays.NotSaid;
 
     /// <summary>True where each spread, by the yard, lies in the other's 95 % band.</summary>
     private static bool WithinChance(StorySet a, StorySet b)

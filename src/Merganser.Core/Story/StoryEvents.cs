@@ -156,7 +156,7 @@ public sealed record StorySet(
             Details =
             [
                 new(StorySays.ArrowOf, new ArrowVersionOf(Arrow, Version)),
-                .. Numbers.Count > 0 ? [new(StorySays.Numbers, new ArrowsNumbered(Numbers))] : NoDetails,
+                .. Numbers.Count > 0 ? [new(StorySays.Numbers, new NumbersShot(Numbers))] : NoDetails,
                 .. Mean is { } mean ? [new(StorySays.Region, new Amount(Measure.Inches(mean.Radius)))] : NoDetails,
             ],
         };

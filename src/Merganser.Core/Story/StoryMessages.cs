@@ -12,6 +12,9 @@ public abstract record StoryMessage : Message;
 /// <summary>What a check found: a number, an answer, or why it was left.</summary>
 public sealed record CheckFound(CheckTitle Check, Message Found, bool Left) : StoryMessage;
 
+/// <summary>A check whose name is that of an adjuster too.</summary>
+public sealed record AsMeasured(CheckTitle Check) : StoryMessage;
+
 /// <summary>Several checks of one go, the first of them in words.</summary>
 public sealed record ChecksFound(IReadOnlyList<CheckFound> First, int More) : StoryMessage;
 
@@ -91,7 +94,7 @@ public sealed record ShowedThen(int Set, Message Showed) : StoryMessage;
 public sealed record ArrowVersionOf(string Name, int Version) : StoryMessage;
 
 /// <summary>What a set of numbered arrows were.</summary>
-public sealed record ArrowsNumbered(IReadOnlyList<string> Numbers) : StoryMessage;
+public sealed record NumbersShot(IReadOnlyList<string> Numbers) : StoryMessage;
 
 /// <summary>Whether some of the differences can do what the paper shows.</summary>
 /// <param name="Can">The names of those that can.</param>
@@ -112,7 +115,10 @@ public sealed record NothingDiffers(int Same) : StoryMessage;
 public sealed record AsksOf(TearSide Side) : StoryMessage;
 
 /// <summary>From where each of two tears was shot.</summary>
-public sealed record ShotFrom(Measure Then, Measure Now) : StoryMessage;
+public sealed record TearsFrom(Measure Then, Measure Now) : StoryMessage;
+
+/// <summary>The spread as it would be at a distance.</summary>
+public sealed record SpreadAt(Measure Distance) : StoryMessage;
 
 /// <summary>A tear in a line of a table.</summary>
 public sealed record TearShort(Measure Right, Measure Up) : StoryMessage;
@@ -160,7 +166,6 @@ public enum StorySays
     Fit,
     LengthAndPoint,
     TearBare,
-    SpreadEachYard,
     Speed,
     ArrowOf,
     Numbers,

@@ -7,8 +7,8 @@ namespace Merganser.Core.Story;
 public static class StoryNext
 {
     /// <summary>
-    /// Where nothing is kept, the bow; without a good state, marking one; where arrow and bow both can have done what the
-    /// paper shows, the control that tells them apart; else the way back, or a paper.
+    /// Where nothing is kept, the bow; without a good state, marking one; where arrow and bow both can have done what
+    /// the paper shows, the control that tells them apart; else the way back, or a paper.
     /// </summary>
     /// <param name="things">Things in the story.</param>
     /// <param name="hasGood">True once a state was marked as shot well.</param>

@@ -1,5 +1,6 @@
 using Merganser.Core.Arrows;
 using Merganser.Core.Bows;
+using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
 using Merganser.Core.Setup;
@@ -9,9 +10,9 @@ using Merganser.Core.Units;
 namespace Merganser.Core.Story;
 
 /// <summary>
-/// Two dates of a bow's record compared: what differs in set-up, adjusters, string and arrow, what the results were, and
-/// which differences can do what the paper shows now. A direction is taken from the direction table alone; nothing says
-/// that a difference did it.
+/// Two dates of a bow's record compared: what differs in set-up, adjusters, string and arrow, what the results were,
+/// and which differences can do what the paper shows now. A direction is taken from the direction table alone; nothing
+/// says that a difference did it.
 /// </summary>
 public sealed class TwoDates
 {
@@ -61,7 +62,9 @@ public sealed class TwoDates
     /// <summary>The differences that can do it.</summary>
     public IReadOnlyList<DifferenceRow> Suspects => [.. Differences.Where(d => d.Can is CanDo.Can or CanDo.May)];
 
-    /// <summary>True where several of them came with no paper between them: the record cannot tell which it was.</summary>
+    /// <summary>
+    /// True where several of them came with no paper between them: the record cannot tell which it was.
+    /// </summary>
     /// <param name="bareSets">When bare shafts were shot through paper.</param>
     public bool CannotTell(IReadOnlyList<DateTimeOffset> bareSets)
     {
@@ -99,7 +102,7 @@ public sealed class TwoDates
         where after is not null
         select new DifferenceRow(
             DifferenceSection.Bow,
-            new CheckTitle(kind, bow.Kind),
+            NameOf(kind),
             before?.Finding.Told(bow.Kind).Found ?? StorySays.NotSaid,
             after.Finding.Told(bow.Kind).Found,
             differs && before!.Finding.Value is { } was && after.Finding.Value is { } found
@@ -110,6 +113,12 @@ public sealed class TwoDates
             Message.Nothing,
             after.At
         );
+
+    /// <summary>Where an adjuster has the same name, what was measured says so.</summary>
+    private Message NameOf(CheckKind kind) =>
+        Codes.Read<AdjusterKind>(Codes.Of(kind)) is { } same && NowIs.Positions.ContainsKey(same)
+            ? new AsMeasured(new CheckTitle(kind, bow.Kind))
+            : new CheckTitle(kind, bow.Kind);
 
     private static bool Differ(StoryFinding a, StoryFinding b) =>
         a.Value is { } before && b.Value is { } after
@@ -172,8 +181,8 @@ public sealed class TwoDates
         );
 
     /// <summary>
-    /// Which way a + step drives the tail: 0 where that is disputed, where it is a fact of the bow, and for what no tear is
-    /// answered with.
+    /// Which way a + step drives the tail: 0 where that is disputed, where it is a fact of the bow, and for what no
+    /// tear is answered with.
     /// </summary>
     private static int WayOf(AdjusterKind kind) =>
         AdjusterTable.Of(kind).NominalGain == 0

@@ -140,12 +140,30 @@ public sealed class SetupStore(Database database, TimeProvider clock)
     public SetupRecord Shoot(string bowId, string id, int count) =>
         database.Write(sql =>
         {
-            _ = BowStore.Get(sql, bowId).Sound();
-            var (settling, read) = SetupReader.String(sql, bowId).Split(count);
-            FiredRows.Fire(sql, bowId, id, settling, true, "entered", clock.GetUtcNow());
-            FiredRows.Fire(sql, bowId, settling > 0 ? $"{id}-read" : id, read, false, "entered", clock.GetUtcNow());
+            Shoot(sql, bowId, id, count);
             return SetupReader.Of(sql, bowId);
         });
+
+    /// <summary>Counts a day's shots of several bows: all or none.</summary>
+    /// <exception cref="RefusedException">One of them is unsound.</exception>
+    public void ShootTogether(string id, IReadOnlyList<(string BowId, int Shots)> day) =>
+        database.Write(sql =>
+        {
+            foreach (var (bowId, shots) in day)
+            {
+                Shoot(sql, bowId, $"{id}-{bowId}", shots);
+            }
+
+            return day.Count;
+        });
+
+    private void Shoot(Sql sql, string bowId, string id, int count)
+    {
+        _ = BowStore.Get(sql, bowId).Sound();
+        var (settling, read) = SetupReader.String(sql, bowId).Split(count);
+        FiredRows.Fire(sql, bowId, id, settling, true, "entered", clock.GetUtcNow());
+        FiredRows.Fire(sql, bowId, settling > 0 ? $"{id}-read" : id, read, false, "entered", clock.GetUtcNow());
+    }
 
     /// <exception cref="ChangedException">The bow is not at this version any more.</exception>
     public SetupRecord Plan(string bowId, int version, StringPlan plan) =>

@@ -25,8 +25,8 @@ internal enum StoryEntry
 internal sealed record StoryKey(StoryEntry Entry, string Sign, string Id, string At);
 
 /// <summary>
-/// Everything that happened to a bow, as keys in one order: what it was, when, and which entry tells it. Checks of one go
-/// are one thing, and so are the speeds of one arrow on one day.
+/// Everything that happened to a bow, as keys in one order: what it was, when, and which entry tells it. Checks of one
+/// go are one thing, and so are the speeds of one arrow on one day.
 /// </summary>
 internal static class StoryKeys
 {
@@ -98,7 +98,7 @@ internal static class StoryKeys
         sql.Query<(string Sign, int Count)>($"SELECT sign, count(*) FROM ({All}) GROUP BY sign", new { bowId })
             .ToDictionary(c => c.Sign, c => c.Count);
 
-    /// <summary>The newest days on which something happened, the newest first, each with the last moment of it.</summary>
+    /// <summary>The newest days on which something happened, the newest first: the last moment of each.</summary>
     public static string[] Days(Sql sql, string bowId, int most) =>
         [
             .. sql.Query<string>(

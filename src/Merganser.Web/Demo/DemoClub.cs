@@ -3,29 +3,47 @@ using Merganser.Data;
 namespace Merganser.Web.Demo;
 
 /// <summary>
-/// A clock that stands still, so that demo pictures do not change by themselves. While an evening is filled it moves on
-/// each time it is asked, so that what happened has its order.
+/// A clock that all but stands still, so that demo pictures do not change by themselves: it moves on by a moment each time
+/// it is asked, so that what happens has its order.
 /// </summary>
-public sealed class DemoClock(DateTimeOffset now, TimeSpan each = default) : TimeProvider
+public sealed class DemoClock : TimeProvider
 {
     private static readonly TimeSpan Long = TimeSpan.FromHours(3);
-    private static readonly TimeSpan Step = TimeSpan.FromSeconds(2);
+    private static readonly TimeSpan Filling = TimeSpan.FromSeconds(2);
+    private static readonly TimeSpan Moment = TimeSpan.FromMilliseconds(1);
 
-    private (DateTimeOffset Began, TimeSpan Each) runs = (now, each);
-    private long asked;
+    private readonly Lock gate = new();
+    private readonly DateTimeOffset evening;
+    private DateTimeOffset at;
+    private TimeSpan each;
+
+    /// <param name="now">When it is.</param>
+    /// <param name="step">How far it moves on each time.</param>
+    public DemoClock(DateTimeOffset now, TimeSpan? step = null) => (evening, at, each) = (now, now, step ?? Moment);
 
     public override DateTimeOffset GetUtcNow()
     {
-        var at = runs.Began + (runs.Each * asked++);
-        return runs.Began < now && at > now ? now : at;
+        lock (gate)
+        {
+            return at += each;
+        }
     }
 
-    /// <summary>Fills the hours before now; then it stands still.</summary>
-    public void Fill(Action evening)
+    /// <summary>Fills the hours before now.</summary>
+    public void Fill(Action hours)
     {
-        runs = (now - Long, Step);
-        evening();
-        (runs, asked) = ((now, TimeSpan.Zero), 0);
+        (at, each) = (evening - Long, Filling);
+        hours();
+        (at, each) = (evening, Moment);
+    }
+
+    /// <summary>Goes on from where an earlier run ended.</summary>
+    public void GoOnFrom(DateTimeOffset? last)
+    {
+        if (last > at)
+        {
+            at = last.Value;
+        }
     }
 }
 
@@ -53,18 +71,21 @@ public sealed class DemoClub(
     DemoFlight flight,
     DemoDozens dozens,
     DemoStory story,
+    Database database,
     TimeProvider clock
 )
 {
     /// <summary>Fills an empty file; one that has bows is left as it is.</summary>
     public void FillIfEmpty()
     {
+        var demo = clock as DemoClock;
         if (bows.All().Count > 0)
         {
+            demo?.GoOnFrom(database.LastAct);
             return;
         }
 
-        if (clock is DemoClock demo)
+        if (demo is not null)
         {
             demo.Fill(Fill);
         }

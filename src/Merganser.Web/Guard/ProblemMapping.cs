@@ -61,6 +61,7 @@ public sealed class ProblemMapping(ILogger<ProblemMapping> log) : IExceptionHand
             MissingException missing => (404, missing.Said, "missing"),
             IdTakenException taken => (409, taken.Said, "id-taken"),
             OtherBenchException => (409, InputSays.OtherBench, "other-bench"),
+            DataFileException unusable => (507, new Verbatim(unusable.Message), "copy"),
             PreconditionMissingException => (428, InputSays.VersionNeeded, "if-match"),
             SqliteException { SqliteErrorCode: SqliteCodes.Busy or SqliteCodes.Locked } => (
                 503,

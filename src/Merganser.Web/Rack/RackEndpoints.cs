@@ -9,6 +9,7 @@ using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Bows;
 using Merganser.Web.Dozens;
+using Merganser.Web.Guard;
 using Merganser.Web.Setup;
 using Merganser.Web.Words;
 
@@ -42,15 +43,27 @@ public sealed record RackBow(
 );
 
 /// <summary>The rack and the one next step; rows that cannot be read are named, the others stand as they are.</summary>
+/// <param name="Bows">As they hang.</param>
+/// <param name="Next">What is next.</param>
+/// <param name="NextBow">The bow that it speaks of; null where none hangs.</param>
+/// <param name="Archived">Off the rack.</param>
+/// <param name="Unreadable">What could not be read.</param>
 public sealed record RackView(
     IReadOnlyList<RackBow> Bows,
     Next Next,
+    string? NextBow,
     IReadOnlyList<ArchivedBow> Archived,
     IReadOnlyList<Message> Unreadable
 );
 
 /// <summary>A bow that was taken off the rack; its history stays.</summary>
 public sealed record ArchivedBow(string Id, string Name, int Version);
+
+/// <summary>What one bow shot on a range day.</summary>
+public sealed record BowShot(string BowId, int Shots);
+
+/// <summary>A range day: several bows at once.</summary>
+public sealed record RangeDayInput(string? Id, IReadOnlyList<BowShot> Bows);
 
 /// <summary>Puts the rack together.</summary>
 public sealed class RackDesk(
@@ -91,15 +104,22 @@ public sealed class RackDesk(
             )
             .ToArray();
         lines.Keep(Build, made);
-        var next = RackNext.Of([
+        RackStanding[] standing =
+        [
             .. rack.Select(b => new RackStanding(
+                b.Id,
                 b.Name,
-                new RackState(new Verbatim(b.State), b.NextStop, new Verbatim(b.NextWords)),
-                b.Unsound is not null
+                new RackState(new Verbatim(b.State), b.NextStop, new Verbatim(b.NextWords), b.Urgency)
             )),
-        ]);
+        ];
         var archived = all.Where(b => b.Archived).Select(b => new ArchivedBow(b.Id, b.Name, b.Version));
-        return new RackView(rack, next, [.. archived], database.Unreadable.Lost);
+        return new RackView(
+            rack,
+            RackNext.Of(standing),
+            RackNext.FirstOf(standing)?.Id,
+            [.. archived],
+            database.Unreadable.Lost
+        );
     }
 
     private static Message StateOf(ArrowRow? arrow)
@@ -200,5 +220,31 @@ public sealed class RackDesk(
 
 public static class RackEndpoints
 {
-    public static void MapRack(this IEndpointRouteBuilder api) => api.MapGet("/rack", (RackDesk desk) => desk.View());
+    private const int MostBows = 200;
+
+    public static void MapRack(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/rack", (RackDesk desk) => desk.View());
+        api.MapPost(
+            "/range-day",
+            (RangeDayInput input, SetupStore setups, RackDesk desk) =>
+            {
+                var day = input.Bows;
+                FieldReader.Demand(day.Count is > 0 and <= MostBows, "bows", "missing", RackSays.NobodyShot);
+                FieldReader.Demand(
+                    day.DistinctBy(b => b.BowId).Count() == day.Count,
+                    "bows",
+                    "twice",
+                    RackSays.BowTwice
+                );
+                foreach (var bow in day)
+                {
+                    FieldReader.DemandInside("shots", bow.Shots, SetupEndpoints.Shots);
+                }
+
+                setups.ShootTogether(ClientId.Checked(input.Id), [.. day.Select(b => (b.BowId, b.Shots))]);
+                return desk.View();
+            }
+        );
+    }
 }

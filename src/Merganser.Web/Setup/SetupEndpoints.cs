@@ -83,7 +83,8 @@ public sealed record GoodStateInput(string? Id, string? ArrowVersionId = null, s
 
 public static class SetupEndpoints
 {
-    private static readonly AllowedRange Shots = new(1, 1000, Unit.None, Why.OneDaysShooting);
+    /// <summary>Shots of one entry.</summary>
+    public static readonly AllowedRange Shots = new(1, 1000, Unit.None, Why.OneDaysShooting);
     private static readonly AllowedRange Station = new(0, 6, Unit.Inch, Why.RiserStation);
     private static readonly AllowedRange Along = new(0.5, 36, Unit.Inch, Why.AlongTheArrow);
     private static readonly AllowedRange Degrees = new(0, 15, Unit.Degree, Why.DegreesOff);

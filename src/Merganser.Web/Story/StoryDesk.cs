@@ -72,7 +72,7 @@ public sealed class StoryDesk(
             whole.Strip,
             [
                 .. good.Select(g => new StoryDay(g.MarkedAt, true))
-                    .Concat(whole.Days.Select(d => new StoryDay(d, false)))
+                    .Concat(whole.Days.Where(d => good.All(g => g.MarkedAt != d)).Select(d => new StoryDay(d, false)))
                     .OrderByDescending(d => d.At),
             ],
             new TwoDatesView(

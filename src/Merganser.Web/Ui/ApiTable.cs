@@ -82,6 +82,10 @@ internal static class ApiTable
             ["GET /api/bows/{id}/trial"] = new("papers", "Shafts and points of a bow, by figures and by papers"),
             ["POST /api/bows/{id}/trial/plan"] = new("papers", "Chosen points in the order in which they are shot"),
             ["POST /api/bows/{id}/trial"] = new("papers", "Begins a planned trial on paper"),
+            ["POST /api/range-day"] = new("rack", "Counts a day's shots of several bows at once"),
+            ["GET /api/copies"] = new("copies", "Where the data lie, and their copies"),
+            ["POST /api/copies"] = new("copies", "Makes a copy of the data file now"),
+            ["GET /api/copies/{name}"] = new("copies", "A copy of the data file"),
             ["GET /api/bows/{id}/story"] = new("story", "What happened to a bow, the newest first, a page"),
             ["GET /api/bows/{id}/story/answers"] = new(
                 "story",

@@ -103,19 +103,26 @@ public static class OpenApiShape
         operation.Responses["default"] = new OpenApiResponseReference(Problem, document);
         if (path.EndsWith(".pdf", StringComparison.Ordinal))
         {
-            operation.Responses["200"] = new OpenApiResponse
-            {
-                Description = "A page to print.",
-                Content = new Dictionary<string, OpenApiMediaType>
-                {
-                    ["application/pdf"] = new()
-                    {
-                        Schema = new OpenApiSchema { Type = JsonSchemaType.String, Format = "binary" },
-                    },
-                },
-            };
+            operation.Responses["200"] = Binary("A page to print.", "application/pdf");
+        }
+        else if (path.EndsWith("/copies/{name}", StringComparison.Ordinal))
+        {
+            operation.Responses["200"] = Binary("The whole file.", "application/vnd.sqlite3");
         }
     }
+
+    private static OpenApiResponse Binary(string description, string type) =>
+        new()
+        {
+            Description = description,
+            Content = new Dictionary<string, OpenApiMediaType>
+            {
+                [type] = new()
+                {
+                    Schema = new OpenApiSchema { Type = JsonSchemaType.String, Format = "binary" },
+                },
+            },
+        };
 
     /// <summary>The method and the words of the path, those in braces after "By".</summary>
     private static string IdOf(string method, string path) =>

@@ -48,6 +48,8 @@ public static class RackWords
             RackSays.LookAtThePaper => $"Look at the paper",
             RackSays.GoOnWithTheGroups => $"Go on with the groups",
             RackSays.LookAtTheGroups => $"Look at the groups",
+            RackSays.NobodyShot => $"Nobody shot yet: press an end.",
+            RackSays.BowTwice => $"A bow stands in it twice.",
             RackSays.ShotBefore => $"shot before",
             RackSays.NoShotsYet => $"No shots yet.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),

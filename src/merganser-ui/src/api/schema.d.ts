@@ -1152,6 +1152,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/range-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Counts a day's shots of several bows at once */
+        post: operations["postRangeDay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{id}/setup": {
         parameters: {
             query?: never;
@@ -1696,6 +1713,41 @@ export interface paths {
         post?: never;
         /** Takes a note back */
         delete: operations["deleteBowsByIdStoryNotesByNoteId"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the data lie, and their copies */
+        get: operations["getCopies"];
+        put?: never;
+        /** Makes a copy of the data file now */
+        post: operations["postCopies"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A copy of the data file */
+        get: operations["getCopiesByName"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2926,6 +2978,12 @@ export interface components {
              */
             from?: null | number;
         };
+        /** @description What one bow shot on a range day. */
+        BowShot: {
+            bowId: string;
+            /** Format: int32 */
+            shots: number;
+        };
         /** @description A bow with everything its page shows. */
         BowView: {
             id: string;
@@ -3320,6 +3378,25 @@ export interface components {
             taped: boolean;
             tapedWords: null | string;
         };
+        /** @description Where the data lie, and their copies. */
+        CopiesView: {
+            /** @description The data file. */
+            file: string;
+            /**
+             * Format: int64
+             * @description How large it is, its log with it.
+             */
+            bytes: number;
+            /** @description Where the copies lie. */
+            folder: string;
+            /**
+             * Format: int32
+             * @description So many daily copies are kept.
+             */
+            dailyKept: number;
+            /** @description They, the newest first. */
+            copies: components["schemas"]["DataCopy"][];
+        };
         /** @description The crawl for a distance that was asked for. */
         CrawlAsked: {
             /** Format: double */
@@ -3399,6 +3476,23 @@ export interface components {
              * @description What comes off a shaft, inches.
              */
             off: number;
+        };
+        /** @description A copy of the data file. */
+        DataCopy: {
+            /** @description Its file name. */
+            name: string;
+            /**
+             * Format: date-time
+             * @description When it was made.
+             */
+            at: string;
+            /**
+             * Format: int64
+             * @description How large it is.
+             */
+            bytes: number;
+            /** @description True for one that was made by itself. */
+            daily: boolean;
         };
         /** @description One day's size, inches at the distance that is told. */
         DaySizeView: {
@@ -5714,10 +5808,21 @@ export interface components {
         RackUrgency: "unsound" | "due" | "inWork" | "rests";
         /** @description The rack and the one next step; rows that cannot be read are named, the others stand as they are. */
         RackView: {
+            /** @description As they hang. */
             bows: components["schemas"]["RackBow"][];
+            /** @description What is next. */
             next: components["schemas"]["Next"];
+            /** @description The bow that it speaks of; null where none hangs. */
+            nextBow: null | string;
+            /** @description Off the rack. */
             archived: components["schemas"]["ArchivedBow"][];
+            /** @description What could not be read. */
             unreadable: string[];
+        };
+        /** @description A range day: several bows at once. */
+        RangeDayInput: {
+            id: null | string;
+            bows: components["schemas"]["BowShot"][];
         };
         /** @description A distance as it was guessed, and as it was measured. */
         RangeGuessInput: {
@@ -9819,6 +9924,31 @@ export interface operations {
             default: components["responses"]["problem"];
         };
     };
+    postRangeDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RangeDayInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
     getBowsByIdSetup: {
         parameters: {
             query?: never;
@@ -10787,6 +10917,71 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StoryPageView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getCopies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopiesView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postCopies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopiesView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getCopiesByName: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The whole file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.sqlite3": string;
                 };
             };
             default: components["responses"]["problem"];

@@ -15,6 +15,8 @@ const DozenPage = lazy(() => import('../features/dozen/DozenPage'));
 const PaperPage = lazy(() => import('../features/paper/PaperPage'));
 const FlightPage = lazy(() => import('../features/flight/FlightPage'));
 const CataloguePage = lazy(() => import('../features/catalogue/CataloguePage'));
+const RangeDayPage = lazy(() => import('../features/start/RangeDayPage'));
+const CopiesPage = lazy(() => import('../features/copies/CopiesPage'));
 const GlossaryPage = lazy(() => import('../features/glossary/GlossaryPage'));
 const PartsPage = import.meta.env.DEV ? lazy(() => import('../parts/sheet/PartsPage')) : null;
 const StoryPage = lazy(() => import('../features/story/StoryPage'));
@@ -29,6 +31,8 @@ export function App() {
         <Route path="/" element={<Start />} />
         <Route path="/bows/new" element={<BowPage />} />
         <Route path="/catalogue" element={<CataloguePage />} />
+        <Route path="/range-day" element={<RangeDayPage />} />
+        <Route path="/copies" element={<CopiesPage />} />
         <Route path="/glossary" element={<GlossaryPage />} />
         <Route path="/bows/:bowId" element={<InUnits />}>
           <Route path="bow" element={<BowStop />} />

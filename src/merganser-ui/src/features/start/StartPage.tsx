@@ -28,8 +28,8 @@ export function StartPage() {
   const shown = bows.filter((b) => `${b.name} ${b.archerName} ${b.line}`.toLowerCase().includes(wanted));
   const next = rack.data?.next;
   const go = (action: string | null | undefined) => {
-    const first = bows.find((b) => b.nextStop === action) ?? bows[0];
-    void navigate(action === 'newBow' || !first ? '/bows/new' : `/bows/${first.id}/${action}`);
+    const first = rack.data?.nextBow;
+    void navigate(action === 'newBow' || !first ? '/bows/new' : `/bows/${first}/${action}`);
   };
   const open = (bow: Schemas['RackBow']) => void navigate(`/bows/${bow.id}/${bow.nextStop}`);
   return (
@@ -84,6 +84,10 @@ export function StartPage() {
             ))}
           </p>
         )}
+        <p className={s.off}>
+          {bows.length > 0 && <Link to="/range-day">Range day</Link>}
+          <Link to="/copies">Data and copies</Link>
+        </p>
       </Main>
       {next ? (
         <Foot

@@ -26,6 +26,8 @@ export function ChangedPane({ answers, work }: { answers: Answers; work: StoryWo
   }));
   return (
     <section aria-label="What changed" data-testid="changed">
+      <h1>{two.verdict}</h1>
+      {two.cannotTell && <p>{two.cannotTell}</p>}
       <div className={s.dates}>
         <p className={w.muted}>{two.thenWell ? 'What changed since it last shot well' : 'Two dates compared'}</p>
         <Select
@@ -47,8 +49,6 @@ export function ChangedPane({ answers, work }: { answers: Answers; work: StoryWo
           choices={[{ value: '', label: 'now' }, ...dates]}
         />
       </div>
-      <h1>{two.verdict}</h1>
-      {two.cannotTell && <p>{two.cannotTell}</p>}
       {two.rows.length > 0 && (
         <Scroller label="What differs">
           <Table className={s.two}>
