@@ -156,7 +156,7 @@ internal static class StateSteps
 
     public static void RangeDay(Screen screen)
     {
-        screen.See("[aria-label='Brindle: an end of 6']").Click();
+        screen.See("[aria-label='An end, 6, of Brindle']").Click();
         screen.SeeText("[data-testid=sum]", "6");
     }
 

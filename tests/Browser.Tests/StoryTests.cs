@@ -76,10 +76,10 @@ public class StoryTests
         screen.Go("/range-day");
         for (var end = 0; end < 3; end++)
         {
-            screen.See("[aria-label='Brindle: an end of 6']").Click();
+            screen.See("[aria-label='An end, 6, of Brindle']").Click();
         }
 
-        screen.See("[aria-label='Brindle: one arrow less']").Click();
+        screen.See("[aria-label='−1: one arrow less of Brindle']").Click();
         screen.SeeText("[data-testid=sum]", "17");
         screen.Driver.Navigate().Refresh();
         screen.SeeText("[data-testid=sum]", "17");

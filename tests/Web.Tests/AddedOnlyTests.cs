@@ -67,12 +67,8 @@ public class AddedOnlyTests : IDisposable
             FROM arrow_version v JOIN arrow a ON a.id = v.arrow_id LIMIT 1
             """
         );
-        file.Execute(
-            """
-            INSERT INTO story_note (id, bow_id, text, happened_at, noted_at)
-            SELECT 'note', id, 'Hung by the stove', 'now', 'now' FROM bow LIMIT 1
-            """
-        );
+        const string note = "INSERT INTO story_note (id, bow_id, text, happened_at, noted_at)";
+        file.Execute($"{note} SELECT 'note', id, 'Hung by the stove', 'now', 'now' FROM bow LIMIT 1");
         file.Execute("INSERT INTO act (id, path, fingerprint, at) VALUES ('a', '/api/papers', 'f', 'now')");
     }
 

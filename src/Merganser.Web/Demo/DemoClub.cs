@@ -3,8 +3,8 @@ using Merganser.Data;
 namespace Merganser.Web.Demo;
 
 /// <summary>
-/// A clock that all but stands still, so that demo pictures do not change by themselves: it moves on by a moment each time
-/// it is asked, so that what happens has its order.
+/// A clock that all but stands still, so that demo pictures do not change by themselves: it moves on by a moment each
+/// time it is asked, so that what happens has its order.
 /// </summary>
 public sealed class DemoClock : TimeProvider
 {

@@ -7,6 +7,8 @@ import nocks from '../../../../tests/vectors/answers/nocks.json';
 import paper from '../../../../tests/vectors/answers/paper.json';
 import paperChoices from '../../../../tests/vectors/answers/paperChoices.json';
 import setup from '../../../../tests/vectors/answers/setup.json';
+import story from '../../../../tests/vectors/answers/story.json';
+import storyAnswers from '../../../../tests/vectors/answers/storyAnswers.json';
 import type { Schemas } from '../api/client';
 
 /**
@@ -22,6 +24,8 @@ export const sent = {
   paper: paper as Schemas['PaperView'],
   paperChoices: paperChoices as Schemas['PaperChoices'],
   setup: setup as Schemas['SetupView'],
+  story: story as Schemas['StoryPageView'],
+  storyAnswers: storyAnswers as Schemas['StoryAnswers'],
 };
 
 /** A thing of which a test needs only a part. */

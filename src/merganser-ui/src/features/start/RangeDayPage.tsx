@@ -85,14 +85,14 @@ export default function RangeDayPage() {
                   </b>
                   <Key
                     disabled={of === 0}
-                    aria-label={`${bow.name}: one arrow less`}
+                    aria-label={`−1: one arrow less of ${bow.name}`}
                     onClick={() => set(bow.id, of - 1)}
                   >
                     −1
                   </Key>
                   <Key
                     disabled={bow.unsound !== null}
-                    aria-label={`${bow.name}: one arrow more`}
+                    aria-label={`+1: one arrow more of ${bow.name}`}
                     onClick={() => set(bow.id, of + 1)}
                   >
                     +1
@@ -101,7 +101,7 @@ export default function RangeDayPage() {
                     strong
                     className={s.end}
                     disabled={bow.unsound !== null}
-                    aria-label={`${bow.name}: an end of ${end}`}
+                    aria-label={`An end, ${end}, of ${bow.name}`}
                     onClick={() => set(bow.id, of + Number(end))}
                   >
                     An end, {end}
