@@ -83,6 +83,25 @@ public sealed class Database(string path, TimeProvider clock)
         return query(new Sql(connection, transaction, Count));
     }
 
+    /// <summary>
+    /// Like <see cref="Write{T}"/>, for what must not be found in the file any more: its pages are written over, and
+    /// what was free of earlier edits goes too.
+    /// </summary>
+    public void WipeOut(Func<Sql, int> command)
+    {
+        using var connection = Open();
+        connection.Execute("PRAGMA secure_delete = ON");
+        using (var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false))
+        {
+            var sql = new Sql(connection, transaction, Count);
+            AskedAct.Enter(sql, clock.GetUtcNow());
+            command(sql);
+            transaction.Commit();
+        }
+
+        connection.Execute("VACUUM; PRAGMA wal_checkpoint(TRUNCATE);");
+    }
+
     /// <summary>Of the migrations that a file has seen, those that this program does not know.</summary>
     public static IEnumerable<string> UnknownMigrations(IEnumerable<string> seen) =>
         seen.Except(typeof(Database).Assembly.GetManifestResourceNames());

@@ -18,11 +18,13 @@ using Merganser.Web.First;
 using Merganser.Web.Guard;
 using Merganser.Web.Instruments;
 using Merganser.Web.Paper;
+using Merganser.Web.Plans;
 using Merganser.Web.Rack;
 using Merganser.Web.Setup;
 using Merganser.Web.Story;
 using Merganser.Web.Trials;
 using Merganser.Web.Ui;
+using Merganser.Web.Visits;
 using Merganser.Web.Words;
 using Merganser.Web.Workshop;
 using Microsoft.AspNetCore.Http.Json;
@@ -98,6 +100,9 @@ builder
     .AddSingleton<ResponseStore>()
     .AddSingleton<StoryStore>()
     .AddSingleton<NoteStore>()
+    .AddSingleton<ReminderStore>()
+    .AddSingleton<VisitStore>()
+    .AddSingleton<OwnerStore>()
     .AddSingleton<DataCopies>()
     .AddSingleton<RackLines>();
 builder
@@ -116,6 +121,10 @@ builder
     .AddSingleton<FinderDesk>()
     .AddSingleton<TrialDesk>()
     .AddSingleton<StoryDesk>()
+    .AddSingleton<StoryPrint>()
+    .AddSingleton<PlanDesk>()
+    .AddSingleton<VisitDesk>()
+    .AddSingleton<VisitPrint>()
     .AddSingleton<SetupCard>()
     .AddSingleton<ResponseDesk>()
     .AddSingleton<PaperDesk>()
@@ -224,6 +233,8 @@ api.MapFlight();
 api.MapFinder();
 api.MapTrials();
 api.MapStory();
+api.MapPlan();
+api.MapVisits();
 api.MapCopies();
 api.MapDozens();
 api.MapWorkshop();

@@ -7,7 +7,7 @@ namespace Merganser.Web.Tests;
 /// What happened is only added to, whoever writes to the file: each table of history through plain SQL, without the
 /// program.
 /// </summary>
-public class AddedOnlyTests : IDisposable
+public partial class AddedOnlyTests : IDisposable
 {
     private readonly string folder = Directory.CreateTempSubdirectory("merganser-history-").FullName;
     private readonly SqliteConnection file;
@@ -52,21 +52,7 @@ public class AddedOnlyTests : IDisposable
         file.Execute(
             "INSERT INTO glue_sheet (id, joint, glue, note, entered_at) VALUES ('glue', 'insert', 'Epoxy', '', 'now')"
         );
-        file.Execute(
-            """
-            INSERT INTO flight_wish (id, bow_id, error, error_typed, circle_typed, spread, spread_typed, height_typed,
-              altitude_typed, temperature_typed, said_at)
-            SELECT 'wish', id, 'usual', '', '8', 'measured', '', '', '', '', 'now' FROM bow LIMIT 1
-            """
-        );
-        file.Execute(
-            """
-            INSERT INTO proven_mark (id, bow_id, arrow_version_id, kind, yards, value, distance_typed, value_typed,
-              proven_at)
-            SELECT 'proven', a.bow_id, v.id, 'mark', 20, 1.5, '20', '1.5', 'now'
-            FROM arrow_version v JOIN arrow a ON a.id = v.arrow_id LIMIT 1
-            """
-        );
+        file.Execute(VisitRows);
         const string note = "INSERT INTO story_note (id, bow_id, text, happened_at, noted_at)";
         file.Execute($"{note} SELECT 'note', id, 'Hung by the stove', 'now', 'now' FROM bow LIMIT 1");
         file.Execute("INSERT INTO act (id, path, fingerprint, at) VALUES ('a', '/api/papers', 'f', 'now')");
@@ -105,6 +91,12 @@ public class AddedOnlyTests : IDisposable
             { "flight_wish", "id", "circle_typed" },
             { "proven_mark", "id", "value_typed" },
             { "story_note", "id", "text" },
+            { "visit", "id", "wants" },
+            { "visit_state", "visit_id", "taken_at" },
+            { "visit_value", "visit_id", "since" },
+            { "visit_line", "id", "entered_at" },
+            { "visit_end", "visit_id", "watch" },
+            { "bow_owner", "id", "handed_at" },
         };
 
     [Theory]
@@ -158,6 +150,7 @@ public class AddedOnlyTests : IDisposable
             "rack_line",
             "shots_total",
             "import_mapping",
+            "reminder",
         ];
         file.Query<string>("SELECT name FROM sqlite_master WHERE type = 'table'")
             .Except(changeable)

@@ -22,6 +22,8 @@ public class AnswerTests
     [InlineData("finder", "/api/bows/" + App.Brindle + "/finder?arrow=" + App.Island)]
     [InlineData("story", "/api/bows/22222222-0000-4000-8000-000000000006/story")]
     [InlineData("storyAnswers", "/api/bows/22222222-0000-4000-8000-000000000006/story/answers")]
+    [InlineData("plan", "/api/plan")]
+    [InlineData("visits", "/api/bows/22222222-0000-4000-8000-000000000006/visits")]
     [InlineData("nocks", "/api/dozens/cccccccc-0000-4000-8000-000000000001/nocks")]
     public async Task The_kept_answer_has_the_shape_of_what_is_sent(string name, string path)
     {

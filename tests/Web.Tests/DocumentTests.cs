@@ -23,6 +23,8 @@ public class DocumentTests
         "rack",
         "setup",
         "story",
+        "plan",
+        "visits",
     ];
 
     private static readonly JsonNode Document = JsonNode.Parse(

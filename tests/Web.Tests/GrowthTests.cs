@@ -154,7 +154,7 @@ public class GrowthTests
                 "SELECT tbl_name FROM sqlite_master WHERE type = 'trigger' AND sql LIKE '%AFTER UPDATE%bow_revision%'"
             )
             .Order()
-            .ShouldBe(["adjuster", "archer", "arrow", "bow", "shot_set"]);
+            .ShouldBe(["adjuster", "archer", "arrow", "bow", "reminder", "shot_set"]);
     }
 
     /// <summary>The totals are what the rows add up to, taken back or not.</summary>
@@ -267,6 +267,9 @@ public class GrowthTests
             $"{Bow}/tolerated",
             $"{Bow}/story",
             $"{Bow}/story/answers",
+            $"{Bow}/visits",
+            "/api/visits",
+            "/api/plan",
         ];
         List<long> costs = [];
         foreach (var path in paths)

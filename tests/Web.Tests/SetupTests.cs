@@ -194,12 +194,12 @@ public class SetupTests
     }
 
     [Fact]
-    public async Task The_card_is_one_page_of_pdf()
+    public async Task The_card_is_two_pages_of_pdf_at_the_most()
     {
         using var app = new App();
         var pdf = await app.Http.GetByteArrayAsync($"{Bow}/card.pdf");
         System.Text.Encoding.ASCII.GetString(pdf, 0, 5).ShouldBe("%PDF-");
-        System.Text.Encoding.Latin1.GetString(pdf).Split("/Type /Page\n").Length.ShouldBe(2);
+        System.Text.Encoding.Latin1.GetString(pdf).Split("/Type /Page\n").Length.ShouldBeInRange(2, 3);
     }
 
     [Fact]

@@ -66,6 +66,27 @@ public class StoryTests
         ((string)due["tone"]!, (string)due["beside"]!).ShouldBe(("due", "not done"));
     }
 
+    /// <summary>Of a set whose every shot was voided nothing was read: the one before it is what shows.</summary>
+    [Fact]
+    public async Task A_set_of_which_every_shot_was_voided_shows_nothing()
+    {
+        using var app = new App();
+        var paper = await app.Get("/api/papers/55555555-0000-4000-8000-000000000813");
+        foreach (var shot in paper["sets"]!.AsArray()[^1]!["shots"]!.AsArray())
+        {
+            var mark = new
+            {
+                id = App.NewId(),
+                @void = true,
+                reason = "pulled",
+            };
+            (await app.Post($"/api/shots/{shot!["id"]}/marks", mark)).Status.ShouldBe(200);
+        }
+
+        var rows = (await app.Get($"{Season}/story/answers"))["two"]!["rows"]!.AsArray();
+        ((string)rows.Single(r => (string)r!["name"]! == "Tear, bare")!["now"]!).ShouldStartWith("1.19 in left");
+    }
+
     [Fact]
     public async Task A_move_says_what_it_did()
     {

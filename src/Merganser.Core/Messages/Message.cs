@@ -8,6 +8,7 @@ using Merganser.Core.Finder;
 using Merganser.Core.First;
 using Merganser.Core.Groups;
 using Merganser.Core.Paper;
+using Merganser.Core.Plans;
 using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
@@ -15,6 +16,7 @@ using Merganser.Core.Speed;
 using Merganser.Core.Story;
 using Merganser.Core.Trials;
 using Merganser.Core.Tuning;
+using Merganser.Core.Visits;
 using Merganser.Core.Workshop;
 
 namespace Merganser.Core.Messages;
@@ -90,6 +92,12 @@ public abstract record Message
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(StorySays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(PlanSays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(VisitSays says) => new Says(says);
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(FirstSays says) => new Says(says);

@@ -44,6 +44,9 @@ public sealed record AgainList(IReadOnlyList<Message> Titles) : RackMessage;
 /// <summary>What is due, now or soon.</summary>
 public sealed record DueSoon(Message What, bool Now, int? ShotsLeft) : RackMessage;
 
+/// <summary>What somebody planned, now or soon.</summary>
+public sealed record PlannedSoon(Message What, bool Now, int? ShotsLeft, DateTimeOffset? On) : RackMessage;
+
 /// <summary>An unsound bow.</summary>
 public sealed record DoNotShootIt(Message Found) : RackMessage;
 
@@ -74,6 +77,7 @@ public enum RackSays
     ShotBefore,
     NobodyShot,
     BowTwice,
+    LookAtWhatIsDue,
 }
 
 /// <summary>The arrow of a bow as the rack sees it.</summary>
@@ -121,11 +125,15 @@ public sealed record RackState(
 
         var next = Next(arrow, paper);
         var again = sheet.AskedAgain.Count > 0 || due.Any(d => d.Now);
+        // What somebody planned has no stop of its own: the story shows it, and there it is ticked off.
+        var planned = sheet.AskedAgain.Count == 0 && due is [{ ReminderId: not null, Now: true }, ..];
         return After(kind, sheet, due) is { } also
             ? next with
             {
                 State = new Sentences([next.State, also]),
                 Urgency = again ? RackUrgency.Due : next.Urgency,
+                NextStop = planned ? "story?show=due" : next.NextStop,
+                NextWords = planned ? RackSays.LookAtWhatIsDue : next.NextWords,
             }
             : next;
     }
@@ -148,7 +156,12 @@ public sealed record RackState(
             );
         }
 
-        var reading = paper.Sets.Select(s => s.Reading).LastOrDefault(m => m is not null) ?? RackSays.NoShotsYet;
+        var read = paper.Sets.Select(s => s.Reading).LastOrDefault(m => m is not null);
+        // While it is open, what is to be done next says more than what was read last.
+        var reading =
+            read is null ? RackSays.NoShotsYet
+            : paper.AcceptedAt is null ? paper.Next.Sentence
+            : read;
         return (paper.AcceptedAt, paper.Stage.AtTarget) switch
         {
             (null, true) => new RackState(
@@ -178,6 +191,11 @@ public sealed record RackState(
             return new AgainList([.. sheet.AskedAgain.Select(l => new CheckTitle(l.Fact.Kind, kind))]);
         }
 
-        return due.Count > 0 ? new DueSoon(due[0].What, due[0].Now, due[0].ShotsLeft) : null;
+        return due.FirstOrDefault() switch
+        {
+            null => null,
+            { ReminderId: null } of => new DueSoon(of.What, of.Now, of.ShotsLeft),
+            var of => new PlannedSoon(of.What, of.Now, of.ShotsLeft, of.On),
+        };
     }
 }

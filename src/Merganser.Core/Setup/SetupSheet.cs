@@ -202,7 +202,7 @@ public static class SetupNext
                 );
         }
 
-        if (due.FirstOrDefault(d => d.Now) is { } now)
+        if (due.FirstOrDefault(d => d is { Now: true, ReminderId: null }) is { } now)
         {
             Message[] titles = [.. now.Checks.Select(k => new CheckTitle(k, bow))];
             return new Next(

@@ -55,12 +55,14 @@ public sealed record StringPlan(StringSchool School, IReadOnlyList<int> ChecksAt
 /// <param name="ShotsLeft">Shots until then; 0 or less is now; null when it goes by date.</param>
 /// <param name="On">The date, or null when it goes by shots.</param>
 /// <param name="Now">True when it is due.</param>
+/// <param name="ReminderId">The reminder that says so; null for what the program counts itself.</param>
 public sealed record DueItem(
     Message What,
     IReadOnlyList<CheckKind> Checks,
     int? ShotsLeft,
     DateTimeOffset? On,
-    bool Now
+    bool Now,
+    string? ReminderId
 );
 
 /// <summary>Where in a bow's record the present life of its string begins.</summary>
@@ -173,13 +175,13 @@ public sealed record StringLife(int Shots, int Settling, int ShotsSinceWork, Str
             var next = Plan.ChecksAt.Where(at => at > checkedAt).Cast<int?>().FirstOrDefault();
             if (next is { } at && at - Shots <= ShotsAhead)
             {
-                due.Add(new DueItem(new StringCheckAt(at), checks, at - Shots, null, Shots >= at));
+                due.Add(new DueItem(new StringCheckAt(at), checks, at - Shots, null, Shots >= at, null));
             }
         }
 
         if (LooksAgainOn(practice, lastLook) is { } on && on <= now.AddDays(DaysAhead))
         {
-            due.Add(new DueItem(SetupSays.TwoMonthly, checks, null, on, on <= now));
+            due.Add(new DueItem(SetupSays.TwoMonthly, checks, null, on, on <= now, null));
         }
 
         return due;

@@ -144,6 +144,7 @@ public sealed record NoPaperFor(int Days, int Shots) : StoryMessage;
 /// <summary>What is said in a story without any quantity.</summary>
 public enum StorySays
 {
+    DatesTurned,
     NotDone,
     DoneSince,
     ShotWell,

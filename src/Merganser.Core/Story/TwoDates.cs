@@ -98,20 +98,19 @@ public sealed class TwoDates
         where kind is not CheckKind.Paper
         let before = Then.Findings.GetValueOrDefault(kind)
         let after = NowIs.Findings.GetValueOrDefault(kind)
-        let differs = after is not null && before is not null && Differ(before.Finding, after.Finding)
-        where after is not null
+        let differs = before is not null && (after is null || Differ(before.Finding, after.Finding))
         select new DifferenceRow(
             DifferenceSection.Bow,
             NameOf(kind),
             before?.Finding.Told(bow.Kind).Found ?? StorySays.NotSaid,
-            after.Finding.Told(bow.Kind).Found,
-            differs && before!.Finding.Value is { } was && after.Finding.Value is { } found
+            after?.Finding.Told(bow.Kind).Found ?? StorySays.NotSaid,
+            differs && before!.Finding.Value is { } was && after?.Finding.Value is { } found
                 ? new Difference(CheckTable.Of(kind).Of(found - was))
                 : Message.Nothing,
             differs,
             differs ? Does(AxisOf(kind), null) : CanDo.NotAsked,
             Message.Nothing,
-            after.At
+            after?.At
         );
 
     /// <summary>Where an adjuster has the same name, what was measured says so.</summary>

@@ -89,6 +89,35 @@ public sealed class ArcherStore(Database database, TimeProvider clock)
         return database.Read(sql => Get(sql, ArcherOf(sql, bowId)));
     }
 
+    /// <summary>
+    /// Takes a name out of the file, for good: from now on the record reads "archer 7", by the order in which archers
+    /// were entered. Histories name archers by their key alone. Copies that were made before keep the name.
+    /// </summary>
+    /// <exception cref="MissingException">There is no such archer.</exception>
+    /// <exception cref="ChangedException">The row is not at this version any more.</exception>
+    public ArcherRow Erase(string id, int version)
+    {
+        database.WipeOut(sql =>
+        {
+            var row = Get(sql, id);
+            var number = sql.Scalar<int>(
+                "SELECT count(*) FROM archer WHERE rowid <= (SELECT rowid FROM archer WHERE id = @id)",
+                new { id }
+            );
+            sql.Execute("DELETE FROM rack_line WHERE bow_id IN (SELECT id FROM bow WHERE archer_id = @id)", new { id });
+            return Change(
+                sql,
+                id,
+                version,
+                row.Archer with
+                {
+                    Name = string.Create(System.Globalization.CultureInfo.InvariantCulture, $"archer {number}"),
+                }
+            );
+        });
+        return Get(id);
+    }
+
     private static string ArcherOf(Sql sql, string bowId) =>
         sql.Scalar<string?>("SELECT archer_id FROM bow WHERE id = @bowId", new { bowId })
         ?? throw new MissingException("bow");

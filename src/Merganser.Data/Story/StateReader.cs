@@ -87,8 +87,14 @@ internal static class StateReader
             return null;
         }
 
-        var kept = ArrowStore.Version(sql, of.Id);
-        return (new StoryArrow(kept.Id, kept.Typed.Name, kept.Number, kept.Arrow), Stamp.Read(of.Since));
+        return (ArrowAs(sql, of.Id), Stamp.Read(of.Since));
+    }
+
+    /// <summary>A version of an arrow, as a story tells it.</summary>
+    public static StoryArrow ArrowAs(Sql sql, string versionId)
+    {
+        var kept = ArrowStore.Version(sql, versionId);
+        return new StoryArrow(kept.Id, kept.Typed.Name, kept.Number, kept.Arrow);
     }
 
     /// <summary>Shots on the string that was on then, and when that was put on.</summary>

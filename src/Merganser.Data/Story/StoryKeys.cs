@@ -19,6 +19,10 @@ internal enum StoryEntry
     Dozen,
     Matched,
     Note,
+    Visit,
+    HandOver,
+    Owner,
+    Planned,
 }
 
 /// <summary>Where a thing stands in a story.</summary>
@@ -62,6 +66,12 @@ internal static class StoryKeys
           WHERE d.bow_id = @bowId AND e.kind = 'match' AND {Standing}
         UNION ALL SELECT 'note', 'notes', e.id, e.happened_at FROM story_note e WHERE e.bow_id = @bowId
           AND e.takes_back IS NULL AND NOT EXISTS (SELECT 1 FROM story_note b WHERE b.takes_back = e.id)
+        UNION ALL SELECT 'visit', 'setup', e.id, e.arrived_at FROM visit e WHERE e.bow_id = @bowId
+        UNION ALL SELECT 'handOver', 'setup', e.id || '-over', o.handed_over_at FROM visit e
+          JOIN visit_end o ON o.visit_id = e.id WHERE e.bow_id = @bowId
+        UNION ALL SELECT 'owner', 'setup', e.id, e.handed_at FROM bow_owner e WHERE e.bow_id = @bowId
+        UNION ALL SELECT 'planned', 'notes', e.id, e.ended_at FROM reminder e
+          WHERE e.bow_id = @bowId AND e.state = 'done'
         """;
 
     /// <summary>The newest things of a bow, or those before one, the newest first.</summary>

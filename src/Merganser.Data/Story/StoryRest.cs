@@ -17,6 +17,7 @@ internal sealed class StoryRest(Sql sql, BowRow bow, Action<StoryEvent> tell)
         Proven(idsOf(StoryEntry.Proven));
         Crawls(idsOf(StoryEntry.Crawl));
         Notes(idsOf(StoryEntry.Note));
+        new StoryVisits(sql, tell).Read(idsOf);
     }
 
     private IEnumerable<T> Of<T>(string statement, object ids) =>
@@ -148,6 +149,6 @@ internal sealed class StoryRest(Sql sql, BowRow bow, Action<StoryEvent> tell)
         }
     }
 
-    private static StoryEvent Happened(string id, string at, StorySign sign, Message words, Message? beside = null) =>
+    internal static StoryEvent Happened(string id, string at, StorySign sign, Message words, Message? beside = null) =>
         new(id, Stamp.Read(at), sign, words, beside ?? Message.Nothing);
 }

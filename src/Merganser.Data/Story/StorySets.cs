@@ -16,6 +16,11 @@ internal static class StorySets
         FROM shot_set s JOIN paper p ON p.id = s.paper_id JOIN arrow_version v ON v.id = s.arrow_version_id
         """;
 
+    /// <summary>A shot that was not voided, or was taken in again: a set without any shows nothing.</summary>
+    private const string Counts = """
+        NOT coalesce((SELECT m.void FROM shot_mark m WHERE m.shot_id = h.id ORDER BY m.rowid DESC LIMIT 1), 0)
+        """;
+
     /// <summary>Some sets by their ids.</summary>
     public static Dictionary<string, StorySet> Of(Sql sql, IReadOnlyList<string> ids) =>
         Read(sql, "WHERE s.id IN (SELECT value FROM json_each(@ids))", new { ids = FactsJson.Write(ids) })
@@ -41,7 +46,7 @@ internal static class StorySets
                     sql,
                     $"""
                     WHERE p.bow_id = @bowId AND s.purpose = 'session' AND s.started_at <= @until AND {which}
-                      AND EXISTS (SELECT 1 FROM shot h WHERE h.set_id = s.id)
+                      AND EXISTS (SELECT 1 FROM shot h WHERE h.set_id = s.id AND {Counts})
                     ORDER BY s.started_at DESC, s.rowid DESC LIMIT @most
                     """,
                     new
@@ -58,12 +63,12 @@ internal static class StorySets
     {
         SetOfStory[] sets = [.. sql.Query<SetOfStory>($"{Columns} {where}", values)];
         var shots = sql.Query<ShotLine>(
-                """
+                $"""
                 SELECT h.id, h.set_id AS setId, h.number, h.point_x AS px, h.point_y AS py, h.tail_x AS tx, h.tail_y AS ty,
                   h.side, h.shot_at AS shotAt, h.arrow_number AS arrowNumber, h.words,
                   coalesce(h.tip, h.arrow_kind) AS arrowKind
                 FROM shot h WHERE h.set_id IN (SELECT value FROM json_each(@ids))
-                  AND NOT coalesce((SELECT m.void FROM shot_mark m WHERE m.shot_id = h.id ORDER BY m.rowid DESC LIMIT 1), 0)
+                  AND {Counts}
                 ORDER BY h.number
                 """,
                 new { ids = FactsJson.Write(sets.Select(s => s.Id)) }

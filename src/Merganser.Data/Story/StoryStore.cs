@@ -32,6 +32,9 @@ public sealed class StoryStore(Database database)
 {
     private const int DaysToPick = 90;
 
+    /// <summary>After every id.</summary>
+    private const string Last = "~";
+
     /// <summary>A page of it.</summary>
     /// <param name="bowId">The bow.</param>
     /// <param name="signs">What alone is told; none for everything.</param>
@@ -51,6 +54,14 @@ public sealed class StoryStore(Database database)
                 found.Length > most
             );
         });
+
+    /// <summary>Between two times, the newest first.</summary>
+    /// <param name="bowId">The bow.</param>
+    /// <param name="from">The first.</param>
+    /// <param name="to">The second.</param>
+    /// <param name="most">At most so many.</param>
+    public IReadOnlyList<StoryEvent> Between(string bowId, DateTimeOffset from, DateTimeOffset to, int most) =>
+        [.. Page(bowId, [], new StoryPlace(Stamp.Of(to), Last), most).Events.Where(e => e.At >= from && e.At <= to)];
 
     /// <summary>What the whole of it says.</summary>
     public StoryWhole Whole(string bowId) =>

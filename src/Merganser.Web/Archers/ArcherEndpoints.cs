@@ -62,6 +62,10 @@ public static class ArcherEndpoints
             "/bows/{id}/tools",
             (string id, ToolInput input, ArcherStore archers) => archers.Equip(id, input.Tool)
         );
+        api.MapPost(
+            "/archers/{id}/erase-name",
+            (string id, HttpRequest request, ArcherStore archers) => archers.Erase(id, request.IfMatch())
+        );
         api.MapPut(
             "/archers/{id}",
             (string id, ArcherInput input, HttpRequest request, ArcherStore archers) =>

@@ -31,8 +31,10 @@ public sealed class DemoStory(Database database, ComponentStore components, Doze
         On(197).Setups.Shoot(Whimbrel, Id('a'), 48);
         Speeds(On(185), 433.6, 267, 268, 269, 268, 267);
         GroupDay(On(163), 1, 40, 1.9);
+        DemoVisit.ComesIn(VisitsOn(127));
         NewString(On(126));
         SecondPaper(On(124));
+        DemoVisit.GoesHome(VisitsOn(123), 125);
         GroupDay(On(107), 2, 40, 2.0);
         On(58).Setups.Shoot(Whimbrel, Id('a'), 54);
         On(44)
@@ -44,7 +46,11 @@ public sealed class DemoStory(Database database, ComponentStore components, Doze
         range.Setups.Shoot(Whimbrel, Id('a'), 48);
         WeekBefore(On(2));
         ThirdPaper(On(1));
+        DemoVisit.Plan(new ReminderStore(database, clock));
     }
+
+    private VisitStore VisitsOn(int daysAgo) =>
+        new(database, new DemoClock(clock.GetUtcNow() - TimeSpan.FromDays(daysAgo)));
 
     /// <summary>The stores of an evening so many days ago, its clock moving on with each entry.</summary>
     private Evening On(int daysAgo)

@@ -214,7 +214,7 @@ public sealed class RackDesk(
             rows.GoodStates.FirstOrDefault()?.MarkedAt,
             dozen is { Tray.Count: > 0 } ? new ArrowsOut(dozen.Tray.Count(a => a.Retired), dozen.Tray.Count) : null
         );
-        return (line, rows.DueChanges(archer.Practice, clock.GetUtcNow()));
+        return (line, setupDesk.DueChanges(row, rows));
     }
 }
 

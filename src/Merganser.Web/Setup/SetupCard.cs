@@ -1,6 +1,7 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Messages;
 using Merganser.Core.Setup;
+using Merganser.Core.Story;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Bows;
@@ -9,9 +10,13 @@ using Merganser.Web.Words;
 
 namespace Merganser.Web.Setup;
 
-/// <summary>The set-up card: all measured values, positions and the date on one page.</summary>
+/// <summary>
+/// The set-up card: every value as found and as it is, with its tool and who noted what, positions, and what is open.
+/// </summary>
 public sealed class SetupCard(
     SetupDesk desk,
+    StoryStore stories,
+    VisitStore visits,
     BowStore bows,
     ArcherStore archers,
     CrawlStore crawls,
@@ -35,36 +40,24 @@ public sealed class SetupCard(
             $"{archers.Get(row.ArcherId).Archer.Name}. {speaker.Say(BowEndpoints.Line(row.Bow))}. String: {view.String.Shots} shots."
         );
 
+        var found = AsFound(bowId, now);
         page.Heading("Measured");
+        page.Paragraph($"As found: {found?.At.ToLocalTime():d MMM yyyy}.");
         page.Line("Draw length, AMO", speaker.Say($"{Measure.AsRead(row.Bow.DrawLength)}"));
         page.Line(
             row.Bow.Kind == BowKind.Compound ? "Axle to axle" : "Bow length",
             row.Bow.AxleToAxle is { } axle ? speaker.Say($"{Measure.AsRead(axle)}") : "not measured"
         );
-        foreach (var check in view.Checks.Where(c => c.Kind != CheckKind.AxleToAxle))
-        {
-            page.Line(
-                speaker.Say(check.Title),
-                speaker.Say(check.Line),
-                check.Last is { } last
-                    ? $"{speaker.Say(check.Verdict?.Words ?? Message.Nothing)} {last.At:d MMM yyyy}"
-                    : ""
-            );
-        }
+        page.Table(
+            Measured,
+            view.Checks.Where(c => c.Kind != CheckKind.AxleToAxle)
+                .Select(c => Row(c, found?.Findings.GetValueOrDefault(c.Kind)?.Finding, row.Bow.Kind, speaker)),
+            9
+        );
 
         page.Heading("Adjusters, from their marks");
-        foreach (var adjuster in row.Adjusters)
-        {
-            var (down, up) = adjuster.Left;
-            var seats = adjuster.Seats is { } s
-                ? $"top {s.TopLeft} | {s.TopRight}, bottom {s.BottomLeft} | {s.BottomRight}"
-                : speaker.Say(new Room(adjuster.Kind, down, up));
-            page.Line(
-                speaker.Say(new AdjusterName(adjuster.Kind)),
-                speaker.Say(new Standing(adjuster.Kind, adjuster.Position)),
-                seats
-            );
-        }
+        page.Table(Positions, row.Adjusters.Select(a => Row(a, found, speaker)), 9);
+        Open(page, view, speaker);
 
         if (crawls.Of(bowId).Marks is { Count: > 0 } marks)
         {
@@ -93,5 +86,80 @@ public sealed class SetupCard(
         }
 
         return page.Finish();
+    }
+
+    private static readonly PrintedCell[] Measured =
+    [
+        new("Check", 116),
+        new("As found", 88),
+        new("Now", 88, Bold: true),
+        new("With", 84),
+        new("", PrintedPage.Across - 376),
+    ];
+
+    private static readonly PrintedCell[] Positions =
+    [
+        new("Adjuster", 116),
+        new("As found", 110),
+        new("Now", 110, Bold: true),
+        new("Room left", PrintedPage.Across - 336),
+    ];
+
+    /// <summary>How it came in the last time; without a visit, how it stood on the first day on record.</summary>
+    private StateThen? AsFound(string bowId, DateTimeOffset now) =>
+        visits.Of(bowId).FirstOrDefault() is { } visit ? visits.States(visit).Found.State
+        : stories.Whole(bowId).Days.LastOrDefault() is var first && first == default ? null
+        : stories.Two(bowId, first, now).Then;
+
+    private static string[] Row(CheckView check, StoryFinding? found, BowKind bow, Speaker speaker) =>
+        [
+            speaker.Say(check.Title),
+            found is null ? "" : speaker.Say(found.Told(bow).Found),
+            speaker.Say(check.Line),
+            speaker.Say(check.Tool),
+            check.Last is { } last
+                ? $"{speaker.Say(check.Verdict?.Words ?? Message.Nothing)} {last.At:d MMM yyyy} {last.Note}".Trim()
+                : "",
+        ];
+
+    private static string[] Row(Adjuster adjuster, StateThen? found, Speaker speaker)
+    {
+        var (down, up) = adjuster.Left;
+        var seats = adjuster.Seats is { } s
+            ? $"top {s.TopLeft} | {s.TopRight}, bottom {s.BottomLeft} | {s.BottomRight}"
+            : speaker.Say(new Room(adjuster.Kind, down, up));
+        var then = found?.Positions.GetValueOrDefault(adjuster.Kind);
+        return
+        [
+            speaker.Say(new AdjusterName(adjuster.Kind)),
+            then is null ? "" : speaker.Say(new Standing(adjuster.Kind, then.Position)),
+            speaker.Say(new Standing(adjuster.Kind, adjuster.Position)),
+            seats,
+        ];
+    }
+
+    /// <summary>What is open: checks that were left or are asked again, what is due, what is planned.</summary>
+    private static void Open(PrintedPage page, SetupView view, Speaker speaker)
+    {
+        string[] open =
+        [
+            .. view
+                .Checks.Concat(view.FollowUps)
+                .Where(c => c.State is not CheckState.Done)
+                .Select(c =>
+                    $"{speaker.Say(c.Title)}: {(c.Because is { } why ? speaker.Say(why) : speaker.Say(c.Line))}"
+                ),
+            .. view.Due.Select(d => d.Now ? $"{speaker.Say(d.What)}: due" : $"{speaker.Say(d.What)}: soon"),
+        ];
+        if (open.Length == 0)
+        {
+            return;
+        }
+
+        page.Heading("Open");
+        foreach (var point in open)
+        {
+            page.Paragraph($"- {point}", 9.5f);
+        }
     }
 }

@@ -1,5 +1,4 @@
 using Merganser.Core.Bows;
-using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Speed;
@@ -9,114 +8,6 @@ using Merganser.Web.Words;
 
 namespace Merganser.Web.Setup;
 
-/// <summary>A finding as it was entered.</summary>
-public sealed record FindingView(
-    string Id,
-    double? Value,
-    string Typed,
-    string? Choice,
-    Message? ChoiceWords,
-    string? SkipReason,
-    DateTimeOffset At,
-    string Note
-);
-
-/// <summary>One check of the sheet with all that its page shows.</summary>
-public sealed record CheckView(
-    CheckKind Kind,
-    Message Title,
-    Message Tool,
-    int Minutes,
-    Message WhyHere,
-    Message How,
-    Message View,
-    Quantity? Quantity,
-    string Unit,
-    Tolerance? Tolerance,
-    double ReadingError,
-    IReadOnlyList<CheckChoice> Choices,
-    CheckState State,
-    Message? Because,
-    FindingView? Last,
-    FindingView? Before,
-    CheckVerdict? Verdict,
-    Message Line,
-    Message Advice,
-    OwnTool? Asks,
-    IReadOnlyList<Message> HowTo,
-    Message NoteAsked
-);
-
-/// <summary>A page of the changes that were entered by hand, the newest first.</summary>
-/// <param name="Changes">They.</param>
-/// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
-public sealed record ChangePage(IReadOnlyList<ChangeView> Changes, int? Earlier)
-{
-    private const int Length = 20;
-
-    /// <summary>The newest changes of a bow, or those before one.</summary>
-    public static ChangePage Of(SetupStore setups, string bowId, int? before = null)
-    {
-        var found = setups.Changes(bowId, Length + 1, before);
-        var shown = found.TakeLast(Length).ToArray();
-        return new ChangePage(
-            [
-                .. shown
-                    .Reverse()
-                    .Select(c => new ChangeView(c.Id, c.Change, new ChangeName(c.Change), c.Note, c.HappenedAt)),
-            ],
-            found.Count > shown.Length ? shown[0].Ordinal : null
-        );
-    }
-}
-
-/// <summary>The string as it stands, with the shots that were entered last.</summary>
-public sealed record StringView(
-    int Shots,
-    int Settling,
-    int SettlingLeft,
-    StringPlan Plan,
-    IReadOnlyList<EnteredShots> Entries
-);
-
-/// <summary>A change that can be entered, with what follows.</summary>
-public sealed record ChangeChoice(BowChange Change, Message Name, Message Follows);
-
-/// <summary>A change that was entered.</summary>
-public sealed record ChangeView(string Id, BowChange Change, Message Name, string Note, DateTimeOffset HappenedAt);
-
-/// <summary>A state in which the bow shot well, and what leads back to it.</summary>
-public sealed record GoodStateView(
-    string Id,
-    Message Words,
-    string? ArrowVersionId,
-    Message Note,
-    DateTimeOffset MarkedAt,
-    IReadOnlyDictionary<AdjusterKind, double> Positions,
-    IReadOnlyList<WayBackMove> WayBack
-);
-
-/// <summary>The whole set-up of a bow as its page shows it.</summary>
-/// <param name="BowVersion">The bow's version: an edit of the string's plan names it.</param>
-public sealed record SetupView(
-    string BowId,
-    int BowVersion,
-    IReadOnlyList<CheckView> Checks,
-    IReadOnlyList<CheckView> FollowUps,
-    int Done,
-    IReadOnlyList<DueItem> Due,
-    StringView String,
-    IReadOnlyList<ChangeChoice> Choices,
-    ChangePage Changes,
-    IReadOnlyList<GoodStateView> GoodStates,
-    CentreShotNow? CentreShot,
-    Message Aperture,
-    Message? Practice,
-    Next Next,
-    BackOff? BackOff,
-    Message? LastTwist
-);
-
 /// <summary>Puts the rows of a bow's set-up and the Core's reading together.</summary>
 public sealed class SetupDesk(
     SetupStore setups,
@@ -124,6 +15,7 @@ public sealed class SetupDesk(
     ArcherStore archers,
     ArrowStore arrows,
     PaperStore papers,
+    ReminderStore reminders,
     TimeProvider clock
 )
 {
@@ -176,8 +68,33 @@ public sealed class SetupDesk(
     public SetupSheet Sheet(BowRow bow, SetupRecord rows) =>
         rows.Sheet(bow.Bow, archers.Get(bow.ArcherId).Archer, papers.AnyAccepted(bow.Id));
 
+    /// <summary>What is due of the string, then what was planned, the nearest first.</summary>
     public IReadOnlyList<DueItem> Due(BowRow bow, SetupRecord rows) =>
-        rows.Due(bow.Bow.Kind, archers.Get(bow.ArcherId).Archer.Practice, clock.GetUtcNow());
+        [
+            .. rows.Due(bow.Bow.Kind, archers.Get(bow.ArcherId).Archer.Practice, clock.GetUtcNow()),
+            .. reminders
+                .Of(bow.Id)
+                .Select(r => r.Due(reminders.Today))
+                .OfType<DueItem>()
+                .OrderByDescending(d => d.Now)
+                .ThenBy(d => d.On ?? DateTimeOffset.MaxValue)
+                .ThenBy(d => d.ShotsLeft),
+        ];
+
+    /// <summary>When what is due changes though nothing is entered; null for never.</summary>
+    public DateTimeOffset? DueChanges(BowRow bow, SetupRecord rows)
+    {
+        var today = reminders.Today;
+        var midnights = reminders
+            .Of(bow.Id)
+            .Select(r => r.Changes(today))
+            .OfType<DateOnly>()
+            .Select(day => (DateTimeOffset?)new DateTimeOffset(day.ToDateTime(TimeOnly.MinValue, DateTimeKind.Local)));
+        return midnights
+            .Append(rows.DueChanges(archers.Get(bow.ArcherId).Archer.Practice, clock.GetUtcNow()))
+            .Where(at => at is not null)
+            .Min();
+    }
 
     /// <summary>What a degree costs at this bow's speed: of the arrow last kept, else of one at 6 gr/lb.</summary>
     /// <param name="speed">Another speed, ft/s, or null.</param>

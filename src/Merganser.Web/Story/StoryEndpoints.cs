@@ -24,6 +24,12 @@ public static class StoryEndpoints
             "/bows/{id}/story/answers",
             (string id, DateTimeOffset? then, DateTimeOffset? now, StoryDesk desk) => desk.Answers(id, then, now)
         );
+        api.MapGet(
+                "/bows/{id}/story.pdf",
+                (string id, DateTimeOffset? from, DateTimeOffset? to, StoryPrint print) =>
+                    Results.File(print.Pdf(id, from, to), "application/pdf")
+            )
+            .Produces(200, contentType: "application/pdf");
         api.MapPost(
             "/bows/{id}/story/back",
             (string id, BackInput input, StoryDesk desk, BowStore bows) =>

@@ -105,6 +105,10 @@ public static class OpenApiShape
         {
             operation.Responses["200"] = Binary("A page to print.", "application/pdf");
         }
+        else if (path.EndsWith(".ics", StringComparison.Ordinal))
+        {
+            operation.Responses["200"] = Binary("A calendar file.", "text/calendar");
+        }
         else if (path.EndsWith("/copies/{name}", StringComparison.Ordinal))
         {
             operation.Responses["200"] = Binary("The whole file.", "application/vnd.sqlite3");

@@ -24,6 +24,10 @@ public static class RackWords
             DueSoon(var what, true, _) => $"{what} is due.",
             DueSoon(var what, false, { } left) => $"{what} in {left}.",
             DueSoon(var what, false, null) => $"{what} soon.",
+            PlannedSoon(var what, true, _, _) => $"Due: {what:low}.",
+            PlannedSoon(var what, _, { } left, _) => $"Planned in {left:shot}: {what:low}.",
+            PlannedSoon(var what, _, _, { } on) => $"Planned for {on:d MMMM}: {what:low}.",
+            PlannedSoon(var what, _, _, _) => $"Planned: {what:low}.",
             DoNotShootIt(var found) => $"Do not shoot it. {found}",
             CannotBeRead(var kind, var id) =>
                 $"A {kind} cannot be read ({id}); it is left as it is, and everything else stands.",
@@ -50,6 +54,7 @@ public static class RackWords
             RackSays.LookAtTheGroups => $"Look at the groups",
             RackSays.NobodyShot => $"Nobody shot yet: press an end.",
             RackSays.BowTwice => $"A bow stands in it twice.",
+            RackSays.LookAtWhatIsDue => $"Look at what is due",
             RackSays.ShotBefore => $"shot before",
             RackSays.NoShotsYet => $"No shots yet.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),

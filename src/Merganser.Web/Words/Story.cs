@@ -118,6 +118,7 @@ public static class StoryWords
     public static FormattableString Of(StorySays says) =>
         says switch
         {
+            StorySays.DatesTurned => $"The first day comes after the last one.",
             StorySays.NotDone => $"not done",
             StorySays.DoneSince => $"done since",
             StorySays.ShotWell => $"shot well",

@@ -9,6 +9,7 @@ using Merganser.Core.First;
 using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
+using Merganser.Core.Plans;
 using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
@@ -17,6 +18,7 @@ using Merganser.Core.Spine;
 using Merganser.Core.Story;
 using Merganser.Core.Trials;
 using Merganser.Core.Tuning;
+using Merganser.Core.Visits;
 using Merganser.Core.Workshop;
 
 namespace Merganser.Web.Words;
@@ -51,6 +53,8 @@ public static class Wording
             FinderMessage of => FinderWords.Of(of),
             TrialMessage of => TrialWords.Of(of),
             StoryMessage of => StoryWords.Of(of),
+            PlanMessage of => PlanWords.Of(of),
+            VisitMessage of => VisitWords.Of(of),
             FirstMessage of => FirstWords.Of(of),
             _ => CommonWords.Of(message),
         };
@@ -78,6 +82,8 @@ public static class Wording
             FinderSays says => FinderWords.Of(says),
             TrialSays says => TrialWords.Of(says),
             StorySays says => StoryWords.Of(says),
+            PlanSays says => PlanWords.Of(says),
+            VisitSays says => VisitWords.Of(says),
             FirstSays says => FirstWords.Of(says),
             CatalogueSays says => CatalogueWords.Of(says),
             InputSays says => CommonWords.Of(says),

@@ -132,6 +132,7 @@ internal static class Samples
             _ when type == typeof(long) => [0L, 830L, 57_400_000L],
             _ when type == typeof(double) => [0.72, 0.0001, 0.9999],
             _ when type == typeof(DateTimeOffset) => [new DateTimeOffset(2026, 11, 23, 18, 34, 0, TimeSpan.Zero)],
+            _ when type == typeof(DateOnly) => [new DateOnly(2026, 11, 23)],
             _ when type == typeof(Message) => [new Verbatim("Wrackline"), new Amount(Measure.Inches(0.8))],
             _ when type.IsSubclassOf(typeof(Message)) => [.. Of(type)],
             _ => throw new NotSupportedException($"{of.Name} has a {type.Name}: say here what one looks like."),

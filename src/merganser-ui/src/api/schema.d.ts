@@ -56,6 +56,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/archers/{id}/erase-name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a name out of the file */
+        post: operations["postArchersByIdEraseName"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/archers/{id}": {
         parameters: {
             query?: never;
@@ -1667,6 +1684,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/story.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The story of a season, to print */
+        get: operations["getBowsByIdStoryPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{id}/story/back": {
         parameters: {
             query?: never;
@@ -1713,6 +1747,195 @@ export interface paths {
         post?: never;
         /** Takes a note back */
         delete: operations["deleteBowsByIdStoryNotesByNoteId"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is to be done, and before which shoot */
+        get: operations["getPlan"];
+        put?: never;
+        /** Adds a reminder, by day, by shots, or a shoot */
+        post: operations["postPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{id}/state": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A reminder is done, dropped, or waits again */
+        post: operations["postPlanByIdState"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The plan as a calendar file */
+        get: operations["getPlanCalendarIcs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The visits of all bows, a page: those that are open first */
+        get: operations["getVisits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The visits of a bow, one of them whole */
+        get: operations["getBowsByIdVisits"];
+        put?: never;
+        /** A bow comes in: how it stands is kept as found */
+        post: operations["postBowsByIdVisits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/visits/{visitId}/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A line of parts or labour */
+        post: operations["postBowsByIdVisitsByVisitIdLines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/visits/{visitId}/lines/{lineId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a line back */
+        delete: operations["deleteBowsByIdVisitsByVisitIdLinesByLineId"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/visits/{visitId}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Hands a bow over */
+        post: operations["postBowsByIdVisitsByVisitIdHandOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/visits/{visitId}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A visit to print */
+        get: operations["getBowsByIdVisitsByVisitIdSheetPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/visits/{visitId}/card.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What goes home with a bow, to print */
+        get: operations["getBowsByIdVisitsByVisitIdCardPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/owner": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A bow goes to another owner */
+        post: operations["postBowsByIdOwner"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2673,6 +2896,15 @@ export interface components {
             to: null | number;
             words: string;
         };
+        /** @description What a bow needs before a shoot. */
+        BeforeShoot: {
+            /** @description The bow. */
+            bow: components["schemas"]["PlanBow"];
+            /** @description True where nothing is open. */
+            ready: boolean;
+            /** @description Of the plan, those that fall due by then. */
+            lines: components["schemas"]["PlanLine"][];
+        };
         /** @description Another arrow of the bow on the same scale. */
         BesideRow: {
             id: string;
@@ -2984,6 +3216,11 @@ export interface components {
             /** Format: int32 */
             shots: number;
         };
+        /** @description A bow that a reminder can be of. */
+        BowToPlan: {
+            id: string;
+            name: string;
+        };
         /** @description A bow with everything its page shows. */
         BowView: {
             id: string;
@@ -3004,6 +3241,20 @@ export interface components {
             /** Format: date-time */
             archivedAt: null | string;
             unsound: null | string;
+        };
+        /** @description The visits of a bow. */
+        BowVisits: {
+            /** @description The newest first. */
+            visits: components["schemas"]["VisitInLine"][];
+            shown: null | components["schemas"]["VisitView"];
+            /** @description Whose the bow is now. */
+            owner: string;
+            /** @description That archer. */
+            ownerId: string;
+            /** @description Of this rack. */
+            otherBows: components["schemas"]["OtherBow"][];
+            /** @description The one next step. */
+            next: components["schemas"]["Next"];
         };
         /** @description The two stations of a caliper on the riser, typed. */
         CaliperInput: {
@@ -3700,6 +3951,8 @@ export interface components {
             on: null | string;
             /** @description True when it is due. */
             now: boolean;
+            /** @description The reminder that says so; null for what the program counts itself. */
+            reminderId: null | string;
         };
         /** @description A part at an end of an arrow besides insert, point and nock. */
         EndPart: {
@@ -3746,6 +3999,16 @@ export interface components {
          * @enum {unknown}
          */
         EndPartKind: "outsert" | "collar" | "frontWeight" | "pin" | "bushing" | "nockCollar";
+        /** @description A reminder that ended. */
+        EndedReminder: {
+            id: string;
+            /** @description The bow's name; null for the bench, or a bow that hangs no more. */
+            bow: null | string;
+            text: string;
+            state: components["schemas"]["ReminderState"];
+            /** Format: date-time */
+            endedAt: string;
+        };
         /**
          * @description Units that energies are shown in.
          * @enum {unknown}
@@ -4485,6 +4748,30 @@ export interface components {
          * @enum {unknown}
          */
         Hand: "right" | "left";
+        /**
+         * @description What goes home with a bow, in plain words: what was done, what to watch, and what never to do. It is made from what
+         *     differs between the bow as found and as it leaves.
+         */
+        HandOver: {
+            /** @description What was changed, each as found and as it is. */
+            done: string[];
+            /** @description Tears, groups and speed before and after. */
+            results: components["schemas"]["DifferenceRow"][];
+            /** @description What to watch at home. */
+            watch: string[];
+            /** @description What never to do; the maker's manual comes first. */
+            cautions: string[];
+        };
+        /** @description A bow is handed over. */
+        HandOverInput: {
+            /** @description What to watch at home, in own words. */
+            watch?: null | string;
+            /**
+             * Format: date
+             * @description When it comes again.
+             */
+            nextOn?: null | string;
+        };
         /** @description One thing that happened. */
         HappenedView: {
             id: string;
@@ -5113,6 +5400,28 @@ export interface components {
             /** @description Stable word for the other act. */
             alternativeAction?: null | string;
         };
+        /** @description The next shoot and what is to be done before it. */
+        NextShoot: {
+            /** @description Its reminder. */
+            id: string;
+            /** @description What it is called. */
+            name: string;
+            /**
+             * Format: date
+             * @description Its day.
+             */
+            on: string;
+            /**
+             * Format: int32
+             * @description Days until then.
+             */
+            daysLeft: number;
+            advice: string;
+            /** @description Every bow, those that need something first. */
+            bows: components["schemas"]["BeforeShoot"][];
+            /** @description What is to be done that is of no bow. */
+            bench: components["schemas"]["PlanLine"][];
+        };
         /** @description A stage that comes next, named. */
         NextStageView: {
             /** Format: double */
@@ -5337,6 +5646,11 @@ export interface components {
             /** @description The bow that shoots through a stand-in; null for one of its own. */
             bowId?: null | string;
         };
+        /** @description Another bow that a part may have come from. */
+        OtherBow: {
+            id: string;
+            name: string;
+        };
         /** @description What another stage of this bow taught. */
         OtherStageView: {
             words: string;
@@ -5377,6 +5691,16 @@ export interface components {
          * @enum {unknown}
          */
         OwnTool: "press" | "drawBoard" | "scale" | "chronograph";
+        /** @description A bow goes to another owner. */
+        OwnerInput: {
+            id: null | string;
+            /** @description Somebody on record; null for a new archer. */
+            archerId?: null | string;
+            /** @description The new archer's name. */
+            name?: null | string;
+            /** @description The new archer's id, made by the client. */
+            newArcherId?: null | string;
+        };
         /** @description What a plan and a marking are picked from. */
         PaperChoices: {
             stages: components["schemas"]["StageChoice"][];
@@ -5586,6 +5910,52 @@ export interface components {
              */
             position: number;
         };
+        /** @description A bow as the plan sees it. */
+        PlanBow: {
+            /** @description The bow. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            state: string;
+            /** @description How much it asks for a hand. */
+            urgency: components["schemas"]["RackUrgency"];
+            /** @description Its next stop. */
+            nextStop: string;
+            nextWords: string;
+            /**
+             * Format: int32
+             * @description Shots until its string is looked at next; null for never.
+             */
+            nextCheck: null | number;
+        };
+        /** @description A line of the plan. */
+        PlanLine: {
+            /** @description The reminder; null for what the program itself counts. */
+            reminderId: null | string;
+            /** @description The bow; null for the bench. */
+            bowId: null | string;
+            /** @description Its name. */
+            bow: null | string;
+            what: string;
+            /**
+             * Format: date
+             * @description The day, or null by shots.
+             */
+            on: null | string;
+            /**
+             * Format: int32
+             * @description Shots until then, or null by day.
+             */
+            shotsLeft: null | number;
+            when: string;
+            /** @description How near it is. */
+            standing: components["schemas"]["PlanStanding"];
+        };
+        /**
+         * @description How near something is, the nearest first.
+         * @enum {unknown}
+         */
+        PlanStanding: "late" | "now" | "soon" | "later";
         /** @description The plan and where in it the session is. */
         PlanView: {
             kind: components["schemas"]["SessionKind"];
@@ -5892,6 +6262,39 @@ export interface components {
          * @enum {unknown}
          */
         Release: "releaseAid" | "fingers";
+        /** @description What became of a reminder. */
+        ReminderEnd: {
+            state: components["schemas"]["ReminderState"];
+        };
+        /** @description A reminder as entered. */
+        ReminderInput: {
+            id: null | string;
+            /** @description By day, by shots, or a shoot. */
+            kind: components["schemas"]["ReminderKind"];
+            text: null | string;
+            /** @description The bow; null for the bench. */
+            bowId?: null | string;
+            /**
+             * Format: date
+             * @description The day; null by shots.
+             */
+            on?: null | string;
+            /**
+             * Format: int32
+             * @description Shots from now; null by day.
+             */
+            afterShots?: null | number;
+        };
+        /**
+         * @description What makes a reminder fall due.
+         * @enum {unknown}
+         */
+        ReminderKind: "byDate" | "byShots" | "shoot";
+        /**
+         * @description Whether a reminder still waits.
+         * @enum {unknown}
+         */
+        ReminderState: "open" | "done" | "dropped";
         /** @description What is forgotten; no kinds is everything. */
         ResetInput: {
             id: null | string;
@@ -6065,6 +6468,23 @@ export interface components {
          * @enum {unknown}
          */
         SearchStage: "waiting" | "running" | "done" | "stopped";
+        /** @description The plan. */
+        SeasonPlanView: {
+            /**
+             * Format: date
+             * @description The day it is on this machine.
+             */
+            today: string;
+            /** @description What waits, the nearest first. */
+            lines: components["schemas"]["PlanLine"][];
+            shoot: null | components["schemas"]["NextShoot"];
+            /** @description What was done or dropped lately. */
+            ended: components["schemas"]["EndedReminder"][];
+            /** @description Those on the rack. */
+            bows: components["schemas"]["BowToPlan"][];
+            /** @description The one next step. */
+            next: components["schemas"]["Next"];
+        };
         /** @description The size of the piece in each seat. */
         SeatsInput: {
             /** Format: int32 */
@@ -7592,6 +8012,105 @@ export interface components {
             shot: boolean;
             typed: components["schemas"]["ArrowDraft"];
         };
+        /** @description A visit in a line. */
+        VisitInLine: {
+            id: string;
+            bowId: string;
+            bow: string;
+            /** @description Whose it was then. */
+            owner: string;
+            /** Format: int32 */
+            number: number;
+            wants: string;
+            /** Format: date-time */
+            arrivedAt: string;
+            /**
+             * Format: date-time
+             * @description When it left; null while it is open.
+             */
+            handedOverAt: null | string;
+            /**
+             * Format: date
+             * @description When it comes again; null where nobody said.
+             */
+            nextOn: null | string;
+        };
+        /** @description A bow comes in. */
+        VisitInput: {
+            id: null | string;
+            /** @description What its owner wants. */
+            wants: null | string;
+        };
+        /** @description A line of parts or labour as entered. */
+        VisitLineInput: {
+            id: null | string;
+            kind: components["schemas"]["VisitLineKind"];
+            text: null | string;
+            /**
+             * Format: double
+             * @default 1
+             */
+            quantity: number;
+            /** Format: double */
+            price?: null | number;
+            /** @description The bow that a part is carried over from. */
+            fromBowId?: null | string;
+        };
+        /**
+         * @description What a line of a visit is of.
+         * @enum {unknown}
+         */
+        VisitLineKind: "part" | "labour" | "carried";
+        /** @description A line of parts or labour. */
+        VisitLineView: {
+            id: string;
+            kind: components["schemas"]["VisitLineKind"];
+            text: string;
+            /** Format: double */
+            quantity: number;
+            /** Format: double */
+            price: null | number;
+            /** Format: double */
+            sum: null | number;
+            fromBow: null | string;
+        };
+        /** @description A page of the visits of all bows. */
+        VisitPage: {
+            /** @description Those that are open, then the newest. */
+            visits: components["schemas"]["VisitInLine"][];
+            /**
+             * Format: int32
+             * @description Asked for with `after`, the page that follows; null where there is none.
+             */
+            after: null | number;
+        };
+        /** @description A visit, whole. */
+        VisitView: {
+            /** @description It in a line. */
+            line: components["schemas"]["VisitInLine"];
+            /** @description What to watch at home, in the technician's own words. */
+            watch: string;
+            /** @description As found, and as it stands or left. */
+            rows: components["schemas"]["DifferenceRow"][];
+            /** @description What differed, as it came, from how it had left the last time; empty for nothing. */
+            since: components["schemas"]["DifferenceRow"][];
+            /**
+             * Format: date-time
+             * @description When it had left the last time; null for never.
+             */
+            lastLeft: null | string;
+            /** @description What was found and done, the newest first. */
+            events: components["schemas"]["HappenedView"][];
+            /** @description Parts and labour. */
+            lines: components["schemas"]["VisitLineView"][];
+            /**
+             * Format: double
+             * @description What they come to; null where no price is said.
+             */
+            sum: null | number;
+            /** @description What goes home with it. */
+            handOver: components["schemas"]["HandOver"];
+        };
         /** @description Voids the hits of a table at once. */
         VoidTableInput: {
             id: null | string;
@@ -8075,6 +8594,32 @@ export interface operations {
                 "application/json": components["schemas"]["ToolInput"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArcherRow"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postArchersByIdEraseName: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -10844,6 +11389,32 @@ export interface operations {
             default: components["responses"]["problem"];
         };
     };
+    getBowsByIdStoryPdf: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
     postBowsByIdStoryBack: {
         parameters: {
             query?: never;
@@ -10917,6 +11488,332 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StoryPageView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonPlanView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReminderInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonPlanView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPlanByIdState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReminderEnd"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonPlanView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getPlanCalendarIcs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A calendar file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getVisits: {
+        parameters: {
+            query?: {
+                find?: string;
+                after?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitPage"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdVisits: {
+        parameters: {
+            query?: {
+                visit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowVisits"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdVisits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VisitInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowVisits"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdVisitsByVisitIdLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                visitId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VisitLineInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowVisits"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    deleteBowsByIdVisitsByVisitIdLinesByLineId: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                visitId: string;
+                lineId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowVisits"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdVisitsByVisitIdHandOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                visitId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOverInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowVisits"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdVisitsByVisitIdSheetPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                visitId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdVisitsByVisitIdCardPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                visitId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page to print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdOwner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnerInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowView"];
                 };
             };
             default: components["responses"]["problem"];

@@ -19,6 +19,9 @@ const RangeDayPage = lazy(() => import('../features/start/RangeDayPage'));
 const CopiesPage = lazy(() => import('../features/copies/CopiesPage'));
 const GlossaryPage = lazy(() => import('../features/glossary/GlossaryPage'));
 const PartsPage = import.meta.env.DEV ? lazy(() => import('../parts/sheet/PartsPage')) : null;
+const VisitPage = lazy(() => import('../features/visits/VisitPage'));
+const VisitsPage = lazy(() => import('../features/visits/VisitsPage'));
+const PlanPage = lazy(() => import('../features/plan/PlanPage'));
 const StoryPage = lazy(() => import('../features/story/StoryPage'));
 
 export function App() {
@@ -33,6 +36,8 @@ export function App() {
         <Route path="/catalogue" element={<CataloguePage />} />
         <Route path="/range-day" element={<RangeDayPage />} />
         <Route path="/copies" element={<CopiesPage />} />
+        <Route path="/plan" element={<PlanPage />} />
+        <Route path="/visits" element={<VisitsPage />} />
         <Route path="/glossary" element={<GlossaryPage />} />
         <Route path="/bows/:bowId" element={<InUnits />}>
           <Route path="bow" element={<BowStop />} />
@@ -41,6 +46,7 @@ export function App() {
           <Route path="paper" element={<PaperPage key="paper" at="paper" />} />
           <Route path="groups" element={<GroupsStop />} />
           <Route path="story" element={<StoryPage />} />
+          <Route path="visit" element={<VisitPage />} />
           <Route path="*" element={<Start />} />
         </Route>
         {PartsPage && <Route path="/parts" element={<PartsPage />} />}

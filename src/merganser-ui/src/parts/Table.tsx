@@ -1,5 +1,7 @@
-import type { ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
+import { Plain } from './Buttons';
 import { classes } from './classes';
+import { cellsOf, csvOf, tabbedOf } from './tableText';
 import s from './Table.module.css';
 
 interface Props {
@@ -9,10 +11,50 @@ interface Props {
   children: ReactNode;
 }
 
-/** Rows and columns; a page's own rules may go with it. */
-export const Table = ({ kind, className, children }: Props) => (
-  <table className={classes(s.table, kind && s[kind], className)}>{children}</table>
-);
+/** Rows and columns; a page's own rules may go with it. All but a card can be copied, and taken along as a file. */
+export function Table({ kind, className, children }: Props) {
+  const table = useRef<HTMLTableElement>(null);
+  return (
+    <>
+      <table ref={table} className={classes(s.table, kind && s[kind], className)}>
+        {children}
+      </table>
+      {kind !== 'card' && <TakeAlong cells={() => (table.current ? cellsOf(table.current) : [])} />}
+    </>
+  );
+}
+
+const SHOWN = 4000;
+
+/** A table's two keys: into the clipboard, or a file. */
+function TakeAlong({ cells }: { cells: () => string[][] }) {
+  const [said, setSaid] = useState('');
+  const say = (words: string) => {
+    setSaid(words);
+    setTimeout(() => setSaid(''), SHOWN);
+  };
+  const copy = () =>
+    navigator.clipboard.writeText(tabbedOf(cells())).then(
+      () => say('Copied.'),
+      () => say('This browser does not let it be copied: take the file.'),
+    );
+  const save = () => {
+    const file = URL.createObjectURL(new Blob(['\ufeff', csvOf(cells())], { type: 'text/csv' }));
+    const link = document.createElement('a');
+    link.href = file;
+    link.download = `${document.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.csv`;
+    link.click();
+    URL.revokeObjectURL(file);
+    say('');
+  };
+  return (
+    <div className={s.take}>
+      <Plain onClick={() => void copy()}>Copy this table</Plain>
+      <Plain onClick={save}>CSV</Plain>
+      <span role="status">{said}</span>
+    </div>
+  );
+}
 
 /** The line that differs from the others, or that is open. */
 export const differs: string = s.differs;

@@ -33,6 +33,7 @@ export function BowWays({ bowId, way, kind }: { bowId: string; way: BowWay; kind
           {label}
         </WayLink>
       ))}
+      <WayLink to={`/bows/${bowId}/visit`}>Visits</WayLink>
     </Ways>
   );
 }

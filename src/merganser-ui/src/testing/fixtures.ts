@@ -6,9 +6,11 @@ import found from '../../../../tests/vectors/answers/found.json';
 import nocks from '../../../../tests/vectors/answers/nocks.json';
 import paper from '../../../../tests/vectors/answers/paper.json';
 import paperChoices from '../../../../tests/vectors/answers/paperChoices.json';
+import plan from '../../../../tests/vectors/answers/plan.json';
 import setup from '../../../../tests/vectors/answers/setup.json';
 import story from '../../../../tests/vectors/answers/story.json';
 import storyAnswers from '../../../../tests/vectors/answers/storyAnswers.json';
+import visits from '../../../../tests/vectors/answers/visits.json';
 import type { Schemas } from '../api/client';
 
 /**
@@ -23,9 +25,11 @@ export const sent = {
   nocks: nocks as Schemas['NockRound'],
   paper: paper as Schemas['PaperView'],
   paperChoices: paperChoices as Schemas['PaperChoices'],
+  plan: plan as Schemas['SeasonPlanView'],
   setup: setup as Schemas['SetupView'],
   story: story as Schemas['StoryPageView'],
   storyAnswers: storyAnswers as Schemas['StoryAnswers'],
+  visits: visits as Schemas['BowVisits'],
 };
 
 /** A thing of which a test needs only a part. */

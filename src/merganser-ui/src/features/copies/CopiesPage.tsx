@@ -7,6 +7,7 @@ import { Empty } from '../../parts/Empty';
 import { Main, Page } from '../../parts/Page';
 import { Scroller, Table } from '../../parts/Table';
 import { Foot } from '../../shell/Foot';
+import { People } from './People';
 import { ShellHead } from '../../shell/ShellHead';
 import { dayOf } from '../../units/days';
 import w from '../../parts/words.module.css';
@@ -82,6 +83,7 @@ export default function CopiesPage() {
             </p>
           </>
         )}
+        <People />
         {read.isError && !view && <Empty>{read.error.message}</Empty>}
       </Main>
       <Foot

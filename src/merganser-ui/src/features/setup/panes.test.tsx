@@ -71,7 +71,9 @@ describe('the string', () => {
   });
 
   it('says what is due, and what settles', () => {
-    const due = [{ what: 'String check at 100 shots', checks: [], shotsLeft: -4, on: null, now: true }];
+    const due = [
+      { what: 'String check at 100 shots', checks: [], shotsLeft: -4, on: null, now: true, reminderId: null },
+    ];
     const string = { ...setup().string, settlingLeft: 3 };
     show(<StringPane compound setup={setup({ due, string })} work={work()} />);
     expect(screen.getByText('Due.')).toBeTruthy();

@@ -1,6 +1,4 @@
-import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { BowDrawing } from '../../parts/BowDrawing';
 import { Key } from '../../parts/Buttons';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { classes } from '../../parts/classes';
@@ -10,56 +8,72 @@ import { BowState, WrongLink } from './HungBow';
 import w from '../../parts/words.module.css';
 import s from './RackRows.module.css';
 
-type Bow = Schemas['RackBow'];
+export type RackBow = Schemas['RackBow'];
+export type Which = 'all' | 'due' | 'inWork';
 
-const order: Bow['urgency'][] = ['unsound', 'due', 'inWork', 'rests'];
-const isDue = (bow: Bow) => bow.urgency === 'unsound' || bow.urgency === 'due';
+const order: RackBow['urgency'][] = ['unsound', 'due', 'inWork', 'rests'];
+
+/** Something is due on it, or it may not be shot. */
+export const isDue = (bow: RackBow) => bow.urgency === 'unsound' || bow.urgency === 'due';
+
+const among = (bow: RackBow, which: Which) =>
+  which === 'all' || (which === 'due' ? isDue(bow) : bow.urgency === 'inWork');
+
+/** Which bows of a long rack stand in its rows. */
+export function WhichBows({ of, value, onChange }: { of: RackBow[]; value: Which; onChange: (which: Which) => void }) {
+  const count = (which: Which) => of.filter((bow) => among(bow, which)).length;
+  return (
+    <ChoiceRow<Which>
+      label="Which bows"
+      value={value}
+      onChange={onChange}
+      choices={[
+        ['all', `All ${count('all')}, due first`],
+        ['due', `Due ${count('due')}`],
+        ['inWork', `In work ${count('inWork')}`],
+      ]}
+    />
+  );
+}
+
+interface Props {
+  /** Each with the number of its peg. */
+  pegs: Map<string, number>;
+  shown: RackBow[];
+  which: Which;
+  onGo: (bow: RackBow) => void;
+}
 
 /** A long rack as rows, what is due first; each keeps the number of its peg. */
-export function RackRows({ bows, shown, onGo }: { bows: Bow[]; shown: Bow[]; onGo: (bow: Bow) => void }) {
-  const [only, setOnly] = useState('all');
-  const peg = new Map(bows.map((bow, i) => [bow.id, i + 1]));
+export function RackRows({ pegs, shown, which, onGo }: Props) {
   const rows = shown
-    .filter((bow) => only === 'all' || (only === 'due' ? isDue(bow) : bow.urgency === 'inWork'))
-    .toSorted((a, b) => order.indexOf(a.urgency) - order.indexOf(b.urgency) || peg.get(a.id)! - peg.get(b.id)!);
-  const count = (has: (bow: Bow) => boolean) => shown.filter(has).length;
+    .filter((bow) => among(bow, which))
+    .toSorted((a, b) => order.indexOf(a.urgency) - order.indexOf(b.urgency) || pegs.get(a.id)! - pegs.get(b.id)!);
   return (
     <>
-      <div className={s.which}>
-        <ChoiceRow
-          label="Which bows"
-          value={only}
-          onChange={setOnly}
-          choices={[
-            ['all', `All ${shown.length}, due first`],
-            ['due', `Due ${count(isDue)}`],
-            ['inWork', `In work ${count((bow) => bow.urgency === 'inWork')}`],
-          ]}
-        />
-      </div>
       <ul className={s.rows} data-testid="rack" aria-label="Bows">
         {rows.map((bow) => (
           <li key={bow.id} data-bow={bow.id}>
-            <span className={classes(s.peg, w.tabular)}>{peg.get(bow.id)}</span>
-            <BowDrawing kind={bow.kind} hand={bow.hand} height={56} thin />
+            <span className={classes(s.peg, w.tabular)}>{pegs.get(bow.id)}</span>
             <div className={s.who}>
               <h2>{bow.name}</h2>
-              <span className={w.muted}>
-                {bow.archerName}. {bow.line}
-              </span>
+              <span className={w.muted}>{bow.archerName}</span>
             </div>
+            <span className={s.line}>{bow.line}</span>
             <div className={s.string}>
               <Gauge string={bow.string} />
               <span className={w.tabular}>
-                <b>{bow.string.shots}</b> shots{bow.shotWellAt && `, shot well ${shortDay(bow.shotWellAt)}`}
-                {bow.arrowsOut && bow.arrowsOut.out > 0 && `, ${bow.arrowsOut.out} of ${bow.arrowsOut.of} arrows out`}
+                <b>{bow.string.shots}</b> shots{bow.shotWellAt && `, well ${shortDay(bow.shotWellAt)}`}
+                {bow.arrowsOut && bow.arrowsOut.out > 0 && `, ${bow.arrowsOut.out} of ${bow.arrowsOut.of} out`}
               </span>
             </div>
-            <BowState bow={bow} className={classes(s.state, isDue(bow) && s.due)} />
-            <div className={s.next}>
-              <Key onClick={() => onGo(bow)}>{bow.nextWords}</Key>
+            <div className={s.stands}>
+              <BowState bow={bow} className={classes(s.state, isDue(bow) && s.due)} />
               <WrongLink bow={bow} />
             </div>
+            <Key className={s.next} onClick={() => onGo(bow)}>
+              {bow.nextWords}
+            </Key>
           </li>
         ))}
       </ul>
@@ -74,7 +88,7 @@ const WIDE = 150;
 function Gauge({ string }: { string: Schemas['StringGauge'] }) {
   const x = (shots: number) => 4 + (WIDE - 8) * along(shots, string.span);
   return (
-    <svg width={WIDE} height="20" viewBox={`0 0 ${WIDE} 20`} aria-hidden="true">
+    <svg width={WIDE} height="18" viewBox={`0 0 ${WIDE} 20`} aria-hidden="true">
       <path d={`M4 10H${WIDE - 4}`} stroke="var(--ink2)" />
       <path d={`M4 10H${x(string.shots)}`} stroke="var(--ink)" strokeWidth="5" />
       {checksOf(string).map(({ at, due }) => (

@@ -8,7 +8,8 @@ import { Key } from '../../parts/Buttons';
 import { classes } from '../../parts/classes';
 import { Note } from '../../parts/Note';
 import { HungBow } from './HungBow';
-import { RackRows } from './RackRows';
+import { RackRail } from './RackRail';
+import { RackRows, WhichBows, type Which } from './RackRows';
 import { Main, Page } from '../../parts/Page';
 import { FindLine } from '../../parts/TextLine';
 import w from '../../parts/words.module.css';
@@ -23,10 +24,13 @@ export function StartPage() {
   const rack = useRack();
   const navigate = useNavigate();
   const [find, setFind] = useState('');
+  const [which, setWhich] = useState<Which>('all');
   const bows = rack.data?.bows ?? [];
   const wanted = find.trim().toLowerCase();
   const shown = bows.filter((b) => `${b.name} ${b.archerName} ${b.line}`.toLowerCase().includes(wanted));
   const next = rack.data?.next;
+  const many = bows.length > MOST_HUNG;
+  const pegs = new Map(bows.map((bow, i) => [bow.id, i + 1]));
   const go = (action: string | null | undefined) => {
     const first = rack.data?.nextBow;
     void navigate(action === 'newBow' || !first ? '/bows/new' : `/bows/${first}/${action}`);
@@ -38,12 +42,16 @@ export function StartPage() {
       <Main>
         <div className={classes(l.title, s.title)}>
           <h1>The rack</h1>
-          <p className={w.muted}>
-            {rack.data &&
-              (bows.length === 0
-                ? 'No bow hangs here yet.'
-                : 'The string is the gauge: dark part shot, a cross where a check falls.')}
-          </p>
+          {many ? (
+            <WhichBows of={shown} value={which} onChange={setWhich} />
+          ) : (
+            <p className={w.muted}>
+              {rack.data &&
+                (bows.length === 0
+                  ? 'No bow hangs here yet.'
+                  : 'The string is the gauge: dark part shot, a cross where a check falls.')}
+            </p>
+          )}
           {bows.length > 3 && (
             <FindLine
               className={l.far}
@@ -56,8 +64,11 @@ export function StartPage() {
         </div>
         {/* Nothing hangs there before it is known how much room the title takes: nothing shifts. */}
         {rack.data && <div className={s.bar} aria-hidden="true" />}
-        {!rack.data ? null : bows.length > MOST_HUNG ? (
-          <RackRows bows={bows} shown={shown} onGo={open} />
+        {!rack.data ? null : many ? (
+          <>
+            <RackRail pegs={pegs} bows={bows} next={rack.data.nextBow} />
+            <RackRows pegs={pegs} shown={shown} which={which} onGo={open} />
+          </>
         ) : (
           <ul className={s.rack} data-testid="rack" aria-label="Bows">
             {shown.map((bow) => (
@@ -85,7 +96,13 @@ export function StartPage() {
           </p>
         )}
         <p className={s.off}>
-          {bows.length > 0 && <Link to="/range-day">Range day</Link>}
+          {bows.length > 0 && (
+            <>
+              <Link to="/plan">Plan</Link>
+              <Link to="/range-day">Range day</Link>
+              <Link to="/visits">Visits</Link>
+            </>
+          )}
           <Link to="/copies">Data and copies</Link>
         </p>
       </Main>

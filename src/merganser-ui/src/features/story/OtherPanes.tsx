@@ -32,13 +32,13 @@ export const SessionsPane = ({ bowId, answers }: { bowId: string; answers: Answe
 );
 
 /** What is due, now or soon. */
-export const DuePane = ({ bowId, answers }: { bowId: string; answers: Answers }) => (
+export const DuePane = ({ bowId, answers, work }: { bowId: string; answers: Answers; work: StoryWork }) => (
   <section aria-label="What is due" data-testid="due">
     <h1>{answers.due.length === 0 ? 'Nothing is due' : 'What is due'}</h1>
     <ul className={s.sessions}>
       {answers.due.map((due) => (
-        <li key={due.what}>
-          <Link to={`/bows/${bowId}/bow?way=string`}>
+        <li key={due.reminderId ?? due.what}>
+          <Link to={due.reminderId ? '/plan' : `/bows/${bowId}/bow?way=string`}>
             <b>{due.what}</b>
             <span>
               {due.now
@@ -50,10 +50,22 @@ export const DuePane = ({ bowId, answers }: { bowId: string; answers: Answers })
                     : ''}
             </span>
           </Link>
+          {due.reminderId && (
+            <Key
+              aria-label={`It is done: ${due.what}`}
+              disabled={work.busy}
+              onClick={() => void work.planned(due.reminderId!)}
+            >
+              It is done
+            </Key>
+          )}
         </li>
       ))}
     </ul>
-    {answers.due.length === 0 && <p className={w.muted}>No check of the string is near, by shots or by date.</p>}
+    {work.problem && <Fault>{work.problem.message}</Fault>}
+    {answers.due.length === 0 && (
+      <p className={w.muted}>No check of the string is near, by shots or by date, and nothing is planned.</p>
+    )}
   </section>
 );
 

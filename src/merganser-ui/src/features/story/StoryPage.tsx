@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { archersQuery } from '../../api/queries';
 import { ChoiceRow } from '../../parts/ChoiceRow';
-import { Key } from '../../parts/Buttons';
+import { FileLink, Key } from '../../parts/Buttons';
 import { Main, Page } from '../../parts/Page';
 import { FindLine } from '../../parts/TextLine';
 import { WayKey, Ways } from '../../parts/Ways';
@@ -103,6 +103,9 @@ export default function StoryPage() {
             maxLength={60}
           />
           <Key onClick={() => show('note')}>Add a note</Key>
+          <FileLink href={`/api/bows/${bowId}/story.pdf`} download>
+            Print the year
+          </FileLink>
         </div>
         <div className={s.page}>
           <div className={s.left}>
@@ -150,7 +153,7 @@ export default function StoryPage() {
                     {pane === 'sessions' ? (
                       <SessionsPane bowId={bowId} answers={answers} />
                     ) : pane === 'due' ? (
-                      <DuePane bowId={bowId} answers={answers} />
+                      <DuePane bowId={bowId} answers={answers} work={work} />
                     ) : (
                       <ChangedPane answers={answers} work={work} />
                     )}

@@ -62,6 +62,12 @@ export function useStory(bowId: string) {
           ),
         ),
       ),
+    planned: (reminderId: string) =>
+      seen(
+        acts.act(`done ${reminderId}`, () =>
+          answer(api.POST('/api/plan/{id}/state', { params: { path: { id: reminderId } }, body: { state: 'done' } })),
+        ),
+      ),
     takeBack: (noteId: string) =>
       seen(
         acts.act(`take back ${noteId}`, () =>
