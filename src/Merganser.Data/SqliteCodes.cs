@@ -9,6 +9,9 @@ public static class SqliteCodes
     /// <summary>A table is locked within the connection or its shared cache.</summary>
     public const int Locked = 6;
 
+    /// <summary>A rule of the tables was broken.</summary>
+    public const int Constraint = 19;
+
     /// <summary>No room is left on the disk.</summary>
     public const int Full = 13;
 }

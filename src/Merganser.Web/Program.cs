@@ -17,6 +17,7 @@ using Merganser.Web.Finder;
 using Merganser.Web.First;
 using Merganser.Web.Guard;
 using Merganser.Web.Instruments;
+using Merganser.Web.Open;
 using Merganser.Web.Paper;
 using Merganser.Web.Plans;
 using Merganser.Web.Rack;
@@ -104,6 +105,9 @@ builder
     .AddSingleton<VisitStore>()
     .AddSingleton<OwnerStore>()
     .AddSingleton<DataCopies>()
+    .AddSingleton<OpenExport>()
+    .AddSingleton<OpenImport>()
+    .AddSingleton<OpenSchema>()
     .AddSingleton<RackLines>();
 builder
     .Services.AddSingleton<Hearers>()
@@ -236,6 +240,7 @@ api.MapStory();
 api.MapPlan();
 api.MapVisits();
 api.MapCopies();
+api.MapOpen();
 api.MapDozens();
 api.MapWorkshop();
 api.MapDrawBoard();

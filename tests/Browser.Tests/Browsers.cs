@@ -1,6 +1,8 @@
 using System.Collections.Concurrent;
+using System.Text.Json.Nodes;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Chromium;
 
 namespace Merganser.Browser.Tests;
 
@@ -22,10 +24,13 @@ internal static class Browsers
     }
 
     /// <summary>Takes a browser back; one that no longer answers is ended.</summary>
-    public static void GiveBack(ChromeDriver driver, string url)
+    /// <returns>What it asked of any other machine, by its network log; nothing is what it may be.</returns>
+    public static IReadOnlyList<string> GiveBack(ChromeDriver driver, string url)
     {
+        string[] outside = [];
         try
         {
+            outside = [.. Asked(driver).Where(asked => !IsHere(asked)).Distinct()];
             driver.ExecuteCdpCommand(
                 "Storage.clearDataForOrigin",
                 new Dictionary<string, object?> { ["origin"] = url, ["storageTypes"] = "all" }
@@ -44,7 +49,25 @@ internal static class Browsers
         {
             driver.Quit();
         }
+
+        return outside;
     }
+
+    /// <summary>Every address that was asked for since it was lent.</summary>
+    private static IEnumerable<string> Asked(ChromeDriver driver) =>
+        driver
+            .Manage()
+            .Logs.GetLog(LogType.Performance)
+            .Select(entry => JsonNode.Parse(entry.Message)!["message"]!)
+            .Where(message => (string?)message["method"] is "Network.requestWillBeSent" or "Network.webSocketCreated")
+            .Select(message => (string?)(message["params"]!["request"]?["url"] ?? message["params"]!["url"]) ?? "");
+
+    private static bool IsHere(string asked) =>
+        !asked.Contains("://", StringComparison.Ordinal)
+        || asked.StartsWith("blob:", StringComparison.Ordinal)
+        || asked.StartsWith("data:", StringComparison.Ordinal)
+        || asked.StartsWith("chrome", StringComparison.Ordinal)
+        || (Uri.TryCreate(asked, UriKind.Absolute, out var uri) && (uri.IsFile || uri.IsLoopback));
 
     /// <summary>Ends every browser.</summary>
     public static void End()
@@ -70,6 +93,12 @@ internal static class Browsers
             $"--user-data-dir={Path.Combine(Profiles, $"{Guid.NewGuid():N}")}"
         );
         options.SetLoggingPreference(LogType.Browser, LogLevel.All);
+        options.SetLoggingPreference(LogType.Performance, LogLevel.All);
+        options.PerformanceLoggingPreferences = new ChromiumPerformanceLoggingPreferences
+        {
+            IsCollectingNetworkEvents = true,
+            IsCollectingPageEvents = false,
+        };
         var driver = new ChromeDriver(
             ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"),
             options,

@@ -201,7 +201,8 @@ public sealed class Screen : IDisposable
 
     public void Dispose()
     {
-        Browsers.GiveBack(Driver, Url);
+        var outside = Browsers.GiveBack(Driver, Url);
         server.Dispose();
+        outside.ShouldBeEmpty("nothing is asked of any other machine");
     }
 }

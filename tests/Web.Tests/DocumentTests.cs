@@ -25,6 +25,7 @@ public class DocumentTests
         "story",
         "plan",
         "visits",
+        "open",
     ];
 
     private static readonly JsonNode Document = JsonNode.Parse(

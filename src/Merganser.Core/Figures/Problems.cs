@@ -37,6 +37,15 @@ public sealed record NoSuchOrder(string Order) : Message;
 /// <summary>A request cannot be read at a place.</summary>
 public sealed record UnreadableAt(string Place) : Message;
 
+/// <summary>A document that is taken in does not hold together.</summary>
+public sealed record DocumentIsBroken(string What) : Message;
+
+/// <summary>A row of a document names a column that is not known, or holds what it cannot.</summary>
+public sealed record UnknownColumn(string Table, string Column) : Message;
+
+/// <summary>A table of a document holds something that is no row, or a row without its key.</summary>
+public sealed record RowWithoutKey(string Table) : Message;
+
 /// <summary>What is said of input without any quantity.</summary>
 public enum InputSays
 {
@@ -53,6 +62,11 @@ public enum InputSays
     OtherBench,
     FileBusy,
     DiskFull,
+    NoSuchDocument,
+    DocumentIsNewer,
+    BowWithoutId,
+    BothWentOn,
+    CannotBeReadHere,
 }
 
 /// <summary>What is wrong with one field, with the range and why.</summary>

@@ -105,6 +105,14 @@ public static class OpenApiShape
         {
             operation.Responses["200"] = Binary("A page to print.", "application/pdf");
         }
+        else if (path is "/api/export.json" or "/api/bows/{id}/export.json")
+        {
+            operation.Responses["200"] = Binary("A bench by its schema, bench.json.", "application/json");
+        }
+        else if (path.EndsWith(".zip", StringComparison.Ordinal))
+        {
+            operation.Responses["200"] = Binary("Tables in an archive.", "application/zip");
+        }
         else if (path.EndsWith(".ics", StringComparison.Ordinal))
         {
             operation.Responses["200"] = Binary("A calendar file.", "text/calendar");

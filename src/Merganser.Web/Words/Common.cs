@@ -21,6 +21,10 @@ public static class CommonWords
             IdIsTaken(var what) => $"This id is already another {what}.",
             NoSuchOrder(var order) => $"\"{order}\" is no order for this instrument.",
             UnreadableAt(var place) => $"The request cannot be read: {place}",
+            DocumentIsBroken(var what) => $"The file does not hold together: {what}",
+            UnknownColumn(var table, var column) =>
+                $"In “{table}” the file has “{column}”, which is not known here or cannot be read.",
+            RowWithoutKey(var table) => $"In “{table}” something in the file is no row, or has no key.",
             NothingEntered => $"Nothing is entered here yet.",
             TooLong(var characters) => $"At most {characters} characters.",
             NotANumber(var typed) => $"“{typed}” is not a number. Write it like 28.5, 28 1/2 or 28,5.",
@@ -46,6 +50,12 @@ public static class CommonWords
             InputSays.FollowedElsewhere => $"Another page follows this instrument now.",
             InputSays.OtherBench => $"Another bench answers here now: nothing was taken in. Load the page anew.",
             InputSays.FileBusy => $"The data file is in use by another program: nothing was changed, try again.",
+            InputSays.NoSuchDocument =>
+                $"That is no bench in open form: such a file begins with \"format\":\"merganser-bench\".",
+            InputSays.DocumentIsNewer => $"A newer program wrote that file: this one cannot take it in.",
+            InputSays.BowWithoutId => $"A bow in the file has no id.",
+            InputSays.BothWentOn => $"Both benches went on with it, each its own way: it stays as it is here.",
+            InputSays.CannotBeReadHere => $"Some of it cannot be read here.",
             InputSays.DiskFull => $"The disk of the data file is full: nothing was changed. Make room, then try again.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };

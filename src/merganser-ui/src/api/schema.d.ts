@@ -1976,6 +1976,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole bench as one JSON document */
+        get: operations["getExportJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bows/{id}/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One bow with what it needs, as JSON */
+        get: operations["getBowsByIdExportJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/export.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole bench as tables of comma-separated text */
+        get: operations["getExportZip"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks at a document of a bench, or takes it in */
+        post: operations["postImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{bowId}/dozens": {
         parameters: {
             query?: never;
@@ -5104,6 +5172,7 @@ export interface components {
             words: string;
             sheet: null | components["schemas"]["GlueSheet"];
         };
+        JsonDocument: unknown;
         /** @description The client-made id of a version to keep. */
         KeepInput: {
             id: null | string;
@@ -5624,6 +5693,35 @@ export interface components {
             note: string;
             /** Format: date-time */
             notedAt: string;
+        };
+        /** @description One thing of a document. */
+        OpenThing: {
+            /** @description By which it is chosen: the table and its key. */
+            key: string;
+            /** @description The table; `bow` for a bow with everything of it. */
+            kind: string;
+            /** @description What it is called. */
+            name: string;
+            /** @description What becomes of it. */
+            what: components["schemas"]["TakenIn"];
+            /**
+             * Format: int32
+             * @description Rows that it adds.
+             */
+            rows: number;
+            why: null | string;
+        };
+        /** @description What a document holds, and what becomes of each of its things here. */
+        OpenView: {
+            /** @description True once it was taken in; false while it was only looked at. */
+            taken: boolean;
+            /** @description Bows first, then what is new or reads otherwise; what is the same is only counted. */
+            things: components["schemas"]["OpenThing"][];
+            /**
+             * Format: int32
+             * @description How many things stand here already, the same.
+             */
+            same: number;
         };
         /** @description What came of an order. */
         OrderDone: {
@@ -7515,6 +7613,11 @@ export interface components {
             up: null | string;
             by?: components["schemas"]["NamedEnd"];
         };
+        /**
+         * @description What becomes of something in a document that is taken in.
+         * @enum {unknown}
+         */
+        TakenIn: "new" | "same" | "grown" | "differs" | "refused";
         /** @description A face as it hangs on the butt: plain rings of one width about its middle, or a blank sheet. */
         TargetFace: {
             /**
@@ -11879,6 +11982,95 @@ export interface operations {
                 };
                 content: {
                     "application/vnd.sqlite3": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getExportJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBowsByIdExportJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getExportZip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Tables in an archive. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postImport: {
+        parameters: {
+            query?: {
+                keep?: boolean;
+                take?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenView"];
                 };
             };
             default: components["responses"]["problem"];

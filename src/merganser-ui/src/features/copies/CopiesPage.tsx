@@ -7,6 +7,7 @@ import { Empty } from '../../parts/Empty';
 import { Main, Page } from '../../parts/Page';
 import { Scroller, Table } from '../../parts/Table';
 import { Foot } from '../../shell/Foot';
+import { OpenData } from './OpenData';
 import { People } from './People';
 import { ShellHead } from '../../shell/ShellHead';
 import { dayOf } from '../../units/days';
@@ -83,6 +84,7 @@ export default function CopiesPage() {
             </p>
           </>
         )}
+        <OpenData />
         <People />
         {read.isError && !view && <Empty>{read.error.message}</Empty>}
       </Main>
