@@ -20,10 +20,9 @@ public class Screenshots
         Take("start", "/", "[data-testid=rack] h2");
         Take("work-order", $"{Bow}/bow?check=centreShot", "[data-testid=check]");
         Take("story", "/bows/22222222-0000-4000-8000-000000000006/story", "[data-testid=changed] table");
+        Take("visit", "/bows/22222222-0000-4000-8000-000000000006/visit?show=handover", "[data-testid=hand-over] li");
         Take("bow", $"{Bow}/bow?way=measures", "[data-testid=adjusters] svg");
         Take("arrow", $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001", "main tbody tr:nth-child(4)");
-        const string arrow = $"{Bow}/arrow?arrow=33333333-0000-4000-8000-000000000001";
-        Take("needed-spine", arrow + "&way=chart", "[data-testid=spine-chart]");
         Take("catalogue", "/catalogue?bow=22222222-0000-4000-8000-000000000001", "main tbody tr");
         Take("weigh-in", $"{Bow}/dozen?way=weigh&class=Point", "[data-testid=live]");
         Take("match", "/bows/22222222-0000-4000-8000-000000000002/dozen?way=match", "[data-testid=match-found]");
@@ -32,7 +31,7 @@ public class Screenshots
         Take("broadheads", "/bows/22222222-0000-4000-8000-000000000005/groups", "[data-testid=head-map]");
         screen.Push("Set 2");
         Shown("walk-back", "[data-testid=walks-alone]");
-        Take("sizes", "/bows/22222222-0000-4000-8000-000000000005/groups?way=sizes", "[data-testid=sizes-figures]");
+        Take("plan", "/plan", "[data-testid=shoot]");
         Take(
             "finder",
             "/bows/22222222-0000-4000-8000-000000000001/arrow?arrow=33333333-0000-4000-8000-000000000001&way=finder",

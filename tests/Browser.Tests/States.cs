@@ -216,6 +216,24 @@ public static class States
         new("story of one evening", $"{Compound}/story", Story),
         new("range day", "/range-day", "[data-testid=range-day] li", RangeDay),
         new("data and copies, none yet", "/copies", "[data-testid=last-copy]"),
+        new(
+            "a name to be erased",
+            "/copies",
+            "[data-testid=people] button",
+            Click("[data-testid=people] button", "[role=alert]")
+        ),
+        new("plan", "/plan", "[data-testid=plan] li"),
+        new("plan, adding", "/plan?show=add", "[name=text]"),
+        new("plan, refused", "/plan?show=add", "[name=text]", Press("Put it on the plan", Wrong)),
+        new("visit, handed over", $"{Season}/visit", Row),
+        new("visit, its parts", $"{Season}/visit?show=parts", "[data-testid=parts] td"),
+        new("visit, to take home", $"{Season}/visit?show=handover", "[data-testid=hand-over] li"),
+        new("visit, none yet", $"{Recurve}/visit", "[name=wants]"),
+        new("visit, in work", $"{Longbow}/visit", "[name=wants]", Press("Keep it as found", Row)),
+        new("visit, to the next owner", $"{Season}/visit?show=owner", "[name=owner]"),
+        new("visits", "/visits", Row),
+        new("guide", "/guide", "[data-testid=guide]"),
+        new("guide of a hunter", "/guide?for=hunter", "[data-testid=guide]"),
     ];
 
     /// <summary>States of a bench on which nothing was entered yet.</summary>
@@ -228,6 +246,9 @@ public static class States
         new("first bow, refused", "/bows/new", Adjusters, Press("Keep this bow", Wrong)),
         new("data and copies, an empty bench", "/copies", "[data-testid=last-copy]"),
         new("range day, no bow", "/range-day", "h1"),
+        new("plan of an empty bench", "/plan", "h1"),
+        new("visits, none yet", "/visits", "h1"),
+        new("guide of an empty bench", "/guide?for=technician", "[data-testid=guide]"),
         new("no such bow", "/bows/99999999-0000-4000-8000-000000000000/bow", "h1"),
         new("catalogue as it ships", "/catalogue", Row),
     ];

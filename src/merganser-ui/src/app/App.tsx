@@ -21,6 +21,7 @@ const GlossaryPage = lazy(() => import('../features/glossary/GlossaryPage'));
 const PartsPage = import.meta.env.DEV ? lazy(() => import('../parts/sheet/PartsPage')) : null;
 const VisitPage = lazy(() => import('../features/visits/VisitPage'));
 const VisitsPage = lazy(() => import('../features/visits/VisitsPage'));
+const GuidePage = lazy(() => import('../features/guide/GuidePage'));
 const PlanPage = lazy(() => import('../features/plan/PlanPage'));
 const StoryPage = lazy(() => import('../features/story/StoryPage'));
 
@@ -37,6 +38,7 @@ export function App() {
         <Route path="/range-day" element={<RangeDayPage />} />
         <Route path="/copies" element={<CopiesPage />} />
         <Route path="/plan" element={<PlanPage />} />
+        <Route path="/guide" element={<GuidePage />} />
         <Route path="/visits" element={<VisitsPage />} />
         <Route path="/glossary" element={<GlossaryPage />} />
         <Route path="/bows/:bowId" element={<InUnits />}>

@@ -95,6 +95,9 @@ export function KeySheet() {
           <Link to="/glossary" onClick={() => setOpen(false)}>
             The words of the trade
           </Link>
+          <Link to="/guide" onClick={() => setOpen(false)}>
+            A guide
+          </Link>
           <Link to="/copies" onClick={() => setOpen(false)}>
             Data and copies
           </Link>

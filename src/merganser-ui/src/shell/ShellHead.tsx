@@ -94,7 +94,7 @@ export function ShellHead({ at, bowId, title }: { at: StopName | null; bowId?: s
           </Link>
         ))}
       </nav>
-      <MiniRule at={at} bowId={bowId} rack={rack.data} bow={bow} />
+      <MiniRule at={at} view={view} bowId={bowId} rack={rack.data} bow={bow} />
       <div className={s.tools}>
         <ThemeKey />
         {bowId && <UnitsKey bowId={bowId} />}
@@ -106,15 +106,16 @@ export function ShellHead({ at, bowId, title }: { at: StopName | null; bowId?: s
 
 interface MiniProps {
   at: StopName | null;
+  /** What the page is called. */
+  view: string;
   bowId?: string;
   rack: Schemas['RackView'] | undefined;
   bow: Schemas['RackBow'] | undefined;
 }
 
 /** The rule where there is no room for it: the present stop, and the list of stops behind it. */
-function MiniRule({ at, bowId, rack, bow }: MiniProps) {
+function MiniRule({ at, view, bowId, rack, bow }: MiniProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const present = stops.find((s) => s.name === at)?.label ?? 'Words';
   return (
     <div className={s.mini}>
       <ButtonBase
@@ -124,7 +125,7 @@ function MiniRule({ at, bowId, rack, bow }: MiniProps) {
         aria-expanded={anchor !== null}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        {present}
+        {stops.find((s) => s.name === at)?.label ?? view}
         <svg width="12" height="8" aria-hidden="true">
           <path d="M1 1l5 6 5-6" fill="none" stroke="var(--ink)" strokeWidth="2" />
         </svg>
@@ -141,6 +142,9 @@ function MiniRule({ at, bowId, rack, bow }: MiniProps) {
               {stop.label} <small>{stateOf(rack, bow, stop.name)}</small>
             </Link>
           ))}
+          <Link to="/guide" onClick={() => setAnchor(null)}>
+            A guide
+          </Link>
           <Link to="/glossary" onClick={() => setAnchor(null)}>
             Words of the trade
           </Link>

@@ -12,6 +12,7 @@ import { People } from './People';
 import { ShellHead } from '../../shell/ShellHead';
 import { dayOf } from '../../units/days';
 import w from '../../parts/words.module.css';
+import s from './Copies.module.css';
 
 const size = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
@@ -33,7 +34,7 @@ export default function CopiesPage() {
   return (
     <Page>
       <ShellHead at={null} />
-      <Main kind="inset">
+      <Main kind="inset" className={s.page}>
         <h1>Data and copies</h1>
         {view && (
           <>

@@ -74,6 +74,7 @@ export function AddReminder({ plan, work, onDone }: Props) {
           value={draft.shots}
           onChange={(shots) => set({ shots })}
           fault={work.faults.afterShots?.[0]}
+          onEnter={keep}
         />
       ) : (
         <DayField

@@ -103,6 +103,7 @@ export function StartPage() {
               <Link to="/visits">Visits</Link>
             </>
           )}
+          <Link to="/guide">Guide</Link>
           <Link to="/copies">Data and copies</Link>
         </p>
       </Main>

@@ -16,13 +16,14 @@ export function OwnerPane({ view, work, onDone }: { view: BowVisits; work: Visit
   const [name, setName] = useState('');
   const others = (archers.data ?? []).filter(({ id }) => id !== view.ownerId);
   const isNew = to === 'new';
+  const hand = () => void work.toOwner(isNew ? null : to, name).then((ok) => ok && onDone());
   return (
     <form
       className={s.form}
       aria-label="The next owner"
       onSubmit={(event) => {
         event.preventDefault();
-        void work.toOwner(isNew ? null : to, name).then((ok) => ok && onDone());
+        hand();
       }}
     >
       <h2>To the next owner</h2>
@@ -46,7 +47,15 @@ export function OwnerPane({ view, work, onDone }: { view: BowVisits; work: Visit
         fault={work.faults.archerId?.[0]}
       />
       {isNew && (
-        <Field label="Name" name="name" value={name} onChange={setName} fault={work.faults.name?.[0]} autoFocus />
+        <Field
+          label="Name"
+          name="name"
+          value={name}
+          onChange={setName}
+          fault={work.faults.name?.[0]}
+          onEnter={hand}
+          autoFocus
+        />
       )}
       {work.problem && !work.faults.archerId && !work.faults.name && <Fault>{work.problem.message}</Fault>}
       <div className={l.row}>

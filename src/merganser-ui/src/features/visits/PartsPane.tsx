@@ -140,12 +140,11 @@ export function PartsPane({ visit, view, work }: { visit: Visit; view: BowVisits
                 fault={faults.quantity?.[0]}
               />
               <Field
-                label="Price of one"
+                label="Price of one, if any"
                 name="price"
                 value={line.price}
                 onChange={(price) => set({ price })}
                 fault={faults.price?.[0]}
-                hint="may stay empty"
                 onEnter={keep}
               />
             </div>

@@ -49,7 +49,7 @@ export default function VisitsPage() {
         )}
         {list.rows.length > 0 && (
           <Scroller label="Visits">
-            <Table>
+            <Table className={s.listed}>
               <thead>
                 <tr>
                   <th scope="col">Bow</th>
@@ -70,7 +70,7 @@ export default function VisitsPage() {
                     </th>
                     <td>{visit.owner}</td>
                     <td>{dayOf(visit.arrivedAt)}</td>
-                    <td>{visit.wants}</td>
+                    <td className={s.wanted}>{visit.wants}</td>
                     <td>{visit.handedOverAt ? dayOf(visit.handedOverAt) : <b>at the bench</b>}</td>
                     <td>{visit.nextOn ? dayOf(visit.nextOn) : ''}</td>
                   </tr>
