@@ -38,7 +38,12 @@ if (CopyCommands.Is(args))
 }
 
 var describing = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
-var builder = WebApplication.CreateBuilder(args);
+
+// A package has its interface beside the program, wherever it is started from.
+var isHere = args.Contains("--contentRoot") || Directory.Exists(Path.Combine(Environment.CurrentDirectory, "wwwroot"));
+var builder = WebApplication.CreateBuilder(
+    new WebApplicationOptions { Args = args, ContentRootPath = isHere ? null : AppContext.BaseDirectory }
+);
 
 var urls = builder.Configuration["urls"] ?? "http://127.0.0.1:5210";
 if ((Loopback.Refusal(urls) ?? Loopback.RefusalOfEndpoints(builder.Configuration)) is { } refusal)
@@ -265,6 +270,10 @@ if (!describing)
         }
 
         Console.WriteLine($"Merganser is ready: {app.Urls.First()}  (data: {data})");
+        if (app.Configuration.GetValue("open", false))
+        {
+            UiPage.Open(app.Urls.First());
+        }
     });
 }
 

@@ -28,7 +28,7 @@ public class OpenDataTests
         return export.ToJsonString();
     }
 
-    /// <summary>Every table, filled by the demo and by hand: export, import into an empty bench, export, the same.</summary>
+    /// <summary>Filled by the demo and by hand: export, import into an empty bench, export, the same.</summary>
     [Fact]
     public async Task A_bench_taken_in_elsewhere_is_handed_out_the_same()
     {

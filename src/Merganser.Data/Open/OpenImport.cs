@@ -33,7 +33,7 @@ public enum TakenIn
 /// <param name="Why">Why it is refused; nothing otherwise.</param>
 public sealed record OpenThing(string Key, string Kind, string Name, TakenIn What, int Rows, Message? Why);
 
-/// <summary>Takes a document of <see cref="OpenExport"/> in: what is new is added, nothing that stands is lost.</summary>
+/// <summary>Takes a document of <see cref="OpenExport"/> in: what is new is added, nothing is lost.</summary>
 public sealed class OpenImport(Database database)
 {
     /// <summary>Looks at what would become of each thing, and changes nothing.</summary>

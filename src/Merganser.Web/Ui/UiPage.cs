@@ -1,3 +1,5 @@
+using System.ComponentModel;
+using System.Diagnostics;
 using Merganser.Data;
 using Merganser.Web.Guard;
 
@@ -21,6 +23,24 @@ public static class UiPage
                     : "no-cache";
             },
         };
+
+    /// <summary>Opens the page in this machine's own browser; where there is none, its address was said.</summary>
+    /// <param name="url">The address that is listened to.</param>
+    public static void Open(string url)
+    {
+        try
+        {
+            using var opened = Process.Start(
+                OperatingSystem.IsWindows() ? new ProcessStartInfo(url) { UseShellExecute = true }
+                : OperatingSystem.IsMacOS() ? new ProcessStartInfo("open", url)
+                : new ProcessStartInfo("xdg-open", url)
+            );
+        }
+        catch (Exception none) when (none is Win32Exception or InvalidOperationException or FileNotFoundException)
+        {
+            Console.WriteLine($"Open {url} in a browser.");
+        }
+    }
 
     public static async Task<IResult> Serve(HttpContext context, IWebHostEnvironment host, Database database)
     {

@@ -103,9 +103,6 @@ export default function StoryPage() {
             maxLength={60}
           />
           <Key onClick={() => show('note')}>Add a note</Key>
-          <FileLink href={`/api/bows/${bowId}/story.pdf`} download>
-            Print the year
-          </FileLink>
         </div>
         <div className={s.page}>
           <div className={s.left}>
@@ -157,6 +154,11 @@ export default function StoryPage() {
                     ) : (
                       <ChangedPane answers={answers} work={work} />
                     )}
+                    <p>
+                      <FileLink href={`/api/bows/${bowId}/story.pdf`} download>
+                        The last year to print (PDF)
+                      </FileLink>
+                    </p>
                   </>
                 )}
               </>

@@ -124,7 +124,7 @@ export function BeginPane({
         void work.begin(wants).then((id) => id && onBegun(id));
       }}
     >
-      <h2>The bow comes in</h2>
+      <h1>The bow comes in</h1>
       <p className={w.muted}>
         What stands on record now is kept as found: checks, adjusters, string, arrow and the last results. Measure first
         what you want to have in it.

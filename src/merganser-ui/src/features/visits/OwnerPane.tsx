@@ -26,7 +26,7 @@ export function OwnerPane({ view, work, onDone }: { view: BowVisits; work: Visit
         hand();
       }}
     >
-      <h2>To the next owner</h2>
+      <h1>To the next owner</h1>
       <p className={w.muted}>
         It is {view.owner}’s now. It goes as it stands, with its whole record; draw length and weight are measured anew
         for whoever draws it.

@@ -32,7 +32,7 @@ export function PartsPane({ visit, view, work }: { visit: Visit; view: BowVisits
       {visit.lines.length === 0 ? (
         <p className={w.muted}>{open ? 'None yet; they are optional, and so is their price.' : 'None.'}</p>
       ) : (
-        <Scroller label="Parts and labour">
+        <Scroller label="Lines of parts and labour">
           <Table>
             <thead>
               <tr>

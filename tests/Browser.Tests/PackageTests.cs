@@ -1,0 +1,95 @@
+using System.Diagnostics;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Support.UI;
+
+namespace Merganser.Browser.Tests;
+
+/// <summary>
+/// The package as it is handed out, started without an SDK: a short journey through its page. The launcher makes the
+/// package before these and names it.
+/// </summary>
+public class PackageTests
+{
+    private static readonly string? Folder = Environment.GetEnvironmentVariable("MERGANSER_PACKAGE");
+
+    [Fact]
+    public async Task A_package_starts_from_anywhere_keeps_its_data_and_prints()
+    {
+        if (Folder is null)
+        {
+            return;
+        }
+
+        var home = Directory.CreateTempSubdirectory("merganser-package-").FullName;
+        using var server = Process.Start(Start(home))!;
+        try
+        {
+            var url = (await Ready(server)).ToString();
+            using var http = new HttpClient { BaseAddress = new Uri(url) };
+            var driver = Browsers.Take();
+            driver.Navigate().GoToUrl(url);
+            var wait = new WebDriverWait(driver, TimeSpan.FromSeconds(45));
+            wait.Until(d => d.FindElements(By.CssSelector("[data-testid=rack] h2")).Count == 6);
+            driver.FindElement(By.CssSelector("[data-testid=go]")).SendKeys(Keys.Enter);
+            wait.Until(d => d.FindElements(By.CssSelector("[data-testid=advice]")).Count > 0);
+            Browsers.GiveBack(driver, url).ShouldBeEmpty();
+
+            // The letters of what is printed, and the drawing library of this system, go along.
+            var pdf = await http.GetByteArrayAsync("/api/bows/22222222-0000-4000-8000-000000000001/card.pdf");
+            System.Text.Encoding.ASCII.GetString(pdf, 0, 5).ShouldBe("%PDF-");
+            File.Exists(Path.Combine(home, "merganser", "demo.db")).ShouldBeTrue("data lie in the user's own folder");
+            (await File.ReadAllTextAsync(Path.Combine(Folder, "LICENSES.txt"))).ShouldContain("react/19");
+        }
+        finally
+        {
+            server.Kill();
+            await server.WaitForExitAsync();
+            Directory.Delete(home, true);
+        }
+    }
+
+    /// <summary>No SDK is found from here, and it is not started from its own folder.</summary>
+    private static ProcessStartInfo Start(string home)
+    {
+        var start = new ProcessStartInfo(Path.Combine(Folder!, "Merganser.Web"))
+        {
+            WorkingDirectory = Path.GetTempPath(),
+            RedirectStandardOutput = true,
+        };
+        start.Environment.Clear();
+        start.Environment["PATH"] = "/nonexistent";
+        start.Environment["HOME"] = home;
+        start.Environment["XDG_DATA_HOME"] = home;
+        string[] arguments =
+        [
+            "--demo",
+            "true",
+            "--clock",
+            "2026-11-23T18:34:00+00:00",
+            "--open",
+            "false",
+            "--urls",
+            "http://127.0.0.1:0",
+        ];
+        foreach (var argument in arguments)
+        {
+            start.ArgumentList.Add(argument);
+        }
+
+        return start;
+    }
+
+    private static async Task<Uri> Ready(Process server)
+    {
+        const string ready = "Merganser is ready: ";
+        while (await server.StandardOutput.ReadLineAsync() is { } line)
+        {
+            if (line.StartsWith(ready, StringComparison.Ordinal))
+            {
+                return new Uri(line[ready.Length..].Split(' ')[0]);
+            }
+        }
+
+        throw new InvalidOperationException("The package did not start.");
+    }
+}
