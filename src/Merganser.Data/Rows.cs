@@ -74,4 +74,10 @@ internal static class Stamp
 
     public static DateTimeOffset Read(string text) =>
         DateTimeOffset.Parse(text, System.Globalization.CultureInfo.InvariantCulture);
+
+    public static string? Of(DateOnly? day) =>
+        day?.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
+
+    public static DateOnly? ReadDay(string? text) =>
+        text is null ? null : DateOnly.Parse(text, System.Globalization.CultureInfo.InvariantCulture);
 }

@@ -163,19 +163,14 @@ public class VisitTests
     {
         using var app = new App();
         var before = (await app.Get($"{Whimbrel}/story"))["events"]!.AsArray().Count;
-        var hand = new
-        {
-            id = App.NewId(),
-            name = "Orla Sundrey",
-            newArcherId = App.NewId(),
-        };
+        var hand = new { id = App.NewId(), name = "Orla Sundrey" };
         (await app.Post($"{Whimbrel}/owner", hand)).Status.ShouldBe(200);
         (await app.Post($"{Whimbrel}/owner", hand)).Status.ShouldBe(200);
         var events = (await app.Get($"{Whimbrel}/story"))["events"]!.AsArray();
         ((string)events[0]!["words"]!, events.Count).ShouldBe(("It went to Orla Sundrey", Math.Min(60, before + 1)));
         var rack = (await app.Get("/api/rack"))["bows"]!.AsArray();
         rack.ShouldContain(b => (string)b!["archerName"]! == "Orla Sundrey");
-        var own = new { id = App.NewId(), archerId = hand.newArcherId };
+        var own = new { id = App.NewId(), archerId = hand.id };
         (await app.Post($"{Whimbrel}/owner", own)).Status.ShouldBe(400);
     }
 

@@ -67,9 +67,18 @@ public sealed record Reminder(
             ({ } on, _) => on.DayNumber - today.DayNumber <= StringLife.DaysAhead
                 ? PlanStanding.Soon
                 : PlanStanding.Later,
-            (_, < 0) => PlanStanding.Late,
-            (_, 0) => PlanStanding.Now,
-            (_, var left) => left <= StringLife.ShotsAhead ? PlanStanding.Soon : PlanStanding.Later,
+            (_, var left) => StandingOf(left!.Value),
+        };
+
+    /// <summary>How near something is that goes by shots.</summary>
+    /// <param name="left">Shots until then; below 0 it is late.</param>
+    public static PlanStanding StandingOf(int left) =>
+        left switch
+        {
+            < 0 => PlanStanding.Late,
+            0 => PlanStanding.Now,
+            <= StringLife.ShotsAhead => PlanStanding.Soon,
+            _ => PlanStanding.Later,
         };
 
     /// <summary>As a thing that is due on a bow; null while it is far, or no longer waits.</summary>

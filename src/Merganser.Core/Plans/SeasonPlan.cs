@@ -128,13 +128,7 @@ public sealed record SeasonPlan(IReadOnlyList<PlanLine> Lines, NextShoot? Shoot,
             null,
             left,
             new InShots(left),
-            left switch
-            {
-                < 0 => PlanStanding.Late,
-                0 => PlanStanding.Now,
-                <= Setup.StringLife.ShotsAhead => PlanStanding.Soon,
-                _ => PlanStanding.Later,
-            }
+            Reminder.StandingOf(left)
         );
     }
 

@@ -21,9 +21,6 @@ public sealed record MayHaveSlipped(AdjusterName Name, Standing At) : VisitMessa
 /// <summary>So much changed since it came.</summary>
 public sealed record ChangedSinceItCame(int Count) : VisitMessage;
 
-/// <summary>A visit by its number.</summary>
-public sealed record VisitNumber(int Number) : VisitMessage;
-
 /// <summary>It came to the bench.</summary>
 /// <param name="Number">Of its visits.</param>
 /// <param name="Wants">What is wanted; empty where nobody said.</param>
@@ -71,5 +68,4 @@ public enum VisitSays
     IsHandedOver,
     SameOwner,
     CarriedFromItself,
-    OfAnotherBow,
 }

@@ -41,6 +41,10 @@ public sealed class BowStore(Database database, TimeProvider clock)
 
     public BowRow Get(string id) => database.Read(sql => Get(sql, id));
 
+    /// <summary>Every bow by its name alone, in the order of the rack.</summary>
+    public IReadOnlyList<(string Id, string Name)> Names() =>
+        database.Read(sql => sql.Query<(string, string)>("SELECT id, name FROM bow ORDER BY created_at, id").ToArray());
+
     /// <summary>Only what was measured: all that an arrow's figures need.</summary>
     public Bow Measured(string id) =>
         database.Read(sql =>

@@ -11,10 +11,9 @@ public sealed class OpenExport(Database database, TimeProvider clock)
     /// <summary>What the document says that it is.</summary>
     public const string Format = "merganser-bench";
 
-    /// <summary>Writes all of it.</summary>
-    public void Write(Stream to) => Write(to, null);
-
-    /// <summary>Writes one bow with what it needs.</summary>
+    /// <summary>Writes all of it, or one bow with what it needs.</summary>
+    /// <param name="to">Where to.</param>
+    /// <param name="bowId">The bow; null for all of it.</param>
     /// <exception cref="MissingException">There is no such bow.</exception>
     public void Write(Stream to, string? bowId) =>
         database.Read(sql =>

@@ -91,7 +91,7 @@ public sealed class ReminderStore(Database database, TimeProvider clock)
             reminder.BowId,
             kind = FactsJson.Word(reminder.Kind),
             reminder.Text,
-            on = reminder.On is { } on ? DayOf(on) : null,
+            on = Stamp.Of(reminder.On),
             reminder.AfterShots,
             now = Stamp.Of(now),
         };
@@ -134,9 +134,6 @@ public sealed class ReminderStore(Database database, TimeProvider clock)
             };
         });
 
-    private static string DayOf(DateOnly on) =>
-        on.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
-
     private static Reminder[] Read(Sql sql, string statement, string? bowId = null) =>
         [.. sql.Query<Line>(statement, new { bowId }).Select(l => l.Row())];
 
@@ -158,7 +155,7 @@ public sealed class ReminderStore(Database database, TimeProvider clock)
                 BowId,
                 FactsJson.Enum<ReminderKind>(Kind),
                 Text,
-                OnDay is null ? null : DateOnly.Parse(OnDay, System.Globalization.CultureInfo.InvariantCulture),
+                Stamp.ReadDay(OnDay),
                 (int?)AfterShots,
                 (int?)ShotsLeft,
                 FactsJson.Enum<ReminderState>(State),

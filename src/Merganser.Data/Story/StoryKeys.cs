@@ -108,6 +108,13 @@ internal static class StoryKeys
         sql.Query<(string Sign, int Count)>($"SELECT sign, count(*) FROM ({All}) GROUP BY sign", new { bowId })
             .ToDictionary(c => c.Sign, c => c.Count);
 
+    /// <summary>The last moment of the first day on which something happened; null for none.</summary>
+    public static string? FirstDay(Sql sql, string bowId) =>
+        sql.Scalar<string?>(
+            $"SELECT max(at) FROM ({All}) GROUP BY substr(at, 1, 10) ORDER BY 1 LIMIT 1",
+            new { bowId }
+        );
+
     /// <summary>The newest days on which something happened, the newest first: the last moment of each.</summary>
     public static string[] Days(Sql sql, string bowId, int most) =>
         [

@@ -82,6 +82,12 @@ public sealed class StoryStore(Database database)
     public DateTimeOffset? LastAt(string bowId) =>
         database.Read(sql => StoryKeys.Days(sql, bowId, 1) is [var day, ..] ? Stamp.Read(day) : (DateTimeOffset?)null);
 
+    /// <summary>How it stood at the end of the first day on record; null for nothing yet.</summary>
+    public StateThen? First(string bowId) =>
+        database.Read(sql =>
+            StoryKeys.FirstDay(sql, bowId) is { } day ? StateReader.Of(sql, bowId, Stamp.Read(day)) : null
+        );
+
     /// <summary>What stood on record at two times, and how the string is looked after.</summary>
     public (BowRow Bow, StringPlan Plan, StateThen Then, StateThen Now) Two(
         string bowId,

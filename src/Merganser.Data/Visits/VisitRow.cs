@@ -58,6 +58,6 @@ internal sealed class VisitLineRow
             Stamp.Read(ArrivedAt),
             HandedOverAt is null ? null : Stamp.Read(HandedOverAt),
             Watch,
-            NextOn is null ? null : DateOnly.Parse(NextOn, System.Globalization.CultureInfo.InvariantCulture)
+            Stamp.ReadDay(NextOn)
         );
 }

@@ -16,9 +16,6 @@ public sealed class VisitStore(Database database, TimeProvider clock)
         LEFT JOIN visit_end e ON e.visit_id = v.id LEFT JOIN reminder r ON r.id = e.reminder_id
         """;
 
-    /// <summary>The day it is on this machine.</summary>
-    public DateOnly Today => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
-
     /// <summary>A visit of a bow.</summary>
     /// <exception cref="MissingException">The bow has no such visit.</exception>
     public VisitRow Get(string bowId, string visitId) => database.Read(sql => Get(sql, bowId, visitId));

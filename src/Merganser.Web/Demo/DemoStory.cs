@@ -26,6 +26,7 @@ public sealed class DemoStory(Database database, ComponentStore components, Doze
 
     public void Fill()
     {
+        var plan = new ReminderStore(database, clock);
         Spring(On(222));
         FirstPaper(On(220));
         On(197).Setups.Shoot(Whimbrel, Id('a'), 48);
@@ -34,7 +35,7 @@ public sealed class DemoStory(Database database, ComponentStore components, Doze
         DemoVisit.ComesIn(VisitsOn(127));
         NewString(On(126));
         SecondPaper(On(124));
-        DemoVisit.GoesHome(VisitsOn(123), 125);
+        DemoVisit.GoesHome(VisitsOn(123), plan.Today.AddDays(2));
         GroupDay(On(107), 2, 40, 2.0);
         On(58).Setups.Shoot(Whimbrel, Id('a'), 54);
         On(44)
@@ -46,7 +47,7 @@ public sealed class DemoStory(Database database, ComponentStore components, Doze
         range.Setups.Shoot(Whimbrel, Id('a'), 48);
         WeekBefore(On(2));
         ThirdPaper(On(1));
-        DemoVisit.Plan(new ReminderStore(database, clock));
+        DemoVisit.Plan(plan);
     }
 
     private VisitStore VisitsOn(int daysAgo) =>

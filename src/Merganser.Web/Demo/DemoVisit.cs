@@ -17,8 +17,8 @@ internal static class DemoVisit
 
     /// <summary>It goes home with its card.</summary>
     /// <param name="visits">The visits, with the day's clock.</param>
-    /// <param name="again">Days until it comes again.</param>
-    public static void GoesHome(VisitStore visits, int again)
+    /// <param name="again">When it comes again.</param>
+    public static void GoesHome(VisitStore visits, DateOnly again)
     {
         (VisitLineKind Kind, string Text, double Quantity, double Price)[] lines =
         [
@@ -32,11 +32,7 @@ internal static class DemoVisit
             visits.Add(Whimbrel, VisitId, new VisitLine(id, line.Kind, line.Text, line.Quantity, line.Price), null);
         }
 
-        visits.HandOver(
-            Whimbrel,
-            VisitId,
-            new VisitEnd("The peep is a new one: tell us if it turns.", visits.Today.AddDays(again))
-        );
+        visits.HandOver(Whimbrel, VisitId, new VisitEnd("The peep is a new one: tell us if it turns.", again));
     }
 
     /// <summary>The shoot on Saturday, and what is to be done before it.</summary>

@@ -40,7 +40,7 @@ public sealed class SetupCard(
             $"{archers.Get(row.ArcherId).Archer.Name}. {speaker.Say(BowEndpoints.Line(row.Bow))}. String: {view.String.Shots} shots."
         );
 
-        var found = AsFound(bowId, now);
+        var found = AsFound(bowId);
         page.Heading("Measured");
         page.Paragraph($"As found: {found?.At.ToLocalTime():d MMM yyyy}.");
         page.Line("Draw length, AMO", speaker.Say($"{Measure.AsRead(row.Bow.DrawLength)}"));
@@ -106,10 +106,8 @@ public sealed class SetupCard(
     ];
 
     /// <summary>How it came in the last time; without a visit, how it stood on the first day on record.</summary>
-    private StateThen? AsFound(string bowId, DateTimeOffset now) =>
-        visits.Of(bowId).FirstOrDefault() is { } visit ? visits.States(visit).Found.State
-        : stories.Whole(bowId).Days.LastOrDefault() is var first && first == default ? null
-        : stories.Two(bowId, first, now).Then;
+    private StateThen? AsFound(string bowId) =>
+        visits.Of(bowId).FirstOrDefault() is { } visit ? visits.States(visit).Found.State : stories.First(bowId);
 
     private static string[] Row(CheckView check, StoryFinding? found, BowKind bow, Speaker speaker) =>
         [

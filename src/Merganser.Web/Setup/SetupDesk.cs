@@ -1,4 +1,5 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Speed;
@@ -59,11 +60,17 @@ public sealed class SetupDesk(
             rows.CentreShot(bow.Bow, bow.Adjusters),
             Peep.Aperture(bow.Bow.AxleToAxle),
             archer.Practice == Core.Bows.Practice.Rarely ? (Message)SetupSays.FineTuneNeedsPractice : null,
-            Unsound.Guard(bow.Unsound, SetupNext.Of(sheet, due, bow.Bow.Kind, arrows.AnyKept(bow.Id))),
+            Next(bow, sheet, due),
             rows.BackOff(bow.Bow, bow.Adjusters),
             rows.LastTwist
         );
     }
+
+    /// <summary>The one next step of a bow's set-up.</summary>
+    public Next Next(BowRow bow, SetupRecord rows) => Next(bow, Sheet(bow, rows), Due(bow, rows));
+
+    private Next Next(BowRow bow, SetupSheet sheet, IReadOnlyList<DueItem> due) =>
+        Unsound.Guard(bow.Unsound, SetupNext.Of(sheet, due, bow.Bow.Kind, arrows.AnyKept(bow.Id)));
 
     public SetupSheet Sheet(BowRow bow, SetupRecord rows) =>
         rows.Sheet(bow.Bow, archers.Get(bow.ArcherId).Archer, papers.AnyAccepted(bow.Id));

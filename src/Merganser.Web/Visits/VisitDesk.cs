@@ -1,3 +1,4 @@
+using Merganser.Core.Setup;
 using Merganser.Core.Story;
 using Merganser.Core.Visits;
 using Merganser.Data;
@@ -28,28 +29,25 @@ public sealed class VisitDesk(
         var bow = bows.Get(bowId);
         var all = visits.Of(bowId);
         var row = visitId is null ? all.FirstOrDefault() : visits.Get(bowId, visitId);
-        var shown = row is null ? null : Whole(bow, row, all.FirstOrDefault(v => v.Number == row.Number - 1));
         var rows = setups.Of(bowId);
+        var shown = row is null ? null : Whole(bow, rows, row, all);
         return new BowVisits(
             [.. all.Select(VisitInLine.Of)],
             shown,
             archers.Get(bow.ArcherId).Archer.Name,
             bow.ArcherId,
-            [.. bows.All().Where(b => b.Id != bowId).Select(b => new OtherBow(b.Id, b.Bow.Name))],
+            [.. bows.Names().Where(b => b.Id != bowId).Select(b => new OtherBow(b.Id, b.Name))],
             VisitNext.Of(
                 row is null ? null : row.HandedOverAt is null,
                 shown?.HandOver.Done.Count ?? 0,
-                setupDesk.View(bow, rows).Next
+                setupDesk.Next(bow, rows)
             )
         );
     }
 
     /// <summary>One visit, whole.</summary>
-    public VisitView Whole(string bowId, string visitId)
-    {
-        var row = visits.Get(bowId, visitId);
-        return Whole(bows.Get(bowId), row, visits.Of(bowId).FirstOrDefault(v => v.Number == row.Number - 1));
-    }
+    public VisitView Whole(string bowId, string visitId) =>
+        Whole(bows.Get(bowId), setups.Of(bowId), visits.Get(bowId, visitId), visits.Of(bowId));
 
     /// <summary>A page of the visits of all bows.</summary>
     public VisitPage All(string find, int after)
@@ -61,18 +59,18 @@ public sealed class VisitDesk(
         );
     }
 
-    private VisitView Whole(BowRow bow, VisitRow row, VisitRow? last)
+    private VisitView Whole(BowRow bow, SetupRecord rows, VisitRow row, IReadOnlyList<VisitRow> all)
     {
+        var last = all.FirstOrDefault(v => v.Number == row.Number - 1);
         var (found, left) = visits.States(row);
-        var plan = setups.Of(bow.Id).Plan;
-        var two = new TwoDates(bow.Bow, plan, found.State, left.State);
+        var two = new TwoDates(bow.Bow, rows.Plan, found.State, left.State);
         var lines = visits.Lines(row.Id);
         return new VisitView(
             VisitInLine.Of(row),
             row.Watch,
             two.Rows,
             last is { HandedOverAt: not null }
-                ? new TwoDates(bow.Bow, plan, visits.States(last).Left.State, found.State).Differences
+                ? new TwoDates(bow.Bow, rows.Plan, visits.States(last).Left.State, found.State).Differences
                 : [],
             last?.HandedOverAt,
             [

@@ -4,6 +4,7 @@ using Merganser.Core.Story;
 using Merganser.Core.Visits;
 using Merganser.Data;
 using Merganser.Web.Archers;
+using Merganser.Web.Guard;
 using Merganser.Web.Story;
 
 namespace Merganser.Web.Visits;
@@ -111,18 +112,15 @@ public sealed record VisitLineInput(
 public sealed record HandOverInput(string? Watch = null, DateOnly? NextOn = null);
 
 /// <summary>A bow goes to another owner.</summary>
+/// <param name="Id">Made by the client; it is a new archer's id as well.</param>
 /// <param name="ArcherId">Somebody on record; null for a new archer.</param>
 /// <param name="Name">The new archer's name.</param>
-/// <param name="NewArcherId">The new archer's id, made by the client.</param>
-public sealed record OwnerInput(string? Id, string? ArcherId = null, string? Name = null, string? NewArcherId = null)
+public sealed record OwnerInput(string? Id, string? ArcherId = null, string? Name = null)
 {
     /// <summary>Whose it is from now on.</summary>
     /// <param name="bow">The bow: a new archer draws with its hand.</param>
     public NewOwner To(Bow bow) =>
         ArcherId is { } known
             ? new NewOwner(known, null)
-            : new NewOwner(
-                Guard.ClientId.Checked(NewArcherId),
-                new ArcherInput(NewArcherId, Name, bow.Hand, false, School.CentreFirst).Read()
-            );
+            : new NewOwner(ClientId.Checked(Id), new ArcherInput(Id, Name, bow.Hand, false, School.CentreFirst).Read());
 }

@@ -18,7 +18,6 @@ public static class VisitWords
                 $"{name} stands at {at}. Put a pencil mark beside it: when it has left the mark, it has slipped.",
             ChangedSinceItCame(1) => $"One thing differs from how it came.",
             ChangedSinceItCame(var count) => $"{count} things differ from how it came.",
-            VisitNumber(var number) => $"Visit {number}",
             CameToTheBench(var number, "") => $"Visit {number}: it came to the bench",
             CameToTheBench(var number, var wants) => $"Visit {number}: it came to the bench. {wants}",
             WasHandedOver(var number) => $"Visit {number}: it was handed over",
@@ -62,7 +61,6 @@ public static class VisitWords
             VisitSays.IsHandedOver => $"This visit is handed over: nothing more goes on it.",
             VisitSays.SameOwner => $"It is theirs already.",
             VisitSays.CarriedFromItself => $"Say which other bow it came from.",
-            VisitSays.OfAnotherBow => $"That line is not on this visit.",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
         };
 }

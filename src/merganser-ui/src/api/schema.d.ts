@@ -5791,13 +5791,12 @@ export interface components {
         OwnTool: "press" | "drawBoard" | "scale" | "chronograph";
         /** @description A bow goes to another owner. */
         OwnerInput: {
+            /** @description Made by the client; it is a new archer's id as well. */
             id: null | string;
             /** @description Somebody on record; null for a new archer. */
             archerId?: null | string;
             /** @description The new archer's name. */
             name?: null | string;
-            /** @description The new archer's id, made by the client. */
-            newArcherId?: null | string;
         };
         /** @description What a plan and a marking are picked from. */
         PaperChoices: {

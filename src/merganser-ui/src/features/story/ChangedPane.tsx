@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Plain } from '../../parts/Buttons';
 import { Select } from '../../parts/Field';
+import { Sections } from '../../parts/Sections';
 import { Scroller, Table } from '../../parts/Table';
 import { classes } from '../../parts/classes';
 import { dayOf, shortDay } from '../../units/days';
@@ -61,29 +62,24 @@ export function ChangedPane({ answers, work }: { answers: Answers; work: StoryWo
                 <th scope="col">{two.asks ?? 'besides'}</th>
               </tr>
             </thead>
-            {SECTIONS.filter(([of]) => shown.some((row) => row.section === of)).map(([of, word]) => (
-              <tbody key={of}>
-                <tr className={s.section}>
-                  <th scope="rowgroup" colSpan={5}>
-                    {word}
+            <Sections
+              names={SECTIONS}
+              rows={shown}
+              columns={5}
+              className={s.section}
+              row={(row) => (
+                <tr key={row.name} className={classes(!row.differs && w.muted)} data-can={row.can}>
+                  <th scope="row">
+                    {row.can === 'can' && <i className={s.can} aria-hidden="true" />}
+                    {row.name}
                   </th>
+                  <td>{row.then}</td>
+                  <td>{row.differs ? <b>{row.now}</b> : row.now}</td>
+                  <td>{row.change}</td>
+                  <td>{row.can === 'can' ? <b>{row.beside}</b> : row.beside}</td>
                 </tr>
-                {shown
-                  .filter((row) => row.section === of)
-                  .map((row) => (
-                    <tr key={row.name} className={classes(!row.differs && w.muted)} data-can={row.can}>
-                      <th scope="row">
-                        {row.can === 'can' && <i className={s.can} aria-hidden="true" />}
-                        {row.name}
-                      </th>
-                      <td>{row.then}</td>
-                      <td>{row.differs ? <b>{row.now}</b> : row.now}</td>
-                      <td>{row.change}</td>
-                      <td>{row.can === 'can' ? <b>{row.beside}</b> : row.beside}</td>
-                    </tr>
-                  ))}
-              </tbody>
-            ))}
+              )}
+            />
           </Table>
         </Scroller>
       )}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Plain } from '../../parts/Buttons';
+import { Sections } from '../../parts/Sections';
 import { Scroller, Table } from '../../parts/Table';
 import { classes } from '../../parts/classes';
 import { shortDay } from '../../units/days';
@@ -34,20 +35,13 @@ export function FoundTable({ visit }: { visit: Visit }) {
               <th scope="col">change</th>
             </tr>
           </thead>
-          {SECTIONS.filter(([of]) => shown.some((row) => row.section === of)).map(([of, word]) => (
-            <tbody key={of}>
-              <tr className={s.section}>
-                <th scope="rowgroup" colSpan={4}>
-                  {word}
-                </th>
-              </tr>
-              {shown
-                .filter((row) => row.section === of)
-                .map((row) => (
-                  <FoundRow key={row.name} row={row} />
-                ))}
-            </tbody>
-          ))}
+          <Sections
+            names={SECTIONS}
+            rows={shown}
+            columns={4}
+            className={s.section}
+            row={(row) => <FoundRow key={row.name} row={row} />}
+          />
         </Table>
       </Scroller>
       {hidden > 0 && hidden < visit.rows.length && (

@@ -36,7 +36,6 @@ export function useVisits(bowId: string, visitId: string | null) {
     const shown = view.shown?.line.id ?? null;
     await queries.invalidateQueries({ queryKey: ['visits'] });
     for (const key of [shown, visitId]) queries.setQueryData(['visits', bowId, key], view);
-    void queries.invalidateQueries({ queryKey: ['story', bowId] });
     void queries.invalidateQueries({ queryKey: ['plan'] });
     refresh();
     return shown;
@@ -79,7 +78,7 @@ export function useVisits(bowId: string, visitId: string | null) {
         acts.act(`take back ${lineId}`, () =>
           answer(
             api.DELETE('/api/bows/{id}/visits/{visitId}/lines/{lineId}', {
-              params: { path: { ...path, visitId: visit, lineId } },
+              params: { path: { ...of(visit).params.path, lineId } },
             }),
           ),
         ),
@@ -100,8 +99,7 @@ export function useVisits(bowId: string, visitId: string | null) {
         answer(
           api.POST('/api/bows/{id}/owner', {
             params: { path },
-            // The new archer's id goes with this act's, so that a retry names the same one.
-            body: archerId ? { id, archerId } : { id, name, newArcherId: `${id.slice(0, -1)}0` },
+            body: archerId ? { id, archerId } : { id, name },
           }),
         ),
       );
