@@ -6,6 +6,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Catalogues;
 using Merganser.Core.Dozens;
 using Merganser.Core.Paper;
+using Merganser.Core.Pictures;
 using Merganser.Core.Sessions;
 using Merganser.Core.Setup;
 
@@ -47,6 +48,7 @@ public static class Kept
         new("sessionPlan", typeof(SessionPlan)) { Steps = [PlansGotBothAxes] },
         new("conditions", typeof(ConditionsNoted)),
         new("forgotten", typeof(AdjusterKind[]), IsList: true),
+        new("sheetPresses", typeof(SheetPresses)),
         new("dozenPlan", typeof(DozenPlan)),
         new("dozenAct", typeof(DozenFacts)) { Steps = [DozenFacts.FindingsGotCodes] },
     }.ToDictionary(shape => shape.Type);

@@ -6,6 +6,7 @@ using Merganser.Data.Starter;
 using Merganser.Web.Archers;
 using Merganser.Web.Arrows;
 using Merganser.Web.Ballistics;
+using Merganser.Web.Bin;
 using Merganser.Web.Bows;
 using Merganser.Web.Catalogues;
 using Merganser.Web.Chronograph;
@@ -19,6 +20,7 @@ using Merganser.Web.Guard;
 using Merganser.Web.Instruments;
 using Merganser.Web.Open;
 using Merganser.Web.Paper;
+using Merganser.Web.Pictures;
 using Merganser.Web.Plans;
 using Merganser.Web.Rack;
 using Merganser.Web.Setup;
@@ -106,6 +108,8 @@ builder
     .AddSingleton<ResponseStore>()
     .AddSingleton<StoryStore>()
     .AddSingleton<NoteStore>()
+    .AddSingleton<PictureStore>()
+    .AddSingleton<BinStore>()
     .AddSingleton<ReminderStore>()
     .AddSingleton<VisitStore>()
     .AddSingleton<OwnerStore>()
@@ -242,6 +246,8 @@ api.MapFlight();
 api.MapFinder();
 api.MapTrials();
 api.MapStory();
+api.MapPictures();
+api.MapBin();
 api.MapPlan();
 api.MapVisits();
 api.MapCopies();

@@ -62,7 +62,7 @@ public class StoryTests
         screen.Push("Notes 1");
         screen.Until(d => d.FindElements(By.CssSelector(Story)).Count == 1 ? "one" : null);
         screen.See($"{Story} button").Click();
-        screen.Push("Take this note back");
+        screen.Push("Put this note in the bin");
         screen.SeeText("main", "Nothing of that kind");
         screen.Driver.Navigate().Refresh();
         screen.See(Story);

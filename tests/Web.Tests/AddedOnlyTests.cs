@@ -151,6 +151,9 @@ public partial class AddedOnlyTests : IDisposable
             "shots_total",
             "import_mapping",
             "reminder",
+            "picture",
+            "picture_bytes",
+            "bin",
         ];
         file.Query<string>("SELECT name FROM sqlite_master WHERE type = 'table'")
             .Except(changeable)

@@ -68,6 +68,7 @@ public class DatabaseTests
     [InlineData("0025.db")]
     [InlineData("0026.db")]
     [InlineData("0027.db")]
+    [InlineData("0028.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;

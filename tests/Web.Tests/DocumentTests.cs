@@ -11,6 +11,7 @@ public class DocumentTests
         "archers",
         "arrows",
         "bows",
+        "bin",
         "catalogue",
         "chronograph",
         "copies",
@@ -25,6 +26,7 @@ public class DocumentTests
         "story",
         "plan",
         "visits",
+        "pictures",
         "open",
     ];
 

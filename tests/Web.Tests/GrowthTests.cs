@@ -140,6 +140,8 @@ public class GrowthTests
             "range_guess",
             "glue_sheet",
             "import_mapping",
+            "picture_bytes",
+            "bin",
         ];
         file.Query<string>(
                 """
@@ -154,7 +156,7 @@ public class GrowthTests
                 "SELECT tbl_name FROM sqlite_master WHERE type = 'trigger' AND sql LIKE '%AFTER UPDATE%bow_revision%'"
             )
             .Order()
-            .ShouldBe(["adjuster", "archer", "arrow", "bow", "reminder", "shot_set"]);
+            .ShouldBe(["adjuster", "archer", "arrow", "bow", "picture", "reminder", "shot_set"]);
     }
 
     /// <summary>The totals are what the rows add up to, taken back or not.</summary>
@@ -266,6 +268,8 @@ public class GrowthTests
             $"{Bow}/chronograph",
             $"{Bow}/tolerated",
             $"{Bow}/story",
+            $"{Bow}/pictures",
+            "/api/bin",
             $"{Bow}/story/answers",
             $"{Bow}/visits",
             "/api/visits",

@@ -153,11 +153,77 @@ public class OpenDataTests
             new { id = App.NewId(), text = "=HYPERLINK(\"http://x\")" }
         );
         using var zip = new ZipArchive(new MemoryStream(await app.Http.GetByteArrayAsync("/api/export.zip")));
-        zip.Entries.Select(e => e.Name)
+        zip.Entries.Where(e => !e.FullName.StartsWith("pictures/", StringComparison.Ordinal))
+            .Select(e => e.FullName)
             .Order()
-            .ShouldBe(OpenTables.All.Select(t => $"{t.Name}.csv").Distinct().Append("README.txt").Order());
+            .ShouldBe(
+                OpenTables.All.Select(t => $"{t.Name}.csv").Distinct().Append("README.txt").Append("bench.json").Order()
+            );
         using var notes = new StreamReader(zip.GetEntry("story_note.csv")!.Open(), Encoding.UTF8);
         (await notes.ReadToEndAsync()).ShouldContain("\"'=HYPERLINK(\"\"http://x\"\")\"");
+    }
+
+    private static async Task<(int Status, JsonNode Body)> ImportZip(App app, byte[] zip, bool keep = true)
+    {
+        using var content = new ByteArrayContent(zip);
+        content.Headers.ContentType = new("application/zip");
+        using var answer = await app.Http.PostAsync($"/api/import?keep={(keep ? "true" : "false")}", content);
+        return ((int)answer.StatusCode, JsonNode.Parse(await answer.Content.ReadAsStringAsync())!);
+    }
+
+    private static byte[] Zip(params (string Name, byte[] Bytes)[] entries)
+    {
+        using var made = new MemoryStream();
+        using (var zip = new ZipArchive(made, ZipArchiveMode.Create, true))
+        {
+            foreach (var (name, bytes) in entries)
+            {
+                using var to = zip.CreateEntry(name, CompressionLevel.Fastest).Open();
+                to.Write(bytes);
+            }
+        }
+
+        return made.ToArray();
+    }
+
+    [Fact]
+    public async Task An_archive_is_taken_in_with_its_photographs()
+    {
+        using var app = new App();
+        using var other = new App(demo: false);
+        var (status, seen) = await ImportZip(other, await app.Http.GetByteArrayAsync("/api/export.zip"));
+        status.ShouldBe(200, seen.ToJsonString());
+        seen["things"]!.AsArray().ShouldNotContain(t => (string)t!["what"]! == "refused", seen.ToJsonString());
+        Timeless(await Export(other)).ShouldBe(Timeless(await Export(app)));
+        var picture = app.Database.Read(sql => sql.Query<string>("SELECT id FROM picture").ToArray()).Single();
+        (await other.Http.GetByteArrayAsync($"/api/pictures/{picture}/image.jpg")).ShouldBe(
+            await app.Http.GetByteArrayAsync($"/api/pictures/{picture}/image.jpg")
+        );
+    }
+
+    /// <summary>Nothing of an archive is written to a path, and what it swells to is bounded.</summary>
+    [Fact]
+    public async Task An_archive_that_means_mischief_is_refused()
+    {
+        using var app = new App();
+        var before = Timeless(await Export(app));
+        (await ImportZip(app, "PK and nothing more"u8.ToArray())).Status.ShouldBe(400);
+        (await ImportZip(app, Zip(("../../bench.json", "{}"u8.ToArray())))).Status.ShouldBe(400);
+        (await ImportZip(app, Zip(("bench.json", new byte[600 * 1024 * 1024])))).Status.ShouldBe(400);
+
+        var file = await Export(app, $"/api/bows/22222222-0000-4000-8000-000000000006/export.json");
+        file["bows"]![0]!["picture"]![0]!["id"] = "another";
+        var bytes = file["bows"]![0]!["picture_bytes"]![0]!.AsObject();
+        (bytes["picture_id"], bytes["image"]) = ("another", new JsonObject { ["file"] = "../../../../etc/passwd" });
+        var (status, seen) = await ImportZip(
+            app,
+            Zip(
+                ("bench.json", Encoding.UTF8.GetBytes(file.ToJsonString())),
+                ("../../../../etc/passwd", "root"u8.ToArray())
+            )
+        );
+        (status, (string)Thing(seen, "Whimbrel")["what"]!).ShouldBe((200, "refused"));
+        Timeless(await Export(app)).ShouldBe(before);
     }
 
     /// <summary>Every table of the file is handed out, or is one that is made from the others.</summary>
@@ -173,7 +239,17 @@ public class OpenDataTests
         }
 
         (await File.ReadAllTextAsync(file)).ShouldBe(schema, "write it anew: MERGANSER_ANSWERS=write");
-        string[] made = ["act", "bench", "bow_revision", "paper_learned", "rack_line", "SchemaVersions", "shots_total"];
+        string[] made =
+        [
+            "act",
+            "bench",
+            "bin",
+            "bow_revision",
+            "paper_learned",
+            "rack_line",
+            "SchemaVersions",
+            "shots_total",
+        ];
         app.Database.Read(sql =>
                 sql.Query<string>("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite%'")
                     .ToArray()

@@ -67,6 +67,8 @@ public enum InputSays
     BowWithoutId,
     BothWentOn,
     CannotBeReadHere,
+    PlaceIsTaken,
+    ArrowWasKept,
 }
 
 /// <summary>What is wrong with one field, with the range and why.</summary>

@@ -8,6 +8,7 @@ using Merganser.Core.Finder;
 using Merganser.Core.First;
 using Merganser.Core.Groups;
 using Merganser.Core.Paper;
+using Merganser.Core.Pictures;
 using Merganser.Core.Plans;
 using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
@@ -92,6 +93,9 @@ public abstract record Message
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(StorySays says) => new Says(says);
+
+    /// <summary>A code as a message.</summary>
+    public static implicit operator Message(PictureSays says) => new Says(says);
 
     /// <summary>A code as a message.</summary>
     public static implicit operator Message(PlanSays says) => new Says(says);

@@ -69,6 +69,13 @@ public sealed record StoryEvent(string Id, DateTimeOffset At, StorySign Sign, Me
     /// <summary>What is told when it is opened.</summary>
     public IReadOnlyList<StoryDetail> Details { get; init; } = [];
 
+    /// <summary>Photographs of it, the oldest first.</summary>
+    public IReadOnlyList<string> Pictures { get; init; } = [];
+
+    /// <summary>What a photograph of it is kept with: <c>set</c>, <c>check</c>, <c>note</c>, <c>visit</c> or nothing.
+    /// </summary>
+    public string PicturedAs { get; init; } = "";
+
     /// <summary>True for a note of the story, which its writer may take back.</summary>
     public bool MayBeTakenBack { get; init; }
 }

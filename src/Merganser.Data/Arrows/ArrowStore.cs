@@ -149,6 +149,23 @@ public sealed class ArrowStore(Database database, ComponentStore components, Tim
             return changed == 1 ? now : throw new ChangedException("arrow", now);
         });
 
+    /// <summary>Puts an arrow of which no version was kept in the bin.</summary>
+    /// <exception cref="RefusedException">A version of it was kept: it is history.</exception>
+    /// <exception cref="ChangedException">The row is not at this version any more.</exception>
+    public void Bin(string id, int version) =>
+        database.Write(sql =>
+        {
+            var arrow = Get(sql, id);
+            if (arrow.Version != version)
+            {
+                throw new ChangedException("arrow", arrow);
+            }
+
+            return arrow.Kept is not null
+                ? throw new RefusedException("history", InputSays.ArrowWasKept)
+                : BinStore.Take(sql, BinKind.Arrow, id, arrow.Draft.Name, arrow.BowId, clock.GetUtcNow());
+        });
+
     /// <summary>Keeps the draft as the next version, unless it is what the last version already holds.</summary>
     /// <exception cref="RefusedException">The draft cannot be read, or is unsafe on its bow.</exception>
     public ArrowRow Keep(string id, string versionId) =>

@@ -5,7 +5,7 @@ using Merganser.Core.Figures;
 namespace Merganser.Data;
 
 /// <summary>The catalogue. It is read once and kept, since every figure asks for it.</summary>
-public sealed class ComponentStore(Database database)
+public sealed class ComponentStore(Database database, TimeProvider clock)
 {
     /// <summary>Most rows of one class that the bench's own lists hold; the rest are found in the catalogue.</summary>
     public const int MostListed = 500;
@@ -132,8 +132,11 @@ public sealed class ComponentStore(Database database)
                 throw new RefusedException("in-use", new PartInUse(row.Part.Name, users));
             }
 
-            var gone = sql.Execute("DELETE FROM component WHERE id = @id AND version = @version", new { id, version });
-            return gone == 1 ? gone : throw new ChangedException("part", row);
+            var isAt = sql.Scalar<int?>("SELECT version FROM component WHERE id = @id", new { id }) == version;
+            var name = $"{row.Part.Maker} {row.Part.Name}".Trim();
+            return isAt
+                ? BinStore.Take(sql, BinKind.Component, id, name, null, clock.GetUtcNow())
+                : throw new ChangedException("part", row);
         });
         Forget();
     }
@@ -162,6 +165,7 @@ public sealed class ComponentStore(Database database)
 
         var count = database.Write(sql =>
         {
+            BinStore.EnteredAnew(sql, parts.Select(p => p.Id));
             using var command = sql.Command(
                 """
                 INSERT INTO component (id, class, maker, name, facts, owned, price, order_number)
@@ -242,7 +246,8 @@ public sealed class ComponentStore(Database database)
         return changed == 1 ? now : throw new ChangedException("component", now);
     }
 
-    private void Forget()
+    /// <summary>Reads the catalogue anew the next time.</summary>
+    internal void Forget()
     {
         lock (gate)
         {

@@ -14,8 +14,10 @@ public sealed class OpenExport(Database database, TimeProvider clock)
     /// <summary>Writes all of it, or one bow with what it needs.</summary>
     /// <param name="to">Where to.</param>
     /// <param name="bowId">The bow; null for all of it.</param>
+    /// <param name="fileOf">Takes the bytes of a photograph and answers with the file beside that has them; null to
+    /// have them in the document.</param>
     /// <exception cref="MissingException">There is no such bow.</exception>
-    public void Write(Stream to, string? bowId) =>
+    public void Write(Stream to, string? bowId, Func<string, byte[], string>? fileOf = null) =>
         database.Read(sql =>
         {
             string[] bows = bowId is null
@@ -29,7 +31,7 @@ public sealed class OpenExport(Database database, TimeProvider clock)
             json.WriteStartObject("shared");
             foreach (var table in OpenTables.Shared)
             {
-                Rows(sql, json, table, bowId is null ? "TRUE" : OpenTables.NeededBy(table), bowId, bowId);
+                Rows(sql, json, table, bowId is null ? "TRUE" : OpenTables.NeededBy(table), bowId, bowId, fileOf);
             }
 
             json.WriteEndObject();
@@ -39,7 +41,7 @@ public sealed class OpenExport(Database database, TimeProvider clock)
                 json.WriteStartObject();
                 foreach (var table in OpenTables.OfBow)
                 {
-                    Rows(sql, json, table, table.OfBow!, bow, bowId);
+                    Rows(sql, json, table, table.OfBow!, bow, bowId, fileOf);
                 }
 
                 json.WriteEndObject();
@@ -57,7 +59,7 @@ public sealed class OpenExport(Database database, TimeProvider clock)
             OpenTables
                 .All.Select(table =>
                 {
-                    var columns = ColumnsOf(sql, table);
+                    var columns = ColumnsOf(sql, table).Where(c => c.Type != Bytes).ToArray();
                     List<string[]> lines =
                     [
                         [.. columns.Select(c => c.Name)],
@@ -76,6 +78,9 @@ public sealed class OpenExport(Database database, TimeProvider clock)
                 })
                 .ToArray()
         );
+
+    /// <summary>The type of a column that holds a photograph.</summary>
+    internal const string Bytes = "BLOB";
 
     /// <summary>A column of a table.</summary>
     internal sealed record Column(string Name, string Type, bool IsKey, bool MayBeNull);
@@ -99,7 +104,15 @@ public sealed class OpenExport(Database database, TimeProvider clock)
     internal static string Names(IEnumerable<Column> columns) =>
         string.Join(", ", columns.Select(c => $"\"{c.Name}\""));
 
-    private static void Rows(Sql sql, Utf8JsonWriter json, OpenTable table, string which, string? bow, string? only)
+    private static void Rows(
+        Sql sql,
+        Utf8JsonWriter json,
+        OpenTable table,
+        string which,
+        string? bow,
+        string? only,
+        Func<string, byte[], string>? fileOf
+    )
     {
         var columns = ColumnsOf(sql, table);
         json.WriteStartArray(table.Name);
@@ -113,6 +126,14 @@ public sealed class OpenExport(Database database, TimeProvider clock)
             foreach (var (name, value) in row)
             {
                 json.WritePropertyName(name);
+                if (value is byte[] bytes && fileOf is not null)
+                {
+                    json.WriteStartObject();
+                    json.WriteString("file", fileOf($"{row.Values.First()}-{name}", bytes));
+                    json.WriteEndObject();
+                    continue;
+                }
+
                 // Of one bow alone no other is known.
                 Value(json, only is not null && name == "from_bow_id" ? null : value, table.Nested.Contains(name));
             }
@@ -135,6 +156,9 @@ public sealed class OpenExport(Database database, TimeProvider clock)
                 break;
             case string text:
                 json.WriteStringValue(text);
+                break;
+            case byte[] bytes:
+                json.WriteBase64StringValue(bytes);
                 break;
             case long whole:
                 json.WriteNumberValue(whole);

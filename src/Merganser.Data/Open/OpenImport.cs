@@ -38,16 +38,29 @@ public sealed class OpenImport(Database database)
 {
     /// <summary>Looks at what would become of each thing, and changes nothing.</summary>
     /// <exception cref="RefusedException">It is no such document, or a newer program wrote it.</exception>
-    public IReadOnlyList<OpenThing> Preview(JsonElement document, IReadOnlySet<string> take) =>
-        Run(document, take, false);
+    public IReadOnlyList<OpenThing> Preview(
+        JsonElement document,
+        IReadOnlySet<string> take,
+        Func<string, byte[]?>? files = null
+    ) => Run(document, take, files, false);
 
     /// <summary>Takes it in.</summary>
     /// <param name="document">The document.</param>
     /// <param name="take">Of what reads otherwise here, the keys of those that are taken from the document.</param>
+    /// <param name="files">The bytes of a file beside the document; null where there is none of that name.</param>
     /// <exception cref="RefusedException">It is no such document, or a newer program wrote it.</exception>
-    public IReadOnlyList<OpenThing> Take(JsonElement document, IReadOnlySet<string> take) => Run(document, take, true);
+    public IReadOnlyList<OpenThing> Take(
+        JsonElement document,
+        IReadOnlySet<string> take,
+        Func<string, byte[]?>? files = null
+    ) => Run(document, take, files, true);
 
-    private IReadOnlyList<OpenThing> Run(JsonElement document, IReadOnlySet<string> take, bool keep)
+    private IReadOnlyList<OpenThing> Run(
+        JsonElement document,
+        IReadOnlySet<string> take,
+        Func<string, byte[]?>? files,
+        bool keep
+    )
     {
         IReadOnlyList<OpenThing> things = [];
         try
@@ -55,7 +68,7 @@ public sealed class OpenImport(Database database)
             database.Write(sql =>
             {
                 sql.Execute("PRAGMA defer_foreign_keys = ON");
-                things = new OpenReading(sql, document, take).Run();
+                things = new OpenReading(sql, document, take, files ?? (_ => null)).Run();
                 return keep ? 0 : throw new PreviewDone();
             });
         }

@@ -7,7 +7,7 @@ using Microsoft.Data.Sqlite;
 namespace Merganser.Data;
 
 /// <summary>One go through a document, inside a transaction.</summary>
-internal sealed class OpenReading(Sql sql, JsonElement document, IReadOnlySet<string> take)
+internal sealed class OpenReading(Sql sql, JsonElement document, IReadOnlySet<string> take, Func<string, byte[]?> files)
 {
     private readonly List<OpenThing> things = [];
     private readonly Dictionary<string, OpenExport.Column[]> columns = [];
@@ -180,6 +180,7 @@ internal sealed class OpenReading(Sql sql, JsonElement document, IReadOnlySet<st
     private static bool Same(object? a, object? b) =>
         (a, b) switch
         {
+            (byte[] x, byte[] y) => x.AsSpan().SequenceEqual(y),
             (double x, long y) => x == y,
             (long x, double y) => x == y,
             _ => Equals(a, b),
@@ -237,6 +238,9 @@ internal sealed class OpenReading(Sql sql, JsonElement document, IReadOnlySet<st
 
             values[cell.Name] = cell.Value.ValueKind switch
             {
+                JsonValueKind.String or JsonValueKind.Object when column.Type == OpenExport.Bytes => Photograph(
+                    cell.Value
+                ),
                 JsonValueKind.Null => null,
                 JsonValueKind.String => cell.Value.GetString(),
                 JsonValueKind.Number when column.Type == "REAL" => cell.Value.GetDouble(),
@@ -247,6 +251,16 @@ internal sealed class OpenReading(Sql sql, JsonElement document, IReadOnlySet<st
         }
 
         return values;
+    }
+
+    /// <summary>A JPEG: in the document, or in a file beside it.</summary>
+    private byte[] Photograph(JsonElement cell)
+    {
+        var bytes =
+            cell.ValueKind == JsonValueKind.String
+                ? cell.GetBytesFromBase64()
+                : files(cell.TryGetProperty("file", out var name) ? name.GetString() ?? "" : "");
+        return bytes is [0xff, 0xd8, ..] ? bytes : throw Refused(InputSays.CannotBeReadHere);
     }
 
     private static RefusedException Refused(Message why) => RefusedException.At("file", "unreadable", why);

@@ -53,6 +53,27 @@ public sealed class OpenSchema(Database database)
         };
     }
 
+    /// <summary>In the document, or in a file of the archive that it lies in.</summary>
+    private static JsonObject Bytes() =>
+        new()
+        {
+            ["anyOf"] = new JsonArray(
+                new JsonObject
+                {
+                    ["type"] = "string",
+                    ["contentEncoding"] = "base64",
+                    ["contentMediaType"] = "image/jpeg",
+                },
+                new JsonObject
+                {
+                    ["type"] = "object",
+                    ["required"] = new JsonArray("file"),
+                    ["properties"] = new JsonObject { ["file"] = new JsonObject { ["type"] = "string" } },
+                    ["additionalProperties"] = false,
+                }
+            ),
+        };
+
     private static JsonObject Row(Sql sql, OpenTable table)
     {
         var (columns, of) = (OpenExport.ColumnsOf(sql, table), new JsonObject());
@@ -63,8 +84,15 @@ public sealed class OpenSchema(Database database)
                 (_, true) => "object",
                 ("INTEGER", _) => "integer",
                 ("REAL", _) => "number",
+                (OpenExport.Bytes, _) => "bytes",
                 _ => "string",
             };
+            if (type == "bytes")
+            {
+                of[column.Name] = Bytes();
+                continue;
+            }
+
             JsonNode[] types = type == "object" ? ["object", "array", "string", "null"] : [type, "null"];
             of[column.Name] = new JsonObject
             {

@@ -85,6 +85,14 @@ public static class OpenTables
         new("visit_value", ByVisit, [], false, "Its checks and adjusters then"),
         new("visit_line", ByVisit, [], false, "Parts and labour"),
         new("visit_end", ByVisit, [], false, "Hand-overs"),
+        new("picture", ByBow, ["placed"], true, "Photographs, and where a sheet lies in them"),
+        new(
+            "picture_bytes",
+            "picture_id IN (SELECT id FROM picture WHERE bow_id = @bow)",
+            [],
+            false,
+            "Photographs as JPEG: base64, or the name of a file beside"
+        ),
         new("bow_owner", ByBow, [], false, "Owners, from and to"),
         new(
             "withdrawn",

@@ -23,6 +23,7 @@ internal enum StoryEntry
     HandOver,
     Owner,
     Planned,
+    Picture,
 }
 
 /// <summary>Where a thing stands in a story.</summary>
@@ -72,6 +73,8 @@ internal static class StoryKeys
         UNION ALL SELECT 'owner', 'setup', e.id, e.handed_at FROM bow_owner e WHERE e.bow_id = @bowId
         UNION ALL SELECT 'planned', 'notes', e.id, e.ended_at FROM reminder e
           WHERE e.bow_id = @bowId AND e.state = 'done'
+        UNION ALL SELECT 'picture', 'notes', e.id, e.added_at FROM picture e WHERE e.bow_id = @bowId
+          AND e.set_id IS NULL AND e.check_id IS NULL AND e.note_id IS NULL AND e.visit_id IS NULL
         """;
 
     /// <summary>The newest things of a bow, or those before one, the newest first.</summary>

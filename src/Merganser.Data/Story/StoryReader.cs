@@ -27,7 +27,7 @@ internal sealed class StoryReader(Sql sql, BowRow bow, StoryKey[] keys)
         Acts(IdsOf(StoryEntry.Act));
         Remarks(IdsOf(StoryEntry.Remark));
         new StoryRest(sql, bow, Tell).Read(IdsOf);
-        return [.. keys.Select(k => told.GetValueOrDefault(k.Id)).OfType<StoryEvent>()];
+        return new StoryPictures(sql).Beside([.. keys.Where(k => told.ContainsKey(k.Id)).Select(k => (k, told[k.Id]))]);
     }
 
     private void Tell(StoryEvent happened) => told[happened.Id] = happened;

@@ -1,4 +1,5 @@
 using Merganser.Core.Messages;
+using Merganser.Core.Pictures;
 using Merganser.Core.Story;
 using Merganser.Core.Units;
 
@@ -17,6 +18,7 @@ internal sealed class StoryRest(Sql sql, BowRow bow, Action<StoryEvent> tell)
         Proven(idsOf(StoryEntry.Proven));
         Crawls(idsOf(StoryEntry.Crawl));
         Notes(idsOf(StoryEntry.Note));
+        Pictures(idsOf(StoryEntry.Picture));
         new StoryVisits(sql, tell).Read(idsOf);
     }
 
@@ -146,6 +148,16 @@ internal sealed class StoryRest(Sql sql, BowRow bow, Action<StoryEvent> tell)
                     MayBeTakenBack = true,
                 }
             );
+        }
+    }
+
+    private void Pictures(object ids)
+    {
+        foreach (
+            var (id, at, said) in Of<(string, string, string)>("SELECT e.id, e.added_at, e.caption FROM picture e", ids)
+        )
+        {
+            tell(Happened(id, at, StorySign.Notes, PictureSays.Photograph) with { Note = said });
         }
     }
 

@@ -58,6 +58,15 @@ public static class ArrowEndpoints
             (string id, ArrowDraft draft, HttpRequest request, ArrowStore arrows) =>
                 arrows.ChangeDraft(id, request.IfMatch(), Bounded(draft))
         );
+        api.MapDelete(
+                "/arrows/{id}",
+                (string id, HttpRequest request, ArrowStore arrows) =>
+                {
+                    arrows.Bin(id, request.IfMatch());
+                    return Results.NoContent();
+                }
+            )
+            .Produces(204);
         api.MapPost(
             "/arrows/{id}/versions",
             (string id, KeepInput input, ArrowStore arrows) => arrows.Keep(id, ClientId.Checked(input.Id))

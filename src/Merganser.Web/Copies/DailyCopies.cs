@@ -2,8 +2,10 @@ using Merganser.Data;
 
 namespace Merganser.Web.Copies;
 
-/// <summary>Makes a copy of the data file each day on which the program runs.</summary>
-public sealed partial class DailyCopies(DataCopies copies, TimeProvider clock, ILogger<DailyCopies> log)
+/// <summary>
+/// Makes a copy of the data file each day on which the program runs, and takes out of the bin what is old.
+/// </summary>
+public sealed partial class DailyCopies(DataCopies copies, BinStore bin, TimeProvider clock, ILogger<DailyCopies> log)
     : BackgroundService
 {
     /// <summary>The first reads come first.</summary>
@@ -22,6 +24,7 @@ public sealed partial class DailyCopies(DataCopies copies, TimeProvider clock, I
             try
             {
                 copies.MakeDaily();
+                bin.Empty();
             }
             catch (DataFileException trouble)
             {

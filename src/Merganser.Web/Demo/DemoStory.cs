@@ -201,7 +201,9 @@ public sealed class DemoStory(Database database, ComponentStore components, Doze
     private void ThirdPaper(Evening at)
     {
         var paper = Paper(at, 3, Version(9), "3");
-        paper = Shoot(at, paper, (-1.26, .02), (-1.12, .12), (-1.2, .06));
+        (double X, double Y)[] tears = [(-1.26, .02), (-1.12, .12), (-1.2, .06)];
+        paper = Shoot(at, paper, tears);
+        DemoPicture.Keep(new PictureStore(database, at.Clock), Id('8'), paper.Session.Now.Id, tears);
         Move(at, paper, AdjusterKind.YokePair, 2);
         Shoot(at, paper, (-.82, .09), (-.7, -.05), (-.85, .1), (-.78, .02), (-.81, .04));
     }

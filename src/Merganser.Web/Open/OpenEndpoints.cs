@@ -1,10 +1,8 @@
 using System.IO.Compression;
 using System.Text;
 using System.Text.Json;
-using Merganser.Core.Figures;
 using Merganser.Data;
 using Merganser.Web.Printing;
-using Microsoft.AspNetCore.Http.Features;
 
 namespace Merganser.Web.Open;
 
@@ -16,12 +14,9 @@ public sealed record OpenView(bool Taken, IReadOnlyList<OpenThing> Things, int S
 
 public static class OpenEndpoints
 {
-    /// <summary>The largest document that is taken in: some hundred thousand shots.</summary>
-    public const long MostBytes = 128L * 1024 * 1024;
-
     private const int MostListed = 400;
-    private const int DeepestNested = 64;
     private const string Json = "application/json";
+    private const string Zip = "application/zip";
 
     public static void MapOpen(this IEndpointRouteBuilder api)
     {
@@ -47,21 +42,22 @@ public static class OpenEndpoints
         api.MapGet(
                 "/export.zip",
                 (OpenExport export, TimeProvider clock) =>
-                    Results.File(Zipped(export, clock), "application/zip", $"merganser-{Day(clock)}.zip")
+                    Results.File(Zipped(export, clock), Zip, $"merganser-{Day(clock)}.zip")
             )
-            .Produces(200, contentType: "application/zip");
+            .Produces(200, contentType: Zip);
         api.MapGet("/schemas/bench.json", (OpenSchema schema) => Results.Text(schema.Text(), "application/schema+json"))
             .ExcludeFromDescription();
         api.MapPost(
                 "/import",
                 async (HttpRequest request, bool? keep, string? take, OpenImport import) =>
                 {
-                    using var document = await Read(request);
+                    using var sent = await OpenFile.Read(request);
+                    var document = sent.Document;
                     var chosen = (take ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries).ToHashSet();
                     var things =
                         keep == true
-                            ? import.Take(document.RootElement, chosen)
-                            : import.Preview(document.RootElement, chosen);
+                            ? import.Take(document.RootElement, chosen, sent.File)
+                            : import.Preview(document.RootElement, chosen, sent.File);
                     var told = things
                         .Where(t => t.Kind == "bow" || t.What != TakenIn.Same)
                         .OrderBy(t => t.Kind != "bow")
@@ -74,7 +70,7 @@ public static class OpenEndpoints
                     );
                 }
             )
-            .Accepts<JsonDocument>(Json);
+            .Accepts<JsonDocument>(Json, Zip);
     }
 
     private static string Day(TimeProvider clock) =>
@@ -88,13 +84,30 @@ public static class OpenEndpoints
         await made.CopyToAsync(to);
     }
 
-    /// <summary>The tables as files that any spreadsheet opens; no cell of them runs as a formula.</summary>
+    /// <summary>
+    /// The document with its photographs beside it, and the tables as files that any spreadsheet opens; no cell of them
+    /// runs as a formula.
+    /// </summary>
     private static byte[] Zipped(OpenExport export, TimeProvider clock)
     {
         using var made = new MemoryStream();
         using (var zip = new ZipArchive(made, ZipArchiveMode.Create, true))
         {
-            var about = new StringBuilder("Each file is one table, its first line names the columns.\n\n");
+            var document = new MemoryStream();
+            export.Write(
+                document,
+                null,
+                (name, bytes) =>
+                {
+                    Put(zip, $"pictures/{name}.jpg", bytes, CompressionLevel.NoCompression, clock);
+                    return $"pictures/{name}.jpg";
+                }
+            );
+            Put(zip, OpenFile.DocumentName, document.ToArray(), CompressionLevel.Optimal, clock);
+            var about = new StringBuilder(
+                $"{OpenFile.DocumentName} is all of it, and is taken in again with the photographs beside it.\n"
+                    + "Each other file is one table, its first line names the columns.\n\n"
+            );
             foreach (var (table, lines) in export.Tables())
             {
                 about.Append(System.Globalization.CultureInfo.InvariantCulture, $"{table.Name}.csv: {table.Says}\n");
@@ -113,26 +126,15 @@ public static class OpenEndpoints
 
     private static void Put(ZipArchive zip, string name, string text, TimeProvider clock)
     {
-        var entry = zip.CreateEntry(name, CompressionLevel.Optimal);
-        entry.LastWriteTime = clock.GetLocalNow();
-        using var writer = new StreamWriter(entry.Open(), new UTF8Encoding(true));
-        writer.Write(text);
+        var bytes = new UTF8Encoding(true);
+        Put(zip, name, [.. bytes.GetPreamble(), .. bytes.GetBytes(text)], CompressionLevel.Optimal, clock);
     }
 
-    private static async Task<JsonDocument> Read(HttpRequest request)
+    private static void Put(ZipArchive zip, string name, byte[] bytes, CompressionLevel level, TimeProvider clock)
     {
-        if (request.HttpContext.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit)
-        {
-            limit.MaxRequestBodySize = MostBytes;
-        }
-
-        try
-        {
-            return await JsonDocument.ParseAsync(request.Body, new JsonDocumentOptions { MaxDepth = DeepestNested });
-        }
-        catch (JsonException broken)
-        {
-            throw RefusedException.At("file", "json", new DocumentIsBroken(broken.Message));
-        }
+        var entry = zip.CreateEntry(name, level);
+        entry.LastWriteTime = clock.GetLocalNow();
+        using var to = entry.Open();
+        to.Write(bytes);
     }
 }

@@ -3,6 +3,7 @@ using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Story;
+using Merganser.Data;
 
 namespace Merganser.Web.Story;
 
@@ -15,6 +16,8 @@ public sealed record StoryPageView(IReadOnlyList<HappenedView> Events, string? E
 /// <param name="Shots">Shots on the string by then.</param>
 /// <param name="Opens">Where it is opened: a path below the bow; empty for nowhere.</param>
 /// <param name="MayBeTakenBack">True for a note of the story.</param>
+/// <param name="Pictures">Photographs of it.</param>
+/// <param name="PicturedAs">What a photograph of it is kept with; null where it takes none.</param>
 public sealed record HappenedView(
     string Id,
     DateTimeOffset At,
@@ -26,12 +29,28 @@ public sealed record HappenedView(
     int Shots,
     string Opens,
     IReadOnlyList<StoryDetail> Details,
-    bool MayBeTakenBack
+    bool MayBeTakenBack,
+    IReadOnlyList<string> Pictures,
+    PictureOf? PicturedAs
 )
 {
     /// <summary>As it is shown.</summary>
     public static HappenedView Of(StoryEvent e) =>
-        new(e.Id, e.At, e.Sign, e.Tone, e.Words, e.Beside, e.Note, e.Shots, e.Opens, e.Details, e.MayBeTakenBack);
+        new(
+            e.Id,
+            e.At,
+            e.Sign,
+            e.Tone,
+            e.Words,
+            e.Beside,
+            e.Note,
+            e.Shots,
+            e.Opens,
+            e.Details,
+            e.MayBeTakenBack,
+            e.Pictures,
+            FactsJson.TryEnum<PictureOf>(e.PicturedAs)
+        );
 }
 
 /// <summary>How many things of a sign there are.</summary>

@@ -205,6 +205,21 @@ internal static class ApiTable
             ["GET /api/bows/{bowId}/chronograph"] = new("chronograph", "The newest readings and what they teach"),
             ["POST /api/bows/{bowId}/chronograph"] = new("chronograph", "Takes a reading"),
             ["POST /api/bows/{bowId}/chronograph/{id}/withdraw"] = new("chronograph", "Takes a reading back"),
+            ["GET /api/bows/{id}/pictures"] = new("pictures", "Photographs of a bow, or of one thing of it"),
+            ["POST /api/bows/{id}/pictures"] = new("pictures", "Keeps a photograph: JPEG, PNG or WebP"),
+            ["GET /api/pictures/{id}/image.jpg"] = new("pictures", "A photograph"),
+            ["GET /api/pictures/{id}/thumbnail.jpg"] = new("pictures", "A photograph, small"),
+            ["GET /api/pictures/{id}/sheet.jpg"] = new("pictures", "The sheet of a photograph, squared and to scale"),
+            ["POST /api/pictures/{id}/sheet"] = new("pictures", "Says where the sheet lies in a photograph"),
+            ["DELETE /api/pictures/{id}"] = new("pictures", "Puts a photograph in the bin"),
+            ["DELETE /api/arrows/{id}"] = new(
+                "arrows",
+                "Puts an arrow that was never kept in the bin",
+                NamesVersion: true
+            ),
+            ["GET /api/bin"] = new("bin", "What was thrown away and can be put back"),
+            ["POST /api/bin/{kind}/{id}/put-back"] = new("bin", "Puts a thing back as it was"),
+            ["POST /api/bin/{kind}/{id}/erase"] = new("bin", "Takes a thing out of the file for good"),
             ["POST /api/instruments/{kind}/orders"] = new("instruments", "Gives an instrument an order"),
         };
 }

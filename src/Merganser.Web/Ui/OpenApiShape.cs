@@ -109,6 +109,10 @@ public static class OpenApiShape
         {
             operation.Responses["200"] = Binary("A bench by its schema, bench.json.", "application/json");
         }
+        else if (path.EndsWith(".jpg", StringComparison.Ordinal))
+        {
+            operation.Responses["200"] = Binary("A photograph.", "image/jpeg");
+        }
         else if (path.EndsWith(".zip", StringComparison.Ordinal))
         {
             operation.Responses["200"] = Binary("Tables in an archive.", "application/zip");

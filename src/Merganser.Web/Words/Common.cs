@@ -53,6 +53,9 @@ public static class CommonWords
             InputSays.NoSuchDocument =>
                 $"That is no bench in open form: such a file begins with \"format\":\"merganser-bench\".",
             InputSays.DocumentIsNewer => $"A newer program wrote that file: this one cannot take it in.",
+            InputSays.ArrowWasKept =>
+                $"A version of this arrow was kept: it stays in the story, and cannot be thrown away.",
+            InputSays.PlaceIsTaken => $"Something else has its place by now, or what it belonged to is gone.",
             InputSays.BowWithoutId => $"A bow in the file has no id.",
             InputSays.BothWentOn => $"Both benches went on with it, each its own way: it stays as it is here.",
             InputSays.CannotBeReadHere => $"Some of it cannot be read here.",

@@ -9,6 +9,7 @@ using Merganser.Core.First;
 using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
+using Merganser.Core.Pictures;
 using Merganser.Core.Plans;
 using Merganser.Core.Rack;
 using Merganser.Core.Sessions;
@@ -53,6 +54,7 @@ public static class Wording
             FinderMessage of => FinderWords.Of(of),
             TrialMessage of => TrialWords.Of(of),
             StoryMessage of => StoryWords.Of(of),
+            PictureMessage of => PictureWords.Of(of),
             PlanMessage of => PlanWords.Of(of),
             VisitMessage of => VisitWords.Of(of),
             FirstMessage of => FirstWords.Of(of),
@@ -82,6 +84,7 @@ public static class Wording
             FinderSays says => FinderWords.Of(says),
             TrialSays says => TrialWords.Of(says),
             StorySays says => StoryWords.Of(says),
+            PictureSays says => PictureWords.Of(says),
             PlanSays says => PlanWords.Of(says),
             VisitSays says => VisitWords.Of(says),
             FirstSays says => FirstWords.Of(says),

@@ -331,6 +331,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/arrows/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Puts an arrow that was never kept in the bin */
+        delete: operations["deleteArrowsById"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/arrows/{id}/versions": {
         parameters: {
             query?: never;
@@ -1752,6 +1769,160 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Photographs of a bow, or of one thing of it */
+        get: operations["getBowsByIdPictures"];
+        put?: never;
+        /** Keeps a photograph: JPEG, PNG or WebP */
+        post: operations["postBowsByIdPictures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}/image.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photograph */
+        get: operations["getPicturesByIdImageJpg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}/thumbnail.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photograph, small */
+        get: operations["getPicturesByIdThumbnailJpg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}/sheet.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheet of a photograph, squared and to scale */
+        get: operations["getPicturesByIdSheetJpg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says where the sheet lies in a photograph */
+        post: operations["postPicturesByIdSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Puts a photograph in the bin */
+        delete: operations["deletePicturesById"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was thrown away and can be put back */
+        get: operations["getBin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bin/{kind}/{id}/put-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a thing back as it was */
+        post: operations["postBinByKindByIdPutBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bin/{kind}/{id}/erase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a thing out of the file for good */
+        post: operations["postBinByKindByIdErase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan": {
         parameters: {
             query?: never;
@@ -2995,6 +3166,42 @@ export interface components {
             name: string;
             arrow: components["schemas"]["Arrow"];
             summary: components["schemas"]["ArrowSummary"];
+        };
+        /**
+         * @description What lies in the bin.
+         * @enum {unknown}
+         */
+        BinKind: "component" | "arrow" | "picture" | "note";
+        /** @description What lies in the bin, the newest first. */
+        BinView: {
+            /**
+             * Format: int32
+             * @description So long a thing lies there.
+             */
+            days: number;
+            /** @description They. */
+            things: components["schemas"]["Binned"][];
+        };
+        /** @description Something in the bin. */
+        Binned: {
+            /** @description Its own id. */
+            id: string;
+            /** @description What it is. */
+            kind: components["schemas"]["BinKind"];
+            /** @description What it is called. */
+            name: string;
+            /** @description Of which bow; null for none. */
+            bow: null | string;
+            /**
+             * Format: date-time
+             * @description When it was thrown away.
+             */
+            binnedAt: string;
+            /**
+             * Format: date-time
+             * @description The day on which it goes for good; a note never does.
+             */
+            goesAt: string;
         };
         /** @description A reading of a draw board as typed. */
         BoardInput: {
@@ -4860,6 +5067,9 @@ export interface components {
             details: components["schemas"]["StoryDetail"][];
             /** @description True for a note of the story. */
             mayBeTakenBack: boolean;
+            /** @description Photographs of it. */
+            pictures: string[];
+            picturedAs: null | components["schemas"]["PictureOf"];
         };
         /** @description Where the true offset of heads may lie, and what each place asks for. */
         HeadMapView: {
@@ -5177,6 +5387,8 @@ export interface components {
         KeepInput: {
             id: null | string;
         };
+        /** @enum {unknown} */
+        KnownSheet: "a4" | "a3" | "letter" | null;
         /** @description A sheet of labels of equal size on A4, millimetres. */
         LabelGrid: {
             /**
@@ -5930,6 +6142,41 @@ export interface components {
              * @description At its upper end.
              */
             high: null | number;
+        };
+        /** @description A place in a photograph. */
+        PhotoPoint: {
+            /**
+             * Format: double
+             * @description Pixels from its left edge.
+             */
+            x?: number;
+            /**
+             * Format: double
+             * @description Pixels from its upper edge, downwards.
+             */
+            y?: number;
+        };
+        /** @enum {unknown} */
+        PictureOf: "bow" | "set" | "check" | "note" | "visit" | null;
+        /** @description A photograph of a bow. */
+        PictureView: {
+            id: string;
+            /** @description What it shows. */
+            of: components["schemas"]["PictureOf"];
+            caption: string;
+            /**
+             * Format: int32
+             * @description Pixels across.
+             */
+            width: number;
+            /**
+             * Format: int32
+             * @description Pixels down.
+             */
+            height: number;
+            sheet: null | components["schemas"]["SheetView"];
+            /** Format: date-time */
+            addedAt: string;
         };
         /** @description A weighed piece; an odd one is asked to be weighed again. */
         Piece: {
@@ -6847,11 +7094,33 @@ export interface components {
         };
         /** @enum {unknown} */
         ShaftFinding: "sound" | "crackedOrSplintered" | "bent" | "endsNotSquare" | null;
+        /** @description What was pressed on a photograph, and the known length as typed. */
+        SheetInput: {
+            corners: components["schemas"]["PhotoPoint"][];
+            sheet?: null | components["schemas"]["KnownSheet"];
+            from?: null | components["schemas"]["PhotoPoint"];
+            to?: null | components["schemas"]["PhotoPoint"];
+            length?: null | string;
+        };
         /**
          * @description The face of the sheet that was read.
          * @enum {unknown}
          */
         SheetSide: "shootingSide" | "targetSide";
+        /** @description A sheet in a photograph, squared. */
+        SheetView: {
+            /**
+             * Format: double
+             * @description Inches across.
+             */
+            width: number;
+            /**
+             * Format: double
+             * @description Inches down.
+             */
+            height: number;
+            words: string;
+        };
         /** @description A tear in the shooter's own words: "about an inch left, point low". */
         ShooterWords: {
             /** @description Code of the size to the side, or null when it is level. */
@@ -9213,6 +9482,30 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ArrowRow"];
                 };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    deleteArrowsById: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The version that the edit was made on, in quotes. Without it 428, an old one 412. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             default: components["responses"]["problem"];
         };
@@ -11595,6 +11888,252 @@ export interface operations {
             default: components["responses"]["problem"];
         };
     };
+    getBowsByIdPictures: {
+        parameters: {
+            query?: {
+                of?: string;
+                ofId?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"][];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdPictures: {
+        parameters: {
+            query: {
+                pictureId: string;
+                of?: string;
+                ofId?: string;
+                caption?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+                "image/webp": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getPicturesByIdImageJpg: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A photograph. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getPicturesByIdThumbnailJpg: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A photograph. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getPicturesByIdSheetJpg: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A photograph. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postPicturesByIdSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    deletePicturesById: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    getBin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBinByKindByIdPutBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBinByKindByIdErase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinView"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
     getPlan: {
         parameters: {
             query?: never;
@@ -12064,6 +12603,7 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["JsonDocument"];
+                "application/zip": components["schemas"]["JsonDocument"];
             };
         };
         responses: {

@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Foot } from '../../shell/Foot';
@@ -36,6 +37,7 @@ const words: Record<ArrowWay, [string, string]> = {
 /** The arrow seen another way than by building it. */
 export function ArrowWayPage({ bowId, way, row, arrows, catalogue, goBuild }: Props) {
   const work = useArrowWork(bowId, row);
+  const queries = useQueryClient();
   const [search, setSearch] = useSearchParams();
   const chosen = search.get('with')?.split(',') ?? arrows.slice(0, 3).map((a) => a.id);
   const view = work.figures.data;
@@ -67,10 +69,14 @@ export function ArrowWayPage({ bowId, way, row, arrows, catalogue, goBuild }: Pr
           )}
           {way === 'versions' && (
             <VersionsPane
-              arrowId={row.id}
+              row={row}
               onOpen={(draft) => {
                 work.change(draft);
                 goBuild();
+              }}
+              onBinned={() => {
+                setSearch({});
+                void queries.invalidateQueries();
               }}
             />
           )}

@@ -1,10 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api, type Schemas } from '../../api/client';
+import { answer, api, ifMatch, type Schemas } from '../../api/client';
+import { useActs } from '../../api/useActs';
 import { useEarlier } from '../../api/useEarlier';
 import { Plain } from '../../parts/Buttons';
 import { Column, Columns } from '../../parts/Columns';
 import { Earlier } from '../../parts/Earlier';
 import { Log } from '../../parts/List';
+import { Fault } from '../../parts/Note';
 import type { Draft } from './parts';
 import w from '../../parts/words.module.css';
 import s from './VersionsPane.module.css';
@@ -14,8 +16,25 @@ const when = (at: string) =>
 
 const NONE = { rows: [], earlier: null };
 
+interface Props {
+  row: Schemas['ArrowRow'];
+  onOpen: (draft: Draft) => void;
+  /** It was never kept, and was thrown away. */
+  onBinned: () => void;
+}
+
 /** Every kept version, what changed in it, and the arrow as files. */
-export function VersionsPane({ arrowId, onOpen }: { arrowId: string; onOpen: (draft: Draft) => void }) {
+export function VersionsPane({ row, onOpen, onBinned }: Props) {
+  const arrowId = row.id;
+  const acts = useActs(`bin ${arrowId}`);
+  const bin = async () => {
+    const gone = await acts.act(`bin ${row.version}`, () =>
+      answer(api.DELETE('/api/arrows/{id}', { params: { path: { id: arrowId } }, ...ifMatch(row.version) })).then(
+        () => true,
+      ),
+    );
+    if (gone) onBinned();
+  };
   const load = (before?: number) =>
     answer(api.GET('/api/arrows/{id}/versions', { params: { path: { id: arrowId }, query: { before } } }));
   const rows = ({ versions: all, earlier }: Schemas['VersionPage']) => ({ rows: all, earlier });
@@ -28,7 +47,15 @@ export function VersionsPane({ arrowId, onOpen }: { arrowId: string; onOpen: (dr
       <Column wide label="Versions">
         <h2>Versions</h2>
         <p className={w.muted}>A kept version is never rewritten: a change makes the next one.</p>
-        {newest.data?.versions.length === 0 && <p>Nothing is kept yet.</p>}
+        {newest.data?.versions.length === 0 && (
+          <>
+            <p>Nothing is kept yet.</p>
+            <Plain disabled={acts.busy} onClick={() => void bin()}>
+              Put this arrow in the bin
+            </Plain>
+          </>
+        )}
+        {acts.problem && <Fault>{acts.problem.message}</Fault>}
         <Log>
           {versions.rows.map((version) => (
             <li key={version.id}>

@@ -192,7 +192,7 @@ describe('the versions', () => {
         earlier: 1,
       },
     });
-    show(<VersionsPane arrowId="a" onOpen={onOpen} />);
+    show(<VersionsPane row={{ id: 'a', version: 3 } as Schemas['ArrowRow']} onOpen={onOpen} onBinned={vi.fn()} />);
     expect(await screen.findByText(/point Pebble 100 to Pebble 125/)).toBeTruthy();
     expect(screen.getByText(/shot through paper: frozen/)).toBeTruthy();
     await userEvent.click(screen.getAllByText('Put it on the bench')[1]!);

@@ -7,6 +7,7 @@ import { Empty } from '../../parts/Empty';
 import { Main, Page } from '../../parts/Page';
 import { Scroller, Table } from '../../parts/Table';
 import { Foot } from '../../shell/Foot';
+import { Bin } from './Bin';
 import { OpenData } from './OpenData';
 import { People } from './People';
 import { ShellHead } from '../../shell/ShellHead';
@@ -86,6 +87,7 @@ export default function CopiesPage() {
           </>
         )}
         <OpenData />
+        <Bin />
         <People />
         {read.isError && !view && <Empty>{read.error.message}</Empty>}
       </Main>

@@ -36,7 +36,7 @@ export function OpenData() {
           All of it (JSON)
         </FileLink>
         <FileLink href="/api/export.zip" download>
-          All of it (CSV tables, zip)
+          All of it with photographs and CSV tables (zip)
         </FileLink>
       </div>
       {(rack.data?.bows.length ?? 0) > 0 && (
@@ -57,29 +57,29 @@ export function OpenData() {
 function TakeIn() {
   const queries = useQueryClient();
   const acts = useActs('take in');
-  const [file, setFile] = useState<{ name: string; text: string } | null>(null);
+  const [file, setFile] = useState<File | null>(null);
   const [seen, setSeen] = useState<Seen | null>(null);
   const [take, setTake] = useState<string[]>([]);
-  const send = (text: string, keep: boolean, chosen: string[]) =>
+  const send = (sent: File, keep: boolean, chosen: string[]) =>
     answer(
       api.POST('/api/import', {
         params: { query: { keep, take: chosen.join(',') || undefined } },
-        body: text as never,
-        bodySerializer: (body) => body as unknown as string,
-        headers: { 'Content-Type': 'application/json' },
+        body: sent as never,
+        bodySerializer: (body) => body as unknown as BodyInit,
+        headers: { 'Content-Type': sent.name.endsWith('.zip') ? 'application/zip' : 'application/json' },
       }),
     );
-  const look = async (name: string, text: string) => {
+  const look = async (picked: File) => {
     acts.clear();
     setTake([]);
     setSeen(null);
-    setFile({ name, text });
-    const told = await acts.act(`look ${name} ${text.length}`, () => send(text, false, []));
+    setFile(picked);
+    const told = await acts.act(`look ${picked.name} ${picked.size}`, () => send(picked, false, []));
     if (told) setSeen(told);
   };
   const keep = async () => {
     if (!file) return;
-    const told = await acts.act(`keep ${file.name} ${take.join()}`, () => send(file.text, true, take));
+    const told = await acts.act(`keep ${file.name} ${take.join()}`, () => send(file, true, take));
     if (!told) return;
     setSeen(told);
     setFile(null);
@@ -95,14 +95,14 @@ function TakeIn() {
     <>
       <h2>Take one in</h2>
       <label className={s.file}>
-        A bench or a bow as JSON:{' '}
+        A bench or a bow, as JSON or zip:{' '}
         <input
           type="file"
-          accept=".json,application/json"
-          aria-label="A bench or a bow as JSON"
+          accept=".json,.zip,application/json,application/zip"
+          aria-label="A bench or a bow, as JSON or zip"
           onChange={(event) => {
             const picked = event.target.files?.[0];
-            if (picked) void picked.text().then((text) => look(picked.name, text));
+            if (picked) void look(picked);
             event.target.value = '';
           }}
         />

@@ -10,6 +10,8 @@ import { SayIt } from './SayIt';
 import { sheetWords } from './sheetWords';
 import { WhichArrow } from './WhichArrow';
 import { Pane } from './Pane';
+import { UnderSheet } from './photo/UnderSheet';
+import type { PhotoSheet } from './photo/usePhotoSheet';
 import w from '../../parts/words.module.css';
 import l from '../../parts/layout.module.css';
 
@@ -19,6 +21,8 @@ interface Props {
   /** True where the nock end is read in a near target. */
   nock: boolean;
   px: number;
+  /** A photograph of the paper under the sheet; left out where none can lie there. */
+  photo?: PhotoSheet;
   faults: Record<string, string[]>;
   sizes: Choices['sizes'];
   arrowNumbers: string[];
@@ -46,7 +50,7 @@ const scales: [number, string][] = [
 ];
 /** Beside the sheet: which arrow it was; mark the holes, type the place or say it; turn the sheet, change the scale. */
 export function MarkingPanel(props: Props) {
-  const { marking, number, nock, px, faults, sizes, arrowNumbers, onChange, onScale } = props;
+  const { marking, number, nock, px, photo, faults, sizes, arrowNumbers, onChange, onScale } = props;
   const { figure } = useFigures();
   const words = sheetWords(nock);
   const tear = drawnTear(marking);
@@ -91,6 +95,7 @@ export function MarkingPanel(props: Props) {
           />
         </>
       )}
+      {photo && entry === 'mark' && <UnderSheet photo={photo} />}
       <h2>Scale of the sheet</h2>
       <ChoiceRow label="Scale of the sheet" value={px} choices={scales} onChange={onScale} />
       <p className={w.muted}>

@@ -7,6 +7,7 @@ import { SheetGrid } from './SheetGrid';
 import type { Hole, Marking } from './paperTypes';
 import { placeUnder, steppedBy } from './sheetHands';
 import { sheetWords } from './sheetWords';
+import type { PhotoSheet } from './photo/usePhotoSheet';
 import s from './Sheet.module.css';
 
 const GRAB = 26;
@@ -17,6 +18,8 @@ interface Props {
   nock: boolean;
   marking: Marking;
   px: number;
+  /** A photograph of the paper that lies under it. */
+  photo?: PhotoSheet;
   onChange: (marking: Marking) => void;
   onKeep: () => void;
   onCancel: () => void;
@@ -25,7 +28,7 @@ interface Props {
 type HoleName = 'point' | 'tail';
 
 /** The blank sheet: press for the point's hole, press again for the tail; drag either; or arrow keys and Enter. */
-export function MarkingSheet({ nock, marking, px, onChange, onKeep, onCancel }: Props) {
+export function MarkingSheet({ nock, marking, px, photo, onChange, onKeep, onCancel }: Props) {
   const { ref, width: WIDTH, height: HEIGHT } = useSize<HTMLDivElement>(620, 530);
   const svg = useRef<SVGSVGElement>(null);
   const [cross, setCross] = useState<Hole>({ x: 0, y: 0 });
@@ -45,8 +48,20 @@ export function MarkingSheet({ nock, marking, px, onChange, onKeep, onCancel }: 
     onChange({ ...marking, [name]: hole, right: '', up: '' });
   };
 
+  const under = photo?.under;
+  /** Where the photograph was taken hold of: a place of the sheet, and what of the photograph lay in the middle then. */
+  const [held, setHeld] = useState<{ hole: Hole; middle: Hole } | null>(null);
+  const moving = under && photo.moving;
+  const slide = (from: { hole: Hole; middle: Hole }, to: Hole) =>
+    photo?.moveTo({ x: from.middle.x - (to.x - from.hole.x), y: from.middle.y + (to.y - from.hole.y) });
+
   const down = (event: PointerEvent<SVGSVGElement>) => {
     const hole = at(event);
+    if (moving) {
+      event.currentTarget.setPointerCapture?.(event.pointerId);
+      setHeld({ hole, middle: under.middle });
+      return;
+    }
     const name = near(hole) ?? next;
     event.currentTarget.setPointerCapture?.(event.pointerId);
     setDragged(name);
@@ -54,7 +69,8 @@ export function MarkingSheet({ nock, marking, px, onChange, onKeep, onCancel }: 
   };
   const press = (event: KeyboardEvent) => {
     const moved = steppedBy(event, cross, WIDE_STEP);
-    if (moved) {
+    if (moved && moving) slide({ hole: cross, middle: under.middle }, moved);
+    else if (moved) {
       setCross(moved);
       if (marking.tail) onChange({ ...marking, tail: moved, right: '', up: '' });
     } else if (event.key === 'Enter') {
@@ -75,7 +91,7 @@ export function MarkingSheet({ nock, marking, px, onChange, onKeep, onCancel }: 
     <div className={s.space} ref={ref}>
       <svg
         ref={svg}
-        className={classes(s.sheet, s.marking)}
+        className={classes(s.sheet, s.marking, under && s.over, moving && s.moves)}
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         tabIndex={0}
         role="application"
@@ -83,11 +99,33 @@ export function MarkingSheet({ nock, marking, px, onChange, onKeep, onCancel }: 
         data-owns-keys
         data-testid="marking-sheet"
         onPointerDown={down}
-        onPointerMove={(event) => dragged && put(dragged, at(event))}
-        onPointerUp={() => setDragged(null)}
+        onPointerMove={(event) => (held ? slide(held, at(event)) : dragged && put(dragged, at(event)))}
+        onPointerUp={() => {
+          setDragged(null);
+          setHeld(null);
+        }}
         onKeyDown={press}
       >
-        <SheetGrid width={WIDTH} height={HEIGHT} cx={cx} cy={cy} px={px} />
+        <SheetGrid
+          width={WIDTH}
+          height={HEIGHT}
+          cx={cx}
+          cy={cy}
+          px={px}
+          under={
+            under && (
+              <image
+                href={under.src}
+                x={cx - under.middle.x * px}
+                y={cy - under.middle.y * px}
+                width={under.width * px}
+                height={under.height * px}
+                preserveAspectRatio="none"
+                data-testid="under"
+              />
+            )
+          }
+        />
         {marking.point && marking.tail && (
           <path
             d={tearPath({ x: marking.tail.x - marking.point.x, y: marking.tail.y - marking.point.y }, px, 'now', 3)}

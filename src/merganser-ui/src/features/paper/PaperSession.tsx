@@ -1,13 +1,12 @@
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { bowScope } from '../../api/outbox';
 import { useOutbox } from '../../api/useOutbox';
 import { focusHome, useEscape } from '../../shell/focus';
-import { isPageKey } from '../../shell/keys';
 import { useUndo } from '../../shell/useUndo';
 import { Key, Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
-import { freshHit, fromOf, halfFor, markedWith, markOfKey } from './target/groupTypes';
+import { freshHit, fromOf, halfFor, markedWith } from './target/groupTypes';
 import { AtTarget } from './target/AtTarget';
 import { HitsTable } from './target/HitsTable';
 import { useSightMark } from './target/useSightMark';
@@ -29,6 +28,8 @@ import { ShotsPanel } from './ShotsPanel';
 import { StageRail } from './StageRail';
 import { OpenAgain, TakeBack } from './TakeBack';
 import { focusSheet } from './sheetHands';
+import { usePhotoSheet } from './photo/usePhotoSheet';
+import { useSessionKeys } from './useSessionKeys';
 import { useKeptShots } from './useKeptShots';
 import { usePaperMoves } from './usePaperMoves';
 import { isAtTarget, nextOf, stageOf, typedStage } from './stages';
@@ -67,6 +68,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
   const shown = paper.sets.find((s) => s.id === shownId) ?? last;
   const undo = useUndo();
   const [reopened, setReopened] = useState(false);
+  const photo = usePhotoSheet(paper.bowId, paper.id, last.id);
   const usualSide: Side = last.shots.at(-1)?.side ?? paper.sets.at(-2)?.shots.at(-1)?.side ?? 'shootingSide';
 
   const setMarking = (next: Marking | null) => {
@@ -144,27 +146,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
   useEscape(marking === null && way !== 'reading', () => setWay('reading'));
   useEscape(taking !== null, () => setTaking(null));
 
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (!isPageKey(event)) return;
-      const key = event.key.toLowerCase();
-      if (marking?.arrow) {
-        const marked = markOfKey(last, marking, key);
-        if (marked) setMarking(marked);
-      } else if (marking) {
-        // A nock end in a target has one face.
-        if (key === 'f' && last.nockEnd === null)
-          setMarking({ ...marking, side: marking.side === 'shootingSide' ? 'targetSide' : 'shootingSide' });
-      } else if (key === 'm') look('move');
-      else if (key === 'v') look('shots');
-      else if (key === 'n') {
-        event.preventDefault();
-        mark();
-      }
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  });
+  useSessionKeys(last, marking, { setMarking, look, mark });
 
   const act = (action: string | null | undefined) => {
     if (action === 'mark') mark();
@@ -191,6 +173,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
             marking={marking}
             paper={paper}
             work={work}
+            photo={photo}
             count={now.shots.length}
             scale={scale}
             onScale={setScale}
@@ -235,6 +218,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
             {way === 'shots' && (
               <ShotsPanel
                 set={shown}
+                bowId={paper.bowId}
                 after={isAtTarget(shown) && <HitsTable paper={paper} set={last} work={work} onTaken={takenIn} />}
                 onMark={(shot, reason, doubtful) => void markShot(shot, reason, doubtful)}
               />
@@ -286,6 +270,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
         paper={paper}
         work={work}
         marking={marking}
+        photo={marking && !marking.arrow && photo.placing ? photo : null}
         lookingAtMoves={way === 'move'}
         waits={waits}
         onMark={mark}

@@ -60,7 +60,11 @@ function Sets({ paper, onList, onNewest }: { paper: Paper } & Pick<Props, 'onLis
             </WayKey>
             <WayKey onClick={onList}>Papers</WayKey>
           </Ways>
-          {way === 'reading' ? <ReadingPanel paper={paper} set={shown} past /> : <ShotsPanel set={shown} />}
+          {way === 'reading' ? (
+            <ReadingPanel paper={paper} set={shown} past />
+          ) : (
+            <ShotsPanel bowId={paper.bowId} set={shown} />
+          )}
         </div>
         <div className={s.strip}>
           <FilmStrip paper={paper} shownId={shown.id} onShow={setShownId} />

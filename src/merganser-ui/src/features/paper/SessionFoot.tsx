@@ -5,12 +5,15 @@ import { Plain } from '../../parts/Buttons';
 import { kindName, toldBy, walkDistances } from './target/groupTypes';
 import { isMarked, type Marking, type Paper } from './paperTypes';
 import { sheetWords } from './sheetWords';
+import type { PhotoSheet } from './photo/usePhotoSheet';
 import type { PaperWork } from './usePaperWork';
 
 interface Props {
   paper: Paper;
   work: PaperWork;
   marking: Marking | null;
+  /** A photograph whose sheet is being shown. */
+  photo: PhotoSheet | null;
   lookingAtMoves: boolean;
   /** What waits in this browser: what is next goes by the server's reading of it. */
   waits: readonly Entry[];
@@ -26,6 +29,7 @@ export function SessionFoot({
   paper,
   work,
   marking,
+  photo,
   lookingAtMoves,
   waits,
   onMark,
@@ -43,6 +47,23 @@ export function SessionFoot({
         button="Try again"
         busy={work.busy}
         onGo={() => (marking ? onKeep() : void work.newest.refetch().then(work.clear))}
+      />
+    );
+  if (photo)
+    return (
+      <Foot
+        trouble={photo.problem !== null}
+        sentence={photo.problem?.message ?? 'Show where the sheet lies in the photograph.'}
+        reason={
+          photo.problem
+            ? 'Your presses are still here.'
+            : 'Its corners square it, a length that is known gives its scale.'
+        }
+        button="Lay it under the sheet"
+        busy={photo.busy || photo.presses.points.length < photo.wanted}
+        onGo={() => void photo.keep()}
+        alternative="Leave it"
+        onAlternative={() => photo.place(null)}
       />
     );
   if (marking)

@@ -1,3 +1,5 @@
+import type { ReactNode } from 'react';
+
 /** Half-inch grid, heavier each inch, with the four directions named. */
 export function SheetGrid({
   width,
@@ -5,12 +7,15 @@ export function SheetGrid({
   cx,
   cy,
   px,
+  under,
 }: {
   width: number;
   height: number;
   cx: number;
   cy: number;
   px: number;
+  /** What lies on the paper, under its lines. */
+  under?: ReactNode;
 }) {
   const step = px >= 96 ? px / 2 : px;
   const lines = [];
@@ -21,6 +26,7 @@ export function SheetGrid({
   return (
     <g>
       <rect width={width} height={height} fill="var(--paper)" />
+      {under}
       {lines.map((line) => (
         <path key={line.key} d={line.d} stroke="var(--paper-line)" strokeWidth={line.heavy ? 2 : 1} fill="none" />
       ))}

@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Key, Plain } from '../../parts/Buttons';
 import { Empty } from '../../parts/Empty';
 import { TextLine } from '../../parts/TextLine';
+import { Photographs } from '../../pictures/Photographs';
 import { classes } from '../../parts/classes';
 import type { Shot, ShotSet } from './paperTypes';
 import { isAtTarget } from './stages';
@@ -15,6 +16,7 @@ const reasons = ['the rest did not drop', 'torqued grip', 'plucked release', 'to
 
 interface Props {
   set: ShotSet;
+  bowId: string;
   /** What stands beneath the shots. */
   after?: ReactNode;
   /** Left out where they can only be looked at. */
@@ -22,13 +24,15 @@ interface Props {
 }
 
 /** Every shot of the set; a void one keeps its place and its reason, a doubted one counts for less. */
-export function ShotsPanel({ set, after, onMark }: Props) {
+export function ShotsPanel({ set, bowId, after, onMark }: Props) {
   const [open, setOpen] = useState<string | null>(null);
+  const photographs = <Photographs key={set.id} bowId={bowId} of="set" ofId={set.id} />;
   if (set.shots.length === 0)
     return (
       <Pane>
         <Empty title="No shots in this set yet" />
         {after}
+        {photographs}
       </Pane>
     );
   return (
@@ -62,6 +66,7 @@ export function ShotsPanel({ set, after, onMark }: Props) {
         ))}
       </ol>
       {after}
+      {photographs}
     </Pane>
   );
 }

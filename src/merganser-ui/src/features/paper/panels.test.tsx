@@ -91,7 +91,7 @@ const adjuster = (part: object = {}) => ({
 describe('the shots of a set', () => {
   it('are voided only with a reason, and count again when asked', async () => {
     const onVoid = vi.fn();
-    show(<ShotsPanel set={set(1, [shot(1), shot(2, { voidReason: 'torqued grip' })])} onMark={onVoid} />);
+    show(<ShotsPanel bowId="b" set={set(1, [shot(1), shot(2, { voidReason: 'torqued grip' })])} onMark={onVoid} />);
     expect(screen.getByText(/void: torqued grip/)).toBeTruthy();
     await userEvent.click(screen.getByText('Void'));
     await userEvent.click(screen.getByText('the rest did not drop'));
@@ -99,12 +99,12 @@ describe('the shots of a set', () => {
   });
 
   it('say when they were read from the other face of the sheet', () => {
-    show(<ShotsPanel set={set(1, [shot(1, { side: 'targetSide' })])} onMark={vi.fn()} />);
+    show(<ShotsPanel bowId="b" set={set(1, [shot(1, { side: 'targetSide' })])} onMark={vi.fn()} />);
     expect(screen.getByText(/read from the target side, mirrored/)).toBeTruthy();
   });
 
   it('are none yet in an empty set', () => {
-    show(<ShotsPanel set={set(1, [])} onMark={vi.fn()} />);
+    show(<ShotsPanel bowId="b" set={set(1, [])} onMark={vi.fn()} />);
     expect(screen.getByText('No shots in this set yet')).toBeTruthy();
   });
 });

@@ -4,6 +4,7 @@ import { Field } from '../../parts/Field';
 import { useEscape } from '../../shell/focus';
 import type { BowKind } from '../../drawing/bow';
 import type { Quantity } from '../../units/units';
+import { Photographs } from '../../pictures/Photographs';
 import { useUnits } from '../../units/UnitsContext';
 import { Key, Plain } from '../../parts/Buttons';
 import { Fold } from '../../parts/Fold';
@@ -188,6 +189,17 @@ export function CheckPane({
           </div>
         )}
       </div>
+      {last && (
+        <Fold words="Photographs of it">
+          <Photographs
+            key={last.id}
+            bowId={work.bowId}
+            of="check"
+            ofId={last.id}
+            label={`${check.title}, photographs`}
+          />
+        </Fold>
+      )}
       {check.howTo.length > 0 && (
         <Fold words="How it is done">
           <Bullets>

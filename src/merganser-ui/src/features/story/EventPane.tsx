@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { Plain } from '../../parts/Buttons';
+import { Photographs } from '../../pictures/Photographs';
 import { dayOf } from '../../units/days';
 import l from '../../parts/layout.module.css';
 import w from '../../parts/words.module.css';
@@ -37,13 +38,20 @@ export const EventPane = ({ bowId, happened, onBack, onTakeBack }: Props) => (
         </tbody>
       </table>
     )}
+    {happened.picturedAs ? (
+      <Photographs key={happened.id} bowId={bowId} of={happened.picturedAs} ofId={happened.id} />
+    ) : (
+      happened.pictures.length > 0 && (
+        <Photographs key={happened.id} bowId={bowId} of="bow" ofId={null} only={happened.pictures} />
+      )
+    )}
     <div className={l.row}>
       {happened.opens && (
         <Link className={s.open} to={`/bows/${bowId}/${happened.opens}`}>
           Open it as it was
         </Link>
       )}
-      {happened.mayBeTakenBack && <Plain onClick={onTakeBack}>Take this note back</Plain>}
+      {happened.mayBeTakenBack && <Plain onClick={onTakeBack}>Put this note in the bin</Plain>}
       <Plain onClick={onBack}>Back to what changed</Plain>
     </div>
   </section>

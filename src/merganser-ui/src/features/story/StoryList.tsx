@@ -2,6 +2,7 @@ import { Earlier } from '../../parts/Earlier';
 import { Empty } from '../../parts/Empty';
 import { ListRow } from '../../parts/List';
 import { classes } from '../../parts/classes';
+import { thumbnail } from '../../pictures/usePhotographs';
 import { shortDay } from '../../units/days';
 import w from '../../parts/words.module.css';
 import { Sign } from './Sign';
@@ -65,7 +66,12 @@ export function StoryList({ work, picked, onPick }: Props) {
               </span>
               <i className={s.knot} />
               <Sign of={row.tone === 'due' ? 'due' : row.sign} />
-              <span className={s.words}>{row.words}</span>
+              <span className={s.words}>
+                {row.words}
+                {row.pictures.map((id) => (
+                  <img key={id} className={s.small} src={thumbnail(id)} alt="photograph" />
+                ))}
+              </span>
               <span className={classes(s.beside, w.tabular)}>{row.beside}</span>
             </ListRow>
           </li>

@@ -3,10 +3,11 @@ import { useEffect, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { archersQuery } from '../../api/queries';
 import { ChoiceRow } from '../../parts/ChoiceRow';
-import { FileLink, Key } from '../../parts/Buttons';
+import { FileLink, Key, Plain } from '../../parts/Buttons';
 import { Main, Page } from '../../parts/Page';
 import { FindLine } from '../../parts/TextLine';
 import { WayKey, Ways } from '../../parts/Ways';
+import { Photographs } from '../../pictures/Photographs';
 import { Foot } from '../../shell/Foot';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape } from '../../shell/focus';
@@ -18,6 +19,7 @@ import { Sign } from './Sign';
 import { StoryList } from './StoryList';
 import { StoryStrip } from './StoryStrip';
 import { useStory, type Sign as SignName } from './useStory';
+import w from '../../parts/words.module.css';
 import s from './Story.module.css';
 
 const SIGNS: [SignName, string][] = [
@@ -30,7 +32,7 @@ const SIGNS: [SignName, string][] = [
   ['notes', 'Notes'],
 ];
 
-type Pane = 'changed' | 'sessions' | 'due' | 'back' | 'note';
+type Pane = 'changed' | 'sessions' | 'due' | 'back' | 'note' | 'photo';
 
 /** The story of a bow: what happened, hung on its string, and what it answers. */
 export default function StoryPage() {
@@ -48,7 +50,7 @@ export default function StoryPage() {
     work.clear();
     setSearch(pane === 'changed' ? {} : { show: pane });
   };
-  useEscape(happened !== undefined || pane === 'back' || pane === 'note', () => show('changed'));
+  useEscape(happened !== undefined || pane === 'back' || pane === 'note' || pane === 'photo', () => show('changed'));
   useEffect(() => {
     const days = answers?.days ?? [];
     const press = (event: KeyboardEvent) => {
@@ -103,6 +105,7 @@ export default function StoryPage() {
             maxLength={60}
           />
           <Key onClick={() => show('note')}>Add a note</Key>
+          <Key onClick={() => show('photo')}>Photographs</Key>
         </div>
         <div className={s.page}>
           <div className={s.left}>
@@ -126,6 +129,15 @@ export default function StoryPage() {
                       show('changed');
                     }}
                   />
+                ) : pane === 'photo' ? (
+                  <>
+                    <h1>The bow as it is</h1>
+                    <p className={w.muted}>
+                      What belongs to a paper, a check, a note or a visit is added there: open it in the list.
+                    </p>
+                    <Photographs bowId={bowId} of="bow" ofId={null} label="Photographs of the bow" />
+                    <Plain onClick={() => show('changed')}>Back to what changed</Plain>
+                  </>
                 ) : happened ? (
                   <EventPane
                     bowId={bowId}

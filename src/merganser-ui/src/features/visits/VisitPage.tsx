@@ -3,6 +3,7 @@ import { FileLink, Plain } from '../../parts/Buttons';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Body, Main, Page } from '../../parts/Page';
 import { WayKey, Ways } from '../../parts/Ways';
+import { Photographs } from '../../pictures/Photographs';
 import { Foot } from '../../shell/Foot';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape } from '../../shell/focus';
@@ -75,6 +76,7 @@ export default function VisitPage() {
                 <div className={s.left}>
                   <Title visit={visit} bowId={bowId} />
                   <FoundTable visit={visit} />
+                  <Photographs key={visit.line.id} bowId={bowId} of="visit" ofId={visit.line.id} />
                 </div>
                 <div className={s.right}>
                   <ChoiceRow<Show>
