@@ -148,6 +148,39 @@ internal static class StateSteps
         screen.See("[data-testid=note] [role=alert]");
     }
 
+    /// <summary>A photograph of the newest set, its corners not yet pressed.</summary>
+    public static void Photograph(Screen screen)
+    {
+        screen.Push("Mark a shot");
+        screen.See(Sheet);
+        screen.Unfold("main");
+        // Another state may have laid one there.
+        screen.See("[data-testid=under-sheet]");
+        if (screen.Find("[data-testid=under-sheet] button", "Take it away") is { } lies)
+        {
+            lies.Click();
+        }
+
+        var pick = By.CssSelector("[data-testid=under-sheet] input[type=file]");
+        screen.Until(d => d.FindElement(pick)).SendKeys(PictureTests.File(screen));
+        screen.See("[data-testid=placing]");
+    }
+
+    /// <summary>The same pressed by keys, and laid under the sheet.</summary>
+    public static void UnderSheet(Screen screen)
+    {
+        Photograph(screen);
+        screen.Push("A4");
+        var keys = screen.See("[data-testid=placing]");
+        foreach (var way in new[] { Keys.ArrowRight, Keys.ArrowDown, Keys.ArrowLeft, Keys.ArrowUp })
+        {
+            keys.SendKeys(Keys.Enter + Keys.Shift + string.Concat(Enumerable.Repeat(way, 20)) + Keys.Null);
+        }
+
+        screen.Push("Lay it under the sheet");
+        screen.See("[data-testid=under]");
+    }
+
     public static void NothingFound(Screen screen)
     {
         screen.See("[data-find]").SendKeys("no such thing");

@@ -208,6 +208,15 @@ public static class States
             Story,
             Press("are the same", "[data-testid=changed] tr.words-muted")
         ),
+        new(
+            "story, a photograph",
+            $"{Season}/story?event=55555555-0000-4000-8000-000000000813-1",
+            "[data-testid=photographs] button",
+            Click("[data-testid=photographs] button", "[data-testid=large]")
+        ),
+        new("story, photographs", $"{Season}/story?show=photo", "[data-testid=photographs]"),
+        new("photograph, where its sheet lies", $"{Season}/paper", Advice, Photograph),
+        new("photograph under the sheet", $"{Season}/paper", Advice, UnderSheet),
         new("story, the last sessions", $"{Season}/story?show=sessions", "[data-testid=sessions] a"),
         new("story, what is due", $"{Season}/story?show=due", "[data-testid=due] a"),
         new("story, the way back", $"{Season}/story?show=back", "[data-testid=way-back] li"),

@@ -3,6 +3,7 @@ import { Key, Plain } from '../../parts/Buttons';
 import { Fault } from '../../parts/Note';
 import { TextLine } from '../../parts/TextLine';
 import { Select } from '../../parts/Field';
+import { Photographs } from '../../pictures/Photographs';
 import { dayOf } from '../../units/days';
 import l from '../../parts/layout.module.css';
 import w from '../../parts/words.module.css';
@@ -67,6 +68,15 @@ export const DuePane = ({ bowId, answers, work }: { bowId: string; answers: Answ
       <p className={w.muted}>No check of the string is near, by shots or by date, and nothing is planned.</p>
     )}
   </section>
+);
+
+/** Photographs of the bow as it is. */
+export const PhotographsPane = ({ bowId }: { bowId: string }) => (
+  <>
+    <h1>The bow as it is</h1>
+    <p className={w.muted}>What belongs to a paper, a check, a note or a visit is added there: open it in the list.</p>
+    <Photographs bowId={bowId} of="bow" ofId={null} label="Photographs of the bow" />
+  </>
 );
 
 /** The moves that lead back to the first date. */

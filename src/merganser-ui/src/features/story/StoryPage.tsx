@@ -3,23 +3,21 @@ import { useEffect, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { archersQuery } from '../../api/queries';
 import { ChoiceRow } from '../../parts/ChoiceRow';
-import { FileLink, Key, Plain } from '../../parts/Buttons';
+import { FileLink, Key } from '../../parts/Buttons';
 import { Main, Page } from '../../parts/Page';
 import { FindLine } from '../../parts/TextLine';
 import { WayKey, Ways } from '../../parts/Ways';
-import { Photographs } from '../../pictures/Photographs';
 import { Foot } from '../../shell/Foot';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape } from '../../shell/focus';
 import { isPageKey, layerIsOpen } from '../../shell/keys';
 import { ChangedPane } from './ChangedPane';
 import { EventPane } from './EventPane';
-import { BackPane, DuePane, NotePane, SessionsPane } from './OtherPanes';
+import { BackPane, DuePane, NotePane, PhotographsPane, SessionsPane } from './OtherPanes';
 import { Sign } from './Sign';
 import { StoryList } from './StoryList';
 import { StoryStrip } from './StoryStrip';
 import { useStory, type Sign as SignName } from './useStory';
-import w from '../../parts/words.module.css';
 import s from './Story.module.css';
 
 const SIGNS: [SignName, string][] = [
@@ -50,7 +48,7 @@ export default function StoryPage() {
     work.clear();
     setSearch(pane === 'changed' ? {} : { show: pane });
   };
-  useEscape(happened !== undefined || pane === 'back' || pane === 'note' || pane === 'photo', () => show('changed'));
+  useEscape(happened !== undefined || pane === 'back' || pane === 'note', () => show('changed'));
   useEffect(() => {
     const days = answers?.days ?? [];
     const press = (event: KeyboardEvent) => {
@@ -105,7 +103,6 @@ export default function StoryPage() {
             maxLength={60}
           />
           <Key onClick={() => show('note')}>Add a note</Key>
-          <Key onClick={() => show('photo')}>Photographs</Key>
         </div>
         <div className={s.page}>
           <div className={s.left}>
@@ -129,15 +126,6 @@ export default function StoryPage() {
                       show('changed');
                     }}
                   />
-                ) : pane === 'photo' ? (
-                  <>
-                    <h1>The bow as it is</h1>
-                    <p className={w.muted}>
-                      What belongs to a paper, a check, a note or a visit is added there: open it in the list.
-                    </p>
-                    <Photographs bowId={bowId} of="bow" ofId={null} label="Photographs of the bow" />
-                    <Plain onClick={() => show('changed')}>Back to what changed</Plain>
-                  </>
                 ) : happened ? (
                   <EventPane
                     bowId={bowId}
@@ -157,9 +145,12 @@ export default function StoryPage() {
                         ['changed', 'What changed'],
                         ['sessions', 'Last sessions'],
                         ['due', `Due ${answers.due.length}`],
+                        ['photo', 'Photographs'],
                       ]}
                     />
-                    {pane === 'sessions' ? (
+                    {pane === 'photo' ? (
+                      <PhotographsPane bowId={bowId} />
+                    ) : pane === 'sessions' ? (
                       <SessionsPane bowId={bowId} answers={answers} />
                     ) : pane === 'due' ? (
                       <DuePane bowId={bowId} answers={answers} work={work} />
