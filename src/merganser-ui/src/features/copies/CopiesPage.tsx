@@ -34,7 +34,7 @@ export default function CopiesPage() {
   const problem = acts.problem ?? read.error;
   return (
     <Page>
-      <ShellHead at={null} />
+      <ShellHead at={null} title="Data" />
       <Main kind="inset" className={s.page}>
         <h1>Data and copies</h1>
         {view && (

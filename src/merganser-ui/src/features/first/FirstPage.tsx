@@ -82,6 +82,7 @@ export default function FirstPage() {
           <Link className={l.far} to="/bows/new">
             Enter all measures instead
           </Link>
+          <Link to="/guide">Guide</Link>
         </div>
         <div className={s.steps} data-testid="steps">
           <Part {...stepAt(1)}>

@@ -7,7 +7,7 @@ import { WayLink, Ways } from '../../parts/Ways';
 import { Foot } from '../../shell/Foot';
 import { ShellHead } from '../../shell/ShellHead';
 import w from '../../parts/words.module.css';
-import { guides, type Guide } from './guides';
+import { FIRST, guides, type Guide } from './guides';
 import s from './GuidePage.module.css';
 
 /** The job in a few steps, for each of five people. */
@@ -17,7 +17,8 @@ export default function GuidePage() {
   const [search] = useSearchParams();
   const guide = guides.find((one) => one.name === search.get('for')) ?? guides[0]!;
   const bow = rack.data?.nextBow ?? rack.data?.bows[0]?.id;
-  const way = (to: string) => (to.startsWith('/') ? to : bow ? `/bows/${bow}/${to}` : '/');
+  const way = (to: string) =>
+    to === FIRST ? (bow ? '/bows/new' : '/') : to.startsWith('/') ? to : bow ? `/bows/${bow}/${to}` : '/';
   const first = guide.steps.find((step) => step.to)!;
   return (
     <Page>

@@ -18,6 +18,9 @@ export interface Guide {
   leaves: string;
 }
 
+/** The first questions on an empty bench, a new bow on any other. */
+export const FIRST = 'first';
+
 /** Five people, each with the job as they do it. */
 export const guides: Guide[] = [
   {
@@ -28,11 +31,11 @@ export const guides: Guide[] = [
       {
         does: 'Type what is printed on the bow and on the shaft. “I don’t know” is an answer.',
         says: 'Weight, fit and what would narrow them most, each with the band that your answers leave.',
-        to: '/',
-        key: 'To the first questions',
+        to: FIRST,
+        key: 'To the bow',
       },
       {
-        does: 'Shoot one arrow through paper from 6 yards, a backstop behind it and nobody in front of the line.',
+        does: 'Shoot one arrow through paper from 3 yards, a backstop behind it and nobody in front of the line.',
         says: 'Press where the point and the tail went through: the tear is read.',
         to: 'paper',
         key: 'To the paper',

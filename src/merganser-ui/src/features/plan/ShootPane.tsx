@@ -78,7 +78,7 @@ function DaysLeft({ days }: { days: number }) {
         stroke="var(--crest)"
         strokeWidth="2"
       />
-      <text x={x(0) - 6} y="33" fill="var(--ink2)" fontSize="16">
+      <text x={x(0) - 6} y="33" fill="var(--ink2)" fontSize="18">
         today
       </text>
     </svg>
