@@ -13,7 +13,8 @@ const uses = {
   parts: ['api', 'drawing', 'glossary', 'units'],
   shell: ['api', 'drawing', 'glossary', 'units', 'parts'],
   instruments: ['api', 'units', 'parts'],
-  feature: ['api', 'drawing', 'glossary', 'units', 'parts', 'shell', 'instruments'],
+  pictures: ['api', 'parts'],
+  feature: ['api', 'drawing', 'glossary', 'units', 'parts', 'shell', 'instruments', 'pictures'],
   app: ['api', 'units', 'parts', 'shell', 'feature'],
 };
 const folders = Object.keys(uses).filter((name) => name !== 'feature');

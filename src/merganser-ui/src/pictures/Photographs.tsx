@@ -133,7 +133,9 @@ export function AddPhotograph({ work, onAdded }: AddProps) {
           {work.fault}
         </Fault>
       )}
-      {!work.busy && work.fault && file && <Plain onClick={() => void send(file)}>Try {file.name} again</Plain>}
+      {!work.busy && work.fault && !work.refused && file && (
+        <Plain onClick={() => void send(file)}>Try {file.name} again</Plain>
+      )}
       <p className={w.muted}>
         JPEG, PNG or WebP. Only its pixels are kept: where, when and with what it was taken stays out.
       </p>

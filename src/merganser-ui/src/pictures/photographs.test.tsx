@@ -44,23 +44,33 @@ describe('photographs', () => {
     expect(asked.some(({ method, path }) => method === 'DELETE' && path === '/api/pictures/one')).toBe(true);
   });
 
-  it('say beside the key why one is refused, and try it again as it was picked', async () => {
-    let refuses = true;
-    const asked = answering({
-      '/pictures?of=bow': (body: unknown) =>
-        body === null
-          ? refuses
-            ? []
-            : [picture('one', 'cams')]
-          : refuses
-            ? refusing({ file: ['The file is damaged.'] })
-            : picture('one', 'cams'),
+  it('say beside the key why a file is refused, and ask for another one', async () => {
+    answering({
+      '/pictures?of=bow': (body: unknown) => (body === null ? [] : refusing({ file: ['The file is damaged.'] })),
     });
     show(<Photographs bowId="b" of="bow" ofId={null} />);
     await userEvent.upload(pick(), file('half.jpg'));
     expect(await screen.findByText(/half\.jpg: The file is damaged\./)).toBeTruthy();
-    refuses = false;
-    await userEvent.click(screen.getByRole('button', { name: 'Try half.jpg again' }));
+    expect(screen.queryByText('Try half.jpg again')).toBeNull();
+  });
+
+  it('are tried again as they were picked where it was no fault of theirs', async () => {
+    let busy = true;
+    const asked = answering({
+      '/pictures?of=bow': (body: unknown) =>
+        body === null
+          ? busy
+            ? []
+            : [picture('one', 'cams')]
+          : busy
+            ? refusing({}, 'Another program holds the file.', 503)
+            : picture('one', 'cams'),
+    });
+    show(<Photographs bowId="b" of="bow" ofId={null} />);
+    await userEvent.upload(pick(), file());
+    await screen.findByText(/paper\.jpg: Another program holds the file\./);
+    busy = false;
+    await userEvent.click(screen.getByRole('button', { name: 'Try paper.jpg again' }));
     expect(await screen.findByRole('button', { name: 'cams' })).toBeTruthy();
     const ids = asked.filter(({ method }) => method === 'POST').map(({ path }) => /pictureId=([^&]+)/.exec(path)![1]);
     expect(ids).toHaveLength(2);

@@ -25,6 +25,8 @@ export function usePhotographs(bowId: string, of: PictureOf, ofId: string | null
   return {
     all: read.data ?? [],
     fault: acts.faults.file?.[0] ?? acts.problem?.message ?? read.error?.message ?? null,
+    /** The file itself was refused: another one is needed. */
+    refused: acts.faults.file !== undefined,
     busy: acts.busy,
     add: async (file: File, caption: string): Promise<Photograph | null> => {
       const body = await file.arrayBuffer();
