@@ -43,6 +43,10 @@ public class HandsTests
         screen.Until(d => d.SwitchTo().ActiveElement().GetAttribute("name") == "name" ? "in hand" : null);
         Get(screen, "/api/archers").AsArray().ShouldBeEmpty();
         screen.Value("drawLength").ShouldBe("14");
+
+        // From the last field in sight Enter goes to what is next; those that are folded away are passed over.
+        screen.See("[name=braceHeight]").SendKeys(Keys.Enter);
+        screen.Until(d => d.SwitchTo().ActiveElement().GetAttribute("data-go") is not null ? "in hand" : null);
     }
 
     [Fact]

@@ -144,10 +144,10 @@ export function Select({
   );
 }
 
-/** Enter goes to the next field, as on a scale's data sheet. */
+/** Enter goes to the next field in sight, as on a scale's data sheet; from the last one to what is next. */
 function nextField(from: HTMLElement) {
-  const all = [...document.querySelectorAll<HTMLElement>('main input:not([type=checkbox]), main select')];
-  const next = all[all.indexOf(from) + 1];
+  const all = [...document.querySelectorAll<HTMLElement>('main input:not([type=checkbox], [type=file]), main select')];
+  const next = all.slice(all.indexOf(from) + 1).find((field) => field.checkVisibility?.() ?? true);
   if (next) next.focus();
   else document.querySelector<HTMLElement>('[data-go]')?.focus();
 }
