@@ -5,7 +5,11 @@ using Microsoft.Data.Sqlite;
 namespace Merganser.Data;
 
 /// <summary>A data file that cannot be used, said in a sentence for whoever starts the program.</summary>
-public sealed class DataFileException(string message, Exception? inner = null) : Exception(message, inner);
+public sealed class DataFileException(string message, Exception? inner = null) : Exception(message, inner)
+{
+    /// <summary>The address of the server that has the file; null where it is not that.</summary>
+    public string? HeldAt { get; init; }
+}
 
 /// <summary>
 /// The data file in the hands of one process: looked over before it is opened, and held so that a second server on the
@@ -22,8 +26,12 @@ public sealed class DataFile : IDisposable
     private const long CheckedWhole = 32 * 1024 * 1024;
 
     private readonly FileStream hold;
+    private readonly string words;
 
-    private DataFile(FileStream hold) => this.hold = hold;
+    private DataFile(FileStream hold, string words) => (this.hold, this.words) = (hold, words);
+
+    /// <summary>Says where it is really listened to: an address may have been left to the system.</summary>
+    public void ListensAt(string address) => File.WriteAllText(words, Told(address));
 
     /// <summary>Looks the file over and takes it for this process; a file that is not there yet is fine.</summary>
     /// <param name="path">Where the file is or will be.</param>
@@ -58,27 +66,35 @@ public sealed class DataFile : IDisposable
         var full = Path.GetFullPath(path);
         return Directory.Exists(full)
             ? throw new DataFileException($"{full} is a folder. Name a file in it: --data {full}/merganser.db")
-            : new DataFile(Hold(full, holder));
+            : new DataFile(Hold(full, holder), Words(full));
     }
 
     /// <inheritdoc />
     public void Dispose() => hold.Dispose();
 
+    private static string Words(string path) => path + ".held-by";
+
+    private static string Told(string address) => $"{address} (process {Environment.ProcessId})";
+
     private static FileStream Hold(string path, string holder)
     {
-        var words = path + ".held-by";
+        var words = Words(path);
         try
         {
             Directory.CreateDirectory(Path.GetDirectoryName(path)!);
             var hold = new FileStream(path + ".lock", FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
-            File.WriteAllText(words, $"{holder} (process {Environment.ProcessId})");
+            File.WriteAllText(words, Told(holder));
             return hold;
         }
         catch (IOException) when (File.Exists(words) && File.Exists(path + ".lock"))
         {
+            var first = File.ReadAllText(words);
             throw new DataFileException(
-                $"{path} is in use by {File.ReadAllText(words)}. Stop that one first, or name another file: --data FILE."
-            );
+                $"{path} is in use by {first}. Stop that one first, or name another file: --data FILE."
+            )
+            {
+                HeldAt = first.Split(' ')[0],
+            };
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)
         {

@@ -186,6 +186,7 @@ if (!describing)
     catch (DataFileException unusable)
     {
         Console.Error.WriteLine(unusable.Message);
+        UiPage.OpenFirst(unusable.HeldAt, app.Configuration);
         return 2;
     }
 
@@ -275,6 +276,7 @@ if (!describing)
             return;
         }
 
+        app.Services.GetRequiredService<DataFile>().ListensAt(app.Urls.First());
         Console.WriteLine($"Merganser is ready: {app.Urls.First()}  (data: {data})");
         if (app.Configuration.GetValue("open", false))
         {

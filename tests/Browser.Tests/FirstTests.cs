@@ -28,6 +28,7 @@ public class FirstTests
         screen.See("[data-asked=point]");
         screen.Press(Keys.Enter);
         screen.SeeText("[data-testid=next]", "press the hole like yours");
+        screen.Until(d => d.SwitchTo().ActiveElement().GetAttribute("aria-label") == "The hole" ? "in hand" : null);
         screen.SeeText("[data-testid=first-figures]", "Fit 0.88 to 1.15");
 
         // What was answered outlives a reload, and Back from what follows.

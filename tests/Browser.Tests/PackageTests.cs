@@ -38,6 +38,7 @@ public class PackageTests
             var pdf = await http.GetByteArrayAsync("/api/bows/22222222-0000-4000-8000-000000000001/card.pdf");
             System.Text.Encoding.ASCII.GetString(pdf, 0, 5).ShouldBe("%PDF-");
             File.Exists(Path.Combine(home, "merganser", "demo.db")).ShouldBeTrue("data lie in the user's own folder");
+            (await StartedTwice(home)).ShouldBe(url.TrimEnd('/'), "a second start shows the first one's page");
             (await File.ReadAllTextAsync(Path.Combine(Folder, "LICENSES.txt"))).ShouldContain("react/19");
         }
         finally
@@ -46,6 +47,34 @@ public class PackageTests
             await server.WaitForExitAsync();
             Directory.Delete(home, true);
         }
+    }
+
+    /// <summary>Starts it once more on the same data; the page that it opens.</summary>
+    private static async Task<string> StartedTwice(string home)
+    {
+        // What stands for this machine's browser writes down what it is given.
+        var browser = Path.Combine(home, "xdg-open");
+        await File.WriteAllTextAsync(
+            browser,
+            $"#!/bin/sh\necho \"$1\" > {home}/opened.tmp; /bin/mv {home}/opened.tmp {home}/opened\n"
+        );
+        if (!OperatingSystem.IsWindows())
+        {
+            File.SetUnixFileMode(browser, UnixFileMode.UserRead | UnixFileMode.UserExecute);
+        }
+
+        var start = Start(home);
+        start.Environment["PATH"] = home;
+        start.ArgumentList[5] = "true";
+        using var second = Process.Start(start)!;
+        await second.WaitForExitAsync();
+        second.ExitCode.ShouldBe(2);
+        for (var i = 0; i < 100 && !File.Exists(Path.Combine(home, "opened")); i++)
+        {
+            await Task.Delay(100);
+        }
+
+        return (await File.ReadAllTextAsync(Path.Combine(home, "opened"))).Trim().TrimEnd('/');
     }
 
     /// <summary>No SDK is found from here, and it is not started from its own folder.</summary>

@@ -35,6 +35,18 @@ public class WeighTests
         screen.SeeText(Scale, "Nock 2");
     }
 
+    /// <summary>The next step where one is already: the field that was left has the keys again.</summary>
+    [Fact]
+    public void Going_on_with_the_weighing_puts_the_keys_where_the_next_weight_is_typed()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(Dozen);
+        screen.SeeText(Scale, "Point 8");
+        screen.See("[data-testid=tray]").Click();
+        screen.PressOnPage(Keys.Control + Keys.Enter);
+        screen.Until(d => d.SwitchTo().ActiveElement().GetAttribute("name") == "weight" ? "in hand" : null);
+    }
+
     [Fact]
     public void A_weight_far_from_its_class_is_asked_about_by_scale_and_by_keys()
     {

@@ -14,6 +14,16 @@ public class PlanTests
             text,
             bowId = bow,
             on,
+            afterShots = shots?.ToString(),
+        };
+
+    private static object Typed(string shots) =>
+        new
+        {
+            id = App.NewId(),
+            kind = "byShots",
+            text = "Wax",
+            bowId = App.Brindle,
             afterShots = shots,
         };
 
@@ -72,6 +82,9 @@ public class PlanTests
             ("text", New("byDate", " ", on: InDays(2))),
             ("bowId", New("byShots", "Wax", shots: 12)),
             ("afterShots", New("byShots", "Wax", App.Brindle)),
+            ("afterShots", Typed("12.5")),
+            ("afterShots", Typed("many")),
+            ("afterShots", Typed("99999999999999")),
         ];
         foreach (var (field, body) in wrong)
         {

@@ -104,8 +104,8 @@ public class VisitTests
             id = App.NewId(),
             kind = "part",
             text = "Loop cord",
-            quantity = 2,
-            price = 3.25,
+            quantity = "2",
+            price = "3,25",
         };
         await app.Post(lines, part);
         (await app.Post(lines, part)).Status.ShouldBe(200);
@@ -140,7 +140,7 @@ public class VisitTests
                     id = App.NewId(),
                     kind = "part",
                     text = "x",
-                    price = -1,
+                    price = "-1",
                 }
             )
         ).Status.ShouldBe(400);

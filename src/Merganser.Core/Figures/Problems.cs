@@ -140,6 +140,28 @@ public sealed class FieldReader
     public Span? OptionalSpan(string field, string? text, Quantity quantity, AllowedRange range) =>
         string.IsNullOrWhiteSpace(text) ? null : RequiredSpan(field, text, quantity, range);
 
+    /// <summary>A plain number as typed; nothing where it is empty.</summary>
+    /// <param name="field">Its field.</param>
+    /// <param name="text">As typed.</param>
+    /// <param name="holds">What it may be.</param>
+    /// <param name="otherwise">What is said where it may not.</param>
+    public double? Number(string field, string? text, Func<double?, bool> holds, Message otherwise)
+    {
+        double? value;
+        try
+        {
+            value = string.IsNullOrWhiteSpace(text) ? null : Entry.Parse(text, Quantity.Number).Value;
+        }
+        catch (EntryException wrong)
+        {
+            problems.Add(new FieldProblem(field, wrong.Code, wrong.Said));
+            return null;
+        }
+
+        Check(holds(value), field, "range", otherwise);
+        return value;
+    }
+
     /// <summary>A name: not empty, at most 60 characters, no control character among them.</summary>
     public string Name(string field, string? text)
     {

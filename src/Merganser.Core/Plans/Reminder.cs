@@ -1,3 +1,4 @@
+using Merganser.Core.Arrows;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Setup;
@@ -104,6 +105,21 @@ public sealed record Reminder(
         State != ReminderState.Open || On is not { } on || on <= today ? null
         : on.AddDays(-StringLife.DaysAhead) is var shown && shown > today ? shown
         : on;
+
+    /// <summary>Shots from now as typed; nothing where none are said.</summary>
+    /// <exception cref="RefusedException">It is no whole number, or out of range.</exception>
+    public static int? ShotsOf(string? typed)
+    {
+        var fields = new FieldReader();
+        var shots = fields.Number(
+            "afterShots",
+            typed,
+            n => n is null || double.IsInteger(n.Value),
+            ArrowSays.WholeNumber
+        );
+        fields.ThrowIfAny();
+        return shots is { } whole ? (int)Math.Clamp(whole, int.MinValue, int.MaxValue) : null;
+    }
 
     /// <summary>A reminder that can be kept.</summary>
     /// <exception cref="RefusedException">A field cannot be; each is named.</exception>

@@ -49,16 +49,20 @@ public sealed record VisitLine(
     public static double? SumOf(IReadOnlyList<VisitLine> lines) =>
         lines.Any(l => l.Price is not null) ? lines.Sum(l => l.Sum ?? 0) : null;
 
-    /// <summary>A line that can be kept.</summary>
+    /// <summary>What a line that can be kept says of how many, and of the price of one.</summary>
+    /// <param name="text">What it is.</param>
+    /// <param name="quantity">How many, as typed.</param>
+    /// <param name="price">The price of one as typed; may be empty.</param>
     /// <exception cref="RefusedException">A field cannot be; each is named.</exception>
-    public static void Check(string text, double quantity, double? price)
+    public static (double Quantity, double? Price) Read(string text, string? quantity, string? price)
     {
         var fields = new FieldReader();
         fields.Check(text.Length > 0, "text", "missing", VisitSays.SayWhich);
         fields.Check(text.Length <= LongestText, "text", "too-long", new TooLong(LongestText));
-        fields.Check(quantity is > 0 and <= Most, "quantity", "range", VisitSays.QuantityRange);
-        fields.Check(price is null or (>= 0 and <= Most), "price", "range", VisitSays.PriceRange);
+        var many = fields.Number("quantity", quantity, q => q is > 0 and <= Most, VisitSays.QuantityRange);
+        var each = fields.Number("price", price, p => p is null or (>= 0 and <= Most), VisitSays.PriceRange);
         fields.ThrowIfAny();
+        return (many!.Value, each);
     }
 }
 

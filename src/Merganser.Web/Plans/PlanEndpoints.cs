@@ -1,4 +1,5 @@
 using System.Text;
+using Merganser.Core.Plans;
 using Merganser.Data;
 using Merganser.Web.Guard;
 
@@ -20,7 +21,7 @@ public static class PlanEndpoints
                         input.BowId,
                         input.Text?.Trim() ?? "",
                         input.On,
-                        input.AfterShots
+                        Reminder.ShotsOf(input.AfterShots)
                     )
                 );
                 return desk.View();

@@ -34,14 +34,14 @@ public sealed record SeasonPlanView(
 /// <param name="Kind">By day, by shots, or a shoot.</param>
 /// <param name="BowId">The bow; null for the bench.</param>
 /// <param name="On">The day; null by shots.</param>
-/// <param name="AfterShots">Shots from now; null by day.</param>
+/// <param name="AfterShots">Shots from now, as typed; null by day.</param>
 public sealed record ReminderInput(
     string? Id,
     ReminderKind Kind,
     string? Text,
     string? BowId = null,
     DateOnly? On = null,
-    int? AfterShots = null
+    string? AfterShots = null
 );
 
 /// <summary>What became of a reminder.</summary>

@@ -42,6 +42,17 @@ public static class UiPage
         }
     }
 
+    /// <summary>Pressed a second time the program shows the page of the server that has the file already.</summary>
+    /// <param name="url">Its address; null where it is something else that is in the way.</param>
+    /// <param name="configuration">Says whether a page is opened at all.</param>
+    public static void OpenFirst(string? url, IConfiguration configuration)
+    {
+        if (url is not null && configuration.GetValue("open", false) && Guard.Loopback.Refusal(url) is null)
+        {
+            Open(url);
+        }
+    }
+
     public static async Task<IResult> Serve(HttpContext context, IWebHostEnvironment host, Database database)
     {
         var index = host.WebRootFileProvider.GetFileInfo("index.html");

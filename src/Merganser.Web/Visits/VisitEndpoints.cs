@@ -39,7 +39,7 @@ public static class VisitEndpoints
             (string id, string visitId, VisitLineInput input, VisitStore visits, VisitDesk desk) =>
             {
                 var text = input.Text?.Trim() ?? "";
-                VisitLine.Check(text, input.Quantity, input.Price);
+                var (quantity, price) = VisitLine.Read(text, input.Quantity, input.Price);
                 var carried = input.Kind == VisitLineKind.Carried;
                 FieldReader.Demand(
                     !carried || (input.FromBowId is { } from && from != id),
@@ -50,7 +50,7 @@ public static class VisitEndpoints
                 visits.Add(
                     id,
                     visitId,
-                    new VisitLine(ClientId.Checked(input.Id), input.Kind, text, input.Quantity, input.Price),
+                    new VisitLine(ClientId.Checked(input.Id), input.Kind, text, quantity, price),
                     carried ? input.FromBowId : null
                 );
                 return desk.View(id, visitId);

@@ -101,8 +101,8 @@ public sealed record VisitLineInput(
     string? Id,
     VisitLineKind Kind,
     string? Text,
-    double Quantity = 1,
-    double? Price = null,
+    string? Quantity = "1",
+    string? Price = null,
     string? FromBowId = null
 );
 

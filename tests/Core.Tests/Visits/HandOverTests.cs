@@ -122,15 +122,23 @@ public class HandOverTests
     }
 
     [Theory]
-    [InlineData("", 1, null, "text")]
-    [InlineData("String", 0, null, "quantity")]
-    [InlineData("String", 1, -1.0, "price")]
-    [InlineData("String", double.NaN, double.NaN, "quantity price")]
-    public void A_line_that_cannot_be_is_refused(string text, double quantity, double? price, string fields) =>
+    [InlineData("", "1", null, "text")]
+    [InlineData("String", "0", null, "quantity")]
+    [InlineData("String", "", null, "quantity")]
+    [InlineData("String", "1", "-1", "price")]
+    [InlineData("String", "two", "99999999", "quantity price")]
+    public void A_line_that_cannot_be_is_refused(string text, string quantity, string? price, string fields) =>
         Should
-            .Throw<RefusedException>(() => VisitLine.Check(text, quantity, price))
+            .Throw<RefusedException>(() => VisitLine.Read(text, quantity, price))
             .Problems.Select(p => p.Field)
             .ShouldBe(fields.Split(' '));
+
+    [Theory]
+    [InlineData("1 1/2", "3,25", 1.5, 3.25)]
+    [InlineData(" 2 ", "", 2, null)]
+    [InlineData("٣", "0", 3, 0.0)]
+    public void A_line_is_read_as_it_is_typed(string quantity, string price, double many, double? each) =>
+        VisitLine.Read("String", quantity, price).ShouldBe((many, each));
 
     [Fact]
     public void The_next_step_of_a_visit_is_the_bench_then_the_hand_over()

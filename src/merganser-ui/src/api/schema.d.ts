@@ -6623,11 +6623,8 @@ export interface components {
              * @description The day; null by shots.
              */
             on?: null | string;
-            /**
-             * Format: int32
-             * @description Shots from now; null by day.
-             */
-            afterShots?: null | number;
+            /** @description Shots from now, as typed; null by day. */
+            afterShots?: null | string;
         };
         /**
          * @description What makes a reminder fall due.
@@ -8417,13 +8414,9 @@ export interface components {
             id: null | string;
             kind: components["schemas"]["VisitLineKind"];
             text: null | string;
-            /**
-             * Format: double
-             * @default 1
-             */
-            quantity: number;
-            /** Format: double */
-            price?: null | number;
+            /** @default 1 */
+            quantity: null | string;
+            price?: null | string;
             /** @description The bow that a part is carried over from. */
             fromBowId?: null | string;
         };

@@ -1,8 +1,9 @@
 import { ButtonBase } from '@mui/material';
-import { memo, useId, useState, type ReactNode } from 'react';
+import { memo, useId, useRef, useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { direction } from '../units/units';
 import { classes } from './classes';
+import { TakeAlong } from './Table';
 import { Popover } from './Popover';
 import w from './words.module.css';
 import l from './layout.module.css';
@@ -87,12 +88,13 @@ const LONG = 5;
 
 function WorkingTable({ figure }: { figure: FigureData }) {
   const { what, terms, source, wouldMove } = figure.working;
+  const table = useRef<HTMLTableElement>(null);
   return (
     <>
       <h2>{figure.label}, the working</h2>
       <p className={w.muted}>{what}</p>
       {/* A long one scrolls on a phone, by keys too. */}
-      <table className={classes(l.terms, s.working)} tabIndex={terms.length > LONG ? 0 : undefined}>
+      <table ref={table} className={classes(l.terms, s.working)} tabIndex={terms.length > LONG ? 0 : undefined}>
         <tbody>
           {terms.map((term) => (
             <tr key={term.name}>
@@ -103,6 +105,7 @@ function WorkingTable({ figure }: { figure: FigureData }) {
           ))}
         </tbody>
       </table>
+      <TakeAlong of={table} />
       {wouldMove && <p>{wouldMove}</p>}
       <p className={w.muted}>Source: {source}.</p>
     </>

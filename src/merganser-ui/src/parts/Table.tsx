@@ -1,4 +1,4 @@
-import { useRef, useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode, type RefObject } from 'react';
 import { Plain } from './Buttons';
 import { classes } from './classes';
 import { cellsOf, csvOf, tabbedOf } from './tableText';
@@ -11,7 +11,7 @@ interface Props {
   children: ReactNode;
 }
 
-/** Rows and columns; a page's own rules may go with it. All but a card can be copied, and taken along as a file. */
+/** Rows and columns; a page's own rules may go with it. It can be copied, and taken along as a file. */
 export function Table({ kind, className, children }: Props) {
   const table = useRef<HTMLTableElement>(null);
   return (
@@ -19,7 +19,7 @@ export function Table({ kind, className, children }: Props) {
       <table ref={table} className={classes(s.table, kind && s[kind], className)}>
         {children}
       </table>
-      {kind !== 'card' && <TakeAlong cells={() => (table.current ? cellsOf(table.current) : [])} />}
+      <TakeAlong of={table} />
     </>
   );
 }
@@ -27,7 +27,8 @@ export function Table({ kind, className, children }: Props) {
 const SHOWN = 4000;
 
 /** A table's two keys: into the clipboard, or a file. */
-function TakeAlong({ cells }: { cells: () => string[][] }) {
+export function TakeAlong({ of }: { of: RefObject<HTMLTableElement | null> }) {
+  const cells = () => (of.current ? cellsOf(of.current) : []);
   const [said, setSaid] = useState('');
   const say = (words: string) => {
     setSaid(words);

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
-import { useEscape, useFaultFocus } from '../../shell/focus';
+import { focusHome, useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
 import { useUndo } from '../../shell/useUndo';
 import { Empty } from '../../parts/Empty';
@@ -101,6 +101,8 @@ export default function DozenPage() {
     else if (what === 'match') go('match');
     else if (what === 'heads') go('heads');
     else if (what === 'tray') go('tray');
+    // Also where it is that page already: the next reading has the keys.
+    if (what === 'weigh' || what === 'check' || what === 'odd') setTimeout(focusHome);
   };
 
   useFaultFocus(work.problem);

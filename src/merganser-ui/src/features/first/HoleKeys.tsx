@@ -24,7 +24,7 @@ export function HoleKeys({ hole, size, sizes, onPress, onSize }: Props) {
   const { rule } = useFigures();
   return (
     <>
-      <div className={s.holes} role="group" aria-label="The hole">
+      <div className={s.holes} role="group" tabIndex={-1} data-first aria-label="The hole">
         {holes.map((one) => {
           const words = holeWords(one);
           return (

@@ -48,7 +48,7 @@ export function usePlan() {
                 text: draft.text,
                 bowId: draft.kind === 'shoot' || draft.bowId === '' ? null : draft.bowId,
                 on: draft.kind === 'byShots' || draft.on === '' ? null : draft.on,
-                afterShots: draft.kind === 'byShots' && /^\d+$/.test(draft.shots.trim()) ? Number(draft.shots) : null,
+                afterShots: draft.kind === 'byShots' ? draft.shots : null,
               },
             }),
           ),

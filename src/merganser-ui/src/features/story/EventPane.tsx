@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { Plain } from '../../parts/Buttons';
 import { Photographs } from '../../pictures/Photographs';
+import { Table } from '../../parts/Table';
 import { dayOf } from '../../units/days';
 import l from '../../parts/layout.module.css';
 import w from '../../parts/words.module.css';
@@ -27,7 +28,7 @@ export const EventPane = ({ bowId, happened, onBack, onTakeBack }: Props) => (
     {happened.beside && <p>{happened.beside}</p>}
     {happened.note && happened.note !== happened.words && <blockquote className={s.note}>{happened.note}</blockquote>}
     {happened.details.length > 0 && (
-      <table className={l.terms}>
+      <Table kind="card">
         <tbody>
           {happened.details.map((detail, i) => (
             <tr key={i}>
@@ -36,7 +37,7 @@ export const EventPane = ({ bowId, happened, onBack, onTakeBack }: Props) => (
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
     )}
     {happened.picturedAs ? (
       <Photographs key={happened.id} bowId={bowId} of={happened.picturedAs} ofId={happened.id} />

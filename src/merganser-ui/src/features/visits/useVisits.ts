@@ -16,9 +16,6 @@ export interface TypedLine {
   fromBowId: string;
 }
 
-/** A number as typed, with a point or a comma; what is none is refused by the server. */
-const typed = (text: string) => Number(text.trim().replace(',', '.'));
-
 /** A bow's visits, one of them whole, and what can be done with it. */
 export function useVisits(bowId: string, visitId: string | null) {
   const queries = useQueryClient();
@@ -65,8 +62,8 @@ export function useVisits(bowId: string, visitId: string | null) {
                 id,
                 kind: line.kind,
                 text: line.text,
-                quantity: line.kind === 'carried' ? 1 : typed(line.quantity) || 0,
-                price: line.price.trim() === '' ? null : Number.isNaN(typed(line.price)) ? -1 : typed(line.price),
+                quantity: line.kind === 'carried' ? '1' : line.quantity,
+                price: line.kind === 'carried' ? null : line.price,
                 fromBowId: line.kind === 'carried' ? line.fromBowId : null,
               },
             }),
