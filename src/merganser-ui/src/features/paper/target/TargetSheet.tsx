@@ -48,7 +48,7 @@ export function TargetSheet({ set }: { set: ShotSet }) {
           {referenceGroup && <Centre group={referenceGroup} screen={screen} px={px} />}
           {testedGroup && <Centre group={testedGroup} screen={screen} px={px} dashed />}
           <text x="16" y="45" fontSize="14">
-            each shot from its own aiming point
+            each from its own aiming point
           </text>
           <Legend x={width - 134} y={26} kind={reference} words={many[reference]!} />
           <Legend x={width - 134} y={52} kind={tested} words={many[tested]!} />
