@@ -134,7 +134,12 @@ public sealed class FieldReader
 
     /// <summary>A value that must be there, or the range in which it lies.</summary>
     public Span? RequiredSpan(string field, string? text, Quantity quantity, AllowedRange range) =>
-        Read(field, range, () => Span.Parse(text, quantity), span => range.Holds(span.Low) && range.Holds(span.High));
+        Read(
+            field,
+            new Outside(range),
+            () => Span.Parse(text, quantity),
+            span => range.Holds(span.Low) && range.Holds(span.High)
+        );
 
     /// <summary>The same, and it may be left empty.</summary>
     public Span? OptionalSpan(string field, string? text, Quantity quantity, AllowedRange range) =>
@@ -147,19 +152,13 @@ public sealed class FieldReader
     /// <param name="otherwise">What is said where it may not.</param>
     public double? Number(string field, string? text, Func<double?, bool> holds, Message otherwise)
     {
-        double? value;
-        try
+        if (!string.IsNullOrWhiteSpace(text))
         {
-            value = string.IsNullOrWhiteSpace(text) ? null : Entry.Parse(text, Quantity.Number).Value;
-        }
-        catch (EntryException wrong)
-        {
-            problems.Add(new FieldProblem(field, wrong.Code, wrong.Said));
-            return null;
+            return Read(field, otherwise, () => Entry.Parse(text, Quantity.Number), e => holds(e.Value))?.Value;
         }
 
-        Check(holds(value), field, "range", otherwise);
-        return value;
+        Check(holds(null), field, "range", otherwise);
+        return null;
     }
 
     /// <summary>A name: not empty, at most 60 characters, no control character among them.</summary>
@@ -213,9 +212,9 @@ public sealed class FieldReader
     }
 
     private Entry? Read(string field, string? text, Quantity quantity, AllowedRange range) =>
-        Read(field, range, () => Entry.Parse(text, quantity), entry => range.Holds(entry.Value));
+        Read(field, new Outside(range), () => Entry.Parse(text, quantity), entry => range.Holds(entry.Value));
 
-    private T? Read<T>(string field, AllowedRange range, Func<T> parse, Func<T, bool> inside)
+    private T? Read<T>(string field, Message otherwise, Func<T> parse, Func<T, bool> inside)
         where T : class
     {
         try
@@ -226,7 +225,7 @@ public sealed class FieldReader
                 return read;
             }
 
-            problems.Add(new FieldProblem(field, "range", new Outside(range)));
+            problems.Add(new FieldProblem(field, "range", otherwise));
         }
         catch (EntryException problem)
         {

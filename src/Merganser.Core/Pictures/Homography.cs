@@ -6,7 +6,7 @@ namespace Merganser.Core.Pictures;
 public readonly record struct PhotoPoint(double X, double Y)
 {
     /// <summary>Pixels to another place.</summary>
-    public double To(PhotoPoint other) => Math.Sqrt(Math.Pow(other.X - X, 2) + Math.Pow(other.Y - Y, 2));
+    public double To(PhotoPoint other) => double.Hypot(other.X - X, other.Y - Y);
 }
 
 /// <summary>
@@ -15,9 +15,6 @@ public readonly record struct PhotoPoint(double X, double Y)
 /// </summary>
 public sealed record Homography(double A, double B, double C, double D, double E, double F, double G, double H)
 {
-    /// <summary>The map that leaves all as it is.</summary>
-    public static Homography Same { get; } = new(1, 0, 0, 0, 1, 0, 0, 0);
-
     /// <summary>
     /// The map of the unit square onto four corners, from (0, 0) by (1, 0) and (1, 1) to (0, 1). Source (from memory):
     /// P. S. Heckbert, Fundamentals of Texture Mapping and Image Warping, University of California, Berkeley, 1989,

@@ -3,6 +3,25 @@ using Merganser.Core.Units;
 
 namespace Merganser.Core.Pictures;
 
+/// <summary>What of a bow a photograph shows.</summary>
+public enum PictureOf
+{
+    /// <summary>The bow as it is.</summary>
+    Bow,
+
+    /// <summary>A set of shots: its paper or its target.</summary>
+    Set,
+
+    /// <summary>A check of the set-up sheet.</summary>
+    Check,
+
+    /// <summary>A note of the story.</summary>
+    Note,
+
+    /// <summary>A visit to the bench.</summary>
+    Visit,
+}
+
 /// <summary>What is said of photographs.</summary>
 public abstract record PictureMessage : Message;
 

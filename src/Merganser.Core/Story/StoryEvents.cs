@@ -3,6 +3,7 @@ using Merganser.Core.Bows;
 using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Paper;
+using Merganser.Core.Pictures;
 using Merganser.Core.Setup;
 using Merganser.Core.Units;
 
@@ -72,9 +73,8 @@ public sealed record StoryEvent(string Id, DateTimeOffset At, StorySign Sign, Me
     /// <summary>Photographs of it, the oldest first.</summary>
     public IReadOnlyList<string> Pictures { get; init; } = [];
 
-    /// <summary>What a photograph of it is kept with: <c>set</c>, <c>check</c>, <c>note</c>, <c>visit</c> or nothing.
-    /// </summary>
-    public string PicturedAs { get; init; } = "";
+    /// <summary>As what a photograph of it is kept; null where it takes none.</summary>
+    public PictureOf? PicturedAs { get; init; }
 
     /// <summary>True for a note of the story, which its writer may take back.</summary>
     public bool MayBeTakenBack { get; init; }

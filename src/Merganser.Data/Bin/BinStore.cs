@@ -40,7 +40,9 @@ public sealed class BinStore(Database database, ComponentStore components, TimeP
     public static readonly TimeSpan Kept = TimeSpan.FromDays(30);
 
     private const int MostListed = 200;
-    private const string Again = "-again";
+
+    /// <summary>Ends the id of a note that was put back: the one before it is history.</summary>
+    internal const string Again = "-again";
 
     /// <summary>All of it, the newest first.</summary>
     public IReadOnlyList<Binned> All() =>
@@ -86,10 +88,12 @@ public sealed class BinStore(Database database, ComponentStore components, TimeP
                 : sql.Execute("DELETE FROM picture_bytes WHERE picture_id = @id", new { id })
         );
 
-    /// <summary>Takes out what has lain there for its time.</summary>
+    /// <summary>Takes out what has lain there for its time; where the file is busy, the next time.</summary>
     /// <returns>How many things went.</returns>
-    public int Empty() =>
-        database.Write(sql =>
+    public int Empty()
+    {
+        var gone = 0;
+        database.KeepIfItCan(sql =>
         {
             var old = new { until = Stamp.Of(clock.GetUtcNow() - Kept) };
             sql.Execute(
@@ -99,8 +103,10 @@ public sealed class BinStore(Database database, ComponentStore components, TimeP
                 """,
                 old
             );
-            return sql.Execute("DELETE FROM bin WHERE binned_at <= @until", old);
+            return gone = sql.Execute("DELETE FROM bin WHERE binned_at <= @until", old);
         });
+        return gone;
+    }
 
     /// <summary>Throws a row away: it is kept in the bin as it was.</summary>
     internal static int Take(Sql sql, BinKind kind, string id, string name, string? bowId, DateTimeOffset now)

@@ -2,25 +2,6 @@ using Merganser.Core.Pictures;
 
 namespace Merganser.Data;
 
-/// <summary>What of a bow a photograph shows.</summary>
-public enum PictureOf
-{
-    /// <summary>The bow as it is.</summary>
-    Bow,
-
-    /// <summary>A set of shots: its paper or its target.</summary>
-    Set,
-
-    /// <summary>A check of the set-up sheet.</summary>
-    Check,
-
-    /// <summary>A note of the story.</summary>
-    Note,
-
-    /// <summary>A visit to the bench.</summary>
-    Visit,
-}
-
 /// <summary>A photograph, without its bytes.</summary>
 /// <param name="Id">Its id.</param>
 /// <param name="BowId">The bow.</param>
@@ -136,12 +117,11 @@ public sealed class PictureStore(Database database, TimeProvider clock)
             var which = of switch
             {
                 PictureOf.Set => "p.set_id = @id",
-                PictureOf.Check => """
-                    p.check_id IN (SELECT e.id FROM check_finding k JOIN check_finding e ON e.bow_id = k.bow_id
-                      AND e.after_move = k.after_move AND e.after_change = k.after_change
-                      AND substr(e.found_at, 1, 10) = substr(k.found_at, 1, 10) WHERE k.id = @id)
+                PictureOf.Check => $"""
+                    p.check_id IN (SELECT e.id FROM check_finding k JOIN check_finding e ON {StoryKeys.OneGo}
+                      WHERE k.id = @id)
                     """,
-                PictureOf.Note => "p.note_id IN (@id, replace(@id, '-again', ''))",
+                PictureOf.Note => $"p.note_id IN (@id, replace(@id, '{BinStore.Again}', ''))",
                 PictureOf.Visit => "p.visit_id = @id",
                 _ => "p.set_id IS NULL AND p.check_id IS NULL AND p.note_id IS NULL AND p.visit_id IS NULL",
             };

@@ -37,6 +37,12 @@ internal static class StoryKeys
 {
     private const string Standing = "NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = e.id)";
 
+    /// <summary>Findings <c>e</c> and <c>k</c> are of one go.</summary>
+    internal const string OneGo = """
+        e.bow_id = k.bow_id AND e.after_move = k.after_move AND e.after_change = k.after_change
+          AND substr(e.found_at, 1, 10) = substr(k.found_at, 1, 10)
+        """;
+
     private const string All = $"""
         SELECT 'findings' AS entry, 'setup' AS sign, max(e.id) AS id, max(e.found_at) AS at FROM check_finding e
           WHERE e.bow_id = @bowId AND e.kind <> 'paper' AND {Standing} GROUP BY substr(e.found_at, 1, 10), e.after_move, e.after_change

@@ -1,3 +1,4 @@
+using Merganser.Core.Pictures;
 using Merganser.Core.Story;
 
 namespace Merganser.Data;
@@ -5,15 +6,14 @@ namespace Merganser.Data;
 /// <summary>Photographs beside the things of a page of the story, in one statement.</summary>
 internal sealed class StoryPictures(Sql sql)
 {
-    private const string All = """
+    private const string All = $"""
         SELECT j.value AS id, p.id AS picture, p.rowid AS place FROM json_each(@ids) j
           JOIN picture p ON p.set_id = j.value
         UNION ALL SELECT j.value, p.id, p.rowid FROM json_each(@ids) j JOIN check_finding k ON k.id = j.value
-          JOIN check_finding e ON e.bow_id = k.bow_id AND e.after_move = k.after_move AND e.after_change = k.after_change
-            AND substr(e.found_at, 1, 10) = substr(k.found_at, 1, 10)
+          JOIN check_finding e ON {StoryKeys.OneGo}
           JOIN picture p ON p.check_id = e.id
         UNION ALL SELECT j.value, p.id, p.rowid FROM json_each(@ids) j
-          JOIN picture p ON p.note_id IN (j.value, replace(j.value, '-again', ''))
+          JOIN picture p ON p.note_id IN (j.value, replace(j.value, '{BinStore.Again}', ''))
         UNION ALL SELECT j.value, p.id, p.rowid FROM json_each(@ids) j JOIN picture p ON p.visit_id = j.value
         UNION ALL SELECT j.value, p.id, p.rowid FROM json_each(@ids) j JOIN picture p ON p.id = j.value
         ORDER BY 3
@@ -40,11 +40,11 @@ internal sealed class StoryPictures(Sql sql)
                     Pictures = [.. found[t.Key.Id].Distinct()],
                     PicturedAs = t.Key.Entry switch
                     {
-                        StoryEntry.Set => "set",
-                        StoryEntry.Findings => "check",
-                        StoryEntry.Note => "note",
-                        StoryEntry.Visit => "visit",
-                        _ => "",
+                        StoryEntry.Set => PictureOf.Set,
+                        StoryEntry.Findings => PictureOf.Check,
+                        StoryEntry.Note => PictureOf.Note,
+                        StoryEntry.Visit => PictureOf.Visit,
+                        _ => null,
                     },
                 }
             ),

@@ -46,11 +46,10 @@ internal sealed class StoryReader(Sql sql, BowRow bow, StoryKey[] keys)
             string Note,
             string At
         )>(
-                """
+                $"""
                 SELECT k.id, e.kind, e.value, e.choice, e.skip_reason, e.note, e.found_at
                 FROM json_each(@ids) j JOIN check_finding k ON k.id = j.value JOIN check_finding e
-                  ON e.bow_id = k.bow_id AND e.after_move = k.after_move AND e.after_change = k.after_change
-                  AND substr(e.found_at, 1, 10) = substr(k.found_at, 1, 10)
+                  ON {StoryKeys.OneGo}
                 WHERE e.kind <> 'paper' AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = e.id)
                 ORDER BY e.ordinal
                 """,

@@ -3,6 +3,7 @@ using System.Text;
 using System.Text.Json;
 using Merganser.Data;
 using Merganser.Web.Printing;
+using Microsoft.AspNetCore.Mvc;
 
 namespace Merganser.Web.Open;
 
@@ -70,7 +71,8 @@ public static class OpenEndpoints
                     );
                 }
             )
-            .Accepts<JsonDocument>(Json, Zip);
+            .Accepts<JsonDocument>(Json, Zip)
+            .WithMetadata(new RequestSizeLimitAttribute(OpenFile.MostBytes));
     }
 
     private static string Day(TimeProvider clock) =>

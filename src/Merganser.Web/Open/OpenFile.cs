@@ -1,7 +1,6 @@
 using System.IO.Compression;
 using System.Text.Json;
 using Merganser.Core.Figures;
-using Microsoft.AspNetCore.Http.Features;
 
 namespace Merganser.Web.Open;
 
@@ -33,11 +32,6 @@ public sealed class OpenFile : IDisposable
     /// <exception cref="RefusedException">It is neither a document nor an archive with one.</exception>
     public static async Task<OpenFile> Read(HttpRequest request)
     {
-        if (request.HttpContext.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit)
-        {
-            limit.MaxRequestBodySize = MostBytes;
-        }
-
         var bytes = new MemoryStream();
         await request.Body.CopyToAsync(bytes);
         bytes.Position = 0;

@@ -4,7 +4,7 @@ using Merganser.Core.Pictures;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Guard;
-using Microsoft.AspNetCore.Http.Features;
+using Microsoft.AspNetCore.Mvc;
 
 namespace Merganser.Web.Pictures;
 
@@ -101,7 +101,8 @@ public static class PictureEndpoints
                     return PictureView.Shown(pictures.Keep(new NewPicture(key, id, Of(of), ofId, said, bytes)));
                 }
             )
-            .Accepts<string>(Jpeg, "image/png", "image/webp");
+            .Accepts<string>(Jpeg, "image/png", "image/webp")
+            .WithMetadata(new RequestSizeLimitAttribute(PictureReader.MostBytes));
         api.MapGet(
                 "/pictures/{id}/image.jpg",
                 (string id, PictureStore pictures) => Results.File(pictures.Bytes(id, false), Jpeg)
@@ -151,11 +152,6 @@ public static class PictureEndpoints
     /// <summary>All of what was sent, which is no more than is taken.</summary>
     private static async Task<byte[]> Body(HttpRequest request)
     {
-        if (request.HttpContext.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit)
-        {
-            limit.MaxRequestBodySize = PictureReader.MostBytes;
-        }
-
         if (request.ContentLength > PictureReader.MostBytes)
         {
             throw RefusedException.At("file", "large", new PictureTooLarge(PictureReader.MostBytes / 1_000_000));

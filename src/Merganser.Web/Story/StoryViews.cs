@@ -1,9 +1,9 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
+using Merganser.Core.Pictures;
 using Merganser.Core.Setup;
 using Merganser.Core.Story;
-using Merganser.Data;
 
 namespace Merganser.Web.Story;
 
@@ -49,7 +49,7 @@ public sealed record HappenedView(
             e.Details,
             e.MayBeTakenBack,
             e.Pictures,
-            FactsJson.TryEnum<PictureOf>(e.PicturedAs)
+            e.PicturedAs
         );
 }
 

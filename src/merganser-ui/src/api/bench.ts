@@ -23,3 +23,18 @@ export function sameBench(response: Response): void {
 
 /** Under which name something is kept in this browser for this bench alone. */
 export const keptAs = (name: string): string => (bench ? `merganser-${bench}-${name}` : `merganser-${name}`);
+
+/** What this browser keeps under a name; null where it keeps nothing there, or nothing that can be read. */
+export function readKept<T>(name: string): T | null {
+  try {
+    return JSON.parse(localStorage.getItem(name) ?? 'null') as T | null;
+  } catch {
+    return null;
+  }
+}
+
+/** Keeps something under a name; null is kept no more. */
+export function writeKept(name: string, value: unknown): void {
+  if (value === null) localStorage.removeItem(name);
+  else localStorage.setItem(name, JSON.stringify(value));
+}

@@ -1,4 +1,4 @@
-import { keptAs } from '../../api/bench';
+import { keptAs, readKept } from '../../api/bench';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { answer, api, faultsOf, ifMatch, Refusal, type Schemas } from '../../api/client';
@@ -154,10 +154,6 @@ const keepHere = (id: string, version: number, draft: Draft) =>
   localStorage.setItem(slot(id), JSON.stringify({ version, draft }));
 
 function unsaved(row: Schemas['ArrowRow']): Draft | null {
-  try {
-    const kept = JSON.parse(localStorage.getItem(slot(row.id)) ?? 'null') as { version: number; draft: Draft } | null;
-    return kept && kept.version === row.version ? kept.draft : null;
-  } catch {
-    return null;
-  }
+  const kept = readKept<{ version: number; draft: Draft }>(slot(row.id));
+  return kept && kept.version === row.version ? kept.draft : null;
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { readKept } from '../../api/bench';
 import type { Schemas } from '../../api/client';
 import { Key } from '../../parts/Buttons';
 import { Popover } from '../../parts/Popover';
@@ -23,12 +24,8 @@ export function useColumns(kind: string, fields: FieldSpec[]) {
 }
 
 function read(key: string): string[] | null {
-  try {
-    const names: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
-    return Array.isArray(names) ? names.map(String) : null;
-  } catch {
-    return null;
-  }
+  const names = readKept<unknown>(key);
+  return Array.isArray(names) ? names.map(String) : null;
 }
 
 /** The key that opens the list of columns. */

@@ -3,10 +3,11 @@ import { useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { useActs } from '../../api/useActs';
 import { Key, Plain } from '../../parts/Buttons';
-import { Fault, Note } from '../../parts/Note';
+import { Fault } from '../../parts/Note';
 import { shortDay } from '../../units/days';
 import l from '../../parts/layout.module.css';
 import w from '../../parts/words.module.css';
+import { ForGood } from './ForGood';
 import s from './Copies.module.css';
 
 type Binned = Schemas['Binned'];
@@ -54,20 +55,14 @@ export function Bin() {
               </span>
             </span>
             {asked === thing.id ? (
-              <Note
-                role="alert"
-                word="For good."
-                act={
-                  <span className={l.row}>
-                    <Key strong disabled={acts.busy} onClick={() => void erase(thing)}>
-                      Erase it
-                    </Key>
-                    <Key onClick={() => setAsked(null)}>No, leave it</Key>
-                  </span>
-                }
+              <ForGood
+                erase="Erase it"
+                busy={acts.busy}
+                onErase={() => void erase(thing)}
+                onLeave={() => setAsked(null)}
               >
                 It cannot be brought back. Copies that were made before still have it.
-              </Note>
+              </ForGood>
             ) : (
               <span className={l.row}>
                 <Key

@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { answer, api, ifMatch } from '../../api/client';
 import { archersQuery } from '../../api/queries';
 import { useActs } from '../../api/useActs';
-import { Key, Plain } from '../../parts/Buttons';
-import { Fault, Note } from '../../parts/Note';
-import l from '../../parts/layout.module.css';
+import { Plain } from '../../parts/Buttons';
+import { Fault } from '../../parts/Note';
 import w from '../../parts/words.module.css';
+import { ForGood } from './ForGood';
 import s from './Copies.module.css';
 
 /** The people in the file: a name goes for good when its owner asks for it, the record stays. */
@@ -37,21 +37,15 @@ export function People() {
           <li key={id}>
             <b>{archer.name}</b>
             {asked === id ? (
-              <Note
-                role="alert"
-                word="For good."
-                act={
-                  <span className={l.row}>
-                    <Key strong disabled={acts.busy} onClick={() => void erase(id, version)}>
-                      Erase this name
-                    </Key>
-                    <Key onClick={() => setAsked(null)}>No, leave it</Key>
-                  </span>
-                }
+              <ForGood
+                erase="Erase this name"
+                busy={acts.busy}
+                onErase={() => void erase(id, version)}
+                onLeave={() => setAsked(null)}
               >
                 It cannot be brought back from this file. Copies that were made before still have it: delete those as
                 well.
-              </Note>
+              </ForGood>
             ) : (
               <Plain
                 aria-label={`Erase the name: ${archer.name}`}

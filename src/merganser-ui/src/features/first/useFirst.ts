@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { answer, api, faultsOf } from '../../api/client';
-import { keptAs } from '../../api/bench';
+import { keptAs, readKept } from '../../api/bench';
 import { useActs } from '../../api/useActs';
 import { questionsFor, saidHole, type Answers, type Asked, type Pressed, type QuestionName } from './questions';
 
@@ -30,13 +30,7 @@ const nothing: First = {
 
 const key = () => keptAs('first-1');
 
-function kept(): First {
-  try {
-    return { ...nothing, ...(JSON.parse(localStorage.getItem(key()) ?? '{}') as Partial<First>) };
-  } catch {
-    return nothing;
-  }
-}
+const kept = (): First => ({ ...nothing, ...readKept<Partial<First>>(key()) });
 
 const answersOf = ({ kind, hand, texts }: First): Answers => ({
   kind,

@@ -12,11 +12,11 @@ const ways: Record<string, [number, number]> = {
 };
 
 /** Where an arrow key takes a mark, with Shift by wider steps; null for any other key. */
-export function steppedBy(event: KeyboardEvent, from: Hole, wide: number): Hole | null {
+export function steppedBy(event: KeyboardEvent, from: Hole, wide: number, fine = STEP): Hole | null {
   const way = ways[event.key];
   if (!way) return null;
   event.preventDefault();
-  const step = event.shiftKey ? wide : STEP;
+  const step = event.shiftKey ? wide : fine;
   return { x: rounded(from.x + step * way[0]), y: rounded(from.y + step * way[1]) };
 }
 

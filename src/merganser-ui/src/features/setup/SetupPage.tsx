@@ -1,4 +1,4 @@
-import { keptAs } from '../../api/bench';
+import { keptAs, readKept } from '../../api/bench';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
@@ -247,10 +247,4 @@ export default function SetupPage({ way }: { way: BowWay }) {
   );
 }
 
-function readTyped(bowId: string): Record<string, string> {
-  try {
-    return JSON.parse(localStorage.getItem(slot(bowId)) ?? '{}') as Record<string, string>;
-  } catch {
-    return {};
-  }
-}
+const readTyped = (bowId: string) => readKept<Record<string, string>>(slot(bowId)) ?? {};

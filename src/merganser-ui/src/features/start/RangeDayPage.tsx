@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api } from '../../api/client';
-import { keptAs } from '../../api/bench';
+import { keptAs, readKept } from '../../api/bench';
 import { useRack } from '../../api/queries';
 import { useActs } from '../../api/useActs';
 import { ChoiceRow } from '../../parts/ChoiceRow';
@@ -20,12 +20,8 @@ const MOST = 1000;
 
 /** What was counted before a reload: arrows by bow. */
 function counted(): Record<string, number> {
-  try {
-    const kept = JSON.parse(localStorage.getItem(keptAs('range-day')) ?? '{}') as Record<string, number>;
-    return Object.fromEntries(Object.entries(kept).filter(([, shots]) => Number.isInteger(shots) && shots > 0));
-  } catch {
-    return {};
-  }
+  const kept = readKept<Record<string, number>>(keptAs('range-day')) ?? {};
+  return Object.fromEntries(Object.entries(kept).filter(([, shots]) => Number.isInteger(shots) && shots > 0));
 }
 
 /** A range day: ends of every bow, pressed as they are shot, kept at once. */

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { keptAs } from '../../../api/bench';
+import { keptAs, readKept } from '../../../api/bench';
 import { answer, api, faultsOf, type Schemas } from '../../../api/client';
 
 export type Figure = Schemas['FoundFigure'];
@@ -160,10 +160,4 @@ const usual = (start: Schemas['FinderStart']): Wish => ({
   y: 'frontOfCenter',
 });
 
-function kept(bowId: string): Partial<Wish> | null {
-  try {
-    return JSON.parse(localStorage.getItem(keptAs(`finder-${bowId}`)) ?? 'null') as Partial<Wish> | null;
-  } catch {
-    return null;
-  }
-}
+const kept = (bowId: string) => readKept<Partial<Wish>>(keptAs(`finder-${bowId}`));

@@ -9,7 +9,7 @@ import { image, type Photograph } from '../../../pictures/usePhotographs';
 import { useEscape } from '../../../shell/focus';
 import type { Hole } from '../paperTypes';
 import { Pane } from '../Pane';
-import { placeUnder } from '../sheetHands';
+import { placeUnder, steppedBy } from '../sheetHands';
 import type { Known, PhotoSheet } from './usePhotoSheet';
 import sheet from '../Sheet.module.css';
 import l from '../../../parts/layout.module.css';
@@ -21,12 +21,6 @@ const LOUPE = 140;
 const CLOSER = 3;
 const STEP = 2;
 const WIDE = 20;
-const ways: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 const sizes: [Known | 'other', string][] = [
   ['other', 'Another'],
   ['a4', 'A4'],
@@ -52,9 +46,10 @@ export function PhotoPlacing({ picture, photo }: { picture: Photograph; photo: P
   const left = (width - picture.width * px) / 2;
   const top = (height - picture.height * px) / 2;
   const screen = (at: Hole) => ({ x: left + at.x * px, y: top + at.y * px });
-  const inside = ({ x, y }: Hole) => ({
+  /** Pixels of the picture, counted downwards, from a place that counts upwards. */
+  const inPicture = ({ x, y }: Hole) => ({
     x: Math.min(picture.width, Math.max(0, Math.round(x))),
-    y: Math.min(picture.height, Math.max(0, Math.round(y))),
+    y: Math.min(picture.height, Math.max(0, Math.round(-y))),
   });
   const asked =
     points.length < corners
@@ -69,10 +64,7 @@ export function PhotoPlacing({ picture, photo }: { picture: Photograph; photo: P
     setCross(where);
     photo.press({ points: points.length > at ? points.map((one, i) => (i === at ? where : one)) : [...points, where] });
   };
-  const at = (event: PointerEvent) => {
-    const { x, y } = placeUnder(event, svg.current!, { width, cx: left, cy: top, px });
-    return inside({ x, y: -y });
-  };
+  const at = (event: PointerEvent) => inPicture(placeUnder(event, svg.current!, { width, cx: left, cy: top, px }));
   const down = (event: PointerEvent<SVGSVGElement>) => {
     const where = at(event);
     const near = points.findIndex((one) => Math.hypot(one.x - where.x, one.y - where.y) * px < GRAB);
@@ -84,13 +76,9 @@ export function PhotoPlacing({ picture, photo }: { picture: Photograph; photo: P
   };
   const back = () => photo.press({ points: points.slice(0, -1) });
   const press = (event: KeyboardEvent) => {
-    const way = ways[event.key];
-    if (way) {
-      event.preventDefault();
-      const by = event.shiftKey ? WIDE : STEP;
-      const where = inside({ x: cross.x + by * way[0], y: cross.y + by * way[1] });
-      setCross(where);
-    } else if (event.key === 'Enter' && !done) {
+    const moved = steppedBy(event, { x: cross.x, y: -cross.y }, WIDE, STEP);
+    if (moved) setCross(inPicture(moved));
+    else if (event.key === 'Enter' && !done) {
       event.preventDefault();
       event.stopPropagation();
       put(points.length, cross);
@@ -109,7 +97,7 @@ export function PhotoPlacing({ picture, photo }: { picture: Photograph; photo: P
       <div className={sheet.space} ref={ref}>
         <svg
           ref={svg}
-          className={classes(sheet.sheet, sheet.marking, s.placing)}
+          className={classes(sheet.sheet, sheet.marking)}
           viewBox={`0 0 ${width} ${height}`}
           tabIndex={0}
           role="application"

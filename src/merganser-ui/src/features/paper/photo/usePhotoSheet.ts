@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { keptAs } from '../../../api/bench';
+import { keptAs, readKept, writeKept } from '../../../api/bench';
 import { answer, api, type Schemas } from '../../../api/client';
 import { useActs } from '../../../api/useActs';
 import { usePhotographs, type Photograph } from '../../../pictures/usePhotographs';
@@ -28,27 +28,18 @@ const NONE: Presses = { straight: false, known: null, points: [], length: '' };
 
 const slot = (paperId: string) => keptAs(`under-${paperId}`);
 
-function readUnder(paperId: string): Under | null {
-  try {
-    return JSON.parse(localStorage.getItem(slot(paperId)) ?? 'null') as Under | null;
-  } catch {
-    return null;
-  }
-}
-
 /** The photographs of a set, and the one that lies under its sheet: it outlives a reload. */
 export function usePhotoSheet(bowId: string, paperId: string, setId: string) {
   const photographs = usePhotographs(bowId, 'set', setId);
   const acts = useActs(`photo sheet ${setId}`);
-  const [under, setUnderState] = useState(() => readUnder(paperId));
+  const [under, setUnderState] = useState(() => readKept<Under>(slot(paperId)));
   const [placing, setPlacing] = useState<Photograph | null>(null);
   const [presses, setPresses] = useState(NONE);
   const corners = presses.straight ? 0 : CORNERS;
   const wanted = corners + (presses.known ? 0 : 2);
   const [moving, setMoving] = useState(false);
   const setUnder = (next: Under | null) => {
-    if (next) localStorage.setItem(slot(paperId), JSON.stringify(next));
-    else localStorage.removeItem(slot(paperId));
+    writeKept(slot(paperId), next);
     setUnderState(next);
     if (!next) setMoving(false);
   };
