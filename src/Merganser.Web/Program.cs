@@ -1,6 +1,5 @@
 using System.IO.Compression;
 using System.Reflection;
-using System.Text.Encodings.Web;
 using Merganser.Data;
 using Merganser.Data.Starter;
 using Merganser.Web.Archers;
@@ -112,6 +111,7 @@ builder
     .AddSingleton<BinStore>()
     .AddSingleton<ReminderStore>()
     .AddSingleton<VisitStore>()
+    .AddSingleton<CarriedStore>()
     .AddSingleton<OwnerStore>()
     .AddSingleton<DataCopies>()
     .AddSingleton<OpenExport>()
@@ -152,9 +152,8 @@ builder
     .AddSingleton<DemoClub>();
 builder.Services.Configure<JsonOptions>(json =>
 {
-    FactsJson.Configure(json.SerializerOptions);
-    json.SerializerOptions.Converters.Add(new MessageJson(Speaker.Trade));
-    json.SerializerOptions.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping; // JSON only, never inside a page
+    MessageJson.Configure(json.SerializerOptions, Speaker.Trade);
+    json.SerializerOptions.TypeInfoResolver = new LateJson(json.SerializerOptions, MessageJson.For(Speaker.Trade));
 });
 if (!demo && !describing)
 {

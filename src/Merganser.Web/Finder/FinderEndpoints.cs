@@ -2,8 +2,6 @@ using System.Net.ServerSentEvents;
 using System.Runtime.CompilerServices;
 using System.Text.Json;
 using Merganser.Web.Words;
-using Microsoft.AspNetCore.Http.Json;
-using Microsoft.Extensions.Options;
 
 namespace Merganser.Web.Finder;
 
@@ -18,17 +16,10 @@ public static class FinderEndpoints
         api.MapPost("/bows/{id}/finder", (string id, FinderInput input, FinderDesk desk) => desk.Begin(id, input));
         api.MapGet(
                 "/bows/{id}/finder/{searchId}/stream",
-                (
-                    string id,
-                    string searchId,
-                    FinderDesk desk,
-                    Listener listener,
-                    IOptions<JsonOptions> json,
-                    CancellationToken cancel
-                ) =>
+                (string id, string searchId, FinderDesk desk, Listener listener, CancellationToken cancel) =>
                 {
                     _ = desk.Page(id, searchId, 0);
-                    var options = MessageJson.For(listener.Of(id), json.Value.SerializerOptions);
+                    var options = MessageJson.For(listener.Of(id));
                     return Results.ServerSentEvents(Told(desk.Follow(id, searchId, cancel), options, cancel));
                 }
             )

@@ -1,6 +1,4 @@
 using Merganser.Data;
-using Microsoft.AspNetCore.Http.Json;
-using Microsoft.Extensions.Options;
 
 namespace Merganser.Web.Words;
 
@@ -15,7 +13,7 @@ public interface IOfBow
 /// Finds out who is spoken to: the archer of the bow that a request is about, by its route or its input. A request
 /// about no bow is answered in the trade's units.
 /// </summary>
-public sealed class Listener(Hearers hearers, IOptions<JsonOptions> json)
+public sealed class Listener(Hearers hearers)
 {
     private const string Item = "speaker";
 
@@ -41,7 +39,7 @@ public sealed class Listener(Hearers hearers, IOptions<JsonOptions> json)
             speaker = Of(bow); // The request itself may have changed the units.
         }
 
-        return TypedResults.Json(answer, MessageJson.For(speaker, json.Value.SerializerOptions));
+        return TypedResults.Json(answer, MessageJson.For(speaker));
     }
 
     /// <summary>Who is spoken to in this request.</summary>

@@ -1,7 +1,9 @@
 using System.Collections.Concurrent;
+using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Merganser.Core.Messages;
+using Merganser.Data;
 
 namespace Merganser.Web.Words;
 
@@ -9,23 +11,28 @@ namespace Merganser.Web.Words;
 /// <param name="speaker">Who is spoken to.</param>
 public sealed class MessageJson(Speaker speaker) : JsonConverter<Message>
 {
-    private static readonly ConcurrentDictionary<
-        (Speaker Speaker, JsonSerializerOptions Base),
-        JsonSerializerOptions
-    > Kept = new();
+    private static readonly ConcurrentDictionary<Speaker, JsonSerializerOptions> Kept = new();
 
-    /// <summary>The same way of writing, said to this person.</summary>
-    public static JsonSerializerOptions For(Speaker speaker, JsonSerializerOptions like) =>
+    /// <summary>How answers are written, said to this person.</summary>
+    public static JsonSerializerOptions For(Speaker speaker) =>
         Kept.GetOrAdd(
-            (speaker, like),
-            key =>
+            speaker,
+            heard =>
             {
-                var options = new JsonSerializerOptions(key.Base);
-                options.Converters.Insert(0, new MessageJson(key.Speaker));
+                var options = Configure(new JsonSerializerOptions(JsonSerializerDefaults.Web), heard);
                 options.MakeReadOnly(populateMissingResolver: true);
                 return options;
             }
         );
+
+    /// <summary>As on the wire, said to this person.</summary>
+    public static JsonSerializerOptions Configure(JsonSerializerOptions options, Speaker speaker)
+    {
+        FactsJson.Configure(options);
+        options.Converters.Add(new MessageJson(speaker));
+        options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping; // JSON only, never inside a page
+        return options;
+    }
 
     /// <inheritdoc/>
     public override bool CanConvert(Type type) => typeof(Message).IsAssignableFrom(type);
