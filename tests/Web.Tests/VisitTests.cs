@@ -147,6 +147,64 @@ public class VisitTests
     }
 
     [Fact]
+    public async Task The_facts_of_a_part_that_came_over_are_put_on_the_bow_when_asked_and_once()
+    {
+        using var app = new App();
+        var visit = await Begin(app);
+        const string tidewrack = "22222222-0000-4000-8000-000000000005";
+        await app.Post(
+            $"/api/papers/{(await app.NewestPaper(tidewrack))["id"]}/sight",
+            new
+            {
+                id = App.NewId(),
+                eyeToPin = "31",
+                click = ".004",
+            }
+        );
+        var lines = new Dictionary<string, string> { ["Rest"] = App.NewId(), ["Sight"] = App.NewId() };
+        foreach (var (text, id) in lines)
+        {
+            await app.Post(
+                $"{Visits}/{visit}/lines",
+                new
+                {
+                    id,
+                    kind = "carried",
+                    text,
+                    fromBowId = tidewrack,
+                }
+            );
+        }
+
+        string[] Brings(JsonNode view) =>
+            [
+                .. view["shown"]!["lines"]!
+                    .AsArray()
+                    .SelectMany(l => l!["brings"]!.AsArray())
+                    .Select(f => $"{f!["name"]}: {f["here"]} → {f["there"]}"),
+            ];
+        Brings(await app.Get(Visits))
+            .ShouldBe([
+                "The rest: drop-away, drops late → drop-away, drops early",
+                "One click of the sight: not on record → 0.0040 in",
+            ]);
+        var before = await app.Get($"/api/bows/{App.Brindle}");
+        ((string)before["bow"]!["restType"]!).ShouldBe("dropAwayLate");
+        foreach (var id in lines.Values.Concat(lines.Values))
+        {
+            (await app.Post($"{Visits}/{visit}/lines/{id}/facts", new { })).Status.ShouldBe(200);
+        }
+
+        var after = await app.Get($"/api/bows/{App.Brindle}");
+        ((string)after["bow"]!["restType"]!).ShouldBe("dropAwayEarly");
+        ((int)after["version"]!).ShouldBe((int)before["version"]! + 2);
+        Brings(await app.Get(Visits)).ShouldBeEmpty();
+        (await app.Post($"{Visits}/{visit}/lines/{App.NewId()}/facts", new { })).Status.ShouldBe(404);
+        (await app.Post($"{Visits}/{visit}/hand-over", new { watch = "" })).Status.ShouldBe(200);
+        (await app.Post($"{Visits}/{visit}/lines/{lines["Rest"]}/facts", new { })).Status.ShouldBe(400);
+    }
+
+    [Fact]
     public async Task The_demos_visit_went_home_with_a_new_string()
     {
         using var app = new App();

@@ -27,13 +27,15 @@ public enum VisitLineKind
 /// <param name="Quantity">How many, or how many hours; at least 0.</param>
 /// <param name="Price">For one, in the shop's own money; null where none is said.</param>
 /// <param name="FromBow">The bow that it came from, by name; null for none.</param>
+/// <param name="FromBowId">That bow.</param>
 public sealed record VisitLine(
     string Id,
     VisitLineKind Kind,
     string Text,
     double Quantity,
     double? Price,
-    string? FromBow = null
+    string? FromBow = null,
+    string? FromBowId = null
 )
 {
     /// <summary>Longest text.</summary>
@@ -44,6 +46,10 @@ public sealed record VisitLine(
 
     /// <summary>What it comes to; null where no price is said.</summary>
     public double? Sum => Quantity * Price;
+
+    /// <summary>Which part was carried over; null for one of another name, or none.</summary>
+    public CarriedPart? Carried =>
+        Kind == VisitLineKind.Carried && Enum.TryParse<CarriedPart>(Text, ignoreCase: true, out var part) ? part : null;
 
     /// <summary>The sum of some lines; null where no price is said at all.</summary>
     public static double? SumOf(IReadOnlyList<VisitLine> lines) =>

@@ -1,5 +1,6 @@
 using Merganser.Core.Bows;
 using Merganser.Core.Messages;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Visits;
 
@@ -38,6 +39,15 @@ public sealed record VisitIsOpen(int Number) : VisitMessage;
 /// <summary>Something planned was done.</summary>
 public sealed record PlannedAndDone(string Text) : VisitMessage;
 
+/// <summary>How a rest lets go of the arrow.</summary>
+public sealed record RestLetsGo(RestType Type) : VisitMessage;
+
+/// <summary>One click of something.</summary>
+public sealed record OneClickOf(AdjusterName Name) : VisitMessage;
+
+/// <summary>What a click moves.</summary>
+public sealed record MovesBy(Measure Way) : VisitMessage;
+
 /// <summary>What is said of visits without any quantity.</summary>
 public enum VisitSays
 {
@@ -68,4 +78,7 @@ public enum VisitSays
     IsHandedOver,
     SameOwner,
     CarriedFromItself,
+    HowTheRestLetsGo,
+    OneClickOfTheSight,
+    NotOnRecord,
 }

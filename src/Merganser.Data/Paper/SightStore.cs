@@ -18,23 +18,37 @@ public sealed class SightStore(Database database, TimeProvider clock)
         database.Write(sql =>
         {
             _ = BowStore.Get(sql, sight.BowId);
-            return sql.Execute(
-                """
-                INSERT INTO bow_sight (id, bow_id, eye_to_pin, click, eye_to_pin_typed, click_typed, measured_at)
-                VALUES (@Id, @BowId, @eyeToPin, @click, @eyeToPinTyped, @clickTyped, @now) ON CONFLICT (id) DO NOTHING
-                """,
-                new
-                {
-                    sight.Id,
-                    sight.BowId,
-                    eyeToPin = sight.EyeToPin.Value,
-                    click = sight.Click?.Value,
-                    eyeToPinTyped = sight.EyeToPin.Typed,
-                    clickTyped = sight.Click?.Typed ?? "",
-                    now = Stamp.Of(clock.GetUtcNow()),
-                }
+            return Keep(
+                sql,
+                new SightRow(
+                    new Sight(sight.EyeToPin.Value, sight.Click?.Value),
+                    sight.EyeToPin.Typed,
+                    sight.Click?.Typed ?? ""
+                ),
+                sight.Id,
+                sight.BowId,
+                clock.GetUtcNow()
             );
         });
+
+    /// <summary>Keeps a sight under an id of its own; the same id again changes nothing.</summary>
+    internal static int Keep(Sql sql, SightRow sight, string id, string bowId, DateTimeOffset now) =>
+        sql.Execute(
+            """
+            INSERT INTO bow_sight (id, bow_id, eye_to_pin, click, eye_to_pin_typed, click_typed, measured_at)
+            VALUES (@id, @bowId, @EyeToPin, @Click, @EyeToPinTyped, @ClickTyped, @now) ON CONFLICT (id) DO NOTHING
+            """,
+            new
+            {
+                id,
+                bowId,
+                sight.Sight.EyeToPin,
+                sight.Sight.Click,
+                sight.EyeToPinTyped,
+                sight.ClickTyped,
+                now = Stamp.Of(now),
+            }
+        );
 
     /// <summary>The sight as it was measured last, or null.</summary>
     public SightRow? Of(string bowId) => database.Read(sql => Of(sql, bowId));

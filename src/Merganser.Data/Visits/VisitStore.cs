@@ -210,11 +210,21 @@ public sealed class VisitStore(Database database, TimeProvider clock)
         });
 
     /// <summary>The lines of a visit that stand, in order.</summary>
-    public IReadOnlyList<VisitLine> Lines(string visitId) =>
-        database.Read(sql =>
-            sql.Query<(string Id, string Kind, string Text, double Quantity, double? Price, string? From)>(
+    public IReadOnlyList<VisitLine> Lines(string visitId) => database.Read(sql => Lines(sql, visitId));
+
+    internal static VisitLine[] Lines(Sql sql, string visitId) =>
+        [
+            .. sql.Query<(
+                string Id,
+                string Kind,
+                string Text,
+                double Quantity,
+                double? Price,
+                string? From,
+                string? FromId
+            )>(
                     """
-                    SELECT l.id, l.kind, l.text, l.quantity, l.price, b.name FROM visit_line l
+                    SELECT l.id, l.kind, l.text, l.quantity, l.price, b.name, b.id FROM visit_line l
                     LEFT JOIN bow b ON b.id = l.from_bow_id
                     WHERE l.visit_id = @visitId AND l.takes_back IS NULL
                       AND NOT EXISTS (SELECT 1 FROM visit_line t WHERE t.takes_back = l.id)
@@ -228,10 +238,10 @@ public sealed class VisitStore(Database database, TimeProvider clock)
                     l.Text,
                     l.Quantity,
                     l.Price,
-                    l.From
-                ))
-                .ToArray()
-        );
+                    l.From,
+                    l.FromId
+                )),
+        ];
 
     /// <summary>As found, and as it left or stands now.</summary>
     public (VisitState Found, VisitState Left) States(VisitRow visit) =>
@@ -244,10 +254,10 @@ public sealed class VisitStore(Database database, TimeProvider clock)
             )
         );
 
-    private static void Open(VisitRow visit) =>
+    internal static void Open(VisitRow visit) =>
         FieldReader.Demand(visit.HandedOverAt is null, "visit", "handed-over", VisitSays.IsHandedOver);
 
-    private static VisitRow Get(Sql sql, string bowId, string visitId) =>
+    internal static VisitRow Get(Sql sql, string bowId, string visitId) =>
         Read(sql, $"{Columns} WHERE v.id = @visitId AND v.bow_id = @bowId", new { visitId, bowId }).FirstOrDefault()
         ?? throw new MissingException("visit");
 

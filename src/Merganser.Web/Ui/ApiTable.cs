@@ -100,6 +100,10 @@ internal static class ApiTable
             ["POST /api/bows/{id}/visits"] = new("visits", "A bow comes in: how it stands is kept as found"),
             ["POST /api/bows/{id}/visits/{visitId}/lines"] = new("visits", "A line of parts or labour"),
             ["DELETE /api/bows/{id}/visits/{visitId}/lines/{lineId}"] = new("visits", "Takes a line back"),
+            ["POST /api/bows/{id}/visits/{visitId}/lines/{lineId}/facts"] = new(
+                "visits",
+                "Puts the facts of a part that was carried over on the bow"
+            ),
             ["POST /api/bows/{id}/visits/{visitId}/hand-over"] = new("visits", "Hands a bow over"),
             ["GET /api/bows/{id}/visits/{visitId}/sheet.pdf"] = new("visits", "A visit to print"),
             ["GET /api/bows/{id}/visits/{visitId}/card.pdf"] = new("visits", "What goes home with a bow, to print"),

@@ -10,6 +10,7 @@ namespace Merganser.Web.Visits;
 /// <summary>Puts a bow's visits together.</summary>
 public sealed class VisitDesk(
     VisitStore visits,
+    CarriedStore carried,
     BowStore bows,
     ArcherStore archers,
     SetupStore setups,
@@ -79,7 +80,7 @@ public sealed class VisitDesk(
                     .Where(e => e.Id != row.Id)
                     .Select(HappenedView.Of),
             ],
-            [.. lines.Select(VisitLineView.Of)],
+            [.. lines.Select(l => VisitLineView.Of(l, row.HandedOverAt is null ? carried.Brings(bow.Id, l) : []))],
             VisitLine.SumOf(lines),
             HandOver.Of(bow.Bow, two, left)
         );

@@ -65,6 +65,14 @@ public static class VisitEndpoints
             }
         );
         api.MapPost(
+            "/bows/{id}/visits/{visitId}/lines/{lineId}/facts",
+            (string id, string visitId, string lineId, CarriedStore carried, VisitDesk desk) =>
+            {
+                carried.Take(id, visitId, lineId);
+                return desk.View(id, visitId);
+            }
+        );
+        api.MapPost(
             "/bows/{id}/visits/{visitId}/hand-over",
             (string id, string visitId, HandOverInput input, VisitStore visits, ReminderStore days, VisitDesk desk) =>
             {

@@ -53,6 +53,7 @@ public sealed record VisitView(
 );
 
 /// <summary>A line of parts or labour.</summary>
+/// <param name="Brings">What its part would change on this bow while the visit is open; empty for nothing.</param>
 public sealed record VisitLineView(
     string Id,
     VisitLineKind Kind,
@@ -60,11 +61,13 @@ public sealed record VisitLineView(
     double Quantity,
     double? Price,
     double? Sum,
-    string? FromBow
+    string? FromBow,
+    IReadOnlyList<CarriedFact> Brings
 )
 {
     /// <summary>As it is shown.</summary>
-    public static VisitLineView Of(VisitLine l) => new(l.Id, l.Kind, l.Text, l.Quantity, l.Price, l.Sum, l.FromBow);
+    public static VisitLineView Of(VisitLine l, IReadOnlyList<CarriedFact> brings) =>
+        new(l.Id, l.Kind, l.Text, l.Quantity, l.Price, l.Sum, l.FromBow, brings);
 }
 
 /// <summary>Another bow that a part may have come from.</summary>

@@ -1,3 +1,4 @@
+using Merganser.Core.Bows;
 using Merganser.Core.Visits;
 
 namespace Merganser.Web.Words;
@@ -24,6 +25,9 @@ public static class VisitWords
             WentToOwner(var name) => $"It went to {name}",
             VisitIsOpen(var number) => $"Visit {number} of this bow is open: hand it over first.",
             PlannedAndDone(var text) => $"Done as planned: {text}",
+            RestLetsGo(var type) => $"{Rest(type)}",
+            OneClickOf(var name) => $"One click of {name:low}",
+            MovesBy(var way) => $"{way}",
             _ => throw new ArgumentOutOfRangeException(nameof(message), message, "No words table has it."),
         };
 
@@ -61,6 +65,21 @@ public static class VisitWords
             VisitSays.IsHandedOver => $"This visit is handed over: nothing more goes on it.",
             VisitSays.SameOwner => $"It is theirs already.",
             VisitSays.CarriedFromItself => $"Say which other bow it came from.",
+            VisitSays.HowTheRestLetsGo => $"The rest",
+            VisitSays.OneClickOfTheSight => $"One click of the sight",
+            VisitSays.NotOnRecord => $"not on record",
             _ => throw new ArgumentOutOfRangeException(nameof(says), says, "No words table has it."),
+        };
+
+    private static string Rest(RestType type) =>
+        type switch
+        {
+            RestType.DropAwayEarly => "drop-away, drops early",
+            RestType.DropAwayLate => "drop-away, drops late",
+            RestType.Containment => "containment",
+            RestType.Launcher => "launcher blade",
+            RestType.Plunger => "rest with plunger",
+            RestType.Shelf => "off the shelf",
+            _ => throw new ArgumentOutOfRangeException(nameof(type), type, "No words table has it."),
         };
 }

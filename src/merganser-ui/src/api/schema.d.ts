@@ -2044,6 +2044,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bows/{id}/visits/{visitId}/lines/{lineId}/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts the facts of a part that was carried over on the bow */
+        post: operations["postBowsByIdVisitsByVisitIdLinesByLineIdFacts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bows/{id}/visits/{visitId}/hand-over": {
         parameters: {
             query?: never;
@@ -3587,6 +3604,12 @@ export interface components {
             /** Format: double */
             slope: number;
             rows: components["schemas"]["CantRow"][];
+        };
+        /** @description A fact that goes with a part, as it stands on this bow and on the one it came from. */
+        CarriedFact: {
+            name: string;
+            here: string;
+            there: string;
         };
         /** @description The catalogue by class, as parts are picked from it. */
         Catalogue: {
@@ -8437,6 +8460,8 @@ export interface components {
             /** Format: double */
             sum: null | number;
             fromBow: null | string;
+            /** @description What its part would change on this bow while the visit is open; empty for nothing. */
+            brings: components["schemas"]["CarriedFact"][];
         };
         /** @description A page of the visits of all bows. */
         VisitPage: {
@@ -12326,6 +12351,31 @@ export interface operations {
         };
     };
     deleteBowsByIdVisitsByVisitIdLinesByLineId: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                visitId: string;
+                lineId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BowVisits"];
+                };
+            };
+            default: components["responses"]["problem"];
+        };
+    };
+    postBowsByIdVisitsByVisitIdLinesByLineIdFacts: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,9 +1,9 @@
-import { memo } from 'react';
+import { memo, useRef } from 'react';
 import type { Schemas } from '../../api/client';
 import { arrowPaths, layout } from '../../drawing/arrow';
 import { number, show } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
-import { Scroller } from '../../parts/Table';
+import { Scroller, TakeAlong } from '../../parts/Table';
 import { classes } from '../../parts/classes';
 import { ArrowParts } from './ArrowParts';
 import { measuresOf } from './measures';
@@ -23,12 +23,13 @@ export interface BesideRow {
 /** This arrow under the others on one ruler: the figures that differ, and the drawing. */
 export const Beside = memo(function Beside({ rows }: { rows: BesideRow[] }) {
   const units = useUnits();
+  const table = useRef<HTMLTableElement>(null);
   const unit = (code: string) => show(0, code, 0, units).unit;
   const longest = Math.max(...rows.map((r) => r.arrow.cutLength));
   const at = layout(WIDTH, longest);
   return (
     <Scroller label="Arrows beside each other">
-      <table className={s.beside}>
+      <table ref={table} className={s.beside}>
         <thead>
           <tr>
             <th scope="col">Beside it</th>
@@ -86,6 +87,7 @@ export const Beside = memo(function Beside({ rows }: { rows: BesideRow[] }) {
           ))}
         </tbody>
       </table>
+      <TakeAlong of={table} />
     </Scroller>
   );
 });

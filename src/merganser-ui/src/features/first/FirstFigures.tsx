@@ -1,5 +1,7 @@
+import { useRef } from 'react';
 import type { Schemas } from '../../api/client';
 import { FitScale } from '../../parts/FitScale';
+import { TakeAlong } from '../../parts/Table';
 import { number, percent, show } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { classes } from '../../parts/classes';
@@ -18,6 +20,7 @@ const words: Record<Reading['shares'][number]['band'], string> = {
 /** What the answers already tell: the band in which nine of ten arrows lie that they allow, and what narrows it. */
 export function FirstFigures({ reading }: { reading: Reading | undefined }) {
   const units = useUnits();
+  const narrowers = useRef<HTMLTableElement>(null);
   const range = ({ low, high }: Reading['weight'], unit: string, decimals: number) => {
     const [from, to] = [show(low, unit, decimals, units), show(high, unit, decimals, units)];
     return { words: from.value === to.value ? from.value : `${from.value} to ${to.value}`, unit: to.unit };
@@ -74,7 +77,7 @@ export function FirstFigures({ reading }: { reading: Reading | undefined }) {
         />
         <p className={classes(w.muted, s.says)}>bar: nine of ten arrows that your answers allow</p>
       </div>
-      <table className={s.narrow}>
+      <table ref={narrowers} className={s.narrow}>
         <caption>What would narrow it most: width of the fit’s bar</caption>
         <tbody>
           {reading.narrowers.map((line) => (
@@ -90,6 +93,7 @@ export function FirstFigures({ reading }: { reading: Reading | undefined }) {
           ))}
         </tbody>
       </table>
+      <TakeAlong of={narrowers} />
     </section>
   );
 }

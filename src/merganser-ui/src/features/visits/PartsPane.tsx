@@ -80,6 +80,30 @@ export function PartsPane({ visit, view, work }: { visit: Visit; view: BowVisits
           </Table>
         </Scroller>
       )}
+      {visit.lines
+        .filter((one) => one.brings.length > 0)
+        .map((one) => (
+          <section key={one.id} aria-label={`${one.text}, its own facts`} data-testid="brings">
+            <p>
+              <b>
+                {one.text} from {one.fromBow}
+              </b>
+              : what belongs to the part, and this bow’s record says otherwise.
+            </p>
+            <ul>
+              {one.brings.map((fact) => (
+                <li key={fact.name}>
+                  {fact.name}: {fact.here} here, <b>{fact.there}</b> there
+                </li>
+              ))}
+            </ul>
+            <div className={l.row}>
+              <Plain disabled={work.busy} onClick={() => void work.takeFacts(visit.line.id, one.id)}>
+                Put it on this bow’s record
+              </Plain>
+            </div>
+          </section>
+        ))}
       {open && (
         <form
           aria-label="A line of parts or labour"

@@ -80,6 +80,16 @@ export function useVisits(bowId: string, visitId: string | null) {
           ),
         ),
       ),
+    takeFacts: (visit: string, lineId: string) =>
+      seen(
+        acts.act(`facts ${lineId}`, () =>
+          answer(
+            api.POST('/api/bows/{id}/visits/{visitId}/lines/{lineId}/facts', {
+              params: { path: { ...of(visit).params.path, lineId } },
+            }),
+          ),
+        ),
+      ),
     handOver: (visit: string, watch: string, nextOn: string) =>
       seen(
         acts.act(`hand over ${visit}`, () =>

@@ -57,6 +57,17 @@ describe('a visit', () => {
     expect(screen.getByText(/height of the peep/)).toBeTruthy();
   });
 
+  it('offers the facts of a part that came over, each beside what stands here', async () => {
+    const takeFacts = vi.fn().mockResolvedValue(null);
+    const brings = [{ name: 'The rest', here: 'drop-away, drops late', there: 'containment' }];
+    const rest = { ...visit.lines[0]!, id: 'rest', text: 'Rest', fromBow: 'Whimbrel', brings };
+    render(<PartsPane visit={{ ...atTheBench, lines: [rest] }} view={sent.visits} work={work({ takeFacts })} />);
+    const facts = within(screen.getByRole('region', { name: 'Rest, its own facts' }));
+    expect(facts.getByRole('listitem').textContent).toBe('The rest: drop-away, drops late here, containment there');
+    await userEvent.click(facts.getByRole('button', { name: 'Put it on this bow’s record' }));
+    expect(takeFacts).toHaveBeenCalledExactlyOnceWith(visit.line.id, 'rest');
+  });
+
   it('that was handed over takes no more lines', () => {
     render(<PartsPane visit={visit} view={sent.visits} work={work()} />);
     expect(screen.queryByRole('form')).toBeNull();

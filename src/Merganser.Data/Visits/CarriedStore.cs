@@ -1,0 +1,60 @@
+using Merganser.Core.Figures;
+using Merganser.Core.Visits;
+
+namespace Merganser.Data;
+
+/// <summary>What parts that came over from other bows bring onto a bow's record.</summary>
+public sealed class CarriedStore(Database database, TimeProvider clock)
+{
+    /// <summary>What a line's part would change on the bow; nothing for any other line.</summary>
+    public IReadOnlyList<CarriedFact> Brings(string bowId, VisitLine line) =>
+        line is { Carried: { } part, FromBowId: { } from }
+            ? database.Read(sql => Of(sql, bowId).Brings(part, Of(sql, from)))
+            : [];
+
+    /// <summary>Puts a part's own facts on the bow that it went to; once more changes nothing.</summary>
+    /// <exception cref="RefusedException">The visit is handed over.</exception>
+    /// <exception cref="MissingException">The visit has no such line.</exception>
+    public void Take(string bowId, string visitId, string lineId) =>
+        database.Write(sql =>
+        {
+            VisitStore.Open(VisitStore.Get(sql, bowId, visitId));
+            var line =
+                VisitStore.Lines(sql, visitId).FirstOrDefault(l => l.Id == lineId)
+                ?? throw new MissingException("visit line");
+            if (line is not { Carried: { } part, FromBowId: { } from })
+            {
+                return 0;
+            }
+
+            var (here, there) = (Of(sql, bowId), Of(sql, from));
+            if (here.Brings(part, there).Count == 0)
+            {
+                return 0;
+            }
+
+            var after = here.With(part, there);
+            BowStore.PutEntry(sql, bowId, after.Typed);
+            AdjusterRows.Put(sql, bowId, after.Adjusters);
+            return after.Sight == here.Sight ? 1 : TakeSight(sql, lineId, bowId, from);
+        });
+
+    private int TakeSight(Sql sql, string lineId, string bowId, string from)
+    {
+        var (here, there) = (SightStore.Of(sql, bowId), SightStore.Of(sql, from)!);
+        var eye = here ?? there;
+        return SightStore.Keep(
+            sql,
+            new SightRow(there.Sight with { EyeToPin = eye.Sight.EyeToPin }, eye.EyeToPinTyped, there.ClickTyped),
+            $"{lineId}-sight",
+            bowId,
+            clock.GetUtcNow()
+        );
+    }
+
+    private static Fitted Of(Sql sql, string bowId)
+    {
+        var bow = BowStore.Get(sql, bowId);
+        return new Fitted(bow.Typed, bow.Adjusters, SightStore.Of(sql, bowId)?.Sight);
+    }
+}
