@@ -53,7 +53,8 @@ public class DozenTests
         screen.Driver.Navigate().Refresh();
         screen.SeeText("[data-class=Shaft]", "12 of 12");
         screen.Button("Match the pieces").SendKeys(Keys.Enter);
-        screen.See("[data-testid=match]").SendKeys(Keys.Enter);
+        screen.See("[data-testid=match]");
+        screen.Press(Keys.Control + Keys.Enter); // the foot's key matches once that page is open
         screen.See("[data-testid=match-words]");
         screen.Button("It is done").SendKeys(Keys.Enter);
         screen.Button("Build list").SendKeys(Keys.Enter);

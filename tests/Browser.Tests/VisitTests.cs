@@ -41,6 +41,15 @@ public class VisitTests
         screen.SeeText("[data-testid=hand-over] [role=status]", "Handed over");
         screen.SeeText("[data-testid=hand-over]", "Tell us if the loop creeps");
         screen.SeeText("[data-testid=next]", "It is handed over");
+
+        // What is printed is a file: the page stays where it is.
+        var here = screen.Driver.Url;
+        Downloads(screen, "deny");
+        screen.Press(Keys.Control + Keys.Enter);
+        screen.Settled(1000);
+        Downloads(screen, "default");
+        screen.Driver.Url.ShouldBe(here);
+        screen.SeeText("[data-testid=next]", "It is handed over");
         screen.Restart();
         screen.Go("/visits");
         screen.SeeText("tbody", "Brindle, visit 1");
@@ -108,4 +117,10 @@ public class VisitTests
             File.Delete(file);
         }
     }
+
+    private static void Downloads(Screen screen, string behavior) =>
+        screen.Driver.ExecuteCdpCommand(
+            "Browser.setDownloadBehavior",
+            new Dictionary<string, object?> { ["behavior"] = behavior }
+        );
 }

@@ -2,6 +2,7 @@ import { useRef, useState, type ReactNode, type RefObject } from 'react';
 import { Plain } from './Buttons';
 import { classes } from './classes';
 import { cellsOf, csvOf, tabbedOf } from './tableText';
+import { takeMade } from './takeFile';
 import s from './Table.module.css';
 
 interface Props {
@@ -40,12 +41,8 @@ export function TakeAlong({ of }: { of: RefObject<HTMLTableElement | null> }) {
       () => say('This browser does not let it be copied: take the file.'),
     );
   const save = () => {
-    const file = URL.createObjectURL(new Blob(['\ufeff', csvOf(cells())], { type: 'text/csv' }));
-    const link = document.createElement('a');
-    link.href = file;
-    link.download = `${document.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.csv`;
-    link.click();
-    URL.revokeObjectURL(file);
+    const name = document.title.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+    takeMade(new Blob(['\ufeff', csvOf(cells())], { type: 'text/csv' }), `${name}.csv`);
     say('');
   };
   return (

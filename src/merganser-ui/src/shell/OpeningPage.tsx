@@ -20,7 +20,8 @@ export function OpeningPage({ at, bowId, title, missing }: Props) {
       <Foot
         sentence={missing ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
         reason=""
-        button="To the rack"
+        button={missing ? 'To the rack' : 'Wait'}
+        busy={!missing}
         onGo={() => void navigate('/')}
       />
     </Page>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
@@ -37,6 +37,7 @@ const ways = [
 export default function DozenPage() {
   const bowId = useParams().bowId!;
   const navigate = useNavigate();
+  const matching = useRef<HTMLFormElement>(null);
   const [search, setSearch] = useSearchParams();
   const work = useDozen(bowId, search.get('dozen'));
   const [planning, setPlanning] = useState<DozenForm | null>(null);
@@ -98,11 +99,12 @@ export default function DozenPage() {
     else if (what === 'check') go('weigh', 'check');
     else if (what === 'tick') void enter(dozen.id, { ...blank, kind: 'tick', number: Number(a), word: b! });
     else if (what === 'odd') go('weigh', dozen.classes.find((c) => c.pieces.some((p) => p.odd))?.name);
+    else if (what === 'match' && way === 'match') matching.current?.requestSubmit();
     else if (what === 'match') go('match');
     else if (what === 'heads') go('heads');
     else if (what === 'tray') go('tray');
     // Also where it is that page already: the next reading has the keys.
-    if (what === 'weigh' || what === 'check' || what === 'odd') setTimeout(focusHome);
+    if (['weigh', 'check', 'odd', 'heads'].includes(what!)) setTimeout(focusHome);
   };
 
   useFaultFocus(work.problem);
@@ -156,7 +158,7 @@ export default function DozenPage() {
               />
             )}
             {way === 'spin' && <SpinPane dozen={dozen} work={work} />}
-            {way === 'match' && <MatchPane dozen={dozen} work={work} />}
+            {way === 'match' && <MatchPane dozen={dozen} work={work} form={matching} />}
             {way === 'tray' && <TrayPane dozen={dozen} work={{ ...work, enter }} />}
             {way === 'workshop' && <WorkshopPane dozen={dozen} work={{ ...work, enter }} />}
             {way === 'heads' && <HeadsPane dozen={dozen} work={work} />}
@@ -173,7 +175,7 @@ export default function DozenPage() {
           onGo={() => setSearch({})}
         />
       ) : loading ? (
-        <Foot sentence="Opening the dozen …" reason="" button="To the rack" onGo={() => void navigate('/')} />
+        <Foot sentence="Opening the dozen …" reason="" button="Wait" busy onGo={() => undefined} />
       ) : work.problem && !work.asked ? (
         <Foot
           trouble

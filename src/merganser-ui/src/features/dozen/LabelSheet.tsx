@@ -5,6 +5,7 @@ import { Key } from '../../parts/Buttons';
 import { Field, Select } from '../../parts/Field';
 import { Fault } from '../../parts/Note';
 import l from '../../parts/layout.module.css';
+import { takeMade } from '../../parts/takeFile';
 
 type Grid = Schemas['LabelGrid'];
 type Sheet = Partial<Grid> & { first: number; grid?: string };
@@ -42,12 +43,7 @@ export function LabelSheet({ dozenId, grids }: { dozenId: string; grids: Record<
   );
   const save = async () => {
     const sheet = await print.ask({ first: Number(first) || 1, ...(grid === OWN ? numbers(own) : { grid }) });
-    if (!sheet) return;
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(sheet as unknown as Blob);
-    link.download = 'labels.pdf';
-    link.click();
-    URL.revokeObjectURL(link.href);
+    if (sheet) takeMade(sheet as unknown as Blob, 'labels.pdf');
   };
   return (
     <>

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type Ref } from 'react';
 import { Field } from '../../parts/Field';
 import { scale } from '../../drawing/chart';
 import { useWidth } from '../../parts/useWidth';
@@ -15,7 +15,16 @@ import panes from './Panes.module.css';
 import s from './MatchPane.module.css';
 
 /** Pieces into arrows: what was found, what cannot be beaten, and what it buys. */
-export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
+export function MatchPane({
+  dozen,
+  work,
+  form,
+}: {
+  dozen: Dozen;
+  work: DozenWork;
+  /** What matches when it is sent, from here or by the foot's key. */
+  form?: Ref<HTMLFormElement>;
+}) {
   const units = useUnits();
   const [spineSets, setSpineSets] = useState(false);
   const [straightest, setStraightest] = useState(false);
@@ -36,7 +45,14 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   const fault = Object.values(work.faults)[0]?.[0];
   return (
     <div className={panes.match}>
-      <section aria-label="How it is matched">
+      <form
+        ref={form}
+        aria-label="How it is matched"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!work.busy && !nothingLoose) go();
+        }}
+      >
         <h2>Match</h2>
         <Tick checked={spineSets} onChange={setSpineSets}>
           Shafts measured alike go together
@@ -73,7 +89,7 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
           </p>
         )}
         <div className={l.row}>
-          <Key disabled={work.busy || nothingLoose} onClick={go} data-testid="match">
+          <Key type="submit" disabled={work.busy || nothingLoose} data-testid="match">
             {work.busy ? 'Matching …' : rest ? 'Match the rest again' : 'Match the pieces'}
           </Key>
           {work.busy && <Plain onClick={work.cancel}>Cancel</Plain>}
@@ -88,7 +104,7 @@ export function MatchPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
           </p>
         )}
         {fault && <Fault>{fault}</Fault>}
-      </section>
+      </form>
       {match && (
         <section data-testid="match-found" aria-label="What was found">
           <h2 className={s.spread}>{withUnit(match.spread, 'gr', 1, units)} apart</h2>

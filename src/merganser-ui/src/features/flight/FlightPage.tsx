@@ -5,6 +5,7 @@ import { Select } from '../../parts/Field';
 import { Fault, Note } from '../../parts/Note';
 import { Body, Main, Page } from '../../parts/Page';
 import { WayLink, Ways } from '../../parts/Ways';
+import { takeFile } from '../../parts/takeFile';
 import { Foot } from '../../shell/Foot';
 import { ShellHead } from '../../shell/ShellHead';
 import { UnsoundFoot } from '../../shell/UnsoundFoot';
@@ -49,7 +50,7 @@ export default function FlightPage() {
   const go = (action: string | null | undefined) => {
     if (action === 'arrow') void navigate(`/bows/${bowId}/arrow`);
     else if (action === 'groups') void navigate(groups);
-    else if (action === 'card') window.location.assign(cardOf(bowId, view?.arrowId));
+    else if (action === 'card') takeFile(cardOf(bowId, view?.arrowId));
     else {
       setPrinting(action === 'tape');
       void navigate(to('marks'));
@@ -114,7 +115,8 @@ export default function FlightPage() {
         <Foot
           sentence={work.failed ? 'The range could not be read.' : 'Following the arrow …'}
           reason=""
-          button="Back to the groups"
+          button={work.failed ? 'Back to the groups' : 'Wait'}
+          busy={!work.failed}
           onGo={() => void navigate(groups)}
         />
       ) : (

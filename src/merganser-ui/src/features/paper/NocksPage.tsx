@@ -66,7 +66,8 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
         <Foot
           sentence={nocks.isError ? 'The nocks could not be read.' : 'Opening the dozen …'}
           reason=""
-          button="Back to the session"
+          button={nocks.isError ? 'Back to the session' : 'Wait'}
+          busy={!nocks.isError}
           onGo={() => void navigate(`/bows/${bowId}/paper`)}
         />
       </>

@@ -134,6 +134,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
     );
 
   const loading = !work.newest.data || !arrows.data || !bow.data;
+  const unread = bow.isError || work.newest.isError || arrows.isError;
   const begin = async () => {
     const begun = await work.start(plan);
     if (!begun) return;
@@ -169,9 +170,16 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
       </Main>
       {loading ? (
         <Foot
-          sentence={bow.isError ? 'There is no such bow on this rack.' : 'Opening the paper …'}
+          sentence={
+            bow.isError
+              ? 'There is no such bow on this rack.'
+              : unread
+                ? 'The paper could not be read.'
+                : 'Opening the paper …'
+          }
           reason=""
-          button="To the rack"
+          button={unread ? 'To the rack' : 'Wait'}
+          busy={!unread}
           onGo={() => void navigate('/')}
         />
       ) : bow.data?.unsound ? (

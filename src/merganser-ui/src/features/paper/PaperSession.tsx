@@ -36,6 +36,7 @@ import { isAtTarget, nextOf, stageOf, typedStage } from './stages';
 import type { NextSet, PaperWork } from './usePaperWork';
 import { setNow } from './waits';
 import l from '../../parts/layout.module.css';
+import { takeFile } from '../../parts/takeFile';
 import s from './PaperPage.module.css';
 
 interface Props {
@@ -159,7 +160,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
     else if (action === 'groups' && groups) void newSet(stageOf(groups));
     else if (action === 'start') go.start();
     else if (action === 'rung') look('ladder');
-    else if (action === 'card') window.open(`/api/bows/${paper.bowId}/card.pdf`, '_blank', 'noopener');
+    else if (action === 'card') takeFile(`/api/bows/${paper.bowId}/card.pdf`);
     else if (action?.startsWith('check:')) goCheck(action.slice(6));
     else if (action === 'nextArrow') void newSet({ ...stageOf(last), ...nextOf(paper) });
     else if (action === 'nextStage' && paper.plan.nextStage) void newSet(typedStage(paper.plan.nextStage));

@@ -42,7 +42,8 @@ export function SizesPage({ bowId }: { bowId: string }) {
         <Foot
           sentence={sizes.isError ? 'The sizes could not be read.' : 'Reading the groups …'}
           reason=""
-          button="Back to the groups"
+          button={sizes.isError ? 'Back to the groups' : 'Wait'}
+          busy={!sizes.isError}
           onGo={back}
         />
       </>

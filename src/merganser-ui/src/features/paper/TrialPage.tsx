@@ -81,7 +81,8 @@ export function TrialPage({ bowId, onBegun }: { bowId: string; onBegun: () => vo
         <Foot
           sentence={trial.isError ? trial.error.message : 'Weighing the points …'}
           reason=""
-          button="Back to the paper"
+          button={trial.isError ? 'Back to the paper' : 'Wait'}
+          busy={!trial.isError}
           onGo={back}
         />
       </>

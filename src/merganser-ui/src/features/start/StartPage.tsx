@@ -123,6 +123,7 @@ export function StartPage() {
           sentence={rack.isError ? 'The bench’s server does not answer.' : 'Opening the rack …'}
           reason={rack.isError ? 'Nothing is lost. Start it again with ./merganser start.' : ''}
           button={rack.isError ? 'Try again' : 'Wait'}
+          busy={!rack.isError}
           trouble={rack.isError}
           onGo={() => void rack.refetch()}
         />

@@ -9,6 +9,7 @@ import { ShellHead } from '../../shell/ShellHead';
 import { useEscape } from '../../shell/focus';
 import { dayOf, shortDay } from '../../units/days';
 import w from '../../parts/words.module.css';
+import { takeFile } from '../../parts/takeFile';
 import { FoundTable } from './FoundTable';
 import { BeginPane, HandOverPane } from './HandOverPane';
 import { OwnerPane } from './OwnerPane';
@@ -36,7 +37,7 @@ export default function VisitPage() {
   const act = (action: string | null | undefined) => {
     if (action === 'begin') go('begin');
     else if (action === 'handover') go('handover');
-    else if (action === 'card' && visit) window.location.assign(`/api/bows/${bowId}/visits/${visit.line.id}/card.pdf`);
+    else if (action === 'card' && visit) takeFile(`/api/bows/${bowId}/visits/${visit.line.id}/card.pdf`);
     else if (action?.startsWith('stop:')) void navigate(`/bows/${bowId}/${action.slice('stop:'.length)}`);
   };
   return (
