@@ -77,23 +77,25 @@ export function FirstFigures({ reading }: { reading: Reading | undefined }) {
         />
         <p className={classes(w.muted, s.says)}>bar: nine of ten arrows that your answers allow</p>
       </div>
-      <table ref={narrowers} className={s.narrow}>
-        <caption>What would narrow it most: width of the fit’s bar</caption>
-        <tbody>
-          {reading.narrowers.map((line) => (
-            <tr key={line.what}>
-              <th scope="row">{line.what}</th>
-              <td aria-hidden="true">
-                <svg width="100%" height="14" preserveAspectRatio="none" viewBox="0 0 100 14">
-                  <rect width={(100 * line.width) / most} height="14" fill="var(--ink)" />
-                </svg>
-              </td>
-              <td>{number(line.width, 2)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <TakeAlong of={narrowers} />
+      <div>
+        <table ref={narrowers} className={s.narrow}>
+          <caption>What would narrow it most: width of the fit’s bar</caption>
+          <tbody>
+            {reading.narrowers.map((line) => (
+              <tr key={line.what}>
+                <th scope="row">{line.what}</th>
+                <td aria-hidden="true">
+                  <svg width="100%" height="14" preserveAspectRatio="none" viewBox="0 0 100 14">
+                    <rect width={(100 * line.width) / most} height="14" fill="var(--ink)" />
+                  </svg>
+                </td>
+                <td>{number(line.width, 2)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <TakeAlong of={narrowers} />
+      </div>
     </section>
   );
 }
