@@ -111,6 +111,12 @@ public sealed record ShotIn(string Wind, bool Seated, Measure? Across = null) : 
 /// <summary>A face that hangs on the butt; without rings a blank sheet.</summary>
 public sealed record FaceHangs(Measure Diameter, int Rings) : GroupMessage;
 
+/// <summary>A face whose rings have sizes of their own, each across, the widest first.</summary>
+public sealed record FaceOfOwnRings(Measure Diameter, IReadOnlyList<Message> Rings) : GroupMessage;
+
+/// <summary>How wide a ring is across.</summary>
+public sealed record RingAcross(Measure Diameter) : GroupMessage;
+
 /// <summary>A face has from none to so many rings.</summary>
 public sealed record RingsFromTo(int Most) : GroupMessage;
 
@@ -155,6 +161,7 @@ public enum GroupSays
     OffsetOfHeadsIs,
     MarkOfHeads,
     NoSight,
+    RingWiderThanFace,
     HeadsAtTarget,
     SayHowThePinMoved,
     HeadsAndFieldPoints,

@@ -6,11 +6,19 @@ namespace Merganser.Data;
 /// <summary>What parts that came over from other bows bring onto a bow's record.</summary>
 public sealed class CarriedStore(Database database, TimeProvider clock)
 {
-    /// <summary>What a line's part would change on the bow; nothing for any other line.</summary>
-    public IReadOnlyList<CarriedFact> Brings(string bowId, VisitLine line) =>
-        line is { Carried: { } part, FromBowId: { } from }
-            ? database.Read(sql => Of(sql, bowId).Brings(part, Of(sql, from)))
-            : [];
+    /// <summary>What the parts that were carried over would change on the bow, by their lines.</summary>
+    public IReadOnlyDictionary<string, IReadOnlyList<CarriedFact>> Brings(string bowId, IEnumerable<VisitLine> lines)
+    {
+        var carried = lines.Where(l => l is { Carried: not null, FromBowId: not null }).ToArray();
+        return carried.Length == 0
+            ? new Dictionary<string, IReadOnlyList<CarriedFact>>()
+            : database.Read(sql =>
+            {
+                var here = Of(sql, bowId);
+                var bows = carried.Select(l => l.FromBowId!).Distinct().ToDictionary(id => id, id => Of(sql, id));
+                return carried.ToDictionary(l => l.Id, l => here.Brings(l.Carried, bows[l.FromBowId!]));
+            });
+    }
 
     /// <summary>Puts a part's own facts on the bow that it went to; once more changes nothing.</summary>
     /// <exception cref="RefusedException">The visit is handed over.</exception>

@@ -124,11 +124,22 @@ public sealed record ConditionsView(
             shot.Across,
             new ShotIn(shot.Wind, shot.Seated, across),
             shot.Face,
-            shot.Face is { } face ? new FaceHangs(Measure.Inches(face.Diameter, 1), face.Rings) : null,
+            Hangs(shot.Face),
             shot.Taped,
             shot.Taped ? GroupSays.BareTaped : null
         );
     }
+
+    private static Message? Hangs(TargetFace? face) =>
+        face switch
+        {
+            null => null,
+            { RingDiameters: { } rings } => new FaceOfOwnRings(
+                Measure.Inches(face.Diameter, 1),
+                [.. rings.Select(r => new RingAcross(Measure.Inches(r, 1)))]
+            ),
+            _ => new FaceHangs(Measure.Inches(face.Diameter, 1), face.Rings),
+        };
 }
 
 /// <summary>A rung or a note after a set.</summary>

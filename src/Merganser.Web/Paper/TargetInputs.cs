@@ -37,6 +37,8 @@ public sealed record HitInput(
 /// <param name="Across">The wind across, from the left positive; empty for none said.</param>
 /// <param name="Face">The face's width; empty for a plain one.</param>
 /// <param name="Rings">Its rings; 0 for a blank sheet.</param>
+/// <param name="RingsAcross">Each ring's own width across with <c>;</c> between two; empty for rings of one
+/// width.</param>
 public sealed record ConditionsInput(
     string? Id,
     string? Wind = null,
@@ -44,7 +46,8 @@ public sealed record ConditionsInput(
     string? Across = null,
     string? Face = null,
     int Rings = 0,
-    bool Taped = false
+    bool Taped = false,
+    string? RingsAcross = null
 )
 {
     private static readonly AllowedRange Winds = new(-30, 30, Unit.MilePerHour, Why.WindOfARange);
@@ -55,7 +58,7 @@ public sealed record ConditionsInput(
     {
         var fields = new FieldReader();
         var across = fields.Optional("across", Across, Quantity.Wind, Winds);
-        var face = TargetFace.Read(fields, Face, Rings);
+        var face = TargetFace.Read(fields, Face, Rings, RingsAcross);
         fields.ThrowIfAny();
         return new NewAct(
             ClientId.Checked(Id),

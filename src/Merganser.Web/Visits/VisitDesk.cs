@@ -66,6 +66,7 @@ public sealed class VisitDesk(
         var (found, left) = visits.States(row);
         var two = new TwoDates(bow.Bow, rows.Plan, found.State, left.State);
         var lines = visits.Lines(row.Id);
+        var brings = carried.Brings(bow.Id, row.HandedOverAt is null ? lines : []);
         return new VisitView(
             VisitInLine.Of(row),
             row.Watch,
@@ -80,7 +81,7 @@ public sealed class VisitDesk(
                     .Where(e => e.Id != row.Id)
                     .Select(HappenedView.Of),
             ],
-            [.. lines.Select(l => VisitLineView.Of(l, row.HandedOverAt is null ? carried.Brings(bow.Id, l) : []))],
+            [.. lines.Select(l => VisitLineView.Of(l, brings.GetValueOrDefault(l.Id, [])))],
             VisitLine.SumOf(lines),
             HandOver.Of(bow.Bow, two, left)
         );

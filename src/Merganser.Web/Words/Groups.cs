@@ -97,6 +97,8 @@ public static class GroupWords
             FaceHangs(var wide, 0) => $"A blank sheet, {wide} across.",
             FaceHangs(var wide, 1) => $"A face {wide} across with one ring.",
             FaceHangs(var wide, var rings) => $"A face {wide} across with {rings} rings.",
+            FaceOfOwnRings(var wide, var rings) => $"A face {wide} across with rings of {rings}.",
+            RingAcross(var wide) => $"{wide}",
             RingsFromTo(var most) => $"A face has from 0 to {most} rings; 0 is a blank sheet.",
             SlantsSeen(var kind, var seen, 0, 0, 0, 0) =>
                 $"{Shafts(kind)} stand straight in the target: {seen} looked at.",
@@ -142,6 +144,7 @@ public static class GroupWords
             GroupSays.OffsetOfHeadsIs =>
                 $"Centre of the heads less the centre of the field points, each from its own aiming point. The ± is the region that holds the true offset with 95 %.",
             GroupSays.MarkOfHeads => $"The sight answers heads and walk-backs: this set is shot otherwise.",
+            GroupSays.RingWiderThanFace => $"No ring is wider than its face.",
             GroupSays.NoSight =>
                 $"This bow is shot without a sight: heads that land elsewhere are tuned, or aimed off.",
             GroupSays.HeadsAtTarget => $"Broadheads are shot at a target, never through paper: choose groups.",

@@ -3910,6 +3910,11 @@ export interface components {
             rings: number;
             /** @default false */
             taped: boolean;
+            /**
+             * @description Each ring's own width across with `;` between two; empty for rings of one
+             *         width.
+             */
+            ringsAcross?: null | string;
         };
         /** @description How a set was shot: the wind in the archer's words, from a seat or standing. */
         ConditionsView: {
@@ -7906,11 +7911,11 @@ export interface components {
          * @enum {unknown}
          */
         TakenIn: "new" | "same" | "grown" | "differs" | "refused";
-        /** @description A face as it hangs on the butt: plain rings of one width about its middle, or a blank sheet. */
+        /** @description A face as it hangs on the butt: rings of one width about its middle, rings of their own sizes, or a blank sheet. */
         TargetFace: {
             /**
              * Format: double
-             * @description Across the outermost ring, or the sheet, inches.
+             * @description Across the whole of it, inches.
              */
             diameter: number;
             /**
@@ -7918,6 +7923,11 @@ export interface components {
              * @description How many; 0 for a blank sheet with an aiming point.
              */
             rings: number;
+            /**
+             * @description How wide each ring is across, inches, the widest first; null for rings of one
+             *                 width.
+             */
+            ringDiameters?: null | number[];
         };
         /** @description What another stage taught of one adjuster. */
         TaughtView: {

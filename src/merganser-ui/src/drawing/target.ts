@@ -18,9 +18,15 @@ export function rings(half: number, unit = 1): number[] {
   return Array.from({ length: Math.floor(wide / step) }, (_, i) => (i + 1) * step * unit).reverse();
 }
 
-/** Radii of a face as it hangs on the butt, inches, the widest first; a blank sheet has none. */
-export const ringsOf = (face: { diameter: number; rings: number }): number[] =>
-  Array.from({ length: face.rings }, (_, i) => (face.diameter / 2 / face.rings) * (face.rings - i));
+/**
+ * Radii of a face as it hangs on the butt, inches, the widest first; a blank sheet has none. Where rings have sizes of
+ * their own the face's edge is drawn about them.
+ */
+export function ringsOf(face: { diameter: number; rings: number; ringDiameters?: number[] | null }): number[] {
+  const own = face.ringDiameters;
+  if (own) return [...new Set([face.diameter, ...own])].map((across) => across / 2);
+  return Array.from({ length: face.rings }, (_, i) => (face.diameter / 2 / face.rings) * (face.rings - i));
+}
 
 /** A fletched arrow from behind: three vanes about the nock. Origin is the arrow. */
 export function vanesPath(radius: number): string {

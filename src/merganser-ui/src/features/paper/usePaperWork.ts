@@ -46,6 +46,8 @@ interface HowShot {
   /** Width of the face on the butt as typed; empty for plain rings. */
   face: string;
   rings: number;
+  /** Each ring's own width as typed; empty for rings of one width. */
+  ringsAcross: string;
   /** Bare shafts are taped to the weight of the vanes. */
   taped: boolean;
 }
@@ -230,7 +232,13 @@ export function usePaperWork(bowId: string) {
         answer(
           api.POST('/api/papers/{id}/conditions', {
             params: { path: { id: paper.id } },
-            body: { id, ...how, across: how.across || null, face: how.face || null },
+            body: {
+              id,
+              ...how,
+              across: how.across || null,
+              face: how.face || null,
+              ringsAcross: how.ringsAcross || null,
+            },
           }),
         ),
       ),

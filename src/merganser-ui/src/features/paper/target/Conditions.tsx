@@ -15,6 +15,10 @@ interface Props {
 }
 
 const RINGS = 5;
+/** Stands for rings whose sizes are typed. */
+const OWN = -1;
+
+const named = (count: number) => (count === 0 ? 'blank' : count === OWN ? 'own sizes' : `${count}`);
 
 /** How a set was shot: what was noted, and for the set in work a place to note it. */
 export function Conditions({ paper, set, work }: Props) {
@@ -23,9 +27,19 @@ export function Conditions({ paper, set, work }: Props) {
   const [seated, setSeated] = useState(set.conditions?.seated ?? false);
   const hangs = set.conditions?.face;
   const [face, setFace] = useState(hangs ? `${hangs.diameter} in` : '');
-  const [rings, setRings] = useState(hangs?.rings ?? RINGS);
+  const [rings, setRings] = useState(hangs?.ringDiameters ? OWN : (hangs?.rings ?? RINGS));
+  const [own, setOwn] = useState(hangs?.ringDiameters?.map((across) => `${across} in`).join('; ') ?? '');
   const [taped, setTaped] = useState(set.conditions?.taped ?? false);
-  const keep = () => void work.conditions(paper, { wind, across, seated, face, rings, taped });
+  const keep = () =>
+    void work.conditions(paper, {
+      wind,
+      across,
+      seated,
+      face,
+      rings: Math.max(0, rings),
+      ringsAcross: rings === OWN ? own : '',
+      taped,
+    });
   const current = set.id === paper.sets.at(-1)!.id;
   return (
     <section data-testid="conditions">
@@ -86,8 +100,19 @@ export function Conditions({ paper, set, work }: Props) {
             <ChoiceRow
               label="Rings of the face"
               value={rings}
-              choices={[0, 3, 4, 5, 6, 8, 10].map((count) => [count, count === 0 ? 'blank' : `${count}`] as const)}
+              choices={[0, 3, 4, 5, 6, 8, 10, OWN].map((count) => [count, named(count)] as const)}
               onChange={setRings}
+            />
+          )}
+          {face.trim() !== '' && rings === OWN && (
+            <Field
+              label="Each ring, how wide across"
+              name="ringsAcross"
+              value={own}
+              onChange={setOwn}
+              hint="one after the other, as: 4; 8; 16"
+              fault={work.faults.ringsAcross?.[0]}
+              onEnter={keep}
             />
           )}
           <Key disabled={work.busy} onClick={keep}>

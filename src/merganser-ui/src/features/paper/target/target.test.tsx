@@ -77,6 +77,8 @@ describe('the face', () => {
   it('is drawn as it hangs on the butt: plain rings of its width, or a blank sheet', () => {
     expect(ringsOf({ diameter: 24, rings: 6 })).toEqual([12, 10, 8, 6, 4, 2]);
     expect(ringsOf({ diameter: 24, rings: 0 })).toEqual([]);
+    expect(ringsOf({ diameter: 24, rings: 2, ringDiameters: [16, 4] })).toEqual([12, 8, 2]);
+    expect(ringsOf({ diameter: 16, rings: 2, ringDiameters: [16, 4] })).toEqual([8, 2]);
     const hung = (face: { diameter: number; rings: number }) =>
       ({ ...set(hit(1, 'fletched')), conditions: { face } }) as unknown as ShotSet;
     show(<TargetSheet set={hung({ diameter: 6, rings: 3 })} />);
@@ -106,8 +108,15 @@ describe('the face', () => {
       seated: false,
       face: '60 cm',
       rings: 0,
+      ringsAcross: '',
       taped: true,
     });
+    await userEvent.click(screen.getByText('own sizes'));
+    await userEvent.type(screen.getByLabelText('Each ring, how wide across'), '4; 8{Enter}');
+    expect(work.conditions).toHaveBeenLastCalledWith(
+      expect.anything(),
+      expect.objectContaining({ face: '60 cm', rings: 0, ringsAcross: '4; 8' }),
+    );
   });
 
   it('shows both groups with their centres, and says how many', () => {
