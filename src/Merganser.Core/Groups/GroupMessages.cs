@@ -112,10 +112,7 @@ public sealed record ShotIn(string Wind, bool Seated, Measure? Across = null) : 
 public sealed record FaceHangs(Measure Diameter, int Rings) : GroupMessage;
 
 /// <summary>A face whose rings have sizes of their own, each across, the widest first.</summary>
-public sealed record FaceOfOwnRings(Measure Diameter, IReadOnlyList<Message> Rings) : GroupMessage;
-
-/// <summary>How wide a ring is across.</summary>
-public sealed record RingAcross(Measure Diameter) : GroupMessage;
+public sealed record FaceOfOwnRings(Measure Diameter, IReadOnlyList<Measure> Rings) : GroupMessage;
 
 /// <summary>A face has from none to so many rings.</summary>
 public sealed record RingsFromTo(int Most) : GroupMessage;

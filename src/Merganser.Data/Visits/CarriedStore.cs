@@ -1,4 +1,5 @@
 using Merganser.Core.Figures;
+using Merganser.Core.Groups;
 using Merganser.Core.Visits;
 
 namespace Merganser.Data;
@@ -44,16 +45,17 @@ public sealed class CarriedStore(Database database, TimeProvider clock)
             var after = here.With(part, there);
             BowStore.PutEntry(sql, bowId, after.Typed);
             AdjusterRows.Put(sql, bowId, after.Adjusters);
-            return after.Sight == here.Sight ? 1 : TakeSight(sql, lineId, bowId, from);
+            return after.Sight is null || after.Sight == here.Sight ? 1 : Keep(sql, after.Sight, lineId, bowId, from);
         });
 
-    private int TakeSight(Sql sql, string lineId, string bowId, string from)
+    /// <summary>Keeps a sight in the words in which its figures were typed, on whichever bow.</summary>
+    private int Keep(Sql sql, Sight sight, string lineId, string bowId, string from)
     {
-        var (here, there) = (SightStore.Of(sql, bowId), SightStore.Of(sql, from)!);
-        var eye = here ?? there;
+        var there = SightStore.Of(sql, from)!;
+        var eye = (SightStore.Of(sql, bowId) ?? there).EyeToPinTyped;
         return SightStore.Keep(
             sql,
-            new SightRow(there.Sight with { EyeToPin = eye.Sight.EyeToPin }, eye.EyeToPinTyped, there.ClickTyped),
+            new SightRow(sight, eye, there.ClickTyped),
             $"{lineId}-sight",
             bowId,
             clock.GetUtcNow()

@@ -136,7 +136,7 @@ public sealed record ConditionsView(
             null => null,
             { RingDiameters: { } rings } => new FaceOfOwnRings(
                 Measure.Inches(face.Diameter, 1),
-                [.. rings.Select(r => new RingAcross(Measure.Inches(r, 1)))]
+                [.. rings.Select(r => Measure.Inches(r, 1))]
             ),
             _ => new FaceHangs(Measure.Inches(face.Diameter, 1), face.Rings),
         };

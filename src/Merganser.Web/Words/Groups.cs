@@ -98,7 +98,6 @@ public static class GroupWords
             FaceHangs(var wide, 1) => $"A face {wide} across with one ring.",
             FaceHangs(var wide, var rings) => $"A face {wide} across with {rings} rings.",
             FaceOfOwnRings(var wide, var rings) => $"A face {wide} across with rings of {rings}.",
-            RingAcross(var wide) => $"{wide}",
             RingsFromTo(var most) => $"A face has from 0 to {most} rings; 0 is a blank sheet.",
             SlantsSeen(var kind, var seen, 0, 0, 0, 0) =>
                 $"{Shafts(kind)} stand straight in the target: {seen} looked at.",

@@ -54,6 +54,7 @@ public sealed record Speaker(DisplayUnits Units, Hand Hand) : IFormatProvider, I
             Message message => Turned(Say(message), format),
             Enum word => Turned(Say(Wording.NameOf(word)), format),
             IEnumerable<Message> list => Joined([.. list.Select(Say)], format),
+            IEnumerable<Measure> list => Joined([.. list.Select(m => Display.Text(m, Units))], format),
             IEnumerable<string> list => Joined([.. list], format),
             IEnumerable<int> list => Joined([.. list.Select(n => Show.Number(n, 0))], format),
             DateTimeOffset date => date.ToString(format ?? "d MMMM", System.Globalization.CultureInfo.InvariantCulture),

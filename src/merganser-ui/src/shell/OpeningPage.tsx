@@ -1,6 +1,7 @@
 import { useNavigate } from 'react-router';
 import { Main, Page } from '../parts/Page';
 import { Foot } from './Foot';
+import { whileOpening } from './opening';
 import { ShellHead, type StopName } from './ShellHead';
 
 interface Props {
@@ -18,11 +19,14 @@ export function OpeningPage({ at, bowId, title, missing }: Props) {
       <ShellHead at={at} bowId={bowId} title={title} />
       <Main kind="inset">{missing && <h1>There is no such bow on this rack.</h1>}</Main>
       <Foot
-        sentence={missing ? 'Go back to the rack and pick a bow.' : 'Opening the bow …'}
-        reason=""
-        button={missing ? 'To the rack' : 'Wait'}
-        busy={!missing}
-        onGo={() => void navigate('/')}
+        {...whileOpening(
+          'Opening the bow …',
+          missing && {
+            sentence: 'Go back to the rack and pick a bow.',
+            button: 'To the rack',
+            onGo: () => void navigate('/'),
+          },
+        )}
       />
     </Page>
   );

@@ -5,6 +5,7 @@ import { answer, api } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { focusHome, useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
+import { whileOpening } from '../../shell/opening';
 import { useUndo } from '../../shell/useUndo';
 import { Empty } from '../../parts/Empty';
 import { Body, Main, Page } from '../../parts/Page';
@@ -175,7 +176,7 @@ export default function DozenPage() {
           onGo={() => setSearch({})}
         />
       ) : loading ? (
-        <Foot sentence="Opening the dozen …" reason="" button="Wait" busy onGo={() => undefined} />
+        <Foot {...whileOpening('Opening the dozen …')} />
       ) : work.problem && !work.asked ? (
         <Foot
           trouble

@@ -7,6 +7,7 @@ import { Body, Main, Page } from '../../parts/Page';
 import { WayLink, Ways } from '../../parts/Ways';
 import { takeFile } from '../../parts/takeFile';
 import { Foot } from '../../shell/Foot';
+import { whileOpening } from '../../shell/opening';
 import { ShellHead } from '../../shell/ShellHead';
 import { UnsoundFoot } from '../../shell/UnsoundFoot';
 import { useFaultFocus } from '../../shell/focus';
@@ -113,11 +114,14 @@ export default function FlightPage() {
         <UnsoundFoot bowId={bowId} why={bow.data.unsound} />
       ) : !view ? (
         <Foot
-          sentence={work.failed ? 'The range could not be read.' : 'Following the arrow …'}
-          reason=""
-          button={work.failed ? 'Back to the groups' : 'Wait'}
-          busy={!work.failed}
-          onGo={() => void navigate(groups)}
+          {...whileOpening(
+            'Following the arrow …',
+            work.failed && {
+              sentence: 'The range could not be read.',
+              button: 'Back to the groups',
+              onGo: () => void navigate(groups),
+            },
+          )}
         />
       ) : (
         <Foot

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { Field } from '../../parts/Field';
 import { Foot } from '../../shell/Foot';
+import { whileOpening } from '../../shell/opening';
 import { useActs } from '../../api/useActs';
 import { useUndo } from '../../shell/useUndo';
 import { useFigures } from '../../units/UnitsContext';
@@ -64,11 +65,14 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
       <>
         <Main className={s.page} />
         <Foot
-          sentence={nocks.isError ? 'The nocks could not be read.' : 'Opening the dozen …'}
-          reason=""
-          button={nocks.isError ? 'Back to the session' : 'Wait'}
-          busy={!nocks.isError}
-          onGo={() => void navigate(`/bows/${bowId}/paper`)}
+          {...whileOpening(
+            'Opening the dozen …',
+            nocks.isError && {
+              sentence: 'The nocks could not be read.',
+              button: 'Back to the session',
+              onGo: () => void navigate(`/bows/${bowId}/paper`),
+            },
+          )}
         />
       </>
     );

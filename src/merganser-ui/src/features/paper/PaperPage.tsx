@@ -5,6 +5,7 @@ import { answer, api } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
+import { whileOpening } from '../../shell/opening';
 import { UnsoundFoot } from '../../shell/UnsoundFoot';
 import { useBow, useDozens } from '../../api/queries';
 import { Plain } from '../../parts/Buttons';
@@ -170,17 +171,14 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
       </Main>
       {loading ? (
         <Foot
-          sentence={
-            bow.isError
-              ? 'There is no such bow on this rack.'
-              : unread
-                ? 'The paper could not be read.'
-                : 'Opening the paper …'
-          }
-          reason=""
-          button={unread ? 'To the rack' : 'Wait'}
-          busy={!unread}
-          onGo={() => void navigate('/')}
+          {...whileOpening(
+            'Opening the paper …',
+            unread && {
+              sentence: bow.isError ? 'There is no such bow on this rack.' : 'The paper could not be read.',
+              button: 'To the rack',
+              onGo: () => void navigate('/'),
+            },
+          )}
         />
       ) : bow.data?.unsound ? (
         <UnsoundFoot bowId={bowId} why={bow.data.unsound} />

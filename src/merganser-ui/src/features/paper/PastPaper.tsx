@@ -4,6 +4,7 @@ import { answer, api } from '../../api/client';
 import { Main } from '../../parts/Page';
 import { WayKey, Ways } from '../../parts/Ways';
 import { Foot } from '../../shell/Foot';
+import { whileOpening } from '../../shell/opening';
 import { dayOf } from '../../units/days';
 import { FilmStrip } from './FilmStrip';
 import { withoutMove, type Paper } from './paperTypes';
@@ -29,12 +30,16 @@ export function PastPaper({ paperId, onList, onNewest }: Props) {
       <>
         <Main className={s.page} />
         <Foot
-          sentence={paper.isError ? 'This paper is not on record.' : 'Opening the paper …'}
-          reason={paper.isError ? paper.error.message : ''}
-          button={paper.isError ? 'To the papers' : 'Wait'}
-          busy={!paper.isError}
-          trouble={paper.isError}
-          onGo={onList}
+          {...whileOpening(
+            'Opening the paper …',
+            paper.isError && {
+              sentence: 'This paper is not on record.',
+              reason: paper.error.message,
+              button: 'To the papers',
+              trouble: true,
+              onGo: onList,
+            },
+          )}
         />
       </>
     );

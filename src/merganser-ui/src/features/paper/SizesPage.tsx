@@ -8,6 +8,7 @@ import { Empty } from '../../parts/Empty';
 import { Main } from '../../parts/Page';
 import { Table } from '../../parts/Table';
 import { Foot } from '../../shell/Foot';
+import { whileOpening } from '../../shell/opening';
 import { FigureBand } from './FigureBand';
 import { Pane } from './Pane';
 import { SizesChart } from './SizesChart';
@@ -40,11 +41,10 @@ export function SizesPage({ bowId }: { bowId: string }) {
       <>
         <Main className={s.page} />
         <Foot
-          sentence={sizes.isError ? 'The sizes could not be read.' : 'Reading the groups …'}
-          reason=""
-          button={sizes.isError ? 'Back to the groups' : 'Wait'}
-          busy={!sizes.isError}
-          onGo={back}
+          {...whileOpening(
+            'Reading the groups …',
+            sizes.isError && { sentence: 'The sizes could not be read.', button: 'Back to the groups', onGo: back },
+          )}
         />
       </>
     );

@@ -11,6 +11,7 @@ import { Fault } from '../../parts/Note';
 import { Main } from '../../parts/Page';
 import { Tick } from '../../parts/Tick';
 import { Foot } from '../../shell/Foot';
+import { whileOpening } from '../../shell/opening';
 import { UnsoundFoot } from '../../shell/UnsoundFoot';
 import { useFaultFocus } from '../../shell/focus';
 import { TrialPicture } from './TrialPicture';
@@ -79,11 +80,10 @@ export function TrialPage({ bowId, onBegun }: { bowId: string; onBegun: () => vo
       <>
         <Main kind="inset" />
         <Foot
-          sentence={trial.isError ? trial.error.message : 'Weighing the points …'}
-          reason=""
-          button={trial.isError ? 'Back to the paper' : 'Wait'}
-          busy={!trial.isError}
-          onGo={back}
+          {...whileOpening(
+            'Weighing the points …',
+            trial.isError && { sentence: trial.error.message, button: 'Back to the paper', onGo: back },
+          )}
         />
       </>
     );

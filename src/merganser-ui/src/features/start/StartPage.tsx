@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
+import { whileOpening } from '../../shell/opening';
 import type { Schemas } from '../../api/client';
 import { useRack } from '../../api/queries';
 import { Key } from '../../parts/Buttons';
@@ -120,12 +121,16 @@ export function StartPage() {
       ) : (
         <Foot
           key="opening"
-          sentence={rack.isError ? 'The bench’s server does not answer.' : 'Opening the rack …'}
-          reason={rack.isError ? 'Nothing is lost. Start it again with ./merganser start.' : ''}
-          button={rack.isError ? 'Try again' : 'Wait'}
-          busy={!rack.isError}
-          trouble={rack.isError}
-          onGo={() => void rack.refetch()}
+          {...whileOpening(
+            'Opening the rack …',
+            rack.isError && {
+              sentence: 'The bench’s server does not answer.',
+              reason: 'Nothing is lost. Start it again with ./merganser start.',
+              button: 'Try again',
+              trouble: true,
+              onGo: () => void rack.refetch(),
+            },
+          )}
         />
       )}
     </Page>

@@ -38,6 +38,7 @@ export function useVisits(bowId: string, visitId: string | null) {
     return shown;
   };
   const of = (visitId: string) => ({ params: { path: { ...path, visitId } } });
+  const ofLine = (visitId: string, lineId: string) => ({ params: { path: { ...path, visitId, lineId } } });
   return {
     view: read.data,
     failed: read.error,
@@ -73,21 +74,13 @@ export function useVisits(bowId: string, visitId: string | null) {
     takeBack: (visit: string, lineId: string) =>
       seen(
         acts.act(`take back ${lineId}`, () =>
-          answer(
-            api.DELETE('/api/bows/{id}/visits/{visitId}/lines/{lineId}', {
-              params: { path: { ...of(visit).params.path, lineId } },
-            }),
-          ),
+          answer(api.DELETE('/api/bows/{id}/visits/{visitId}/lines/{lineId}', ofLine(visit, lineId))),
         ),
       ),
     takeFacts: (visit: string, lineId: string) =>
       seen(
         acts.act(`facts ${lineId}`, () =>
-          answer(
-            api.POST('/api/bows/{id}/visits/{visitId}/lines/{lineId}/facts', {
-              params: { path: { ...of(visit).params.path, lineId } },
-            }),
-          ),
+          answer(api.POST('/api/bows/{id}/visits/{visitId}/lines/{lineId}/facts', ofLine(visit, lineId))),
         ),
       ),
     handOver: (visit: string, watch: string, nextOn: string) =>
