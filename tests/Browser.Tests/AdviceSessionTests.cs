@@ -96,6 +96,7 @@ public class AdviceSessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_technician_moves_both_axes_in_one_visit_and_takes_both_back()
     {
         using var screen = new Screen(demo: true);
@@ -128,6 +129,7 @@ public class AdviceSessionTests
     /// Spacers and single legs are told at the paper as they are moved; what settles is said, not read.
     /// </summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void What_is_moved_beside_the_adjusters_of_a_tear_begins_anew()
     {
         using var screen = new Screen(demo: true);

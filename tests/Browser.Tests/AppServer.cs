@@ -24,19 +24,21 @@ public sealed class AppServer : IDisposable
     private readonly string? room;
     private Process? server;
 
-    public AppServer(bool demo)
-        : this(demo, demo ? FilledDemo.Value : null, room: null) { }
+    /// <param name="demo">With the demo's data.</param>
+    /// <param name="port">Where it listens if it can; any free port otherwise.</param>
+    public AppServer(bool demo, int? port = null)
+        : this(demo, demo ? FilledDemo.Value : null, room: null, port) { }
 
     /// <param name="demo">With the demo's data.</param>
     /// <param name="room">All the room that its data has, on a disk of its own, like <c>4m</c>.</param>
     public AppServer(bool demo, string room)
-        : this(demo, demo ? FilledDemo.Value : null, room) { }
+        : this(demo, demo ? FilledDemo.Value : null, room, port: null) { }
 
-    private AppServer(bool demo, string? filled, string? room)
+    private AppServer(bool demo, string? filled, string? room, int? port)
     {
         this.demo = demo;
         this.room = room;
-        Url = UrlOf(FreePort());
+        Url = UrlOf(port ?? FreePort());
         foreach (var part in new[] { "", "-wal" }.Where(part => filled is not null && File.Exists(filled + part)))
         {
             File.Copy(filled + part, DataPath + part);
@@ -225,7 +227,7 @@ public sealed class AppServer : IDisposable
     /// <summary>The demo takes a while to be shot, so that it is filled once and copied after.</summary>
     private static string Fill()
     {
-        using var filling = new AppServer(demo: true, filled: null, room: null);
+        using var filling = new AppServer(demo: true, filled: null, room: null, port: null);
         using (var http = new HttpClient())
         {
             // The rack keeps what it says of each bow: asked once here, not by every test.
@@ -244,7 +246,8 @@ public sealed class AppServer : IDisposable
 
     private static string UrlOf(int port) => $"http://127.0.0.1:{port}";
 
-    private static int FreePort()
+    /// <summary>A port that nothing listens on just now.</summary>
+    public static int FreePort()
     {
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();

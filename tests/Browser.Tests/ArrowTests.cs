@@ -150,6 +150,7 @@ public class ArrowTests
 
     /// <summary>The 501st shaft could not be picked; a shaft that was retired had no name in its own arrow.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void A_part_beyond_the_list_is_found_and_a_retired_one_is_named()
     {
         using var screen = new Screen(demo: true);
@@ -188,6 +189,7 @@ public class ArrowTests
 
     /// <summary>A collar twice and a pin, by keys: in figures and drawing, and each a class of its dozen.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void What_stands_at_the_ends_is_added_by_keys_and_weighed_as_a_class_of_its_own()
     {
         using var screen = new Screen(demo: true);
@@ -230,6 +232,7 @@ public class ArrowTests
 
     /// <summary>A shaft by what is printed on it, a length that nobody measured: bands, what is first.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void An_own_shaft_and_an_unmeasured_length_give_bands()
     {
         using var screen = new Screen(demo: true);

@@ -8,18 +8,25 @@ namespace Merganser.Browser.Tests;
 
 /// <summary>
 /// Headless browsers, each started once and lent to one screen after another: a start takes a second of both cores. A
-/// screen gets a tab of its own, and what was stored for its address is gone when it gives the browser back.
+/// screen gets a tab of its own, and what was stored for its address is gone when it gives the browser back. Each has a
+/// port of its own for the servers that it looks at, one after another: it keeps the program's files, as a browser does
+/// that comes back, and compiles them once.
 /// </summary>
 internal static class Browsers
 {
     private static readonly ConcurrentBag<ChromeDriver> Free = [];
     private static readonly ConcurrentBag<ChromeDriver> All = [];
+    private static readonly ConcurrentDictionary<ChromeDriver, int> Ports = [];
     private static readonly string Profiles = Directory.CreateTempSubdirectory("merganser-browsers-").FullName;
 
-    public static ChromeDriver Take()
+    public static ChromeDriver Take() => Take(out _);
+
+    /// <param name="port">The port of this browser's servers.</param>
+    public static ChromeDriver Take(out int port)
     {
         var driver = Free.TryTake(out var free) ? free : Start();
         driver.SwitchTo().NewWindow(WindowType.Tab);
+        port = Ports.GetOrAdd(driver, _ => AppServer.FreePort());
         return driver;
     }
 

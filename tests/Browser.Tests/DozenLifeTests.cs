@@ -7,6 +7,7 @@ namespace Merganser.Browser.Tests;
 public class DozenLifeTests
 {
     [Fact]
+    [Trait("Category", "Long")]
     public void A_dozen_is_renamed_put_away_and_copied_by_keys()
     {
         using var screen = new Screen(demo: true);
@@ -29,6 +30,7 @@ public class DozenLifeTests
 
     /// <summary>The workshop's few fields, typed; a power cut after each: what was kept is there again.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void The_workshop_keeps_jig_and_glue_through_a_power_cut()
     {
         using var screen = new Screen(demo: true);
@@ -53,6 +55,7 @@ public class DozenLifeTests
 
     /// <summary>The stand-in's crank, by keys; the curve outlives a power cut, a point is taken back.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void The_draw_board_is_cranked_by_keys_and_its_curve_is_kept()
     {
         using var screen = new Screen(demo: true);
@@ -85,6 +88,7 @@ public class DozenLifeTests
 
     /// <summary>The dial at three places, one after the other, without a typed figure.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void A_shaft_is_read_by_the_dial_at_three_places()
     {
         using var screen = new Screen(demo: true);
@@ -105,6 +109,7 @@ public class DozenLifeTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void An_arrow_is_repaired_kept_for_practice_and_retired_with_its_reason()
     {
         using var screen = new Screen(demo: true);

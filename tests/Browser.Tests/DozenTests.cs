@@ -102,6 +102,7 @@ public class DozenTests
 
     /// <summary>Before any arrow or dozen: the bow's own way; two that flew alike are two.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void A_bow_without_an_arrow_is_shot_through_the_chronograph()
     {
         using var screen = new Screen(demo: true);

@@ -61,9 +61,22 @@ public class FinderTests
         screen.Go(Finder);
         screen.See("[data-rank='1']");
 
-        // Esc ends a long search; what was found stays and can be gone on with.
-        screen.Press(Keys.Escape);
-        screen.See("[data-testid=progress][data-state=stopped]");
+        // Esc ends a long search; what was found stays and can be gone on with. Where one came to its end before the
+        // key, another is begun.
+        screen.Until(_ =>
+        {
+            var state = screen.Find("[data-testid=progress]")?.GetAttribute("data-state");
+            if (state == "done")
+            {
+                screen.Find("[role=slider][aria-label='Speed, from']")?.SendKeys(Keys.ArrowRight);
+            }
+            else if (screen.Find("[data-rank='1']") is not null)
+            {
+                screen.Press(Keys.Escape);
+            }
+
+            return state == "stopped" ? "ended" : null;
+        });
         screen.SeeText("[data-testid=found]", "Ranked so far");
         screen.Push("Mine only");
         screen.See(Done);
@@ -113,6 +126,7 @@ public class FinderTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_server_that_is_gone_leaves_what_was_found()
     {
         using var screen = new Screen(demo: true);

@@ -75,6 +75,7 @@ public class FlightTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void What_it_stands_on_is_typed_once_and_a_barebow_reads_crawls()
     {
         using var screen = new Screen(demo: true);

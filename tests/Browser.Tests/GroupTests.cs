@@ -106,6 +106,7 @@ public class GroupTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Heads_that_land_low_end_in_a_mark_of_their_own_that_outlives_a_reload()
     {
         using var screen = new Screen(demo: true);

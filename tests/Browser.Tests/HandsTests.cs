@@ -154,6 +154,7 @@ public class HandsTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Esc_closes_what_is_open_everywhere()
     {
         using var screen = new Screen(demo: true);
@@ -210,6 +211,7 @@ public class HandsTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_shot_on_an_accepted_paper_says_that_it_opens_it_again()
     {
         using var screen = new Screen(demo: true);

@@ -23,6 +23,7 @@ public class JourneyTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_lost_server_loses_nothing()
     {
         using var screen = new Screen(demo: true);

@@ -22,22 +22,17 @@ public static class Keyboard
         return [.. ((IReadOnlyCollection<object>)screen.Driver.ExecuteScript(End)!).Cast<string>()];
     }
 
-    private static void Press(Screen screen, string key, int code)
-    {
-        foreach (var type in new[] { "rawKeyDown", "keyUp" })
-        {
-            screen.Driver.ExecuteCdpCommand(
-                "Input.dispatchKeyEvent",
-                new Dictionary<string, object?>
-                {
-                    ["type"] = type,
-                    ["key"] = key,
-                    ["code"] = key,
-                    ["windowsVirtualKeyCode"] = code,
-                }
-            );
-        }
-    }
+    private static void Press(Screen screen, string key, int code) =>
+        screen.Driver.ExecuteCdpCommand(
+            "Input.dispatchKeyEvent",
+            new Dictionary<string, object?>
+            {
+                ["type"] = "rawKeyDown",
+                ["key"] = key,
+                ["code"] = key,
+                ["windowsVirtualKeyCode"] = code,
+            }
+        );
 
     private const string Begin = """
         const layer = [...document.querySelectorAll('[role=menu], [role=dialog]')].at(-1) ?? document.body;

@@ -6,7 +6,11 @@ namespace Merganser.Browser.Tests;
 public class KindTests
 {
     [Theory]
+    [Trait("Category", "Long")]
+    [InlineData("Compound", "30", "33", "6.5", "27 1/2", "Rest")]
     [InlineData("Recurve", "38", "68", "8 3/4", "27 1/2", "Nocking point")]
+    [InlineData("Barebow", "32", "66", "8,5", "27 1/2", "Nocking point")]
+    [InlineData("Longbow", "45", "172 cm", "7", "27 1/2", "Nocking point")]
     public void By_keyboard_on_a_phone(
         string kind,
         string weight,
@@ -14,23 +18,7 @@ public class KindTests
         string brace,
         string draw,
         string firstMove
-    ) => Begin(kind, weight, length, brace, draw, firstMove);
-
-    [Theory]
-    [Trait("Category", "Long")]
-    [InlineData("Compound", "30", "33", "6.5", "27 1/2", "Rest")]
-    [InlineData("Barebow", "32", "66", "8,5", "27 1/2", "Nocking point")]
-    [InlineData("Longbow", "45", "172 cm", "7", "27 1/2", "Nocking point")]
-    public void By_keyboard_on_a_phone_too(
-        string kind,
-        string weight,
-        string length,
-        string brace,
-        string draw,
-        string firstMove
-    ) => Begin(kind, weight, length, brace, draw, firstMove);
-
-    private static void Begin(string kind, string weight, string length, string brace, string draw, string firstMove)
+    )
     {
         using var screen = new Screen(demo: false, 390, 844);
         screen.Go("/bows/new");
@@ -82,6 +70,7 @@ public class KindTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Units_of_the_archer_follow_everywhere_and_drift_nowhere()
     {
         using var screen = new Screen(demo: true);

@@ -79,6 +79,7 @@ public class PictureTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void One_that_is_no_photograph_is_refused_and_one_in_the_bin_comes_back()
     {
         using var screen = new Screen(demo: true);

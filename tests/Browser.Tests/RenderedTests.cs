@@ -33,6 +33,7 @@ public class RenderedTests
     ];
 
     [Fact]
+    [Trait("Category", "Long")]
     public async Task Pages_are_drawn_inside_their_margins_and_in_true_size()
     {
         using var screen = new Screen(demo: true, width: 1280, height: 1800);

@@ -16,8 +16,8 @@ public sealed class Screen : IDisposable
 
     public Screen(bool demo, int width = 1280, int height = 800)
     {
-        server = new AppServer(demo);
-        Driver = Browsers.Take();
+        Driver = Browsers.Take(out var port);
+        server = new AppServer(demo, port);
         Size(width, height);
     }
 
@@ -72,13 +72,13 @@ public sealed class Screen : IDisposable
         return wait.Until(condition)!;
     }
 
-    public IWebElement See(string css) => Until(_ => Find(css));
+    public IWebElement See(string css) => Until(_ => Appears("", css));
 
     public IWebElement SeeText(string css, string text)
     {
         try
         {
-            return Until(_ => Find(css, text));
+            return Until(_ => Appears(text, css));
         }
         catch (WebDriverTimeoutException)
         {
@@ -87,35 +87,60 @@ public sealed class Screen : IDisposable
         }
     }
 
-    public IWebElement Button(string text) => Until(_ => Bearing(text));
+    public IWebElement Button(string text) => Until(_ => Appears(text, Keyed));
 
     /// <summary>Pushes what bears these words; what was drawn anew in between is looked for again.</summary>
     public void Push(string text) =>
         Until(_ =>
         {
-            var found = Bearing(text);
+            var found = Appears(text, Keyed);
             found?.Click();
             return found;
         });
-
-    private IWebElement? Bearing(string text) => Find("button:not(:disabled)", text) ?? Find("a", text);
 
     /// <summary>
     /// The first that is seen and holds these words. One question to the browser: asking element after element took
     /// most of the tests' time.
     /// </summary>
     public IWebElement? Find(string css, string text = "") =>
-        (IWebElement?)
-            Driver.ExecuteScript(
-                """
-                const [css, text] = arguments;
-                const seen = (e) => e.checkVisibility({ opacityProperty: true, visibilityProperty: true }) && e.getClientRects().length > 0;
-                const words = (e) => (e.innerText ?? e.textContent).replaceAll('\u00a0', ' ');
-                return [...document.querySelectorAll(css)].find((e) => seen(e) && (text === '' || words(e).includes(text))) ?? null;
-                """,
-                css,
-                text
-            );
+        (IWebElement?)Driver.ExecuteScript(Look + "return look();", text, new[] { css });
+
+    /// <summary>
+    /// The same of the first of these selectors that has one, waited for in the page for up to a second: asking again
+    /// and again from outside keeps three processes busy. None where the page went away under it.
+    /// </summary>
+    private IWebElement? Appears(string text, params string[] selectors)
+    {
+        try
+        {
+            return (IWebElement?)Driver.ExecuteAsyncScript(Look + Wait, text, selectors);
+        }
+        catch (JavaScriptException)
+        {
+            return null;
+        }
+    }
+
+    private static readonly string[] Keyed = ["button:not(:disabled)", "a"];
+
+    private const string Look = """
+        const [text, selectors, done] = arguments;
+        const seen = (e) => e.checkVisibility({ opacityProperty: true, visibilityProperty: true }) && e.getClientRects().length > 0;
+        const words = (e) => (e.innerText ?? e.textContent).replaceAll('\u00a0', ' ');
+        const first = (css) => [...document.querySelectorAll(css)].find((e) => seen(e) && (text === '' || words(e).includes(text)));
+        const look = () => selectors.map(first).find((e) => e) ?? null;
+
+        """;
+
+    private const string Wait = """
+        const until = performance.now() + 1000;
+        const turn = () => {
+          const found = look();
+          if (found || performance.now() > until) done(found);
+          else setTimeout(turn, 30);
+        };
+        turn();
+        """;
 
     /// <summary>
     /// Types into a field as a hand does: what stands in it already stays, and the text is added to it.

@@ -72,6 +72,7 @@ public class SessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_past_set_shows_the_moves_back_and_they_are_logged_when_made()
     {
         using var screen = new Screen(demo: true);
@@ -85,6 +86,7 @@ public class SessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_stubborn_bow_goes_by_the_ladder_and_a_control_leaves_the_bow_alone()
     {
         using var screen = new Screen(demo: true);
@@ -142,6 +144,7 @@ public class SessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Points_over_shafts_are_planned_shot_in_order_and_read()
     {
         using var screen = new Screen(demo: true);
@@ -175,6 +178,7 @@ public class SessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_doubted_shot_is_shown_as_such_and_a_forgotten_move_is_logged_late()
     {
         using var screen = new Screen(demo: true);
@@ -199,6 +203,7 @@ public class SessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Nocks_are_turned_arrow_by_arrow_with_mouse_and_words()
     {
         using var screen = new Screen(demo: true);

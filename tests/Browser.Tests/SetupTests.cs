@@ -45,6 +45,7 @@ public class SetupTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void An_equal_and_opposite_yoke_move_leaves_timing_and_a_one_sided_twist_asks_for_it()
     {
         using var screen = new Screen(demo: true);
@@ -77,6 +78,7 @@ public class SetupTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_string_walkers_marks_stand_with_their_nocking_point()
     {
         const string barebow = "/bows/22222222-0000-4000-8000-000000000003/bow";

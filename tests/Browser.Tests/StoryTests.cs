@@ -49,6 +49,7 @@ public class StoryTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Days_are_stepped_by_brackets_and_a_note_is_taken_back()
     {
         using var screen = new Screen(demo: true);

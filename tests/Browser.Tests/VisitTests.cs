@@ -58,6 +58,7 @@ public class VisitTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_reminder_is_planned_ticked_off_where_it_is_due_and_put_back()
     {
         using var screen = new Screen(demo: true);
@@ -87,6 +88,7 @@ public class VisitTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public async Task A_bow_is_handed_out_as_a_file_and_taken_in_on_another_bench()
     {
         using var from = new Screen(demo: true);

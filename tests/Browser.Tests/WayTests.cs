@@ -72,6 +72,7 @@ public class WayTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void The_other_way_is_chosen_by_its_key_and_a_wrong_mark_undone()
     {
         using var screen = new Screen(demo: true);
@@ -91,6 +92,7 @@ public class WayTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_nock_end_is_planned_at_the_groups_and_marked_on_a_sheet()
     {
         using var screen = new Screen(demo: true);

@@ -95,6 +95,7 @@ public class WeighTests
 
     /// <summary>A file as a spreadsheet writes it: a header, columns of its own, grams with a decimal comma.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void Weights_come_from_a_file_and_are_looked_at_before_they_are_taken()
     {
         using var screen = new Screen(demo: true);
