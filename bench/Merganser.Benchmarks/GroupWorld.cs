@@ -4,7 +4,10 @@ using Merganser.Core.Simulation;
 
 namespace Merganser.Benchmarks;
 
-/// <summary>Groups at a target on seeded bows, driven through the session as it ships, ends of two and two.</summary>
+/// <summary>
+/// Groups at a target on seeded bows, driven through the session as it ships, ends of two and two. MERGANSER_GROUPS
+/// names a part of a row's name.
+/// </summary>
 internal static class GroupWorld
 {
     private const int FirstSeed = 50_000;
@@ -27,9 +30,11 @@ internal static class GroupWorld
         Row(bows, "bare 20 yd, 5 % reversed", TargetWorld.Bare, 1.0, new GroupWays(), .05);
         (string Name, TargetWorld World, GroupWays Ways)[] rows =
         [
+            ("bare, every adjuster", TargetWorld.Bare, new GroupWays(EveryAdjuster: true)),
             ("bare, both axes", TargetWorld.Bare, new GroupWays(BothAxes: true)),
             ("bare, taught by paper", TargetWorld.Bare, new GroupWays(TaughtByPaper: true)),
             ("heads 30 yd", TargetWorld.Heads, new GroupWays()),
+            ("heads, every adjuster", TargetWorld.Heads, new GroupWays(EveryAdjuster: true)),
             ("heads, both axes", TargetWorld.Heads, new GroupWays(BothAxes: true)),
             ("heads, taught by paper", TargetWorld.Heads, new GroupWays(TaughtByPaper: true)),
             ("heads, sight or bow", TargetWorld.Heads, new GroupWays(Straight: StraightMiss.MoveTheSight)),
@@ -47,6 +52,14 @@ internal static class GroupWorld
 
     private static void Row(int bows, string row, TargetWorld world, double spread, GroupWays ways, double reversed = 0)
     {
+        if (
+            Environment.GetEnvironmentVariable("MERGANSER_GROUPS") is { } named
+            && !row.Contains(named, StringComparison.Ordinal)
+        )
+        {
+            return;
+        }
+
         var tolerance = world.Tolerance;
         GroupResult[] all =
         [

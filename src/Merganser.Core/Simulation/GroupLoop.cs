@@ -30,10 +30,12 @@ public sealed record GroupResult(
 /// <param name="BothAxes">A move for each axis in one visit to the press.</param>
 /// <param name="TaughtByPaper">True where a paper was shot before.</param>
 /// <param name="Straight">What answers heads that land straight up, down or sideways.</param>
+/// <param name="EveryAdjuster">True where no school leaves an adjuster for later.</param>
 public sealed record GroupWays(
     bool BothAxes = false,
     bool TaughtByPaper = false,
-    StraightMiss Straight = StraightMiss.TuneTheBow
+    StraightMiss Straight = StraightMiss.TuneTheBow,
+    bool EveryAdjuster = false
 );
 
 /// <summary>
@@ -152,7 +154,8 @@ public sealed class GroupLoop
             ),
             Tolerances.Usual,
             ways.TaughtByPaper ? target.PaperTaught(Arrow) : Knowledge.None,
-            events
+            events,
+            ways.EveryAdjuster ? new EngineChoice(null, null, Everything: true) : null
         );
 
     private void Make(AdvisedMove move)
