@@ -65,7 +65,9 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
     } else if (event.key === 'Enter') {
       event.preventDefault();
       event.stopPropagation();
-      onKeep(marking.point ? marking : put(at));
+      // A cross that is not there yet comes first: a stray Enter marks no hit.
+      if (marking.point) onKeep(marking);
+      else put(at);
     } else if (named && !event.ctrlKey && !event.metaKey) {
       event.preventDefault();
       onChange(named);

@@ -186,6 +186,14 @@ describe('a hit', () => {
     expect(keep.mock.lastCall![0].point).toEqual({ x: 1, y: 1 });
   });
 
+  it('marks no hit by a stray Enter: the cross comes first', async () => {
+    const [change, keep] = [vi.fn(), vi.fn()];
+    marking(change, keep, { point: null }).focus();
+    await userEvent.keyboard('{Enter}');
+    expect(keep).not.toHaveBeenCalled();
+    expect(change.mock.lastCall![0].point).toEqual({ x: 0, y: 0 });
+  });
+
   it('is typed, with its fault beside the field, and of either kind', async () => {
     const change = vi.fn();
     show(
