@@ -11,6 +11,7 @@ namespace Merganser.Benchmarks;
 internal static class GroupWorld
 {
     private const int FirstSeed = 50_000;
+    private static readonly string Wanted = Environment.GetEnvironmentVariable("MERGANSER_GROUPS") ?? "";
 
     public static Task Run()
     {
@@ -52,10 +53,7 @@ internal static class GroupWorld
 
     private static void Row(int bows, string row, TargetWorld world, double spread, GroupWays ways, double reversed = 0)
     {
-        if (
-            Environment.GetEnvironmentVariable("MERGANSER_GROUPS") is { } named
-            && !row.Contains(named, StringComparison.Ordinal)
-        )
+        if (!row.Contains(Wanted, StringComparison.Ordinal))
         {
             return;
         }

@@ -15,7 +15,7 @@ public class PartsTests
         using var screen = new Screen(demo: false);
         screen.Driver.Navigate().GoToUrl(sheet.Url);
         screen.See("[data-part-name]");
-        StateAudit.Audit(screen, StateAudit.Everything).ShouldBeEmpty();
+        StateAudit.Audit(screen, Look.Everything).ShouldBeEmpty();
         var named = screen.Driver.FindElements(By.CssSelector("[data-part-name]")).Select(e => e.Text).ToList();
         named.Count.ShouldBeGreaterThan(20);
     }

@@ -270,10 +270,11 @@ public static class States
     public static bool IsFirstOfItsPage(State state) => Demo.Concat(Empty).First(s => s.Path == state.Path) == state;
 
     /// <summary>
-    /// Those of a quick look: the first of each page and every second of the others; the long one opens all of them.
+    /// Those of the demo that a quick run looks at: the first of each page and every second of the others. The long one
+    /// opens all of them.
     /// </summary>
-    public static IReadOnlyList<State> Quick(IReadOnlyList<State> all) =>
-        [.. all.Where(IsFirstOfItsPage), .. all.Where(s => !IsFirstOfItsPage(s)).Where((_, i) => i % 2 == 0)];
+    public static IReadOnlyList<State> Quick =>
+        [.. Demo.Where(IsFirstOfItsPage), .. Demo.Where(s => !IsFirstOfItsPage(s)).Where((_, i) => i % 2 == 0)];
 
     /// <summary>Goes to where a state begins: what an earlier one left half entered is forgotten.</summary>
     public static void Go(Screen screen, State state)
