@@ -24,9 +24,6 @@ public static partial class Growth
     /// <summary>So many bows of the forty are asked in turn.</summary>
     private const int AskedBows = 10;
 
-    /// <summary>The demo's own bows, whose papers are of another time than the rest of their history.</summary>
-    private const int DemoBows = 5;
-
     /// <summary>
     /// The files are asked in turn, round after round: what else goes on in the machine meets all of them alike.
     /// </summary>
@@ -51,7 +48,7 @@ public static partial class Growth
             foreach (var bench in benches)
             {
                 List<GrowthRequest> requests = [];
-                foreach (var bow in bench.Bows.Skip(DemoBows).Take(AskedBows))
+                foreach (var bow in bench.Bows.Take(AskedBows))
                 {
                     requests.AddRange(await GrowthRequests.Of(bench.Http, bow));
                 }

@@ -30,7 +30,8 @@ public sealed class GrowthFile : IDisposable
     }
 
     /// <summary>Fills a file of the demo with so many shots on paper.</summary>
-    /// <returns>The bows.</returns>
+    /// <returns>The bows that are not the demo's own: the papers of those are of another time than the rest of their
+    /// history.</returns>
     public static IReadOnlyList<string> Fill(string path, int shots)
     {
         using var filling = new GrowthFile(path);
@@ -47,7 +48,7 @@ public sealed class GrowthFile : IDisposable
         }
 
         filling.all.Commit();
-        return bows;
+        return bows[demo.Count..];
     }
 
     /// <summary>An id that no other row has.</summary>

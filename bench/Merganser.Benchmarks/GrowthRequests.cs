@@ -62,6 +62,7 @@ public static class GrowthRequests
             new("moves", $"/api/bows/{bow}/moves"),
             new("changes", $"/api/bows/{bow}/changes"),
             new("a paper", $"/api/papers/{paperId}"),
+            new("the oldest paper", $"/api/papers/{await Oldest()}"),
             new("learned", $"/api/bows/{bow}/response"),
             new("sizes", $"/api/bows/{bow}/group-sizes"),
             new("guesses", $"/api/archers/{archer}/range-guesses"),
@@ -166,6 +167,19 @@ public static class GrowthRequests
         }
 
         return all;
+
+        async Task<string> Oldest()
+        {
+            JsonNode page;
+            var before = "";
+            do
+            {
+                page = await Ask($"/api/bows/{bow}/papers{before}");
+                before = $"?before={page["earlier"]}";
+            } while (page["earlier"] is not null);
+
+            return (string)page["papers"]!.AsArray()[^1]!["id"]!;
+        }
 
         async Task<JsonNode> Ask(string path) => JsonNode.Parse(await http.GetStringAsync(path))!;
     }

@@ -9,6 +9,7 @@ namespace Merganser.Web.Tests;
 public class ColdAndWarmTests
 {
     private const string Bow = "/api/bows/" + App.Brindle;
+    private const string Tidewrack = "/api/bows/22222222-0000-4000-8000-000000000005";
 
     [Fact]
     public async Task A_restart_never_changes_an_answer()
@@ -41,6 +42,19 @@ public class ColdAndWarmTests
             }
         );
         await Same(app, "after a shot was voided");
+        var sizes = await app.Get($"{Tidewrack}/group-sizes");
+        var groups = await app.Get($"{Tidewrack}/papers/newest");
+        await app.Post(
+            $"/api/shots/{groups["paper"]!["sets"]![0]!["shots"]![0]!["id"]}/marks",
+            new
+            {
+                id = App.NewId(),
+                reason = "torqued grip",
+                doubtful = false,
+            }
+        );
+        JsonNode.DeepEquals(await app.Get($"{Tidewrack}/group-sizes"), sizes).ShouldBeFalse();
+        await Same(app, "after a hit was voided");
     }
 
     /// <summary>
@@ -67,6 +81,7 @@ public class ColdAndWarmTests
             }
 
             all.Add((await app.Get($"/api/bows/{bow}/response")).ToJsonString());
+            all.Add((await app.Get($"/api/bows/{bow}/group-sizes")).ToJsonString());
         }
 
         return string.Join('\n', all);

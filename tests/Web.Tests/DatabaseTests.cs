@@ -69,6 +69,7 @@ public class DatabaseTests
     [InlineData("0026.db")]
     [InlineData("0027.db")]
     [InlineData("0028.db")]
+    [InlineData("0029.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;
@@ -145,9 +146,16 @@ public class DatabaseTests
 
     /// <summary>Facts were once kept without the number of their shape.</summary>
     private static object? Unnumbered(object? value) =>
-        value is string text
-            ? Regex.Replace(Regex.Replace(text, "^{\"schema\":1,\"items\":(.*)}$", "$1"), "^{\"schema\":1,", "{")
-            : value;
+        value switch
+        {
+            string text => Regex.Replace(
+                Regex.Replace(text, "^{\"schema\":1,\"items\":(.*)}$", "$1"),
+                "^{\"schema\":1,",
+                "{"
+            ),
+            byte[] bytes => Convert.ToHexString(bytes),
+            _ => value,
+        };
 
     [Fact]
     public void A_file_with_data_is_copied_before_it_is_migrated()

@@ -78,12 +78,12 @@ public class GrowthTests
         using var app = new App();
         async Task<JsonNode> Changes(string before = "") => await app.Get($"{Bow}/changes{before}");
         var there = (await Changes())["changes"]!.AsArray().Count;
-        for (var i = there; i < 20; i++)
+        for (var i = there; i < 10; i++)
         {
             (await app.Post($"{Bow}/changes", new { id = App.NewId(), change = "newServing" })).Status.ShouldBe(200);
         }
 
-        (await Changes())["changes"]!.AsArray().Count.ShouldBe(20);
+        (await Changes())["changes"]!.AsArray().Count.ShouldBe(10);
         ((int?)(await Changes())["earlier"]).ShouldBeNull();
         (await app.Post($"{Bow}/changes", new { id = App.NewId(), change = "newServing" })).Status.ShouldBe(200);
         var earlier = (int?)(await Changes())["earlier"];
@@ -237,7 +237,7 @@ public class GrowthTests
             page = await app.Get($"{earlier}" is { Length: > 0 } before ? $"{path}?before={before}" : path);
             var found = page[rows]!.AsArray().Select(r => r!);
             all.AddRange(newestLast ? found.Reverse() : found);
-            page[rows]!.AsArray().Count.ShouldBeLessThanOrEqualTo(20);
+            page[rows]!.AsArray().Count.ShouldBeLessThanOrEqualTo(10);
         }
 
         return all;

@@ -23,7 +23,8 @@ public sealed record SpeedShot(string Id, double Grains, double Speed, string So
 /// <param name="Energy">Kinetic energy at the mean, ft·lb.</param>
 /// <param name="Efficiency">Of <see cref="LaunchSpeed.StoredEnergy"/>, per cent.</param>
 /// <param name="Momentum">Momentum at the mean, slug·ft/s.</param>
-/// <param name="Shots">The readings.</param>
+/// <param name="Shots">The readings, in order; unless all are asked for, the newest <see cref="Listed"/> and odd ones.
+/// </param>
 /// <param name="Odd">Ids of those that stand apart, see <see cref="Outliers"/>.</param>
 public sealed record SpeedString(
     double Grains,
@@ -38,12 +39,19 @@ public sealed record SpeedString(
     IReadOnlyList<string> Odd
 )
 {
+    /// <summary>A slip is noticed in the newest, so many are listed without being asked for.</summary>
+    public const int Listed = 10;
+
     /// <summary>Readings of one mass, at least one.</summary>
-    public static SpeedString Of(IReadOnlyList<SpeedShot> shots, Bow bow)
+    /// <param name="shots">The readings, in order.</param>
+    /// <param name="bow">The bow that shot them.</param>
+    /// <param name="all">True to list every reading.</param>
+    public static SpeedString Of(IReadOnlyList<SpeedShot> shots, Bow bow, bool all = false)
     {
         double[] speeds = [.. shots.Select(s => s.Speed)];
         var (grains, mean) = (ChronographLog.Tenth(shots[0].Grains), speeds.Average());
         var nominal = LaunchSpeed.Of(bow with { Chronograph = null }, grains);
+        var odd = Outliers.Of(speeds).ToHashSet();
         var energy = LaunchSpeed.KineticEnergy(grains, mean);
         return new SpeedString(
             grains,
@@ -54,8 +62,8 @@ public sealed record SpeedString(
             energy,
             100 * energy / LaunchSpeed.StoredEnergy(bow),
             LaunchSpeed.Momentum(grains, mean),
-            shots,
-            [.. Outliers.Of(speeds).Select(i => shots[i].Id)]
+            [.. shots.Where((_, i) => all || i >= shots.Count - Listed || odd.Contains(i))],
+            [.. odd.Order().Select(i => shots[i].Id)]
         );
     }
 }
@@ -172,11 +180,12 @@ public sealed class ChronographLog(IReadOnlyList<SpeedShot> shots, Bow bow)
     }
 
     /// <summary>The readings with what they teach.</summary>
-    public ChronographReading Read()
+    /// <param name="all">True to list every reading, not the newest alone.</param>
+    public ChronographReading Read(bool all = false)
     {
         SpeedString[] strings =
         [
-            .. shots.GroupBy(s => Tenth(s.Grains)).OrderBy(g => g.Key).Select(g => SpeedString.Of([.. g], bow)),
+            .. shots.GroupBy(s => Tenth(s.Grains)).OrderBy(g => g.Key).Select(g => SpeedString.Of([.. g], bow, all)),
         ];
         var last = shots.Count == 0 ? (double?)null : Tenth(shots[^1].Grains);
         var nominal = shots.Count == 0 ? null : new NominalIs(bow.RatedSpeed is not null, bow.Force is not null);

@@ -23,8 +23,8 @@ public sealed record Forgetting(BowChange Change, IReadOnlyList<AdjusterKind> Ki
         };
 
     /// <summary>Changes since the last reset that make doubtful what a session has learned.</summary>
-    /// <param name="changes">Every change that was entered.</param>
-    /// <param name="afterChange">How many of them had been entered at the last reset.</param>
+    /// <param name="changes">The newest change of each kind, with its place among all.</param>
+    /// <param name="afterChange">How many changes had been entered at the last reset.</param>
     /// <param name="firstShot">When the session's first shot was; without one nothing was learned.</param>
     public static IReadOnlyList<Forgetting> After(
         IReadOnlyList<RecordedChange> changes,

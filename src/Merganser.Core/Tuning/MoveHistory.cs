@@ -8,20 +8,20 @@ namespace Merganser.Core.Tuning;
 public static class MoveHistory
 {
     /// <summary>The moves as they really were: corrections put in, entries that were no move left out.</summary>
-    public static IReadOnlyList<SessionMove> Effective(IReadOnlyList<SessionMove> log) =>
+    public static IReadOnlyList<SessionMove> Effective(IReadOnlyList<SessionMove> log)
+    {
+        var corrected = log.Where(m => m.Corrects is not null)
+            .GroupBy(m => m.Corrects!)
+            .ToDictionary(m => m.Key, m => m.Last());
+        return
         [
             .. log.Where(m => m.Corrects is null)
                 .Select(m =>
-                    log.LastOrDefault(c => c.Corrects == m.Id) is { } right
-                        ? m with
-                        {
-                            To = right.To,
-                            Seats = right.Seats,
-                        }
-                        : m
+                    corrected.GetValueOrDefault(m.Id) is { } right ? m with { To = right.To, Seats = right.Seats } : m
                 )
                 .Where(m => m.To != m.From || m.Seats is not null),
         ];
+    }
 
     /// <summary>
     /// Each move with the mean before and after it; moves made together on one axis cannot be told apart and are left

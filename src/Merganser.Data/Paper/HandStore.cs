@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Merganser.Core.Groups;
 
 namespace Merganser.Data;
@@ -8,14 +9,38 @@ public sealed class HandStore(Database database)
     /// <summary>So many are read, the newest: years ago it was another hand.</summary>
     public const int Most = 1500;
 
+    /// <summary>The hits of so many bows are kept in memory; a bench looks at few in one evening.</summary>
+    private const int BowsKept = 32;
+
+    private readonly ConcurrentDictionary<string, (long Revision, HandHit[] Hits)> kept = new();
+
     /// <summary>
-    /// The newest hits in order, without voided ones, controls, machines and other archers.
+    /// The newest hits in order, without voided ones, controls, machines and other archers. Read anew once something
+    /// was written about the bow.
     /// </summary>
     public IReadOnlyList<HandHit> Of(string bowId) =>
         database.Read(sql =>
         {
             _ = BowStore.Get(sql, bowId);
-            return sql.Query<(
+            var revision = sql.Scalar<long>("SELECT number FROM bow_revision WHERE bow_id = @bowId", new { bowId });
+            if (kept.TryGetValue(bowId, out var read) && read.Revision == revision)
+            {
+                return read.Hits;
+            }
+
+            if (kept.Count >= BowsKept)
+            {
+                kept.Clear();
+            }
+
+            var hits = Read(sql, bowId);
+            kept[bowId] = (revision, hits);
+            return hits;
+        });
+
+    private static HandHit[] Read(Sql sql, string bowId) =>
+        [
+            .. sql.Query<(
                 string SetId,
                 string At,
                 double Yards,
@@ -46,7 +71,6 @@ public sealed class HandStore(Database database)
                     FactsJson.Enum<ArrowKind>(h.Kind),
                     new Impact(h.X, h.Y)
                 ))
-                .Reverse()
-                .ToArray();
-        });
+                .Reverse(),
+        ];
 }

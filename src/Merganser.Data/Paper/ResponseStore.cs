@@ -19,7 +19,7 @@ public sealed record ResetRow(
 /// <summary>Resets of the learned response. The shots stay; a reset only says from which paper on they count.</summary>
 public sealed class ResponseStore(Database database, TimeProvider clock)
 {
-    private const int Shown = 20;
+    private const int Shown = 10;
 
     /// <summary>The newest resets of a bow, in order.</summary>
     public IReadOnlyList<ResetRow> Of(string bowId) => database.Read(sql => Newest(sql, bowId));

@@ -49,7 +49,8 @@ internal static class SetupReader
         ];
     }
 
-    private static RecordedChange[] Changes(Sql sql, string bowId) =>
+    /// <summary>The newest change of each kind that was not taken back, in order.</summary>
+    public static RecordedChange[] Changes(Sql sql, string bowId) =>
         ChangeRows.Read(
             sql,
             """

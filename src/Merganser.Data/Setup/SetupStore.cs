@@ -15,6 +15,10 @@ public sealed class SetupStore(Database database, TimeProvider clock)
     public IReadOnlyList<RecordedChange> Changes(string bowId, int most, int? before = null) =>
         database.Read(sql => ChangeRows.Newest(sql, bowId, most, before));
 
+    /// <summary>The newest change of each kind, in order.</summary>
+    public IReadOnlyList<RecordedChange> LatestChanges(string bowId) =>
+        database.Read(sql => SetupReader.Changes(sql, bowId));
+
     /// <summary>The newest shots entered by hand, the last first.</summary>
     public IReadOnlyList<EnteredShots> Entered(string bowId, int most) =>
         database.Read(sql => FiredRows.Entered(sql, bowId, most));

@@ -5,6 +5,7 @@ using Merganser.Core.Messages;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Guard;
+using Merganser.Web.Ui;
 using Merganser.Web.Words;
 
 namespace Merganser.Web.Arrows;
@@ -38,11 +39,7 @@ public sealed record CompareRow(
 /// <summary>A page of an arrow's kept versions, the newest first.</summary>
 /// <param name="Versions">They.</param>
 /// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
-public sealed record VersionPage(IReadOnlyList<VersionView> Versions, int? Earlier)
-{
-    /// <summary>Versions on a page.</summary>
-    public const int Length = 20;
-}
+public sealed record VersionPage(IReadOnlyList<VersionView> Versions, int? Earlier);
 
 /// <summary>A kept version in the list of an arrow.</summary>
 public sealed record VersionView(
@@ -136,10 +133,10 @@ public sealed class ArrowTools(BowStore bows, ArrowStore arrows, ComponentStore 
     public VersionPage Versions(string arrowId, int? before)
     {
         // One more than is shown: what changed in the last of them is said against it.
-        var found = arrows.Versions(arrowId, VersionPage.Length + 1, before);
+        var found = arrows.Versions(arrowId, ListPage.Length + 1, before);
         var shot = arrows.Shot(found);
         var shown = found
-            .Take(VersionPage.Length)
+            .Take(ListPage.Length)
             .Select(
                 (v, i) =>
                     new VersionView(

@@ -3,6 +3,7 @@ using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 using Merganser.Core.Units;
 using Merganser.Data;
+using Merganser.Web.Ui;
 
 namespace Merganser.Web.Bows;
 
@@ -114,16 +115,13 @@ public sealed record MoveView(
 /// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
 public sealed record MovePage(IReadOnlyList<MoveView> Moves, int? Earlier)
 {
-    /// <summary>Moves on a page.</summary>
-    public const int Length = 20;
-
     /// <summary>The newest moves of a bow, or those before one.</summary>
     public static MovePage Of(BowStore bows, string bowId, int? before = null)
     {
-        var found = bows.Moves(bowId, Length, before);
+        var found = bows.Moves(bowId, ListPage.Length, before);
         return new MovePage(
             [.. found.Select(MoveView.Of)],
-            found.Count == Length && found[0].Ordinal > 1 ? found[0].Ordinal : null
+            found.Count == ListPage.Length && found[0].Ordinal > 1 ? found[0].Ordinal : null
         );
     }
 }

@@ -21,7 +21,8 @@ public static class ChronographEndpoints
     {
         api.MapGet(
             "/bows/{bowId}/chronograph",
-            (string bowId, ChronographStore shots, BowStore bows) => Read(shots.Of(bowId), bows, bowId)
+            (string bowId, bool? all, ChronographStore shots, BowStore bows) =>
+                Read(shots.Of(bowId), bows, bowId, all ?? false)
         );
         api.MapPost(
             "/bows/{bowId}/chronograph",
@@ -43,6 +44,10 @@ public static class ChronographEndpoints
         );
     }
 
-    private static ChronographReading Read(IReadOnlyList<SpeedShot> shots, BowStore bows, string bowId) =>
-        new ChronographLog(shots, bows.Get(bowId).Bow).Read();
+    private static ChronographReading Read(
+        IReadOnlyList<SpeedShot> shots,
+        BowStore bows,
+        string bowId,
+        bool all = false
+    ) => new ChronographLog(shots, bows.Get(bowId).Bow).Read(all);
 }

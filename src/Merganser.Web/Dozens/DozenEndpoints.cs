@@ -2,6 +2,7 @@ using System.Text;
 using Merganser.Core.Dozens;
 using Merganser.Data;
 using Merganser.Web.Guard;
+using Merganser.Web.Ui;
 using Merganser.Web.Words;
 
 namespace Merganser.Web.Dozens;
@@ -36,11 +37,7 @@ public sealed record WeightsInput(string? Id, string Class, string Text, bool Su
 /// <summary>A page of a bow's dozens in a line each, the newest first.</summary>
 /// <param name="Dozens">They.</param>
 /// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
-public sealed record DozenPage(IReadOnlyList<DozenLine> Dozens, string? Earlier)
-{
-    /// <summary>Dozens on a page.</summary>
-    public const int Length = 20;
-}
+public sealed record DozenPage(IReadOnlyList<DozenLine> Dozens, string? Earlier);
 
 public static class DozenEndpoints
 {
@@ -50,8 +47,8 @@ public static class DozenEndpoints
             "/bows/{bowId}/dozens",
             (string bowId, string? before, DozenStore dozens) =>
             {
-                var found = dozens.Lines(bowId, DozenPage.Length + 1, before);
-                DozenLine[] shown = [.. found.Take(DozenPage.Length)];
+                var found = dozens.Lines(bowId, ListPage.Length + 1, before);
+                DozenLine[] shown = [.. found.Take(ListPage.Length)];
                 return new DozenPage(shown, found.Count > shown.Length ? shown[^1].Id : null);
             }
         );

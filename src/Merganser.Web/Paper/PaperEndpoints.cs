@@ -9,6 +9,7 @@ using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
 using Merganser.Web.Guard;
+using Merganser.Web.Ui;
 using Merganser.Web.Words;
 
 namespace Merganser.Web.Paper;
@@ -50,11 +51,7 @@ public sealed record PaperChoices(
 /// <summary>A page of a bow's papers in a line each, the newest first.</summary>
 /// <param name="Papers">They.</param>
 /// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
-public sealed record PaperPage(IReadOnlyList<PaperLine> Papers, string? Earlier)
-{
-    /// <summary>Papers on a page.</summary>
-    public const int Length = 20;
-}
+public sealed record PaperPage(IReadOnlyList<PaperLine> Papers, string? Earlier);
 
 /// <summary>The paper that was begun last; null for a bow that has none.</summary>
 public sealed record NewestPaper(PaperView? Paper);
@@ -75,8 +72,8 @@ public static class PaperEndpoints
             "/bows/{bowId}/papers",
             (string bowId, string? before, PaperStore papers) =>
             {
-                var found = papers.Lines(bowId, PaperPage.Length + 1, before);
-                PaperLine[] shown = [.. found.Take(PaperPage.Length)];
+                var found = papers.Lines(bowId, ListPage.Length + 1, before);
+                PaperLine[] shown = [.. found.Take(ListPage.Length)];
                 return new PaperPage(shown, found.Count > shown.Length ? shown[^1].Id : null);
             }
         );

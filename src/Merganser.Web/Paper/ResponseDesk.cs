@@ -105,7 +105,7 @@ public sealed class ResponseDesk(
             session.Usual.Own && !stage.Compares,
             [.. ResponseRow.All(session.State.Prior, session).Select(r => r.Times(seen))],
             [.. session.Adviser.Others.Where(f => f.Shots > 0).Reverse().Select(Other)],
-            Proposals(setups.Of(bowId).Changes, session, resets),
+            Proposals(setups.LatestChanges(bowId), session, resets),
             done
         );
     }

@@ -4,6 +4,7 @@ using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Units;
 using Merganser.Data;
+using Merganser.Web.Ui;
 
 namespace Merganser.Web.Setup;
 
@@ -50,13 +51,11 @@ public sealed record CheckView(
 /// <param name="Earlier">Asked for with <c>before</c>, the page before this one; null when there is none.</param>
 public sealed record ChangePage(IReadOnlyList<ChangeView> Changes, int? Earlier)
 {
-    private const int Length = 20;
-
     /// <summary>The newest changes of a bow, or those before one.</summary>
     public static ChangePage Of(SetupStore setups, string bowId, int? before = null)
     {
-        var found = setups.Changes(bowId, Length + 1, before);
-        var shown = found.TakeLast(Length).ToArray();
+        var found = setups.Changes(bowId, ListPage.Length + 1, before);
+        var shown = found.TakeLast(ListPage.Length).ToArray();
         return new ChangePage(
             [
                 .. shown

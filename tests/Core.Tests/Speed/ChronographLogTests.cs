@@ -70,6 +70,23 @@ public class ChronographLogTests
         (nominal * (1 + (row.OverNominal / 100))).ShouldBe(254, .001);
     }
 
+    [Fact]
+    public void The_newest_readings_are_listed_with_odd_ones_of_before_and_all_when_asked_for()
+    {
+        var log = Of([
+            (400, 236),
+            .. Enumerable.Range(0, 39).Select(i => (400.0, i % 2 == 0 ? 254.0 : 254.6)),
+            (500, 231),
+        ]);
+        var (newest, all) = (log.Read().Strings, log.Read(all: true).Strings);
+        newest[0].Count.ShouldBe(40);
+        newest[0].Odd.ShouldBe(["s0"]);
+        newest[0].Shots.Select(s => s.Id).ShouldBe(["s0", .. Enumerable.Range(30, 10).Select(i => $"s{i}")]);
+        newest[1].Shots.Count.ShouldBe(1);
+        all[0].Shots.Count.ShouldBe(40);
+        (all[0].Mean, all[0].Spread).ShouldBe((newest[0].Mean, newest[0].Spread));
+    }
+
     private static ChronographLog Of(params (double Grains, double Speed)[] shots) =>
         new(
             [.. shots.Select((s, i) => new SpeedShot($"s{i}", s.Grains, s.Speed, "typed", DateTimeOffset.UnixEpoch))],

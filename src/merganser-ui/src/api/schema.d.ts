@@ -7516,7 +7516,7 @@ export interface components {
              * @description Momentum at the mean, slug·ft/s.
              */
             momentum: number;
-            /** @description The readings. */
+            /** @description The readings, in order; unless all are asked for, the newest int SpeedString.Listed and odd ones. */
             shots: components["schemas"]["SpeedShot"][];
             /** @description Ids of those that stand apart, see Outliers. */
             odd: string[];
@@ -13231,7 +13231,9 @@ export interface operations {
     };
     getBowsByBowIdChronograph: {
         parameters: {
-            query?: never;
+            query?: {
+                all?: boolean;
+            };
             header?: never;
             path: {
                 bowId: string;

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { answer, api, farOf } from '../../api/client';
 import { useActs } from '../../api/useActs';
@@ -31,9 +31,11 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: str
   const asked = far === null ? null : tried;
   const faults: Record<string, string[]> =
     acts.problem && !acts.faults.speed && !acts.faults.grains ? { speed: [acts.problem.message] } : acts.faults;
+  const [all, setAll] = useState(false);
   const view = useQuery({
-    queryKey: ['chronograph', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/chronograph', { params: { path: { bowId } } })),
+    queryKey: ['chronograph', bowId, all],
+    queryFn: () => answer(api.GET('/api/bows/{bowId}/chronograph', { params: { path: { bowId }, query: { all } } })),
+    placeholderData: keepPreviousData,
   });
   const data = view.data;
   /** The arrow that was shot last, until another is named. */
@@ -172,6 +174,9 @@ export function SpeedPane({ bowId, grains: first }: { bowId: string; grains: str
                         {string.odd.includes(shot.id) && ' odd'}
                       </Plain>
                     ))}
+                    {string.shots.length < string.count && (
+                      <Plain onClick={() => setAll(true)}>All {string.count}</Plain>
+                    )}
                   </td>
                 </tr>
               ))}
