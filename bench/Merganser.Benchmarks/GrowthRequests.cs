@@ -77,6 +77,9 @@ public static class GrowthRequests
             new("archers", "/api/archers"),
             new("catalogue", "/api/catalogue?kind=shaft"),
             new("components", "/api/components"),
+            new("story", $"/api/bows/{bow}/story"),
+            new("story's answers", $"/api/bows/{bow}/story/answers"),
+            new("visits", $"/api/bows/{bow}/visits"),
             new("paper choices", $"/api/bows/{bow}/paper-choices"),
             new("card", $"/api/bows/{bow}/card.pdf"),
             new(

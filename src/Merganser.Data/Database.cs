@@ -39,12 +39,17 @@ public sealed class Database(string path, TimeProvider clock)
 
     private string? bench;
 
-    /// <summary>A connection with write-ahead log, full synchronisation and foreign keys.</summary>
+    /// <summary>
+    /// A connection with write-ahead log, full synchronisation and foreign keys; 8 MB of pages stay in memory between
+    /// two statements about a bow with years behind it.
+    /// </summary>
     public SqliteConnection Open()
     {
         var connection = new SqliteConnection(connectionString);
         connection.Open();
-        connection.Execute("PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON;");
+        connection.Execute(
+            "PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA cache_size = -8000;"
+        );
         return connection;
     }
 

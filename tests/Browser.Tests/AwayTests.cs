@@ -38,13 +38,48 @@ public class AwayTests
         screen.Push("Mark the next shot");
         screen.See("[data-testid=marking-sheet]");
         screen.StartAgain();
-        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=waiting]")).Count == 0 ? "sent" : null);
+        screen.Until(Nothing);
         screen.SeeText("[data-testid=film]", "6 of 7");
         screen.SeeText("[data-testid=film]", "Set 3");
         screen.SeeText("[data-testid=film]", "3 yd bare, 1 shot");
         screen.Button("Open it again");
         Math.Abs(Positions(screen, Bow)["restHeight"] - stood).ShouldBe(1);
     }
+
+    [Fact]
+    public void A_set_and_a_new_paper_are_begun_without_a_server_and_outlive_a_reload()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(Paper);
+        screen.SeeText("[data-testid=film]", "5 of 6");
+        KeptForLater(screen);
+        screen.Kill();
+        screen.See("[data-testid=stages] [aria-current=step]").Click();
+        screen.SeeText("[data-testid=held-back]", "A set from 3 yd");
+        Type(screen, -.3, .1);
+        screen.SeeText("[data-testid=held-back]", "Set 3, tear typed -0.30, 0.10");
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-testid=waiting]", "2 wait");
+        screen.StartAgain();
+        screen.SeeText("[data-testid=film]", "Set 3");
+        screen.SeeText("[data-testid=film]", "3 yd bare, 1 shot");
+        screen.Until(Nothing);
+        screen.Kill();
+        screen.Push("New paper");
+        screen.Push("Begin this paper");
+        screen.SeeText("[data-testid=held-back]", "A new paper from 3 yd");
+        screen.Button("Ask the server now");
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-testid=waiting]", "1 waits");
+        screen.StartAgain();
+        screen.Until(Nothing);
+        screen.SeeText("[data-testid=film]", "Set 1");
+        screen.SeeText("[data-testid=film]", "0 shots");
+    }
+
+    /// <summary>Said once nothing waits.</summary>
+    private static string? Nothing(IWebDriver driver) =>
+        driver.FindElements(By.CssSelector("[data-testid=waiting]")).Count == 0 ? "sent" : null;
 
     [Fact]
     public void What_the_server_refuses_is_set_aside_with_both_values_and_may_be_given_up()
@@ -64,7 +99,7 @@ public class AwayTests
         screen.SeeText("[role=dialog]", "is that so?");
         screen.Push("Yes, keep it");
         screen.SeeText("[data-verdict]", "entered 9");
-        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=waiting]")).Count == 0 ? "sent" : null);
+        screen.Until(Nothing);
     }
 
     private const string Bow = "22222222-0000-4000-8000-000000000001";

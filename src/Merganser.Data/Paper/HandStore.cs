@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Merganser.Core.Groups;
 
 namespace Merganser.Data;
@@ -9,10 +8,7 @@ public sealed class HandStore(Database database)
     /// <summary>So many are read, the newest: years ago it was another hand.</summary>
     public const int Most = 1500;
 
-    /// <summary>The hits of so many bows are kept in memory; a bench looks at few in one evening.</summary>
-    private const int BowsKept = 32;
-
-    private readonly ConcurrentDictionary<string, (long Revision, HandHit[] Hits)> kept = new();
+    private readonly ByRevision<HandHit[]> kept = new(most: 32);
 
     /// <summary>
     /// The newest hits in order, without voided ones, controls, machines and other archers. Read anew once something
@@ -22,20 +18,7 @@ public sealed class HandStore(Database database)
         database.Read(sql =>
         {
             _ = BowStore.Get(sql, bowId);
-            var revision = sql.Scalar<long>("SELECT number FROM bow_revision WHERE bow_id = @bowId", new { bowId });
-            if (kept.TryGetValue(bowId, out var read) && read.Revision == revision)
-            {
-                return read.Hits;
-            }
-
-            if (kept.Count >= BowsKept)
-            {
-                kept.Clear();
-            }
-
-            var hits = Read(sql, bowId);
-            kept[bowId] = (revision, hits);
-            return hits;
+            return kept.Of(sql, bowId, () => Read(sql, bowId));
         });
 
     private static HandHit[] Read(Sql sql, string bowId) =>

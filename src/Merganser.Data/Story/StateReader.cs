@@ -73,9 +73,10 @@ internal static class StateReader
         var found = sql.First<(string Id, string Since)?>(
             """
             SELECT id, since FROM (
-              SELECT s.arrow_version_id AS id, v.kept_at AS since, s.started_at AS at FROM shot_set s
-                JOIN paper p ON p.id = s.paper_id JOIN arrow_version v ON v.id = s.arrow_version_id
-                WHERE p.bow_id = @bowId AND s.started_at <= @at
+              SELECT n.id, v.kept_at AS since, n.at FROM (
+                SELECT s.arrow_version_id AS id, s.started_at AS at FROM shot_set s JOIN paper p ON p.id = s.paper_id
+                WHERE p.bow_id = @bowId AND s.started_at <= @at ORDER BY s.started_at DESC LIMIT 1) n
+                JOIN arrow_version v ON v.id = n.id
               UNION ALL SELECT v.id, v.kept_at, v.kept_at FROM arrow_version v JOIN arrow a ON a.id = v.arrow_id
                 WHERE a.bow_id = @bowId AND v.kept_at <= @at)
             ORDER BY at DESC LIMIT 1

@@ -45,9 +45,14 @@ internal static class StorySets
             .. Read(
                     sql,
                     $"""
-                    WHERE p.bow_id = @bowId AND s.purpose = 'session' AND s.started_at <= @until AND {which}
-                      AND EXISTS (SELECT 1 FROM shot h WHERE h.set_id = s.id AND {Counts})
-                    ORDER BY s.started_at DESC, s.rowid DESC LIMIT @most
+                    WHERE s.id IN (
+                      SELECT c.id FROM (
+                        SELECT s.id FROM shot_set s JOIN paper p ON p.id = s.paper_id
+                        WHERE p.bow_id = @bowId AND s.purpose = 'session' AND s.started_at <= @until AND {which}
+                        ORDER BY s.started_at DESC, s.rowid DESC LIMIT -1) c
+                      WHERE EXISTS (SELECT 1 FROM shot h WHERE h.set_id = c.id AND {Counts})
+                      LIMIT @most)
+                    ORDER BY s.started_at DESC, s.rowid DESC
                     """,
                     new
                     {

@@ -28,8 +28,11 @@ public sealed record StoryWhole(
 );
 
 /// <summary>Reads the story of a bow: everything that was entered of it, in the order in which it happened.</summary>
-public sealed class StoryStore(Database database)
+public sealed class StoryStore(Database database, TimeProvider clock)
 {
+    private readonly ByRevision<StoryWhole> wholes = new(most: 16);
+    private readonly ByRevision<StateThen?> firsts = new(most: 64);
+
     private const int DaysToPick = 90;
 
     /// <summary>After every id.</summary>
@@ -45,7 +48,14 @@ public sealed class StoryStore(Database database)
         {
             var bow = BowStore.Get(sql, bowId);
             string[] words = [.. signs.Select(FactsJson.Word)];
-            var found = StoryKeys.Page(sql, bowId, words, before is null ? null : (before.At, before.Id), most + 1);
+            var found = StoryKeys.Page(
+                sql,
+                bowId,
+                words,
+                before is null ? null : (before.At, before.Id),
+                most + 1,
+                clock.GetUtcNow()
+            );
             var keys = found.Take(most).ToArray();
             var events = WithString(sql, bow, new StoryReader(sql, bow, keys).Read(), signs);
             return new StoryPage(
@@ -68,24 +78,37 @@ public sealed class StoryStore(Database database)
         database.Read(sql =>
         {
             _ = BowStore.Get(sql, bowId);
-            var sets = StorySets.BarePapers(sql, bowId, DateTimeOffset.MaxValue, TearStrip.Most);
-            return new StoryWhole(
-                StoryKeys.Counts(sql, bowId),
-                TearStrip.Of(sets, (from, to) => Fired(sql, bowId, from, to).Sum(f => f.Count)),
-                sets,
-                [.. StoryKeys.Days(sql, bowId, DaysToPick).Select(Stamp.Read)],
-                SessionRows.Newest(sql, bowId)
-            );
+            return wholes.Of(sql, bowId, () => Whole(sql, bowId));
         });
+
+    private static StoryWhole Whole(Sql sql, string bowId)
+    {
+        var sets = StorySets.BarePapers(sql, bowId, DateTimeOffset.MaxValue, TearStrip.Most);
+        return new StoryWhole(
+            StoryKeys.Counts(sql, bowId),
+            TearStrip.Of(sets, (from, to) => Fired(sql, bowId, from, to).Sum(f => f.Count)),
+            sets,
+            [.. StoryKeys.Days(sql, bowId, DaysToPick).Select(Stamp.Read)],
+            SessionRows.Newest(sql, bowId)
+        );
+    }
 
     /// <summary>When the last thing happened; null for nothing yet.</summary>
     public DateTimeOffset? LastAt(string bowId) =>
-        database.Read(sql => StoryKeys.Days(sql, bowId, 1) is [var day, ..] ? Stamp.Read(day) : (DateTimeOffset?)null);
+        database.Read(sql =>
+            StoryKeys.Page(sql, bowId, [], null, 1, clock.GetUtcNow()) is [var last]
+                ? Stamp.Read(last.At)
+                : (DateTimeOffset?)null
+        );
 
     /// <summary>How it stood at the end of the first day on record; null for nothing yet.</summary>
     public StateThen? First(string bowId) =>
         database.Read(sql =>
-            StoryKeys.FirstDay(sql, bowId) is { } day ? StateReader.Of(sql, bowId, Stamp.Read(day)) : null
+            firsts.Of(
+                sql,
+                bowId,
+                () => StoryKeys.FirstDay(sql, bowId) is { } day ? StateReader.Of(sql, bowId, Stamp.Read(day)) : null
+            )
         );
 
     /// <summary>What stood on record at two times, and how the string is looked after.</summary>

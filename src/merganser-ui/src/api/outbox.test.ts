@@ -73,6 +73,35 @@ describe('what is entered while the server is away', () => {
     expect(bench.got).toEqual(['a', 'b']);
   });
 
+  it('goes into the set before where the move between is given up, or into that of the next move', async () => {
+    const bench = server();
+    bench.away = true;
+    const shoot = async (id: string, setId: string) => {
+      mayWait(id, { scope: 'bow', kind: 'shot', words: `Set 3, ${id}` });
+      const body = { id, typed: null, point: { x: 0, y: 0 }, tail: null, side: 'shootingSide', words: null } as never;
+      await answer(api.POST('/api/sets/{id}/shots', { params: { path: { id: setId } }, body })).catch(() => null);
+    };
+    const open = async (id: string, after: string) => {
+      mayWait(id, { scope: 'bow', kind: 'move', words: id, after });
+      await answer(api.POST('/api/papers/{id}/moves', { params: { path: { id: 'p' } }, body: { id } as never })).catch(
+        () => null,
+      );
+    };
+    const waits = () => waiting().map((e) => `${e.words} ${/sets\/([^/]*)/.exec(e.path)?.[1] ?? e.after}`);
+    await open('m', 'two');
+    await open('n', 'm-set');
+    await shoot('a', 'm-set');
+    await open('o', 'm-set');
+    await shoot('b', 'o-set');
+    expect(waits()).toEqual(['m two', 'n m-set', 'Set 3, a m-set', 'o m-set', 'Set 3, b o-set']);
+    expect(await giveUp('m')).toBe(true);
+    // Nothing was shot between the two: the second opens what the first would have.
+    expect(waits()).toEqual(['n two', 'a n-set', 'o n-set', 'Set 3, b o-set']);
+    expect(await giveUp('n')).toBe(true);
+    expect(waits()).toEqual(['a two', 'o two', 'Set 3, b o-set']);
+    expect(await giveUp('n')).toBe(false);
+  });
+
   it('is accepted once, however often that is pressed, and opened again after it', async () => {
     const bench = server();
     bench.away = true;

@@ -3,7 +3,7 @@ import { bench, benchHeader, OtherBench, sameBench } from './bench';
 import { connectionFound, connectionLost, whenFound } from './connection';
 
 /** What an entry is: what is entered after it may hang on it. */
-export type EntryKind = 'shot' | 'mark' | 'move' | 'accept' | 'check';
+export type EntryKind = 'shot' | 'mark' | 'move' | 'set' | 'paper' | 'accept' | 'check';
 
 /** What is entered of one bow goes in one order: a shot hangs on how the bow stood. */
 export const bowScope = (bowId: string) => `bow ${bowId}`;
@@ -15,6 +15,8 @@ export interface Meant {
   kind: EntryKind;
   /** As it is said on the bench. */
   words: string;
+  /** What opens a set: the one that is shot into without it. */
+  after?: string;
 }
 
 /** An entry that waits in this browser until the server has it. */
@@ -166,12 +168,18 @@ const isSame = (kept: Entry, entry: Omit<Entry, 'n'>): boolean =>
   kept.words === entry.words &&
   kept === entries.filter((other) => other.path === entry.path).at(-1);
 
+/** True for what begins another set: what is entered then hangs on it. */
+const opens = ({ kind }: Entry): boolean => kind === 'move' || kind === 'set' || kind === 'paper';
+
+/** The set that an entry opens: a move does so under the id that follows from its own. */
+export const openedBy = ({ id, kind }: Entry): string => (kind === 'move' ? `${id}-set` : id);
+
 /** True when an entry hangs on an earlier one that was refused. */
 const hangsOn = (entry: Entry, refused: Entry): boolean =>
   refused.refused !== null &&
   refused.n < entry.n &&
   refused.scope === entry.scope &&
-  (refused.kind === 'move' || entry.kind === 'accept');
+  (opens(refused) || entry.kind === 'accept');
 
 /** What waits because an entry before it was refused. */
 export const isHeld = (entry: Entry): boolean => entries.some((other) => hangsOn(entry, other));
@@ -236,13 +244,42 @@ async function refusalOf(response: Response): Promise<Pick<Entry, 'refused' | 'a
   }
 }
 
-/** An entry is given up: it is not sent. */
-export async function giveUp(id: string): Promise<void> {
+/**
+ * An entry is given up: it is not sent. What was shot into the set that it opens goes where it would have gone. False
+ * when it does not wait any more.
+ */
+export async function giveUp(id: string): Promise<boolean> {
   const entry = entries.find((kept) => kept.id === id);
-  if (!entry) return;
-  await (await opened()).delete('entries', entry.n);
+  if (!entry) return false;
+  const db = await opened();
+  for (const moved of without(entry)) await db.put('entries', moved);
+  await db.delete('entries', entry.n);
   await changed();
   void flush();
+  return true;
+}
+
+/** What waits after an entry that is given up, as far as it changes with that. */
+function without(gone: Entry): Entry[] {
+  if (gone.after === undefined) return [];
+  const set = openedBy(gone);
+  const into = `/api/sets/${set}/`;
+  let instead = gone.after;
+  let shot = false;
+  const changed: Entry[] = [];
+  for (const entry of entries.filter((kept) => kept.n > gone.n)) {
+    if (entry.path.startsWith(into)) {
+      shot = true;
+      // The number of its set is another one now.
+      const words = entry.words.replace(/^Set \d+, /, '');
+      changed.push({ ...entry, words, path: entry.path.replace(into, `/api/sets/${instead}/`) });
+    } else if (entry.after === set) {
+      changed.push({ ...entry, after: instead });
+      // Before anything was shot the next one opens what the one that is gone would have opened.
+      if (!shot && instead === gone.after) instead = openedBy(entry);
+    }
+  }
+  return changed;
 }
 
 /** A refused entry is sent once more as it is; what was asked about it is answered with yes. */

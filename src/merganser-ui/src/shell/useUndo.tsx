@@ -34,6 +34,8 @@ export function useUndo() {
     forget: () => setOffered(null),
     /** What was taken back, once it has been. */
     done: (what: string) => setSaid(`Taken back: ${what}.`),
+    /** What waited was sent before it could be taken back. */
+    tooLate: (what: string) => setSaid(`Sent already: ${what}.`),
     key: offered ? (
       <Plain
         data-testid="undo"

@@ -2,6 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../../api/client';
+import { askAgain } from '../../api/connection';
+import { bowScope, giveUp, sendAgain, type Entry } from '../../api/outbox';
+import { QUEUED } from '../../api/useActs';
+import { useOutbox } from '../../api/useOutbox';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
@@ -46,6 +50,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
   const way = search.get('way');
   const past = search.get('paper');
   const [planning, setPlanning] = useState<Plan | null>(null);
+  const begun = useOutbox(bowScope(bowId)).find((entry) => entry.kind === 'paper');
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
   const paper = work.newest.data?.paper ?? undefined;
   const shotAtTarget = isAtTarget(paper?.sets.at(-1));
@@ -137,12 +142,13 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
   const loading = !work.newest.data || !arrows.data || !bow.data;
   const unread = bow.isError || work.newest.isError || arrows.isError;
   const begin = async () => {
-    const begun = await work.start(plan);
-    if (!begun) return;
+    const started = await work.start(plan);
+    if (!started) return;
     seenBeforeYouShoot();
     setPlanning(null);
     // What is marked on a sheet is worked on at the paper's stop, wherever it was planned.
-    if (at === 'groups' && !isAtTarget(begun.sets.at(-1))) void navigate(`/bows/${bowId}/paper`);
+    if (started !== QUEUED && at === 'groups' && !isAtTarget(started.sets.at(-1)))
+      void navigate(`/bows/${bowId}/paper`);
   };
   return (
     <Page>
@@ -189,6 +195,8 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
           button="To the arrow"
           onGo={() => void navigate(`/bows/${bowId}/arrow`)}
         />
+      ) : begun ? (
+        <BegunFoot entry={begun} />
       ) : (
         <Foot
           sentence={work.unreachable ? 'Kept here, not yet saved.' : (work.problem?.message ?? toBegin.sentence)}
@@ -214,6 +222,19 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
     </Page>
   );
 }
+
+/** A paper that was begun while the server is away, or that it refused. */
+const BegunFoot = ({ entry }: { entry: Entry }) => (
+  <Foot
+    trouble
+    sentence={entry.refused ? 'Settle what was refused.' : 'Kept here, not yet sent.'}
+    reason={entry.refused ?? 'The server lays the sheet out: it is begun by itself once it is back.'}
+    button={entry.refused ? 'Send it once more' : 'Ask the server now'}
+    onGo={() => void (entry.refused ? sendAgain(entry) : askAgain())}
+    alternative="Give it up"
+    onAlternative={() => void giveUp(entry.id)}
+  />
+);
 
 /** Nothing is shot yet: a blank sheet, or a target without a hit, in the room that there is. */
 function Blank({ atTarget }: { atTarget: boolean }) {

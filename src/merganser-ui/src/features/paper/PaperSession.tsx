@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { bowScope } from '../../api/outbox';
+import { QUEUED } from '../../api/useActs';
 import { useOutbox } from '../../api/useOutbox';
 import { focusHome, useEscape } from '../../shell/focus';
 import { useUndo } from '../../shell/useUndo';
@@ -34,7 +35,8 @@ import { useKeptShots } from './useKeptShots';
 import { usePaperMoves } from './usePaperMoves';
 import { isAtTarget, nextOf, stageOf, typedStage } from './stages';
 import type { NextSet, PaperWork } from './usePaperWork';
-import { setNow } from './waits';
+import { otherSheet, setNow } from './waits';
+import { offerToGiveUp } from './offerToGiveUp';
 import l from '../../parts/layout.module.css';
 import { takeFile } from '../../parts/takeFile';
 import s from './PaperPage.module.css';
@@ -80,7 +82,9 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
   const now = setNow(last, waits);
   // While something waits no move is advised: what is drawn of one is left out as well.
   const asRead = waits.length > 0 ? withoutMove(paper) : paper;
+  const other = otherSheet(last, waits);
   const mark = () => {
+    if (other) return;
     setShownId(last.id);
     setMarking(
       isAtTarget(last) ? freshHit(now, now.shots.at(-1)?.arrow ?? null, fromOf(now)) : freshMarking(usualSide),
@@ -114,8 +118,9 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
   const { taking, setTaking, logMove } = moves;
   const newSet = async (next: NextSet) => {
     const after = await work.newSet(paper, next);
-    show(after);
-    if (after) undo.forget();
+    show(after === QUEUED ? paper : after);
+    if (after === QUEUED) offerToGiveUp(undo, work.waits().at(-1));
+    else if (after) undo.forget();
   };
   const control = (purpose: Purpose) => {
     const other = arrows.find((a) => a.kept && a.kept.id !== paper.arrowVersionId)?.kept?.id ?? null;
@@ -274,6 +279,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
         photo={marking && !marking.arrow && photo.placing ? photo : null}
         lookingAtMoves={way === 'move'}
         waits={waits}
+        other={other !== undefined}
         onMark={mark}
         undoKey={undo.key}
         act={act}

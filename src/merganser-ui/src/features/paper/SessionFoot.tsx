@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { askAgain } from '../../api/connection';
 import type { Entry } from '../../api/outbox';
 import { Foot } from '../../shell/Foot';
 import { Plain } from '../../parts/Buttons';
@@ -17,6 +18,8 @@ interface Props {
   lookingAtMoves: boolean;
   /** What waits in this browser: what is next goes by the server's reading of it. */
   waits: readonly Entry[];
+  /** What waits is shot on another sheet: nothing is marked before the server lays it out. */
+  other: boolean;
   onMark: () => void;
   undoKey: ReactNode;
   act: (action: string | null | undefined) => void;
@@ -32,6 +35,7 @@ export function SessionFoot({
   photo,
   lookingAtMoves,
   waits,
+  other,
   onMark,
   undoKey,
   act,
@@ -100,10 +104,14 @@ export function SessionFoot({
         sentence={
           waits.some((entry) => entry.refused !== null) ? 'Settle what was refused.' : 'Kept here, not yet sent.'
         }
-        reason="Advice is held back until the server has read what was entered. Marking and logging go on."
-        button="Mark the next shot"
+        reason={
+          other
+            ? 'What is shot next goes on another sheet: the server lays it out.'
+            : 'Advice is held back until the server has read what was entered. Marking and logging go on.'
+        }
+        button={other ? 'Ask the server now' : 'Mark the next shot'}
         busy={work.busy}
-        onGo={onMark}
+        onGo={other ? () => void askAgain() : onMark}
         extra={undoKey}
       />
     );

@@ -24,6 +24,7 @@ function awaited(unreachable = false) {
   const answers: ((paper: Paper | null) => void)[] = [];
   const work = {
     unreachable,
+    waits: () => [],
     markShot: vi.fn(),
     keepShot: vi.fn((_: string, marking: Marking) => {
       kept.push(`${marking.arrow} at ${marking.point!.x}`);
@@ -32,7 +33,7 @@ function awaited(unreachable = false) {
   };
   const onKept = vi.fn();
   const hook = renderHook(() =>
-    useKeptShots(target(), work, { offer: vi.fn(), done: vi.fn() }, { sayReopened: vi.fn(), onKept }),
+    useKeptShots(target(), work, { offer: vi.fn(), done: vi.fn(), tooLate: vi.fn() }, { sayReopened: vi.fn(), onKept }),
   );
   const says = (...arrows: string[]) =>
     act(async () => {

@@ -1,10 +1,10 @@
 import { useRef } from 'react';
-import { giveUp, waiting } from '../../api/outbox';
 import { QUEUED } from '../../api/useActs';
 import type { useUndo } from '../../shell/useUndo';
 import { isMarked, type Marking, type Paper, type ShotSet } from './paperTypes';
 import { freshHit, fromOf } from './target/groupTypes';
 import type { PaperWork } from './usePaperWork';
+import { offerToGiveUp } from './offerToGiveUp';
 import { setNow, shotWords } from './waits';
 
 interface Seen {
@@ -19,25 +19,25 @@ interface Seen {
  */
 export function useKeptShots(
   last: ShotSet,
-  work: Pick<PaperWork, 'unreachable' | 'keepShot' | 'markShot'>,
-  undo: Pick<ReturnType<typeof useUndo>, 'offer' | 'done'>,
+  work: Pick<PaperWork, 'unreachable' | 'waits' | 'keepShot' | 'markShot'>,
+  undo: Pick<ReturnType<typeof useUndo>, 'offer' | 'done' | 'tooLate'>,
   { sayReopened, onKept }: Seen,
 ) {
   const going = useRef<Marking | null>(null);
   const late = useRef<Marking[]>([]);
   /** It waits in this browser: the next arrow is marked all the same, in its turn. */
   const goOn = async (setId: string, marked: Marking, more: Marking | undefined) => {
-    const entry = waiting().at(-1);
-    const now = setNow(last, waiting());
+    const entry = work.waits().at(-1);
+    const now = setNow(last, work.waits());
     const next = marked.arrow ? freshHit(now, marked.arrow, marked.distance) : null;
     const placed = next && more ? { ...next, ...placeOf(more) } : next;
     onKept(last, placed);
-    if (entry) undo.offer(entry.words, () => void giveUp(entry.id).then(() => undo.done(entry.words)));
+    offerToGiveUp(undo, entry);
     if (placed && more) await keep(setId, placed);
   };
   const keep = async (setId: string, marked: Marking) => {
     going.current = marked;
-    const after = await work.keepShot(setId, marked, shotWords(marked, setNow(last, waiting())));
+    const after = await work.keepShot(setId, marked, shotWords(marked, setNow(last, work.waits())));
     going.current = null;
     const more = late.current.shift();
     if (!after) {
@@ -62,7 +62,7 @@ export function useKeptShots(
   return async (marked: Marking | null) => {
     if (!marked || !isMarked(marked)) return;
     // What waits for a lost server is queued, and may be given up: nothing waits behind it here.
-    if (!going.current || work.unreachable) return keep(setNow(last, waiting()).id, marked);
+    if (!going.current || work.unreachable) return keep(setNow(last, work.waits()).id, marked);
     const before = late.current.at(-1) ?? going.current;
     if (before.arrow && !samePlace(before, marked)) late.current.push(marked);
   };

@@ -4,6 +4,7 @@ import { QUEUED, type IsQueued } from '../../api/useActs';
 import type { useUndo } from '../../shell/useUndo';
 import type { MoveTold } from '../../parts/MoveSteps';
 import type { Paper, ShotSet } from './paperTypes';
+import { offerToGiveUp } from './offerToGiveUp';
 import { wordsOf } from './TakeBack';
 import type { MoveBeside, PaperWork } from './usePaperWork';
 
@@ -25,12 +26,11 @@ export function usePaperMoves(
   const [taking, setTaking] = useState<Schemas['MoveView'][] | null>(null);
   const logMove = async (told: MoveTold, beside: MoveBeside = {}) => {
     const after = await work.move(paper, told, beside);
+    show(after === QUEUED ? paper : after);
     if (after === QUEUED) {
-      show(paper);
-      undo.forget();
+      offerToGiveUp(undo, work.waits().at(-1));
       return;
     }
-    show(after);
     if (!after) return;
     sayReopened(after);
     const made = after.lastMoves;

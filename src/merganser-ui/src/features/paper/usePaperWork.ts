@@ -2,11 +2,14 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { useRefresh } from '../../api/queries';
 import { QUEUED, useActs, type IsQueued } from '../../api/useActs';
-import { bowScope, type EntryKind } from '../../api/outbox';
+import { bowScope, waiting, type EntryKind } from '../../api/outbox';
 import type { Marking, Paper, Purpose, Shot } from './paperTypes';
 import type { MoveTold } from '../../parts/MoveSteps';
 import { moveWords } from '../../parts/moveWords';
 import type { Plan } from './PaperPlan';
+import { setNow } from './waits';
+import { fieldUnit } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
 
 /** What is shot at a stage. */
 export interface Kinds {
@@ -62,6 +65,13 @@ export interface MoveBeside {
 const markWords = (shot: Shot, reason: string | null, doubtful: boolean) =>
   `Shot ${shot.number} ${reason ? `void: ${reason}` : doubtful ? 'doubted' : 'counted'}`;
 
+/** A distance as it was typed: a bare number has no unit of its own. */
+const from = (distance: string, unit: string) =>
+  /^[\d.,]+$/.test(distance.trim()) ? `${distance.trim()} ${unit}` : distance.trim();
+
+const paperWords = ({ stages: [first] }: Plan, unit: string) =>
+  `${first!.atTarget ? 'New groups' : 'A new paper'} from ${from(String(first!.distance), unit)}`;
+
 /** The papers of a bow and every act on them. Each act has one id, so that trying it again is safe. */
 export function usePaperWork(bowId: string) {
   const queries = useQueryClient();
@@ -94,14 +104,21 @@ export function usePaperWork(bowId: string) {
     kind: EntryKind,
     words: string,
     call: (id: string) => Promise<Paper>,
+    after?: string,
   ): Promise<Paper | IsQueued | null> => {
-    const paper = await acts.actOrQueue(what, { scope: bowScope(bowId), kind, words }, call);
+    const paper = await acts.actOrQueue(what, { scope: bowScope(bowId), kind, words, after }, call);
     if (paper && paper !== QUEUED) shown(paper);
     return paper;
   };
 
+  /** What waits of this bow in this browser, in order. */
+  const unit = fieldUnit('distance', useUnits());
+  const waits = () => waiting().filter(({ scope }) => scope === bowScope(bowId));
+  const shotInto = (paper: Paper) => setNow(paper.sets.at(-1)!, waits()).id;
+
   return {
     newest,
+    waits,
     choices,
     problem: acts.problem,
     busy: acts.busy,
@@ -109,7 +126,7 @@ export function usePaperWork(bowId: string) {
     unreachable: acts.unreachable,
     faults: acts.faults,
     start: (plan: Plan) =>
-      act(`paper ${JSON.stringify(plan)}`, (id) =>
+      actOrQueue(`paper ${JSON.stringify(plan)}`, 'paper', paperWords(plan, unit), (id) =>
         answer(
           api.POST('/api/papers', {
             body: {
@@ -130,26 +147,20 @@ export function usePaperWork(bowId: string) {
         ),
       ),
     newSet: (paper: Paper, { purpose = 'session', arrowVersionId = null, ...stage }: NextSet) =>
-      act(`set ${paper.id} ${JSON.stringify(stage)} ${purpose} ${arrowVersionId}`, (id) =>
-        answer(
-          api.POST('/api/papers/{id}/sets', {
-            params: { path: { id: paper.id } },
-            body: {
-              id,
-              distance: stage.distance,
-              fletched: stage.fletched,
-              atTarget: stage.atTarget,
-              heads: stage.heads,
-              walk: stage.walk,
-              sighting: stage.sighting,
-              ways: stage.ways,
-              rangeError: stage.rangeError,
-              nockEnd: stage.nockEnd,
-              purpose,
-              arrowVersionId,
-            },
-          }),
-        ),
+      actOrQueue(
+        `set ${paper.id} ${paper.version} ${JSON.stringify(stage)} ${purpose} ${arrowVersionId}`,
+        'set',
+        purpose === 'session'
+          ? `${stage.atTarget ? 'Groups' : 'A set'} from ${from(stage.distance, unit)}`
+          : 'A set to compare with',
+        (id) =>
+          answer(
+            api.POST('/api/papers/{id}/sets', {
+              params: { path: { id: paper.id } },
+              body: { id, ...stage, purpose, arrowVersionId },
+            }),
+          ),
+        shotInto(paper),
       ),
     keepShot: (setId: string, marking: Marking, words: string) =>
       actOrQueue(`shot ${setId} ${JSON.stringify(marking)}`, 'shot', words, (id) => {
@@ -213,6 +224,7 @@ export function usePaperWork(bowId: string) {
               body: { id, ...told, note, corrects, afterSetId },
             }),
           ),
+        corrects || afterSetId ? undefined : shotInto(paper),
       ).then((moved) => {
         // It may have been moved in another place: where everything stands is read anew.
         if (!moved) refresh();

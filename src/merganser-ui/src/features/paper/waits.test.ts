@@ -3,7 +3,8 @@ import type { Entry } from '../../api/outbox';
 import type { ShotSet } from './paperTypes';
 import { freshMarking } from './paperTypes';
 import { set, shot } from './pageFixtures';
-import { setNow, shotWords } from './waits';
+import { stageOf } from './stages';
+import { otherSheet, setNow, shotWords } from './waits';
 
 const shotSet = (shots: number) =>
   ({ ...set(2, { shots: Array.from({ length: shots }, (_, i) => shot(i + 1, 0)) }), id: 'two' }) as unknown as ShotSet;
@@ -29,6 +30,25 @@ describe('the set that is shot into while the server is away', () => {
     expect(setNow(shotSet(1), [move('m', { corrects: 'x' })]).id).toBe('two');
     expect(setNow(shotSet(1), [move('m', { afterSetId: 'one' })]).id).toBe('two');
     expect(setNow(shotSet(1), [entry('m', 'move', '/api/bows/b/moves')]).id).toBe('two');
+  });
+
+  it('is a set that waits, where it is shot on the same sheet; another sheet is for the server to lay out', () => {
+    const next = (id: string, other: object = {}) =>
+      entry(id, 'set', '/api/papers/p/sets', {
+        id,
+        ...stageOf(shotSet(1)),
+        purpose: 'session',
+        arrowVersionId: null,
+        ...other,
+      });
+    const now = setNow(shotSet(1), [next('s'), into('s', 'a'), move('m'), into('m-set', 'b')]);
+    expect([now.id, now.number, now.shots.map((s) => s.id)]).toEqual(['m-set', 4, ['b']]);
+    expect(otherSheet(shotSet(1), [next('s'), move('m')])).toBeUndefined();
+    for (const other of [{ atTarget: true }, { distance: '12' }, { purpose: 'machine' }, { arrowVersionId: 'v' }]) {
+      expect(setNow(shotSet(1), [next('s', other)]).id).toBe('two');
+      expect(otherSheet(shotSet(1), [move('m'), next('s', other)])!.id).toBe('s');
+    }
+    expect(otherSheet(shotSet(1), [entry('p', 'paper', '/api/papers')])!.id).toBe('p');
   });
 
   it('is named with what was marked', () => {

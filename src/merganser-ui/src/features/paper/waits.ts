@@ -1,7 +1,9 @@
-import type { Entry } from '../../api/outbox';
+import { openedBy, type Entry } from '../../api/outbox';
 import { number } from '../../units/units';
 import type { Marking, ShotSet } from './paperTypes';
+import { stageOf } from './stages';
 import { kindName } from './target/groupTypes';
+import type { Kinds } from './usePaperWork';
 
 /** A marked shot as it is said while it waits: of which set, and what was marked, in inches from the reference. */
 export function shotWords(marking: Marking, set: ShotSet): string {
@@ -20,17 +22,39 @@ export function shotWords(marking: Marking, set: ShotSet): string {
 
 /**
  * The set that is shot into, with the shots that wait for it: a move that waits opens the next set, under the id that
- * follows from its own.
+ * follows from its own, and so does a set that waits and is shot on the same sheet.
  */
 export function setNow(last: ShotSet, entries: readonly Entry[]): ShotSet {
   let now = last;
-  for (const { id, kind, path, body } of entries) {
+  for (const entry of entries) {
+    const { id, kind, path, body } = entry;
     if (kind === 'shot' && path.includes(`/sets/${now.id}/`))
       now = { ...now, shots: [...now.shots, asShot(id, body, now)] };
-    else if (kind === 'move' && path.startsWith('/api/papers/') && opensASet(body) && now.shots.length > 0)
-      now = { ...now, id: `${id}-set`, number: now.number + 1, shots: [] };
+    else if (
+      (kind === 'move' && path.startsWith('/api/papers/') && opensASet(body) && now.shots.length > 0) ||
+      (kind === 'set' && isOfTheSheet(body, last))
+    )
+      now = { ...now, id: openedBy(entry), number: now.number + 1, shots: [] };
   }
   return now;
+}
+
+/**
+ * What waits and is shot on another sheet than the one that lies there: the server lays that out, so that nothing is
+ * marked before.
+ */
+export const otherSheet = (last: ShotSet, entries: readonly Entry[]): Entry | undefined =>
+  entries.find(({ kind, body }) => kind === 'paper' || (kind === 'set' && !isOfTheSheet(body, last)));
+
+/** True for a set to come that is shot as the last one was. */
+function isOfTheSheet(body: string, last: ShotSet): boolean {
+  const { arrowVersionId, purpose, ...next } = JSON.parse(body) as Partial<Kinds> & Record<string, unknown>;
+  const now = stageOf(last);
+  return (
+    arrowVersionId === null &&
+    purpose === 'session' &&
+    Object.entries(now).every(([name, value]) => JSON.stringify(next[name]) === JSON.stringify(value))
+  );
 }
 
 function opensASet(body: string): boolean {
