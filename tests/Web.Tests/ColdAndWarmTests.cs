@@ -82,6 +82,7 @@ public class ColdAndWarmTests
 
             all.Add((await app.Get($"/api/bows/{bow}/response")).ToJsonString());
             all.Add((await app.Get($"/api/bows/{bow}/group-sizes")).ToJsonString());
+            all.Add((await app.Get($"/api/bows/{bow}/story/answers")).ToJsonString());
         }
 
         return string.Join('\n', all);

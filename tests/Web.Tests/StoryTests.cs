@@ -114,19 +114,54 @@ public class StoryTests
     public async Task A_page_ends_where_the_one_before_it_begins()
     {
         using var app = new App();
-        for (var i = 0; i < 70; i++)
+        for (var i = 0; i < 40; i++)
         {
             var note = new { id = App.NewId(), text = $"note {i}" };
             (await app.Post($"{Compound}/story/notes", note)).Status.ShouldBe(200);
         }
 
         var first = await app.Get($"{Compound}/story?signs=notes");
-        Events(first).Count().ShouldBe(60);
+        Events(first).Count().ShouldBe(30);
         var before = Uri.EscapeDataString((string)first["earlier"]!);
         var rest = await app.Get($"{Compound}/story?signs=notes&before={before}");
-        Events(first).Concat(Events(rest)).Select(Words).Distinct().Count().ShouldBe(70);
+        Events(first).Concat(Events(rest)).Select(Words).Distinct().Count().ShouldBe(40);
         rest["earlier"].ShouldBeNull();
-        Events(await app.Get($"{Compound}/story?find=note 6")).Select(Words).ShouldContain("note 69");
+        Events(await app.Get($"{Compound}/story?find=note 3")).Select(Words).ShouldContain("note 39");
+    }
+
+    /// <summary>The older, the farther apart: each page looks far enough back.</summary>
+    [Fact]
+    public async Task A_page_looks_as_far_back_as_it_must()
+    {
+        using var app = new App();
+        var now = DateTimeOffset.Parse("2026-11-23T18:00:00Z", System.Globalization.CultureInfo.InvariantCulture);
+        for (var i = 0; i < 70; i++)
+        {
+            var happenedAt = now.AddDays(-i * i / 2.0);
+            var change = new
+            {
+                id = App.NewId(),
+                change = "newServing",
+                note = $"{i}",
+                happenedAt,
+            };
+            (await app.Post($"{Compound}/changes", change)).Status.ShouldBe(200);
+        }
+
+        List<string> notes = [];
+        for (var before = ""; ; )
+        {
+            var page = await app.Get($"{Compound}/story?signs=setup{before}");
+            notes.AddRange(Events(page).Select(e => (string?)e["note"] ?? "").Where(n => int.TryParse(n, out _)));
+            if ((string?)page["earlier"] is not { } earlier)
+            {
+                break;
+            }
+
+            before = $"&before={Uri.EscapeDataString(earlier)}";
+        }
+
+        notes.ShouldBe(Enumerable.Range(0, 70).Select(i => $"{i}"));
     }
 
     [Fact]

@@ -70,8 +70,9 @@ public sealed class ChronographStore(Database database, TimeProvider clock)
         [
             .. sql.Query<(string Id, double Grains, double Speed, string Source, string At)>(
                     """
-                    SELECT id, grains, speed, source, shot_at FROM chronograph_shot
-                    WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY rowid DESC LIMIT @Newest
+                    SELECT id, grains, speed, source, shot_at FROM chronograph_shot c
+                    WHERE bow_id = @bowId AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = c.id)
+                    ORDER BY rowid DESC LIMIT @Newest
                     """,
                     new { bowId, ChronographLog.Newest }
                 )

@@ -90,7 +90,7 @@ public sealed class DozenStore(Database database, TimeProvider clock)
     private static string LastOf(string word, string field) =>
         $"""
             (SELECT e.facts ->> '{field}' FROM dozen_entry e WHERE e.dozen_id = d.id AND e.kind = 'plan'
-            AND e.facts ->> 'word' = '{word}' AND e.id NOT IN (SELECT entry_id FROM withdrawn)
+            AND e.facts ->> 'word' = '{word}' AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = e.id)
             ORDER BY e.ordinal DESC LIMIT 1)
             """;
 
@@ -195,7 +195,10 @@ public sealed class DozenStore(Database database, TimeProvider clock)
                 new { id }
             ) ?? throw new MissingException("dozen");
         var entries = sql.Query<(string Id, int Ordinal, string Facts, string At)>(
-                "SELECT id, ordinal, facts, at FROM dozen_entry WHERE dozen_id = @id AND id NOT IN (SELECT entry_id FROM withdrawn) ORDER BY ordinal",
+                """
+                SELECT id, ordinal, facts, at FROM dozen_entry e
+                WHERE dozen_id = @id AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = e.id) ORDER BY ordinal
+                """,
                 new { id }
             )
             .Select(e => new DozenEvent(e.Id, e.Ordinal, Stamp.Read(e.At), Kept.Read<DozenFacts>(e.Facts).Act()))

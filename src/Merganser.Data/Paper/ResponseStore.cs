@@ -79,8 +79,8 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
                 string At
             )>(
                     $"""
-                    SELECT id, kinds, reason, after_change, after_paper, after_shot, reset_at FROM response_reset
-                    WHERE bow_id = @bowId AND id NOT IN (SELECT entry_id FROM withdrawn) {which}
+                    SELECT id, kinds, reason, after_change, after_paper, after_shot, reset_at FROM response_reset r
+                    WHERE bow_id = @bowId AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = r.id) {which}
                     """,
                     values
                 )

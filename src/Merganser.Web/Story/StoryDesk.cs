@@ -16,7 +16,7 @@ public sealed class StoryDesk(
     TimeProvider clock
 )
 {
-    private const int OnAPage = 60;
+    private const int OnAPage = 30;
 
     /// <summary>Things looked through for some words, before the rest is asked for.</summary>
     private const int LookedThrough = 3000;
