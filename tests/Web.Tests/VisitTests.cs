@@ -220,12 +220,12 @@ public class VisitTests
     public async Task A_bow_goes_to_its_next_owner_with_its_record()
     {
         using var app = new App();
-        var before = (await app.Get($"{Whimbrel}/story"))["events"]!.AsArray().Count;
         var hand = new { id = App.NewId(), name = "Orla Sundrey" };
         (await app.Post($"{Whimbrel}/owner", hand)).Status.ShouldBe(200);
         (await app.Post($"{Whimbrel}/owner", hand)).Status.ShouldBe(200);
         var events = (await app.Get($"{Whimbrel}/story"))["events"]!.AsArray();
-        ((string)events[0]!["words"]!, events.Count).ShouldBe(("It went to Orla Sundrey", Math.Min(60, before + 1)));
+        string[] told = [.. events.Select(e => (string)e!["words"]!)];
+        (told[0], told.Count(words => words == told[0])).ShouldBe(("It went to Orla Sundrey", 1));
         var rack = (await app.Get("/api/rack"))["bows"]!.AsArray();
         rack.ShouldContain(b => (string)b!["archerName"]! == "Orla Sundrey");
         var own = new { id = App.NewId(), archerId = hand.id };

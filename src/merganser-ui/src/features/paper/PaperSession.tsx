@@ -82,9 +82,13 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
   const now = setNow(last, waits);
   // While something waits no move is advised: what is drawn of one is left out as well.
   const asRead = waits.length > 0 ? withoutMove(paper) : paper;
+  const look = (next: Way) => {
+    setWay(next);
+    setTimeout(focusHome);
+  };
   const other = otherSheet(last, waits);
   const mark = () => {
-    if (other) return;
+    if (other) return look('reading');
     setShownId(last.id);
     setMarking(
       isAtTarget(last) ? freshHit(now, now.shots.at(-1)?.arrow ?? null, fromOf(now)) : freshMarking(usualSide),
@@ -93,10 +97,6 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
   };
   const sayReopened = (after: Paper) =>
     setReopened(paper.acceptedAt !== null && after.acceptedAt === null && paper.plan.kind === 'tune');
-  const look = (next: Way) => {
-    setWay(next);
-    setTimeout(focusHome);
-  };
   /** An answer shows its set; what was opened while it was awaited stays open. */
   const show = (after: Paper | null) => {
     if (!after) return;
@@ -208,7 +208,7 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
                 onLeave={() => setTaking(null)}
               />
             )}
-            {way === 'reading' && waits.length > 0 && <HeldBack entries={waits} />}
+            {way === 'reading' && waits.length > 0 && <HeldBack entries={waits} other={other !== undefined} />}
             {way === 'reading' && waits.length === 0 && (
               <ReadingPanel
                 paper={paper}
