@@ -16,7 +16,7 @@ export function HeldBack({ entries, other }: { entries: readonly Entry[]; other:
       <h2>Advice is held back</h2>
       <Note
         word={refused ? 'Refused.' : 'Not sent yet.'}
-        act={!refused && <Key onClick={() => void askAgain()}>Ask the server now</Key>}
+        act={!refused && !other && <Key onClick={() => void askAgain()}>Ask the server now</Key>}
       >
         {refused
           ? 'Something that was entered while the server was away is not as it could be. Settle it first.'
