@@ -38,7 +38,7 @@ public class AwayTests
         screen.Push("Mark the next shot");
         screen.See("[data-testid=marking-sheet]");
         screen.StartAgain();
-        screen.Until(Nothing);
+        AllSent(screen);
         screen.SeeText("[data-testid=film]", "6 of 7");
         screen.SeeText("[data-testid=film]", "Set 3");
         screen.SeeText("[data-testid=film]", "3 yd bare, 1 shot");
@@ -63,7 +63,7 @@ public class AwayTests
         screen.StartAgain();
         screen.SeeText("[data-testid=film]", "Set 3");
         screen.SeeText("[data-testid=film]", "3 yd bare, 1 shot");
-        screen.Until(Nothing);
+        AllSent(screen);
         screen.Kill();
         screen.Push("New paper");
         screen.Push("Begin this paper");
@@ -72,14 +72,10 @@ public class AwayTests
         screen.Driver.Navigate().Refresh();
         screen.SeeText("[data-testid=waiting]", "1 waits");
         screen.StartAgain();
-        screen.Until(Nothing);
+        AllSent(screen);
         screen.SeeText("[data-testid=film]", "Set 1");
         screen.SeeText("[data-testid=film]", "0 shots");
     }
-
-    /// <summary>Said once nothing waits.</summary>
-    private static string? Nothing(IWebDriver driver) =>
-        driver.FindElements(By.CssSelector("[data-testid=waiting]")).Count == 0 ? "sent" : null;
 
     [Fact]
     public void What_the_server_refuses_is_set_aside_with_both_values_and_may_be_given_up()
@@ -99,7 +95,7 @@ public class AwayTests
         screen.SeeText("[role=dialog]", "is that so?");
         screen.Push("Yes, keep it");
         screen.SeeText("[data-verdict]", "entered 9");
-        screen.Until(Nothing);
+        AllSent(screen);
     }
 
     private const string Bow = "22222222-0000-4000-8000-000000000001";

@@ -102,7 +102,7 @@ public class GroupTests
         screen.SeeText("[data-testid=waiting]", "2 wait");
         screen.StartAgain();
         screen.SeeText("[data-testid=film]", "8 shots");
-        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=waiting]")).Count == 0 ? "sent" : null);
+        PaperHands.AllSent(screen);
     }
 
     [Fact]

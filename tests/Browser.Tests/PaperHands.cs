@@ -32,6 +32,10 @@ internal static class PaperHands
         screen.Until(d => d.FindElements(By.CssSelector("[data-testid=marking-sheet]")).Count == 0 ? "kept" : null);
     }
 
+    /// <summary>Waits until nothing of what was entered without a server waits any more.</summary>
+    public static void AllSent(Screen screen) =>
+        screen.Until(d => d.FindElements(By.CssSelector("[data-testid=waiting]")).Count == 0 ? "sent" : null);
+
     /// <summary>Where every adjuster of a bow stands.</summary>
     public static Dictionary<string, int> Positions(Screen screen, string bow)
     {

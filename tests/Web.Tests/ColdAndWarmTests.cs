@@ -73,16 +73,16 @@ public class ColdAndWarmTests
     private static async Task<string> Answers(App app)
     {
         List<string> all = [];
-        foreach (var bow in new[] { Bow, Tidewrack })
+        foreach (var bow in (await app.Get("/api/rack"))["bows"]!.AsArray().Select(b => (string)b!["id"]!))
         {
-            foreach (var paper in await app.Papers(bow.Split('/')[^1]))
+            foreach (var paper in await app.Papers(bow))
             {
                 all.Add((await app.Get($"/api/papers/{paper!["id"]}")).ToJsonString());
             }
 
-            all.Add((await app.Get($"{bow}/response")).ToJsonString());
-            all.Add((await app.Get($"{bow}/group-sizes")).ToJsonString());
-            all.Add((await app.Get($"{bow}/story/answers")).ToJsonString());
+            all.Add((await app.Get($"/api/bows/{bow}/response")).ToJsonString());
+            all.Add((await app.Get($"/api/bows/{bow}/group-sizes")).ToJsonString());
+            all.Add((await app.Get($"/api/bows/{bow}/story/answers")).ToJsonString());
         }
 
         return string.Join('\n', all);

@@ -51,7 +51,7 @@ public sealed record SpeedString(
         double[] speeds = [.. shots.Select(s => s.Speed)];
         var (grains, mean) = (ChronographLog.Tenth(shots[0].Grains), speeds.Average());
         var nominal = LaunchSpeed.Of(bow with { Chronograph = null }, grains);
-        var odd = Outliers.Of(speeds).ToHashSet();
+        var odd = Outliers.Of(speeds);
         var energy = LaunchSpeed.KineticEnergy(grains, mean);
         return new SpeedString(
             grains,
@@ -63,7 +63,7 @@ public sealed record SpeedString(
             100 * energy / LaunchSpeed.StoredEnergy(bow),
             LaunchSpeed.Momentum(grains, mean),
             [.. shots.Where((_, i) => all || i >= shots.Count - Listed || odd.Contains(i))],
-            [.. odd.Order().Select(i => shots[i].Id)]
+            [.. odd.Select(i => shots[i].Id)]
         );
     }
 }

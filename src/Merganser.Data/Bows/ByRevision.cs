@@ -15,9 +15,12 @@ internal sealed class ByRevision<T>(int most)
     /// <param name="sql">The file, within one reading of it.</param>
     /// <param name="bowId">The bow.</param>
     /// <param name="read">Reads it.</param>
+    /// <exception cref="MissingException">There is no such bow.</exception>
     public T Of(Sql sql, string bowId, Func<T> read)
     {
-        var revision = sql.Scalar<long>("SELECT number FROM bow_revision WHERE bow_id = @bowId", new { bowId });
+        var revision =
+            sql.Scalar<long?>("SELECT number FROM bow_revision WHERE bow_id = @bowId", new { bowId })
+            ?? throw new MissingException("bow");
         if (kept.TryGetValue(bowId, out var before) && before.Revision == revision)
         {
             return before.Read;

@@ -14,12 +14,7 @@ public sealed class HandStore(Database database)
     /// The newest hits in order, without voided ones, controls, machines and other archers. Read anew once something
     /// was written about the bow.
     /// </summary>
-    public IReadOnlyList<HandHit> Of(string bowId) =>
-        database.Read(sql =>
-        {
-            _ = BowStore.Get(sql, bowId);
-            return kept.Of(sql, bowId, () => Read(sql, bowId));
-        });
+    public IReadOnlyList<HandHit> Of(string bowId) => database.Read(sql => kept.Of(sql, bowId, () => Read(sql, bowId)));
 
     private static HandHit[] Read(Sql sql, string bowId) =>
         [

@@ -116,7 +116,7 @@ internal static class StoryKeys
         DateTimeOffset now
     )
     {
-        var last = before is { } place && Stamp.Read(place.At) is var at && at < now ? at : now;
+        var last = before is { } place ? Stamp.Read(place.At) : now;
         foreach (var days in DaysBack)
         {
             var found = Page(sql, bowId, signs, before, most, Day(last.AddDays(-days)));

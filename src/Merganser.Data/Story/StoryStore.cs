@@ -74,12 +74,7 @@ public sealed class StoryStore(Database database, TimeProvider clock)
         [.. Page(bowId, [], new StoryPlace(Stamp.Of(to), Last), most).Events.Where(e => e.At >= from && e.At <= to)];
 
     /// <summary>What the whole of it says.</summary>
-    public StoryWhole Whole(string bowId) =>
-        database.Read(sql =>
-        {
-            _ = BowStore.Get(sql, bowId);
-            return wholes.Of(sql, bowId, () => Whole(sql, bowId));
-        });
+    public StoryWhole Whole(string bowId) => database.Read(sql => wholes.Of(sql, bowId, () => Whole(sql, bowId)));
 
     private static StoryWhole Whole(Sql sql, string bowId)
     {

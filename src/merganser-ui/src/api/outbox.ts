@@ -86,6 +86,9 @@ export async function openOutbox(): Promise<void> {
 
 export const waiting = (): readonly Entry[] => entries;
 
+/** What waits of what belongs to one thing. */
+export const waitingOf = (scope: string): readonly Entry[] => entries.filter((entry) => entry.scope === scope);
+
 export function onEntries(reader: () => void): () => void {
   readers.add(reader);
   return () => readers.delete(reader);

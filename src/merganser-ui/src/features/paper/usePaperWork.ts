@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { useRefresh } from '../../api/queries';
 import { QUEUED, useActs, type IsQueued } from '../../api/useActs';
-import { bowScope, waiting, type EntryKind } from '../../api/outbox';
+import { bowScope, waitingOf, type EntryKind } from '../../api/outbox';
 import type { Marking, Paper, Purpose, Shot } from './paperTypes';
 import type { MoveTold } from '../../parts/MoveSteps';
 import { moveWords } from '../../parts/moveWords';
@@ -111,9 +111,9 @@ export function usePaperWork(bowId: string) {
     return paper;
   };
 
-  /** What waits of this bow in this browser, in order. */
   const unit = fieldUnit('distance', useUnits());
-  const waits = () => waiting().filter(({ scope }) => scope === bowScope(bowId));
+  /** What waits of this bow in this browser, in order. */
+  const waits = () => waitingOf(bowScope(bowId));
   const shotInto = (paper: Paper) => setNow(paper.sets.at(-1)!, waits()).id;
 
   return {

@@ -9,7 +9,7 @@ import { otherSheet, setNow, shotWords } from './waits';
 const shotSet = (shots: number) =>
   ({ ...set(2, { shots: Array.from({ length: shots }, (_, i) => shot(i + 1, 0)) }), id: 'two' }) as unknown as ShotSet;
 const entry = (id: string, kind: Entry['kind'], path: string, body: object = {}) =>
-  ({ id, kind, path, body: JSON.stringify(body) }) as Entry;
+  ({ id, kind, path, body: JSON.stringify(body), refused: null }) as Entry;
 const move = (id: string, body: object = {}) => entry(id, 'move', '/api/papers/p/moves', body);
 const into = (setId: string, id: string, body: object = {}) => entry(id, 'shot', `/api/sets/${setId}/hits`, body);
 
@@ -49,6 +49,8 @@ describe('the set that is shot into while the server is away', () => {
       expect(otherSheet(shotSet(1), [move('m'), next('s', other)])!.id).toBe('s');
     }
     expect(otherSheet(shotSet(1), [entry('p', 'paper', '/api/papers')])!.id).toBe('p');
+    const refused = { ...next('s', { atTarget: true }), refused: 'No such distance.' };
+    expect(otherSheet(shotSet(1), [refused])).toBeUndefined();
   });
 
   it('is named with what was marked', () => {

@@ -3,7 +3,6 @@ import { number } from '../../units/units';
 import type { Marking, ShotSet } from './paperTypes';
 import { stageOf } from './stages';
 import { kindName } from './target/groupTypes';
-import type { Kinds } from './usePaperWork';
 
 /** A marked shot as it is said while it waits: of which set, and what was marked, in inches from the reference. */
 export function shotWords(marking: Marking, set: ShotSet): string {
@@ -41,14 +40,17 @@ export function setNow(last: ShotSet, entries: readonly Entry[]): ShotSet {
 
 /**
  * What waits and is shot on another sheet than the one that lies there: the server lays that out, so that nothing is
- * marked before.
+ * marked before. What it refused is settled first, and marking goes on.
  */
 export const otherSheet = (last: ShotSet, entries: readonly Entry[]): Entry | undefined =>
-  entries.find(({ kind, body }) => kind === 'paper' || (kind === 'set' && !isOfTheSheet(body, last)));
+  entries.find(
+    ({ kind, body, refused }) =>
+      refused === null && (kind === 'paper' || (kind === 'set' && !isOfTheSheet(body, last))),
+  );
 
 /** True for a set to come that is shot as the last one was. */
 function isOfTheSheet(body: string, last: ShotSet): boolean {
-  const { arrowVersionId, purpose, ...next } = JSON.parse(body) as Partial<Kinds> & Record<string, unknown>;
+  const { arrowVersionId, purpose, ...next } = JSON.parse(body) as Record<string, unknown>;
   const now = stageOf(last);
   return (
     arrowVersionId === null &&
