@@ -8,7 +8,7 @@ namespace Merganser.Data;
 /// <summary>
 /// The data file: opens connections that keep what they are told, and brings the file to the present tables.
 /// </summary>
-public sealed class Database(string path, TimeProvider clock)
+public sealed class Database(string path, TimeProvider clock) : IDisposable
 {
     /// <summary>Seconds that a statement waits for another that writes; then the file is called busy.</summary>
     private const int LongestWait = 5;
@@ -51,6 +51,13 @@ public sealed class Database(string path, TimeProvider clock)
             "PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA cache_size = -8000;"
         );
         return connection;
+    }
+
+    /// <summary>Closes what stands open to the file: its log is written into it and goes.</summary>
+    public void Dispose()
+    {
+        using var any = new SqliteConnection(connectionString);
+        SqliteConnection.ClearPool(any);
     }
 
     /// <summary>One command, one transaction: all of it is kept or nothing.</summary>

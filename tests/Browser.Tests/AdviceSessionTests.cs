@@ -164,6 +164,7 @@ public class AdviceSessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_recurve_goes_from_its_nocking_point_to_its_plunger_to_done()
     {
         using var screen = new Screen(demo: true);

@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using System.Diagnostics;
 using System.Net;
 using System.Net.Sockets;
+using Merganser.Tests;
 using Microsoft.Data.Sqlite;
 
 namespace Merganser.Browser.Tests;
@@ -108,7 +109,7 @@ public sealed class AppServer : IDisposable
     {
         Kill();
         server?.Dispose();
-        Directory.Delete(Folder, true);
+        Folders.Remove(Folder);
     }
 
     /// <summary>Starts it again where it was.</summary>
@@ -220,7 +221,7 @@ public sealed class AppServer : IDisposable
     {
         if (FilledDemo.IsValueCreated)
         {
-            Directory.Delete(Path.GetDirectoryName(FilledDemo.Value)!, true);
+            Folders.Remove(Path.GetDirectoryName(FilledDemo.Value)!);
         }
     }
 

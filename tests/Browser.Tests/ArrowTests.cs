@@ -51,6 +51,7 @@ public class ArrowTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void The_dot_on_the_chart_cuts_and_fits_and_undo_takes_it_back()
     {
         using var screen = new Screen(demo: true);
@@ -78,6 +79,7 @@ public class ArrowTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_table_with_two_bad_rows_is_told_row_by_row_and_the_rest_is_written()
     {
         using var screen = new Screen(demo: true);
@@ -110,6 +112,7 @@ public class ArrowTests
 
     /// <summary>The grid is walked, sorted and edited by keys alone; what is wrong stands beside the cell.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void The_catalogue_is_walked_and_edited_by_keys()
     {
         using var screen = new Screen(demo: true);
@@ -259,6 +262,7 @@ public class ArrowTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_part_of_the_catalogue_goes_into_the_arrow_and_undo_takes_it_out()
     {
         using var screen = new Screen(demo: true);

@@ -47,6 +47,7 @@ public class AwayTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_set_and_a_new_paper_are_begun_without_a_server_and_outlive_a_reload()
     {
         using var screen = new Screen(demo: true);

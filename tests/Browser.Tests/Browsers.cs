@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Text.Json.Nodes;
+using Merganser.Tests;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 using OpenQA.Selenium.Chromium;
@@ -80,7 +81,7 @@ internal static class Browsers
     public static void End()
     {
         Parallel.ForEach(All, driver => driver.Quit());
-        Directory.Delete(Profiles, true);
+        Folders.Remove(Profiles);
     }
 
     private static ChromeDriver Start()

@@ -122,6 +122,7 @@ public class DozenTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void The_chronograph_calibrates_the_speed_of_the_bow()
     {
         using var screen = new Screen(demo: true);

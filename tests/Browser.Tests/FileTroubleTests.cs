@@ -11,6 +11,7 @@ public class FileTroubleTests
     private const string Bow = $"/api{States.Compound}";
 
     [Fact]
+    [Trait("Category", "Long")]
     public async Task A_file_that_stays_busy_is_said_and_the_same_act_goes_through_afterwards()
     {
         using var server = new AppServer(demo: true);

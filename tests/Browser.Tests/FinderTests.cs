@@ -55,6 +55,7 @@ public class FinderTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Ranges_are_dragged_keyed_and_typed_a_dot_is_pressed_and_the_wish_stays()
     {
         using var screen = new Screen(demo: true);

@@ -53,6 +53,7 @@ public class FirstTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_thumb_that_knows_nothing_gets_a_figure_too_and_a_wrong_number_is_told_where_it_stands()
     {
         using var screen = new Screen(demo: false, 390, 844);

@@ -98,6 +98,7 @@ public class FlightTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void By_touch_the_sight_is_set_where_the_finger_is()
     {
         using var screen = new Screen(demo: true, width: 390, height: 844);

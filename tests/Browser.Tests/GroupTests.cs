@@ -78,6 +78,7 @@ public class GroupTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_finger_marks_six_arrows_and_one_that_was_marked_while_the_server_was_away_is_kept()
     {
         using var screen = new Screen(demo: true, 390, 844);

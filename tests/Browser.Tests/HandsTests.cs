@@ -11,6 +11,7 @@ public class HandsTests
     private const string Compound = "/bows/22222222-0000-4000-8000-000000000001";
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Two_bows_entered_one_after_the_other_are_two_and_no_archer_is_renamed()
     {
         using var screen = new Screen(demo: false);
@@ -71,6 +72,7 @@ public class HandsTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Four_shots_through_the_chronograph_are_four_and_a_slip_is_given_back()
     {
         using var screen = new Screen(demo: true);
@@ -86,6 +88,7 @@ public class HandsTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Heads_and_shots_away_are_taken_one_after_the_other()
     {
         using var screen = new Screen(demo: true);

@@ -42,6 +42,7 @@ public class JourneyTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void What_is_done_while_the_server_is_away_goes_through_by_itself()
     {
         using var screen = new Screen(demo: true);

@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using Merganser.Tests;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Support.UI;
 
@@ -45,7 +46,7 @@ public class PackageTests
         {
             server.Kill();
             await server.WaitForExitAsync();
-            Directory.Delete(home, true);
+            Folders.Remove(home);
         }
     }
 

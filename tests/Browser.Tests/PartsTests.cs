@@ -9,6 +9,7 @@ public class PartsTests
     private const int MostScript = 200_000;
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Each_shared_part_can_be_read_and_reached_in_each_of_its_states()
     {
         using var sheet = new PartsSheet();

@@ -40,6 +40,7 @@ public class PictureTests
 
     /// <summary>The middle tear of the demo's sheet is 1.12 in left and .12 in high, drawn; so it is read.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void A_tear_is_marked_on_a_photograph_in_true_size()
     {
         using var screen = new Screen(demo: true);

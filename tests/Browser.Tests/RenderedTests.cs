@@ -1,3 +1,4 @@
+using Merganser.Tests;
 using OpenQA.Selenium;
 using SkiaSharp;
 
@@ -54,7 +55,7 @@ public class RenderedTests
             }
         }
 
-        Directory.Delete(folder, true);
+        Folders.Remove(folder);
     }
 
     /// <summary>The first page as it is seen; null until it is.</summary>

@@ -114,6 +114,7 @@ public class SessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_trial_takes_arrow_after_arrow_and_advises_no_move()
     {
         using var screen = new Screen(demo: true);
@@ -225,6 +226,7 @@ public class SessionTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Two_people_at_one_session_see_each_others_shots()
     {
         using var screen = new Screen(demo: true);

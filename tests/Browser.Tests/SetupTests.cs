@@ -11,6 +11,7 @@ public class SetupTests
     private const string Compound = "/bows/22222222-0000-4000-8000-000000000001/bow";
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Half_a_sheet_is_left_and_taken_up_again()
     {
         using var screen = new Screen(demo: true);

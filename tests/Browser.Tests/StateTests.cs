@@ -251,7 +251,7 @@ public sealed class SharedEmpty() : SharedScreen(false);
 
 public class StateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<SharedDemo>
 {
-    public static TheoryData<string> Names => new(States.Quick.Where((_, i) => i % 2 == 0).Select(v => v.Name));
+    public static TheoryData<string> Names => new(States.HalfOfDemo(0));
 
     [Theory]
     [MemberData(nameof(Names))]
@@ -260,7 +260,7 @@ public class StateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<S
 
 public class MoreStateTests(SharedDemo shared) : StateAudit(shared), IClassFixture<SharedDemo>
 {
-    public static TheoryData<string> Names => new(States.Quick.Where((_, i) => i % 2 == 1).Select(v => v.Name));
+    public static TheoryData<string> Names => new(States.HalfOfDemo(1));
 
     [Theory]
     [MemberData(nameof(Names))]
@@ -269,7 +269,7 @@ public class MoreStateTests(SharedDemo shared) : StateAudit(shared), IClassFixtu
 
 public class EmptyStateTests(SharedEmpty shared) : StateAudit(shared), IClassFixture<SharedEmpty>
 {
-    public static TheoryData<string> Names => new(States.Empty.Select(v => v.Name));
+    public static TheoryData<string> Names => new(States.Quick(States.Empty).Select(v => v.Name));
 
     [Theory]
     [MemberData(nameof(Names))]
@@ -279,7 +279,7 @@ public class EmptyStateTests(SharedEmpty shared) : StateAudit(shared), IClassFix
 /// <summary>Every state of an empty bench in every theme, at every size and by keyboard.</summary>
 public class WholeEmptyStateTests(SharedEmpty shared) : StateAudit(shared), IClassFixture<SharedEmpty>
 {
-    public static TheoryData<string> Names => EmptyStateTests.Names;
+    public static TheoryData<string> Names => new(States.Empty.Select(v => v.Name));
 
     [Theory]
     [Trait("Category", "Long")]

@@ -71,6 +71,7 @@ public class StoryTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_range_day_is_counted_kept_through_a_reload_and_makes_a_check_due()
     {
         using var screen = new Screen(demo: true, 390, 844);

@@ -12,6 +12,7 @@ public class WeighTests
 
     /// <summary>In a tried evening the last shaft was Insert 1, 231.5 gr.</summary>
     [Fact]
+    [Trait("Category", "Long")]
     public void A_piece_that_was_taken_is_not_taken_again_after_a_class_a_reload_or_on_a_second_page()
     {
         using var screen = new Screen(demo: true);
@@ -48,6 +49,7 @@ public class WeighTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_weight_far_from_its_class_is_asked_about_by_scale_and_by_keys()
     {
         using var screen = new Screen(demo: true);
@@ -77,6 +79,7 @@ public class WeighTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void An_odd_piece_is_weighed_again_in_its_own_place()
     {
         using var screen = new Screen(demo: true);

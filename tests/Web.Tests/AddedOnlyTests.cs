@@ -1,4 +1,5 @@
 using Dapper;
+using Merganser.Tests;
 using Microsoft.Data.Sqlite;
 
 namespace Merganser.Web.Tests;
@@ -16,7 +17,11 @@ public partial class AddedOnlyTests : IDisposable
     {
         var path = Path.Combine(folder, "bench.db");
         File.Copy(Path.Combine(AppContext.BaseDirectory, "fixtures", "0010.db"), path);
-        new Data.Database(path, TimeProvider.System).Migrate();
+        using (var database = new Data.Database(path, TimeProvider.System))
+        {
+            database.Migrate();
+        }
+
         file = new SqliteConnection($"Data Source={path};Pooling=False");
         file.Open();
         file.Execute(
@@ -186,8 +191,7 @@ public partial class AddedOnlyTests : IDisposable
     public void Dispose()
     {
         file.Dispose();
-        SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, true);
+        Folders.Remove(folder);
         GC.SuppressFinalize(this);
     }
 

@@ -1,6 +1,7 @@
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Merganser.Data;
+using Merganser.Tests;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Extensions.DependencyInjection;
@@ -15,6 +16,8 @@ public sealed class App : IDisposable
     public const string Island = "33333333-0000-4000-8000-000000000001";
     public const string IslandVersion = "44444444-0000-4000-8000-000000000001";
     public const string OpenPaper = "55555555-0000-4000-8000-000000000001";
+
+    private static readonly TimeSpan LongestEnding = TimeSpan.FromSeconds(20);
 
     private static readonly Lazy<string> FilledDemo = new(Fill);
 
@@ -49,7 +52,7 @@ public sealed class App : IDisposable
     /// <summary>A new process on the same file.</summary>
     public void Restart()
     {
-        factory.Dispose();
+        End(factory, File);
         factory = Build();
         Http = factory.CreateClient();
     }
@@ -195,9 +198,36 @@ public sealed class App : IDisposable
 
     public void Dispose()
     {
+        End(factory, File);
+        Folders.Remove(folder);
+    }
+
+    /// <summary>
+    /// Ends a server and waits until it has: its program closes all that it has on a thread of its own, and lets go of
+    /// its data file when that is closed.
+    /// </summary>
+    private static void End(WebApplicationFactory<Program> factory, string file)
+    {
         factory.Dispose();
-        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, true);
+        SpinWait.SpinUntil(() => IsLetGo(file), LongestEnding).ShouldBeTrue("the server ends");
+    }
+
+    private static bool IsLetGo(string file)
+    {
+        try
+        {
+            using var held = new FileStream(
+                file + ".lock",
+                FileMode.OpenOrCreate,
+                FileAccess.ReadWrite,
+                FileShare.None
+            );
+            return true;
+        }
+        catch (IOException)
+        {
+            return false;
+        }
     }
 
     private WebApplicationFactory<Program> Build() => Build(File, Demo);
@@ -213,14 +243,11 @@ public sealed class App : IDisposable
     private static string Fill()
     {
         var folder = Directory.CreateTempSubdirectory("merganser-demo-").FullName;
-        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(folder, true);
+        AppDomain.CurrentDomain.ProcessExit += (_, _) => Folders.Remove(folder);
         var file = Path.Combine(folder, "demo.db");
-        using (var filling = Build(file, demo: true))
-        {
-            _ = filling.Services;
-        }
-
-        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        var filling = Build(file, demo: true);
+        _ = filling.Services;
+        End(filling, file);
         return file;
     }
 }

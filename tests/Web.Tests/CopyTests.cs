@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Merganser.Data;
+using Merganser.Tests;
 using Merganser.Web.Copies;
 using Microsoft.Data.Sqlite;
 
@@ -185,7 +186,6 @@ public class CopyTests : IDisposable
 
     public void Dispose()
     {
-        SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, true);
+        Folders.Remove(folder);
     }
 }

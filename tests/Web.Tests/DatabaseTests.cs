@@ -1,6 +1,7 @@
 using System.Text.RegularExpressions;
 using Dapper;
 using Merganser.Data;
+using Merganser.Tests;
 using Microsoft.Data.Sqlite;
 
 namespace Merganser.Web.Tests;
@@ -76,7 +77,7 @@ public class DatabaseTests
         var path = Path.Combine(folder, "old.db");
         File.Copy(Path.Combine(AppContext.BaseDirectory, "fixtures", fixture), path);
         var before = Everything(path);
-        var database = new Database(path, TimeProvider.System);
+        using var database = new Database(path, TimeProvider.System);
         database.Migrate();
         Kept(before, Everything(path)).ShouldBeEmpty();
         var bow = new BowStore(database, TimeProvider.System).All().First(b => b.Bow.Name == "Brindle");
@@ -84,8 +85,9 @@ public class DatabaseTests
         var paper = new PaperStore(database, TimeProvider.System).Newest(bow.Id)!;
         paper.Session.Sets.Count.ShouldBe(2);
         paper.Session.Sets[1].Shots.Count(s => s.Counts).ShouldBe(5);
-        SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, true);
+        database.Dispose();
+        File.Exists($"{path}-wal").ShouldBeFalse("who closes a file leaves no log beside it");
+        Folders.Remove(folder);
     }
 
     /// <summary>
@@ -162,21 +164,22 @@ public class DatabaseTests
     {
         var folder = Directory.CreateTempSubdirectory("merganser-copy-").FullName;
         var path = Path.Combine(folder, "old.db");
-        using (var connection = new SqliteConnection($"Data Source={path}"))
+        using (var connection = new SqliteConnection($"Data Source={path};Pooling=False"))
         {
             connection.Open();
             connection.Execute("CREATE TABLE keepsake (words TEXT); INSERT INTO keepsake VALUES ('kept')");
         }
 
-        var copy = new Database(path, TimeProvider.System).Migrate();
+        using var database = new Database(path, TimeProvider.System);
+        var copy = database.Migrate();
         copy.ShouldNotBeNull();
-        using (var connection = new SqliteConnection($"Data Source={copy}"))
+        using (var connection = new SqliteConnection($"Data Source={copy};Pooling=False"))
         {
             connection.ExecuteScalar<string>("SELECT words FROM keepsake").ShouldBe("kept");
             connection.ExecuteScalar<long>("SELECT count(*) FROM sqlite_master WHERE name = 'bow'").ShouldBe(0);
         }
 
-        SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, true);
+        database.Dispose();
+        Folders.Remove(folder);
     }
 }

@@ -6,7 +6,8 @@ namespace Merganser.Core.Dozens;
 /// <param name="Grains">Its weight.</param>
 /// <param name="Source">Typed, from the scale, or from a table.</param>
 /// <param name="Odd">It stands apart, see <see cref="Outliers"/>.</param>
-public sealed record Piece(string EntryId, int Number, double Grains, string Source, bool Odd);
+/// <param name="FromMiddle">Heavier than the middle one of its class, grains; lighter is less than 0.</param>
+public sealed record Piece(string EntryId, int Number, double Grains, string Source, bool Odd, double FromMiddle);
 
 /// <summary>The pieces of one class.</summary>
 /// <param name="Name">Shaft, Point, Insert …</param>
@@ -21,6 +22,12 @@ public sealed record PieceClass(string Name, int PerArrow, int Needed, int Wante
 
     /// <summary>The heaviest, grains, or null.</summary>
     public double? Heaviest => Pieces.Count == 0 ? null : Pieces.Max(p => p.Grains);
+
+    /// <summary>
+    /// The middle one, grains: the median, which one wrong reading does not move (NIST/SEMATECH e-Handbook 1.3.5.1);
+    /// null for none.
+    /// </summary>
+    public double? Middle => Pieces.Count == 0 ? null : Outliers.Median([.. Pieces.Select(p => p.Grains)]);
 
     /// <summary>So many are still to be weighed.</summary>
     public int Missing => Math.Max(0, Needed - Pieces.Count);
@@ -38,7 +45,9 @@ public sealed record PieceClass(string Name, int PerArrow, int Needed, int Wante
                 .Select(g => g.Last())
                 .OrderBy(e => e.Piece.Number),
         ];
-        var odd = Outliers.Of([.. pieces.Select(p => p.Piece.Grains)]);
+        double[] grains = [.. pieces.Select(p => p.Piece.Grains)];
+        var odd = Outliers.Of(grains);
+        var middle = grains.Length == 0 ? 0 : Outliers.Median(grains);
         var needed = plan.Arrows * perArrow;
         return new PieceClass(
             name,
@@ -47,7 +56,15 @@ public sealed record PieceClass(string Name, int PerArrow, int Needed, int Wante
             needed + plan.SpareOf(name),
             [
                 .. pieces.Select(
-                    (p, i) => new Piece(p.At.Id, p.Piece.Number, p.Piece.Grains, p.Piece.Source, odd.Contains(i))
+                    (p, i) =>
+                        new Piece(
+                            p.At.Id,
+                            p.Piece.Number,
+                            grains[i],
+                            p.Piece.Source,
+                            odd.Contains(i),
+                            grains[i] - middle
+                        )
                 ),
             ]
         );

@@ -221,7 +221,6 @@ public static class CopyFile
             var fresh = $"{path}.restored";
             File.Delete(fresh);
             Write(copy, fresh);
-            SqliteConnection.ClearAllPools();
             File.Delete($"{path}-wal");
             File.Delete($"{path}-shm");
             File.Move(fresh, path, overwrite: true);

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Merganser.Core.Figures;
 using Merganser.Core.Paper;
 using Merganser.Core.Sessions;
@@ -36,6 +37,12 @@ public sealed record NewPaper(
 /// <summary>Paper sessions: their events are appended here and read back as they were.</summary>
 public sealed class PaperStore(Database database, TimeProvider clock)
 {
+    /// <summary>Of so many bows the papers that were last read stay in memory.</summary>
+    private const int BowsInWork = 12;
+
+    /// <summary>Papers as they were last read: what is marked next follows from that.</summary>
+    private readonly ByRevision<ConcurrentDictionary<string, PaperRow>> lastRead = new(BowsInWork);
+
     private const string NewestFirst = """
         SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT @MostPassedOver
         """;
@@ -107,7 +114,9 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             var (reader, kept) = (PaperReader.Of(sql, id), new LearnedStore(sql));
             var own = kept.Earlier(id, earlier => reader.Read(earlier, Knowledge.None).Session);
             var make = kept.OfTheMake(id, other => PaperReader.Of(sql, other).Read(other, Knowledge.None).Session);
-            return (reader.Read(id, Knowledge.Of([make, own])), kept.Anew);
+            var read = reader.Read(id, Knowledge.Of([make, own]));
+            lastRead.Of(sql, read.Bow.Id, () => [])[id] = read;
+            return (read, kept.Anew);
         });
         LearnedStore.Keep(database, learned);
         return paper;
@@ -225,7 +234,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     {
         database.Write(sql =>
         {
-            var paper = PaperReader.Of(sql, paperId).Read(paperId, Knowledge.None);
+            var paper = AsItStands(sql, paperId);
             if (sql.Scalar<bool>(Known, new { id }))
             {
                 return paper.Version;
@@ -244,6 +253,13 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         });
         return Get(paperId);
     }
+
+    /// <summary>As it was last read, or read anew where something was written of its bow since.</summary>
+    private PaperRow AsItStands(Sql sql, string id) =>
+        sql.Scalar<string?>("SELECT bow_id FROM paper WHERE id = @id", new { id }) is not { } bowId
+            ? throw new MissingException("paper")
+        : lastRead.Of(sql, bowId, () => []).TryGetValue(id, out var read) ? read
+        : new PaperReader(sql, bowId).Read(id, Knowledge.None);
 
     private const string Known = """
         SELECT EXISTS (SELECT 1 FROM shot_set WHERE id = @id) OR EXISTS (SELECT 1 FROM shot WHERE id = @id)

@@ -48,6 +48,19 @@ public class DozenTests
         Of([.. Acts(dozen), new ShaftInspected(shaft, ShaftFinding.Sound)]).OutOfUse(1).ShouldBeFalse("looked again");
     }
 
+    /// <summary>Counted by hand; a reading that slipped moves no other piece.</summary>
+    [Fact]
+    public void Each_piece_says_how_far_it_is_from_the_middle_one()
+    {
+        var shafts = Of([.. Pieces("Shaft", 251.7, 252.5, 251.8, 251.7, 257.8, 251.8, 253.2)]).Classes[0];
+        shafts.Middle!.Value.ShouldBe(251.8, 1e-9);
+        shafts.Pieces.Select(p => Math.Round(p.FromMiddle, 1)).ShouldBe([-.1, .7, 0, -.1, 6, 0, 1.4]);
+        shafts.Pieces.Where(p => p.Odd).Select(p => p.Number).ShouldBe([2, 5, 7]);
+        var points = Of([.. Pieces("Shaft", 251.7, 252.5), .. Pieces("Point", 100)]).Classes[1];
+        (points.Middle, points.Pieces[0].FromMiddle).ShouldBe((100d, 0d));
+        Of([]).Classes[0].Middle.ShouldBeNull();
+    }
+
     [Fact]
     public void An_arrow_is_retired_by_words_and_comes_back_by_none()
     {

@@ -6224,6 +6224,11 @@ export interface components {
             source: string;
             /** @description It stands apart, see Outliers. */
             odd: boolean;
+            /**
+             * Format: double
+             * @description Heavier than the middle one of its class, grains; lighter is less than 0.
+             */
+            fromMiddle: number;
         };
         /** @description The pieces of one class. */
         PieceClass: {
@@ -6256,6 +6261,12 @@ export interface components {
              * @description The heaviest, grains, or null.
              */
             heaviest: null | number;
+            /**
+             * Format: double
+             * @description The middle one, grains: the median, which one wrong reading does not move (NIST/SEMATECH e-Handbook 1.3.5.1);
+             *     null for none.
+             */
+            middle: null | number;
             /**
              * Format: int32
              * @description So many are still to be weighed.

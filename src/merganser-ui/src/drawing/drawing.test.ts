@@ -4,6 +4,7 @@ import { arrowPaths, layout, rulerTicks, type ArrowMeasures } from './arrow';
 import { bowOutline } from './bow';
 import { seeded } from './seeded';
 import { flagHeight, sheetScale, tearPath } from './tear';
+import { PLACE, pieceMark } from './tray';
 
 const measures: ArrowMeasures = {
   cutLength: 28.5,
@@ -138,5 +139,26 @@ describe('the number of a shot', () => {
     expect(flagHeight(100, 320, 390, 330)).toBe(270);
     expect(flagHeight(300, 320, 390, 330)).toBe(226);
     expect(flagHeight(300, 150, 390, 330)).toBe(150);
+  });
+});
+
+describe('a piece in its place of the tray', () => {
+  const height = (fromMiddle: number, most: number) => Number(/ ([\d.]+)l/.exec(pieceMark(fromMiddle, most))![1]);
+
+  it('has its mark above the middle when it is the heavier, and inside its place', () => {
+    expect(height(0, 2)).toBe(PLACE.height / 2);
+    expect(height(1, 2)).toBeLessThan(height(-1, 2));
+    for (const [from, most] of [
+      [2, 2],
+      [-6, 6],
+      [0.1, 0.1],
+    ] as const) {
+      expect(height(from, most)).toBeGreaterThan(5);
+      expect(height(from, most)).toBeLessThan(PLACE.height - 5);
+    }
+  });
+
+  it('makes no mountain of a tenth of a grain', () => {
+    expect(PLACE.height / 2 - height(0.1, 0.1)).toBeLessThan(PLACE.height / 8);
   });
 });

@@ -13,8 +13,11 @@ interface Sector {
 /** The map of heads: a circle in which nothing is done, eight sectors about it, inside a frame. Screen units. */
 export interface HeadMapDrawing {
   px: number;
+  /** Where heads land. */
+  mark: Place;
   /** Rays between the sectors, from the circle to the frame. */
   rays: string[];
+  /** Those whose word is not covered by the mark: what stands there is said beside the map. */
   sectors: Sector[];
 }
 
@@ -23,20 +26,24 @@ type Straight = 'moveTheSight' | 'tuneSideways' | 'tuneTheBow';
 const EDGE = 1.08;
 const LEAST = 2.2;
 
+/** So near to a word the mark covers it. */
+const WORD = 34;
+
 /**
  * @param width of the frame
  * @param height of it; its middle is the origin
  * @param tolerance inches in which nothing is done
- * @param far inches that must be seen from the middle
+ * @param offset where heads land, inches, and the radius of its region: all of it is seen, and no word stands under it
  * @param halfSector half the angle of a straight sector, degrees
  */
 export function headMap(
   { width, height }: { width: number; height: number },
   tolerance: number,
-  far: number,
+  offset: Place & { radius: number },
   halfSector: number,
   straight: Straight,
 ): HeadMapDrawing {
+  const far = Math.hypot(offset.x, offset.y) + offset.radius;
   const px = Math.min(width, height) / 2 / (EDGE * Math.max(LEAST * tolerance, far));
   const reach = (degrees: number) => {
     const [c, s] = [Math.cos(radians(degrees)), Math.sin(radians(degrees))];
@@ -49,14 +56,17 @@ export function headMap(
       const at = (r: number) => `${round(r * Math.cos(radians(degrees)))} ${round(-r * Math.sin(radians(degrees)))}`;
       return `M${at(from)}L${at(to)}`;
     });
-  const sectors = [0, 45, 90, 135, 180, 225, 270, 315].map((degrees) => {
-    const r = (tolerance * px + reach(degrees)) / 2;
-    return {
-      answer: answerAt(degrees, straight),
-      at: { x: round(r * Math.cos(radians(degrees))), y: round(-r * Math.sin(radians(degrees))) },
-    };
-  });
-  return { px, rays, sectors };
+  const mark = { x: round(offset.x * px), y: round(-offset.y * px) };
+  const sectors = [0, 45, 90, 135, 180, 225, 270, 315]
+    .map((degrees) => {
+      const r = (tolerance * px + reach(degrees)) / 2;
+      return {
+        answer: answerAt(degrees, straight),
+        at: { x: round(r * Math.cos(radians(degrees))), y: round(-r * Math.sin(radians(degrees))) },
+      };
+    })
+    .filter(({ at }) => Math.hypot(at.x - mark.x, at.y - mark.y) > WORD);
+  return { px, mark, rays, sectors };
 }
 
 function answerAt(degrees: number, straight: Straight): Answer {

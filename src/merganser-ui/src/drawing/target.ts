@@ -1,3 +1,5 @@
+import { across, upright } from './pieces';
+
 /** A place on a target in inches from its aiming point, x right and y up. */
 export interface Place {
   x: number;
@@ -55,6 +57,41 @@ export function faceOn(width: number, height: number, half: number) {
 /** Where the loupe stands: in the corner that the finger is farthest from. */
 export function loupeCorner(at: { x: number; y: number }, width: number, radius: number): { x: number; y: number } {
   return { x: at.x > width / 2 ? radius + 8 : width - radius - 8, y: radius + 8 };
+}
+
+/** A group's middle on the screen, and the radius of its region there. */
+type Middle = Place & { radius: number };
+
+/** So short a dimension would be all arrowheads. */
+const SHORTEST = 30;
+const CLEAR = 22;
+const WORDS = 92;
+
+/** How far one group lies from another along its greater part, outside both regions; null where that is too little. */
+export function dimension(from: Middle, to: Middle, width: number) {
+  const [dx, dy] = [Math.abs(to.x - from.x), Math.abs(to.y - from.y)];
+  if (Math.max(dx, dy) < SHORTEST) return null;
+  if (dx > dy) {
+    const y = round(Math.max(from.y + from.radius, to.y + to.radius) + CLEAR);
+    return {
+      along: 'x' as const,
+      leads: `M${round(from.x)} ${round(from.y)}V${y}M${round(to.x)} ${round(to.y)}V${y}`,
+      line: across(y, round(Math.min(from.x, to.x)), round(Math.max(from.x, to.x))),
+      words: { x: round((from.x + to.x) / 2), y: y + 20 },
+      anchor: 'middle' as const,
+    };
+  }
+  const right = Math.max(from.x + from.radius, to.x + to.radius) + CLEAR;
+  const left = Math.min(from.x - from.radius, to.x - to.radius) - CLEAR;
+  const onRight = right + WORDS <= width;
+  const x = round(onRight ? right : left);
+  return {
+    along: 'y' as const,
+    leads: `M${round(from.x)} ${round(from.y)}H${x}M${round(to.x)} ${round(to.y)}H${x}`,
+    line: upright(x, round(Math.min(from.y, to.y)), round(Math.max(from.y, to.y))),
+    words: { x: x + (onRight ? 12 : -12), y: round((from.y + to.y) / 2) + 5 },
+    anchor: onRight ? ('start' as const) : ('end' as const),
+  };
 }
 
 const round = (value: number) => Math.round(value * 10) / 10;

@@ -34,6 +34,7 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
     queryFn: ({ signal }: { signal: AbortSignal }) =>
       answer(api.POST('/api/figures', { body: { bowId, draft: of, openedVersionId: openedId }, signal })),
     staleTime: 60_000,
+    meta: { ofWhatIsSent: true },
   });
   const figures = useQuery({ ...figuresOf(draft), placeholderData: keepPreviousData });
 

@@ -231,7 +231,7 @@ export function WeighPane({ dozen, work, kind, again, onKind }: Props) {
         pieces={pieces}
         places={checking ? 0 : Math.max(wanted, pieces.length)}
         next={next}
-        between={group && group.lightest !== null ? [group.lightest, group.heaviest!] : null}
+        of={group ?? null}
         onAgain={(number) => choose(kind, number)}
         onBack={(piece) => void work.withdraw(dozen.id, piece.entryId)}
       />

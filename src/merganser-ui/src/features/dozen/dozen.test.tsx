@@ -59,8 +59,28 @@ const dozen = (part: Partial<Dozen> = {}): Dozen => ({
   name: 'Island dozen',
   plan: { name: 'Island dozen', arrows: 3, classes: ['Shaft', 'Point'], spare: 0, vanesInSets: false },
   classes: [
-    { name: 'Shaft', perArrow: 1, needed: 3, wanted: 3, pieces: [], lightest: null, heaviest: null, missing: 3 },
-    { name: 'Point', perArrow: 1, needed: 3, wanted: 3, pieces: [], lightest: null, heaviest: null, missing: 3 },
+    {
+      name: 'Shaft',
+      perArrow: 1,
+      needed: 3,
+      wanted: 3,
+      pieces: [],
+      lightest: null,
+      heaviest: null,
+      middle: null,
+      missing: 3,
+    },
+    {
+      name: 'Point',
+      perArrow: 1,
+      needed: 3,
+      wanted: 3,
+      pieces: [],
+      lightest: null,
+      heaviest: null,
+      middle: null,
+      missing: 3,
+    },
   ],
   shafts: [
     {
@@ -258,7 +278,7 @@ describe('the quiver', () => {
 describe('heads', () => {
   it('stand on their arrows with the practice head named', async () => {
     const heads = {
-      pieces: [{ entryId: 'h', number: 1, grains: 100.2, source: 'typed', odd: false }],
+      pieces: [{ entryId: 'h', number: 1, grains: 100.2, source: 'typed', odd: false, fromMiddle: 0 }],
       heads: [{ arrow: 2, head: 1, total: 450.4 }],
       spread: 0.4,
       bestSpread: 0.4,

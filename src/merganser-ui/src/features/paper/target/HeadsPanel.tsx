@@ -102,9 +102,7 @@ function Share({ name, chance }: { name: string; chance: number }) {
 function HeadMapPicture({ map, set }: { map: NonNullable<Heads['map']>; set: ShotSet }) {
   const { offset, radius, tolerance } = set.groups!;
   if (!offset || radius === null) return null;
-  const far = Math.hypot(offset.x, offset.y) + radius;
-  const { px, rays, sectors } = headMap(MAP, tolerance, far, map.halfSector, map.straight);
-  const at = { x: offset.x * px, y: -offset.y * px };
+  const { px, mark: at, rays, sectors } = headMap(MAP, tolerance, { ...offset, radius }, map.halfSector, map.straight);
   return (
     <svg
       className={s.picture}

@@ -1,4 +1,4 @@
-import { faceFor } from '../../../drawing/target';
+import { dimension, faceFor, type Place } from '../../../drawing/target';
 import { useFigures } from '../../../units/UnitsContext';
 import { counted, type ShotSet } from '../paperTypes';
 import { FaceSheet, Legend } from './FaceSheet';
@@ -47,6 +47,17 @@ export function TargetSheet({ set }: { set: ShotSet }) {
           <Hits shots={shots} screen={screen} />
           {referenceGroup && <Centre group={referenceGroup} screen={screen} px={px} />}
           {testedGroup && <Centre group={testedGroup} screen={screen} px={px} dashed />}
+          {groups.offset && (groups.verdict === 'likely' || groups.verdict === 'clear') && (
+            <Apart
+              offset={groups.offset}
+              taken={groups.bareHigh !== null}
+              of={dimension(
+                { ...screen(referenceGroup!.centre), radius: referenceGroup!.radius * px },
+                { ...screen(testedGroup!.centre), radius: testedGroup!.radius * px },
+                width,
+              )}
+            />
+          )}
           <text x="16" y="45" fontSize="14">
             each from its own aiming point
           </text>
@@ -55,6 +66,39 @@ export function TargetSheet({ set }: { set: ShotSet }) {
         </>
       )}
     </FaceSheet>
+  );
+}
+
+interface Distance {
+  offset: Place;
+  /** Some of the height was taken off as the bare shafts' own: it is not as far as the middles are drawn. */
+  taken: boolean;
+  of: ReturnType<typeof dimension>;
+}
+
+/** How far apart the groups are along the greater part, as a dimension. */
+function Apart({ offset, taken, of }: Distance) {
+  const { figure } = useFigures();
+  if (of === null || (taken && of.along === 'y')) return null;
+  const far = offset[of.along];
+  const way = of.along === 'x' ? (far > 0 ? 'right' : 'left') : far > 0 ? 'high' : 'low';
+  return (
+    <g data-testid="apart">
+      <path d={of.leads} stroke="var(--paper-ink)" strokeWidth="1.5" strokeDasharray="2 4" fill="none" />
+      <path d={of.line} stroke="var(--paper-ink)" strokeWidth="2" fill="none" />
+      <text
+        x={of.words.x}
+        y={of.words.y}
+        textAnchor={of.anchor}
+        fontSize="16"
+        fontWeight="620"
+        stroke="var(--paper)"
+        strokeWidth="5"
+        paintOrder="stroke"
+      >
+        {`${figure(Math.abs(far), 'in', 2)} ${way}`}
+      </text>
+    </g>
   );
 }
 

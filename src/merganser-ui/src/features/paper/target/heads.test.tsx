@@ -2,6 +2,7 @@ import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { headMap } from '../../../drawing/heads';
+import { dimension } from '../../../drawing/target';
 import { show } from '../../../testing/show';
 import { paper as paperOf, set as setOf, shot } from '../pageFixtures';
 import type { Paper, ShotSet } from '../paperTypes';
@@ -28,6 +29,7 @@ const groups = {
   powers: [],
   more: null,
 };
+const aside = { testedGroup: { centre: { x: -5.2, y: 0.3 }, radius: 1, count: 3 } };
 const hit = (number: number, arrow: string, arrowNumber: string | null = null) => ({
   ...shot(number, 0),
   arrow,
@@ -83,7 +85,7 @@ const panel = (part: object = {}) => {
 describe('the map of heads', () => {
   it('has the sight on the axes and the bow between them', () => {
     const answers = (straight: Parameters<typeof headMap>[4]) =>
-      headMap({ width: 300, height: 250 }, 3, 6, 22.5, straight)
+      headMap({ width: 300, height: 250 }, 3, { x: 0, y: 0, radius: 6 }, 22.5, straight)
         .sectors.map((s) => s.answer.charAt(0))
         .join('');
     expect(answers('moveTheSight')).toBe('stststst');
@@ -92,11 +94,46 @@ describe('the map of heads', () => {
   });
 
   it('keeps the offset with its region inside the frame', () => {
-    const { px, rays } = headMap({ width: 300, height: 250 }, 3, 12, 22.5, 'moveTheSight');
+    const { px, rays } = headMap({ width: 300, height: 250 }, 3, { x: 0, y: 9, radius: 3 }, 22.5, 'moveTheSight');
     expect(12 * px).toBeLessThanOrEqual(125);
     expect(rays).toHaveLength(8);
     expect(rays[1]).toMatch(/^M\S+ -/);
-    expect(headMap({ width: 300, height: 250 }, 3, 0, 22.5, 'moveTheSight').px * 3).toBeLessThan(60);
+    const still = headMap({ width: 300, height: 250 }, 3, { x: 0, y: 0, radius: 0 }, 22.5, 'moveTheSight');
+    expect(still.px * 3).toBeLessThan(60);
+  });
+
+  it('leaves out the word that the mark stands on', () => {
+    const low = headMap({ width: 300, height: 250 }, 3, { x: 0, y: -4.5, radius: 1.5 }, 22.5, 'moveTheSight');
+    expect(low.sectors.map((s) => s.answer.charAt(0)).join('')).toBe('stststt');
+    for (const { at } of low.sectors) expect(Math.hypot(at.x - low.mark.x, at.y - low.mark.y)).toBeGreaterThan(30);
+  });
+});
+
+describe('how far apart groups lie', () => {
+  const at = (x: number, y: number) => ({ x, y, radius: 20 });
+
+  it('stands beside both regions along the greater part', () => {
+    const low = dimension(at(200, 100), at(206, 260), 600)!;
+    expect(low).toMatchObject({ along: 'y', anchor: 'start' });
+    expect(low.words.x).toBeGreaterThan(206 + 20);
+    expect(dimension(at(540, 100), at(546, 260), 600)).toMatchObject({ anchor: 'end' });
+    const right = dimension(at(200, 100), at(320, 110), 600)!;
+    expect(right).toMatchObject({ along: 'x', anchor: 'middle' });
+    expect(right.words.y).toBeGreaterThan(110 + 20);
+    expect(dimension(at(200, 100), at(210, 110), 600)).toBeNull();
+  });
+
+  it('is on the face when it is likely or clear, and not where some of the height was taken off', () => {
+    const shown = (part: object) => {
+      cleanup();
+      const one = set(hit(1, 'fieldPoint'), hit(2, 'broadhead', '1'));
+      show(<TargetSheet set={{ ...one, groups: { ...groups, ...part } } as unknown as ShotSet} />);
+      return screen.queryByTestId('apart')?.textContent ?? null;
+    };
+    expect(shown({})).toBe('4.80 in low');
+    expect(shown({ verdict: 'likely', offset: { x: -5.2, y: 0.3 }, ...aside })).toBe('5.20 in left');
+    expect(shown({ verdict: 'noDifferenceShown' })).toBeNull();
+    expect(shown({ bareHigh: 'Bare shafts are lighter: taken off.' })).toBeNull();
   });
 });
 
