@@ -13,71 +13,104 @@ public sealed partial class GrowthLife
         ("drawWeight", 52),
     ];
 
+    /// <summary>More than a page of a list has: a full page is held against a full page.</summary>
+    private const int APage = 12;
+
+    /// <summary>A page of versions, dozens, checks, changes and readings, from before the first paper.</summary>
+    private void Begin()
+    {
+        for (var i = 0; i < APage; i++)
+        {
+            Version();
+            Dozen();
+            Check(i);
+            Change(i);
+            Reading(0);
+            Reading(1);
+        }
+    }
+
     /// <summary>What happens between papers.</summary>
     private void Season(int paper)
     {
         for (var i = 0; i < 2; i++)
         {
-            var (kind, value) = Checks[(paper + i) % Checks.Length];
-            file.Insert(
-                "check_finding",
-                new
-                {
-                    id = file.NewId(),
-                    bow_id = bow,
-                    ordinal = ++findings,
-                    kind,
-                    value,
-                    typed = value.ToString(CultureInfo.InvariantCulture),
-                    after_move = moves,
-                    after_change = changes,
-                    after_shots = shots,
-                    found_at = now,
-                }
-            );
-            var reading = file.NewId();
-            file.Insert(
-                "chronograph_shot",
-                new
-                {
-                    id = reading,
-                    bow_id = bow,
-                    grains = 380.0 + (i * 60),
-                    speed = 265 - (i * 12) + file.Chance(),
-                    source = "typed",
-                    shot_at = now,
-                }
-            );
-            Fire(reading, 1, "chronograph");
+            Check(paper + i);
+            Reading(i);
         }
 
         Fire(file.NewId(), 24, "entered");
         if (paper % 10 == 9)
         {
-            file.Insert(
-                "bow_change",
-                new
-                {
-                    id = file.NewId(),
-                    bow_id = bow,
-                    ordinal = ++changes,
-                    change = Changes[paper / 10 % Changes.Length],
-                    note = "",
-                    after_shots = shots,
-                    happened_at = now,
-                    recorded_at = now,
-                }
-            );
+            Change(paper / 10);
         }
 
         if (paper % 30 == 29)
         {
-            Arrow();
+            Version();
+            Forget();
+            Dozen();
         }
     }
 
-    /// <summary>Another version of the arrow, a dozen of it, and what was learned forgotten.</summary>
-    private void Arrow()
+    private void Check(int which)
+    {
+        var (kind, value) = Checks[which % Checks.Length];
+        file.Insert(
+            "check_finding",
+            new
+            {
+                id = file.NewId(),
+                bow_id = bow,
+                ordinal = ++findings,
+                kind,
+                value,
+                typed = value.ToString(CultureInfo.InvariantCulture),
+                after_move = moves,
+                after_change = changes,
+                after_shots = shots,
+                found_at = now,
+            }
+        );
+    }
+
+    /// <summary>A reading of the chronograph, with the light arrow or the heavy one.</summary>
+    private void Reading(int heavy)
+    {
+        var reading = file.NewId();
+        file.Insert(
+            "chronograph_shot",
+            new
+            {
+                id = reading,
+                bow_id = bow,
+                grains = 380.0 + (heavy * 60),
+                speed = 265 - (heavy * 12) + file.Chance(),
+                source = "typed",
+                shot_at = now,
+            }
+        );
+        Fire(reading, 1, "chronograph");
+    }
+
+    private void Change(int which) =>
+        file.Insert(
+            "bow_change",
+            new
+            {
+                id = file.NewId(),
+                bow_id = bow,
+                ordinal = ++changes,
+                change = Changes[which % Changes.Length],
+                note = "",
+                after_shots = shots,
+                happened_at = now,
+                recorded_at = now,
+            }
+        );
+
+    /// <summary>Another version of the arrow: it is shot from then on.</summary>
+    private void Version()
     {
         var version = file.NewId();
         var number = file.Number(
@@ -96,6 +129,10 @@ public sealed partial class GrowthLife
             }
         );
         arrow = version;
+    }
+
+    /// <summary>What was learned is forgotten.</summary>
+    private void Forget() =>
         file.Insert(
             "response_reset",
             new
@@ -110,6 +147,10 @@ public sealed partial class GrowthLife
                 reset_at = now,
             }
         );
+
+    /// <summary>A dozen like the demo's first, of the newest version.</summary>
+    private void Dozen()
+    {
         if (
             file.Column("SELECT id FROM dozen WHERE bow_id = @like ORDER BY rowid", new { like }).FirstOrDefault()
             is not { } of

@@ -64,12 +64,11 @@ public sealed partial class GrowthLife
     public void Shoot(int arrows)
     {
         var papers = arrows / ShotsASet / SetsAPaper;
+        now = Written(From.AddDays(-1));
+        Begin();
         for (var i = 0; i < papers; i++)
         {
-            now = (From + ((To - From) * i / papers)).ToString(
-                "yyyy-MM-dd'T'HH:mm:ss.fffzzz",
-                CultureInfo.InvariantCulture
-            );
+            now = Written(From + ((To - From) * i / papers));
             Season(i);
             Paper(accepted: i < papers - 1);
         }
@@ -87,6 +86,9 @@ public sealed partial class GrowthLife
             );
         }
     }
+
+    private static string Written(DateTimeOffset time) =>
+        time.ToString("yyyy-MM-dd'T'HH:mm:ss.fffzzz", CultureInfo.InvariantCulture);
 
     private void Paper(bool accepted)
     {

@@ -14,6 +14,7 @@ public class PackageTests
     private static readonly string? Folder = Environment.GetEnvironmentVariable("MERGANSER_PACKAGE");
 
     [Fact]
+    [Trait("Category", "Long")]
     public async Task A_package_starts_from_anywhere_keeps_its_data_and_prints()
     {
         if (Folder is null)

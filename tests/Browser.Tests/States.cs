@@ -270,7 +270,7 @@ public static class States
     public static bool IsFirstOfItsPage(State state) => Demo.Concat(Empty).First(s => s.Path == state.Path) == state;
 
     /// <summary>
-    /// What a quick run looks at: the first of each stop, of whatever bow, and each fourth other. The long one opens all.
+    /// What a quick run looks at: the first of each stop, of whatever bow, and each fourth other. The long one: all.
     /// </summary>
     public static IReadOnlyList<State> Quick(IReadOnlyList<State> of)
     {

@@ -1,9 +1,10 @@
 using Merganser.Data;
+using Merganser.Tests;
 
 namespace Merganser.Web.Tests;
 
 /// <summary>A data file that cannot be used is refused with a sentence, and left as it is.</summary>
-public class DataFileTests
+public sealed class DataFileTests : IDisposable
 {
     private readonly string folder = Directory.CreateTempSubdirectory("merganser-file-").FullName;
 
@@ -88,6 +89,8 @@ public class DataFileTests
         command.ExecuteNonQuery();
         Refused(File_).ShouldContain("is locked by another program");
     }
+
+    public void Dispose() => Folders.Remove(folder);
 
     private static string Refused(string path) =>
         Should.Throw<DataFileException>(() => DataFile.Take(path, "here")).Message;

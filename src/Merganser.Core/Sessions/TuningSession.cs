@@ -169,6 +169,9 @@ public sealed partial class TuningSession
     /// <summary>The next step on the paper's page.</summary>
     public Next Next => Unsound.Guard(Bow.Unsound, SessionNext.Of(this));
 
+    /// <summary>The same session, with nothing worked out of its record yet.</summary>
+    public TuningSession AsRecorded() => new(Bow, Arrows, Plan, Tolerance, Known, Events);
+
     /// <summary>Every stage, planned or shot.</summary>
     public IReadOnlyList<StageState> Stages()
     {

@@ -113,6 +113,16 @@ public sealed class DozenStore(Database database, TimeProvider clock)
             ? Kept.Read<DozenPlan>(plan).Arrows
             : null;
 
+    /// <summary>The heads that were weighed for a dozen; none for none.</summary>
+    public IReadOnlyList<Piece> HeadsOf(string? id) =>
+        id is null
+            ? []
+            : database.Read(sql =>
+            {
+                var row = Get(sql, id);
+                return PieceClass.Of(Dozen.HeadClass, 1, row.Plan, row.Events).Pieces;
+            });
+
     public DozenRow Get(string id) => database.Read(sql => Get(sql, id));
 
     /// <summary>Starts a dozen; the same id again changes nothing.</summary>

@@ -37,11 +37,14 @@ public sealed record NewPaper(
 /// <summary>Paper sessions: their events are appended here and read back as they were.</summary>
 public sealed class PaperStore(Database database, TimeProvider clock)
 {
-    /// <summary>Of so many bows the papers that were last read stay in memory.</summary>
+    /// <summary>Of so many bows the papers that are marked stay in memory.</summary>
     private const int BowsInWork = 12;
 
-    /// <summary>Papers as they were last read: what is marked next follows from that.</summary>
-    private readonly ByRevision<ConcurrentDictionary<string, PaperRow>> lastRead = new(BowsInWork);
+    /// <summary>
+    /// Papers as they stood after what was last marked: what is marked next follows from that. Without what is only
+    /// worked out for the page: much of it, living for a minute, would be dear to clear away.
+    /// </summary>
+    private readonly ByRevision<ConcurrentDictionary<string, PaperRow>> lastMarked = new(BowsInWork);
 
     private const string NewestFirst = """
         SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT @MostPassedOver
@@ -107,7 +110,9 @@ public sealed class PaperStore(Database database, TimeProvider clock)
         );
 
     /// <summary>A paper with what the bow's earlier papers taught.</summary>
-    public PaperRow Get(string id)
+    public PaperRow Get(string id) => Read(id, marked: false);
+
+    private PaperRow Read(string id, bool marked)
     {
         var (paper, learned) = database.Read(sql =>
         {
@@ -115,7 +120,11 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             var own = kept.Earlier(id, earlier => reader.Read(earlier, Knowledge.None).Session);
             var make = kept.OfTheMake(id, other => PaperReader.Of(sql, other).Read(other, Knowledge.None).Session);
             var read = reader.Read(id, Knowledge.Of([make, own]));
-            lastRead.Of(sql, read.Bow.Id, () => [])[id] = read;
+            if (marked)
+            {
+                lastMarked.Of(sql, read.Bow.Id, () => [])[id] = read with { Session = read.Session.AsRecorded() };
+            }
+
             return (read, kept.Anew);
         });
         LearnedStore.Keep(database, learned);
@@ -251,14 +260,14 @@ public sealed class PaperStore(Database database, TimeProvider clock)
 
             return sql.Execute("UPDATE paper SET version = version + 1 WHERE id = @paperId", new { paperId });
         });
-        return Get(paperId);
+        return Read(paperId, marked: true);
     }
 
-    /// <summary>As it was last read, or read anew where something was written of its bow since.</summary>
+    /// <summary>As it was after the last mark, or read anew where something was written of its bow since.</summary>
     private PaperRow AsItStands(Sql sql, string id) =>
         sql.Scalar<string?>("SELECT bow_id FROM paper WHERE id = @id", new { id }) is not { } bowId
             ? throw new MissingException("paper")
-        : lastRead.Of(sql, bowId, () => []).TryGetValue(id, out var read) ? read
+        : lastMarked.Of(sql, bowId, () => []).TryGetValue(id, out var read) ? read
         : new PaperReader(sql, bowId).Read(id, Knowledge.None);
 
     private const string Known = """

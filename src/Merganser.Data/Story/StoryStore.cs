@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Merganser.Core.Setup;
 using Merganser.Core.Story;
 
@@ -32,6 +33,7 @@ public sealed class StoryStore(Database database, TimeProvider clock)
 {
     private readonly ByRevision<StoryWhole> wholes = new(most: 16);
     private readonly ByRevision<StateThen?> firsts = new(most: 64);
+    private readonly ByRevision<ConcurrentDictionary<DateTimeOffset, StateThen>> states = new(most: 16);
 
     private const int DaysToPick = 90;
 
@@ -107,19 +109,30 @@ public sealed class StoryStore(Database database, TimeProvider clock)
         );
 
     /// <summary>What stood on record at two times, and how the string is looked after.</summary>
+    /// <param name="bowId">The bow.</param>
+    /// <param name="then">The first.</param>
+    /// <param name="now">The second; null for all that is on record.</param>
     public (BowRow Bow, StringPlan Plan, StateThen Then, StateThen Now) Two(
         string bowId,
         DateTimeOffset then,
-        DateTimeOffset now
+        DateTimeOffset? now
     ) =>
         database.Read(sql =>
-            (
+        {
+            var known = states.Of(sql, bowId, () => []);
+            if (known.Count > DaysToPick)
+            {
+                known.Clear();
+            }
+
+            StateThen At(DateTimeOffset at) => known.GetOrAdd(at, _ => StateReader.Of(sql, bowId, at));
+            return (
                 BowStore.Get(sql, bowId),
                 SetupReader.PlanOf(sql, bowId),
-                StateReader.Of(sql, bowId, then),
-                StateReader.Of(sql, bowId, now)
-            )
-        );
+                At(then),
+                now is { } second ? At(second) : At(DateTimeOffset.MaxValue) with { At = clock.GetUtcNow() }
+            );
+        });
 
     /// <summary>Shots on the string beside each thing, and its checks that fell due among them.</summary>
     private static IReadOnlyList<StoryEvent> WithString(

@@ -1,3 +1,4 @@
+using Merganser.Core.Dozens;
 using Merganser.Core.Groups;
 using Merganser.Core.Messages;
 using Merganser.Core.Sessions;
@@ -32,7 +33,8 @@ public sealed record HeadMapView(
 }
 
 /// <summary>One head by its number.</summary>
-public sealed record HeadView(string Number, int Count, Message FromAll, Message Flight, bool Apart);
+/// <param name="Grains">What it weighs in the session's dozen; null where it was not weighed there.</param>
+public sealed record HeadView(string Number, double? Grains, int Count, Message FromAll, Message Flight, bool Apart);
 
 /// <summary>The sight, as measured or as usual.</summary>
 public sealed record SightView(string EyeToPinTyped, string ClickTyped, Message Words)
@@ -73,7 +75,10 @@ public sealed record HeadsView(
     /// <summary>Less than this is not said, inches.</summary>
     private const double LeastSaid = 0.05;
 
-    public static HeadsView? Of(TuningSession session, SightRow? sight)
+    /// <param name="session">The session.</param>
+    /// <param name="sight">The bow's sight as measured, or null.</param>
+    /// <param name="weighed">The heads of its dozen, as they were weighed.</param>
+    public static HeadsView? Of(TuningSession session, SightRow? sight, IReadOnlyList<Piece> weighed)
     {
         if (session.Now.Groups is not { EachHead: { } heads } groups)
         {
@@ -86,7 +91,7 @@ public sealed record HeadsView(
         var drag = session.HeadDrag;
         return new HeadsView(
             map is null ? null : HeadMapView.Of(map, groups.Tolerance, straight),
-            [.. heads.Heads.Select(h => Of(h, heads.Apart))],
+            [.. heads.Heads.Select(h => Of(h, heads.Apart, weighed))],
             heads.P is null ? null : new HeadsCompared(heads.Apart?.Number),
             heads is { F: { } f, P: { } p }
                 ? new HeadsTest(new(f, heads.Freedom.Between, heads.Freedom.Within, p))
@@ -100,11 +105,12 @@ public sealed record HeadsView(
         );
     }
 
-    private static HeadView Of(HeadHits head, HeadHits? apart)
+    private static HeadView Of(HeadHits head, HeadHits? apart, IReadOnlyList<Piece> weighed)
     {
         var practice = head.Number.Equals(HeadComparison.Practice, StringComparison.OrdinalIgnoreCase);
         return new HeadView(
             head.Number,
+            weighed.FirstOrDefault(p => $"{p.Number}" == head.Number)?.Grains,
             head.Count,
             new FromAllHeads(Measure.Inches(head.FromAll.X), Measure.Inches(head.FromAll.Y)),
             new HeadFlight(head.Rough, head.Seen, practice),

@@ -52,7 +52,7 @@ public sealed class PaperDesk(
             session.Readings.Any(r => r is { Cause: Cause.Form, Suspected: true })
                 ? [PaperSays.TuneToTheHand, PaperSays.MendTheForm]
                 : [],
-            session.Now.Stage.Heads ? HeadsView.Of(session, paper.Sight) : null,
+            session.Now.Stage.Heads ? HeadsView.Of(session, paper.Sight, dozens.HeadsOf(session.Plan.DozenId)) : null,
             SightAnswerView.Of(session, paper.Sight)
         );
     }

@@ -8,13 +8,7 @@ using Merganser.Web.Words;
 namespace Merganser.Web.Story;
 
 /// <summary>Puts a bow's story together: its pages, and what it answers.</summary>
-public sealed class StoryDesk(
-    StoryStore stories,
-    SetupStore setups,
-    SetupDesk setupDesk,
-    Listener listener,
-    TimeProvider clock
-)
+public sealed class StoryDesk(StoryStore stories, SetupStore setups, SetupDesk setupDesk, Listener listener)
 {
     private const int OnAPage = 30;
 
@@ -60,7 +54,7 @@ public sealed class StoryDesk(
         var rows = setups.Of(bowId);
         var good = rows.GoodStates;
         var from = then ?? good.FirstOrDefault()?.MarkedAt ?? whole.Days.LastOrDefault();
-        var (bow, plan, before, after) = stories.Two(bowId, from, now ?? clock.GetUtcNow());
+        var (bow, plan, before, after) = stories.Two(bowId, from, now);
         var two = new TwoDates(bow.Bow, plan, before, after);
         var cannotTell = two.CannotTell([.. whole.BareSets.Select(s => s.At)]);
         var wayBack = StateDiff.WayBack(bow.Adjusters, Then(bow, before));

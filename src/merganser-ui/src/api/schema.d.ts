@@ -5168,6 +5168,11 @@ export interface components {
         /** @description One head by its number. */
         HeadView: {
             number: string;
+            /**
+             * Format: double
+             * @description What it weighs in the session's dozen; null where it was not weighed there.
+             */
+            grains: null | number;
             /** Format: int32 */
             count: number;
             fromAll: string;

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { metricUnits, rulerOf, tradeUnits } from '../units/units';
 import { arrowPaths, layout, rulerTicks, type ArrowMeasures } from './arrow';
 import { bowOutline } from './bow';
+import { EMPTY } from './empty';
 import { seeded } from './seeded';
 import { flagHeight, sheetScale, tearPath } from './tear';
 import { PLACE, pieceMark } from './tray';
@@ -160,5 +161,16 @@ describe('a piece in its place of the tray', () => {
 
   it('makes no mountain of a tenth of a grain', () => {
     expect(PLACE.height / 2 - height(0.1, 0.1)).toBeLessThan(PLACE.height / 8);
+  });
+});
+
+describe('what is drawn empty', () => {
+  it.each(Object.entries(EMPTY))('%s lies inside its frame', (_, { frame: [left, top, width, height], path }) => {
+    const xs = [...path.matchAll(/[MH]\s*(-?[\d.]+)/g)].map((m) => Number(m[1]));
+    const ys = [...path.matchAll(/(?:M\s*-?[\d.]+[ ,]|V)(-?[\d.]+)/g)].map((m) => Number(m[1]));
+    expect(Math.min(...xs)).toBeGreaterThanOrEqual(left);
+    expect(Math.max(...xs)).toBeLessThanOrEqual(left + width);
+    expect(Math.min(...ys)).toBeGreaterThanOrEqual(top);
+    expect(Math.max(...ys)).toBeLessThanOrEqual(top + height);
   });
 });

@@ -1,4 +1,5 @@
 import { useNavigate } from 'react-router';
+import { Drawn } from '../parts/Drawn';
 import { Main, Page } from '../parts/Page';
 import { Foot } from './Foot';
 import { whileOpening } from './opening';
@@ -17,7 +18,10 @@ export function OpeningPage({ at, bowId, title, missing }: Props) {
   return (
     <Page>
       <ShellHead at={at} bowId={bowId} title={title} />
-      <Main kind="inset">{missing && <h1>There is no such bow on this rack.</h1>}</Main>
+      <Main kind="inset">
+        <Drawn of={missing ? 'rack' : 'bow'} waits={!missing} />
+        {missing && <h1>There is no such bow on this rack.</h1>}
+      </Main>
       <Foot
         {...whileOpening(
           'Opening the bow …',

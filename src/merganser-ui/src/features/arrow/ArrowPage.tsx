@@ -4,6 +4,7 @@ import { answer, api, type Schemas } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
 import { useBow, useCatalogue } from '../../api/queries';
+import { Drawn } from '../../parts/Drawn';
 import { Main, Page } from '../../parts/Page';
 import { ArrowEditor } from './ArrowEditor';
 import { arrowWays } from './ArrowWays';
@@ -82,9 +83,9 @@ export default function ArrowPage() {
       ) : (
         <>
           <Main kind="inset">
+            <Drawn of="arrow" waits={!empty} />
             {empty && (
               <>
-                <EmptyArrow />
                 <h1 data-testid="suggestion">
                   {fit ? `To begin with: ${fit.words}` : suggestion.isError ? 'No part to begin with.' : 'Looking …'}
                 </h1>
@@ -126,17 +127,3 @@ function used(search: URLSearchParams): Used | null {
 }
 
 const sorted = (arrows: Schemas['ArrowRow'][]) => arrows.toSorted((a, b) => a.draft.name.localeCompare(b.draft.name));
-
-function EmptyArrow() {
-  return (
-    <svg viewBox="0 0 1232 160" role="img" aria-label="An arrow that is not built yet" style={{ width: '100%' }}>
-      <path
-        d="M40 80H1140 M60 80l20 -22h60l30 22 M1140 70v20l40 -10z"
-        fill="none"
-        stroke="var(--edge)"
-        strokeWidth="2"
-        strokeDasharray="8 6"
-      />
-    </svg>
-  );
-}

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { answer, api } from '../../api/client';
 import { useActs } from '../../api/useActs';
+import { Drawn } from '../../parts/Drawn';
 import { FileLink } from '../../parts/Buttons';
 import { Empty } from '../../parts/Empty';
 import { Main, Page } from '../../parts/Page';
@@ -37,6 +38,7 @@ export default function CopiesPage() {
       <ShellHead at={null} title="Data" />
       <Main kind="inset" className={s.page}>
         <h1>Data and copies</h1>
+        {!view && !read.isError && <Drawn of="data" waits />}
         {view && (
           <>
             <p>
@@ -89,7 +91,7 @@ export default function CopiesPage() {
         <OpenData />
         <Bin />
         <People />
-        {read.isError && !view && <Empty>{read.error.message}</Empty>}
+        {read.isError && !view && <Empty of="data">{read.error.message}</Empty>}
       </Main>
       <Foot
         trouble={problem !== null}

@@ -7,6 +7,7 @@ import { focusHome, useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
 import { whileOpening } from '../../shell/opening';
 import { useUndo } from '../../shell/useUndo';
+import { Drawn } from '../../parts/Drawn';
 import { Empty } from '../../parts/Empty';
 import { Body, Main, Page } from '../../parts/Page';
 import { number } from '../../units/units';
@@ -117,6 +118,11 @@ export default function DozenPage() {
       <ShellHead at="dozen" bowId={bowId} title={starting || loading ? undefined : ways.find(([w]) => w === way)![1]} />
       <Main kind="ways">
         {way !== 'weigh' && !starting && <h1 className="visually-hidden">{ways.find(([w]) => w === way)![1]}</h1>}
+        {!dozen && !starting && (
+          <Body>
+            <Drawn of="dozen" waits />
+          </Body>
+        )}
         {dozen && !starting && (
           <Ways label="The dozen">
             {ways.map(([name, label]) => (
@@ -134,7 +140,9 @@ export default function DozenPage() {
         )}
         {starting && !plan && (
           <Body>
-            <Empty title="No arrow is kept yet">A dozen is built to a kept arrow: keep one first.</Empty>
+            <Empty of="dozen" title="No arrow is kept yet">
+              A dozen is built to a kept arrow: keep one first.
+            </Empty>
           </Body>
         )}
         {dozen && !starting && (

@@ -1,3 +1,4 @@
+import { Drawn } from '../../parts/Drawn';
 import { ReadingField } from '../../parts/ReadingField';
 import { useFigures } from '../../units/UnitsContext';
 import { Scroller, Table } from '../../parts/Table';
@@ -28,6 +29,7 @@ export function HeadsPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
           hint="or weigh them under Weigh in"
           first
         />
+        {heads.pieces.length === 0 && <Drawn of="heads" />}
         <ol className={tray.tray}>
           {heads.pieces.map((p) => (
             <li key={p.number} className={tray.filled}>

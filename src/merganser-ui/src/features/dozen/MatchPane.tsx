@@ -1,4 +1,5 @@
 import { useState, type Ref } from 'react';
+import { Empty } from '../../parts/Empty';
 import { Field } from '../../parts/Field';
 import { scale } from '../../drawing/chart';
 import { useWidth } from '../../parts/useWidth';
@@ -160,7 +161,11 @@ export function MatchPane({
         </section>
       )}
       {!match && (
-        <p className={w.muted}>Nothing is matched yet. Many say it is not critical: the match shows what is gained.</p>
+        <section aria-label="What was found">
+          <Empty of="stairs">
+            Nothing is matched yet. Many say it is not critical: the match shows what is gained.
+          </Empty>
+        </section>
       )}
     </div>
   );

@@ -1,4 +1,5 @@
 import { number, signed } from '../../units/units';
+import { Empty } from '../../parts/Empty';
 import { Body } from '../../parts/Page';
 import { Scroller, Table, differs } from '../../parts/Table';
 import { RetiredArrows } from './RetiredArrows';
@@ -60,7 +61,7 @@ export function QuiverPane({ dozen }: { dozen: Dozen }) {
         </Table>
       </Scroller>
       <RetiredArrows dozen={dozen} />
-      {sorted.length === 0 && <p className={w.muted}>No arrow yet: match the pieces first.</p>}
+      {sorted.length === 0 && <Empty of="dozen">No arrow yet: match the pieces first.</Empty>}
     </Body>
   );
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Empty } from '../../parts/Empty';
 import { Field } from '../../parts/Field';
 import { number, showChange, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
@@ -25,7 +26,7 @@ export function TrayPane({ dozen, work }: { dozen: Dozen; work: DozenWork }) {
   if (dozen.tray.length === 0)
     return (
       <Body>
-        <p>Match the pieces first: then the build list stands here.</p>
+        <Empty of="dozen">Match the pieces first: then the build list stands here.</Empty>
       </Body>
     );
   const made = (word: string, value: string | null, note: string | null = null) =>

@@ -40,3 +40,16 @@ it('keeps what is typed while another class is chosen', async () => {
     expect(asked.find((a) => a.path.endsWith('/entries'))?.body).toMatchObject({ class: 'Nock', value: '9.1' }),
   );
 });
+
+it('draws the tray empty until the dozen is there', async () => {
+  vi.stubGlobal('EventSource', NoInstrument);
+  answering({ '/arrows': [], '/dozens': () => new Promise(() => undefined) });
+  show(
+    <Routes>
+      <Route path="/bows/:bowId/dozen" element={<DozenPage />} />
+    </Routes>,
+    '/bows/b/dozen',
+  );
+  expect(await screen.findByTestId('drawn-dozen')).toBeTruthy();
+  expect(screen.getByText('Opening the dozen …')).toBeTruthy();
+});

@@ -3,6 +3,8 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useBow } from '../../api/queries';
 import { Select } from '../../parts/Field';
 import { Fault, Note } from '../../parts/Note';
+import { Drawn } from '../../parts/Drawn';
+import { Empty } from '../../parts/Empty';
 import { Body, Main, Page } from '../../parts/Page';
 import { WayLink, Ways } from '../../parts/Ways';
 import { takeFile } from '../../parts/takeFile';
@@ -72,12 +74,14 @@ export default function FlightPage() {
         </Ways>
         <Body className={s.body}>
           {!view ? (
-            <h1 className="visually-hidden">Range</h1>
-          ) : view.arrows.length === 0 ? (
             <>
-              <h1>No arrow is kept yet</h1>
-              <p>An arrow flies by its weight, length, vanes and point: build one and keep it first.</p>
+              <h1 className="visually-hidden">Range</h1>
+              <Drawn of="range" waits />
             </>
+          ) : view.arrows.length === 0 ? (
+            <Empty of="arrow" title="No arrow is kept yet">
+              An arrow flies by its weight, length, vanes and point: build one and keep it first.
+            </Empty>
           ) : (
             <>
               {shown !== 'range' && view.arrows.length > 1 && (

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { Empty } from '../../parts/Empty';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { FileLink, Key, Plain } from '../../parts/Buttons';
 import { Column, Columns } from '../../parts/Columns';
@@ -146,10 +147,10 @@ function Proven({ view, work }: { view: Flight; work: FlightWork }) {
         </div>
       )}
       {view.proven.length === 0 && (
-        <p className={w.muted}>
+        <Empty of="tape">
           Nothing yet. Shoot the nearest and the farthest distance that you shoot, six arrows each, and read the sight’s
           bar at both.
-        </p>
+        </Empty>
       )}
       {view.proven.length > 0 && (
         <Table>

@@ -30,7 +30,11 @@ export function EarlierPapers({ bowId, onBack }: { bowId: string; onBack: () => 
         <Body>
           <h1>Papers and groups of this bow</h1>
           {newest.isError && <p role="alert">{newest.error.message}</p>}
-          {newest.data?.papers.length === 0 && <Empty title="None yet">Nothing was shot with this bow so far.</Empty>}
+          {newest.data?.papers.length === 0 && (
+            <Empty of="paper" title="None yet">
+              Nothing was shot with this bow so far.
+            </Empty>
+          )}
           <ol className={s.papers} data-testid="papers">
             {list.rows.map((paper) => (
               <li key={paper.id}>

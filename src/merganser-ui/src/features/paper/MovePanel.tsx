@@ -32,7 +32,9 @@ export function MovePanel(props: Props) {
   if (!adjuster)
     return (
       <Pane>
-        <Empty title="This bow has no adjusters">Tick what it has on the Bow page.</Empty>
+        <Empty of="adjuster" title="This bow has no adjusters">
+          Tick what it has on the Bow page.
+        </Empty>
       </Pane>
     );
   return <MoveEntry key={adjuster.kind} {...props} adjuster={adjuster} onChoose={setKind} />;

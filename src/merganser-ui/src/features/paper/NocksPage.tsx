@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
+import { Drawn } from '../../parts/Drawn';
 import { Field } from '../../parts/Field';
 import { Foot } from '../../shell/Foot';
 import { whileOpening } from '../../shell/opening';
@@ -47,7 +48,9 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
       <>
         <Main className={s.page}>
           <Pane>
-            <Empty title="No dozen yet">Nock tuning goes arrow by arrow: number them first, in a dozen.</Empty>
+            <Empty of="nock" title="No dozen yet">
+              Nock tuning goes arrow by arrow: number them first, in a dozen.
+            </Empty>
           </Pane>
         </Main>
         <Foot
@@ -63,7 +66,9 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
   if (!nocks.data)
     return (
       <>
-        <Main className={s.page} />
+        <Main kind="inset">
+          <Drawn of="nock" waits />
+        </Main>
         <Foot
           {...whileOpening(
             'Opening the dozen …',

@@ -169,7 +169,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
         )}
         {!loading && kept.length === 0 && (
           <Pane>
-            <Empty title="No arrow is kept yet">
+            <Empty of="arrow" title="No arrow is kept yet">
               {at === 'groups' ? 'A group' : 'Paper'} reads a bow with an arrow: build one and keep it first.
             </Empty>
           </Pane>

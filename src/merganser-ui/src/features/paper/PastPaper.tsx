@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
+import { Drawn } from '../../parts/Drawn';
 import { Main } from '../../parts/Page';
 import { WayKey, Ways } from '../../parts/Ways';
 import { Foot } from '../../shell/Foot';
@@ -28,7 +29,9 @@ export function PastPaper({ paperId, onList, onNewest }: Props) {
   if (!paper.data)
     return (
       <>
-        <Main className={s.page} />
+        <Main kind="inset">
+          <Drawn of="paper" waits />
+        </Main>
         <Foot
           {...whileOpening(
             'Opening the paper …',

@@ -14,6 +14,8 @@ import { TrialPanel } from './TrialPanel';
 import { purposes, type Paper, type ShotSet } from './paperTypes';
 import { isAtTarget } from './stages';
 import { Pane } from './Pane';
+import { classes } from '../../parts/classes';
+import { YokePicture } from './YokePicture';
 import w from '../../parts/words.module.css';
 import s from './ReadingPanel.module.css';
 
@@ -94,8 +96,9 @@ function CurrentAdvice({ paper, set }: { paper: Paper; set: ShotSet }) {
         )}
       </div>
     );
+  const yoke = advice.move?.kind === 'yokePair' ? advice.move : null;
   return (
-    <div className={s.move} data-testid="advice" data-kind={advice.kind}>
+    <div className={classes(s.move, yoke && s.beside)} data-testid="advice" data-kind={advice.kind}>
       <p className={s.tag}>
         {advice.kind === 'unsound'
           ? 'Stop'
@@ -109,6 +112,7 @@ function CurrentAdvice({ paper, set }: { paper: Paper; set: ShotSet }) {
                   ? 'The one move'
                   : 'The one advice'}
       </p>
+      {yoke && <YokePicture left={yoke.to - yoke.from} />}
       <h2>{advice.move && !advice.also ? advice.move.order : advice.sentence}</h2>
       <p>{advice.reason}</p>
       {advice.chance != null && (

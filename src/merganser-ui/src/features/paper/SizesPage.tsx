@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
+import { Drawn } from '../../parts/Drawn';
 import { Select } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
 import { ChoiceRow } from '../../parts/ChoiceRow';
@@ -39,7 +40,9 @@ export function SizesPage({ bowId }: { bowId: string }) {
   if (!sizes.data)
     return (
       <>
-        <Main className={s.page} />
+        <Main kind="inset">
+          <Drawn of="sizes" waits />
+        </Main>
         <Foot
           {...whileOpening(
             'Reading the groups …',
@@ -62,7 +65,9 @@ export function SizesPage({ bowId }: { bowId: string }) {
           {data.days.length > 0 ? (
             <h1 data-testid="words">{data.words}</h1>
           ) : (
-            <Empty title={data.words}>Hits of groups, walk-backs and pins are read as they are marked.</Empty>
+            <Empty of="sizes" title={data.words}>
+              Hits of groups, walk-backs and pins are read as they are marked.
+            </Empty>
           )}
           {data.figures.length > 0 && (
             <div className={r.figures} data-testid="sizes-figures">

@@ -4,6 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { useBow } from '../../api/queries';
 import { useActs } from '../../api/useActs';
+import { Drawn } from '../../parts/Drawn';
 import { Empty } from '../../parts/Empty';
 import { Field } from '../../parts/Field';
 import { Fold } from '../../parts/Fold';
@@ -78,7 +79,9 @@ export function TrialPage({ bowId, onBegun }: { bowId: string; onBegun: () => vo
   if (!view)
     return (
       <>
-        <Main kind="inset" />
+        <Main kind="inset">
+          <Drawn of="arrow" waits />
+        </Main>
         <Foot
           {...whileOpening(
             'Weighing the points …',
@@ -91,7 +94,9 @@ export function TrialPage({ bowId, onBegun }: { bowId: string; onBegun: () => vo
     return (
       <>
         <Main kind="inset">
-          <Empty title="No arrow is kept yet">{view.noArrows}</Empty>
+          <Empty of="arrow" title="No arrow is kept yet">
+            {view.noArrows}
+          </Empty>
         </Main>
         <Foot
           sentence="Build an arrow and keep it."

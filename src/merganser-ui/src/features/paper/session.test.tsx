@@ -163,6 +163,17 @@ describe('a shot in words', () => {
 });
 
 describe('the reading', () => {
+  it('draws both legs of a yoke as they are to be twisted, and no other move', () => {
+    const of = (kind: string) => {
+      cleanup();
+      const move = { kind, from: 1, to: -1, order: 'Move it.', needsPress: true, after: '', places: '', goes: null };
+      show(<ReadingPanel paper={paper({ advice: { ...paper().advice, kind: 'move', move } })} set={set(1)} />);
+      return screen.queryByTestId('yoke')?.textContent;
+    };
+    expect(of('yokePair')).toBe('−2longer+2shorter');
+    expect(of('restSideways')).toBeUndefined();
+  });
+
   it('shows the one move with its chances, and why another lost', () => {
     show(<ReadingPanel paper={paper()} set={set(1)} />);
     expect(screen.getByText('The one move')).toBeTruthy();

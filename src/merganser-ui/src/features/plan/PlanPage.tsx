@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Drawn } from '../../parts/Drawn';
 import { Key, Plain, FileLink } from '../../parts/Buttons';
 import { Main, Page } from '../../parts/Page';
 import { Fault } from '../../parts/Note';
@@ -46,6 +47,7 @@ export default function PlanPage() {
             {!adding && <Key onClick={() => setSearch({ show: 'add' })}>Add to the plan</Key>}
           </span>
         </div>
+        {!plan && <Drawn of="plan" waits />}
         {plan && (
           <div className={s.page}>
             <div className={s.left}>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { answer, api, faultsOf, type Schemas } from '../../api/client';
 import { useActs } from '../../api/useActs';
 import { scale } from '../../drawing/chart';
+import { Empty } from '../../parts/Empty';
 import { Key, Plain } from '../../parts/Buttons';
 import { Column, Columns } from '../../parts/Columns';
 import { Field } from '../../parts/Field';
@@ -112,10 +113,10 @@ export function CrawlsPane({ bowId }: { bowId: string }) {
           </div>
         )}
         {crawls.data && marks.length === 0 ? (
-          <p className={w.muted}>
+          <Empty of="crawl">
             No mark yet. Shoot the nearest distance first: its crawl is the longest, and each farther one is shorter
             until the hand is at the nock.
-          </p>
+          </Empty>
         ) : (
           <Marks marks={marks} onGiveUp={(mark) => void giveUp(mark)} busy={acts.busy} />
         )}

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Empty } from '../../parts/Empty';
 import { NoteField } from '../../parts/NoteField';
 import { answer, api, type Schemas } from '../../api/client';
 import { useEarlier } from '../../api/useEarlier';
@@ -44,7 +45,7 @@ function Moves({ bow, work }: { bow: Schemas['BowView']; work: SetupWork }) {
     <Column label="Moves">
       <h2>Moves</h2>
       {moves.length === 0 && (
-        <p className={w.muted}>Nothing has been moved on this bow yet. Press an adjuster to log one.</p>
+        <Empty of="adjuster">Nothing has been moved on this bow yet. Press an adjuster to log one.</Empty>
       )}
       <Log>
         {moves.map((move) => (

@@ -65,7 +65,11 @@ export default function RangeDayPage() {
           />
         </div>
         <Body>
-          {rack.data && bows.length === 0 && <Empty title="No bow hangs here yet">Enter one first.</Empty>}
+          {rack.data && bows.length === 0 && (
+            <Empty of="rack" title="No bow hangs here yet">
+              Enter one first.
+            </Empty>
+          )}
           <ul className={s.bows} data-testid="range-day">
             {bows.map((bow) => {
               const of = shots[bow.id] ?? 0;

@@ -5,6 +5,7 @@ import { Foot } from '../../shell/Foot';
 import { whileOpening } from '../../shell/opening';
 import type { Schemas } from '../../api/client';
 import { useRack } from '../../api/queries';
+import { Drawn } from '../../parts/Drawn';
 import { Key } from '../../parts/Buttons';
 import { classes } from '../../parts/classes';
 import { Note } from '../../parts/Note';
@@ -65,7 +66,9 @@ export function StartPage() {
         </div>
         {/* Nothing hangs there before it is known how much room the title takes: nothing shifts. */}
         {rack.data && <div className={s.bar} aria-hidden="true" />}
-        {!rack.data ? null : many ? (
+        {!rack.data ? (
+          <Drawn of="rack" waits />
+        ) : many ? (
           <>
             <RackRail pegs={pegs} bows={bows} next={rack.data.nextBow} />
             <RackRows pegs={pegs} shown={shown} which={which} onGo={open} />

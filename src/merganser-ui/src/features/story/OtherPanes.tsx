@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { Empty } from '../../parts/Empty';
 import { Key, Plain } from '../../parts/Buttons';
 import { Fault } from '../../parts/Note';
 import { TextLine } from '../../parts/TextLine';
@@ -14,7 +15,7 @@ import s from './Story.module.css';
 export const SessionsPane = ({ bowId, answers }: { bowId: string; answers: Answers }) => (
   <section aria-label="The last sessions" data-testid="sessions">
     <h1>How the last sessions went</h1>
-    {answers.sessions.length === 0 && <p className={w.muted}>Nothing was shot through paper or at a target yet.</p>}
+    {answers.sessions.length === 0 && <Empty of="paper">Nothing was shot through paper or at a target yet.</Empty>}
     <ol className={s.sessions}>
       {answers.sessions.map((session) => (
         <li key={session.opens}>

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { archersQuery } from '../../api/queries';
+import { Drawn } from '../../parts/Drawn';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { FileLink, Key } from '../../parts/Buttons';
 import { Main, Page } from '../../parts/Page';
@@ -109,6 +110,7 @@ export default function StoryPage() {
             {answers && answers.strip.tears.length > 0 && (
               <StoryStrip strip={answers.strip} then={answers.two.then} now={answers.two.now} />
             )}
+            {!answers && <Drawn of="story" waits />}
             {answers && <StoryList work={work} picked={picked} onPick={(id) => setSearch({ event: id })} />}
           </div>
           <div className={s.right}>

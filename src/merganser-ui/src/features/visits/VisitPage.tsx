@@ -1,4 +1,5 @@
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Drawn } from '../../parts/Drawn';
 import { FileLink, Plain } from '../../parts/Buttons';
 import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Body, Main, Page } from '../../parts/Page';
@@ -67,6 +68,7 @@ export default function VisitPage() {
           </span>
         </div>
         <Body className={s.body}>
+          {!view && <Drawn of="visit" waits />}
           {view &&
             (show === 'owner' ? (
               <OwnerPane view={view} work={work} onDone={() => go(null)} />

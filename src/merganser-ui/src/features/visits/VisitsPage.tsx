@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api } from '../../api/client';
 import { useEarlier } from '../../api/useEarlier';
+import { Drawn } from '../../parts/Drawn';
 import { Earlier } from '../../parts/Earlier';
 import { Main, Page } from '../../parts/Page';
 import { Scroller, Table } from '../../parts/Table';
@@ -44,6 +45,7 @@ export default function VisitsPage() {
             maxLength={60}
           />
         </div>
+        {list.rows.length === 0 && <Drawn of="visit" waits={!read.data} />}
         {read.data && list.rows.length === 0 && (
           <p>{find ? 'No visit is so.' : 'No bow was brought in yet. A visit is begun at its bow, under Visits.'}</p>
         )}

@@ -1,4 +1,5 @@
 import { percent } from '../../../units/units';
+import { useFigures } from '../../../units/UnitsContext';
 import type { Schemas } from '../../../api/client';
 import { headMap } from '../../../drawing/heads';
 import { Table } from '../../../parts/Table';
@@ -23,6 +24,8 @@ const MAP = { width: 300, height: 250 };
 export function HeadsPanel({ paper, work, onMoved }: Props) {
   const heads = paper.heads!;
   const set = paper.sets.at(-1)!;
+  const { figure } = useFigures();
+  const weighed = heads.each.some((head) => head.grains !== null);
   return (
     <section className={s.heads} data-testid="broadheads">
       {heads.map && (
@@ -47,6 +50,7 @@ export function HeadsPanel({ paper, work, onMoved }: Props) {
             <thead>
               <tr>
                 <th scope="col">Head</th>
+                {weighed && <th scope="col">Weight</th>}
                 <th scope="col">Hits</th>
                 <th scope="col">From all heads</th>
                 <th scope="col">Flight</th>
@@ -62,6 +66,7 @@ export function HeadsPanel({ paper, work, onMoved }: Props) {
                     <span className="visually-hidden">{head.number}</span>
                     {head.apart && <b> apart</b>}
                   </th>
+                  {weighed && <td className={w.tabular}>{head.grains === null ? '' : figure(head.grains, 'gr', 1)}</td>}
                   <td>{head.count}</td>
                   <td>{head.fromAll}</td>
                   <td>{head.flight}</td>

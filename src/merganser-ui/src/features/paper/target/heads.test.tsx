@@ -49,9 +49,19 @@ const heads = {
     words: 'Within 3.00 in nothing is to be done.',
   },
   each: [
-    { number: '1', count: 2, away: 0.2, fromAll: '0.20 in left', flight: 'clean', practice: false, apart: false },
+    {
+      number: '1',
+      grains: 100.3,
+      count: 2,
+      away: 0.2,
+      fromAll: '0.20 in left',
+      flight: 'clean',
+      practice: false,
+      apart: false,
+    },
     {
       number: 'P',
+      grains: null,
       count: 2,
       away: 3,
       fromAll: '3.00 in low',
@@ -144,6 +154,8 @@ describe('what heads ask for', () => {
     expect(screen.getByText('92 %')).toBeTruthy();
     expect(screen.getByText('3.00 in low').closest('tr')!.textContent).toMatch(/P apart2.*1 of 2 flew badly/);
     expect(screen.getByText('Head P stands apart.')).toBeTruthy();
+    expect(screen.getByRole('columnheader', { name: 'Weight' })).toBeTruthy();
+    expect(screen.getByText('100.3 gr').closest('tr')!.textContent).toContain('0.20 in left');
   });
 
   it('keeps a sight as typed, and a mark that was moved otherwise', async () => {
