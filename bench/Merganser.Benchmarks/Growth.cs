@@ -21,6 +21,11 @@ public static partial class Growth
     /// <summary>Until the server has compiled what it needs for it.</summary>
     private const int Warm = 60;
 
+    /// <summary>
+    /// What is busy is compiled anew in the background once a server has rest: what is asked first would pay for it.
+    /// </summary>
+    private static readonly TimeSpan Settling = TimeSpan.FromSeconds(5);
+
     /// <summary>So many bows of the forty are asked in turn.</summary>
     private const int AskedBows = 10;
 
@@ -56,14 +61,23 @@ public static partial class Growth
                 asked.Add(requests);
             }
 
-            foreach (var name in asked.SelectMany(of => of.Select(r => r.Name)).Distinct())
-            {
-                costs[name] = await Measure([
+            Asked[] Of(string name) =>
+                [
                     .. benches
                         .Zip(asked)
                         .Select(of => new Asked(of.First, [.. of.Second.Where(r => r.Name == name)]))
                         .Where(of => of.Requests.Length > 0),
-                ]);
+                ];
+            string[] names = [.. asked.SelectMany(of => of.Select(r => r.Name)).Distinct()];
+            foreach (var of in names.SelectMany(Of))
+            {
+                await WarmUp(of);
+            }
+
+            await Task.Delay(Settling);
+            foreach (var name in names)
+            {
+                costs[name] = await Measure(Of(name));
             }
 
             Console.WriteLine(

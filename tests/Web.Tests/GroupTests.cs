@@ -18,7 +18,7 @@ public class GroupTests
         },
     };
 
-    private static readonly object Thirty = new[]
+    internal static readonly object Thirty = new[]
     {
         new
         {

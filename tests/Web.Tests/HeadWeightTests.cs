@@ -3,17 +3,6 @@ namespace Merganser.Web.Tests;
 /// <summary>Heads that were weighed for a dozen stand with their weights where that dozen is shot.</summary>
 public class HeadWeightTests
 {
-    private static readonly object Thirty = new[]
-    {
-        new
-        {
-            distance = "30",
-            fletched = false,
-            atTarget = true,
-            heads = true,
-        },
-    };
-
     [Fact]
     public async Task A_head_says_what_it_weighs_in_the_dozen_that_is_shot()
     {
@@ -34,7 +23,7 @@ public class HeadWeightTests
 
         foreach (var (of, said) in new[] { (dozen, new double?[] { 100.3, 99.8 }), (null, [null, null]) })
         {
-            var paper = await app.StartPaper(Thirty, dozenId: of);
+            var paper = await app.StartPaper(GroupTests.Thirty, dozenId: of);
             foreach (var number in new[] { "1", "2" })
             {
                 var hit = new

@@ -53,35 +53,24 @@ const arrow = (number: number, part: Partial<Dozen['tray'][number]> = {}): Dozen
   ...part,
 });
 
+const unweighed = (name: string): Dozen['classes'][number] => ({
+  name,
+  perArrow: 1,
+  needed: 3,
+  wanted: 3,
+  pieces: [],
+  lightest: null,
+  heaviest: null,
+  middle: null,
+  missing: 3,
+});
+
 const dozen = (part: Partial<Dozen> = {}): Dozen => ({
   ...sent.dozen,
   id: 'd',
   name: 'Island dozen',
   plan: { name: 'Island dozen', arrows: 3, classes: ['Shaft', 'Point'], spare: 0, vanesInSets: false },
-  classes: [
-    {
-      name: 'Shaft',
-      perArrow: 1,
-      needed: 3,
-      wanted: 3,
-      pieces: [],
-      lightest: null,
-      heaviest: null,
-      middle: null,
-      missing: 3,
-    },
-    {
-      name: 'Point',
-      perArrow: 1,
-      needed: 3,
-      wanted: 3,
-      pieces: [],
-      lightest: null,
-      heaviest: null,
-      middle: null,
-      missing: 3,
-    },
-  ],
+  classes: [unweighed('Shaft'), unweighed('Point')],
   shafts: [
     {
       number: 1,

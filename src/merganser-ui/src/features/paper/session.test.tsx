@@ -164,7 +164,7 @@ describe('a shot in words', () => {
 
 describe('the reading', () => {
   it('draws both legs of a yoke as they are to be twisted, and no other move', () => {
-    const of = (kind: string) => {
+    const of = (kind: Schemas['AdjusterKind']) => {
       cleanup();
       const move = { kind, from: 1, to: -1, order: 'Move it.', needsPress: true, after: '', places: '', goes: null };
       show(<ReadingPanel paper={paper({ advice: { ...paper().advice, kind: 'move', move } })} set={set(1)} />);
