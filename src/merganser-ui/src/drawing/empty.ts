@@ -9,8 +9,11 @@ export interface EmptyDrawing {
 
 const row = (count: number, of: (i: number) => string) => Array.from({ length: count }, (_, i) => of(i)).join('');
 
-/** A rail with pegs and no bow on them. */
-const rack = `M20 24H500${row(6, (i) => `M${70 + 76 * i} 24v16${circle(70 + 76 * i, 44, 4)}`)}`;
+/** A rail, and under each peg where a bow would hang. */
+const rack = `M20 24H500${row(6, (i) => {
+  const x = 70 + 76 * i;
+  return `M${x} 24v18M${x - 8} 48V172M${x - 8} 48c34 24 34 100 0 124`;
+})}`;
 
 /** A tray of twelve places, a shaft's outline in each. */
 const dozen = row(12, (i) => `M${22 + 40 * i} 24h32v112h-32ZM${34 + 40 * i} 34h8v92h-8Z`);
@@ -57,7 +60,7 @@ const adjuster = `M60 110H460${row(11, (i) => `M${60 + 40 * i} ${i === 5 ? 90 : 
 const WIDE: EmptyDrawing['frame'] = [0, 0, 520, 200];
 
 export const EMPTY = {
-  rack: { frame: [0, 10, 520, 60], path: rack },
+  rack: { frame: [0, 10, 520, 172], path: rack },
   bow: { frame: [200, 10, 220, 250], path: compound.ink + compound.thin },
   arrow: { frame: [70, 84, 540, 90], path: arrowFromAbove },
   nock: { frame: [220, 10, 230, 250], path: string + nock },
