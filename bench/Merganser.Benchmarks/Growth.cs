@@ -68,16 +68,19 @@ public static partial class Growth
                         .Select(of => new Asked(of.First, [.. of.Second.Where(r => r.Name == name)]))
                         .Where(of => of.Requests.Length > 0),
                 ];
-            string[] names = [.. asked.SelectMany(of => of.Select(r => r.Name)).Distinct()];
-            foreach (var of in names.SelectMany(Of))
+            (string Name, Asked[] Of)[] all =
+            [
+                .. asked.SelectMany(of => of.Select(r => r.Name)).Distinct().Select(name => (name, Of(name))),
+            ];
+            foreach (var of in all.SelectMany(a => a.Of))
             {
                 await WarmUp(of);
             }
 
             await Task.Delay(Settling);
-            foreach (var name in names)
+            foreach (var (name, of) in all)
             {
-                costs[name] = await Measure(Of(name));
+                costs[name] = await Measure(of);
             }
 
             Console.WriteLine(
@@ -145,12 +148,6 @@ public static partial class Growth
 
     private static async Task<List<Cost>> Measure(Asked[] all)
     {
-        foreach (var asked in all)
-        {
-            await WarmUp(asked);
-        }
-
-        await Task.Delay(200);
         for (var round = 0; round < Rounds; round++)
         {
             foreach (var asked in all)

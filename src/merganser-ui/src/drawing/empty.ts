@@ -21,9 +21,6 @@ const dozen = row(12, (i) => `M${22 + 40 * i} 24h32v112h-32ZM${34 + 40 * i} 34h8
 /** A sheet of paper in its frame, without a hole. */
 const paper = `M110 16H410V184H110ZM110 58H410M110 100H410M110 142H410M185 16V184M260 16V184M335 16V184`;
 
-/** A face without a hit. */
-const face = `${row(4, (i) => circle(260, 100, 84 - 22 * i))}M252 100h16M260 92v16`;
-
 /** A string with the knots of days, and the lines that will hang there. */
 const story = `M120 10V190${row(4, (i) => `${circle(120, 34 + 44 * i, 6)}M146 ${34 + 44 * i}h${[200, 150, 230, 120][i]}`)}`;
 
@@ -66,7 +63,6 @@ export const EMPTY = {
   nock: { frame: [220, 10, 230, 250], path: string + nock },
   dozen: { frame: [0, 10, 520, 140], path: dozen },
   paper: { frame: WIDE, path: paper },
-  face: { frame: WIDE, path: face },
   story: { frame: WIDE, path: story },
   plan: { frame: WIDE, path: plan },
   visit: { frame: WIDE, path: visit },
