@@ -136,10 +136,11 @@ public static class HandSpeed
         for (var i = 0; i < Strokes; i++)
         {
             screen.Driver.ExecuteScript("document.querySelector('[name=cutLength]').select()");
-            screen.Press($"28.{i % 7}");
+            // Another length each time: an answer that is still in the browser comes with the key.
+            screen.Press($"28.{i % 10}");
             Thread.Sleep(300);
             screen.Driver.ExecuteScript(NextKey);
-            screen.Press("5");
+            screen.Press($"{4 + (i / 10)}");
             screen.Until(_ => Number(screen, "window.after ?? 0") > 0 ? "there" : null);
             echo.Add(Number(screen, "window.echo"));
             after.Add(Number(screen, "window.after"));

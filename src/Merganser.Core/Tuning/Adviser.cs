@@ -60,12 +60,11 @@ public sealed partial record Adviser(
         var prior = PriorOf(stage);
         var seen = Settings.Of(prior, shots, Rig);
         var belief = FittedModels.Of(prior, seen);
-        var figures =
-            Engine?.Figures
-            ?? RuleFigures.For(Tolerance, Math.Sqrt(belief.Spread2), ShotsPerDecision) with
-            {
-                BothAxes = BothAxes,
-            };
+        var usual = RuleFigures.For(Tolerance, Math.Sqrt(belief.Spread2), ShotsPerDecision) with
+        {
+            BothAxes = BothAxes,
+        };
+        var figures = Engine?.Figures ?? (stage.Compares ? usual.AtTarget : usual);
         var setting = Settings.From(prior, shots.Count > 0 ? shots[0].Positions : Positions, Positions);
         var here = seen.Where(s => s.Rig == 0 && s.Setting.AsSpan().SequenceEqual(setting)).ToArray();
         var trail = new ShotTrail(prior, seen);

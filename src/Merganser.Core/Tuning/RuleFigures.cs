@@ -100,6 +100,16 @@ public sealed record RuleFigures(
     public double AlsoGain { get; init; } = 0.005;
 
     /// <summary>
+    /// The same for two groups at a target: a pair is four arrows, so that a smaller gain is worth a move, and what is
+    /// out of reach is said when it is surer (measured, docs/benchmarks.md).
+    /// </summary>
+    public RuleFigures AtTarget => this with { ChanceGain = GainAtTarget, HopelessReach = HopelessAtTarget };
+
+    private const double GainAtTarget = 0.03;
+
+    private const double HopelessAtTarget = 0.02;
+
+    /// <summary>
     /// The rule as it was first written down, before it was measured against others here: the check session is told in
     /// it.
     /// </summary>

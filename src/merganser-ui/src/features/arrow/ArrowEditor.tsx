@@ -2,26 +2,21 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { useCatalogue } from '../../api/queries';
-import { Caution, Note } from '../../parts/Note';
-import { Figure } from '../../parts/Figure';
 import { useEscape } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
-import { number } from '../../units/units';
 import { Plain } from '../../parts/Buttons';
 import { Main } from '../../parts/Page';
-import { Pick } from '../../parts/Pick';
+import { useSteady } from '../../parts/useSteady';
 import { ArrowDrawing } from './ArrowDrawing';
+import { ArrowFigures } from './ArrowFigures';
 import { ArrowFoot } from './ArrowFoot';
-import { SpeedBand } from './SpeedBand';
-import { FitBand } from './FitBand';
+import { ArrowTitle } from './ArrowTitle';
 import { Beside } from './Beside';
 import { PartPanel, stepPart } from './PartPanel';
-import { holds, partIds, retiredIn, withPart, type Draft, type PartName, type Used } from './parts';
+import { holds, partIds, retiredIn, withPart, type PartName, type Used } from './parts';
 import { AskPanel } from './AskPanel';
-import { MoreWays } from './ArrowWays';
 import { Tries } from './Tries';
 import { useArrowWork } from './useArrowWork';
-import w from '../../parts/words.module.css';
 import tries from './Tries.module.css';
 import s from './ArrowEditor.module.css';
 
@@ -39,9 +34,6 @@ interface Props {
   goCheck: (kind: string) => void;
 }
 
-const top = ['totalWeight', 'frontOfCenter', 'grainsPerPound', 'speed', 'kineticEnergy', 'momentum'];
-const small = ['fit', 'neededSpine', 'staticSpine', 'amoSpine', 'balancePoint', 'toSpare'];
-const SINCE = 'kept';
 const STALE_AFTER = 300;
 
 /** One arrow in work: the drawing, its figures, its parts. */
@@ -60,30 +52,21 @@ export function ArrowEditor({
   const work = useArrowWork(bowId, row);
   const { draft, change, undo, redo, figures, faults } = work;
   // A part that is retired, or farther down than the lists go, is fetched by its id.
+  const used = partIds(draft).join(',');
   const absent = partIds(draft).filter((id) => !holds(listed, id));
   const catalogue = useCatalogue(absent.length > 0 ? absent.join(',') : undefined).data ?? listed;
-  const retired = retiredIn(catalogue, draft);
+  const retired = useMemo(() => retiredIn(catalogue, used.split(',')), [catalogue, used]);
   const [chosen, setChosen] = useState<PartName>('point');
   const [asking, setAsking] = useState(false);
-  const view = figures.data;
-  const figure = (name: string) => view?.reading.figures.find((f) => f.name === name);
-  const since = view?.reading.figures.some((f) => f.change !== null) ? SINCE : undefined;
+  // What is typed comes first: the figures are drawn after it, and a next key does not wait for them.
+  const view = useDeferredValue(figures.data);
   const beside = useQuery({
     queryKey: ['arrows', bowId, 'beside'],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/beside', { params: { path: { bowId } } })),
   });
   const kept = row.kept && row.kept.id === work.openedId ? row.kept : null;
-  const speed = figure('speed');
-  /** A weight that has a band stands on something that is not known. */
-  const banded = figure('totalWeight')?.lowText != null;
-  const speedBand = useMemo(() => speed && <SpeedBand figure={speed} />, [speed]);
   useEscape(asking, () => setAsking(false));
   const stale = useLate(figures.isPlaceholderData);
-  const latest = useRef(change);
-  useEffect(() => {
-    latest.current = change;
-  });
-  const tryIt = useCallback((next: Draft) => latest.current(next), []);
   const now = useRef({ draft, use, onUsed });
   useEffect(() => {
     now.current = { draft, use, onUsed };
@@ -91,9 +74,9 @@ export function ArrowEditor({
   const usedId = use?.id;
   useEffect(() => {
     if (!usedId || !now.current.use) return;
-    tryIt(withPart(now.current.draft, now.current.use));
+    change(withPart(now.current.draft, now.current.use));
     now.current.onUsed();
-  }, [usedId, tryIt]);
+  }, [usedId, change]);
   // The figures come first; what lies below follows in the next frame.
   const below = useDeferredValue(view);
   const rows = useMemo(
@@ -105,6 +88,14 @@ export function ArrowEditor({
       ],
     [below, beside.data, row.id],
   );
+
+  // What hangs on the answer stands still while a key is drawn: it is given nothing that is new with each.
+  const toTry = useMemo(
+    () => below && <Tries tries={below.tries} onTry={change} onAsk={() => setAsking(true)} />,
+    [below, change],
+  );
+  const again = useSteady(() => void figures.refetch());
+  const rename = useSteady((name: string) => change({ ...draft, name }));
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -129,98 +120,40 @@ export function ArrowEditor({
     setChosen(part);
     setTimeout(() => document.querySelector<HTMLElement>('[data-panel] :is(input, select)')?.focus());
   }, []);
-  const act = (action: string | null | undefined) => {
+  const act = useSteady((action: string | null | undefined) => {
     if (action === 'keep') void work.keep();
     else if (action === 'tryFront' || action === 'tryRear') focusPart('more');
     else if (action?.startsWith('try')) focusPart(action.slice('try'.length).toLowerCase() as PartName);
     else if (action === 'fixLength') focusPart('length');
     else if (action?.startsWith('check:')) goCheck(action.slice(6));
     else if (action === 'paper') goPaper();
-  };
+  });
 
   return (
     <>
       <Main className={s.page}>
         <h1 className="visually-hidden">Arrow {draft.name}</h1>
-        <div className={s.title}>
-          <input
-            className={s.name}
-            aria-label="Name of this arrow"
-            name="arrowName"
-            maxLength={60}
-            value={draft.name}
-            onChange={(event) => change({ ...draft, name: event.target.value })}
-          />
-          <Pick bare label="Arrow on the bench" value="" onChange={onOpen} disabled={arrows.length < 2}>
-            <option value="" disabled>
-              Other arrows, {arrows.length - 1}
-            </option>
-            {arrows
-              .filter((a) => a.id !== row.id)
-              .map((a) => (
-                <option key={a.id} value={a.id}>
-                  {a.draft.name}
-                </option>
-              ))}
-          </Pick>
-          <span className={w.muted}>{row.kept ? `version ${row.kept.number}` : 'not kept yet'}</span>
-          <Plain onClick={onAnother}>Copy</Plain>
-          <MoreWays bowId={bowId} arrowId={row.id} />
-          <Plain onClick={undo} disabled={!work.canUndo}>
-            Undo
-          </Plain>
-          <Plain onClick={redo} disabled={!work.canRedo}>
-            Redo
-          </Plain>
-          <div className={s.cautions}>
-            {retired.map((name) => (
-              <Note key={name} word="Retired.">
-                {name} is out of the lists; this arrow keeps it.
-              </Note>
-            ))}
-            {view?.reading.cautions.map((c) => (
-              <Caution key={c.code} caution={c} />
-            ))}
-          </div>
-        </div>
+        <ArrowTitle
+          bowId={bowId}
+          row={row}
+          arrows={arrows}
+          name={draft.name}
+          onName={rename}
+          onOpen={onOpen}
+          onAnother={onAnother}
+          undo={work.canUndo ? undo : null}
+          redo={work.canRedo ? redo : null}
+          retired={retired}
+          cautions={view?.reading.cautions}
+        />
         <div className={s.work}>
           {view && <ArrowDrawing arrow={view.arrow} reading={view.reading} chosen={chosen} onChoose={focusPart} />}
-          <PartPanel part={chosen} draft={draft} catalogue={catalogue} faults={faults} onChange={tryIt} />
+          <PartPanel part={chosen} draft={draft} catalogue={catalogue} faults={faults} onChange={change} />
         </div>
         {view && (
           <>
-            <div className={s.figures} data-testid="figures">
-              {top.map((name) => (
-                <Figure
-                  key={name}
-                  figure={figure(name)!}
-                  since={since}
-                  stale={stale}
-                  banded={banded && name !== 'speed'}
-                >
-                  {name === 'speed' ? speedBand : null}
-                </Figure>
-              ))}
-            </div>
-            <div className={s.lower}>
-              <section aria-label="Spine">
-                <div className={s.fit}>
-                  <h2>
-                    Fit {number(view.reading.fit.ratio, 2)} <span>{view.reading.fit.words}</span>
-                  </h2>
-                  <span className={w.muted}>
-                    {number(view.reading.fit.low, 2)} to {number(view.reading.fit.high, 2)}, the bar in the band
-                    {view.reading.fit.openedRatio !== null && `; kept ${number(view.reading.fit.openedRatio, 2)}`}
-                  </span>
-                </div>
-                <FitBand fit={view.reading.fit} />
-                <div className={s.small}>
-                  {small.map((name) => (
-                    <Figure key={name} figure={figure(name)!} size="tiny" banded={banded} />
-                  ))}
-                </div>
-              </section>
-              {below && asking ? (
+            <ArrowFigures reading={view.reading} stale={stale}>
+              {asking ? (
                 <section className={tries.tries} aria-label="Ask for a value">
                   <h2>
                     Ask for a value{' '}
@@ -228,17 +161,30 @@ export function ArrowEditor({
                       What would change it
                     </Plain>
                   </h2>
-                  <AskPanel bowId={bowId} draft={draft} onTry={tryIt} />
+                  <AskPanel bowId={bowId} draft={draft} onTry={change} />
                 </section>
               ) : (
-                below && <Tries tries={below.tries} onTry={tryIt} onAsk={() => setAsking(true)} />
+                toTry
               )}
-            </div>
+            </ArrowFigures>
             {rows && <Beside rows={rows} />}
           </>
         )}
       </Main>
-      <ArrowFoot work={work} kept={kept} act={act} />
+      <ArrowFoot
+        save={work.save}
+        fault={Object.values(faults)[0]?.[0]}
+        notKept={work.notKept}
+        unread={figures.error?.message}
+        next={view?.reading.next}
+        kept={kept}
+        same={kept !== null && JSON.stringify(kept.typed) === JSON.stringify(draft)}
+        undo={work.canUndo ? undo : null}
+        act={act}
+        resolve={work.resolve}
+        retry={work.retry}
+        again={again}
+      />
     </>
   );
 }

@@ -1,18 +1,42 @@
+import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { Foot } from '../../shell/Foot';
-import type { useArrowWork } from './useArrowWork';
+import type { SaveState } from './useArrowWork';
 
 /** What is next of the arrow, or what is wrong with its keeping. */
-export function ArrowFoot({
-  work,
+export const ArrowFoot = memo(function ArrowFoot({
+  save,
+  fault,
+  notKept,
+  unread,
+  next,
   kept,
+  same,
+  undo,
   act,
+  resolve,
+  retry,
+  again,
 }: {
-  work: ReturnType<typeof useArrowWork>;
+  save: SaveState;
+  /** What is wrong with an entry. */
+  fault?: string;
+  /** Why the version could not be kept. */
+  notKept: string | null;
+  /** Why there are no figures. */
+  unread?: string;
+  next?: Schemas['ArrowReading']['next'];
   kept: Schemas['ArrowVersion'] | null;
+  /** True where the arrow is as the version that is kept. */
+  same: boolean;
+  /** Null where there is nothing to undo. */
+  undo: (() => void) | null;
   act: (action: string | null | undefined) => void;
+  resolve: (mine: boolean) => void;
+  retry: () => Promise<void>;
+  /** Asks for the figures once more. */
+  again: () => void;
 }) {
-  const { save, figures, faults } = work;
   if (save.kind === 'conflict')
     return (
       <Foot
@@ -20,9 +44,9 @@ export function ArrowFoot({
         sentence="This arrow was changed in another place meanwhile."
         reason="Your build is still here. Keep yours, or take the other."
         button="Keep mine"
-        onGo={() => work.resolve(true)}
+        onGo={() => resolve(true)}
         alternative="Take the other"
-        onAlternative={() => work.resolve(false)}
+        onAlternative={() => resolve(false)}
       />
     );
   if (save.kind === 'lost')
@@ -32,10 +56,9 @@ export function ArrowFoot({
         sentence="Kept here, not yet saved."
         reason={save.message}
         button="Try again"
-        onGo={() => void work.retry()}
+        onGo={() => void retry()}
       />
     );
-  const fault = Object.values(faults)[0]?.[0];
   if (fault)
     return (
       <Foot
@@ -43,28 +66,18 @@ export function ArrowFoot({
         sentence="One entry needs another look."
         reason={fault}
         button="Undo it"
-        onGo={work.undo}
-        busy={!work.canUndo}
+        onGo={undo ?? (() => undefined)}
+        busy={undo === null}
       />
     );
-  if (work.notKept)
+  if (notKept)
+    return <Foot trouble sentence={notKept} reason="Nothing is lost." button="Try again" onGo={() => act('keep')} />;
+  if (unread)
     return (
-      <Foot trouble sentence={work.notKept} reason="Nothing is lost." button="Try again" onGo={() => act('keep')} />
+      <Foot trouble sentence="The figures could not be computed." reason={unread} button="Try again" onGo={again} />
     );
-  if (figures.isError)
-    return (
-      <Foot
-        trouble
-        sentence="The figures could not be computed."
-        reason={figures.error.message}
-        button="Try again"
-        onGo={() => void figures.refetch()}
-      />
-    );
-  const next = figures.data?.reading.next;
   if (!next) return <Foot sentence="Opening the arrow …" reason="" button="Wait" busy onGo={() => undefined} />;
-  const same = kept !== null && JSON.stringify(kept.typed) === JSON.stringify(work.draft);
-  if (same && next.action === 'keep')
+  if (kept && same && next.action === 'keep')
     return (
       <Foot
         sentence={`Version ${kept.number} is kept: shoot it through paper.`}
@@ -73,7 +86,7 @@ export function ArrowFoot({
         onGo={() => act('paper')}
       />
     );
-  if (same && next.alternativeAction === 'keep')
+  if (kept && same && next.alternativeAction === 'keep')
     return (
       <Foot
         sentence={`Version ${kept.number} is kept as it is.`}
@@ -94,4 +107,4 @@ export function ArrowFoot({
       onAlternative={() => act(next.alternativeAction)}
     />
   );
-}
+});

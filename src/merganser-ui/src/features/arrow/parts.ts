@@ -156,9 +156,9 @@ export const holds = (catalogue: Schemas['Catalogue'], id: string): boolean =>
   heldBy(catalogue).some((part) => part.id === id);
 
 /** Names of the parts of a draft that are picked no more. */
-export const retiredIn = (catalogue: Schemas['Catalogue'], draft: Draft): string[] =>
+export const retiredIn = (catalogue: Schemas['Catalogue'], ids: string[]): string[] =>
   heldBy(catalogue)
-    .filter((part) => part.retired && partIds(draft).includes(part.id))
+    .filter((part) => part.retired && ids.includes(part.id))
     .map((part) => part.part.name);
 
 /** The draft with another part in it, or none; another insert or point is whole. What stands at the ends is added. */

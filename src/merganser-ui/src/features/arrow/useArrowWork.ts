@@ -1,16 +1,18 @@
 import { keptAs, readKept } from '../../api/bench';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { answer, api, faultsOf, ifMatch, Refusal, type Schemas } from '../../api/client';
+import { afterPaint } from '../../api/afterPaint';
 import { askAgain } from '../../api/connection';
 import { useActs } from '../../api/useActs';
 import { useRefresh } from '../../api/queries';
+import { useSteady } from '../../parts/useSteady';
 import type { Draft } from './parts';
 
 const SAVE_AFTER = 350;
 const UNDO_DEPTH = 100;
 
-type SaveState = { kind: 'saved' | 'saving' | 'conflict' } | { kind: 'lost'; message: string };
+export type SaveState = { kind: 'saved' | 'saving' | 'conflict' } | { kind: 'lost'; message: string };
 
 const slot = (id: string) => keptAs(`arrow-${id}`);
 
@@ -31,8 +33,11 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
 
   const figuresOf = (of: Draft) => ({
     queryKey: ['figures', bowId, of, openedId],
-    queryFn: ({ signal }: { signal: AbortSignal }) =>
-      answer(api.POST('/api/figures', { body: { bowId, draft: of, openedVersionId: openedId }, signal })),
+    // What was typed is seen first: drawing the answer would hold it up.
+    queryFn: async ({ signal }: { signal: AbortSignal }) => {
+      const asked = answer(api.POST('/api/figures', { body: { bowId, draft: of, openedVersionId: openedId }, signal }));
+      return (await Promise.all([asked, afterPaint()]))[0];
+    },
     staleTime: 60_000,
     meta: { ofWhatIsSent: true },
   });
@@ -75,46 +80,44 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
     return () => clearTimeout(timer);
   }, [draft, row.id, send]);
 
-  const change = (next: Draft) => {
+  const change = useSteady((next: Draft) => {
     // Asked for at once: the server computes while the page draws what was typed.
     void queries.prefetchQuery(figuresOf(next));
     setPast((all) => [...all.slice(-UNDO_DEPTH), draft]);
     setFuture([]);
     setDraft(next);
-  };
-  const undo = () => {
+  });
+  const undo = useSteady(() => {
     const last = past.at(-1);
     if (!last) return;
     setPast(past.slice(0, -1));
     setFuture([draft, ...future]);
     setDraft(last);
-  };
-  const redo = () => {
+  });
+  const redo = useSteady(() => {
     const [next, ...rest] = future;
     if (!next) return;
     setFuture(rest);
     setPast([...past, draft]);
     setDraft(next);
-  };
+  });
 
   const { problem } = saving;
   const theirs = problem instanceof Refusal && problem.status === 412 ? (problem.current as Schemas['ArrowRow']) : null;
-  const save: SaveState = theirs
-    ? { kind: 'conflict' }
-    : problem
-      ? { kind: 'lost', message: problem.message }
-      : { kind: saving.busy ? 'saving' : 'saved' };
+  const kind = theirs ? 'conflict' : problem ? 'lost' : saving.busy ? 'saving' : 'saved';
+  const message = problem?.message ?? '';
+  const save = useMemo((): SaveState => (kind === 'lost' ? { kind, message } : { kind }), [kind, message]);
 
-  const resolve = (mine: boolean) => {
+  const resolve = useSteady((mine: boolean) => {
     if (!theirs) return;
     version.current = theirs.version;
     savedText.current = JSON.stringify(theirs.draft);
     saving.clear();
     if (mine) void send();
     else setDraft(theirs.draft);
-  };
+  });
 
-  const keep = async () => {
+  const keep = useSteady(async () => {
     wanted.current = draft;
     if (!(await send())) return;
     const kept = await keeping.act(`keep ${version.current}`, (id) =>
@@ -124,7 +127,12 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
     setOpenedId(kept.kept!.id);
     await queries.invalidateQueries({ queryKey: ['arrows', bowId] });
     refresh();
-  };
+  });
+  /** The server is back: what was typed is sent, and the figures that could not be had are asked for again. */
+  const retry = useSteady(async () => {
+    if (saving.unreachable && !(await askAgain())) return;
+    if ((await send()) && figures.isError) await figures.refetch();
+  });
 
   const faults = faultsOf(figures.error);
   return {
@@ -137,11 +145,7 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
     figures,
     faults,
     save,
-    /** The server is back: what was typed is sent, and the figures that could not be had are asked for again. */
-    retry: async () => {
-      if (saving.unreachable && !(await askAgain())) return;
-      if ((await send()) && figures.isError) await figures.refetch();
-    },
+    retry,
     resolve,
     keep,
     /** Why the version could not be kept. */
