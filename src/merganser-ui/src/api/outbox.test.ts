@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { waitFor } from '@testing-library/react';
 import { afterAll, afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { answer, api, Refusal } from './client';
 import { connectionFound } from './connection';
@@ -55,7 +56,7 @@ describe('what is entered while the server is away', () => {
     // What is entered before the others went out goes behind them.
     const late = enter('d');
     expect(await late).toBe('waits');
-    await vi.waitFor(() => expect(waiting()).toEqual([]));
+    await waitFor(() => expect(waiting()).toEqual([]));
     expect(bench.got).toEqual(['a', 'b', 'c', 'd']);
   });
 
@@ -133,7 +134,7 @@ describe('what is entered while the server is away', () => {
 
     bench.refuses = [];
     await sendAgain(move!);
-    await vi.waitFor(() => expect(waiting()).toEqual([]));
+    await waitFor(() => expect(waiting()).toEqual([]));
     expect(bench.got.slice(2)).toEqual(['move 1', 'shot 2', 'accept']);
   });
 
@@ -161,6 +162,6 @@ describe('what is entered while the server is away', () => {
     await flush();
     expect(bench.got).toEqual(['shot 2']);
     await giveUp('shot 1');
-    await vi.waitFor(() => expect(bench.got).toEqual(['shot 2', 'accept']));
+    await waitFor(() => expect(bench.got).toEqual(['shot 2', 'accept']));
   });
 });

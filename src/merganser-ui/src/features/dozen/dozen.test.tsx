@@ -1,4 +1,4 @@
-import { cleanup, render, renderHook, screen } from '@testing-library/react';
+import { cleanup, render, renderHook, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { only, sent } from '../../testing/fixtures';
@@ -248,7 +248,7 @@ describe('what was entered of an arrow', () => {
     expect(what).toBe(`“${after.steps[0]!.words}” of arrow 1`);
     run();
     expect(acts.withdraw).toHaveBeenLastCalledWith('d', 'tick1');
-    await vi.waitFor(() => expect(undo.done).toHaveBeenCalledWith(what));
+    await waitFor(() => expect(undo.done).toHaveBeenCalledWith(what));
     await result.current('d', { ...blank, kind: 'made', number: 1, word: 'built', value: '400' });
     expect(undo.offer.mock.lastCall![0]).toBe('the built weight of arrow 1');
     await result.current('d', { ...blank, kind: 'piece', value: '250' });

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { flightPaths, rangeFrame, struckPaths, tapeFrame } from '../../drawing/range';
@@ -73,7 +73,7 @@ describe('the range', () => {
     const asked = open('');
     expect(await screen.findByText(sent.flight.honest!.title)).toBeTruthy();
     fireEvent.click(screen.getByLabelText('Circle to keep in, in: one more'));
-    await vi.waitFor(() => {
+    await waitFor(() => {
       const said = asked.find((a) => a.method === 'POST');
       expect(said?.body).toMatchObject({ circle: '9 in', error: 'usual' });
     });

@@ -1,4 +1,4 @@
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
@@ -35,6 +35,6 @@ describe('the plan', () => {
     await userEvent.selectOptions(screen.getByLabelText('Which bow'), 'Tansel');
     await userEvent.type(screen.getByLabelText(/After so many shots/), '60{Enter}');
     expect(add.mock.calls[0]![0]).toMatchObject({ kind: 'byShots', text: 'Wax the string', shots: '60' });
-    await vi.waitFor(() => expect(done).toHaveBeenCalledOnce());
+    await waitFor(() => expect(done).toHaveBeenCalledOnce());
   });
 });

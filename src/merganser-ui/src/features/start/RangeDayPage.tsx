@@ -38,6 +38,7 @@ export default function RangeDayPage() {
     localStorage.setItem(keptAs('range-day'), JSON.stringify(now));
   };
   const bows = rack.data?.bows ?? [];
+  const none = rack.data !== undefined && bows.length === 0;
   const day = bows.map(({ id }) => ({ bowId: id, shots: shots[id] ?? 0 })).filter((bow) => bow.shots > 0);
   const sum = day.reduce((all, bow) => all + bow.shots, 0);
   const keep = async () => {
@@ -65,7 +66,7 @@ export default function RangeDayPage() {
           />
         </div>
         <Body>
-          {rack.data && bows.length === 0 && (
+          {none && (
             <Empty of="rack" title="No bow hangs here yet">
               Enter one first.
             </Empty>
@@ -117,11 +118,19 @@ export default function RangeDayPage() {
         sentence={
           acts.problem?.message ??
           (sum === 0
-            ? 'Press an end when it is shot.'
+            ? none
+              ? 'There is nothing to count yet.'
+              : 'Press an end when it is shot.'
             : `${day.length === 1 ? '1 bow' : `${day.length} bows`}, ${sum} shots.`)
         }
-        reason={acts.problem ? 'What you counted stays here.' : 'The strings count them; checks fall due by them.'}
-        button={sum === 0 ? 'Back to the rack' : 'Keep the day'}
+        reason={
+          acts.problem
+            ? 'What you counted stays here.'
+            : none
+              ? 'A range day counts the arrows of the bows on the rack.'
+              : 'The strings count them; checks fall due by them.'
+        }
+        button={none ? 'Enter a bow' : sum === 0 ? 'Back to the rack' : 'Keep the day'}
         busy={acts.busy}
         onGo={() => void keep()}
         alternative={sum === 0 ? null : 'Count anew'}

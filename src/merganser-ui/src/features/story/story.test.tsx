@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { stripFrame } from '../../drawing/story';
@@ -57,9 +57,9 @@ describe('the story', () => {
     const asked = open();
     const last = () => asked.findLast((a) => a.path.includes('/story?'))?.path;
     fireEvent.click(await screen.findByRole('button', { name: /Moves/ }));
-    await vi.waitFor(() => expect(last()).toContain('signs=moves'));
+    await waitFor(() => expect(last()).toContain('signs=moves'));
     fireEvent.click(screen.getByRole('button', { name: /Speed/ }), { shiftKey: true });
-    await vi.waitFor(() => expect(decodeURIComponent(last()!)).toContain('signs=moves,speed'));
+    await waitFor(() => expect(decodeURIComponent(last()!)).toContain('signs=moves,speed'));
     fireEvent.click(screen.getByRole('button', { name: /All/ }));
     expect(screen.getByRole('button', { name: /All/ }).getAttribute('aria-pressed')).toBe('true');
   });
@@ -69,15 +69,15 @@ describe('the story', () => {
     await screen.findByTestId('changed');
     const dates = () => decodeURIComponent(asked.findLast((a) => a.path.includes('answers?'))?.path ?? '');
     fireEvent.keyDown(document.body, { key: '[' });
-    await vi.waitFor(() => expect(dates()).toContain('then=2026-07-20'));
+    await waitFor(() => expect(dates()).toContain('then=2026-07-20'));
     fireEvent.keyDown(document.body, { key: '{' });
-    await vi.waitFor(() => expect(dates()).toContain('now=2026-11-22'));
+    await waitFor(() => expect(dates()).toContain('now=2026-11-22'));
   });
 
   it('logs the way back in one act, from where each stands', async () => {
     const asked = open('/bows/b/story?show=back');
     fireEvent.click(await screen.findByRole('button', { name: 'I made these moves' }));
-    await vi.waitFor(() => expect(asked.some((a) => a.method === 'POST')).toBe(true));
+    await waitFor(() => expect(asked.some((a) => a.method === 'POST')).toBe(true));
     const { body } = asked.find((a) => a.method === 'POST')!;
     expect((body as { moves: unknown[] }).moves).toEqual(
       sent.storyAnswers.two.wayBack.map(({ kind, from, to }) => ({ adjuster: kind, from, to })),

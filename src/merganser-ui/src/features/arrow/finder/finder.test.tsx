@@ -1,4 +1,4 @@
-import { act, cleanup, fireEvent, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { discPlaces, nearestPlace, stairPath, tradeOff } from '../../../drawing/finder';
 import { sent } from '../../../testing/fixtures';
@@ -102,7 +102,7 @@ describe('the finder', () => {
     return { asked, opened };
   };
   const told = async (view: object = sent.found) => {
-    await vi.waitFor(() => expect(Stream.last).not.toBeNull());
+    await waitFor(() => expect(Stream.last).not.toBeNull());
     Stream.last!.tell(view);
   };
 
@@ -114,7 +114,7 @@ describe('the finder', () => {
     fireEvent.keyDown(window, { key: '2' });
     expect(await screen.findByText(second.put)).toBeTruthy();
     fireEvent.click(screen.getByText('Open number 2'));
-    await vi.waitFor(() => expect(opened).toEqual(['new']));
+    await waitFor(() => expect(opened).toEqual(['new']));
     expect(asked.find((a) => a.path === '/api/arrows')?.body).toMatchObject({ bowId: 'b', draft: second.draft });
   });
 
@@ -125,7 +125,7 @@ describe('the finder', () => {
     const posts = asked.filter((a) => a.method === 'POST').length;
     const weight = screen.getByLabelText('Weight to');
     for (const text of ['4', '45', '455']) fireEvent.change(weight, { target: { value: text } });
-    await vi.waitFor(() => expect(asked.filter((a) => a.method === 'POST').length).toBe(posts + 1));
+    await waitFor(() => expect(asked.filter((a) => a.method === 'POST').length).toBe(posts + 1));
     expect(before.closed).toBe(true);
     expect(asked.at(-1)?.body).toMatchObject({
       ranges: expect.arrayContaining([expect.objectContaining({ figure: 'weight', high: '455' })]),
@@ -148,7 +148,7 @@ describe('the finder', () => {
     expect(await screen.findByText('The search was lost: the server does not answer.')).toBeTruthy();
     expect(screen.getAllByText(sent.found.rows[0]!.reason).length).toBeGreaterThan(0);
     fireEvent.click(screen.getByText('Search again'));
-    await vi.waitFor(() => expect(Stream.opened).toBe(2));
+    await waitFor(() => expect(Stream.opened).toBe(2));
   });
 
   it('shows a catalogue that was changed since', async () => {
@@ -168,7 +168,7 @@ describe('the finder', () => {
     await told({ ...sent.found, rows: [], listed: 0, nearest });
     expect(screen.getByText(nearest.words)).toBeTruthy();
     fireEvent.click(screen.getByText('Widen it so far'));
-    await vi.waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ ranges: nearest.ranges, mostToBuy: null }));
+    await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ ranges: nearest.ranges, mostToBuy: null }));
   });
 
   it('moves a handle by keys, and opens it at the end of its scale', async () => {

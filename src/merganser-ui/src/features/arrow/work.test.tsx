@@ -1,0 +1,48 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { afterEach, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { connectionFound } from '../../api/connection';
+import { only } from '../../testing/fixtures';
+import { answering } from '../../testing/show';
+import type { Draft } from './parts';
+import { useArrowWork } from './useArrowWork';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+  localStorage.clear();
+});
+
+const draft = only<Draft>({ name: 'Own', cutLength: '28' });
+const row = only<Schemas['ArrowRow']>({ id: 'a', version: 1, draft, kept: null });
+const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+const wrapper = ({ children }: { children: ReactNode }) => (
+  <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+);
+
+it('shows what was typed at once, and takes the figures of it after the frame that it stands in', async () => {
+  connectionFound();
+  const frames: FrameRequestCallback[] = [];
+  vi.stubGlobal('requestAnimationFrame', (then: FrameRequestCallback) => frames.push(then));
+  const frame = () => frames.splice(0).forEach((then) => then(0));
+  const asked = answering({
+    '/figures': (body: unknown) => ({ of: (body as { draft: Draft }).draft.cutLength }),
+    '/draft': { ...row, version: 2 },
+  });
+  const { result } = renderHook(() => useArrowWork('b', row), { wrapper });
+  const shown = () => (result.current.figures.data as unknown as { of: string } | undefined)?.of;
+  await waitFor(() => expect(frames).toHaveLength(1));
+  frame();
+  await waitFor(() => expect(shown()).toBe('28'));
+
+  act(() => result.current.change({ ...draft, cutLength: '28.5' }));
+  expect(result.current.draft.cutLength).toBe('28.5');
+  await waitFor(() => expect(asked.filter((a) => a.path.includes('/figures'))).toHaveLength(2));
+  // The answer is there; the page still shows what was before.
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  expect(shown()).toBe('28');
+  frame();
+  await waitFor(() => expect(shown()).toBe('28.5'));
+});
