@@ -100,10 +100,22 @@ public sealed record RuleFigures(
     public double AlsoGain { get; init; } = 0.005;
 
     /// <summary>
-    /// The same for two groups at a target: a pair is four arrows, so that a smaller gain is worth a move, and what is
-    /// out of reach is said when it is surer (measured, docs/benchmarks.md).
+    /// True where a test of a way that did not tell is followed by a longer one: by what its steps were seen to do, and
+    /// beyond the school's own clicks at their price.
     /// </summary>
-    public RuleFigures AtTarget => this with { ChanceGain = GainAtTarget, HopelessReach = HopelessAtTarget };
+    public bool TestsOnward { get; init; }
+
+    /// <summary>
+    /// The same for two groups at a target: a pair is four arrows, so that a smaller gain is worth a move, a test goes
+    /// onward, and what is out of reach is said when it is surer (measured, docs/benchmarks.md).
+    /// </summary>
+    public RuleFigures AtTarget =>
+        this with
+        {
+            ChanceGain = GainAtTarget,
+            HopelessReach = HopelessAtTarget,
+            TestsOnward = true,
+        };
 
     private const double GainAtTarget = 0.03;
 

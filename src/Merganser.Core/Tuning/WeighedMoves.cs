@@ -39,7 +39,8 @@ public sealed class WeighedMoves(RuleFigures figures)
             var parts = ways.Select(w => Square(belief, w, setting, open.Index)).ToArray();
             var steps = parts.Select(p => BestStep(setting[open.Index], open, p.B, p.A) ?? 0).ToArray();
             var score = parts.Select((p, i) => p.C + (p.B * steps[i]) + (p.A * steps[i] * steps[i])).Sum();
-            AddTest(found, belief, setting, open, ways, steps, score + Twice(figures.MoveCost, belief, open.Index));
+            var price = Twice(figures.MoveCost, belief, open.Index) + (Onward(open) ? figures.BeyondCost : 0);
+            AddTest(found, belief, setting, open, ways, steps, score + price);
         }
 
         return found;
@@ -74,8 +75,8 @@ public sealed class WeighedMoves(RuleFigures figures)
                 )
                 .ToArray();
             int[] steps = [.. best.Select(b => (int)(b.To - setting[open.Index]))];
-            var score = Twice(figures.MoveChance, belief, open.Index) - best.Sum(b => b.Chance);
-            AddTest(found, belief, setting, open, ways, steps, score);
+            var price = Twice(figures.MoveChance, belief, open.Index) + (Onward(open) ? figures.BeyondChance : 0);
+            AddTest(found, belief, setting, open, ways, steps, price - best.Sum(b => b.Chance));
         }
 
         return found;
@@ -131,7 +132,9 @@ public sealed class WeighedMoves(RuleFigures figures)
             var likelier = ways[likelierWay];
             var gain =
                 likelier.Sum(m => m.Weight * Math.Abs(belief.GainOf(m, open.Index).Gain)) / likelier.Sum(m => m.Weight);
-            var most = Math.Min((int)Math.Ceiling(spreads * Math.Sqrt(belief.Spread2) / gain), open.MostTest);
+            // What a step does was seen once it was moved: then it is the expected effect alone that bounds a test.
+            var window = figures.TestsOnward && setting[open.Index] != 0 ? int.MaxValue : open.MostTest;
+            var most = Math.Min((int)Math.Ceiling(spreads * Math.Sqrt(belief.Spread2) / gain), window);
             step = Math.Clamp(step, -Math.Max(1, most), Math.Max(1, most));
         }
 
@@ -141,12 +144,19 @@ public sealed class WeighedMoves(RuleFigures figures)
         }
     }
 
-    /// <summary>Adjusters whose way is worth a test, each once, as far as the school reaches for it.</summary>
-    private static IEnumerable<Lever> Open(ResponsePrior prior, Belief belief, IReadOnlyList<Lever> levers) =>
-        levers
-            .Where(l => prior.Gains[l.Index].AgreedChance < 1 && belief.IsOpen(l.Index))
-            .GroupBy(l => l.Index)
-            .Select(same => same.OrderBy(l => l.Beyond).First());
+    /// <summary>
+    /// Adjusters whose way is worth a test, each once, as far as the school reaches for it; where tests go onward also
+    /// beyond, at a price: else a rest whose few clicks do not tell its way would be left there.
+    /// </summary>
+    private IEnumerable<Lever> Open(ResponsePrior prior, Belief belief, IReadOnlyList<Lever> levers)
+    {
+        var open = levers.Where(l => prior.Gains[l.Index].AgreedChance < 1 && belief.IsOpen(l.Index));
+        return figures.TestsOnward
+            ? open.OrderBy(l => l.Beyond)
+            : open.GroupBy(l => l.Index).Select(same => same.OrderBy(l => l.Beyond).First());
+    }
+
+    private bool Onward(Lever open) => figures.TestsOnward && open.Beyond;
 
     /// <summary>The whole step that makes bδ + aδ² least, inside the limits; null when that is none.</summary>
     private static int? BestStep(double at, Lever lever, double b, double a)

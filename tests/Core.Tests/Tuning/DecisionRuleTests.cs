@@ -16,6 +16,7 @@ public class DecisionRuleTests
         Free: true
     );
     private static readonly DecisionRule Rule = new(RuleFigures.Usual);
+    private static readonly DecisionRule AtTarget = new(RuleFigures.Usual.AtTarget);
 
     [Fact]
     public void It_is_done_when_the_chance_is_worth_more_than_a_shot_and_not_before_a_shot_here()
@@ -140,6 +141,31 @@ public class DecisionRuleTests
         Rule.Decide(Prior(Yoke), belief, [0], [new(0, -8, 8, MostSteps: 2)], new(2)).Chosen!.To.ShouldBe(-2);
         var open = Rule.Decide(Prior(Rest), Open(.6), [0], [new(0, -25, 25, MostTest: 3)], new(3));
         Math.Abs(open.Chosen!.To).ShouldBe(3);
+    }
+
+    [Fact]
+    public void At_a_target_a_way_that_the_schools_few_clicks_did_not_tell_is_tested_beyond_them()
+    {
+        Lever[] atItsEnd = [new(0, 6, 6), new(0, -25, 25, Beyond: true)];
+        Decision Said(DecisionRule rule, Lever[] levers) => rule.Decide(Prior(Rest), Open(.6), [6], levers, new(3));
+        Said(AtTarget, atItsEnd).Kind.ShouldBe(DecisionKind.SmallTest);
+        Said(Rule, atItsEnd).Kind.ShouldNotBe(DecisionKind.SmallTest, "on paper no test goes beyond them");
+        Lever[] wide = [new(0, -25, 25), new(0, -25, 25, Beyond: true)];
+        Said(AtTarget, wide).Chosen!.Beyond.ShouldBeFalse("the same test costs less inside");
+    }
+
+    [Fact]
+    public void At_a_target_a_second_test_goes_as_far_as_two_spreads_of_what_a_step_was_seen_to_do()
+    {
+        double Steps(DecisionRule rule, double from)
+        {
+            Lever[] rest = [new(0, -25, 25, MostTest: 3)];
+            return Math.Abs(rule.Decide(Prior(Rest), Open(.6), [from], rest, new(3)).Chosen!.To - from);
+        }
+
+        Steps(AtTarget, 0).ShouldBe(3, "what a step does is a guess as yet");
+        Steps(AtTarget, -6).ShouldBeInRange(4, 10, "2 × .15 in of spread over .03 in a step");
+        Steps(Rule, -6).ShouldBe(3);
     }
 
     [Fact]
