@@ -79,6 +79,7 @@ public class AwayTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void What_the_server_refuses_is_set_aside_with_both_values_and_may_be_given_up()
     {
         using var screen = new Screen(demo: true);

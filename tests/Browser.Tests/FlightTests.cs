@@ -12,6 +12,7 @@ public class FlightTests
     private static int HonestOf(Screen screen) => int.Parse(screen.See("[data-testid=honest]").Text.Split(' ')[2]);
 
     [Fact]
+    [Trait("Category", "Long")]
     public void The_range_is_seen_set_and_kept_and_marks_bind_the_tape()
     {
         using var screen = new Screen(demo: true);

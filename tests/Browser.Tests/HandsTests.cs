@@ -135,6 +135,7 @@ public class HandsTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Checks_go_on_by_Enter_and_a_stray_digit_records_nothing()
     {
         using var screen = new Screen(demo: true);
@@ -189,6 +190,7 @@ public class HandsTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Undo_takes_back_the_newest_act_and_names_it()
     {
         using var screen = new Screen(demo: true);
@@ -228,6 +230,7 @@ public class HandsTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_cracked_limb_is_on_every_stop_until_it_is_repaired_by_somebody()
     {
         using var screen = new Screen(demo: true);

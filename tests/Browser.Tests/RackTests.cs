@@ -8,6 +8,7 @@ namespace Merganser.Browser.Tests;
 public class RackTests
 {
     [Fact]
+    [Trait("Category", "Long")]
     public async Task A_long_rack_is_rows_and_a_bow_is_found_by_slash_and_its_name()
     {
         using var screen = new Screen(demo: true);

@@ -109,6 +109,7 @@ public class SetupTests
     }
 
     [Fact]
+    [Trait("Category", "Long")]
     public void Something_is_wrong_opens_its_first_check_and_leads_on_from_there()
     {
         using var screen = new Screen(demo: true);

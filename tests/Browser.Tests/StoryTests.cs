@@ -9,6 +9,7 @@ public class StoryTests
     private const string Story = "[data-testid=story] li";
 
     [Fact]
+    [Trait("Category", "Long")]
     public void What_changed_is_asked_found_noted_and_put_back_by_keys()
     {
         using var screen = new Screen(demo: true);

@@ -8,6 +8,7 @@ public class VisitTests
     private const string Brindle = "/bows/22222222-0000-4000-8000-000000000001";
 
     [Fact]
+    [Trait("Category", "Long")]
     public void A_bow_comes_in_is_worked_on_and_goes_home_with_its_card()
     {
         using var screen = new Screen(demo: true);
