@@ -39,6 +39,8 @@ internal static class GroupWorld
             ("heads, both axes", TargetWorld.Heads, new GroupWays(BothAxes: true)),
             ("heads, taught by paper", TargetWorld.Heads, new GroupWays(TaughtByPaper: true)),
             ("heads, sight or bow", TargetWorld.Heads, new GroupWays(Straight: StraightMiss.MoveTheSight)),
+            ("bare, an oracle", TargetWorld.Bare, new GroupWays(Oracle: true)),
+            ("heads, an oracle", TargetWorld.Heads, new GroupWays(Oracle: true)),
         ];
         foreach (var (name, world, ways) in rows)
         {
@@ -48,10 +50,50 @@ internal static class GroupWorld
             }
         }
 
+        foreach (var (name, world) in new[] { ("bare", TargetWorld.Bare), ("heads", TargetWorld.Heads) })
+        {
+            foreach (var spread in spreads)
+            {
+                Row(bows, $"{name}, practised hand 3 + 3", world, spread, t => ByHand(t, Hand(t, 3)));
+                Row(bows, $"{name}, careful hand 5 + 5", world, spread, t => ByHand(t, Hand(t, 5)));
+                Row(bows, $"{name}, small fixed step", world, spread, t => ByHand(t, Step(t)));
+            }
+        }
+
         return Task.CompletedTask;
     }
 
-    private static void Row(int bows, string row, TargetWorld world, double spread, GroupWays ways, double reversed = 0)
+    private static SessionResult Hand(SimulatedTarget target, int pairs) =>
+        Hands.Practised(Handled.Of(target), Inside(target), pairs, confirm: false);
+
+    private static SessionResult Step(SimulatedTarget target) => Hands.FixedStep(Handled.Of(target), Inside(target));
+
+    private static double Inside(SimulatedTarget target) => target.World.Tolerance / Handled.FactorOf(target);
+
+    private static GroupResult ByHand(SimulatedTarget target, SessionResult done)
+    {
+        var factor = Handled.FactorOf(target);
+        var (end, after36) = (factor * done.TrueLength, factor * done.LengthAfter18);
+        return new GroupResult(done.End, done.Moves, 2 * done.Shots, end, after36, double.NaN);
+    }
+
+    private static void Row(
+        int bows,
+        string row,
+        TargetWorld world,
+        double spread,
+        GroupWays ways,
+        double reversed = 0
+    ) => Row(bows, row, world, spread, target => GroupLoop.Run(target, ways), reversed);
+
+    private static void Row(
+        int bows,
+        string row,
+        TargetWorld world,
+        double spread,
+        Func<SimulatedTarget, GroupResult> shot,
+        double reversed = 0
+    )
     {
         if (!row.Contains(Wanted, StringComparison.Ordinal))
         {
@@ -65,7 +107,7 @@ internal static class GroupWorld
                 .Range(FirstSeed, bows)
                 .AsParallel()
                 .AsOrdered()
-                .Select(seed => GroupLoop.Run(new SimulatedTarget(seed, spread, world, reversed), ways)),
+                .Select(seed => shot(new SimulatedTarget(seed, spread, world, reversed))),
         ];
         GroupResult[] done = [.. all.Where(r => r.End == SessionEnd.Done)];
         double Share(IEnumerable<GroupResult> of) => 100.0 * of.Count() / bows;

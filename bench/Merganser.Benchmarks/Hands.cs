@@ -1,6 +1,8 @@
 using Merganser.Core.Bows;
+using Merganser.Core.Groups;
 using Merganser.Core.Paper;
 using Merganser.Core.Simulation;
+using Merganser.Core.Tuning;
 
 namespace Merganser.Benchmarks;
 
@@ -10,7 +12,6 @@ namespace Merganser.Benchmarks;
 /// </summary>
 public static class Hands
 {
-    private const int MostShots = 300;
     private const int Look = 18;
     private const int RestStep = 4;
 
@@ -18,12 +19,12 @@ public static class Hands
     /// One fixed step on the worse axis, the mean of three shots, flipped when it got worse; the next adjuster at the
     /// end of travel.
     /// </summary>
-    public static SessionResult FixedStep(SimulatedBow bow, double tolerance)
+    public static SessionResult FixedStep(Handled bow, double tolerance)
     {
         var session = new Session(bow);
         var way = new[] { 1, 1 };
         var last = new double?[2];
-        while (session.Shots < MostShots)
+        while (session.Shots < bow.MostShots)
         {
             var mean = session.Mean(3);
             if (mean.Length < tolerance)
@@ -54,12 +55,12 @@ public static class Hands
     /// In proportion to the tear by the usual size of a step; halves what it turns after an overshoot, turns round
     /// after a wrong way.
     /// </summary>
-    public static SessionResult Practised(SimulatedBow bow, double tolerance, int shots, bool confirm)
+    public static SessionResult Practised(Handled bow, double tolerance, int shots, bool confirm)
     {
         var session = new Session(bow);
         var factor = bow.Kinds.Select(_ => 1.0).ToArray();
         (int Adjuster, double Before)? last = null;
-        while (session.Shots < MostShots)
+        while (session.Shots < bow.MostShots)
         {
             var mean = session.Mean(shots);
             if (mean.Length < tolerance && (!confirm || session.Mean(1).Length < tolerance))
@@ -101,7 +102,7 @@ public static class Hands
 
     private static int AtLeastOne(double steps) => Math.Sign(steps) * Math.Max(1, (int)Math.Round(Math.Abs(steps)));
 
-    private sealed class Session(SimulatedBow bow)
+    private sealed class Session(Handled bow)
     {
         private readonly double[] setting = new double[bow.Levers.Count];
         private double? after18;
@@ -154,4 +155,47 @@ public static class Hands
             return new SessionResult(end, moves, Shots, length, after18 ?? length, 0);
         }
     }
+}
+
+/// <summary>What a hand meets: adjusters with their travel, a shot, and the mean that nobody sees.</summary>
+public sealed record Handled(
+    IReadOnlyList<AdjusterKind> Kinds,
+    IReadOnlyList<Lever> Levers,
+    Func<IReadOnlyList<double>, Tear> Shoot,
+    Func<IReadOnlyList<double>, Tear> TrueMean,
+    int MostShots
+)
+{
+    private const int Most = 300;
+    private const int ArrowsOfPair = 2;
+
+    /// <summary>A bow before its paper.</summary>
+    public static Handled Of(SimulatedBow bow) => new(bow.Kinds, bow.Levers, bow.Shoot, bow.TrueMean, Most);
+
+    /// <summary>
+    /// A bow before its target, one pair a shot: the hand divides what it sees by what the trade says an inch of tear
+    /// makes there.
+    /// </summary>
+    public static Handled Of(SimulatedTarget target)
+    {
+        var (tested, reference) = target.World.Stage.Heads
+            ? (ArrowKind.Broadhead, ArrowKind.FieldPoint)
+            : (ArrowKind.Bare, ArrowKind.Fletched);
+        Tear Seen(Impact offset) => new(-offset.X / FactorOf(target), -offset.Y / FactorOf(target));
+        return new(
+            target.Bow.Kinds,
+            target.Bow.Levers,
+            setting =>
+            {
+                var (one, other) = (target.Shoot(tested, setting), target.Shoot(reference, setting));
+                return Seen(new Impact(one.X - other.X, one.Y - other.Y));
+            },
+            setting => Seen(target.TrueOffset(setting)),
+            Most / ArrowsOfPair
+        );
+    }
+
+    /// <summary>Inches at the target for an inch of tear.</summary>
+    public static double FactorOf(SimulatedTarget target) =>
+        new TargetScale(target.World.Stage.Distance, target.World.Stage.Heads).Factor;
 }

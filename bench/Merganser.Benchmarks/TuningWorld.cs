@@ -102,19 +102,19 @@ public static class TuningWorld
             TuningRow.Of(
                 "fixed step, mean of 3",
                 ManyBows,
-                seed => Hands.FixedStep(new SimulatedBow(seed), tolerance),
+                seed => Hands.FixedStep(Handled.Of(new SimulatedBow(seed)), tolerance),
                 tolerance
             );
             TuningRow.Of(
                 "practised hand, one shot",
                 ManyBows,
-                seed => Hands.Practised(new SimulatedBow(seed), tolerance, 1, confirm: false),
+                seed => Hands.Practised(Handled.Of(new SimulatedBow(seed)), tolerance, 1, confirm: false),
                 tolerance
             );
             TuningRow.Of(
                 "practised hand, 3 + 1",
                 ManyBows,
-                seed => Hands.Practised(new SimulatedBow(seed), tolerance, 3, confirm: true),
+                seed => Hands.Practised(Handled.Of(new SimulatedBow(seed)), tolerance, 3, confirm: true),
                 tolerance
             );
             var figures = RuleFigures.For(tolerance);

@@ -12,7 +12,13 @@ public partial class UnitWordsTests
     private const int LongestInFoot = 140;
 
     /// <summary>The menu of units names them all, and two texts that differ stand as they were typed.</summary>
-    private static readonly string[] Typed = ["arrow, units", "bow, changed in two places", "visit, its parts"];
+    private static readonly string[] Typed =
+    [
+        "arrow, units",
+        "bow, changed in two places",
+        "visit, its parts",
+        "story, a photograph",
+    ];
 
     [GeneratedRegex("^/bows/2[^/?]*")]
     private static partial Regex BowOf();

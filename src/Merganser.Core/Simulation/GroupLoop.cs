@@ -31,11 +31,14 @@ public sealed record GroupResult(
 /// <param name="TaughtByPaper">True where a paper was shot before.</param>
 /// <param name="Straight">What answers heads that land straight up, down or sideways.</param>
 /// <param name="EveryAdjuster">True where no school leaves an adjuster for later.</param>
+/// <param name="Oracle">True for somebody who knows every gain on its own axis to a percent, and its way; every
+/// adjuster stands open.</param>
 public sealed record GroupWays(
     bool BothAxes = false,
     bool TaughtByPaper = false,
     StraightMiss Straight = StraightMiss.TuneTheBow,
-    bool EveryAdjuster = false
+    bool EveryAdjuster = false,
+    bool Oracle = false
 );
 
 /// <summary>
@@ -48,6 +51,9 @@ public sealed class GroupLoop
     private const int MostArrows = 300;
     private const int Look = 36;
     private const string Arrow = "simulated";
+
+    /// <summary>Sd of a log gain that is known.</summary>
+    private const double KnownSd = 0.01;
 
     private readonly SimulatedTarget target;
     private readonly PlannedStage stage;
@@ -155,8 +161,31 @@ public sealed class GroupLoop
             Tolerances.Usual,
             ways.TaughtByPaper ? target.PaperTaught(Arrow) : Knowledge.None,
             events,
-            ways.EveryAdjuster ? new EngineChoice(null, null, Everything: true) : null
+            ways.Oracle ? new EngineChoice(Known(), null, Everything: true)
+                : ways.EveryAdjuster ? new EngineChoice(null, null, Everything: true)
+                : null
         );
+
+    private ResponsePrior Known()
+    {
+        var scale = new TargetScale(stage.Distance, stage.Heads);
+        var prior = scale.Prior(ResponsePrior.Of(target.Bow.Adjusters(setting)));
+        return prior with { DeafChance = 0, Gains = [.. prior.Gains.Select(Known)] };
+
+        GainPrior Known(GainPrior gain)
+        {
+            var (x, y) = target.TrueGain(target.Bow.Kinds.ToList().IndexOf(gain.Kind));
+            var own = (gain.Axis == TearAxis.Sideways ? x : y) / scale.Scale;
+            return gain with
+            {
+                LogMean = Math.Log(Math.Abs(own) / gain.Nominal),
+                LogSd = KnownSd,
+                SharedSd = 0,
+                PlusChance = own > 0 ? 1 : 0,
+                Free = false,
+            };
+        }
+    }
 
     private void Make(AdvisedMove move)
     {

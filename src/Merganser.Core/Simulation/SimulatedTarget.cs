@@ -105,6 +105,11 @@ public sealed class SimulatedTarget
     public SimulatedBow Bow { get; }
 
     /// <summary>
+    /// By how much a step of an adjuster moves the offset against its own way, inches right and up; nobody knows it.
+    /// </summary>
+    public (double X, double Y) TrueGain(int lever) => (gainX[lever], gainY[lever]);
+
+    /// <summary>
     /// The true offset, tested less the other, inches: a step that drives the tail right drives bare left.
     /// </summary>
     public Impact TrueOffset(IReadOnlyList<double> setting)
