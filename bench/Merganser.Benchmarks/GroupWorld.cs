@@ -68,13 +68,13 @@ internal static class GroupWorld
 
     private static SessionResult Step(SimulatedTarget target) => Hands.FixedStep(Handled.Of(target), Inside(target));
 
-    private static double Inside(SimulatedTarget target) => target.World.Tolerance / Handled.FactorOf(target);
+    private static double Inside(SimulatedTarget target) => target.World.Tolerance / target.World.Scale.Factor;
 
     private static GroupResult ByHand(SimulatedTarget target, SessionResult done)
     {
-        var factor = Handled.FactorOf(target);
+        var factor = target.World.Scale.Factor;
         var (end, after36) = (factor * done.TrueLength, factor * done.LengthAfter18);
-        return new GroupResult(done.End, done.Moves, 2 * done.Shots, end, after36, double.NaN);
+        return new GroupResult(done.End, done.Moves, Handled.ArrowsOfPair * done.Shots, end, after36, double.NaN);
     }
 
     private static void Row(

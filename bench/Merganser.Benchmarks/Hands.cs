@@ -167,7 +167,9 @@ public sealed record Handled(
 )
 {
     private const int Most = 300;
-    private const int ArrowsOfPair = 2;
+
+    /// <summary>Arrows of one pair.</summary>
+    public const int ArrowsOfPair = 2;
 
     /// <summary>A bow before its paper.</summary>
     public static Handled Of(SimulatedBow bow) => new(bow.Kinds, bow.Levers, bow.Shoot, bow.TrueMean, Most);
@@ -178,24 +180,15 @@ public sealed record Handled(
     /// </summary>
     public static Handled Of(SimulatedTarget target)
     {
-        var (tested, reference) = target.World.Stage.Heads
-            ? (ArrowKind.Broadhead, ArrowKind.FieldPoint)
-            : (ArrowKind.Bare, ArrowKind.Fletched);
-        Tear Seen(Impact offset) => new(-offset.X / FactorOf(target), -offset.Y / FactorOf(target));
+        var (tested, reference) = target.World.Kinds;
+        var factor = target.World.Scale.Factor;
+        Tear Seen(Impact offset) => new(-offset.X / factor, -offset.Y / factor);
         return new(
             target.Bow.Kinds,
             target.Bow.Levers,
-            setting =>
-            {
-                var (one, other) = (target.Shoot(tested, setting), target.Shoot(reference, setting));
-                return Seen(new Impact(one.X - other.X, one.Y - other.Y));
-            },
+            setting => Seen(target.Shoot(tested, setting) - target.Shoot(reference, setting)),
             setting => Seen(target.TrueOffset(setting)),
             Most / ArrowsOfPair
         );
     }
-
-    /// <summary>Inches at the target for an inch of tear.</summary>
-    public static double FactorOf(SimulatedTarget target) =>
-        new TargetScale(target.World.Stage.Distance, target.World.Stage.Heads).Factor;
 }

@@ -217,28 +217,11 @@ public static class TuningWorld
         return WithPrior(
             seed,
             prior =>
-                prior with
+                prior.Knowing(i =>
                 {
-                    DeafChance = 0,
-                    Gains =
-                    [
-                        .. prior.Gains.Select(
-                            (g, i) =>
-                            {
-                                var (x, y) = bow.TrueGain(i);
-                                var own = g.Axis == TearAxis.Sideways ? x : y;
-                                return g with
-                                {
-                                    LogMean = Math.Log(Math.Abs(own) / g.Nominal),
-                                    LogSd = 0.01,
-                                    SharedSd = 0,
-                                    PlusChance = own > 0 ? 1 : 0,
-                                    Free = false,
-                                };
-                            }
-                        ),
-                    ],
-                },
+                    var (x, y) = bow.TrueGain(i);
+                    return prior.Gains[i].Axis == TearAxis.Sideways ? x : y;
+                }),
             world: world
         );
     }

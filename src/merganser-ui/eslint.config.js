@@ -25,7 +25,8 @@ const tests = ['src/**/*.test.{ts,tsx}', 'src/testing/**', 'src/**/*Fixtures.{ts
  * React's compiler reads every component for what it would have to leave alone: a third of the time of all rules. The
  * short run has the two rules of hooks, the long one and `npm run lint` all of them.
  */
-const ofHooks = process.env.MERGANSER_SHORT
+const short = Boolean(process.env.MERGANSER_SHORT);
+const ofHooks = short
   ? {
       plugins: { 'react-hooks': hooks },
       rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'warn' },
@@ -37,7 +38,7 @@ export default tseslint.config(
   js.configs.recommended,
   ...tseslint.configs.recommended,
   ofHooks,
-  { linterOptions: { reportUnusedDisableDirectives: process.env.MERGANSER_SHORT ? 'off' : 'warn' } },
+  { linterOptions: { reportUnusedDisableDirectives: short ? 'off' : 'warn' } },
   { languageOptions: { globals: globals.browser } },
   {
     files: ['src/**/*.{ts,tsx}'],

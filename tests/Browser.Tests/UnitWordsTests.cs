@@ -12,13 +12,10 @@ public partial class UnitWordsTests
     private const int LongestInFoot = 140;
 
     /// <summary>The menu of units names them all, and two texts that differ stand as they were typed.</summary>
-    private static readonly string[] Typed =
-    [
-        "arrow, units",
-        "bow, changed in two places",
-        "visit, its parts",
-        "story, a photograph",
-    ];
+    private static readonly string[] Typed = ["arrow, units", "bow, changed in two places"];
+
+    /// <summary>A line of parts and a photograph's caption stand as they were typed too.</summary>
+    private static readonly string[] TypedWords = ["Peep, 3/16 in", "Three bare shafts, 3 yd, cams as they came"];
 
     [GeneratedRegex("^/bows/2[^/?]*")]
     private static partial Regex BowOf();
@@ -78,6 +75,7 @@ public partial class UnitWordsTests
             lines.ShouldAllBe(line => !UnitWords.MinusBeforeASide().IsMatch(line), view.Name);
             found.UnionWith(
                 lines
+                    .Where(l => !TypedWords.Any(l.Contains))
                     .Where(l => other.IsMatch(OneInSomeOf().Replace(l, "")) && !SheetOfLabels().IsMatch(l))
                     .Select(l => $"{view.Name}: {l.Trim()}")
             );

@@ -52,9 +52,6 @@ public sealed class GroupLoop
     private const int Look = 36;
     private const string Arrow = "simulated";
 
-    /// <summary>Sd of a log gain that is known.</summary>
-    private const double KnownSd = 0.01;
-
     private readonly SimulatedTarget target;
     private readonly PlannedStage stage;
     private readonly List<SessionEvent> events = [];
@@ -79,7 +76,7 @@ public sealed class GroupLoop
     private GroupResult Run()
     {
         var (moves, after36, controls, sights, wrong) = (0, double.NaN, 0, 0, 0);
-        var (tested, reference) = GroupPairs.KindsOf(stage.Heads);
+        var (tested, reference) = target.World.Kinds;
         Begin(SetPurpose.Session);
         for (var arrows = 4; arrows <= MostArrows; arrows += 4)
         {
@@ -168,23 +165,13 @@ public sealed class GroupLoop
 
     private ResponsePrior Known()
     {
-        var scale = new TargetScale(stage.Distance, stage.Heads);
+        var scale = target.World.Scale;
         var prior = scale.Prior(ResponsePrior.Of(target.Bow.Adjusters(setting)));
-        return prior with { DeafChance = 0, Gains = [.. prior.Gains.Select(Known)] };
-
-        GainPrior Known(GainPrior gain)
+        return prior.Knowing(i =>
         {
-            var (x, y) = target.TrueGain(target.Bow.Kinds.ToList().IndexOf(gain.Kind));
-            var own = (gain.Axis == TearAxis.Sideways ? x : y) / scale.Scale;
-            return gain with
-            {
-                LogMean = Math.Log(Math.Abs(own) / gain.Nominal),
-                LogSd = KnownSd,
-                SharedSd = 0,
-                PlusChance = own > 0 ? 1 : 0,
-                Free = false,
-            };
-        }
+            var (x, y) = target.TrueGain(target.Bow.Kinds.ToList().IndexOf(prior.Gains[i].Kind));
+            return (prior.Gains[i].Axis == TearAxis.Sideways ? x : y) / scale.Scale;
+        });
     }
 
     private void Make(AdvisedMove move)

@@ -24,6 +24,12 @@ public sealed record TargetWorld(
     double TestedSpread
 )
 {
+    /// <summary>Which kind is tested, and against which.</summary>
+    public (ArrowKind Tested, ArrowKind Reference) Kinds => GroupPairs.KindsOf(Stage.Heads);
+
+    /// <summary>How the engine sees it.</summary>
+    public TargetScale Scale => new(Stage.Distance, Stage.Heads);
+
     /// <summary>Bare against fletched at 20 yd.</summary>
     public static TargetWorld Bare { get; } = new(new PlannedStage(20, false, true), 2, 3.0, 3.0, 1, 1.25);
 

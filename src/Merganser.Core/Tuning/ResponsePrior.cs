@@ -180,6 +180,33 @@ public sealed record ResponsePrior(
             ],
         };
 
+    /// <summary>
+    /// What somebody believes who knows every gain on its own axis to a percent, and its way; not the tear.
+    /// </summary>
+    /// <param name="own">The gain of an adjuster on its own axis by its index, inches a step.</param>
+    public ResponsePrior Knowing(Func<int, double> own) =>
+        this with
+        {
+            DeafChance = 0,
+            Gains =
+            [
+                .. Gains.Select(
+                    (g, i) =>
+                        g with
+                        {
+                            LogMean = Math.Log(Math.Abs(own(i)) / g.Nominal),
+                            LogSd = KnownSd,
+                            SharedSd = 0,
+                            PlusChance = own(i) > 0 ? 1 : 0,
+                            Free = false,
+                        }
+                ),
+            ],
+        };
+
+    /// <summary>Sd of a log gain that is known.</summary>
+    private const double KnownSd = 0.01;
+
     /// <summary>Index of an adjuster, or −1.</summary>
     public int IndexOf(AdjusterKind kind) => Gains.ToList().FindIndex(g => g.Kind == kind);
 }

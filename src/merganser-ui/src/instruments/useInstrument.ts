@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { useAsk } from '../api/useAsk';
+import { useSteady } from '../parts/useSteady';
 
 export interface InstrumentEvent {
   state: 'connected' | 'reading' | 'garbage' | 'lost' | 'taken-over';
@@ -26,10 +27,7 @@ export function useInstrument(
 ) {
   const [last, setLast] = useState<InstrumentEvent | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const take = useRef(onTake);
-  useEffect(() => {
-    take.current = onTake;
-  });
+  const take = useSteady(onTake);
   useEffect(() => {
     if (!on || typeof EventSource === 'undefined') return;
     const source = new EventSource(`/api/instruments/${kind}/stream`);
@@ -43,12 +41,12 @@ export function useInstrument(
       } else if (event.state === 'reading') {
         setTrouble(null);
         setLast(event);
-        if (event.take !== null) take.current(event.take, event);
+        if (event.take !== null) take(event.take, event);
       }
     };
     source.onerror = () => setTrouble('the server does not answer');
     return () => source.close();
-  }, [kind, on]);
+  }, [kind, on, take]);
   // No act that may wait: a pan that is tared later than it was pressed is worse than one that is not.
   const orders = useAsk((input: Schemas['OrderInput']) =>
     answer(api.POST('/api/instruments/{kind}/orders', { params: { path: { kind } }, body: input })),

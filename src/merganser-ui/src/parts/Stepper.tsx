@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { number } from '../units/units';
 import { Key } from './Buttons';
+import { useSteady } from './useSteady';
 import w from './words.module.css';
 import s from './Stepper.module.css';
 
@@ -81,12 +82,9 @@ const REPEAT = 110;
 
 /** A key that acts once when it is pressed, and again and again while it is held. */
 function useHeld(act: () => void) {
-  const now = useRef(act);
+  const now = useSteady(act);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const held = useRef(false);
-  useEffect(() => {
-    now.current = act;
-  });
   const stop = () => {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
@@ -94,7 +92,7 @@ function useHeld(act: () => void) {
   useEffect(() => stop, []);
   const again = () => {
     held.current = true;
-    now.current();
+    now();
     timer.current = setTimeout(again, REPEAT);
   };
   return {
@@ -109,7 +107,7 @@ function useHeld(act: () => void) {
     // A long press on a phone opens no menu of the browser.
     onContextMenu: (event: { preventDefault: () => void }) => event.preventDefault(),
     onClick: () => {
-      if (!held.current) now.current();
+      if (!held.current) now();
       held.current = false;
     },
   };

@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Go, Plain } from '../parts/Buttons';
 import { classes } from '../parts/classes';
+import { useSteady } from '../parts/useSteady';
 import { ownsEnter } from './keys';
 import { WaitingKey } from './WaitingKey';
 import s from './Foot.module.css';
@@ -36,9 +37,8 @@ export function Foot({
   const [opened, setOpened] = useState<string | null>(null);
   const open = opened === sentence || trouble === true;
   const turn = () => setOpened(open ? null : sentence);
-  const go = useRef(onGo);
-  useEffect(() => {
-    go.current = busy ? () => undefined : onGo;
+  const go = useSteady(() => {
+    if (!busy) onGo();
   });
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -46,11 +46,11 @@ export function Foot({
       const ctrl = event.ctrlKey || event.metaKey;
       if ((guarded && !ctrl) || (!ctrl && ownsEnter(event))) return;
       event.preventDefault();
-      go.current();
+      go();
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, [guarded]);
+  }, [guarded, go]);
   return (
     <footer
       className={classes(s.foot, trouble && s.trouble, open && s.open)}
@@ -78,7 +78,7 @@ export function Foot({
           {alternative}
         </Plain>
       )}
-      <Go onClick={() => !busy && onGo()} aria-disabled={busy || undefined} data-testid="go">
+      <Go onClick={() => go()} aria-disabled={busy || undefined} data-testid="go">
         {button}
         <kbd>{guarded ? 'Ctrl Enter' : 'Enter'}</kbd>
       </Go>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { useCatalogue } from '../../api/queries';
 import { useEscape } from '../../shell/focus';
@@ -52,10 +52,11 @@ export function ArrowEditor({
   const work = useArrowWork(bowId, row);
   const { draft, change, undo, redo, figures, faults } = work;
   // A part that is retired, or farther down than the lists go, is fetched by its id.
-  const used = partIds(draft).join(',');
-  const absent = partIds(draft).filter((id) => !holds(listed, id));
+  const ids = partIds(draft);
+  const held = ids.join(',');
+  const absent = ids.filter((id) => !holds(listed, id));
   const catalogue = useCatalogue(absent.length > 0 ? absent.join(',') : undefined).data ?? listed;
-  const retired = useMemo(() => retiredIn(catalogue, used.split(',')), [catalogue, used]);
+  const retired = useMemo(() => retiredIn(catalogue, held.split(',')), [catalogue, held]);
   const [chosen, setChosen] = useState<PartName>('point');
   const [asking, setAsking] = useState(false);
   // What is typed comes first: the figures are drawn after it, and a next key does not wait for them.
@@ -67,32 +68,29 @@ export function ArrowEditor({
   const kept = row.kept && row.kept.id === work.openedId ? row.kept : null;
   useEscape(asking, () => setAsking(false));
   const stale = useLate(figures.isPlaceholderData);
-  const now = useRef({ draft, use, onUsed });
-  useEffect(() => {
-    now.current = { draft, use, onUsed };
+  const takeUsed = useSteady(() => {
+    if (!use) return;
+    change(withPart(draft, use));
+    onUsed();
   });
   const usedId = use?.id;
   useEffect(() => {
-    if (!usedId || !now.current.use) return;
-    change(withPart(now.current.draft, now.current.use));
-    now.current.onUsed();
-  }, [usedId, change]);
-  // The figures come first; what lies below follows in the next frame.
-  const below = useDeferredValue(view);
+    if (usedId) takeUsed();
+  }, [usedId, takeUsed]);
   const rows = useMemo(
     () =>
-      below && [
-        { id: 'this', name: 'This arrow', arrow: below.arrow, summary: below.summary },
-        ...(below.opened ? [below.opened] : []),
+      view && [
+        { id: 'this', name: 'This arrow', arrow: view.arrow, summary: view.summary },
+        ...(view.opened ? [view.opened] : []),
         ...(beside.data ?? []).filter((b) => b.id !== row.id).slice(0, 2),
       ],
-    [below, beside.data, row.id],
+    [view, beside.data, row.id],
   );
 
   // What hangs on the answer stands still while a key is drawn: it is given nothing that is new with each.
   const toTry = useMemo(
-    () => below && <Tries tries={below.tries} onTry={change} onAsk={() => setAsking(true)} />,
-    [below, change],
+    () => view && <Tries tries={view.tries} onTry={change} onAsk={() => setAsking(true)} />,
+    [view, change],
   );
   const again = useSteady(() => void figures.refetch());
   const rename = useSteady((name: string) => change({ ...draft, name }));

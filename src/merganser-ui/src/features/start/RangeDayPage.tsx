@@ -39,6 +39,17 @@ export default function RangeDayPage() {
   };
   const bows = rack.data?.bows ?? [];
   const none = rack.data !== undefined && bows.length === 0;
+  const nothingYet = none
+    ? {
+        sentence: 'There is nothing to count yet.',
+        reason: 'A range day counts the arrows of the bows on the rack.',
+        button: 'Enter a bow',
+      }
+    : {
+        sentence: 'Press an end when it is shot.',
+        reason: 'The strings count them; checks fall due by them.',
+        button: 'Back to the rack',
+      };
   const day = bows.map(({ id }) => ({ bowId: id, shots: shots[id] ?? 0 })).filter((bow) => bow.shots > 0);
   const sum = day.reduce((all, bow) => all + bow.shots, 0);
   const keep = async () => {
@@ -117,20 +128,10 @@ export default function RangeDayPage() {
         trouble={acts.problem !== null}
         sentence={
           acts.problem?.message ??
-          (sum === 0
-            ? none
-              ? 'There is nothing to count yet.'
-              : 'Press an end when it is shot.'
-            : `${day.length === 1 ? '1 bow' : `${day.length} bows`}, ${sum} shots.`)
+          (sum === 0 ? nothingYet.sentence : `${day.length === 1 ? '1 bow' : `${day.length} bows`}, ${sum} shots.`)
         }
-        reason={
-          acts.problem
-            ? 'What you counted stays here.'
-            : none
-              ? 'A range day counts the arrows of the bows on the rack.'
-              : 'The strings count them; checks fall due by them.'
-        }
-        button={none ? 'Enter a bow' : sum === 0 ? 'Back to the rack' : 'Keep the day'}
+        reason={acts.problem ? 'What you counted stays here.' : nothingYet.reason}
+        button={sum === 0 ? nothingYet.button : 'Keep the day'}
         busy={acts.busy}
         onGo={() => void keep()}
         alternative={sum === 0 ? null : 'Count anew'}
