@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Data;
 using Dapper;
 using DbUp;
@@ -16,13 +17,19 @@ public sealed class Database(string path, TimeProvider clock) : IDisposable
     /// <summary>The shortest wait that there is, a second.</summary>
     private const int ShortestWait = 1;
 
+    /// <summary>So many connections stay open between two requests.</summary>
+    private const int MostIdle = 8;
+
     private readonly string connectionString = new SqliteConnectionStringBuilder
     {
         DataSource = path,
         ForeignKeys = true,
         DefaultTimeout = LongestWait,
+        Pooling = false,
     }.ToString();
 
+    private readonly ConcurrentBag<PreparedConnection> idle = [];
+    private volatile bool closed;
     private long statements;
 
     /// <summary>Rows of this file that could not be read.</summary>
@@ -43,9 +50,11 @@ public sealed class Database(string path, TimeProvider clock) : IDisposable
     /// A connection with write-ahead log, full synchronisation and foreign keys; 8 MB of pages stay in memory between
     /// two statements about a bow with years behind it.
     /// </summary>
-    public SqliteConnection Open()
+    public SqliteConnection Open() => OpenPrepared();
+
+    private PreparedConnection OpenPrepared()
     {
-        var connection = new SqliteConnection(connectionString);
+        var connection = new PreparedConnection(connectionString);
         connection.Open();
         connection.Execute(
             "PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA cache_size = -8000;"
@@ -56,8 +65,11 @@ public sealed class Database(string path, TimeProvider clock) : IDisposable
     /// <summary>Closes what stands open to the file: its log is written into it and goes.</summary>
     public void Dispose()
     {
-        using var any = new SqliteConnection(connectionString);
-        SqliteConnection.ClearPool(any);
+        closed = true;
+        while (idle.TryTake(out var connection))
+        {
+            connection.Dispose();
+        }
     }
 
     /// <summary>One command, one transaction: all of it is kept or nothing.</summary>
@@ -88,12 +100,12 @@ public sealed class Database(string path, TimeProvider clock) : IDisposable
     }
 
     /// <summary>Reads without changing anything; every statement sees the same state.</summary>
-    public T Read<T>(Func<Sql, T> query)
-    {
-        using var connection = Open();
-        using var transaction = connection.BeginTransaction(deferred: true);
-        return query(new Sql(connection, transaction, Count));
-    }
+    public T Read<T>(Func<Sql, T> query) =>
+        On(connection =>
+        {
+            using var transaction = connection.BeginTransaction(deferred: true);
+            return query(new Sql(connection, transaction, Count));
+        });
 
     /// <summary>
     /// Like <see cref="Write{T}"/>, for what must not be found in the file any more: its pages are written over, and
@@ -101,7 +113,7 @@ public sealed class Database(string path, TimeProvider clock) : IDisposable
     /// </summary>
     public void WipeOut(Func<Sql, int> command)
     {
-        using var connection = Open();
+        using var connection = OpenPrepared();
         connection.Execute("PRAGMA secure_delete = ON");
         using (var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false))
         {
@@ -159,14 +171,40 @@ public sealed class Database(string path, TimeProvider clock) : IDisposable
         return connection.ExecuteScalar<string>("SELECT id FROM bench")!;
     }
 
-    private T Commit<T>(int wait, Func<Sql, T> command)
+    private T Commit<T>(int wait, Func<Sql, T> command) =>
+        On(connection =>
+        {
+            connection.DefaultTimeout = wait;
+            using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
+            var result = command(new Sql(connection, transaction, Count));
+            transaction.Commit();
+            return result;
+        });
+
+    /// <summary>Works on a connection that stays open for the next; one on which anything failed does not.</summary>
+    private T On<T>(Func<PreparedConnection, T> work)
     {
-        using var connection = Open();
-        connection.DefaultTimeout = wait;
-        using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
-        var result = command(new Sql(connection, transaction, Count));
-        transaction.Commit();
-        return result;
+        var connection = idle.TryTake(out var kept) ? kept : OpenPrepared();
+        try
+        {
+            connection.DefaultTimeout = LongestWait;
+            var result = work(connection);
+            if (!closed && idle.Count < MostIdle)
+            {
+                idle.Add(connection);
+                connection = null;
+                if (closed)
+                {
+                    Dispose();
+                }
+            }
+
+            return result;
+        }
+        finally
+        {
+            connection?.Dispose();
+        }
     }
 
     private void Count()

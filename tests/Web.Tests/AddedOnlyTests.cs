@@ -150,6 +150,7 @@ public partial class AddedOnlyTests : IDisposable
             "adjuster",
             "arrow",
             "component",
+            "paper_day",
             "paper_learned",
             "bow_revision",
             "rack_line",

@@ -71,6 +71,7 @@ public class DatabaseTests
     [InlineData("0027.db")]
     [InlineData("0028.db")]
     [InlineData("0029.db")]
+    [InlineData("0030.db")]
     public void An_older_file_is_brought_up_to_date_and_reads_the_same(string fixture)
     {
         var folder = Directory.CreateTempSubdirectory("merganser-fixture-").FullName;

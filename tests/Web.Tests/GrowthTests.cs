@@ -131,6 +131,7 @@ public class GrowthTests
             "sqlite_sequence",
             "component",
             "bow_state",
+            "paper_day",
             "paper_learned",
             "act",
             "bench",

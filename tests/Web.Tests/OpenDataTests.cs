@@ -245,6 +245,7 @@ public class OpenDataTests
             "bench",
             "bin",
             "bow_revision",
+            "paper_day",
             "paper_learned",
             "rack_line",
             "SchemaVersions",

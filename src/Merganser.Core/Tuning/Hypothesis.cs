@@ -117,26 +117,11 @@ internal sealed class Hypothesis
         TakeGains();
     }
 
-    /// <summary>The same as a Gaussian in natural units.</summary>
-    public Component Weighed(double weight)
-    {
-        var mean = new double[Unknowns.Size];
-        var slope = new double[Unknowns.Size];
-        for (var i = 0; i < Unknowns.Size; i++)
-        {
-            var gain = Unknowns.IsGain(i);
-            mean[i] = gain ? gains[Unknowns.LeverOf(i)] : Mean[i];
-            slope[i] = gain ? mean[i] : 1;
-        }
-
-        return new Component(weight, Mask, Spread, mean, Covariance.Scaled(slope));
-    }
-
     private void TakeGains()
     {
         for (var lever = 0; lever < gains.Length; lever++)
         {
-            gains[lever] = Mask.Sign(lever) * prior.Gains[lever].Nominal * Math.Exp(Mean[Unknowns.Gain(lever)]);
+            gains[lever] = Mask.Gain(prior, lever, Mean[Unknowns.Gain(lever)]);
         }
     }
 }

@@ -3,32 +3,20 @@ namespace Merganser.Core.Tuning;
 /// <summary>
 /// The response of one bow, learned from every shot at every setting: tear = t₀ + G u + noise on two axes, where one
 /// shot in ten is a flyer. Each hypothesis (way to answer × shot spread s) is a Gaussian in θ = (t₀, log gains, cross
-/// gains), fitted by reweighted least squares to all shots at once; their weights are the evidence. What is believed
-/// follows from the shots alone, not from when they were read. Expected propagation of flyers by their probability is
-/// the usual EM for a contaminated normal (Little and Rubin, Statistical Analysis with Missing Data, from memory).
+/// gains). What is believed follows from the shots alone, not from when they were read.
+/// <para>
+/// Shots tell of what was moved only (<see cref="ResponseFit"/>). What was not moved follows from that exactly, as one
+/// part of a Gaussian from another, and all ways in which only what was not moved answers otherwise are fitted at once.
+/// </para>
 /// </summary>
 public sealed class ResponseModel
 {
-    private const double FirstDoubt = 0.5;
-
-    /// <summary>
-    /// Passes of a fit: after twelve the mean stands still to a few ten-thousandths of an inch (measured).
-    /// </summary>
-    private const int Passes = 12;
-
-    /// <summary>After so many a hypothesis that is not believed is left as it is.</summary>
-    private const int FirstPasses = 3;
-
-    private static readonly double LogNegligible = Math.Log(1e-6);
-
     private readonly ResponsePrior prior;
     private readonly Unknowns unknowns;
-    private readonly Hypothesis[] hypotheses;
-    private readonly ShotGroup[] groups;
-    private readonly SymmetricSolver solver;
-    private readonly SymmetricMatrix precision;
-    private readonly Prediction predicted;
-    private readonly double[] right;
+    private readonly ResponseFit fit;
+    private readonly UnmovedGains unmoved;
+    private readonly Dictionary<Observation, Observation> whole;
+    private readonly (SignMask Mask, Hypothesis Fitted)[] hypotheses;
 
     private ResponseModel(ResponsePrior prior, IReadOnlyList<Observation> shots)
     {
@@ -42,23 +30,18 @@ public sealed class ResponseModel
             );
         }
 
-        solver = new SymmetricSolver(unknowns.Size);
-        precision = new SymmetricMatrix(unknowns.Size);
-        predicted = new Prediction(unknowns.Size);
-        right = new double[unknowns.Size];
-        groups = GroupsOf(shots);
-        var start = new ResponseStart(prior, unknowns, solver);
-        var deaf = prior.DeafChance > 0 ? new ResponseStart(prior, unknowns, solver, deaf: true) : start;
+        int[] moved = [.. Enumerable.Range(0, unknowns.Levers).Where(i => shots.Any(s => s.Setting[i] != 0))];
+        Observation[] seen = [.. shots.Select(s => s with { Setting = [.. moved.Select(i => s.Setting[i])] })];
+        whole = new(seen.Zip(shots, KeyValuePair.Create), ReferenceEqualityComparer.Instance);
+        fit = new ResponseFit(prior with { Gains = [.. moved.Select(i => prior.Gains[i])] }, seen);
+        unmoved = new UnmovedGains(prior, unknowns, moved);
         hypotheses =
         [
-            .. from mask in SignMask.Of(prior, lever => shots.Any(s => s.Setting[lever] != 0))
-            from spread in ResponsePrior.Spreads
-            select new Hypothesis(prior, unknowns, mask.Deaf ? deaf : start, mask, spread),
+            .. from mask in SignMask.Of(prior, moved.Contains)
+            from fitted in fit.Hypotheses
+            where fitted.Mask.Deaf == mask.Deaf && moved.Select(mask.Sign).SequenceEqual(fitted.Mask.Signs)
+            select (mask, fitted),
         ];
-        if (shots.Count > 0)
-        {
-            Fit();
-        }
     }
 
     /// <summary>The model after these shots.</summary>
@@ -66,7 +49,20 @@ public sealed class ResponseModel
     public static ResponseModel Of(ResponsePrior prior, IReadOnlyList<Observation> shots) => new(prior, shots);
 
     /// <summary>What is believed.</summary>
-    public Belief Read() => new(prior, unknowns, [.. hypotheses.Zip(Weights(), (h, weight) => h.Weighed(weight))]);
+    public Belief Read()
+    {
+        var known = fit.Hypotheses.ToDictionary(h => h, unmoved.With);
+        return new(
+            prior,
+            unknowns,
+            [
+                .. hypotheses.Zip(
+                    Weights(),
+                    (h, weight) => known[h.Fitted].Weighed(prior, h.Mask, h.Fitted.Spread, weight)
+                ),
+            ]
+        );
+    }
 
     /// <summary>
     /// How likely each shot is a flyer, averaged over the hypotheses, in the order of settings and shots.
@@ -74,163 +70,23 @@ public sealed class ResponseModel
     public IReadOnlyDictionary<Observation, double> Flyers()
     {
         var flyers = new Dictionary<Observation, double>(ReferenceEqualityComparer.Instance);
-        foreach (var (hypothesis, weight) in hypotheses.Zip(Weights()))
+        foreach (var of in hypotheses.Zip(Weights()).GroupBy(h => h.First.Fitted, h => h.Second))
         {
-            foreach (var group in groups)
+            foreach (var (seen, chance) in fit.Flyers(of.Key))
             {
-                var odds = OddsAt(hypothesis, group);
-                foreach (var shot in group.Shots)
-                {
-                    var chance = odds.Chance(shot, shot.X - predicted.X, shot.Y - predicted.Y);
-                    flyers[shot] = flyers.GetValueOrDefault(shot) + (weight * chance);
-                }
+                flyers[whole[seen]] = flyers.GetValueOrDefault(whole[seen]) + (of.Sum() * chance);
             }
         }
 
         return flyers;
     }
 
-    private static ShotGroup[] GroupsOf(IReadOnlyList<Observation> shots)
-    {
-        List<ShotGroup> groups = [];
-        foreach (var shot in shots)
-        {
-            var group = groups.Find(g => g.DaysAgo == shot.DaysAgo && g.Shots[0].StandsAs(shot));
-            if (group is null)
-            {
-                groups.Add(group = new ShotGroup(shot.Setting, shot.Rig, shot.DaysAgo, []));
-            }
-
-            group.Shots.Add(shot);
-        }
-
-        return [.. groups];
-    }
-
-    private void Fit()
-    {
-        foreach (var hypothesis in hypotheses)
-        {
-            Fit(hypothesis, FirstPasses);
-        }
-
-        var best = hypotheses.Max(h => h.LogEvidence);
-        foreach (var hypothesis in hypotheses.Where(h => h.LogEvidence > best + LogNegligible))
-        {
-            Fit(hypothesis, Passes - FirstPasses);
-        }
-    }
-
-    private void Fit(Hypothesis hypothesis, int passes)
-    {
-        for (var pass = 0; pass < passes; pass++)
-        {
-            Refit(hypothesis);
-        }
-
-        hypothesis.LogEvidence = Evidence(hypothesis);
-    }
-
     private double[] Weights()
     {
-        var best = hypotheses.Max(h => h.LogEvidence);
-        double[] raw = [.. hypotheses.Select(h => Math.Exp(h.LogEvidence - best))];
+        double[] logs = [.. hypotheses.Select(h => h.Fitted.LogEvidence + h.Mask.LogPrior - h.Fitted.Mask.LogPrior)];
+        var best = logs.Max();
+        double[] raw = [.. logs.Select(log => Math.Exp(log - best))];
         var sum = raw.Sum();
         return [.. raw.Select(w => w / sum)];
     }
-
-    /// <summary>Predicts a group's setting, and how flyers are told there.</summary>
-    private FlyerOdds OddsAt(Hypothesis hypothesis, ShotGroup group)
-    {
-        predicted.Of(hypothesis, group);
-        return hypothesis.Fitted
-            ? new FlyerOdds(
-                prior.FlyerShare,
-                hypothesis.Variance,
-                hypothesis.Covariance.Quadratic(predicted.SlopeX),
-                hypothesis.Covariance.Quadratic(predicted.SlopeY)
-            )
-            : new FlyerOdds(prior.FlyerShare, hypothesis.Variance, FirstDoubt, FirstDoubt);
-    }
-
-    /// <summary>
-    /// One pass: each shot weighed by how likely it is good, the tear taken as linear about the last θ, and the normal
-    /// equations (Σ w slope slopeᵀ + prior) θ = Σ w slope tear + prior solved.
-    /// </summary>
-    private void Refit(Hypothesis hypothesis)
-    {
-        precision.CopyFrom(hypothesis.Start.Precision);
-        hypothesis.Start.Pull.CopyTo(right, 0);
-        foreach (var group in groups)
-        {
-            AddTo(hypothesis, group);
-        }
-
-        solver.Invert(precision, hypothesis.Covariance);
-        hypothesis.LogDeterminant = solver.LogDeterminant;
-        hypothesis.Fitted = true;
-        hypothesis.Solve(right);
-    }
-
-    private void AddTo(Hypothesis hypothesis, ShotGroup group)
-    {
-        var odds = OddsAt(hypothesis, group);
-        var fromX = SymmetricMatrix.Dot(predicted.SlopeX, hypothesis.Mean) - predicted.X;
-        var fromY = SymmetricMatrix.Dot(predicted.SlopeY, hypothesis.Mean) - predicted.Y;
-        var (weight, sumX, sumY) = (0.0, 0.0, 0.0);
-        foreach (var shot in group.Shots)
-        {
-            var flyer = odds.Chance(shot, shot.X - predicted.X, shot.Y - predicted.Y);
-            var good = hypothesis.Variance + shot.ReadVariance;
-            var w = ((1 - flyer) / good) + (flyer / FlyerOdds.Wide(good));
-            weight += w;
-            sumX += w * (shot.X + fromX);
-            sumY += w * (shot.Y + fromY);
-        }
-
-        for (var i = 0; i < right.Length; i++)
-        {
-            right[i] += (predicted.SlopeX[i] * sumX) + (predicted.SlopeY[i] * sumY);
-        }
-
-        precision.AddLower(weight, predicted.SlopeX, predicted.SlopeY);
-    }
-
-    /// <summary>ln of the evidence by Laplace's approximation, without a constant.</summary>
-    private double Evidence(Hypothesis hypothesis)
-    {
-        var start = hypothesis.Start;
-        var log = hypothesis.LogPrior - (0.5 * (hypothesis.LogDeterminant - start.LogDeterminant));
-        foreach (var group in groups)
-        {
-            predicted.Of(hypothesis, group);
-            foreach (var shot in group.Shots)
-            {
-                log += Math.Log(Likelihood(hypothesis, shot));
-            }
-        }
-
-        for (var i = 0; i < unknowns.Size; i++)
-        {
-            for (var j = 0; j < unknowns.Size; j++)
-            {
-                var (di, dj) = (hypothesis.Mean[i] - start.Mean[i], hypothesis.Mean[j] - start.Mean[j]);
-                log -= 0.5 * di * start.Precision[i, j] * dj;
-            }
-        }
-
-        return log;
-    }
-
-    private double Likelihood(Hypothesis hypothesis, Observation shot)
-    {
-        var squared = Math.Pow(shot.X - predicted.X, 2) + Math.Pow(shot.Y - predicted.Y, 2);
-        var share = shot.Doubtful ? FlyerOdds.DoubtfulShare : prior.FlyerShare;
-        var good = hypothesis.Variance + shot.ReadVariance;
-        var wide = FlyerOdds.Wide(good);
-        return ((1 - share) * Density(squared, good)) + (share * Density(squared, wide));
-    }
-
-    private static double Density(double squared, double variance) =>
-        Math.Exp(-0.5 * squared / variance) / (2 * Math.PI * variance);
 }

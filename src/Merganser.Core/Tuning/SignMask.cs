@@ -21,6 +21,16 @@ public sealed class SignMask
     /// <summary>The sign of an adjuster's gain.</summary>
     public double Sign(int lever) => signs[lever];
 
+    /// <summary>All of them, in the order of the prior.</summary>
+    public IReadOnlyList<double> Signs => signs;
+
+    /// <summary>The gain of an adjuster on its own axis, inches a step.</summary>
+    /// <param name="prior">The prior that the mask was made of.</param>
+    /// <param name="lever">The adjuster.</param>
+    /// <param name="log">ln of its gain against the nominal one.</param>
+    public double Gain(ResponsePrior prior, int lever, double log) =>
+        signs[lever] * prior.Gains[lever].Nominal * Math.Exp(log);
+
     /// <summary>The masks of a bow.</summary>
     /// <param name="prior">What is believed of each adjuster.</param>
     /// <param name="moved">True for an adjuster that was moved.</param>

@@ -11,7 +11,6 @@ internal sealed class PaperReader
     private readonly BowRow bow;
     private readonly Archer archer;
     private readonly Dictionary<string, SessionArrow> arrows = [];
-    private readonly DateTimeOffset[] worked;
     private readonly int settlingLeft;
 
     /// <exception cref="MissingException">There is no such bow.</exception>
@@ -20,7 +19,6 @@ internal sealed class PaperReader
         this.sql = sql;
         bow = BowStore.Get(sql, bowId);
         archer = ArcherStore.Get(sql, bow.ArcherId).Archer;
-        worked = ChangeRows.WorkedAt(sql, bowId);
         settlingLeft = FiredRows.SettlingLeft(sql, bowId);
     }
 
@@ -55,7 +53,7 @@ internal sealed class PaperReader
         var session = new TuningSession(
             new SessionBow(bow.Bow, archer, bow.Adjusters, bow.Unsound)
             {
-                Worked = [.. worked.Where(at => at >= Stamp.Read(row.StartedAt))],
+                Worked = ChangeRows.WorkedSince(sql, bow.Id, Stamp.Read(row.StartedAt)),
                 SettlingLeft = settlingLeft,
                 Sight = sight?.Sight,
             },

@@ -45,6 +45,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     /// worked out for the page: much of it, living for a minute, would be dear to clear away.
     /// </summary>
     private readonly ByRevision<ConcurrentDictionary<string, PaperRow>> lastMarked = new(BowsInWork);
+    private readonly LearnedLately lately = new();
 
     private const string NewestFirst = """
         SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid DESC LIMIT @MostPassedOver
@@ -116,7 +117,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
     {
         var (paper, learned) = database.Read(sql =>
         {
-            var (reader, kept) = (PaperReader.Of(sql, id), new LearnedStore(sql));
+            var (reader, kept) = (PaperReader.Of(sql, id), new LearnedStore(sql, lately));
             var own = kept.Earlier(id, earlier => reader.Read(earlier, Knowledge.None).Session);
             var make = kept.OfTheMake(id, other => PaperReader.Of(sql, other).Read(other, Knowledge.None).Session);
             var read = reader.Read(id, Knowledge.Of([make, own]));

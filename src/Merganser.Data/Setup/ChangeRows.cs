@@ -10,9 +10,8 @@ internal static class ChangeRows
         [
             .. Read(
                     sql,
-                    """
-                    WHERE bow_id = @bowId AND (@before IS NULL OR ordinal < @before)
-                      AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = bow_change.id)
+                    $"""
+                    WHERE bow_id = @bowId AND (@before IS NULL OR ordinal < @before) AND {NotTakenBack}
                     ORDER BY ordinal DESC LIMIT @most
                     """,
                     new
@@ -25,14 +24,30 @@ internal static class ChangeRows
                 .Reverse(),
         ];
 
-    /// <summary>When work was done that makes another bow of it at the paper, the newest of it in order.</summary>
-    public static DateTimeOffset[] WorkedAt(Sql sql, string bowId) =>
+    /// <summary>
+    /// When work was done from a time on that makes another bow of it at the paper, the newest of it in order.
+    /// </summary>
+    public static DateTimeOffset[] WorkedSince(Sql sql, string bowId, DateTimeOffset since) =>
         [
-            .. Newest(sql, bowId, Remembered, null)
-                .Where(c => ChangeTable.MakesAnotherRig(c.Change))
+            .. Read(
+                    sql,
+                    $"""
+                    WHERE bow_id = @bowId AND happened_at >= @dayBefore AND {NotTakenBack}
+                    ORDER BY ordinal DESC LIMIT @Remembered
+                    """,
+                    new
+                    {
+                        bowId,
+                        dayBefore = Stamp.Of(since.AddDays(-1)),
+                        Remembered,
+                    }
+                )
+                .Where(c => ChangeTable.MakesAnotherRig(c.Change) && c.HappenedAt >= since)
                 .Select(c => c.HappenedAt)
                 .Order(),
         ];
+
+    private const string NotTakenBack = "NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = bow_change.id)";
 
     /// <summary>Nobody works on a bow more often while one paper is open.</summary>
     private const int Remembered = 40;

@@ -6,6 +6,13 @@ public sealed record EnteredShots(string Id, int Count, bool Settling, DateTimeO
 /// <summary>The shots of a bow's string.</summary>
 internal static class FiredRows
 {
+    /// <summary>All shots that were ever counted on a bow, those that were taken back among them.</summary>
+    internal const string Ever = """
+        (SELECT coalesce(sum(t.count), 0) FROM shots_total t WHERE t.bow_id = @bowId)
+          + (SELECT coalesce(sum(f.count), 0) FROM withdrawn w CROSS JOIN shots_fired f ON f.id = w.entry_id
+            WHERE w.kind = 'shots' AND f.bow_id = @bowId)
+        """;
+
     /// <summary>Shots that still settle new string work before any is read.</summary>
     public static int SettlingLeft(Sql sql, string bowId) => SetupReader.String(sql, bowId).SettlingLeft;
 

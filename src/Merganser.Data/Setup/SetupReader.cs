@@ -80,10 +80,9 @@ internal static class SetupReader
             SELECT coalesce(sum(count) FILTER (WHERE settling = 0), 0),
               coalesce(sum(count) FILTER (WHERE settling = 1), 0),
               (SELECT coalesce(sum(n.count), 0) FROM (
-                SELECT id, count, after_change, after_move FROM shots_fired WHERE bow_id = @bowId
-                ORDER BY rowid DESC LIMIT @MostSettling) n
-               WHERE n.after_change >= @Change AND n.after_move >= @Move
-                 AND NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = n.id))
+                SELECT id, count FROM shots_fired
+                WHERE bow_id = @bowId AND after_change >= @Change AND after_move >= @Move LIMIT @MostSettling) n
+               WHERE NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = n.id))
             FROM shots_total WHERE bow_id = @bowId AND after_change >= @Fresh
             """,
             new

@@ -81,14 +81,14 @@ public sealed class SetupStore(Database database, TimeProvider clock)
         DateTimeOffset now
     ) =>
         sql.Execute(
-            """
+            $"""
             INSERT INTO check_finding (id, bow_id, ordinal, kind, value, typed, choice, skip_reason, replaced, note,
             after_move, after_change, after_shots, found_at)
             VALUES (@id, @bowId, 1 + (SELECT count(*) FROM check_finding WHERE bow_id = @bowId), @kind, @Value,
             @Typed, @Choice, @SkipReason, @Replaced, @Note,
               (SELECT count(*) FROM move WHERE bow_id = @bowId), (SELECT count(*) FROM bow_change WHERE bow_id =
               @bowId),
-              (SELECT coalesce(sum(count), 0) FROM shots_fired WHERE bow_id = @bowId), @now)
+              {FiredRows.Ever}, @now)
             ON CONFLICT (id) DO NOTHING
             """,
             new
@@ -112,10 +112,10 @@ public sealed class SetupStore(Database database, TimeProvider clock)
             _ = BowStore.Get(sql, bowId);
             var now = clock.GetUtcNow();
             sql.Execute(
-                """
+                $"""
                 INSERT INTO bow_change (id, bow_id, ordinal, change, note, after_shots, happened_at, recorded_at)
                 VALUES (@id, @bowId, 1 + (SELECT count(*) FROM bow_change WHERE bow_id = @bowId), @change, @note,
-                  (SELECT coalesce(sum(count), 0) FROM shots_fired WHERE bow_id = @bowId), @happened, @now)
+                  {FiredRows.Ever}, @happened, @now)
                 ON CONFLICT (id) DO NOTHING
                 """,
                 new

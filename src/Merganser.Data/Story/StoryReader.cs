@@ -1,4 +1,3 @@
-using Merganser.Core.Bows;
 using Merganser.Core.Messages;
 using Merganser.Core.Setup;
 using Merganser.Core.Story;
@@ -7,7 +6,7 @@ using Merganser.Core.Tuning;
 namespace Merganser.Data;
 
 /// <summary>
-/// Tells the things of a page: of each kind its entries are read in one statement, however many there are.
+/// Tells the things of a page: of each kind that is there its entries are read in one statement, however many.
 /// </summary>
 internal sealed class StoryReader(Sql sql, BowRow bow, StoryKey[] keys)
 {
@@ -19,18 +18,27 @@ internal sealed class StoryReader(Sql sql, BowRow bow, StoryKey[] keys)
     /// <summary>The things of some keys, in their order; one that cannot be told is left out.</summary>
     public IReadOnlyList<StoryEvent> Read()
     {
-        Findings(IdsOf(StoryEntry.Findings));
-        Changes(IdsOf(StoryEntry.Change));
-        Fired(IdsOf(StoryEntry.Fired));
-        Good(IdsOf(StoryEntry.Good));
+        Each(StoryEntry.Findings, Findings);
+        Each(StoryEntry.Change, Changes);
+        Each(StoryEntry.Fired, Fired);
+        Each(StoryEntry.Good, Good);
         MovesAndSets();
-        Acts(IdsOf(StoryEntry.Act));
-        Remarks(IdsOf(StoryEntry.Remark));
-        new StoryRest(sql, bow, Tell).Read(IdsOf);
+        Each(StoryEntry.Act, Acts);
+        Each(StoryEntry.Remark, Remarks);
+        new StoryRest(sql, bow, Tell).Read(Each);
         return new StoryPictures(sql).Beside([.. keys.Where(k => told.ContainsKey(k.Id)).Select(k => (k, told[k.Id]))]);
     }
 
     private void Tell(StoryEvent happened) => told[happened.Id] = happened;
+
+    /// <summary>Reads what is on the page of one kind; nothing is asked for where there is none.</summary>
+    private void Each(StoryEntry entry, Action<object> read)
+    {
+        if (keys.Any(k => k.Entry == entry))
+        {
+            read(IdsOf(entry));
+        }
+    }
 
     private object IdsOf(StoryEntry entry) =>
         new { bowId, ids = FactsJson.Write(keys.Where(k => k.Entry == entry).Select(k => k.Id)) };
@@ -253,40 +261,5 @@ internal sealed class StoryReader(Sql sql, BowRow bow, StoryKey[] keys)
                 }
             );
         }
-    }
-
-    private sealed class MoveOfStory
-    {
-        public string Id { get; init; } = "";
-        public string Adjuster { get; init; } = "";
-        public double From { get; init; }
-        public double To { get; init; }
-        public string? Corrects { get; init; }
-        public string Note { get; init; } = "";
-        public string At { get; init; } = "";
-        public string? PaperId { get; init; }
-        public string? Before { get; init; }
-        public string? After { get; init; }
-
-        public StoryEvent Told(StorySet? before, StorySet? after)
-        {
-            var kind = FactsJson.Enum<AdjusterKind>(Adjuster);
-            var name = new AdjusterName(kind);
-            return new StoryEvent(
-                Id,
-                Stamp.Read(At),
-                StorySign.Moves,
-                Corrects is null ? new Order(kind, To - From) : new MoveSetRight(name, new Standing(kind, To)),
-                new StoodFromTo(new Standing(kind, From), new Standing(kind, To))
-            )
-            {
-                Note = Note,
-                Opens = PaperId is null ? "bow?way=history" : $"paper?paper={PaperId}",
-                Details = [.. Did(StorySays.Before, before), .. Did(StorySays.After, after)],
-            };
-        }
-
-        private static StoryDetail[] Did(StorySays when, StorySet? set) =>
-            set is null ? [] : [new StoryDetail(when, new ShowedThen(set.Number, set.Showed))];
     }
 }

@@ -8,18 +8,18 @@ namespace Merganser.Data;
 /// <summary>Of a page of the story: arrows, dozens, speeds, marks and notes.</summary>
 internal sealed class StoryRest(Sql sql, BowRow bow, Action<StoryEvent> tell)
 {
-    public void Read(Func<StoryEntry, object> idsOf)
+    public void Read(Action<StoryEntry, Action<object>> each)
     {
-        Arrows(idsOf(StoryEntry.Arrow));
-        Dozens(idsOf(StoryEntry.Dozen));
-        Matches(idsOf(StoryEntry.Matched));
-        Speeds(idsOf(StoryEntry.Speeds));
-        Sights(idsOf(StoryEntry.Sight));
-        Proven(idsOf(StoryEntry.Proven));
-        Crawls(idsOf(StoryEntry.Crawl));
-        Notes(idsOf(StoryEntry.Note));
-        Pictures(idsOf(StoryEntry.Picture));
-        new StoryVisits(sql, tell).Read(idsOf);
+        each(StoryEntry.Arrow, Arrows);
+        each(StoryEntry.Dozen, Dozens);
+        each(StoryEntry.Matched, Matches);
+        each(StoryEntry.Speeds, Speeds);
+        each(StoryEntry.Sight, Sights);
+        each(StoryEntry.Proven, Proven);
+        each(StoryEntry.Crawl, Crawls);
+        each(StoryEntry.Note, Notes);
+        each(StoryEntry.Picture, Pictures);
+        new StoryVisits(sql, tell).Read(each);
     }
 
     private IEnumerable<T> Of<T>(string statement, object ids) =>
@@ -73,7 +73,8 @@ internal sealed class StoryRest(Sql sql, BowRow bow, Action<StoryEvent> tell)
                 """
                 SELECT k.id, e.grains, e.speed, e.shot_at
                 FROM json_each(@ids) j JOIN chronograph_shot k ON k.id = j.value JOIN chronograph_shot e
-                  ON e.bow_id = k.bow_id AND e.grains = k.grains AND substr(e.shot_at, 1, 10) = substr(k.shot_at, 1, 10)
+                  ON e.bow_id = k.bow_id AND e.grains = k.grains
+                  AND e.shot_at >= substr(k.shot_at, 1, 10) AND e.shot_at < substr(k.shot_at, 1, 10) || '~'
                 WHERE NOT EXISTS (SELECT 1 FROM withdrawn w WHERE w.entry_id = e.id)
                 ORDER BY e.rowid
                 """,

@@ -6,12 +6,12 @@ namespace Merganser.Data;
 /// <summary>Of a page of the story: visits, owners, and what was done as planned.</summary>
 internal sealed class StoryVisits(Sql sql, Action<StoryEvent> tell)
 {
-    public void Read(Func<StoryEntry, object> idsOf)
+    public void Read(Action<StoryEntry, Action<object>> each)
     {
-        Visits(idsOf(StoryEntry.Visit));
-        HandOvers(idsOf(StoryEntry.HandOver));
-        Owners(idsOf(StoryEntry.Owner));
-        Planned(idsOf(StoryEntry.Planned));
+        each(StoryEntry.Visit, Visits);
+        each(StoryEntry.HandOver, HandOvers);
+        each(StoryEntry.Owner, Owners);
+        each(StoryEntry.Planned, Planned);
     }
 
     private void Visits(object ids)

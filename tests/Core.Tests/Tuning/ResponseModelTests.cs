@@ -207,6 +207,54 @@ public class ResponseModelTests
                 iter: 40
             );
 
+    /// <summary>
+    /// What was not moved is not fitted but follows from what was. The same adjusters moved by a billionth of a step
+    /// are fitted with the others: both must come out alike.
+    /// </summary>
+    [Fact]
+    public void What_was_not_moved_is_believed_as_if_it_had_been_fitted_too()
+    {
+        var prior = Two with
+        {
+            FlyerShare = .1,
+            Gains =
+            [
+                new GainPrior(AdjusterKind.RestSideways, TearAxis.Sideways, .03, PlusChance: .6, Free: true),
+                .. Two.Gains,
+                new GainPrior(AdjusterKind.BraceHeight, TearAxis.Height, .1, GainPrior.WideSd, GainPrior.WideShared),
+            ],
+        };
+        Belief Of(double barely) =>
+            ResponseModel
+                .Of(
+                    prior,
+                    [
+                        new([barely, 0, 0, barely], .9, .4),
+                        new([0, 0, 0, 0], .7, .5),
+                        new([0, -1, 0, 0], .1, .3),
+                        new([0, -2, 4, 0], -.2, .3),
+                    ]
+                )
+                .Read();
+        var (follows, fitted) = (Of(0), Of(1e-9));
+        follows.Components.Count.ShouldBe(fitted.Components.Count);
+        foreach (var (one, other) in follows.Components.Zip(fitted.Components))
+        {
+            one.Weight.ShouldBe(other.Weight, 1e-6);
+            for (var i = 0; i < one.Mean.Length; i++)
+            {
+                one.Mean[i].ShouldBe(other.Mean[i], 1e-6);
+                for (var j = 0; j < one.Mean.Length; j++)
+                {
+                    one.Covariance[i, j].ShouldBe(other.Covariance[i, j], 1e-6);
+                }
+            }
+        }
+
+        var likeliest = follows.Components.MaxBy(c => c.Weight)!;
+        likeliest.Mean[5].ShouldBeGreaterThan(prior.Gains[3].Nominal + .001, "a strong yoke speaks of the others");
+    }
+
     private static ResponseModel Shot() =>
         ResponseModel.Of(Two, [new([0, 0], .5, .1), new([0, 0], .6, .2), new([-1, 0], .1, .1), new([-1, 5], .1, .3)]);
 

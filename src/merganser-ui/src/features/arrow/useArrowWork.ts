@@ -12,6 +12,9 @@ import type { Draft } from './parts';
 const SAVE_AFTER = 350;
 const UNDO_DEPTH = 100;
 
+/** Keys of one field that come faster than this are one entry, and are taken back together. */
+const ONE_ENTRY = 1000;
+
 export type SaveState = { kind: 'saved' | 'saving' | 'conflict' } | { kind: 'lost'; message: string };
 
 const slot = (id: string) => keptAs(`arrow-${id}`);
@@ -21,6 +24,7 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
   const [draft, setDraft] = useState<Draft>(() => unsaved(row) ?? row.draft);
   const [past, setPast] = useState<Draft[]>([]);
   const [future, setFuture] = useState<Draft[]>([]);
+  const entry = useRef<{ field: string | null; at: number }>({ field: null, at: 0 });
   const saving = useActs(`arrow ${row.id}`);
   const keeping = useActs(`version ${row.id}`);
   const version = useRef(row.version);
@@ -83,13 +87,17 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
   const change = useSteady((next: Draft) => {
     // Asked for at once: the server computes while the page draws what was typed.
     void queries.prefetchQuery(figuresOf(next));
-    setPast((all) => [...all.slice(-UNDO_DEPTH), draft]);
+    const [field, at] = [typedField(draft, next), Date.now()];
+    const goesOn = field !== null && field === entry.current.field && at - entry.current.at < ONE_ENTRY;
+    entry.current = { field, at };
+    if (!goesOn) setPast((all) => [...all.slice(-UNDO_DEPTH), draft]);
     setFuture([]);
     setDraft(next);
   });
   const undo = useSteady(() => {
     const last = past.at(-1);
     if (!last) return;
+    entry.current.field = null;
     setPast(past.slice(0, -1));
     setFuture([draft, ...future]);
     setDraft(last);
@@ -97,6 +105,7 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
   const redo = useSteady(() => {
     const [next, ...rest] = future;
     if (!next) return;
+    entry.current.field = null;
     setFuture(rest);
     setPast([...past, draft]);
     setDraft(next);
@@ -153,6 +162,14 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
     openedId,
   };
 }
+
+/** The field that was typed into, where nothing else differs. */
+function typedField(before: Draft, after: Draft): string | null {
+  const [field, ...others] = (Object.keys(after) as (keyof Draft)[]).filter((name) => before[name] !== after[name]);
+  return field !== undefined && others.length === 0 && TYPED.includes(field) ? field : null;
+}
+
+const TYPED: (keyof Draft)[] = ['name', 'cutLength', 'vaneFront', 'glue'];
 
 /** What is not saved yet, in this browser. */
 const keepHere = (id: string, version: number, draft: Draft) =>

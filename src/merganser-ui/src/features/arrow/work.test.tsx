@@ -46,3 +46,29 @@ it('shows what was typed at once, and takes the figures of it after the frame th
   frame();
   await waitFor(() => expect(shown()).toBe('28.5'));
 });
+
+it('takes the keys of one entry back together, and entries one by one', () => {
+  const now = vi.spyOn(Date, 'now');
+  const at = (ms: number) => now.mockReturnValue(1_000_000 + ms);
+  answering({ '/figures': {}, '/draft': { ...row, version: 2 } });
+  const { result } = renderHook(() => useArrowWork('b', row), { wrapper });
+  const type = (ms: number, more: Partial<Draft>) => {
+    at(ms);
+    act(() => result.current.change({ ...result.current.draft, ...more }));
+  };
+  type(0, { cutLength: '2' });
+  type(200, { cutLength: '29' });
+  type(400, { cutLength: '29.5' });
+  type(600, { name: 'Owner' });
+  type(700, { name: 'Owners' });
+  type(2000, { name: 'Owners 2' });
+  const back = () => {
+    act(() => result.current.undo());
+    return [result.current.draft.name, result.current.draft.cutLength];
+  };
+  expect(back()).toEqual(['Owners', '29.5']);
+  expect(back()).toEqual(['Own', '29.5']);
+  expect(back()).toEqual(['Own', '28']);
+  expect(result.current.canUndo).toBe(false);
+  now.mockRestore();
+});
