@@ -19,6 +19,9 @@ export class Refusal extends Error {
   }
 }
 
+/** True where what was asked for is not on record. */
+export const isMissing = (error: unknown): boolean => error instanceof Refusal && error.status === 404;
+
 const NO_FAULTS: Record<string, string[]> = {};
 
 /** What is wrong with each field, where it was a refusal. */

@@ -1,10 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect } from 'react';
-import { Outlet, Route, Routes, useParams, useSearchParams } from 'react-router';
+import { Outlet, Route, Routes, useLocation, useParams, useSearchParams } from 'react-router';
+import { isMissing } from '../api/client';
 import { onSent } from '../api/outbox';
 import { useBow } from '../api/queries';
 import { UnitsProvider } from '../units/UnitsContext';
 import { EscapeKeeper, FocusKeeper } from '../shell/focus';
+import { NoSuchBow } from '../shell/OpeningPage';
 import { Start } from './Start';
 import { Page } from '../parts/Page';
 
@@ -41,7 +43,7 @@ export function App() {
         <Route path="/guide" element={<GuidePage />} />
         <Route path="/visits" element={<VisitsPage />} />
         <Route path="/glossary" element={<GlossaryPage />} />
-        <Route path="/bows/:bowId" element={<InUnits />}>
+        <Route path="/bows/:bowId" element={<OfBow />}>
           <Route path="bow" element={<BowStop />} />
           <Route path="arrow" element={<ArrowPage />} />
           <Route path="dozen" element={<DozenPage />} />
@@ -78,9 +80,12 @@ function OutboxKeeper() {
   return null;
 }
 
-/** Everything below a bow is shown in its archer's units. */
-function InUnits() {
-  const bow = useBow(useParams().bowId);
+/** Everything below a bow is shown in its archer's units; of one that is not on the rack nothing can be opened. */
+function OfBow() {
+  const bowId = useParams().bowId;
+  const bow = useBow(bowId);
+  const stop = useLocation().pathname.split('/')[3];
+  if (isMissing(bow.error)) return <NoSuchBow bowId={bowId} stop={stop} />;
   return (
     <UnitsProvider units={bow.data?.units}>
       <Outlet />

@@ -1,4 +1,5 @@
 import { useEffect, useState, type ReactNode } from 'react';
+import { useUnread } from '../api/useUnread';
 import { Go, Plain } from '../parts/Buttons';
 import { classes } from '../parts/classes';
 import { useSteady } from '../parts/useSteady';
@@ -37,6 +38,8 @@ export function Foot({
   const [opened, setOpened] = useState<string | null>(null);
   const open = opened === sentence || trouble === true;
   const turn = () => setOpened(open ? null : sentence);
+  const unread = useUnread();
+  const missing = trouble ? null : unread.why;
   const go = useSteady(() => {
     if (!busy) onGo();
   });
@@ -63,8 +66,9 @@ export function Foot({
       <p className={s.say} aria-live="polite" data-testid="next" onClick={turn}>
         {sentence}
         {reason && <small>{reason}</small>}
+        {missing && <small>Not all of this page could be read. {missing}</small>}
       </p>
-      {!trouble && (reason || alternative) && (
+      {!trouble && (reason || alternative || missing) && (
         <Plain className={s.turn} aria-expanded={open} aria-label="More of what is next" onClick={turn}>
           <svg width="16" height="10" aria-hidden="true">
             <path d={open ? 'M1 1l7 8 7-8' : 'M1 9l7-8 7 8'} fill="none" stroke="var(--ink)" strokeWidth="2.5" />
@@ -72,6 +76,7 @@ export function Foot({
         </Plain>
       )}
       {extra}
+      {missing && <Plain onClick={unread.again}>Read the rest again</Plain>}
       <WaitingKey />
       {alternative && (
         <Plain className={s.alternative} onClick={onAlternative}>

@@ -26,6 +26,8 @@ const stops: { name: StopName; label: string; key: string }[] = [
   { name: 'story', label: 'Story', key: 'l' },
 ];
 
+export const isStop = (name: string | undefined): name is StopName => stops.some((stop) => stop.name === name);
+
 const way = (stop: StopName, bowId: string | undefined) =>
   stop === 'start' ? '/' : bowId ? `/bows/${bowId}/${stop}` : '/bows/new';
 

@@ -127,9 +127,16 @@ describe('the rack', () => {
   });
 
   it('says so when the server does not answer', async () => {
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('away')));
+    show(<StartPage />);
+    expect(await screen.findByText(/Start it again with/)).toBeTruthy();
+  });
+
+  it('says what the server said when the rack cannot be read', async () => {
     answering({ '/api/rack': () => refusing({}, 'Something went wrong here.', 500) });
     show(<StartPage />);
-    expect(await screen.findByText(/server does not answer/)).toBeTruthy();
+    expect(await screen.findByText('The rack could not be read.')).toBeTruthy();
+    expect(screen.getByText('Something went wrong here.')).toBeTruthy();
   });
 });
 

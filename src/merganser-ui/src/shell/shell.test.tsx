@@ -6,6 +6,7 @@ import type { Schemas } from '../api/client';
 import { Field } from '../parts/Field';
 import { Figure } from '../parts/Figure';
 import { figure as shown } from '../parts/sheet/figure';
+import { show } from '../testing/show';
 import { Foot } from './Foot';
 
 afterEach(cleanup);
@@ -40,7 +41,7 @@ describe('a figure', () => {
 describe('the foot', () => {
   it('is pressed by Enter, but not while a field has it', () => {
     const go = vi.fn();
-    render(
+    show(
       <>
         <input aria-label="a field" />
         <Foot sentence="Do it." reason="" button="Do" onGo={go} />
@@ -54,7 +55,7 @@ describe('the foot', () => {
 
   it('wants Ctrl for an act on the bow', () => {
     const go = vi.fn();
-    render(<Foot sentence="Move." reason="" button="I made this move" onGo={go} guarded />);
+    show(<Foot sentence="Move." reason="" button="I made this move" onGo={go} guarded />);
     fireEvent.keyDown(document.body, { key: 'Enter' });
     expect(go).not.toHaveBeenCalled();
     fireEvent.keyDown(document.body, { key: 'Enter', ctrlKey: true });

@@ -3,6 +3,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { useBow, useCatalogue } from '../../api/queries';
 import { Drawn } from '../../parts/Drawn';
 import { Main, Page } from '../../parts/Page';
@@ -26,7 +27,11 @@ export default function ArrowPage() {
     queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
   });
   const all = arrows.data ? sorted(arrows.data) : undefined;
-  const row = all?.find((a) => a.id === search.get('arrow')) ?? arrows.data?.[0];
+  const asked = search.get('arrow');
+  const found = all?.find((a) => a.id === asked);
+  // One that was just begun stands in the address before it is in the list.
+  const gone = Boolean(asked && all?.length && !found && !arrows.isFetching);
+  const row = gone ? undefined : (found ?? arrows.data?.[0]);
 
   const empty = all?.length === 0;
   const suggestion = useQuery({
@@ -83,7 +88,7 @@ export default function ArrowPage() {
       ) : (
         <>
           <Main kind="inset">
-            <Drawn of="arrow" waits={!empty} />
+            <Drawn of="arrow" waits={!empty && !gone} />
             {empty && (
               <>
                 <h1 data-testid="suggestion">
@@ -98,21 +103,34 @@ export default function ArrowPage() {
                 )}
               </>
             )}
-            {bow.isError && <h1>There is no such bow on this rack.</h1>}
           </Main>
-          <Foot
-            sentence={
-              arrow.problem?.message ?? (empty ? 'No arrow yet: start one for this bow.' : 'Opening the arrow …')
-            }
-            reason={
-              !empty ? '' : suggestion.isError ? suggestion.error.message : 'It begins with what fits this bow best.'
-            }
-            button="Start an arrow"
-            busy={!empty || !catalogue.data || !fit}
-            onGo={() => void start()}
-            alternative={empty ? 'Find one in the catalogue' : null}
-            onAlternative={() => setSearch({ way: 'finder' })}
-          />
+          {empty ? (
+            <Foot
+              sentence={arrow.problem?.message ?? 'No arrow yet: start one for this bow.'}
+              reason={suggestion.isError ? suggestion.error.message : 'It begins with what fits this bow best.'}
+              button="Start an arrow"
+              busy={!catalogue.data || !fit}
+              onGo={() => void start()}
+              alternative="Find one in the catalogue"
+              onAlternative={() => setSearch({ way: 'finder' })}
+            />
+          ) : gone ? (
+            <Foot
+              trouble
+              sentence="There is no such arrow."
+              reason="One that was thrown away lies in the bin for thirty days. The others stand as they are."
+              button="To the bow’s arrow"
+              onGo={() => setSearch({})}
+              alternative="To the bin"
+              onAlternative={() => void navigate('/copies')}
+            />
+          ) : (
+            <OpeningFoot
+              opening="Opening the arrow …"
+              what="The arrow"
+              failed={[bow.error, arrows.error, catalogue.error]}
+            />
+          )}
         </>
       )}
     </Page>

@@ -30,6 +30,9 @@ interface Callout {
   line: number | null;
 }
 
+/** The two rows above the arrow: the second below the panel of the chosen part, and above the vanes. */
+const [FIRST, SECOND] = [4, 77];
+
 /** Every part with its weight, as a list that Tab walks; on the wide bench each stands above what it names. */
 export function Callouts({ arrow, masses, endGrains, x, y, chosen, onChoose }: Props) {
   const units = useUnits();
@@ -81,14 +84,22 @@ function calloutsOf(
   const weight = (name: string) => show(masses.find((m) => m.name === name)?.grains ?? 0, 'gr', 1, units);
   const shaft = `${arrow.shaft.name}, ${withUnit(arrow.shaft.grainsPerInch, 'gr/in', 2, units)}`;
   return [
-    { part: 'nock', label: 'Nock', name: arrow.nock.name, ...weight('Nock'), left: x(0) - 20, top: 4, line: x(0.35) },
+    {
+      part: 'nock',
+      label: 'Nock',
+      name: arrow.nock.name,
+      ...weight('Nock'),
+      left: x(0) - 20,
+      top: FIRST,
+      line: x(0.35),
+    },
     {
       part: 'vanes',
       label: 'Vanes',
       name: arrow.vane ? `${arrow.vaneCount} × ${arrow.vane.name}` : 'none',
       ...weight('Vanes'),
       left: x(0.35) + 6,
-      top: 72,
+      top: SECOND,
       line: x(arrow.vaneFront - 0.9),
     },
     {
@@ -97,18 +108,18 @@ function calloutsOf(
       name: arrow.wrap?.name ?? 'none',
       ...weight('Wrap'),
       left: x(4.2) - 8,
-      top: 4,
+      top: FIRST,
       line: x(4.2),
     },
-    { part: 'glue', label: 'Glue', name: 'at the vanes', ...weight('Glue'), left: x(4.2) + 6, top: 72, line: null },
-    { part: 'shaft', label: 'Shaft', name: shaft, ...weight('Shaft'), left: x(8.4) - 8, top: 4, line: x(8.6) },
+    { part: 'glue', label: 'Glue', name: 'at the vanes', ...weight('Glue'), left: x(4.2) + 6, top: SECOND, line: null },
+    { part: 'shaft', label: 'Shaft', name: shaft, ...weight('Shaft'), left: x(8.4) - 8, top: FIRST, line: x(8.6) },
     {
       part: 'length',
       label: 'Cut length',
       name: '',
       ...show(arrow.cutLength, 'in', 2, units),
       left: x(8.6) + 4,
-      top: 72,
+      top: SECOND,
       line: null,
     },
     {
@@ -117,17 +128,25 @@ function calloutsOf(
       name: arrow.insert?.name ?? 'none',
       ...weight('Insert'),
       left: x(10.9),
-      top: 72,
+      top: SECOND,
       line: null,
     },
-    { part: 'point', label: 'Point', name: arrow.point.name, ...weight('Point'), left: x(15.4), top: 72, line: null },
+    {
+      part: 'point',
+      label: 'Point',
+      name: arrow.point.name,
+      ...weight('Point'),
+      left: x(15.4),
+      top: SECOND,
+      line: null,
+    },
     {
       part: 'more',
       label: 'More parts',
       name: arrow.endParts ? String(arrow.endParts.length) : '',
       ...show(endGrains, 'gr', 1, units),
       left: x(22.5),
-      top: 72,
+      top: SECOND,
       line: null,
     },
   ];

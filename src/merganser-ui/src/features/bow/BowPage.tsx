@@ -49,7 +49,7 @@ export default function BowPage() {
     });
   useFaultFocus(work.problem);
 
-  if (!form) return <OpeningPage at="bow" bowId={bowId} title="Bow and archer" missing={work.missing} />;
+  if (!form) return <OpeningPage at="bow" bowId={bowId} title="Bow and archer" failed={work.failed} />;
 
   const faults = faultsOf(work.problem);
   const fault = (field: string) => faults[field]?.[0];

@@ -96,7 +96,7 @@ export function useBowForm(bowId: string | undefined) {
 
   return {
     bow: bow.data,
-    missing: bow.error instanceof Refusal && bow.error.status === 404,
+    failed: [bow.error, archers.error],
     archers: archers.data ?? [],
     form: current,
     dirty: draft !== null,

@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { answer, api } from '../../api/client';
+import { answer, api, isMissing } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { focusHome, useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
-import { whileOpening } from '../../shell/opening';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { useUndo } from '../../shell/useUndo';
 import { Drawn } from '../../parts/Drawn';
 import { Empty } from '../../parts/Empty';
@@ -175,16 +175,16 @@ export default function DozenPage() {
           </div>
         )}
       </Main>
-      {work.missing ? (
+      {!dozen && isMissing(work.unread[1]) ? (
         <Foot
           trouble
-          sentence={work.missing.message}
+          sentence="There is no such dozen."
           reason="The others stand as they are."
           button="To the newest dozen"
           onGo={() => setSearch({})}
         />
       ) : loading ? (
-        <Foot {...whileOpening('Opening the dozen …')} />
+        <OpeningFoot opening="Opening the dozen …" what="The dozen" failed={[...work.unread, arrows.error]} />
       ) : work.problem && !work.asked ? (
         <Foot
           trouble

@@ -51,7 +51,8 @@ export function useDozen(bowId: string, wanted: string | null) {
     lines: dozens.data?.dozens ?? [],
     /** The one in work; null for a bow without any, undefined while it is fetched. */
     dozen: dozens.data && shown === null ? null : whole.data,
-    missing: whole.error,
+    /** What could not be read: the list of dozens, the one in work. */
+    unread: [dozens.error, whole.error] as const,
     /** Reads anew what stands on the server. */
     reread: () => void queries.invalidateQueries({ queryKey: ['dozens'] }),
     problem: acts.problem,

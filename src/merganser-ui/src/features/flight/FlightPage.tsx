@@ -9,7 +9,7 @@ import { Body, Main, Page } from '../../parts/Page';
 import { WayLink, Ways } from '../../parts/Ways';
 import { takeFile } from '../../parts/takeFile';
 import { Foot } from '../../shell/Foot';
-import { whileOpening } from '../../shell/opening';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { ShellHead } from '../../shell/ShellHead';
 import { UnsoundFoot } from '../../shell/UnsoundFoot';
 import { useFaultFocus } from '../../shell/focus';
@@ -117,15 +117,11 @@ export default function FlightPage() {
       {bow.data?.unsound ? (
         <UnsoundFoot bowId={bowId} why={bow.data.unsound} />
       ) : !view ? (
-        <Foot
-          {...whileOpening(
-            'Following the arrow …',
-            work.failed && {
-              sentence: 'The range could not be read.',
-              button: 'Back to the groups',
-              onGo: () => void navigate(groups),
-            },
-          )}
+        <OpeningFoot
+          opening="Following the arrow …"
+          what="The range"
+          failed={[work.failed]}
+          back={{ to: 'Back to the groups', go: () => void navigate(groups) }}
         />
       ) : (
         <Foot

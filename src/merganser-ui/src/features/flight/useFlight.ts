@@ -44,7 +44,7 @@ export function useFlight(bowId: string, arrow: string | undefined) {
   const said = saying ?? view?.said;
   return {
     view,
-    failed: unread ? without.isError : flight.isError,
+    failed: unread ? without.error : flight.error,
     set,
     setSet,
     marks,

@@ -5,7 +5,7 @@ import { answer, api, type Schemas } from '../../api/client';
 import { Drawn } from '../../parts/Drawn';
 import { Field } from '../../parts/Field';
 import { Foot } from '../../shell/Foot';
-import { whileOpening } from '../../shell/opening';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { useActs } from '../../api/useActs';
 import { useUndo } from '../../shell/useUndo';
 import { useFigures } from '../../units/UnitsContext';
@@ -28,7 +28,8 @@ type Nocks = Schemas['NockRound'];
 /** Every shaft through paper: its nock turned and marked, then all of them with vanes. */
 export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices | undefined }) {
   const navigate = useNavigate();
-  const dozens = useDozens(bowId).data?.dozens;
+  const lines = useDozens(bowId);
+  const dozens = lines.data?.dozens;
   const [dozenId, setDozenId] = useState<string | null>(null);
   const dozen = dozens?.find((d) => d.id === dozenId) ?? dozens?.[0];
   const [distance, setDistance] = useState<number | null>(null);
@@ -69,15 +70,11 @@ export function NocksPage({ bowId, choices }: { bowId: string; choices: Choices 
         <Main kind="inset">
           <Drawn of="nock" waits />
         </Main>
-        <Foot
-          {...whileOpening(
-            'Opening the dozen …',
-            nocks.isError && {
-              sentence: 'The nocks could not be read.',
-              button: 'Back to the session',
-              onGo: () => void navigate(`/bows/${bowId}/paper`),
-            },
-          )}
+        <OpeningFoot
+          opening="Opening the dozen …"
+          what="The nocks"
+          failed={[lines.error, nocks.error]}
+          back={{ to: 'Back to the session', go: () => void navigate(`/bows/${bowId}/paper`) }}
         />
       </>
     );

@@ -9,7 +9,7 @@ import { useOutbox } from '../../api/useOutbox';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
-import { whileOpening } from '../../shell/opening';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { UnsoundFoot } from '../../shell/UnsoundFoot';
 import { useBow, useDozens } from '../../api/queries';
 import { Plain } from '../../parts/Buttons';
@@ -140,7 +140,6 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
     );
 
   const loading = !work.newest.data || !arrows.data || !bow.data;
-  const unread = bow.isError || work.newest.isError || arrows.isError;
   const begin = async () => {
     const started = await work.start(plan);
     if (!started) return;
@@ -176,15 +175,11 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
         )}
       </Main>
       {loading ? (
-        <Foot
-          {...whileOpening(
-            'Opening the paper …',
-            unread && {
-              sentence: bow.isError ? 'There is no such bow on this rack.' : 'The paper could not be read.',
-              button: 'To the rack',
-              onGo: () => void navigate('/'),
-            },
-          )}
+        <OpeningFoot
+          opening="Opening the paper …"
+          what="The paper"
+          failed={[bow.error, work.newest.error, arrows.error]}
+          back={{ to: 'To the rack', go: () => void navigate('/') }}
         />
       ) : bow.data?.unsound ? (
         <UnsoundFoot bowId={bowId} why={bow.data.unsound} />

@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api } from '../../api/client';
+import { answer, api, isMissing } from '../../api/client';
 import { Drawn } from '../../parts/Drawn';
 import { Main } from '../../parts/Page';
 import { WayKey, Ways } from '../../parts/Ways';
 import { Foot } from '../../shell/Foot';
-import { whileOpening } from '../../shell/opening';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { dayOf } from '../../units/days';
 import { FilmStrip } from './FilmStrip';
 import { withoutMove, type Paper } from './paperTypes';
@@ -32,18 +32,22 @@ export function PastPaper({ paperId, onList, onNewest }: Props) {
         <Main kind="inset">
           <Drawn of="paper" waits />
         </Main>
-        <Foot
-          {...whileOpening(
-            'Opening the paper …',
-            paper.isError && {
-              sentence: 'This paper is not on record.',
-              reason: paper.error.message,
-              button: 'To the papers',
-              trouble: true,
-              onGo: onList,
-            },
-          )}
-        />
+        {isMissing(paper.error) ? (
+          <Foot
+            trouble
+            sentence="This paper is not on record."
+            reason="The others stand as they are."
+            button="To the papers"
+            onGo={onList}
+          />
+        ) : (
+          <OpeningFoot
+            opening="Opening the paper …"
+            what="The paper"
+            failed={[paper.error]}
+            back={{ to: 'To the papers', go: onList }}
+          />
+        )}
       </>
     );
   // No move is expected after it: what was advised then is not drawn.

@@ -9,7 +9,7 @@ import { Empty } from '../../parts/Empty';
 import { Main } from '../../parts/Page';
 import { Table } from '../../parts/Table';
 import { Foot } from '../../shell/Foot';
-import { whileOpening } from '../../shell/opening';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { FigureBand } from './FigureBand';
 import { Pane } from './Pane';
 import { SizesChart } from './SizesChart';
@@ -43,11 +43,11 @@ export function SizesPage({ bowId }: { bowId: string }) {
         <Main kind="inset">
           <Drawn of="sizes" waits />
         </Main>
-        <Foot
-          {...whileOpening(
-            'Reading the groups …',
-            sizes.isError && { sentence: 'The sizes could not be read.', button: 'Back to the groups', onGo: back },
-          )}
+        <OpeningFoot
+          opening="Reading the groups …"
+          what="The sizes"
+          failed={[sizes.error]}
+          back={{ to: 'Back to the groups', go: back }}
         />
       </>
     );

@@ -12,7 +12,7 @@ import { Fault } from '../../parts/Note';
 import { Main } from '../../parts/Page';
 import { Tick } from '../../parts/Tick';
 import { Foot } from '../../shell/Foot';
-import { whileOpening } from '../../shell/opening';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { UnsoundFoot } from '../../shell/UnsoundFoot';
 import { useFaultFocus } from '../../shell/focus';
 import { TrialPicture } from './TrialPicture';
@@ -82,11 +82,11 @@ export function TrialPage({ bowId, onBegun }: { bowId: string; onBegun: () => vo
         <Main kind="inset">
           <Drawn of="arrow" waits />
         </Main>
-        <Foot
-          {...whileOpening(
-            'Weighing the points …',
-            trial.isError && { sentence: trial.error.message, button: 'Back to the paper', onGo: back },
-          )}
+        <OpeningFoot
+          opening="Weighing the points …"
+          what="The points"
+          failed={[trial.error]}
+          back={{ to: 'Back to the paper', go: back }}
         />
       </>
     );

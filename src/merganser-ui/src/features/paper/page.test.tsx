@@ -24,14 +24,18 @@ describe('the paper', () => {
     expect((await screen.findByTestId('words')).textContent).toBe('Tail right 0.50 in.');
   });
 
-  it('leads nowhere while it is opened, and back where it cannot be read', async () => {
+  it('leads nowhere while it is opened, and asks again where it cannot be read', async () => {
     let refuse: (answer: Response) => void = () => undefined;
     open([], { '/api/bows/b/arrows': () => new Promise<Response>((done) => (refuse = done)) });
     expect(await screen.findByText('Opening the paper …')).toBeTruthy();
     expect(screen.getByTestId('go').getAttribute('aria-disabled')).toBe('true');
     refuse(refusing({}, 'No.', 500));
     expect(await screen.findByText('The paper could not be read.')).toBeTruthy();
-    expect(screen.getByTestId('go').textContent).toContain('To the rack');
+    expect(screen.getByText('No.')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'To the rack' })).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: /Try again/ }));
+    refuse(new Response('[]', { headers: { 'Content-Type': 'application/json' } }));
+    expect(await screen.findByText('No arrow is kept yet')).toBeTruthy();
   });
 
   it('opens an earlier paper as it was, to look at and not to work on', async () => {

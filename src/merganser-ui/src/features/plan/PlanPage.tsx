@@ -6,6 +6,7 @@ import { Main, Page } from '../../parts/Page';
 import { Fault } from '../../parts/Note';
 import { classes } from '../../parts/classes';
 import { Foot } from '../../shell/Foot';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape } from '../../shell/focus';
 import { dayOf } from '../../units/days';
@@ -71,18 +72,18 @@ export default function PlanPage() {
           </div>
         )}
       </Main>
-      {work.failed && !plan ? (
-        <Foot trouble sentence={work.failed.message} reason="Nothing is lost." button="Try again" onGo={work.retry} />
+      {!plan ? (
+        <OpeningFoot opening="Opening the plan …" what="The plan" failed={[work.failed]} />
       ) : (
         <Foot
-          sentence={plan?.next.sentence ?? 'Opening the plan …'}
-          reason={plan?.next.reason ?? ''}
-          button={plan?.next.button ?? 'Wait'}
-          busy={!plan || work.busy}
-          guarded={adding || plan?.next.action.startsWith('done:')}
-          onGo={() => go(plan?.next.action)}
-          alternative={plan?.next.alternative}
-          onAlternative={() => go(plan?.next.alternativeAction)}
+          sentence={plan.next.sentence}
+          reason={plan.next.reason}
+          button={plan.next.button}
+          busy={work.busy}
+          guarded={adding || plan.next.action.startsWith('done:')}
+          onGo={() => go(plan.next.action)}
+          alternative={plan.next.alternative}
+          onAlternative={() => go(plan.next.alternativeAction)}
         />
       )}
     </Page>

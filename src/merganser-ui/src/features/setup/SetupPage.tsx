@@ -120,7 +120,7 @@ export default function SetupPage({ way }: { way: BowWay }) {
   };
 
   if (!setup || !bow.data || !check)
-    return <OpeningPage at="bow" bowId={bowId} title={bowWayLabel(way)} missing={bow.isError} />;
+    return <OpeningPage at="bow" bowId={bowId} title={bowWayLabel(way)} failed={[bow.error, work.setup.error]} />;
 
   const foot = work.unreachable ? (
     <Foot

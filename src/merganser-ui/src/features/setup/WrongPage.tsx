@@ -31,7 +31,7 @@ export function WrongPage() {
   const all = troubles.data?.troubles;
   const title = bowWayLabel('wrong');
   if (!bow.data || !all)
-    return <OpeningPage at="bow" bowId={bowId} title={title} missing={bow.isError || troubles.isError} />;
+    return <OpeningPage at="bow" bowId={bowId} title={title} failed={[bow.error, troubles.error]} />;
 
   const chosen = all.find((trouble) => trouble.kind === search.get('trouble'));
   // A step is passed over by its number; what was found since comes before it all the same.

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
-import { whileOpening } from '../../shell/opening';
-import type { Schemas } from '../../api/client';
+import { OpeningFoot } from '../../shell/OpeningFoot';
+import { Unreachable, type Schemas } from '../../api/client';
 import { useRack } from '../../api/queries';
 import { Drawn } from '../../parts/Drawn';
 import { Key } from '../../parts/Buttons';
@@ -121,20 +121,17 @@ export function StartPage() {
           alternative={next.alternative}
           onAlternative={() => go(next.alternativeAction)}
         />
-      ) : (
+      ) : rack.error instanceof Unreachable ? (
         <Foot
-          key="opening"
-          {...whileOpening(
-            'Opening the rack …',
-            rack.isError && {
-              sentence: 'The bench’s server does not answer.',
-              reason: 'Nothing is lost. Start it again with ./merganser start.',
-              button: 'Try again',
-              trouble: true,
-              onGo: () => void rack.refetch(),
-            },
-          )}
+          key="away"
+          trouble
+          sentence="The bench’s server does not answer."
+          reason="Nothing is lost. Start it again with ./merganser start."
+          button="Try again"
+          onGo={() => void rack.refetch()}
         />
+      ) : (
+        <OpeningFoot opening="Opening the rack …" what="The rack" failed={[rack.error]} />
       )}
     </Page>
   );

@@ -9,6 +9,7 @@ import { Main, Page } from '../../parts/Page';
 import { FindLine } from '../../parts/TextLine';
 import { WayKey, Ways } from '../../parts/Ways';
 import { Foot } from '../../shell/Foot';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape } from '../../shell/focus';
 import { isPageKey, layerIsOpen } from '../../shell/keys';
@@ -84,7 +85,7 @@ export default function StoryPage() {
         <div className={s.bar}>
           <Ways beside label="What is told">
             <WayKey aria-pressed={signs.length === 0} onClick={() => work.setSigns([])}>
-              All {total}
+              All {answers && total}
             </WayKey>
             {SIGNS.map(([sign, word]) => (
               <WayKey
@@ -92,7 +93,7 @@ export default function StoryPage() {
                 aria-pressed={signs.includes(sign)}
                 onClick={(event) => press(sign, (event as unknown as React.MouseEvent).shiftKey)}
               >
-                <Sign of={sign} /> {word} {answers?.counts.find((c) => c.sign === sign)?.count ?? 0}
+                <Sign of={sign} /> {word} {answers && (answers.counts.find((c) => c.sign === sign)?.count ?? 0)}
               </WayKey>
             ))}
           </Ways>
@@ -171,7 +172,9 @@ export default function StoryPage() {
           </div>
         </div>
       </Main>
-      {work.failed ? (
+      {!answers ? (
+        <OpeningFoot opening="Opening the story …" what="The story" failed={[work.failed]} />
+      ) : work.failed ? (
         <Foot
           trouble
           sentence={work.failed.message}
@@ -181,14 +184,13 @@ export default function StoryPage() {
         />
       ) : (
         <Foot
-          sentence={answers?.next.sentence ?? 'Opening the story …'}
-          reason={answers?.next.reason ?? ''}
-          button={answers?.next.button ?? 'Wait'}
-          busy={!answers}
+          sentence={answers.next.sentence}
+          reason={answers.next.reason}
+          button={answers.next.button}
           guarded={pane === 'note'}
-          onGo={() => go(answers?.next.action)}
-          alternative={answers?.next.alternative}
-          onAlternative={() => go(answers?.next.alternativeAction)}
+          onGo={() => go(answers.next.action)}
+          alternative={answers.next.alternative}
+          onAlternative={() => go(answers.next.alternativeAction)}
         />
       )}
     </Page>

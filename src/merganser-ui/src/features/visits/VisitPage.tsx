@@ -5,7 +5,9 @@ import { ChoiceRow } from '../../parts/ChoiceRow';
 import { Body, Main, Page } from '../../parts/Page';
 import { WayKey, Ways } from '../../parts/Ways';
 import { Photographs } from '../../pictures/Photographs';
+import { isMissing } from '../../api/client';
 import { Foot } from '../../shell/Foot';
+import { OpeningFoot } from '../../shell/OpeningFoot';
 import { ShellHead } from '../../shell/ShellHead';
 import { useEscape } from '../../shell/focus';
 import { dayOf, shortDay } from '../../units/days';
@@ -63,7 +65,7 @@ export default function VisitPage() {
             )}
           </Ways>
           <span className={s.far}>
-            <Plain onClick={() => go('owner')}>To the next owner</Plain>
+            {view && <Plain onClick={() => go('owner')}>To the next owner</Plain>}
             <Link to="/visits">All visits</Link>
           </span>
         </div>
@@ -104,24 +106,25 @@ export default function VisitPage() {
             ))}
         </Body>
       </Main>
-      {work.failed && !view ? (
+      {!view && isMissing(work.failed) ? (
         <Foot
           trouble
-          sentence={work.failed.message}
-          reason="Nothing is lost: every visit is in the data file."
-          button="Try again"
-          onGo={work.retry}
+          sentence="There is no such visit."
+          reason="The others stand as they are."
+          button="To the bow’s visits"
+          onGo={() => setSearch({})}
         />
+      ) : !view ? (
+        <OpeningFoot opening="Opening the visits …" what="The visits" failed={[work.failed]} />
       ) : (
         <Foot
-          sentence={view?.next.sentence ?? 'Opening the visits …'}
-          reason={view?.next.reason ?? ''}
-          button={view?.next.button ?? 'Wait'}
-          busy={!view}
+          sentence={view.next.sentence}
+          reason={view.next.reason}
+          button={view.next.button}
           guarded={show !== 'found'}
-          onGo={() => act(view?.next.action)}
-          alternative={view?.next.alternative}
-          onAlternative={() => act(view?.next.alternativeAction)}
+          onGo={() => act(view.next.action)}
+          alternative={view.next.alternative}
+          onAlternative={() => act(view.next.alternativeAction)}
         />
       )}
     </Page>

@@ -7,6 +7,7 @@ import { Fault, Note } from '../../../parts/Note';
 import { Body, Main } from '../../../parts/Page';
 import { Stepper } from '../../../parts/Stepper';
 import { Foot } from '../../../shell/Foot';
+import { OpeningFoot } from '../../../shell/OpeningFoot';
 import { isPageKey, layerIsOpen } from '../../../shell/keys';
 import { ArrowWays } from '../ArrowWays';
 import { useNewArrow } from '../useNewArrow';
@@ -174,7 +175,9 @@ export function FinderWay({
           </div>
         </Body>
       </Main>
-      {arrow.problem ? (
+      {!start ? (
+        <OpeningFoot opening="Opening the catalogue …" what="The catalogue" failed={[finder.failed]} />
+      ) : arrow.problem ? (
         <Foot
           trouble
           sentence={arrow.problem.message}
