@@ -19,6 +19,9 @@ public sealed class SymmetricMatrix(int size)
         set => values[(row * size) + column] = value;
     }
 
+    /// <summary>All entries, row by row: for loops in which a slice a row would cost as much as the sum.</summary>
+    internal Span<double> Values => values;
+
     /// <summary>One row.</summary>
     public Span<double> Row(int row) => values.AsSpan(row * size, size);
 
@@ -43,10 +46,11 @@ public sealed class SymmetricMatrix(int size)
                 continue;
             }
 
-            var row = Row(i);
-            for (var j = 0; j <= i; j++)
+            var row = values.AsSpan(i * size, i + 1);
+            var (xi, yi) = (x[i], y[i]);
+            for (var j = 0; j < row.Length; j++)
             {
-                row[j] += w * ((x[i] * x[j]) + (y[i] * y[j]));
+                row[j] += w * ((xi * x[j]) + (yi * y[j]));
             }
         }
     }
@@ -65,11 +69,12 @@ public sealed class SymmetricMatrix(int size)
                 continue;
             }
 
-            var row = Row(i);
-            sum += v[i] * v[i] * row[i];
+            var row = values.AsSpan(i * size, i + 1);
+            var vi = v[i];
+            sum += vi * vi * row[i];
             for (var j = 0; j < i; j++)
             {
-                sum += 2 * v[i] * row[j] * v[j];
+                sum += 2 * vi * row[j] * v[j];
             }
         }
 

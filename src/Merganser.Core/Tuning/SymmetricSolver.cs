@@ -23,14 +23,20 @@ public sealed class SymmetricSolver(int size)
     {
         Factor(matrix);
         InvertLower();
+        var columns = inverse.Values;
+        var whole = result.Values;
         for (var i = 0; i < size; i++)
         {
-            var column = inverse.Row(i);
             for (var j = 0; j <= i; j++)
             {
-                var sum = SymmetricMatrix.Dot(column[i..], inverse.Row(j)[i..]);
-                result[i, j] = sum;
-                result[j, i] = sum;
+                var sum = 0.0;
+                for (var k = i; k < size; k++)
+                {
+                    sum += columns[(i * size) + k] * columns[(j * size) + k];
+                }
+
+                whole[(i * size) + j] = sum;
+                whole[(j * size) + i] = sum;
             }
         }
     }
@@ -38,14 +44,22 @@ public sealed class SymmetricSolver(int size)
     private void Factor(SymmetricMatrix matrix)
     {
         LogDeterminant = 0;
+        var of = matrix.Values;
+        var rows = lower.Values;
         for (var i = 0; i < size; i++)
         {
             for (var j = 0; j <= i; j++)
             {
-                var sum = matrix[i, j] - SymmetricMatrix.Dot(lower.Row(i)[..j], lower.Row(j)[..j]);
+                var dot = 0.0;
+                for (var k = 0; k < j; k++)
+                {
+                    dot += rows[(i * size) + k] * rows[(j * size) + k];
+                }
+
+                var sum = of[(i * size) + j] - dot;
                 if (i != j)
                 {
-                    lower[i, j] = sum / lower[j, j];
+                    rows[(i * size) + j] = sum / rows[(j * size) + j];
                     continue;
                 }
 
@@ -54,7 +68,7 @@ public sealed class SymmetricSolver(int size)
                     throw new ArithmeticException("The matrix is not positive definite.");
                 }
 
-                lower[i, i] = Math.Sqrt(sum);
+                rows[(i * size) + i] = Math.Sqrt(sum);
                 LogDeterminant += Math.Log(sum);
             }
         }
@@ -62,13 +76,20 @@ public sealed class SymmetricSolver(int size)
 
     private void InvertLower()
     {
+        var rows = lower.Values;
+        var columns = inverse.Values;
         for (var j = 0; j < size; j++)
         {
-            var column = inverse.Row(j);
-            column[j] = 1 / lower[j, j];
+            columns[(j * size) + j] = 1 / rows[(j * size) + j];
             for (var i = j + 1; i < size; i++)
             {
-                column[i] = -SymmetricMatrix.Dot(lower.Row(i)[j..i], column[j..i]) / lower[i, i];
+                var dot = 0.0;
+                for (var k = j; k < i; k++)
+                {
+                    dot += rows[(i * size) + k] * columns[(j * size) + k];
+                }
+
+                columns[(j * size) + i] = -dot / rows[(i * size) + i];
             }
         }
     }

@@ -128,7 +128,8 @@ internal static class SessionWriter
                 after_move, started_at)
                 VALUES (@id, @paperId, 1 + (SELECT count(*) FROM shot_set WHERE paper_id = @paperId), @Arrow, @state,
                 @Distance, @DistanceTyped, @Fletched, @AtTarget, @Heads, @walk, @Sighting,
-                  @wayKind, @wayFirst, @waySecond, @RangeError, @NockEnd, @purpose, (SELECT count(*) FROM move WHERE bow_id = @bowId), @now)
+                  @wayKind, @wayFirst, @waySecond, @RangeError, @NockEnd, @purpose,
+                  (SELECT coalesce(max(ordinal), 0) FROM move WHERE bow_id = @bowId), @now)
                 """
                 : """
                 UPDATE shot_set SET distance = @Distance, distance_typed = @DistanceTyped, fletched = @Fletched,
