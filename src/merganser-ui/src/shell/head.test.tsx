@@ -126,6 +126,16 @@ describe('the rack', () => {
     expect((await screen.findByText('Old one')).getAttribute('href')).toBe('/bows/o/bow?way=measures');
   });
 
+  it('shows nothing below the rack that would move when it comes', async () => {
+    let come: (rack: unknown) => void = () => undefined;
+    answering({ '/api/rack': () => new Promise((done) => (come = done)) });
+    show(<StartPage />);
+    expect(await screen.findByText('Opening the rack …')).toBeTruthy();
+    expect(screen.queryByText('Data and copies')).toBeNull();
+    come(refusing({}, 'No.', 500));
+    expect(await screen.findByText('Data and copies')).toBeTruthy();
+  });
+
   it('says so when the server does not answer', async () => {
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('away')));
     show(<StartPage />);

@@ -99,17 +99,20 @@ export function StartPage() {
             ))}
           </p>
         )}
-        <p className={s.off}>
-          {bows.length > 0 && (
-            <>
-              <Link to="/plan">Plan</Link>
-              <Link to="/range-day">Range day</Link>
-              <Link to="/visits">Visits</Link>
-            </>
-          )}
-          <Link to="/guide">Guide</Link>
-          <Link to="/copies">Data and copies</Link>
-        </p>
+        {/* Below the rack: while that is read it would stand in its place, and go. */}
+        {(rack.data || rack.isError) && (
+          <p className={s.off}>
+            {bows.length > 0 && (
+              <>
+                <Link to="/plan">Plan</Link>
+                <Link to="/range-day">Range day</Link>
+                <Link to="/visits">Visits</Link>
+              </>
+            )}
+            <Link to="/guide">Guide</Link>
+            <Link to="/copies">Data and copies</Link>
+          </p>
+        )}
       </Main>
       {next ? (
         <Foot
