@@ -14,6 +14,7 @@ internal sealed class UnmovedGains
 
     /// <summary>The gains that were not fitted, among all.</summary>
     private readonly int[] others;
+    private readonly Dictionary<ResponseStart, (ResponseStart Whole, double[][] Following)> starts = [];
     private readonly ResponseStart answering;
     private readonly ResponseStart deaf;
 
@@ -41,7 +42,7 @@ internal sealed class UnmovedGains
     /// <summary>A hypothesis with what was not moved.</summary>
     public WholeResponse With(Hypothesis hypothesis)
     {
-        var start = hypothesis.Mask.Deaf ? deaf : answering;
+        var (start, following) = Of(hypothesis);
         double[] mean = [.. start.Mean];
         var covariance = start.Covariance.Copy();
         for (var i = 0; i < fitted.Length; i++)
@@ -53,7 +54,6 @@ internal sealed class UnmovedGains
             }
         }
 
-        double[][] following = [.. others.Select(other => Following(start, hypothesis.Start, other))];
         for (var k = 0; k < others.Length; k++)
         {
             var (other, follows) = (others[k], following[k]);
@@ -75,6 +75,19 @@ internal sealed class UnmovedGains
         }
 
         return new WholeResponse(unknowns, mean, covariance);
+    }
+
+    /// <summary>The whole prior that a hypothesis is of, and its A: two for all hypotheses.</summary>
+    private (ResponseStart Whole, double[][] Following) Of(Hypothesis hypothesis)
+    {
+        if (!starts.TryGetValue(hypothesis.Start, out var known))
+        {
+            var whole = hypothesis.Mask.Deaf ? deaf : answering;
+            known = (whole, [.. others.Select(other => Following(whole, hypothesis.Start, other))]);
+            starts[hypothesis.Start] = known;
+        }
+
+        return known;
     }
 
     /// <summary>A row of A.</summary>

@@ -38,6 +38,9 @@ internal static class MoveLog
         FROM move
         """;
 
+    /// <summary>How many moves the bow <c>@bowId</c> has.</summary>
+    internal const string Made = "(SELECT coalesce(max(ordinal), 0) FROM move WHERE bow_id = @bowId)";
+
     /// <summary>The last move that was really made of each adjuster; what was corrected to none is left out.</summary>
     private const string LastMade = """
         SELECT (

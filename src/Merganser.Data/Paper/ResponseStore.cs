@@ -30,10 +30,10 @@ public sealed class ResponseStore(Database database, TimeProvider clock)
         {
             _ = BowStore.Get(sql, bowId);
             sql.Execute(
-                """
+                $"""
                 INSERT INTO response_reset (id, bow_id, kinds, reason, after_change, after_paper, after_shot,
                 reset_at)
-                VALUES (@id, @bowId, @kinds, @reason, (SELECT count(*) FROM bow_change WHERE bow_id = @bowId),
+                VALUES (@id, @bowId, @kinds, @reason, {ChangeRows.Made},
                 (SELECT count(*) FROM paper WHERE bow_id = @bowId),
                   (SELECT count(*) FROM shot h JOIN shot_set s ON s.id = h.set_id
                     WHERE s.paper_id = (SELECT id FROM paper WHERE bow_id = @bowId ORDER BY started_at DESC, rowid

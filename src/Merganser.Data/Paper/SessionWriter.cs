@@ -122,14 +122,14 @@ internal static class SessionWriter
         };
         sql.Execute(
             set.Instead is null
-                ? """
+                ? $"""
                 INSERT INTO shot_set (id, paper_id, number, arrow_version_id, bow_state_id, distance, distance_typed,
                 fletched, at_target, heads, walk, sighting, way_kind, way_first, way_second, range_error, nock_end, purpose,
                 after_move, started_at)
                 VALUES (@id, @paperId, 1 + (SELECT count(*) FROM shot_set WHERE paper_id = @paperId), @Arrow, @state,
                 @Distance, @DistanceTyped, @Fletched, @AtTarget, @Heads, @walk, @Sighting,
                   @wayKind, @wayFirst, @waySecond, @RangeError, @NockEnd, @purpose,
-                  (SELECT coalesce(max(ordinal), 0) FROM move WHERE bow_id = @bowId), @now)
+                  {MoveLog.Made}, @now)
                 """
                 : """
                 UPDATE shot_set SET distance = @Distance, distance_typed = @DistanceTyped, fletched = @Fletched,

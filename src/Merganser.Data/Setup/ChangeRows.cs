@@ -5,6 +5,9 @@ namespace Merganser.Data;
 /// <summary>Changes of a bow that were entered by hand.</summary>
 internal static class ChangeRows
 {
+    /// <summary>How many changes the bow <c>@bowId</c> has, those that were taken back among them.</summary>
+    internal const string Made = "(SELECT coalesce(max(ordinal), 0) FROM bow_change WHERE bow_id = @bowId)";
+
     /// <summary>The newest that were not taken back, or those before one, in order.</summary>
     public static RecordedChange[] Newest(Sql sql, string bowId, int most, int? before) =>
         [

@@ -48,11 +48,11 @@ internal static class FiredRows
         }
 
         sql.Execute(
-            """
+            $"""
             INSERT INTO shots_fired (id, bow_id, count, settling, source, after_move, after_change, fired_at)
             VALUES (@id, @bowId, @count, @settling, @source,
-              (SELECT coalesce(max(ordinal), 0) FROM move WHERE bow_id = @bowId),
-              (SELECT coalesce(max(ordinal), 0) FROM bow_change WHERE bow_id = @bowId), @now)
+              {MoveLog.Made},
+              {ChangeRows.Made}, @now)
             ON CONFLICT (id) DO NOTHING
             """,
             new

@@ -86,8 +86,8 @@ public sealed class SetupStore(Database database, TimeProvider clock)
             after_move, after_change, after_shots, found_at)
             VALUES (@id, @bowId, 1 + (SELECT count(*) FROM check_finding WHERE bow_id = @bowId), @kind, @Value,
             @Typed, @Choice, @SkipReason, @Replaced, @Note,
-              (SELECT coalesce(max(ordinal), 0) FROM move WHERE bow_id = @bowId),
-              (SELECT coalesce(max(ordinal), 0) FROM bow_change WHERE bow_id = @bowId),
+              {MoveLog.Made},
+              {ChangeRows.Made},
               {FiredRows.Ever}, @now)
             ON CONFLICT (id) DO NOTHING
             """,
@@ -114,7 +114,7 @@ public sealed class SetupStore(Database database, TimeProvider clock)
             sql.Execute(
                 $"""
                 INSERT INTO bow_change (id, bow_id, ordinal, change, note, after_shots, happened_at, recorded_at)
-                VALUES (@id, @bowId, 1 + (SELECT coalesce(max(ordinal), 0) FROM bow_change WHERE bow_id = @bowId), @change, @note,
+                VALUES (@id, @bowId, 1 + {ChangeRows.Made}, @change, @note,
                   {FiredRows.Ever}, @happened, @now)
                 ON CONFLICT (id) DO NOTHING
                 """,

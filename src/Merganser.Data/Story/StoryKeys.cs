@@ -58,13 +58,18 @@ internal static class StoryKeys
           WHERE e.bow_id = @bowId AND e.happened_at >= @from
         UNION ALL SELECT 'set', CASE WHEN e.at_target THEN 'groups' ELSE 'paper' END, e.id, e.started_at
           FROM paper_day p JOIN shot_set e ON e.paper_id = p.paper_id
-          WHERE p.bow_id = @bowId AND p.last_at >= @from AND e.started_at >= @from AND EXISTS (SELECT 1 FROM shot h WHERE h.set_id = e.id)
+          WHERE p.bow_id = @bowId AND p.last_at >= @from
+          AND e.started_at >= @from AND EXISTS (SELECT 1 FROM shot h WHERE h.set_id = e.id)
         UNION ALL SELECT 'act', CASE WHEN coalesce(s.at_target, 0) THEN 'groups' ELSE 'paper' END, e.id, e.recorded_at
-          FROM paper_day p JOIN session_act e ON e.paper_id = p.paper_id LEFT JOIN shot_set s ON s.id = e.after_set_id
-          WHERE p.bow_id = @bowId AND p.last_at >= @from AND e.recorded_at >= @from AND e.kind IN ('accepted', 'reopened')
-        UNION ALL SELECT 'remark', 'notes', e.id, e.noted_at FROM paper_day p JOIN paper_note e ON e.paper_id = p.paper_id
+          FROM paper_day p JOIN session_act e ON e.paper_id = p.paper_id
+            LEFT JOIN shot_set s ON s.id = e.after_set_id
+          WHERE p.bow_id = @bowId AND p.last_at >= @from
+          AND e.recorded_at >= @from AND e.kind IN ('accepted', 'reopened')
+        UNION ALL SELECT 'remark', 'notes', e.id, e.noted_at
+          FROM paper_day p JOIN paper_note e ON e.paper_id = p.paper_id
           WHERE p.bow_id = @bowId AND p.last_at >= @from AND e.noted_at >= @from AND {Standing}
-        UNION ALL SELECT 'sight', 'groups', e.id, e.moved_at FROM paper_day p JOIN sight_mark e ON e.paper_id = p.paper_id
+        UNION ALL SELECT 'sight', 'groups', e.id, e.moved_at
+          FROM paper_day p JOIN sight_mark e ON e.paper_id = p.paper_id
           WHERE p.bow_id = @bowId AND p.last_at >= @from AND e.moved_at >= @from
         UNION ALL SELECT 'proven', 'groups', e.id, e.proven_at FROM proven_mark e
           WHERE e.bow_id = @bowId AND e.proven_at >= @from AND e.value IS NOT NULL
