@@ -14,6 +14,9 @@ public static class HandSpeed
     private const int Loads = 7;
     private const int Strokes = 60;
 
+    /// <summary>Milliseconds in which nobody asks the page how far it is: each question is work for it.</summary>
+    private const int Undisturbed = 800;
+
     /// <summary>Notes in each new page when what is wanted stands there, and what shifted.</summary>
     private const string Watch =
         "(() => {"
@@ -24,7 +27,7 @@ public static class HandSpeed
               new PerformanceObserver((list) => list.getEntries().forEach((e) => { if (e.hadRecentInput) return; window.shifted += e.value; }))
                 .observe({ type: 'layout-shift', buffered: true });
               const look = () => document.querySelector(wanted)
-                ? painted(() => { window.useful = performance.now(); })
+                ? drawn(() => { window.useful = performance.now(); })
                 : requestAnimationFrame(look);
               requestAnimationFrame(look);
             })();
@@ -58,7 +61,7 @@ public static class HandSpeed
             const link = [...document.querySelectorAll('header nav a')].find((a) => a.pathname.endsWith(href));
             link.addEventListener('click', (e) => { from = e.timeStamp; }, { once: true, capture: true });
             const look = () => document.querySelector(wanted)
-              ? painted(() => done(performance.now() - from))
+              ? drawn(() => done(performance.now() - from))
               : requestAnimationFrame(look);
             link.click();
             requestAnimationFrame(look);
@@ -106,6 +109,7 @@ public static class HandSpeed
         for (var i = 0; i < Loads; i++)
         {
             screen.Go(path);
+            Thread.Sleep(Undisturbed);
             screen.Until(_ => Number(screen, "window.useful ?? 0") > 0 ? "there" : null);
             script = Number(
                 screen,
@@ -141,6 +145,7 @@ public static class HandSpeed
             Thread.Sleep(300);
             screen.Driver.ExecuteScript(NextKey);
             screen.Press($"{4 + (i / 10)}");
+            Thread.Sleep(Undisturbed);
             screen.Until(_ => Number(screen, "window.after ?? 0") > 0 ? "there" : null);
             echo.Add(Number(screen, "window.echo"));
             after.Add(Number(screen, "window.after"));

@@ -4,14 +4,16 @@ namespace Merganser.Benchmarks;
 internal static class Painted
 {
     /// <summary>
-    /// For scripts: <c>painted(then)</c> calls in the first task after the next frame, when that frame is drawn.
+    /// For scripts: <c>painted(then)</c> calls in the first task after the next frame, when that frame is drawn;
+    /// <c>drawn(then)</c>, called while a frame is made, in the first task after that one.
     /// </summary>
     public const string Script = """
-        const painted = (then) => requestAnimationFrame(() => {
+        const drawn = (then) => {
           const port = new MessageChannel();
           port.port1.onmessage = then;
           port.port2.postMessage(0);
-        });
+        };
+        const painted = (then) => requestAnimationFrame(() => drawn(then));
 
         """;
 }

@@ -211,6 +211,7 @@ app.UseMiddleware<StraightPath>();
 app.UseMiddleware<Acceptable>();
 app.UseResponseCompression();
 app.UseMiddleware<EntityTags>();
+app.UseMiddleware<Pressed>();
 app.UseStaticFiles(UiPage.Assets);
 
 app.MapOpenApi();

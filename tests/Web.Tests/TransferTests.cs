@@ -1,5 +1,8 @@
 using System.IO.Compression;
 using System.Net;
+using Merganser.Web.Ui;
+using Microsoft.AspNetCore.Builder;
+using Microsoft.AspNetCore.TestHost;
 
 namespace Merganser.Web.Tests;
 
@@ -26,6 +29,33 @@ public class TransferTests
         using var read = new MemoryStream();
         await whole.CopyToAsync(read);
         read.ToArray().ShouldBe(plain);
+    }
+
+    [Theory]
+    [InlineData("br", "pressed", "br")]
+    [InlineData("gzip, br;q=0", "let x = 1;", "")]
+    [InlineData("identity", "let x = 1;", "")]
+    public async Task A_built_file_that_lies_pressed_is_given_so_to_who_takes_it(string takes, string sent, string said)
+    {
+        var root = Directory.CreateTempSubdirectory("merganser-root-");
+        var assets = root.CreateSubdirectory("assets").FullName;
+        await File.WriteAllTextAsync(Path.Combine(assets, "index.js"), "let x = 1;");
+        await File.WriteAllTextAsync(Path.Combine(assets, "index.js.br"), "pressed");
+        var builder = WebApplication.CreateSlimBuilder(new WebApplicationOptions { WebRootPath = root.FullName });
+        builder.WebHost.UseTestServer();
+        await using var app = builder.Build();
+        app.UseMiddleware<Pressed>();
+        app.UseStaticFiles(UiPage.Assets);
+        await app.StartAsync();
+        using var http = app.GetTestClient();
+        using var request = new HttpRequestMessage(HttpMethod.Get, "/assets/index.js");
+        request.Headers.TryAddWithoutValidation("Accept-Encoding", takes);
+        using var answer = await http.SendAsync(request);
+        (await answer.Content.ReadAsStringAsync()).ShouldBe(sent);
+        string.Join(",", answer.Content.Headers.ContentEncoding).ShouldBe(said);
+        answer.Content.Headers.ContentType!.MediaType.ShouldBe("text/javascript");
+        answer.Headers.Vary.ShouldBe(["Accept-Encoding"]);
+        root.Delete(recursive: true);
     }
 
     [Fact]

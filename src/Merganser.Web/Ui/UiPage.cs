@@ -11,13 +11,22 @@ public static class UiPage
     private const string NoncePlace = "__NONCE__";
     private const string BenchPlace = "__BENCH__";
 
+    /// <summary>Where the built files lie.</summary>
+    internal const string Built = "/assets";
+
     /// <summary>Built files carry their hash in the name and may be kept.</summary>
     public static StaticFileOptions Assets { get; } =
         new()
         {
+            ContentTypeProvider = Pressed.Types,
             OnPrepareResponse = served =>
             {
-                var built = served.Context.Request.Path.StartsWithSegments("/assets");
+                var built = served.Context.Request.Path.StartsWithSegments(Built);
+                if (built)
+                {
+                    Pressed.Say(served.Context);
+                }
+
                 served.Context.Response.Headers.CacheControl = built
                     ? "public, max-age=31536000, immutable"
                     : "no-cache";

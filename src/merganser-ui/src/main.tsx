@@ -11,6 +11,7 @@ import { BrowserRouter } from 'react-router';
 import { newQueries } from './api/newQueries';
 import { keepForLater } from './api/keepForLater';
 import { openOutbox } from './api/outbox';
+import { fetchTheRest, readAhead } from './app/ahead';
 import { App } from './app/App';
 import { savedTheme, theme, wearTheme } from './parts/theme';
 
@@ -23,16 +24,19 @@ wearTheme(savedTheme());
 void openOutbox();
 keepForLater();
 
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <CacheProvider value={cache}>
-      <ThemeProvider theme={theme}>
-        <QueryClientProvider client={queries}>
-          <BrowserRouter>
-            <App />
-          </BrowserRouter>
-        </QueryClientProvider>
-      </ThemeProvider>
-    </CacheProvider>
-  </StrictMode>,
-);
+const root = createRoot(document.getElementById('root')!);
+const draw = () =>
+  root.render(
+    <StrictMode>
+      <CacheProvider value={cache}>
+        <ThemeProvider theme={theme}>
+          <QueryClientProvider client={queries}>
+            <BrowserRouter useTransitions={false}>
+              <App />
+            </BrowserRouter>
+          </QueryClientProvider>
+        </ThemeProvider>
+      </CacheProvider>
+    </StrictMode>,
+  );
+void readAhead(queries, window.location).then(draw).then(fetchTheRest);

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, expect, it, vi } from 'vitest';
 import { answer, api } from './client';
 import { askAgain } from './connection';
-import { newQueries } from './newQueries';
+import { newQueries, readIsOld, readingAhead } from './newQueries';
 import { useActs } from './useActs';
 
 afterEach(() => {
@@ -67,4 +67,42 @@ it('what was asked for before an act and comes after it does not say again how i
   expect(said()).toBe('one');
   answers[2]!('one, read anew');
   await waitFor(() => expect(said()).toBe('one, read anew'));
+});
+
+it('what is shown is read anew after the frame that it stands in; what is not there yet at once', async () => {
+  const frames: FrameRequestCallback[] = [];
+  vi.stubGlobal('requestAnimationFrame', (then: FrameRequestCallback) => frames.push(then));
+  const queries = newQueries();
+  const queryKey = ['rack'];
+  const read = vi.fn(() => Promise.resolve('two bows'));
+  await queries.fetchQuery({ queryKey, queryFn: read });
+  expect(read).toHaveBeenCalledTimes(1);
+  const again = queries.fetchQuery({ queryKey, queryFn: read });
+  await new Promise((resolve) => setTimeout(resolve, 30));
+  expect(read).toHaveBeenCalledTimes(1);
+  frames.forEach((then) => then(0));
+  await again;
+  expect(read).toHaveBeenCalledTimes(2);
+});
+
+it('what was read ahead is not read once more by the page that it was read for, but by the next', async () => {
+  const queries = newQueries();
+  const read = vi.fn(() => Promise.resolve('none'));
+  const Page = () => <p>{useQuery({ queryKey: ['copies'], queryFn: read }).data}</p>;
+  const open = () =>
+    render(
+      <QueryClientProvider client={queries}>
+        <Page />
+      </QueryClientProvider>,
+    );
+  readingAhead();
+  await queries.prefetchQuery({ queryKey: ['copies'], queryFn: read });
+  const first = open();
+  readIsOld();
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  expect(first.container.textContent).toBe('none');
+  expect(read).toHaveBeenCalledTimes(1);
+  first.unmount();
+  open();
+  await waitFor(() => expect(read).toHaveBeenCalledTimes(2));
 });

@@ -1,5 +1,18 @@
 import { MutationCache, QueryClient, type Query } from '@tanstack/react-query';
+import { afterPaint } from './afterPaint';
 import { Refusal } from './client';
+
+let justRead = false;
+
+/** What is read now is for the first drawing of the page, which does not read it once more. */
+export function readingAhead(): void {
+  justRead = true;
+}
+
+/** The page is drawn: what is shown from now on is read anew. */
+export function readIsOld(): void {
+  justRead = false;
+}
 
 /**
  * What is read from the server. A refusal is final; a lost server is asked twice more, and once it answers again all
@@ -14,6 +27,12 @@ export function newQueries(): QueryClient {
         retry: (count, error) => !(error instanceof Refusal) && count < 2,
         networkMode: 'always',
         refetchOnReconnect: true,
+        staleTime: () => (justRead ? Infinity : 0),
+        // What is shown already is read anew after the frame that it stands in: a page that is opened is seen first.
+        persister: async (read, context, { state }) => {
+          if (state.data !== undefined) await afterPaint();
+          return read(context);
+        },
       },
       mutations: { networkMode: 'always' },
     },

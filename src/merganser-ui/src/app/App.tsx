@@ -1,35 +1,37 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect } from 'react';
+import { useEffect } from 'react';
 import { Outlet, Route, Routes, useLocation, useParams, useSearchParams } from 'react-router';
 import { isMissing } from '../api/client';
+import { readIsOld } from '../api/newQueries';
 import { onSent } from '../api/outbox';
 import { useBow } from '../api/queries';
 import { UnitsProvider } from '../units/UnitsContext';
 import { EscapeKeeper, FocusKeeper } from '../shell/focus';
 import { NoSuchBow } from '../shell/OpeningPage';
+import {
+  ArrowPage,
+  BowPage,
+  BowStop,
+  CataloguePage,
+  CopiesPage,
+  DozenPage,
+  FlightPage,
+  GlossaryPage,
+  GuidePage,
+  PaperPage,
+  PartsPage,
+  PlanPage,
+  RangeDayPage,
+  StoryPage,
+  VisitPage,
+  VisitsPage,
+} from './pages';
 import { Start } from './Start';
-import { Page } from '../parts/Page';
-
-const BowPage = lazy(() => import('../features/bow/BowPage'));
-const BowStop = lazy(() => import('./BowStop'));
-const ArrowPage = lazy(() => import('../features/arrow/ArrowPage'));
-const DozenPage = lazy(() => import('../features/dozen/DozenPage'));
-const PaperPage = lazy(() => import('../features/paper/PaperPage'));
-const FlightPage = lazy(() => import('../features/flight/FlightPage'));
-const CataloguePage = lazy(() => import('../features/catalogue/CataloguePage'));
-const RangeDayPage = lazy(() => import('../features/start/RangeDayPage'));
-const CopiesPage = lazy(() => import('../features/copies/CopiesPage'));
-const GlossaryPage = lazy(() => import('../features/glossary/GlossaryPage'));
-const PartsPage = import.meta.env.DEV ? lazy(() => import('../parts/sheet/PartsPage')) : null;
-const VisitPage = lazy(() => import('../features/visits/VisitPage'));
-const VisitsPage = lazy(() => import('../features/visits/VisitsPage'));
-const GuidePage = lazy(() => import('../features/guide/GuidePage'));
-const PlanPage = lazy(() => import('../features/plan/PlanPage'));
-const StoryPage = lazy(() => import('../features/story/StoryPage'));
 
 export function App() {
+  useEffect(readIsOld, []);
   return (
-    <Suspense fallback={<Page />}>
+    <>
       <FocusKeeper />
       <EscapeKeeper />
       <OutboxKeeper />
@@ -56,7 +58,7 @@ export function App() {
         {PartsPage && <Route path="/parts" element={<PartsPage />} />}
         <Route path="*" element={<Start />} />
       </Routes>
-    </Suspense>
+    </>
   );
 }
 

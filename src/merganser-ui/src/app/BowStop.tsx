@@ -1,10 +1,9 @@
-import { lazy } from 'react';
 import { useSearchParams } from 'react-router';
 import type { BowWay } from '../shell/BowWays';
 import SetupPage from '../features/setup/SetupPage';
 import { WrongPage } from '../features/setup/WrongPage';
+import { BowPage } from './pages';
 
-const BowPage = lazy(() => import('../features/bow/BowPage'));
 const ways: BowWay[] = ['sheet', 'history', 'string', 'sights', 'crawls', 'speed', 'board', 'card'];
 
 /** The Bow stop: its work order, or the record of the bow and its archer. */

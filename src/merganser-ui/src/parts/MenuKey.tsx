@@ -21,22 +21,24 @@ export function MenuKey({ label, links, children }: Props) {
       <Plain aria-haspopup="menu" aria-expanded={anchor !== null} onClick={(event) => setAnchor(event.currentTarget)}>
         {children}
       </Plain>
-      <Menu
-        anchorEl={anchor}
-        open={anchor !== null}
-        onClose={close}
-        transitionDuration={0}
-        slotProps={{
-          paper: { elevation: 0, className: s.sheet },
-          list: { 'aria-label': label, disablePadding: true },
-        }}
-      >
-        {links.map(([to, words]) => (
-          <MenuItem key={to} component={Link} to={to} onClick={close}>
-            {words}
-          </MenuItem>
-        ))}
-      </Menu>
+      {anchor && (
+        <Menu
+          anchorEl={anchor}
+          open
+          onClose={close}
+          transitionDuration={0}
+          slotProps={{
+            paper: { elevation: 0, className: s.sheet },
+            list: { 'aria-label': label, disablePadding: true },
+          }}
+        >
+          {links.map(([to, words]) => (
+            <MenuItem key={to} component={Link} to={to} onClick={close}>
+              {words}
+            </MenuItem>
+          ))}
+        </Menu>
+      )}
     </>
   );
 }

@@ -31,10 +31,12 @@ const places = {
 
 /** A small sheet that opens at a key or a figure, takes the focus, and gives it back. */
 export function Popover({ anchor, onClose, label, at = 'below', id, children }: Props) {
+  // A page has dozens of them: one that is closed costs nothing.
+  if (anchor === null) return null;
   const paper = { elevation: 0, id, className: s.sheet, role: 'dialog', 'aria-label': label };
   return (
     <Layer
-      open={anchor !== null}
+      open
       anchorEl={anchor}
       onClose={onClose}
       {...places[at]}

@@ -24,9 +24,7 @@ export function Scale({
   return (
     <svg className={s.scale} viewBox={`0 0 ${width} 34`} role="img" aria-label={label}>
       <line x1="8" x2={width - 8} y1="19" y2="19" stroke="var(--ink)" strokeWidth="1.5" />
-      {ticks.map((step) => (
-        <line key={step} x1={place(step)} x2={place(step)} y1="19" y2={step === 0 ? 31 : 25} stroke="var(--edge)" />
-      ))}
+      <path d={ticks.map((step) => `M${place(step)} 19V${step === 0 ? 31 : 25}`).join('')} stroke="var(--edge)" />
       {[lower, upper].map((end) => (
         <line key={end} x1={place(end)} x2={place(end)} y1="12" y2="28" stroke="var(--ink)" strokeWidth="2.5" />
       ))}

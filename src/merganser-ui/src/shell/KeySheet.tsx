@@ -49,7 +49,6 @@ export function KeySheet() {
   const [open, setOpen] = useState(false);
   const [letters, set] = useState(lettersOn);
   const { pathname, search } = useLocation();
-  const shown = open ? keys.filter(([, , ...where]) => where.some((page) => page.test(pathname + search))) : [];
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (event.key === '?' && !isTyping(event)) setOpen(true);
@@ -62,48 +61,52 @@ export function KeySheet() {
       <ToolKey aria-label="Keys and words" onClick={() => setOpen(true)}>
         ?
       </ToolKey>
-      <Dialog
-        open={open}
-        onClose={() => setOpen(false)}
-        transitionDuration={0}
-        aria-labelledby="keys-title"
-        slotProps={{ paper: { elevation: 0, className: sheet.sheet } }}
-      >
-        <h1 id="keys-title">Keys of this page</h1>
-        <table className={classes(l.terms, s.keys)}>
-          <tbody>
-            {shown.map(([key, words]) => (
-              <tr key={words}>
-                <td>
-                  <kbd>{key}</kbd>
-                </td>
-                <td>{words}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        <Tick
-          checked={letters}
-          onChange={(on) => {
-            setLetters(on);
-            set(on);
-          }}
+      {open && (
+        <Dialog
+          open
+          onClose={() => setOpen(false)}
+          transitionDuration={0}
+          aria-labelledby="keys-title"
+          slotProps={{ paper: { elevation: 0, className: sheet.sheet } }}
         >
-          Single letters work (never inside a field)
-        </Tick>
-        <p className={l.row}>
-          <Link to="/glossary" onClick={() => setOpen(false)}>
-            The words of the trade
-          </Link>
-          <Link to="/guide" onClick={() => setOpen(false)}>
-            A guide
-          </Link>
-          <Link to="/copies" onClick={() => setOpen(false)}>
-            Data and copies
-          </Link>
-          <Key onClick={() => setOpen(false)}>Close</Key>
-        </p>
-      </Dialog>
+          <h1 id="keys-title">Keys of this page</h1>
+          <table className={classes(l.terms, s.keys)}>
+            <tbody>
+              {keys
+                .filter(([, , ...where]) => where.some((page) => page.test(pathname + search)))
+                .map(([key, words]) => (
+                  <tr key={words}>
+                    <td>
+                      <kbd>{key}</kbd>
+                    </td>
+                    <td>{words}</td>
+                  </tr>
+                ))}
+            </tbody>
+          </table>
+          <Tick
+            checked={letters}
+            onChange={(on) => {
+              setLetters(on);
+              set(on);
+            }}
+          >
+            Single letters work (never inside a field)
+          </Tick>
+          <p className={l.row}>
+            <Link to="/glossary" onClick={() => setOpen(false)}>
+              The words of the trade
+            </Link>
+            <Link to="/guide" onClick={() => setOpen(false)}>
+              A guide
+            </Link>
+            <Link to="/copies" onClick={() => setOpen(false)}>
+              Data and copies
+            </Link>
+            <Key onClick={() => setOpen(false)}>Close</Key>
+          </p>
+        </Dialog>
+      )}
     </>
   );
 }

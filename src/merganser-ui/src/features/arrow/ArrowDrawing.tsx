@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { useWidth } from '../../parts/useWidth';
-import { arrowPaths, layout, rulerTicks, type ArrowPaths } from '../../drawing/arrow';
+import { arrowPaths, layout, rulerTicks, type ArrowPaths, type Layout, type Tick } from '../../drawing/arrow';
 import { rulerOf, show, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { classes } from '../../parts/classes';
@@ -39,7 +39,6 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
   const rest = at.x(restAtFullDraw);
   const sentence = `Arrow to scale: ${inches(arrow.cutLength)} from nock throat to shaft end, balance point at ${inches(balancePoint)}, half length at ${inches(halfLength)}, ${inches(toSpare)} ahead of the rest at full draw.`;
   const scale = rulerOf(units);
-  const rulerEnd = Math.ceil(arrow.cutLength + 1);
   return (
     <div className={s.zone} ref={ref}>
       <svg
@@ -91,25 +90,7 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
             </text>
           </g>
         )}
-        <line x1={at.x(0)} x2={at.x(rulerEnd)} y1={ruler} y2={ruler} stroke="var(--ink)" strokeWidth="1.5" />
-        {rulerTicks(at, rulerEnd, scale).map((tick) => (
-          <g key={tick.x}>
-            {(!narrow || tick.size === 'whole') && (
-              <line
-                x1={tick.x}
-                x2={tick.x}
-                y1={ruler}
-                y2={ruler + (tick.size === 'whole' ? 17 : tick.size === 'half' ? 11 : 7)}
-                stroke={tick.size === 'whole' ? 'var(--ink)' : 'var(--edge)'}
-              />
-            )}
-            {tick.label && (!narrow || Number(tick.label) % scale.few === 0) && (
-              <text x={tick.x} y={ruler + 31} textAnchor="middle" fontSize="14">
-                {tick.label === '0' ? `0 ${scale.unit}` : tick.label}
-              </text>
-            )}
-          </g>
-        ))}
+        <Ruler at={at} y={ruler} inches={Math.ceil(arrow.cutLength + 1)} scale={scale} narrow={narrow} />
         {!narrow && <Loupe paths={paths} at={at.x(loupeAt(chosen, arrow))} y={y} width={width} />}
       </svg>
       {narrow && (
@@ -131,6 +112,37 @@ export const ArrowDrawing = memo(function ArrowDrawing({ arrow, reading, chosen,
     </div>
   );
 });
+
+interface RulerProps {
+  at: Layout;
+  y: number;
+  inches: number;
+  scale: ReturnType<typeof rulerOf>;
+  narrow: boolean;
+}
+
+const TALL: Record<Tick['size'], number> = { whole: 17, half: 11, part: 7 };
+
+/** The ruler under the arrow: a path for the whole marks and one for what is between them. */
+function Ruler({ at, y, inches, scale, narrow }: RulerProps) {
+  const ticks = rulerTicks(at, inches, scale);
+  const marks = (some: Tick[]) => some.map((tick) => `M${tick.x} ${y}v${TALL[tick.size]}`).join('');
+  const whole = ticks.filter((tick) => tick.size === 'whole');
+  return (
+    <>
+      <line x1={at.x(0)} x2={at.x(inches)} y1={y} y2={y} stroke="var(--ink)" strokeWidth="1.5" />
+      <path d={marks(whole)} stroke="var(--ink)" />
+      {!narrow && <path d={marks(ticks.filter((tick) => tick.size !== 'whole'))} stroke="var(--edge)" />}
+      {whole
+        .filter((tick) => !narrow || Number(tick.label) % scale.few === 0)
+        .map((tick) => (
+          <text key={tick.label} x={tick.x} y={y + 31} textAnchor="middle" fontSize="14">
+            {tick.label === '0' ? `0 ${scale.unit}` : tick.label}
+          </text>
+        ))}
+    </>
+  );
+}
 
 function loupeAt(part: PartName, arrow: Schemas['Arrow']): number {
   if (part === 'nock') return 0.2;

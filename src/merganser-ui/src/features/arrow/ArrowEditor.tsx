@@ -5,6 +5,7 @@ import { useCatalogue } from '../../api/queries';
 import { useEscape } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
 import { Plain } from '../../parts/Buttons';
+import { Later } from '../../parts/Later';
 import { Main } from '../../parts/Page';
 import { useSteady } from '../../parts/useSteady';
 import { ArrowDrawing } from './ArrowDrawing';
@@ -59,8 +60,10 @@ export function ArrowEditor({
   const retired = useMemo(() => retiredIn(catalogue, held.split(',')), [catalogue, held]);
   const [chosen, setChosen] = useState<PartName>('point');
   const [asking, setAsking] = useState(false);
-  // What is typed comes first: the figures are drawn after it, and a next key does not wait for them.
-  const view = useDeferredValue(figures.data);
+  const view = figures.data;
+  // The figures come first. The drawing and what can be tried and compared are most of the page: they are drawn after
+  // them, and a next key does not wait for that.
+  const drawn = useDeferredValue(view);
   const beside = useQuery({
     queryKey: ['arrows', bowId, 'beside'],
     queryFn: () => answer(api.GET('/api/bows/{bowId}/beside', { params: { path: { bowId } } })),
@@ -79,18 +82,18 @@ export function ArrowEditor({
   }, [usedId, takeUsed]);
   const rows = useMemo(
     () =>
-      view && [
-        { id: 'this', name: 'This arrow', arrow: view.arrow, summary: view.summary },
-        ...(view.opened ? [view.opened] : []),
+      drawn && [
+        { id: 'this', name: 'This arrow', arrow: drawn.arrow, summary: drawn.summary },
+        ...(drawn.opened ? [drawn.opened] : []),
         ...(beside.data ?? []).filter((b) => b.id !== row.id).slice(0, 2),
       ],
-    [view, beside.data, row.id],
+    [drawn, beside.data, row.id],
   );
 
   // What hangs on the answer stands still while a key is drawn: it is given nothing that is new with each.
   const toTry = useMemo(
-    () => view && <Tries tries={view.tries} onTry={change} onAsk={() => setAsking(true)} />,
-    [view, change],
+    () => drawn && <Tries tries={drawn.tries} onTry={change} onAsk={() => setAsking(true)} />,
+    [drawn, change],
   );
   const again = useSteady(() => void figures.refetch());
   const rename = useSteady((name: string) => change({ ...draft, name }));
@@ -145,7 +148,7 @@ export function ArrowEditor({
           cautions={view?.reading.cautions}
         />
         <div className={s.work}>
-          {view && <ArrowDrawing arrow={view.arrow} reading={view.reading} chosen={chosen} onChoose={focusPart} />}
+          {drawn && <ArrowDrawing arrow={drawn.arrow} reading={drawn.reading} chosen={chosen} onChoose={focusPart} />}
           <PartPanel part={chosen} draft={draft} catalogue={catalogue} faults={faults} onChange={change} />
         </div>
         {view && (
@@ -165,7 +168,7 @@ export function ArrowEditor({
                 toTry
               )}
             </ArrowFigures>
-            {rows && <Beside rows={rows} />}
+            <Later>{rows && <Beside rows={rows} />}</Later>
           </>
         )}
       </Main>

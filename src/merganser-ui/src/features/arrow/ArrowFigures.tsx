@@ -1,6 +1,7 @@
 import { memo, useMemo, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { Figure } from '../../parts/Figure';
+import { Later } from '../../parts/Later';
 import { number } from '../../units/units';
 import { FitBand } from './FitBand';
 import { SpeedBand } from './SpeedBand';
@@ -36,26 +37,28 @@ export const ArrowFigures = memo(function ArrowFigures({
           </Figure>
         ))}
       </div>
-      <div className={s.lower}>
-        <section aria-label="Spine">
-          <div className={s.fit}>
-            <h2>
-              Fit {number(reading.fit.ratio, 2)} <span>{reading.fit.words}</span>
-            </h2>
-            <span className={w.muted}>
-              {number(reading.fit.low, 2)} to {number(reading.fit.high, 2)}, the bar in the band
-              {reading.fit.openedRatio !== null && `; kept ${number(reading.fit.openedRatio, 2)}`}
-            </span>
-          </div>
-          <FitBand fit={reading.fit} />
-          <div className={s.small}>
-            {small.map((name) => (
-              <Figure key={name} figure={figure(name)} size="tiny" banded={banded} />
-            ))}
-          </div>
-        </section>
-        {children}
-      </div>
+      <Later>
+        <div className={s.lower}>
+          <section aria-label="Spine">
+            <div className={s.fit}>
+              <h2>
+                Fit {number(reading.fit.ratio, 2)} <span>{reading.fit.words}</span>
+              </h2>
+              <span className={w.muted}>
+                {number(reading.fit.low, 2)} to {number(reading.fit.high, 2)}, the bar in the band
+                {reading.fit.openedRatio !== null && `; kept ${number(reading.fit.openedRatio, 2)}`}
+              </span>
+            </div>
+            <FitBand fit={reading.fit} />
+            <div className={s.small}>
+              {small.map((name) => (
+                <Figure key={name} figure={figure(name)} size="tiny" banded={banded} />
+              ))}
+            </div>
+          </section>
+          {children}
+        </div>
+      </Later>
     </>
   );
 });

@@ -4,7 +4,7 @@ import { answer, api, type Schemas } from '../../api/client';
 import { ShellHead } from '../../shell/ShellHead';
 import { Foot } from '../../shell/Foot';
 import { OpeningFoot } from '../../shell/OpeningFoot';
-import { useBow, useCatalogue } from '../../api/queries';
+import { arrowsQuery, useBow, useCatalogue } from '../../api/queries';
 import { Drawn } from '../../parts/Drawn';
 import { Main, Page } from '../../parts/Page';
 import { ArrowEditor } from './ArrowEditor';
@@ -22,10 +22,7 @@ export default function ArrowPage() {
   const navigate = useNavigate();
   const bow = useBow(bowId);
   const catalogue = useCatalogue(search.get('use') ?? undefined);
-  const arrows = useQuery({
-    queryKey: ['arrows', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
-  });
+  const arrows = useQuery(arrowsQuery(bowId));
   const all = arrows.data ? sorted(arrows.data) : undefined;
   const asked = search.get('arrow');
   const found = all?.find((a) => a.id === asked);

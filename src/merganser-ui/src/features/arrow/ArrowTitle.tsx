@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/client';
 import { Plain } from '../../parts/Buttons';
 import { Caution, Note } from '../../parts/Note';
 import { Pick } from '../../parts/Pick';
+import { useTyped } from '../../parts/useTyped';
 import { MoreWays } from './ArrowWays';
 import w from '../../parts/words.module.css';
 import s from './ArrowEditor.module.css';
@@ -35,6 +36,7 @@ export const ArrowTitle = memo(function ArrowTitle({
   retired: string[];
   cautions?: Schemas['ArrowReading']['cautions'];
 }) {
+  const [shown, type] = useTyped(name, onName);
   return (
     <div className={s.title}>
       <input
@@ -42,8 +44,8 @@ export const ArrowTitle = memo(function ArrowTitle({
         aria-label="Name of this arrow"
         name="arrowName"
         maxLength={60}
-        value={name}
-        onChange={(event) => onName(event.target.value)}
+        value={shown}
+        onChange={(event) => type(event.target.value)}
       />
       <Pick bare label="Arrow on the bench" value="" onChange={onOpen} disabled={arrows.length < 2}>
         <option value="" disabled>

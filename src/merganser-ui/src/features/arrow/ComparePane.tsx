@@ -107,7 +107,7 @@ export function ComparePane({ bowId, arrows, chosen, onChoose }: Props) {
             {rulerTicks(at, Math.ceil(longest), scale)
               .filter((tick) => tick.label !== null && (width > 600 || Number(tick.label) % scale.few === 0))
               .map((tick) => (
-                <g key={tick.x}>
+                <g key={tick.label}>
                   <line
                     x1={tick.x}
                     x2={tick.x}

@@ -8,6 +8,7 @@ import { Field, Select } from '../../parts/Field';
 import { FindPick } from '../../parts/FindPick';
 import { Key, Plain } from '../../parts/Buttons';
 import { Popover } from '../../parts/Popover';
+import { useTyped } from '../../parts/useTyped';
 import { focusSoon } from '../../shell/focus';
 import { OwnShaft } from './OwnShaft';
 import { EndParts } from './EndParts';
@@ -25,7 +26,9 @@ interface Props {
 const OWN = 'own';
 
 /** The chosen part under the hand: one step less, one step more, or another one. */
-export const PartPanel = memo(function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
+export const PartPanel = memo(function PartPanel({ part, draft: given, catalogue, faults, onChange }: Props) {
+  const [draft, type] = useTyped(given, onChange);
+  const field = { draft, catalogue, faults, onChange, onType: type };
   const facts = parts.find((p) => p.name === part)!;
   const about = aboutOf(draft.cutLength);
   const step = (by: 1 | -1) => stepPart(draft, catalogue, part, by);
@@ -33,7 +36,7 @@ export const PartPanel = memo(function PartPanel({ part, draft, catalogue, fault
     return (
       <div className={s.panel} data-panel={part}>
         <div className={s.pick}>
-          <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
+          <PartField {...field} part={part} />
           <EndParts draft={draft} catalogue={catalogue} onChange={onChange} />
         </div>
       </div>
@@ -49,7 +52,7 @@ export const PartPanel = memo(function PartPanel({ part, draft, catalogue, fault
         −
       </Key>
       <div className={s.pick}>
-        <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
+        <PartField {...field} part={part} />
         {part === 'length' && (
           <Plain onClick={() => onChange({ ...draft, cutLength: about ?? `about ${draft.cutLength}` })}>
             {about !== null ? 'I measured it' : 'I don’t know it: about so long'}
@@ -58,16 +61,14 @@ export const PartPanel = memo(function PartPanel({ part, draft, catalogue, fault
         {(part === 'insert' || part === 'point') && (
           <BreakOff part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
         )}
-        {part === 'vanes' && (
-          <PartField part="vaneCount" draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
-        )}
+        {part === 'vanes' && <PartField {...field} part="vaneCount" />}
         {part === 'vanes' && (
           <Field
             label="Front edge"
             name="vaneFront"
             quantity="length"
             value={draft.vaneFront}
-            onChange={(vaneFront) => onChange({ ...draft, vaneFront })}
+            onChange={(vaneFront) => type({ ...draft, vaneFront })}
             fault={faults.vaneFront?.[0]}
           />
         )}
@@ -126,7 +127,14 @@ export function stepPart(draft: Draft, catalogue: Schemas['Catalogue'], part: Pa
   return id === null ? null : withPart(draft, { part, id });
 }
 
-function PartField({ part, draft, catalogue, faults, onChange }: Props) {
+function PartField({
+  part,
+  draft,
+  catalogue,
+  faults,
+  onChange,
+  onType,
+}: Props & { /** Of what is typed key by key. */ onType: (draft: Draft) => void }) {
   const fault = (field: string) => faults[field]?.[0];
   if (part === 'length')
     return (
@@ -135,7 +143,7 @@ function PartField({ part, draft, catalogue, faults, onChange }: Props) {
         name="cutLength"
         quantity="length"
         value={draft.cutLength}
-        onChange={(cutLength) => onChange({ ...draft, cutLength })}
+        onChange={(cutLength) => onType({ ...draft, cutLength })}
         fault={fault('cutLength')}
       />
     );
@@ -146,7 +154,7 @@ function PartField({ part, draft, catalogue, faults, onChange }: Props) {
         name="glue"
         quantity="weight"
         value={draft.glue}
-        onChange={(glue) => onChange({ ...draft, glue })}
+        onChange={(glue) => onType({ ...draft, glue })}
         fault={fault('glue')}
       />
     );

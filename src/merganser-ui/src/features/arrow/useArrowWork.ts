@@ -2,7 +2,6 @@ import { keptAs, readKept } from '../../api/bench';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { answer, api, faultsOf, ifMatch, Refusal, type Schemas } from '../../api/client';
-import { afterPaint } from '../../api/afterPaint';
 import { askAgain } from '../../api/connection';
 import { useActs } from '../../api/useActs';
 import { useRefresh } from '../../api/queries';
@@ -37,11 +36,8 @@ export function useArrowWork(bowId: string, row: Schemas['ArrowRow']) {
 
   const figuresOf = (of: Draft) => ({
     queryKey: ['figures', bowId, of, openedId],
-    // What was typed is seen first: drawing the answer would hold it up.
-    queryFn: async ({ signal }: { signal: AbortSignal }) => {
-      const asked = answer(api.POST('/api/figures', { body: { bowId, draft: of, openedVersionId: openedId }, signal }));
-      return (await Promise.all([asked, afterPaint()]))[0];
-    },
+    queryFn: ({ signal }: { signal: AbortSignal }) =>
+      answer(api.POST('/api/figures', { body: { bowId, draft: of, openedVersionId: openedId }, signal })),
     staleTime: 60_000,
     meta: { ofWhatIsSent: true },
   });

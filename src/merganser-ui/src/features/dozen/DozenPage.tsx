@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { answer, api, isMissing } from '../../api/client';
+import { isMissing } from '../../api/client';
+import { arrowsQuery } from '../../api/queries';
 import { ShellHead } from '../../shell/ShellHead';
 import { focusHome, useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
@@ -43,10 +44,7 @@ export default function DozenPage() {
   const [search, setSearch] = useSearchParams();
   const work = useDozen(bowId, search.get('dozen'));
   const [planning, setPlanning] = useState<DozenForm | null>(null);
-  const arrows = useQuery({
-    queryKey: ['arrows', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
-  });
+  const arrows = useQuery(arrowsQuery(bowId));
   const kept = arrows.data?.filter((a) => a.kept) ?? [];
   const { dozen } = work;
   const undo = useUndo();

@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { answer, api } from '../../api/client';
 import { askAgain } from '../../api/connection';
 import { bowScope, giveUp, sendAgain, type Entry } from '../../api/outbox';
 import { QUEUED } from '../../api/useActs';
@@ -11,7 +10,7 @@ import { useEscape, useFaultFocus } from '../../shell/focus';
 import { Foot } from '../../shell/Foot';
 import { OpeningFoot } from '../../shell/OpeningFoot';
 import { UnsoundFoot } from '../../shell/UnsoundFoot';
-import { useBow, useDozens } from '../../api/queries';
+import { arrowsQuery, useBow, useDozens } from '../../api/queries';
 import { Plain } from '../../parts/Buttons';
 import { Empty } from '../../parts/Empty';
 import { Main, Page } from '../../parts/Page';
@@ -41,10 +40,7 @@ export default function PaperPage({ at = 'paper' }: { at?: 'paper' | 'groups' })
   const navigate = useNavigate();
   const bow = useBow(bowId);
   const work = usePaperWork(bowId);
-  const arrows = useQuery({
-    queryKey: ['arrows', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
-  });
+  const arrows = useQuery(arrowsQuery(bowId));
   const dozens = useDozens(bowId);
   const search = useSearchParams()[0];
   const way = search.get('way');

@@ -6,6 +6,7 @@ import { useOutbox } from '../../api/useOutbox';
 import { focusHome, useEscape } from '../../shell/focus';
 import { useUndo } from '../../shell/useUndo';
 import { Key, Plain } from '../../parts/Buttons';
+import { Later } from '../../parts/Later';
 import { Main } from '../../parts/Page';
 import { freshHit, fromOf, halfFor, markedWith } from './target/groupTypes';
 import { AtTarget } from './target/AtTarget';
@@ -254,7 +255,9 @@ export function PaperSession({ paper, bow, work, arrows, firstWay, onNew, go, go
           </div>
         )}
         <div className={s.strip}>
-          <FilmStrip paper={asRead} shownId={shown.id} onShow={setShownId} />
+          <Later instead={<div className={s.film} />}>
+            <FilmStrip paper={asRead} shownId={shown.id} onShow={setShownId} />
+          </Later>
           <div className={s.stage} data-testid="stage">
             {paper.trial ? (
               <NextArrow paper={paper} arrows={arrows} onTake={(set) => void newSet(set)} />

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
-import { useRefresh } from '../../api/queries';
+import { newestPaperQuery, paperChoicesQuery, useRefresh } from '../../api/queries';
 import { QUEUED, useActs, type IsQueued } from '../../api/useActs';
 import { bowScope, waitingOf, type EntryKind } from '../../api/outbox';
 import type { Marking, Paper, Purpose, Shot } from './paperTypes';
@@ -77,15 +77,8 @@ export function usePaperWork(bowId: string) {
   const queries = useQueryClient();
   const refresh = useRefresh(bowId);
   const acts = useActs(`paper ${bowId}`);
-  const newest = useQuery({
-    queryKey: ['papers', bowId, 'newest'],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/papers/newest', { params: { path: { bowId } } })),
-  });
-  const choices = useQuery({
-    queryKey: ['paper-choices', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/paper-choices', { params: { path: { bowId } } })),
-    staleTime: Infinity,
-  });
+  const newest = useQuery(newestPaperQuery(bowId));
+  const choices = useQuery(paperChoicesQuery(bowId));
 
   const shown = (paper: Paper) => {
     queries.setQueryData<Schemas['NewestPaper']>(['papers', bowId, 'newest'], { paper });

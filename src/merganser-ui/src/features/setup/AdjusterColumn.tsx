@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { Later } from '../../parts/Later';
 import { Scale } from '../../parts/Scale';
 import { withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
@@ -31,46 +32,48 @@ export function AdjusterColumn({ bow, setup, work, open, onOpen }: Props) {
           </small>
         )}
       </h2>
-      <ul>
-        {bow.adjusters.filter(worthARow).map((adjuster) => (
-          <li key={adjuster.kind}>
-            <ListRow
-              ruled
-              className={s.row}
-              aria-expanded={open === adjuster.kind}
-              onClick={() => onOpen(open === adjuster.kind ? null : adjuster.kind)}
-              data-adjuster={adjuster.kind}
-            >
-              <span className={s.head}>
-                <b>{adjuster.name}</b>
-                <span className={s.standing}>{adjuster.standing}</span>
-              </span>
-              <Scale
-                lower={adjuster.lower}
-                upper={adjuster.upper}
-                at={adjuster.position}
-                good={good?.positions[adjuster.kind]}
-                label={`${adjuster.name}: ${adjuster.standing}, ${adjuster.room}`}
-              />
-              <span className={s.note}>
-                <span>
-                  {adjuster.kind === 'restSideways' && centre
-                    ? `centre shot ${withUnit(centre.now, 'in', 2, units)}, ${centre.verdict === 'within' ? 'within' : centre.verdict === 'beyond' ? 'beyond' : 'at the edge'}`
-                    : adjuster.seats
-                      ? `top ${adjuster.seats.topLeft} | ${adjuster.seats.topRight}, bottom ${adjuster.seats.bottomLeft} | ${adjuster.seats.bottomRight}`
-                      : adjuster.room}
-                  {adjuster.inchesPerStep !== null && `, ${withUnit(adjuster.inchesPerStep, 'in', 4, units)} a step`}
+      <Later>
+        <ul>
+          {bow.adjusters.filter(worthARow).map((adjuster) => (
+            <li key={adjuster.kind}>
+              <ListRow
+                ruled
+                className={s.row}
+                aria-expanded={open === adjuster.kind}
+                onClick={() => onOpen(open === adjuster.kind ? null : adjuster.kind)}
+                data-adjuster={adjuster.kind}
+              >
+                <span className={s.head}>
+                  <b>{adjuster.name}</b>
+                  <span className={s.standing}>{adjuster.standing}</span>
                 </span>
-                {adjuster.needsPress && <b>press</b>}
-              </span>
-            </ListRow>
-            {open === adjuster.kind && (
-              <MoveForm key={bow.version} adjuster={adjuster} work={work} onDone={() => onOpen(null)} />
-            )}
-          </li>
-        ))}
-      </ul>
-      <p className={w.muted}>Press a row to log a move.</p>
+                <Scale
+                  lower={adjuster.lower}
+                  upper={adjuster.upper}
+                  at={adjuster.position}
+                  good={good?.positions[adjuster.kind]}
+                  label={`${adjuster.name}: ${adjuster.standing}, ${adjuster.room}`}
+                />
+                <span className={s.note}>
+                  <span>
+                    {adjuster.kind === 'restSideways' && centre
+                      ? `centre shot ${withUnit(centre.now, 'in', 2, units)}, ${centre.verdict === 'within' ? 'within' : centre.verdict === 'beyond' ? 'beyond' : 'at the edge'}`
+                      : adjuster.seats
+                        ? `top ${adjuster.seats.topLeft} | ${adjuster.seats.topRight}, bottom ${adjuster.seats.bottomLeft} | ${adjuster.seats.bottomRight}`
+                        : adjuster.room}
+                    {adjuster.inchesPerStep !== null && `, ${withUnit(adjuster.inchesPerStep, 'in', 4, units)} a step`}
+                  </span>
+                  {adjuster.needsPress && <b>press</b>}
+                </span>
+              </ListRow>
+              {open === adjuster.kind && (
+                <MoveForm key={bow.version} adjuster={adjuster} work={work} onDone={() => onOpen(null)} />
+              )}
+            </li>
+          ))}
+        </ul>
+        <p className={w.muted}>Press a row to log a move.</p>
+      </Later>
     </section>
   );
 }

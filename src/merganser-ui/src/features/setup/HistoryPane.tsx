@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Empty } from '../../parts/Empty';
 import { NoteField } from '../../parts/NoteField';
 import { answer, api, type Schemas } from '../../api/client';
+import { arrowsQuery } from '../../api/queries';
 import { useEarlier } from '../../api/useEarlier';
 import { useEarlierMoves } from '../../api/useEarlierMoves';
 import { Earlier } from '../../parts/Earlier';
@@ -83,10 +84,7 @@ function Moves({ bow, work }: { bow: Schemas['BowView']; work: SetupWork }) {
 
 function GoodStates({ bowId, setup, work }: { bowId: string; setup: Setup; work: SetupWork }) {
   const [arrow, setArrow] = useState('');
-  const arrows = useQuery({
-    queryKey: ['arrows', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{bowId}/arrows', { params: { path: { bowId } } })),
-  });
+  const arrows = useQuery(arrowsQuery(bowId));
   const kept = (arrows.data ?? []).filter((a) => a.kept);
   return (
     <Column label="As it shot well">

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, ifMatch, Refusal, type Schemas } from '../../api/client';
-import { useRefresh } from '../../api/queries';
+import { setupQuery, useRefresh } from '../../api/queries';
 import { bowScope, type EntryKind } from '../../api/outbox';
 import { useActs } from '../../api/useActs';
 import type { MoveTold } from '../../parts/MoveSteps';
@@ -20,10 +20,7 @@ export function useSetup(bowId: string) {
   const refresh = useRefresh(bowId);
   const acts = useActs(`setup ${bowId}`);
   const { problem } = acts;
-  const setup = useQuery({
-    queryKey: ['setup', bowId],
-    queryFn: () => answer(api.GET('/api/bows/{id}/setup', { params: { path: { id: bowId } } })),
-  });
+  const setup = useQuery(setupQuery(bowId));
 
   /** True when it was done, or waits in this browser: what it changed is read anew. */
   const seen = async (doing: Promise<unknown>): Promise<boolean> => {
