@@ -24,6 +24,8 @@ export function usePhotographs(bowId: string, of: PictureOf, ofId: string | null
   };
   return {
     all: read.data ?? [],
+    /** Not known yet which there are. */
+    reading: read.isPending,
     fault: acts.faults.file?.[0] ?? acts.problem?.message ?? read.error?.message ?? null,
     /** The file itself was refused: another one is needed. */
     refused: acts.faults.file !== undefined,
