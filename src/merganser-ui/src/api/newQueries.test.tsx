@@ -60,6 +60,7 @@ it('what was asked for before an act and comes after it does not say again how i
   answers[0]!('none');
   await waitFor(() => expect(said()).toBe('none'));
   await userEvent.click(screen.getByText('read anew'));
+  await waitFor(() => expect(answers).toHaveLength(2));
   await userEvent.click(screen.getByText('make'));
   await waitFor(() => expect(said()).toBe('one'));
   answers[1]!('none');

@@ -1,9 +1,10 @@
 import { InputBase, NativeSelect } from '@mui/material';
-import { useId, useState, type KeyboardEvent } from 'react';
+import { useId, useState, type ComponentProps, type KeyboardEvent } from 'react';
 import { fieldText, fieldUnit, keptText, type Quantity } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { classes } from './classes';
 import { FieldLabel } from './FieldLabel';
+import { useTyped } from './useTyped';
 import s from './Field.module.css';
 
 interface Common {
@@ -91,6 +92,12 @@ export function Field({
       </span>
     </div>
   );
+}
+
+/** A field on which much hangs: the key stands in it first, and who is told of it is told after that frame. */
+export function TypedField({ value, onChange, ...field }: ComponentProps<typeof Field>) {
+  const [shown, type] = useTyped(value, onChange);
+  return <Field {...field} value={shown} onChange={type} />;
 }
 
 export interface Choice {

@@ -4,11 +4,10 @@ import { answer, api } from '../../api/client';
 import { aboutOf, withUnit } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { Schemas } from '../../api/client';
-import { Field, Select } from '../../parts/Field';
+import { Select, TypedField } from '../../parts/Field';
 import { FindPick } from '../../parts/FindPick';
 import { Key, Plain } from '../../parts/Buttons';
 import { Popover } from '../../parts/Popover';
-import { useTyped } from '../../parts/useTyped';
 import { focusSoon } from '../../shell/focus';
 import { OwnShaft } from './OwnShaft';
 import { EndParts } from './EndParts';
@@ -26,9 +25,7 @@ interface Props {
 const OWN = 'own';
 
 /** The chosen part under the hand: one step less, one step more, or another one. */
-export const PartPanel = memo(function PartPanel({ part, draft: given, catalogue, faults, onChange }: Props) {
-  const [draft, type] = useTyped(given, onChange);
-  const field = { draft, catalogue, faults, onChange, onType: type };
+export const PartPanel = memo(function PartPanel({ part, draft, catalogue, faults, onChange }: Props) {
   const facts = parts.find((p) => p.name === part)!;
   const about = aboutOf(draft.cutLength);
   const step = (by: 1 | -1) => stepPart(draft, catalogue, part, by);
@@ -36,7 +33,7 @@ export const PartPanel = memo(function PartPanel({ part, draft: given, catalogue
     return (
       <div className={s.panel} data-panel={part}>
         <div className={s.pick}>
-          <PartField {...field} part={part} />
+          <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
           <EndParts draft={draft} catalogue={catalogue} onChange={onChange} />
         </div>
       </div>
@@ -52,7 +49,7 @@ export const PartPanel = memo(function PartPanel({ part, draft: given, catalogue
         −
       </Key>
       <div className={s.pick}>
-        <PartField {...field} part={part} />
+        <PartField part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
         {part === 'length' && (
           <Plain onClick={() => onChange({ ...draft, cutLength: about ?? `about ${draft.cutLength}` })}>
             {about !== null ? 'I measured it' : 'I don’t know it: about so long'}
@@ -61,14 +58,16 @@ export const PartPanel = memo(function PartPanel({ part, draft: given, catalogue
         {(part === 'insert' || part === 'point') && (
           <BreakOff part={part} draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
         )}
-        {part === 'vanes' && <PartField {...field} part="vaneCount" />}
         {part === 'vanes' && (
-          <Field
+          <PartField part="vaneCount" draft={draft} catalogue={catalogue} faults={faults} onChange={onChange} />
+        )}
+        {part === 'vanes' && (
+          <TypedField
             label="Front edge"
             name="vaneFront"
             quantity="length"
             value={draft.vaneFront}
-            onChange={(vaneFront) => type({ ...draft, vaneFront })}
+            onChange={(vaneFront) => onChange({ ...draft, vaneFront })}
             fault={faults.vaneFront?.[0]}
           />
         )}
@@ -127,34 +126,27 @@ export function stepPart(draft: Draft, catalogue: Schemas['Catalogue'], part: Pa
   return id === null ? null : withPart(draft, { part, id });
 }
 
-function PartField({
-  part,
-  draft,
-  catalogue,
-  faults,
-  onChange,
-  onType,
-}: Props & { /** Of what is typed key by key. */ onType: (draft: Draft) => void }) {
+function PartField({ part, draft, catalogue, faults, onChange }: Props) {
   const fault = (field: string) => faults[field]?.[0];
   if (part === 'length')
     return (
-      <Field
+      <TypedField
         label="Cut length, nock throat to shaft end"
         name="cutLength"
         quantity="length"
         value={draft.cutLength}
-        onChange={(cutLength) => onType({ ...draft, cutLength })}
+        onChange={(cutLength) => onChange({ ...draft, cutLength })}
         fault={fault('cutLength')}
       />
     );
   if (part === 'glue')
     return (
-      <Field
+      <TypedField
         label="Glue at the vanes"
         name="glue"
         quantity="weight"
         value={draft.glue}
-        onChange={(glue) => onType({ ...draft, glue })}
+        onChange={(glue) => onChange({ ...draft, glue })}
         fault={fault('glue')}
       />
     );
