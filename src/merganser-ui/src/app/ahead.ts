@@ -12,25 +12,24 @@ import {
 } from '../api/queries';
 import { readingAhead } from '../api/newQueries';
 import * as pages from './pages';
-import { ArrowPage, BowStop, DozenPage, FirstPage, PaperPage, StoryPage } from './pages';
 
 /** How long the first drawing waits for what the page reads once its files are here: a slow server is waited for on it. */
 const MOST_WAIT = 400;
 
 /** What stands on a stop of a bow: its files, and what it reads first. */
 const stops = {
-  bow: { page: BowStop, reads: (q: QueryClient, id: string) => [q.prefetchQuery(setupQuery(id))] },
+  bow: { page: pages.BowStop, reads: (q: QueryClient, id: string) => [q.prefetchQuery(setupQuery(id))] },
   arrow: {
-    page: ArrowPage,
+    page: pages.ArrowPage,
     reads: (q: QueryClient, id: string) => [q.prefetchQuery(arrowsQuery(id)), q.prefetchQuery(catalogueQuery())],
   },
   dozen: {
-    page: DozenPage,
+    page: pages.DozenPage,
     reads: (q: QueryClient, id: string) => [q.prefetchQuery(arrowsQuery(id)), q.prefetchQuery(dozensQuery(id))],
   },
-  paper: { page: PaperPage, reads: paperReads },
-  groups: { page: PaperPage, reads: paperReads },
-  story: { page: StoryPage, reads: () => [] },
+  paper: { page: pages.PaperPage, reads: paperReads },
+  groups: { page: pages.PaperPage, reads: paperReads },
+  story: { page: pages.StoryPage, reads: () => [] },
 };
 
 function paperReads(queries: QueryClient, id: string): Promise<void>[] {
@@ -54,7 +53,7 @@ export async function readAhead(queries: QueryClient, address: Location): Promis
   const [, bows, id, stop] = address.pathname.split('/');
   readingAhead();
   const rack = queries.fetchQuery(rackQuery).then(
-    (read) => (isEmpty(read) ? FirstPage.fetched() : undefined),
+    (read) => (isEmpty(read) ? pages.FirstPage.fetched() : undefined),
     () => undefined,
   );
   const reads = [rack];

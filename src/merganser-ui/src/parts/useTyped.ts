@@ -10,10 +10,6 @@ let waiting: (() => void) | null = null;
  */
 function tellSoon(tell: () => void): void {
   tellNow();
-  if (document.hidden) {
-    tell();
-    return;
-  }
   waiting = tell;
   void afterPaint().then(() => {
     if (waiting === tell) tellNow();

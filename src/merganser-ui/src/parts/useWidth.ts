@@ -5,7 +5,7 @@ interface Size {
   height: number;
 }
 
-/** How large each drawing stood last, by its name: one that is opened again is drawn once and not twice. */
+/** How large the drawings of one first size stood last: one that is opened again is drawn once and not twice. */
 const stood = new Map<string, Size>();
 
 const sizeOf = (box: DOMRect): Size => ({
@@ -16,14 +16,14 @@ const widthOf = (box: DOMRect): Size => ({ width: sizeOf(box).width, height: 0 }
 
 function useMeasured<T extends Element>(width: number, height: number, take: (box: DOMRect) => Size) {
   const ref = useRef<T>(null);
-  const name = `${width} ${height}`;
-  const [size, setSize] = useState<Size>(() => stood.get(name) ?? { width, height });
+  const first = `${width} ${height}`;
+  const [size, setSize] = useState<Size>(() => stood.get(first) ?? { width, height });
   useLayoutEffect(() => {
     const at = ref.current;
     if (!at) return;
     const measure = () => {
       const now = take(at.getBoundingClientRect());
-      stood.set(name, now);
+      stood.set(first, now);
       setSize((before) => (before.width === now.width && before.height === now.height ? before : now));
     };
     measure();
@@ -31,7 +31,7 @@ function useMeasured<T extends Element>(width: number, height: number, take: (bo
     const observer = new ResizeObserver(measure);
     observer.observe(at);
     return () => observer.disconnect();
-  }, [name, take]);
+  }, [first, take]);
   return { ref, ...size };
 }
 
