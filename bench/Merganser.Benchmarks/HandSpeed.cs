@@ -90,7 +90,7 @@ public static class HandSpeed
         return Task.CompletedTask;
     }
 
-    private static void Tell(Screen screen, string command, params (string Name, object Value)[] with) =>
+    private static object? Tell(Screen screen, string command, params (string Name, object Value)[] with) =>
         screen.Driver.ExecuteCdpCommand(command, with.ToDictionary(w => w.Name, w => (object?)w.Value));
 
     private static double Number(Screen screen, string script) =>
@@ -102,7 +102,8 @@ public static class HandSpeed
         Tell(screen, "Network.enable");
         Tell(screen, "Network.setCacheDisabled", ("cacheDisabled", true));
         Tell(screen, "Network.setBypassServiceWorker", ("bypass", true));
-        Tell(screen, "Page.addScriptToEvaluateOnNewDocument", ("source", Watch));
+        var watch =
+            (Dictionary<string, object?>)Tell(screen, "Page.addScriptToEvaluateOnNewDocument", ("source", Watch))!;
         List<double> useful = [];
         List<double> shifted = [];
         var script = 0.0;
@@ -127,6 +128,9 @@ public static class HandSpeed
                 $"    {name}, shifted at most {shifted.Max():F3}; script {script / 1000:F0} kB compressed"
             )
         );
+        // On a page that has nothing of what it looks for it would look again at every frame, for ever.
+        Tell(screen, "Page.removeScriptToEvaluateOnNewDocument", ("identifier", watch["identifier"]!));
+        Tell(screen, "Network.setBypassServiceWorker", ("bypass", false));
         Tell(screen, "Network.setCacheDisabled", ("cacheDisabled", false));
     }
 
