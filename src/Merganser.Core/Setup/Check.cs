@@ -85,6 +85,9 @@ public enum ToleranceSource
 /// <param name="From">Where aim and limits come from.</param>
 public sealed record Tolerance(double Aim, double Low, double High, [property: JsonIgnore] ToleranceSource From)
 {
+    /// <summary>True where only too much is wrong: the lower limit is none, and nothing lies beyond it.</summary>
+    public bool AtMost => From == ToleranceSource.MakersMaximum;
+
     /// <summary>The same in words.</summary>
     public Message Source => new ToleranceFrom(From, Measure.Ruled(Aim), Measure.Ruled(Low), Measure.Ruled(High));
 }

@@ -8043,6 +8043,8 @@ export interface components {
              * @description Upper limit.
              */
             high: number;
+            /** @description True where only too much is wrong: the lower limit is none, and nothing lies beyond it. */
+            atMost: boolean;
             source: string;
         };
         /** @description The range of points that one shaft shoots from this bow as it stands. */

@@ -15,15 +15,25 @@ export interface GaugeTolerance {
   aim: number;
   low: number;
   high: number;
+  /** Only too much is wrong: there is no lower limit. */
+  atMost: boolean;
 }
 
 const STEPS = [1 / 64, 1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 5, 10, 20, 50];
 const MOST_TICKS = 16;
 
+/** Of what is only limited upwards the scale shows the upper quarter. */
+const OF_A_MOST = { low: 0.75, high: 1.1 };
+
 /** The scale reaches half a tolerance beyond both limits, and as far as the reading. */
 export function gauge(tolerance: GaugeTolerance, value: number | null, error: number, width: number): Gauge {
   const span = tolerance.high - tolerance.low;
-  const ends = [tolerance.low - span / 2, tolerance.high + span / 2, ...(value === null ? [] : [value])];
+  const ends = [
+    ...(tolerance.atMost
+      ? [tolerance.high * OF_A_MOST.low, tolerance.high * OF_A_MOST.high]
+      : [tolerance.low - span / 2, tolerance.high + span / 2]),
+    ...(value === null ? [] : [value]),
+  ];
   const low = Math.min(...ends);
   const high = Math.max(...ends);
   const along = scale(low, high, 0, width);
@@ -34,7 +44,7 @@ export function gauge(tolerance: GaugeTolerance, value: number | null, error: nu
   return {
     x,
     ticks,
-    low: x(tolerance.low),
+    low: tolerance.atMost ? 0 : x(tolerance.low),
     high: x(tolerance.high),
     aim: x(tolerance.aim),
     at: value === null ? null : x(value),

@@ -4,7 +4,7 @@ import { gauge, sixteenths } from './gauge';
 import { measureShapes } from './measure';
 
 describe('a gauge', () => {
-  const centreShot = { aim: 13 / 16, low: 11 / 16, high: 15 / 16 };
+  const centreShot = { aim: 13 / 16, low: 11 / 16, high: 15 / 16, atMost: false };
 
   it('puts the aim in the middle of an even tolerance', () => {
     const at = gauge(centreShot, null, 1 / 32, 600);
@@ -37,8 +37,15 @@ describe('a gauge', () => {
   });
 
   it('works for degrees and pounds as well', () => {
-    expect(gauge({ aim: 0, low: -15, high: 15 }, 10, 5, 300).ticks.length).toBeGreaterThan(2);
-    expect(gauge({ aim: 65, low: 0, high: 70 }, 65.5, 0.5, 300).ticks.length).toBeGreaterThan(2);
+    expect(gauge({ aim: 0, low: -15, high: 15, atMost: false }, 10, 5, 300).ticks.length).toBeGreaterThan(2);
+    expect(gauge({ aim: 65, low: 0, high: 70, atMost: true }, 65.5, 0.5, 300).ticks.length).toBeGreaterThan(2);
+  });
+
+  it('has no lower limit where only too much is wrong, and shows a small excess', () => {
+    const at = gauge({ aim: 70, low: 0, high: 70, atMost: true }, 71.8, 0.5, 600);
+    expect(at.low).toBe(0);
+    expect(at.at! - at.high).toBeGreaterThan(30);
+    expect(gauge({ aim: 70, low: 0, high: 70, atMost: true }, 30, 0.5, 600).at).toBe(0);
   });
 });
 

@@ -48,12 +48,14 @@ export function BowFigure({ entry }: { entry: Entry }) {
           {measured(entry.measuredWeight || entry.nominalWeight, 'drawWeight')}
           {entry.measuredWeight ? '' : entry.nominalWeight ? ' marked' : ''}
         </text>
-        <text x={x(148)} y="276" textAnchor={start}>
-          brace
-        </text>
-        <text x={x(entry.braceHeight?.trim() ? 148 : 220)} y="296" textAnchor={entry.braceHeight?.trim() ? start : end}>
-          {measured(entry.braceHeight, 'length')}
-        </text>
+        {/* Between the riser and the mark of the axles there is room for a figure, not for two words. */}
+        {['brace', ...(entry.braceHeight?.trim() ? [measured(entry.braceHeight, 'length')] : ['not', 'measured'])].map(
+          (line, i) => (
+            <text key={line} x={x(148)} y={276 + 20 * i} textAnchor={start}>
+              {line}
+            </text>
+          ),
+        )}
         <text x={x(236)} y="428" textAnchor={end}>
           {entry.kind === 'compound' ? 'axle to axle' : 'bow length'} {measured(entry.axleToAxle, 'length')}
         </text>

@@ -3,7 +3,7 @@ import { Key } from '../../parts/Buttons';
 import { classes } from '../../parts/classes';
 import { Field } from '../../parts/Field';
 import { entriesOf, hands, kinds, type Question } from './questions';
-import type { FirstWork } from './useFirst';
+import { asKind, type FirstWork } from './useFirst';
 import s from './FirstPage.module.css';
 
 interface Props {
@@ -39,13 +39,12 @@ function KindAndHand({ work }: { work: FirstWork }) {
   const { kind, hand } = work.first;
   return (
     <>
-      <div className={s.usual} role="group" aria-label="Kind of bow">
+      <div className={s.usual} role="group" tabIndex={-1} data-first aria-label="Kind of bow">
         {entriesOf(kinds).map(([value, words]) => (
           <Key
             key={value}
             aria-pressed={kind === value}
-            // What is usual of another kind is not what was meant.
-            onClick={() => work.change({ kind: value, ...(value === kind ? {} : { texts: {}, answered: [] }) })}
+            onClick={() => work.change(asKind(work.first, value))}
           >
             {words}
           </Key>

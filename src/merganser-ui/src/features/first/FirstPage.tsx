@@ -108,6 +108,7 @@ export default function FirstPage() {
                 Paper taut, 3 yd away, backstop well behind it. One arrow with its vanes. Press the hole like yours.
               </p>
               <HoleKeys
+                asked={open.name === 'hole'}
                 hole={first.hole}
                 size={first.size}
                 sizes={reading?.sizes ?? noSizes}

@@ -12,6 +12,8 @@ const PX = 26;
 const LONG = 0.8;
 
 interface Props {
+  /** The hole is the question that is open: the keyboard's hand comes here. */
+  asked: boolean;
   hole: Pressed | null;
   size: string;
   sizes: readonly Schemas['SaidSize'][];
@@ -20,11 +22,11 @@ interface Props {
 }
 
 /** Nine holes as they look in the paper, to press; then how long it is. */
-export function HoleKeys({ hole, size, sizes, onPress, onSize }: Props) {
+export function HoleKeys({ asked, hole, size, sizes, onPress, onSize }: Props) {
   const { rule } = useFigures();
   return (
     <>
-      <div className={s.holes} role="group" tabIndex={-1} data-first aria-label="The hole">
+      <div className={s.holes} role="group" tabIndex={-1} data-first={asked || undefined} aria-label="The hole">
         {holes.map((one) => {
           const words = holeWords(one);
           return (

@@ -121,15 +121,26 @@ describe('an empty bench', () => {
     expect((screen.getByLabelText('another') as HTMLInputElement).value).toBe('600');
   });
 
-  it('forgets what is usual of another kind of bow', async () => {
+  it('has the keys at the question that is open, from the first one on', async () => {
+    show(<FirstPage />);
+    const firsts = () => [...document.querySelectorAll('[data-first]')].map((e) => e.getAttribute('aria-label'));
+    expect(firsts()).toEqual(['Kind of bow']);
+    await userEvent.click(screen.getByText('tail left'));
+    expect(firsts()).toEqual(['The hole']);
+  });
+
+  it('forgets what is usual of another kind of bow, and keeps what was typed', async () => {
     show(<FirstPage />);
     await userEvent.click(screen.getByText('Right hand'));
     await userEvent.click(screen.getByText('60 to 70'));
+    await userEvent.type(screen.getByLabelText('Draw length'), '27 1/2{Enter}');
     await userEvent.click(screen.getByText('Kind and hand'));
     await userEvent.click(screen.getByText('Longbow'));
     await userEvent.click(screen.getByText('Left hand'));
     expect((screen.getByLabelText('another') as HTMLInputElement).value).toBe('');
     expect(screen.getByText('45', { selector: 'button' })).toBeTruthy();
+    await userEvent.click(screen.getByText('Draw length'));
+    expect((screen.getByLabelText('Draw length') as HTMLInputElement).value).toBe('27 1/2');
   });
 });
 

@@ -44,6 +44,22 @@ const answersOf = ({ kind, hand, texts }: First): Answers => ({
   point: texts.point ?? null,
 });
 
+/** The same answers of another kind of bow. What was typed stays; what is usual of the one kind alone is not what was meant. */
+export function asKind(first: First, kind: First['kind']): First {
+  const gone = questionsFor(first.kind)
+    .filter(({ name, usual }, i) => {
+      const text = first.texts[name as Asked];
+      return text && usual.includes(text) && !questionsFor(kind)[i]!.usual.includes(text);
+    })
+    .map((q) => q.name as Asked);
+  return {
+    ...first,
+    kind,
+    texts: { ...first.texts, ...Object.fromEntries(gone.map((name) => [name, undefined])) },
+    answered: first.answered.filter((name) => !gone.includes(name as Asked)),
+  };
+}
+
 const PAUSE_MS = 350;
 
 /** The answers once nothing was typed for a moment: half a number is not refused while it is being typed. */

@@ -79,7 +79,7 @@ export function GaugeDrawing({ check }: { check: Check }) {
   const label = (v: number) => inUnit(v, check.unit, units);
   // An aim close to a limit stands above the rule, and so does the reading: two labels never lie over each other.
   const near = (one: number, other: number) => Math.abs(one - other) < LABEL;
-  const crowded = near(at.low, at.aim) || near(at.high, at.aim);
+  const crowded = (!tolerance.atMost && near(at.low, at.aim)) || near(at.high, at.aim);
   const readAbove = at.at !== null && !(crowded && near(at.at, at.aim));
   const beyond = [
     { x: at.low - 8, anchor: 'end', room: at.low },
@@ -92,7 +92,7 @@ export function GaugeDrawing({ check }: { check: Check }) {
         height={88}
         viewBox={`-24 0 ${width} 88`}
         role="img"
-        aria-label={`${value === null ? 'Not measured yet' : `At ${label(value)}`}; limits ${label(tolerance.low)} to ${label(tolerance.high)}, aim ${label(tolerance.aim)}`}
+        aria-label={`${value === null ? 'Not measured yet' : `At ${label(value)}`}; ${tolerance.atMost ? 'at most' : `limits ${label(tolerance.low)} to`} ${label(tolerance.high)}, aim ${label(tolerance.aim)}`}
       >
         <rect
           x={at.low}
@@ -116,7 +116,7 @@ export function GaugeDrawing({ check }: { check: Check }) {
             </text>
           ) : null,
         )}
-        {[tolerance.low, tolerance.aim, tolerance.high].map((v) => {
+        {[...new Set([...(tolerance.atMost ? [] : [tolerance.low]), tolerance.aim, tolerance.high])].map((v) => {
           const aim = v === tolerance.aim;
           return (
             <text

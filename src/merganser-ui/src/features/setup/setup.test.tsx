@@ -21,7 +21,7 @@ const check = (part: Partial<Check>): Check => ({
   view: 'from above, archer to the left',
   quantity: 'length',
   unit: 'in',
-  tolerance: { aim: 0.8125, low: 0.6875, high: 0.9375, source: 'common practice' },
+  tolerance: { aim: 0.8125, low: 0.6875, high: 0.9375, atMost: false, source: 'common practice' },
   readingError: 0.03,
   choices: [],
   state: 'open',
