@@ -17,7 +17,7 @@ export function Term({ name, label }: { name: string; label: string }) {
         aria-expanded={anchor !== null}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        {label}
+        <span>{label}</span>
       </ButtonBase>
       <Popover anchor={anchor} onClose={() => setAnchor(null)} label={label}>
         <Suspense fallback={<p>{label}</p>}>

@@ -23,7 +23,7 @@ export const theme = createTheme({
           height: 48,
           color: 'var(--edge)',
           '&.Mui-checked': { color: 'var(--green)' },
-          '&.Mui-focusVisible': { outline: '3px solid var(--ink)', outlineOffset: 3 },
+          '&.Mui-focusVisible': { outline: '3px solid var(--ink)', outlineOffset: 0 },
         },
       },
     },

@@ -154,7 +154,10 @@ function loupeAt(part: PartName, arrow: Schemas['Arrow']): number {
 
 const RADIUS = 62;
 
-/** The chosen part at 2 : 1 in a ring, with a line to where it is. */
+/** A line to a place farther away than this would run through what is written above the arrow. */
+const NEAR = 240;
+
+/** The chosen part at 2 : 1 in a ring, with a line to where it is if it is near. */
 function Loupe({ paths, at, y, width }: { paths: ArrowPaths; at: number; y: number; width: number }) {
   const cx = width - RADIUS - 4;
   const cy = RADIUS + 2;
@@ -163,7 +166,9 @@ function Loupe({ paths, at, y, width }: { paths: ArrowPaths; at: number; y: numb
       <clipPath id="loupe">
         <circle cx={cx} cy={cy} r={RADIUS} />
       </clipPath>
-      <path d={`M${at} ${y - 12}L${cx - RADIUS * 0.7} ${cy + RADIUS * 0.7}`} stroke="var(--bill)" strokeWidth="1.5" />
+      {cx - at < NEAR && (
+        <path d={`M${at} ${y - 12}L${cx - RADIUS * 0.7} ${cy + RADIUS * 0.7}`} stroke="var(--bill)" strokeWidth="1.5" />
+      )}
       <circle cx={cx} cy={cy} r={RADIUS} fill="var(--sheet)" />
       <g clipPath="url(#loupe)">
         <g transform={`translate(${cx - 2 * at} ${cy - 2 * y}) scale(2)`} strokeWidth="1.2">

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { useCatalogue } from '../../api/queries';
-import { useEscape } from '../../shell/focus';
+import { focusSoon, useEscape } from '../../shell/focus';
 import { isPageKey } from '../../shell/keys';
 import { Plain } from '../../parts/Buttons';
 import { Later } from '../../parts/Later';
@@ -14,7 +14,7 @@ import { ArrowFoot } from './ArrowFoot';
 import { ArrowTitle } from './ArrowTitle';
 import { Beside } from './Beside';
 import { PartPanel, stepPart } from './PartPanel';
-import { holds, partIds, retiredIn, withPart, type PartName, type Used } from './parts';
+import { called, holds, partIds, retiredIn, shaftName, withPart, type Draft, type PartName, type Used } from './parts';
 import { AskPanel } from './AskPanel';
 import { Tries } from './Tries';
 import { useArrowWork } from './useArrowWork';
@@ -51,12 +51,13 @@ export function ArrowEditor({
   goCheck,
 }: Props) {
   const work = useArrowWork(bowId, row);
-  const { draft, change, undo, redo, figures, faults } = work;
+  const { draft, undo, redo, figures, faults } = work;
   // A part that is retired, or farther down than the lists go, is fetched by its id.
   const ids = partIds(draft);
   const held = ids.join(',');
   const absent = ids.filter((id) => !holds(listed, id));
   const catalogue = useCatalogue(absent.length > 0 ? absent.join(',') : undefined).data ?? listed;
+  const change = useSteady((next: Draft) => work.change(called(draft, next, shaftName(catalogue))));
   const retired = useMemo(() => retiredIn(catalogue, held.split(',')), [catalogue, held]);
   const [chosen, setChosen] = useState<PartName>('point');
   const [asking, setAsking] = useState(false);
@@ -69,7 +70,16 @@ export function ArrowEditor({
     queryFn: () => answer(api.GET('/api/bows/{bowId}/beside', { params: { path: { bowId } } })),
   });
   const kept = row.kept && row.kept.id === work.openedId ? row.kept : null;
-  useEscape(asking, () => setAsking(false));
+  // What was pressed goes with its list: the keys go on in what takes its place.
+  const ask = useSteady(() => {
+    setAsking(true);
+    focusSoon('[data-ask] select');
+  });
+  const asked = useSteady(() => {
+    setAsking(false);
+    focusSoon('[data-tries] h2 button');
+  });
+  useEscape(asking, asked);
   const stale = useLate(figures.isPlaceholderData);
   const takeUsed = useSteady(() => {
     if (!use) return;
@@ -91,10 +101,7 @@ export function ArrowEditor({
   );
 
   // What hangs on the answer stands still while a key is drawn: it is given nothing that is new with each.
-  const toTry = useMemo(
-    () => drawn && <Tries tries={drawn.tries} onTry={change} onAsk={() => setAsking(true)} />,
-    [drawn, change],
-  );
+  const toTry = useMemo(() => drawn && <Tries tries={drawn.tries} onTry={change} onAsk={ask} />, [drawn, change, ask]);
   const again = useSteady(() => void figures.refetch());
   const rename = useSteady((name: string) => change({ ...draft, name }));
 
@@ -155,10 +162,10 @@ export function ArrowEditor({
           <>
             <ArrowFigures reading={view.reading} stale={stale}>
               {asking ? (
-                <section className={tries.tries} aria-label="Ask for a value">
+                <section className={tries.tries} aria-label="Ask for a value" data-ask>
                   <h2>
                     Ask for a value{' '}
-                    <Plain className={tries.other} onClick={() => setAsking(false)}>
+                    <Plain className={tries.other} onClick={asked}>
                       What would change it
                     </Plain>
                   </h2>

@@ -31,7 +31,10 @@ interface Callout {
 }
 
 /** The two rows above the arrow: the second below the panel of the chosen part, and above the vanes. */
-const [FIRST, SECOND] = [4, 77];
+const [FIRST, SECOND] = [4, 76];
+
+/** Inches: what wraps the shaft is pointed at here, and what stands before it ends here. */
+const WRAP = 4.5;
 
 /** Every part with its weight, as a list that Tab walks; on the wide bench each stands above what it names. */
 export function Callouts({ arrow, masses, endGrains, x, y, chosen, onChoose }: Props) {
@@ -51,7 +54,7 @@ export function Callouts({ arrow, masses, endGrains, x, y, chosen, onChoose }: P
       )}
       <ul className={x ? s.placed : s.list} data-testid="callouts" aria-label="Parts of the arrow">
         {rows.map((row) => (
-          <li key={row.part} style={x ? { left: row.left, top: row.top } : undefined}>
+          <li key={row.part} style={x ? { left: row.left, top: row.top, maxWidth: roomOf(row, rows) } : undefined}>
             <ButtonBase
               className={s.callout}
               data-callout={row.part}
@@ -72,6 +75,18 @@ export function Callouts({ arrow, masses, endGrains, x, y, chosen, onChoose }: P
       </ul>
     </>
   );
+}
+
+/** As far as the next one in its row, or the line that another's points with. */
+function roomOf(row: Callout, rows: Callout[]): number | undefined {
+  const ends = rows
+    .filter((other) => other !== row)
+    .flatMap((other) => [
+      ...(other.top === row.top ? [other.left] : []),
+      ...(other.top < row.top && other.line !== null ? [other.line] : []),
+    ])
+    .filter((end) => end > row.left + 48);
+  return ends.length > 0 ? Math.min(...ends) - row.left - 2 : undefined;
 }
 
 function calloutsOf(
@@ -107,11 +122,19 @@ function calloutsOf(
       label: 'Wrap',
       name: arrow.wrap?.name ?? 'none',
       ...weight('Wrap'),
-      left: x(4.2) - 8,
+      left: x(WRAP) - 8,
       top: FIRST,
-      line: x(4.2),
+      line: x(WRAP),
     },
-    { part: 'glue', label: 'Glue', name: 'at the vanes', ...weight('Glue'), left: x(4.2) + 6, top: SECOND, line: null },
+    {
+      part: 'glue',
+      label: 'Glue',
+      name: 'at the vanes',
+      ...weight('Glue'),
+      left: x(WRAP) + 6,
+      top: SECOND,
+      line: null,
+    },
     { part: 'shaft', label: 'Shaft', name: shaft, ...weight('Shaft'), left: x(8.4) - 8, top: FIRST, line: x(8.6) },
     {
       part: 'length',

@@ -11,7 +11,18 @@ import { Popover } from '../../parts/Popover';
 import { focusSoon } from '../../shell/focus';
 import { OwnShaft } from './OwnShaft';
 import { EndParts } from './EndParts';
-import { classOf, neighbour, parts, steppedLength, stockOf, withPart, type Draft, type PartName } from './parts';
+import {
+  called,
+  classOf,
+  neighbour,
+  parts,
+  shaftName,
+  steppedLength,
+  stockOf,
+  withPart,
+  type Draft,
+  type PartName,
+} from './parts';
 import s from './PartPanel.module.css';
 
 interface Props {
@@ -216,7 +227,10 @@ function StockPick({ part, draft, catalogue, faults, onChange }: Props) {
   const field = facts.field!;
   const value = draft[field];
   const use = (id: string) => {
-    onChange(withPart(draft, { part, id: id === '' ? null : id }));
+    const found = (shaft: string) => rows?.find((row) => row.id === shaft)?.fields.name;
+    const known = shaftName(catalogue);
+    const next = withPart(draft, { part, id: id === '' ? null : id });
+    onChange(called(draft, next, (shaft) => known(shaft) ?? found(shaft)));
     // The list is for the next one: what was picked stands in the arrow.
     if (part === 'more') focusSoon('[data-panel=more] input');
   };

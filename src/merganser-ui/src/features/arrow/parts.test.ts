@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { neighbour, steppedLength } from './parts';
+import { called, neighbour, steppedLength, type Draft } from './parts';
 
 it.each([
   ['28 1/2', 1, '28 5/8'],
@@ -27,4 +27,14 @@ it('the catalogue ends', () => {
   expect(neighbour(stock, 'a', 1)).toBe('b');
   expect(neighbour(stock, 'b', 1)).toBeNull();
   expect(neighbour(stock, 'a', -1)).toBeNull();
+});
+
+it('an arrow is called by its shaft until it has a name of its own', () => {
+  const names: Record<string, string> = { a: 'Breakwater 350', b: 'Ballast 300' };
+  const of = (id: string) => names[id];
+  const draft = { name: 'Breakwater 350', shaftId: 'a' } as Draft;
+  expect(called(draft, { ...draft, shaftId: 'b' }, of).name).toBe('Ballast 300');
+  expect(called({ ...draft, name: 'Hunting' }, { ...draft, name: 'Hunting', shaftId: 'b' }, of).name).toBe('Hunting');
+  expect(called(draft, { ...draft, shaftId: 'none' }, of).name).toBe('Breakwater 350');
+  expect(called(draft, { ...draft, cutLength: '28' }, of).name).toBe('Breakwater 350');
 });

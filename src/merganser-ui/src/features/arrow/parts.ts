@@ -171,6 +171,18 @@ export const withPart = (draft: Draft, { part, id }: { part: PartName; id: strin
         [parts.find((p) => p.name === part)!.field!]: id,
       };
 
+/** An arrow that is called by its shaft is called by the one that it gets; a name of its own stays. */
+export const called = (before: Draft, next: Draft, shaftName: (id: string) => string | undefined): Draft => {
+  if (next.shaftId === before.shaftId || next.name !== shaftName(before.shaftId)) return next;
+  return { ...next, name: shaftName(next.shaftId) ?? next.name };
+};
+
+/** The name of a shaft that the catalogue at hand holds. */
+export const shaftName =
+  (catalogue: Schemas['Catalogue']) =>
+  (id: string): string | undefined =>
+    catalogue.shafts.find((shaft) => shaft.id === id)?.part.name;
+
 /** The draft without one of the parts at its ends. */
 export const withoutEnd = (draft: Draft, at: number): Draft => {
   const rest = (draft.endPartIds ?? []).filter((_, i) => i !== at);
