@@ -47,6 +47,22 @@ public class AwayTests
     }
 
     [Fact]
+    public void What_was_weighed_last_stands_there_after_a_reload_without_the_server()
+    {
+        using var screen = new Screen(demo: true);
+        screen.Go(States.Compound + "/dozen");
+        screen.SeeText("[data-class=Point]", "7 of 13");
+        KeptForLater(screen);
+        screen.See("[name=weight]").SendKeys("100.7" + Keys.Enter);
+        screen.SeeText("[data-class=Point]", "8 of 13");
+        // The hand rests, and what is known is read once more.
+        Thread.Sleep(1500);
+        screen.Kill();
+        screen.Driver.Navigate().Refresh();
+        screen.SeeText("[data-class=Point]", "8 of 13");
+    }
+
+    [Fact]
     [Trait("Category", "Long")]
     public void A_set_and_a_new_paper_are_begun_without_a_server_and_outlive_a_reload()
     {

@@ -59,7 +59,7 @@ public static class DozenWords
             WeighedAlready(var name, var number) => $"{name} {number} is weighed already: take that one back first.",
             NotWeighedYet(var name, var number) => $"{name} {number} is not weighed yet: it cannot be weighed again.",
             FarFrom(var name, var weight, var about) =>
-                $"{weight} is far from the {about} of a {name.ToLowerInvariant()}. Is it one?",
+                $"{weight} is far from the {about} of {One(name)}. Is it one?",
             WeightsReadAs(var weights, var column, []) => $"{weights} weights{Column(column)}.",
             WeightsReadAs(var weights, var column, var unread) =>
                 $"{weights} weights{Column(column)}. Not read: {unread}.",
@@ -141,6 +141,14 @@ public static class DozenWords
             ShaftFinding.CrackedOrSplintered => "cracked or splintered",
             ShaftFinding.Bent => "bent",
             _ => "ends not square",
+        };
+
+    private static string One(string name) =>
+        name switch
+        {
+            "Vanes" => "vanes",
+            "Insert" => "an insert",
+            _ => "a " + name.ToLowerInvariant(),
         };
 
     private static string Pieces(string name, int count) =>

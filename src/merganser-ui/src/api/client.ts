@@ -47,6 +47,11 @@ export const api = createClient<paths>({
 
 /** On an answer that this browser kept from before: no server gave it. */
 const KEPT = 'Merganser-Kept';
+const keptBefore = new WeakSet<object>();
+
+/** True for an answer that this browser kept from before: what the page has in hand is newer. */
+export const isFromBefore = (said: unknown): boolean =>
+  typeof said === 'object' && said !== null && keptBefore.has(said);
 
 interface Problem {
   status?: number;
@@ -68,8 +73,10 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   }
   sameBench(result.response);
   // What the browser kept of an earlier answer is shown, and the server is asked until it is there.
-  if (result.response.headers.has(KEPT)) connectionLost();
-  else connectionFound();
+  if (result.response.headers.has(KEPT)) {
+    connectionLost();
+    if (typeof result.data === 'object' && result.data !== null) keptBefore.add(result.data);
+  } else connectionFound();
   if (result.response.ok) return result.data as T;
   const problem = (result.error ?? {}) as Problem;
   throw new Refusal(

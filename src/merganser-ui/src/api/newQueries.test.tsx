@@ -107,3 +107,31 @@ it('what was read ahead is not read once more by the page that it was read for, 
   open();
   await waitFor(() => expect(read).toHaveBeenCalledTimes(2));
 });
+
+it('what an act answered with is read once more when the hand rests, so that the browser keeps it', async () => {
+  vi.useFakeTimers({ shouldAdvanceTime: true });
+  vi.stubGlobal('navigator', { ...navigator, onLine: true, serviceWorker: { controller: {} } });
+  const queries = newQueries();
+  const queryKey = ['dozen'];
+  const read = vi.fn(() => Promise.resolve('eight'));
+  await queries.fetchQuery({ queryKey, queryFn: read });
+  queries.setQueryData(queryKey, 'nine');
+  await vi.advanceTimersByTimeAsync(400);
+  queries.setQueryData(queryKey, 'ten');
+  await vi.advanceTimersByTimeAsync(400);
+  expect(read).toHaveBeenCalledTimes(1);
+  await vi.advanceTimersByTimeAsync(1000);
+  expect(read).toHaveBeenCalledTimes(2);
+  vi.useRealTimers();
+});
+
+it('what was kept from before does not take the place of what is in hand', async () => {
+  const kept = () => new Response('["seven"]', { status: 200, headers: { 'Merganser-Kept': 'true' } });
+  vi.stubGlobal('fetch', () => Promise.resolve(kept()));
+  const queries = newQueries();
+  const archers = { queryKey: ['archers'], queryFn: () => answer(api.GET('/api/archers')) as Promise<unknown> };
+  expect(await queries.fetchQuery(archers)).toEqual(['seven']);
+  queries.setQueryData(archers.queryKey, ['eight']);
+  await queries.refetchQueries({ queryKey: archers.queryKey });
+  expect(queries.getQueryData(archers.queryKey)).toEqual(['eight']);
+});

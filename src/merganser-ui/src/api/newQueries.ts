@@ -1,6 +1,7 @@
 import { MutationCache, QueryClient, type Query } from '@tanstack/react-query';
 import { afterPaint } from './afterPaint';
-import { Refusal } from './client';
+import { isFromBefore, Refusal } from './client';
+import { keepWhatIsAnswered } from './keepForLater';
 
 let justRead = false;
 
@@ -29,14 +30,16 @@ export function newQueries(): QueryClient {
         refetchOnReconnect: true,
         staleTime: () => (justRead ? Infinity : 0),
         // What is shown already is read anew after the frame that it stands in: a page that is opened is seen first.
-        persister: async (read, context, { state }) => {
-          if (state.data !== undefined) await afterPaint();
-          return read(context);
+        persister: async (read, context, query) => {
+          if (query.state.data !== undefined) await afterPaint();
+          const said = await read(context);
+          return isFromBefore(said) ? (query.state.data ?? said) : said;
         },
       },
       mutations: { networkMode: 'always' },
     },
   });
+  keepWhatIsAnswered(queries);
   return queries;
 }
 

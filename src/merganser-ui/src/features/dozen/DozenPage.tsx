@@ -20,7 +20,7 @@ import { QuiverPane } from './QuiverPane';
 import { SpinPane } from './SpinPane';
 import { copyOf, nameFor, sparesOf, StartDozen, type DozenForm } from './StartDozen';
 import { TrayPane } from './TrayPane';
-import { useDozen } from './useDozen';
+import { toWeigh, useDozen } from './useDozen';
 import { useEntryUndo } from './useEntryUndo';
 import { blank, WeighPane } from './WeighPane';
 import { WorkshopPane } from './WorkshopPane';
@@ -50,8 +50,7 @@ export default function DozenPage() {
   const undo = useUndo();
   const enter = useEntryUndo(work, undo);
   const way = ways.find(([w]) => w === search.get('way'))?.[0] ?? 'weigh';
-  const kind =
-    search.get('class') ?? (dozen?.check ? (dozen.classes.find((c) => c.missing > 0)?.name ?? 'Shaft') : 'check');
+  const kind = search.get('class') ?? (dozen?.check ? (toWeigh(dozen.classes)?.name ?? 'Shaft') : 'check');
   const again = Number(search.get('again')) || null;
   const go = (next: string, of?: string, number?: number) => {
     work.clear();

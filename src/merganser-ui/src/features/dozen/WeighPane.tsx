@@ -176,11 +176,7 @@ export function WeighPane({ dozen, work, kind, again, onKind }: Props) {
         </h1>
         <LiveReading last={scale.last} trouble={scale.trouble} unit="gr" />
         {asked && (
-          <Question
-            keep={`Yes, a ${asked.of.toLowerCase()}: keep it`}
-            onKeep={() => void keep(asked, true)}
-            onLeave={work.clear}
-          >
+          <Question keep="Yes, it is one: keep it" onKeep={() => void keep(asked, true)} onLeave={work.clear}>
             {work.asked}
           </Question>
         )}
@@ -190,7 +186,7 @@ export function WeighPane({ dozen, work, kind, again, onKind }: Props) {
             does not mind, speed and FOC do.
           </Note>
         )}
-        <div className={l.row}>
+        <div className={l.entry}>
           {checking && (
             <Field label="The check weight" name="nominal" quantity="weight" value={nominal} onChange={setNominal} />
           )}

@@ -110,3 +110,12 @@ export function useDozen(bowId: string, wanted: string | null) {
 }
 
 export type DozenWork = ReturnType<typeof useDozen>;
+
+/** What is weighed next: the spares of what is being weighed as well, then the first class that lacks pieces. */
+export function toWeigh<C extends Pick<Dozen['classes'][number], 'pieces' | 'wanted' | 'missing'>>(
+  classes: C[],
+): C | undefined {
+  const last = classes.findLast((c) => c.pieces.length > 0);
+  const spares = last && last.missing === 0 && last.pieces.length < last.wanted;
+  return spares ? last : classes.find((c) => c.missing > 0);
+}
