@@ -111,6 +111,9 @@ public sealed record NotWeighedYet(string Class, int Number) : DozenMessage;
 /// <summary>A weight is far from what a class weighs: it is asked about.</summary>
 public sealed record FarFrom(string Class, Measure Weight, Measure About) : DozenMessage;
 
+/// <summary>A scale's reading is far from its check weight: it is asked about.</summary>
+public sealed record FarFromCheckWeight(Measure Reading, Measure Nominal) : DozenMessage;
+
 /// <summary>How a table of weights is read.</summary>
 /// <param name="Weights">So many lines hold one.</param>
 /// <param name="Column">The header's word for the weights; null without a header.</param>

@@ -130,9 +130,18 @@ public static class DozenReading
     {
         var reading = fields.Required("value", input.Value, Quantity.Weight, Grains);
         var nominal = fields.Required("second", input.Second, Quantity.Weight, Grains);
-        return reading is { } r && nominal is { } n
-            ? new ScaleChecked(new ScaleCheck(n.Value, r.Value), input.Word)
-            : null;
+        if (reading is not { } r || nominal is not { } n)
+        {
+            return null;
+        }
+
+        if (!input.Sure && ExpectedWeight.IsFar(r.Value, n.Value))
+        {
+            var far = new FarFromCheckWeight(Measure.Grains(r.Value), Measure.Grains(n.Value));
+            throw RefusedException.At("value", RefusedException.Far, far);
+        }
+
+        return new ScaleChecked(new ScaleCheck(n.Value, r.Value), input.Word);
     }
 
     private static PieceWeighed? Piece(Dozen dozen, EntryInput input, FieldReader fields)

@@ -58,8 +58,9 @@ public static class DozenWords
                 $"Nominal: {(rated ? "the maker's rating, on this draw" : "the estimate for such a bow")}. Efficiency: {(curve ? "of the energy under its draw-force curve" : "of the energy that such a bow gives by estimate")}.",
             WeighedAlready(var name, var number) => $"{name} {number} is weighed already: take that one back first.",
             NotWeighedYet(var name, var number) => $"{name} {number} is not weighed yet: it cannot be weighed again.",
-            FarFrom(var name, var weight, var about) =>
-                $"{weight} is far from the {about} of {One(name)}. Is it one?",
+            FarFrom(var name, var weight, var about) => $"{weight} is far from the {about} of {One(name)}. Is it one?",
+            FarFromCheckWeight(var reading, var nominal) =>
+                $"{reading} is far from the {nominal} of the check weight. Is it that one?",
             WeightsReadAs(var weights, var column, []) => $"{weights} weights{Column(column)}.",
             WeightsReadAs(var weights, var column, var unread) =>
                 $"{weights} weights{Column(column)}. Not read: {unread}.",

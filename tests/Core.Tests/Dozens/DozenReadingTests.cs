@@ -1,5 +1,6 @@
 using Merganser.Core.Dozens;
 using Merganser.Core.Figures;
+using Merganser.Core.Units;
 
 namespace Merganser.Core.Tests.Dozens;
 
@@ -37,6 +38,17 @@ public class DozenReadingTests
     [InlineData("made", 1, "built", "40", "value")]
     public void What_cannot_be_names_its_field(string kind, int? number, string? word, string? value, string field) =>
         Refused(new(null, kind, Number: number, Word: word, Value: value)).ShouldContain(field);
+
+    [Fact]
+    public void A_reading_far_from_the_check_weight_is_asked_about_and_kept_when_it_is_meant()
+    {
+        Should
+            .Throw<RefusedException>(() => Read(new(null, "check", Value: "315.2", Second: "100")))
+            .Said.ShouldBe(new FarFromCheckWeight(Measure.Grains(315.2), Measure.Grains(100)));
+        Read(new(null, "check", Value: "315.2", Second: "100", Sure: true))
+            .ShouldBeOfType<ScaleChecked>()
+            .Check.Off.ShouldBeTrue();
+    }
 
     [Fact]
     public void A_finding_that_nobody_knows_is_refused_with_those_that_are()

@@ -67,7 +67,7 @@ export function WeighPane({ dozen, work, kind, again, onKind }: Props) {
     // The server numbers the piece, so that two at once are two.
     const after =
       of === CHECK
-        ? await work.enter(dozen.id, { ...blank, kind: 'check', value, second: nominal })
+        ? await work.enter(dozen.id, { ...blank, kind: 'check', value, second: nominal, sure })
         : await work.enter(dozen.id, {
             ...blank,
             kind: 'piece',

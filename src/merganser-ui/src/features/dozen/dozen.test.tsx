@@ -7,7 +7,7 @@ import { LiveReading } from '../../instruments/LiveReading';
 import { MatchPane } from './MatchPane';
 import { QuiverPane } from './QuiverPane';
 import { TrayPane } from './TrayPane';
-import { toWeigh, type Dozen, type DozenWork } from './useDozen';
+import type { Dozen, DozenWork } from './useDozen';
 import { useEntryUndo } from './useEntryUndo';
 import type { InstrumentEvent } from '../../instruments/useInstrument';
 import { blank } from './WeighPane';
@@ -280,22 +280,5 @@ describe('heads', () => {
     expect(screen.getByText('Head 4 is the practice head.')).toBeTruthy();
     await userEvent.type(screen.getByLabelText('Head 2, weight'), '101{Enter}');
     expect(acts.enter).toHaveBeenCalledWith('d', expect.objectContaining({ class: 'Head', value: '101' }));
-  });
-});
-
-describe('what is weighed next', () => {
-  const weighed = (name: string, count: number, wanted = 4) => ({
-    ...unweighed(name),
-    wanted,
-    missing: Math.max(0, 3 - count),
-    pieces: sent.dozen.classes.flatMap((c) => c.pieces).slice(0, count),
-  });
-
-  it('are the spares of what is in hand, and then what is lacking', () => {
-    expect(toWeigh([weighed('Shaft', 3), weighed('Point', 0)])?.name).toBe('Shaft');
-    expect(toWeigh([weighed('Shaft', 4), weighed('Point', 0)])?.name).toBe('Point');
-    // No spare shaft was at hand: the points were gone on with.
-    expect(toWeigh([weighed('Shaft', 3), weighed('Point', 1)])?.name).toBe('Point');
-    expect(toWeigh([weighed('Shaft', 4), weighed('Point', 4)])).toBeUndefined();
   });
 });

@@ -5,6 +5,7 @@ import { afterEach, expect, it, vi } from 'vitest';
 import { sent } from '../../testing/fixtures';
 import { answering, show } from '../../testing/show';
 import DozenPage from './DozenPage';
+import { toWeigh } from './useDozen';
 
 afterEach(() => {
   cleanup();
@@ -52,4 +53,19 @@ it('draws the tray empty until the dozen is there', async () => {
   );
   expect(await screen.findByTestId('drawn-dozen')).toBeTruthy();
   expect(screen.getByText('Opening the dozen …')).toBeTruthy();
+});
+
+it('weighs the spares of what is in hand, and then what is lacking', () => {
+  const pieces = sent.dozen.classes.flatMap((c) => c.pieces);
+  const weighed = (name: string, count: number) => ({
+    name,
+    wanted: 4,
+    missing: Math.max(0, 3 - count),
+    pieces: pieces.slice(0, count),
+  });
+  expect(toWeigh([weighed('Shaft', 3), weighed('Point', 0)])?.name).toBe('Shaft');
+  expect(toWeigh([weighed('Shaft', 4), weighed('Point', 0)])?.name).toBe('Point');
+  // No spare shaft was at hand: the points were gone on with.
+  expect(toWeigh([weighed('Shaft', 3), weighed('Point', 1)])?.name).toBe('Point');
+  expect(toWeigh([weighed('Shaft', 4), weighed('Point', 4)])).toBeUndefined();
 });
