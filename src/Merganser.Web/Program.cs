@@ -209,6 +209,7 @@ app.UseMiddleware<PageHeaders>();
 app.UseMiddleware<OriginGuard>();
 app.UseMiddleware<StraightPath>();
 app.UseMiddleware<Acceptable>();
+app.UseMiddleware<StreamsEnd>();
 app.UseResponseCompression();
 app.UseMiddleware<EntityTags>();
 app.UseMiddleware<Pressed>();

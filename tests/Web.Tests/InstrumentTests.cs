@@ -1,5 +1,7 @@
 using System.Text.Json.Nodes;
 using Merganser.Instruments;
+using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Hosting;
 
 namespace Merganser.Web.Tests;
 
@@ -181,5 +183,19 @@ public class InstrumentTests
                 }
             }
         }
+    }
+
+    /// <summary>A page that stays open does not keep the server from ending.</summary>
+    [Fact]
+    public async Task What_a_page_listens_to_ends_with_the_server()
+    {
+        using var app = new App();
+        await using var stream = await app.Http.GetStreamAsync("/api/instruments/scale/stream");
+        using var reader = new StreamReader(stream);
+        (await reader.ReadLineAsync()).ShouldNotBeNullOrEmpty();
+        var rest = reader.ReadToEndAsync();
+        rest.IsCompleted.ShouldBeFalse();
+        app.Services.GetRequiredService<IHostApplicationLifetime>().StopApplication();
+        (await Task.WhenAny(rest, Task.Delay(TimeSpan.FromSeconds(10)))).ShouldBe(rest);
     }
 }
