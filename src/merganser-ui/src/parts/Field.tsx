@@ -151,10 +151,12 @@ export function Select({
   );
 }
 
-/** Enter goes to the next field in sight, as on a scale's data sheet; from the last one to what is next. */
+/** Enter goes to the next field in sight, as on a scale's data sheet; from the last of a form to its key, from the last of all to what is next. */
 function nextField(from: HTMLElement) {
   const all = [...document.querySelectorAll<HTMLElement>('main input:not([type=checkbox], [type=file]), main select')];
   const next = all.slice(all.indexOf(from) + 1).find((field) => field.checkVisibility?.() ?? true);
-  if (next) next.focus();
+  const form = from.closest('form');
+  const key = form?.contains(next ?? null) ? null : form?.querySelector<HTMLElement>('[type=submit]:not(:disabled)');
+  if (key ?? next) (key ?? next)!.focus();
   else document.querySelector<HTMLElement>('[data-go]')?.focus();
 }
