@@ -41,11 +41,7 @@ function KindAndHand({ work }: { work: FirstWork }) {
     <>
       <div className={s.usual} role="group" tabIndex={-1} data-first aria-label="Kind of bow">
         {entriesOf(kinds).map(([value, words]) => (
-          <Key
-            key={value}
-            aria-pressed={kind === value}
-            onClick={() => work.change(asKind(work.first, value))}
-          >
+          <Key key={value} aria-pressed={kind === value} onClick={() => work.change(asKind(work.first, value))}>
             {words}
           </Key>
         ))}

@@ -27,7 +27,7 @@ export function FirstFigures({ reading }: { reading: Reading | undefined }) {
   };
   if (!reading)
     return (
-      <section className={s.figures} aria-label="What it tells">
+      <section className={classes(s.figures, s.notYet)} aria-label="What it tells">
         <div className={s.numbers}>
           <Band label="This arrow weighs" words="not yet" unit="" />
           <Band label="For each pound of the bow" words="not yet" unit="" />

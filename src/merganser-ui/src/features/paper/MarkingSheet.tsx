@@ -91,7 +91,7 @@ export function MarkingSheet({ nock, marking, px, photo, onChange, onKeep, onCan
     <div className={s.space} ref={ref}>
       <svg
         ref={svg}
-        className={classes(s.sheet, s.marking, under && s.over, moving && s.moves)}
+        className={classes(s.sheet, s.marking, moving && s.moves)}
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         tabIndex={0}
         role="application"

@@ -13,6 +13,8 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
   const ghosts = set.id === paper.sets.at(-1)!.id ? paper.advice.ghosts : [];
   const places = [
     ...counted.map((s) => s.tear),
+    // The ring of the mean is as wide as it is: a single hole's is wider than the tear.
+    ...(mean ? [{ x: Math.abs(mean.mean.x) + mean.radius - 0.25, y: Math.abs(mean.mean.y) + mean.radius - 0.25 }] : []),
     ...ghosts.map((g) => ({ x: Math.abs(g.mean.x) + g.radiusX, y: Math.abs(g.mean.y) + g.radiusY })),
   ];
   const reach = Math.max(
@@ -68,35 +70,6 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
             />
           </g>
         ))}
-        {counted.map((shot, i) => {
-          const angle = -Math.PI / 2 + (2 * Math.PI * (i + 0.5)) / counted.length;
-          const fx = cx + shot.tear.x * px + 96 * Math.cos(angle);
-          const fy = flagHeight(fx, cy - shot.tear.y * px + 96 * Math.sin(angle), WIDTH, HEIGHT);
-          return (
-            <g key={shot.id}>
-              <line
-                x1={cx + shot.tear.x * px}
-                y1={cy - shot.tear.y * px}
-                x2={fx}
-                y2={fy}
-                stroke="var(--paper-ink)"
-                strokeDasharray="2 3"
-              />
-              <circle
-                cx={fx}
-                cy={fy}
-                r="11"
-                fill="var(--paper)"
-                stroke="var(--paper-ink)"
-                strokeWidth="1.3"
-                strokeDasharray={shot.doubtful ? '3 3' : undefined}
-              />
-              <text x={fx} y={fy + 5} textAnchor="middle" fontSize="14" fontWeight="600">
-                {shot.number}
-              </text>
-            </g>
-          );
-        })}
         {mean && (
           <g>
             <circle
@@ -127,6 +100,35 @@ export function ReadingSheet({ paper, set }: { paper: Paper; set: ShotSet }) {
             />
           </g>
         )}
+        {counted.map((shot, i) => {
+          const angle = -Math.PI / 2 + (2 * Math.PI * (i + 0.5)) / counted.length;
+          const fx = cx + shot.tear.x * px + 96 * Math.cos(angle);
+          const fy = flagHeight(fx, cy - shot.tear.y * px + 96 * Math.sin(angle), WIDTH, HEIGHT);
+          return (
+            <g key={shot.id}>
+              <line
+                x1={cx + shot.tear.x * px}
+                y1={cy - shot.tear.y * px}
+                x2={fx}
+                y2={fy}
+                stroke="var(--paper-ink)"
+                strokeDasharray="2 3"
+              />
+              <circle
+                cx={fx}
+                cy={fy}
+                r="11"
+                fill="var(--paper)"
+                stroke="var(--paper-ink)"
+                strokeWidth="1.3"
+                strokeDasharray={shot.doubtful ? '3 3' : undefined}
+              />
+              <text x={fx} y={fy + 5} textAnchor="middle" fontSize="14" fontWeight="600">
+                {shot.number}
+              </text>
+            </g>
+          );
+        })}
         <text x="16" y="28" fontSize="16" fontWeight="620">
           {title}
         </text>
