@@ -138,9 +138,12 @@ internal sealed partial class GroupAdvice
         return advice with
         {
             Sentence = new MoveThenBoth(order, clear ? null : new Chance(advice.ChanceAfter ?? 0)),
+            // What a step does is what a test asks: of a move whose way is not known it comes out as none.
             Reason = new Sentences([
                 new ReadAsTear(Measure.Inches(now.X), Measure.Inches(now.Y), groups.TestedKind),
-                new SizeOfMove(Measure.Inches(off), Measure.Inches(step)),
+                .. advice.Kind == AdviceKind.SmallTest
+                    ? Array.Empty<Message>()
+                    : [new SizeOfMove(Measure.Inches(off), Measure.Inches(step))],
             ]),
             Disputed = advice.Disputed is RestSettled settled
                 ? new RestSettledAtTarget(settled.Right, Measure.Inches(step), groups.TestedKind)

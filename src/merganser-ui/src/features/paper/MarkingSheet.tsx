@@ -97,6 +97,7 @@ export function MarkingSheet({ nock, marking, px, photo, onChange, onKeep, onCan
         role="application"
         aria-label={`Sheet to mark. ${marking.tail ? 'Enter keeps the shot, arrow keys move the tail.' : `Arrow keys move the cross, Enter sets the ${words.sets[next]}.`}`}
         data-owns-keys
+        data-first
         data-testid="marking-sheet"
         onPointerDown={down}
         onPointerMove={(event) => (held ? slide(held, at(event)) : dragged && put(dragged, at(event)))}

@@ -89,6 +89,7 @@ export function TargetMarking({ marking, set, half, onChange, onKeep, onCancel }
         role="application"
         aria-label={`Face to mark the ${told?.words ?? kindName[kind]} shot ${number}${set.walk ? ` from ${walked?.name ?? marking.distance}` : ''}. Arrow keys move the cross, Enter sets it.`}
         data-owns-keys
+        data-first
         data-testid="marking-sheet"
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture?.(event.pointerId);
