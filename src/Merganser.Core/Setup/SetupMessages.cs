@@ -173,6 +173,8 @@ public enum SetupSays
     ItIsDone,
     ToTheString,
     MeasuredAndInOrder,
+    InOrderWithItsArrow,
+    ToThePaper,
     EveryCheckIsDone,
     DoNotShootUnsound,
     CountsAscending,

@@ -215,7 +215,7 @@ public static class SetupNext
             );
         }
 
-        return sheet.Next is { } next ? ToCheck(sheet, next) : InOrder(sheet);
+        return sheet.Next is { } next ? ToCheck(sheet, next) : InOrder(sheet, hasArrow);
 
         CheckTitle Title(CheckLine line) => new(line.Fact.Kind, bow);
 
@@ -235,11 +235,13 @@ public static class SetupNext
         }
     }
 
-    private static Next InOrder(SetupSheet sheet)
+    private static Next InOrder(SetupSheet sheet, bool hasArrow)
     {
         var held = sheet.Lines.Count - sheet.Done;
         Message reason = held == 0 ? SetupSays.EveryCheckIsDone : new HeldBack(held);
-        return new Next(SetupSays.MeasuredAndInOrder, reason, "arrow", BowSays.ChooseTheArrow);
+        return hasArrow
+            ? new Next(SetupSays.InOrderWithItsArrow, reason, "paper", SetupSays.ToThePaper)
+            : new Next(SetupSays.MeasuredAndInOrder, reason, "arrow", BowSays.ChooseTheArrow);
     }
 
     private static bool WantsArrow(CheckKind kind) => kind is CheckKind.Paper or CheckKind.Spine or CheckKind.Sight;

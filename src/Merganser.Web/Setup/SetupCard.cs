@@ -116,7 +116,7 @@ public sealed class SetupCard(
             speaker.Say(check.Line),
             speaker.Say(check.Tool),
             check.Last is { } last
-                ? $"{speaker.Say(check.Verdict?.Words ?? Message.Nothing)} {last.At:d MMM yyyy} {last.Note}".Trim()
+                ? $"{Besides(check, speaker)} {last.At:d MMM yyyy} {last.Note}".Trim()
                 : "",
         ];
 
@@ -159,5 +159,12 @@ public sealed class SetupCard(
         {
             page.Paragraph($"- {point}", 9.5f);
         }
+    }
+
+    /// <summary>The verdict, where it says more than the line: of what was picked it is what was picked.</summary>
+    private static string Besides(CheckView check, Speaker speaker)
+    {
+        var words = speaker.Say(check.Verdict?.Words ?? Message.Nothing);
+        return words.TrimEnd('.').Equals(speaker.Say(check.Line), StringComparison.OrdinalIgnoreCase) ? "" : words;
     }
 }

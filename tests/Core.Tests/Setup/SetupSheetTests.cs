@@ -148,6 +148,14 @@ public class SetupSheetTests
     }
 
     [Fact]
+    public void A_bow_in_order_is_led_to_an_arrow_and_with_one_to_the_paper()
+    {
+        var inOrder = new SetupSheet([], []);
+        SetupNext.Of(inOrder, [], BowKind.Compound, hasArrow: false).Action.ShouldBe("arrow");
+        SetupNext.Of(inOrder, [], BowKind.Compound).Action.ShouldBe("paper");
+    }
+
+    [Fact]
     public void A_cracked_limb_stops_everything()
     {
         var sheet = SetupSheet.Of(SetupSamples.Compound, true, [Finding(CheckKind.Inspection, "damaged", 0)], [], true);

@@ -17,8 +17,11 @@ export function focusHome(): void {
 export function focusSoon(css: string, frames = 30): void {
   requestAnimationFrame(() => {
     const found = document.querySelector<HTMLElement>(css);
-    if (found) found.focus();
-    else if (frames > 0) focusSoon(css, frames - 1);
+    if (found) {
+      found.focus();
+      // What kept the focus may have put it there already, and does not scroll.
+      found.scrollIntoView?.({ block: 'nearest' });
+    } else if (frames > 0) focusSoon(css, frames - 1);
   });
 }
 

@@ -42,4 +42,9 @@ export function placeUnder(
 const rounded = (inches: number) => Math.round(inches * 100) / 100;
 
 /** What is marked next has the keys. */
-export const focusSheet = () => document.querySelector<SVGElement>('[data-testid=marking-sheet]')?.focus();
+export const focusSheet = () => {
+  const sheet = document.querySelector<SVGElement>('[data-testid=marking-sheet]');
+  sheet?.focus();
+  // It may have the focus already, as the first thing of the view, and lie above what is seen.
+  sheet?.scrollIntoView?.({ block: 'nearest' });
+};
