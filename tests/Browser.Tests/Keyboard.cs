@@ -40,12 +40,14 @@ public static class Keyboard
         const things = [...layer.querySelectorAll('a[href], button, input, select, textarea, summary, [tabindex]')]
           .filter((e) => (layer.matches('[role=menu]') || e.tabIndex >= 0) && !e.disabled && seen(e) && !e.closest('details:not([open]) > :not(summary)'));
         const reached = new Map();
+        const ringed = (e) => {
+          const s = getComputedStyle(e);
+          return s.outlineStyle !== 'none' && parseFloat(s.outlineWidth) >= 2;
+        };
+        // Round it, round its frame, or round its words where its target is larger than they are.
         const marked = (e) => {
-          for (let up = e, i = 0; up && i < 3; up = up.parentElement, i++) {
-            const s = getComputedStyle(up);
-            if (s.outlineStyle !== 'none' && parseFloat(s.outlineWidth) >= 2) return true;
-          }
-          return false;
+          for (let up = e, i = 0; up && i < 3; up = up.parentElement, i++) if (ringed(up)) return true;
+          return [...e.children].some(ringed);
         };
         // What the focus changes is drawn when its event is over.
         const look = (e) => {

@@ -93,12 +93,14 @@ export function RangeSheet({ view, onSet }: { view: Flight; onSet: (yards: numbe
         {notes.map((note, i) => {
           const y = Math.min(cut, sight - note.height * tall);
           const right = x(note.yards) > width - 190;
+          // Words ahead of the line stand over the falling path, words behind it under the path.
+          const beside = right ? Math.min(y + 4, cut) : Math.max(sight + 18, (sight + y) / 2 + 5);
           return (
             <g key={note.words}>
               <path d={`M${x(note.yards)} ${sight}V${y}`} stroke="var(--paper-ink)" strokeWidth="1" />
               <text
                 x={x(note.yards) + (i === 0 ? 0 : right ? -8 : 8)}
-                y={i === 0 ? y - 8 : Math.min(y + 4, cut)}
+                y={i === 0 ? y - 8 : beside}
                 fontSize="14"
                 fontWeight="600"
                 textAnchor={i === 0 ? 'middle' : right ? 'end' : 'start'}
@@ -108,11 +110,14 @@ export function RangeSheet({ view, onSet }: { view: Flight; onSet: (yards: numbe
             </g>
           );
         })}
-        <text x={box.right} y="20" fontSize="14" textAnchor="end">
-          {narrow
-            ? `sight set for ${figure(view.set, 'yd', 0)}`
-            : `line of sight, sight set for ${figure(view.set, 'yd', 0)}; height drawn ${frame.times} times`}
-        </text>
+        {(narrow
+          ? ['sight set', `for ${figure(view.set, 'yd', 0)}`]
+          : [`line of sight, sight set for ${figure(view.set, 'yd', 0)}; height drawn ${frame.times} times`]
+        ).map((words, i) => (
+          <text key={words} x={box.right} y={20 + 16 * i} fontSize="14" textAnchor="end">
+            {words}
+          </text>
+        ))}
         {honest && !narrow && <Legend x={width - 250} y={44} error={figure(honest.error, 'yd', 0)} />}
         {struck.length > 0 && (
           <>
