@@ -115,9 +115,7 @@ public sealed class SetupCard(
             found is null ? "" : speaker.Say(found.Told(bow).Found),
             speaker.Say(check.Line),
             speaker.Say(check.Tool),
-            check.Last is { } last
-                ? $"{Besides(check, speaker)} {last.At:d MMM yyyy} {last.Note}".Trim()
-                : "",
+            check.Last is { } last ? $"{Besides(check, speaker)} {last.At:d MMM yyyy} {last.Note}".Trim() : "",
         ];
 
     private static string[] Row(Adjuster adjuster, StateThen? found, Speaker speaker)
