@@ -24,19 +24,7 @@ public class GroupMoveTests
             }
         );
         var (_, kept) = await app.Post($"/api/arrows/{(string)arrow["id"]!}/versions", new { id = App.NewId() });
-        var paper = await app.StartPaper(
-            new[]
-            {
-                new
-                {
-                    distance = "20",
-                    fletched = false,
-                    atTarget = true,
-                },
-            },
-            bowId: bowId,
-            version: (string)kept["kept"]!["id"]!
-        );
+        var paper = await app.StartPaper(GroupTests.Twenty, bowId: bowId, version: (string)kept["kept"]!["id"]!);
         foreach (
             var (kind, x, y) in new[]
             {
@@ -47,13 +35,7 @@ public class GroupMoveTests
             }
         )
         {
-            var hit = new
-            {
-                id = App.NewId(),
-                arrow = kind,
-                place = new { x, y },
-            };
-            paper = (await app.Post($"/api/sets/{SetId(paper)}/hits", hit)).Body;
+            paper = await GroupTests.Hit(app, paper, kind, x, y);
         }
 
         Kind(paper).ShouldBe("smallTest");

@@ -8,7 +8,7 @@ namespace Merganser.Web.Tests;
 /// </summary>
 public class GroupTests
 {
-    private static readonly object Twenty = new[]
+    internal static readonly object Twenty = new[]
     {
         new
         {
@@ -275,7 +275,7 @@ public class GroupTests
         return problem["errors"]!;
     }
 
-    private static async Task<JsonNode> Hit(
+    internal static async Task<JsonNode> Hit(
         App app,
         JsonNode paper,
         string arrow,

@@ -67,6 +67,7 @@ public enum BowSays
     MarkedWeightCanBeOff,
     GoToTheDrawWeight,
     ChooseTheArrow,
+    ToThePaper,
     BowIsMeasured,
     BackItOff,
     GoToTheCheck,

@@ -174,7 +174,6 @@ public enum SetupSays
     ToTheString,
     MeasuredAndInOrder,
     InOrderWithItsArrow,
-    ToThePaper,
     EveryCheckIsDone,
     DoNotShootUnsound,
     CountsAscending,

@@ -69,6 +69,10 @@ public sealed record CheckLine(
             _ => null,
         };
 
+    /// <summary>What the verdict says besides the line: of what was picked it is what was picked, and null.</summary>
+    public Message? Besides =>
+        State == CheckState.Done && Verdict?.Words is Picked { By: null } ? null : Verdict?.Words;
+
     /// <summary>The line in a few words.</summary>
     public CheckShort Short => new(State, Verdict is null && Fact.Kind == CheckKind.Peep, Found);
 }
@@ -240,7 +244,7 @@ public static class SetupNext
         var held = sheet.Lines.Count - sheet.Done;
         Message reason = held == 0 ? SetupSays.EveryCheckIsDone : new HeldBack(held);
         return hasArrow
-            ? new Next(SetupSays.InOrderWithItsArrow, reason, "paper", SetupSays.ToThePaper)
+            ? new Next(SetupSays.InOrderWithItsArrow, reason, "paper", BowSays.ToThePaper)
             : new Next(SetupSays.MeasuredAndInOrder, reason, "arrow", BowSays.ChooseTheArrow);
     }
 

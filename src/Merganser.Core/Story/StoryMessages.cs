@@ -179,7 +179,6 @@ public enum StorySays
     ToTheBow,
     MarkItGood,
     WhatLaterIsHeldAgainst,
-    ToThePaper,
     ShootEarlierArrows,
     ArrowOrBow,
     ThenThreeShots,

@@ -1,3 +1,4 @@
+using Merganser.Core.Bows;
 using Merganser.Core.Figures;
 using Merganser.Core.Messages;
 
@@ -29,7 +30,7 @@ public static class StoryNext
                 StorySays.WhatLaterIsHeldAgainst,
                 "bow?way=history",
                 StorySays.ToTheBow,
-                StorySays.ToThePaper,
+                BowSays.ToThePaper,
                 "paper"
             );
         }
@@ -40,7 +41,7 @@ public static class StoryNext
                 StorySays.ShootEarlierArrows,
                 StorySays.ArrowOrBow,
                 "paper",
-                StorySays.ToThePaper,
+                BowSays.ToThePaper,
                 movesBack > 0 ? StorySays.ShowTheWayBack : null,
                 movesBack > 0 ? "back" : null
             );
@@ -53,13 +54,13 @@ public static class StoryNext
                 StorySays.ThenThreeShots,
                 "back",
                 StorySays.ShowTheWayBack,
-                StorySays.ToThePaper,
+                BowSays.ToThePaper,
                 "paper"
             );
         }
 
         return two.Differences.Count == 0
-            ? new Next(StorySays.LooksTheSame, Message.Nothing, "paper", StorySays.ToThePaper)
-            : new Next(StorySays.ShootAPaper, StorySays.TellsWhetherItMatters, "paper", StorySays.ToThePaper);
+            ? new Next(StorySays.LooksTheSame, Message.Nothing, "paper", BowSays.ToThePaper)
+            : new Next(StorySays.ShootAPaper, StorySays.TellsWhetherItMatters, "paper", BowSays.ToThePaper);
     }
 }

@@ -115,7 +115,9 @@ public sealed class SetupCard(
             found is null ? "" : speaker.Say(found.Told(bow).Found),
             speaker.Say(check.Line),
             speaker.Say(check.Tool),
-            check.Last is { } last ? $"{Besides(check, speaker)} {last.At:d MMM yyyy} {last.Note}".Trim() : "",
+            check.Last is { } last
+                ? $"{speaker.Say(check.Besides ?? Message.Nothing)} {last.At:d MMM yyyy} {last.Note}".Trim()
+                : "",
         ];
 
     private static string[] Row(Adjuster adjuster, StateThen? found, Speaker speaker)
@@ -157,12 +159,5 @@ public sealed class SetupCard(
         {
             page.Paragraph($"- {point}", 9.5f);
         }
-    }
-
-    /// <summary>The verdict, where it says more than the line: of what was picked it is what was picked.</summary>
-    private static string Besides(CheckView check, Speaker speaker)
-    {
-        var words = speaker.Say(check.Verdict?.Words ?? Message.Nothing);
-        return words.TrimEnd('.').Equals(speaker.Say(check.Line), StringComparison.OrdinalIgnoreCase) ? "" : words;
     }
 }

@@ -152,6 +152,7 @@ public sealed class SetupDesk(
             Finding(line.Before, fact),
             line.Verdict,
             line.Short,
+            line.Besides,
             fact.Advice(archer),
             fact.Asks(archer),
             HowTo(kind, on, axleBolts),

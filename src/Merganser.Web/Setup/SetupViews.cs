@@ -40,6 +40,7 @@ public sealed record CheckView(
     FindingView? Before,
     CheckVerdict? Verdict,
     Message Line,
+    Message? Besides,
     Message Advice,
     OwnTool? Asks,
     IReadOnlyList<Message> HowTo,

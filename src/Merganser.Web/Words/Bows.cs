@@ -53,6 +53,7 @@ public static class BowWords
             BowSays.MarkedWeightCanBeOff => $"A marked weight can be well off, and the spine follows it.",
             BowSays.GoToTheDrawWeight => $"Go to the draw weight",
             BowSays.ChooseTheArrow => $"Choose the arrow",
+            BowSays.ToThePaper => $"To the paper",
             BowSays.BackItOff => $"Back both limb bolts off evenly, then weigh it again.",
             BowSays.GoToTheCheck => $"To the draw weight check",
             BowSays.BowIsMeasured => $"The bow is measured: choose the arrow.",

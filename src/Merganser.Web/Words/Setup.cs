@@ -100,7 +100,6 @@ public static class SetupWords
             SetupSays.ToTheString => $"To the string",
             SetupSays.MeasuredAndInOrder => $"The bow is measured and in order: choose the arrow.",
             SetupSays.InOrderWithItsArrow => $"The bow is measured and in order: paper shows how its arrow flies.",
-            SetupSays.ToThePaper => $"To the paper",
             SetupSays.EveryCheckIsDone => $"Every check is done.",
             SetupSays.DoNotShootUnsound => $"Do not shoot this bow until it is repaired.",
             SetupSays.CountsAscending =>

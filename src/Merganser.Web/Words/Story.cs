@@ -153,7 +153,6 @@ public static class StoryWords
             StorySays.ToTheBow => $"To the bow",
             StorySays.MarkItGood => $"Mark what it is now as shot well, when it shoots well.",
             StorySays.WhatLaterIsHeldAgainst => $"What comes later is held against it.",
-            StorySays.ToThePaper => $"To the paper",
             StorySays.ShootEarlierArrows => $"Shoot three of the earlier arrows through paper.",
             StorySays.ArrowOrBow => $"The same tear: it is the bow. Clean: it is the new arrow.",
             StorySays.ThenThreeShots => $"Then three shots through paper: what is left is not what was moved.",

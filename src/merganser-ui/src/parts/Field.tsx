@@ -157,6 +157,5 @@ function nextField(from: HTMLElement) {
   const next = all.slice(all.indexOf(from) + 1).find((field) => field.checkVisibility?.() ?? true);
   const form = from.closest('form');
   const key = form?.contains(next ?? null) ? null : form?.querySelector<HTMLElement>('[type=submit]:not(:disabled)');
-  if (key ?? next) (key ?? next)!.focus();
-  else document.querySelector<HTMLElement>('[data-go]')?.focus();
+  (key ?? next ?? document.querySelector<HTMLElement>('[data-go]'))?.focus();
 }

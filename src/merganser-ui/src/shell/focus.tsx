@@ -13,15 +13,18 @@ export function focusHome(): void {
   home.focus({ preventScroll: true });
 }
 
+/** Gives it the focus and brings it in sight: what kept the focus may have put it there already, and does not scroll. */
+export function focusInSight(found: HTMLElement | SVGElement | null): void {
+  found?.focus();
+  found?.scrollIntoView?.({ block: 'nearest' });
+}
+
 /** Puts the focus into the first thing found, once it is drawn: the frame that comes next may still be without it. */
 export function focusSoon(css: string, frames = 30): void {
   requestAnimationFrame(() => {
     const found = document.querySelector<HTMLElement>(css);
-    if (found) {
-      found.focus();
-      // What kept the focus may have put it there already, and does not scroll.
-      found.scrollIntoView?.({ block: 'nearest' });
-    } else if (frames > 0) focusSoon(css, frames - 1);
+    if (found) focusInSight(found);
+    else if (frames > 0) focusSoon(css, frames - 1);
   });
 }
 

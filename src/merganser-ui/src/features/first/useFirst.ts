@@ -46,10 +46,11 @@ const answersOf = ({ kind, hand, texts }: First): Answers => ({
 
 /** The same answers of another kind of bow. What was typed stays; what is usual of the one kind alone is not what was meant. */
 export function asKind(first: First, kind: First['kind']): First {
+  const asked = questionsFor(kind);
   const gone = questionsFor(first.kind)
     .filter(({ name, usual }, i) => {
       const text = first.texts[name as Asked];
-      return text && usual.includes(text) && !questionsFor(kind)[i]!.usual.includes(text);
+      return text && usual.includes(text) && !asked[i]!.usual.includes(text);
     })
     .map((q) => q.name as Asked);
   return {

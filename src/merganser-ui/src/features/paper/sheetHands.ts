@@ -1,4 +1,5 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
+import { focusInSight } from '../../shell/focus';
 import type { Hole } from './paperTypes';
 
 /** The finest place that is marked, inches. */
@@ -42,9 +43,4 @@ export function placeUnder(
 const rounded = (inches: number) => Math.round(inches * 100) / 100;
 
 /** What is marked next has the keys. */
-export const focusSheet = () => {
-  const sheet = document.querySelector<SVGElement>('[data-testid=marking-sheet]');
-  sheet?.focus();
-  // It may have the focus already, as the first thing of the view, and lie above what is seen.
-  sheet?.scrollIntoView?.({ block: 'nearest' });
-};
+export const focusSheet = () => focusInSight(document.querySelector<SVGElement>('[data-testid=marking-sheet]'));

@@ -81,7 +81,7 @@ export function usePaperWork(bowId: string) {
   const choices = useQuery(paperChoicesQuery(bowId));
 
   const shown = (paper: Paper) => {
-    queries.setQueryData<Schemas['NewestPaper']>(['papers', bowId, 'newest'], { paper });
+    queries.setQueryData(newestPaperQuery(bowId).queryKey, { paper });
     void queries.invalidateQueries({ queryKey: ['response', bowId] });
     refresh();
   };

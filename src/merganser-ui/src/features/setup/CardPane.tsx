@@ -1,15 +1,8 @@
 import type { Schemas } from '../../api/client';
 import { Column, Columns } from '../../parts/Columns';
 import { Table } from '../../parts/Table';
-import { lower } from '../../parts/letters';
 import type { Setup } from './useSetup';
 import w from '../../parts/words.module.css';
-
-/** The verdict, where it says more than the line: of what was picked it is what was picked. */
-function toldBesides({ state, line, verdict }: Setup['checks'][number]): string {
-  const words = state === 'done' ? (verdict?.words ?? '') : '';
-  return lower(words).replace(/\.$/, '') === lower(line) ? '' : words;
-}
 
 /** The set-up card on the screen, and as a page to print. */
 export function CardPane({ bow, setup }: { bow: Schemas['BowView']; setup: Setup }) {
@@ -29,7 +22,7 @@ export function CardPane({ bow, setup }: { bow: Schemas['BowView']; setup: Setup
               <tr key={check.kind}>
                 <th scope="row">{check.title}</th>
                 <td>{check.line}</td>
-                <td className={w.muted}>{toldBesides(check)}</td>
+                <td className={w.muted}>{check.state === 'done' ? check.besides : ''}</td>
               </tr>
             ))}
           </tbody>

@@ -30,6 +30,7 @@ const check = (part: Partial<Check>): Check => ({
   before: null,
   verdict: null,
   line: 'open',
+  besides: null,
   advice: '',
   howTo: [],
   noteAsked: 'Tool, and who measured',
